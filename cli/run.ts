@@ -1,0 +1,69 @@
+/** What the command line does, apart from the process around it, so that tests can call it. */
+import { meltInput, parseWith, planInput, pulseInput } from '@fox-tempo/contract';
+import { melt, planSeam, solvePulse, type Issue, type Outcome } from '@fox-tempo/core';
+
+interface CommandError {
+  readonly error: Issue & { readonly issues: readonly Issue[] };
+}
+
+export type CommandAnswer = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly error: CommandError };
+
+/** Each verb: shape of its input, then the core. */
+const verbs: Record<string, (input: unknown) => Outcome<unknown>> = {
+  melt: (input) => then(parseWith(meltInput, input), melt),
+  pulse: (input) => then(parseWith(pulseInput, input), (value) => solvePulse(value)),
+  plan: (input) => then(parseWith(planInput, input), planSeam),
+};
+
+export function runVerb(verb: string | undefined, readInput: () => string | Error): CommandAnswer {
+  const known = Object.keys(verbs);
+  const run = verb !== undefined && Object.hasOwn(verbs, verb) ? verbs[verb] : undefined;
+  if (!run) {
+    return refused([
+      {
+        path: 'verb',
+        code: 'unknown-verb',
+        message: verb === undefined ? 'No verb given.' : `"${verb}" is not a verb.`,
+        limit: known,
+        got: verb,
+        hint: `Use: tempo <${known.join(' | ')}> [file.json | -]`,
+      },
+    ]);
+  }
+  const text = readInput();
+  if (text instanceof Error) {
+    return refused([
+      {
+        path: 'file',
+        code: 'unreadable-input',
+        message: `The input cannot be read: ${text.message}.`,
+        hint: 'Name a JSON file, or pipe JSON in and give - as the file.',
+      },
+    ]);
+  }
+  let input: unknown;
+  try {
+    input = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    return refused([
+      {
+        path: '',
+        code: 'malformed-json',
+        message: `The input is not valid JSON: ${error instanceof Error ? error.message : String(error)}.`,
+        hint: 'One JSON object is expected.',
+      },
+    ]);
+  }
+  const outcome = run(input);
+  return outcome.ok ? { ok: true, value: outcome.value } : refused(outcome.issues);
+}
+
+/** The first issue stands at the top, as the interface promises; all of them follow. */
+function refused(issues: readonly Issue[]): CommandAnswer {
+  const first = issues[0] ?? { path: '', code: 'unknown', message: 'Refused without a reason.' };
+  return { ok: false, error: { error: { hint: '', ...first, issues } } };
+}
+
+function then<A, B>(outcome: Outcome<A>, next: (value: A) => Outcome<B>): Outcome<B> {
+  return outcome.ok ? next(outcome.value) : outcome;
+}

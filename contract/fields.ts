@@ -1,0 +1,48 @@
+/** Fields that several shapes share, with the core's own limits. */
+import {
+  fillerCodes,
+  joints,
+  materialGroups,
+  parseGas,
+  positions,
+  ranges,
+  type FillerCode,
+  type Joint,
+  type MaterialGroup,
+  type Position,
+  type RangedField,
+} from '@fox-tempo/core';
+import { z } from 'zod';
+
+/** A number within the core's range for that field. */
+export function ranged(field: RangedField): z.ZodNumber {
+  const { min, max, name, unit } = ranges[field];
+  return z.number().min(min).max(max).describe(`${name}, ${unit}`);
+}
+
+function closed<T extends string>(values: readonly T[]): z.ZodEnum<{ [K in T]: K }> {
+  return z.enum(values as [T, ...T[]]) as unknown as z.ZodEnum<{ [K in T]: K }>;
+}
+
+export const fillerField = closed<FillerCode>(fillerCodes);
+export const materialField = closed<MaterialGroup>(materialGroups);
+export const jointField = closed<Joint>(joints);
+export const positionField = closed<Position>(positions);
+export const arcHabitField = z.enum(['by-joint', 'on-line']);
+export const modeField = z.enum(['dip', 'spray', 'pulse', 'double-pulse']);
+
+/** An ISO 14175 designation with its percentages, checked against the limits of its group. */
+export const gasField = z
+  .string()
+  .max(40)
+  .superRefine((code, context) => {
+    const gas = parseGas(code);
+    if (gas.ok) return;
+    for (const issue of gas.issues) context.addIssue({ code: 'custom', message: issue.message, params: { issue } });
+  })
+  .describe('Gas by ISO 14175, for instance M21-ArC-18, C1, I1');
+
+/** Names people type: trimmed, not empty, short enough for a card. */
+export const nameField = z.string().trim().min(1).max(80);
+export const idField = z.string().regex(/^[a-z0-9-]{1,64}$/);
+export const timestampField = z.iso.datetime();

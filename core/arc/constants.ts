@@ -1,0 +1,102 @@
+/**
+ * Everything the physics needs to know about one wire in one gas, gathered once, with room for a deliberate error in each constant:
+ * bands are made by moving the constants, not by a flat percentage on the result.
+ * Arc constants are *fits* (section "arc voltage" of the model); their errors are assumed and listed in docs/limits.md.
+ */
+import { activeCo2EquivalentPct, fillerOf, gasOf, type FillerCode, type FillerFamily } from '../consumables/index.ts';
+import { wireAreaMm2 } from '../consumables/index.ts';
+import { transitionCurrentA } from './transition.ts';
+
+/** Multipliers (or, for `arcVoltageV`, an offset) on the constants; the neutral set changes nothing. */
+export interface Nudges {
+  readonly melting: number;
+  readonly arcVoltageV: number;
+  readonly arcResistance: number;
+  readonly arcField: number;
+  readonly detachment: number;
+  readonly transition: number;
+}
+
+export const neutralNudges: Nudges = {
+  melting: 1,
+  arcVoltageV: 0,
+  arcResistance: 1,
+  arcField: 1,
+  detachment: 1,
+  transition: 1,
+};
+
+/** One standard error of each nudged constant; melting comes from the filler's own table row. Assumed except where the table gives it. */
+export const constantErrors = { arcVoltageV: 0.7, arcResistance: 0.1, arcField: 0.1, detachment: 0.12, transition: 0.08 } as const;
+
+export interface WireInGas {
+  readonly family: FillerFamily;
+  readonly diameterMm: number;
+  readonly areaMm2: number;
+  /** mm/s of wire per A of mean current. */
+  readonly arcMeltMmPerAs: number;
+  /** mm/s of wire per mm of extension and A² of rms current. */
+  readonly extensionMeltPerA2s: number;
+  readonly meltingError: number;
+  readonly densityKgPerM3: number;
+  readonly yield: number;
+  /** Ω per mm of extension. */
+  readonly extensionOhmPerMm: number;
+  readonly transitionA: number;
+  readonly v0V: number;
+  readonly raOhm: number;
+  readonly eVPerMm: number;
+  readonly nudges: Nudges;
+}
+
+interface ArcRow {
+  readonly v0V: number;
+  readonly raOhm: number;
+  readonly eVPerMm: number;
+}
+
+const arcRows: Record<'steel' | 'stainless' | 'aluminium-4043' | 'aluminium-5356' | 'copper-silicon', ArcRow> = {
+  steel: { v0V: 15.7, raOhm: 0.022, eVPerMm: 0.636 },
+  stainless: { v0V: 15.0, raOhm: 0.022, eVPerMm: 0.62 },
+  'aluminium-4043': { v0V: 14.0, raOhm: 0.02, eVPerMm: 0.75 },
+  'aluminium-5356': { v0V: 13.0, raOhm: 0.02, eVPerMm: 0.8 },
+  'copper-silicon': { v0V: 13.5, raOhm: 0.02, eVPerMm: 0.7 },
+};
+
+/** Steel in pure CO2; between argon mixes up to 18 % and this the constants run linearly with the CO2 share. */
+const steelInCo2: ArcRow = { v0V: 18.5, raOhm: 0.022, eVPerMm: 0.85 };
+const ARGON_RICH_TO_PCT = 18;
+
+/** Argon/helium 70/30 raises the arc by about 1.5 V and its field by 25 %; taken as linear in the helium share. */
+const heliumPer30Pct = { v0V: 1.5, field: 0.25 };
+
+/** Constants of a wire in a gas. The codes are validated before; an unknown one throws. */
+export function wireInGas(fillerCode: FillerCode, gasCode: string, diameterMm: number, nudges: Nudges = neutralNudges): WireInGas {
+  const filler = fillerOf(fillerCode);
+  const gas = gasOf(gasCode);
+  const areaMm2 = wireAreaMm2(diameterMm);
+  const row = arcRows[filler.family === 'aluminium' ? (fillerCode as 'aluminium-4043' | 'aluminium-5356') : filler.family];
+  const isFerrous = filler.family === 'steel' || filler.family === 'stainless';
+  const co2Share = isFerrous
+    ? Math.max(0, (activeCo2EquivalentPct(gas) - ARGON_RICH_TO_PCT) / (100 - ARGON_RICH_TO_PCT))
+    : 0;
+  const helium = gas.heliumPct / 30;
+  const v0V = row.v0V + co2Share * (steelInCo2.v0V - arcRows.steel.v0V) + helium * heliumPer30Pct.v0V;
+  const fieldVPerMm = (row.eVPerMm + co2Share * (steelInCo2.eVPerMm - arcRows.steel.eVPerMm)) * (1 + helium * heliumPer30Pct.field);
+  return {
+    family: filler.family,
+    diameterMm,
+    areaMm2,
+    arcMeltMmPerAs: (filler.kA / areaMm2) * nudges.melting,
+    extensionMeltPerA2s: (filler.kB / (areaMm2 * areaMm2)) * nudges.melting,
+    meltingError: filler.meltingError,
+    densityKgPerM3: filler.densityKgPerM3,
+    yield: filler.yield,
+    extensionOhmPerMm: filler.hotResistivity / (1000 * areaMm2),
+    transitionA: transitionCurrentA(filler.family, diameterMm, gas) * nudges.transition,
+    v0V: v0V + nudges.arcVoltageV,
+    raOhm: row.raOhm * nudges.arcResistance,
+    eVPerMm: fieldVPerMm * nudges.arcField,
+    nudges,
+  };
+}

@@ -1,0 +1,4 @@
+export { constantErrors, neutralNudges, wireInGas, type Nudges, type WireInGas } from './constants.ts';
+export { pulseLineMm } from './line.ts';
+export { transitionCurrentA } from './transition.ts';
+export { arcElectrical, type ArcElectrical } from './voltage.ts';

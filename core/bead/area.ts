@@ -1,0 +1,34 @@
+/**
+ * Metal a joint asks for, as cross-section in mm², and back from area to leg.
+ * Fillet: geometry plus 10 % convexity. Butt, outside corner and edge: rules of practice, ±20 %.
+ */
+
+export const convexity = 0.1;
+
+/** Triangle of leg `legMm` with convexity; a root gap makes the leg that must be filled longer by the gap. */
+export function filletAreaMm2(legMm: number, gapMm = 0): number {
+  const filled = legMm + gapMm;
+  return (filled * filled * (1 + convexity)) / 2;
+}
+
+/** Inverse of `filletAreaMm2`. */
+export function filletLegMm(areaMm2: number, gapMm = 0): number {
+  return Math.sqrt((2 * areaMm2) / (1 + convexity)) - gapMm;
+}
+
+export function throatMm(legMm: number): number {
+  return legMm / Math.SQRT2;
+}
+
+/** Square butt: the gap itself, and the caps on both sides. */
+export function squareButtAreaMm2(thicknessMm: number, gapMm: number): number {
+  return gapMm * thicknessMm + 0.67 * (thicknessMm + 3) * (0.1 * thicknessMm + 0.8);
+}
+
+export function outsideCornerAreaMm2(thicknessMm: number): number {
+  return (thicknessMm * thicknessMm) / 2 + 0.75 * thicknessMm;
+}
+
+export function edgeAreaMm2(firstMm: number, secondMm: number): number {
+  return 1.2 * (firstMm + secondMm);
+}

@@ -1,0 +1,164 @@
+/**
+ * Filler wires: melting and density constants with their error, by class.
+ * kA, kB and hot resistivity are *fits* so that section "melting" meets widely published operating data (Lesnewich 1958; Halmøy);
+ * densities are handbook values.
+ */
+export type FillerCode =
+  | 'steel-solid'
+  | 'stainless-solid'
+  | 'aluminium-4043'
+  | 'aluminium-5356'
+  | 'cusi3'
+  | 'steel-metal-cored'
+  | 'steel-flux-cored'
+  | 'steel-self-shielded';
+
+/** Which table of transition currents, arc voltages and pulse references applies. */
+export type FillerFamily = 'steel' | 'stainless' | 'aluminium' | 'copper-silicon';
+
+export interface Filler {
+  readonly code: FillerCode;
+  readonly name: string;
+  /** ISO and AWS classes, as on the spool. */
+  readonly classes: string;
+  readonly family: FillerFamily;
+  readonly construction: 'solid' | 'cored';
+  /** Arc melting coefficient, mm³/(A s). */
+  readonly kA: number;
+  /** Extension melting coefficient, mm⁴/(A² s). */
+  readonly kB: number;
+  /** kg/m³; for cored wires the effective value of sheath and filling. */
+  readonly densityKgPerM3: number;
+  /** Ω mm²/m at working temperature. */
+  readonly hotResistivity: number;
+  /** Relative error of the melting relation, as a share of one. */
+  readonly meltingError: number;
+  /** Deposited share of the melted wire. */
+  readonly yield: number;
+  readonly shielding: 'gas' | 'self';
+}
+
+const list: readonly Filler[] = [
+  {
+    code: 'steel-solid',
+    name: 'Mild steel, solid',
+    classes: 'ISO 14341 G 42 4 M21 3Si1 · AWS ER70S-6',
+    family: 'steel',
+    construction: 'solid',
+    kA: 0.339,
+    kB: 6.4e-5,
+    densityKgPerM3: 7850,
+    hotResistivity: 0.95,
+    meltingError: 0.08,
+    yield: 0.98,
+    shielding: 'gas',
+  },
+  {
+    code: 'stainless-solid',
+    name: 'Stainless 308L type, solid',
+    classes: 'ISO 14343 G 19 9 L Si · AWS ER308LSi',
+    family: 'stainless',
+    construction: 'solid',
+    kA: 0.335,
+    kB: 9.5e-5,
+    densityKgPerM3: 7900,
+    hotResistivity: 1.15,
+    meltingError: 0.1,
+    yield: 0.98,
+    shielding: 'gas',
+  },
+  {
+    code: 'aluminium-4043',
+    name: 'Aluminium AlSi5',
+    classes: 'ISO 18273 Al 4043 · AWS ER4043',
+    family: 'aluminium',
+    construction: 'solid',
+    kA: 0.848,
+    kB: 1.8e-5,
+    densityKgPerM3: 2680,
+    hotResistivity: 0.08,
+    meltingError: 0.08,
+    yield: 0.98,
+    shielding: 'gas',
+  },
+  {
+    code: 'aluminium-5356',
+    name: 'Aluminium AlMg5',
+    classes: 'ISO 18273 Al 5356 · AWS ER5356',
+    family: 'aluminium',
+    construction: 'solid',
+    kA: 0.97,
+    kB: 2.4e-5,
+    densityKgPerM3: 2640,
+    hotResistivity: 0.1,
+    meltingError: 0.1,
+    yield: 0.98,
+    shielding: 'gas',
+  },
+  {
+    code: 'cusi3',
+    name: 'Copper-silicon brazing wire',
+    classes: 'ISO 24373 Cu 6560 · AWS ERCuSi-A',
+    family: 'copper-silicon',
+    construction: 'solid',
+    kA: 0.55,
+    kB: 4.0e-5,
+    densityKgPerM3: 8500,
+    hotResistivity: 0.35,
+    meltingError: 0.2,
+    yield: 0.98,
+    shielding: 'gas',
+  },
+  {
+    code: 'steel-metal-cored',
+    name: 'Steel, metal-cored',
+    classes: 'ISO 17632 T 46 M M21 · AWS E70C-6M',
+    family: 'steel',
+    construction: 'cored',
+    kA: 0.36,
+    kB: 9.0e-5,
+    densityKgPerM3: 7000,
+    hotResistivity: 1.0,
+    meltingError: 0.15,
+    yield: 0.95,
+    shielding: 'gas',
+  },
+  {
+    code: 'steel-flux-cored',
+    name: 'Steel, gas-shielded flux-cored',
+    classes: 'ISO 17632 T 46 P M21 · AWS E71T-1M',
+    family: 'steel',
+    construction: 'cored',
+    kA: 0.36,
+    kB: 9.0e-5,
+    densityKgPerM3: 7000,
+    hotResistivity: 1.0,
+    meltingError: 0.15,
+    yield: 0.85,
+    shielding: 'gas',
+  },
+  {
+    code: 'steel-self-shielded',
+    name: 'Steel, self-shielded flux-cored',
+    classes: 'ISO 17632 T 42 Z N · AWS E71T-11',
+    family: 'steel',
+    construction: 'cored',
+    kA: 0.34,
+    kB: 9.0e-5,
+    densityKgPerM3: 7000,
+    hotResistivity: 1.0,
+    meltingError: 0.2,
+    yield: 0.85,
+    shielding: 'self',
+  },
+];
+
+export const fillers: readonly Filler[] = list;
+export const fillerCodes: readonly FillerCode[] = list.map((filler) => filler.code);
+
+/** The filler of a code; throws on an unknown one, which the contract never lets through. */
+export function fillerOf(code: FillerCode): Filler {
+  const filler = list.find((candidate) => candidate.code === code);
+  if (!filler) throw new Error(`unknown filler code ${code}`);
+  return filler;
+}

@@ -1,0 +1,4 @@
+export { wireAreaMm2, wireSizes, type WireSize } from './diameters.ts';
+export { fillerCodes, fillerOf, fillers, type Filler, type FillerCode, type FillerFamily } from './fillers.ts';
+export { activeCo2EquivalentPct, commonGasCodes, gasOf, isInert, parseGas, type Gas, type GasComposition } from './gases.ts';
+export { materialGroups, materialOf, materials, type Material, type MaterialGroup } from './materials.ts';

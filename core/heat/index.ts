@@ -1,0 +1,1 @@
+export { arcEnergyKjPerMm, migEfficiency } from './heat-input.ts';

@@ -1,0 +1,2 @@
+export { melt, type MeltInput, type MeltResult } from './melt.ts';
+export { depositionKgPerH, meanCurrentForRms, meltRateMmPerS, steadyCurrentA } from './melting.ts';

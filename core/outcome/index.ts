@@ -1,0 +1,2 @@
+export { failure, success, type Issue, type Outcome, type Warning } from './outcome.ts';
+export { rangeIssue, rangeIssues, ranges, type Range, type RangedField } from './range.ts';

@@ -1,0 +1,99 @@
+/** The sum behind every figure of a plan, in one line each. The formulas' constants are metric, so these lines are too. */
+import { migEfficiency } from '../heat/index.ts';
+import type { PlanFigures, Workings } from './figures.ts';
+import type { PlanInput } from './input.ts';
+import { jointArea, jointRule, thicknessThatCounts } from './joints.ts';
+import { positionName, positionRule } from './positions.ts';
+import { gapFactor, materialFactor, referenceCurrentA, singlePassLimitMm } from './practice.ts';
+
+export type Because = Readonly<Partial<Record<keyof PlanFigures, string>>>;
+
+export function becauseLines(input: PlanInput, workings: Workings): Because {
+  const { seam } = input;
+  const { figures: f, wire, pulse, extensionMm, electrical } = workings;
+  const metal = `${fixed(f.wireFeedMPerMin, 2)} m/min × ${fixed(wire.areaMm2, 3)} mm² × yield ${wire.yield}`;
+  const wireRate = (f.wireFeedMPerMin * 1000 * wire.areaMm2) / 60;
+  return {
+    thicknessMm: thicknessThatCounts(seam.joint, seam.thicknessesMm).because,
+    proposedFeedMPerMin: feedLine(input, workings),
+    wireFeedMPerMin:
+      feedLine(input, workings) + (input.wireFeedMPerMin === undefined ? '' : `; you set ${fixed(f.wireFeedMPerMin, 2)} m/min`),
+    frequencyHz: `${fixed(wireRate, 1)} mm³/s of wire in drops of ${fixed(pulse.dropFactor, 2)} wire diameters, one a pulse`,
+    backgroundCurrentA: `what melts the rest of the wire between peaks of ${fixed(pulse.peakCurrentA, 0)} A × ${fixed(pulse.peakTimeMs, 2)} ms`,
+    meanCurrentA:
+      `${fixed(pulse.backgroundCurrentA, 0)} A + (${fixed(pulse.peakCurrentA, 0)} − ${fixed(pulse.backgroundCurrentA, 0)}) A × ` +
+      `${fixed(pulse.peakTimeMs, 2)} ms × ${fixed(pulse.frequencyHz, 0)} Hz; melts as much as is fed, with ${fixed(extensionMm, 1)} mm of wire glowing`,
+    rmsCurrentA: 'root of the mean square over one pulse with its flanks; it heats the free wire and the machine',
+    voltageV:
+      `${fixed(wire.v0V, 1)} V + ${fixed(wire.eVPerMm, 3)} V/mm × ${fixed(f.arcLengthMm, 2)} mm + ` +
+      `(${fixed(wire.raOhm * 1000, 0)} + ${fixed(wire.extensionOhmPerMm * extensionMm * 1000, 1)}) mΩ × ${fixed(f.meanCurrentA, 0)} A, at the contact tip`,
+    machineVoltageV: `${fixed(f.voltageV, 1)} V at the tip plus leads, gun and return clamp`,
+    meanPowerW:
+      `mean of volts × amps at every instant; the two displayed means multiply to ${fixed(electrical.productPowerW / 1000, 2)} kW, ` +
+      `the truth is ${fixed(100 * (electrical.meanPowerW / electrical.productPowerW - 1), 0)} % above that`,
+    arcLengthMm: arcLine(input, workings),
+    trimMm: `${fixed(f.arcLengthMm, 2)} mm less the line of ${workings.arc.lineMm} mm`,
+    ctwdMm: `15 mm at 0.8 mm wire to 20 mm at 1.6: ${fixed(extensionMm, 1)} mm of wire and ${fixed(f.arcLengthMm, 1)} mm of arc; tip ${f.tipRecessMm} mm inside the nozzle`,
+    gasFlowLPerMin: `pulse on ${wire.family}: ${workings.flowRange[0]} to ${workings.flowRange[1]} L/min, more with the wire; measured at the nozzle`,
+    travelMmPerMin: workings.travelFollowsSize ? `${metal} / ${fixed(f.areaMm2, 1)} mm²` : 'your own pace',
+    legMm: legLine(input, workings, metal),
+    areaMm2: areaLine(input, workings),
+    heatInputKjPerMm: `${migEfficiency} × ${fixed(f.meanPowerW, 0)} W × 60 / ${fixed(f.travelMmPerMin, 0)} mm/min / 1000`,
+    depositionKgPerH: `${metal} × ${wire.densityKgPerM3} kg/m³`,
+    arcSeconds: `${fixed(seam.lengthMm, 0)} mm${f.passes > 1 ? ` × ${f.passes} passes` : ''} at ${fixed(f.travelMmPerMin, 0)} mm/min`,
+    wireGrams: `${fixed(f.wireFeedMPerMin, 2)} m/min for ${fixed(f.arcSeconds, 0)} s; starts, craters and cut ends come on top`,
+  };
+}
+
+function feedLine(input: PlanInput, { figures, targetA, reference, proposal }: Workings): string {
+  const { seam } = input;
+  const joint = jointRule(seam.joint);
+  const thicknessMm = Math.min(figures.thicknessMm, singlePassLimitMm);
+  const material = materialFactor(seam.materialGroup, input.filler, figures.thicknessMm);
+  const gap = gapFactor(seam.gapMm);
+  const parts = [
+    `52 (${fixed(thicknessMm, 2)}/0.8)^0.70 = ${fixed(referenceCurrentA(figures.thicknessMm), 0)} A${figures.thicknessMm > singlePassLimitMm ? ` (capped at ${singlePassLimitMm} mm)` : ''}`,
+    material.because,
+    `${joint.name.toLowerCase()} ${joint.currentFactor.toFixed(2)}`,
+    ...(gap < 1 ? [`gap ${fixed(gap, 2)}`] : []),
+  ];
+  const pace = seam.travelMmPerMin === undefined ? '' : `; at your pace of ${fixed(seam.travelMmPerMin, 0)} mm/min ${fixed(proposal.feedMPerMin, 2)} m/min`;
+  return (
+    `${parts.join(' × ')} → ${fixed(targetA, 0)} A, which melts ${fixed(reference.feedMPerMin, 2)} m/min; ` +
+    `${positionName(seam.position, seam.joint)} × ${positionRule(seam.position).pulseFeedFactor}${pace}`
+  );
+}
+
+function arcLine(input: PlanInput, { arc }: Workings): string {
+  const line = `the line of this wire is ${arc.lineMm} mm`;
+  const range = `${arc.range[0]} to ${arc.range[1]} mm`;
+  switch (arc.why) {
+    case 'line':
+      return `${line}; moved only by ear`;
+    case 'gap':
+      return `a gap wants it long, so that the bead wraps: ${range}; ${line}`;
+    case 'brazing':
+      return `brazing keeps the arc slightly long: ${line}`;
+    case 'joint': {
+      const joint = jointRule(input.seam.joint);
+      return `${joint.name.toLowerCase()} wants it ${joint.arcIntent}: ${range}; ${line}`;
+    }
+  }
+}
+
+function areaLine({ seam }: PlanInput, { figures }: Workings): string {
+  const { areaMm2, because } = jointArea(seam.joint, seam.thicknessesMm, seam.gapMm, figures.legMm ?? 0);
+  if (figures.passes > 1) return `${because} = ${fixed(areaMm2, 1)} mm², in ${figures.passes} passes`;
+  return Math.abs(areaMm2 - figures.areaMm2) < 0.005 * areaMm2 ? `${because} = ${fixed(areaMm2, 1)} mm²` : `feed over your pace; the joint asks for ${because} = ${fixed(areaMm2, 1)} mm²`;
+}
+
+function legLine({ seam }: PlanInput, { figures, travelFollowsSize }: Workings, metal: string): string {
+  if (figures.legMm === null) return 'this joint has no leg';
+  if (travelFollowsSize || figures.passes > 1) return seam.legMm === undefined ? 'the thinner plate, at least 3 mm' : 'asked for';
+  const gap = seam.gapMm > 0 ? ` − gap ${fixed(seam.gapMm, 1)}` : '';
+  return `√(2 × ${fixed(figures.areaMm2, 1)} mm² / 1.10)${gap}; the area is ${metal} over your pace`;
+}
+
+export function fixed(value: number, digits: number): string {
+  return String(Number(value.toFixed(digits)));
+}

@@ -1,0 +1,168 @@
+/**
+ * The numbers of a plan, without words: thickness that counts, current for metal, joint and gap, feed for position and pace,
+ * then pulse, arc, travel and heat. Runs a few dozen times per plan with moved constants, so it builds no text.
+ */
+import { arcElectrical, neutralNudges, wireInGas, type ArcElectrical, type Nudges, type WireInGas } from '../arc/index.ts';
+import { areaForTravel, filletAreaMm2, filletLegMm, travelForArea } from '../bead/index.ts';
+import { arcEnergyKjPerMm, migEfficiency } from '../heat/index.ts';
+import { depositionKgPerH } from '../melting/index.ts';
+import { pulseMeans, solveDefaultPulse, type OneDropPulse } from '../pulse/index.ts';
+import { arcTarget, type ArcTarget } from './arc-target.ts';
+import { feedForCurrent, proposeFeed, type FeedProposal, type ReferenceFeed } from './feed.ts';
+import { defaultCircuitMOhm, type PlanInput } from './input.ts';
+import { defaultLegMm, jointArea, jointRule, thicknessThatCounts } from './joints.ts';
+import { positionRule } from './positions.ts';
+import {
+  gapFactor,
+  materialFactor,
+  pulseGasFlow,
+  pulseStickOutMm,
+  pulseTipRecessMm,
+  referenceCurrentA,
+  singlePassLimitMm,
+} from './practice.ts';
+
+export interface PlanFigures {
+  readonly wireFeedMPerMin: number;
+  /** What the rules propose, whatever feed was chosen. */
+  readonly proposedFeedMPerMin: number;
+  readonly meanCurrentA: number;
+  readonly rmsCurrentA: number;
+  readonly frequencyHz: number;
+  readonly backgroundCurrentA: number;
+  /** Mean at the contact tip. */
+  readonly voltageV: number;
+  readonly machineVoltageV: number;
+  /** Mean of instantaneous u i at the contact tip. */
+  readonly meanPowerW: number;
+  readonly arcLengthMm: number;
+  /** Arc length minus the line. */
+  readonly trimMm: number;
+  readonly ctwdMm: number;
+  readonly tipRecessMm: number;
+  readonly gasFlowLPerMin: number;
+  readonly travelMmPerMin: number;
+  /** Leg of the bead; null where the joint has none. */
+  readonly legMm: number | null;
+  /** Cross-section of one pass. */
+  readonly areaMm2: number;
+  readonly passes: number;
+  readonly heatInputKjPerMm: number;
+  readonly depositionKgPerH: number;
+  /** Arc time of the whole seam. */
+  readonly arcSeconds: number;
+  readonly wireGrams: number;
+  /** The thickness that counts. */
+  readonly thicknessMm: number;
+}
+
+/** Deliberate errors of the plan's own rules, beside those of the arc. */
+export interface PlanNudges extends Nudges {
+  readonly referenceCurrent: number;
+  readonly area: number;
+}
+
+export const neutralPlanNudges: PlanNudges = { ...neutralNudges, referenceCurrent: 1, area: 1 };
+
+/** The figures with everything they were made from, for the words. */
+export interface Workings {
+  readonly figures: PlanFigures;
+  readonly wire: WireInGas;
+  readonly arc: ArcTarget;
+  readonly extensionMm: number;
+  readonly targetA: number;
+  readonly reference: ReferenceFeed;
+  readonly proposal: FeedProposal;
+  readonly pulse: OneDropPulse;
+  readonly electrical: ArcElectrical;
+  readonly flowRange: readonly [number, number];
+  /** True when travel was computed from the size, false when it is the welder's own. */
+  readonly travelFollowsSize: boolean;
+}
+
+/** Why there are no figures: this wire pulses at no feed at all (`feed` absent), or not at the feed chosen or asked for by the pace. */
+export interface PlanMiss {
+  readonly extensionMm: number;
+  readonly wireFeedMPerMin?: number;
+}
+
+/** Figures of an input that has passed `planInputIssues`, or the feed that cannot be pulsed. */
+export function planFigures(input: PlanInput, nudges: PlanNudges = neutralPlanNudges): { readonly ok: true; readonly workings: Workings } | { readonly ok: false; readonly miss: PlanMiss } {
+  const { seam, filler, gas, diameterMm } = input;
+  const wire = wireInGas(filler, gas, diameterMm, nudges);
+  const joint = jointRule(seam.joint);
+  const { thicknessMm } = thicknessThatCounts(seam.joint, seam.thicknessesMm);
+  const arc = arcTarget(input, wire);
+  const ctwdMm = pulseStickOutMm(diameterMm);
+  const extensionMm = ctwdMm - arc.arcLengthMm;
+
+  const targetA =
+    referenceCurrentA(thicknessMm) *
+    materialFactor(seam.materialGroup, filler, thicknessMm).factor *
+    joint.currentFactor *
+    gapFactor(seam.gapMm) *
+    nudges.referenceCurrent;
+  const reference = feedForCurrent(wire, extensionMm, targetA);
+  if (!reference) return { ok: false, miss: { extensionMm } };
+
+  const legAskedMm = joint.isFillet ? (seam.legMm ?? defaultLegMm(seam.thicknessesMm)) : null;
+  const whole = jointArea(seam.joint, seam.thicknessesMm, seam.gapMm, legAskedMm ?? 0).areaMm2;
+  // A leg of exactly the limit is one pass, whatever rounding says.
+  const passes = Math.max(1, Math.ceil(whole / filletAreaMm2(singlePassLimitMm) - 1e-9));
+  const passAreaMm2 = (whole / passes) * nudges.area;
+  const positioned = reference.feedMPerMin * positionRule(seam.position).pulseFeedFactor;
+  const proposal = proposeFeed(wire, extensionMm, positioned, passAreaMm2, seam.gapMm, seam.travelMmPerMin);
+
+  const wireFeedMPerMin = input.wireFeedMPerMin ?? proposal.feedMPerMin;
+  const pulse = solveDefaultPulse(wire, extensionMm, wireFeedMPerMin);
+  if (typeof pulse === 'string') return { ok: false, miss: { extensionMm, wireFeedMPerMin } };
+  const { meanA, rmsA } = pulseMeans(pulse);
+  const electrical = arcElectrical(wire, meanA, rmsA, arc.arcLengthMm, extensionMm, input.circuitMOhm ?? defaultCircuitMOhm);
+
+  const pace = seam.travelMmPerMin;
+  const travelFollowsSize = pace === undefined || (proposal.tooSlow !== undefined && input.wireFeedMPerMin === undefined);
+  const travelMmPerMin = travelFollowsSize ? travelForArea(wire, wireFeedMPerMin, passAreaMm2) : pace;
+  const areaMm2 = travelFollowsSize ? passAreaMm2 : areaForTravel(wire, wireFeedMPerMin, travelMmPerMin);
+  const legMm = legAskedMm === null || travelFollowsSize || passes > 1 ? legAskedMm : filletLegMm(areaMm2, seam.gapMm);
+  const arcSeconds = (passes * seam.lengthMm * 60) / travelMmPerMin;
+  const flow = pulseGasFlow(filler, diameterMm);
+
+  const workings: Workings = {
+    figures: {
+      wireFeedMPerMin,
+      proposedFeedMPerMin: proposal.feedMPerMin,
+      meanCurrentA: meanA,
+      rmsCurrentA: rmsA,
+      frequencyHz: pulse.frequencyHz,
+      backgroundCurrentA: pulse.backgroundCurrentA,
+      voltageV: electrical.meanVoltageV,
+      machineVoltageV: electrical.machineVoltageV,
+      meanPowerW: electrical.meanPowerW,
+      arcLengthMm: arc.arcLengthMm,
+      trimMm: arc.arcLengthMm - arc.lineMm,
+      ctwdMm,
+      tipRecessMm: pulseTipRecessMm,
+      gasFlowLPerMin: flow.flowLPerMin,
+      travelMmPerMin,
+      legMm,
+      areaMm2,
+      passes,
+      heatInputKjPerMm: arcEnergyKjPerMm(electrical.meanPowerW, travelMmPerMin) * migEfficiency,
+      depositionKgPerH: depositionKgPerH(wire, wireFeedMPerMin),
+      arcSeconds,
+      wireGrams: ((wireFeedMPerMin * wire.areaMm2 * wire.densityKgPerM3) / 1000) * (arcSeconds / 60),
+      thicknessMm,
+    },
+    wire,
+    arc,
+    extensionMm,
+    targetA,
+    reference,
+    proposal,
+    pulse,
+    electrical,
+    flowRange: flow.range,
+    travelFollowsSize,
+  };
+  return { ok: true, workings };
+}

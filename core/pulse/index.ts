@@ -1,0 +1,7 @@
+export { dropFactorLimits, dropVolumeMm3 } from './drop.ts';
+export { gasIssues, gasWarnings, pulseGateIssues, pulseGateLimits } from './gates.ts';
+export { defaultSlewAPerMs, pulsedCurrentA, pulseFeedRange, solveDefaultPulse } from './default-pulse.ts';
+export { backgroundFloorA, type OneDropMiss, type OneDropPulse } from './one-drop.ts';
+export { pulseReference, type PulseReference } from './reference.ts';
+export { solvePulse, type PulseInput, type PulseResult } from './solve.ts';
+export { leadMs, pulseMeans, waveformPoints, type FastPulse, type PulseMeans, type WaveformPoint } from './waveform.ts';

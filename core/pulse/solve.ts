@@ -1,0 +1,339 @@
+/**
+ * The `pulse` question: a feed, and as much of the waveform as the welder fixes; the rest is solved so that the wire fed is the wire melted.
+ * Nothing fixed: one drop per pulse. One of background and frequency fixed: the other follows. Both fixed: the peak (or its time) follows.
+ * All four fixed: nothing is solved; the answer says what that waveform melts and where the arc settles.
+ */
+import { pulseLineMm, wireInGas, type Nudges } from '../arc/index.ts';
+import type { FillerCode } from '../consumables/index.ts';
+import { failure, rangeIssues, ranges, success, type Issue, type Outcome, type Warning } from '../outcome/index.ts';
+import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
+import { balancingBackground, balancingFrequency, balancingValue, meltedByPulse, type PulsePeak, type PulseSite } from './balance.ts';
+import { dropFactorFor, dropFactorLimits } from './drop.ts';
+import { gasWarnings, pulseGateIssues } from './gates.ts';
+import { defaultSlewAPerMs } from './default-pulse.ts';
+import { backgroundFloorA, pulsableRates, solveOneDrop, solveWithStretch } from './one-drop.ts';
+import { pulseReference, type PulseReference } from './reference.ts';
+import { detachingImpulseA2s, dropMomentMs, neededImpulseA2s, pulseMeans, type FastPulse } from './waveform.ts';
+
+export interface PulseInput {
+  readonly filler: FillerCode;
+  readonly gas: string;
+  readonly diameterMm: number;
+  readonly wireFeedMPerMin: number;
+  /** Give this, or `ctwdMm` and the arc settles on its line. */
+  readonly extensionMm?: number | undefined;
+  readonly ctwdMm?: number | undefined;
+  readonly slewAPerMs?: number | undefined;
+  readonly peakCurrentA?: number | undefined;
+  readonly peakTimeMs?: number | undefined;
+  readonly backgroundCurrentA?: number | undefined;
+  readonly frequencyHz?: number | undefined;
+}
+
+export interface PulseResult extends FastPulse {
+  readonly meanCurrentA: number;
+  readonly rmsCurrentA: number;
+  readonly dropFactor: number;
+  readonly dropsPerPulse: number;
+  readonly meltedMPerMin: number;
+  readonly extensionMm: number;
+  /** Only when the stick-out was given. */
+  readonly arcLengthMm?: number;
+  readonly transitionCurrentA: number;
+  /** Drop leaves this long after the foot of the rise; absent when a single pulse is too weak. */
+  readonly dropMomentMs?: number;
+  readonly solvedFor: readonly string[];
+  readonly warnings: readonly Warning[];
+  readonly because: string;
+}
+
+/** Drops per pulse by impulse, counted as one inside the band in which a pulse detaches exactly one. */
+const oneDropBand = [0.75, 1.35] as const;
+
+/** Solves a pulse. Issues: ranges, gates of wire and gas, `one-of`, `no-solution`, `outside-pulse-range`. Currents A, times ms, feed m/min. */
+export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseResult> {
+  const { diameterMm, wireFeedMPerMin, extensionMm, ctwdMm, peakCurrentA, peakTimeMs, backgroundCurrentA, frequencyHz } = input;
+  const slewAPerMs = input.slewAPerMs ?? defaultSlewAPerMs;
+  const issues: Issue[] = rangeIssues({
+    diameterMm,
+    wireFeedMPerMin,
+    extensionMm,
+    ctwdMm,
+    slewAPerMs,
+    peakCurrentA,
+    peakTimeMs,
+    backgroundCurrentA,
+    frequencyHz,
+  });
+  if ((extensionMm === undefined) === (ctwdMm === undefined)) {
+    issues.push({
+      path: 'extensionMm',
+      code: 'one-of',
+      message: 'Give exactly one of extensionMm and ctwdMm.',
+      got: { extensionMm, ctwdMm },
+    });
+  }
+  if (peakCurrentA !== undefined && backgroundCurrentA !== undefined && backgroundCurrentA >= peakCurrentA) {
+    issues.push({
+      path: 'backgroundCurrentA',
+      code: 'background-above-peak',
+      message: `Background ${backgroundCurrentA} A must lie below the peak of ${peakCurrentA} A.`,
+      limit: peakCurrentA,
+      got: backgroundCurrentA,
+    });
+  }
+  issues.push(...pulseGateIssues(input.filler, input.gas));
+  if (issues.length > 0) return failure(...issues);
+
+  const wire = wireInGas(input.filler, input.gas, diameterMm, nudges);
+  const lineMm = pulseLineMm(wire.family, diameterMm);
+  const extension = extensionMm ?? (ctwdMm ?? 0) - lineMm;
+  if (extension < ranges.extensionMm.min) {
+    return failure({
+      path: 'ctwdMm',
+      code: 'stick-out-too-short',
+      message: `A stick-out of ${ctwdMm} mm leaves ${extension.toFixed(1)} mm of wire above a ${lineMm} mm arc; at least ${ranges.extensionMm.min} mm is needed, or the arc burns back to the tip.`,
+      limit: lineMm + ranges.extensionMm.min,
+      got: ctwdMm,
+      hint: 'Hold the gun further out.',
+    });
+  }
+  const site: PulseSite = { wire, extensionMm: extension };
+  const reference = pulseReference(wire);
+  const rate = wireFeedMPerMin * MM_PER_S_PER_M_PER_MIN;
+  const waveform = solveWaveform(site, reference, rate, input, slewAPerMs);
+  if (!waveform.ok) return waveform;
+  const pulse = waveform.value.pulse;
+  if (1000 / pulse.frequencyHz < pulse.peakTimeMs + pulseMeans(pulse).rampMs) {
+    return failure({
+      path: frequencyHz === undefined ? 'peakTimeMs' : 'frequencyHz',
+      code: 'pulses-overlap',
+      message: `At ${pulse.frequencyHz.toFixed(0)} Hz a period lasts ${(1000 / pulse.frequencyHz).toFixed(2)} ms; a peak of ${pulse.peakTimeMs.toFixed(2)} ms with its flanks does not fit.`,
+      limit: Number((1000 / pulse.frequencyHz).toFixed(2)),
+      got: pulse.peakTimeMs,
+      hint: 'Shorten the peak or lower the frequency.',
+    });
+  }
+  return success(describe(site, reference, rate, input, waveform.value, lineMm));
+}
+
+interface SolvedWaveform {
+  readonly pulse: FastPulse;
+  readonly solvedFor: readonly string[];
+  readonly stretched: boolean;
+}
+
+function solveWaveform(
+  site: PulseSite,
+  reference: PulseReference,
+  rate: number,
+  input: PulseInput,
+  slewAPerMs: number,
+): Outcome<SolvedWaveform> {
+  const peak = {
+    peakCurrentA: input.peakCurrentA ?? reference.peakCurrentA,
+    peakTimeMs: input.peakTimeMs ?? reference.peakTimeMs,
+    slewAPerMs,
+  };
+  const { backgroundCurrentA, frequencyHz } = input;
+  const feed = input.wireFeedMPerMin;
+
+  if (backgroundCurrentA === undefined && frequencyHz === undefined) {
+    const solve = input.peakTimeMs === undefined ? solveWithStretch : solveOneDrop;
+    const found = solve(site, peak, rate);
+    if (typeof found === 'string') return failure(outsidePulseRange(site, peak, feed, found));
+    return success({
+      pulse: found,
+      solvedFor: ['frequencyHz', 'backgroundCurrentA'],
+      stretched: found.peakTimeMs > peak.peakTimeMs,
+    });
+  }
+
+  if (frequencyHz !== undefined && backgroundCurrentA === undefined) {
+    const [low, high] = [backgroundFloorA(site.wire.transitionA), Math.min(site.wire.transitionA, peak.peakCurrentA)];
+    const probe = { ...peak, frequencyHz, backgroundCurrentA: low };
+    const found = balancingBackground(site, peak, frequencyHz, rate, low, high);
+    if (found === undefined) {
+      const tooHot = meltedByPulse(site, probe) > rate;
+      return failure({
+        path: 'frequencyHz',
+        code: 'no-solution',
+        message: tooHot
+          ? `No solution, because at ${frequencyHz} Hz the peaks and the lowest stable background of ${low.toFixed(0)} A already melt more than ${feed} m/min.`
+          : `No solution, because at ${frequencyHz} Hz the background would have to pass the transition current of ${high.toFixed(0)} A to melt ${feed} m/min.`,
+        limit: [low, high],
+        got: frequencyHz,
+        hint: tooHot ? 'Lower the frequency, or raise the feed.' : 'Raise the frequency, or lower the feed.',
+      });
+    }
+    return success({ pulse: { ...probe, backgroundCurrentA: found }, solvedFor: ['backgroundCurrentA'], stretched: false });
+  }
+
+  if (frequencyHz === undefined && backgroundCurrentA !== undefined) {
+    const found = balancingFrequency(site, peak, backgroundCurrentA, rate);
+    const { min, max } = ranges.frequencyHz;
+    if (!(found >= min && found <= max)) {
+      return failure({
+        path: 'backgroundCurrentA',
+        code: 'no-solution',
+        message: `No solution, because with a background of ${backgroundCurrentA} A the frequency would have to be ${found.toFixed(0)} Hz; it may lie between ${min} and ${max} Hz.`,
+        limit: [min, max],
+        got: backgroundCurrentA,
+        hint: found < min ? 'Lower the background, or raise the feed.' : 'Raise the background, or lower the feed.',
+      });
+    }
+    return success({
+      pulse: { ...peak, backgroundCurrentA, frequencyHz: found },
+      solvedFor: ['frequencyHz'],
+      stretched: false,
+    });
+  }
+
+  const fixed: FastPulse = { ...peak, backgroundCurrentA: backgroundCurrentA ?? 0, frequencyHz: frequencyHz ?? 0 };
+  if (input.peakCurrentA !== undefined && input.peakTimeMs !== undefined) {
+    return success({ pulse: fixed, solvedFor: [], stretched: false });
+  }
+  const field = input.peakCurrentA === undefined ? 'peakCurrentA' : 'peakTimeMs';
+  const [low, high] =
+    field === 'peakCurrentA'
+      ? [fixed.backgroundCurrentA, ranges.peakCurrentA.max]
+      : [0, 1000 / fixed.frequencyHz];
+  const found = balancingValue(site, fixed, field, rate, low, high);
+  const { min, max, unit, name } = ranges[field];
+  if (found === undefined || found < min || found > max) {
+    return failure({
+      path: field,
+      code: 'no-solution',
+      message: `No solution, because with ${fixed.backgroundCurrentA} A background at ${fixed.frequencyHz} Hz the ${name.toLowerCase()} would have to leave ${min}..${max} ${unit} to melt ${feed} m/min.`,
+      limit: [min, max],
+      got: found,
+      hint: 'Give up one of the fixed values.',
+    });
+  }
+  return success({ pulse: { ...fixed, [field]: found }, solvedFor: [field], stretched: false });
+}
+
+function outsidePulseRange(
+  site: PulseSite,
+  peak: PulsePeak,
+  feed: number,
+  miss: 'feed-too-low' | 'feed-too-high',
+): Issue {
+  const rates = pulsableRates(site, peak);
+  const limit = rates?.map((rate) => Number((rate / MM_PER_S_PER_M_PER_MIN).toFixed(2)));
+  const why =
+    miss === 'feed-too-low'
+      ? 'the peak alone melts more than a drop needs, even with the lowest background that keeps the arc alight'
+      : 'the background would have to pass the transition current, or the pulses would follow too fast';
+  const span = limit ? ` At this stick-out this wire pulses one drop a pulse from ${limit[0]} to ${limit[1]} m/min.` : '';
+  return {
+    path: 'wireFeedMPerMin',
+    code: 'outside-pulse-range',
+    message: `No solution at ${Number(feed.toFixed(2))} m/min, because ${why}.${span}`,
+    limit,
+    got: feed,
+    hint: miss === 'feed-too-low' ? 'Take a thinner wire or more feed.' : 'Take a thicker wire or less feed.',
+  };
+}
+
+function describe(
+  site: PulseSite,
+  reference: PulseReference,
+  rate: number,
+  input: PulseInput,
+  solved: SolvedWaveform,
+  lineMm: number,
+): PulseResult {
+  const { wire } = site;
+  const { pulse } = solved;
+  const means = pulseMeans(pulse);
+  const oneDrop = solved.solvedFor.length === 2;
+  const impulses = detachingImpulseA2s(pulse, wire.transitionA) / neededImpulseA2s(reference, wire.transitionA);
+  const dropsPerPulse = oneDrop || (impulses >= oneDropBand[0] && impulses <= oneDropBand[1]) ? 1 : impulses;
+  const dropFactor = dropFactorFor(wire, rate, Math.max(pulse.frequencyHz * dropsPerPulse, 1e-6));
+  const melted = meltedByPulse(site, pulse);
+  const warnings: Warning[] = [...gasWarnings(input.filler, input.gas)];
+  const note = (code: string, message: string, level: Warning['level'] = 'caution') => warnings.push({ code, level, message });
+
+  if (solved.stretched) {
+    note(
+      'peak-time-stretched',
+      `The peak is stretched from ${reference.peakTimeMs.toFixed(2)} to ${pulse.peakTimeMs.toFixed(2)} ms to melt this much wire; the drop leaves before the peak ends.`,
+      'note',
+    );
+  }
+  if (means.reachedPeakA < pulse.peakCurrentA - 0.5) {
+    note('peak-not-reached', `At ${pulse.slewAPerMs} A/ms the current reaches only ${means.reachedPeakA.toFixed(0)} A of the ${pulse.peakCurrentA.toFixed(0)} A peak.`);
+  }
+  if (dropsPerPulse < oneDropBand[0]) {
+    note('less-than-one-drop', `A pulse carries ${(100 * dropsPerPulse).toFixed(0)} % of what detaches a drop: drops leave late and large.`);
+  } else if (dropsPerPulse > oneDropBand[1]) {
+    note('several-drops', `A pulse carries ${dropsPerPulse.toFixed(1)} times what detaches a drop: several small drops leave in one pulse.`);
+  }
+  if (!oneDrop && dropsPerPulse === 1 && (dropFactor < dropFactorLimits.min || dropFactor > dropFactorLimits.max)) {
+    note('drop-size', `The drop would be ${dropFactor.toFixed(2)} wire diameters; ${dropFactorLimits.min} to ${dropFactorLimits.max} transfers cleanly.`);
+  }
+  const floorA = backgroundFloorA(wire.transitionA);
+  if (pulse.backgroundCurrentA < floorA - 0.5) {
+    note('background-below-floor', `A background of ${pulse.backgroundCurrentA.toFixed(0)} A is below ${floorA.toFixed(0)} A; the arc may go out between pulses.`);
+  }
+
+  const settled = settledArc(site, pulse, rate, input, lineMm, solved.solvedFor.length === 0);
+  if (settled.note) note('arc-settles-elsewhere', settled.note);
+  const drop = dropMomentMs(pulse, reference, wire.transitionA);
+  return {
+    ...pulse,
+    meanCurrentA: means.meanA,
+    rmsCurrentA: means.rmsA,
+    dropFactor,
+    dropsPerPulse,
+    meltedMPerMin: melted / MM_PER_S_PER_M_PER_MIN,
+    extensionMm: settled.extensionMm,
+    ...(settled.arcLengthMm === undefined ? {} : { arcLengthMm: settled.arcLengthMm }),
+    transitionCurrentA: wire.transitionA,
+    ...(drop === undefined ? {} : { dropMomentMs: drop }),
+    solvedFor: solved.solvedFor,
+    warnings,
+    because:
+      `feed ${input.wireFeedMPerMin} m/min × ${wire.areaMm2.toFixed(3)} mm² = ${(rate * wire.areaMm2).toFixed(1)} mm³/s; ` +
+      `one drop of ${dropFactor.toFixed(2)} d per pulse → ${pulse.frequencyHz.toFixed(0)} Hz; ` +
+      `${means.reachedPeakA.toFixed(0)} A × ${pulse.peakTimeMs.toFixed(2)} ms and ${pulse.backgroundCurrentA.toFixed(0)} A between → mean ${means.meanA.toFixed(0)} A, rms ${means.rmsA.toFixed(0)} A`,
+  };
+}
+
+/** Where the arc ends up: on its line when the waveform was solved for it, else where the extension makes up the balance. */
+function settledArc(
+  site: PulseSite,
+  pulse: FastPulse,
+  rate: number,
+  input: PulseInput,
+  lineMm: number,
+  nothingSolved: boolean,
+): { extensionMm: number; arcLengthMm?: number; note?: string } {
+  if (!nothingSolved) {
+    return input.ctwdMm === undefined ? { extensionMm: site.extensionMm } : { extensionMm: site.extensionMm, arcLengthMm: lineMm };
+  }
+  const { meanA, rmsA } = pulseMeans(pulse);
+  const { wire } = site;
+  const needed = (rate - wire.arcMeltMmPerAs * meanA) / (wire.extensionMeltPerA2s * rmsA * rmsA);
+  if (input.ctwdMm === undefined) {
+    const offMPerMin = (meltedByPulse(site, pulse) - rate) / MM_PER_S_PER_M_PER_MIN;
+    return {
+      extensionMm: site.extensionMm,
+      ...(Math.abs(offMPerMin) > 0.01
+        ? {
+            note: `This waveform melts ${Math.abs(offMPerMin).toFixed(2)} m/min ${offMPerMin > 0 ? 'more' : 'less'} than is fed; it balances at an extension of ${needed.toFixed(1)} mm.`,
+          }
+        : {}),
+    };
+  }
+  const arcLengthMm = input.ctwdMm - needed;
+  if (needed >= ranges.extensionMm.min && arcLengthMm > 0) return { extensionMm: needed, arcLengthMm };
+  return {
+    extensionMm: site.extensionMm,
+    note:
+      arcLengthMm <= 0
+        ? 'This waveform melts too little: the wire reaches the plate and stubs.'
+        : 'This waveform melts too much: the arc climbs to the contact tip.',
+  };
+}

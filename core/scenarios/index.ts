@@ -1,0 +1,1 @@
+export { scenarios, type Scenario } from './marrowby.ts';

@@ -1,0 +1,86 @@
+/** Every quantity a welder types or reads, with its stored unit, the units it is written in, and the exact factors between them. */
+import { KG_PER_LB, L_PER_MIN_PER_CFH, M_PER_IN, MM_PER_IN } from './factors.ts';
+
+export interface Unit {
+  /** As printed. */
+  readonly label: string;
+  /** As typed, lower case, without spaces. */
+  readonly aliases: readonly string[];
+  /** Stored value = written value x factor. */
+  readonly factor: number;
+  /** Digits after the decimal point when shown. */
+  readonly digits: number;
+}
+
+export interface Quantity {
+  /** The stored unit. */
+  readonly metric: Unit;
+  readonly us: Unit;
+  /** Further units that may be typed. */
+  readonly also?: readonly Unit[];
+  /** True when "14 ga" means something here. */
+  readonly gauged?: boolean;
+  /** True when fractions of an inch are how the US trade writes it. */
+  readonly fractional?: boolean;
+}
+
+
+const mm: Unit = { label: 'mm', aliases: ['mm'], factor: 1, digits: 1 };
+const inch: Unit = { label: 'in', aliases: ['in', 'inch', 'inches', '"'], factor: MM_PER_IN, digits: 3 };
+const cm: Unit = { label: 'cm', aliases: ['cm'], factor: 10, digits: 1 };
+const metre: Unit = { label: 'm', aliases: ['m'], factor: 1000, digits: 2 };
+const foot: Unit = { label: 'ft', aliases: ['ft', "'"], factor: 12 * MM_PER_IN, digits: 2 };
+
+function same(unit: Unit): { metric: Unit; us: Unit } {
+  return { metric: unit, us: unit };
+}
+
+export const quantities = {
+  thickness: { metric: { ...mm, digits: 1 }, us: inch, gauged: true, fractional: true },
+  length: { metric: { ...mm, digits: 0 }, us: { ...inch, digits: 1 }, also: [cm, metre, foot], fractional: true },
+  shortLength: { metric: mm, us: inch, fractional: true },
+  diameter: { metric: { ...mm, digits: 2 }, us: inch },
+  wireFeed: {
+    metric: { label: 'm/min', aliases: ['m/min', 'mpm'], factor: 1, digits: 1 },
+    us: { label: 'ipm', aliases: ['ipm', 'in/min'], factor: M_PER_IN, digits: 0 },
+  },
+  travel: {
+    metric: { label: 'mm/min', aliases: ['mm/min'], factor: 1, digits: 0 },
+    us: { label: 'ipm', aliases: ['ipm', 'in/min'], factor: MM_PER_IN, digits: 1 },
+    also: [
+      { label: 'cm/min', aliases: ['cm/min', 'cpm'], factor: 10, digits: 0 },
+      { label: 'mm/s', aliases: ['mm/s'], factor: 60, digits: 1 },
+    ],
+  },
+  gasFlow: {
+    metric: { label: 'L/min', aliases: ['l/min', 'lpm'], factor: 1, digits: 0 },
+    us: { label: 'CFH', aliases: ['cfh', 'ft3/h', 'scfh'], factor: L_PER_MIN_PER_CFH, digits: 0 },
+  },
+  heatInput: {
+    metric: { label: 'kJ/mm', aliases: ['kj/mm'], factor: 1, digits: 2 },
+    us: { label: 'kJ/in', aliases: ['kj/in'], factor: 1 / MM_PER_IN, digits: 1 },
+  },
+  area: {
+    metric: { label: 'mm²', aliases: ['mm2'], factor: 1, digits: 1 },
+    us: { label: 'in²', aliases: ['in2'], factor: MM_PER_IN * MM_PER_IN, digits: 4 },
+  },
+  deposition: {
+    metric: { label: 'kg/h', aliases: ['kg/h'], factor: 1, digits: 2 },
+    us: { label: 'lb/h', aliases: ['lb/h'], factor: KG_PER_LB, digits: 2 },
+  },
+  current: same({ label: 'A', aliases: ['a'], factor: 1, digits: 0 }),
+  voltage: same({ label: 'V', aliases: ['v'], factor: 1, digits: 1 }),
+  power: same({ label: 'kW', aliases: ['kw'], factor: 1000, digits: 2 }),
+  frequency: same({ label: 'Hz', aliases: ['hz'], factor: 1, digits: 0 }),
+  pulseTime: same({ label: 'ms', aliases: ['ms'], factor: 1, digits: 2 }),
+  seconds: same({ label: 's', aliases: ['s'], factor: 1, digits: 0 }),
+  plain: same({ label: '', aliases: [], factor: 1, digits: 2 }),
+} as const satisfies Record<string, Quantity>;
+
+export type QuantityName = keyof typeof quantities;
+export type UnitSystem = 'metric' | 'us';
+
+/** The quantity's description, widened to the interface so that optional keys can be read. */
+export function quantity(name: QuantityName): Quantity {
+  return quantities[name];
+}

@@ -1,0 +1,39 @@
+/** Three projects: what runs in Node, the server against a real PostgreSQL, and what needs a DOM. */
+const swc = (syntax) => [
+  '@swc/jest',
+  {
+    jsc: { parser: { syntax: 'typescript', tsx: syntax === 'tsx' }, target: 'es2023', transform: { react: { runtime: 'automatic' } } },
+    module: { type: 'es6' },
+  },
+];
+const common = {
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: { '\\.tsx$': swc('tsx'), '\\.ts$': swc('ts') },
+  modulePathIgnorePatterns: ['<rootDir>/data/', '<rootDir>/web/dist/'],
+};
+
+export default {
+  projects: [
+    {
+      ...common,
+      displayName: 'core',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/{core,contract,cli,scripts}/**/*.test.ts'],
+    },
+    {
+      ...common,
+      displayName: 'server',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/server/**/*.test.ts'],
+      globalSetup: '<rootDir>/server/testing/start-cluster.mjs',
+      globalTeardown: '<rootDir>/server/testing/stop-cluster.mjs',
+    },
+    {
+      ...common,
+      displayName: 'web',
+      testEnvironment: '<rootDir>/jest.environment.mjs',
+      testMatch: ['<rootDir>/web/**/*.test.{ts,tsx}'],
+      moduleNameMapper: { '\\.css$': '<rootDir>/web/src/testing/empty.ts', '^@fontsource': '<rootDir>/web/src/testing/empty.ts' },
+    },
+  ],
+};

@@ -1,0 +1,27 @@
+/** jsdom with the pieces of the platform that it lacks and the interface needs. Not MessageChannel: React's scheduler would keep it open. */
+import { TestEnvironment } from 'jest-environment-jsdom';
+
+const missing = ['TextEncoder', 'TextDecoder', 'structuredClone', 'fetch', 'Request', 'Response', 'Headers', 'Uint8Array'];
+
+class ObserverStub {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+}
+
+export default class WebEnvironment extends TestEnvironment {
+  async setup() {
+    await super.setup();
+    for (const name of missing) this.global[name] ??= globalThis[name];
+    this.global.ResizeObserver ??= ObserverStub;
+    this.global.IntersectionObserver ??= ObserverStub;
+    this.global.matchMedia ??= (query) => ({
+      matches: false,
+      media: query,
+      addEventListener() {},
+      removeEventListener() {},
+    });
+    this.global.Element.prototype.scrollTo ??= () => {};
+    this.global.Element.prototype.scrollIntoView ??= () => {};
+  }
+}

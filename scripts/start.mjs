@@ -1,0 +1,111 @@
+/**
+ * One command from a fresh clone to a running shop: packages, PostgreSQL, cluster, schema, demo data, build, server.
+ * npm start -- [--fresh] [--port N]
+ */
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { startServer } from './lib/app-server.mjs';
+import { ensureBuild } from './lib/build.mjs';
+import { ensurePackages } from './lib/install.mjs';
+import { isFree } from './lib/ports.mjs';
+import { ensurePostgres, openCluster, removeCluster } from './lib/postgres.mjs';
+import { root } from './lib/run.mjs';
+import { endOn, Refusal, say } from './lib/say.mjs';
+import { AlreadyRunning, takeStartLock } from './lib/start-lock.mjs';
+
+const usualPort = 4180;
+
+function readOptions() {
+  try {
+    const { values } = parseArgs({
+      options: { fresh: { type: 'boolean', default: false }, port: { type: 'string' }, 'no-install': { type: 'boolean', default: false } },
+    });
+    const port = values.port === undefined ? undefined : Number(values.port);
+    if (port !== undefined && !(Number.isInteger(port) && port > 0 && port < 65536)) {
+      throw new Refusal(`--port must be a number from 1 to 65535; got "${values.port}".`);
+    }
+    return { fresh: values.fresh, port, install: !values['no-install'] };
+  } catch (error) {
+    if (error instanceof Refusal) throw error;
+    throw new Refusal(`${error.message}\nUse: npm start -- [--fresh] [--port N]`);
+  }
+}
+
+async function choosePort(asked) {
+  if (asked !== undefined) {
+    if (await isFree(asked)) return asked;
+    throw new Refusal(`Port ${asked} is taken by another program; choose another with --port.`);
+  }
+  // A run that was killed gives its port back within moments.
+  for (let wait = 0; wait < 10 && !(await isFree(usualPort)); wait++) await new Promise((resolve) => setTimeout(resolve, 200));
+  for (let port = usualPort; port < usualPort + 20; port++) if (await isFree(port)) return port;
+  throw new Refusal(`Ports ${usualPort} to ${usualPort + 19} are all taken; choose one with --port.`);
+}
+
+async function main() {
+  const options = readOptions();
+  const folder = process.env.FOX_TEMPO_DATA || join(root, 'data');
+  const outside = process.env.DATABASE_URL || undefined;
+  const lock = takeStartLock(folder);
+  let cluster;
+  let server;
+  let stopping;
+  const stop = (reason) =>
+    (stopping ??= (async () => {
+      if (reason) say(reason);
+      await server?.stop();
+      cluster?.stop();
+      lock.release();
+    })());
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop('Stopping; the data stay'));
+
+  try {
+    if (options.install) await ensurePackages();
+    let databaseUrl = outside;
+    if (outside !== undefined) {
+      if (options.fresh) throw new Refusal('--fresh wipes only the private cluster; the database of DATABASE_URL is left alone. Unset one of the two.');
+      say('Using the database of DATABASE_URL');
+    } else {
+      await ensurePostgres();
+      if (options.fresh) {
+        say('Starting over: removing the private cluster');
+        removeCluster(folder);
+      }
+      cluster = await openCluster({ folder });
+      cluster.ensureDatabase('fox_tempo');
+      databaseUrl = cluster.url('fox_tempo');
+      say(
+        cluster.wasRunning
+          ? 'Found the private PostgreSQL still running from a run that was killed; going on with it'
+          : cluster.isNew
+            ? 'Made and started a private PostgreSQL cluster on loopback'
+            : 'Started the private PostgreSQL cluster on loopback',
+      );
+    }
+    await ensureBuild();
+    const port = await choosePort(options.port);
+    if (stopping) return;
+    server = await startServer({
+      databaseUrl,
+      port,
+      onExit: (code) => {
+        process.exitCode = 1;
+        void stop(`The server ended by itself (${code})`);
+      },
+    });
+    if (server.seeded) say('Filled the empty database with the demo shop, Marrowby Cartworks');
+    const address = `http://127.0.0.1:${port}`;
+    lock.announce(address);
+    say(`Fox Tempo is ready at ${address}   (Ctrl-C stops it)`);
+  } catch (error) {
+    await stop();
+    throw error;
+  }
+}
+
+main().catch((error) => {
+  if (error instanceof AlreadyRunning) {
+    const { pid, address } = error.holder;
+    endOn(new Refusal(`Fox Tempo is already ${address ? `running at ${address}` : 'starting'} on this data (process ${pid}). Nothing was touched; stop that one first.`));
+  } else endOn(error);
+});

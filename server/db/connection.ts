@@ -1,0 +1,31 @@
+/** The pool and Drizzle over it. Connections are few and give up soon: a welder waits for an answer, not for a socket. */
+import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
+import pg from 'pg';
+import * as schema from './schema/index.ts';
+
+/** The database, or a transaction on it. */
+export type Database = Pick<
+  NodePgDatabase<typeof schema>,
+  'select' | 'insert' | 'update' | 'delete' | '$count' | 'transaction'
+>;
+/** What a repo needs. */
+export type Executor = Omit<Database, 'transaction'>;
+
+export interface Connection {
+  readonly db: Database;
+  readonly pool: pg.Pool;
+  close(): Promise<void>;
+}
+
+export function connect(url: string): Connection {
+  const pool = new pg.Pool({
+    connectionString: url,
+    max: 10,
+    connectionTimeoutMillis: 3000,
+    idleTimeoutMillis: 30_000,
+    statement_timeout: 10_000,
+  });
+  // A connection lost while idle is replaced at the next query; without a listener it would end the process.
+  pool.on('error', (error) => console.error(`database connection lost: ${error.message}`));
+  return { db: drizzle(pool, { schema }), pool, close: () => pool.end() };
+}

@@ -1,0 +1,20 @@
+/** People, parts and orders of Marrowby Cartworks, all invented. Due dates are days from the seeding. */
+export const people = [
+  { id: 'ilse-brandokor', name: 'Ilse Brandokor', role: 'lead hand' },
+  { id: 'teo-varnholt', name: 'Teo Varnholt', role: 'welder' },
+  { id: 'mirja-keskalo', name: 'Mirja Keskalo', role: 'welder' },
+] as const;
+
+export const parts = [
+  { id: 'market-cart-frame', name: 'Market cart frame', about: 'Square tube 2.5 mm on 5 mm axle plates' },
+  { id: 'kitchen-counter', name: 'Kitchen counter', about: '1.5 mm 304L, outside corners stay bright' },
+  { id: 'cargo-trike-box', name: 'Cargo trike box', about: '2.5 mm 5754 sheet on a 4 mm 6082 frame' },
+  { id: 'canopy-rail', name: 'Canopy rail', about: '1 mm galvanised, brazed' },
+] as const;
+
+export const orders = [
+  { id: 'order-2041', number: 'MC 2041', partId: 'market-cart-frame', quantity: 12, done: 5, dueInDays: 2 },
+  { id: 'order-2044', number: 'MC 2044', partId: 'cargo-trike-box', quantity: 6, done: 1, dueInDays: 4 },
+  { id: 'order-2038', number: 'MC 2038', partId: 'kitchen-counter', quantity: 3, done: 0, dueInDays: 6 },
+  { id: 'order-2047', number: 'MC 2047', partId: 'canopy-rail', quantity: 24, done: 0, dueInDays: 11 },
+] as const;

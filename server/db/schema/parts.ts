@@ -1,0 +1,9 @@
+import { pgTable, text } from 'drizzle-orm/pg-core';
+import { stamps } from './stamps.ts';
+
+export const parts = pgTable('parts', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  about: text('about').notNull().default(''),
+  ...stamps(),
+});

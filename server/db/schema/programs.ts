@@ -1,0 +1,34 @@
+import type { ProgramChoice, ProgramFile, SeamSpec } from '@fox-tempo/contract';
+import { integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+import { people } from './people.ts';
+import { seams } from './seams.ts';
+import { stamps } from './stamps.ts';
+
+/** One program for a seam; what it says stands in its revisions. */
+export const programs = pgTable('programs', {
+  id: text('id').primaryKey(),
+  seamId: text('seam_id')
+    .notNull()
+    .unique()
+    .references(() => seams.id),
+  ...stamps(),
+});
+
+/** Never changed once written; a revision carries the seam it was made for, so that it is whole by itself. */
+export const programRevisions = pgTable(
+  'program_revisions',
+  {
+    programId: text('program_id')
+      .notNull()
+      .references(() => programs.id),
+    number: integer('number').notNull(),
+    spec: jsonb('spec').$type<SeamSpec>().notNull(),
+    choice: jsonb('choice').$type<ProgramChoice>().notNull(),
+    program: jsonb('program').$type<ProgramFile>().notNull(),
+    createdAt: timestamp('created_at', { withTimezone: true, mode: 'string' }).notNull().defaultNow(),
+    createdBy: text('created_by')
+      .notNull()
+      .references(() => people.id),
+  },
+  (table) => [primaryKey({ columns: [table.programId, table.number] })],
+);

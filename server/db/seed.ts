@@ -1,0 +1,78 @@
+/** Fills an empty database with the demo shop, in one transaction, through the same services that the API uses. */
+import type { ProgramChoice, SeamSpec } from '@fox-tempo/contract';
+import { scenarios, type Scenario } from '@fox-tempo/core/scenarios';
+import { createSeam, saveSeam } from '../modules/seams/service.ts';
+import type { Database } from './connection.ts';
+import { machines as demoMachines } from './demo/machines.ts';
+import { orders as demoOrders, parts as demoParts, people as demoPeople } from './demo/shop.ts';
+import { machines, orders, parts, people } from './schema/index.ts';
+
+/** Seams that wait for their first setting, so that the empty state is there to be seen. */
+const withoutSetting = new Set(['canopy-post-edge']);
+/** Seams that were moved by hand after the rule's first figure: the feed that was chosen, m/min. */
+const chosenFeed: Record<string, number> = { 'sink-flange-lap': 4.4, 'hitch-bracket-fillet': 7.2 };
+
+const [lead, firstWelder, secondWelder] = demoPeople.map((person) => person.id) as [string, string, string];
+
+/** True when there was nothing and now there is the demo shop. */
+export async function seedIfEmpty(db: Database): Promise<boolean> {
+  return db.transaction(async (tx) => {
+    if ((await tx.$count(people)) > 0) return false;
+    await tx.insert(people).values([...demoPeople]);
+    const by = { createdBy: lead, changedBy: lead };
+    await tx.insert(parts).values(demoParts.map((part) => ({ ...part, ...by })));
+    await tx.insert(orders).values(demoOrders.map(({ dueInDays, ...order }) => ({ ...order, dueOn: inDays(dueInDays), ...by })));
+    await tx.insert(machines).values(
+      demoMachines.map(({ id, file, standing }) => ({
+        id,
+        name: file.name,
+        place: file.place,
+        peakCurrentA: file.limits.peakCurrentA,
+        file,
+        standing: { ...standing, since: new Date().toISOString() },
+        ...by,
+      })),
+    );
+    for (const [index, scenario] of scenarios.entries()) {
+      await seedSeam(tx, scenario, index % 2 === 0 ? firstWelder : secondWelder);
+    }
+    return true;
+  });
+}
+
+async function seedSeam(db: Database, scenario: Scenario, authorId: string): Promise<void> {
+  const partId = demoParts.find((part) => part.name === scenario.part)?.id;
+  if (partId === undefined) throw new Error(`demo seam ${scenario.id} names the unknown part ${scenario.part}`);
+  const { spec, choice } = sheetOf(scenario);
+  const seam = await createSeam(db, { partId, spec }, authorId, scenario.id);
+  if (withoutSetting.has(scenario.id)) return;
+  const saved = await saveSeam(db, scenario.id, seam.version, { spec, choice }, authorId);
+  const feed = chosenFeed[scenario.id];
+  if (feed !== undefined) {
+    await saveSeam(db, scenario.id, saved.version, { spec, choice: { ...choice, wireFeedMPerMin: feed } }, authorId);
+  }
+}
+
+function sheetOf({ name, grade, input }: Scenario): { spec: SeamSpec; choice: ProgramChoice } {
+  const { seam, filler, gas, diameterMm, arcHabit } = input;
+  const [first, second] = seam.thicknessesMm;
+  return {
+    spec: {
+      name,
+      grade,
+      materialGroup: seam.materialGroup,
+      thicknessesMm: [first, second],
+      joint: seam.joint,
+      position: seam.position,
+      gapMm: seam.gapMm,
+      legMm: seam.legMm ?? null,
+      lengthMm: seam.lengthMm,
+      travelMmPerMin: seam.travelMmPerMin ?? null,
+    },
+    choice: { filler, gas, diameterMm, arcHabit, wireFeedMPerMin: null },
+  };
+}
+
+function inDays(days: number): string {
+  return new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+}

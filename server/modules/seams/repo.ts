@@ -1,0 +1,139 @@
+/** Seams, their programs and revisions in the database; the only file of this module that knows tables. */
+import type { Page, ProgramChoice, ProgramFile, Revision, SeamResource, SeamSpec } from '@fox-tempo/contract';
+import { and, asc, desc, eq, gt, or, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/pg-core';
+import type { Executor } from '../../db/connection.ts';
+import { parts, people, programRevisions, programs, seams } from '../../db/schema/index.ts';
+import { toPage, type PageRequest } from '../../http/paging.ts';
+import { isoTime } from '../../http/timestamp.ts';
+
+const creators = alias(people, 'creators');
+const changers = alias(people, 'changers');
+const authors = alias(people, 'authors');
+
+function seamQuery(db: Executor) {
+  // The newest revision of each seam's program, or none.
+  const newest = sql`(select max(r.number) from program_revisions r where r.program_id = ${programs.id})`;
+  return db
+    .select({
+      seam: seams,
+      partName: parts.name,
+      createdBy: creators.name,
+      changedBy: changers.name,
+      revision: programRevisions,
+      revisionBy: authors.name,
+    })
+    .from(seams)
+    .innerJoin(parts, eq(parts.id, seams.partId))
+    .innerJoin(creators, eq(creators.id, seams.createdBy))
+    .innerJoin(changers, eq(changers.id, seams.changedBy))
+    .leftJoin(programs, eq(programs.seamId, seams.id))
+    .leftJoin(programRevisions, and(eq(programRevisions.programId, programs.id), eq(programRevisions.number, newest)))
+    .leftJoin(authors, eq(authors.id, programRevisions.createdBy));
+}
+
+type Row = Awaited<ReturnType<typeof seamQuery>>[number];
+
+/** Seams in the order they were described. */
+export async function listSeams(db: Executor, { limit, after }: PageRequest): Promise<Page<SeamResource>> {
+  const rows = await seamQuery(db)
+    .where(after && or(gt(seams.createdAt, after[0]), and(eq(seams.createdAt, after[0]), gt(seams.id, after[1]))))
+    .orderBy(asc(seams.createdAt), asc(seams.id))
+    .limit(limit + 1);
+  return toPage(rows, limit, (row) => [row.seam.createdAt, row.seam.id], toResource);
+}
+
+export async function findSeam(db: Executor, id: string): Promise<SeamResource | undefined> {
+  const [row] = await seamQuery(db).where(eq(seams.id, id));
+  return row && toResource(row);
+}
+
+/** The seam's version, with its row locked until the transaction ends. */
+export async function lockSeam(db: Executor, id: string): Promise<number | undefined> {
+  const [row] = await db.select({ version: seams.version }).from(seams).where(eq(seams.id, id)).for('update');
+  return row?.version;
+}
+
+export async function insertSeam(db: Executor, id: string, partId: string, spec: SeamSpec, authorId: string): Promise<void> {
+  await db.insert(seams).values({ id, partId, ...toColumns(spec), createdBy: authorId, changedBy: authorId });
+}
+
+export async function updateSeam(db: Executor, id: string, spec: SeamSpec, authorId: string): Promise<void> {
+  await db
+    .update(seams)
+    .set({ ...toColumns(spec), version: sql`${seams.version} + 1`, changedAt: sql`now()`, changedBy: authorId })
+    .where(eq(seams.id, id));
+}
+
+/** Appends the next revision, making the program at the first one. */
+export async function appendRevision(
+  db: Executor,
+  seamId: string,
+  content: { readonly spec: SeamSpec; readonly choice: ProgramChoice; readonly program: ProgramFile },
+  authorId: string,
+): Promise<void> {
+  const programId = `program-${seamId}`.slice(0, 64);
+  await db
+    .insert(programs)
+    .values({ id: programId, seamId, createdBy: authorId, changedBy: authorId })
+    .onConflictDoUpdate({
+      target: programs.seamId,
+      set: { version: sql`${programs.version} + 1`, changedAt: sql`now()`, changedBy: authorId },
+    });
+  const [last] = await db
+    .select({ number: programRevisions.number })
+    .from(programRevisions)
+    .where(eq(programRevisions.programId, programId))
+    .orderBy(desc(programRevisions.number))
+    .limit(1);
+  await db.insert(programRevisions).values({ programId, number: (last?.number ?? 0) + 1, ...content, createdBy: authorId });
+}
+
+/** All revisions, the newest first. */
+export async function listRevisions(db: Executor, seamId: string): Promise<Revision[]> {
+  const rows = await db
+    .select({ revision: programRevisions, by: authors.name })
+    .from(programRevisions)
+    .innerJoin(programs, eq(programs.id, programRevisions.programId))
+    .innerJoin(authors, eq(authors.id, programRevisions.createdBy))
+    .where(eq(programs.seamId, seamId))
+    .orderBy(desc(programRevisions.number));
+  return rows.map(({ revision, by }) => toRevision(revision, by));
+}
+
+function toColumns(spec: SeamSpec) {
+  const { thicknessesMm, ...rest } = spec;
+  return { ...rest, thickness1Mm: thicknessesMm[0], thickness2Mm: thicknessesMm[1] };
+}
+
+function toResource({ seam, partName, createdBy, changedBy, revision, revisionBy }: Row): SeamResource {
+  return {
+    id: seam.id,
+    partId: seam.partId,
+    partName,
+    version: seam.version,
+    spec: {
+      name: seam.name,
+      grade: seam.grade,
+      materialGroup: seam.materialGroup as SeamSpec['materialGroup'],
+      thicknessesMm: [seam.thickness1Mm, seam.thickness2Mm],
+      joint: seam.joint as SeamSpec['joint'],
+      position: seam.position as SeamSpec['position'],
+      gapMm: seam.gapMm,
+      legMm: seam.legMm,
+      lengthMm: seam.lengthMm,
+      travelMmPerMin: seam.travelMmPerMin,
+    },
+    choice: revision?.choice ?? null,
+    revision: revision && revisionBy !== null ? toRevision(revision, revisionBy) : null,
+    createdAt: isoTime(seam.createdAt),
+    createdBy,
+    changedAt: isoTime(seam.changedAt),
+    changedBy,
+  };
+}
+
+function toRevision(row: typeof programRevisions.$inferSelect, by: string): Revision {
+  const { number, spec, choice, program, createdAt } = row;
+  return { number, spec, choice, program, createdAt: isoTime(createdAt), createdBy: by };
+}

@@ -13,13 +13,17 @@ export default defineConfig(
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
     rules: {
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
       // A condition that the types rule out may still guard data from outside.
       '@typescript-eslint/no-unnecessary-condition': 'off',
     },
   },
-  { files: ['web/**/*.tsx', 'web/**/*.ts'], plugins: { 'react-hooks': reactHooks }, rules: reactHooks.configs.recommended.rules },
+  {
+    files: ['web/**/*.tsx', 'web/**/*.ts'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: reactHooks.configs.recommended.rules,
+  },
   {
     files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**/*.ts'],
     rules: {
@@ -31,4 +35,5 @@ export default defineConfig(
     },
   },
   { files: ['**/*.mjs', '**/*.cjs'], languageOptions: { globals: { ...globals.node } } },
+  { files: ['web/public/**'], languageOptions: { globals: { ...globals.browser } } },
 );

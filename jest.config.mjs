@@ -2,7 +2,11 @@
 const swc = (syntax) => [
   '@swc/jest',
   {
-    jsc: { parser: { syntax: 'typescript', tsx: syntax === 'tsx' }, target: 'es2023', transform: { react: { runtime: 'automatic' } } },
+    jsc: {
+      parser: { syntax: 'typescript', tsx: syntax === 'tsx' },
+      target: 'es2023',
+      transform: { react: { runtime: 'automatic' } },
+    },
     module: { type: 'es6' },
   },
 ];
@@ -33,7 +37,10 @@ export default {
       displayName: 'web',
       testEnvironment: '<rootDir>/jest.environment.mjs',
       testMatch: ['<rootDir>/web/**/*.test.{ts,tsx}'],
-      moduleNameMapper: { '\\.css$': '<rootDir>/web/src/testing/empty.ts', '^@fontsource': '<rootDir>/web/src/testing/empty.ts' },
+      moduleNameMapper: {
+        '\\.css$': '<rootDir>/web/src/testing/empty.ts',
+        '^@fontsource': '<rootDir>/web/src/testing/empty.ts',
+      },
     },
   ],
 };

@@ -1,7 +1,16 @@
 /** jsdom with the pieces of the platform that it lacks and the interface needs. Not MessageChannel: React's scheduler would keep it open. */
 import { TestEnvironment } from 'jest-environment-jsdom';
 
-const missing = ['TextEncoder', 'TextDecoder', 'structuredClone', 'fetch', 'Request', 'Response', 'Headers', 'Uint8Array'];
+const missing = [
+  'TextEncoder',
+  'TextDecoder',
+  'structuredClone',
+  'fetch',
+  'Request',
+  'Response',
+  'Headers',
+  'Uint8Array',
+];
 
 class ObserverStub {
   observe() {}

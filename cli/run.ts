@@ -6,7 +6,8 @@ interface CommandError {
   readonly error: Issue & { readonly issues: readonly Issue[] };
 }
 
-export type CommandAnswer = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly error: CommandError };
+export type CommandAnswer =
+  { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly error: CommandError };
 
 /** Each verb: shape of its input, then the core. */
 const verbs: Record<string, (input: unknown) => Outcome<unknown>> = {

@@ -21,7 +21,7 @@ export function ranged(field: RangedField): z.ZodNumber {
 }
 
 function closed<T extends string>(values: readonly T[]): z.ZodEnum<{ [K in T]: K }> {
-  return z.enum(values as [T, ...T[]]) as unknown as z.ZodEnum<{ [K in T]: K }>;
+  return z.enum(values);
 }
 
 export const fillerField = closed<FillerCode>(fillerCodes);

@@ -17,7 +17,13 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
       return [
         got === undefined
           ? { path, code: 'missing', message: `${named(path)} is missing; a ${issue.expected} is needed.` }
-          : { path, code: 'wrong-type', message: `${named(path)} must be a ${issue.expected}; got ${shown(got)}.`, limit: issue.expected, got },
+          : {
+              path,
+              code: 'wrong-type',
+              message: `${named(path)} must be a ${issue.expected}; got ${shown(got)}.`,
+              limit: issue.expected,
+              got,
+            },
       ];
     case 'invalid_value': {
       const known = issue.values.map(String);

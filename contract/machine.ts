@@ -8,7 +8,9 @@ const linearScale = z
     quantity: z.enum(['wireFeedMPerMin', 'trimMm', 'stiffness', 'peakCurrentA', 'gasFlowLPerMin']),
     neutral: z.number(),
     quantityAtNeutral: z.number(),
-    quantityPerUnit: z.number().refine((value) => value !== 0, 'must not be 0: a dial that moves nothing cannot be read back'),
+    quantityPerUnit: z
+      .number()
+      .refine((value) => value !== 0, 'must not be 0: a dial that moves nothing cannot be read back'),
     min: z.number(),
     max: z.number(),
     step: z.number().positive(),

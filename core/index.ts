@@ -10,6 +10,7 @@ export {
   materials,
   parseGas,
   wireAreaMm2,
+  wireSizeLabel,
   wireSizes,
   type Filler,
   type FillerCode,

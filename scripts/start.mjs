@@ -18,7 +18,11 @@ const usualPort = 4180;
 function readOptions() {
   try {
     const { values } = parseArgs({
-      options: { fresh: { type: 'boolean', default: false }, port: { type: 'string' }, 'no-install': { type: 'boolean', default: false } },
+      options: {
+        fresh: { type: 'boolean', default: false },
+        port: { type: 'string' },
+        'no-install': { type: 'boolean', default: false },
+      },
     });
     const port = values.port === undefined ? undefined : Number(values.port);
     if (port !== undefined && !(Number.isInteger(port) && port > 0 && port < 65536)) {
@@ -37,7 +41,8 @@ async function choosePort(asked) {
     throw new Refusal(`Port ${asked} is taken by another program; choose another with --port.`);
   }
   // A run that was killed gives its port back within moments.
-  for (let wait = 0; wait < 10 && !(await isFree(usualPort)); wait++) await new Promise((resolve) => setTimeout(resolve, 200));
+  for (let wait = 0; wait < 10 && !(await isFree(usualPort)); wait++)
+    await new Promise((resolve) => setTimeout(resolve, 200));
   for (let port = usualPort; port < usualPort + 20; port++) if (await isFree(port)) return port;
   throw new Refusal(`Ports ${usualPort} to ${usualPort + 19} are all taken; choose one with --port.`);
 }
@@ -63,7 +68,10 @@ async function main() {
     if (options.install) await ensurePackages();
     let databaseUrl = outside;
     if (outside !== undefined) {
-      if (options.fresh) throw new Refusal('--fresh wipes only the private cluster; the database of DATABASE_URL is left alone. Unset one of the two.');
+      if (options.fresh)
+        throw new Refusal(
+          '--fresh wipes only the private cluster; the database of DATABASE_URL is left alone. Unset one of the two.',
+        );
       say('Using the database of DATABASE_URL');
     } else {
       await ensurePostgres();
@@ -106,6 +114,10 @@ async function main() {
 main().catch((error) => {
   if (error instanceof AlreadyRunning) {
     const { pid, address } = error.holder;
-    endOn(new Refusal(`Fox Tempo is already ${address ? `running at ${address}` : 'starting'} on this data (process ${pid}). Nothing was touched; stop that one first.`));
+    endOn(
+      new Refusal(
+        `Fox Tempo is already ${address ? `running at ${address}` : 'starting'} on this data (process ${pid}). Nothing was touched; stop that one first.`,
+      ),
+    );
   } else endOn(error);
 });

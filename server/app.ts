@@ -65,7 +65,12 @@ function serveWeb(app: Express, webRoot: string): void {
     '/assets',
     express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false, index: false }),
   );
-  app.use(express.static(webRoot, { index: false, setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache') }));
+  app.use(
+    express.static(webRoot, {
+      index: false,
+      setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache'),
+    }),
+  );
   app.get('/{*splat}', (request, response, next) => {
     // A missing file must be a 404, not the page dressed up as it.
     if (/\.[a-z0-9]+$/i.test(request.path) || !existsSync(index)) {

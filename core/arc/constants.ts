@@ -15,6 +15,8 @@ export interface Nudges {
   readonly arcField: number;
   readonly detachment: number;
   readonly transition: number;
+  /** Drop size aimed at, as a share of the wire's diameter. */
+  readonly dropFactor: number;
 }
 
 export const neutralNudges: Nudges = {
@@ -24,10 +26,18 @@ export const neutralNudges: Nudges = {
   arcField: 1,
   detachment: 1,
   transition: 1,
+  dropFactor: 1,
 };
 
 /** One standard error of each nudged constant; melting comes from the filler's own table row. Assumed except where the table gives it. */
-export const constantErrors = { arcVoltageV: 0.7, arcResistance: 0.1, arcField: 0.1, detachment: 0.12, transition: 0.08 } as const;
+export const constantErrors = {
+  arcVoltageV: 0.7,
+  arcResistance: 0.1,
+  arcField: 0.1,
+  detachment: 0.12,
+  transition: 0.08,
+  dropFactor: 0.03,
+} as const;
 
 export interface WireInGas {
   readonly family: FillerFamily;
@@ -71,18 +81,25 @@ const ARGON_RICH_TO_PCT = 18;
 const heliumPer30Pct = { v0V: 1.5, field: 0.25 };
 
 /** Constants of a wire in a gas. The codes are validated before; an unknown one throws. */
-export function wireInGas(fillerCode: FillerCode, gasCode: string, diameterMm: number, nudges: Nudges = neutralNudges): WireInGas {
+export function wireInGas(
+  fillerCode: FillerCode,
+  gasCode: string,
+  diameterMm: number,
+  nudges: Nudges = neutralNudges,
+): WireInGas {
   const filler = fillerOf(fillerCode);
   const gas = gasOf(gasCode);
   const areaMm2 = wireAreaMm2(diameterMm);
-  const row = arcRows[filler.family === 'aluminium' ? (fillerCode as 'aluminium-4043' | 'aluminium-5356') : filler.family];
+  const row =
+    arcRows[filler.family === 'aluminium' ? (fillerCode as 'aluminium-4043' | 'aluminium-5356') : filler.family];
   const isFerrous = filler.family === 'steel' || filler.family === 'stainless';
   const co2Share = isFerrous
     ? Math.max(0, (activeCo2EquivalentPct(gas) - ARGON_RICH_TO_PCT) / (100 - ARGON_RICH_TO_PCT))
     : 0;
   const helium = gas.heliumPct / 30;
   const v0V = row.v0V + co2Share * (steelInCo2.v0V - arcRows.steel.v0V) + helium * heliumPer30Pct.v0V;
-  const fieldVPerMm = (row.eVPerMm + co2Share * (steelInCo2.eVPerMm - arcRows.steel.eVPerMm)) * (1 + helium * heliumPer30Pct.field);
+  const fieldVPerMm =
+    (row.eVPerMm + co2Share * (steelInCo2.eVPerMm - arcRows.steel.eVPerMm)) * (1 + helium * heliumPer30Pct.field);
   return {
     family: filler.family,
     diameterMm,

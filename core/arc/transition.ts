@@ -19,7 +19,8 @@ const FULL_SLOPE_FROM_PCT = 15;
 /** Transition current in A for a family, a diameter in mm (0.6..1.6, checked by the caller) and a gas. */
 export function transitionCurrentA(family: FillerFamily, diameterMm: number, gas: GasComposition): number {
   const active = activeCo2EquivalentPct(gas);
-  const gasFactor = 1 + 0.012 * Math.min(active, FULL_SLOPE_FROM_PCT) + 0.025 * Math.max(active - FULL_SLOPE_FROM_PCT, 0);
+  const gasFactor =
+    1 + 0.012 * Math.min(active, FULL_SLOPE_FROM_PCT) + 0.025 * Math.max(active - FULL_SLOPE_FROM_PCT, 0);
   return baseTransitionA(tableA[family], diameterMm) * gasFactor;
 }
 

@@ -1,9 +1,2 @@
-export {
-  edgeAreaMm2,
-  filletAreaMm2,
-  filletLegMm,
-  outsideCornerAreaMm2,
-  squareButtAreaMm2,
-  throatMm,
-} from './area.ts';
+export { edgeAreaMm2, filletAreaMm2, filletLegMm, outsideCornerAreaMm2, squareButtAreaMm2, throatMm } from './area.ts';
 export { areaForTravel, feedForArea, travelForArea } from './travel.ts';

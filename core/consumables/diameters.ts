@@ -20,6 +20,11 @@ export const wireSizes: readonly WireSize[] = [
   ...inchSizes.map((label) => ({ diameterMm: Number((inchesOf(label) * MM_PER_IN).toFixed(4)), label: `${label} in` })),
 ];
 
+/** The size as printed on the spool, or the diameter itself where it is none on sale. */
+export function wireSizeLabel(diameterMm: number): string {
+  return wireSizes.find((size) => Math.abs(size.diameterMm - diameterMm) < 1e-3)?.label ?? `${diameterMm} mm`;
+}
+
 /** Wire cross-section in mm² of a diameter in mm. */
 export function wireAreaMm2(diameterMm: number): number {
   return (Math.PI / 4) * diameterMm * diameterMm;

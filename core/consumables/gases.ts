@@ -60,7 +60,7 @@ const elements = { C: 'co2Pct', O: 'o2Pct', He: 'heliumPct' } as const;
 
 /** Reads a designation. Issues: `unknown-gas` (not of the form), `gas-group-mismatch` (percentages outside the group's limits). */
 export function parseGas(code: string, path = 'gas'): Outcome<Gas> {
-  const single = pure[code];
+  const single = Object.hasOwn(pure, code) ? pure[code] : undefined;
   if (single) return success({ code, name: gasName(single), ...single });
   const match = /^(M\d{2}|I3)-Ar((?:He|C|O)+)-(\d+(?:\.\d+)?(?:\/\d+(?:\.\d+)?)*)$/.exec(code);
   const group = match?.[1];
@@ -81,7 +81,10 @@ export function parseGas(code: string, path = 'gas'): Outcome<Gas> {
     composition[elements[component]] += shares[index] ?? 0;
   });
   composition.argonPct = 100 - composition.co2Pct - composition.o2Pct - composition.heliumPct;
-  const fits = group === 'I3' ? isInert(composition) && composition.heliumPct > 0.5 && composition.heliumPct <= 95 : inGroup(group, composition);
+  const fits =
+    group === 'I3'
+      ? isInert(composition) && composition.heliumPct > 0.5 && composition.heliumPct <= 95
+      : inGroup(group, composition);
   if (!fits || composition.argonPct < 0 || new Set(components).size !== components.length) {
     return failure({
       path,
@@ -120,7 +123,8 @@ export function isInert(gas: GasComposition): boolean {
 function inGroup(group: string, gas: GasComposition): boolean {
   const limits = groups[group];
   if (!limits) return false;
-  const within = (value: number, [above, to]: readonly [number, number]) => (to === 0 ? value === 0 : value > above && value <= to);
+  const within = (value: number, [above, to]: readonly [number, number]) =>
+    to === 0 ? value === 0 : value > above && value <= to;
   return within(gas.co2Pct, limits.co2) && within(gas.o2Pct, limits.o2);
 }
 

@@ -1,4 +1,12 @@
-export { wireAreaMm2, wireSizes, type WireSize } from './diameters.ts';
+export { wireAreaMm2, wireSizeLabel, wireSizes, type WireSize } from './diameters.ts';
 export { fillerCodes, fillerOf, fillers, type Filler, type FillerCode, type FillerFamily } from './fillers.ts';
-export { activeCo2EquivalentPct, commonGasCodes, gasOf, isInert, parseGas, type Gas, type GasComposition } from './gases.ts';
+export {
+  activeCo2EquivalentPct,
+  commonGasCodes,
+  gasOf,
+  isInert,
+  parseGas,
+  type Gas,
+  type GasComposition,
+} from './gases.ts';
 export { materialGroups, materialOf, materials, type Material, type MaterialGroup } from './materials.ts';

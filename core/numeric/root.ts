@@ -4,7 +4,12 @@
  * The x in [low, high] where `f` crosses zero, or undefined when the ends do not bracket one.
  * Stops when the interval or the value is below the tolerance relative to the interval given.
  */
-export function bracketedRoot(f: (x: number) => number, low: number, high: number, tolerance = 1e-10): number | undefined {
+export function bracketedRoot(
+  f: (x: number) => number,
+  low: number,
+  high: number,
+  tolerance = 1e-10,
+): number | undefined {
   let [a, b] = [low, high];
   let [fa, fb] = [f(a), f(b)];
   if (fa === 0) return a;

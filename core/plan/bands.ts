@@ -40,6 +40,8 @@ export function planBands(input: PlanInput, { figures, arc, flowRange }: Working
     ['arcResistance', constantErrors.arcResistance],
     ['arcField', constantErrors.arcField],
     ['detachment', constantErrors.detachment],
+    ['transition', constantErrors.transition],
+    ['dropFactor', constantErrors.dropFactor],
   ]);
   const reproposed = perturbed({ ...input, wireFeedMPerMin: undefined }, [
     melting,

@@ -17,7 +17,8 @@ export function becauseLines(input: PlanInput, workings: Workings): Because {
     thicknessMm: thicknessThatCounts(seam.joint, seam.thicknessesMm).because,
     proposedFeedMPerMin: feedLine(input, workings),
     wireFeedMPerMin:
-      feedLine(input, workings) + (input.wireFeedMPerMin === undefined ? '' : `; you set ${fixed(f.wireFeedMPerMin, 2)} m/min`),
+      feedLine(input, workings) +
+      (input.wireFeedMPerMin === undefined ? '' : `; you set ${fixed(f.wireFeedMPerMin, 2)} m/min`),
     frequencyHz: `${fixed(wireRate, 1)} mm³/s of wire in drops of ${fixed(pulse.dropFactor, 2)} wire diameters, one a pulse`,
     backgroundCurrentA: `what melts the rest of the wire between peaks of ${fixed(pulse.peakCurrentA, 0)} A × ${fixed(pulse.peakTimeMs, 2)} ms`,
     meanCurrentA:
@@ -57,7 +58,10 @@ function feedLine(input: PlanInput, { figures, targetA, reference, proposal }: W
     `${joint.name.toLowerCase()} ${joint.currentFactor.toFixed(2)}`,
     ...(gap < 1 ? [`gap ${fixed(gap, 2)}`] : []),
   ];
-  const pace = seam.travelMmPerMin === undefined ? '' : `; at your pace of ${fixed(seam.travelMmPerMin, 0)} mm/min ${fixed(proposal.feedMPerMin, 2)} m/min`;
+  const pace =
+    seam.travelMmPerMin === undefined
+      ? ''
+      : `; at your pace of ${fixed(seam.travelMmPerMin, 0)} mm/min ${fixed(proposal.feedMPerMin, 2)} m/min`;
   return (
     `${parts.join(' × ')} → ${fixed(targetA, 0)} A, which melts ${fixed(reference.feedMPerMin, 2)} m/min; ` +
     `${positionName(seam.position, seam.joint)} × ${positionRule(seam.position).pulseFeedFactor}${pace}`
@@ -84,12 +88,15 @@ function arcLine(input: PlanInput, { arc }: Workings): string {
 function areaLine({ seam }: PlanInput, { figures }: Workings): string {
   const { areaMm2, because } = jointArea(seam.joint, seam.thicknessesMm, seam.gapMm, figures.legMm ?? 0);
   if (figures.passes > 1) return `${because} = ${fixed(areaMm2, 1)} mm², in ${figures.passes} passes`;
-  return Math.abs(areaMm2 - figures.areaMm2) < 0.005 * areaMm2 ? `${because} = ${fixed(areaMm2, 1)} mm²` : `feed over your pace; the joint asks for ${because} = ${fixed(areaMm2, 1)} mm²`;
+  return Math.abs(areaMm2 - figures.areaMm2) < 0.005 * areaMm2
+    ? `${because} = ${fixed(areaMm2, 1)} mm²`
+    : `feed over your pace; the joint asks for ${because} = ${fixed(areaMm2, 1)} mm²`;
 }
 
 function legLine({ seam }: PlanInput, { figures, travelFollowsSize }: Workings, metal: string): string {
   if (figures.legMm === null) return 'this joint has no leg';
-  if (travelFollowsSize || figures.passes > 1) return seam.legMm === undefined ? 'the thinner plate, at least 3 mm' : 'asked for';
+  if (travelFollowsSize || figures.passes > 1)
+    return seam.legMm === undefined ? 'the thinner plate, at least 3 mm' : 'asked for';
   const gap = seam.gapMm > 0 ? ` − gap ${fixed(seam.gapMm, 1)}` : '';
   return `√(2 × ${fixed(figures.areaMm2, 1)} mm² / 1.10)${gap}; the area is ${metal} over your pace`;
 }

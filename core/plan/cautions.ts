@@ -7,15 +7,25 @@ import { widestGapMm } from './practice.ts';
 /** Fume, rays and coating by metal and wire; the usual workshop cautions, deferring to local rules. */
 export function hazardWarnings({ seam, filler: code }: PlanInput): Warning[] {
   const warnings: Warning[] = [];
-  const hazard = (warningCode: string, message: string) => warnings.push({ code: warningCode, level: 'hazard', message });
+  const hazard = (warningCode: string, message: string) =>
+    warnings.push({ code: warningCode, level: 'hazard', message });
   if (seam.materialGroup === 'aluminium') {
-    hazard('ultraviolet-ozone', 'Aluminium under argon gives stronger ultraviolet and ozone: darker shade, skin covered, screens up, extraction on.');
+    hazard(
+      'ultraviolet-ozone',
+      'Aluminium under argon gives stronger ultraviolet and ozone: darker shade, skin covered, screens up, extraction on.',
+    );
   }
   if (seam.materialGroup === 'stainless') {
-    hazard('hexavalent-chromium', 'Stainless fume holds hexavalent chromium and nickel: extraction at the seam, and breathing protection where your rules ask for it.');
+    hazard(
+      'hexavalent-chromium',
+      'Stainless fume holds hexavalent chromium and nickel: extraction at the seam, and breathing protection where your rules ask for it.',
+    );
   }
   if (seam.materialGroup === 'galvanised') {
-    hazard('zinc-fume', 'Zinc coating boils off as fume: extraction at the seam, keep your head out of the plume, take the coating off where it may be.');
+    hazard(
+      'zinc-fume',
+      'Zinc coating boils off as fume: extraction at the seam, keep your head out of the plume, take the coating off where it may be.',
+    );
   }
   if (fillerOf(code).family === 'copper-silicon') {
     hazard('copper-fume', 'Brazing wire gives copper fume: extraction at the seam.');
@@ -32,26 +42,49 @@ export function seamWarnings({ seam, filler: code }: PlanInput, thicknessMm: num
   const filler = fillerOf(code);
   const limit = widestGapMm(thinner);
   if (seam.gapMm > limit) {
-    caution('gap-too-wide', `A gap of ${seam.gapMm} mm is over ${limit.toFixed(1)} mm (half the thinner part plus 1 mm): refitting is cheaper than filling.`);
+    caution(
+      'gap-too-wide',
+      `A gap of ${seam.gapMm} mm is over ${limit.toFixed(1)} mm (half the thinner part plus 1 mm): refitting is cheaper than filling.`,
+    );
   }
   if (seam.position === 'PG') {
-    caution('vertical-down-fusion', 'Vertical down runs ahead of its own arc: thin sheet only, and check fusion on a cut-open scrap piece.');
+    caution(
+      'vertical-down-fusion',
+      'Vertical down runs ahead of its own arc: thin sheet only, and check fusion on a cut-open scrap piece.',
+    );
   }
   if (seam.position === 'PD' || seam.position === 'PE') {
     caution('overhead', 'Overhead: sparks and metal fall on you; cover neck, ears and cuffs.', 'hazard');
   }
-  if ((seam.position === 'PB' || seam.position === 'PD') && (seam.joint === 'butt' || seam.joint === 'corner-outside' || seam.joint === 'edge')) {
-    caution('position-for-fillets', `${seam.position} is a fillet position; for this joint ${seam.position === 'PB' ? 'PA or PC' : 'PE'} is meant.`, 'note');
+  if (
+    (seam.position === 'PB' || seam.position === 'PD') &&
+    (seam.joint === 'butt' || seam.joint === 'corner-outside' || seam.joint === 'edge')
+  ) {
+    caution(
+      'position-for-fillets',
+      `${seam.position} is a fillet position; for this joint ${seam.position === 'PB' ? 'PA or PC' : 'PE'} is meant.`,
+      'note',
+    );
   }
   if (filler.family === 'stainless' && seam.materialGroup === 'steel') {
-    caution('dissimilar-filler', 'Stainless wire on steel dilutes into a hard seam; use it only where a procedure asks for it (309L type).');
+    caution(
+      'dissimilar-filler',
+      'Stainless wire on steel dilutes into a hard seam; use it only where a procedure asks for it (309L type).',
+    );
   }
   if (filler.family === 'steel' && seam.materialGroup === 'galvanised') {
-    caution('zinc-porosity', 'Steel wire melts the coated sheet: zinc boils into the seam as pores and spatter. Brazing wire keeps the sheet solid.');
+    caution(
+      'zinc-porosity',
+      'Steel wire melts the coated sheet: zinc boils into the seam as pores and spatter. Brazing wire keeps the sheet solid.',
+    );
   }
   if (filler.family === 'copper-silicon' && seam.joint === 'lap') {
     const sum = seam.thicknessesMm[0] + seam.thicknessesMm[1];
-    caution('brazed-lap-sum', `Brazed lap: both sheets together are ${Number(sum.toFixed(2))} mm; strength comes from the overlap, not from melting them.`, 'note');
+    caution(
+      'brazed-lap-sum',
+      `Brazed lap: both sheets together are ${Number(sum.toFixed(2))} mm; strength comes from the overlap, not from melting them.`,
+      'note',
+    );
   }
   if (thicknessMm >= 10 && seam.materialGroup === 'steel') {
     caution('preheat-check', 'From 10 mm on, steel may need preheat: follow the qualified procedure for this seam.');

@@ -2,7 +2,14 @@
  * The numbers of a plan, without words: thickness that counts, current for metal, joint and gap, feed for position and pace,
  * then pulse, arc, travel and heat. Runs a few dozen times per plan with moved constants, so it builds no text.
  */
-import { arcElectrical, neutralNudges, wireInGas, type ArcElectrical, type Nudges, type WireInGas } from '../arc/index.ts';
+import {
+  arcElectrical,
+  neutralNudges,
+  wireInGas,
+  type ArcElectrical,
+  type Nudges,
+  type WireInGas,
+} from '../arc/index.ts';
 import { areaForTravel, filletAreaMm2, filletLegMm, travelForArea } from '../bead/index.ts';
 import { arcEnergyKjPerMm, migEfficiency } from '../heat/index.ts';
 import { depositionKgPerH } from '../melting/index.ts';
@@ -87,7 +94,10 @@ export interface PlanMiss {
 }
 
 /** Figures of an input that has passed `planInputIssues`, or the feed that cannot be pulsed. */
-export function planFigures(input: PlanInput, nudges: PlanNudges = neutralPlanNudges): { readonly ok: true; readonly workings: Workings } | { readonly ok: false; readonly miss: PlanMiss } {
+export function planFigures(
+  input: PlanInput,
+  nudges: PlanNudges = neutralPlanNudges,
+): { readonly ok: true; readonly workings: Workings } | { readonly ok: false; readonly miss: PlanMiss } {
   const { seam, filler, gas, diameterMm } = input;
   const wire = wireInGas(filler, gas, diameterMm, nudges);
   const joint = jointRule(seam.joint);
@@ -117,10 +127,18 @@ export function planFigures(input: PlanInput, nudges: PlanNudges = neutralPlanNu
   const pulse = solveDefaultPulse(wire, extensionMm, wireFeedMPerMin);
   if (typeof pulse === 'string') return { ok: false, miss: { extensionMm, wireFeedMPerMin } };
   const { meanA, rmsA } = pulseMeans(pulse);
-  const electrical = arcElectrical(wire, meanA, rmsA, arc.arcLengthMm, extensionMm, input.circuitMOhm ?? defaultCircuitMOhm);
+  const electrical = arcElectrical(
+    wire,
+    meanA,
+    rmsA,
+    arc.arcLengthMm,
+    extensionMm,
+    input.circuitMOhm ?? defaultCircuitMOhm,
+  );
 
   const pace = seam.travelMmPerMin;
-  const travelFollowsSize = pace === undefined || (proposal.tooSlow !== undefined && input.wireFeedMPerMin === undefined);
+  const travelFollowsSize =
+    pace === undefined || (proposal.tooSlow !== undefined && input.wireFeedMPerMin === undefined);
   const travelMmPerMin = travelFollowsSize ? travelForArea(wire, wireFeedMPerMin, passAreaMm2) : pace;
   const areaMm2 = travelFollowsSize ? passAreaMm2 : areaForTravel(wire, wireFeedMPerMin, travelMmPerMin);
   const legMm = legAskedMm === null || travelFollowsSize || passes > 1 ? legAskedMm : filletLegMm(areaMm2, seam.gapMm);

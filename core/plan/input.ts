@@ -93,4 +93,3 @@ export const handTravelMmPerMin = [200, 900] as const;
 
 /** Lowest share of the reference current at which a seam is still planned. */
 export const coldestShare = 0.85;
-

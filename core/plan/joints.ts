@@ -18,11 +18,56 @@ export interface JointRule {
 }
 
 export const jointRules: readonly JointRule[] = [
-  { joint: 'tee', name: 'Tee', heatPaths: 3, currentFactor: 1, arcMm: [2.5, 3.5], arcIntent: 'short, into the root', isFillet: true, areaError: 0.05 },
-  { joint: 'lap', name: 'Lap', heatPaths: 3, currentFactor: 1, arcMm: [2.5, 3.5], arcIntent: 'short, into the root', isFillet: true, areaError: 0.05 },
-  { joint: 'butt', name: 'Butt', heatPaths: 2, currentFactor: 0.9, arcMm: [3.5, 4.5], arcIntent: 'normal', isFillet: false, areaError: 0.2 },
-  { joint: 'corner-outside', name: 'Outside corner', heatPaths: 2, currentFactor: 0.75, arcMm: [4.5, 6], arcIntent: 'long, so that the bead wraps', isFillet: false, areaError: 0.2 },
-  { joint: 'edge', name: 'Edge', heatPaths: 1, currentFactor: 0.65, arcMm: [4.5, 6], arcIntent: 'long, so that the bead wraps', isFillet: false, areaError: 0.2 },
+  {
+    joint: 'tee',
+    name: 'Tee',
+    heatPaths: 3,
+    currentFactor: 1,
+    arcMm: [2.5, 3.5],
+    arcIntent: 'short, into the root',
+    isFillet: true,
+    areaError: 0.05,
+  },
+  {
+    joint: 'lap',
+    name: 'Lap',
+    heatPaths: 3,
+    currentFactor: 1,
+    arcMm: [2.5, 3.5],
+    arcIntent: 'short, into the root',
+    isFillet: true,
+    areaError: 0.05,
+  },
+  {
+    joint: 'butt',
+    name: 'Butt',
+    heatPaths: 2,
+    currentFactor: 0.9,
+    arcMm: [3.5, 4.5],
+    arcIntent: 'normal',
+    isFillet: false,
+    areaError: 0.2,
+  },
+  {
+    joint: 'corner-outside',
+    name: 'Outside corner',
+    heatPaths: 2,
+    currentFactor: 0.75,
+    arcMm: [4.5, 6],
+    arcIntent: 'long, so that the bead wraps',
+    isFillet: false,
+    areaError: 0.2,
+  },
+  {
+    joint: 'edge',
+    name: 'Edge',
+    heatPaths: 1,
+    currentFactor: 0.65,
+    arcMm: [4.5, 6],
+    arcIntent: 'long, so that the bead wraps',
+    isFillet: false,
+    areaError: 0.2,
+  },
 ];
 
 export const joints: readonly Joint[] = jointRules.map((rule) => rule.joint);
@@ -36,7 +81,10 @@ export function jointRule(joint: Joint): JointRule {
 export type Thicknesses = readonly [number, number];
 
 /** Thickness that counts, mm, and how it was found. Butt, outside corner and edge: the thinner part. Tee and lap: the mean, at most twice the thinner. */
-export function thicknessThatCounts(joint: Joint, [first, second]: Thicknesses): { thicknessMm: number; because: string } {
+export function thicknessThatCounts(
+  joint: Joint,
+  [first, second]: Thicknesses,
+): { thicknessMm: number; because: string } {
   const thinner = Math.min(first, second);
   if (!jointRule(joint).isFillet) return { thicknessMm: thinner, because: `the thinner part, ${round(thinner)} mm` };
   const mean = (first + second) / 2;
@@ -52,7 +100,12 @@ export function defaultLegMm([first, second]: Thicknesses): number {
 }
 
 /** Area to fill in mm² and the sum behind it. */
-export function jointArea(joint: Joint, [first, second]: Thicknesses, gapMm: number, legMm: number): { areaMm2: number; because: string } {
+export function jointArea(
+  joint: Joint,
+  [first, second]: Thicknesses,
+  gapMm: number,
+  legMm: number,
+): { areaMm2: number; because: string } {
   const thinner = Math.min(first, second);
   const t = round(thinner);
   switch (joint) {
@@ -63,7 +116,10 @@ export function jointArea(joint: Joint, [first, second]: Thicknesses, gapMm: num
         because: `(${round(legMm)}${gapMm > 0 ? ` + gap ${round(gapMm)}` : ''})²/2 × 1.10`,
       };
     case 'butt':
-      return { areaMm2: squareButtAreaMm2(thinner, gapMm), because: `${round(gapMm)} × ${t} + 0.67 (${t} + 3)(0.1 × ${t} + 0.8)` };
+      return {
+        areaMm2: squareButtAreaMm2(thinner, gapMm),
+        because: `${round(gapMm)} × ${t} + 0.67 (${t} + 3)(0.1 × ${t} + 0.8)`,
+      };
     case 'corner-outside':
       return { areaMm2: outsideCornerAreaMm2(thinner), because: `${t}²/2 + 0.75 × ${t}` };
     case 'edge':

@@ -13,11 +13,18 @@ export function referenceCurrentA(thicknessMm: number): number {
 }
 
 /** Share of the steel fillet's current that a metal wants, and the words for it. */
-export function materialFactor(group: MaterialGroup, fillerCode: FillerCode, thicknessMm: number): { factor: number; because: string } {
-  if (fillerOf(fillerCode).family === 'copper-silicon') return { factor: 0.85, because: 'brazing 0.85 (the base metal must not melt)' };
+export function materialFactor(
+  group: MaterialGroup,
+  fillerCode: FillerCode,
+  thicknessMm: number,
+): { factor: number; because: string } {
+  if (fillerOf(fillerCode).family === 'copper-silicon')
+    return { factor: 0.85, because: 'brazing 0.85 (the base metal must not melt)' };
   if (group === 'stainless') return { factor: 0.9, because: 'stainless 0.90' };
   if (group === 'aluminium') {
-    return thicknessMm <= 4 ? { factor: 0.95, because: 'aluminium to 4 mm 0.95' } : { factor: 1, because: 'aluminium over 4 mm 1.00' };
+    return thicknessMm <= 4
+      ? { factor: 0.95, because: 'aluminium to 4 mm 0.95' }
+      : { factor: 1, because: 'aluminium over 4 mm 1.00' };
   }
   return { factor: 1, because: 'steel 1.00' };
 }
@@ -45,7 +52,10 @@ export const pulseStickOutRangeMm = [15, 20] as const;
 export const pulseTipRecessMm = 3;
 
 /** Gas flow for pulse in L/min with its range: 15..18 for steels and brazing, 16..20 for aluminium, rising with the wire. */
-export function pulseGasFlow(fillerCode: FillerCode, diameterMm: number): { flowLPerMin: number; range: readonly [number, number] } {
+export function pulseGasFlow(
+  fillerCode: FillerCode,
+  diameterMm: number,
+): { flowLPerMin: number; range: readonly [number, number] } {
   const range = fillerOf(fillerCode).family === 'aluminium' ? ([16, 20] as const) : ([15, 18] as const);
   const share = Math.min(Math.max((diameterMm - 0.8) / 0.8, 0), 1);
   return { flowLPerMin: Math.round(range[0] + share * (range[1] - range[0])), range };

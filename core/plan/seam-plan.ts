@@ -29,7 +29,13 @@ export function planSeam(input: PlanInput): Outcome<Plan> {
     : outcome.miss;
   if (at.wireFeedMPerMin === undefined) return failure(noPulseIssue(input));
   const { filler, gas, diameterMm } = input;
-  const pulse = solvePulse({ filler, gas, diameterMm, wireFeedMPerMin: at.wireFeedMPerMin, extensionMm: at.extensionMm });
+  const pulse = solvePulse({
+    filler,
+    gas,
+    diameterMm,
+    wireFeedMPerMin: at.wireFeedMPerMin,
+    extensionMm: at.extensionMm,
+  });
   // A feed that cannot be pulsed is refused in the pulse's own words, with the range it could have been.
   if (!pulse.ok) return failure(...pulse.issues.map((issue) => blameForFeed(input, issue)));
   if (!outcome.ok) throw new Error('a plan without figures must have a pulse that cannot be solved');
@@ -54,10 +60,16 @@ export function planSeam(input: PlanInput): Outcome<Plan> {
 
 /** When nobody chose the feed, it was the pace or the size that asked for it. */
 function blameForFeed(input: PlanInput, issue: Issue): Issue {
+  const pace = input.seam.travelMmPerMin;
   if (issue.path !== 'wireFeedMPerMin' || input.wireFeedMPerMin !== undefined) return issue;
-  return input.seam.travelMmPerMin === undefined
-    ? { ...issue, path: 'diameterMm' }
-    : { ...issue, path: 'seam.travelMmPerMin', hint: 'Travel slower, ask for a smaller size, or take another wire diameter.' };
+  if (pace === undefined) return { ...issue, path: 'diameterMm' };
+  return {
+    ...issue,
+    path: 'seam.travelMmPerMin',
+    code: 'outside-pulse-range',
+    message: `This size at ${fixed(pace, 0)} mm/min asks for more wire than can be pulsed. ${issue.message}`,
+    hint: 'Travel slower, ask for a smaller size, or take another wire diameter.',
+  };
 }
 
 function noPulseIssue(input: PlanInput): Issue {
@@ -71,14 +83,24 @@ function noPulseIssue(input: PlanInput): Issue {
 }
 
 /** What the welder should know about feed, pace and size as they came out. */
-function settingWarnings(input: PlanInput, { figures, reference, proposal, targetA, travelFollowsSize }: Workings): Warning[] {
+function settingWarnings(
+  input: PlanInput,
+  { figures, reference, proposal, targetA, travelFollowsSize }: Workings,
+): Warning[] {
   const warnings: Warning[] = [];
-  const caution = (code: string, message: string, level: Warning['level'] = 'caution') => warnings.push({ code, level, message });
+  const caution = (code: string, message: string, level: Warning['level'] = 'caution') =>
+    warnings.push({ code, level, message });
   const isFillet = jointRule(input.seam.joint).isFillet;
   if (reference.held === 'lowest') {
-    caution('wire-too-thick-for-seam', `The seam asks for ${fixed(targetA, 0)} A, less than this wire can pulse. Take a thinner wire.`);
+    caution(
+      'wire-too-thick-for-seam',
+      `The seam asks for ${fixed(targetA, 0)} A, less than this wire can pulse. Take a thinner wire.`,
+    );
   } else if (reference.held === 'highest') {
-    caution('wire-too-thin-for-seam', `The seam asks for ${fixed(targetA, 0)} A, more than this wire can pulse. Take a thicker wire or more passes.`);
+    caution(
+      'wire-too-thin-for-seam',
+      `The seam asks for ${fixed(targetA, 0)} A, more than this wire can pulse. Take a thicker wire or more passes.`,
+    );
   }
   const pace = input.seam.travelMmPerMin;
   if (proposal.tooSlow && pace !== undefined) {
@@ -98,9 +120,15 @@ function settingWarnings(input: PlanInput, { figures, reference, proposal, targe
   const [slowest, fastest] = handTravelMmPerMin;
   const travel = figures.travelMmPerMin;
   if (travel > fastest) {
-    caution('travel-by-hand', `${fixed(travel, 0)} mm/min is faster than a hand holds (${fastest}): ask for a larger size, or take less feed.`);
+    caution(
+      'travel-by-hand',
+      `${fixed(travel, 0)} mm/min is faster than a hand holds (${fastest}): ask for a larger size, or take less feed.`,
+    );
   } else if (travel < slowest) {
-    caution('travel-by-hand', `${fixed(travel, 0)} mm/min is slower than a hand holds steady (${slowest}): take more feed, or plan more passes.`);
+    caution(
+      'travel-by-hand',
+      `${fixed(travel, 0)} mm/min is slower than a hand holds steady (${slowest}): take more feed, or plan more passes.`,
+    );
   }
   const ratio = figures.wireFeedMPerMin / figures.proposedFeedMPerMin;
   if (input.wireFeedMPerMin !== undefined && (ratio > 1.25 || ratio < 0.75)) {
@@ -110,10 +138,22 @@ function settingWarnings(input: PlanInput, { figures, reference, proposal, targe
     );
   }
   if (figures.passes > 1) {
-    caution('several-passes', `Over ${singlePassLimitMm} mm of leg the seam is planned in ${figures.passes} passes; the figures are for one of them.`, 'note');
+    caution(
+      'several-passes',
+      `Over ${singlePassLimitMm} mm of leg the seam is planned in ${figures.passes} passes; the figures are for one of them.`,
+      'note',
+    );
   }
-  if (!travelFollowsSize && figures.legMm !== null && input.seam.legMm !== undefined && figures.legMm < input.seam.legMm - 0.15) {
-    caution('leg-too-small', `At this feed and pace the leg is ${fixed(figures.legMm, 1)} mm; ${fixed(input.seam.legMm, 1)} was asked for.`);
+  if (
+    !travelFollowsSize &&
+    figures.legMm !== null &&
+    input.seam.legMm !== undefined &&
+    figures.legMm < input.seam.legMm - 0.15
+  ) {
+    caution(
+      'leg-too-small',
+      `At this feed and pace the leg is ${fixed(figures.legMm, 1)} mm; ${fixed(input.seam.legMm, 1)} was asked for.`,
+    );
   }
   return warnings;
 }

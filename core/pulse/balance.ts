@@ -51,7 +51,8 @@ export function balancingBackground(
   high: number,
 ): number | undefined {
   return bracketedRoot(
-    (backgroundA) => meltedAtRest(site, backgroundA) + frequencyHz * meltedPerPulse(site, peak, backgroundA) - rateMmPerS,
+    (backgroundA) =>
+      meltedAtRest(site, backgroundA) + frequencyHz * meltedPerPulse(site, peak, backgroundA) - rateMmPerS,
     low,
     high,
   );

@@ -9,7 +9,11 @@ import { pulseMeans } from './waveform.ts';
 export const defaultSlewAPerMs = 600;
 
 /** One drop per pulse at a feed (m/min) and extension (mm), or on which side of the pulsable feeds it lies. */
-export function solveDefaultPulse(wire: WireInGas, extensionMm: number, wireFeedMPerMin: number): OneDropPulse | OneDropMiss {
+export function solveDefaultPulse(
+  wire: WireInGas,
+  extensionMm: number,
+  wireFeedMPerMin: number,
+): OneDropPulse | OneDropMiss {
   return solveWithStretch({ wire, extensionMm }, peakOf(wire), wireFeedMPerMin * MM_PER_S_PER_M_PER_MIN);
 }
 

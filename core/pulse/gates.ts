@@ -1,8 +1,16 @@
 /** Which wires may be pulsed in which gas: hard gates with the reason and the way out, and warnings. Rules of practice (argon-rich gas only). */
-import { fillerOf, gasOf, isInert, type FillerCode } from '../consumables/index.ts';
+import { fillerOf, gasOf, isInert, type FillerCode, type FillerFamily } from '../consumables/index.ts';
 import type { Issue, Warning } from '../outcome/index.ts';
 
 export const pulseGateLimits = { activePct: 20, heliumPct: 75, stainlessCo2Pct: 3 } as const;
+
+/** Gases that pulse well, by family, for the way out. */
+const argonRich: Record<FillerFamily, string> = {
+  steel: 'M21-ArC-18 or M20-ArC-8',
+  stainless: 'M12-ArC-2 or M13-ArO-2',
+  aluminium: 'I1',
+  'copper-silicon': 'I1 or M12-ArC-2',
+};
 
 /** Refusals that hold for any transfer mode. */
 export function gasIssues(fillerCode: FillerCode, gasCode: string): Issue[] {
@@ -57,10 +65,10 @@ export function pulseGateIssues(fillerCode: FillerCode, gasCode: string): Issue[
       {
         path: 'gas',
         code: 'gas-too-active-for-pulse',
-        message: `Pulse needs argon-rich gas: ${gas.name} holds ${active} % CO₂ and oxygen, the limit is ${pulseGateLimits.activePct} %.`,
+        message: `Pulse needs argon-rich gas: ${gas.name} is ${active} % active (CO₂ and oxygen), the limit is ${pulseGateLimits.activePct} %.`,
         limit: pulseGateLimits.activePct,
         got: active,
-        hint: 'Change to M21-ArC-18 or M20-ArC-8, or weld this gas in dip transfer.',
+        hint: `Change to ${argonRich[filler.family]}, or weld this gas in dip transfer.`,
       },
     ];
   }

@@ -21,11 +21,7 @@ export interface OneDropPulse extends FastPulse {
 export type OneDropMiss = 'feed-too-low' | 'feed-too-high';
 
 /** `rateMmPerS` of wire with a fixed peak current and time; the miss says on which side there is none. */
-export function solveOneDrop(
-  site: PulseSite,
-  peak: PulsePeak,
-  rateMmPerS: number,
-): OneDropPulse | OneDropMiss {
+export function solveOneDrop(site: PulseSite, peak: PulsePeak, rateMmPerS: number): OneDropPulse | OneDropMiss {
   const { wire } = site;
   const floorA = backgroundFloorA(wire.transitionA);
   const ceilingA = Math.min(wire.transitionA, peak.peakCurrentA);
@@ -45,14 +41,15 @@ export function solveOneDrop(
       ? 'feed-too-high'
       : 'feed-too-low';
   }
-  const dropFactor = Math.min(Math.max(1, lowest), highest);
+  const dropFactor = Math.min(Math.max(wire.nudges.dropFactor, lowest), highest);
   const frequencyHz = frequencyForDrop(wire, rateMmPerS, dropFactor);
   const backgroundCurrentA =
     balancingBackground(site, peak, frequencyHz, rateMmPerS, floorA, ceilingA) ??
     // On a bound the crossing lies within rounding of it.
     (dropFactor === fromFloor ? floorA : ceilingA);
   // Pulses that run into each other are no pulses: the feed is beyond this peak time.
-  if (1000 / frequencyHz < peak.peakTimeMs + (peak.peakCurrentA - backgroundCurrentA) / peak.slewAPerMs) return 'feed-too-high';
+  if (1000 / frequencyHz < peak.peakTimeMs + (peak.peakCurrentA - backgroundCurrentA) / peak.slewAPerMs)
+    return 'feed-too-high';
   const { peakCurrentA, peakTimeMs, slewAPerMs } = peak;
   return { peakCurrentA, peakTimeMs, slewAPerMs, backgroundCurrentA, frequencyHz, dropFactor };
 }
@@ -61,11 +58,7 @@ export function solveOneDrop(
 export const peakTimeStretch = 1.4;
 
 /** As `solveOneDrop`, with the peak time stretched as little as needed, up to 1.4 times. */
-export function solveWithStretch(
-  site: PulseSite,
-  peak: PulsePeak,
-  rateMmPerS: number,
-): OneDropPulse | OneDropMiss {
+export function solveWithStretch(site: PulseSite, peak: PulsePeak, rateMmPerS: number): OneDropPulse | OneDropMiss {
   const plain = solveOneDrop(site, peak, rateMmPerS);
   if (plain !== 'feed-too-high') return plain;
   const at = (stretch: number) => solveOneDrop(site, { ...peak, peakTimeMs: peak.peakTimeMs * stretch }, rateMmPerS);
@@ -89,10 +82,7 @@ export function solveWithStretch(
 }
 
 /** Lowest and highest feed (mm/s) this wire pulses one drop per pulse at this extension, or undefined when there is none. */
-export function pulsableRates(
-  site: PulseSite,
-  peak: PulsePeak,
-): readonly [number, number] | undefined {
+export function pulsableRates(site: PulseSite, peak: PulsePeak): readonly [number, number] | undefined {
   const verdict = (rate: number) => solveWithStretch(site, peak, rate);
   const [slowest, fastest] = [5, 500];
   // The verdict runs from too low over a solution to too high, so both edges are found by halving the logarithm of the rate.

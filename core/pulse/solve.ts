@@ -7,7 +7,14 @@ import { pulseLineMm, wireInGas, type Nudges } from '../arc/index.ts';
 import type { FillerCode } from '../consumables/index.ts';
 import { failure, rangeIssues, ranges, success, type Issue, type Outcome, type Warning } from '../outcome/index.ts';
 import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
-import { balancingBackground, balancingFrequency, balancingValue, meltedByPulse, type PulsePeak, type PulseSite } from './balance.ts';
+import {
+  balancingBackground,
+  balancingFrequency,
+  balancingValue,
+  meltedByPulse,
+  type PulsePeak,
+  type PulseSite,
+} from './balance.ts';
 import { dropFactorFor, dropFactorLimits } from './drop.ts';
 import { gasWarnings, pulseGateIssues } from './gates.ts';
 import { defaultSlewAPerMs } from './default-pulse.ts';
@@ -52,7 +59,16 @@ const oneDropBand = [0.75, 1.35] as const;
 
 /** Solves a pulse. Issues: ranges, gates of wire and gas, `one-of`, `no-solution`, `outside-pulse-range`. Currents A, times ms, feed m/min. */
 export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseResult> {
-  const { diameterMm, wireFeedMPerMin, extensionMm, ctwdMm, peakCurrentA, peakTimeMs, backgroundCurrentA, frequencyHz } = input;
+  const {
+    diameterMm,
+    wireFeedMPerMin,
+    extensionMm,
+    ctwdMm,
+    peakCurrentA,
+    peakTimeMs,
+    backgroundCurrentA,
+    frequencyHz,
+  } = input;
   const slewAPerMs = input.slewAPerMs ?? defaultSlewAPerMs;
   const issues: Issue[] = rangeIssues({
     diameterMm,
@@ -166,7 +182,11 @@ function solveWaveform(
         hint: tooHot ? 'Lower the frequency, or raise the feed.' : 'Raise the frequency, or lower the feed.',
       });
     }
-    return success({ pulse: { ...probe, backgroundCurrentA: found }, solvedFor: ['backgroundCurrentA'], stretched: false });
+    return success({
+      pulse: { ...probe, backgroundCurrentA: found },
+      solvedFor: ['backgroundCurrentA'],
+      stretched: false,
+    });
   }
 
   if (frequencyHz === undefined && backgroundCurrentA !== undefined) {
@@ -195,9 +215,7 @@ function solveWaveform(
   }
   const field = input.peakCurrentA === undefined ? 'peakCurrentA' : 'peakTimeMs';
   const [low, high] =
-    field === 'peakCurrentA'
-      ? [fixed.backgroundCurrentA, ranges.peakCurrentA.max]
-      : [0, 1000 / fixed.frequencyHz];
+    field === 'peakCurrentA' ? [fixed.backgroundCurrentA, ranges.peakCurrentA.max] : [0, 1000 / fixed.frequencyHz];
   const found = balancingValue(site, fixed, field, rate, low, high);
   const { min, max, unit, name } = ranges[field];
   if (found === undefined || found < min || found > max) {
@@ -225,7 +243,9 @@ function outsidePulseRange(
     miss === 'feed-too-low'
       ? 'the peak alone melts more than a drop needs, even with the lowest background that keeps the arc alight'
       : 'the background would have to pass the transition current, or the pulses would follow too fast';
-  const span = limit ? ` At this stick-out this wire pulses one drop a pulse from ${limit[0]} to ${limit[1]} m/min.` : '';
+  const span = limit
+    ? ` At this stick-out this wire pulses one drop a pulse from ${limit[0]} to ${limit[1]} m/min.`
+    : '';
   return {
     path: 'wireFeedMPerMin',
     code: 'outside-pulse-range',
@@ -253,7 +273,8 @@ function describe(
   const dropFactor = dropFactorFor(wire, rate, Math.max(pulse.frequencyHz * dropsPerPulse, 1e-6));
   const melted = meltedByPulse(site, pulse);
   const warnings: Warning[] = [...gasWarnings(input.filler, input.gas)];
-  const note = (code: string, message: string, level: Warning['level'] = 'caution') => warnings.push({ code, level, message });
+  const note = (code: string, message: string, level: Warning['level'] = 'caution') =>
+    warnings.push({ code, level, message });
 
   if (solved.stretched) {
     note(
@@ -263,19 +284,34 @@ function describe(
     );
   }
   if (means.reachedPeakA < pulse.peakCurrentA - 0.5) {
-    note('peak-not-reached', `At ${pulse.slewAPerMs} A/ms the current reaches only ${means.reachedPeakA.toFixed(0)} A of the ${pulse.peakCurrentA.toFixed(0)} A peak.`);
+    note(
+      'peak-not-reached',
+      `At ${pulse.slewAPerMs} A/ms the current reaches only ${means.reachedPeakA.toFixed(0)} A of the ${pulse.peakCurrentA.toFixed(0)} A peak.`,
+    );
   }
   if (dropsPerPulse < oneDropBand[0]) {
-    note('less-than-one-drop', `A pulse carries ${(100 * dropsPerPulse).toFixed(0)} % of what detaches a drop: drops leave late and large.`);
+    note(
+      'less-than-one-drop',
+      `A pulse carries ${(100 * dropsPerPulse).toFixed(0)} % of what detaches a drop: drops leave late and large.`,
+    );
   } else if (dropsPerPulse > oneDropBand[1]) {
-    note('several-drops', `A pulse carries ${dropsPerPulse.toFixed(1)} times what detaches a drop: several small drops leave in one pulse.`);
+    note(
+      'several-drops',
+      `A pulse carries ${dropsPerPulse.toFixed(1)} times what detaches a drop: several small drops leave in one pulse.`,
+    );
   }
   if (!oneDrop && dropsPerPulse === 1 && (dropFactor < dropFactorLimits.min || dropFactor > dropFactorLimits.max)) {
-    note('drop-size', `The drop would be ${dropFactor.toFixed(2)} wire diameters; ${dropFactorLimits.min} to ${dropFactorLimits.max} transfers cleanly.`);
+    note(
+      'drop-size',
+      `The drop would be ${dropFactor.toFixed(2)} wire diameters; ${dropFactorLimits.min} to ${dropFactorLimits.max} transfers cleanly.`,
+    );
   }
   const floorA = backgroundFloorA(wire.transitionA);
   if (pulse.backgroundCurrentA < floorA - 0.5) {
-    note('background-below-floor', `A background of ${pulse.backgroundCurrentA.toFixed(0)} A is below ${floorA.toFixed(0)} A; the arc may go out between pulses.`);
+    note(
+      'background-below-floor',
+      `A background of ${pulse.backgroundCurrentA.toFixed(0)} A is below ${floorA.toFixed(0)} A; the arc may go out between pulses.`,
+    );
   }
 
   const settled = settledArc(site, pulse, rate, input, lineMm, solved.solvedFor.length === 0);
@@ -311,7 +347,9 @@ function settledArc(
   nothingSolved: boolean,
 ): { extensionMm: number; arcLengthMm?: number; note?: string } {
   if (!nothingSolved) {
-    return input.ctwdMm === undefined ? { extensionMm: site.extensionMm } : { extensionMm: site.extensionMm, arcLengthMm: lineMm };
+    return input.ctwdMm === undefined
+      ? { extensionMm: site.extensionMm }
+      : { extensionMm: site.extensionMm, arcLengthMm: lineMm };
   }
   const { meanA, rmsA } = pulseMeans(pulse);
   const { wire } = site;

@@ -81,7 +81,8 @@ export function detachingImpulseA2s(pulse: FastPulse, transitionA: number, until
   const endMs = topTo + rampMs - crossMs;
   const square = transitionA * transitionA;
   // Antiderivative of (i0 + s t)² - Ic² along a flank, t measured from i0.
-  const flank = (i0: number, s: number, t: number) => i0 * i0 * t + i0 * s * t * t + (s * s * t * t * t) / 3 - square * t;
+  const flank = (i0: number, s: number, t: number) =>
+    i0 * i0 * t + i0 * s * t * t + (s * s * t * t * t) / 3 - square * t;
   const rise = clamp(untilMs - crossMs, 0, rampMs - crossMs);
   const top = clamp(untilMs - topFrom, 0, topTo - topFrom);
   const fall = clamp(untilMs - topTo, 0, endMs - topTo);

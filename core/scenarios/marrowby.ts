@@ -25,7 +25,15 @@ export const scenarios: readonly Scenario[] = [
     grade: 'S235, square tube on plate',
     input: {
       ...steel10,
-      seam: { materialGroup: 'steel', thicknessesMm: [2.5, 5], joint: 'tee', position: 'PB', gapMm: 0, legMm: 3.5, lengthMm: 160 },
+      seam: {
+        materialGroup: 'steel',
+        thicknessesMm: [2.5, 5],
+        joint: 'tee',
+        position: 'PB',
+        gapMm: 0,
+        legMm: 3.5,
+        lengthMm: 160,
+      },
     },
   },
   {
@@ -35,7 +43,14 @@ export const scenarios: readonly Scenario[] = [
     grade: 'S235, square tube',
     input: {
       ...steel10,
-      seam: { materialGroup: 'steel', thicknessesMm: [2.5, 2.5], joint: 'butt', position: 'PA', gapMm: 0.5, lengthMm: 70 },
+      seam: {
+        materialGroup: 'steel',
+        thicknessesMm: [2.5, 2.5],
+        joint: 'butt',
+        position: 'PA',
+        gapMm: 0.5,
+        lengthMm: 70,
+      },
     },
   },
   {
@@ -45,7 +60,15 @@ export const scenarios: readonly Scenario[] = [
     grade: 'S355, plate',
     input: {
       ...steel12,
-      seam: { materialGroup: 'steel', thicknessesMm: [6, 8], joint: 'tee', position: 'PB', gapMm: 0, legMm: 5, lengthMm: 240 },
+      seam: {
+        materialGroup: 'steel',
+        thicknessesMm: [6, 8],
+        joint: 'tee',
+        position: 'PB',
+        gapMm: 0,
+        legMm: 5,
+        lengthMm: 240,
+      },
     },
   },
   {
@@ -55,7 +78,14 @@ export const scenarios: readonly Scenario[] = [
     grade: '304L, sheet',
     input: {
       ...stainless08,
-      seam: { materialGroup: 'stainless', thicknessesMm: [1.5, 1.5], joint: 'corner-outside', position: 'PA', gapMm: 0, lengthMm: 620 },
+      seam: {
+        materialGroup: 'stainless',
+        thicknessesMm: [1.5, 1.5],
+        joint: 'corner-outside',
+        position: 'PA',
+        gapMm: 0,
+        lengthMm: 620,
+      },
     },
   },
   {
@@ -65,7 +95,14 @@ export const scenarios: readonly Scenario[] = [
     grade: '304L, sheet on 2 mm frame',
     input: {
       ...stainless10,
-      seam: { materialGroup: 'stainless', thicknessesMm: [1.5, 2], joint: 'lap', position: 'PB', gapMm: 0, lengthMm: 1480 },
+      seam: {
+        materialGroup: 'stainless',
+        thicknessesMm: [1.5, 2],
+        joint: 'lap',
+        position: 'PB',
+        gapMm: 0,
+        lengthMm: 1480,
+      },
     },
   },
   {
@@ -75,7 +112,15 @@ export const scenarios: readonly Scenario[] = [
     grade: '5754, sheet',
     input: {
       ...almg12,
-      seam: { materialGroup: 'aluminium', thicknessesMm: [2.5, 2.5], joint: 'lap', position: 'PB', gapMm: 0, lengthMm: 640 },
+      seam: {
+        materialGroup: 'aluminium',
+        thicknessesMm: [2.5, 2.5],
+        joint: 'lap',
+        position: 'PB',
+        gapMm: 0,
+        legMm: 4,
+        lengthMm: 640,
+      },
     },
   },
   {
@@ -85,7 +130,16 @@ export const scenarios: readonly Scenario[] = [
     grade: '6082, 4 mm',
     input: {
       ...almg12,
-      seam: { materialGroup: 'aluminium', thicknessesMm: [4, 4], joint: 'tee', position: 'PB', gapMm: 0, legMm: 4, lengthMm: 180, travelMmPerMin: 600 },
+      seam: {
+        materialGroup: 'aluminium',
+        thicknessesMm: [4, 4],
+        joint: 'tee',
+        position: 'PB',
+        gapMm: 0,
+        legMm: 4,
+        lengthMm: 180,
+        travelMmPerMin: 600,
+      },
     },
   },
   {
@@ -95,7 +149,14 @@ export const scenarios: readonly Scenario[] = [
     grade: 'Z275 coated sheet',
     input: {
       ...braze10,
-      seam: { materialGroup: 'galvanised', thicknessesMm: [1, 1], joint: 'lap', position: 'PB', gapMm: 0, lengthMm: 900 },
+      seam: {
+        materialGroup: 'galvanised',
+        thicknessesMm: [1, 1],
+        joint: 'lap',
+        position: 'PB',
+        gapMm: 0,
+        lengthMm: 900,
+      },
     },
   },
   {
@@ -105,7 +166,14 @@ export const scenarios: readonly Scenario[] = [
     grade: 'Z275 coated sheet',
     input: {
       ...braze10,
-      seam: { materialGroup: 'galvanised', thicknessesMm: [1, 1.5], joint: 'edge', position: 'PA', gapMm: 0, lengthMm: 300 },
+      seam: {
+        materialGroup: 'galvanised',
+        thicknessesMm: [1, 1.5],
+        joint: 'edge',
+        position: 'PA',
+        gapMm: 0,
+        lengthMm: 300,
+      },
     },
   },
 ];

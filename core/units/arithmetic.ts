@@ -4,6 +4,8 @@
 export function evaluateSum(text: string): number | undefined {
   // A mixed number ("1 1/2") is the only place where a space means plus.
   const mixed = text.trim().replace(/(\d)\s+(\d+\/\d+)/g, '($1+$2)');
+  // Two numbers side by side are a slip, not a larger number.
+  if (/[\d.)]\s+[\d.(]/.test(mixed)) return undefined;
   const source = mixed.replace(/(\d),(\d)/g, '$1.$2').replace(/\s+/g, '');
   if (source === '' || source.length > 60) return undefined;
   let at = 0;

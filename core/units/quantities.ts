@@ -24,7 +24,6 @@ export interface Quantity {
   readonly fractional?: boolean;
 }
 
-
 const mm: Unit = { label: 'mm', aliases: ['mm'], factor: 1, digits: 1 };
 const inch: Unit = { label: 'in', aliases: ['in', 'inch', 'inches', '"'], factor: MM_PER_IN, digits: 3 };
 const cm: Unit = { label: 'cm', aliases: ['cm'], factor: 10, digits: 1 };
@@ -68,13 +67,16 @@ export const quantities = {
     metric: { label: 'kg/h', aliases: ['kg/h'], factor: 1, digits: 2 },
     us: { label: 'lb/h', aliases: ['lb/h'], factor: KG_PER_LB, digits: 2 },
   },
+  mass: {
+    metric: { label: 'g', aliases: ['g'], factor: 1, digits: 0 },
+    us: { label: 'oz', aliases: ['oz'], factor: (KG_PER_LB * 1000) / 16, digits: 2 },
+  },
   current: same({ label: 'A', aliases: ['a'], factor: 1, digits: 0 }),
   voltage: same({ label: 'V', aliases: ['v'], factor: 1, digits: 1 }),
   power: same({ label: 'kW', aliases: ['kw'], factor: 1000, digits: 2 }),
   frequency: same({ label: 'Hz', aliases: ['hz'], factor: 1, digits: 0 }),
   pulseTime: same({ label: 'ms', aliases: ['ms'], factor: 1, digits: 2 }),
   seconds: same({ label: 's', aliases: ['s'], factor: 1, digits: 0 }),
-  plain: same({ label: '', aliases: [], factor: 1, digits: 2 }),
 } as const satisfies Record<string, Quantity>;
 
 export type QuantityName = keyof typeof quantities;

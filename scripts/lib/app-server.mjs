@@ -7,7 +7,12 @@ import { root } from './run.mjs';
 export function startServer({ databaseUrl, port, onExit }) {
   const child = spawn(process.execPath, ['--import', 'tsx', join('server', 'main.ts')], {
     cwd: root,
-    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), NODE_ENV: process.env.NODE_ENV ?? 'production' },
+    env: {
+      ...process.env,
+      DATABASE_URL: databaseUrl,
+      PORT: String(port),
+      NODE_ENV: process.env.NODE_ENV ?? 'production',
+    },
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     // In a group of its own: Ctrl-C reaches us alone, and we stop things in order.
     detached: true,

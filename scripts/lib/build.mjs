@@ -13,7 +13,13 @@ export async function ensureBuild() {
   const sources = fingerprint();
   if (existsSync(stampFile) && readFileSync(stampFile, 'utf8') === sources) return;
   say('Building the interface');
-  const { code, output } = await collect('node', ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn']);
+  const { code, output } = await collect('node', [
+    'node_modules/vite/bin/vite.js',
+    'build',
+    'web',
+    '--logLevel',
+    'warn',
+  ]);
   if (code !== 0) throw new Refusal(`The interface could not be built:\n${output}`);
   writeFileSync(stampFile, sources);
 }

@@ -17,12 +17,17 @@ export async function ensureDebianPackage(name, isThere, purpose) {
   const prefix = isRoot ? [] : ['sudo', '-n', '-E'];
   const run = (args) => {
     const [first, ...rest] = [...prefix, ...args];
-    return show(first, rest, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }, stdio: ['ignore', 'ignore', 'inherit'] });
+    return show(first, rest, {
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    });
   };
   if (name === 'postgresql' && isRoot) keepFromMakingSystemCluster();
   const updated = await run(['apt-get', 'update', '-qq']);
-  const installed = updated === 0 ? await run(['apt-get', 'install', '-y', '-qq', '--no-install-recommends', name]) : updated;
-  if (installed !== 0 || !isThere()) throw new Refusal(`${name} could not be installed. Try it by hand:\n\n    ${command}\n`);
+  const installed =
+    updated === 0 ? await run(['apt-get', 'install', '-y', '-qq', '--no-install-recommends', name]) : updated;
+  if (installed !== 0 || !isThere())
+    throw new Refusal(`${name} could not be installed. Try it by hand:\n\n    ${command}\n`);
 }
 
 /** Debian would make and start a cluster on 5432 of its own; Fox Tempo has no use for it. */

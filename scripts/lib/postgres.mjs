@@ -5,7 +5,17 @@
  */
 import { spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { ensureDebianPackage } from './debian.mjs';
 import { freePort } from './ports.mjs';
@@ -74,9 +84,13 @@ export async function openCluster({ folder, throwaway = false }) {
     isNew: !wasMade,
     ensureDatabase(name) {
       const connection = ['-h', '127.0.0.1', '-p', String(port), '-U', user];
-      const found = capture(`${bin}/psql`, [...connection, '-d', 'postgres', '-Atc', `select 1 from pg_database where datname = '${name}'`], {
-        env: environment,
-      });
+      const found = capture(
+        `${bin}/psql`,
+        [...connection, '-d', 'postgres', '-Atc', `select 1 from pg_database where datname = '${name}'`],
+        {
+          env: environment,
+        },
+      );
       if (found.trim() !== '1') capture(`${bin}/createdb`, [...connection, name], { env: environment });
     },
     stop() {
@@ -104,7 +118,16 @@ function initialise(run, { bin, data, passwordFile }) {
   const once = `${passwordFile}.once`;
   writeFileSync(once, password, { mode: 0o600 });
   run.own(once);
-  const made = run(`${bin}/initdb`, ['-D', data, '-U', user, '--auth=scram-sha-256', `--pwfile=${once}`, '--encoding=UTF8', '--locale=C.UTF-8']);
+  const made = run(`${bin}/initdb`, [
+    '-D',
+    data,
+    '-U',
+    user,
+    '--auth=scram-sha-256',
+    `--pwfile=${once}`,
+    '--encoding=UTF8',
+    '--locale=C.UTF-8',
+  ]);
   rmSync(once, { force: true });
   if (made.status !== 0) throw new Error(`initdb failed:\n${made.stdout}${made.stderr}`);
   writeFileSync(passwordFile, password, { mode: 0o600 });
@@ -129,7 +152,10 @@ function runner(folder, data) {
     return Object.assign(asPostgres, { own: (path) => chownSync(path, uid, gid) });
   }
   const mapped = ['--user', '--map-user=postgres', '--map-group=postgres', '--'];
-  return Object.assign((command, args) => spawnSync('unshare', [...mapped, command, ...args], { ...options, cwd: folder }), { own() {} });
+  return Object.assign(
+    (command, args) => spawnSync('unshare', [...mapped, command, ...args], { ...options, cwd: folder }),
+    { own() {} },
+  );
 }
 
 /** Port of a running cluster: the fourth line of its pid file. */

@@ -21,7 +21,9 @@ export async function seedIfEmpty(db: Database): Promise<boolean> {
     await tx.insert(people).values([...demoPeople]);
     const by = { createdBy: lead, changedBy: lead };
     await tx.insert(parts).values(demoParts.map((part) => ({ ...part, ...by })));
-    await tx.insert(orders).values(demoOrders.map(({ dueInDays, ...order }) => ({ ...order, dueOn: inDays(dueInDays), ...by })));
+    await tx
+      .insert(orders)
+      .values(demoOrders.map(({ dueInDays, ...order }) => ({ ...order, dueOn: inDays(dueInDays), ...by })));
     await tx.insert(machines).values(
       demoMachines.map(({ id, file, standing }) => ({
         id,

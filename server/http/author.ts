@@ -10,7 +10,10 @@ export function requireAuthor(db: Executor): RequestHandler {
   return async (request, _response, next) => {
     const id = request.get(header);
     if (id === undefined || !(await personExists(db, id))) {
-      throw new HttpProblem('unknown-person', `Say who writes in the header ${header}; it must be one of the shop's people.`);
+      throw new HttpProblem(
+        'unknown-person',
+        `Say who writes in the header ${header}; it must be one of the shop's people.`,
+      );
     }
     next();
   };

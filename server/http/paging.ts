@@ -15,23 +15,32 @@ export function pageRequest(request: Request): PageRequest {
 }
 
 /** Cuts a list that was asked for with one row more than the limit. */
-export function toPage<Row, Item>(rows: readonly Row[], limit: number, key: (row: Row) => readonly [string, string], item: (row: Row) => Item): Page<Item> {
+export function toPage<Row, Item>(
+  rows: readonly Row[],
+  limit: number,
+  key: (row: Row) => readonly [string, string],
+  item: (row: Row) => Item,
+): Page<Item> {
   const shown = rows.slice(0, limit);
   const last = shown.at(-1);
   return {
     items: shown.map(item),
-    next: rows.length > limit && last !== undefined ? Buffer.from(JSON.stringify(key(last))).toString('base64url') : null,
+    next:
+      rows.length > limit && last !== undefined ? Buffer.from(JSON.stringify(key(last))).toString('base64url') : null,
   };
 }
 
 function readCursor(cursor: string): readonly [string, string] {
   try {
     const value: unknown = JSON.parse(Buffer.from(cursor, 'base64url').toString('utf8'));
-    if (Array.isArray(value) && typeof value[0] === 'string' && typeof value[1] === 'string') return [value[0], value[1]];
+    if (Array.isArray(value) && typeof value[0] === 'string' && typeof value[1] === 'string')
+      return [value[0], value[1]];
   } catch {
     // Falls through to the refusal: a cursor is only ever one that this server handed out.
   }
   throw new HttpProblem('invalid-input', 'The cursor was not handed out by this server.', {
-    issues: [{ path: 'cursor', code: 'unknown-cursor', message: 'The cursor was not handed out by this server.', got: cursor }],
+    issues: [
+      { path: 'cursor', code: 'unknown-cursor', message: 'The cursor was not handed out by this server.', got: cursor },
+    ],
   });
 }

@@ -44,25 +44,36 @@ function toProblem(error: unknown): HttpProblem {
   if (type === 'encoding.unsupported' || type === 'charset.unsupported') {
     return new HttpProblem('unsupported-type', 'Only UTF-8 JSON is read.');
   }
-  if (error instanceof URIError || numberProperty(error, 'status') === 404) return new HttpProblem('not-found', 'There is nothing at this address.');
+  if (error instanceof URIError || numberProperty(error, 'status') === 404)
+    return new HttpProblem('not-found', 'There is nothing at this address.');
   if (isDatabaseAway(error)) {
-    return new HttpProblem('database-away', 'Nothing was saved. Keep this page open; saving works again when the database is back.');
+    return new HttpProblem(
+      'database-away',
+      'Nothing was saved. Keep this page open; saving works again when the database is back.',
+    );
   }
   return new HttpProblem('internal', 'Nothing was saved. The cause stands in the server log.');
 }
 
 /** PostgreSQL classes 08 (connection) and 57P (shutdown), or a socket that is not there; Drizzle wraps them as cause. */
-function isDatabaseAway(error: unknown): boolean {
-  for (let current = error, depth = 0; current instanceof Error && depth < 5; current = current.cause, depth++) {
-    const code = textProperty(current, 'code') ?? '';
-    if (/^(08|57P)/.test(code) || ['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND'].includes(code)) return true;
-    if (/Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error/i.test(current.message)) {
-      return true;
-    }
-    if (current instanceof AggregateError && current.errors.some(isDatabaseAway)) return true;
-  }
-  return false;
+function isDatabaseAway(error: unknown, depth = 0): boolean {
+  if (typeof error !== 'object' || error === null || depth > 5) return false;
+  const code = textProperty(error, 'code') ?? '';
+  if (/^(08|57P)/.test(code) || socketErrors.has(code)) return true;
+  if (
+    /Connection terminated|timeout exceeded when trying to connect|connection error/i.test(
+      textProperty(error, 'message') ?? '',
+    )
+  )
+    return true;
+  const { cause, errors } = error as { cause?: unknown; errors?: unknown };
+  return (
+    isDatabaseAway(cause, depth + 1) ||
+    (Array.isArray(errors) && errors.some((inner) => isDatabaseAway(inner, depth + 1)))
+  );
 }
+
+const socketErrors = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND']);
 
 function numberProperty(value: unknown, key: string): number | undefined {
   if (typeof value !== 'object' || value === null || !(key in value)) return undefined;

@@ -11,7 +11,10 @@ export function basedOn(request: Request): number {
   const header = request.get('if-match');
   const version = /^(?:W\/)?"(\d{1,9})"$/.exec(header ?? '')?.[1];
   if (version === undefined) {
-    throw new HttpProblem('version-missing', 'Send If-Match with the ETag of the version you edited, for instance "3".');
+    throw new HttpProblem(
+      'version-missing',
+      'Send If-Match with the ETag of the version you edited, for instance "3".',
+    );
   }
   return Number(version);
 }

@@ -14,12 +14,20 @@ const columns = {
 };
 
 export async function listMachines(db: Executor): Promise<MachineResource[]> {
-  const rows = await db.select(columns).from(machines).innerJoin(people, eq(people.id, machines.changedBy)).orderBy(asc(machines.name));
+  const rows = await db
+    .select(columns)
+    .from(machines)
+    .innerJoin(people, eq(people.id, machines.changedBy))
+    .orderBy(asc(machines.name));
   return rows.map(toResource);
 }
 
 export async function findMachine(db: Executor, id: string): Promise<MachineResource | undefined> {
-  const [row] = await db.select(columns).from(machines).innerJoin(people, eq(people.id, machines.changedBy)).where(eq(machines.id, id));
+  const [row] = await db
+    .select(columns)
+    .from(machines)
+    .innerJoin(people, eq(people.id, machines.changedBy))
+    .where(eq(machines.id, id));
   return row && toResource(row);
 }
 

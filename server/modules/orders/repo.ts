@@ -21,5 +21,10 @@ export async function listOrders(db: Executor, { limit, after }: PageRequest): P
     .where(after && or(gt(orders.dueOn, after[0]), and(eq(orders.dueOn, after[0]), gt(orders.id, after[1]))))
     .orderBy(asc(orders.dueOn), asc(orders.id))
     .limit(limit + 1);
-  return toPage(rows, limit, (row) => [row.dueOn, row.id], (row) => row);
+  return toPage(
+    rows,
+    limit,
+    (row) => [row.dueOn, row.id],
+    (row) => row,
+  );
 }

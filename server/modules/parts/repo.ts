@@ -8,6 +8,9 @@ export async function listParts(db: Executor): Promise<Part[]> {
 }
 
 export async function findPart(db: Executor, id: string): Promise<Part | undefined> {
-  const [row] = await db.select({ id: parts.id, name: parts.name, about: parts.about }).from(parts).where(eq(parts.id, id));
+  const [row] = await db
+    .select({ id: parts.id, name: parts.name, about: parts.about })
+    .from(parts)
+    .where(eq(parts.id, id));
   return row;
 }

@@ -54,7 +54,13 @@ export async function lockSeam(db: Executor, id: string): Promise<number | undef
   return row?.version;
 }
 
-export async function insertSeam(db: Executor, id: string, partId: string, spec: SeamSpec, authorId: string): Promise<void> {
+export async function insertSeam(
+  db: Executor,
+  id: string,
+  partId: string,
+  spec: SeamSpec,
+  authorId: string,
+): Promise<void> {
   await db.insert(seams).values({ id, partId, ...toColumns(spec), createdBy: authorId, changedBy: authorId });
 }
 
@@ -86,7 +92,9 @@ export async function appendRevision(
     .where(eq(programRevisions.programId, programId))
     .orderBy(desc(programRevisions.number))
     .limit(1);
-  await db.insert(programRevisions).values({ programId, number: (last?.number ?? 0) + 1, ...content, createdBy: authorId });
+  await db
+    .insert(programRevisions)
+    .values({ programId, number: (last?.number ?? 0) + 1, ...content, createdBy: authorId });
 }
 
 /** All revisions, the newest first. */

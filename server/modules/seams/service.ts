@@ -15,10 +15,17 @@ export async function requireSeam(db: Executor, id: string): Promise<SeamResourc
 }
 
 /** `id` is chosen only for demo data, so that its addresses stay the same. */
-export async function createSeam(db: Database, request: SeamCreate, authorId: string, id = `seam-${randomUUID().slice(0, 8)}`): Promise<SeamResource> {
+export async function createSeam(
+  db: Database,
+  request: SeamCreate,
+  authorId: string,
+  id = `seam-${randomUUID().slice(0, 8)}`,
+): Promise<SeamResource> {
   if (!(await findPart(db, request.partId))) {
     throw new HttpProblem('invalid-input', `There is no part "${request.partId}".`, {
-      issues: [{ path: 'partId', code: 'unknown-part', message: `There is no part "${request.partId}".`, got: request.partId }],
+      issues: [
+        { path: 'partId', code: 'unknown-part', message: `There is no part "${request.partId}".`, got: request.partId },
+      ],
     });
   }
   await insertSeam(db, id, request.partId, request.spec, authorId);
@@ -26,20 +33,34 @@ export async function createSeam(db: Database, request: SeamCreate, authorId: st
 }
 
 /** Saves the seam and its next program revision. A stale version is refused with both states; saving what is stored already adds nothing. */
-export async function saveSeam(db: Database, id: string, basedOn: number, save: SeamSave, authorId: string): Promise<SeamResource> {
+export async function saveSeam(
+  db: Database,
+  id: string,
+  basedOn: number,
+  save: SeamSave,
+  authorId: string,
+): Promise<SeamResource> {
   // Planned outside the transaction: the row is locked only for the writing.
   const program = programFor(save);
   return db.transaction(async (tx) => {
     const version = await lockSeam(tx, id);
     const stored = await requireSeam(tx, id);
     if (version !== basedOn) {
-      throw new HttpProblem('stale-version', `${stored.changedBy} saved version ${stored.version}; yours was based on ${basedOn}.`, {
-        current: stored,
-        yours: save,
-      });
+      throw new HttpProblem(
+        'stale-version',
+        `${stored.changedBy} saved version ${stored.version}; yours was based on ${basedOn}.`,
+        {
+          current: stored,
+          yours: save,
+        },
+      );
     }
     const { revision } = stored;
-    if (revision && isDeepStrictEqual([revision.program, revision.choice, stored.spec], [program, save.choice, save.spec])) return stored;
+    if (
+      revision &&
+      isDeepStrictEqual([revision.program, revision.choice, stored.spec], [program, save.choice, save.spec])
+    )
+      return stored;
     await updateSeam(tx, id, save.spec, authorId);
     await appendRevision(tx, id, { ...save, program }, authorId);
     return requireSeam(tx, id);
@@ -51,5 +72,7 @@ function programFor({ spec, choice }: SeamSave): ProgramFile {
   const input = planRequest(spec, choice);
   const plan = orProblem(planSeam(input));
   // Through JSON once, so that it compares equal to what the database hands back.
-  return JSON.parse(JSON.stringify({ format: 'fox-tempo/program', version: 1, ...programFromPlan(input, plan) })) as ProgramFile;
+  return JSON.parse(
+    JSON.stringify({ format: 'fox-tempo/program', version: 1, ...programFromPlan(input, plan) }),
+  ) as ProgramFile;
 }

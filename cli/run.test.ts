@@ -1,0 +1,86 @@
+import { spawnSync } from 'node:child_process';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, it } from '@jest/globals';
+import { runVerb } from './run.ts';
+
+const run = (verb: string | undefined, input: unknown) =>
+  runVerb(verb, () => (typeof input === 'string' ? input : JSON.stringify(input)));
+const pulse = { filler: 'steel-solid', gas: 'M21-ArC-18', diameterMm: 1.2, wireFeedMPerMin: 5.5, extensionMm: 13 };
+
+describe('tempo', () => {
+  it('answers each verb with the fixed names', () => {
+    const melted = run('melt', { filler: 'steel-solid', diameterMm: 1.2, extensionMm: 13, wireFeedMPerMin: 8 });
+    expect(melted).toMatchObject({
+      ok: true,
+      value: { wireFeedMPerMin: 8, currentA: expect.any(Number), depositionKgPerH: expect.any(Number) },
+    });
+    const names = [
+      'frequencyHz',
+      'peakCurrentA',
+      'peakTimeMs',
+      'backgroundCurrentA',
+      'meanCurrentA',
+      'rmsCurrentA',
+      'dropFactor',
+      'dropsPerPulse',
+      'meltedMPerMin',
+    ];
+    const pulsed = run('pulse', pulse);
+    expect(
+      pulsed.ok && names.every((name) => typeof (pulsed.value as Record<string, unknown>)[name] === 'number'),
+    ).toBe(true);
+    const plan = run('plan', {
+      seam: {
+        materialGroup: 'stainless',
+        thicknessesMm: [2.5, 2.5],
+        joint: 'corner-outside',
+        position: 'PA',
+        gapMm: 0,
+        lengthMm: 400,
+      },
+      arcHabit: 'by-joint',
+      filler: 'stainless-solid',
+      gas: 'M12-ArC-2',
+      diameterMm: 1,
+      mode: 'pulse',
+    });
+    expect(plan).toMatchObject({
+      ok: true,
+      value: {
+        transferMode: 'pulsed-one-drop',
+        arcLengthMm: 5.25,
+        pulse: { dropsPerPulse: 1 },
+        bands: { meanCurrentA: expect.any(Array) },
+      },
+    });
+  });
+
+  it.each([
+    [undefined, pulse, 'unknown-verb', 'verb'],
+    ['toString', pulse, 'unknown-verb', 'verb'],
+    ['pulse', '{', 'malformed-json', ''],
+    ['pulse', 'null', 'wrong-type', ''],
+    ['pulse', { ...pulse, gas: 'C1' }, 'gas-too-active-for-pulse', 'gas'],
+    ['pulse', { ...pulse, wireFeedMPerMin: 25 }, 'outside-pulse-range', 'wireFeedMPerMin'],
+  ])('%s %j is refused as %s', (verb, input, code, path) => {
+    expect(run(verb, input)).toMatchObject({
+      ok: false,
+      error: { error: { code, path, message: expect.any(String), hint: expect.any(String) } },
+    });
+  });
+
+  it('ends a real process with 2, a JSON error on standard error and nothing on standard output', () => {
+    const root = fileURLToPath(new URL('..', import.meta.url));
+    const tempo = (input: string, ...args: string[]) =>
+      spawnSync('node', ['--import', 'tsx', 'cli/tempo.ts', ...args], { cwd: root, input, encoding: 'utf8' });
+    const good = tempo(JSON.stringify(pulse), 'pulse', '-');
+    expect(good.status).toBe(0);
+    expect(JSON.parse(good.stdout)).toMatchObject({ frequencyHz: expect.closeTo(114.6, 1) });
+    const bad = tempo('not json', 'pulse', '-');
+    expect([bad.status, bad.stdout]).toEqual([2, '']);
+    expect(JSON.parse(bad.stderr)).toMatchObject({ error: { code: 'malformed-json' } });
+    expect(JSON.parse(tempo('', 'melt', '/nowhere.json').stderr)).toMatchObject({
+      error: { code: 'unreadable-input' },
+    });
+  });
+});

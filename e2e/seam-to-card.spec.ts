@@ -1,0 +1,182 @@
+import { expect, expectAccessible, figure, numberIn, test } from './driver.ts';
+
+test('a stainless outside corner: described, set, saved, still there after a restart', async ({ page, app }) => {
+  await page.goto(`${app.url}/seams`);
+  await page.getByRole('button', { name: 'Describe a seam' }).click();
+  await page.getByLabel('On which part').selectOption({ label: 'Kitchen counter' });
+  await page.getByLabel('What it is called').fill('Hood corner');
+  await page.getByRole('button', { name: 'Go to its sheet' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hood corner');
+
+  await page.getByLabel('Metal').selectOption('Stainless');
+  await expect(page.getByLabel('Gas', { exact: true })).toHaveValue('M12-ArC-2');
+  await page.getByLabel('First part, mm').fill('2,5 mm');
+  await page.getByLabel('Second part, mm').fill('2.5');
+  await page.getByLabel('Position').selectOption('PA');
+  const filletAmps = numberIn(await figure(page, 'Mean current').textContent());
+  await page.getByLabel('Joint', { exact: true }).selectOption('Outside corner');
+  // About three quarters of the fillet's current, and a longer arc.
+  await expect
+    .poll(async () => numberIn(await figure(page, 'Mean current').textContent()) / filletAmps)
+    .toBeLessThan(0.78);
+  expect(numberIn(await figure(page, 'Mean current').textContent()) / filletAmps).toBeGreaterThan(0.72);
+  expect(numberIn(await figure(page, 'Arc length').textContent())).toBeGreaterThanOrEqual(4.5);
+
+  // The sum behind a figure is one click away.
+  await figure(page, 'Wire feed').click();
+  await expect(page.getByText('outside corner 0.75')).toBeVisible();
+
+  const card = page.getByRole('region', { name: 'Dial card, Rowan' });
+  await expect(card.getByText('Change over first.')).toBeVisible();
+  const feedOnCard = await card.locator('dd').nth(1).textContent();
+  expect(numberIn(feedOnCard)).toBeCloseTo(numberIn(await figure(page, 'Wire feed').textContent()), 1);
+
+  await page.getByRole('button', { name: 'Save revision 1' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'saved as revision 1' })).toBeVisible();
+  const address = page.url();
+
+  await app.stop();
+  await app.start();
+  await page.goto(address);
+  await expect(page.getByLabel('First part, mm')).toHaveValue('2.5');
+  await expect(page.getByLabel('Joint', { exact: true })).toHaveValue('corner-outside');
+  await expect(page.getByText('revision 1', { exact: true })).toBeVisible();
+  await expect(card.locator('dd').nth(1)).toHaveText(feedOnCard ?? '');
+});
+
+test('everything moves together when one thing is changed', async ({ page, app }) => {
+  await page.goto(`${app.url}/seams/axle-plate-to-tube`);
+  const wave = page.getByRole('img', { name: /^Fast pulse/ });
+  const drawing = page.getByRole('img', { name: /Drawn to scale/ });
+  const card = page.getByRole('region', { name: /Dial card/ });
+  const state = async () => [
+    await wave.getAttribute('aria-label'),
+    await drawing.getAttribute('aria-label'),
+    await figure(page, 'Mean current').textContent(),
+    await card.locator('dd').nth(1).textContent(),
+  ];
+  await expect(wave).toBeVisible();
+  const before = await state();
+  await page.getByLabel('First part, mm').fill('5/32 in');
+  await expect.poll(async () => (await state()).every((text, index) => text !== before[index])).toBe(true);
+  await page.keyboard.press('Tab');
+  await expect(page.getByLabel('First part, mm')).toHaveValue('3.969');
+
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('First part, mm')).toHaveValue('2.5');
+  expect(await state()).toEqual(before);
+});
+
+test('units and light switch by one key, and stay', async ({ page, app }) => {
+  await page.goto(`${app.url}/seams/axle-plate-to-tube`);
+  await expect(figure(page, 'Wire feed')).toContainText('m/min');
+  await page.keyboard.press('F2');
+  await expect(figure(page, 'Wire feed')).toContainText('ipm');
+  await expect(page.getByLabel('First part, in')).toHaveValue('0.0984');
+  await page.keyboard.press('F4');
+  await expect(page.locator('html')).toHaveClass('dark');
+  await page.reload();
+  await expect(page.locator('html')).toHaveClass('dark');
+  await expect(figure(page, 'Wire feed')).toContainText('ipm');
+});
+
+test('impossible chains are refused with the reason and a way out that works', async ({ page, app }) => {
+  await page.goto(`${app.url}/seams/counter-corner`);
+  await page.getByLabel('Gas', { exact: true }).selectOption('C1');
+  const refusal = page.getByRole('alert');
+  await expect(refusal).toContainText('Pulse needs argon-rich gas');
+  await expect(page.getByRole('button', { name: /^Save revision/ })).toBeDisabled();
+  await refusal.getByRole('button', { name: 'Change to argon 98 %, CO₂ 2 %' }).click();
+  await expect(refusal).toHaveCount(0);
+
+  await page.getByLabel('First part, mm').fill('400');
+  await expect(page.getByText('Thickness must lie between 0.6 and 25 mm; got 400 mm.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Save revision/ })).toBeDisabled();
+  // Half-typed text is still there after a reload, with its reason.
+  await page.reload();
+  await expect(page.getByLabel('First part, mm')).toHaveValue('400');
+  await expect(page.getByText('got 400 mm')).toBeVisible();
+  await page.getByLabel('First part, mm').fill('1.5');
+
+  await page.getByLabel('Wire feed, m/min').fill('29');
+  await expect(refusal).toContainText('No solution at 29 m/min');
+  await refusal.getByRole('button', { name: 'Use the plan’s feed' }).click();
+  await expect(refusal).toHaveCount(0);
+});
+
+test('the whole way by keyboard alone', async ({ page, app }) => {
+  await page.goto(`${app.url}/today`);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'Skip to the content' })).toBeFocused();
+  const tabTo = async (target: ReturnType<typeof page.getByRole>) => {
+    for (let step = 0; step < 80; step++) {
+      if (await target.evaluate((node) => node === document.activeElement)) return;
+      await page.keyboard.press('Tab');
+    }
+    throw new Error('not reached by Tab');
+  };
+  await tabTo(page.getByRole('link', { name: /Frame corner, mitred/ }));
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Frame corner, mitred');
+
+  await tabTo(page.getByLabel('Gap, mm'));
+  await page.keyboard.type('1');
+  await tabTo(page.getByLabel('Wire feed, m/min'));
+  await page.keyboard.type('5');
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByLabel('Wire feed, m/min')).toHaveValue('5.1');
+  await tabTo(figure(page, 'Heat input'));
+  await page.keyboard.press('Enter');
+  await expect(figure(page, 'Heat input')).toHaveAttribute('aria-expanded', 'true');
+  await page.keyboard.press('Control+s');
+  await expect(page.getByRole('status').filter({ hasText: 'saved as revision 2' })).toBeVisible();
+});
+
+for (const light of ['day', 'night'] as const) {
+  test(`no accessibility violation in any view by ${light}, wide and on a tablet`, async ({ page, app }) => {
+    await page.addInitScript(
+      (theme) => localStorage.setItem('fox-tempo/settings', JSON.stringify({ state: { theme }, version: 0 })),
+      light,
+    );
+    for (const size of [
+      { width: 1280, height: 800 },
+      { width: 768, height: 1024 },
+    ]) {
+      await page.setViewportSize(size);
+      for (const path of ['/today', '/seams', '/seams/trike-box-floor', '/seams/nowhere']) {
+        await page.goto(app.url + path);
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+        if (path.endsWith('floor'))
+          await expect(page.getByRole('img', { name: /^Fast pulse/ }).locator('svg')).toBeVisible();
+        await expectAccessible(page);
+        // Nothing may run out of the window sideways.
+        expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(
+          0,
+        );
+      }
+    }
+    await page.goto(`${app.url}/seams/counter-corner`);
+    await page.getByLabel('Gas', { exact: true }).selectOption('C1');
+    await expect(page.getByRole('alert')).toBeVisible();
+    await page.getByLabel('Gap, mm').fill('wide');
+    await expectAccessible(page);
+  });
+}
+
+test('the first view needs under 260 kB of compressed script', async ({ page, app }) => {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Network.enable');
+  let received = 0;
+  const scripts = new Set<string>();
+  session.on('Network.responseReceived', ({ requestId, type }) => {
+    if (type === 'Script') scripts.add(requestId);
+  });
+  session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    if (scripts.has(requestId)) received += encodedDataLength;
+  });
+  await page.goto(app.url, { waitUntil: 'networkidle' });
+  await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
+  expect(received).toBeGreaterThan(50_000);
+  expect(received).toBeLessThan(260_000);
+});

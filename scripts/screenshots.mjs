@@ -1,0 +1,79 @@
+/** Takes docs/screenshots again from the demo data, on a fresh shop of its own. */
+import { mkdtempSync, chmodSync, rmSync, mkdirSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { startServer } from './lib/app-server.mjs';
+import { ensureBuild } from './lib/build.mjs';
+import { chromiumArguments, chromiumPath, ensureChromium } from './lib/chromium.mjs';
+import { freePort } from './lib/ports.mjs';
+import { ensurePostgres, openCluster, removeCluster } from './lib/postgres.mjs';
+import { root } from './lib/run.mjs';
+import { endOn, say } from './lib/say.mjs';
+
+const wide = { width: 1280, height: 800 };
+const tablet = { width: 768, height: 1024 };
+
+/** Name of the picture, where it is taken, and what is done before. */
+const pictures = [
+  { name: 'today-day', path: '/today' },
+  { name: 'seams-day', path: '/seams' },
+  { name: 'seam-sheet-day', path: '/seams/axle-plate-to-tube' },
+  { name: 'seam-sheet-night', path: '/seams/trike-box-floor', theme: 'night' },
+  { name: 'seam-sheet-us-tablet', path: '/seams/sink-flange-lap', size: tablet, units: 'us' },
+  {
+    name: 'seam-sheet-sums',
+    path: '/seams/counter-corner',
+    act: async (page) => {
+      await page.getByRole('button', { name: /^Mean current/ }).click();
+      await page.getByRole('button', { name: /^Wire feed/ }).click();
+      await page.getByRole('button', { name: /^Arc length/ }).click();
+    },
+  },
+  {
+    name: 'seam-sheet-refused',
+    path: '/seams/counter-corner',
+    act: (page) => page.getByLabel('Gas', { exact: true }).selectOption('C1'),
+  },
+];
+
+async function main() {
+  await ensurePostgres();
+  await ensureChromium();
+  await ensureBuild();
+  const folder = mkdtempSync(join(tmpdir(), 'fox-tempo-pictures-'));
+  chmodSync(folder, 0o755);
+  const cluster = await openCluster({ folder, throwaway: true });
+  cluster.ensureDatabase('fox_tempo');
+  const port = await freePort();
+  const server = await startServer({ databaseUrl: cluster.url('fox_tempo'), port });
+  const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArguments });
+  mkdirSync(join(root, 'docs', 'screenshots'), { recursive: true });
+  try {
+    for (const { name, path, theme = 'day', units = 'metric', size = wide, act } of pictures) {
+      const page = await browser.newPage({ viewport: size, locale: 'en-GB' });
+      await page.addInitScript(
+        (state) => localStorage.setItem('fox-tempo/settings', JSON.stringify({ state, version: 0 })),
+        {
+          theme,
+          units,
+          personId: 'teo-varnholt',
+          machineId: 'rowan',
+        },
+      );
+      await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: 'networkidle' });
+      await act?.(page);
+      await page.evaluate(() => document.fonts.ready);
+      await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`), animations: 'disabled' });
+      await page.close();
+      say(`${name}.png`);
+    }
+  } finally {
+    await browser.close();
+    await server.stop();
+    removeCluster(folder);
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+main().catch(endOn);

@@ -1,0 +1,85 @@
+/**
+ * Everything, from a fresh clone: packages, PostgreSQL, Chromium; then format, lint, types, layers, dead code, unit and server tests,
+ * build, journeys. Stops at the first step that fails. Ends with one line of counts.
+ */
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureBuild } from './lib/build.mjs';
+import { ensureChromium } from './lib/chromium.mjs';
+import { ensurePackages } from './lib/install.mjs';
+import { ensurePostgres } from './lib/postgres.mjs';
+import { collect, show } from './lib/run.mjs';
+import { endOn, Refusal, say } from './lib/say.mjs';
+
+const tool = (path) => join('node_modules', path);
+const scratch = mkdtempSync(join(tmpdir(), 'fox-tempo-run-'));
+const counts = { passed: 0, failed: 0 };
+
+/** A check that prints only when it finds something. */
+async function check(name, file, args) {
+  const began = Date.now();
+  const { code, output } = await collect(process.execPath, [tool(file), ...args]);
+  if (code !== 0) throw new Refusal(`${output}\n${name} found something; it stands above.`);
+  say(`${name}: clean (${((Date.now() - began) / 1000).toFixed(0)} s)`);
+}
+
+async function unit() {
+  say('Unit and server tests');
+  const report = join(scratch, 'unit.json');
+  const code = await show(process.execPath, [
+    '--experimental-vm-modules',
+    '--disable-warning=ExperimentalWarning',
+    tool('jest/bin/jest.js'),
+    '--json',
+    `--outputFile=${report}`,
+  ]);
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
+  counts.passed += numPassedTests;
+  counts.failed += numFailedTests + numRuntimeErrorTestSuites;
+  if (code !== 0) throw new Refusal('Unit tests failed.');
+}
+
+async function journeys() {
+  say('Journeys in headless Chromium, through the real start-up');
+  const report = join(scratch, 'journeys.json');
+  const code = await show(process.execPath, [tool('@playwright/test/cli.js'), 'test'], {
+    env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
+  });
+  const { expected, unexpected, flaky } = JSON.parse(readFileSync(report, 'utf8')).stats;
+  counts.passed += expected + flaky;
+  counts.failed += unexpected;
+  if (code !== 0) throw new Refusal('Journeys failed.');
+}
+
+async function main() {
+  await ensurePackages();
+  await ensurePostgres();
+  await ensureChromium();
+  await check('Format', 'prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']);
+  await check('Types', 'typescript7/bin/tsc', ['-b']);
+  await check('Lint', 'eslint/bin/eslint.js', ['--cache', '--cache-location', 'node_modules/.cache/eslint/', '.']);
+  await check('Layers', 'dependency-cruiser/bin/dependency-cruise.mjs', [
+    '--config',
+    '.dependency-cruiser.cjs',
+    'core',
+    'contract',
+    'server',
+    'web/src',
+    'cli',
+  ]);
+  await check('Dead code', 'knip/bin/knip.js', ['--no-progress']);
+  await check('Migrations', 'drizzle-kit/bin.cjs', ['check', '--config', 'server/drizzle.config.ts']);
+  await unit();
+  await ensureBuild();
+  await journeys();
+}
+
+main()
+  .catch(endOn)
+  .finally(() => {
+    rmSync(scratch, { recursive: true, force: true });
+    if (process.exitCode && counts.failed === 0) counts.failed = 1;
+    say('Done');
+    console.log(`${counts.passed} passed, ${counts.failed} failed`);
+  });

@@ -1,0 +1,155 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import request from 'supertest';
+import type { SeamResource, SeamSave } from '@fox-tempo/contract';
+import { openTestApp } from '../../testing/test-app.ts';
+
+let test: Awaited<ReturnType<typeof openTestApp>>;
+beforeAll(async () => {
+  test = await openTestApp();
+});
+afterAll(() => test.close());
+
+const author = 'teo-varnholt';
+const corner: SeamSave = {
+  spec: {
+    name: 'Test corner',
+    grade: '304L',
+    materialGroup: 'stainless',
+    thicknessesMm: [2.5, 2.5],
+    joint: 'corner-outside',
+    position: 'PA',
+    gapMm: 0,
+    legMm: null,
+    lengthMm: 400,
+    travelMmPerMin: null,
+  },
+  choice: { filler: 'stainless-solid', gas: 'M12-ArC-2', diameterMm: 1, arcHabit: 'by-joint', wireFeedMPerMin: null },
+};
+
+async function create(): Promise<SeamResource> {
+  const response = await request(test.app)
+    .post('/api/seams')
+    .set('x-fox-person', author)
+    .send({ partId: 'kitchen-counter', spec: corner.spec })
+    .expect(201);
+  return response.body as SeamResource;
+}
+function put(id: string, version: number | string | undefined, body: unknown) {
+  const call = request(test.app).put(`/api/seams/${id}`).set('x-fox-person', author);
+  return (
+    version === undefined ? call : call.set('if-match', typeof version === 'number' ? `"${version}"` : version)
+  ).send(body as object);
+}
+
+describe('seams', () => {
+  it('lists the demo shop in pages that join without a gap', async () => {
+    const seen: string[] = [];
+    let cursor: string | null = '';
+    while (cursor !== null) {
+      const page: request.Response = await request(test.app)
+        .get('/api/seams')
+        .query({ limit: 4, ...(cursor === '' ? {} : { cursor }) })
+        .expect(200);
+      seen.push(...page.body.items.map((seam: SeamResource) => seam.id));
+      cursor = page.body.next;
+    }
+    const all = await request(test.app).get('/api/seams').expect(200);
+    expect(seen).toEqual(all.body.items.map((seam: SeamResource) => seam.id));
+    expect(new Set(seen).size).toBeGreaterThanOrEqual(8);
+  });
+
+  it('stores seam and computed program as one revision, and hands them back', async () => {
+    const seam = await create();
+    expect(seam).toMatchObject({ version: 1, revision: null, choice: null, createdBy: 'Teo Varnholt' });
+    const saved = await put(seam.id, 1, corner).expect(200);
+    expect(saved.headers['etag']).toBe('"2"');
+    const again = await request(test.app).get(`/api/seams/${seam.id}`).expect(200);
+    expect(again.body).toEqual(saved.body);
+    expect(again.body.revision).toMatchObject({
+      number: 1,
+      program: { format: 'fox-tempo/program', filler: 'stainless-solid', mode: 'pulse' },
+    });
+    // The corner's feed comes from the core, not from the client.
+    expect(again.body.revision.program.wireFeedMPerMin).toBeCloseTo(4.24, 1);
+    const revisions = await request(test.app).get(`/api/seams/${seam.id}/revisions`).expect(200);
+    expect(revisions.body.items).toHaveLength(1);
+  });
+
+  it('adds no revision when nothing has changed', async () => {
+    const seam = await create();
+    const first = await put(seam.id, 1, corner).expect(200);
+    const second = await put(seam.id, 2, corner).expect(200);
+    expect(second.body).toEqual(first.body);
+  });
+
+  it('refuses a stale save with both versions, and writes nothing', async () => {
+    const seam = await create();
+    await put(seam.id, 1, corner).expect(200);
+    const mine = { ...corner, spec: { ...corner.spec, gapMm: 1 } };
+    const refused = await put(seam.id, 1, mine).expect(412);
+    expect(refused.headers['content-type']).toContain('application/problem+json');
+    expect(refused.body).toMatchObject({
+      type: '/problems/stale-version',
+      status: 412,
+      current: { version: 2, spec: { gapMm: 0 } },
+      yours: mine,
+    });
+    const stored = await request(test.app).get(`/api/seams/${seam.id}`);
+    expect(stored.body.version).toBe(2);
+  });
+
+  it('lets exactly one of many saves at once through', async () => {
+    const seam = await create();
+    const answers = await Promise.all(
+      Array.from({ length: 8 }, (_, index) =>
+        put(seam.id, 1, { ...corner, spec: { ...corner.spec, gapMm: index / 10 } }),
+      ),
+    );
+    expect(answers.map((answer) => answer.status).sort()).toEqual([200, 412, 412, 412, 412, 412, 412, 412]);
+    const revisions = await request(test.app).get(`/api/seams/${seam.id}/revisions`);
+    expect(revisions.body.items).toHaveLength(1);
+  });
+
+  it('refuses impossible chains with the reason and the way out', async () => {
+    const seam = await create();
+    const gas = await put(seam.id, 1, { ...corner, choice: { ...corner.choice, gas: 'C1' } }).expect(422);
+    expect(gas.body.issues[0]).toMatchObject({
+      path: 'gas',
+      code: 'gas-too-active-for-pulse',
+      limit: 20,
+      got: 100,
+      hint: expect.stringContaining('M12'),
+    });
+    const thick = await put(seam.id, 1, { ...corner, spec: { ...corner.spec, thicknessesMm: [0, 400] } }).expect(422);
+    expect(thick.body.issues.map((issue: { path: string }) => issue.path)).toEqual([
+      'spec.thicknessesMm.0',
+      'spec.thicknessesMm.1',
+    ]);
+  });
+});
+
+describe('bad requests are problem documents', () => {
+  const raw = (body: string, type = 'application/json') =>
+    request(test.app).post('/api/seams').set('x-fox-person', author).set('content-type', type).send(body);
+
+  it.each([
+    ['malformed JSON', () => raw('{"a":'), 400, 'malformed-json'],
+    ['an oversized body', () => raw(JSON.stringify({ a: 'x'.repeat(300_000) })), 413, 'too-large'],
+    ['another media type', () => raw('a=1', 'application/x-www-form-urlencoded'), 415, 'unsupported-type'],
+    ['wrong types', () => raw(JSON.stringify({ partId: 5, spec: [] })), 422, 'invalid-input'],
+    ['an unknown part', () => raw(JSON.stringify({ partId: 'nowhere', spec: corner.spec })), 422, 'invalid-input'],
+    ['nobody known', () => request(test.app).post('/api/seams').send({}), 401, 'unknown-person'],
+    ['an unknown seam', () => request(test.app).get('/api/seams/nowhere'), 404, 'not-found'],
+    ['an unknown address', () => request(test.app).get('/api/nowhere'), 404, 'not-found'],
+    ['a broken address', () => request(test.app).get('/api/seams/%E0%A4%A'), 404, 'not-found'],
+    ['a save that does not say its version', () => put('counter-corner', undefined, corner), 428, 'version-missing'],
+    ['a version that is none', () => put('counter-corner', '"x"', corner), 428, 'version-missing'],
+    ['a save of an unknown seam', () => put('nowhere', 1, corner), 404, 'not-found'],
+    ['an invented cursor', () => request(test.app).get('/api/seams?cursor=abc'), 422, 'invalid-input'],
+    ['a silly limit', () => request(test.app).get('/api/orders?limit=100000'), 422, 'invalid-input'],
+  ] as const)('%s', async (_name, ask, status, kind) => {
+    const response = await ask();
+    expect([response.status, response.body.type]).toEqual([status, `/problems/${kind}`]);
+    expect(JSON.stringify(response.body)).not.toMatch(/node_modules|\bat .*\.ts/);
+  });
+});

@@ -1,0 +1,52 @@
+/** What is shown when a view cannot be: what happened, what is safe, and the way on. */
+import { Box, Heading } from '@chakra-ui/react';
+import { Link, useRevalidator, useRouteError } from 'react-router';
+import { ProblemError } from '../lib/api.ts';
+import { Action } from '../ui/action.tsx';
+
+export function ErrorPage() {
+  const error = useRouteError();
+  const { revalidate, state } = useRevalidator();
+  const { title, detail, mayRetry } = explain(error);
+  return (
+    <Box as="main" id="content" p="6" maxWidth="640px">
+      <Heading as="h1" textStyle="title" mb="2">
+        {title}
+      </Heading>
+      <Box mb="4">{detail} Drafts on this device are kept.</Box>
+      <Box display="flex" gap="2" alignItems="center">
+        {mayRetry && (
+          <Action
+            kind="main"
+            disabled={state === 'loading'}
+            onClick={() => {
+              if (mayRetry === 'reload') window.location.reload();
+              else void revalidate();
+            }}
+          >
+            {state === 'loading' ? 'Trying…' : 'Try again'}
+          </Action>
+        )}
+        <Box asChild minHeight="44px" display="inline-flex" alignItems="center" px="3" color="accent" fontWeight={600}>
+          <Link to="/today">To Today</Link>
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function explain(error: unknown): { title: string; detail: string; mayRetry: boolean | 'reload' } {
+  if (error instanceof ProblemError) {
+    return { title: error.problem.title, detail: error.message, mayRetry: error.kind !== 'not-found' };
+  }
+  // A view's chunk that cannot be fetched: the server is gone, or was replaced by a newer build.
+  if (error instanceof TypeError && /import|fetch/i.test(error.message)) {
+    return { title: 'The server cannot be reached', detail: 'This view could not be loaded.', mayRetry: 'reload' };
+  }
+  console.error(error);
+  return {
+    title: 'This view broke',
+    detail: 'Reloading the page usually helps; the cause stands in the browser’s console.',
+    mayRetry: true,
+  };
+}

@@ -1,0 +1,60 @@
+/** The frame around every view: skip link, rail, who works here, and a line while the next view loads. */
+import { Box } from '@chakra-ui/react';
+import { useEffect } from 'react';
+import { Outlet, ScrollRestoration, useLoaderData, useNavigation } from 'react-router';
+import { api } from '../lib/api.ts';
+import { settings } from '../lib/settings.ts';
+import { Rail } from './rail.tsx';
+
+export async function loadFrame({ request }: { request: Request }) {
+  return { people: await api.people(request.signal) };
+}
+
+export function Frame() {
+  const { people } = useLoaderData<Awaited<ReturnType<typeof loadFrame>>>();
+  const navigation = useNavigation();
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || event.shiftKey) return;
+      const act = { F2: settings.getState().toggleUnits, F4: settings.getState().toggleTheme }[event.key];
+      if (!act) return;
+      event.preventDefault();
+      act();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+
+  return (
+    <Box minHeight="100vh" display="flex" flexDirection={{ base: 'column', md: 'row' }}>
+      <Box
+        asChild
+        position="absolute"
+        left="-999px"
+        top="2"
+        zIndex={10}
+        bg="surface"
+        color="ink"
+        px="4"
+        py="3"
+        borderWidth="2px"
+        borderColor="accent"
+        _focus={{ left: '2' }}
+      >
+        <a href="#content">Skip to the content</a>
+      </Box>
+      <Rail people={people} />
+      <Box flex="1" minWidth={0} display="flex" flexDirection="column" position="relative">
+        {navigation.state !== 'idle' && (
+          <Box role="status" position="absolute" top="0" left="0" right="0" height="3px" bg="accent">
+            <Box as="span" srOnly>
+              Loading
+            </Box>
+          </Box>
+        )}
+        <Outlet />
+      </Box>
+      <ScrollRestoration />
+    </Box>
+  );
+}

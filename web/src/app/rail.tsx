@@ -1,0 +1,220 @@
+/** The rail: the views that exist, each with a small drawing of its physics; light, units and who works here at its foot. */
+import { Box, chakra } from '@chakra-ui/react';
+import type { Person } from '@fox-tempo/contract';
+import { useEffect, type ReactNode } from 'react';
+import { NavLink } from 'react-router';
+import { useSettings } from '../lib/settings.ts';
+
+interface Stop {
+  readonly to: string;
+  readonly name: string;
+  readonly drawing: ReactNode;
+}
+
+const stops: readonly Stop[] = [
+  // Three beads laid on a plate: what the day asks for.
+  {
+    to: '/today',
+    name: 'Today',
+    drawing: <path d="M2 19h20M4 19c0-5 4-5 4 0M10 19c0-5 4-5 4 0M16 19c0-5 4-5 4 0M4 6h16M4 10h9" />,
+  },
+  // A tee with its fillet.
+  { to: '/seams', name: 'Seams', drawing: <path d="M2 19h20M8 19V3M8 11l8 8" /> },
+];
+
+export function Rail({ people }: { readonly people: readonly Person[] }) {
+  return (
+    <Box
+      as="nav"
+      aria-label="Views"
+      display="flex"
+      flexDirection={{ base: 'row', md: 'column' }}
+      alignItems="stretch"
+      width={{ base: '100%', md: '84px' }}
+      flexShrink={0}
+      borderRightWidth={{ base: 0, md: '1px' }}
+      borderBottomWidth={{ base: '1px', md: 0 }}
+      borderColor="line"
+      position={{ base: 'static', md: 'sticky' }}
+      top="0"
+      height={{ base: 'auto', md: '100vh' }}
+      gap="1"
+    >
+      <Box
+        display={{ base: 'none', md: 'block' }}
+        textAlign="center"
+        fontWeight={750}
+        fontStretch="84%"
+        fontSize="16px"
+        lineHeight="1"
+        pt="3"
+        pb="3"
+      >
+        Fox
+        <Box color="accent">Tempo</Box>
+      </Box>
+      {stops.map(({ to, name, drawing }) => (
+        <Box
+          asChild
+          key={to}
+          display="flex"
+          flexDirection="column"
+          alignItems="center"
+          justifyContent="center"
+          gap="1"
+          minHeight="56px"
+          minWidth="64px"
+          fontSize="12px"
+          fontWeight={600}
+          color="quiet"
+          borderLeftWidth={{ base: 0, md: '4px' }}
+          borderRightWidth={{ base: 0, md: '4px' }}
+          borderColor="transparent"
+          _hover={{ color: 'ink' }}
+          css={{
+            '&[aria-current=page]': {
+              color: 'var(--chakra-colors-ink)',
+              background: 'var(--chakra-colors-accent-soft)',
+              borderLeftColor: 'var(--chakra-colors-accent)',
+            },
+          }}
+        >
+          <NavLink to={to}>
+            <svg
+              width="24"
+              height="24"
+              viewBox="0 0 24 24"
+              fill="none"
+              stroke="currentColor"
+              strokeWidth="1.8"
+              strokeLinejoin="round"
+              aria-hidden="true"
+            >
+              {drawing}
+            </svg>
+            {name}
+          </NavLink>
+        </Box>
+      ))}
+      <Box flex="1" />
+      <WhoWrites people={people} />
+      <Switches />
+    </Box>
+  );
+}
+
+/** Whose name stands under what is saved from this screen. */
+function WhoWrites({ people }: { readonly people: readonly Person[] }) {
+  const personId = useSettings((state) => state.personId);
+  const choosePerson = useSettings((state) => state.choosePerson);
+  const present = people.find((person) => person.id === personId);
+  useEffect(() => {
+    // A name from another shop's data would be refused at the first save.
+    if (!present && people[0]) choosePerson(people[0].id);
+  }, [present, people, choosePerson]);
+  return (
+    <Box
+      position="relative"
+      textAlign="center"
+      fontSize="12px"
+      color="quiet"
+      minHeight="48px"
+      minWidth="56px"
+      display="grid"
+      alignContent="center"
+      _hover={{ color: 'ink', bg: 'accentSoft' }}
+    >
+      <Box fontFamily="mono" fontSize="15px" color="ink" lineHeight="1.2" aria-hidden="true">
+        {initials(present?.name ?? '')}
+      </Box>
+      <Box aria-hidden="true">writes</Box>
+      <chakra.select
+        aria-label="Who writes"
+        title={present ? `${present.name}, ${present.role}, writes` : 'Who writes'}
+        value={personId ?? ''}
+        onChange={(event) => choosePerson(event.target.value)}
+        position="absolute"
+        inset="0"
+        width="100%"
+        opacity={0}
+        cursor="pointer"
+        css={{
+          '&:focus-visible': {
+            opacity: 1,
+            background: 'var(--chakra-colors-surface)',
+            color: 'var(--chakra-colors-ink)',
+          },
+        }}
+      >
+        {people.map(({ id, name, role }) => (
+          <option key={id} value={id}>
+            {name}, {role}
+          </option>
+        ))}
+      </chakra.select>
+    </Box>
+  );
+}
+
+function initials(name: string): string {
+  return name
+    .split(' ')
+    .map((word) => word.charAt(0))
+    .join('');
+}
+
+function Switches() {
+  const { theme, units, toggleTheme, toggleUnits } = useSettings((state) => state);
+  return (
+    <Box display="flex" flexDirection={{ base: 'row', md: 'column' }} pb={{ base: 0, md: '2' }}>
+      <RailButton
+        label={units === 'metric' ? 'Units: metric' : 'Units: US'}
+        hint="F2 changes the units"
+        onClick={toggleUnits}
+        top={units === 'metric' ? 'mm' : 'in'}
+        word={units === 'metric' ? 'metric' : 'US'}
+      />
+      <RailButton
+        label={theme === 'day' ? 'Light: day' : 'Light: night'}
+        hint="F4 changes day and night"
+        onClick={toggleTheme}
+        top={theme === 'day' ? '○' : '●'}
+        word={theme}
+      />
+    </Box>
+  );
+}
+
+function RailButton({
+  label,
+  hint,
+  top,
+  word,
+  onClick,
+}: {
+  readonly label: string;
+  readonly hint: string;
+  readonly top: string;
+  readonly word: string;
+  readonly onClick: () => void;
+}) {
+  return (
+    <chakra.button
+      type="button"
+      onClick={onClick}
+      title={hint}
+      aria-label={`${label}. ${hint}`}
+      minHeight="48px"
+      minWidth="56px"
+      color="quiet"
+      fontSize="12px"
+      cursor="pointer"
+      _hover={{ color: 'ink', bg: 'accentSoft' }}
+    >
+      <Box fontFamily="mono" fontSize="15px" color="ink" lineHeight="1.2">
+        {top}
+      </Box>
+      {word}
+    </chakra.button>
+  );
+}

@@ -1,0 +1,1 @@
+export { JointDrawing } from './joint-drawing.tsx';

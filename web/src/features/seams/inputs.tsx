@@ -1,0 +1,219 @@
+/** What is asked about the seam, in the order a welder thinks: metal, joint, size, then wire, gas and how the arc should stand. */
+import { Box } from '@chakra-ui/react';
+import {
+  commonGasCodes,
+  fillers,
+  formatForInput,
+  formatQuantity,
+  formatWithUnit,
+  gasOf,
+  jointRule,
+  jointRules,
+  materialOf,
+  materials,
+  positionName,
+  positionRules,
+  quantity,
+  wireSizes,
+  type FillerCode,
+  type Plan,
+  type Position,
+} from '@fox-tempo/core';
+import { useStore } from 'zustand';
+import { useSettings } from '../../lib/settings.ts';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { QuantityField } from '../../ui/quantity-field.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import type { DraftStore } from './draft-store.ts';
+import { numberFields, type NumberFieldName, type Sheet } from './sheet-fields.ts';
+import { followMetal } from './wire-defaults.ts';
+
+export interface InputsProps {
+  readonly store: DraftStore;
+  /** The plan of what is typed so far, for the figures that empty fields stand for. */
+  readonly plan: Plan | null;
+}
+
+export function Inputs({ store, plan }: InputsProps) {
+  const { spec, choice } = useStore(store, (state) => state.sheet);
+  const units = useSettings((state) => state.units);
+  const edit = store.getState().edit;
+  const onSpec = (change: Partial<Sheet['spec']>, field: string) =>
+    edit((sheet) => ({ ...sheet, spec: { ...sheet.spec, ...change } }), field);
+  const onChoice = (change: Partial<Sheet['choice']>, field: string) =>
+    edit((sheet) => ({ ...sheet, choice: { ...sheet.choice, ...change } }), field);
+  const isFillet = jointRule(spec.joint).isFillet;
+  const material = materialOf(spec.materialGroup);
+  const proposed = (value: number | null | undefined, name: NumberFieldName) =>
+    value === null || value === undefined
+      ? 'as planned'
+      : `plan: ${formatQuantity(value, numberFields[name].quantity, units).text}`;
+
+  const setMetal = (materialGroup: Sheet['spec']['materialGroup']) =>
+    edit(
+      (sheet) => ({ spec: { ...sheet.spec, materialGroup }, choice: followMetal(sheet.choice, materialGroup) }),
+      'material',
+    );
+  const setJoint = (joint: Sheet['spec']['joint']) =>
+    // A leg belongs to fillets; leaving it on another joint would be refused.
+    onSpec({ joint, ...(jointRule(joint).isFillet ? {} : { legMm: null }) }, 'joint');
+
+  const sizes = wireSizes.map(({ diameterMm, label }) => ({
+    value: String(diameterMm),
+    label: label.endsWith('mm') ? label : `${label} (${diameterMm.toFixed(2)} mm)`,
+  }));
+  const gases = commonGasCodes.map((code) => ({ value: code, label: gasOf(code).name }));
+
+  return (
+    <>
+      <Panel title="Seam">
+        <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2.5">
+          <Wide>
+            <TextField
+              label="Name"
+              value={spec.name}
+              onChange={(name) => onSpec({ name }, 'name')}
+              error={spec.name.trim() === '' ? 'A seam needs a name.' : undefined}
+            />
+          </Wide>
+          <ChoiceField
+            label="Metal"
+            value={spec.materialGroup}
+            choices={materials.map(({ group, name }) => ({ value: group, label: name }))}
+            onChange={setMetal}
+          />
+          <TextField label="Grade" value={spec.grade} onChange={(grade) => onSpec({ grade }, 'grade')} />
+          <NumberInput store={store} name="thickness1" />
+          <NumberInput store={store} name="thickness2" />
+          <ChoiceField
+            label="Joint"
+            value={spec.joint}
+            choices={jointRules.map(({ joint, name }) => ({ value: joint, label: name }))}
+            onChange={setJoint}
+          />
+          <NumberInput store={store} name="gap" />
+          <Wide>
+            <ChoiceField
+              label="Position"
+              value={spec.position}
+              choices={positionRules.map(({ position }) => ({
+                value: position,
+                label: positionName(position, spec.joint),
+              }))}
+              onChange={(position: Position) => onSpec({ position }, 'position')}
+            />
+          </Wide>
+          {isFillet ? <NumberInput store={store} name="leg" placeholder={proposed(plan?.legMm, 'leg')} /> : <NoLeg />}
+          <NumberInput store={store} name="length" />
+          <NumberInput store={store} name="travel" placeholder={proposed(plan?.travelMmPerMin, 'travel')} />
+        </Box>
+      </Panel>
+      <Panel title="Wire, gas and arc">
+        <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2.5">
+          <Wide>
+            <ChoiceField
+              label="Wire"
+              value={choice.filler}
+              choices={fillers.map(({ code, name, family }) => ({
+                value: code,
+                label: material.families.includes(family) ? name : `${name}: not on ${material.name.toLowerCase()}`,
+                disabled: !material.families.includes(family),
+              }))}
+              onChange={(filler: FillerCode) => onChoice({ filler }, 'filler')}
+              hint={fillers.find(({ code }) => code === choice.filler)?.classes}
+            />
+          </Wide>
+          <ChoiceField
+            label="Wire size"
+            value={String(choice.diameterMm)}
+            choices={withPresent(sizes, String(choice.diameterMm))}
+            onChange={(value) => onChoice({ diameterMm: Number(value) }, 'diameter')}
+          />
+          <NumberInput store={store} name="feed" placeholder={proposed(plan?.proposedFeedMPerMin, 'feed')} />
+          <Wide>
+            <ChoiceField
+              label="Gas"
+              value={choice.gas}
+              choices={withPresent(gases, choice.gas)}
+              onChange={(gas) => onChoice({ gas }, 'gas')}
+              hint={choice.gas === 'none' ? undefined : `ISO 14175 ${choice.gas}`}
+            />
+          </Wide>
+          <Wide>
+            <ChoiceField
+              label="Arc length"
+              value={choice.arcHabit}
+              choices={[
+                { value: 'by-joint', label: 'By the joint' },
+                { value: 'on-line', label: 'At the wire’s line, moved by ear' },
+              ]}
+              onChange={(arcHabit) => onChoice({ arcHabit }, 'habit')}
+              hint={habitHint(choice.arcHabit, plan, units)}
+            />
+          </Wide>
+        </Box>
+      </Panel>
+    </>
+  );
+}
+
+/** Says why there is no field where one stands for other joints. */
+function NoLeg() {
+  return (
+    <Box textStyle="label" color="quiet" alignSelf="center">
+      No leg on this joint; its size follows from thickness and gap.
+    </Box>
+  );
+}
+
+function Wide({ children }: { readonly children: React.ReactNode }) {
+  return <Box gridColumn="1 / -1">{children}</Box>;
+}
+
+/** One number field tied to the draft. */
+function NumberInput({
+  store,
+  name,
+  placeholder,
+}: {
+  readonly store: DraftStore;
+  readonly name: NumberFieldName;
+  readonly placeholder?: string;
+}) {
+  const field = numberFields[name];
+  const units = useSettings((state) => state.units);
+  const value = useStore(store, (state) => field.read(state.sheet));
+  const text = useStore(store, (state) => state.texts[name]);
+  const issue = useStore(store, (state) => state.issues[name]);
+  return (
+    <QuantityField
+      label={field.label}
+      of={field.quantity}
+      value={value}
+      text={text}
+      // A step that is round in the unit shown.
+      step={units === 'us' && quantity(field.quantity).us.factor !== 1 ? field.step * 2.54 : field.step}
+      {...(placeholder === undefined ? {} : { placeholder })}
+      error={issue && [issue.message, issue.hint].filter(Boolean).join(' ')}
+      onText={(typed) => store.getState().type(name, typed, units)}
+      onValue={(next) => store.getState().type(name, formatForInput(next, field.quantity, units), units)}
+    />
+  );
+}
+
+/** Both habits side by side in words, so that neither is hidden. */
+function habitHint(habit: Sheet['choice']['arcHabit'], plan: Plan | null, units: 'metric' | 'us'): string | undefined {
+  if (!plan) return undefined;
+  const line = plan.arcLengthMm - plan.trimMm;
+  return habit === 'on-line'
+    ? `the line of this wire, ${formatWithUnit(line, 'shortLength', units)}`
+    : `${formatWithUnit(plan.arcLengthMm, 'shortLength', units)}; the wire’s line is ${formatWithUnit(line, 'shortLength', units)}`;
+}
+
+/** The list with the present value in it, even when it is not a common one. */
+function withPresent(choices: readonly { value: string; label: string }[], present: string) {
+  return choices.some((choice) => choice.value === present)
+    ? choices
+    : [...choices, { value: present, label: present }];
+}

@@ -1,0 +1,133 @@
+/** All seams by part, each with its joint drawn small and its setting in a line. */
+import { Box, Heading } from '@chakra-ui/react';
+import type { SeamResource } from '@fox-tempo/contract';
+import { fillerOf, formatWithUnit, gasOf, jointRule, positionName, wireSizeLabel } from '@fox-tempo/core';
+import { useState } from 'react';
+import { Link, useLoaderData } from 'react-router';
+import { api } from '../../lib/api.ts';
+import { useSettings } from '../../lib/settings.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { PageHead } from '../../ui/page-head.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { JointDrawing } from '../joint-drawing/index.ts';
+import { NewSeam } from './new-seam.tsx';
+import { planOf, sheetOf } from './sheet.ts';
+
+export async function loadSeamList({ request }: { request: Request }) {
+  const [seams, parts] = await Promise.all([api.seams(request.signal), api.parts(request.signal)]);
+  return { seams, parts };
+}
+
+export function SeamList() {
+  const { seams, parts } = useLoaderData<Awaited<ReturnType<typeof loadSeamList>>>();
+  const [adding, setAdding] = useState(false);
+  const groups = parts
+    .map((part) => ({ part, seams: seams.filter((seam) => seam.partId === part.id) }))
+    .filter((group) => group.seams.length > 0);
+  return (
+    <>
+      <PageHead title="Seams" line={`${seams.length} seams on ${groups.length} parts`}>
+        <Action kind="main" onClick={() => setAdding(true)} aria-expanded={adding}>
+          Describe a seam
+        </Action>
+      </PageHead>
+      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
+        {adding && <NewSeam parts={parts} onClose={() => setAdding(false)} />}
+        {seams.length === 0 && !adding && (
+          <Notice level="note">
+            No seam is described yet. Describe one: metal, thickness, joint and position are enough for a first setting.
+          </Notice>
+        )}
+        {groups.map(({ part, seams: own }) => (
+          <Panel
+            key={part.id}
+            title={part.name}
+            aside={
+              <Box textStyle="label" color="quiet">
+                {part.about}
+              </Box>
+            }
+          >
+            <Box as="ul" listStyleType="none">
+              {own.map((seam) => (
+                <SeamRow key={seam.id} seam={seam} />
+              ))}
+            </Box>
+          </Panel>
+        ))}
+      </Box>
+    </>
+  );
+}
+
+function SeamRow({ seam }: { readonly seam: SeamResource }) {
+  const units = useSettings((state) => state.units);
+  const { spec, revision } = seam;
+  const outcome = planOf(sheetOf(seam));
+  const plan = outcome.ok ? outcome.value : null;
+  return (
+    <Box as="li" borderTopWidth="1px" borderColor="line" _first={{ borderTopWidth: 0 }}>
+      <Box
+        asChild
+        display="grid"
+        gridTemplateColumns={{ base: '96px 1fr', md: '96px minmax(0, 1.3fr) minmax(0, 1fr) 110px' }}
+        alignItems="center"
+        columnGap="4"
+        minHeight="64px"
+        py="1"
+        color="ink"
+        _hover={{ bg: 'accentSoft' }}
+      >
+        <Link to={`/seams/${seam.id}`}>
+          <Box borderRadius="3px" overflow="hidden" aria-hidden="true">
+            <JointDrawing
+              small
+              width={96}
+              height={56}
+              gun={null}
+              joint={spec.joint}
+              position={spec.position}
+              thicknessesMm={spec.thicknessesMm}
+              gapMm={spec.gapMm}
+              legMm={plan?.legMm ?? null}
+              areaMm2={plan?.areaMm2 ?? 6}
+            />
+          </Box>
+          <Box minWidth={0}>
+            <Heading as="h3" fontSize="15px" fontWeight={600}>
+              {spec.name}
+            </Heading>
+            <Box fontSize="13px" color="quiet">
+              {jointRule(spec.joint).name.toLowerCase()}{' '}
+              {spec.thicknessesMm.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + ')},{' '}
+              {positionName(spec.position, spec.joint)}
+            </Box>
+          </Box>
+          <Box fontSize="13px" minWidth={0} display={{ base: 'none', md: 'block' }}>
+            {revision ? (
+              <>
+                {fillerOf(revision.program.filler).name}, {wireSizeLabel(revision.program.diameterMm)}
+                <Box color="quiet">{gasOf(revision.program.gas).name}</Box>
+              </>
+            ) : (
+              <Box color="ochre" fontWeight={600}>
+                ◇ waits for its first setting
+              </Box>
+            )}
+          </Box>
+          <Box textAlign="right" display={{ base: 'none', md: 'block' }}>
+            {revision && (
+              <>
+                <Box textStyle="figure">{formatWithUnit(revision.program.wireFeedMPerMin, 'wireFeed', units)}</Box>
+                <Box textStyle="label" color="quiet">
+                  revision {revision.number}
+                </Box>
+              </>
+            )}
+          </Box>
+        </Link>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,321 @@
+/** The seam sheet: the joint drawn live, what is asked beside it, the computed setting with its bands, the pulse, and the dial card. */
+import { Box, Heading } from '@chakra-ui/react';
+import type { MachineResource, SeamResource } from '@fox-tempo/contract';
+import {
+  fillerOf,
+  gasOf,
+  jointRule,
+  formatWithUnit,
+  programFromPlan,
+  wireSizeLabel,
+  type Issue,
+  type Plan,
+} from '@fox-tempo/core';
+import { planRequest } from '@fox-tempo/contract';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useLoaderData, useParams } from 'react-router';
+import { useStore } from 'zustand';
+import { api } from '../../lib/api.ts';
+import { useSettings } from '../../lib/settings.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { PageHead } from '../../ui/page-head.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { chosenMachine, DialCard, DialStrip } from '../dial-card/index.ts';
+import { JointDrawing } from '../joint-drawing/index.ts';
+import { Waveform } from '../waveform/index.tsx';
+import { Conflict } from './conflict.tsx';
+import { createDraftStore, isEdited, type DraftStore } from './draft-store.ts';
+import { Figures } from './figures.tsx';
+import { Inputs } from './inputs.tsx';
+import { Revisions } from './revisions.tsx';
+import { planOf, sheetOf } from './sheet.ts';
+import type { Sheet } from './sheet-fields.ts';
+import { useSave, type SaveState } from './use-save.ts';
+import { usualGas, usualWire } from './wire-defaults.ts';
+
+export async function loadSeamSheet({ params, request }: { params: { id?: string | undefined }; request: Request }) {
+  const [seam, machines] = await Promise.all([api.seam(params.id ?? '', request.signal), api.machines(request.signal)]);
+  return { seam, machines };
+}
+
+export function SeamSheet() {
+  const { seam, machines } = useLoaderData<Awaited<ReturnType<typeof loadSeamSheet>>>();
+  const { id = '' } = useParams();
+  // A sheet of another seam is another sheet: its draft, its history.
+  return <LoadedSheet key={id} loaded={seam} machines={machines} />;
+}
+
+function LoadedSheet({
+  loaded,
+  machines,
+}: {
+  readonly loaded: SeamResource;
+  readonly machines: readonly MachineResource[];
+}) {
+  const [seam, setSeam] = useState(loaded);
+  const [store] = useState(() => createDraftStore(loaded.id, { version: loaded.version, sheet: sheetOf(loaded) }));
+  const draft = useStore(store);
+  const machineId = useSettings((state) => state.machineId);
+  const circuitMOhm = chosenMachine(machines, machineId)?.file.circuitMOhm;
+  const outcome = useMemo(() => planOf(draft.sheet, circuitMOhm), [draft.sheet, circuitMOhm]);
+  const plan = outcome.ok ? outcome.value : null;
+  const program = useMemo(
+    () => (plan ? programFromPlan(planRequest(draft.sheet.spec, draft.sheet.choice), plan) : null),
+    [plan, draft.sheet],
+  );
+
+  const onStored = useCallback((stored: SeamResource) => setSeam(stored), []);
+  const saving = useSave(seam.id, store, onStored);
+  const edited = isEdited(draft);
+  const hasTextLeft = Object.keys(draft.issues).length > 0;
+  const isNamed = draft.sheet.spec.name.trim() !== '';
+  const canSave =
+    plan !== null && !hasTextLeft && isNamed && saving.state.kind !== 'saving' && (edited || seam.revision === null);
+  // A draft kept on the device may be older than what is stored now.
+  const overtaken =
+    saving.state.kind === 'conflict' ? saving.state.stored : edited && draft.base.version < seam.version ? seam : null;
+
+  const save = saving.save;
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
+      const key = event.key.toLowerCase();
+      const inText = event.target instanceof HTMLInputElement;
+      if (key === 's') {
+        event.preventDefault();
+        if (canSave && !overtaken) void save();
+      } else if (key === 'z' && !inText) {
+        event.preventDefault();
+        if (event.shiftKey) store.getState().redo();
+        else store.getState().undo();
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [canSave, overtaken, save, store]);
+
+  const { spec, choice } = draft.sheet;
+  return (
+    <>
+      <PageHead
+        title={spec.name || 'Seam without a name'}
+        line={<SeamLine sheet={draft.sheet} partName={seam.partName} />}
+      >
+        <SaveBar state={saving.state} edited={edited} revision={seam.revision?.number ?? null} />
+        <Action kind="quiet" disabled={draft.past.length === 0} onClick={draft.undo} title="Undo (Ctrl Z)">
+          Undo
+        </Action>
+        <Action kind="quiet" disabled={draft.future.length === 0} onClick={draft.redo} title="Redo (Ctrl Shift Z)">
+          Redo
+        </Action>
+        <Action kind="main" disabled={!canSave || overtaken !== null} onClick={() => void save()} title="Save (Ctrl S)">
+          Save revision {(seam.revision?.number ?? 0) + 1}
+        </Action>
+      </PageHead>
+      <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: 'minmax(0, 1fr) 318px' }} flex="1">
+        <Box
+          as="main"
+          id="content"
+          tabIndex={-1}
+          p="3"
+          display="grid"
+          gap="3"
+          gridTemplateColumns={{ base: '1fr', lg: '296px minmax(0, 1fr)' }}
+          alignItems="start"
+          minWidth={0}
+        >
+          {overtaken && (
+            <Box gridColumn="1 / -1">
+              <Conflict
+                stored={overtaken}
+                storedSheet={sheetOf(overtaken)}
+                mine={draft.sheet}
+                onKeepMine={() => void saving.keepMine(overtaken)}
+                onTakeTheirs={() => saving.takeTheirs(overtaken)}
+              />
+            </Box>
+          )}
+          {saving.state.kind === 'failed' && (
+            <Box gridColumn="1 / -1">
+              <Notice level="refusal" word="Not saved." urgent>
+                {saving.state.title}. {saving.state.detail} Your draft is kept on this device.{' '}
+                <Action kind="quiet" minHeight="32px" onClick={() => void save()}>
+                  Try again
+                </Action>
+              </Notice>
+            </Box>
+          )}
+          <Box display="grid" gap="3" minWidth={0}>
+            <Inputs store={store} plan={plan} />
+          </Box>
+          <Box display="grid" gap="3" minWidth={0}>
+            <Panel px="0" py="0" overflow="hidden">
+              <JointDrawing
+                joint={spec.joint}
+                position={spec.position}
+                thicknessesMm={spec.thicknessesMm}
+                gapMm={spec.gapMm}
+                legMm={jointRule(spec.joint).isFillet ? (plan?.legMm ?? spec.legMm ?? 3) : null}
+                areaMm2={plan?.areaMm2 ?? 6}
+                gun={
+                  plan && {
+                    ctwdMm: plan.ctwdMm,
+                    arcLengthMm: plan.arcLengthMm,
+                    diameterMm: choice.diameterMm,
+                    tipRecessMm: plan.tipRecessMm,
+                  }
+                }
+              />
+            </Panel>
+            {outcome.ok ? <Cautions plan={outcome.value} /> : <Refusals issues={outcome.issues} store={store} />}
+            {plan && <Figures plan={plan} />}
+            {plan && (
+              <Panel
+                title="Fast pulse"
+                aside={
+                  <Box textStyle="label" color="quiet">
+                    {plan.pulse.dropsPerPulse === 1
+                      ? 'one drop a pulse'
+                      : `${plan.pulse.dropsPerPulse.toFixed(1)} drops a pulse`}
+                  </Box>
+                }
+              >
+                <Waveform pulse={plan.pulse} />
+              </Panel>
+            )}
+            {seam.revision && (
+              <Revisions
+                seamId={seam.id}
+                newest={seam.revision.number}
+                onBringBack={(sheet) => store.getState().edit(() => sheet, 'revision')}
+              />
+            )}
+          </Box>
+        </Box>
+        <Box
+          as="aside"
+          aria-label="Dial card"
+          bg="surface"
+          borderLeftWidth={{ base: 0, xl: '1px' }}
+          borderTopWidth={{ base: '1px', xl: 0 }}
+          borderColor="line"
+          px="4.5"
+          py="4"
+          overflow="hidden"
+        >
+          <DialCard machines={machines} program={program} />
+        </Box>
+      </Box>
+      <DialStrip machines={machines} program={program} />
+    </>
+  );
+}
+
+function SeamLine({ sheet: { spec, choice }, partName }: { readonly sheet: Sheet; readonly partName: string }) {
+  const units = useSettings((state) => state.units);
+  const thick = spec.thicknessesMm.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + ');
+  const joint = jointRule(spec.joint).name.toLowerCase();
+  return (
+    <>
+      {partName} · {joint} {thick}
+      {spec.grade === '' ? '' : `, ${spec.grade}`}, {spec.position} · {fillerOf(choice.filler).name},{' '}
+      {wireSizeLabel(choice.diameterMm)}, {gasOf(choice.gas).name}
+    </>
+  );
+}
+
+function SaveBar({
+  state,
+  edited,
+  revision,
+}: {
+  readonly state: SaveState;
+  readonly edited: boolean;
+  readonly revision: number | null;
+}) {
+  const stored = revision === null ? 'no setting saved yet' : `revision ${revision}`;
+  const text =
+    state.kind === 'saving'
+      ? 'saving…'
+      : edited
+        ? `${stored}, edited; draft kept here`
+        : state.kind === 'saved'
+          ? `saved as ${stored}`
+          : stored;
+  return (
+    <Box role="status" color="quiet" fontSize="13px" mr="1" textAlign="right">
+      {text}
+    </Box>
+  );
+}
+
+function Cautions({ plan }: { readonly plan: Plan }) {
+  if (plan.warnings.length === 0) return null;
+  return (
+    <Box as="section" aria-label="Hazards and cautions" display="grid" gap="1.5">
+      {plan.warnings.map((warning) => (
+        <Notice key={warning.code} level={warning.level}>
+          {warning.message}
+        </Notice>
+      ))}
+    </Box>
+  );
+}
+
+/** Why there is no setting, and the way out where one click can take it. */
+function Refusals({ issues, store }: { readonly issues: readonly Issue[]; readonly store: DraftStore }) {
+  const { sheet, edit } = store.getState();
+  const remedy = (issue: Issue): { label: string; apply: () => void } | null => {
+    if (issue.path === 'gas') {
+      const gas = usualGas(sheet.choice.filler);
+      return {
+        label: `Change to ${gasOf(gas).name}`,
+        apply: () => edit((now) => ({ ...now, choice: { ...now.choice, gas } }), 'remedy'),
+      };
+    }
+    if (issue.path === 'filler') {
+      const wire = usualWire(sheet.spec.materialGroup);
+      return {
+        label: `Change to ${fillerOf(wire.filler).name}, ${wireSizeLabel(wire.diameterMm)}`,
+        apply: () => edit((now) => ({ ...now, choice: { ...now.choice, ...wire, wireFeedMPerMin: null } }), 'remedy'),
+      };
+    }
+    if (issue.path === 'wireFeedMPerMin') {
+      return {
+        label: 'Use the plan’s feed',
+        apply: () => edit((now) => ({ ...now, choice: { ...now.choice, wireFeedMPerMin: null } }), 'remedy'),
+      };
+    }
+    if (issue.path === 'seam.travelMmPerMin') {
+      return {
+        label: 'Use the plan’s pace',
+        apply: () => edit((now) => ({ ...now, spec: { ...now.spec, travelMmPerMin: null } }), 'remedy'),
+      };
+    }
+    return null;
+  };
+  return (
+    <Panel>
+      <Heading as="h2" textStyle="heading" mb="2">
+        No setting for this chain
+      </Heading>
+      <Box display="grid" gap="2">
+        {issues.map((issue) => {
+          const way = remedy(issue);
+          return (
+            <Notice key={`${issue.path} ${issue.code}`} level="refusal" urgent>
+              {issue.message}
+              {issue.hint !== undefined && <Box mt="1">{issue.hint}</Box>}
+              {way && (
+                <Action mt="2" onClick={way.apply}>
+                  {way.label}
+                </Action>
+              )}
+            </Notice>
+          );
+        })}
+      </Box>
+    </Panel>
+  );
+}

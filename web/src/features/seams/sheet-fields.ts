@@ -1,0 +1,121 @@
+/** The number fields of a seam sheet, as data: what each is called, where its value lives, how it is read and stepped. */
+import type { ProgramChoice, SeamSpec } from '@fox-tempo/contract';
+import {
+  materialOf,
+  parseQuantity,
+  rangeIssue,
+  success,
+  type Outcome,
+  type QuantityName,
+  type RangedField,
+  type UnitSystem,
+} from '@fox-tempo/core';
+
+/** Everything a person decides on the sheet, in stored units. */
+export interface Sheet {
+  readonly spec: SeamSpec;
+  readonly choice: ProgramChoice;
+}
+
+export type NumberFieldName = 'thickness1' | 'thickness2' | 'gap' | 'leg' | 'length' | 'travel' | 'feed';
+
+interface NumberField {
+  readonly label: string;
+  readonly quantity: QuantityName;
+  readonly range: RangedField;
+  readonly step: number;
+  /** Empty means: as the plan proposes. */
+  readonly optional: boolean;
+  readonly read: (sheet: Sheet) => number | null;
+  readonly write: (sheet: Sheet, value: number | null) => Sheet;
+}
+
+function onSpec(sheet: Sheet, change: Partial<SeamSpec>): Sheet {
+  return { ...sheet, spec: { ...sheet.spec, ...change } };
+}
+
+export const numberFields: Record<NumberFieldName, NumberField> = {
+  thickness1: {
+    label: 'First part',
+    quantity: 'thickness',
+    range: 'thicknessMm',
+    step: 0.1,
+    optional: false,
+    read: ({ spec }) => spec.thicknessesMm[0],
+    write: (sheet, value) => onSpec(sheet, { thicknessesMm: [value ?? 0, sheet.spec.thicknessesMm[1]] }),
+  },
+  thickness2: {
+    label: 'Second part',
+    quantity: 'thickness',
+    range: 'thicknessMm',
+    step: 0.1,
+    optional: false,
+    read: ({ spec }) => spec.thicknessesMm[1],
+    write: (sheet, value) => onSpec(sheet, { thicknessesMm: [sheet.spec.thicknessesMm[0], value ?? 0] }),
+  },
+  gap: {
+    label: 'Gap',
+    quantity: 'shortLength',
+    range: 'gapMm',
+    step: 0.1,
+    optional: false,
+    read: ({ spec }) => spec.gapMm,
+    write: (sheet, value) => onSpec(sheet, { gapMm: value ?? 0 }),
+  },
+  leg: {
+    label: 'Leg asked',
+    quantity: 'shortLength',
+    range: 'legMm',
+    step: 0.1,
+    optional: true,
+    read: ({ spec }) => spec.legMm,
+    write: (sheet, value) => onSpec(sheet, { legMm: value }),
+  },
+  length: {
+    label: 'Seam length',
+    quantity: 'length',
+    range: 'lengthMm',
+    step: 10,
+    optional: false,
+    read: ({ spec }) => spec.lengthMm,
+    write: (sheet, value) => onSpec(sheet, { lengthMm: value ?? 0 }),
+  },
+  travel: {
+    label: 'Your pace',
+    quantity: 'travel',
+    range: 'travelMmPerMin',
+    step: 10,
+    optional: true,
+    read: ({ spec }) => spec.travelMmPerMin,
+    write: (sheet, value) => onSpec(sheet, { travelMmPerMin: value }),
+  },
+  feed: {
+    label: 'Wire feed',
+    quantity: 'wireFeed',
+    range: 'wireFeedMPerMin',
+    step: 0.1,
+    optional: true,
+    read: ({ choice }) => choice.wireFeedMPerMin,
+    write: (sheet, value) => ({ ...sheet, choice: { ...sheet.choice, wireFeedMPerMin: value } }),
+  },
+};
+
+/** The stored value of typed text, or why it cannot be taken; empty optional fields are null. */
+export function readNumber(
+  name: NumberFieldName,
+  text: string,
+  sheet: Sheet,
+  system: UnitSystem,
+): Outcome<number | null> {
+  const field = numberFields[name];
+  if (field.optional && text.trim() === '') return success(null);
+  const parsed = parseQuantity(text, field.quantity, {
+    system,
+    metal: materialOf(sheet.spec.materialGroup).gaugeTable,
+    name: field.label,
+    path: name,
+  });
+  if (!parsed.ok) return parsed;
+  const outside = rangeIssue(field.range, parsed.value, name);
+  return outside ? { ok: false, issues: [outside] } : parsed;
+}

@@ -1,0 +1,18 @@
+/** From the stored seam to the sheet that is edited, and from the sheet to its plan. */
+import { planRequest, type SeamResource, type SeamSpec } from '@fox-tempo/contract';
+import { planSeam, type Outcome, type Plan } from '@fox-tempo/core';
+import type { Sheet } from './sheet-fields.ts';
+import { usualWire } from './wire-defaults.ts';
+
+export function sheetOf(seam: SeamResource): Sheet {
+  return { spec: seam.spec, choice: seam.choice ?? firstChoice(seam.spec) };
+}
+
+/** What a seam without a setting starts from. */
+function firstChoice(spec: SeamSpec): Sheet['choice'] {
+  return { ...usualWire(spec.materialGroup), arcHabit: 'by-joint', wireFeedMPerMin: null };
+}
+
+export function planOf({ spec, choice }: Sheet, circuitMOhm?: number): Outcome<Plan> {
+  return planSeam(planRequest(spec, choice, circuitMOhm));
+}

@@ -1,0 +1,30 @@
+/** The wire and gas a metal usually gets in this shop, and what follows when the metal changes under a wire that does not join it. */
+import type { ProgramChoice } from '@fox-tempo/contract';
+import { fillerOf, materialOf, type MaterialGroup } from '@fox-tempo/core';
+
+type WireAndGas = Pick<ProgramChoice, 'filler' | 'gas' | 'diameterMm'>;
+
+const usual: Record<MaterialGroup, WireAndGas> = {
+  steel: { filler: 'steel-solid', gas: 'M21-ArC-18', diameterMm: 1.0 },
+  stainless: { filler: 'stainless-solid', gas: 'M12-ArC-2', diameterMm: 1.0 },
+  aluminium: { filler: 'aluminium-5356', gas: 'I1', diameterMm: 1.2 },
+  galvanised: { filler: 'cusi3', gas: 'I1', diameterMm: 1.0 },
+};
+
+export function usualWire(group: MaterialGroup): WireAndGas {
+  return usual[group];
+}
+
+/** The gas this shop would hang on for a filler. */
+export function usualGas(filler: ProgramChoice['filler']): string {
+  return (
+    Object.values(usual).find((wire) => fillerOf(wire.filler).family === fillerOf(filler).family)?.gas ?? 'M21-ArC-18'
+  );
+}
+
+/** The choice, with wire and gas following the metal where the present wire does not join it. */
+export function followMetal(choice: ProgramChoice, group: MaterialGroup): ProgramChoice {
+  if (materialOf(group).families.includes(fillerOf(choice.filler).family)) return choice;
+  // The feed chosen for the old wire means nothing on the new one.
+  return { ...choice, ...usual[group], wireFeedMPerMin: null };
+}

@@ -1,0 +1,1 @@
+export { loadToday, Today } from './today.tsx';

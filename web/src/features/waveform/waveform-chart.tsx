@@ -1,0 +1,210 @@
+/** Current against time over three fast pulses, with peak, background, mean and rms, and each drop at its moment. */
+import { Box } from '@chakra-ui/react';
+import type { PulseResult } from '@fox-tempo/core';
+import { CustomChart, LineChart } from 'echarts/charts';
+import { GridComponent, MarkLineComponent } from 'echarts/components';
+import { init, use as registerCharts, type EChartsType } from 'echarts/core';
+import { SVGRenderer } from 'echarts/renderers';
+import { useEffect, useRef } from 'react';
+import { download, svgToPng } from '../../lib/download.ts';
+import { useSettings } from '../../lib/settings.ts';
+import { Action } from '../../ui/action.tsx';
+import { colours, type ColourName } from '../../ui/theme/colours.ts';
+import { waveformCsv, waveformData, waveformWords, type WaveformData } from './waveform-data.ts';
+
+registerCharts([LineChart, CustomChart, GridComponent, MarkLineComponent, SVGRenderer]);
+
+const words = '"Archivo Variable", sans-serif';
+const figures = '"Spline Sans Mono", monospace';
+
+export function WaveformChart({ pulse }: { readonly pulse: PulseResult }) {
+  const theme = useSettings((state) => state.theme);
+  const holder = useRef<HTMLDivElement>(null);
+  const chart = useRef<EChartsType | null>(null);
+  const data = waveformData(pulse);
+
+  useEffect(() => {
+    if (!holder.current) return undefined;
+    const made = init(holder.current, null, { renderer: 'svg' });
+    chart.current = made;
+    const observer = new ResizeObserver(() => made.resize());
+    observer.observe(holder.current);
+    return () => {
+      observer.disconnect();
+      made.dispose();
+      chart.current = null;
+    };
+  }, []);
+
+  useEffect(() => {
+    chart.current?.setOption(
+      option(waveformData(pulse), (name) => colours[name][theme]),
+      { notMerge: true },
+    );
+  }, [pulse, theme]);
+
+  const name = `fast-pulse-${Math.round(pulse.meanCurrentA)}A`;
+  const svg = () => chart.current?.renderToSVGString() ?? '';
+  return (
+    <Box>
+      <Box ref={holder} role="img" aria-label={waveformWords(data)} height="210px" width="100%" />
+      <Box display="flex" gap="1" justifyContent="flex-end" mt="1">
+        <Action kind="quiet" fontSize="12px" onClick={() => download(`${name}.svg`, 'image/svg+xml', svg())}>
+          Save SVG
+        </Action>
+        <Action
+          kind="quiet"
+          fontSize="12px"
+          onClick={() => void svgToPng(svg(), `${name}.png`, colours.surface[theme])}
+        >
+          Save PNG
+        </Action>
+        <Action kind="quiet" fontSize="12px" onClick={() => download(`${name}.csv`, 'text/csv', waveformCsv(data))}>
+          Save CSV
+        </Action>
+      </Box>
+    </Box>
+  );
+}
+
+function option(data: WaveformData, colour: (name: ColourName) => string) {
+  const level = (value: number, name: string, dashed: boolean) => ({
+    yAxis: value,
+    lineStyle: { color: colour('quiet'), type: dashed ? ('dashed' as const) : ('dotted' as const), width: 1 },
+    label: {
+      formatter: `${name} ${value.toFixed(0)} A`,
+      position: 'end' as const,
+      distance: 6,
+      // Apart even where the two lines nearly meet.
+      offset: [0, dashed ? 8 : -8],
+      color: colour('ink'),
+      fontFamily: figures,
+      fontSize: 12,
+    },
+  });
+  // Room above the peaks for the drops and their moments.
+  const top = Math.ceil((data.peakA * 1.3) / 100) * 100;
+  return {
+    animation: false,
+    textStyle: { fontFamily: words },
+    grid: { left: 46, right: 92, top: 24, bottom: 30 },
+    xAxis: {
+      type: 'value' as const,
+      min: 0,
+      max: data.endMs,
+      axisLabel: {
+        color: colour('quiet'),
+        fontFamily: figures,
+        fontSize: 12,
+        formatter: (value: number) => (value === data.endMs ? '' : `${Number(value.toFixed(1))} ms`),
+      },
+      splitLine: { show: false },
+      axisLine: { lineStyle: { color: colour('line') } },
+    },
+    yAxis: {
+      type: 'value' as const,
+      name: 'current, A',
+      nameTextStyle: {
+        color: colour('quiet'),
+        fontFamily: words,
+        fontSize: 12,
+        align: 'left' as const,
+        padding: [0, 0, 0, -38],
+      },
+      min: 0,
+      max: top,
+      interval: 100,
+      axisLabel: { color: colour('quiet'), fontFamily: figures, fontSize: 12 },
+      splitLine: { lineStyle: { color: colour('line') } },
+    },
+    series: [
+      {
+        type: 'line' as const,
+        data: data.points.map((point) => [...point]),
+        showSymbol: false,
+        lineStyle: { color: colour('accent'), width: 2 },
+        areaStyle: { color: colour('accentSoft'), opacity: 0.55 },
+        markLine: {
+          silent: true,
+          symbol: 'none',
+          data: [level(data.rmsA, 'rms', false), level(data.meanA, 'mean', true)],
+        },
+      },
+      {
+        type: 'custom' as const,
+        data: data.drops.map((time) => [time, 0]),
+        renderItem: (
+          _params: unknown,
+          api: { value: (index: number) => number; coord: (point: number[]) => number[] },
+        ) => dropShape(api.coord([api.value(0), top * 0.93]), api.coord([api.value(0), 0]), colour),
+      },
+      {
+        type: 'custom' as const,
+        data: [[data.firstPeak[0], (data.peakA + data.backgroundA) / 2]],
+        renderItem: (_params: unknown, api: { coord: (point: number[]) => number[] }) =>
+          peakNotes(data, top, api.coord, colour),
+      },
+    ],
+  };
+}
+
+/** A falling drop, with a line down to the time axis at the moment it leaves. */
+function dropShape([x = 0, y = 0]: number[], [, foot = 0]: number[], colour: (name: ColourName) => string) {
+  return {
+    type: 'group' as const,
+    children: [
+      {
+        type: 'line' as const,
+        shape: { x1: x, y1: y + 7, x2: x, y2: foot },
+        style: { stroke: colour('ink'), lineWidth: 1, lineDash: [2, 3] },
+      },
+      {
+        type: 'path' as const,
+        shape: { pathData: 'M0-9C3-4 5-2 5 1A5 5 0 0 1-5 1C-5-2-3-4 0-9Z' },
+        x,
+        y,
+        style: { fill: colour('accent'), stroke: colour('surface'), lineWidth: 1 },
+      },
+    ],
+  };
+}
+
+/** Numbers written on the first pulse: how high, how long, what lies between. */
+function peakNotes(
+  data: WaveformData,
+  axisTop: number,
+  coord: (point: number[]) => number[],
+  colour: (name: ColourName) => string,
+) {
+  const [from, to] = data.firstPeak;
+  const [x1 = 0, top = 0] = coord([from, data.peakA]);
+  const [x2 = 0] = coord([to, data.peakA]);
+  const [, half = 0] = coord([from, (data.peakA + data.backgroundA) / 2]);
+  const [edge = 0, low = 0] = coord([0, data.backgroundA]);
+  const text = (content: string, x: number, y: number, align: 'left' | 'center') => ({
+    type: 'text' as const,
+    x,
+    y,
+    style: {
+      text: content,
+      fill: colour('ink'),
+      font: `500 12px ${figures}`,
+      align,
+      verticalAlign: 'middle' as const,
+      stroke: colour('surface'),
+      lineWidth: 3,
+    },
+  });
+  return {
+    type: 'group' as const,
+    children: [
+      { type: 'line' as const, shape: { x1, y1: half, x2, y2: half }, style: { stroke: colour('ink'), lineWidth: 1 } },
+      text(`${data.peakA.toFixed(0)} A`, (x1 + x2) / 2, top - 9, 'center'),
+      ...(data.drops[0] === undefined
+        ? []
+        : [text('drop leaves', (coord([data.drops[0], 0])[0] ?? 0) + 10, coord([0, axisTop * 0.93])[1] ?? 0, 'left')]),
+      text(`${(to - from).toFixed(2)} ms`, x2 + 10, half, 'left'),
+      text(`${data.backgroundA.toFixed(0)} A`, edge + 6, low - 9, 'left'),
+    ],
+  };
+}

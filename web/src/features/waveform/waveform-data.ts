@@ -1,0 +1,52 @@
+/** The fast pulse as a chart wants it: corner points, levels, and the moments at which drops leave. Times in ms, currents in A. */
+import { leadMs, pulseMeans, waveformPoints, type PulseResult } from '@fox-tempo/core';
+
+export interface WaveformData {
+  readonly points: readonly (readonly [timeMs: number, currentA: number])[];
+  readonly drops: readonly number[];
+  readonly endMs: number;
+  readonly meanA: number;
+  readonly rmsA: number;
+  readonly peakA: number;
+  readonly backgroundA: number;
+  /** Half-height ends of the first peak. */
+  readonly firstPeak: readonly [number, number];
+  readonly periodMs: number;
+}
+
+export function waveformData(pulse: PulseResult, periods = 3): WaveformData {
+  const { meanA, rmsA, reachedPeakA, rampMs } = pulseMeans(pulse);
+  const periodMs = 1000 / pulse.frequencyHz;
+  const foot = leadMs(pulse);
+  const drop = pulse.dropMomentMs;
+  return {
+    points: waveformPoints(pulse, periods).map(({ timeMs, currentA }) => [timeMs, currentA] as const),
+    drops: drop === undefined ? [] : Array.from({ length: periods }, (_, index) => index * periodMs + foot + drop),
+    endMs: periods * periodMs,
+    meanA,
+    rmsA,
+    peakA: reachedPeakA,
+    backgroundA: pulse.backgroundCurrentA,
+    firstPeak: [foot + rampMs / 2, foot + rampMs / 2 + pulse.peakTimeMs],
+    periodMs,
+  };
+}
+
+/** One row per corner, for a spreadsheet. */
+export function waveformCsv({ points }: WaveformData): string {
+  return ['timeMs,currentA', ...points.map(([time, current]) => `${time.toFixed(4)},${current.toFixed(2)}`), ''].join(
+    '\r\n',
+  );
+}
+
+/** The chart in one sentence, for those who do not see it. */
+export function waveformWords(data: WaveformData): string {
+  const drop = data.drops[0];
+  return (
+    `Fast pulse: ${data.peakA.toFixed(0)} amperes for ${(data.firstPeak[1] - data.firstPeak[0]).toFixed(2)} milliseconds, ` +
+    `${data.backgroundA.toFixed(0)} amperes between, every ${data.periodMs.toFixed(1)} milliseconds; mean ${data.meanA.toFixed(0)}, rms ${data.rmsA.toFixed(0)} amperes. ` +
+    (drop === undefined
+      ? 'A single pulse is too weak to detach a drop.'
+      : `A drop leaves ${(drop - data.firstPeak[0]).toFixed(2)} milliseconds after the rise.`)
+  );
+}

@@ -1,0 +1,46 @@
+/** What this person at this screen prefers: light, units, name, machine. Kept on the device. */
+import type { UnitSystem } from '@fox-tempo/core';
+import { useStore } from 'zustand';
+import { persist } from 'zustand/middleware';
+import { createStore } from 'zustand/vanilla';
+
+export interface Settings {
+  readonly theme: 'day' | 'night';
+  readonly units: UnitSystem;
+  /** Who works at this screen; null until chosen. */
+  readonly personId: string | null;
+  /** Whose dial card is shown. */
+  readonly machineId: string | null;
+  toggleTheme: () => void;
+  toggleUnits: () => void;
+  choosePerson: (id: string) => void;
+  chooseMachine: (id: string) => void;
+}
+
+const prefersNight = () => document.documentElement.classList.contains('dark');
+
+export const settings = createStore<Settings>()(
+  persist(
+    (set) => ({
+      theme: prefersNight() ? 'night' : 'day',
+      units: 'metric',
+      personId: null,
+      machineId: null,
+      toggleTheme: () => set((state) => ({ theme: state.theme === 'day' ? 'night' : 'day' })),
+      toggleUnits: () => set((state) => ({ units: state.units === 'metric' ? 'us' : 'metric' })),
+      choosePerson: (personId) => set({ personId }),
+      chooseMachine: (machineId) => set({ machineId }),
+    }),
+    { name: 'fox-tempo/settings' },
+  ),
+);
+
+function applyTheme(theme: Settings['theme']): void {
+  document.documentElement.className = theme === 'night' ? 'dark' : 'light';
+}
+applyTheme(settings.getState().theme);
+settings.subscribe((state) => applyTheme(state.theme));
+
+export function useSettings<T>(select: (state: Settings) => T): T {
+  return useStore(settings, select);
+}

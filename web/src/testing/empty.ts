@@ -1,0 +1,2 @@
+/** Stands for style sheets and fonts in tests. */
+export default {};

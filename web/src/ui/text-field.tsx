@@ -1,0 +1,31 @@
+import { chakra } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { Field, inputLook } from './field.tsx';
+
+export interface TextFieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly hint?: ReactNode;
+  readonly error?: string | undefined;
+  readonly maxLength?: number;
+}
+
+export function TextField({ label, value, onChange, hint, error, maxLength = 80 }: TextFieldProps) {
+  return (
+    <Field label={label} hint={hint} error={error}>
+      {({ id, describedBy, invalid }) => (
+        <chakra.input
+          id={id}
+          {...inputLook}
+          value={value}
+          maxLength={maxLength}
+          autoComplete="off"
+          aria-describedby={describedBy}
+          aria-invalid={invalid}
+          onChange={(event) => onChange(event.target.value)}
+        />
+      )}
+    </Field>
+  );
+}

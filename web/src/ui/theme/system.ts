@@ -1,0 +1,46 @@
+/** Chakra's system with our tokens: warm paper or dark umber, ink, one russet accent, corners of 3 px, rules instead of shadows. */
+import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react';
+import { colours } from './colours.ts';
+
+const semanticColours = Object.fromEntries(
+  Object.entries(colours).map(([name, { day, night }]) => [name, { value: { base: day, _dark: night } }]),
+);
+
+const config = defineConfig({
+  globalCss: {
+    'html, body': { background: 'page', color: 'ink', fontFamily: 'body', fontSize: '15px', lineHeight: 1.35 },
+    // One focus mark everywhere, visible on every ground.
+    '*:focus-visible': { outline: '2px solid var(--chakra-colors-accent)', outlineOffset: '2px' },
+    '::selection': { background: 'accentSoft', color: 'ink' },
+    '*, *::before, *::after': {
+      _motionReduce: { animationDuration: '0.01ms !important', transitionDuration: '0.01ms !important' },
+    },
+  },
+  theme: {
+    tokens: {
+      fonts: {
+        body: { value: '"Archivo Variable", system-ui, sans-serif' },
+        heading: { value: '"Archivo Variable", system-ui, sans-serif' },
+        mono: { value: '"Spline Sans Mono", ui-monospace, monospace' },
+      },
+    },
+    semanticTokens: { colors: semanticColours },
+    textStyles: {
+      title: { value: { fontSize: '20px', fontWeight: 650, fontStretch: '84%', lineHeight: 1.15 } },
+      heading: { value: { fontSize: '16px', fontWeight: 650, fontStretch: '88%', lineHeight: 1.2 } },
+      label: { value: { fontSize: '12px', fontWeight: 400, lineHeight: 1.3 } },
+      figure: { value: { fontFamily: 'mono', fontWeight: 500, fontSize: '16px', fontVariantNumeric: 'tabular-nums' } },
+      bigFigure: {
+        value: {
+          fontFamily: 'mono',
+          fontWeight: 500,
+          fontSize: '24px',
+          lineHeight: 1.1,
+          fontVariantNumeric: 'tabular-nums',
+        },
+      },
+    },
+  },
+});
+
+export const system = createSystem(defaultConfig, config);

@@ -68,7 +68,7 @@ export function Inputs({ store, plan }: InputsProps) {
   return (
     <>
       <Panel title="Seam">
-        <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2.5">
+        <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(3, 1fr)', lg: '1fr 1fr' }} gap="2.5">
           <Wide>
             <TextField
               label="Name"
@@ -110,7 +110,7 @@ export function Inputs({ store, plan }: InputsProps) {
         </Box>
       </Panel>
       <Panel title="Wire, gas and arc">
-        <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2.5">
+        <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(3, 1fr)', lg: '1fr 1fr' }} gap="2.5">
           <Wide>
             <ChoiceField
               label="Wire"

@@ -35,7 +35,9 @@ describe('a number field', () => {
     const { input } = show();
     expect(input.value).toBe('2.5');
     expect(screen.getByText('0.098 in')).toBeTruthy();
-    act(() => settings.setState({ units: 'us' }));
+    act(() => {
+      settings.setState({ units: 'us' });
+    });
     expect(input.value).toBe('0.0984');
     expect(screen.getByLabelText('First part, in')).toBe(input);
   });

@@ -56,6 +56,8 @@ export interface WireInGas {
   readonly v0V: number;
   readonly raOhm: number;
   readonly eVPerMm: number;
+  /** How far the gas is from argon-rich (0) to pure CO2 (1). */
+  readonly co2Share: number;
   readonly nudges: Nudges;
 }
 
@@ -114,6 +116,7 @@ export function wireInGas(
     v0V: v0V + nudges.arcVoltageV,
     raOhm: row.raOhm * nudges.arcResistance,
     eVPerMm: fieldVPerMm * nudges.arcField,
+    co2Share,
     nudges,
   };
 }

@@ -1,0 +1,1 @@
+export type { CanonicalBeat } from './canonical.ts';

@@ -1,0 +1,54 @@
+/** The name of what a run did, by the model's thresholds. */
+import type { SimulationMetrics } from './metrics.ts';
+import { modeThresholds } from './params.ts';
+import type { Recorder } from './recorder.ts';
+
+export type TransferMode =
+  | 'stubbing'
+  | 'dip'
+  | 'globular'
+  | 'spray'
+  | 'pulsed-one-drop'
+  | 'pulsed-multi-drop'
+  | 'pulsed-with-shorts'
+  | 'burn-back';
+
+export function classify(
+  metrics: SimulationMetrics,
+  recorder: Recorder,
+  isPulse: boolean,
+  feedMmPerS: number,
+): TransferMode {
+  const th = modeThresholds;
+  if (recorder.atTipS > 0 || recorder.minExtensionMm < th.burnBackExtensionMm) return 'burn-back';
+  // More than a tenth of the wire fed went into length instead of drops.
+  const growing = recorder.lastExtensionMm - recorder.firstExtensionMm > 0.1 * feedMmPerS * recorder.measuredS;
+  if (metrics.arcOnShare < th.stubbingArcOnShare || growing || recorder.buckles / recorder.measuredS > 2)
+    return 'stubbing';
+  if (isPulse) {
+    if (metrics.shortsPerS > th.pulsedShortsPerS)
+      return metrics.shortsPerS > th.dipShortsPerS && metrics.arcOnShare < th.dipArcOnShare
+        ? 'dip'
+        : 'pulsed-with-shorts';
+    if (metrics.dropsPerPulse > th.oneDrop[1]) return 'pulsed-multi-drop';
+    return metrics.dropsPerPulse >= th.oneDrop[0] ? 'pulsed-one-drop' : 'globular';
+  }
+  if (metrics.shortsPerS > th.dipShortsPerS && metrics.arcOnShare < th.dipArcOnShare) return 'dip';
+  // Between the two sizes the drops decide by which they are nearer to.
+  return metrics.dropFactor > (th.globularDropFactor + th.sprayDropFactor) / 2 ||
+    metrics.shortsPerS > th.pulsedShortsPerS
+    ? 'globular'
+    : 'spray';
+}
+
+/** For the welder. */
+export const transferWords: Record<TransferMode, string> = {
+  stubbing: 'the wire feeds faster than it melts and stubs on the plate',
+  dip: 'short-circuit (dip): a regular frying crackle',
+  globular: 'globular: large unsteady drops, erratic spatter',
+  spray: 'spray: fine drops, a soft hiss',
+  'pulsed-one-drop': 'pulsed, one drop a pulse: a steady hum',
+  'pulsed-multi-drop': 'pulsed, several drops a pulse',
+  'pulsed-with-shorts': 'pulsed with shorts: crackling on top of the hum',
+  'burn-back': 'the arc climbs to the contact tip',
+};

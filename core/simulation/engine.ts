@@ -1,0 +1,408 @@
+/**
+ * The dynamic arc, one fixed step after the other: current, solid extension, pendant drop, detachment, shorts and ignition.
+ * Explicit steps of 10 µs; nothing is allocated in the loop. Sources: melting after Lesnewich and Halmøy, detachment I²t = D after Allum
+ * and Amin, dip transfer as a neck thinned by surface tension and by i²; the constants of the latter are assumed (params.ts).
+ */
+import type { WireInGas } from '../arc/index.ts';
+import { pulseReference } from '../pulse/index.ts';
+import { contact, type ArcState } from './arc-state.ts';
+import { arcDynamics, controller, disturbance, sourceLimits } from './params.ts';
+import { nextNormal, nextUniform, randomStream } from './random.ts';
+import type { Recorder } from './recorder.ts';
+import type { Source } from './source.ts';
+
+export interface ArcSetup {
+  readonly wire: WireInGas;
+  readonly source: Source;
+  readonly ctwdMm: number;
+  readonly feedMmPerS: number;
+  readonly stepS: number;
+  readonly noise: number;
+  readonly seed: number;
+  /** Feed before and just after the arc lights, as a share; 1 in a running weld. */
+  readonly runInShare: number;
+  readonly runInAfterS: number;
+}
+
+/** Drop height against its volume, sampled once: a cube root in every step would cost half the speed. */
+const TABLE = 1024;
+
+/** What the loop reads and never changes, worked out once. */
+export interface ArcModel {
+  readonly setup: ArcSetup;
+  readonly dropHeight: Float64Array;
+  readonly dropStepMm3: number;
+  readonly sphereMm3: number;
+  readonly detachA2s: number;
+  readonly neckS: number;
+  readonly neckA2s: number;
+  readonly fuseA2s: number;
+  /** Tremor and pool waves: heights with the noise in them, angular speeds, phases. Empty without noise. */
+  readonly waveMm: Float64Array;
+  readonly waveRadPerS: Float64Array;
+  readonly wavePhase: Float64Array;
+}
+
+export function buildModel(setup: ArcSetup): ArcModel {
+  const { wire, seed, noise } = setup;
+  const sphereMm3 = (Math.PI / 6) * wire.diameterMm ** 3;
+  const dropStepMm3 = (30 * sphereMm3) / TABLE;
+  const dropHeight = new Float64Array(TABLE + 2);
+  for (let index = 0; index < dropHeight.length; index++) {
+    const volume = index * dropStepMm3;
+    // A film on the wire's end first, then a sphere.
+    dropHeight[index] = Math.min(volume / wire.areaMm2, Math.cbrt((6 * volume) / Math.PI));
+  }
+  const reference = pulseReference(wire);
+  const share = wire.transitionA / reference.peakCurrentA;
+  const random = randomStream(seed);
+  const rough = 1 + arcDynamics.co2PoolExtra * wire.co2Share;
+  const waves =
+    noise === 0 ? [] : [...disturbance.tremor, ...disturbance.pool.map(({ mm, hz }) => ({ mm: mm * rough, hz }))];
+  const stout = 1 + arcDynamics.co2NeckExtra * wire.co2Share;
+  const size = wire.diameterMm / 1.2;
+  return {
+    setup,
+    dropHeight,
+    dropStepMm3,
+    sphereMm3,
+    // Beyond its own peak current a wire in very active gas never pinches by impulse; drops then leave by their size alone.
+    detachA2s:
+      share < 0.95 ? arcDynamics.detachShare * reference.detachmentA2s * (1 - share * share) : Number.POSITIVE_INFINITY,
+    neckS: arcDynamics.neckTimeS * size ** 1.5 * stout,
+    neckA2s: arcDynamics.neckImpulseShare * reference.detachmentA2s * stout,
+    fuseA2s: arcDynamics.fuseImpulseShare * reference.detachmentA2s,
+    waveMm: Float64Array.from(waves, (wave) => wave.mm * noise),
+    waveRadPerS: Float64Array.from(waves, (wave) => 2 * Math.PI * wave.hz),
+    wavePhase: Float64Array.from(waves, () => 2 * Math.PI * nextUniform(random)),
+  };
+}
+
+/** Contact tip to plate at a moment, mm: the hand trembles and the pool waves. */
+export function gapAt(model: ArcModel, timeS: number): number {
+  const { waveMm, waveRadPerS, wavePhase } = model;
+  let gap = model.setup.ctwdMm;
+  for (let index = 0; index < waveMm.length; index++) {
+    gap += waveMm[index]! * Math.sin(waveRadPerS[index]! * timeS + wavePhase[index]!);
+  }
+  return gap;
+}
+
+/** How often tremor, beat and drive are looked at, steps: they move slowly against 10 µs. */
+const SLOW_EVERY = 16;
+/** The loop compares these every step; a property of an object would be looked up each time. */
+const OPEN = contact.open;
+const ARC = contact.arc;
+const LIQUID = contact.liquid;
+const SOLID = contact.solid;
+
+/** Advances the arc by a number of steps, writing into the recorder. `powerOn` false: the source is off; `driveOn` false: the drive coasts down. */
+export function advance(
+  model: ArcModel,
+  state: ArcState,
+  steps: number,
+  recorder: Recorder,
+  powerOn = true,
+  driveOn = true,
+): void {
+  const { setup, dropHeight, dropStepMm3, sphereMm3, detachA2s, neckS, neckA2s, fuseA2s } = model;
+  const { wire, source, stepS: dt, noise } = setup;
+  const { arcMeltMmPerAs, extensionMeltPerA2s, extensionOhmPerMm, areaMm2, v0V, raOhm, eVPerMm, transitionA } = wire;
+  const {
+    residualShare,
+    largestDropFactor,
+    bridgeV,
+    bridgeOhm,
+    extinctionA,
+    extinctionS,
+    fuseGapMm,
+    buckleMm,
+    shortestExtensionMm,
+  } = arcDynamics;
+  const isPulse = source.kind === 'pulse';
+  const circuitOhm = source.circuitOhm;
+  const perInductance = isPulse ? 0 : dt / source.inductanceH;
+  const setV = isPulse ? 0 : source.voltageV;
+  const slewPerStep = isPulse ? source.slewAPerS * dt : 0;
+  const rampPerStep = isPulse ? source.shortRampAPerS * dt : 0;
+  const transition2 = transitionA * transitionA;
+  const smallestMm3 = arcDynamics.smallestDropShare * sphereMm3;
+  const liquidMm3 = arcDynamics.liquidTouchShare * sphereMm3;
+  const decayPerStep = dt / arcDynamics.impulseDecayS;
+  const averagePerStep = dt / arcDynamics.dropAnswerS;
+  const largestA = sourceLimits.largestCurrentA;
+  const inverseDropStep = 1 / dropStepMm3;
+  const slowDt = dt * SLOW_EVERY;
+  const poolDecay = Math.exp(-slowDt / arcDynamics.poolReturnS);
+  const measuring = state.timeS >= recorder.measureFromS - dt / 2;
+  const traceSteps = recorder.traceEveryS > 0 ? Math.max(1, Math.round(recorder.traceEveryS / dt)) : 0;
+  let untilTrace = 0;
+
+  let t = state.timeS;
+  let i = state.currentA;
+  let u = state.voltageV;
+  let ext = state.extensionMm;
+  let drop = state.dropMm3;
+  let impulse = state.impulseA2s;
+  let touch = state.contact;
+  let neck = state.neck;
+  let pushed = state.pushedMm;
+  let faint = state.faintS;
+  let gap = state.gapMm;
+  let poolDip = state.poolDipMm;
+  let average = state.averageA;
+  let feed = state.feedMmPerS;
+  let phase = state.pulseS;
+  let period = state.periodS;
+  let peakA = state.peakA;
+  let backA = state.backgroundA;
+  let voltSeconds = state.pulseVoltSeconds;
+  let correction = state.correction;
+  let need = state.dropNeed;
+  let shortFrom = state.shortFromS;
+  let level = isPulse ? source.high : undefined;
+  let peakS = level ? level.peakS : 0;
+  // What a drop may grow to below the transition current; follows the slow clock.
+  let largestMm3 = 20 * sphereMm3;
+  let untilSlow = 0;
+
+  let charge = 0;
+  let square = 0;
+  let volts = 0;
+  let energy = 0;
+  let arcSum = 0;
+  let litSteps = 0;
+  let extSum = 0;
+  let minArc = recorder.minArcMm;
+  let maxArc = recorder.maxArcMm;
+  let minExt = recorder.minExtensionMm;
+  if (measuring && recorder.measuredS === 0) {
+    recorder.firstExtensionMm = ext;
+    recorder.pulsesAtStart = recorder.pulses;
+  }
+
+  for (let step = 0; step < steps; step++) {
+    if (untilSlow-- === 0) {
+      untilSlow = SLOW_EVERY - 1;
+      poolDip *= poolDecay;
+      gap = gapAt(model, t) + poolDip;
+      if (isPulse && source.beatHz > 0) {
+        const beat = (t * source.beatHz) % 1;
+        level = beat < source.highShare ? source.high : source.low;
+        peakS = level.peakS;
+      }
+      const isRunIn = recorder.litS < 0 || t - recorder.litS < setup.runInAfterS;
+      const wished = driveOn ? (level ? level.feedMmPerS : setup.feedMmPerS) * (isRunIn ? setup.runInShare : 1) : 0;
+      feed += ((wished - feed) * slowDt) / (arcDynamics.driveLagS + slowDt);
+      const factor =
+        average < transitionA
+          ? largestDropFactor - ((largestDropFactor - 1) * average) / transitionA
+          : largestDropFactor;
+      largestMm3 = sphereMm3 * factor * factor * factor;
+    }
+
+    // Drop height from its volume.
+    const at = drop * inverseDropStep;
+    const slot = at < TABLE ? at | 0 : TABLE;
+    const h0 = dropHeight[slot]!;
+    const arc = gap - ext - (h0 + (dropHeight[slot + 1]! - h0) * (at - slot));
+
+    // Voltage at the contact tip.
+    const extOhm = extensionOhmPerMm * ext;
+    if (touch === ARC) u = v0V + (raOhm + extOhm) * i + eVPerMm * (arc > 0 ? arc : 0);
+    else if (touch === OPEN) u = 0;
+    else u = bridgeV * (i > 1 ? 1 : i) + (bridgeOhm + extOhm) * i;
+
+    // Source.
+    if (touch === OPEN) {
+      i = 0;
+      phase = 0;
+    } else if (!powerOn) {
+      i = i > dt * 4e5 ? i - dt * 4e5 : 0;
+    } else if (!isPulse) {
+      i += (setV - i * circuitOhm - u) * perInductance;
+      if (i < 0) i = 0;
+      else if (i > largestA) i = largestA;
+    } else if (touch !== ARC) {
+      i += rampPerStep;
+      if (i > largestA) i = largestA;
+    } else {
+      const off = (phase < peakS ? peakA : backA) - i;
+      i += off > slewPerStep ? slewPerStep : off < -slewPerStep ? -slewPerStep : off;
+    }
+
+    // Pulse clock and arc-length controller: once a pulse, on the mean voltage the source saw over it.
+    if (isPulse && touch !== OPEN) {
+      phase += dt;
+      voltSeconds += (u + i * circuitOhm) * dt;
+      if (phase >= period) {
+        const errorV = level!.setPointV - voltSeconds / phase;
+        if (source.control === 'frequency') {
+          const c = controller.frequency;
+          correction = clamp(correction + c.integral * errorV * phase, c.low, c.high);
+          period = 1 / clamp(level!.frequencyHz * (1 + clamp(correction + c.gain * errorV, c.low, c.high)), 15, 420);
+          peakA = level!.peakA;
+          backA = level!.backgroundA;
+        } else if (source.control === 'background') {
+          const c = controller.backgroundA;
+          correction = clamp(correction + c.integral * errorV * phase, -level!.backgroundA, transitionA);
+          backA = clamp(level!.backgroundA + correction + c.gain * errorV, 12, level!.peakA - 20);
+          period = 1 / level!.frequencyHz;
+          peakA = level!.peakA;
+        } else {
+          const c = controller.peakA;
+          const most = level!.peakA * c.share;
+          correction = clamp(correction + c.integral * errorV * phase, -most, most);
+          peakA = clamp(level!.peakA + correction + c.gain * errorV, level!.peakA - most, level!.peakA + most);
+          period = 1 / level!.frequencyHz;
+          backA = level!.backgroundA;
+        }
+        // The clock keeps what went over, so that the frequency does not depend on the step.
+        phase -= period < phase ? period : phase;
+        if (phase > dt) phase = 0;
+        voltSeconds = 0;
+        recorder.pulses++;
+      }
+    }
+
+    // Melting and feeding.
+    const i2 = i * i;
+    average += (i - average) * averagePerStep;
+    const melt = (touch === ARC ? arcMeltMmPerAs * i : 0) + extensionMeltPerA2s * ext * i2;
+    ext += (feed - melt) * dt;
+    drop += melt * areaMm2 * dt;
+    if (ext < shortestExtensionMm) {
+      ext = shortestExtensionMm;
+      recorder.atTipS += dt;
+    }
+
+    if (touch === ARC) {
+      // Detachment by impulse above the transition current, or because the drop has outgrown what holds it.
+      if (i > transitionA) impulse += (i2 - transition2) * dt;
+      else impulse -= impulse * decayPerStep;
+      if ((impulse >= detachA2s * need && drop > smallestMm3) || drop > largestMm3) {
+        const left = drop * (1 - residualShare);
+        if (measuring) recorder.drop(t, left);
+        drop -= left;
+        impulse = 0;
+        need = noise === 0 ? 1 : Math.max(0.6, 1 + noise * disturbance.dropSpread * nextNormal(state.random));
+      }
+      if (arc <= 0) {
+        touch = drop > liquidMm3 ? LIQUID : SOLID;
+        neck = 1;
+        pushed = 0;
+        impulse = 0;
+        shortFrom = t;
+      } else if (i < extinctionA) {
+        faint += dt;
+        if (faint > extinctionS) {
+          touch = OPEN;
+          recorder.extinctions++;
+          faint = 0;
+        }
+      } else faint = 0;
+    } else if (touch === LIQUID) {
+      neck -= dt * (1 / neckS + i2 / neckA2s);
+      if (gap - ext <= 0) {
+        // The bridge has drained away and the solid wire stands on the plate.
+        touch = SOLID;
+        neck = 1;
+        pushed = 0;
+      } else if (neck <= 0) {
+        if (measuring) recorder.short(t, t - shortFrom, i, drop * (1 - residualShare));
+        drop *= residualShare;
+        touch = ARC;
+        // The breaking bridge pushes the pool down; it swings back within milliseconds.
+        poolDip = arcDynamics.poolDipMm + (arcDynamics.poolDipPer100AMm * i) / 100;
+        gap += poolDip;
+      }
+    } else if (touch === SOLID) {
+      neck -= (dt * i2) / fuseA2s;
+      // Wire that has nowhere to go bends.
+      if (ext > gap) {
+        pushed += ext - gap;
+        ext = gap;
+      }
+      if (neck <= 0) {
+        const isBuckled = pushed > buckleMm;
+        if (recorder.litS < 0) recorder.litS = t;
+        else if (measuring) recorder.short(t, t - shortFrom, i, drop);
+        if (isBuckled) recorder.buckles++;
+        ext = Math.max(gap - fuseGapMm - (isBuckled ? Math.min(pushed, 6) : 0), shortestExtensionMm);
+        drop = arcDynamics.fusedDropShare * sphereMm3;
+        touch = ARC;
+        phase = 0;
+        voltSeconds = 0;
+      }
+    } else if (arc <= 0) {
+      touch = SOLID;
+      neck = 1;
+      pushed = 0;
+      shortFrom = t;
+      recorder.touches++;
+    }
+
+    if (measuring) {
+      charge += i;
+      square += i2;
+      volts += u;
+      energy += u * i;
+      extSum += ext;
+      if (ext < minExt) minExt = ext;
+      if (touch === ARC) {
+        litSteps++;
+        const length = arc > 0 ? arc : 0;
+        arcSum += length;
+        if (length > maxArc) maxArc = length;
+        if (length < minArc) minArc = length;
+      } else if (touch !== OPEN) minArc = 0;
+    }
+    if (traceSteps > 0 && untilTrace-- === 0) {
+      untilTrace = traceSteps - 1;
+      recorder.trace(t, i, u, touch === ARC && arc > 0 ? arc : 0, ext);
+    }
+    t += dt;
+  }
+
+  state.timeS = t;
+  state.currentA = i;
+  state.voltageV = u;
+  state.extensionMm = ext;
+  state.dropMm3 = drop;
+  state.impulseA2s = impulse;
+  state.contact = touch;
+  state.neck = neck;
+  state.pushedMm = pushed;
+  state.faintS = faint;
+  state.gapMm = gap;
+  state.poolDipMm = poolDip;
+  state.averageA = average;
+  state.feedMmPerS = feed;
+  state.pulseS = phase;
+  state.periodS = period;
+  state.peakA = peakA;
+  state.backgroundA = backA;
+  state.pulseVoltSeconds = voltSeconds;
+  state.correction = correction;
+  state.dropNeed = need;
+  state.shortFromS = shortFrom;
+
+  if (measuring) {
+    recorder.measuredS += steps * dt;
+    recorder.chargeAs += charge * dt;
+    recorder.squareA2s += square * dt;
+    recorder.voltSeconds += volts * dt;
+    recorder.energyJ += energy * dt;
+    recorder.arcMmS += arcSum * dt;
+    recorder.arcLitS += litSteps * dt;
+    recorder.extensionMmS += extSum * dt;
+    recorder.minArcMm = minArc;
+    recorder.maxArcMm = maxArc;
+    recorder.minExtensionMm = minExt;
+    recorder.lastExtensionMm = ext;
+  }
+}
+
+function clamp(value: number, low: number, high: number): number {
+  return value < low ? low : value > high ? high : value;
+}

@@ -1,0 +1,16 @@
+export { contact, type ArcState } from './arc-state.ts';
+export { classify, transferWords, type TransferMode } from './classify.ts';
+export { advance, buildModel, type ArcModel, type ArcSetup } from './engine.ts';
+export type { ConstantVoltageInput, PulseSourceInput, SimulationInput, StartStopInput } from './input.ts';
+export type { SimulationMetrics } from './metrics.ts';
+export { inductanceUh, modeThresholds } from './params.ts';
+export { Recorder } from './recorder.ts';
+export {
+  settlingS,
+  simulate,
+  warmState,
+  type Simulation,
+  type SimulationTrace,
+  type StartStopResult,
+} from './simulate.ts';
+export { buildSource, nominalCircuitMOhm, type ControlSchool, type PulseSource, type Source } from './source.ts';

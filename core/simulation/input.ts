@@ -1,0 +1,59 @@
+/** What a simulation is asked. */
+import type { FillerCode } from '../consumables/index.ts';
+import type { CanonicalBeat } from '../double-pulse/index.ts';
+import type { ControlSchool } from './source.ts';
+
+export interface ConstantVoltageInput {
+  readonly kind: 'constant-voltage';
+  readonly voltageV: number;
+  /** Give this or `stiffness`. */
+  readonly inductanceUh?: number | undefined;
+  readonly stiffness?: number | undefined;
+  readonly circuitMOhm?: number | undefined;
+}
+
+export interface PulseSourceInput {
+  readonly kind: 'pulse';
+  /** Arc length against the line, mm. */
+  readonly trim?: number | undefined;
+  /** Absolute set-point at the contact tip, V, instead of a trim: what a machine holds when the hand moves. */
+  readonly voltageV?: number | undefined;
+  readonly control?: ControlSchool | undefined;
+  readonly stiffness?: number | undefined;
+  readonly circuitMOhm?: number | undefined;
+  readonly pulse?:
+    | {
+        readonly slewAPerMs?: number | undefined;
+        readonly peakCurrentA?: number | undefined;
+        readonly peakTimeMs?: number | undefined;
+        readonly backgroundCurrentA?: number | undefined;
+        readonly frequencyHz?: number | undefined;
+      }
+    | undefined;
+  readonly slowBeat?: CanonicalBeat | undefined;
+}
+
+export interface SimulationInput {
+  readonly filler: FillerCode;
+  readonly gas: string;
+  readonly diameterMm: number;
+  readonly wireFeedMPerMin: number;
+  readonly ctwdMm: number;
+  readonly seconds: number;
+  readonly seed: number;
+  readonly source: ConstantVoltageInput | PulseSourceInput;
+  /** 0 is a machine's hand on a still pool, 1 a welder's; default 1. */
+  readonly noise?: number | undefined;
+  readonly stepS?: number | undefined;
+  /** Start cold and stop, instead of a slice of a running weld. */
+  readonly startStop?: StartStopInput | undefined;
+}
+
+export interface StartStopInput {
+  /** Feed until the arc lights, percent of the set feed. */
+  readonly runInPercent: number;
+  /** How long the run-in feed goes on after the arc has lit, s. */
+  readonly runInAfterS: number;
+  /** Time the source stays on after the drive is told to stop, s. */
+  readonly burnBackS: number;
+}

@@ -1,0 +1,200 @@
+/** The `simulate` question: a slice of a running weld, or a whole start and stop, with what it did in numbers and in words. */
+import { pulseLineMm, wireInGas, type WireInGas } from '../arc/index.ts';
+import { steadyCurrentA } from '../melting/index.ts';
+import { success, type Outcome } from '../outcome/index.ts';
+import { contact, type ArcState } from './arc-state.ts';
+import { classify, transferWords, type TransferMode } from './classify.ts';
+import { advance, buildModel, gapAt, type ArcModel } from './engine.ts';
+import type { SimulationInput } from './input.ts';
+import { metricsOf, type SimulationMetrics } from './metrics.ts';
+import { arcDynamics, defaultStepS } from './params.ts';
+import { randomStream } from './random.ts';
+import { Recorder } from './recorder.ts';
+import { buildSource, type Source } from './source.ts';
+
+export interface SimulationTrace {
+  readonly timeS: Float64Array;
+  readonly currentA: Float32Array;
+  readonly voltageV: Float32Array;
+  readonly arcLengthMm: Float32Array;
+  readonly extensionMm: Float32Array;
+}
+
+export interface Simulation {
+  readonly metrics: SimulationMetrics;
+  readonly transferMode: TransferMode;
+  readonly words: string;
+  /** Moments of drops and shorts within what was measured, s. */
+  readonly dropAtS: Float64Array;
+  readonly shortAtS: Float64Array;
+  readonly trace: SimulationTrace;
+  /** Only for a run with start and stop. */
+  readonly startStop?: StartStopResult;
+}
+
+export interface StartStopResult {
+  /** From the first touch to the arc that stays, ms; null when it never lit. */
+  readonly ignitionMs: number | null;
+  /** Touches and solid shorts before the arc stayed. */
+  readonly touches: number;
+  /** Wire bent away on the plate, count. */
+  readonly buckles: number;
+  /** Free wire after the stop, mm from the contact tip, with the ball on its end. */
+  readonly freeWireMm: number;
+  readonly ballFactor: number;
+  readonly stuck: boolean;
+}
+
+/** The arc before it is measured is left to settle for this long, s. */
+export const settlingS = 0.25;
+
+/** Validated input in, result out. Issues: those of the source. `traceEveryS` 0 keeps no trace. */
+export function simulate(input: SimulationInput, traceEveryS = 0): Outcome<Simulation> {
+  const built = buildSource(input);
+  if (!built.ok) return built;
+  const wire = wireInGas(input.filler, input.gas, input.diameterMm);
+  const source = built.value;
+  const stepS = input.stepS ?? defaultStepS;
+  const model = buildModel({
+    wire,
+    source,
+    ctwdMm: input.ctwdMm,
+    feedMmPerS: (input.wireFeedMPerMin * 1000) / 60,
+    stepS,
+    noise: input.noise ?? 1,
+    seed: input.seed,
+    runInShare: (input.startStop?.runInPercent ?? 100) / 100,
+    runInAfterS: input.startStop?.runInAfterS ?? 0,
+  });
+  const startStop = input.startStop;
+  const settle = startStop ? 0 : Math.min(settlingS, input.seconds);
+  const recorder = new Recorder(settle + input.seconds + (startStop?.burnBackS ?? 0) + 0.3, traceEveryS);
+  recorder.measureFromS = settle;
+  const state = startStop ? coldState(model, input) : warmState(model, input, source);
+  if (!startStop) recorder.litS = 0;
+  if (settle > 0) run(model, state, settle, recorder);
+  recorder.measureFromS = state.timeS;
+  run(model, state, input.seconds, recorder);
+  const metrics = metricsOf(wire, recorder);
+  const transferMode = classify(metrics, recorder, source.kind === 'pulse', model.setup.feedMmPerS);
+  const stopped = startStop ? stop(model, state, recorder, startStop.burnBackS, wire) : undefined;
+  return success({
+    metrics,
+    transferMode,
+    words: transferWords[transferMode],
+    dropAtS: recorder.dropAtS.slice(0, Math.min(recorder.drops, recorder.dropAtS.length)),
+    shortAtS: recorder.shortAtS.slice(0, Math.min(recorder.shorts, recorder.shortAtS.length)),
+    trace: {
+      timeS: recorder.traceTimeS.slice(0, recorder.traceLength),
+      currentA: recorder.traceCurrentA.slice(0, recorder.traceLength),
+      voltageV: recorder.traceVoltageV.slice(0, recorder.traceLength),
+      arcLengthMm: recorder.traceArcMm.slice(0, recorder.traceLength),
+      extensionMm: recorder.traceExtensionMm.slice(0, recorder.traceLength),
+    },
+    ...(stopped ? { startStop: stopped } : {}),
+  });
+}
+
+/** A running weld, near where the static model puts it, so that little has to settle. */
+export function warmState(model: ArcModel, input: SimulationInput, source: Source): ArcState {
+  const { wire, feedMmPerS } = model.setup;
+  const lineMm = pulseLineMm(wire.family, wire.diameterMm);
+  const guess = source.kind === 'pulse' ? lineMm : 3;
+  const extensionMm = Math.max(input.ctwdMm - guess - 0.5 * wire.diameterMm, 4);
+  const currentA = steadyCurrentA(wire, feedMmPerS, extensionMm);
+  return {
+    ...still(model, input.seed),
+    currentA: source.kind === 'pulse' ? source.high.backgroundA : currentA,
+    averageA: currentA,
+    extensionMm,
+    dropMm3: 0.3 * model.sphereMm3,
+    contact: contact.arc,
+    feedMmPerS: source.kind === 'pulse' ? source.high.feedMmPerS : feedMmPerS,
+    periodS: source.kind === 'pulse' ? 1 / source.high.frequencyHz : 1,
+    peakA: source.kind === 'pulse' ? source.high.peakA : 0,
+    backgroundA: source.kind === 'pulse' ? source.high.backgroundA : 0,
+  };
+}
+
+/** Cold wire, snipped a little short of the plate, drive at rest. */
+function coldState(model: ArcModel, input: SimulationInput): ArcState {
+  const source = model.setup.source;
+  return {
+    ...still(model, input.seed),
+    extensionMm: input.ctwdMm - 5,
+    dropMm3: 0.05 * model.sphereMm3,
+    contact: contact.open,
+    periodS: source.kind === 'pulse' ? 1 / source.high.frequencyHz : 1,
+    peakA: source.kind === 'pulse' ? source.high.peakA : 0,
+    backgroundA: source.kind === 'pulse' ? source.high.backgroundA : 0,
+  };
+}
+
+function still(model: ArcModel, seed: number): ArcState {
+  return {
+    timeS: 0,
+    currentA: 0,
+    voltageV: 0,
+    extensionMm: 0,
+    dropMm3: 0,
+    impulseA2s: 0,
+    contact: contact.open,
+    neck: 1,
+    pushedMm: 0,
+    faintS: 0,
+    gapMm: gapAt(model, 0),
+    poolDipMm: 0,
+    averageA: 0,
+    feedMmPerS: 0,
+    pulseS: 0,
+    periodS: 1,
+    peakA: 0,
+    backgroundA: 0,
+    pulseVoltSeconds: 0,
+    correction: 0,
+    dropNeed: 1,
+    shortFromS: 0,
+    random: randomStream(seed + 1),
+  };
+}
+
+/** Short calls keep the loop in compiled code: one that meets a new case half-way would crawl on to its end. */
+const chunkSteps = 1024;
+
+function run(
+  model: ArcModel,
+  state: ArcState,
+  seconds: number,
+  recorder: Recorder,
+  powerOn = true,
+  driveOn = true,
+): void {
+  for (let left = Math.round(seconds / model.setup.stepS); left > 0; left -= chunkSteps) {
+    advance(model, state, Math.min(left, chunkSteps), recorder, powerOn, driveOn);
+  }
+}
+
+/** The drive coasts down while the source burns the wire back; then the source goes off and what is left is measured. */
+function stop(
+  model: ArcModel,
+  state: ArcState,
+  recorder: Recorder,
+  burnBackS: number,
+  wire: WireInGas,
+): StartStopResult {
+  const { litS, touches, buckles } = recorder;
+  run(model, state, burnBackS, recorder, true, false);
+  // Long enough for a coasting drive to stand and a pool to freeze.
+  run(model, state, 0.15, recorder, false, false);
+  const ballFactor = Math.cbrt((6 * state.dropMm3) / Math.PI) / wire.diameterMm;
+  const stuck =
+    state.contact === contact.solid || state.contact === contact.liquid || state.extensionMm >= state.gapMm - 0.1;
+  return {
+    ignitionMs: litS < 0 ? null : 1000 * litS,
+    touches,
+    buckles,
+    freeWireMm: state.extensionMm + ballFactor * wire.diameterMm,
+    ballFactor,
+    stuck: stuck && state.extensionMm > arcDynamics.shortestExtensionMm,
+  };
+}

@@ -1,0 +1,111 @@
+/** Power sources as the loop sees them: constant voltage behind an inductance, or a pulse with a slew limit and an arc-length controller. */
+import { arcElectrical, pulseLineMm, wireInGas, type WireInGas } from '../arc/index.ts';
+import { success, type Outcome } from '../outcome/index.ts';
+import { solvePulse, pulseMeans, type FastPulse } from '../pulse/index.ts';
+import { inductanceUh, shortRampAPerMs } from './params.ts';
+import type { SimulationInput } from './input.ts';
+
+export type ControlSchool = 'frequency' | 'background' | 'peak';
+
+/** One level of the pulse: what the machine runs when the arc needs no correction. */
+export interface PulseLevel {
+  readonly feedMmPerS: number;
+  readonly peakA: number;
+  readonly peakS: number;
+  readonly backgroundA: number;
+  readonly frequencyHz: number;
+  /** Set-point of the mean voltage that the source sees at its own terminals, V. */
+  readonly setPointV: number;
+}
+
+export interface ConstantVoltageSource {
+  readonly kind: 'constant-voltage';
+  readonly voltageV: number;
+  readonly inductanceH: number;
+  readonly circuitOhm: number;
+}
+
+export interface PulseSource {
+  readonly kind: 'pulse';
+  readonly control: ControlSchool;
+  readonly circuitOhm: number;
+  readonly slewAPerS: number;
+  readonly shortRampAPerS: number;
+  readonly high: PulseLevel;
+  /** Equal to `high` without a slow beat. */
+  readonly low: PulseLevel;
+  /** Slow beat: frequency in Hz (0 without) and share of time at high. */
+  readonly beatHz: number;
+  readonly highShare: number;
+}
+
+export type Source = ConstantVoltageSource | PulseSource;
+
+/** Circuit that the source was set up with, mΩ; its set-point is made for this one. */
+export const nominalCircuitMOhm = 15;
+
+/** The source that an input describes. Issues: those of the pulse it is solved from. */
+export function buildSource(input: SimulationInput): Outcome<Source> {
+  const { source } = input;
+  if (source.kind === 'constant-voltage') {
+    return success({
+      kind: 'constant-voltage',
+      voltageV: source.voltageV,
+      inductanceH: (source.inductanceUh ?? inductanceUh(source.stiffness ?? 0)) * 1e-6,
+      circuitOhm: (source.circuitMOhm ?? nominalCircuitMOhm) / 1000,
+    });
+  }
+  const wire = wireInGas(input.filler, input.gas, input.diameterMm);
+  const beat = source.slowBeat;
+  const high = buildLevel(input, wire, beat?.highFeedMPerMin ?? input.wireFeedMPerMin);
+  if (!high.ok) return high;
+  const low = beat ? buildLevel(input, wire, beat.lowFeedMPerMin) : high;
+  if (!low.ok) return low;
+  const stiffness = source.stiffness ?? 0;
+  return success({
+    kind: 'pulse',
+    control: source.control ?? 'frequency',
+    circuitOhm: (source.circuitMOhm ?? nominalCircuitMOhm) / 1000,
+    slewAPerS: (source.pulse?.slewAPerMs ?? slewByStiffness(stiffness)) * 1000,
+    shortRampAPerS: shortRampAPerMs(stiffness) * 1000,
+    high: high.value,
+    low: low.value,
+    beatHz: beat?.frequencyHz ?? 0,
+    highShare: beat?.highShare ?? 1,
+  });
+}
+
+/** Slew within 100..600 A/ms: a soft setting rounds the flanks. */
+function slewByStiffness(stiffness: number): number {
+  return Math.min(Math.max(600 * 2 ** (Math.min(stiffness, 0) / 5), 100), 600);
+}
+
+function buildLevel(input: SimulationInput, wire: WireInGas, feedMPerMin: number): Outcome<PulseLevel> {
+  const { source } = input;
+  if (source.kind !== 'pulse') throw new Error('a level belongs to a pulse source');
+  const lineMm = pulseLineMm(wire.family, wire.diameterMm);
+  const targetMm = Math.max(lineMm + (source.trim ?? 0), 0);
+  // The line is a static figure: the drop counts as nothing in it.
+  const extensionMm = Math.max(input.ctwdMm - (source.voltageV === undefined ? targetMm : lineMm), 3);
+  const given = source.pulse ?? {};
+  const solved = solvePulse({
+    filler: input.filler,
+    gas: input.gas,
+    diameterMm: input.diameterMm,
+    wireFeedMPerMin: feedMPerMin,
+    extensionMm,
+    ...given,
+  });
+  if (!solved.ok) return solved;
+  const pulse: FastPulse = solved.value;
+  const { meanA, rmsA } = pulseMeans(pulse);
+  const tipV = source.voltageV ?? arcElectrical(wire, meanA, rmsA, targetMm, extensionMm, 0).meanVoltageV;
+  return success({
+    feedMmPerS: (feedMPerMin * 1000) / 60,
+    peakA: pulse.peakCurrentA,
+    peakS: pulse.peakTimeMs / 1000,
+    backgroundA: pulse.backgroundCurrentA,
+    frequencyHz: pulse.frequencyHz,
+    setPointV: tipV + (meanA * nominalCircuitMOhm) / 1000,
+  });
+}

@@ -131,6 +131,7 @@ export function advance(
   const decayPerStep = dt / arcDynamics.impulseDecayS;
   const averagePerStep = dt / arcDynamics.dropAnswerS;
   const largestA = sourceLimits.largestCurrentA;
+  const ignitionA = sourceLimits.ignitionA;
   const inverseDropStep = 1 / dropStepMm3;
   const slowDt = dt * SLOW_EVERY;
   const poolDecay = Math.exp(-slowDt / arcDynamics.poolReturnS);
@@ -165,6 +166,7 @@ export function advance(
   // What a drop may grow to below the transition current; follows the slow clock.
   let largestMm3 = 20 * sphereMm3;
   let untilSlow = 0;
+  let isCold = recorder.litS < 0;
 
   let charge = 0;
   let square = 0;
@@ -225,7 +227,8 @@ export function advance(
       else if (i > largestA) i = largestA;
     } else if (touch !== ARC) {
       i += rampPerStep;
-      if (i > largestA) i = largestA;
+      const most = touch === SOLID ? ignitionA : largestA;
+      if (i > most) i = most;
     } else {
       const off = (phase < peakS ? peakA : backA) - i;
       i += off > slewPerStep ? slewPerStep : off < -slewPerStep ? -slewPerStep : off;
@@ -268,7 +271,8 @@ export function advance(
     // Melting and feeding.
     const i2 = i * i;
     average += (i - average) * averagePerStep;
-    const melt = (touch === ARC ? arcMeltMmPerAs * i : 0) + extensionMeltPerA2s * ext * i2;
+    // Before the first arc the wire is cold: it has to be heated before any of it melts.
+    const melt = isCold ? 0 : (touch === ARC ? arcMeltMmPerAs * i : 0) + extensionMeltPerA2s * ext * i2;
     ext += (feed - melt) * dt;
     drop += melt * areaMm2 * dt;
     if (ext < shortestExtensionMm) {
@@ -325,8 +329,10 @@ export function advance(
       }
       if (neck <= 0) {
         const isBuckled = pushed > buckleMm;
-        if (recorder.litS < 0) recorder.litS = t;
-        else if (measuring) recorder.short(t, t - shortFrom, i, drop);
+        if (isCold) {
+          recorder.litS = t;
+          isCold = false;
+        } else if (measuring) recorder.short(t, t - shortFrom, i, drop);
         if (isBuckled) recorder.buckles++;
         ext = Math.max(gap - fuseGapMm - (isBuckled ? Math.min(pushed, 6) : 0), shortestExtensionMm);
         drop = arcDynamics.fusedDropShare * sphereMm3;

@@ -74,6 +74,8 @@ export const disturbance = {
 /** Power source limits and answers. Short-circuit ramp and slew by stiffness are given by the model. */
 export const sourceLimits = {
   largestCurrentA: 620,
+  /** Current a pulse source gives into a solid contact, A: enough to light, not to burst the wire. */
+  ignitionA: 400,
   openCircuitV: 68,
 } as const;
 

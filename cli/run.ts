@@ -1,6 +1,6 @@
 /** What the command line does, apart from the process around it, so that tests can call it. */
-import { meltInput, parseWith, planInput, pulseInput } from '@fox-tempo/contract';
-import { melt, planSeam, solvePulse, type Issue, type Outcome } from '@fox-tempo/core';
+import { verbNames, verbs, type VerbName } from '@fox-tempo/contract';
+import type { Issue } from '@fox-tempo/core';
 
 interface CommandError {
   readonly error: Issue & { readonly issues: readonly Issue[] };
@@ -9,17 +9,9 @@ interface CommandError {
 export type CommandAnswer =
   { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly error: CommandError };
 
-/** Each verb: shape of its input, then the core. */
-const verbs: Record<string, (input: unknown) => Outcome<unknown>> = {
-  melt: (input) => then(parseWith(meltInput, input), melt),
-  pulse: (input) => then(parseWith(pulseInput, input), (value) => solvePulse(value)),
-  plan: (input) => then(parseWith(planInput, input), planSeam),
-};
-
 export function runVerb(verb: string | undefined, readInput: () => string | Error): CommandAnswer {
-  const known = Object.keys(verbs);
-  const run = verb !== undefined && Object.hasOwn(verbs, verb) ? verbs[verb] : undefined;
-  if (!run) {
+  const known: readonly string[] = verbNames;
+  if (!isVerb(verb)) {
     return refused([
       {
         path: 'verb',
@@ -55,7 +47,7 @@ export function runVerb(verb: string | undefined, readInput: () => string | Erro
       },
     ]);
   }
-  const outcome = run(input);
+  const outcome = verbs[verb].run(input);
   return outcome.ok ? { ok: true, value: outcome.value } : refused(outcome.issues);
 }
 
@@ -65,6 +57,6 @@ function refused(issues: readonly Issue[]): CommandAnswer {
   return { ok: false, error: { error: { hint: '', ...first, issues } } };
 }
 
-function then<A, B>(outcome: Outcome<A>, next: (value: A) => Outcome<B>): Outcome<B> {
-  return outcome.ok ? next(outcome.value) : outcome;
+function isVerb(verb: string | undefined): verb is VerbName {
+  return verb !== undefined && Object.hasOwn(verbs, verb);
 }

@@ -1,5 +1,8 @@
 /** Everything that crosses a border, as Zod shapes and the types they infer. */
 export { meltInput, planInput, pulseInput } from './compute.ts';
+export { verbNames, verbs, type Verb, type VerbName } from './verbs.ts';
+export { openApiDocument } from './openapi.ts';
+export { fileSchemas } from './file-schemas.ts';
 export { parseWith } from './issues.ts';
 export { machineFile, machineResource, machineStanding, type MachineFile, type MachineResource } from './machine.ts';
 export { planRequest } from './plan-request.ts';

@@ -18,6 +18,25 @@ export {
   type Material,
   type MaterialGroup,
 } from './consumables/index.ts';
+export { bead, type BeadInput, type BeadResult } from './bead/index.ts';
+export { calibrate, type Calibration, type CalibrationInput } from './calibration/index.ts';
+export {
+  co2Minutes,
+  compressedMinutes,
+  currentAtDuty,
+  dutyPercent,
+  seamGasL,
+  spoolMinutes,
+} from './consumption/index.ts';
+export { doublePulse, type DoublePulseInput, type DoublePulseResult } from './double-pulse/index.ts';
+export { heat, type HeatInput, type HeatResult } from './heat/index.ts';
+export {
+  simulate,
+  type Simulation,
+  type SimulationInput,
+  type SimulationMetrics,
+  type TransferMode,
+} from './simulation/index.ts';
 export {
   programFromPlan,
   quantityUnits,

@@ -6,6 +6,8 @@ import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Database } from './db/connection.ts';
 import { HttpProblem, notFound, sendProblem } from './http/problem.ts';
+import { computeRoutes } from './modules/compute/routes.ts';
+import { descriptionRoutes } from './modules/description/routes.ts';
 import { healthRoutes } from './modules/health/routes.ts';
 import { machineRoutes } from './modules/machines/routes.ts';
 import { orderRoutes } from './modules/orders/routes.ts';
@@ -46,6 +48,8 @@ function api(db: Database): express.Router {
   router.use('/orders', orderRoutes(db));
   router.use('/machines', machineRoutes(db));
   router.use('/seams', seamRoutes(db));
+  router.use('/compute', computeRoutes());
+  router.use('/', descriptionRoutes());
   router.use(notFound);
   return router;
 }

@@ -46,7 +46,13 @@ export function bead({ filler, diameterMm, wireFeedMPerMin, travelMmPerMin, legM
   const leg = legMm ?? filletLegMm(areaMm2);
   const solved = rangeIssues({ wireFeedMPerMin: feed, travelMmPerMin: travel, legMm: leg });
   if (solved.length > 0) {
-    return failure(...solved.map((issue) => ({ ...issue, code: 'no-solution', message: `No solution, because the one that is left would be out of range. ${issue.message}` })));
+    return failure(
+      ...solved.map((issue) => ({
+        ...issue,
+        code: 'no-solution',
+        message: `No solution, because the one that is left would be out of range. ${issue.message}`,
+      })),
+    );
   }
   return success({
     wireFeedMPerMin: feed,

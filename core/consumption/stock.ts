@@ -17,11 +17,22 @@ export function co2Minutes(massKg: number, flowLPerMin: number): number {
 }
 
 /** Arc minutes left on a spool: kg, mm, kg/m³, m/min. */
-export function spoolMinutes(massKg: number, diameterMm: number, densityKgPerM3: number, wireFeedMPerMin: number): number {
+export function spoolMinutes(
+  massKg: number,
+  diameterMm: number,
+  densityKgPerM3: number,
+  wireFeedMPerMin: number,
+): number {
   return massKg / (wireAreaMm2(diameterMm) * 1e-6 * densityKgPerM3 * wireFeedMPerMin);
 }
 
 /** Gas of a seam in L: arc time with pre- and post-flow for every start. */
-export function seamGasL(flowLPerMin: number, arcSeconds: number, starts: number, preSeconds: number, postSeconds: number): number {
+export function seamGasL(
+  flowLPerMin: number,
+  arcSeconds: number,
+  starts: number,
+  preSeconds: number,
+  postSeconds: number,
+): number {
   return (flowLPerMin * (arcSeconds + starts * (preSeconds + postSeconds))) / 60;
 }

@@ -16,7 +16,9 @@ export interface DoublePulseInput {
   readonly to: BeatSchool;
   readonly travelMmPerMin?: number | undefined;
   /** With a wire the answer says what the beat does to current and heat. */
-  readonly wire?: { readonly filler: FillerCode; readonly gas: string; readonly diameterMm: number; readonly extensionMm: number } | undefined;
+  readonly wire?:
+    | { readonly filler: FillerCode; readonly gas: string; readonly diameterMm: number; readonly extensionMm: number }
+    | undefined;
   /** Limits of the program or machine that both levels have to keep, m/min. */
   readonly feedLimitsMPerMin?: readonly [number, number] | undefined;
 }
@@ -51,13 +53,22 @@ export function doublePulse(input: DoublePulseInput): Outcome<DoublePulseResult>
   const caution = (code: string, message: string) => warnings.push({ code, level: 'caution', message });
   const pitch = input.travelMmPerMin === undefined ? undefined : ripplePitchMm(input.travelMmPerMin, beat.frequencyHz);
   if (pitch !== undefined && (pitch < usualPitchMm[0] || pitch > usualPitchMm[1])) {
-    caution('ripple-pitch', `Ripples every ${pitch.toFixed(2)} mm are outside the usual ${usualPitchMm[0]} to ${usualPitchMm[1]} mm.`);
+    caution(
+      'ripple-pitch',
+      `Ripples every ${pitch.toFixed(2)} mm are outside the usual ${usualPitchMm[0]} to ${usualPitchMm[1]} mm.`,
+    );
   }
   const limits = input.feedLimitsMPerMin;
   if (limits) {
-    for (const [name, feed] of [['high', beat.highFeedMPerMin], ['low', beat.lowFeedMPerMin]] as const) {
+    for (const [name, feed] of [
+      ['high', beat.highFeedMPerMin],
+      ['low', beat.lowFeedMPerMin],
+    ] as const) {
       if (feed < limits[0] || feed > limits[1]) {
-        caution(`${name}-beyond-limits`, `The slow ${name} level of ${feed.toFixed(1)} m/min is outside ${limits[0]} to ${limits[1]} m/min.`);
+        caution(
+          `${name}-beyond-limits`,
+          `The slow ${name} level of ${feed.toFixed(1)} m/min is outside ${limits[0]} to ${limits[1]} m/min.`,
+        );
       }
     }
   }
@@ -82,11 +93,23 @@ function effectOf(
     const pulse = solveDefaultPulse(wire, extensionMm, wireFeedMPerMin);
     if (typeof pulse === 'string') return undefined;
     const { meanA, rmsA } = pulseMeans(pulse);
-    return { wireFeedMPerMin, meanCurrentA: meanA, meanPowerW: arcElectrical(wire, meanA, rmsA, lineMm, extensionMm, 0).meanPowerW };
+    return {
+      wireFeedMPerMin,
+      meanCurrentA: meanA,
+      meanPowerW: arcElectrical(wire, meanA, rmsA, lineMm, extensionMm, 0).meanPowerW,
+    };
   };
   const [high, low, single] = [level(beat.highFeedMPerMin), level(beat.lowFeedMPerMin), level(beat.meanFeedMPerMin)];
-  if (!high) caution('high-not-pulsable', `The slow high level of ${beat.highFeedMPerMin.toFixed(1)} m/min cannot be pulsed with this wire.`);
-  if (!low) caution('low-not-pulsable', `The slow low level of ${beat.lowFeedMPerMin.toFixed(1)} m/min cannot be pulsed with this wire.`);
+  if (!high)
+    caution(
+      'high-not-pulsable',
+      `The slow high level of ${beat.highFeedMPerMin.toFixed(1)} m/min cannot be pulsed with this wire.`,
+    );
+  if (!low)
+    caution(
+      'low-not-pulsable',
+      `The slow low level of ${beat.lowFeedMPerMin.toFixed(1)} m/min cannot be pulsed with this wire.`,
+    );
   if (!high || !low || !single) return undefined;
   const mix = (a: number, b: number) => beat.highShare * a + (1 - beat.highShare) * b;
   const meanCurrentA = mix(high.meanCurrentA, low.meanCurrentA);

@@ -62,13 +62,25 @@ export function canonicalOf(beat: BeatInput): Outcome<CanonicalBeat> {
       ...within('highSharePercent', beat.highSharePercent, beatLimits.sharePercent, '%'),
     );
     if (issues.length > 0) return failure(...issues);
-    return success(levels(beat.setFeedMPerMin, (beat.setFeedMPerMin * beat.lowPercent) / 100, beat.highSharePercent / 100, beat.frequencyHz));
+    return success(
+      levels(
+        beat.setFeedMPerMin,
+        (beat.setFeedMPerMin * beat.lowPercent) / 100,
+        beat.highSharePercent / 100,
+        beat.frequencyHz,
+      ),
+    );
   }
   if (beat.school === 'swing') {
-    issues.push(...feedIssue('meanFeedMPerMin', beat.meanFeedMPerMin), ...within('swingPercent', beat.swingPercent, beatLimits.swingPercent, '%'));
+    issues.push(
+      ...feedIssue('meanFeedMPerMin', beat.meanFeedMPerMin),
+      ...within('swingPercent', beat.swingPercent, beatLimits.swingPercent, '%'),
+    );
     if (issues.length > 0) return failure(...issues);
     const swing = beat.swingPercent / 100;
-    return success(levels(beat.meanFeedMPerMin * (1 + swing), beat.meanFeedMPerMin * (1 - swing), 0.5, beat.frequencyHz));
+    return success(
+      levels(beat.meanFeedMPerMin * (1 + swing), beat.meanFeedMPerMin * (1 - swing), 0.5, beat.frequencyHz),
+    );
   }
   issues.push(...within('highSharePercent', beat.highSharePercent, beatLimits.sharePercent, '%'));
   const feeds = twoLevelFeeds(beat);
@@ -86,7 +98,9 @@ export function canonicalOf(beat: BeatInput): Outcome<CanonicalBeat> {
       hint: 'Swap the two.',
     });
   }
-  return issues.length > 0 ? failure(...issues) : success(levels(high, low, beat.highSharePercent / 100, beat.frequencyHz));
+  return issues.length > 0
+    ? failure(...issues)
+    : success(levels(high, low, beat.highSharePercent / 100, beat.frequencyHz));
 }
 
 export interface SaidBeat {
@@ -106,24 +120,40 @@ export function sayBeat(beat: CanonicalBeat, school: BeatSchool): SaidBeat {
     const swingPercent = ((highFeedMPerMin - lowFeedMPerMin) / (highFeedMPerMin + lowFeedMPerMin)) * 100;
     const isEven = Math.abs(highShare - 0.5) < 1e-9;
     // With uneven shares the same depth around the same mean is the nearest that an even swing can do.
-    const depth = isEven ? swingPercent : Math.min(((highFeedMPerMin - lowFeedMPerMin) / 2 / meanFeedMPerMin) * 100, beatLimits.swingPercent[1]);
-    const to: SwingBeat = { school, meanFeedMPerMin, swingPercent: Math.min(depth, beatLimits.swingPercent[1]), frequencyHz };
+    const depth = isEven
+      ? swingPercent
+      : Math.min(((highFeedMPerMin - lowFeedMPerMin) / 2 / meanFeedMPerMin) * 100, beatLimits.swingPercent[1]);
+    const to: SwingBeat = {
+      school,
+      meanFeedMPerMin,
+      swingPercent: Math.min(depth, beatLimits.swingPercent[1]),
+      frequencyHz,
+    };
     if (isEven && depth <= beatLimits.swingPercent[1]) return { to, representable: true };
-    return unrepresentable(to, isEven ? 'the swing is deeper than this school goes' : 'this school knows only equal times at high and low');
+    return unrepresentable(
+      to,
+      isEven ? 'the swing is deeper than this school goes' : 'this school knows only equal times at high and low',
+    );
   }
   if (school === 'top') {
     const lowPercent = (lowFeedMPerMin / highFeedMPerMin) * 100;
     const held = Math.max(lowPercent, beatLimits.lowPercent[0]);
     const isExact = held === lowPercent && Math.abs(share - highShare * 100) < 1e-9;
     // Held values would move the mean; the set value is moved so that the mean stays.
-    const setFeedMPerMin = isExact ? highFeedMPerMin : meanFeedMPerMin / (share / 100 + (1 - share / 100) * (held / 100));
+    const setFeedMPerMin = isExact
+      ? highFeedMPerMin
+      : meanFeedMPerMin / (share / 100 + (1 - share / 100) * (held / 100));
     const to: TopBeat = { school, setFeedMPerMin, lowPercent: held, highSharePercent: share, frequencyHz };
-    return isExact ? { to, representable: true } : unrepresentable(to, 'the low level or the share lies outside what this school can set');
+    return isExact
+      ? { to, representable: true }
+      : unrepresentable(to, 'the low level or the share lies outside what this school can set');
   }
   const isExact = Math.abs(share - highShare * 100) < 1e-9;
   const high = isExact ? highFeedMPerMin : (meanFeedMPerMin - (1 - share / 100) * lowFeedMPerMin) / (share / 100);
   const to: TwoLevelBeat = { school, highFeedMPerMin: high, lowFeedMPerMin, highSharePercent: share, frequencyHz };
-  return isExact ? { to, representable: true } : unrepresentable(to, `the share at high must lie between ${least} and ${most} %`);
+  return isExact
+    ? { to, representable: true }
+    : unrepresentable(to, `the share at high must lie between ${least} and ${most} %`);
 }
 
 function unrepresentable(to: BeatInput, why: string): SaidBeat {
@@ -132,18 +162,38 @@ function unrepresentable(to: BeatInput, why: string): SaidBeat {
 }
 
 function levels(high: number, low: number, highShare: number, frequencyHz: number): CanonicalBeat {
-  return { meanFeedMPerMin: highShare * high + (1 - highShare) * low, highFeedMPerMin: high, lowFeedMPerMin: low, highShare, frequencyHz };
+  return {
+    meanFeedMPerMin: highShare * high + (1 - highShare) * low,
+    highFeedMPerMin: high,
+    lowFeedMPerMin: low,
+    highShare,
+    frequencyHz,
+  };
 }
 
 /** Feeds of a two-level beat, from feeds or from currents with a wire. */
 function twoLevelFeeds(beat: TwoLevelBeat): Outcome<readonly [number, number]> {
   const { highFeedMPerMin, lowFeedMPerMin, highCurrentA, lowCurrentA, filler, diameterMm, extensionMm } = beat;
-  if (highFeedMPerMin !== undefined && lowFeedMPerMin !== undefined && highCurrentA === undefined && lowCurrentA === undefined) {
+  if (
+    highFeedMPerMin !== undefined &&
+    lowFeedMPerMin !== undefined &&
+    highCurrentA === undefined &&
+    lowCurrentA === undefined
+  ) {
     return success([highFeedMPerMin, lowFeedMPerMin]);
   }
-  if (highFeedMPerMin === undefined && lowFeedMPerMin === undefined && highCurrentA !== undefined && lowCurrentA !== undefined) {
+  if (
+    highFeedMPerMin === undefined &&
+    lowFeedMPerMin === undefined &&
+    highCurrentA !== undefined &&
+    lowCurrentA !== undefined
+  ) {
     if (filler === undefined || diameterMm === undefined || extensionMm === undefined) {
-      return failure({ path: 'filler', code: 'missing', message: 'Levels in A need filler, diameterMm and extensionMm to say what they melt.' });
+      return failure({
+        path: 'filler',
+        code: 'missing',
+        message: 'Levels in A need filler, diameterMm and extensionMm to say what they melt.',
+      });
     }
     const issues = [
       rangeIssue('diameterMm', diameterMm),
@@ -171,5 +221,13 @@ function feedIssue(path: string, value: number): Issue[] {
 
 function within(path: string, value: number, [min, max]: readonly [number, number], unit: string): Issue[] {
   if (Number.isFinite(value) && value >= min && value <= max) return [];
-  return [{ path, code: 'out-of-range', message: `${path} must lie between ${min} and ${max} ${unit}; got ${value}.`, limit: [min, max], got: value }];
+  return [
+    {
+      path,
+      code: 'out-of-range',
+      message: `${path} must lie between ${min} and ${max} ${unit}; got ${value}.`,
+      limit: [min, max],
+      got: value,
+    },
+  ];
 }

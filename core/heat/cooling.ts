@@ -28,10 +28,17 @@ export interface Cooling {
   readonly bandS: readonly [number, number];
 }
 
-export function coolingTime(heatInputKjPerMm: number, thicknessMm: number, preheatC: number, shape: WeldShape): Cooling {
+export function coolingTime(
+  heatInputKjPerMm: number,
+  thicknessMm: number,
+  preheatC: number,
+  shape: WeldShape,
+): Cooling {
   const { f3, f2 } = shapeFactors[shape];
   const thick = coolingThickS(heatInputKjPerMm, preheatC, f3);
-  const [low, high] = f2.map((factor) => Math.max(thick, coolingThinS(heatInputKjPerMm, thicknessMm, preheatC, factor))) as [number, number];
+  const [low, high] = f2.map((factor) =>
+    Math.max(thick, coolingThinS(heatInputKjPerMm, thicknessMm, preheatC, factor)),
+  ) as [number, number];
   const thin = coolingThinS(heatInputKjPerMm, thicknessMm, preheatC, (f2[0] + f2[1]) / 2);
   return { t85S: Math.max(thick, thin), regime: thin > thick ? 'thin' : 'thick', bandS: [low, high] };
 }

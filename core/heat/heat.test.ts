@@ -1,10 +1,33 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { bead } from '../bead/index.ts';
-import { co2Minutes, compressedMinutes, currentAtDuty, dutyPercent, seamGasL, spoolMinutes } from '../consumption/index.ts';
-import { carbonEquivalentCet, coolingThickS, coolingThinS, heat, preheatAdviceC, showThrough, type HeatInput } from './index.ts';
+import {
+  co2Minutes,
+  compressedMinutes,
+  currentAtDuty,
+  dutyPercent,
+  seamGasL,
+  spoolMinutes,
+} from '../consumption/index.ts';
+import {
+  carbonEquivalentCet,
+  coolingThickS,
+  coolingThinS,
+  heat,
+  preheatAdviceC,
+  showThrough,
+  type HeatInput,
+} from './index.ts';
 
-const base: HeatInput = { voltageV: 24.6, currentA: 186, travelMmPerMin: 420, efficiency: 0.8, thicknessMm: 6, preheatC: 20, shape: 'run-on-plate' };
+const base: HeatInput = {
+  voltageV: 24.6,
+  currentA: 186,
+  travelMmPerMin: 420,
+  efficiency: 0.8,
+  thicknessMm: 6,
+  preheatC: 20,
+  shape: 'run-on-plate',
+};
 const composition = { C: 0.16, Mn: 1.4, Mo: 0.02, Cr: 0.1, Cu: 0.1, Ni: 0.1 };
 
 describe('heat, reference cases', () => {
@@ -30,7 +53,10 @@ describe('heat, reference cases', () => {
   it('advises preheat only from 10 mm, cooling time only on steel, and knows the interpass ceilings', () => {
     const thin = heat({ ...base, composition });
     expect(thin.ok && thin.value.preheatAdviceC).toBeUndefined();
-    expect(heat({ ...base, composition, thicknessMm: 20 })).toMatchObject({ ok: true, value: { preheatAdviceC: expect.any(Number) } });
+    expect(heat({ ...base, composition, thicknessMm: 20 })).toMatchObject({
+      ok: true,
+      value: { preheatAdviceC: expect.any(Number) },
+    });
     const stainless = heat({ ...base, materialGroup: 'stainless' });
     expect(stainless).toMatchObject({ ok: true, value: { interpassCeilingC: [150, 150] } });
     expect(stainless.ok && stainless.value.t85S).toBeUndefined();
@@ -68,16 +94,20 @@ describe('bead', () => {
 
   it('finds the third from any two, and comes back', () => {
     fc.assert(
-      fc.property(fc.double({ min: 4, max: 12, noNaN: true }), fc.double({ min: 3, max: 7, noNaN: true }), (wireFeedMPerMin, legMm) => {
-        const base1 = { filler: 'steel-solid', diameterMm: 1.2 } as const;
-        const first = bead({ ...base1, wireFeedMPerMin, legMm });
-        if (!first.ok) return;
-        const { travelMmPerMin } = first.value;
-        const legBack = bead({ ...base1, wireFeedMPerMin, travelMmPerMin });
-        const feedBack = bead({ ...base1, travelMmPerMin, legMm });
-        expect(legBack.ok && legBack.value.legMm).toBeCloseTo(legMm, 9);
-        expect(feedBack.ok && feedBack.value.wireFeedMPerMin).toBeCloseTo(wireFeedMPerMin, 9);
-      }),
+      fc.property(
+        fc.double({ min: 4, max: 12, noNaN: true }),
+        fc.double({ min: 3, max: 7, noNaN: true }),
+        (wireFeedMPerMin, legMm) => {
+          const base1 = { filler: 'steel-solid', diameterMm: 1.2 } as const;
+          const first = bead({ ...base1, wireFeedMPerMin, legMm });
+          if (!first.ok) return;
+          const { travelMmPerMin } = first.value;
+          const legBack = bead({ ...base1, wireFeedMPerMin, travelMmPerMin });
+          const feedBack = bead({ ...base1, travelMmPerMin, legMm });
+          expect(legBack.ok && legBack.value.legMm).toBeCloseTo(legMm, 9);
+          expect(feedBack.ok && feedBack.value.wireFeedMPerMin).toBeCloseTo(wireFeedMPerMin, 9);
+        },
+      ),
     );
   });
 

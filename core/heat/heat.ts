@@ -36,16 +36,23 @@ export interface HeatResult {
 }
 
 /** Interpass ceilings unless a procedure says otherwise, °C: rules of practice. */
-const interpass: Partial<Record<MaterialGroup, readonly [number, number]>> = { stainless: [150, 150], aluminium: [100, 120] };
+const interpass: Partial<Record<MaterialGroup, readonly [number, number]>> = {
+  stainless: [150, 150],
+  aluminium: [100, 120],
+};
 
 export function heat(input: HeatInput): Outcome<HeatResult> {
   const { voltageV, currentA, powerW, travelMmPerMin, efficiency, thicknessMm, preheatC, composition } = input;
   const issues: Issue[] = [
-    ...rangeIssues({ currentA, travelMmPerMin, thicknessMm, plateC: preheatC }).map((issue) => (issue.path === 'plateC' ? { ...issue, path: 'preheatC' } : issue)),
+    ...rangeIssues({ currentA, travelMmPerMin, thicknessMm, plateC: preheatC }).map((issue) =>
+      issue.path === 'plateC' ? { ...issue, path: 'preheatC' } : issue,
+    ),
     ...limited('voltageV', voltageV, 5, 60, 'V'),
     ...limited('efficiency', efficiency, 0.3, 1, ''),
     ...(powerW === undefined ? [] : limited('powerW', powerW, 50, 40_000, 'W')),
-    ...(input.hydrogenMlPer100G === undefined ? [] : limited('hydrogenMlPer100G', input.hydrogenMlPer100G, 0.5, 20, 'mL/100 g')),
+    ...(input.hydrogenMlPer100G === undefined
+      ? []
+      : limited('hydrogenMlPer100G', input.hydrogenMlPer100G, 0.5, 20, 'mL/100 g')),
   ];
   for (const [element, share] of Object.entries(composition ?? {}) as [keyof Composition, number | undefined][]) {
     const [min, max] = compositionLimits[element];
@@ -69,7 +76,10 @@ export function heat(input: HeatInput): Outcome<HeatResult> {
   const ceiling = interpass[group];
   const cooling = isSteel ? coolingTime(heatInputKjPerMm, thicknessMm, preheatC, input.shape) : undefined;
   const cet = composition && carbonEquivalentCet(composition);
-  const advice = cet !== undefined && thicknessMm >= preheatFromMm ? preheatAdviceC(cet, thicknessMm, input.hydrogenMlPer100G ?? 5, heatInputKjPerMm) : undefined;
+  const advice =
+    cet !== undefined && thicknessMm >= preheatFromMm
+      ? preheatAdviceC(cet, thicknessMm, input.hydrogenMlPer100G ?? 5, heatInputKjPerMm)
+      : undefined;
   return success({
     arcEnergyKjPerMm: energy,
     heatInputKjPerMm,
@@ -84,5 +94,13 @@ export function heat(input: HeatInput): Outcome<HeatResult> {
 
 function limited(path: string, value: number, min: number, max: number, unit: string): Issue[] {
   if (Number.isFinite(value) && value >= min && value <= max) return [];
-  return [{ path, code: 'out-of-range', message: `${path} must lie between ${min} and ${max}${unit === '' ? '' : ` ${unit}`}; got ${value}.`, limit: [min, max], got: value }];
+  return [
+    {
+      path,
+      code: 'out-of-range',
+      message: `${path} must lie between ${min} and ${max}${unit === '' ? '' : ` ${unit}`}; got ${value}.`,
+      limit: [min, max],
+      got: value,
+    },
+  ];
 }

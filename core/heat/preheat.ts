@@ -25,6 +25,17 @@ export function carbonEquivalentCet({ C, Mn = 0, Mo = 0, Cr = 0, Cu = 0, Ni = 0 
 }
 
 /** Preheat in °C; hydrogen in mL per 100 g of deposit, heat input in kJ/mm. */
-export function preheatAdviceC(cet: number, thicknessMm: number, hydrogenMlPer100G: number, heatInputKjPerMm: number): number {
-  return 697 * cet + 160 * Math.tanh(thicknessMm / 35) + 62 * hydrogenMlPer100G ** 0.35 + (53 * cet - 32) * heatInputKjPerMm - 328;
+export function preheatAdviceC(
+  cet: number,
+  thicknessMm: number,
+  hydrogenMlPer100G: number,
+  heatInputKjPerMm: number,
+): number {
+  return (
+    697 * cet +
+    160 * Math.tanh(thicknessMm / 35) +
+    62 * hydrogenMlPer100G ** 0.35 +
+    (53 * cet - 32) * heatInputKjPerMm -
+    328
+  );
 }

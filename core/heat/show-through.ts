@@ -1,7 +1,12 @@
 /** Does the bead reach the back? Penetration after Jackson's form, p = K (I⁴ / (v U²))^(1/3), raised by a plate that is already warm; *fit*, ±30 %. */
 import type { FillerFamily } from '../consumables/index.ts';
 
-const penetrationK: Record<FillerFamily, number> = { steel: 0.036, stainless: 0.038, aluminium: 0.05, 'copper-silicon': 0.012 };
+const penetrationK: Record<FillerFamily, number> = {
+  steel: 0.036,
+  stainless: 0.038,
+  aluminium: 0.05,
+  'copper-silicon': 0.012,
+};
 const meltsAtC: Record<FillerFamily, number> = { steel: 1510, stainless: 1440, aluminium: 640, 'copper-silicon': 1510 };
 
 export type ShowThroughVerdict = 'cold' | 'sound' | 'prints through on the back' | 'burn-through likely';
@@ -23,10 +28,18 @@ const borders: readonly (readonly [upTo: number, verdict: ShowThroughVerdict])[]
 ];
 
 /** I A, U V, travel mm/min, thickness mm, temperature ahead of the arc °C. */
-export function showThrough(family: FillerFamily, currentA: number, voltageV: number, travelMmPerMin: number, thicknessMm: number, aheadC = 20): ShowThrough {
+export function showThrough(
+  family: FillerFamily,
+  currentA: number,
+  voltageV: number,
+  travelMmPerMin: number,
+  thicknessMm: number,
+  aheadC = 20,
+): ShowThrough {
   const melting = meltsAtC[family];
   const warm = Math.sqrt((melting - 20) / Math.max(melting - aheadC, 50));
-  const penetrationMm = penetrationK[family] * Math.cbrt(currentA ** 4 / ((travelMmPerMin / 60) * voltageV * voltageV)) * warm;
+  const penetrationMm =
+    penetrationK[family] * Math.cbrt(currentA ** 4 / ((travelMmPerMin / 60) * voltageV * voltageV)) * warm;
   const index = penetrationMm / thicknessMm;
   const at = borders.findIndex(([upTo]) => index <= upTo);
   const low = at > 0 ? (borders[at - 1]?.[0] ?? 0) : 0;

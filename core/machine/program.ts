@@ -26,8 +26,9 @@ export interface Program {
   readonly origin: 'rule' | 'rule, feed chosen';
 }
 
-/** The program that a plan amounts to. */
+/** The program that a pulse plan amounts to; a plan without a fast pulse is a bug here, since nothing offers to store one yet. */
 export function programFromPlan(input: PlanInput, plan: Plan): Program {
+  if (!plan.pulse) throw new Error(`a ${plan.mode} plan has no pulse to store`);
   const { peakCurrentA, peakTimeMs, backgroundCurrentA, frequencyHz, slewAPerMs } = plan.pulse;
   return {
     filler: input.filler,

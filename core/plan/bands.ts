@@ -7,7 +7,7 @@ import { fillerOf } from '../consumables/index.ts';
 import { neutralPlanNudges, planFigures, type PlanFigures, type PlanNudges, type Workings } from './figures.ts';
 import type { PlanInput } from './input.ts';
 import { jointRule } from './joints.ts';
-import { pulseStickOutRangeMm, referenceCurrentError } from './practice.ts';
+import { referenceCurrentError } from './practice.ts';
 
 export type Band = readonly [number, number];
 export type Bands = Readonly<Partial<Record<keyof PlanFigures, Band>>>;
@@ -29,14 +29,15 @@ const predicted = [
   'wireGrams',
 ] as const;
 
-export function planBands(input: PlanInput, { figures, arc, flowRange }: Workings): Bands {
+export function planBands(input: PlanInput, { figures, model }: Workings): Bands {
   const areaError = jointRule(input.seam.joint).areaError;
   const melting: Sigma = ['melting', fillerOf(input.filler).meltingError];
   const area: Sigma = ['area', areaError];
   const moved = perturbed({ ...input, wireFeedMPerMin: figures.wireFeedMPerMin }, [
     melting,
     area,
-    ['arcVoltageV', constantErrors.arcVoltageV],
+    // Dip's voltage is a rule of practice with an error of its own, ±1.5 V.
+    ['arcVoltageV', input.mode === 'dip' ? 1.5 : constantErrors.arcVoltageV],
     ['arcResistance', constantErrors.arcResistance],
     ['arcField', constantErrors.arcField],
     ['detachment', constantErrors.detachment],
@@ -50,16 +51,22 @@ export function planBands(input: PlanInput, { figures, arc, flowRange }: Working
   ]);
 
   const bands: Partial<Record<keyof PlanFigures, Band>> = {};
-  for (const key of predicted) bands[key] = spread(figures[key], moved, (other) => other[key]);
+  for (const key of predicted) {
+    const value = figures[key];
+    if (value !== null) bands[key] = spread(value, moved, (other) => other[key] ?? value);
+  }
   bands.proposedFeedMPerMin = spread(figures.proposedFeedMPerMin, reproposed, (other) => other.proposedFeedMPerMin);
   if (input.wireFeedMPerMin === undefined) bands.wireFeedMPerMin = bands.proposedFeedMPerMin;
   if (figures.legMm !== null) {
     // A bead fuller or leaner by the area's error has a leg that moves by half of it.
     bands.legMm = [figures.legMm * (1 - areaError / 2), figures.legMm * (1 + areaError / 2)];
   }
-  bands.arcLengthMm = arc.range;
-  bands.ctwdMm = pulseStickOutRangeMm;
-  bands.gasFlowLPerMin = flowRange;
+  bands.arcLengthMm = model.arc.range;
+  bands.ctwdMm = model.ctwdRangeMm;
+  bands.gasFlowLPerMin = [
+    Math.min(model.flow.range[0], figures.gasFlowLPerMin),
+    Math.max(model.flow.range[1], figures.gasFlowLPerMin),
+  ];
   return bands;
 }
 

@@ -3,14 +3,16 @@ import { migEfficiency } from '../heat/index.ts';
 import type { PlanFigures, Workings } from './figures.ts';
 import type { PlanInput } from './input.ts';
 import { jointArea, jointRule, thicknessThatCounts } from './joints.ts';
-import { positionName, positionRule } from './positions.ts';
+import { positionFactor, positionName } from './positions.ts';
 import { gapFactor, materialFactor, referenceCurrentA, singlePassLimitMm } from './practice.ts';
 
 export type Because = Readonly<Partial<Record<keyof PlanFigures, string>>>;
 
 export function becauseLines(input: PlanInput, workings: Workings): Because {
   const { seam } = input;
-  const { figures: f, wire, pulse, extensionMm, electrical } = workings;
+  const { figures: f, wire, model, point } = workings;
+  const { extensionMm } = model;
+  const { pulse } = point;
   const metal = `${fixed(f.wireFeedMPerMin, 2)} m/min × ${fixed(wire.areaMm2, 3)} mm² × yield ${wire.yield}`;
   const wireRate = (f.wireFeedMPerMin * 1000 * wire.areaMm2) / 60;
   return {
@@ -19,23 +21,35 @@ export function becauseLines(input: PlanInput, workings: Workings): Because {
     wireFeedMPerMin:
       feedLine(input, workings) +
       (input.wireFeedMPerMin === undefined ? '' : `; you set ${fixed(f.wireFeedMPerMin, 2)} m/min`),
-    frequencyHz: `${fixed(wireRate, 1)} mm³/s of wire in drops of ${fixed(pulse.dropFactor, 2)} wire diameters, one a pulse`,
-    backgroundCurrentA: `what melts the rest of the wire between peaks of ${fixed(pulse.peakCurrentA, 0)} A × ${fixed(pulse.peakTimeMs, 2)} ms`,
-    meanCurrentA:
-      `${fixed(pulse.backgroundCurrentA, 0)} A + (${fixed(pulse.peakCurrentA, 0)} − ${fixed(pulse.backgroundCurrentA, 0)}) A × ` +
-      `${fixed(pulse.peakTimeMs, 2)} ms × ${fixed(pulse.frequencyHz, 0)} Hz; melts as much as is fed, with ${fixed(extensionMm, 1)} mm of wire glowing`,
-    rmsCurrentA: 'root of the mean square over one pulse with its flanks; it heats the free wire and the machine',
+    ...(pulse
+      ? {
+          frequencyHz: `${fixed(wireRate, 1)} mm³/s of wire in drops of ${fixed(pulse.dropFactor, 2)} wire diameters, one a pulse`,
+          backgroundCurrentA: `what melts the rest of the wire between peaks of ${fixed(pulse.peakCurrentA, 0)} A × ${fixed(pulse.peakTimeMs, 2)} ms`,
+        }
+      : {}),
+    meanCurrentA: currentLine(workings),
+    rmsCurrentA: pulse
+      ? 'root of the mean square over one pulse with its flanks; it heats the free wire and the machine'
+      : 'taken as the mean: this mode is planned with a steady current',
     voltageV:
-      `${fixed(wire.v0V, 1)} V + ${fixed(wire.eVPerMm, 3)} V/mm × ${fixed(f.arcLengthMm, 2)} mm + ` +
-      `(${fixed(wire.raOhm * 1000, 0)} + ${fixed(wire.extensionOhmPerMm * extensionMm * 1000, 1)}) mΩ × ${fixed(f.meanCurrentA, 0)} A, at the contact tip`,
+      input.mode === 'dip'
+        ? `13.5 V + 0.036 × ${fixed(f.meanCurrentA, 0)} A${wire.co2Share > 0 ? ` + 2.5 V × ${fixed(wire.co2Share, 2)} (CO₂)` : ''}; a rule of practice, ±1.5 V`
+        : `${fixed(wire.v0V, 1)} V + ${fixed(wire.eVPerMm, 3)} V/mm × ${fixed(f.arcLengthMm, 2)} mm + ` +
+          `(${fixed(wire.raOhm * 1000, 0)} + ${fixed(wire.extensionOhmPerMm * extensionMm * 1000, 1)}) mΩ × ${fixed(f.meanCurrentA, 0)} A, at the contact tip`,
     machineVoltageV: `${fixed(f.voltageV, 1)} V at the tip plus leads, gun and return clamp`,
-    meanPowerW:
-      `mean of volts × amps at every instant; the two displayed means multiply to ${fixed(electrical.productPowerW / 1000, 2)} kW, ` +
-      `the truth is ${fixed(100 * (electrical.meanPowerW / electrical.productPowerW - 1), 0)} % above that`,
+    meanPowerW: pulse
+      ? `mean of volts × amps at every instant; the two displayed means multiply to ${fixed(point.productPowerW / 1000, 2)} kW, ` +
+        `the truth is ${fixed(100 * (point.powerW / point.productPowerW - 1), 0)} % above that`
+      : `${fixed(f.voltageV, 1)} V × ${fixed(f.meanCurrentA, 0)} A; without pulses the product is near the truth`,
     arcLengthMm: arcLine(input, workings),
-    trimMm: `${fixed(f.arcLengthMm, 2)} mm less the line of ${workings.arc.lineMm} mm`,
-    ctwdMm: `15 mm at 0.8 mm wire to 20 mm at 1.6: ${fixed(extensionMm, 1)} mm of wire and ${fixed(f.arcLengthMm, 1)} mm of arc; tip ${f.tipRecessMm} mm inside the nozzle`,
-    gasFlowLPerMin: `pulse on ${wire.family}: ${workings.flowRange[0]} to ${workings.flowRange[1]} L/min, more with the wire; measured at the nozzle`,
+    trimMm: `${fixed(f.arcLengthMm, 2)} mm less the line of ${model.arc.lineMm} mm`,
+    ctwdMm:
+      `${input.mode === 'dip' ? 'dip: 10 mm to 1.0 mm wire, 12 above' : '15 mm at 0.8 mm wire to 20 mm at 1.6'}: ${fixed(extensionMm, 1)} mm of wire and ` +
+      `${fixed(f.arcLengthMm, 1)} mm of arc; tip ${f.tipRecessMm === 0 ? 'flush with the nozzle' : `${f.tipRecessMm} mm inside the nozzle`}`,
+    gasFlowLPerMin:
+      f.gasFlowLPerMin === 0
+        ? 'this wire shields itself'
+        : `${input.mode} on ${wire.family}: ${fixed(model.flow.range[0], 1)} to ${fixed(model.flow.range[1], 1)} L/min, more with the wire; measured at the nozzle`,
     travelMmPerMin: workings.travelFollowsSize ? `${metal} / ${fixed(f.areaMm2, 1)} mm²` : 'your own pace',
     legMm: legLine(input, workings, metal),
     areaMm2: areaLine(input, workings),
@@ -44,6 +58,13 @@ export function becauseLines(input: PlanInput, workings: Workings): Because {
     arcSeconds: `${fixed(seam.lengthMm, 0)} mm${f.passes > 1 ? ` × ${f.passes} passes` : ''} at ${fixed(f.travelMmPerMin, 0)} mm/min`,
     wireGrams: `${fixed(f.wireFeedMPerMin, 2)} m/min for ${fixed(f.arcSeconds, 0)} s; starts, craters and cut ends come on top`,
   };
+}
+
+function currentLine({ figures, wire, model, point: { pulse } }: Workings): string {
+  const glowing = `melts as much as is fed, with ${fixed(model.extensionMm, 1)} mm of wire glowing`;
+  return pulse
+    ? `${fixed(pulse.backgroundCurrentA, 0)} A + (${fixed(pulse.peakCurrentA, 0)} − ${fixed(pulse.backgroundCurrentA, 0)}) A × ${fixed(pulse.peakTimeMs, 2)} ms × ${fixed(pulse.frequencyHz, 0)} Hz; ${glowing}`
+    : `arc ${fixed(wire.arcMeltMmPerAs, 3)} mm/(A s) × ${fixed(figures.meanCurrentA, 0)} A and the glowing wire; ${glowing}`;
 }
 
 function feedLine(input: PlanInput, { figures, targetA, reference, proposal }: Workings): string {
@@ -64,11 +85,11 @@ function feedLine(input: PlanInput, { figures, targetA, reference, proposal }: W
       : `; at your pace of ${fixed(seam.travelMmPerMin, 0)} mm/min ${fixed(proposal.feedMPerMin, 2)} m/min`;
   return (
     `${parts.join(' × ')} → ${fixed(targetA, 0)} A, which melts ${fixed(reference.feedMPerMin, 2)} m/min; ` +
-    `${positionName(seam.position, seam.joint)} × ${positionRule(seam.position).pulseFeedFactor}${pace}`
+    `${positionName(seam.position, seam.joint)} × ${positionFactor(seam.position, input.mode) ?? 1}${pace}`
   );
 }
 
-function arcLine(input: PlanInput, { arc }: Workings): string {
+function arcLine(input: PlanInput, { model: { arc } }: Workings): string {
   const line = `the line of this wire is ${arc.lineMm} mm`;
   const range = `${arc.range[0]} to ${arc.range[1]} mm`;
   switch (arc.why) {

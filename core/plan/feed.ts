@@ -14,7 +14,11 @@ export interface ReferenceFeed {
 }
 
 /** The feed whose solved pulse has the mean current asked for, held inside what the wire can pulse; undefined when it pulses at no feed. */
-export function feedForCurrent(wire: WireInGas, extensionMm: number, currentA: number): ReferenceFeed | undefined {
+export function pulsedFeedForCurrent(
+  wire: WireInGas,
+  extensionMm: number,
+  currentA: number,
+): ReferenceFeed | undefined {
   const miss = (feed: number) => pulsedCurrentA(wire, extensionMm, feed) - currentA;
   // A pulse melts more than a steady current of the same mean; this bracket holds the feed in all but the outermost cases.
   const steady = meltRateMmPerS(wire, currentA, currentA, extensionMm) / MM_PER_S_PER_M_PER_MIN;
@@ -43,10 +47,10 @@ export interface FeedProposal {
   readonly excess?: number;
 }
 
-/** Feed for the welder's own pace: slow hands get less wire, but never less than 0.85 of the reference current. */
+/** Feed for the welder's own pace: slow hands get less wire, but never less than 0.85 of the reference current. `currentAt` is NaN where there is none. */
 export function proposeFeed(
   wire: WireInGas,
-  extensionMm: number,
+  currentAt: (feedMPerMin: number) => number,
   referenceFeed: number,
   areaMm2: number,
   gapMm: number,
@@ -58,12 +62,11 @@ export function proposeFeed(
     const excess = wanted / referenceFeed - 1;
     return { feedMPerMin: wanted, ...(excess > 0.25 ? { excess } : {}) };
   }
-  const coldestA = pulsedCurrentA(wire, extensionMm, referenceFeed) * coldestShare;
-  // NaN (no pulse at so low a feed) counts as too cold.
-  if (pulsedCurrentA(wire, extensionMm, wanted) >= coldestA) return { feedMPerMin: wanted };
+  const coldestA = currentAt(referenceFeed) * coldestShare;
+  // NaN (no setting at so low a feed) counts as too cold.
+  if (currentAt(wanted) >= coldestA) return { feedMPerMin: wanted };
   const low = Math.max(wanted, referenceFeed * 0.6);
-  const held = bracketedRoot((feed) => pulsedCurrentA(wire, extensionMm, feed) - coldestA, low, referenceFeed, 1e-7);
-  const feedMPerMin = held ?? referenceFeed;
+  const feedMPerMin = bracketedRoot((feed) => currentAt(feed) - coldestA, low, referenceFeed, 1e-7) ?? referenceFeed;
   return {
     feedMPerMin,
     tooSlow: {

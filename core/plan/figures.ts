@@ -2,32 +2,16 @@
  * The numbers of a plan, without words: thickness that counts, current for metal, joint and gap, feed for position and pace,
  * then pulse, arc, travel and heat. Runs a few dozen times per plan with moved constants, so it builds no text.
  */
-import {
-  arcElectrical,
-  neutralNudges,
-  wireInGas,
-  type ArcElectrical,
-  type Nudges,
-  type WireInGas,
-} from '../arc/index.ts';
+import { neutralNudges, wireInGas, type Nudges, type WireInGas } from '../arc/index.ts';
 import { areaForTravel, filletAreaMm2, filletLegMm, travelForArea } from '../bead/index.ts';
 import { arcEnergyKjPerMm, migEfficiency } from '../heat/index.ts';
 import { depositionKgPerH } from '../melting/index.ts';
-import { pulseMeans, solveDefaultPulse, type OneDropPulse } from '../pulse/index.ts';
-import { arcTarget, type ArcTarget } from './arc-target.ts';
-import { feedForCurrent, proposeFeed, type FeedProposal, type ReferenceFeed } from './feed.ts';
-import { defaultCircuitMOhm, type PlanInput } from './input.ts';
+import { proposeFeed, type FeedProposal, type ReferenceFeed } from './feed.ts';
+import type { PlanInput } from './input.ts';
 import { defaultLegMm, jointArea, jointRule, thicknessThatCounts } from './joints.ts';
-import { positionRule } from './positions.ts';
-import {
-  gapFactor,
-  materialFactor,
-  pulseGasFlow,
-  pulseStickOutMm,
-  pulseTipRecessMm,
-  referenceCurrentA,
-  singlePassLimitMm,
-} from './practice.ts';
+import { circuitDropV, modeModel, type ArcPoint, type ModeModel } from './mode-model.ts';
+import { positionFactor } from './positions.ts';
+import { gapFactor, materialFactor, referenceCurrentA, singlePassLimitMm } from './practice.ts';
 
 export interface PlanFigures {
   readonly wireFeedMPerMin: number;
@@ -35,8 +19,9 @@ export interface PlanFigures {
   readonly proposedFeedMPerMin: number;
   readonly meanCurrentA: number;
   readonly rmsCurrentA: number;
-  readonly frequencyHz: number;
-  readonly backgroundCurrentA: number;
+  /** Fast pulse; null in modes without one. */
+  readonly frequencyHz: number | null;
+  readonly backgroundCurrentA: number | null;
   /** Mean at the contact tip. */
   readonly voltageV: number;
   readonly machineVoltageV: number;
@@ -75,14 +60,11 @@ export const neutralPlanNudges: PlanNudges = { ...neutralNudges, referenceCurren
 export interface Workings {
   readonly figures: PlanFigures;
   readonly wire: WireInGas;
-  readonly arc: ArcTarget;
-  readonly extensionMm: number;
+  readonly model: ModeModel;
   readonly targetA: number;
   readonly reference: ReferenceFeed;
   readonly proposal: FeedProposal;
-  readonly pulse: OneDropPulse;
-  readonly electrical: ArcElectrical;
-  readonly flowRange: readonly [number, number];
+  readonly point: ArcPoint;
   /** True when travel was computed from the size, false when it is the welder's own. */
   readonly travelFollowsSize: boolean;
 }
@@ -102,9 +84,8 @@ export function planFigures(
   const wire = wireInGas(filler, gas, diameterMm, nudges);
   const joint = jointRule(seam.joint);
   const { thicknessMm } = thicknessThatCounts(seam.joint, seam.thicknessesMm);
-  const arc = arcTarget(input, wire);
-  const ctwdMm = pulseStickOutMm(diameterMm);
-  const extensionMm = ctwdMm - arc.arcLengthMm;
+  const model = modeModel(input, wire);
+  const { arc, extensionMm } = model;
 
   const targetA =
     referenceCurrentA(thicknessMm) *
@@ -112,7 +93,7 @@ export function planFigures(
     joint.currentFactor *
     gapFactor(seam.gapMm) *
     nudges.referenceCurrent;
-  const reference = feedForCurrent(wire, extensionMm, targetA);
+  const reference = model.feedForCurrent(targetA);
   if (!reference) return { ok: false, miss: { extensionMm } };
 
   const legAskedMm = joint.isFillet ? (seam.legMm ?? defaultLegMm(seam.thicknessesMm)) : null;
@@ -120,21 +101,19 @@ export function planFigures(
   // A leg of exactly the limit is one pass, whatever rounding says.
   const passes = Math.max(1, Math.ceil(whole / filletAreaMm2(singlePassLimitMm) - 1e-9));
   const passAreaMm2 = (whole / passes) * nudges.area;
-  const positioned = reference.feedMPerMin * positionRule(seam.position).pulseFeedFactor;
-  const proposal = proposeFeed(wire, extensionMm, positioned, passAreaMm2, seam.gapMm, seam.travelMmPerMin);
+  const positioned = reference.feedMPerMin * (positionFactor(seam.position, input.mode) ?? 1);
+  const proposal = proposeFeed(
+    wire,
+    (feed) => model.at(feed)?.meanA ?? Number.NaN,
+    positioned,
+    passAreaMm2,
+    seam.gapMm,
+    seam.travelMmPerMin,
+  );
 
   const wireFeedMPerMin = input.wireFeedMPerMin ?? proposal.feedMPerMin;
-  const pulse = solveDefaultPulse(wire, extensionMm, wireFeedMPerMin);
-  if (typeof pulse === 'string') return { ok: false, miss: { extensionMm, wireFeedMPerMin } };
-  const { meanA, rmsA } = pulseMeans(pulse);
-  const electrical = arcElectrical(
-    wire,
-    meanA,
-    rmsA,
-    arc.arcLengthMm,
-    extensionMm,
-    input.circuitMOhm ?? defaultCircuitMOhm,
-  );
+  const point = model.at(wireFeedMPerMin);
+  if (!point) return { ok: false, miss: { extensionMm, wireFeedMPerMin } };
 
   const pace = seam.travelMmPerMin;
   const travelFollowsSize =
@@ -143,43 +122,39 @@ export function planFigures(
   const areaMm2 = travelFollowsSize ? passAreaMm2 : areaForTravel(wire, wireFeedMPerMin, travelMmPerMin);
   const legMm = legAskedMm === null || travelFollowsSize || passes > 1 ? legAskedMm : filletLegMm(areaMm2, seam.gapMm);
   const arcSeconds = (passes * seam.lengthMm * 60) / travelMmPerMin;
-  const flow = pulseGasFlow(filler, diameterMm);
 
   const workings: Workings = {
     figures: {
       wireFeedMPerMin,
       proposedFeedMPerMin: proposal.feedMPerMin,
-      meanCurrentA: meanA,
-      rmsCurrentA: rmsA,
-      frequencyHz: pulse.frequencyHz,
-      backgroundCurrentA: pulse.backgroundCurrentA,
-      voltageV: electrical.meanVoltageV,
-      machineVoltageV: electrical.machineVoltageV,
-      meanPowerW: electrical.meanPowerW,
+      meanCurrentA: point.meanA,
+      rmsCurrentA: point.rmsA,
+      frequencyHz: point.pulse?.frequencyHz ?? null,
+      backgroundCurrentA: point.pulse?.backgroundCurrentA ?? null,
+      voltageV: point.voltageV,
+      machineVoltageV: point.voltageV + circuitDropV(input, point.meanA),
+      meanPowerW: point.powerW,
       arcLengthMm: arc.arcLengthMm,
       trimMm: arc.arcLengthMm - arc.lineMm,
-      ctwdMm,
-      tipRecessMm: pulseTipRecessMm,
-      gasFlowLPerMin: flow.flowLPerMin,
+      ctwdMm: model.ctwdMm,
+      tipRecessMm: model.tipRecessMm,
+      gasFlowLPerMin: model.flow.flowLPerMin,
       travelMmPerMin,
       legMm,
       areaMm2,
       passes,
-      heatInputKjPerMm: arcEnergyKjPerMm(electrical.meanPowerW, travelMmPerMin) * migEfficiency,
+      heatInputKjPerMm: arcEnergyKjPerMm(point.powerW, travelMmPerMin) * migEfficiency,
       depositionKgPerH: depositionKgPerH(wire, wireFeedMPerMin),
       arcSeconds,
       wireGrams: ((wireFeedMPerMin * wire.areaMm2 * wire.densityKgPerM3) / 1000) * (arcSeconds / 60),
       thicknessMm,
     },
     wire,
-    arc,
-    extensionMm,
+    model,
     targetA,
     reference,
     proposal,
-    pulse,
-    electrical,
-    flowRange: flow.range,
+    point,
     travelFollowsSize,
   };
   return { ok: true, workings };

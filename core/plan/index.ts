@@ -5,3 +5,6 @@ export { planInputIssues, type ArcHabit, type PlanInput, type PlanMode, type Sea
 export { defaultLegMm, jointRule, jointRules, joints, type Joint, type JointRule, type Thicknesses } from './joints.ts';
 export { positionName, positionRule, positionRules, positions, type Position, type PositionRule } from './positions.ts';
 export { planSeam, type Plan } from './seam-plan.ts';
+export { decideMode, type ModeDecision, type ModeVerdict } from './decision.ts';
+export { planModes } from './mode.ts';
+export type { Pass } from './passes.ts';

@@ -1,12 +1,14 @@
 /** What a plan is asked, and every reason to refuse it before anything is computed. */
 import { fillerOf, materialOf, type FillerCode, type MaterialGroup } from '../consumables/index.ts';
 import { rangeIssues, type Issue } from '../outcome/index.ts';
-import { pulseGateIssues } from '../pulse/index.ts';
+import { gasIssues, pulseGateIssues, sprayGasIssues } from '../pulse/index.ts';
 import { jointRule, type Joint, type Thicknesses } from './joints.ts';
-import type { Position } from './positions.ts';
+import type { PlanMode } from './mode.ts';
+import { positionFactor, positionName, type Position } from './positions.ts';
+
+export type { PlanMode } from './mode.ts';
 
 export type ArcHabit = 'by-joint' | 'on-line';
-export type PlanMode = 'dip' | 'spray' | 'pulse' | 'double-pulse';
 
 export interface Seam {
   readonly materialGroup: MaterialGroup;
@@ -46,17 +48,7 @@ export function planInputIssues(input: PlanInput): Issue[] {
   const { gapMm, legMm, lengthMm, travelMmPerMin, plateC } = seam;
   issues.push(...rangeIssues({ gapMm, legMm, lengthMm, travelMmPerMin, plateC }, 'seam.'));
   issues.push(...materialIssues(input));
-  if (input.mode === 'pulse') issues.push(...pulseGateIssues(input.filler, input.gas));
-  else {
-    issues.push({
-      path: 'mode',
-      code: 'not-modelled',
-      message: `A plan for ${input.mode} is not modelled yet; this version plans pulse.`,
-      limit: ['pulse'],
-      got: input.mode,
-      hint: 'Use mode "pulse".',
-    });
-  }
+  issues.push(...modeIssues(input));
   if (seam.legMm !== undefined && !jointRule(seam.joint).isFillet) {
     issues.push({
       path: 'seam.legMm',
@@ -64,6 +56,33 @@ export function planInputIssues(input: PlanInput): Issue[] {
       message: `A ${jointRule(seam.joint).name.toLowerCase()} joint has no leg; its area follows from thickness and gap.`,
       got: seam.legMm,
       hint: 'Leave the leg out, or choose a tee or lap joint.',
+    });
+  }
+  return issues;
+}
+
+/** Whether wire, gas, metal and position allow the mode at all. */
+function modeIssues({ mode, filler, gas, seam }: PlanInput): Issue[] {
+  const issues: Issue[] =
+    mode === 'pulse' || mode === 'double-pulse' ? pulseGateIssues(filler, gas) : gasIssues(filler, gas);
+  if (positionFactor(seam.position, mode) === null) {
+    issues.push({
+      path: 'seam.position',
+      code: 'position-not-for-spray',
+      message: `Spray holds flat and in horizontal fillets only; in ${positionName(seam.position, seam.joint)} the pool runs away.`,
+      limit: ['PA', 'PB'],
+      got: seam.position,
+      hint: 'Use pulse or dip, or turn the part.',
+    });
+  }
+  if (mode === 'spray') issues.push(...sprayGasIssues(filler, gas));
+  if (mode === 'dip' && fillerOf(filler).family === 'aluminium') {
+    issues.push({
+      path: 'mode',
+      code: 'dip-not-for-aluminium',
+      message: 'Dip transfer on aluminium leaves lack of fusion and pores.',
+      got: mode,
+      hint: 'Use pulse.',
     });
   }
   return issues;

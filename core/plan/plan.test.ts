@@ -143,7 +143,11 @@ describe('refusals and cautions', () => {
     [{ ...steel, filler: 'aluminium-5356', gas: 'I1' }, 'filler-not-for-metal'],
     [seam(steel, { joint: 'butt', legMm: 3 }), 'leg-without-fillet'],
     [{ ...steel, wireFeedMPerMin: 29 }, 'outside-pulse-range'],
-    [{ ...steel, mode: 'dip' }, 'not-modelled'],
+    [{ ...seam(steel, { thicknessesMm: [6, 6] }), mode: 'dip' }, 'too-hot-for-dip'],
+    [{ ...steel, mode: 'spray' }, 'below-transition'],
+    [{ ...seam(steel, { position: 'PF' }), mode: 'spray' }, 'position-not-for-spray'],
+    [{ ...steel, gas: 'C1', mode: 'spray' }, 'gas-too-active-for-spray'],
+    [{ ...steel, filler: 'steel-metal-cored' }, 'not-modelled'],
   ] satisfies [PlanInput, string][])('%j is refused as %s', (input, expected) => {
     expect(codes(input)).toContain(expected);
   });
@@ -245,5 +249,79 @@ describe('every plan', () => {
   it('asks for more current on thicker metal', () => {
     const currents = [1, 1.5, 2, 3, 4, 6, 8].map((t) => planned(seam(steel, { thicknessesMm: [t, t] })).meanCurrentA);
     expect(currents.every((current, index) => index === 0 || current > (currents[index - 1] ?? 0))).toBe(true);
+  });
+});
+
+describe('the other modes', () => {
+  const codesOf = (input: PlanInput) =>
+    Object.fromEntries(planned(input).decision.modes.map(({ mode, verdict }) => [mode, verdict]));
+
+  it('plans dip by its rule of voltage: 13.5 + 0.036 I, 2.5 V more in CO2', () => {
+    const thin = { ...seam(steel, { thicknessesMm: [1.5, 1.5] }), mode: 'dip' } as const;
+    const mix = planned(thin);
+    expect(mix.voltageV).toBeCloseTo(13.5 + 0.036 * mix.meanCurrentA, 9);
+    const co2 = planned({ ...thin, gas: 'C1' });
+    expect(co2.voltageV - mix.voltageV).toBeCloseTo(2.5, 9);
+    expect(mix).toMatchObject({ transferMode: 'dip', ctwdMm: 10, tipRecessMm: 0, pulse: null, frequencyHz: null });
+    // 10 to 12 times the wire's diameter.
+    expect(mix.gasFlowLPerMin).toBe(11);
+    expect(mix.bands.voltageV![1] - mix.voltageV).toBeGreaterThanOrEqual(1.5 - 1e-9);
+  });
+
+  it('plans spray above the transition, steady, with power near U x I', () => {
+    const plan = planned({
+      ...seam(steel, { thicknessesMm: [8, 10], position: 'PA' }),
+      gas: 'M20-ArC-8',
+      mode: 'spray',
+    });
+    expect(plan.meanCurrentA).toBeGreaterThan(185 * 1.096);
+    expect(plan.meanPowerW).toBeCloseTo(plan.voltageV * plan.meanCurrentA, 6);
+  });
+
+  it('gives double pulse a beat of usual ripples around the same feed', () => {
+    const almg: PlanInput = {
+      ...seam(steel, { materialGroup: 'aluminium', thicknessesMm: [4, 4] }),
+      filler: 'aluminium-5356',
+      gas: 'I1',
+      diameterMm: 1.2,
+      mode: 'double-pulse',
+    };
+    const plan = planned(almg);
+    expect(plan.wireFeedMPerMin).toBeCloseTo(planned({ ...almg, mode: 'pulse' }).wireFeedMPerMin, 9);
+    expect(plan.slowBeat).toMatchObject({ highShare: 0.5, ripplePitchMm: expect.closeTo(2.75, 6) });
+  });
+
+  it('asks more of AlMg5 than of AlSi5 for the same seam', () => {
+    const at = (filler: 'aluminium-4043' | 'aluminium-5356') =>
+      planned({
+        ...seam(steel, { materialGroup: 'aluminium', thicknessesMm: [3, 3] }),
+        filler,
+        gas: 'I1',
+        diameterMm: 1.2,
+      }).wireFeedMPerMin;
+    expect(at('aluminium-5356') / at('aluminium-4043')).toBeGreaterThan(1.1);
+  });
+
+  it('decides with a first choice, a runner-up and the reason of each rejection', () => {
+    expect(codesOf(steel)).toMatchObject({ pulse: 'first choice', spray: 'rejected' });
+    expect(codesOf({ ...seam(steel, { thicknessesMm: [2, 2], gapMm: 1.4 }) })).toMatchObject({ dip: 'first choice' });
+    expect(codesOf({ ...seam(steel, { thicknessesMm: [10, 10] }), gas: 'M20-ArC-8', diameterMm: 1.2 })).toMatchObject({
+      spray: 'first choice',
+      dip: 'rejected',
+    });
+    const decision = planned({ ...seam(steel, { thicknessesMm: [1.5, 1.5] }), gas: 'C1', mode: 'dip' }).decision;
+    expect(decision.modes.find((one) => one.mode === 'pulse')).toMatchObject({
+      verdict: 'rejected',
+      reason: expect.stringContaining('argon-rich'),
+    });
+    expect(decision.lowestPulseFeedMPerMin).toBeNull();
+    expect(planned(steel).decision.lowestPulseFeedMPerMin).toBeGreaterThan(0.5);
+  });
+
+  it('lays thick fillets in passes with a gun angle each, filling the leg asked for', () => {
+    const plan = planned(seam({ ...steel, diameterMm: 1.2 }, { thicknessesMm: [12, 12], legMm: 12 }));
+    expect(plan.passTable).toHaveLength(3);
+    expect(plan.passTable.at(-1)?.legAfterMm).toBeCloseTo(12, 6);
+    expect(new Set(plan.passTable.map((pass) => pass.gun)).size).toBe(3);
   });
 });

@@ -48,15 +48,29 @@ export function pulseStickOutMm(diameterMm: number): number {
 /** Range of practice for the stick-out in pulse and spray, mm. */
 export const pulseStickOutRangeMm = [15, 20] as const;
 
-/** Contact tip behind the nozzle's edge in pulse and spray, mm. */
-export const pulseTipRecessMm = 3;
+/** Stick-out in dip, mm: 10 for wires to 1.0 mm, 12 above. */
+export function dipStickOutMm(diameterMm: number): number {
+  return diameterMm <= 1.0 ? 10 : 12;
+}
 
-/** Gas flow for pulse in L/min with its range: 15..18 for steels and brazing, 16..20 for aluminium, rising with the wire. */
-export function pulseGasFlow(
-  fillerCode: FillerCode,
-  diameterMm: number,
-): { flowLPerMin: number; range: readonly [number, number] } {
-  const range = fillerOf(fillerCode).family === 'aluminium' ? ([16, 20] as const) : ([15, 18] as const);
+export interface GasFlow {
+  readonly flowLPerMin: number;
+  readonly range: readonly [number, number];
+}
+
+/** Gas flow for pulse and spray: 15..18 L/min for steels and brazing, 16..20 for aluminium, rising with the wire; none without gas. */
+export function pulseGasFlow(fillerCode: FillerCode, diameterMm: number): GasFlow {
+  const filler = fillerOf(fillerCode);
+  if (filler.shielding === 'self') return { flowLPerMin: 0, range: [0, 0] };
+  const range = filler.family === 'aluminium' ? ([16, 20] as const) : ([15, 18] as const);
   const share = Math.min(Math.max((diameterMm - 0.8) / 0.8, 0), 1);
   return { flowLPerMin: Math.round(range[0] + share * (range[1] - range[0])), range };
+}
+
+/** Gas flow in dip: 10 to 12 L/min per millimetre of wire, at least 8 so that no air is drawn in. */
+export function dipGasFlow(diameterMm: number): GasFlow {
+  return {
+    flowLPerMin: Math.max(Math.round(11 * diameterMm), 8),
+    range: [Math.max(10 * diameterMm, 8), Math.max(12 * diameterMm, 9)],
+  };
 }

@@ -1,61 +1,138 @@
 /** The `plan` question: a seam and a wire in, a pulse setting with bands, reasons and warnings out. */
 import { failure, success, type Issue, type Outcome, type Warning } from '../outcome/index.ts';
-import { solvePulse, type PulseResult } from '../pulse/index.ts';
+import { beatForPitchHz, usualPitchMm } from '../double-pulse/ripple.ts';
+import type { CanonicalBeat } from '../double-pulse/canonical.ts';
+import { showThrough, type ShowThrough } from '../heat/index.ts';
+import { gasWarnings, solvePulse, type PulseResult } from '../pulse/index.ts';
 import { planBands, type Bands } from './bands.ts';
 import { becauseLines, fixed, type Because } from './because.ts';
 import { hazardWarnings, seamWarnings } from './cautions.ts';
+import { decideMode, type ModeDecision } from './decision.ts';
 import { planFigures, type PlanFigures, type Workings } from './figures.ts';
 import { defaultCircuitMOhm, handTravelMmPerMin, planInputIssues, type PlanInput } from './input.ts';
 import { jointRule } from './joints.ts';
+import type { PlanMode } from './mode.ts';
+import { isPulsed } from './mode-model.ts';
+import { passTable, type Pass } from './passes.ts';
 import { singlePassLimitMm } from './practice.ts';
 
 export interface Plan extends PlanFigures {
-  readonly mode: 'pulse';
+  readonly mode: PlanMode;
   readonly circuitMOhm: number;
-  readonly transferMode: 'pulsed-one-drop';
-  readonly pulse: PulseResult;
+  readonly transferMode: 'pulsed-one-drop' | 'dip' | 'spray';
+  /** Null in modes without a fast pulse. */
+  readonly pulse: PulseResult | null;
+  /** Only for double pulse. */
+  readonly slowBeat: (CanonicalBeat & { readonly ripplePitchMm: number }) | null;
+  readonly heatPaths: number;
+  /** How far the bead reaches through the part. */
+  readonly showThrough: ShowThrough;
+  readonly passTable: readonly Pass[];
+  readonly decision: ModeDecision;
   readonly warnings: readonly Warning[];
   readonly bands: Bands;
   readonly because: Because;
 }
 
-/** A whole plan. Issues as in `planInputIssues`, plus those of the pulse. */
+/** A whole plan. Issues as in `planInputIssues`, plus those of the mode. */
 export function planSeam(input: PlanInput): Outcome<Plan> {
   const inputIssues = planInputIssues(input);
   if (inputIssues.length > 0) return failure(...inputIssues);
   const outcome = planFigures(input);
-  const at = outcome.ok
-    ? { extensionMm: outcome.workings.extensionMm, wireFeedMPerMin: outcome.workings.figures.wireFeedMPerMin }
-    : outcome.miss;
-  if (at.wireFeedMPerMin === undefined) return failure(noPulseIssue(input));
-  const { filler, gas, diameterMm } = input;
-  const pulse = solvePulse({
-    filler,
-    gas,
-    diameterMm,
-    wireFeedMPerMin: at.wireFeedMPerMin,
-    extensionMm: at.extensionMm,
-  });
+  const pulse = isPulsed(input.mode) ? pulseOf(input, outcome) : undefined;
   // A feed that cannot be pulsed is refused in the pulse's own words, with the range it could have been.
-  if (!pulse.ok) return failure(...pulse.issues.map((issue) => blameForFeed(input, issue)));
-  if (!outcome.ok) throw new Error('a plan without figures must have a pulse that cannot be solved');
+  if (pulse && !pulse.ok) return failure(...pulse.issues.map((issue) => blameForFeed(input, issue)));
+  if (!outcome.ok) return failure(steadyMissIssue(input, outcome.miss.wireFeedMPerMin));
   const { workings } = outcome;
-  const { figures, arc } = workings;
+  const { figures, model } = workings;
+  const beat = input.mode === 'double-pulse' ? usualBeat(figures) : null;
   return success({
     ...figures,
-    mode: 'pulse',
+    mode: input.mode,
     circuitMOhm: input.circuitMOhm ?? defaultCircuitMOhm,
-    transferMode: 'pulsed-one-drop',
-    pulse: { ...pulse.value, arcLengthMm: arc.arcLengthMm },
+    transferMode: input.mode === 'dip' || input.mode === 'spray' ? input.mode : 'pulsed-one-drop',
+    pulse: pulse ? { ...pulse.value, arcLengthMm: model.arc.arcLengthMm } : null,
+    slowBeat: beat,
+    heatPaths: jointRule(input.seam.joint).heatPaths,
+    showThrough: showThrough(
+      workings.wire.family,
+      figures.meanCurrentA,
+      figures.voltageV,
+      figures.travelMmPerMin,
+      figures.thicknessMm,
+      input.seam.plateC ?? 20,
+    ),
+    passTable: passTable(input.seam.joint, figures.passes, figures.areaMm2, input.seam.gapMm),
+    decision: decideMode(input),
     warnings: [
       ...hazardWarnings(input),
       ...seamWarnings(input, figures.thicknessMm),
       ...settingWarnings(input, workings),
-      ...pulse.value.warnings,
+      ...(beat ? beatWarnings(input, workings, beat) : []),
+      ...(pulse ? pulse.value.warnings : gasWarnings(input.filler, input.gas)),
     ],
     bands: planBands(input, workings),
     because: becauseLines(input, workings),
   });
+}
+
+type FiguresOutcome = ReturnType<typeof planFigures>;
+
+function pulseOf(input: PlanInput, outcome: FiguresOutcome): Outcome<PulseResult> {
+  const at = outcome.ok
+    ? { extensionMm: outcome.workings.model.extensionMm, wireFeedMPerMin: outcome.workings.figures.wireFeedMPerMin }
+    : outcome.miss;
+  if (at.wireFeedMPerMin === undefined) return failure(noPulseIssue(input));
+  const { filler, gas, diameterMm } = input;
+  return solvePulse({ filler, gas, diameterMm, wireFeedMPerMin: at.wireFeedMPerMin, extensionMm: at.extensionMm });
+}
+
+/** Dip above its ceiling, or spray below the transition. */
+function steadyMissIssue(input: PlanInput, feed: number | undefined): Issue {
+  const isDip = input.mode === 'dip';
+  return {
+    path: input.wireFeedMPerMin === undefined ? 'mode' : 'wireFeedMPerMin',
+    code: isDip ? 'too-hot-for-dip' : 'below-transition',
+    message: isDip
+      ? `No solution, because ${fixed(feed ?? 0, 1)} m/min needs more current than this wire dips at.`
+      : `No solution, because ${fixed(feed ?? 0, 1)} m/min needs less current than this wire’s transition: the drops would be large and unsteady.`,
+    got: feed,
+    hint: isDip ? 'Use pulse or spray, or a thicker wire.' : 'Use pulse or dip, or a thinner wire.',
+  };
+}
+
+/** A beat to start from: a fifth up and down in equal times, ripples in the middle of what is usual. */
+function usualBeat(figures: PlanFigures): CanonicalBeat & { ripplePitchMm: number } {
+  const pitch = (usualPitchMm[0] + usualPitchMm[1]) / 2;
+  const frequencyHz = Math.min(Math.max(beatForPitchHz(figures.travelMmPerMin, pitch), 0.2), 10);
+  const mean = figures.wireFeedMPerMin;
+  return {
+    meanFeedMPerMin: mean,
+    highFeedMPerMin: 1.2 * mean,
+    lowFeedMPerMin: 0.8 * mean,
+    highShare: 0.5,
+    frequencyHz,
+    ripplePitchMm: figures.travelMmPerMin / 60 / frequencyHz,
+  };
+}
+
+function beatWarnings(input: PlanInput, { model }: Workings, beat: CanonicalBeat): Warning[] {
+  return (
+    [
+      ['high', beat.highFeedMPerMin],
+      ['low', beat.lowFeedMPerMin],
+    ] as const
+  ).flatMap(([name, feed]): Warning[] =>
+    model.at(feed)
+      ? []
+      : [
+          {
+            code: `${name}-not-pulsable`,
+            level: 'caution',
+            message: `The slow ${name} level of ${fixed(feed, 1)} m/min cannot be pulsed with ${input.diameterMm} mm wire; take a weaker beat.`,
+          },
+        ],
+  );
 }
 
 /** When nobody chose the feed, it was the pace or the size that asked for it. */

@@ -2,7 +2,13 @@
 import type { WireInGas } from '../arc/index.ts';
 import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
 import type { PulsePeak } from './balance.ts';
-import { pulsableRates, solveWithStretch, type OneDropMiss, type OneDropPulse } from './one-drop.ts';
+import {
+  lowestPulsableRate,
+  pulsableRates,
+  solveWithStretch,
+  type OneDropMiss,
+  type OneDropPulse,
+} from './one-drop.ts';
 import { pulseReference } from './reference.ts';
 import { pulseMeans } from './waveform.ts';
 
@@ -27,6 +33,12 @@ export function pulsedCurrentA(wire: WireInGas, extensionMm: number, wireFeedMPe
 export function pulseFeedRange(wire: WireInGas, extensionMm: number): readonly [number, number] | undefined {
   const rates = pulsableRates({ wire, extensionMm }, peakOf(wire));
   return rates && [rates[0] / MM_PER_S_PER_M_PER_MIN, rates[1] / MM_PER_S_PER_M_PER_MIN];
+}
+
+/** The lowest of them, m/min; much cheaper than both. */
+export function lowestPulseFeed(wire: WireInGas, extensionMm: number): number | undefined {
+  const rate = lowestPulsableRate({ wire, extensionMm }, peakOf(wire));
+  return rate && rate / MM_PER_S_PER_M_PER_MIN;
 }
 
 function peakOf(wire: WireInGas): PulsePeak {

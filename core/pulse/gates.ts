@@ -87,6 +87,24 @@ export function pulseGateIssues(fillerCode: FillerCode, gasCode: string): Issue[
   return [];
 }
 
+/** Why this gas carries no spray: it needs argon as pulse does. Cored wires bring their own arc and are let through. */
+export function sprayGasIssues(fillerCode: FillerCode, gasCode: string): Issue[] {
+  const filler = fillerOf(fillerCode);
+  const gas = gasOf(gasCode);
+  const active = gas.co2Pct + gas.o2Pct;
+  if (filler.construction === 'cored' || active <= pulseGateLimits.activePct) return [];
+  return [
+    {
+      path: 'gas',
+      code: 'gas-too-active-for-spray',
+      message: `Spray needs argon-rich gas: ${gas.name} is ${active} % active (CO₂ and oxygen), the limit is ${pulseGateLimits.activePct} %.`,
+      limit: pulseGateLimits.activePct,
+      got: active,
+      hint: `Change to ${argonRich[filler.family]}, or weld this gas in dip transfer.`,
+    },
+  ];
+}
+
 /** What to know about this wire in this gas when it is allowed. */
 export function gasWarnings(fillerCode: FillerCode, gasCode: string): Warning[] {
   const filler = fillerOf(fillerCode);

@@ -1,6 +1,12 @@
 export { dropFactorLimits, dropVolumeMm3 } from './drop.ts';
-export { gasIssues, gasWarnings, pulseGateIssues, pulseGateLimits } from './gates.ts';
-export { defaultSlewAPerMs, pulsedCurrentA, pulseFeedRange, solveDefaultPulse } from './default-pulse.ts';
+export { gasIssues, gasWarnings, pulseGateIssues, pulseGateLimits, sprayGasIssues } from './gates.ts';
+export {
+  defaultSlewAPerMs,
+  lowestPulseFeed,
+  pulsedCurrentA,
+  pulseFeedRange,
+  solveDefaultPulse,
+} from './default-pulse.ts';
 export { backgroundFloorA, type OneDropMiss, type OneDropPulse } from './one-drop.ts';
 export { pulseReference, type PulseReference } from './reference.ts';
 export { solvePulse, type PulseInput, type PulseResult } from './solve.ts';

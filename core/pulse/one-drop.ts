@@ -81,13 +81,28 @@ export function solveWithStretch(site: PulseSite, peak: PulsePeak, rateMmPerS: n
   return 'feed-too-high';
 }
 
+/** Lowest feed (mm/s) this wire pulses one drop per pulse, or undefined when there is none. */
+export function lowestPulsableRate(site: PulseSite, peak: PulsePeak): number | undefined {
+  // Stretching the peak never helps a feed that is too low, so the plain verdict is enough.
+  let [low, high] = [slowestRate, fastestRate];
+  for (let step = 0; step < 24; step++) {
+    const middle = Math.sqrt(low * high);
+    if (solveOneDrop(site, peak, middle) === 'feed-too-low') low = middle;
+    else high = middle;
+  }
+  return typeof solveOneDrop(site, peak, high * 1.0001) === 'object' ? high : undefined;
+}
+
+/** No wire of the model is pulsed outside these, mm/s. */
+const slowestRate = 5;
+const fastestRate = 500;
+
 /** Lowest and highest feed (mm/s) this wire pulses one drop per pulse at this extension, or undefined when there is none. */
 export function pulsableRates(site: PulseSite, peak: PulsePeak): readonly [number, number] | undefined {
   const verdict = (rate: number) => solveWithStretch(site, peak, rate);
-  const [slowest, fastest] = [5, 500];
   // The verdict runs from too low over a solution to too high, so both edges are found by halving the logarithm of the rate.
   const edge = (isAbove: (found: OneDropPulse | OneDropMiss) => boolean) => {
-    let [low, high] = [slowest, fastest];
+    let [low, high] = [slowestRate, fastestRate];
     for (let step = 0; step < 22; step++) {
       const middle = Math.sqrt(low * high);
       if (isAbove(verdict(middle))) high = middle;

@@ -1,11 +1,12 @@
 /** The `simulate` question: a slice of a running weld, or a whole start and stop, with what it did in numbers and in words. */
 import { pulseLineMm, wireInGas, type WireInGas } from '../arc/index.ts';
 import { steadyCurrentA } from '../melting/index.ts';
-import { success, type Outcome } from '../outcome/index.ts';
+import { failure, success, type Outcome } from '../outcome/index.ts';
 import { contact, type ArcState } from './arc-state.ts';
 import { classify, transferWords, type TransferMode } from './classify.ts';
 import { advance, buildModel, gapAt, type ArcModel } from './engine.ts';
 import type { SimulationInput } from './input.ts';
+import { simulationIssues } from './input-issues.ts';
 import { metricsOf, type SimulationMetrics } from './metrics.ts';
 import { arcDynamics, defaultStepS } from './params.ts';
 import { randomStream } from './random.ts';
@@ -50,6 +51,8 @@ export const settlingS = 0.25;
 
 /** Validated input in, result out. Issues: those of the source. `traceEveryS` 0 keeps no trace. */
 export function simulate(input: SimulationInput, traceEveryS = 0): Outcome<Simulation> {
+  const issues = simulationIssues(input);
+  if (issues.length > 0) return failure(...issues);
   const built = buildSource(input);
   if (!built.ok) return built;
   const wire = wireInGas(input.filler, input.gas, input.diameterMm);

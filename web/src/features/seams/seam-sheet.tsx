@@ -170,7 +170,7 @@ function LoadedSheet({
             </Panel>
             {outcome.ok ? <Cautions plan={outcome.value} /> : <Refusals issues={outcome.issues} store={store} />}
             {plan && <Figures plan={plan} />}
-            {plan && (
+            {plan?.pulse && (
               <Panel
                 title="Fast pulse"
                 aside={

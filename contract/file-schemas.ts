@@ -1,0 +1,12 @@
+/** JSON Schemas (2020-12) of the open file formats, generated from the shapes that read them; committed under docs/schemas. */
+import { z } from 'zod';
+import { machineFile } from './machine.ts';
+import { programFile } from './program.ts';
+
+export function fileSchemas(): Record<string, unknown> {
+  const schema = (kind: string, shape: z.ZodType) => ({
+    ...z.toJSONSchema(shape, { io: 'input', unrepresentable: 'any' }),
+    title: `fox-tempo/${kind}, version 1`,
+  });
+  return { machine: schema('machine', machineFile), program: schema('program', programFile) };
+}

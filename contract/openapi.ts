@@ -1,0 +1,105 @@
+/** OpenAPI 3.1 description of the API, generated from the shapes that the server parses with. */
+import { z } from 'zod';
+import { machineResource } from './machine.ts';
+import { problemShape } from './problem.ts';
+import { order, pageOf, part, person, revision, seamCreate, seamResource, seamSave } from './shop.ts';
+import { verbNames, verbs } from './verbs.ts';
+
+interface Operation {
+  readonly summary: string;
+  readonly answer?: z.ZodType;
+  readonly status?: number;
+  readonly body?: z.ZodType;
+  /** Write that carries If-Match. */
+  readonly versioned?: boolean;
+  /** Write that names its author. */
+  readonly authored?: boolean;
+  readonly paged?: boolean;
+}
+
+const operations: Record<string, Record<string, Operation>> = {
+  '/health': { get: { summary: 'Answers when server and database do', answer: z.object({ status: z.literal('ok') }) } },
+  '/people': { get: { summary: 'People of the shop', answer: pageOf(person) } },
+  '/parts': { get: { summary: 'Parts', answer: pageOf(part) } },
+  '/orders': { get: { summary: 'Orders by due date', answer: pageOf(order), paged: true } },
+  '/machines': { get: { summary: 'Machines', answer: pageOf(machineResource) } },
+  '/machines/{id}': { get: { summary: 'One machine', answer: machineResource } },
+  '/seams': {
+    get: { summary: 'Seams in the order they were described', answer: pageOf(seamResource), paged: true },
+    post: { summary: 'Describes a seam', body: seamCreate, answer: seamResource, status: 201, authored: true },
+  },
+  '/seams/{id}': {
+    get: { summary: 'One seam with its newest revision', answer: seamResource },
+    put: {
+      summary: 'Saves seam and setting as the next revision',
+      body: seamSave,
+      answer: seamResource,
+      versioned: true,
+      authored: true,
+    },
+  },
+  '/seams/{id}/revisions': { get: { summary: 'All revisions, the newest first', answer: pageOf(revision) } },
+  ...Object.fromEntries(
+    verbNames.map((name) => [`/compute/${name}`, { post: { summary: verbs[name].summary, body: verbs[name].input } }]),
+  ),
+};
+
+export function openApiDocument(): Record<string, unknown> {
+  return {
+    openapi: '3.1.0',
+    info: {
+      title: 'Fox Tempo',
+      version: '0.1.0',
+      description: 'Welds as physics, and what to dial. Errors are RFC 9457 problem documents.',
+    },
+    servers: [{ url: '/api' }],
+    paths: Object.fromEntries(
+      Object.entries(operations).map(([path, methods]) => [
+        path,
+        Object.fromEntries(Object.entries(methods).map(([method, operation]) => [method, describe(path, operation)])),
+      ]),
+    ),
+  };
+}
+
+function describe(
+  path: string,
+  { summary, answer, body, status = 200, versioned, authored, paged }: Operation,
+): Record<string, unknown> {
+  const parameter = (name: string, where: string, description: string, required: boolean) => ({
+    name,
+    in: where,
+    required,
+    description,
+    schema: { type: 'string' },
+  });
+  const parameters = [
+    ...[...path.matchAll(/\{(\w+)\}/g)].map((match) => parameter(match[1] ?? '', 'path', 'Identifier', true)),
+    ...(versioned ? [parameter('If-Match', 'header', 'ETag of the version the write is based on', true)] : []),
+    ...(authored ? [parameter('x-fox-person', 'header', 'Who writes', true)] : []),
+    ...(paged
+      ? [
+          parameter('cursor', 'query', 'Cursor of the page before', false),
+          parameter('limit', 'query', 'Rows, 1 to 200', false),
+        ]
+      : []),
+  ];
+  const json = (shape: z.ZodType, io: 'input' | 'output') => ({
+    'application/json': { schema: z.toJSONSchema(shape, { io, unrepresentable: 'any' }) },
+  });
+  return {
+    summary,
+    ...(parameters.length > 0 ? { parameters } : {}),
+    ...(body ? { requestBody: { required: true, content: json(body, 'input') } } : {}),
+    responses: {
+      [status]: {
+        description: 'Done',
+        ...(answer ? { content: json(answer, 'output') } : { content: { 'application/json': {} } }),
+      },
+      default: {
+        description: 'Refused',
+        content: { 'application/problem+json': { schema: z.toJSONSchema(problemShape, { unrepresentable: 'any' }) } },
+      },
+    },
+  };
+}

@@ -1,0 +1,181 @@
+/**
+ * Corrects a wire in its gas on one machine by what was seen there: two or more points of feed and mean current (and volts, where known).
+ * Least squares on the melting relation and the arc's voltage, with the table as prior: what the points do not settle stays where the table has it.
+ */
+import { levenbergMarquardt } from 'ml-levenberg-marquardt';
+import { arcElectrical, pulseLineMm, wireInGas } from '../arc/index.ts';
+import { fillerOf, type FillerCode } from '../consumables/index.ts';
+import { failure, rangeIssues, success, type Issue, type Outcome } from '../outcome/index.ts';
+import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
+
+export interface ObservedPoint {
+  readonly wireFeedMPerMin: number;
+  readonly meanCurrentA: number;
+  readonly ctwdMm: number;
+  /** In pulse; left out, the current is taken as steady. */
+  readonly rmsCurrentA?: number | undefined;
+  /** At the contact tip. */
+  readonly voltageV?: number | undefined;
+  /** Left out: the line of the wire. */
+  readonly arcLengthMm?: number | undefined;
+}
+
+export interface CalibrationInput {
+  readonly filler: FillerCode;
+  readonly gas: string;
+  readonly diameterMm: number;
+  readonly points: readonly ObservedPoint[];
+}
+
+export interface CalibrationResidual {
+  readonly wireFeedMPerMin: number;
+  /** Current that the corrected model expects at this feed, A. */
+  readonly fittedCurrentA: number;
+  /** Observed less fitted, A. */
+  readonly residualA: number;
+  /** Observed less fitted, V; absent where no volts were given. */
+  readonly residualV?: number;
+}
+
+export interface Calibration {
+  readonly kA: number;
+  readonly kB: number;
+  /** Factors on the table's constants. */
+  readonly kAFactor: number;
+  readonly kBFactor: number;
+  /** V added to the arc. */
+  readonly arcVoltageV: number;
+  readonly residuals: readonly CalibrationResidual[];
+  readonly rmsResidualA: number;
+  readonly verdict: 'plausible' | 'doubtful';
+  readonly because: string;
+}
+
+/** How well a panel's current and a timed feed are known, relative; and its volts. Assumed. */
+const observationError = { relative: 0.03, voltsV: 0.5 } as const;
+const priorVoltsV = 1;
+/** The extension term is known less well than the arc term. */
+const kBPriorShare = 1.5;
+
+export function calibrate(input: CalibrationInput): Outcome<Calibration> {
+  const { filler: code, gas, diameterMm, points } = input;
+  const issues: Issue[] = rangeIssues({ diameterMm });
+  if (points.length < 2) {
+    issues.push({
+      path: 'points',
+      code: 'too-few-points',
+      message: `Two observed points are needed at least; ${points.length} given.`,
+      limit: 2,
+      got: points.length,
+    });
+  }
+  points.forEach((point, index) => {
+    const { wireFeedMPerMin, meanCurrentA, ctwdMm, rmsCurrentA, arcLengthMm, voltageV } = point;
+    issues.push(...rangeIssues({ wireFeedMPerMin, ctwdMm, arcLengthMm }, `points.${index}.`));
+    issues.push(
+      ...rangeIssues({ currentA: meanCurrentA }).map((issue) => ({ ...issue, path: `points.${index}.meanCurrentA` })),
+    );
+    if (rmsCurrentA !== undefined && !(rmsCurrentA >= meanCurrentA && rmsCurrentA < 700)) {
+      issues.push({
+        path: `points.${index}.rmsCurrentA`,
+        code: 'rms-below-mean',
+        message: `The rms current of ${rmsCurrentA} A must not lie below the mean of ${meanCurrentA} A.`,
+        got: rmsCurrentA,
+      });
+    }
+    if (voltageV !== undefined && !(voltageV >= 8 && voltageV <= 50)) {
+      issues.push({
+        path: `points.${index}.voltageV`,
+        code: 'out-of-range',
+        message: `Voltage must lie between 8 and 50 V; got ${voltageV}.`,
+        limit: [8, 50],
+        got: voltageV,
+      });
+    }
+  });
+  if (issues.length > 0) return failure(...issues);
+
+  const filler = fillerOf(code);
+  const wire = wireInGas(code, gas, diameterMm);
+  const lineMm = pulseLineMm(wire.family, diameterMm);
+  const rows = points.map((point) => {
+    const arcMm = point.arcLengthMm ?? lineMm;
+    const extensionMm = Math.max(point.ctwdMm - arcMm, 3);
+    const rms = point.rmsCurrentA ?? point.meanCurrentA;
+    const rate = point.wireFeedMPerMin * MM_PER_S_PER_M_PER_MIN;
+    return {
+      point,
+      rate,
+      // Shares of the feed that the table's arc and extension terms melt.
+      arcShare: (wire.arcMeltMmPerAs * point.meanCurrentA) / rate,
+      extensionShare: (wire.extensionMeltPerA2s * extensionMm * rms * rms) / rate,
+      expectedV: arcElectrical(wire, point.meanCurrentA, rms, arcMm, extensionMm, 0).meanVoltageV,
+    };
+  });
+  const sigma = filler.meltingError;
+  const volts = rows.flatMap((row) => (row.point.voltageV === undefined ? [] : [row.point.voltageV - row.expectedV]));
+
+  // Every observation and every prior is one equation, scaled by its own error; parameters are the corrections themselves.
+  const equations: { predict: (p: readonly number[]) => number; target: number }[] = [
+    ...rows.map(({ arcShare, extensionShare }) => ({
+      predict: (p: readonly number[]) =>
+        (arcShare * (1 + (p[0] ?? 0)) + extensionShare * (1 + (p[1] ?? 0))) / observationError.relative,
+      target: 1 / observationError.relative,
+    })),
+    ...volts.map((offV) => ({
+      predict: (p: readonly number[]) => (p[2] ?? 0) / observationError.voltsV,
+      target: offV / observationError.voltsV,
+    })),
+    { predict: (p) => (p[0] ?? 0) / sigma, target: 0 },
+    { predict: (p) => (p[1] ?? 0) / (kBPriorShare * sigma), target: 0 },
+    { predict: (p) => (p[2] ?? 0) / priorVoltsV, target: 0 },
+  ];
+  const fit = levenbergMarquardt(
+    { x: equations.map((_, index) => index), y: equations.map((equation) => equation.target) },
+    (parameters) => (x) => equations[x]?.predict(parameters) ?? 0,
+    {
+      initialValues: [0, 0, 0],
+      gradientDifference: 1e-4,
+      damping: 1e-3,
+      maxIterations: 60,
+      errorTolerance: 1e-12,
+      improvementThreshold: 1e-9,
+    },
+  );
+  const [arcOff = 0, extensionOff = 0, arcVoltageV = 0] = fit.parameterValues;
+
+  const residuals = rows.map(({ point, arcShare, extensionShare, expectedV }): CalibrationResidual => {
+    const melted = arcShare * (1 + arcOff) + extensionShare * (1 + extensionOff);
+    // Near the point a share too much melted is current too high, by the slope of the relation.
+    const slope = arcShare * (1 + arcOff) + 2 * extensionShare * (1 + extensionOff);
+    const residualA = (point.meanCurrentA * (melted - 1)) / slope;
+    return {
+      wireFeedMPerMin: point.wireFeedMPerMin,
+      fittedCurrentA: point.meanCurrentA - residualA,
+      residualA,
+      ...(point.voltageV === undefined ? {} : { residualV: point.voltageV - expectedV - arcVoltageV }),
+    };
+  });
+  const worst = residuals.reduce((a, b) =>
+    Math.abs(b.residualA / b.fittedCurrentA) > Math.abs(a.residualA / a.fittedCurrentA) ? b : a,
+  );
+  const worstShare = Math.abs(worst.residualA / worst.fittedCurrentA);
+  const isFar =
+    Math.abs(arcOff) > 1.8 * sigma || Math.abs(extensionOff) > 1.8 * kBPriorShare * sigma || Math.abs(arcVoltageV) > 4;
+  const isScattered = worstShare > 2 * observationError.relative;
+  return success({
+    kA: filler.kA * (1 + arcOff),
+    kB: filler.kB * (1 + extensionOff),
+    kAFactor: 1 + arcOff,
+    kBFactor: 1 + extensionOff,
+    arcVoltageV,
+    residuals,
+    rmsResidualA: Math.sqrt(residuals.reduce((sum, row) => sum + row.residualA ** 2, 0) / residuals.length),
+    verdict: isFar || isScattered ? 'doubtful' : 'plausible',
+    because: isScattered
+      ? `the point at ${worst.wireFeedMPerMin} m/min misses the fit by ${worst.residualA.toFixed(0)} A (${(100 * worstShare).toFixed(0)} %): read it again`
+      : isFar
+        ? `the correction (arc ${(100 * arcOff).toFixed(0)} %, extension ${(100 * extensionOff).toFixed(0)} %, ${arcVoltageV.toFixed(1)} V) is larger than the table’s own error: check wire, stick-out and what the panel displays`
+        : `all points lie within ${(100 * worstShare).toFixed(1)} % of the corrected line; arc ${(100 * arcOff).toFixed(1)} %, extension ${(100 * extensionOff).toFixed(1)} %, ${arcVoltageV.toFixed(1)} V`,
+  });
+}

@@ -1,0 +1,1 @@
+export { calibrate, type Calibration, type CalibrationInput, type ObservedPoint } from './calibrate.ts';

@@ -1,0 +1,109 @@
+/**
+ * Which transfer mode suits the seam: every mode is planned, those that cannot be are rejected with the reason,
+ * the rest are ranked by what practice wants of them. Rules of practice.
+ */
+import { wireInGas } from '../arc/index.ts';
+import type { Issue } from '../outcome/index.ts';
+import { lowestPulseFeed } from '../pulse/index.ts';
+import { planFigures } from './figures.ts';
+import { planInputIssues, type PlanInput } from './input.ts';
+import { planModes, type PlanMode } from './mode.ts';
+import { modeModel } from './mode-model.ts';
+
+export interface ModeVerdict {
+  readonly mode: PlanMode;
+  readonly verdict: 'first choice' | 'runner-up' | 'possible' | 'rejected';
+  readonly reason: string;
+}
+
+export interface ModeDecision {
+  readonly modes: readonly ModeVerdict[];
+  /** Lowest feed at which this wire still pulses one drop at a time, m/min; null where it is not pulsed. */
+  readonly lowestPulseFeedMPerMin: number | null;
+}
+
+/** Dip leaves lack of fusion on plate thicker than this, mm. */
+const dipToMm = 5;
+const thinToMm = 3;
+const sprayFromMm = 5;
+const wideGapMm = 1;
+
+export function decideMode(input: PlanInput): ModeDecision {
+  const ranked: { mode: PlanMode; score: number; reason: string }[] = [];
+  const rejected: ModeVerdict[] = [];
+  for (const mode of planModes) {
+    // A feed chosen for one mode says nothing about another.
+    const asked: PlanInput = { ...input, mode, ...(mode === input.mode ? {} : { wireFeedMPerMin: undefined }) };
+    const refusal = refusalOf(asked);
+    if (typeof refusal === 'string') rejected.push({ mode, verdict: 'rejected', reason: refusal });
+    else ranked.push({ mode, ...judge(asked, refusal.thicknessMm) });
+  }
+  ranked.sort((a, b) => b.score - a.score);
+  const places = ['first choice', 'runner-up'] as const;
+  const pulsed = planInputIssues({ ...input, mode: 'pulse', wireFeedMPerMin: undefined }).length === 0;
+  const wire = pulsed ? wireInGas(input.filler, input.gas, input.diameterMm) : undefined;
+  return {
+    modes: [
+      ...ranked.map(({ mode, reason }, index) => ({ mode, verdict: places[index] ?? ('possible' as const), reason })),
+      ...rejected,
+    ],
+    lowestPulseFeedMPerMin: wire
+      ? (lowestPulseFeed(wire, modeModel({ ...input, mode: 'pulse' }, wire).extensionMm) ?? null)
+      : null,
+  };
+}
+
+/** The thickness that counts when the mode can be planned, or why it cannot. */
+function refusalOf(input: PlanInput): string | { thicknessMm: number } {
+  const issues = planInputIssues(input);
+  if (issues.length > 0) return firstSentence(issues);
+  const outcome = planFigures(input);
+  if (outcome.ok) {
+    const { thicknessMm } = outcome.workings.figures;
+    if (input.mode === 'dip' && thicknessMm > dipToMm) return `Over ${dipToMm} mm dip risks lack of fusion.`;
+    return { thicknessMm };
+  }
+  switch (input.mode) {
+    case 'dip':
+      return 'The seam asks for more current than this wire dips at.';
+    case 'spray':
+      return 'The current the seam asks for lies below this wire’s transition: the drops would be large and unsteady.';
+    default:
+      return 'The feed the seam asks for lies outside what this wire pulses one drop at a time.';
+  }
+}
+
+function firstSentence(issues: readonly Issue[]): string {
+  return issues[0]?.message ?? 'refused';
+}
+
+function judge({ mode, seam }: PlanInput, thicknessMm: number): { score: number; reason: string } {
+  const isThin = thicknessMm < thinToMm;
+  const isWide = seam.gapMm > wideGapMm;
+  const isAluminium = seam.materialGroup === 'aluminium';
+  switch (mode) {
+    case 'pulse':
+      return { score: 80 - (isWide ? 15 : 0), reason: 'all positions, thin and thick, little spatter' };
+    case 'dip':
+      return {
+        score: 50 + (isThin ? 20 : 0) + (isWide ? 20 : 0) - (seam.materialGroup === 'stainless' ? 15 : 0),
+        reason: isWide
+          ? 'bridges the gap with a cool pool'
+          : isThin
+            ? 'cool on thin sheet; spatters more than pulse'
+            : 'cool; watch fusion as the plate gets thicker',
+      };
+    case 'spray':
+      return {
+        score: 55 + (thicknessMm >= sprayFromMm ? 30 : 0),
+        reason: 'thick plate, flat and horizontal fillets; fast and smooth',
+      };
+    case 'double-pulse':
+      return {
+        score: 45 + (isAluminium ? 30 : 0),
+        reason: isAluminium
+          ? 'even ripples, and a pool that freezes between the beats'
+          : 'where even ripples are asked for',
+      };
+  }
+}

@@ -31,6 +31,7 @@ export {
 export { doublePulse, type DoublePulseInput, type DoublePulseResult } from './double-pulse/index.ts';
 export { heat, type HeatInput, type HeatResult } from './heat/index.ts';
 export {
+  beginSimulation,
   simulate,
   type Simulation,
   type SimulationInput,

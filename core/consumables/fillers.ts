@@ -36,6 +36,8 @@ export interface Filler {
   /** Deposited share of the melted wire. */
   readonly yield: number;
   readonly shielding: 'gas' | 'self';
+  /** Wires of this class that melt alike and differ in what they join. */
+  readonly types?: readonly { readonly class: string; readonly use: string }[];
 }
 
 const list: readonly Filler[] = [
@@ -66,6 +68,11 @@ const list: readonly Filler[] = [
     meltingError: 0.1,
     yield: 0.98,
     shielding: 'gas',
+    types: [
+      { class: 'ISO 14343 G 19 9 L Si · AWS ER308LSi', use: '304 and 304L' },
+      { class: 'ISO 14343 G 19 12 3 L Si · AWS ER316LSi', use: '316 and 316L' },
+      { class: 'ISO 14343 G 23 12 L Si · AWS ER309LSi', use: 'stainless to plain steel' },
+    ],
   },
   {
     code: 'aluminium-4043',

@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { wireInGas, transitionCurrentA } from '../arc/index.ts';
-import { commonGasCodes, fillers, gasOf, parseGas, wireSizes } from './index.ts';
+import { carbonEquivalentCet } from '../heat/index.ts';
+import { commonGasCodes, fillers, gasOf, grades, parseGas, wireSizes } from './index.ts';
 
 describe('gas designations', () => {
   it('reads composition from the designation', () => {
@@ -63,6 +64,17 @@ describe('wire tables', () => {
   it('keep true diameters: 0.8 mm carries 10 % more metal than 0.030 in', () => {
     const inch = wireSizes.find((size) => size.label === '0.030 in');
     expect((0.8 / (inch?.diameterMm ?? 1)) ** 2).toBeCloseTo(1.1, 2);
+  });
+
+  it('hold grades whose steels have a carbon equivalent of weldable steel', () => {
+    for (const { group, composition } of grades) {
+      if (group !== 'steel') continue;
+      // Weldable structural steels lie between 0.1 and 0.35.
+      expect(composition && carbonEquivalentCet(composition)).toBeGreaterThan(0.08);
+      expect(composition && carbonEquivalentCet(composition)).toBeLessThan(0.35);
+    }
+    // The reference case of the carbon equivalent is a steel of this grade.
+    expect(carbonEquivalentCet(grades.find((grade) => grade.code === 'S355J2')!.composition!)).toBeCloseTo(0.3145, 4);
   });
 
   it('list no code twice', () => {

@@ -10,3 +10,4 @@ export {
   type GasComposition,
 } from './gases.ts';
 export { materialGroups, materialOf, materials, type Material, type MaterialGroup } from './materials.ts';
+export { grades, type Grade } from './grades.ts';

@@ -3,7 +3,7 @@ import type { WireInGas } from '../arc/index.ts';
 import { areaForTravel, feedForArea, filletLegMm, travelForArea } from '../bead/index.ts';
 import { meltRateMmPerS } from '../melting/index.ts';
 import { bracketedRoot } from '../numeric/root.ts';
-import { pulsedCurrentA, pulseFeedRange } from '../pulse/index.ts';
+import { lowestPulseFeed, pulsedCurrentA, pulseFeedRange } from '../pulse/index.ts';
 import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
 import { coldestShare } from './input.ts';
 
@@ -20,10 +20,19 @@ export function pulsedFeedForCurrent(
   currentA: number,
 ): ReferenceFeed | undefined {
   const miss = (feed: number) => pulsedCurrentA(wire, extensionMm, feed) - currentA;
-  // A pulse melts more than a steady current of the same mean; this bracket holds the feed in all but the outermost cases.
+  // A pulse melts more than a steady current of the same mean, by a tenth to a half.
   const steady = meltRateMmPerS(wire, currentA, currentA, extensionMm) / MM_PER_S_PER_M_PER_MIN;
-  const near = bracketedRoot(miss, steady * 0.9, steady * 1.9, 1e-7);
-  if (near !== undefined) return { feedMPerMin: near };
+  for (const above of [1.7, 1.35, 1.15]) {
+    const near = bracketedRoot(miss, steady * 0.95, steady * above, 1e-7);
+    if (near !== undefined) return { feedMPerMin: near };
+  }
+  const lowest = lowestPulseFeed(wire, extensionMm);
+  if (lowest !== undefined) {
+    const from = lowest * 1.001;
+    if (miss(from) >= 0) return { feedMPerMin: from, held: 'lowest' };
+    const feed = bracketedRoot(miss, from, steady * 1.15, 1e-7);
+    if (feed !== undefined) return { feedMPerMin: feed };
+  }
   const range = pulseFeedRange(wire, extensionMm);
   if (!range) return undefined;
   // A hair inside the range, so that rounding at its edges never turns into a refusal.
@@ -66,7 +75,9 @@ export function proposeFeed(
   // NaN (no setting at so low a feed) counts as too cold.
   if (currentAt(wanted) >= coldestA) return { feedMPerMin: wanted };
   const low = Math.max(wanted, referenceFeed * 0.6);
-  const feedMPerMin = bracketedRoot((feed) => currentAt(feed) - coldestA, low, referenceFeed, 1e-7) ?? referenceFeed;
+  // Below what the mode can run there is no current; counting it as none keeps the crossing in the bracket.
+  const running = (feed: number) => currentAt(feed) || 0;
+  const feedMPerMin = bracketedRoot((feed) => running(feed) - coldestA, low, referenceFeed, 1e-7) ?? referenceFeed;
   return {
     feedMPerMin,
     tooSlow: {

@@ -6,9 +6,11 @@ export type { SimulationMetrics } from './metrics.ts';
 export { inductanceUh, modeThresholds } from './params.ts';
 export { Recorder } from './recorder.ts';
 export {
+  beginSimulation,
   settlingS,
   simulate,
   warmState,
+  type RunningSimulation,
   type Simulation,
   type SimulationTrace,
   type StartStopResult,

@@ -49,53 +49,93 @@ export interface StartStopResult {
 /** The arc before it is measured is left to settle for this long, s. */
 export const settlingS = 0.25;
 
-/** Validated input in, result out. Issues: those of the source. `traceEveryS` 0 keeps no trace. */
-export function simulate(input: SimulationInput, traceEveryS = 0): Outcome<Simulation> {
+/** A simulation under way: stepped by whoever owns the clock, so that a worker can report, pause and stop. */
+export interface RunningSimulation {
+  /** Simulated seconds in all, with the settling before the measured part. */
+  readonly totalS: number;
+  readonly doneS: number;
+  /** Goes on by so many simulated seconds, at most to the end. */
+  step(seconds: number): void;
+  /** Result of what has run; complete when `doneS` has reached `totalS`. */
+  finish(): Simulation;
+}
+
+/** Validated input in, a simulation that has not started out. Issues: `simulationIssues`, and those of the source. `traceEveryS` 0 keeps no trace. */
+export function beginSimulation(input: SimulationInput, traceEveryS = 0): Outcome<RunningSimulation> {
   const issues = simulationIssues(input);
   if (issues.length > 0) return failure(...issues);
   const built = buildSource(input);
   if (!built.ok) return built;
-  const wire = wireInGas(input.filler, input.gas, input.diameterMm);
+  const { startStop } = input;
   const source = built.value;
-  const stepS = input.stepS ?? defaultStepS;
   const model = buildModel({
-    wire,
+    wire: wireInGas(input.filler, input.gas, input.diameterMm),
     source,
     ctwdMm: input.ctwdMm,
     feedMmPerS: (input.wireFeedMPerMin * 1000) / 60,
-    stepS,
+    stepS: input.stepS ?? defaultStepS,
     noise: input.noise ?? 1,
     seed: input.seed,
-    runInShare: (input.startStop?.runInPercent ?? 100) / 100,
-    runInAfterS: input.startStop?.runInAfterS ?? 0,
+    runInShare: (startStop?.runInPercent ?? 100) / 100,
+    runInAfterS: startStop?.runInAfterS ?? 0,
   });
-  const startStop = input.startStop;
-  const settle = startStop ? 0 : Math.min(settlingS, input.seconds);
-  const recorder = new Recorder(settle + input.seconds + (startStop?.burnBackS ?? 0) + 0.3, traceEveryS);
-  recorder.measureFromS = settle;
-  const state = startStop ? coldState(model, input) : warmState(model, input, source);
+  const settleS = startStop ? 0 : settlingS;
+  const totalS = settleS + input.seconds;
+  const recorder = new Recorder(totalS + (startStop ? startStop.burnBackS + standS : 0), traceEveryS);
+  recorder.measureFromS = settleS;
   if (!startStop) recorder.litS = 0;
-  if (settle > 0) run(model, state, settle, recorder);
-  recorder.measureFromS = state.timeS;
-  run(model, state, input.seconds, recorder);
-  const metrics = metricsOf(wire, recorder);
-  const transferMode = classify(metrics, recorder, source.kind === 'pulse', model.setup.feedMmPerS);
-  const stopped = startStop ? stop(model, state, recorder, startStop.burnBackS, wire) : undefined;
+  const state = startStop ? coldState(model, input) : warmState(model, input, source);
+  let doneS = 0;
   return success({
+    totalS,
+    get doneS() {
+      return doneS;
+    },
+    step(seconds) {
+      const toS = Math.min(doneS + seconds, totalS);
+      // The recorder begins to measure between two calls, never within one.
+      if (doneS < settleS && toS > settleS) {
+        run(model, state, settleS - doneS, recorder);
+        doneS = settleS;
+        recorder.measureFromS = state.timeS;
+      }
+      run(model, state, toS - doneS, recorder);
+      doneS = toS;
+      if (doneS === settleS) recorder.measureFromS = state.timeS;
+    },
+    finish: () => finish(input, model, state, recorder),
+  });
+}
+
+/** The whole of it at once. */
+export function simulate(input: SimulationInput, traceEveryS = 0): Outcome<Simulation> {
+  const begun = beginSimulation(input, traceEveryS);
+  if (!begun.ok) return begun;
+  begun.value.step(begun.value.totalS);
+  return success(begun.value.finish());
+}
+
+function finish(input: SimulationInput, model: ArcModel, state: ArcState, recorder: Recorder): Simulation {
+  const { wire, source, feedMmPerS } = model.setup;
+  const metrics = metricsOf(wire, recorder);
+  const transferMode = classify(metrics, recorder, source.kind === 'pulse', feedMmPerS);
+  const stopped = input.startStop ? stop(model, state, recorder, input.startStop.burnBackS, wire) : undefined;
+  const kept = recorder.traceLength;
+  return {
     metrics,
     transferMode,
     words: transferWords[transferMode],
     dropAtS: recorder.dropAtS.slice(0, Math.min(recorder.drops, recorder.dropAtS.length)),
     shortAtS: recorder.shortAtS.slice(0, Math.min(recorder.shorts, recorder.shortAtS.length)),
     trace: {
-      timeS: recorder.traceTimeS.slice(0, recorder.traceLength),
-      currentA: recorder.traceCurrentA.slice(0, recorder.traceLength),
-      voltageV: recorder.traceVoltageV.slice(0, recorder.traceLength),
-      arcLengthMm: recorder.traceArcMm.slice(0, recorder.traceLength),
-      extensionMm: recorder.traceExtensionMm.slice(0, recorder.traceLength),
+      timeS: recorder.traceTimeS.slice(0, kept),
+      currentA: recorder.traceCurrentA.slice(0, kept),
+      voltageV: recorder.traceVoltageV.slice(0, kept),
+      arcLengthMm: recorder.traceArcMm.slice(0, kept),
+      extensionMm: recorder.traceExtensionMm.slice(0, kept),
     },
     ...(stopped ? { startStop: stopped } : {}),
-  });
+  };
 }
 
 /** A running weld, near where the static model puts it, so that little has to settle. */
@@ -161,6 +201,9 @@ function still(model: ArcModel, seed: number): ArcState {
   };
 }
 
+/** Long enough for a coasting drive to stand and a pool to freeze, s. */
+const standS = 0.15;
+
 /** Short calls keep the loop in compiled code: one that meets a new case half-way would crawl on to its end. */
 const chunkSteps = 1024;
 
@@ -187,8 +230,7 @@ function stop(
 ): StartStopResult {
   const { litS, touches, buckles } = recorder;
   run(model, state, burnBackS, recorder, true, false);
-  // Long enough for a coasting drive to stand and a pool to freeze.
-  run(model, state, 0.15, recorder, false, false);
+  run(model, state, standS, recorder, false, false);
   const ballFactor = Math.cbrt((6 * state.dropMm3) / Math.PI) / wire.diameterMm;
   const stuck =
     state.contact === contact.solid || state.contact === contact.liquid || state.extensionMm >= state.gapMm - 0.1;

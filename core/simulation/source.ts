@@ -1,6 +1,7 @@
 /** Power sources as the loop sees them: constant voltage behind an inductance, or a pulse with a slew limit and an arc-length controller. */
 import { arcElectrical, pulseLineMm, wireInGas, type WireInGas } from '../arc/index.ts';
 import { success, type Outcome } from '../outcome/index.ts';
+import { pulseStickOutMm } from '../plan/practice.ts';
 import { solvePulse, pulseMeans, type FastPulse } from '../pulse/index.ts';
 import { inductanceUh, shortRampAPerMs } from './params.ts';
 import type { SimulationInput } from './input.ts';
@@ -86,7 +87,9 @@ function buildLevel(input: SimulationInput, wire: WireInGas, feedMPerMin: number
   const lineMm = pulseLineMm(wire.family, wire.diameterMm);
   const targetMm = Math.max(lineMm + (source.trim ?? 0), 0);
   // The line is a static figure: the drop counts as nothing in it.
-  const extensionMm = Math.max(input.ctwdMm - (source.voltageV === undefined ? targetMm : lineMm), 3);
+  // A machine that holds a voltage does not know where the hand is: its waveform was made for the usual stick-out.
+  const madeForMm = source.voltageV === undefined ? input.ctwdMm : pulseStickOutMm(wire.diameterMm);
+  const extensionMm = Math.max(madeForMm - (source.voltageV === undefined ? targetMm : lineMm), 3);
   const given = source.pulse ?? {};
   const solved = solvePulse({
     filler: input.filler,

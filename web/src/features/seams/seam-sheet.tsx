@@ -23,6 +23,7 @@ import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { chosenMachine, DialCard, DialStrip } from '../dial-card/index.ts';
 import { JointDrawing } from '../joint-drawing/index.ts';
+import { SimulatedArc } from '../simulated/index.ts';
 import { Waveform } from '../waveform/index.tsx';
 import { Conflict } from './conflict.tsx';
 import { createDraftStore, isEdited, type DraftStore } from './draft-store.ts';
@@ -184,6 +185,7 @@ function LoadedSheet({
                 <Waveform pulse={plan.pulse} />
               </Panel>
             )}
+            {program && <SimulatedArc program={program} circuitMOhm={circuitMOhm ?? 15} />}
             {seam.revision && (
               <Revisions
                 seamId={seam.id}

@@ -1,0 +1,124 @@
+/** The budgets that apply so far, measured on this machine: medians of several rounds after a warm-up. Nothing here fails a build. */
+import { cpus, totalmem } from 'node:os';
+import {
+  doublePulse,
+  planSeam,
+  programFromPlan,
+  simulate,
+  solvePulse,
+  translate,
+  type Machine,
+  type PlanInput,
+  type SimulationInput,
+} from '@fox-tempo/core';
+import { scenarios } from '@fox-tempo/core/scenarios';
+
+interface Row {
+  readonly what: string;
+  readonly measured: string;
+  readonly budget: string;
+}
+
+/** Median milliseconds of one call. */
+function timed(call: (round: number) => void, rounds: number, callsPerRound: number): number {
+  const each: number[] = [];
+  for (let round = -2; round < rounds; round++) {
+    const began = performance.now();
+    for (let index = 0; index < callsPerRound; index++) call(round * callsPerRound + index);
+    // The first rounds only warm the compiler up.
+    if (round >= 0) each.push((performance.now() - began) / callsPerRound);
+  }
+  return each.sort((a, b) => a - b)[Math.floor(each.length / 2)] ?? Number.NaN;
+}
+
+const steel: Omit<SimulationInput, 'source' | 'seed'> = {
+  filler: 'steel-solid',
+  gas: 'M21-ArC-18',
+  diameterMm: 1.2,
+  wireFeedMPerMin: 5.5,
+  ctwdMm: 17.5,
+  seconds: 5,
+};
+const simulations: [string, Omit<SimulationInput, 'seed'>][] = [
+  ['pulse', { ...steel, source: { kind: 'pulse', trim: 0 } }],
+  ['pulse with shorts', { ...steel, source: { kind: 'pulse', trim: -4 } }],
+  [
+    'dip',
+    { ...steel, diameterMm: 1, wireFeedMPerMin: 4.5, ctwdMm: 12, source: { kind: 'constant-voltage', voltageV: 18 } },
+  ],
+  ['spray', { ...steel, wireFeedMPerMin: 10, source: { kind: 'constant-voltage', voltageV: 34 } }],
+];
+
+const machine: Machine = {
+  name: 'Bench',
+  place: '',
+  about: '',
+  circuitMOhm: 15,
+  limits: { peakCurrentA: 500, wireFeedMPerMin: [1, 22] },
+  dials: [
+    {
+      id: 'a',
+      label: 'A',
+      where: '',
+      unit: '',
+      scale: {
+        kind: 'linear',
+        quantity: 'trimMm',
+        neutral: 50,
+        quantityAtNeutral: 0,
+        quantityPerUnit: 0.12,
+        min: 0,
+        max: 100,
+        step: 1,
+      },
+    },
+  ],
+  chartLines: [],
+};
+
+const inputs: PlanInput[] = scenarios.map((scenario) => scenario.input);
+const input = (at: number) => inputs[Math.abs(at) % inputs.length] ?? scenarios[0]!.input;
+const first = planSeam(input(0));
+const program = first.ok ? programFromPlan(input(0), first.value) : undefined;
+
+const rows: Row[] = [
+  ...simulations.map(([name, simulation]): Row => {
+    const ms = timed((seed) => simulate({ ...simulation, seed: Math.abs(seed) }), 7, 1);
+    return {
+      what: `simulated arc, ${name}`,
+      measured: `${(5250 / ms).toFixed(0)} s per s`,
+      budget: 'at least 60, aim 100',
+    };
+  }),
+  {
+    what: 'plan of a demo seam',
+    measured: `${timed((at) => planSeam(input(at)), 15, 50).toFixed(2)} ms`,
+    budget: 'under 2 ms',
+  },
+  {
+    what: 'pulse solved',
+    measured: `${(1000 * timed((at) => solvePulse({ ...steel, ctwdMm: undefined, extensionMm: 13, wireFeedMPerMin: 4 + Math.abs(at % 100) / 50 }), 15, 500)).toFixed(0)} µs`,
+    budget: '',
+  },
+  {
+    what: 'double pulse',
+    measured: `${(1000 * timed(() => doublePulse({ from: { school: 'top', setFeedMPerMin: 10, lowPercent: 60, highSharePercent: 40, frequencyHz: 1.5 }, to: 'swing' }), 15, 500)).toFixed(0)} µs`,
+    budget: 'under 2 ms',
+  },
+  ...(program
+    ? [
+        {
+          what: 'translate',
+          measured: `${(1000 * timed(() => translate(machine, program), 15, 500)).toFixed(0)} µs`,
+          budget: 'under 2 ms',
+        },
+      ]
+    : []),
+];
+
+console.log(
+  `\n${cpus().length} × ${cpus()[0]?.model ?? 'unknown'}, ${(totalmem() / 2 ** 30).toFixed(0)} GiB, Node ${process.versions.node}\n`,
+);
+const width = Math.max(...rows.map((row) => row.what.length));
+for (const { what, measured, budget } of rows)
+  console.log(`${what.padEnd(width)}  ${measured.padStart(12)}   ${budget}`);

@@ -1,0 +1,1 @@
+export { SimulatedArc } from './simulated-arc.tsx';

@@ -1,0 +1,138 @@
+/** The planned setting run in the simulated arc, off the page's thread: what one would see and hear, beside what the plan says. */
+import { Box } from '@chakra-ui/react';
+import type { Program, Simulation, SimulationInput } from '@fox-tempo/core';
+import { useEffect, useMemo, useState } from 'react';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Figure } from '../../ui/quantity.tsx';
+import { createArcClient, type WorkerLike } from '../../workers/arc-client.ts';
+
+/** Long enough for some hundred drops. */
+const simulatedSeconds = 1;
+/** A hand that still types is not worth a simulation, ms. */
+const restMs = 250;
+
+const arcClient = createArcClient(
+  () =>
+    new Worker(new URL('../../workers/arc.worker.ts', import.meta.url), { type: 'module' }) as unknown as WorkerLike,
+);
+
+type State =
+  | { readonly kind: 'running'; readonly share: number }
+  | { readonly kind: 'done'; readonly result: Simulation }
+  | { readonly kind: 'failed'; readonly message: string };
+
+export function SimulatedArc({ program, circuitMOhm }: { readonly program: Program; readonly circuitMOhm: number }) {
+  const [state, setState] = useState<State>({ kind: 'running', share: 0 });
+  const [attempt, setAttempt] = useState(0);
+  const key = JSON.stringify([program, circuitMOhm]);
+  const input = useMemo((): SimulationInput => {
+    const [said, circuit] = JSON.parse(key) as [Program, number];
+    return {
+      filler: said.filler,
+      gas: said.gas,
+      diameterMm: said.diameterMm,
+      wireFeedMPerMin: said.wireFeedMPerMin,
+      ctwdMm: said.ctwdMm,
+      seconds: simulatedSeconds,
+      seed: 7,
+      source: { kind: 'pulse', trim: said.trimMm, stiffness: said.stiffness, circuitMOhm: circuit },
+    };
+  }, [key]);
+
+  useEffect(() => {
+    const abort = new AbortController();
+    const timer = setTimeout(() => {
+      setState({ kind: 'running', share: 0 });
+      void arcClient
+        .simulate(input, { signal: abort.signal, onProgress: (share) => setState({ kind: 'running', share }) })
+        .then((outcome) => {
+          if (abort.signal.aborted) return;
+          setState(
+            outcome.ok
+              ? { kind: 'done', result: outcome.value }
+              : { kind: 'failed', message: outcome.issues.map((issue) => issue.message).join(' ') },
+          );
+        });
+    }, restMs);
+    return () => {
+      clearTimeout(timer);
+      abort.abort();
+    };
+  }, [input, attempt]);
+
+  return (
+    <Panel
+      title="Simulated arc"
+      aside={
+        <Box textStyle="label" color="quiet">
+          a hand that trembles, a pool that waves
+        </Box>
+      }
+    >
+      {state.kind === 'failed' ? (
+        <Notice level="caution" word="Not simulated.">
+          {state.message}{' '}
+          <Action kind="quiet" minHeight="32px" onClick={() => setAttempt((count) => count + 1)}>
+            Run it again
+          </Action>
+        </Notice>
+      ) : (
+        <Box minHeight="76px" aria-live="polite" aria-busy={state.kind === 'running'}>
+          {state.kind === 'running' ? (
+            <Box color="quiet" fontSize="13px">
+              Simulating one second of arc… {Math.round(100 * state.share)} %
+            </Box>
+          ) : (
+            <Findings result={state.result} />
+          )}
+        </Box>
+      )}
+    </Panel>
+  );
+}
+
+function Findings({ result: { metrics: m, words } }: { readonly result: Simulation }) {
+  return (
+    <>
+      <Box fontSize="14px" mb="1.5">
+        {words.charAt(0).toUpperCase() + words.slice(1)}.
+      </Box>
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: '1fr 1fr', sm: 'repeat(4, minmax(0, 1fr))' }}
+        columnGap="4"
+        rowGap="1"
+      >
+        <Finding label="Arc, least to most">
+          <Figure value={m.minArcLengthMm} of="shortLength" /> to <Figure value={m.maxArcLengthMm} of="shortLength" />
+        </Finding>
+        <Finding label="Drops a pulse">
+          <Box as="span" textStyle="figure">
+            {m.dropsPerPulse.toFixed(2)}
+          </Box>
+        </Finding>
+        <Finding label="Shorts a second">
+          <Box as="span" textStyle="figure">
+            {m.shortsPerS.toFixed(0)}
+          </Box>
+        </Finding>
+        <Finding label="Mean current">
+          <Figure value={m.meanCurrentA} of="current" />
+        </Finding>
+      </Box>
+    </>
+  );
+}
+
+function Finding({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
+  return (
+    <Box>
+      <Box textStyle="label" color="quiet">
+        {label}
+      </Box>
+      {children}
+    </Box>
+  );
+}

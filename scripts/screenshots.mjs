@@ -31,6 +31,14 @@ const pictures = [
     },
   },
   {
+    name: 'seam-sheet-simulated',
+    path: '/seams/trike-frame-node',
+    act: async (page) => {
+      await page.getByText('Drops a pulse').waitFor();
+      await page.getByRole('heading', { name: 'Fast pulse' }).evaluate((node) => node.scrollIntoView());
+    },
+  },
+  {
     name: 'seam-sheet-refused',
     path: '/seams/counter-corner',
     act: (page) => page.getByLabel('Gas', { exact: true }).selectOption('C1'),

@@ -6,10 +6,11 @@
 import type { WireInGas } from '../arc/index.ts';
 import { pulseReference } from '../pulse/index.ts';
 import { contact, type ArcState } from './arc-state.ts';
-import { arcDynamics, controller, disturbance, sourceLimits } from './params.ts';
+import { correctPulse, type PulseCommand } from './controller.ts';
+import { arcDynamics, disturbance, sourceLimits } from './params.ts';
 import { nextNormal, nextUniform, randomStream } from './random.ts';
 import type { Recorder } from './recorder.ts';
-import type { Source } from './source.ts';
+import type { PulseLevel, Source } from './source.ts';
 
 export interface ArcSetup {
   readonly wire: WireInGas;
@@ -90,6 +91,9 @@ export function gapAt(model: ArcModel, timeS: number): number {
 
 /** How often tremor, beat and drive are looked at, steps: they move slowly against 10 µs. */
 const SLOW_EVERY = 16;
+/** Stands where a source without pulses has no level. */
+const noLevel: PulseLevel = { feedMmPerS: 0, peakA: 0, peakS: 0, backgroundA: 0, frequencyHz: 1, setPointV: 0 };
+
 /** The loop compares these every step; a property of an object would be looked up each time. */
 const OPEN = contact.open;
 const ARC = contact.arc;
@@ -158,11 +162,11 @@ export function advance(
   let peakA = state.peakA;
   let backA = state.backgroundA;
   let voltSeconds = state.pulseVoltSeconds;
-  let correction = state.correction;
   let need = state.dropNeed;
   let shortFrom = state.shortFromS;
-  let level = isPulse ? source.high : undefined;
-  let peakS = level ? level.peakS : 0;
+  let level = isPulse ? source.high : noLevel;
+  let peakS = level.peakS;
+  const command: PulseCommand = { periodS: period, peakA, backgroundA: backA, correction: state.correction };
   // What a drop may grow to below the transition current; follows the slow clock.
   let largestMm3 = 20 * sphereMm3;
   let untilSlow = 0;
@@ -194,7 +198,7 @@ export function advance(
         peakS = level.peakS;
       }
       const isRunIn = recorder.litS < 0 || t - recorder.litS < setup.runInAfterS;
-      const wished = driveOn ? (level ? level.feedMmPerS : setup.feedMmPerS) * (isRunIn ? setup.runInShare : 1) : 0;
+      const wished = driveOn ? (isPulse ? level.feedMmPerS : setup.feedMmPerS) * (isRunIn ? setup.runInShare : 1) : 0;
       feed += ((wished - feed) * slowDt) / (arcDynamics.driveLagS + slowDt);
       const factor =
         average < transitionA
@@ -239,30 +243,14 @@ export function advance(
       phase += dt;
       voltSeconds += (u + i * circuitOhm) * dt;
       if (phase >= period) {
-        const errorV = level!.setPointV - voltSeconds / phase;
-        if (source.control === 'frequency') {
-          const c = controller.frequency;
-          correction = clamp(correction + c.integral * errorV * phase, c.low, c.high);
-          period = 1 / clamp(level!.frequencyHz * (1 + clamp(correction + c.gain * errorV, c.low, c.high)), 15, 420);
-          peakA = level!.peakA;
-          backA = level!.backgroundA;
-        } else if (source.control === 'background') {
-          const c = controller.backgroundA;
-          correction = clamp(correction + c.integral * errorV * phase, -level!.backgroundA, transitionA);
-          backA = clamp(level!.backgroundA + correction + c.gain * errorV, 12, level!.peakA - 20);
-          period = 1 / level!.frequencyHz;
-          peakA = level!.peakA;
-        } else {
-          const c = controller.peakA;
-          const most = level!.peakA * c.share;
-          correction = clamp(correction + c.integral * errorV * phase, -most, most);
-          peakA = clamp(level!.peakA + correction + c.gain * errorV, level!.peakA - most, level!.peakA + most);
-          period = 1 / level!.frequencyHz;
-          backA = level!.backgroundA;
-        }
+        const ran = period;
+        if (source.kind === 'pulse')
+          correctPulse(command, source, level, level.setPointV - voltSeconds / phase, phase, transitionA);
+        period = command.periodS;
+        peakA = command.peakA;
+        backA = command.backgroundA;
         // The clock keeps what went over, so that the frequency does not depend on the step.
-        phase -= period < phase ? period : phase;
-        if (phase > dt) phase = 0;
+        phase = Math.min(phase - ran, dt);
         voltSeconds = 0;
         recorder.pulses++;
       }
@@ -389,7 +377,7 @@ export function advance(
   state.peakA = peakA;
   state.backgroundA = backA;
   state.pulseVoltSeconds = voltSeconds;
-  state.correction = correction;
+  state.correction = command.correction;
   state.dropNeed = need;
   state.shortFromS = shortFrom;
 
@@ -407,8 +395,4 @@ export function advance(
     recorder.minExtensionMm = minExt;
     recorder.lastExtensionMm = ext;
   }
-}
-
-function clamp(value: number, low: number, high: number): number {
-  return value < low ? low : value > high ? high : value;
 }

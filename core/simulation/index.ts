@@ -1,7 +1,13 @@
 export { contact, type ArcState } from './arc-state.ts';
 export { classify, transferWords, type TransferMode } from './classify.ts';
 export { advance, buildModel, type ArcModel, type ArcSetup } from './engine.ts';
-export type { ConstantVoltageInput, PulseSourceInput, SimulationInput, StartStopInput } from './input.ts';
+export type {
+  ConstantVoltageInput,
+  ControlSchool,
+  PulseSourceInput,
+  SimulationInput,
+  StartStopInput,
+} from './input.ts';
 export type { SimulationMetrics } from './metrics.ts';
 export { inductanceUh, modeThresholds } from './params.ts';
 export { Recorder } from './recorder.ts';
@@ -15,4 +21,4 @@ export {
   type SimulationTrace,
   type StartStopResult,
 } from './simulate.ts';
-export { buildSource, nominalCircuitMOhm, type ControlSchool, type PulseSource, type Source } from './source.ts';
+export { buildSource, nominalCircuitMOhm, type PulseSource, type Source } from './source.ts';

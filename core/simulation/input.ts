@@ -1,7 +1,9 @@
 /** What a simulation is asked. */
 import type { FillerCode } from '../consumables/index.ts';
 import type { CanonicalBeat } from '../double-pulse/index.ts';
-import type { ControlSchool } from './source.ts';
+
+/** Which part of the pulse answers when the arc is too long or too short. */
+export type ControlSchool = 'frequency' | 'background' | 'peak';
 
 export interface ConstantVoltageInput {
   readonly kind: 'constant-voltage';

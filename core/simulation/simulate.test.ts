@@ -1,5 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
 import { wireInGas } from '../arc/index.ts';
+import { commonGasCodes, fillerCodes } from '../consumables/index.ts';
 import { meltRateMmPerS } from '../melting/index.ts';
 import { simulate, type Simulation, type SimulationInput, type SimulationMetrics } from './index.ts';
 
@@ -241,5 +243,64 @@ describe('start and stop', () => {
       run({ ...steel10, source: volts(17), startStop: { runInPercent: 50, runInAfterS: 0.1, burnBackS } }).startStop!;
     expect(at(0.005).stuck).toBe(true);
     expect(at(0.3).stuck).toBe(false);
+  });
+});
+
+describe('any input', () => {
+  it('runs without a throw or a NaN, or is refused with reasons', () => {
+    const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+    const source = fc.oneof(
+      fc.record({
+        kind: fc.constant('constant-voltage' as const),
+        voltageV: number(8, 60),
+        stiffness: number(-10, 10),
+        circuitMOhm: number(0, 80),
+      }),
+      fc.record({
+        kind: fc.constant('pulse' as const),
+        trim: number(-8, 8),
+        control: fc.constantFrom('frequency' as const, 'background' as const, 'peak' as const),
+        stiffness: number(-10, 10),
+      }),
+    );
+    const any: fc.Arbitrary<SimulationInput> = fc.record({
+      filler: fc.constantFrom(...fillerCodes),
+      gas: fc.constantFrom(...commonGasCodes),
+      diameterMm: number(0.6, 1.6),
+      wireFeedMPerMin: number(0.5, 30),
+      ctwdMm: number(6, 45),
+      seconds: fc.constant(0.1),
+      seed: fc.integer({ min: 0, max: 1000 }),
+      source,
+      startStop: fc.option(
+        fc.record({ runInPercent: number(20, 150), runInAfterS: number(0, 1), burnBackS: number(0, 0.3) }),
+        { nil: undefined },
+      ),
+    });
+    fc.assert(
+      fc.property(any, (input) => {
+        const result = simulate(input);
+        if (!result.ok) {
+          expect(result.issues.length).toBeGreaterThan(0);
+          return;
+        }
+        expect(Object.values(result.value.metrics).every(Number.isFinite)).toBe(true);
+        if (result.value.startStop) expect(Number.isFinite(result.value.startStop.freeWireMm)).toBe(true);
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  it.each([
+    [{ ...steel12, source: volts(Number.NaN) }, 'source.voltageV'],
+    [{ ...steel12, seconds: 1e9, source: volts(20) }, 'seconds'],
+    [{ ...steel12, source: volts(20, { inductanceUh: 300, stiffness: 2 }) }, 'source.stiffness'],
+    [{ ...steel12, source: pulse(0, { voltageV: 24 }) }, 'source.trim'],
+    [{ ...steel12, gas: 'C1', source: pulse(0) }, 'gas'],
+    [{ ...steel12, filler: 'aluminium-4043', source: volts(20) }, 'gas'],
+    [{ ...steel12, filler: 'steel-metal-cored', source: pulse(0) }, 'filler'],
+  ] satisfies [SimulationInput, string][])('%# is refused at %2$s', (input, path) => {
+    const result = simulate(input);
+    expect(result.ok ? [] : result.issues.map((issue) => issue.path)).toContain(path);
   });
 });

@@ -4,9 +4,7 @@ import { success, type Outcome } from '../outcome/index.ts';
 import { pulseStickOutMm } from '../plan/practice.ts';
 import { solvePulse, pulseMeans, type FastPulse } from '../pulse/index.ts';
 import { inductanceUh, shortRampAPerMs } from './params.ts';
-import type { SimulationInput } from './input.ts';
-
-export type ControlSchool = 'frequency' | 'background' | 'peak';
+import type { ControlSchool, SimulationInput } from './input.ts';
 
 /** One level of the pulse: what the machine runs when the arc needs no correction. */
 export interface PulseLevel {

@@ -30,6 +30,7 @@ import { createDraftStore, isEdited, type DraftStore } from './draft-store.ts';
 import { Figures } from './figures.tsx';
 import { Inputs } from './inputs.tsx';
 import { Revisions } from './revisions.tsx';
+import { Modes } from './modes.tsx';
 import { planOf, sheetOf } from './sheet.ts';
 import type { Sheet } from './sheet-fields.ts';
 import { useSave, type SaveState } from './use-save.ts';
@@ -185,6 +186,7 @@ function LoadedSheet({
                 <Waveform pulse={plan.pulse} />
               </Panel>
             )}
+            {plan && <Modes plan={plan} />}
             {program && <SimulatedArc program={program} circuitMOhm={circuitMOhm ?? 15} />}
             {seam.revision && (
               <Revisions

@@ -6,7 +6,7 @@ import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Figure } from '../../ui/quantity.tsx';
-import { createArcClient, type WorkerLike } from '../../workers/arc-client.ts';
+import { createArcClient } from '../../workers/arc-client.ts';
 
 /** Long enough for some hundred drops. */
 const simulatedSeconds = 1;
@@ -14,8 +14,7 @@ const simulatedSeconds = 1;
 const restMs = 250;
 
 const arcClient = createArcClient(
-  () =>
-    new Worker(new URL('../../workers/arc.worker.ts', import.meta.url), { type: 'module' }) as unknown as WorkerLike,
+  () => new Worker(new URL('../../workers/arc.worker.ts', import.meta.url), { type: 'module' }),
 );
 
 type State =

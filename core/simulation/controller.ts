@@ -1,0 +1,55 @@
+/** Arc-length controller of the pulse source: once a pulse, on the mean voltage that the source saw over it. */
+import type { ArcState } from './arc-state.ts';
+import { controller } from './params.ts';
+import type { PulseLevel, PulseSource } from './source.ts';
+
+/** What the controller moves; the running arc keeps it between pulses. */
+export type PulseCommand = Pick<ArcState, 'periodS' | 'peakA' | 'backgroundA' | 'correction'>;
+
+/** Slowest and fastest pulse it may ask for, Hz. */
+const slowestHz = 15;
+const fastestHz = 420;
+/** Faintest background that still burns, and how far it stays below the peak, A. */
+const faintestA = 12;
+const belowPeakA = 20;
+
+/** Sets the next pulse in `command` from the error of the one that ended, V, which lasted `elapsedS`. */
+export function correctPulse(
+  command: PulseCommand,
+  source: PulseSource,
+  level: PulseLevel,
+  errorV: number,
+  elapsedS: number,
+  transitionA: number,
+): void {
+  if (source.control === 'frequency') {
+    const { gain, integral, low, high } = controller.frequency;
+    command.correction = clamp(command.correction + integral * errorV * elapsedS, low, high);
+    const relative = clamp(command.correction + gain * errorV, low, high);
+    command.periodS = 1 / clamp(level.frequencyHz * (1 + relative), slowestHz, fastestHz);
+    command.peakA = level.peakA;
+    command.backgroundA = level.backgroundA;
+    return;
+  }
+  command.periodS = 1 / level.frequencyHz;
+  if (source.control === 'background') {
+    const { gain, integral } = controller.backgroundA;
+    command.correction = clamp(command.correction + integral * errorV * elapsedS, -level.backgroundA, transitionA);
+    command.backgroundA = clamp(
+      level.backgroundA + command.correction + gain * errorV,
+      faintestA,
+      level.peakA - belowPeakA,
+    );
+    command.peakA = level.peakA;
+    return;
+  }
+  const { gain, integral, share } = controller.peakA;
+  const most = level.peakA * share;
+  command.correction = clamp(command.correction + integral * errorV * elapsedS, -most, most);
+  command.peakA = clamp(level.peakA + command.correction + gain * errorV, level.peakA - most, level.peakA + most);
+  command.backgroundA = level.backgroundA;
+}
+
+function clamp(value: number, low: number, high: number): number {
+  return value < low ? low : value > high ? high : value;
+}

@@ -17,6 +17,7 @@ const common = {
 };
 
 export default {
+  testTimeout: 30_000,
   projects: [
     {
       ...common,

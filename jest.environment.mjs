@@ -22,6 +22,8 @@ export default class WebEnvironment extends TestEnvironment {
   async setup() {
     await super.setup();
     for (const name of missing) this.global[name] ??= globalThis[name];
+    // jsdom's own lack `any` and `timeout`, and Node's Request takes only Node's signals.
+    for (const name of ['AbortController', 'AbortSignal']) this.global[name] = globalThis[name];
     this.global.ResizeObserver ??= ObserverStub;
     this.global.IntersectionObserver ??= ObserverStub;
     this.global.matchMedia ??= (query) => ({

@@ -34,7 +34,6 @@ const pictures = [
     name: 'seam-sheet-simulated',
     path: '/seams/trike-frame-node',
     act: async (page) => {
-      await page.getByText('Drops a pulse').waitFor();
       await page.getByRole('heading', { name: 'Fast pulse' }).evaluate((node) => node.scrollIntoView());
     },
   },
@@ -70,6 +69,12 @@ async function main() {
         },
       );
       await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: 'networkidle' });
+      await page.getByRole('heading', { level: 1 }).waitFor();
+      if (path.startsWith('/seams/')) {
+        // The chart comes as a chunk of its own, the simulation from a worker.
+        await page.locator('[aria-label^="Fast pulse"] svg').waitFor();
+        await page.getByText('Drops a pulse').waitFor();
+      }
       await act?.(page);
       await page.evaluate(() => document.fonts.ready);
       await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`), animations: 'disabled' });

@@ -1,0 +1,73 @@
+import { afterEach, describe, expect, it } from '@jest/globals';
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { settings } from '../../lib/settings.ts';
+import { hazel, program, rowan } from '../../testing/shop.ts';
+import { resetSettings, show } from '../../testing/show.tsx';
+import { chosenMachine, DialCard, DialStrip } from './index.ts';
+
+afterEach(() => {
+  cleanup();
+  resetSettings();
+});
+
+const line = (label: string) => screen.getByText(label).closest('div')?.parentElement?.parentElement as HTMLElement;
+
+describe('the dial card', () => {
+  it('says the setting in the machine’s own dials, marks what changes and what a step misses', () => {
+    show(<DialCard machines={[rowan]} program={{ ...program(), trimMm: -0.5 }} />);
+    expect(within(line('Arc index')).getByText('46')).toBeTruthy();
+    // 4.17 steps below 50 is not to be had: 0.02 mm short of the wish.
+    expect(within(line('Arc index')).getByText('misses by +0.02 mm of trim')).toBeTruthy();
+    expect(within(line('Arc index')).getByText('set')).toBeTruthy();
+    expect(within(line('Line')).queryByText('set')).toBeNull();
+    expect(screen.getByText('1 line changes from how it stands')).toBeTruthy();
+  });
+
+  it('puts a wrong wire or gas before everything else', () => {
+    show(
+      <DialCard
+        machines={[rowan]}
+        program={program({ materialGroup: 'aluminium' }, { filler: 'aluminium-5356', gas: 'I1', diameterMm: 1.2 })}
+      />,
+    );
+    expect(screen.getByText('Change over first.').parentElement?.textContent).toContain(
+      'this seam needs aluminium AlMg5, 1.2 mm, in argon',
+    );
+    expect(screen.getByText(/has no chart line for this wire/)).toBeTruthy();
+  });
+
+  it('says so when a machine is only outlined, when there is nothing to set, and when there is no machine', () => {
+    const { unmount } = show(<DialCard machines={[hazel]} program={program()} />);
+    expect(screen.getByText(/dials have not been described/)).toBeTruthy();
+    unmount();
+    const second = show(<DialCard machines={[rowan]} program={null} />);
+    expect(screen.getByText('nothing to set yet')).toBeTruthy();
+    second.unmount();
+    show(<DialCard machines={[]} program={program()} />);
+    expect(screen.getByText(/No machine is described yet/)).toBeTruthy();
+  });
+
+  it('follows the machine chosen, keeps its units on its dials, and shows the hand’s figures in the reader’s', () => {
+    show(<DialCard machines={[rowan, hazel]} program={program()} />);
+    fireEvent.change(screen.getByLabelText('Machine'), { target: { value: 'hazel' } });
+    expect(settings.getState().machineId).toBe('hazel');
+    cleanup();
+    settings.setState({ machineId: 'rowan', units: 'us' });
+    show(<DialCard machines={[rowan, hazel]} program={program()} />);
+    expect(within(line('Wire feed')).getByText('m/min')).toBeTruthy();
+    expect(within(line('Gas flow')).getByText('CFH')).toBeTruthy();
+  });
+
+  it('stands in short at the foot of narrow screens', () => {
+    show(<DialStrip machines={[hazel, rowan]} program={program()} />);
+    const strip = screen.getByRole('link', { name: 'To the dial card of Rowan' });
+    expect(strip.textContent).toContain('Arc index46');
+    expect(strip.getAttribute('href')).toBe('#dial-card');
+  });
+
+  it('takes the first machine that is described when none was chosen', () => {
+    expect(chosenMachine([hazel, rowan], null)?.id).toBe('rowan');
+    expect(chosenMachine([hazel, rowan], 'hazel')?.id).toBe('hazel');
+    expect(chosenMachine([hazel], 'gone')?.id).toBe('hazel');
+  });
+});

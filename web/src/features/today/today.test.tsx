@@ -1,0 +1,143 @@
+import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
+import { cleanup, fireEvent, screen } from '@testing-library/react';
+import { ErrorPage } from '../../app/error-page.tsx';
+import { daysUntil } from '../../lib/time.ts';
+import { answerFetch, hazel, order, parts, rowan, seam, spec } from '../../testing/shop.ts';
+import { resetSettings, showRoutes } from '../../testing/show.tsx';
+import { loadSeamList, SeamList } from '../seams/index.ts';
+import { loadToday, Today } from './index.ts';
+
+const page = (items: unknown[], next: string | null = null) => ({ items, next });
+const inDays = (days: number) => new Date(Date.now() + days * 86_400_000).toLocaleDateString('sv-SE');
+
+async function open(path: '/today' | '/seams', table: Record<string, unknown>) {
+  const answered = answerFetch(table);
+  const router = showRoutes(
+    [
+      { path: '/today', Component: Today, loader: loadToday, ErrorBoundary: ErrorPage, HydrateFallback: () => null },
+      {
+        path: '/seams',
+        Component: SeamList,
+        loader: loadSeamList,
+        ErrorBoundary: ErrorPage,
+        HydrateFallback: () => null,
+      },
+      { path: '/seams/:id', element: <h1>the sheet</h1> },
+    ],
+    path,
+  );
+  await screen.findByRole('heading', { level: 1 });
+  return { ...answered, router };
+}
+
+beforeEach(resetSettings);
+afterEach(cleanup);
+
+describe('Today', () => {
+  it('lists orders with their seams, machines as they stand, and what waits', async () => {
+    await open('/today', {
+      'GET /api/orders': page([
+        order({ dueOn: inDays(1) }),
+        order({ id: 'o2', number: 'MC 2', partId: 'rail', partName: 'Rail', done: 0, dueOn: inDays(-2) }),
+      ]),
+      'GET /api/machines': page([rowan, hazel]),
+      'GET /api/seams': page([
+        seam(),
+        seam({ id: 'new', spec: { ...spec, name: 'Post edge' }, choice: null, revision: null }),
+      ]),
+    });
+    expect(screen.getByText(/due tomorrow/)).toBeTruthy();
+    expect(screen.getByText(/2 days late/)).toBeTruthy();
+    expect(screen.getByRole('img', { name: '5 of 12 done' })).toBeTruthy();
+    expect(screen.getAllByRole('link', { name: /Post edge/ }).length).toBe(2);
+    expect(screen.getByText('No seam of this part is described yet.')).toBeTruthy();
+    expect(screen.getByText('Nobody has entered what is on it.')).toBeTruthy();
+    expect(screen.getByText('3 dials and 1 chart lines described.')).toBeTruthy();
+  });
+
+  it('teaches when it is empty', async () => {
+    await open('/today', { 'GET /api/orders': page([]), 'GET /api/machines': page([]), 'GET /api/seams': page([]) });
+    expect(screen.getByText('No order is in hand.')).toBeTruthy();
+    expect(screen.getByText('Every seam has a setting.')).toBeTruthy();
+  });
+
+  it('follows the cursor to the end of a list', async () => {
+    const { calls } = await open('/today', {
+      'GET /api/orders': page([order()], 'abc='),
+      'GET /api/orders?cursor=abc%3D': page([order({ id: 'o2', number: 'MC 2' })]),
+      'GET /api/machines': page([]),
+      'GET /api/seams': page([]),
+    });
+    expect(screen.getByText(/MC 2/)).toBeTruthy();
+    expect(calls.map((call) => call.path)).toContain('/api/orders?cursor=abc%3D');
+  });
+
+  it('says when the server is gone, and tries again', async () => {
+    const table: Record<string, unknown> = {
+      'GET /api/orders': new TypeError('gone'),
+      'GET /api/machines': page([]),
+      'GET /api/seams': page([]),
+    };
+    await open('/today', table);
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('The server cannot be reached');
+    table['GET /api/orders'] = page([]);
+    fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
+    expect(await screen.findByText('No order is in hand.')).toBeTruthy();
+  });
+});
+
+describe('Seams', () => {
+  const lists = {
+    'GET /api/parts': page(parts),
+    'GET /api/seams': page([
+      seam(),
+      seam({ id: 'b', partId: 'rail', revision: null, choice: null, spec: { ...spec, name: 'Rail lap' } }),
+    ]),
+  };
+
+  it('groups seams by part, with the setting in a line', async () => {
+    await open('/seams', lists);
+    expect(screen.getByRole('heading', { name: 'Cart frame' })).toBeTruthy();
+    expect(screen.getByRole('link', { name: /Axle plate/ }).textContent).toContain('7.8 m/min');
+    expect(screen.getByRole('link', { name: /Rail lap/ }).textContent).toContain('waits for its first setting');
+  });
+
+  it('describes a new seam and goes to its sheet', async () => {
+    const { calls, router } = await open('/seams', { ...lists, 'POST /api/seams': seam({ id: 'fresh' }) });
+    fireEvent.click(screen.getByRole('button', { name: 'Describe a seam' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Go to its sheet' }));
+    expect((await screen.findByRole('alert')).textContent).toContain('A seam needs a name');
+    fireEvent.change(screen.getByLabelText('On which part'), { target: { value: 'rail' } });
+    fireEvent.change(screen.getByLabelText('What it is called'), { target: { value: ' Hood corner ' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Go to its sheet' }));
+    expect(await screen.findByText('the sheet')).toBeTruthy();
+    expect(router.state.location.pathname).toBe('/seams/fresh');
+    expect(calls.find((call) => call.method === 'POST')?.body).toMatchObject({
+      partId: 'rail',
+      spec: { name: 'Hood corner' },
+    });
+  });
+
+  it('keeps what was typed when the server refuses', async () => {
+    await open('/seams', {
+      ...lists,
+      'POST /api/seams': { type: '/problems/unknown-person', title: 'Nobody known', status: 401, detail: 'who?' },
+    });
+    fireEvent.click(screen.getByRole('button', { name: 'Describe a seam' }));
+    fireEvent.change(screen.getByLabelText('What it is called'), { target: { value: 'Hood' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Go to its sheet' }));
+    expect((await screen.findByRole('alert')).textContent).toContain('Nobody known');
+    expect(screen.getByLabelText<HTMLInputElement>('What it is called').value).toBe('Hood');
+    fireEvent.click(screen.getByRole('button', { name: 'Leave it' }));
+    expect(screen.queryByLabelText('What it is called')).toBeNull();
+  });
+});
+
+describe('days', () => {
+  it('are counted from midnight to midnight', () => {
+    const late = new Date(2026, 0, 10, 23, 50);
+    expect(daysUntil('2026-01-11', late)).toBe(1);
+    expect(daysUntil('2026-01-10', late)).toBe(0);
+    expect(daysUntil('2026-01-08', late)).toBe(-2);
+  });
+});

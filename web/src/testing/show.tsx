@@ -1,0 +1,26 @@
+/** Renders a piece of the interface as the application would: theme, settings, and a router where links or loaders are needed. */
+import { ChakraProvider } from '@chakra-ui/react';
+import { configure, render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { createMemoryRouter, RouterProvider, type RouteObject } from 'react-router';
+import { settings } from '../lib/settings.ts';
+import { system } from '../ui/theme/system.ts';
+
+// A busy machine may take seconds over the first view; waiting longer costs nothing when all is well.
+configure({ asyncUtilTimeout: 20_000 });
+
+export function show(element: ReactNode) {
+  return render(<ChakraProvider value={system}>{element}</ChakraProvider>);
+}
+
+/** Renders routes at an address; a loader's answer is given as it is. */
+export function showRoutes(routes: RouteObject[], at: string) {
+  const router = createMemoryRouter(routes, { initialEntries: [at] });
+  show(<RouterProvider router={router} />);
+  return router;
+}
+
+export function resetSettings(): void {
+  settings.setState({ units: 'metric', theme: 'day', personId: null, machineId: null });
+  localStorage.clear();
+}

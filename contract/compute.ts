@@ -32,6 +32,12 @@ export const pulseInput = z.strictObject({
   peakTimeMs: ranged('peakTimeMs').optional(),
   backgroundCurrentA: ranged('backgroundCurrentA').optional(),
   frequencyHz: ranged('frequencyHz').optional(),
+  machine: z
+    .strictObject({
+      maxCurrentA: ranged('peakCurrentA').optional(),
+      wireFeedMPerMin: z.tuple([z.number().positive(), z.number().positive()]).optional(),
+    })
+    .optional(),
 });
 
 export const seamInput = z.strictObject({

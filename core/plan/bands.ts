@@ -27,6 +27,7 @@ const predicted = [
   'heatInputKjPerMm',
   'arcSeconds',
   'wireGrams',
+  'gasLitres',
 ] as const;
 
 export function planBands(input: PlanInput, { figures, model }: Workings): Bands {

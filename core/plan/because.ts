@@ -4,7 +4,14 @@ import type { PlanFigures, Workings } from './figures.ts';
 import type { PlanInput } from './input.ts';
 import { jointArea, jointRule, thicknessThatCounts } from './joints.ts';
 import { positionFactor, positionName } from './positions.ts';
-import { gapFactor, materialFactor, referenceCurrentA, singlePassLimitMm } from './practice.ts';
+import {
+  flowAfterS,
+  flowBeforeS,
+  gapFactor,
+  materialFactor,
+  referenceCurrentA,
+  singlePassLimitMm,
+} from './practice.ts';
 
 export type Because = Readonly<Partial<Record<keyof PlanFigures, string>>>;
 
@@ -56,6 +63,7 @@ export function becauseLines(input: PlanInput, workings: Workings): Because {
     heatInputKjPerMm: `${migEfficiency} × ${fixed(f.meanPowerW, 0)} W × 60 / ${fixed(f.travelMmPerMin, 0)} mm/min / 1000`,
     depositionKgPerH: `${metal} × ${wire.densityKgPerM3} kg/m³`,
     arcSeconds: `${fixed(seam.lengthMm, 0)} mm${f.passes > 1 ? ` × ${f.passes} passes` : ''} at ${fixed(f.travelMmPerMin, 0)} mm/min`,
+    gasLitres: `${f.gasFlowLPerMin} L/min for ${fixed(f.arcSeconds, 0)} s and ${flowBeforeS} + ${flowAfterS} s before and after${f.passes > 1 ? ' each pass' : ''}`,
     wireGrams: `${fixed(f.wireFeedMPerMin, 2)} m/min for ${fixed(f.arcSeconds, 0)} s; starts, craters and cut ends come on top`,
   };
 }

@@ -3,6 +3,7 @@
  * then pulse, arc, travel and heat. Runs a few dozen times per plan with moved constants, so it builds no text.
  */
 import { neutralNudges, wireInGas, type Nudges, type WireInGas } from '../arc/index.ts';
+import { seamGasL } from '../consumption/index.ts';
 import { areaForTravel, filletAreaMm2, filletLegMm, travelForArea } from '../bead/index.ts';
 import { arcEnergyKjPerMm, migEfficiency } from '../heat/index.ts';
 import { depositionKgPerH } from '../melting/index.ts';
@@ -11,7 +12,14 @@ import type { PlanInput } from './input.ts';
 import { defaultLegMm, jointArea, jointRule, thicknessThatCounts } from './joints.ts';
 import { circuitDropV, modeModel, type ArcPoint, type ModeModel } from './mode-model.ts';
 import { positionFactor } from './positions.ts';
-import { gapFactor, materialFactor, referenceCurrentA, singlePassLimitMm } from './practice.ts';
+import {
+  flowAfterS,
+  flowBeforeS,
+  gapFactor,
+  materialFactor,
+  referenceCurrentA,
+  singlePassLimitMm,
+} from './practice.ts';
 
 export interface PlanFigures {
   readonly wireFeedMPerMin: number;
@@ -44,6 +52,8 @@ export interface PlanFigures {
   /** Arc time of the whole seam. */
   readonly arcSeconds: number;
   readonly wireGrams: number;
+  /** Gas of the whole seam with pre- and post-flow for each pass. */
+  readonly gasLitres: number;
   /** The thickness that counts. */
   readonly thicknessMm: number;
 }
@@ -147,6 +157,7 @@ export function planFigures(
       depositionKgPerH: depositionKgPerH(wire, wireFeedMPerMin),
       arcSeconds,
       wireGrams: ((wireFeedMPerMin * wire.areaMm2 * wire.densityKgPerM3) / 1000) * (arcSeconds / 60),
+      gasLitres: seamGasL(model.flow.flowLPerMin, arcSeconds, passes, flowBeforeS, flowAfterS),
       thicknessMm,
     },
     wire,

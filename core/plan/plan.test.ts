@@ -88,6 +88,13 @@ describe('from a joint to a setting', () => {
     expect(plan.areaMm2).toBeCloseTo((3 * 3 * 1.1) / 2, 9);
   });
 
+  it('counts wire and gas of the seam: flow over arc time with 0.2 and 1.5 s around it', () => {
+    const plan = planned(steel);
+    within(plan.gasLitres, (plan.gasFlowLPerMin * (plan.arcSeconds + 1.7)) / 60, 1e-9);
+    within(plan.wireGrams, (plan.wireFeedMPerMin * (Math.PI / 4) * 7.85 * plan.arcSeconds) / 60, 1e-9);
+    within(plan.arcSeconds, (300 * 60) / plan.travelMmPerMin, 1e-9);
+  });
+
   it('makes heat input from true power, which lies above volts times amps in pulse', () => {
     const plan = planned(steel);
     within(plan.heatInputKjPerMm, (0.8 * plan.meanPowerW * 60) / plan.travelMmPerMin / 1000, 1e-9);

@@ -48,6 +48,10 @@ export function pulseStickOutMm(diameterMm: number): number {
 /** Range of practice for the stick-out in pulse and spray, mm. */
 export const pulseStickOutRangeMm = [15, 20] as const;
 
+/** Gas before the arc and after it, s: usual figures, assumed. */
+export const flowBeforeS = 0.2;
+export const flowAfterS = 1.5;
+
 /** Stick-out in dip, mm: 10 for wires to 1.0 mm, 12 above. */
 export function dipStickOutMm(diameterMm: number): number {
   return diameterMm <= 1.0 ? 10 : 12;

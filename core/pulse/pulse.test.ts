@@ -178,6 +178,17 @@ describe('gates', () => {
     expect(codes(input)).toContain(expected);
   });
 
+  it('keeps to what the machine gives: a lower peak held longer, or a refusal', () => {
+    const small = solved({ ...steel, machine: { maxCurrentA: 380 } });
+    expect(small.peakCurrentA).toBe(380);
+    // Same I² t: 1.98 ms x (450/380)².
+    expect(small.peakTimeMs).toBeCloseTo(1.98 * (450 / 380) ** 2, 6);
+    expect(small.warnings.map((warning) => warning.code)).toContain('peak-held-by-machine');
+    expect(small.meltedMPerMin).toBeCloseTo(5.5, 6);
+    expect(codes({ ...steel, peakCurrentA: 450, machine: { maxCurrentA: 400 } })).toEqual(['beyond-machine']);
+    expect(codes({ ...steel, machine: { wireFeedMPerMin: [1, 5] } })).toEqual(['beyond-machine']);
+  });
+
   it('warns of pure argon on steel and of CO2 on stainless', () => {
     expect(solved({ ...steel, gas: 'I1' }).warnings.map((warning) => warning.code)).toContain('pure-argon-on-steel');
     expect(solved({ ...steel, filler: 'stainless-solid' }).warnings.map((warning) => warning.code)).toContain(

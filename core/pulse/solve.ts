@@ -35,6 +35,13 @@ export interface PulseInput {
   readonly peakTimeMs?: number | undefined;
   readonly backgroundCurrentA?: number | undefined;
   readonly frequencyHz?: number | undefined;
+  /** What the machine can give; left out, nothing is assumed of it. */
+  readonly machine?: MachineLimits | undefined;
+}
+
+export interface MachineLimits {
+  readonly maxCurrentA?: number | undefined;
+  readonly wireFeedMPerMin?: readonly [number, number] | undefined;
 }
 
 export interface PulseResult extends FastPulse {
@@ -98,7 +105,7 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
       got: backgroundCurrentA,
     });
   }
-  issues.push(...pulseGateIssues(input.filler, input.gas));
+  issues.push(...pulseGateIssues(input.filler, input.gas), ...machineIssues(input));
   if (issues.length > 0) return failure(...issues);
 
   const wire = wireInGas(input.filler, input.gas, diameterMm, nudges);
@@ -115,7 +122,8 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
     });
   }
   const site: PulseSite = { wire, extensionMm: extension };
-  const reference = pulseReference(wire);
+  const own = pulseReference(wire);
+  const reference = referenceWithin(own, input.machine);
   const rate = wireFeedMPerMin * MM_PER_S_PER_M_PER_MIN;
   const waveform = solveWaveform(site, reference, rate, input, slewAPerMs);
   if (!waveform.ok) return waveform;
@@ -130,7 +138,48 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
       hint: 'Shorten the peak or lower the frequency.',
     });
   }
-  return success(describe(site, reference, rate, input, waveform.value, lineMm));
+  const described = describe(site, reference, rate, input, waveform.value, lineMm);
+  if (reference === own) return success(described);
+  const held: Warning = {
+    code: 'peak-held-by-machine',
+    level: 'note',
+    message: `The machine gives ${reference.peakCurrentA} A at most; the peak of ${own.peakCurrentA.toFixed(0)} A is lowered and held for ${reference.peakTimeMs.toFixed(2)} ms instead.`,
+  };
+  return success({ ...described, warnings: [...described.warnings, held] });
+}
+
+/** What was asked of the machine beyond what it gives. */
+function machineIssues({ machine, peakCurrentA, wireFeedMPerMin }: PulseInput): Issue[] {
+  const issues: Issue[] = [];
+  if (machine?.maxCurrentA !== undefined && peakCurrentA !== undefined && peakCurrentA > machine.maxCurrentA) {
+    issues.push({
+      path: 'peakCurrentA',
+      code: 'beyond-machine',
+      message: `A peak of ${peakCurrentA} A is more than this machine gives, ${machine.maxCurrentA} A.`,
+      limit: machine.maxCurrentA,
+      got: peakCurrentA,
+      hint: 'Leave the peak out: a lower one is held longer instead.',
+    });
+  }
+  const feeds = machine?.wireFeedMPerMin;
+  if (feeds && (wireFeedMPerMin < feeds[0] || wireFeedMPerMin > feeds[1])) {
+    issues.push({
+      path: 'wireFeedMPerMin',
+      code: 'beyond-machine',
+      message: `${wireFeedMPerMin} m/min is outside what this machine feeds, ${feeds[0]} to ${feeds[1]} m/min.`,
+      limit: feeds,
+      got: wireFeedMPerMin,
+      hint: 'Take another wire diameter.',
+    });
+  }
+  return issues;
+}
+
+/** The reference pulse, or one that detaches the same drop with less current held longer where the machine gives no more. */
+function referenceWithin(reference: PulseReference, machine: MachineLimits | undefined): PulseReference {
+  const most = machine?.maxCurrentA;
+  if (most === undefined || reference.peakCurrentA <= most) return reference;
+  return { ...reference, peakCurrentA: most, peakTimeMs: reference.peakTimeMs * (reference.peakCurrentA / most) ** 2 };
 }
 
 interface SolvedWaveform {

@@ -71,6 +71,10 @@ export const quantities = {
     metric: { label: 'g', aliases: ['g'], factor: 1, digits: 0 },
     us: { label: 'oz', aliases: ['oz'], factor: (KG_PER_LB * 1000) / 16, digits: 2 },
   },
+  volume: {
+    metric: { label: 'L', aliases: ['l'], factor: 1, digits: 1 },
+    us: { label: 'ft³', aliases: ['ft3'], factor: L_PER_MIN_PER_CFH * 60, digits: 2 },
+  },
   current: same({ label: 'A', aliases: ['a'], factor: 1, digits: 0 }),
   voltage: same({ label: 'V', aliases: ['v'], factor: 1, digits: 1 }),
   power: same({ label: 'kW', aliases: ['kw'], factor: 1000, digits: 2 }),

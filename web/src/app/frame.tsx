@@ -1,6 +1,6 @@
 /** The frame around every view: skip link, rail, who works here, and a line while the next view loads. */
 import { Box } from '@chakra-ui/react';
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 import { Outlet, ScrollRestoration, useLoaderData, useNavigation } from 'react-router';
 import { api } from '../lib/api.ts';
 import { settings } from '../lib/settings.ts';
@@ -13,7 +13,8 @@ export async function loadFrame({ request }: { request: Request }) {
 export function Frame() {
   const { people } = useLoaderData<Awaited<ReturnType<typeof loadFrame>>>();
   const navigation = useNavigation();
-  useEffect(() => {
+  // Before the first paint: a key pressed as soon as a view shows must not fall through.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.shiftKey) return;
       const act = { F2: settings.getState().toggleUnits, F4: settings.getState().toggleTheme }[event.key];

@@ -29,7 +29,7 @@ const rows: readonly Row[] = [
   { key: 'thicknessMm', label: 'Thickness counted', of: 'thickness', digits: 2 },
   { key: 'arcSeconds', label: 'Arc time', of: 'seconds' },
   { key: 'wireGrams', label: 'Wire for it', of: 'mass' },
-  { key: 'depositionKgPerH', label: 'Deposit', of: 'deposition' },
+  { key: 'gasLitres', label: 'Gas for it', of: 'volume' },
   { key: 'areaMm2', label: 'Metal to lay', of: 'area' },
 ];
 

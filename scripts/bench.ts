@@ -7,11 +7,10 @@ import {
   simulate,
   solvePulse,
   translate,
-  type Machine,
   type PlanInput,
   type SimulationInput,
 } from '@fox-tempo/core';
-import { scenarios } from '@fox-tempo/core/scenarios';
+import { rowan, scenarios } from '@fox-tempo/core/scenarios';
 
 interface Row {
   readonly what: string;
@@ -48,33 +47,6 @@ const simulations: [string, Omit<SimulationInput, 'seed'>][] = [
   ],
   ['spray', { ...steel, wireFeedMPerMin: 10, source: { kind: 'constant-voltage', voltageV: 34 } }],
 ];
-
-const machine: Machine = {
-  name: 'Bench',
-  place: '',
-  about: '',
-  circuitMOhm: 15,
-  limits: { peakCurrentA: 500, wireFeedMPerMin: [1, 22] },
-  dials: [
-    {
-      id: 'a',
-      label: 'A',
-      where: '',
-      unit: '',
-      scale: {
-        kind: 'linear',
-        quantity: 'trimMm',
-        neutral: 50,
-        quantityAtNeutral: 0,
-        quantityPerUnit: 0.12,
-        min: 0,
-        max: 100,
-        step: 1,
-      },
-    },
-  ],
-  chartLines: [],
-};
 
 const inputs: PlanInput[] = scenarios.map((scenario) => scenario.input);
 const input = (at: number): PlanInput => {
@@ -113,7 +85,7 @@ const rows: Row[] = [
     ? [
         {
           what: 'translate',
-          measured: `${(1000 * timed(() => translate(machine, program), 15, 500)).toFixed(0)} µs`,
+          measured: `${(1000 * timed(() => translate(rowan, program), 15, 500)).toFixed(0)} µs`,
           budget: 'under 2 ms',
         },
       ]

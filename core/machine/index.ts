@@ -1,3 +1,36 @@
-export type { ChartLine, ChartLineScale, Dial, DialQuantity, LinearScale, Machine } from './machine.ts';
-export { programFromPlan, type Program } from './program.ts';
-export { quantityUnits, translate, type DialSetting, type Translation } from './translate.ts';
+export { chartLineFor, lookAlikes, sameSizeMm, sameWire, searchChart } from './chart.ts';
+export { compareMachines, type ComparedLine, type Comparison } from './compare.ts';
+export { directionTestFor, triggerTestFor, withDirection, type DirectionTest } from './direction.ts';
+export { arcOf, type ArcOf, type WireAndMode } from './arc-of.ts';
+export { driftReport, type DriftLine } from './drift.ts';
+export { fitLine, modelAmps, type FittedPoint, type LineFit } from './line-fit.ts';
+export type {
+  ChartLine,
+  ChartPoint,
+  Dial,
+  DirectionEvidence,
+  Display,
+  Feeder,
+  Machine,
+  MachineLimits,
+  Polarity,
+  TriggerMode,
+} from './machine.ts';
+export { machineIssues } from './machine-issues.ts';
+export { triggerWords, type NotCarried } from './not-carried.ts';
+export { programFromPlan, type Program, type ProgramPulse } from './program.ts';
+export { dialQuantities, dialQuantityNames, quantityFacts, quantityText, type DialQuantity } from './quantities.ts';
+export { readDials, type BesideDials, type DialReading } from './read-dials.ts';
+export {
+  displayed,
+  facets,
+  isNumeric,
+  quantityAt,
+  quantityOf,
+  type DialScale,
+  type Facet,
+  type LinearScale,
+  type NumericScale,
+} from './scales.ts';
+export type { DialSetting } from './dial-setting.ts';
+export { senseWords, taughtLine, translate, type ShownFigure, type Translation } from './translate.ts';

@@ -1,26 +1,10 @@
-/** A described power source: what its dials are called, what they move and how, its chart lines and its limits. */
+/** A described power source: what its dials are called, what they move and how, its chart lines, memories, feeders and limits. */
 import type { FillerCode } from '../consumables/index.ts';
-
-/** Quantities of a program that a dial can move. */
-export type DialQuantity = 'wireFeedMPerMin' | 'trimMm' | 'stiffness' | 'peakCurrentA' | 'gasFlowLPerMin';
-
-/** A dial that moves one quantity in proportion: quantity = quantityAtNeutral + (value − neutral) × quantityPerUnit. */
-export interface LinearScale {
-  readonly kind: 'linear';
-  readonly quantity: DialQuantity;
-  readonly neutral: number;
-  readonly quantityAtNeutral: number;
-  /** Negative when the dial runs the other way. */
-  readonly quantityPerUnit: number;
-  readonly min: number;
-  readonly max: number;
-  readonly step: number;
-}
-
-/** The control that picks a line of the chart inside the door. */
-export interface ChartLineScale {
-  readonly kind: 'chart-line';
-}
+import type { BeatSchool } from '../double-pulse/index.ts';
+import type { PlanMode } from '../plan/index.ts';
+import type { TriggerSchool } from '../sequence/index.ts';
+import type { DialQuantity } from './quantities.ts';
+import type { DialScale } from './scales.ts';
 
 export interface Dial {
   readonly id: string;
@@ -30,18 +14,88 @@ export interface Dial {
   readonly where: string;
   /** Unit as that machine prints it; empty for a bare number. */
   readonly unit: string;
-  /** What more means, in words, for bare scales. */
-  readonly sense?: string | undefined;
-  readonly scale: LinearScale | ChartLineScale;
+  readonly scale: DialScale;
+  /** Modes in which it acts; left out: in all. */
+  readonly modes?: readonly PlanMode[] | undefined;
+  /** `free` may be moved by the welder within a window, `fixed` stays as set; left out: free. */
+  readonly hand?: 'free' | 'fixed' | undefined;
+  /** False while nobody has tried which way the dial really runs; left out where the label leaves no doubt. */
+  readonly senseTested?: boolean | undefined;
+  readonly evidence?: readonly DirectionEvidence[] | undefined;
 }
 
+/** What a direction test found, by whom and when. */
+export interface DirectionEvidence {
+  readonly result: 'as-described' | 'reversed';
+  readonly by: string;
+  /** ISO date. */
+  readonly on: string;
+  readonly note?: string | undefined;
+}
+
+/** A figure that the machine shows and nobody sets. */
+export interface Display {
+  readonly id: string;
+  readonly label: string;
+  readonly where: string;
+  readonly unit: string;
+  readonly quantity: DialQuantity;
+  readonly digits: number;
+}
+
+/** An observed or printed point of a chart line. Feed or current may be missing, never both. */
+export interface ChartPoint {
+  readonly wireFeedMPerMin?: number | undefined;
+  readonly thicknessMm?: number | undefined;
+  readonly currentA?: number | undefined;
+  readonly voltageV?: number | undefined;
+}
+
+/** One line of the chart inside the door: names first, number second. */
 export interface ChartLine {
   readonly number: number;
   readonly words: string;
   readonly filler: FillerCode;
   readonly diameterMm: number;
   readonly gas: string;
-  readonly mode: 'dip' | 'spray' | 'pulse' | 'double-pulse';
+  readonly mode: PlanMode;
+  /** Taught from the chart; makes the machine's own line. */
+  readonly points?: readonly ChartPoint[] | undefined;
+}
+
+/** A trigger mode as a state diagram: what a press or release does is written down, never inferred from its name. */
+export interface TriggerMode {
+  readonly id: string;
+  readonly label: string;
+  /** The school it is believed to belong to. */
+  readonly school: TriggerSchool;
+  readonly states: readonly string[];
+  readonly moves: readonly {
+    readonly from: string;
+    readonly on: 'press' | 'release' | 'tap' | 'time' | 'arc';
+    readonly to: string;
+  }[];
+  readonly senseTested?: boolean | undefined;
+  readonly evidence?: readonly DirectionEvidence[] | undefined;
+}
+
+export interface Feeder {
+  readonly id: string;
+  readonly label: string;
+  readonly gun: string;
+  readonly gunLengthM: number;
+}
+
+export type Polarity = 'electrode-positive' | 'electrode-negative';
+
+export interface MachineLimits {
+  readonly peakCurrentA: number;
+  readonly wireFeedMPerMin: readonly [number, number];
+  readonly voltageV?: readonly [number, number] | undefined;
+  /** Rating plate: share of ten minutes and the current it allows. */
+  readonly duty?: readonly { readonly percent: number; readonly currentA: number }[] | undefined;
+  readonly wireSizesMm?: readonly number[] | undefined;
+  readonly polarity?: readonly Polarity[] | undefined;
 }
 
 export interface Machine {
@@ -49,11 +103,14 @@ export interface Machine {
   readonly place: string;
   readonly about: string;
   readonly circuitMOhm: number;
-  readonly limits: {
-    readonly peakCurrentA: number;
-    readonly wireFeedMPerMin: readonly [number, number];
-  };
+  readonly limits: MachineLimits;
+  /** How it says the slow beat; null when it has none. */
+  readonly beatSchool: BeatSchool | null;
   /** Empty while the machine is only outlined. */
   readonly dials: readonly Dial[];
+  readonly displays: readonly Display[];
   readonly chartLines: readonly ChartLine[];
+  readonly triggerModes: readonly TriggerMode[];
+  readonly slots: { readonly count: number; readonly first: number };
+  readonly feeders: readonly Feeder[];
 }

@@ -1,139 +1,249 @@
-/** A program said in one machine's own dials, quantised as that machine would, with the miss in physical terms. */
+/** A program said in one machine's own dials, quantised as that machine would, with the miss in physical terms and what it cannot say. */
 import type { Warning } from '../outcome/index.ts';
-import type { ChartLine, DialQuantity, LinearScale, Machine } from './machine.ts';
+import { chartLineFor, lookAlikes } from './chart.ts';
+import { dialActs, inOrder } from './dial-order.ts';
+import type { DialSetting } from './dial-setting.ts';
+import { bothReadings } from './direction.ts';
+import { fitLine, type LineFit } from './line-fit.ts';
+import { limitWarnings } from './limit-warnings.ts';
+import type { ChartLine, Dial, Machine } from './machine.ts';
+import { notCarried, type NotCarried } from './not-carried.ts';
 import type { Program } from './program.ts';
+import { actsIn, quantityFacts, quantityText, type DialQuantity } from './quantities.ts';
+import {
+  displayed,
+  halfStep,
+  nearestValue,
+  quantityAt,
+  quantityOf,
+  type Facet,
+  type NumericScale,
+  type ScaleContext,
+} from './scales.ts';
+import { wishedFigures, type Figures, type Wished } from './wished.ts';
 
-export interface DialSetting {
-  readonly dialId: string;
+export interface ShownFigure {
+  readonly id: string;
   readonly label: string;
   readonly where: string;
   readonly unit: string;
-  readonly sense?: string | undefined;
-  readonly quantity: DialQuantity | 'chart-line';
-  /** What to set. */
-  readonly value: number;
-  /** `value` as that machine shows it. */
+  readonly quantity: DialQuantity;
   readonly display: string;
-  /** Absent for a chart line. */
-  readonly wishedQuantity?: number;
-  readonly reachedQuantity?: number;
-  /** Reached minus wished, in the quantity's unit. */
-  readonly error?: number;
 }
 
 export interface Translation {
   readonly dials: readonly DialSetting[];
+  /** What the machine's own displays should then show. */
+  readonly displays: readonly ShownFigure[];
   /** Number on the chart, or null when this machine has no line for the wire, gas and mode. */
   readonly programNumber: number | null;
   readonly chartLine: ChartLine | null;
+  /** Numbers easily taken for it that mean another wire, gas or mode. */
+  readonly lookAlikes: readonly ChartLine[];
+  /** Quantities that a dial carries without running out. */
+  readonly carried: readonly DialQuantity[];
+  readonly notCarried: readonly NotCarried[];
   readonly warnings: readonly Warning[];
 }
 
-/** Two wires count as one size within this, mm: 0.035 in is sold and dialled as 0.9 mm. */
-const sameSizeMm = 0.03;
-
 export function translate(machine: Machine, program: Program): Translation {
-  const warnings: Warning[] = [];
-  const chartLine = chartLineFor(machine, program) ?? null;
-  const dials: DialSetting[] = [];
-  for (const { id, label, where, unit, sense, scale } of machine.dials) {
-    const face = { dialId: id, label, where, unit, sense };
-    if (scale.kind === 'chart-line') {
-      if (chartLine) {
-        dials.push({ ...face, quantity: 'chart-line', value: chartLine.number, display: String(chartLine.number) });
-      }
-      continue;
+  const chartLine = chartLineFor(machine.chartLines, program) ?? null;
+  const wished = wishedFigures(program, machine.beatSchool, machine.circuitMOhm, taughtLine(chartLine));
+  const settings = setDials(machine, program, wished, chartLine);
+  const similar = chartLine ? lookAlikes(machine.chartLines, chartLine) : [];
+  const carried = settings.flatMap((dial) =>
+    dial.wishedQuantity !== undefined && !dial.clipped ? [dial.quantity as DialQuantity] : [],
+  );
+  return {
+    dials: settings,
+    displays: shownFigures(machine, program, wished, settings),
+    programNumber: chartLine?.number ?? null,
+    chartLine,
+    lookAlikes: similar,
+    carried: [...new Set(carried)],
+    notCarried: notCarried(machine, program, wished, settings),
+    warnings: [
+      ...chartWarnings(machine, chartLine, similar, program),
+      ...dialWarnings(settings, program),
+      ...limitWarnings(machine, program, wished),
+    ],
+  };
+}
+
+/** The fit of a line that was taught; a line without points has none. */
+export function taughtLine(line: ChartLine | null): LineFit | undefined {
+  if (!line?.points || line.points.length < 2) return undefined;
+  const fit = fitLine(line);
+  return fit.ok ? fit.value : undefined;
+}
+
+function setDials(machine: Machine, program: Program, wished: Wished, line: ChartLine | null): DialSetting[] {
+  const reached = new Map<string, number>();
+  const dragged: Figures = {};
+  const context: ScaleContext = {
+    fieldVPerMm: wished.arc.wire.eVPerMm,
+    reached: (id) => reached.get(id),
+  };
+  const byId = new Map<string, DialSetting>();
+  for (const dial of inOrder(machine.dials)) {
+    if (!dialActs(dial, program)) continue;
+    const setting = setDial(dial, program, wished, line, context, dragged);
+    if (!setting) continue;
+    byId.set(dial.id, setting);
+    if (setting.reachedQuantity !== undefined) reached.set(dial.id, setting.reachedQuantity);
+    if (dial.scale.kind === 'linear' && dial.scale.also) {
+      const { quantity, quantityPerUnit } = dial.scale.also;
+      dragged[quantity] = (dragged[quantity] ?? 0) + (setting.value - dial.scale.neutral) * quantityPerUnit;
     }
-    const wished = wishedQuantity(program, scale.quantity);
-    const value = quantise(scale, wished);
-    const reached = quantityAt(scale, value);
-    dials.push({
-      ...face,
-      quantity: scale.quantity,
-      value,
-      display: displayed(scale, value),
-      wishedQuantity: wished,
-      reachedQuantity: reached,
-      error: reached - wished,
-    });
-    // Beyond half a step the dial has run out, which no rounding explains.
-    if (Math.abs(reached - wished) > Math.abs(scale.step * scale.quantityPerUnit) * 0.5 + 1e-9) {
+  }
+  return machine.dials.flatMap(({ id }) => byId.get(id) ?? []);
+}
+
+function setDial(
+  dial: Dial,
+  program: Program,
+  wished: Wished,
+  line: ChartLine | null,
+  context: ScaleContext,
+  dragged: Figures,
+): DialSetting | undefined {
+  const { id, label, where, unit, scale } = dial;
+  const face = { dialId: id, label, where, unit, hand: dial.hand ?? 'free' } as const;
+  if (scale.kind === 'chart-line') {
+    return line
+      ? {
+          ...face,
+          hand: dial.hand ?? 'fixed',
+          quantity: 'chart-line',
+          value: line.number,
+          display: String(line.number),
+          clipped: false,
+        }
+      : undefined;
+  }
+  if (scale.kind === 'named') {
+    const value = scale.positions.findIndex((position) => position.is.includes(facetOf(program, scale.facet)));
+    return value < 0
+      ? undefined
+      : {
+          ...face,
+          hand: dial.hand ?? 'fixed',
+          quantity: scale.facet,
+          value,
+          display: displayed(scale, value),
+          clipped: false,
+        };
+  }
+  const quantity = quantityOf(scale);
+  const wish = wished.figures[quantity];
+  if (wish === undefined) return undefined;
+  const target = wish - (dragged[quantity] ?? 0);
+  const found = nearestValue(scale, target, context);
+  if (!found) return undefined;
+  const own = quantityAt(scale, found.value, context);
+  if (own === undefined) return undefined;
+  const reachedQuantity = own + (dragged[quantity] ?? 0);
+  const sense = senseWords(scale);
+  const both = dial.senseTested === false ? bothReadings(dial, found.value, reachedQuantity, program) : undefined;
+  return {
+    ...face,
+    quantity,
+    value: found.value,
+    display: displayed(scale, found.value),
+    ...(sense === undefined ? {} : { sense }),
+    wishedQuantity: wish,
+    reachedQuantity,
+    error: reachedQuantity - wish,
+    halfStep: halfStep(scale, found.value, context),
+    clipped: found.clipped,
+    ...(both ? { bothReadings: both } : {}),
+  };
+}
+
+/** What turning a dial up does, in words; undefined where the label alone says it. */
+export function senseWords(scale: NumericScale): string | undefined {
+  const { more, less } = quantityFacts(quantityOf(scale));
+  const neutral = (at: number) => `${displayed(scale, at)} is the line`;
+  if (scale.kind === 'linear') {
+    const words = `more is ${scale.quantityPerUnit > 0 ? more : less}`;
+    return scale.quantity === 'trimMm' ? `${words}, ${neutral(scale.neutral)}` : words;
+  }
+  if (scale.kind === 'line-offset') {
+    return `more is ${scale.voltsPerUnit > 0 ? more : less}, ${neutral(scale.neutral)}`;
+  }
+  if (scale.kind === 'inverse') return `more is ${less}`;
+  return undefined;
+}
+
+export function facetOf(program: Program, facet: Facet): string {
+  if (facet === 'mode') return program.mode;
+  if (facet === 'filler') return program.filler;
+  return program.sequence.trigger;
+}
+
+function shownFigures(
+  machine: Machine,
+  program: Program,
+  { figures }: Wished,
+  settings: readonly DialSetting[],
+): ShownFigure[] {
+  return machine.displays.flatMap(({ id, label, where, unit, quantity, digits }) => {
+    // The display shows what the dials reach, where one of them moves it.
+    const value = settings.find((dial) => dial.quantity === quantity)?.reachedQuantity ?? figures[quantity];
+    if (value === undefined || !actsIn(quantity, program.mode)) return [];
+    return [{ id, label, where, unit, quantity, display: value.toFixed(digits).replace('-', '−') }];
+  });
+}
+
+function chartWarnings(
+  machine: Machine,
+  line: ChartLine | null,
+  similar: readonly ChartLine[],
+  program: Program,
+): Warning[] {
+  if (!line) {
+    if (!machine.dials.some((dial) => dial.scale.kind === 'chart-line')) return [];
+    return [
+      {
+        code: 'no-chart-line',
+        level: 'caution',
+        message: `${machine.name} has no chart line for this wire and gas in ${program.mode.replace('-', ' ')}; the card's other figures hold only on a line made for them.`,
+      },
+    ];
+  }
+  const [first] = similar;
+  if (!first) return [];
+  return [
+    {
+      code: 'look-alike-number',
+      level: 'caution',
+      message: `${line.number} is easily taken for ${similar.map((one) => `${one.number} (${one.words})`).join(' or ')}.`,
+    },
+  ];
+}
+
+function dialWarnings(settings: readonly DialSetting[], program: Program): Warning[] {
+  const warnings: Warning[] = [];
+  for (const dial of settings) {
+    const { quantity, wishedQuantity: wish, reachedQuantity: reached } = dial;
+    if (dial.clipped && wish !== undefined && reached !== undefined) {
       warnings.push({
         code: 'dial-at-its-end',
         level: 'caution',
-        message: `${label} ends at ${displayed(scale, value)}: it reaches ${round(reached)} where ${round(wished)} ${quantityUnits[scale.quantity]} is wanted.`,
+        message: `${dial.label} ends at ${dial.display}: it reaches ${quantityText(quantity as DialQuantity, reached)} where ${quantityText(quantity as DialQuantity, wish)} is wanted.`,
       });
     }
+    if (dial.bothReadings) {
+      warnings.push({ code: 'sense-untested', level: 'caution', message: dial.bothReadings.consequence });
+    }
   }
-  if (machine.dials.some((dial) => dial.scale.kind === 'chart-line') && !chartLine) {
+  const start = settings.find((dial) => dial.quantity === 'startFeedMPerMin');
+  if (start && program.sequence.startPercent > 100 && start.unit !== '%') {
     warnings.push({
-      code: 'no-chart-line',
-      level: 'caution',
-      message: `${machine.name} has no chart line for this wire and gas in pulse; the card's other figures hold only on a line made for them.`,
+      code: 'absolute-start',
+      level: 'note',
+      message: `${start.label} is absolute here: when the feed is raised, raise it too, or the start becomes colder than the weld (${program.sequence.startPercent} % of main now).`,
     });
   }
-  if (program.pulse.peakCurrentA > machine.limits.peakCurrentA) {
-    warnings.push({
-      code: 'peak-beyond-machine',
-      level: 'caution',
-      message: `The pulse peaks at ${round(program.pulse.peakCurrentA)} A; ${machine.name} gives at most ${machine.limits.peakCurrentA} A.`,
-    });
-  }
-  const [slowest, fastest] = machine.limits.wireFeedMPerMin;
-  if (program.wireFeedMPerMin > fastest || program.wireFeedMPerMin < slowest) {
-    warnings.push({
-      code: 'feed-beyond-machine',
-      level: 'caution',
-      message: `${round(program.wireFeedMPerMin)} m/min is outside ${machine.name}'s ${slowest} to ${fastest} m/min.`,
-    });
-  }
-  return { dials, programNumber: chartLine?.number ?? null, chartLine, warnings };
-}
-
-export const quantityUnits: Record<DialQuantity, string> = {
-  wireFeedMPerMin: 'm/min',
-  trimMm: 'mm of trim',
-  stiffness: 'of stiffness',
-  peakCurrentA: 'A',
-  gasFlowLPerMin: 'L/min',
-};
-
-function chartLineFor(machine: Machine, program: Program): ChartLine | undefined {
-  return machine.chartLines.find(
-    (line) =>
-      line.filler === program.filler &&
-      line.gas === program.gas &&
-      line.mode === program.mode &&
-      Math.abs(line.diameterMm - program.diameterMm) < sameSizeMm,
-  );
-}
-
-function wishedQuantity(program: Program, quantity: DialQuantity): number {
-  return quantity === 'peakCurrentA' ? program.pulse.peakCurrentA : program[quantity];
-}
-
-/** Nearest dial value that exists, held between the dial's ends. */
-function quantise(scale: LinearScale, wished: number): number {
-  const exact = scale.neutral + (wished - scale.quantityAtNeutral) / scale.quantityPerUnit;
-  const stepped = scale.min + Math.round((exact - scale.min) / scale.step) * scale.step;
-  const held = Math.min(Math.max(stepped, scale.min), scale.max);
-  return Number(held.toFixed(stepDigits(scale.step)));
-}
-
-function quantityAt(scale: LinearScale, value: number): number {
-  return scale.quantityAtNeutral + (value - scale.neutral) * scale.quantityPerUnit;
-}
-
-function displayed(scale: LinearScale, value: number): string {
-  const text = value.toFixed(stepDigits(scale.step)).replace('-', '−');
-  // On a scale around zero the sign is part of the reading.
-  return scale.min < 0 && value > 0 ? `+${text}` : text;
-}
-
-function stepDigits(step: number): number {
-  return (String(step).split('.')[1] ?? '').length;
-}
-
-function round(value: number): number {
-  return Number(value.toFixed(2));
+  return warnings;
 }

@@ -8,3 +8,6 @@ export { planSeam, type Plan } from './seam-plan.ts';
 export { decideMode, type ModeDecision, type ModeVerdict } from './decision.ts';
 export { planModes } from './mode.ts';
 export type { Pass } from './passes.ts';
+export { dipArcMm, dipVoltageV, isPulsed, sprayArcMm } from './mode-model.ts';
+export { pulsedFeedForCurrent } from './feed.ts';
+export { flowLimitsLPerMin, pulseGasFlow, stickOutMm } from './practice.ts';

@@ -42,8 +42,8 @@ export interface ModeModel {
 /** Contact tip behind the nozzle's edge, mm: flush for dip, set back for pulse and spray. */
 const tipRecessMm = { dip: 0, other: 3 } as const;
 /** Mean arc between shorts in dip, and the arc of spray, mm; rules of practice. */
-const dipArcMm = 1.5;
-const sprayArcMm = 5;
+export const dipArcMm = 1.5;
+export const sprayArcMm = 5;
 
 export function modeModel(input: PlanInput, wire: WireInGas): ModeModel {
   if (input.mode === 'dip') return dipModel(input, wire);

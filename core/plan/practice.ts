@@ -78,3 +78,11 @@ export function dipGasFlow(diameterMm: number): GasFlow {
     range: [Math.max(10 * diameterMm, 8), Math.max(12 * diameterMm, 9)],
   };
 }
+
+/** Flow outside which air is missed or drawn in, L/min. */
+export const flowLimitsLPerMin = [8, 25] as const;
+
+/** Usual stick-out of a transfer mode, mm. */
+export function stickOutMm(mode: 'dip' | 'spray' | 'pulse' | 'double-pulse', diameterMm: number): number {
+  return mode === 'dip' ? dipStickOutMm(diameterMm) : pulseStickOutMm(diameterMm);
+}

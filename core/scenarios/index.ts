@@ -1,1 +1,2 @@
 export { scenarios, type Scenario } from './marrowby.ts';
+export { alder, hazel, medlar, rowan } from './machines/index.ts';

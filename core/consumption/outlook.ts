@@ -1,0 +1,98 @@
+/** What is left in cylinders and on spools, as arc minutes and parts, counted down by what has been welded since it was read. */
+import { fillerOf, gasOf, type FillerCode } from '../consumables/index.ts';
+import { co2LPerKg, co2Minutes, compressedMinutes, keptBackBar, seamGasL, spoolMinutes } from './stock.ts';
+import { wireAreaMm2 } from '../consumables/index.ts';
+
+/** A cylinder as it was last read. CO₂ is a liquid and is weighed. */
+export interface CylinderReading {
+  readonly gas: string;
+  /** Water volume, L. */
+  readonly volumeL: number;
+  /** Gauge, bar; null for weighed gas. */
+  readonly pressureBar: number | null;
+  /** Gas left by the scale, kg; null for compressed gas. */
+  readonly massKg: number | null;
+}
+
+export interface SpoolReading {
+  readonly filler: FillerCode;
+  readonly diameterMm: number;
+  readonly massKg: number;
+}
+
+/** What one part takes of a program. */
+export interface PartUse {
+  readonly wireFeedMPerMin: number;
+  readonly gasFlowLPerMin: number;
+  readonly arcSeconds: number;
+  readonly starts: number;
+  readonly preGasS: number;
+  readonly postGasS: number;
+}
+
+export interface Outlook {
+  /** Arc minutes at the program's flow or feed. */
+  readonly arcMinutes: number;
+  /** Whole parts left; undefined when a part takes none. */
+  readonly partsLeft: number | undefined;
+  /** L of gas or kg of wire that one part takes. */
+  readonly perPart: number;
+  readonly because: string;
+  readonly words: 'plenty' | 'low' | 'not enough for one part';
+}
+
+/** Below this many parts a refill should be at hand. */
+const lowParts = 5;
+
+/** True when a gas is stored as a liquid and its pressure says nothing. */
+export function isWeighed(gas: string): boolean {
+  return gasOf(gas).co2Pct === 100;
+}
+
+/** Gas that is free to use, L: the last 5 bar kept back; liquid CO₂ by its mass. */
+export function usableGasL({ gas, volumeL, pressureBar, massKg }: CylinderReading): number {
+  if (isWeighed(gas)) return (massKg ?? 0) * co2LPerKg;
+  return volumeL * Math.max((pressureBar ?? 0) - keptBackBar, 0);
+}
+
+export function cylinderOutlook(cylinder: CylinderReading, use: PartUse): Outlook {
+  const { gasFlowLPerMin: flow } = use;
+  const usable = usableGasL(cylinder);
+  const perPart = seamGasL(flow, use.arcSeconds, use.starts, use.preGasS, use.postGasS);
+  const arcMinutes =
+    flow <= 0
+      ? Infinity
+      : isWeighed(cylinder.gas)
+        ? co2Minutes(cylinder.massKg ?? 0, flow)
+        : compressedMinutes(cylinder.volumeL, cylinder.pressureBar ?? 0, flow);
+  const because = isWeighed(cylinder.gas)
+    ? `${(cylinder.massKg ?? 0).toFixed(1)} kg × ${co2LPerKg} L/kg / ${flow} L/min; the pressure of liquid CO₂ says nothing until it is nearly empty`
+    : `${cylinder.volumeL} L × (${(cylinder.pressureBar ?? 0).toFixed(0)} − ${keptBackBar}) bar / ${flow} L/min; a part takes ${perPart.toFixed(1)} L with gas before and after each of ${use.starts} ${use.starts === 1 ? 'start' : 'starts'}`;
+  return outlook(arcMinutes, usable, perPart, because);
+}
+
+export function spoolOutlook(spool: SpoolReading, use: PartUse): Outlook {
+  const { densityKgPerM3 } = fillerOf(spool.filler);
+  const kgPerM = wireAreaMm2(spool.diameterMm) * 1e-6 * densityKgPerM3;
+  const perPart = kgPerM * use.wireFeedMPerMin * (use.arcSeconds / 60);
+  return outlook(
+    spoolMinutes(spool.massKg, spool.diameterMm, densityKgPerM3, use.wireFeedMPerMin),
+    spool.massKg,
+    perPart,
+    `${spool.massKg.toFixed(2)} kg / (${(1000 * kgPerM).toFixed(2)} g/m × ${use.wireFeedMPerMin.toFixed(1)} m/min)`,
+  );
+}
+
+function outlook(arcMinutes: number, left: number, perPart: number, because: string): Outlook {
+  const partsLeft = perPart > 0 ? Math.floor(left / perPart + 1e-9) : undefined;
+  const words =
+    partsLeft === undefined || partsLeft >= lowParts ? 'plenty' : partsLeft === 0 ? 'not enough for one part' : 'low';
+  return { arcMinutes, partsLeft, perPart, because, words };
+}
+
+/** The cylinder after `litres` were drawn; never below empty. */
+export function drawnFrom(cylinder: CylinderReading, litres: number): CylinderReading {
+  return isWeighed(cylinder.gas)
+    ? { ...cylinder, massKg: Math.max((cylinder.massKg ?? 0) - litres / co2LPerKg, 0) }
+    : { ...cylinder, pressureBar: Math.max((cylinder.pressureBar ?? 0) - litres / cylinder.volumeL, 0) };
+}

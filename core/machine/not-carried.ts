@@ -1,0 +1,114 @@
+/** What a program asks and a machine has no dial for, or runs out of: said with the nearest that it can do. */
+import type { Machine } from './machine.ts';
+import type { Program } from './program.ts';
+import { actsIn, quantityFacts, quantityText, type DialQuantity } from './quantities.ts';
+import { isNumeric, quantityOf } from './scales.ts';
+import type { DialSetting } from './dial-setting.ts';
+import type { Wished } from './wished.ts';
+
+export interface NotCarried {
+  readonly quantity: DialQuantity | 'slow-beat' | 'trigger';
+  /** What is lost, in words with its figure. */
+  readonly what: string;
+  /** The nearest that this machine can. */
+  readonly nearest: string;
+}
+
+export function notCarried(
+  machine: Machine,
+  program: Program,
+  wished: Wished,
+  settings: readonly DialSetting[],
+): NotCarried[] {
+  if (machine.dials.length === 0) return [];
+  const lost: NotCarried[] = [];
+  for (const { quantity, nearest, when } of demands(program)) {
+    const wish = wished.figures[quantity];
+    if (!when || wish === undefined || !actsIn(quantity, program.mode)) continue;
+    const setting = settings.find((dial) => dial.quantity === quantity);
+    const { name } = quantityFacts(quantity);
+    if (!setting) {
+      lost.push({ quantity, what: `${name} of ${quantityText(quantity, wish)}`, nearest });
+    } else if (setting.clipped && setting.reachedQuantity !== undefined) {
+      lost.push({
+        quantity,
+        what: `${name} of ${quantityText(quantity, wish)}`,
+        nearest: `${quantityText(quantity, setting.reachedQuantity)}, the end of ${setting.label}`,
+      });
+    }
+  }
+  lost.push(...beatLost(machine, program, wished));
+  if (
+    !machine.triggerModes.some((mode) => mode.school === program.sequence.trigger) &&
+    machine.triggerModes.length > 0
+  ) {
+    lost.push({
+      quantity: 'trigger',
+      what: `trigger ${triggerWords[program.sequence.trigger]}`,
+      nearest: machine.triggerModes[0]?.label ?? 'hold to weld',
+    });
+  }
+  return lost;
+}
+
+export const triggerWords: Record<Program['sequence']['trigger'], string> = {
+  hold: 'held while welding',
+  'hold-timed': 'held, with timed start and end',
+  latch: 'latched by a press',
+  'latch-levels': 'latched, with start and end level while held',
+};
+
+function beatLost(machine: Machine, program: Program, wished: Wished): NotCarried[] {
+  const beat = program.slowBeat;
+  if (!beat) return [];
+  const said = `slow beat of ${beat.lowFeedMPerMin.toFixed(1)} to ${beat.highFeedMPerMin.toFixed(1)} m/min, ${Math.round(beat.highShare * 100)} % high, ${beat.frequencyHz.toFixed(1)} Hz`;
+  const rates = machine.dials.some(({ scale }) => isNumeric(scale) && quantityOf(scale) === 'beatFrequencyHz');
+  if (machine.beatSchool === null || !rates) {
+    return [
+      {
+        quantity: 'slow-beat',
+        what: said,
+        nearest: `single pulse at the mean feed, ${beat.meanFeedMPerMin.toFixed(1)} m/min`,
+      },
+    ];
+  }
+  const miss = wished.beatMiss;
+  if (!miss) return [];
+  const near = miss.nearest;
+  return [
+    {
+      quantity: 'slow-beat',
+      what: `${said}: ${miss.why}`,
+      nearest: near
+        ? `${near.lowFeedMPerMin.toFixed(1)} to ${near.highFeedMPerMin.toFixed(1)} m/min, ${Math.round(near.highShare * 100)} % high, same mean feed`
+        : 'none with the same mean feed',
+    },
+  ];
+}
+
+interface Demand {
+  readonly quantity: DialQuantity;
+  /** Whether the program asks for anything here beyond what every machine does by itself. */
+  readonly when: boolean;
+  readonly nearest: string;
+}
+
+function demands({ trimMm, stiffness, sequence, pulse }: Program): Demand[] {
+  return [
+    { quantity: 'trimMm', when: Math.abs(trimMm) > 0.05, nearest: 'the machine’s own line' },
+    { quantity: 'stiffness', when: Math.abs(stiffness) >= 0.5, nearest: 'the machine’s own stiffness' },
+    { quantity: 'peakCurrentA', when: pulse !== null, nearest: 'the peak this chart line makes by itself' },
+    { quantity: 'startFeedMPerMin', when: sequence.startPercent !== 100, nearest: 'start at the main level' },
+    {
+      quantity: 'endFeedMPerMin',
+      when: sequence.endPercent !== 100,
+      nearest: 'end at the main level, fill the crater by taps',
+    },
+    { quantity: 'runInFeedMPerMin', when: true, nearest: 'the machine’s own run-in' },
+    { quantity: 'burnBackMs', when: true, nearest: 'the machine’s own burn-back; snip the wire' },
+    { quantity: 'slopeInS', when: sequence.slopeInS > 0, nearest: 'a step to the main level' },
+    { quantity: 'slopeOutS', when: sequence.slopeOutS > 0, nearest: 'a step to the end level' },
+    { quantity: 'preGasS', when: sequence.preGasS > 0.2, nearest: 'the machine’s own gas before' },
+    { quantity: 'postGasS', when: sequence.postGasS > 1.5, nearest: 'hold the gun over the end of the seam' },
+  ];
+}

@@ -1,0 +1,144 @@
+/** Every figure of a program under the names that dials use, as this machine would have to be told them; and the way back. */
+import { canonicalOf, sayBeat, type BeatInput, type BeatSchool, type CanonicalBeat } from '../double-pulse/index.ts';
+import { arcOf, type ArcOf } from './arc-of.ts';
+import type { LineFit } from './line-fit.ts';
+import type { Program } from './program.ts';
+import type { DialQuantity } from './quantities.ts';
+
+export type Figures = Partial<Record<DialQuantity, number>>;
+
+export interface Wished {
+  readonly figures: Figures;
+  readonly arc: ArcOf;
+  /** Set when the machine's school cannot say the beat: why, and what it would really run. */
+  readonly beatMiss?: { readonly why: string; readonly nearest: CanonicalBeat | undefined };
+  /** How far the machine's own taught line lies from ours, mm of arc; 0 where it was not taught. */
+  readonly lineOffsetMm: number;
+}
+
+/** A taught line further from ours than this is not believed, mm. */
+export const believableOffsetMm = 3;
+
+export function wishedFigures(
+  program: Program,
+  school: BeatSchool | null,
+  circuitMOhm: number,
+  line: LineFit | undefined,
+): Wished {
+  const arc = arcOf(program, program.ctwdMm, program.trimMm);
+  const beat = program.slowBeat;
+  const said = beat && school ? sayBeat(beat, school) : undefined;
+  const setFeed = said ? setFeedOf(said.to) : program.wireFeedMPerMin;
+  const lineOffsetMm = line ? (offsetOfLine(line, arc, setFeed, circuitMOhm) ?? 0) : 0;
+  const { sequence } = program;
+  const level = (percent: number) => (setFeed * percent) / 100;
+  const figures: Figures = {
+    wireFeedMPerMin: setFeed,
+    ...defined('meanCurrentA', arc.currentAt(setFeed)),
+    ...defined('chartThicknessMm', line?.thicknessAt(setFeed)),
+    trimMm: program.trimMm - lineOffsetMm,
+    stiffness: program.stiffness,
+    ...(program.pulse
+      ? {
+          peakCurrentA: program.pulse.peakCurrentA,
+          peakTimeMs: program.pulse.peakTimeMs,
+          backgroundCurrentA: program.pulse.backgroundCurrentA,
+          frequencyHz: program.pulse.frequencyHz,
+        }
+      : {}),
+    gasFlowLPerMin: program.gasFlowLPerMin,
+    ...(said ? beatFigures(said.to) : {}),
+    startFeedMPerMin: level(sequence.startPercent),
+    startS: sequence.startS,
+    slopeInS: sequence.slopeInS,
+    slopeOutS: sequence.slopeOutS,
+    endFeedMPerMin: level(sequence.endPercent),
+    endS: sequence.endS,
+    runInFeedMPerMin: level(sequence.runInPercent),
+    burnBackMs: sequence.burnBackMs,
+    preGasS: sequence.preGasS,
+    postGasS: sequence.postGasS,
+  };
+  return {
+    figures,
+    arc,
+    lineOffsetMm,
+    ...(said && !said.representable ? { beatMiss: { why: said.why ?? '', nearest: said.nearest } } : {}),
+  };
+}
+
+/** Where the machine's neutral arc lies against our line, from its own volts at this feed: Δl = ΔU / E. Undefined without volts. */
+export function offsetOfLine(line: LineFit, arc: ArcOf, feedMPerMin: number, circuitMOhm: number): number | undefined {
+  const machineVolts = line.voltsAt(feedMPerMin);
+  const ours = arc.lineVoltsAt(feedMPerMin);
+  const current = arc.currentAt(feedMPerMin);
+  if (machineVolts === undefined || ours === undefined || current === undefined) return undefined;
+  const offset = (machineVolts - (current * circuitMOhm) / 1000 - ours) / arc.wire.eVPerMm;
+  return Math.abs(offset) <= believableOffsetMm ? offset : undefined;
+}
+
+/** The beat that figures read from dials amount to, or undefined when they do not make one. */
+export function beatFromFigures(school: BeatSchool, figures: Figures): CanonicalBeat | undefined {
+  const frequencyHz = figures.beatFrequencyHz;
+  const share = figures.beatHighSharePercent;
+  const feed = figures.wireFeedMPerMin;
+  if (frequencyHz === undefined) return undefined;
+  let beat: BeatInput | undefined;
+  if (school === 'swing' && feed !== undefined && figures.beatSwingPercent !== undefined) {
+    beat = { school, meanFeedMPerMin: feed, swingPercent: figures.beatSwingPercent, frequencyHz };
+  } else if (school === 'top' && feed !== undefined && figures.beatLowPercent !== undefined && share !== undefined) {
+    beat = {
+      school,
+      setFeedMPerMin: feed,
+      lowPercent: figures.beatLowPercent,
+      highSharePercent: share,
+      frequencyHz,
+    };
+  } else if (school === 'two-level' && share !== undefined) {
+    const { beatHighFeedMPerMin: highFeedMPerMin = feed, beatLowFeedMPerMin: lowFeedMPerMin } = figures;
+    if (highFeedMPerMin !== undefined && lowFeedMPerMin !== undefined) {
+      beat = { school, highFeedMPerMin, lowFeedMPerMin, highSharePercent: share, frequencyHz };
+    }
+  }
+  const outcome = beat && canonicalOf(beat);
+  return outcome?.ok ? outcome.value : undefined;
+}
+
+/** What the main feed dial has to show in a school. */
+function setFeedOf(beat: BeatInput): number {
+  switch (beat.school) {
+    case 'top':
+      return beat.setFeedMPerMin;
+    case 'swing':
+      return beat.meanFeedMPerMin;
+    case 'two-level':
+      return beat.highFeedMPerMin ?? 0;
+  }
+}
+
+function beatFigures(beat: BeatInput): Figures {
+  const rate = { beatFrequencyHz: beat.frequencyHz };
+  switch (beat.school) {
+    case 'top':
+      return {
+        ...rate,
+        beatHighFeedMPerMin: beat.setFeedMPerMin,
+        beatLowFeedMPerMin: (beat.setFeedMPerMin * beat.lowPercent) / 100,
+        beatLowPercent: beat.lowPercent,
+        beatHighSharePercent: beat.highSharePercent,
+      };
+    case 'swing':
+      return { ...rate, beatSwingPercent: beat.swingPercent };
+    case 'two-level':
+      return {
+        ...rate,
+        ...defined('beatHighFeedMPerMin', beat.highFeedMPerMin),
+        ...defined('beatLowFeedMPerMin', beat.lowFeedMPerMin),
+        beatHighSharePercent: beat.highSharePercent,
+      };
+  }
+}
+
+function defined(quantity: DialQuantity, value: number | undefined): Figures {
+  return value === undefined ? {} : { [quantity]: value };
+}

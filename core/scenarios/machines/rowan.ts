@@ -1,0 +1,182 @@
+/** Rowan: two-level school, arc index 0 to 100, absolute start level and burn-back, 15 memories. Invented. */
+import type { Machine } from '../../machine/index.ts';
+import { chart, holdMode, holdTimedMode, latchLevelsMode, latchMode, proportional } from './described.ts';
+
+export const rowan: Machine = {
+  name: 'Rowan',
+  place: 'bay 2',
+  about: 'Two-level double pulse; arc length on a bare scale of 0 to 100; 15 memories.',
+  circuitMOhm: 14,
+  limits: {
+    peakCurrentA: 500,
+    wireFeedMPerMin: [1.5, 22],
+    voltageV: [12, 40],
+    duty: [
+      { percent: 40, currentA: 350 },
+      { percent: 60, currentA: 300 },
+      { percent: 100, currentA: 240 },
+    ],
+    wireSizesMm: [0.8, 0.9, 1.0, 1.2],
+    polarity: ['electrode-positive', 'electrode-negative'],
+  },
+  beatSchool: 'two-level',
+  dials: [
+    {
+      id: 'line',
+      label: 'Line',
+      where: 'list key under the screen',
+      unit: '',
+      scale: { kind: 'chart-line' },
+      hand: 'fixed',
+    },
+    proportional(
+      { id: 'wire-feed', label: 'Wire feed', where: 'left knob', unit: 'm/min' },
+      'wireFeedMPerMin',
+      [1.5, 22, 0.1],
+    ),
+    proportional(
+      { id: 'arc-index', label: 'Arc index', where: 'right knob, 0 to 100', unit: '' },
+      'trimMm',
+      [0, 100, 1],
+      {
+        neutral: 50,
+        per: 0.12,
+      },
+    ),
+    proportional(
+      { id: 'firmness', label: 'Firmness', where: 'menu 2', unit: '', hand: 'fixed' },
+      'stiffness',
+      [-10, 10, 1],
+    ),
+    proportional(
+      { id: 'fast-peak', label: 'Fast peak', where: 'menu 3', unit: 'A', hand: 'fixed' },
+      'peakCurrentA',
+      [200, 500, 5],
+    ),
+    proportional(
+      { id: 'low-feed', label: 'Low feed', where: 'menu 4', unit: 'm/min' },
+      'beatLowFeedMPerMin',
+      [1.5, 22, 0.1],
+    ),
+    proportional(
+      { id: 'top-share', label: 'Top share', where: 'menu 4', unit: '%' },
+      'beatHighSharePercent',
+      [10, 90, 1],
+    ),
+    proportional(
+      { id: 'slow-rate', label: 'Slow rate', where: 'menu 4', unit: 'Hz' },
+      'beatFrequencyHz',
+      [0.2, 5, 0.1],
+    ),
+    proportional(
+      { id: 'first-feed', label: 'First feed', where: 'menu 5', unit: 'm/min', hand: 'fixed' },
+      'startFeedMPerMin',
+      [1, 25, 0.1],
+    ),
+    proportional(
+      { id: 'first-time', label: 'First time', where: 'menu 5', unit: 's', hand: 'fixed' },
+      'startS',
+      [0, 5, 0.1],
+    ),
+    proportional(
+      { id: 'last-feed', label: 'Last feed', where: 'menu 5', unit: 'm/min', hand: 'fixed' },
+      'endFeedMPerMin',
+      [1, 25, 0.1],
+    ),
+    proportional(
+      { id: 'last-time', label: 'Last time', where: 'menu 5', unit: 's', hand: 'fixed' },
+      'endS',
+      [0, 5, 0.1],
+    ),
+    {
+      id: 'creep',
+      label: 'Creep',
+      where: 'menu 6',
+      unit: '% of Wire feed',
+      hand: 'fixed',
+      scale: { kind: 'percent-of', quantity: 'runInFeedMPerMin', of: 'wire-feed', min: 20, max: 100, step: 5 },
+    },
+    proportional(
+      { id: 'burn-off', label: 'Burn-off', where: 'menu 6', unit: 'ms', hand: 'fixed' },
+      'burnBackMs',
+      [0, 250, 5],
+    ),
+    proportional(
+      { id: 'gas-before', label: 'Gas before', where: 'menu 7', unit: 's', hand: 'fixed' },
+      'preGasS',
+      [0, 5, 0.1],
+    ),
+    proportional(
+      { id: 'gas-after', label: 'Gas after', where: 'menu 7', unit: 's', hand: 'fixed' },
+      'postGasS',
+      [0, 10, 0.1],
+    ),
+    {
+      id: 'trigger',
+      label: 'Trigger',
+      where: 'key beside the torch socket',
+      unit: '',
+      hand: 'fixed',
+      scale: {
+        kind: 'named',
+        facet: 'trigger',
+        positions: [
+          { label: 'Hold', is: ['hold'] },
+          { label: 'Press on', is: ['latch'] },
+          { label: 'Press on, three levels', is: ['latch-levels'] },
+          { label: 'Hold, timed ends', is: ['hold-timed'] },
+        ],
+      },
+    },
+  ],
+  displays: [
+    { id: 'amps', label: 'Amperes', where: 'left display', unit: 'A', quantity: 'meanCurrentA', digits: 0 },
+    {
+      id: 'plate',
+      label: 'Plate',
+      where: 'left display, by the key',
+      unit: 'mm',
+      quantity: 'chartThicknessMm',
+      digits: 1,
+    },
+  ],
+  chartLines: chart([
+    [11, 'steel-solid', 0.8, 'M21-ArC-18', 'pulse'],
+    [
+      12,
+      'steel-solid',
+      1.0,
+      'M21-ArC-18',
+      'pulse',
+      [
+        { wireFeedMPerMin: 3.4, thicknessMm: 1.5, currentA: 78, voltageV: 22 },
+        { wireFeedMPerMin: 5.2, thicknessMm: 2, currentA: 112, voltageV: 23.5 },
+        { wireFeedMPerMin: 7.8, thicknessMm: 3, currentA: 156, voltageV: 26 },
+        { wireFeedMPerMin: 11, thicknessMm: 5, currentA: 212, voltageV: 29 },
+      ],
+    ],
+    [13, 'steel-solid', 1.2, 'M21-ArC-18', 'pulse'],
+    [14, 'steel-solid', 1.0, 'M20-ArC-8', 'pulse'],
+    [15, 'steel-solid', 1.0, 'M21-ArC-18', 'dip'],
+    [16, 'steel-solid', 0.8, 'M21-ArC-18', 'dip'],
+    [17, 'stainless-solid', 0.8, 'M12-ArC-2', 'pulse'],
+    [18, 'stainless-solid', 1.0, 'M12-ArC-2', 'pulse'],
+    [19, 'stainless-solid', 1.2, 'M12-ArC-2', 'pulse'],
+    [21, 'aluminium-5356', 1.2, 'I1', 'pulse'],
+    [22, 'aluminium-5356', 1.0, 'I1', 'pulse'],
+    [24, 'aluminium-4043', 1.2, 'I1', 'pulse'],
+    [27, 'aluminium-5356', 1.2, 'I1', 'double-pulse'],
+    [31, 'cusi3', 1.0, 'I1', 'pulse'],
+    [41, 'steel-solid', 1.0, 'C1', 'dip'],
+    [45, 'steel-solid', 1.2, 'M21-ArC-18', 'spray'],
+    [48, 'steel-metal-cored', 1.2, 'M21-ArC-18', 'spray'],
+  ]),
+  triggerModes: [
+    holdMode,
+    latchMode('Press on'),
+    latchLevelsMode('Press on, three levels'),
+    holdTimedMode('Hold, timed ends'),
+  ],
+  slots: { count: 15, first: 1 },
+  feeders: [{ id: 'one', label: 'Feeder', gun: 'gas-cooled gun', gunLengthM: 3 }],
+};

@@ -1,0 +1,1 @@
+export { usualSequence, triggerSchools, type TriggerSchool, type TriggerSequence } from './usual-sequence.ts';

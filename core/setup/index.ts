@@ -1,0 +1,18 @@
+export { changeover, type Changeover, type SetupStep } from './changeover.ts';
+export { stepKinds, usualMinutes, type StepKind } from './step-kinds.ts';
+export { leadEffect, leadTrend, type LeadReading, type LeadTrend } from './lead-resistance.ts';
+export { checkLoaded, type CheckRow, type LoadedCheck } from './loaded-check.ts';
+export { firstArcList } from './setup-cautions.ts';
+export {
+  grooves,
+  liners,
+  neededSetup,
+  processWords,
+  setupProcesses,
+  type FeederState,
+  type Groove,
+  type Liner,
+  type MachineState,
+  type NeededSetup,
+  type SetupProcess,
+} from './state.ts';

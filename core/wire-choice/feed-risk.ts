@@ -1,0 +1,46 @@
+/** How likely the wire buckles, shaves or jams on its way: a score with its reasons and what helps. Rules of practice. */
+import { fillerOf, type FillerCode } from '../consumables/index.ts';
+import { fillerFacts } from './filler-facts.ts';
+
+export interface FeedRisk {
+  /** 0 none .. 10 do not try. */
+  readonly score: number;
+  readonly words: 'easy' | 'watch it' | 'risky';
+  readonly reasons: readonly string[];
+  readonly helps: readonly string[];
+}
+
+/** Gun lengths in m above which a push drive tires with soft wire, by softness 0..4. */
+const easyLengthM = [5, 4, 3.5, 3, 2.5] as const;
+
+export function feedRisk(
+  filler: FillerCode,
+  diameterMm: number,
+  gunLengthM: number,
+  liner: 'steel' | 'polymer',
+): FeedRisk {
+  const { softness } = fillerFacts[filler];
+  const reasons: string[] = [];
+  const helps: string[] = [];
+  let score = softness;
+  const limit = easyLengthM[softness];
+  if (softness >= 2) reasons.push('soft wire');
+  if (gunLengthM > limit) {
+    score += Math.min(3, 2 * (gunLengthM - limit));
+    reasons.push(`${gunLengthM} m of gun, easy to ${limit} m`);
+    helps.push('shorter gun, spool gun or push-pull');
+  }
+  if (diameterMm < 0.95 && softness >= 2) {
+    score += 2;
+    reasons.push('thin');
+    helps.push('next size up');
+  }
+  if (softness >= 2 && liner === 'steel') {
+    score += 3;
+    reasons.push('steel liner shaves it');
+    helps.push('polymer liner');
+  }
+  if (fillerOf(filler).family === 'aluminium') helps.push('gun laid straight, rolls with U groove, light pressure');
+  const held = Math.min(Math.round(score), 10);
+  return { score: held, words: held <= 2 ? 'easy' : held <= 5 ? 'watch it' : 'risky', reasons, helps };
+}

@@ -14,7 +14,7 @@ module.exports = {
       name: 'contract-on-core-only',
       severity: 'error',
       from: { path: inside('contract'), pathNot: '\\.test\\.ts$' },
-      to: { pathNot: ['^(core|contract)/', 'node_modules/zod'] },
+      to: { pathNot: ['^(core|contract)/', 'node_modules/(zod|papaparse)'] },
     },
     {
       name: 'server-not-into-web-or-cli',

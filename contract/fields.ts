@@ -20,7 +20,7 @@ export function ranged(field: RangedField): z.ZodNumber {
   return z.number().min(min).max(max).describe(`${name}, ${unit}`);
 }
 
-function closed<T extends string>(values: readonly T[]): z.ZodEnum<{ [K in T]: K }> {
+export function closed<T extends string>(values: readonly T[]): z.ZodEnum<{ [K in T]: K }> {
   return z.enum(values);
 }
 

@@ -6,7 +6,7 @@ import { programFile } from './program.ts';
 export function fileSchemas(): Record<string, unknown> {
   const schema = (kind: string, shape: z.ZodType) => ({
     ...z.toJSONSchema(shape, { io: 'input', unrepresentable: 'any' }),
-    title: `fox-tempo/${kind}, version 1`,
+    title: `fox-tempo/${kind}`,
   });
   return { machine: schema('machine', machineFile), program: schema('program', programFile) };
 }

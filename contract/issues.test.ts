@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { machineFile, meltInput, parseWith, planInput, pulseInput, seamSave } from './index.ts';
+import { meltInput, parseWith, planInput, pulseInput, seamSave } from './index.ts';
 
 function issuesOf(shape: Parameters<typeof parseWith>[0], value: unknown): readonly { path: string; code: string }[] {
   const parsed = parseWith(shape, value);
@@ -60,45 +60,5 @@ describe('issues of the border', () => {
       'Thickness must lie between 0.6 and 25 mm; got 0 mm.',
       'Thickness must lie between 0.6 and 25 mm; got 400 mm.',
     ]);
-  });
-});
-
-describe('the machine file', () => {
-  const file = {
-    format: 'fox-tempo/machine',
-    version: 1,
-    name: 'M',
-    place: '',
-    about: '',
-    circuitMOhm: 10,
-    limits: { peakCurrentA: 400, wireFeedMPerMin: [1, 20] },
-    dials: [],
-    chartLines: [],
-  };
-
-  it('keeps keys that this version does not know', () => {
-    const parsed = parseWith(machineFile, { ...file, fromLater: { a: 1 } });
-    expect(parsed.ok && parsed.value).toMatchObject({ fromLater: { a: 1 } });
-  });
-
-  it('refuses a version from the future and a dial that moves nothing', () => {
-    expect(issuesOf(machineFile, { ...file, version: 2 })).toContainEqual({ path: 'version', code: 'unknown-code' });
-    const dead = {
-      id: 'a',
-      label: 'A',
-      where: '',
-      unit: '',
-      scale: {
-        kind: 'linear',
-        quantity: 'trimMm',
-        neutral: 0,
-        quantityAtNeutral: 0,
-        quantityPerUnit: 0,
-        min: 0,
-        max: 1,
-        step: 1,
-      },
-    };
-    expect(issuesOf(machineFile, { ...file, dials: [dead] }).length).toBeGreaterThan(0);
   });
 });

@@ -1,74 +1,187 @@
-/** The machine file, version 1: a described power source, and how it stands right now. */
+/** The machine file, version 2: a described power source. What it is allowed to say is checked by the core, what it looks like here. */
+import {
+  dialQuantityNames,
+  facets,
+  fillerCodes,
+  machineIssues,
+  planModes,
+  triggerSchools,
+  type DialQuantity,
+  type Facet,
+  type Outcome,
+  type Polarity,
+} from '@fox-tempo/core';
 import { z } from 'zod';
-import { fillerField, gasField, idField, modeField, nameField, ranged, timestampField } from './fields.ts';
+import { closed, fillerField, gasField, idField, modeField, nameField, ranged, timestampField } from './fields.ts';
+import { readVersioned } from './file-version.ts';
 
-const linearScale = z
-  .object({
+export const machineVersion = 2;
+/** More than any door holds; keeps a file within what one request carries. */
+export const mostChartLines = 1000;
+
+const quantityField = closed<DialQuantity>(dialQuantityNames);
+const travel = { min: z.number(), max: z.number(), step: z.number().positive() };
+
+const scale = z.discriminatedUnion('kind', [
+  z.object({
     kind: z.literal('linear'),
-    quantity: z.enum(['wireFeedMPerMin', 'trimMm', 'stiffness', 'peakCurrentA', 'gasFlowLPerMin']),
+    quantity: quantityField,
     neutral: z.number(),
     quantityAtNeutral: z.number(),
-    quantityPerUnit: z
-      .number()
-      .refine((value) => value !== 0, 'must not be 0: a dial that moves nothing cannot be read back'),
-    min: z.number(),
-    max: z.number(),
-    step: z.number().positive(),
-  })
-  .refine((scale) => scale.min < scale.max, { message: 'must lie above min', path: ['max'] });
+    quantityPerUnit: z.number(),
+    also: z.object({ quantity: quantityField, quantityPerUnit: z.number() }).optional(),
+    ...travel,
+  }),
+  z.object({ kind: z.literal('percent-of'), quantity: quantityField, of: idField, ...travel }),
+  z.object({ kind: z.literal('line-offset'), neutral: z.number(), voltsPerUnit: z.number(), ...travel }),
+  z.object({ kind: z.literal('inverse'), quantity: quantityField, product: z.number(), ...travel }),
+  z.object({
+    kind: z.literal('stepped'),
+    quantity: quantityField,
+    positions: z.array(z.object({ label: nameField, quantity: z.number() })).max(40),
+  }),
+  z.object({
+    kind: z.literal('named'),
+    facet: closed<Facet>(facets),
+    positions: z
+      .array(
+        z.object({
+          label: nameField,
+          is: z.array(z.enum([...planModes, ...fillerCodes, ...triggerSchools])).min(1),
+        }),
+      )
+      .min(1)
+      .max(40),
+  }),
+  z.object({ kind: z.literal('chart-line') }),
+]);
 
-const dial = z.object({
+const evidence = z.object({
+  result: z.enum(['as-described', 'reversed']),
+  by: z.string().max(80),
+  on: z.iso.date(),
+  note: z.string().max(300).optional(),
+});
+
+const dial = z.looseObject({
   id: idField,
   label: nameField,
   where: z.string().max(80),
-  unit: z.string().max(12),
-  sense: z.string().max(60).optional(),
-  scale: z.union([linearScale, z.object({ kind: z.literal('chart-line') })]),
+  unit: z.string().max(20),
+  scale,
+  modes: z.array(modeField).optional(),
+  hand: z.enum(['free', 'fixed']).optional(),
+  senseTested: z.boolean().optional(),
+  evidence: z.array(evidence).max(50).optional(),
 });
 
-const chartLine = z.object({
+const display = z.looseObject({
+  id: idField,
+  label: nameField,
+  where: z.string().max(80),
+  unit: z.string().max(20),
+  quantity: quantityField,
+  digits: z.int().min(0).max(4),
+});
+
+const chartPoint = z.object({
+  wireFeedMPerMin: ranged('wireFeedMPerMin').optional(),
+  thicknessMm: ranged('thicknessMm').optional(),
+  currentA: ranged('currentA').optional(),
+  voltageV: z.number().min(8).max(60).optional(),
+});
+
+export const chartLine = z.looseObject({
   number: z.int().min(0).max(9999),
   words: z.string().max(120),
   filler: fillerField,
   diameterMm: ranged('diameterMm'),
   gas: gasField,
   mode: modeField,
+  points: z.array(chartPoint).max(40).optional(),
 });
 
-/** Unknown keys are kept, so that a newer file survives a round trip through this version. */
+const triggerMode = z.looseObject({
+  id: idField,
+  label: nameField,
+  school: z.enum(triggerSchools),
+  states: z.array(nameField).min(1).max(20),
+  moves: z
+    .array(z.object({ from: nameField, on: z.enum(['press', 'release', 'tap', 'time', 'arc']), to: nameField }))
+    .max(60),
+  senseTested: z.boolean().optional(),
+  evidence: z.array(evidence).max(50).optional(),
+});
+
+const feeder = z.looseObject({
+  id: idField,
+  label: nameField,
+  gun: z.string().max(80),
+  gunLengthM: z.number().min(0.5).max(25),
+});
+
+export const polarityField = closed<Polarity>(['electrode-positive', 'electrode-negative']);
+
+const limits = z.looseObject({
+  peakCurrentA: ranged('peakCurrentA'),
+  wireFeedMPerMin: z.tuple([z.number().positive().max(60), z.number().positive().max(60)]),
+  voltageV: z.tuple([z.number().min(0).max(80), z.number().min(0).max(80)]).optional(),
+  duty: z
+    .array(z.object({ percent: z.number().min(1).max(100), currentA: ranged('currentA') }))
+    .max(6)
+    .optional(),
+  wireSizesMm: z.array(ranged('diameterMm')).max(20).optional(),
+  polarity: z.array(polarityField).optional(),
+});
+
+/** Unknown keys are kept, so that what another program added survives a round trip. */
 export const machineFile = z.looseObject({
   format: z.literal('fox-tempo/machine'),
-  version: z.literal(1),
+  version: z.literal(machineVersion),
   name: nameField,
   place: z.string().max(80),
   about: z.string().max(300),
   circuitMOhm: ranged('circuitMOhm'),
-  limits: z.object({
-    peakCurrentA: ranged('peakCurrentA'),
-    wireFeedMPerMin: z.tuple([z.number().positive(), z.number().positive()]),
-  }),
-  dials: z.array(dial).max(40),
-  chartLines: z.array(chartLine).max(400),
-});
-
-/** What is on the machine now, as last entered. */
-export const machineStanding = z.object({
-  filler: fillerField,
-  diameterMm: ranged('diameterMm'),
-  gas: gasField,
-  /** Dial readings by dial id. */
-  dials: z.record(z.string(), z.number()),
-  since: timestampField,
+  limits,
+  beatSchool: z.enum(['top', 'two-level', 'swing']).nullable(),
+  dials: z.array(dial).max(60),
+  displays: z.array(display).max(20),
+  chartLines: z.array(chartLine).max(mostChartLines),
+  triggerModes: z.array(triggerMode).max(20),
+  slots: z.object({ count: z.int().min(0).max(999), first: z.int().min(0).max(1) }),
+  feeders: z.array(feeder).min(1).max(8),
 });
 
 export const machineResource = z.object({
   id: idField,
   version: z.int(),
   file: machineFile,
-  standing: machineStanding.nullable(),
+  /** Taken out of use: kept with its history, not offered for new work. */
+  retired: z.boolean(),
+  standing: z.unknown(),
   changedAt: timestampField,
   changedBy: z.string(),
 });
 
 export type MachineFile = z.infer<typeof machineFile>;
-export type MachineResource = z.infer<typeof machineResource>;
+
+/** A machine file of any version up to this one, migrated and checked whole: shape first, then what it means. */
+export function readMachineFile(value: unknown): Outcome<MachineFile> {
+  const read = readVersioned(value, 'machine', machineFile, { version: machineVersion, migrate: { 1: fromVersion1 } });
+  if (!read.ok) return read;
+  const issues = machineIssues(read.value);
+  return issues.length > 0 ? { ok: false, issues } : read;
+}
+
+/** Version 1 knew linear dials and chart lines only. */
+function fromVersion1(file: Record<string, unknown>): Record<string, unknown> {
+  return {
+    beatSchool: null,
+    displays: [],
+    triggerModes: [],
+    slots: { count: 0, first: 1 },
+    feeders: [{ id: 'one', label: 'Feeder', gun: 'gun', gunLengthM: 3 }],
+    ...file,
+    version: 2,
+  };
+}

@@ -1,7 +1,24 @@
 /** OpenAPI 3.1 description of the API, generated from the shapes that the server parses with. */
 import { z } from 'zod';
-import { machineResource } from './machine.ts';
+import { machineWithStanding as machineResource, standingSave } from './standing.ts';
 import { problemShape } from './problem.ts';
+import {
+  cylinder,
+  cylinderSave,
+  directionSave,
+  leadReading,
+  leadReadingCreate,
+  partsDone,
+  slotEntry,
+  slotFound,
+  slotStore,
+  spool,
+  spoolSave,
+  stepTimeCreate,
+  stepTimes,
+  stock,
+} from './shop-floor.ts';
+import { machineCreate, machineSave } from './machine-save.ts';
 import { order, pageOf, part, person, revision, seamCreate, seamResource, seamSave } from './shop.ts';
 import { verbNames, verbs } from './verbs.ts';
 
@@ -22,8 +39,75 @@ const operations: Record<string, Record<string, Operation>> = {
   '/people': { get: { summary: 'People of the shop', answer: pageOf(person) } },
   '/parts': { get: { summary: 'Parts', answer: pageOf(part) } },
   '/orders': { get: { summary: 'Orders by due date', answer: pageOf(order), paged: true } },
-  '/machines': { get: { summary: 'Machines', answer: pageOf(machineResource) } },
-  '/machines/{id}': { get: { summary: 'One machine', answer: machineResource } },
+  '/orders/{id}/done': {
+    post: { summary: 'Counts parts done, and gas and wire down', body: partsDone, authored: true },
+  },
+  '/machines': {
+    get: { summary: 'Machines', answer: pageOf(machineResource) },
+    post: { summary: 'Describes a machine', body: machineCreate, answer: machineResource, status: 201, authored: true },
+  },
+  '/machines/{id}': {
+    get: { summary: 'One machine', answer: machineResource },
+    put: { summary: 'Saves its file', body: machineSave, answer: machineResource, versioned: true, authored: true },
+  },
+  '/machines/{id}/standing': {
+    put: { summary: 'How it stands now', body: standingSave, answer: machineResource, versioned: true, authored: true },
+  },
+  '/machines/{id}/directions': {
+    post: {
+      summary: 'What a direction test found',
+      body: directionSave,
+      answer: machineResource,
+      versioned: true,
+      authored: true,
+    },
+  },
+  '/machines/{id}/slots': { get: { summary: 'What stands in its memory', answer: pageOf(slotEntry) } },
+  '/machines/{id}/slots/{slot}': {
+    get: { summary: 'Everything that ever stood in a slot', answer: pageOf(slotEntry) },
+    post: {
+      summary: 'Stores a seam’s newest revision',
+      body: slotStore,
+      answer: slotEntry,
+      status: 201,
+      authored: true,
+    },
+  },
+  '/machines/{id}/slots/{slot}/found': {
+    post: { summary: 'What somebody found on the dials', body: slotFound, answer: slotEntry, authored: true },
+  },
+  '/machines/{id}/lead-readings': {
+    get: { summary: 'Resistance of leads, gun and clamp', answer: pageOf(leadReading) },
+    post: {
+      summary: 'Logs a reading',
+      body: leadReadingCreate,
+      answer: pageOf(leadReading),
+      status: 201,
+      authored: true,
+    },
+  },
+  '/machines/{id}/step-times': {
+    get: { summary: 'The shop’s own minutes', answer: stepTimes },
+    post: { summary: 'Minutes a step took', body: stepTimeCreate, answer: stepTimes, status: 201, authored: true },
+  },
+  '/stock': { get: { summary: 'Cylinders and spools', answer: stock } },
+  '/stock/cylinders': {
+    post: { summary: 'Adds a cylinder', body: cylinderSave, answer: cylinder, status: 201, authored: true },
+  },
+  '/stock/cylinders/{id}': {
+    put: {
+      summary: 'Reads or moves a cylinder',
+      body: cylinderSave,
+      answer: cylinder,
+      versioned: true,
+      authored: true,
+    },
+  },
+  '/stock/spools': { post: { summary: 'Adds a spool', body: spoolSave, answer: spool, status: 201, authored: true } },
+  '/stock/spools/{id}': {
+    put: { summary: 'Reads or moves a spool', body: spoolSave, answer: spool, versioned: true, authored: true },
+  },
+  '/seams/{id}/card.pdf': { get: { summary: 'The newest revision on one machine’s card, as PDF' } },
   '/seams': {
     get: { summary: 'Seams in the order they were described', answer: pageOf(seamResource), paged: true },
     post: { summary: 'Describes a seam', body: seamCreate, answer: seamResource, status: 201, authored: true },

@@ -19,7 +19,7 @@ export function planRequest(spec: SeamSpec, choice: ProgramChoice, circuitMOhm?:
     filler: choice.filler,
     gas: choice.gas,
     diameterMm: choice.diameterMm,
-    mode: 'pulse',
+    mode: choice.mode,
     wireFeedMPerMin: choice.wireFeedMPerMin ?? undefined,
     circuitMOhm,
   };

@@ -1,32 +1,66 @@
-/** The program file, version 1: the physical setting a revision keeps. */
+/** The program file, version 2: the physical setting a revision keeps; and what a person chooses, from which it is computed. */
+import { triggerSchools, usualSequence, type FillerCode, type Outcome } from '@fox-tempo/core';
 import { z } from 'zod';
-import { arcHabitField, fillerField, gasField, ranged } from './fields.ts';
+import { arcHabitField, fillerField, gasField, modeField, ranged } from './fields.ts';
+import { readVersioned } from './file-version.ts';
+
+export const programVersion = 2;
+
+export const slowBeat = z.object({
+  meanFeedMPerMin: ranged('wireFeedMPerMin'),
+  highFeedMPerMin: ranged('wireFeedMPerMin'),
+  lowFeedMPerMin: ranged('wireFeedMPerMin'),
+  highShare: z.number().gt(0).lt(1),
+  frequencyHz: z.number().min(0.2).max(10),
+});
+
+const seconds = z.number().min(0).max(60);
+const percent = z.number().min(5).max(300);
+
+export const triggerSequence = z.object({
+  trigger: z.enum(triggerSchools),
+  preGasS: seconds,
+  runInPercent: percent,
+  startPercent: percent,
+  startS: seconds,
+  slopeInS: seconds,
+  slopeOutS: seconds,
+  endPercent: percent,
+  endS: seconds,
+  burnBackMs: z.number().min(0).max(1000),
+  postGasS: seconds,
+});
 
 export const programFile = z.looseObject({
   format: z.literal('fox-tempo/program'),
-  version: z.literal(1),
+  version: z.literal(programVersion),
   filler: fillerField,
   gas: gasField,
   diameterMm: ranged('diameterMm'),
-  mode: z.literal('pulse'),
+  mode: modeField,
   wireFeedMPerMin: ranged('wireFeedMPerMin'),
   trimMm: z.number().min(-8).max(8),
   stiffness: z.number().min(-10).max(10),
-  pulse: z.object({
-    peakCurrentA: ranged('peakCurrentA'),
-    peakTimeMs: ranged('peakTimeMs'),
-    backgroundCurrentA: ranged('backgroundCurrentA'),
-    frequencyHz: ranged('frequencyHz'),
-    slewAPerMs: ranged('slewAPerMs'),
-  }),
+  pulse: z
+    .object({
+      peakCurrentA: ranged('peakCurrentA'),
+      peakTimeMs: ranged('peakTimeMs'),
+      backgroundCurrentA: ranged('backgroundCurrentA'),
+      frequencyHz: ranged('frequencyHz'),
+      slewAPerMs: ranged('slewAPerMs'),
+    })
+    .nullable(),
+  slowBeat: slowBeat.nullable(),
+  sequence: triggerSequence,
   ctwdMm: ranged('ctwdMm'),
   travelMmPerMin: z.number().positive(),
-  gasFlowLPerMin: z.number().min(1).max(60),
-  origin: z.enum(['rule', 'rule, feed chosen']),
+  gasFlowLPerMin: z.number().min(0).max(60),
+  origin: z.enum(['rule', 'rule, feed chosen', 'read from a machine']),
 });
 
 /** What a person chooses on the seam sheet; the rest of a program is computed from it. */
 export const programChoice = z.strictObject({
+  mode: modeField.default('pulse'),
   filler: fillerField,
   gas: gasField,
   diameterMm: ranged('diameterMm'),
@@ -37,3 +71,13 @@ export const programChoice = z.strictObject({
 
 export type ProgramFile = z.infer<typeof programFile>;
 export type ProgramChoice = z.infer<typeof programChoice>;
+
+/** A program file of any version up to this one. */
+export function readProgramFile(value: unknown): Outcome<ProgramFile> {
+  return readVersioned(value, 'program', programFile, { version: programVersion, migrate: { 1: fromVersion1 } });
+}
+
+/** Version 1 knew plain pulse and no trigger sequence; a usual one stands in. */
+function fromVersion1(file: Record<string, unknown>): Record<string, unknown> {
+  return { slowBeat: null, sequence: usualSequence(file['filler'] as FillerCode, 3, 300), ...file, version: 2 };
+}

@@ -13,6 +13,7 @@ import {
   type Outcome,
 } from '@fox-tempo/core';
 import type { z } from 'zod';
+import type { Verb } from './verb.ts';
 import {
   beadInput,
   calibrateInput,
@@ -23,14 +24,8 @@ import {
   pulseInput,
   simulateInput,
 } from './compute.ts';
+import { readDialsVerb, translateVerb } from './machine-verbs.ts';
 import { parseWith } from './issues.ts';
-
-export interface Verb {
-  readonly summary: string;
-  readonly input: z.ZodType;
-  /** Parses, computes; every issue at once. */
-  run(input: unknown): Outcome<unknown>;
-}
 
 function verb<S extends z.ZodType>(summary: string, input: S, compute: (value: z.output<S>) => Outcome<unknown>): Verb {
   return {
@@ -73,6 +68,8 @@ export const verbs = {
   'double-pulse': verb('A slow beat from one school to another, and what it does', doublePulseInput, doublePulse),
   bead: verb('Of feed, travel and leg any two give the third', beadInput, bead),
   heat: verb('Arc energy, heat input, cooling time, preheat', heatInput, heat),
+  translate: translateVerb,
+  'read-dials': readDialsVerb,
   calibrate: verb('Corrects a wire in its gas by observed points', calibrateInput, calibrate),
 } as const satisfies Record<string, Verb>;
 

@@ -30,6 +30,7 @@ export {
   drawnFrom,
   dutyPercent,
   isWeighed,
+  partUse,
   seamGasL,
   spoolMinutes,
   spoolOutlook,
@@ -40,7 +41,7 @@ export {
   type SpoolReading,
 } from './consumption/index.ts';
 export { doublePulse, type DoublePulseInput, type DoublePulseResult } from './double-pulse/index.ts';
-export { heat, type HeatInput, type HeatResult } from './heat/index.ts';
+export { carbonEquivalentCet, heat, type HeatInput, type HeatResult } from './heat/index.ts';
 export {
   beginSimulation,
   simulate,
@@ -72,6 +73,8 @@ export {
   sameWire,
   searchChart,
   senseWords,
+  simulationOf,
+  sourceVolts,
   taughtLine,
   translate,
   triggerTestFor,
@@ -89,6 +92,8 @@ export {
   type DialSetting,
   type DirectionEvidence,
   type DriftLine,
+  type Facet,
+  type ShownFigure,
   type DirectionTest,
   type Display,
   type Feeder,
@@ -100,6 +105,7 @@ export {
   type NumericScale,
   type Polarity,
   type Program,
+  type ProgramPulse,
   type Translation,
   type TriggerMode,
 } from './machine/index.ts';
@@ -133,6 +139,7 @@ export {
 } from './setup/index.ts';
 export {
   feedRisk,
+  gasUse,
   fillerFacts,
   flowBand,
   gradeIn,
@@ -193,6 +200,7 @@ export {
   formatForInput,
   formatQuantity,
   formatWithUnit,
+  gaugeRows,
   parseQuantity,
   quantities,
   quantity,

@@ -37,6 +37,30 @@ const pictures = [
       await page.getByRole('heading', { name: 'Fast pulse' }).evaluate((node) => node.scrollIntoView());
     },
   },
+  { name: 'wire-and-gas-day', path: '/seams/trike-frame-node/wire' },
+  {
+    name: 'set-up-tablet',
+    path: '/seams/trike-box-floor/setup',
+    size: tablet,
+  },
+  {
+    name: 'store-day',
+    path: '/seams/frame-corner-butt/store',
+    act: (page) => page.getByRole('button', { name: 'Slot 3: Axle plate to tube' }).click(),
+  },
+  { name: 'machine-dials-day', path: '/machines/hazel' },
+  {
+    name: 'machine-chart-night',
+    path: '/machines/rowan/chart',
+    theme: 'night',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Teach line 12' }).click();
+      await page.locator('[aria-label^="Current against feed"] svg').waitFor();
+      await page.getByRole('button', { name: 'Teach line 12' }).evaluate((node) => node.scrollIntoView());
+    },
+  },
+  { name: 'compare-day', path: '/machines/compare?left=rowan&right=alder&seam=trike-lid-seam' },
+  { name: 'stock-day', path: '/library/stock' },
   {
     name: 'seam-sheet-refused',
     path: '/seams/counter-corner',
@@ -70,7 +94,7 @@ async function main() {
       );
       await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: 'networkidle' });
       await page.getByRole('heading', { level: 1 }).waitFor();
-      if (path.startsWith('/seams/')) {
+      if (/^\/seams\/[^/]+$/.test(path)) {
         // The chart comes as a chunk of its own, the simulation from a worker.
         await page.locator('[aria-label^="Fast pulse"] svg').waitFor();
         await page.getByText('Drops a pulse').waitFor();

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import request from 'supertest';
-import { machineResource, order, pageOf, parseWith, seamResource } from '@fox-tempo/contract';
+import { machineWithStanding as machineResource, order, pageOf, parseWith, seamResource } from '@fox-tempo/contract';
 import { createApp } from './app.ts';
 import { connect } from './db/connection.ts';
 import { migrateDatabase } from './db/migrate.ts';

@@ -8,12 +8,16 @@ import type { Database } from './db/connection.ts';
 import { HttpProblem, notFound, sendProblem } from './http/problem.ts';
 import { computeRoutes } from './modules/compute/routes.ts';
 import { descriptionRoutes } from './modules/description/routes.ts';
+import { cardRoutes } from './modules/cards/routes.ts';
+import { floorRoutes } from './modules/floor/routes.ts';
 import { healthRoutes } from './modules/health/routes.ts';
 import { machineRoutes } from './modules/machines/routes.ts';
 import { orderRoutes } from './modules/orders/routes.ts';
 import { partRoutes } from './modules/parts/routes.ts';
 import { peopleRoutes } from './modules/people/routes.ts';
 import { seamRoutes } from './modules/seams/routes.ts';
+import { slotRoutes } from './modules/slots/routes.ts';
+import { stockRoutes } from './modules/stock/routes.ts';
 
 export interface AppOptions {
   readonly db: Database;
@@ -41,13 +45,19 @@ function api(db: Database): express.Router {
     next();
   });
   router.use(onlyJson);
+  // A machine with a full door chart is larger than anything else that is written.
+  router.use('/machines', express.json({ limit: '1mb' }));
   router.use(express.json({ limit: '256kb' }));
   router.use('/health', healthRoutes(db));
   router.use('/people', peopleRoutes(db));
   router.use('/parts', partRoutes(db));
   router.use('/orders', orderRoutes(db));
+  router.use('/machines/:id/slots', slotRoutes(db));
+  router.use('/machines/:id', floorRoutes(db));
   router.use('/machines', machineRoutes(db));
+  router.use('/seams', cardRoutes(db));
   router.use('/seams', seamRoutes(db));
+  router.use('/stock', stockRoutes(db));
   router.use('/compute', computeRoutes());
   router.use('/', descriptionRoutes());
   router.use(notFound);

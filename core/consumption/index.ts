@@ -3,6 +3,7 @@ export {
   cylinderOutlook,
   drawnFrom,
   isWeighed,
+  partUse,
   spoolOutlook,
   usableGasL,
   type CylinderReading,

@@ -96,3 +96,24 @@ export function drawnFrom(cylinder: CylinderReading, litres: number): CylinderRe
     ? { ...cylinder, massKg: Math.max((cylinder.massKg ?? 0) - litres / co2LPerKg, 0) }
     : { ...cylinder, pressureBar: Math.max((cylinder.pressureBar ?? 0) - litres / cylinder.volumeL, 0) };
 }
+
+/** What one part takes of a program, by its arc time and passes; every pass is a start. */
+export function partUse(
+  program: {
+    readonly wireFeedMPerMin: number;
+    readonly gasFlowLPerMin: number;
+    readonly sequence: { readonly preGasS: number; readonly postGasS: number };
+  },
+  arcSeconds: number,
+  starts: number,
+): PartUse {
+  const { wireFeedMPerMin, gasFlowLPerMin, sequence } = program;
+  return {
+    wireFeedMPerMin,
+    gasFlowLPerMin,
+    arcSeconds,
+    starts,
+    preGasS: sequence.preGasS,
+    postGasS: sequence.postGasS,
+  };
+}

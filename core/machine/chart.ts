@@ -45,11 +45,15 @@ function meansOther(a: ChartLine, b: ChartLine): boolean {
 /** 3 for swapped digits, 2 for a neighbour on the list, 1 for one digit that looks or sounds alike, 0 for none of it. */
 function likeness(a: number, b: number): number {
   const [one, two] = [String(a), String(b)];
-  if (one.length === two.length && one !== two && [...one].sort().join('') === [...two].sort().join('')) return 3;
+  if (one.length === two.length && one !== two && sorted(one) === sorted(two)) return 3;
   if (Math.abs(a - b) === 1) return 2;
   if (one.length !== two.length) return 0;
-  const apart = [...one].flatMap((digit, at) => (digit === two[at] ? [] : [[digit, two[at] ?? ''].sort().join('')]));
+  const apart = Array.from(one).flatMap((digit, at) => (digit === two[at] ? [] : [sorted(digit + (two[at] ?? ''))]));
   return apart.length === 1 && confused.has(apart[0] ?? '') ? 1 : 0;
+}
+
+function sorted(digits: string): string {
+  return Array.from(digits).sort().join('');
 }
 
 /** Digits taken for one another on a worn display. */

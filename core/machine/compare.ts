@@ -49,6 +49,8 @@ function comparedLine(
   if (left.reachedQuantity === undefined || right.reachedQuantity === undefined || !known) {
     return { quantity, name, left, right, rank: sameWords ? 3 : 2 };
   }
+  // A high level and a mean are not to be subtracted from each other.
+  if (left.level !== right.level) return { quantity, name, left, right, rank: 2 };
   const apart = right.reachedQuantity - left.reachedQuantity;
   const noticeable = Math.abs(apart) > quantityFacts(known).noticed;
   return { quantity, name, left, right, apart, rank: noticeable ? 1 : sameWords ? 3 : 2 };

@@ -16,6 +16,8 @@ export interface DialSetting {
   readonly display: string;
   /** Which way it runs, in words; absent where the dial has no sense. */
   readonly sense?: string;
+  /** Which level of a slow beat the figure is, where the dial alone does not say it. */
+  readonly level?: string;
   /** Absent for chart lines and named positions. */
   readonly wishedQuantity?: number;
   readonly reachedQuantity?: number;

@@ -48,8 +48,9 @@ function meaning(dial: Dial, meant: number | undefined, read: number | undefined
   const quantity: DialQuantity = quantityOf(dial.scale);
   const { name, more, less, noticed } = quantityFacts(quantity);
   const by = read - meant;
+  const change = `${by > 0 ? '+' : '−'}${quantityText(quantity, Math.abs(by))}`;
   const size = Math.abs(by) < noticed ? ', hardly to be noticed' : '';
-  return `${name} ${quantityText(quantity, read)} instead of ${quantityText(quantity, meant)}: ${by > 0 ? more : less}${size}`;
+  return `${name} ${change}, ${by > 0 ? more : less}${size}`;
 }
 
 /** Physical figure of every numeric dial that is given. */

@@ -32,5 +32,6 @@ export {
   type LinearScale,
   type NumericScale,
 } from './scales.ts';
+export { simulationOf, sourceVolts } from './simulation-of.ts';
 export type { DialSetting } from './dial-setting.ts';
 export { senseWords, taughtLine, translate, type ShownFigure, type Translation } from './translate.ts';

@@ -6,7 +6,7 @@ import { steadyCurrentA } from '../melting/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import { failure, success, type Issue, type Outcome } from '../outcome/index.ts';
 import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
-import { arcOf } from './arc-of.ts';
+import { arcOf, type ArcOf } from './arc-of.ts';
 import type { ChartLine, ChartPoint } from './machine.ts';
 import { pulseStickOutMm } from '../plan/practice.ts';
 
@@ -169,12 +169,12 @@ function between(pairs: readonly (readonly [number, number])[], x: number): numb
 
 /** Feed of a point: as printed, else what its current melts at the usual stick-out. */
 function feedFinder(line: ChartLine): (point: ChartPoint) => number | undefined {
-  let feedAt: ((currentA: number) => number | undefined) | undefined;
+  let arc: ArcOf | undefined;
   return ({ wireFeedMPerMin, currentA }) => {
     if (wireFeedMPerMin !== undefined) return wireFeedMPerMin > 0 ? wireFeedMPerMin : undefined;
     if (currentA === undefined) return undefined;
-    feedAt ??= arcOf(line, pulseStickOutMm(line.diameterMm), 0).feedAt;
-    return feedAt(currentA);
+    arc ??= arcOf(line, pulseStickOutMm(line.diameterMm), 0);
+    return arc.feedAt(currentA);
   };
 }
 

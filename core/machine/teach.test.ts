@@ -170,8 +170,8 @@ describe('drift of a memory', () => {
       ['wire-feed', 'same'],
     ]);
     // Six steps of 0.12 mm.
-    expect(lines[0]!.means).toContain('arc trim 0.24 mm instead of −0.48 mm: longer arc');
+    expect(lines[0]!.means).toBe('arc trim +0.72 mm, longer arc');
     // A percentage leans on the feed beside it: 60 % of 7.8 m/min.
-    expect(lines[1]!.means).toContain('4.68 m/min instead of 3.90 m/min');
+    expect(lines[1]!.means).toContain('+0.78 m/min, faster approach');
   });
 });

@@ -231,7 +231,7 @@ const startAsPercent: Dial = {
 const randomMachine: fc.Arbitrary<Machine> = fc
   .record({
     dials: fc.tuple(...quantities.map(randomDial)),
-    kept: fc.subarray(quantities.filter((one) => one !== 'wireFeedMPerMin')),
+    kept: fc.subarray<DialQuantity>(quantities.filter((one) => one !== 'wireFeedMPerMin')),
     percentStart: fc.boolean(),
     volts: fc.boolean(),
   })

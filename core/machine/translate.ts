@@ -13,6 +13,7 @@ import { actsIn, quantityFacts, quantityText, type DialQuantity } from './quanti
 import {
   displayed,
   halfStep,
+  isNumeric,
   nearestValue,
   quantityAt,
   quantityOf,
@@ -87,7 +88,7 @@ function setDials(machine: Machine, program: Program, wished: Wished, line: Char
   const byId = new Map<string, DialSetting>();
   for (const dial of inOrder(machine.dials)) {
     if (!dialActs(dial, program)) continue;
-    const setting = setDial(dial, program, wished, line, context, dragged);
+    const setting = withLevel(setDial(dial, program, wished, line, context, dragged), machine, program);
     if (!setting) continue;
     byId.set(dial.id, setting);
     if (setting.reachedQuantity !== undefined) reached.set(dial.id, setting.reachedQuantity);
@@ -97,6 +98,17 @@ function setDials(machine: Machine, program: Program, wished: Wished, line: Char
     }
   }
   return machine.dials.flatMap(({ id }) => byId.get(id) ?? []);
+}
+
+/** In double pulse the master dial shows another level in each school. */
+function withLevel(
+  setting: DialSetting | undefined,
+  { beatSchool }: Machine,
+  program: Program,
+): DialSetting | undefined {
+  const isMaster = setting?.quantity === 'wireFeedMPerMin' || setting?.quantity === 'meanCurrentA';
+  if (!setting || !isMaster || !program.slowBeat || !beatSchool) return setting;
+  return { ...setting, level: beatSchool === 'swing' ? 'mean of the slow beat' : 'slow high level' };
 }
 
 function setDial(
@@ -143,7 +155,7 @@ function setDial(
   const own = quantityAt(scale, found.value, context);
   if (own === undefined) return undefined;
   const reachedQuantity = own + (dragged[quantity] ?? 0);
-  const sense = senseWords(scale);
+  const sense = needsSense(dial) ? senseWords(scale) : undefined;
   const both = dial.senseTested === false ? bothReadings(dial, found.value, reachedQuantity, program) : undefined;
   return {
     ...face,
@@ -158,6 +170,19 @@ function setDial(
     clipped: found.clipped,
     ...(both ? { bothReadings: both } : {}),
   };
+}
+
+/** Quantities whose direction a unit alone does not settle. */
+const twoWay: ReadonlySet<DialQuantity> = new Set(['trimMm', 'stiffness', 'beatHighSharePercent', 'burnBackMs']);
+
+/** A bare number, a reversed dial or a quantity with two schools wants its sense beside it; "faster" beside m/min is noise. */
+function needsSense({ unit, scale, senseTested }: Dial): boolean {
+  if (!isNumeric(scale)) return false;
+  const isReversed =
+    (scale.kind === 'linear' && scale.quantityPerUnit < 0) ||
+    (scale.kind === 'line-offset' && scale.voltsPerUnit < 0) ||
+    scale.kind === 'inverse';
+  return unit === '' || isReversed || senseTested !== undefined || twoWay.has(quantityOf(scale));
 }
 
 /** What turning a dial up does, in words; undefined where the label alone says it. */

@@ -143,6 +143,25 @@ export const scenarios: readonly Scenario[] = [
     },
   },
   {
+    id: 'trike-lid-seam',
+    part: 'Cargo trike box',
+    name: 'Lid seam, even ripples',
+    grade: '5754, sheet',
+    input: {
+      ...almg12,
+      mode: 'double-pulse',
+      seam: {
+        materialGroup: 'aluminium',
+        thicknessesMm: [2.5, 2.5],
+        joint: 'tee',
+        position: 'PB',
+        gapMm: 0,
+        legMm: 4,
+        lengthMm: 820,
+      },
+    },
+  },
+  {
     id: 'canopy-rail-lap',
     part: 'Canopy rail',
     name: 'Canopy rail lap, brazed',

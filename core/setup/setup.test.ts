@@ -138,7 +138,7 @@ describe('loaded against selected', () => {
     ['nobody knows the chart line', { dials: {} }, 'mode'],
     ['the poles are swapped', { polarity: 'electrode-negative' }, 'polarity'],
   ] as const)('blocks when %s', (_name, change, what) => {
-    const check = checkLoaded(rowan, { ...oneFeeder, ...change } as MachineState, steel);
+    const check = checkLoaded(rowan, { ...oneFeeder, ...change }, steel);
     expect(check.blocked).toBe(true);
     expect(check.rows.find((row) => row.what === what)?.agrees).toBe(false);
   });

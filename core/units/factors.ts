@@ -9,3 +9,5 @@ export const L_PER_MIN_PER_CFH = 28.316846592 / 60;
 export const KG_PER_LB = 0.45359237;
 /** 1 m/min = 1000 mm in 60 s. */
 export const MM_PER_S_PER_M_PER_MIN = 1000 / 60;
+/** Pound-force per square inch. */
+export const BAR_PER_PSI = 0.0689475729;

@@ -36,3 +36,16 @@ export function gaugeToMm(metal: GaugedMetal, gauge: number): number | undefined
   const value = inches[metal][gauge - FIRST_GAUGE];
   return value === undefined ? undefined : value * MM_PER_IN;
 }
+
+/** Every gauge with its thickness in mm by metal, for a table. */
+export function gaugeRows(): {
+  readonly gauge: number;
+  readonly mm: Readonly<Record<GaugedMetal, number | undefined>>;
+}[] {
+  const metals = Object.keys(inches) as GaugedMetal[];
+  return Array.from({ length: gaugeLimits.max - gaugeLimits.min + 1 }, (_, at) => {
+    const gauge = gaugeLimits.min + at;
+    const mm = Object.fromEntries(metals.map((metal) => [metal, gaugeToMm(metal, gauge)]));
+    return { gauge, mm: mm as Record<GaugedMetal, number | undefined> };
+  });
+}

@@ -1,5 +1,5 @@
 export { evaluateSum } from './arithmetic.ts';
 export { formatForInput, formatQuantity, formatWithUnit, type Shown } from './format.ts';
-export { gaugeLimits, gaugeToMm, type GaugedMetal } from './gauges.ts';
+export { gaugeLimits, gaugeRows, gaugeToMm, type GaugedMetal } from './gauges.ts';
 export { parseQuantity, type ParseContext } from './parse.ts';
 export { quantities, quantity, type Quantity, type QuantityName, type Unit, type UnitSystem } from './quantities.ts';

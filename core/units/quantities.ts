@@ -1,5 +1,5 @@
 /** Every quantity a welder types or reads, with its stored unit, the units it is written in, and the exact factors between them. */
-import { KG_PER_LB, L_PER_MIN_PER_CFH, M_PER_IN, MM_PER_IN } from './factors.ts';
+import { BAR_PER_PSI, KG_PER_LB, L_PER_MIN_PER_CFH, M_PER_IN, MM_PER_IN } from './factors.ts';
 
 export interface Unit {
   /** As printed. */
@@ -75,6 +75,24 @@ export const quantities = {
     metric: { label: 'L', aliases: ['l'], factor: 1, digits: 1 },
     us: { label: 'ft³', aliases: ['ft3'], factor: L_PER_MIN_PER_CFH * 60, digits: 2 },
   },
+  /** Contents of a spool or of a weighed cylinder. */
+  spoolMass: {
+    metric: { label: 'kg', aliases: ['kg'], factor: 1, digits: 2 },
+    us: { label: 'lb', aliases: ['lb', 'lbs'], factor: KG_PER_LB, digits: 2 },
+    also: [{ label: 'g', aliases: ['g'], factor: 0.001, digits: 0 }],
+  },
+  pressure: {
+    metric: { label: 'bar', aliases: ['bar'], factor: 1, digits: 0 },
+    us: { label: 'psi', aliases: ['psi'], factor: BAR_PER_PSI, digits: 0 },
+  },
+  gunLength: {
+    metric: { label: 'm', aliases: ['m'], factor: 1, digits: 1 },
+    us: { label: 'ft', aliases: ['ft', "'"], factor: 12 * M_PER_IN, digits: 1 },
+  },
+  resistance: same({ label: 'mΩ', aliases: ['mω', 'mohm', 'mo'], factor: 1, digits: 1 }),
+  minutes: same({ label: 'min', aliases: ['min'], factor: 1, digits: 1 }),
+  percent: same({ label: '%', aliases: ['%'], factor: 1, digits: 0 }),
+  plain: same({ label: '', aliases: [], factor: 1, digits: 3 }),
   current: same({ label: 'A', aliases: ['a'], factor: 1, digits: 0 }),
   voltage: same({ label: 'V', aliases: ['v'], factor: 1, digits: 1 }),
   power: same({ label: 'kW', aliases: ['kw'], factor: 1000, digits: 2 }),

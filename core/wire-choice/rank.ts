@@ -83,7 +83,7 @@ function judgeFiller(
     case 'aluminium-5356':
       return {
         score: 85 + (anodised ? 10 : 0) + (grade?.code.startsWith('5') ? 10 : 0),
-        reasons: [...words, ...(grade ? [`suits ${grade.code}`] : [])],
+        reasons: [...words, ...(grade?.code.startsWith('5') ? [`made for ${grade.code}`] : [])],
         cautions: grade?.code.startsWith('6') ? ['hot-cracks sooner than AlSi5 when little filler is added'] : [],
       };
     case 'cusi3':

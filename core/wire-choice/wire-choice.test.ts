@@ -43,10 +43,10 @@ describe('which size', () => {
     // (0.8 / 0.762)² = 1.102 and (1.2 / 1.143)² = 1.102: ten percent more metal.
     expect(row(sizes, 0.8).reasons.join(' ')).toContain('10.2 % more metal than 0.030 in');
     expect(row(sizes, 1.6).cautions.join(' ')).toContain('runs slowly');
-    // 1.5 mm sheet asks for less than 1.6 mm wire can pulse.
-    const thin = row(rankSizes(scenario('counter-corner').input), 1.6);
-    expect(thin.verdict).toBe('ruled out');
-    expect(thin.reasons[0]).toContain('m/min');
+    // An 8 mm fillet asks for more current than the thinnest wire can pulse.
+    const thick = { ...frame.input, seam: { ...frame.input.seam, thicknessesMm: [8, 8] as const, legMm: 6 } };
+    expect(row(rankSizes(thick), 0.6).verdict).toBe('ruled out');
+    expect(row(rankSizes(thick), 0.6).reasons[0]).toContain('m/min');
   });
 });
 

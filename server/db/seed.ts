@@ -1,10 +1,14 @@
 /** Fills an empty database with the demo shop, in one transaction, through the same services that the API uses. */
 import type { ProgramChoice, SeamSpec } from '@fox-tempo/contract';
+import { translate } from '@fox-tempo/core';
 import { scenarios, type Scenario } from '@fox-tempo/core/scenarios';
-import { createSeam, saveSeam } from '../modules/seams/service.ts';
+import { programIdOf } from '../modules/seams/repo.ts';
+import { createSeam, requireSeam, saveSeam } from '../modules/seams/service.ts';
 import type { Database } from './connection.ts';
+import { cylinders, leadReadings, slots, spools, stepTimes } from './demo/floor.ts';
 import { machines as demoMachines } from './demo/machines.ts';
 import { orders as demoOrders, parts as demoParts, people as demoPeople } from './demo/shop.ts';
+import * as tables from './schema/index.ts';
 import { machines, orders, parts, people } from './schema/index.ts';
 
 /** Seams that wait for their first setting, so that the empty state is there to be seen. */
@@ -38,8 +42,44 @@ export async function seedIfEmpty(db: Database): Promise<boolean> {
     for (const [index, scenario] of scenarios.entries()) {
       await seedSeam(tx, scenario, index % 2 === 0 ? firstWelder : secondWelder);
     }
+    await seedFloor(tx);
     return true;
   });
+}
+
+/** Slots, readings and stock, through the tables: their moments lie in the past, which no service would allow. */
+async function seedFloor(tx: Database): Promise<void> {
+  const daysBack = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString();
+  for (const { daysAgo, ...reading } of leadReadings) {
+    await tx.insert(tables.leadReadings).values({ ...reading, at: daysBack(daysAgo), by: firstWelder });
+  }
+  await tx.insert(tables.stepTimes).values(stepTimes.map((time) => ({ ...time, by: secondWelder })));
+  const by = { createdBy: lead, changedBy: lead };
+  await tx.insert(tables.cylinders).values(cylinders.map((one) => ({ ...one, ...by })));
+  await tx.insert(tables.spools).values(spools.map((one) => ({ ...one, ...by })));
+  for (const entry of slots) {
+    const { machineId, slot, seamId, daysAgo, note } = entry;
+    const { revision } = await requireSeam(tx, seamId);
+    const file = demoMachines.find((machine) => machine.id === machineId)?.file;
+    if (!revision || !file) throw new Error(`demo slot ${slot} of ${machineId} has nothing to hold`);
+    const dials = Object.fromEntries(
+      translate(file, revision.program).dials.map(({ dialId, value }) => [dialId, value]),
+    );
+    const found = 'drift' in entry ? { ...dials, ...entry.drift } : null;
+    await tx.insert(tables.slotEntries).values({
+      machineId,
+      slot,
+      seamId,
+      programId: programIdOf(seamId),
+      revision: revision.number,
+      program: revision.program,
+      dials,
+      note,
+      storedAt: daysBack(daysAgo),
+      storedBy: firstWelder,
+      ...(found ? { foundDials: found, foundAt: daysBack(1), foundBy: secondWelder } : {}),
+    });
+  }
 }
 
 async function seedSeam(db: Database, scenario: Scenario, authorId: string): Promise<void> {
@@ -71,7 +111,7 @@ function sheetOf({ name, grade, input }: Scenario): { spec: SeamSpec; choice: Pr
       lengthMm: seam.lengthMm,
       travelMmPerMin: seam.travelMmPerMin ?? null,
     },
-    choice: { filler, gas, diameterMm, arcHabit, wireFeedMPerMin: null },
+    choice: { mode: input.mode, filler, gas, diameterMm, arcHabit, wireFeedMPerMin: null },
   };
 }
 

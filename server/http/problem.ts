@@ -40,7 +40,8 @@ function toProblem(error: unknown): HttpProblem {
   if (error instanceof HttpProblem) return error;
   const type = textProperty(error, 'type');
   if (type === 'entity.parse.failed') return new HttpProblem('malformed-json', 'The body could not be read as JSON.');
-  if (type === 'entity.too.large') return new HttpProblem('too-large', 'The body is larger than 256 kB.');
+  if (type === 'entity.too.large')
+    return new HttpProblem('too-large', 'The body is larger than this address takes (256 kB; 1 MB for machines).');
   if (type === 'encoding.unsupported' || type === 'charset.unsupported') {
     return new HttpProblem('unsupported-type', 'Only UTF-8 JSON is read.');
   }

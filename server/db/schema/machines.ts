@@ -1,5 +1,5 @@
-import type { MachineFile, MachineResource } from '@fox-tempo/contract';
-import { doublePrecision, jsonb, pgTable, text } from 'drizzle-orm/pg-core';
+import type { MachineFile, MachineStanding } from '@fox-tempo/contract';
+import { boolean, doublePrecision, jsonb, pgTable, text } from 'drizzle-orm/pg-core';
 import { stamps } from './stamps.ts';
 
 /** The machine file whole, and beside it the few facts that are searched. */
@@ -9,6 +9,7 @@ export const machines = pgTable('machines', {
   place: text('place').notNull(),
   peakCurrentA: doublePrecision('peak_current_a').notNull(),
   file: jsonb('file').$type<MachineFile>().notNull(),
-  standing: jsonb('standing').$type<NonNullable<MachineResource['standing']>>(),
+  standing: jsonb('standing').$type<MachineStanding>(),
+  retired: boolean('retired').notNull().default(false),
   ...stamps(),
 });

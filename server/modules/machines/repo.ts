@@ -1,5 +1,11 @@
-import type { MachineResource } from '@fox-tempo/contract';
-import { asc, eq } from 'drizzle-orm';
+import {
+  readMachineFile,
+  readStanding,
+  type MachineFile,
+  type MachineResource,
+  type MachineStanding,
+} from '@fox-tempo/contract';
+import { asc, eq, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
 import { machines, people } from '../../db/schema/index.ts';
 import { isoTime } from '../../http/timestamp.ts';
@@ -9,6 +15,7 @@ const columns = {
   version: machines.version,
   file: machines.file,
   standing: machines.standing,
+  retired: machines.retired,
   changedAt: machines.changedAt,
   changedBy: people.name,
 };
@@ -18,7 +25,7 @@ export async function listMachines(db: Executor): Promise<MachineResource[]> {
     .select(columns)
     .from(machines)
     .innerJoin(people, eq(people.id, machines.changedBy))
-    .orderBy(asc(machines.name));
+    .orderBy(asc(machines.retired), asc(machines.name));
   return rows.map(toResource);
 }
 
@@ -31,6 +38,49 @@ export async function findMachine(db: Executor, id: string): Promise<MachineReso
   return row && toResource(row);
 }
 
-function toResource(row: MachineResource): MachineResource {
-  return { ...row, changedAt: isoTime(row.changedAt) };
+/** Locks the row for the rest of the transaction; its version, or undefined when there is none. */
+export async function lockMachine(db: Executor, id: string): Promise<number | undefined> {
+  const [row] = await db.select({ version: machines.version }).from(machines).where(eq(machines.id, id)).for('update');
+  return row?.version;
+}
+
+export async function nameTaken(db: Executor, name: string, exceptId: string): Promise<boolean> {
+  const rows = await db.select({ id: machines.id }).from(machines).where(eq(machines.name, name));
+  return rows.some((row) => row.id !== exceptId);
+}
+
+export async function insertMachine(db: Executor, id: string, file: MachineFile, authorId: string): Promise<void> {
+  await db.insert(machines).values({ id, ...columnsOf(file), createdBy: authorId, changedBy: authorId });
+}
+
+export async function updateMachine(
+  db: Executor,
+  id: string,
+  change: { readonly file?: MachineFile; readonly standing?: MachineStanding; readonly retired?: boolean },
+  authorId: string,
+): Promise<void> {
+  const { file, ...rest } = change;
+  await db
+    .update(machines)
+    .set({
+      ...(file ? columnsOf(file) : {}),
+      ...rest,
+      version: sql`${machines.version} + 1`,
+      changedAt: sql`now()`,
+      changedBy: authorId,
+    })
+    .where(eq(machines.id, id));
+}
+
+function columnsOf(file: MachineFile) {
+  return { name: file.name, place: file.place, peakCurrentA: file.limits.peakCurrentA, file };
+}
+
+type Row = Omit<MachineResource, 'file' | 'standing'> & { readonly file: unknown; readonly standing: unknown };
+
+/** Rows written by an older version are brought up as they are read. */
+function toResource(row: Row): MachineResource {
+  const file = readMachineFile(row.file);
+  if (!file.ok) throw new Error(`machine ${row.id} holds an unreadable file: ${file.issues[0]?.message ?? ''}`);
+  return { ...row, file: file.value, standing: readStanding(row.standing), changedAt: isoTime(row.changedAt) };
 }

@@ -1,5 +1,14 @@
 /** Seams, their programs and revisions in the database; the only file of this module that knows tables. */
-import type { Page, ProgramChoice, ProgramFile, Revision, SeamResource, SeamSpec } from '@fox-tempo/contract';
+import {
+  programChoice,
+  readProgramFile,
+  type Page,
+  type ProgramChoice,
+  type ProgramFile,
+  type Revision,
+  type SeamResource,
+  type SeamSpec,
+} from '@fox-tempo/contract';
 import { and, asc, desc, eq, gt, or, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Executor } from '../../db/connection.ts';
@@ -71,6 +80,10 @@ export async function updateSeam(db: Executor, id: string, spec: SeamSpec, autho
     .where(eq(seams.id, id));
 }
 
+export function programIdOf(seamId: string): string {
+  return `program-${seamId}`.slice(0, 64);
+}
+
 /** Appends the next revision, making the program at the first one. */
 export async function appendRevision(
   db: Executor,
@@ -78,7 +91,7 @@ export async function appendRevision(
   content: { readonly spec: SeamSpec; readonly choice: ProgramChoice; readonly program: ProgramFile },
   authorId: string,
 ): Promise<void> {
-  const programId = `program-${seamId}`.slice(0, 64);
+  const programId = programIdOf(seamId);
   await db
     .insert(programs)
     .values({ id: programId, seamId, createdBy: authorId, changedBy: authorId })
@@ -132,7 +145,7 @@ function toResource({ seam, partName, createdBy, changedBy, revision, revisionBy
       lengthMm: seam.lengthMm,
       travelMmPerMin: seam.travelMmPerMin,
     },
-    choice: revision?.choice ?? null,
+    choice: revision ? programChoice.parse(revision.choice) : null,
     revision: revision && revisionBy !== null ? toRevision(revision, revisionBy) : null,
     createdAt: isoTime(seam.createdAt),
     createdBy,
@@ -142,6 +155,22 @@ function toResource({ seam, partName, createdBy, changedBy, revision, revisionBy
 }
 
 function toRevision(row: typeof programRevisions.$inferSelect, by: string): Revision {
-  const { number, spec, choice, program, createdAt } = row;
-  return { number, spec, choice, program, createdAt: isoTime(createdAt), createdBy: by };
+  const { number, spec, choice, createdAt } = row;
+  // Rows written by an older version are brought up as they are read.
+  const program = readProgramFile(row.program);
+  if (!program.ok) throw new Error(`revision ${number} of ${row.programId} holds an unreadable program`);
+  return {
+    number,
+    spec,
+    choice: programChoice.parse(choice),
+    program: program.value,
+    createdAt: isoTime(createdAt),
+    createdBy: by,
+  };
+}
+
+/** Every seam of a part, in the order they were described. */
+export async function seamsOfPart(db: Executor, partId: string): Promise<SeamResource[]> {
+  const rows = await seamQuery(db).where(eq(seams.partId, partId)).orderBy(asc(seams.createdAt), asc(seams.id));
+  return rows.map(toResource);
 }

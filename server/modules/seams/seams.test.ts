@@ -23,7 +23,14 @@ const corner: SeamSave = {
     lengthMm: 400,
     travelMmPerMin: null,
   },
-  choice: { filler: 'stainless-solid', gas: 'M12-ArC-2', diameterMm: 1, arcHabit: 'by-joint', wireFeedMPerMin: null },
+  choice: {
+    mode: 'pulse',
+    filler: 'stainless-solid',
+    gas: 'M12-ArC-2',
+    diameterMm: 1,
+    arcHabit: 'by-joint',
+    wireFeedMPerMin: null,
+  },
 };
 
 async function create(): Promise<SeamResource> {

@@ -73,6 +73,6 @@ function programFor({ spec, choice }: SeamSave): ProgramFile {
   const plan = orProblem(planSeam(input));
   // Through JSON once, so that it compares equal to what the database hands back.
   return JSON.parse(
-    JSON.stringify({ format: 'fox-tempo/program', version: 1, ...programFromPlan(input, plan) }),
+    JSON.stringify({ format: 'fox-tempo/program', version: 2, ...programFromPlan(input, plan) }),
   ) as ProgramFile;
 }

@@ -20,6 +20,18 @@ const stops: readonly Stop[] = [
   },
   // A tee with its fillet.
   { to: '/seams', name: 'Seams', drawing: <path d="M2 19h20M8 19V3M8 11l8 8" /> },
+  // A wire between two drive rolls.
+  {
+    to: '/machines',
+    name: 'Machines',
+    drawing: <path d="M2 12h20M12 9a4 4 0 1 1 .01 0ZM12 23a4 4 0 1 1 .01 0Z" />,
+  },
+  // A spool seen from the side, wire leaving it.
+  {
+    to: '/library',
+    name: 'Library',
+    drawing: <path d="M4 4h3v16H4ZM17 4h3v16h-3ZM7 7h10M7 12h10M7 17h10l4 4" />,
+  },
 ];
 
 export function Rail({ people }: { readonly people: readonly Person[] }) {

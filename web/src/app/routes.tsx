@@ -48,6 +48,55 @@ export const router = createBrowserRouter([
               return { Component: SeamSheet, loader: loadSeamSheet };
             },
           },
+          {
+            path: 'seams/:id/wire',
+            lazy: async () => {
+              const { WireChoice, loadWireChoice } = await import('../features/wire-choice/index.ts');
+              return { Component: WireChoice, loader: loadWireChoice };
+            },
+          },
+          {
+            path: 'seams/:id/setup',
+            lazy: async () => {
+              const { Setup, loadSetup } = await import('../features/setup/index.ts');
+              return { Component: Setup, loader: loadSetup };
+            },
+          },
+          {
+            path: 'seams/:id/store',
+            lazy: async () => {
+              const { Store, loadStore } = await import('../features/store/index.ts');
+              return { Component: Store, loader: loadStore };
+            },
+          },
+          {
+            path: 'machines',
+            lazy: async () => {
+              const { MachineList, loadMachineList } = await import('../features/machines/index.ts');
+              return { Component: MachineList, loader: loadMachineList };
+            },
+          },
+          {
+            path: 'machines/compare',
+            lazy: async () => {
+              const { Compare, loadCompare } = await import('../features/compare/index.ts');
+              return { Component: Compare, loader: loadCompare };
+            },
+          },
+          {
+            path: 'machines/:id/:part?',
+            lazy: async () => {
+              const { Machine, loadMachine } = await import('../features/machines/index.ts');
+              return { Component: Machine, loader: loadMachine };
+            },
+          },
+          {
+            path: 'library/:shelf?',
+            lazy: async () => {
+              const { Library, loadLibrary } = await import('../features/library/index.ts');
+              return { Component: Library, loader: loadLibrary };
+            },
+          },
           { path: '*', loader: notThere },
         ],
       },

@@ -1,6 +1,11 @@
 /** The API as functions. A refusal is a `ProblemError` with the server's problem document; no answer at all is one of kind `unreachable`. */
 import {
   problemKind,
+  type Cylinder,
+  type CylinderSave,
+  type DirectionSave,
+  type LeadReadingRow,
+  type MachineFile,
   type MachineResource,
   type Order,
   type Page,
@@ -12,6 +17,14 @@ import {
   type SeamCreate,
   type SeamResource,
   type SeamSave,
+  type SlotEntry,
+  type SlotStore,
+  type Spool,
+  type SpoolSave,
+  type StandingSave,
+  type StepTimeCreate,
+  type StepTimes,
+  type Stock,
 } from '@fox-tempo/contract';
 import { settings } from './settings.ts';
 
@@ -83,11 +96,58 @@ async function all<T>(path: string, signal?: AbortSignal): Promise<T[]> {
   return items;
 }
 
+function machinePath(id: string, part?: string): string {
+  return `/machines/${encodeURIComponent(id)}${part === undefined ? '' : `/${part}`}`;
+}
+
+/** Address of a printed card of a seam's newest revision. */
+export function cardAddress(seamId: string, machineId: string, paper: 'A5' | 'A4' | 'LETTER', units: string): string {
+  const query = new URLSearchParams({ machine: machineId, paper, units });
+  return `/api/seams/${encodeURIComponent(seamId)}/card.pdf?${query.toString()}`;
+}
+
 export const api = {
   people: (signal?: AbortSignal) => all<Person>('/people', signal),
   parts: (signal?: AbortSignal) => all<Part>('/parts', signal),
   orders: (signal?: AbortSignal) => all<Order>('/orders', signal),
   machines: (signal?: AbortSignal) => all<MachineResource>('/machines', signal),
+  machine: (id: string, signal?: AbortSignal) =>
+    call<MachineResource>('GET', machinePath(id), signal ? { signal } : {}),
+  createMachine: (file: unknown) => call<MachineResource>('POST', '/machines', { body: { file } }),
+  saveMachine: (id: string, basedOn: number, file: MachineFile, retired?: boolean) =>
+    call<MachineResource>('PUT', machinePath(id), {
+      body: { file, ...(retired === undefined ? {} : { retired }) },
+      basedOn,
+    }),
+  saveStanding: (id: string, basedOn: number, standing: StandingSave) =>
+    call<MachineResource>('PUT', machinePath(id, 'standing'), { body: standing, basedOn }),
+  saveDirection: (id: string, basedOn: number, found: DirectionSave) =>
+    call<MachineResource>('POST', machinePath(id, 'directions'), { body: found, basedOn }),
+  slots: (id: string, signal?: AbortSignal) => all<SlotEntry>(machinePath(id, 'slots'), signal),
+  slotHistory: (id: string, slot: number) => all<SlotEntry>(machinePath(id, `slots/${slot}`)),
+  storeInSlot: (id: string, slot: number, body: SlotStore) =>
+    call<SlotEntry>('POST', machinePath(id, `slots/${slot}`), { body }),
+  noteFound: (id: string, slot: number, dials: Record<string, number>) =>
+    call<SlotEntry>('POST', machinePath(id, `slots/${slot}/found`), { body: { dials } }),
+  leadReadings: (id: string, signal?: AbortSignal) => all<LeadReadingRow>(machinePath(id, 'lead-readings'), signal),
+  addLeadReading: (id: string, body: { mOhm: number; note: string }) =>
+    call<Page<LeadReadingRow>>('POST', machinePath(id, 'lead-readings'), { body }),
+  stepTimes: (id: string, signal?: AbortSignal) =>
+    call<StepTimes>('GET', machinePath(id, 'step-times'), signal ? { signal } : {}),
+  addStepTime: (id: string, body: StepTimeCreate) => call<StepTimes>('POST', machinePath(id, 'step-times'), { body }),
+  stock: (signal?: AbortSignal) => call<Stock>('GET', '/stock', signal ? { signal } : {}),
+  addCylinder: (body: CylinderSave) => call<Cylinder>('POST', '/stock/cylinders', { body }),
+  saveCylinder: (id: string, basedOn: number, body: CylinderSave) =>
+    call<Cylinder>('PUT', `/stock/cylinders/${encodeURIComponent(id)}`, { body, basedOn }),
+  addSpool: (body: SpoolSave) => call<Spool>('POST', '/stock/spools', { body }),
+  saveSpool: (id: string, basedOn: number, body: SpoolSave) =>
+    call<Spool>('PUT', `/stock/spools/${encodeURIComponent(id)}`, { body, basedOn }),
+  partsDone: (orderId: string, count: number) =>
+    call<{ order: Order; drawn: { what: string; amount: number; unit: 'L' | 'kg' }[] }>(
+      'POST',
+      `/orders/${encodeURIComponent(orderId)}/done`,
+      { body: { count } },
+    ),
   seams: (signal?: AbortSignal) => all<SeamResource>('/seams', signal),
   seam: (id: string, signal?: AbortSignal) =>
     call<SeamResource>('GET', `/seams/${encodeURIComponent(id)}`, signal ? { signal } : {}),

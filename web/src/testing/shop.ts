@@ -1,14 +1,18 @@
 /** A small shop for tests of the interface: one machine described, one outlined, two seams, one order. */
 import {
   planRequest,
+  readMachineFile,
+  type MachineFile,
   type MachineResource,
   type Order,
   type Part,
   type Revision,
   type SeamResource,
   type SeamSpec,
+  type Stock,
 } from '@fox-tempo/contract';
-import { planSeam, programFromPlan, type Plan, type Program } from '@fox-tempo/core';
+import { planSeam, programFromPlan, type Machine, type Plan, type Program } from '@fox-tempo/core';
+import { alder as demoAlder, rowan as demoRowan } from '@fox-tempo/core/scenarios';
 
 export const when = '2026-01-15T08:30:00.000Z';
 
@@ -26,6 +30,7 @@ export const spec: SeamSpec = {
 };
 
 export const choice: Revision['choice'] = {
+  mode: 'pulse',
   filler: 'steel-solid',
   gas: 'M21-ArC-18',
   diameterMm: 1,
@@ -48,7 +53,7 @@ export function revision(number: number, change: Partial<Revision> = {}): Revisi
     number,
     spec,
     choice,
-    program: { format: 'fox-tempo/program', version: 1, ...program() },
+    program: { format: 'fox-tempo/program', version: 2, ...program() },
     createdAt: when,
     createdBy: 'Teo Varnholt',
     ...change,
@@ -90,73 +95,94 @@ export function order(change: Partial<Order> = {}): Order {
   };
 }
 
+function fileOf(machine: Machine): MachineFile {
+  const read = readMachineFile({ format: 'fox-tempo/machine', version: 2, ...machine });
+  if (!read.ok) throw new Error(read.issues[0]?.message);
+  return read.value;
+}
+
+const steel = {
+  filler: 'steel-solid',
+  diameterMm: 1,
+  gas: 'M21-ArC-18',
+  groove: 'V',
+  rollMm: 1,
+  liner: 'steel',
+  tipMm: 1,
+  recessMm: 3,
+  flowLPerMin: 16,
+} as const;
+
+/** Stands on its line for steel 1.0 in argon with 18 % CO2. */
 export const rowan: MachineResource = {
   id: 'rowan',
   version: 1,
+  retired: false,
   changedAt: when,
   changedBy: 'Teo Varnholt',
   standing: {
-    filler: 'steel-solid',
-    diameterMm: 1,
-    gas: 'M21-ArC-18',
-    dials: { line: 12, feed: 7.8, index: 50 },
+    process: 'gas-metal',
+    polarity: 'electrode-positive',
+    feederId: 'one',
+    feeders: { one: steel },
+    slot: 3,
+    dials: { line: 12, 'wire-feed': 7.8, 'arc-index': 50 },
     since: when,
   },
-  file: {
-    format: 'fox-tempo/machine',
-    version: 1,
-    name: 'Rowan',
-    place: 'bay 2',
-    about: '',
-    circuitMOhm: 14,
-    limits: { peakCurrentA: 500, wireFeedMPerMin: [1, 22] },
-    dials: [
-      { id: 'line', label: 'Line', where: 'list key', unit: '', scale: { kind: 'chart-line' } },
-      {
-        id: 'feed',
-        label: 'Wire feed',
-        where: 'left knob',
-        unit: 'm/min',
-        scale: {
-          kind: 'linear',
-          quantity: 'wireFeedMPerMin',
-          neutral: 0,
-          quantityAtNeutral: 0,
-          quantityPerUnit: 1,
-          min: 1,
-          max: 22,
-          step: 0.1,
-        },
-      },
-      {
-        id: 'index',
-        label: 'Arc index',
-        where: 'right knob',
-        unit: '',
-        sense: 'more is longer',
-        scale: {
-          kind: 'linear',
-          quantity: 'trimMm',
-          neutral: 50,
-          quantityAtNeutral: 0,
-          quantityPerUnit: 0.12,
-          min: 0,
-          max: 100,
-          step: 1,
-        },
-      },
-    ],
-    chartLines: [
-      { number: 12, words: 'Steel 1.0', filler: 'steel-solid', diameterMm: 1, gas: 'M21-ArC-18', mode: 'pulse' },
-    ],
-  },
+  file: fileOf(demoRowan),
 };
 
+/** Only outlined, and nobody knows how it stands. */
 export const hazel: MachineResource = {
   ...rowan,
   id: 'hazel',
   standing: null,
   file: { ...rowan.file, name: 'Hazel', place: 'bay 1', about: 'Small source.', dials: [], chartLines: [] },
+};
+
+export const alder: MachineResource = {
+  ...rowan,
+  id: 'alder',
+  file: fileOf(demoAlder),
+  standing: {
+    ...(rowan.standing as NonNullable<MachineResource['standing']>),
+    feederId: 'left',
+    feeders: {
+      left: steel,
+      right: {
+        ...steel,
+        filler: 'aluminium-5356',
+        diameterMm: 1.2,
+        gas: 'I1',
+        groove: 'U',
+        rollMm: 1.2,
+        liner: 'polymer',
+        tipMm: 1.4,
+        flowLPerMin: 18,
+      },
+    },
+    dials: { card: 11 },
+    slot: null,
+  },
+};
+
+export const stock: Stock = {
+  cylinders: [
+    {
+      id: 'mix',
+      version: 1,
+      name: 'Mix 1',
+      gas: 'M21-ArC-18',
+      volumeL: 50,
+      pressureBar: 5.05,
+      massKg: null,
+      convention: 'gauge at the regulator',
+      machineId: 'rowan',
+      changedAt: when,
+      changedBy: 'Teo Varnholt',
+    },
+  ],
+  spools: [],
 };
 
 /** Answers `fetch` from a table of addresses; whatever is not in it is a 404 problem. Returns the calls made. */

@@ -1,28 +1,37 @@
-/** A program said in one machine's own dials: what to set, what changes, how far the dial's steps miss the wish. */
+/** A program said in one machine's own dials: what to set, what changes, how far the dial's steps miss, what this machine cannot be told. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import {
+  displayed,
   fillerOf,
   formatWithUnit,
   gasOf,
-  quantityUnits,
+  quantityFacts,
+  sameWire,
   translate,
   wireSizeLabel,
+  type DialQuantity,
   type DialSetting,
   type Program,
+  type Translation,
   type UnitSystem,
 } from '@fox-tempo/core';
 import { useSettings } from '../../lib/settings.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
+import { DialLine } from './dial-line.tsx';
+import { PrintCard } from './print-card.tsx';
 
 export interface DialCardProps {
   readonly machines: readonly MachineResource[];
   /** null while there is nothing to set. */
   readonly program: Program | null;
+  /** Seam whose saved revision can be printed, and whether it is this program. */
+  readonly print?: { readonly seamId: string; readonly isSaved: boolean } | undefined;
 }
 
-export function DialCard({ machines, program }: DialCardProps) {
+export function DialCard({ machines: all, program, print }: DialCardProps) {
+  const machines = all.filter((machine) => !machine.retired);
   const machineId = useSettings((state) => state.machineId);
   const chooseMachine = useSettings((state) => state.chooseMachine);
   const units = useSettings((state) => state.units);
@@ -72,29 +81,10 @@ export function DialCard({ machines, program }: DialCardProps) {
         </Notice>
       )}
       {program && !isOutline && <Loaded machine={machine} program={program} />}
-      {translation && (
-        <Box as="dl">
-          {translation.dials.map((dial) => (
-            <Line
-              key={dial.dialId}
-              label={dial.label}
-              where={dial.sense ? `${dial.where}; ${dial.sense}` : dial.where}
-              display={dial.display}
-              unit={dial.unit}
-              changed={changesLine(dial, machine)}
-              note={missText(dial)}
-            />
-          ))}
-        </Box>
-      )}
+      {translation && <Lines translation={translation} machine={machine} />}
       {program && <ByHand program={program} units={units} />}
-      <Box display="grid" gap="2" mt="3">
-        {translation?.warnings.map((warning) => (
-          <Notice key={warning.code} level={warning.level}>
-            {warning.message}
-          </Notice>
-        ))}
-      </Box>
+      {translation && <CardNotes translation={translation} machineName={machine.file.name} />}
+      {print && !isOutline && <PrintCard seamId={print.seamId} machineId={machine.id} isSaved={print.isSaved} />}
       {program && (
         <Box color="quiet" textStyle="label" mt="3">
           A starting point from a model: verify on scrap. Ears, eyes and skin covered, extraction on; your local code
@@ -110,26 +100,109 @@ export function chosenMachine(
   machines: readonly MachineResource[],
   machineId: string | null,
 ): MachineResource | undefined {
+  const inUse = machines.filter((one) => !one.retired);
+  return inUse.find((one) => one.id === machineId) ?? inUse.find((one) => one.file.dials.length > 0) ?? inUse[0];
+}
+
+/** What a hand moves while welding first; what stays as set once behind it. */
+function Lines({ translation, machine }: { readonly translation: Translation; readonly machine: MachineResource }) {
+  const groups = [
+    { title: 'First', dials: translation.dials.filter((dial) => dial.quantity === 'chart-line') },
+    { title: 'Free to move', dials: translation.dials.filter((dial) => dial.hand === 'free') },
+    {
+      title: 'Set once',
+      dials: translation.dials.filter((dial) => dial.hand === 'fixed' && dial.quantity !== 'chart-line'),
+    },
+  ].filter((group) => group.dials.length > 0);
   return (
-    machines.find((one) => one.id === machineId) ?? machines.find((one) => one.file.dials.length > 0) ?? machines[0]
+    <>
+      {groups.map(({ title, dials }) => (
+        <Box key={title} mb="2">
+          {groups.length > 1 && (
+            <Heading as="h3" textStyle="label" color="quiet" fontWeight={600} mt="1">
+              {title}
+            </Heading>
+          )}
+          <Box as="dl">
+            {dials.map((dial) => (
+              <DialLine
+                key={dial.dialId}
+                label={dial.label}
+                where={[dial.where, dial.level, dial.sense].filter(Boolean).join('; ')}
+                display={dial.display}
+                unit={dial.unit}
+                changed={changesLine(dial, machine)}
+                was={wasWords(dial, machine)}
+                note={missText(dial)}
+              />
+            ))}
+          </Box>
+        </Box>
+      ))}
+      {translation.displays.length > 0 && (
+        <Box textStyle="label" color="quiet" mt="1">
+          It should then show{' '}
+          {translation.displays
+            .map(({ display, unit, label, where }) => `${display} ${unit} (${label}, ${where})`)
+            .join(' and ')}
+          .
+        </Box>
+      )}
+    </>
+  );
+}
+
+function CardNotes({ translation, machineName }: { readonly translation: Translation; readonly machineName: string }) {
+  return (
+    <Box display="grid" gap="2" mt="3">
+      {translation.warnings.map((warning) => (
+        <Notice key={`${warning.code} ${warning.message}`} level={warning.level}>
+          {warning.message}
+        </Notice>
+      ))}
+      {translation.notCarried.length > 0 && (
+        <Notice level="note" word={`Cannot be said on ${machineName}.`}>
+          <Box as="ul" pl="4" listStyleType="disc">
+            {translation.notCarried.map(({ quantity, what, nearest }) => (
+              <li key={quantity}>
+                {what}; nearest: {nearest}
+              </li>
+            ))}
+          </Box>
+        </Notice>
+      )}
+    </Box>
   );
 }
 
 /** Wire and gas on the machine against what the program needs: the first thing to look at. */
 function Loaded({ machine, program }: { machine: MachineResource; program: Program }) {
-  const { standing } = machine;
-  if (!standing) return null;
-  const wrongWire = standing.filler !== program.filler || Math.abs(standing.diameterMm - program.diameterMm) > 0.03;
-  const wrongGas = standing.gas !== program.gas;
+  const { standing, file } = machine;
+  const feeder = standing?.feeders[standing.feederId];
+  if (!standing || !feeder) return null;
+  const wrongWire = !sameWire(feeder, program);
+  const wrongGas = feeder.gas !== program.gas;
   if (!wrongWire && !wrongGas) return null;
+  const other = file.feeders.find(({ id }) => {
+    const state = standing.feeders[id];
+    return state !== undefined && sameWire(state, program) && state.gas === program.gas;
+  });
   return (
     <Box mb="3">
       <Notice level="caution" word="Change over first.">
-        {machine.file.name} holds {inSentence(fillerOf(standing.filler).name)}, {wireSizeLabel(standing.diameterMm)}, in{' '}
-        {gasOf(standing.gas).name}; this seam needs{' '}
-        {wrongWire ? `${inSentence(fillerOf(program.filler).name)}, ${wireSizeLabel(program.diameterMm)}` : ''}
-        {wrongWire && wrongGas ? ', in ' : ''}
-        {wrongGas ? gasOf(program.gas).name : ''}.
+        {other ? (
+          <>
+            {other.label} holds the right wire and gas; {file.name} is switched to another.
+          </>
+        ) : (
+          <>
+            {file.name} holds {inSentence(fillerOf(feeder.filler).name)}, {wireSizeLabel(feeder.diameterMm)}, in{' '}
+            {gasName(feeder.gas)}; this seam needs{' '}
+            {wrongWire ? `${inSentence(fillerOf(program.filler).name)}, ${wireSizeLabel(program.diameterMm)}` : ''}
+            {wrongWire && wrongGas ? ', in ' : ''}
+            {wrongGas ? gasName(program.gas) : ''}.
+          </>
+        )}
       </Notice>
     </Box>
   );
@@ -146,17 +219,17 @@ function ByHand({ program, units }: { program: Program; units: UnitSystem }) {
         By hand
       </Heading>
       <Box as="dl">
-        <Line
+        <DialLine
           label="Gas flow"
           where="at the nozzle, middle of the ball"
           {...figure(formatWithUnit(program.gasFlowLPerMin, 'gasFlow', units))}
         />
-        <Line
+        <DialLine
           label="Stick-out"
           where="contact tip to plate"
           {...figure(formatWithUnit(program.ctwdMm, 'shortLength', units, units === 'metric' ? 1 : 2))}
         />
-        <Line
+        <DialLine
           label="Travel"
           where="time a marked length"
           {...figure(formatWithUnit(program.travelMmPerMin, 'travel', units))}
@@ -166,63 +239,13 @@ function ByHand({ program, units }: { program: Program; units: UnitSystem }) {
   );
 }
 
-interface LineProps {
-  readonly label: string;
-  readonly where: string;
-  readonly display: string;
-  readonly unit: string;
-  readonly changed?: boolean;
-  readonly note?: string | undefined;
-}
-
-function Line({ label, where, display, unit, changed = false, note }: LineProps) {
-  return (
-    <Box
-      display="flex"
-      alignItems="center"
-      justifyContent="space-between"
-      gap="3"
-      minHeight="50px"
-      py="1"
-      borderBottomWidth="1px"
-      borderColor="line"
-      {...(changed
-        ? { bg: 'accentSoft', borderLeftWidth: '4px', borderLeftColor: 'accent', mx: '-14px', px: '10px', pr: '14px' }
-        : {})}
-    >
-      <Box as="dt" minWidth={0}>
-        <Box fontWeight={600} fontSize="14px">
-          {label}
-          {changed && (
-            <Box as="span" color="accent" fontWeight={600} fontSize="12px" ml="1.5">
-              set
-            </Box>
-          )}
-        </Box>
-        <Box textStyle="label" color="quiet">
-          {where}
-        </Box>
-        {note !== undefined && (
-          <Box textStyle="label" color="quiet">
-            {note}
-          </Box>
-        )}
-      </Box>
-      <Box as="dd" textStyle="bigFigure" whiteSpace="nowrap" flexShrink={0}>
-        {display}
-        {unit !== '' && (
-          <Box as="span" fontSize="13px" color="quiet" ml="1">
-            {unit}
-          </Box>
-        )}
-      </Box>
-    </Box>
-  );
-}
-
 /** A name inside a sentence: its first letter small, codes such as AlMg5 as they are. */
 function inSentence(name: string): string {
   return name.charAt(0).toLowerCase() + name.slice(1);
+}
+
+function gasName(code: string): string {
+  return code === 'none' ? 'no gas' : gasOf(code).name;
 }
 
 function changesLine(dial: DialSetting, { standing }: MachineResource): boolean {
@@ -230,13 +253,17 @@ function changesLine(dial: DialSetting, { standing }: MachineResource): boolean 
   return now !== undefined && Math.abs(now - dial.value) > 1e-9;
 }
 
-/** What the dial's steps leave undone; silent when it is less than a fiftieth of what a hand would notice. */
+function wasWords(dial: DialSetting, { standing, file }: MachineResource): string | undefined {
+  const now = standing?.dials[dial.dialId];
+  const scale = file.dials.find((one) => one.id === dial.dialId)?.scale;
+  return now === undefined || !scale ? undefined : displayed(scale, now);
+}
+
+/** What the dial's steps leave undone; silent when a hand would not notice. */
 function missText({ error, quantity }: DialSetting): string | undefined {
-  if (error === undefined || quantity === 'chart-line') return undefined;
-  const noticed = { wireFeedMPerMin: 0.02, trimMm: 0.02, stiffness: 0.1, peakCurrentA: 0.5, gasFlowLPerMin: 0.2 }[
-    quantity
-  ];
+  if (error === undefined) return undefined;
+  const { noticed, unit, digits } = quantityFacts(quantity as DialQuantity);
   if (Math.abs(error) < noticed) return undefined;
-  const digits = quantity === 'peakCurrentA' ? 0 : 2;
-  return `misses by ${error > 0 ? '+' : '−'}${Math.abs(error).toFixed(digits)} ${quantityUnits[quantity]}`;
+  const of = quantity === 'trimMm' ? ' of arc' : '';
+  return `misses by ${error > 0 ? '+' : '−'}${Math.abs(error).toFixed(digits)} ${unit}${of}`.trim();
 }

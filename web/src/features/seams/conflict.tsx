@@ -115,6 +115,7 @@ function describe({ spec, choice }: Sheet, units: UnitSystem): readonly (readonl
     ['Leg', orPlan(spec.legMm, thickness)],
     ['Length', formatWithUnit(spec.lengthMm, 'length', units)],
     ['Pace', orPlan(spec.travelMmPerMin, (value) => formatWithUnit(value, 'travel', units))],
+    ['Transfer', choice.mode.replace('-', ' ')],
     ['Wire', `${fillerOf(choice.filler).name}, ${wireSizeLabel(choice.diameterMm)}`],
     ['Gas', gasOf(choice.gas).name],
     ['Arc length', choice.arcHabit === 'by-joint' ? 'by the joint' : 'at the line'],

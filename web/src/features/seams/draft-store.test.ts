@@ -16,7 +16,14 @@ const sheet: Sheet = {
     lengthMm: 100,
     travelMmPerMin: null,
   },
-  choice: { filler: 'steel-solid', gas: 'M21-ArC-18', diameterMm: 1, arcHabit: 'by-joint', wireFeedMPerMin: null },
+  choice: {
+    mode: 'pulse',
+    filler: 'steel-solid',
+    gas: 'M21-ArC-18',
+    diameterMm: 1,
+    arcHabit: 'by-joint',
+    wireFeedMPerMin: null,
+  },
 };
 const open = () => createDraftStore('s1', { version: 3, sheet }, localStorage);
 

@@ -29,6 +29,13 @@ import type { DraftStore } from './draft-store.ts';
 import { numberFields, type NumberFieldName, type Sheet } from './sheet-fields.ts';
 import { followMetal } from './wire-defaults.ts';
 
+const modes = [
+  { value: 'pulse', label: 'Pulse' },
+  { value: 'double-pulse', label: 'Double pulse' },
+  { value: 'dip', label: 'Dip' },
+  { value: 'spray', label: 'Spray' },
+] as const;
+
 export interface InputsProps {
   readonly store: DraftStore;
   /** The plan of what is typed so far, for the figures that empty fields stand for. */
@@ -111,6 +118,14 @@ export function Inputs({ store, plan }: InputsProps) {
       </Panel>
       <Panel title="Wire, gas and arc">
         <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(3, 1fr)', lg: '1fr 1fr' }} gap="2.5">
+          <Wide>
+            <ChoiceField
+              label="Transfer"
+              value={choice.mode}
+              choices={modes}
+              onChange={(mode) => onChoice({ mode, wireFeedMPerMin: null }, 'mode')}
+            />
+          </Wide>
           <Wide>
             <ChoiceField
               label="Wire"

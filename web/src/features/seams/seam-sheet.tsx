@@ -23,6 +23,7 @@ import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { chosenMachine, DialCard, DialStrip } from '../dial-card/index.ts';
 import { JointDrawing } from '../joint-drawing/index.ts';
+import { SeamSteps } from '../seam-steps/index.tsx';
 import { SimulatedArc } from '../simulated/index.ts';
 import { Waveform } from '../waveform/index.tsx';
 import { Conflict } from './conflict.tsx';
@@ -30,6 +31,7 @@ import { createDraftStore, isEdited, type DraftStore } from './draft-store.ts';
 import { Figures } from './figures.tsx';
 import { Inputs } from './inputs.tsx';
 import { Revisions } from './revisions.tsx';
+import { SlowBeat } from './slow-beat.tsx';
 import { Modes } from './modes.tsx';
 import { planOf, sheetOf } from './sheet.ts';
 import type { Sheet } from './sheet-fields.ts';
@@ -115,6 +117,9 @@ function LoadedSheet({
           Save revision {(seam.revision?.number ?? 0) + 1}
         </Action>
       </PageHead>
+      <Box px="3" pt="1">
+        <SeamSteps seamId={seam.id} />
+      </Box>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: 'minmax(0, 1fr) 318px' }} flex="1">
         <Box
           as="main"
@@ -186,6 +191,7 @@ function LoadedSheet({
                 <Waveform pulse={plan.pulse} />
               </Panel>
             )}
+            {plan && <SlowBeat plan={plan} input={planRequest(spec, choice)} />}
             {plan && <Modes plan={plan} />}
             {program && <SimulatedArc program={program} circuitMOhm={circuitMOhm ?? 15} />}
             {seam.revision && (
@@ -208,7 +214,11 @@ function LoadedSheet({
           py="4"
           overflow="hidden"
         >
-          <DialCard machines={machines} program={program} />
+          <DialCard
+            machines={machines}
+            program={program}
+            print={{ seamId: seam.id, isSaved: seam.revision !== null && !edited }}
+          />
         </Box>
       </Box>
       <DialStrip machines={machines} program={program} />

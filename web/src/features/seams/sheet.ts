@@ -10,7 +10,7 @@ export function sheetOf(seam: SeamResource): Sheet {
 
 /** What a seam without a setting starts from. */
 function firstChoice(spec: SeamSpec): Sheet['choice'] {
-  return { ...usualWire(spec.materialGroup), arcHabit: 'by-joint', wireFeedMPerMin: null };
+  return { mode: 'pulse', ...usualWire(spec.materialGroup), arcHabit: 'by-joint', wireFeedMPerMin: null };
 }
 
 export function planOf({ spec, choice }: Sheet, circuitMOhm?: number): Outcome<Plan> {

@@ -1,6 +1,6 @@
 /** The planned setting run in the simulated arc, off the page's thread: what one would see and hear, beside what the plan says. */
 import { Box } from '@chakra-ui/react';
-import type { Program, Simulation, SimulationInput } from '@fox-tempo/core';
+import { simulationOf, type Program, type Simulation, type SimulationInput } from '@fox-tempo/core';
 import { useEffect, useMemo, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -28,16 +28,7 @@ export function SimulatedArc({ program, circuitMOhm }: { readonly program: Progr
   const key = JSON.stringify([program, circuitMOhm]);
   const input = useMemo((): SimulationInput => {
     const [said, circuit] = JSON.parse(key) as [Program, number];
-    return {
-      filler: said.filler,
-      gas: said.gas,
-      diameterMm: said.diameterMm,
-      wireFeedMPerMin: said.wireFeedMPerMin,
-      ctwdMm: said.ctwdMm,
-      seconds: simulatedSeconds,
-      seed: 7,
-      source: { kind: 'pulse', trim: said.trimMm, stiffness: said.stiffness, circuitMOhm: circuit },
-    };
+    return simulationOf(said, { circuitMOhm: circuit, seconds: simulatedSeconds, seed: 7 });
   }, [key]);
 
   useEffect(() => {

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen } from '@testing-library/react';
 import { ErrorPage } from '../../app/error-page.tsx';
 import { daysUntil } from '../../lib/time.ts';
-import { answerFetch, hazel, order, parts, rowan, seam, spec } from '../../testing/shop.ts';
+import { answerFetch, hazel, order, parts, rowan, seam, spec, stock } from '../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';
 import { loadSeamList, SeamList } from '../seams/index.ts';
 import { loadToday, Today } from './index.ts';
@@ -11,6 +11,7 @@ const page = (items: unknown[], next: string | null = null) => ({ items, next })
 const inDays = (days: number) => new Date(Date.now() + days * 86_400_000).toLocaleDateString('sv-SE');
 
 async function open(path: '/today' | '/seams', table: Record<string, unknown>) {
+  table['GET /api/stock'] ??= stock;
   const answered = answerFetch(table);
   const router = showRoutes(
     [
@@ -52,7 +53,26 @@ describe('Today', () => {
     expect(screen.getAllByRole('link', { name: /Post edge/ }).length).toBe(2);
     expect(screen.getByText('No seam of this part is described yet.')).toBeTruthy();
     expect(screen.getByText('Nobody has entered what is on it.')).toBeTruthy();
-    expect(screen.getByText('3 dials and 1 chart lines described.')).toBeTruthy();
+    expect(screen.getByText(/its dials are not described yet/)).toBeTruthy();
+    // 0.05 bar over the 5 kept back is not enough for one part.
+    expect(screen.getByText('✕ Mix 1').parentElement?.textContent).toContain('on Rowan: 0 × Axle plate');
+  });
+
+  it('counts a part by one tap, and loads what that changed', async () => {
+    const table: Record<string, unknown> = {
+      'GET /api/orders': page([order()]),
+      'GET /api/machines': page([]),
+      'GET /api/seams': page([]),
+      'POST /api/orders/o1/done': { order: order({ done: 6 }), drawn: [] },
+    };
+    const { calls } = await open('/today', table);
+    table['GET /api/orders'] = page([order({ done: 6 })]);
+    fireEvent.click(screen.getByRole('button', { name: 'One more Cart frame done' }));
+    expect(await screen.findByRole('img', { name: '6 of 12 done' })).toBeTruthy();
+    expect(calls.find((call) => call.method === 'POST')?.body).toEqual({ count: 1 });
+    delete table['POST /api/orders/o1/done'];
+    fireEvent.click(screen.getByRole('button', { name: 'Take one Cart frame back' }));
+    expect((await screen.findByRole('alert')).textContent).toContain('Not counted.');
   });
 
   it('teaches when it is empty', async () => {

@@ -2,24 +2,28 @@
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, Order, SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core';
-import { Link, useLoaderData } from 'react-router';
+import { Link, useLoaderData, useRevalidator } from 'react-router';
 import { api } from '../../lib/api.ts';
 import { daysUntil, shopDate, shopTime } from '../../lib/time.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
+import { RunningLow } from './running-low.tsx';
 
 export async function loadToday({ request }: { request: Request }) {
-  const [orders, machines, seams] = await Promise.all([
+  const [orders, machines, seams, stock] = await Promise.all([
     api.orders(request.signal),
     api.machines(request.signal),
     api.seams(request.signal),
+    api.stock(request.signal),
   ]);
-  return { orders, machines, seams };
+  return { orders, machines: machines.filter((machine) => !machine.retired), seams, stock };
 }
 
 export function Today() {
-  const { orders, machines, seams } = useLoaderData<Awaited<ReturnType<typeof loadToday>>>();
+  const { orders, machines, seams, stock } = useLoaderData<Awaited<ReturnType<typeof loadToday>>>();
   const waiting = seams.filter((seam) => seam.revision === null);
   return (
     <>
@@ -62,6 +66,7 @@ export function Today() {
               </Box>
             )}
           </Panel>
+          <RunningLow stock={stock} machines={machines} seams={seams} />
           <Panel title="Machines as they stand">
             {machines.length === 0 ? (
               <Notice level="note">No machine is described yet.</Notice>
@@ -107,8 +112,11 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
           done
         </Box>
       </Box>
-      <Box role="img" aria-label={`${order.done} of ${order.quantity} done`} height="4px" bg="line" mt="2" mb="1">
-        <Box height="100%" width={`${(100 * Math.min(order.done, order.quantity)) / order.quantity}%`} bg="spruce" />
+      <Box display="flex" alignItems="center" gap="3" flexWrap="wrap">
+        <Box role="img" aria-label={`${order.done} of ${order.quantity} done`} height="4px" bg="line" flex="1 1 160px">
+          <Box height="100%" width={`${(100 * Math.min(order.done, order.quantity)) / order.quantity}%`} bg="spruce" />
+        </Box>
+        <PartDone order={order} />
       </Box>
       <Box as="ul" listStyleType="none">
         {seams.map((seam) => (
@@ -128,6 +136,43 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
           </Box>
         )}
       </Box>
+    </Box>
+  );
+}
+
+/** One tap a part: the order counts up, gas and wire count down; the same tap back when it was a slip. */
+function PartDone({ order }: { readonly order: Order }) {
+  const task = useTask();
+  const { revalidate } = useRevalidator();
+  const count = (by: number) =>
+    void task.run(async () => {
+      await api.partsDone(order.id, by);
+      await revalidate();
+    });
+  return (
+    <Box display="flex" gap="1" alignItems="center" flexWrap="wrap">
+      <Action
+        disabled={task.busy}
+        fontSize="13px"
+        aria-label={`One more ${order.partName} done`}
+        onClick={() => count(1)}
+      >
+        One part done
+      </Action>
+      <Action
+        kind="quiet"
+        fontSize="13px"
+        disabled={task.busy || order.done === 0}
+        aria-label={`Take one ${order.partName} back`}
+        onClick={() => count(-1)}
+      >
+        Take one back
+      </Action>
+      {task.problem !== null && (
+        <Box role="alert" color="crimson" fontSize="13px">
+          ✕ Not counted. {task.problem}
+        </Box>
+      )}
     </Box>
   );
 }
@@ -162,33 +207,47 @@ function SeamLink({ seam, detail }: { readonly seam: SeamResource; readonly deta
   );
 }
 
-function MachineRow({ machine: { file, standing } }: { readonly machine: MachineResource }) {
+function MachineRow({ machine: { id, file, standing } }: { readonly machine: MachineResource }) {
   return (
-    <Box as="li" borderTopWidth="1px" borderColor="line" _first={{ borderTopWidth: 0, pt: 0 }} py="2.5">
-      <Box display="flex" justifyContent="space-between" alignItems="baseline" gap="3">
-        <Heading as="h3" textStyle="heading">
-          {file.name}
-        </Heading>
-        <Box fontSize="13px" color="quiet">
-          {file.place}
-        </Box>
-      </Box>
-      {standing ? (
-        <Box fontSize="13.5px">
-          {fillerOf(standing.filler).name}, {wireSizeLabel(standing.diameterMm)} · {gasOf(standing.gas).name}
-          <Box color="quiet" fontSize="13px">
-            entered {shopTime(standing.since)}
+    <Box as="li" borderTopWidth="1px" borderColor="line" _first={{ borderTopWidth: 0, pt: 0 }}>
+      <Box asChild display="block" px="2" mx="-2" py="2" color="ink" borderRadius="3px" _hover={{ bg: 'accentSoft' }}>
+        <Link to={`/machines/${id}`}>
+          <Box display="flex" justifyContent="space-between" alignItems="baseline" gap="3">
+            <Heading as="h3" textStyle="heading">
+              {file.name}
+            </Heading>
+            <Box fontSize="13px" color="quiet">
+              {file.place}
+              {standing?.slot === null || standing === null ? '' : ` · slot ${standing.slot}`}
+            </Box>
           </Box>
-        </Box>
-      ) : (
-        <Box color="quiet" fontSize="13.5px">
-          Nobody has entered what is on it.
-        </Box>
-      )}
-      <Box color="quiet" fontSize="13px">
-        {file.dials.length === 0
-          ? 'Outlined: its dials are not described yet.'
-          : `${file.dials.length} dials and ${file.chartLines.length} chart lines described.`}
+          {standing ? (
+            <>
+              {file.feeders.map(({ id: feederId, label }) => {
+                const feeder = standing.feeders[feederId];
+                return feeder ? (
+                  <Box key={feederId} fontSize="13.5px">
+                    {file.feeders.length > 1 ? `${feederId === standing.feederId ? '● ' : '○ '}${label}: ` : ''}
+                    {fillerOf(feeder.filler).name}, {wireSizeLabel(feeder.diameterMm)} ·{' '}
+                    {feeder.gas === 'none' ? 'no gas' : gasOf(feeder.gas).name}
+                  </Box>
+                ) : null;
+              })}
+              <Box color="quiet" fontSize="13px">
+                entered {shopTime(standing.since)}
+              </Box>
+            </>
+          ) : (
+            <Box color="quiet" fontSize="13.5px">
+              Nobody has entered what is on it.
+            </Box>
+          )}
+          {file.dials.length === 0 && (
+            <Box color="quiet" fontSize="13px">
+              Outlined: its dials are not described yet.
+            </Box>
+          )}
+        </Link>
       </Box>
     </Box>
   );

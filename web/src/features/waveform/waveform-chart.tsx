@@ -1,69 +1,19 @@
 /** Current against time over three fast pulses, with peak, background, mean and rms, and each drop at its moment. */
-import { Box } from '@chakra-ui/react';
 import type { PulseResult } from '@fox-tempo/core';
-import { CustomChart, LineChart } from 'echarts/charts';
-import { GridComponent, MarkLineComponent } from 'echarts/components';
-import { init, use as registerCharts, type EChartsType } from 'echarts/core';
-import { SVGRenderer } from 'echarts/renderers';
-import { useEffect, useRef } from 'react';
-import { download, svgToPng } from '../../lib/download.ts';
-import { useSettings } from '../../lib/settings.ts';
-import { Action } from '../../ui/action.tsx';
-import { colours, type ColourName } from '../../ui/theme/colours.ts';
+import { useCallback, useMemo } from 'react';
+import { Chart, chartFigures as figures, chartWords as words } from '../../ui/chart.tsx';
+import type { ColourName } from '../../ui/theme/colours.ts';
 import { waveformCsv, waveformData, waveformWords, type WaveformData } from './waveform-data.ts';
 
-registerCharts([LineChart, CustomChart, GridComponent, MarkLineComponent, SVGRenderer]);
-
-const words = '"Archivo Variable", sans-serif';
-const figures = '"Spline Sans Mono", monospace';
-
 export function WaveformChart({ pulse }: { readonly pulse: PulseResult }) {
-  const theme = useSettings((state) => state.theme);
-  const holder = useRef<HTMLDivElement>(null);
-  const chart = useRef<EChartsType | null>(null);
-  const data = waveformData(pulse);
-
-  useEffect(() => {
-    if (!holder.current) return undefined;
-    const made = init(holder.current, null, { renderer: 'svg' });
-    chart.current = made;
-    const observer = new ResizeObserver(() => made.resize());
-    observer.observe(holder.current);
-    return () => {
-      observer.disconnect();
-      made.dispose();
-      chart.current = null;
-    };
-  }, []);
-
-  useEffect(() => {
-    chart.current?.setOption(
-      option(waveformData(pulse), (name) => colours[name][theme]),
-      { notMerge: true },
-    );
-  }, [pulse, theme]);
-
-  const name = `fast-pulse-${Math.round(pulse.meanCurrentA)}A`;
-  const svg = () => chart.current?.renderToSVGString() ?? '';
+  const data = useMemo(() => waveformData(pulse), [pulse]);
   return (
-    <Box>
-      <Box ref={holder} role="img" aria-label={waveformWords(data)} height="210px" width="100%" />
-      <Box display="flex" gap="1" justifyContent="flex-end" mt="1">
-        <Action kind="quiet" fontSize="12px" onClick={() => download(`${name}.svg`, 'image/svg+xml', svg())}>
-          Save SVG
-        </Action>
-        <Action
-          kind="quiet"
-          fontSize="12px"
-          onClick={() => void svgToPng(svg(), `${name}.png`, colours.surface[theme])}
-        >
-          Save PNG
-        </Action>
-        <Action kind="quiet" fontSize="12px" onClick={() => download(`${name}.csv`, 'text/csv', waveformCsv(data))}>
-          Save CSV
-        </Action>
-      </Box>
-    </Box>
+    <Chart
+      option={useCallback((colour: (name: ColourName) => string) => option(data, colour), [data])}
+      label={waveformWords(data)}
+      name={`fast-pulse-${Math.round(pulse.meanCurrentA)}A`}
+      csv={() => waveformCsv(data)}
+    />
   );
 }
 
@@ -85,8 +35,6 @@ function option(data: WaveformData, colour: (name: ColourName) => string) {
   // Room above the peaks for the drops and their moments.
   const top = Math.ceil((data.peakA * 1.3) / 100) * 100;
   return {
-    animation: false,
-    textStyle: { fontFamily: words },
     grid: { left: 46, right: 92, top: 24, bottom: 30 },
     xAxis: {
       type: 'value' as const,

@@ -1,0 +1,196 @@
+/** Chart lines from a CSV table: RFC 4180, `;` or tab too, decimal comma, BOM; units in the heads or in the cells. Every row is read or refused by name before anything is written. */
+import {
+  fillerCodes,
+  fillers,
+  parseGas,
+  parseQuantity,
+  planModes,
+  rangeIssue,
+  type ChartLine,
+  type ChartPoint,
+  type FillerCode,
+  type PlanMode,
+  type QuantityName,
+  type RangedField,
+  type UnitSystem,
+} from '@fox-tempo/core';
+import Papa from 'papaparse';
+import { mostChartLines } from './machine.ts';
+
+export interface CsvProblem {
+  /** Line of the file, counted from 1; 0 for the whole table. */
+  readonly row: number;
+  readonly column: string;
+  readonly message: string;
+}
+
+export interface ChartCsv {
+  readonly lines: readonly ChartLine[];
+  readonly problems: readonly CsvProblem[];
+  /** Rows that were looked at. */
+  readonly rows: number;
+}
+
+/** Heads by which a column is known, in any order and case. */
+const columns = {
+  number: ['number', 'no', 'nr', 'line'],
+  words: ['words', 'name', 'text'],
+  filler: ['filler', 'wire'],
+  diameter: ['diameter', 'size'],
+  gas: ['gas'],
+  mode: ['mode', 'transfer'],
+  feed: ['feed', 'wire feed'],
+  thickness: ['thickness'],
+  amps: ['current', 'amps', 'a'],
+  volts: ['voltage', 'volts', 'v'],
+} as const;
+type Column = keyof typeof columns;
+const needed: readonly Column[] = ['number', 'filler', 'diameter', 'gas', 'mode'];
+
+const measures: Partial<Record<Column, { of: QuantityName; range: RangedField | null; key: keyof ChartPoint | null }>> =
+  {
+    diameter: { of: 'diameter', range: 'diameterMm', key: null },
+    feed: { of: 'wireFeed', range: 'wireFeedMPerMin', key: 'wireFeedMPerMin' },
+    thickness: { of: 'thickness', range: 'thicknessMm', key: 'thicknessMm' },
+    amps: { of: 'current', range: 'currentA', key: 'currentA' },
+    volts: { of: 'voltage', range: null, key: 'voltageV' },
+  };
+
+/** The head of a file to start from, and one line as an example. */
+export const chartCsvExample = [
+  'number;words;filler;diameter (mm);gas;mode;feed (m/min);current (A);voltage (V)',
+  '12;Steel 1.0, argon with 18 CO2;steel-solid;1,0;M21-ArC-18;pulse;5,2;112;23,5',
+].join('\r\n');
+
+export function readChartCsv(text: string, taken: readonly number[] = [], system: UnitSystem = 'metric'): ChartCsv {
+  const table = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+    delimitersToGuess: [';', '\t', ',', '|'],
+  });
+  const [head, ...rows] = table.data;
+  const whole = (message: string): ChartCsv => ({ lines: [], problems: [{ row: 0, column: '', message }], rows: 0 });
+  if (!head) return whole('The table is empty.');
+  const places = new Map<Column, { at: number; unit: string }>();
+  for (const [at, cell] of head.entries()) {
+    const [, name = '', unit = ''] = /^\s*([^([]*?)\s*(?:[([]\s*(.*?)\s*[)\]])?\s*$/.exec(cell.toLowerCase()) ?? [];
+    const column = (Object.keys(columns) as Column[]).find((one) => (columns[one] as readonly string[]).includes(name));
+    if (column && !places.has(column)) places.set(column, { at, unit });
+  }
+  const missing = needed.filter((column) => !places.has(column));
+  if (missing.length > 0) return whole(`The first row must name the columns; missing: ${missing.join(', ')}.`);
+
+  const problems: CsvProblem[] = [];
+  const lines = new Map<number, ChartLine>();
+  const known = new Set(taken);
+  let looked = 0;
+  for (const [index, cells] of rows.entries()) {
+    const row = index + 2;
+    if (cells.every((cell) => cell.trim() === '')) continue;
+    looked += 1;
+    const found = readRow(cells, places, system, (column, message) => problems.push({ row, column, message }));
+    if (!found) continue;
+    const { line, point } = found;
+    const before = lines.get(line.number);
+    if (known.has(line.number)) {
+      problems.push({ row, column: 'number', message: `Line ${line.number} is on the machine already.` });
+    } else if (!before) {
+      lines.set(line.number, point ? { ...line, points: [point] } : line);
+    } else if (!sameLine(before, line)) {
+      problems.push({
+        row,
+        column: 'number',
+        message: `Line ${line.number} stands above with another wire, gas or mode.`,
+      });
+    } else if (!point) {
+      problems.push({ row, column: 'number', message: `Line ${line.number} stands above already.` });
+    } else {
+      lines.set(line.number, { ...before, points: [...(before.points ?? []), point] });
+    }
+  }
+  if (lines.size + known.size > mostChartLines) {
+    problems.unshift({
+      row: 0,
+      column: '',
+      message: `A machine holds up to ${mostChartLines} chart lines; this table would make ${lines.size + known.size}.`,
+    });
+  }
+  return { lines: [...lines.values()], problems, rows: looked };
+}
+
+function readRow(
+  cells: readonly string[],
+  places: ReadonlyMap<Column, { at: number; unit: string }>,
+  system: UnitSystem,
+  complain: (column: string, message: string) => void,
+): { line: ChartLine; point: ChartPoint | null } | null {
+  const cell = (column: Column) => (cells[places.get(column)?.at ?? -1] ?? '').trim();
+  let sound = true;
+  const refuse = (column: Column, message: string) => {
+    sound = false;
+    complain(column, message);
+  };
+  const measured = (column: Column): number | undefined => {
+    const measure = measures[column];
+    const place = places.get(column);
+    const text = cell(column);
+    if (!measure || !place || text === '') return undefined;
+    // A unit in the head counts for every bare figure below it.
+    const typed = place.unit !== '' && /^[\d.,\s/+-]+$/.test(text) ? `${text} ${place.unit}` : text;
+    const read = parseQuantity(typed, measure.of, { system, name: column, path: column });
+    if (!read.ok) {
+      refuse(column, read.issues[0]?.message ?? `"${text}" cannot be read.`);
+      return undefined;
+    }
+    const outside = measure.range && rangeIssue(measure.range, read.value, column);
+    if (outside) refuse(column, outside.message);
+    return read.value;
+  };
+
+  const number = Number(cell('number'));
+  if (cell('number') === '' || !Number.isInteger(number) || number < 0 || number > 9999) {
+    refuse('number', `"${cell('number')}" is no whole number from 0 to 9999.`);
+  }
+  const filler = fillerFrom(cell('filler'));
+  if (!filler) refuse('filler', `"${cell('filler')}" is no wire known here; use one of ${fillerCodes.join(', ')}.`);
+  const diameterMm = measured('diameter');
+  if (cell('diameter') === '') refuse('diameter', 'The wire’s diameter is missing.');
+  const gas = parseGas(cell('gas'));
+  if (!gas.ok) refuse('gas', gas.issues[0]?.message ?? 'unknown gas');
+  const mode = planModes.find((one) => one === cell('mode').toLowerCase().replace(/\s+/g, '-'));
+  if (!mode) refuse('mode', `"${cell('mode')}" is no transfer mode; use ${planModes.join(', ')}.`);
+  const point: Record<string, number> = {};
+  for (const column of ['feed', 'thickness', 'amps', 'volts'] as const) {
+    const value = measured(column);
+    const key = measures[column]?.key;
+    if (value !== undefined && key) point[key] = value;
+  }
+  if (!sound || !filler || diameterMm === undefined || !gas.ok || !mode) return null;
+  const line = {
+    number,
+    words: cell('words') || `${filler} ${diameterMm}, ${gas.value.name}`,
+    filler,
+    diameterMm,
+    gas: gas.value.code,
+    mode: mode satisfies PlanMode,
+  };
+  return { line, point: Object.keys(point).length > 0 ? point : null };
+}
+
+/** A filler by its code, or by a class as printed on the spool. */
+function fillerFrom(text: string): FillerCode | undefined {
+  const said = text.toLowerCase();
+  if (said === '') return undefined;
+  return (
+    fillerCodes.find((code) => code === said) ??
+    fillers.find(
+      ({ name, classes, types = [] }) =>
+        name.toLowerCase() === said ||
+        [classes, ...types.map((type) => type.class)].some((all) =>
+          all.split(' · ').some((one) => one.toLowerCase() === said || one.toLowerCase().split(' ').at(-1) === said),
+        ),
+    )?.code
+  );
+}
+
+function sameLine(a: ChartLine, b: ChartLine): boolean {
+  return a.filler === b.filler && a.diameterMm === b.diameterMm && a.gas === b.gas && a.mode === b.mode;
+}

@@ -1,0 +1,59 @@
+/** Reading `*.tempo.json`: the format's name, its version, and the way up from older ones. */
+import { failure, type Outcome } from '@fox-tempo/core';
+import type { z } from 'zod';
+import { parseWith } from './issues.ts';
+
+type Migration = (file: Record<string, unknown>) => Record<string, unknown>;
+
+/** Issues: `not-a-file`, `wrong-format`, `version-from-the-future`, `unknown-version`, and those of the shape. */
+export function readVersioned<S extends z.ZodType>(
+  value: unknown,
+  kind: string,
+  shape: S,
+  { version, migrate }: { readonly version: number; readonly migrate: Readonly<Record<number, Migration>> },
+): Outcome<z.output<S>> {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) {
+    return failure({
+      path: '',
+      code: 'not-a-file',
+      message: 'This is no Fox Tempo file: one JSON object is expected.',
+      got: value === null ? 'null' : Array.isArray(value) ? 'a list' : typeof value,
+    });
+  }
+  let file = value as Record<string, unknown>;
+  const format = `fox-tempo/${kind}`;
+  if (file['format'] !== format) {
+    return failure({
+      path: 'format',
+      code: 'wrong-format',
+      message: `A ${kind} file says "format": "${format}".`,
+      limit: format,
+      got: file['format'],
+    });
+  }
+  const found = file['version'];
+  if (typeof found === 'number' && Number.isInteger(found) && found > version) {
+    return failure({
+      path: 'version',
+      code: 'version-from-the-future',
+      message: `This file is of version ${found}; this Fox Tempo reads up to ${version}.`,
+      limit: version,
+      got: found,
+      hint: 'Bring Fox Tempo up to date, or export the file as an older version.',
+    });
+  }
+  for (let at = typeof found === 'number' ? found : 0; at !== version; at++) {
+    const step = migrate[at];
+    if (!step) {
+      return failure({
+        path: 'version',
+        code: 'unknown-version',
+        message: `There is no version ${String(found)} of ${kind} files.`,
+        limit: version,
+        got: found,
+      });
+    }
+    file = step(file);
+  }
+  return parseWith(shape, file);
+}

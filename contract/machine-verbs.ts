@@ -1,0 +1,61 @@
+/** `translate` and `read-dials`: between a program and one machine's dials. Files are read in any version and checked whole. */
+import { failure, readDials, success, translate, type Issue, type Outcome } from '@fox-tempo/core';
+import { z } from 'zod';
+import { fillerField, gasField, idField, ranged } from './fields.ts';
+import { parseWith } from './issues.ts';
+import { machineFile, readMachineFile } from './machine.ts';
+import { programFile, programVersion, readProgramFile } from './program.ts';
+import type { Verb } from './verb.ts';
+
+const opaque = z.record(z.string(), z.unknown());
+
+const translateOuter = z.strictObject({ machine: opaque, program: opaque });
+
+export const translateVerb: Verb = {
+  summary: 'A program in one machine’s dials',
+  input: z.strictObject({ machine: machineFile, program: programFile }),
+  run(input) {
+    const outer = parseWith(translateOuter, input);
+    if (!outer.ok) return outer;
+    const machine = under('machine', readMachineFile(outer.value.machine));
+    const program = under('program', readProgramFile(outer.value.program));
+    if (!machine.ok || !program.ok) return failure(...issuesOf(machine), ...issuesOf(program));
+    return success(translate(machine.value, program.value));
+  },
+};
+
+const beside = {
+  loaded: z.strictObject({ filler: fillerField, diameterMm: ranged('diameterMm'), gas: gasField }).optional(),
+  ctwdMm: ranged('ctwdMm').optional(),
+  travelMmPerMin: ranged('travelMmPerMin').optional(),
+};
+const dials = z.record(idField, z.number());
+const readOuter = z.strictObject({ machine: opaque, dials, ...beside });
+
+export const readDialsVerb: Verb = {
+  summary: 'What stands on a machine’s dials, read as a program',
+  input: z.strictObject({ machine: machineFile, dials, ...beside }),
+  run(input) {
+    const outer = parseWith(readOuter, input);
+    if (!outer.ok) return outer;
+    const { machine: file, dials: values, ...known } = outer.value;
+    const machine = under('machine', readMachineFile(file));
+    if (!machine.ok) return machine;
+    const read = readDials(machine.value, values, known);
+    if (!read.ok) return read;
+    const { program, ...rest } = read.value;
+    return success({ program: { format: 'fox-tempo/program', version: programVersion, ...program }, ...rest });
+  },
+};
+
+/** The same outcome with its issues' paths under the field that held the file. */
+function under<T>(field: string, outcome: Outcome<T>): Outcome<T> {
+  if (outcome.ok) return outcome;
+  return failure(
+    ...outcome.issues.map((issue) => ({ ...issue, path: issue.path === '' ? field : `${field}.${issue.path}` })),
+  );
+}
+
+function issuesOf(outcome: Outcome<unknown>): readonly Issue[] {
+  return outcome.ok ? [] : outcome.issues;
+}

@@ -1,0 +1,74 @@
+import { expect, expectAccessible, test } from './driver.ts';
+
+/** Every view, with what must have come before it is judged. */
+const views: readonly { readonly path: string; readonly waitsFor?: RegExp }[] = [
+  { path: '/today' },
+  { path: '/seams' },
+  { path: '/seams/trike-box-floor', waitsFor: /^Fast pulse/ },
+  { path: '/seams/trike-frame-node/wire' },
+  { path: '/seams/trike-box-floor/setup' },
+  { path: '/seams/canopy-post-edge/setup' },
+  { path: '/seams/counter-corner/store' },
+  { path: '/seams/nowhere' },
+  { path: '/machines' },
+  { path: '/machines/compare' },
+  { path: '/machines/hazel' },
+  { path: '/machines/rowan/chart' },
+  { path: '/machines/rowan/slots' },
+  { path: '/machines/alder/standing', waitsFor: /^Resistance of leads/ },
+  { path: '/machines/hazel/about' },
+  { path: '/library' },
+  { path: '/library/gases' },
+  { path: '/library/metals' },
+  { path: '/library/stock' },
+  { path: '/library/words' },
+];
+
+for (const [light, width, height] of [
+  ['day', 1280, 800],
+  ['night', 768, 1024],
+] as const) {
+  test(`no accessibility violation in any view by ${light}, ${width} wide`, async ({ page, app }) => {
+    test.setTimeout(150_000);
+    await page.addInitScript(
+      (theme) => localStorage.setItem('fox-tempo/settings', JSON.stringify({ state: { theme }, version: 0 })),
+      light,
+    );
+    await page.setViewportSize({ width, height });
+    for (const { path, waitsFor } of views) {
+      await page.goto(app.url + path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      if (waitsFor) await expect(page.getByRole('img', { name: waitsFor }).locator('svg')).toBeVisible();
+      await expectAccessible(page);
+      // Nothing may run out of the window sideways.
+      const beyond = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect(beyond, `${path} runs out of the window`).toBeLessThanOrEqual(0);
+    }
+  });
+
+  test(`no accessibility violation in refusals and open forms by ${light}`, async ({ page, app }) => {
+    await page.addInitScript(
+      (theme) => localStorage.setItem('fox-tempo/settings', JSON.stringify({ state: { theme }, version: 0 })),
+      light,
+    );
+    await page.setViewportSize({ width, height });
+    await page.goto(`${app.url}/seams/counter-corner`);
+    await page.getByLabel('Gas', { exact: true }).selectOption('C1');
+    await expect(page.getByRole('alert')).toBeVisible();
+    await page.getByLabel('Gap, mm').fill('wide');
+    await expectAccessible(page);
+
+    await page.goto(`${app.url}/machines/hazel`);
+    await page.getByRole('button', { name: 'Try which way Share runs' }).click();
+    await expect(page.getByText('Before you begin.')).toBeVisible();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Edit Drive' }).click();
+    await expect(page.getByLabel('How it counts')).toBeVisible();
+    await expectAccessible(page);
+
+    await page.goto(`${app.url}/machines/rowan/chart`);
+    await page.getByRole('button', { name: 'Teach line 12' }).click();
+    await expect(page.getByRole('img', { name: /^Current against feed/ }).locator('svg')).toBeVisible();
+    await expectAccessible(page);
+  });
+}

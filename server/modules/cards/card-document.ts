@@ -1,0 +1,155 @@
+/** The dial card as a printed page, A5, A4 or Letter: one line a dial, large figures, readable with a glove on it. */
+import type { CardPaper, MachineResource, SeamResource } from '@fox-tempo/contract';
+import {
+  fillerOf,
+  firstArcList,
+  formatWithUnit,
+  gasOf,
+  jointRule,
+  positionName,
+  quantityFacts,
+  translate,
+  wireSizeLabel,
+  type DialQuantity,
+  type DialSetting,
+  type UnitSystem,
+} from '@fox-tempo/core';
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+
+const quiet = '#6A6053';
+const line = '#DCD2BF';
+const russet = '#A8431C';
+
+export function cardDocument(
+  seam: SeamResource,
+  revision: NonNullable<SeamResource['revision']>,
+  { file, standing }: MachineResource,
+  paper: CardPaper,
+  units: UnitSystem,
+  printedAt: Date,
+): TDocumentDefinitions {
+  const { program, spec } = revision;
+  const card = translate(file, program);
+  const changed = ({ dialId, value }: DialSetting) => {
+    const now = standing?.dials[dialId];
+    return now !== undefined && Math.abs(now - value) > 1e-9;
+  };
+  const row = (label: string, where: string, value: string, unit: string, set: boolean): TableCell[] => [
+    { text: set ? '›' : '', color: russet, bold: true, fontSize: 15 },
+    {
+      stack: [
+        { text: label, bold: true },
+        { text: where, fontSize: 7.5, color: quiet },
+      ],
+    },
+    {
+      text: [
+        { text: value, fontSize: value.length > 8 ? 10 : 15, bold: true },
+        { text: unit === '' ? '' : `\u00a0\u00a0${unit.replaceAll(' ', '\u00a0')}`, color: quiet },
+      ],
+      alignment: 'right',
+      noWrap: value.length <= 8,
+    },
+  ];
+  const hand = (label: string, where: string, text: string): TableCell[] => {
+    const [value = '', ...unit] = text.split(' ');
+    return row(label, where, value, unit.join(' '), false);
+  };
+  const dialRows = card.dials.map((dial) =>
+    row(
+      dial.label,
+      [dial.where, dial.level, dial.sense, missOf(dial)].filter(Boolean).join('; '),
+      dial.display,
+      dial.unit,
+      changed(dial),
+    ),
+  );
+  const notes = [
+    ...card.warnings.map((warning) => warning.message),
+    ...card.notCarried.map(({ what, nearest }) => `Not on this machine: ${what}. Nearest: ${nearest}.`),
+  ];
+  const two = dialRows.length > (paper === 'A5' ? 8 : 12);
+  return {
+    pageSize: paper,
+    pageMargins: paper === 'A5' ? [24, 24, 24, 34] : [40, 40, 40, 44],
+    info: { title: `${file.name}: ${spec.name}, revision ${revision.number}`, creator: 'Fox Tempo' },
+    defaultStyle: { font: 'Roboto', fontSize: 9, color: '#25211B' },
+    content: [
+      {
+        columns: [
+          { text: file.name, fontSize: 20, bold: true, width: 'auto' },
+          { text: file.place, alignment: 'right', color: quiet, margin: [0, 9, 0, 0] },
+        ],
+      },
+      { text: `${spec.name}, ${seam.partName}`, fontSize: 12, bold: true, margin: [0, 2, 0, 0] },
+      {
+        text: `${jointRule(spec.joint).name.toLowerCase()} ${spec.thicknessesMm.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + ')}, ${positionName(spec.position, spec.joint)} · ${fillerOf(program.filler).name}, ${wireSizeLabel(program.diameterMm)}, ${program.gas === 'none' ? 'no gas' : gasOf(program.gas).name} · ${program.mode.replace('-', ' ')} · revision ${revision.number}`,
+        color: quiet,
+        margin: [0, 1, 0, 6],
+      },
+      two
+        ? { columns: halves(dialRows).map((half) => dialTable(half)), columnGap: paper === 'A5' ? 12 : 16 }
+        : dialTable(dialRows),
+      { text: 'By hand', bold: true, fontSize: 11, margin: [0, 8, 0, 2] },
+      {
+        columns: [
+          hand('Gas flow', 'at the nozzle', formatWithUnit(program.gasFlowLPerMin, 'gasFlow', units)),
+          hand('Stick-out', 'tip to plate', formatWithUnit(program.ctwdMm, 'shortLength', units)),
+          hand('Travel', 'time it', formatWithUnit(program.travelMmPerMin, 'travel', units)),
+        ].map((own) => dialTable([own])),
+        columnGap: 12,
+      },
+      ...(notes.length > 0 ? [{ ul: notes, fontSize: 8, margin: [0, 6, 0, 0] } satisfies Content] : []),
+      { text: 'Before the first arc', bold: true, fontSize: 10, margin: [0, 8, 0, 2] },
+      {
+        columns: halves(firstArcList(spec.materialGroup, program.mode)).map((half) => ({ ul: half, fontSize: 7.5 })),
+        columnGap: 12,
+      },
+    ],
+    footer: (page, pages) => ({
+      margin: paper === 'A5' ? [24, 6, 24, 0] : [40, 8, 40, 0],
+      fontSize: 7,
+      color: quiet,
+      columns: [
+        {
+          text: '› changes from how the machine stands. A starting point from a model: verify on scrap. Your local code and qualified procedure come first.',
+        },
+        {
+          text: `${printedAt.toISOString().slice(0, 10)}, ${revision.createdBy}   ${page}/${pages}`,
+          alignment: 'right',
+          width: 110,
+        },
+      ],
+    }),
+  };
+}
+
+function halves<T>(list: readonly T[]): [T[], T[]] {
+  const middle = Math.ceil(list.length / 2);
+  return [list.slice(0, middle), list.slice(middle)];
+}
+
+function dialTable(body: TableCell[][]): Content {
+  return {
+    table: {
+      widths: [6, '*', 'auto'],
+      body: body.length > 0 ? body : [['', 'This machine’s dials are not described.', '']],
+    },
+    layout: {
+      hLineWidth: (at) => (at === 0 ? 0 : 0.6),
+      vLineWidth: () => 0,
+      hLineColor: () => line,
+      paddingTop: () => 2.5,
+      paddingBottom: () => 2.5,
+      paddingLeft: () => 0,
+      paddingRight: () => 2,
+    },
+  };
+}
+
+function missOf({ error, quantity, clipped }: DialSetting): string | undefined {
+  if (error === undefined) return undefined;
+  const { noticed, unit, digits } = quantityFacts(quantity as DialQuantity);
+  if (Math.abs(error) < noticed && !clipped) return undefined;
+  return `misses by ${error > 0 ? '+' : '−'}${Math.abs(error).toFixed(digits)} ${unit}`.trim();
+}

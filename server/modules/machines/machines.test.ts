@@ -1,0 +1,142 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import request from 'supertest';
+import { machineWithStanding, type MachineResource } from '@fox-tempo/contract';
+import { medlar } from '@fox-tempo/core/scenarios';
+import { openTestApp } from '../../testing/test-app.ts';
+
+let test: Awaited<ReturnType<typeof openTestApp>>;
+beforeAll(async () => {
+  test = await openTestApp();
+});
+afterAll(() => test.close());
+
+const author = 'mirja-keskalo';
+const file = { format: 'fox-tempo/machine', version: 2, ...medlar };
+const get = async (id: string) =>
+  (await request(test.app).get(`/api/machines/${id}`).expect(200)).body as MachineResource;
+function write(method: 'post' | 'put', path: string, version: number | null, body: object) {
+  const call = request(test.app)[method](`/api/machines${path}`).set('x-fox-person', author);
+  return (version === null ? call : call.set('if-match', `"${version}"`)).send(body);
+}
+
+describe('machines', () => {
+  it('are described once, and read back as they were written, unknown keys too', async () => {
+    const made = await write('post', '', null, { file: { ...file, name: 'Medlar one', paint: 'green' } }).expect(201);
+    const machine = made.body as MachineResource;
+    expect(made.headers['location']).toBe(`/api/machines/${machine.id}`);
+    expect(machineWithStanding.parse(machine)).toBeTruthy();
+    expect(await get(machine.id)).toEqual(machine);
+    expect(machine.file).toMatchObject({ ...file, name: 'Medlar one', paint: 'green' });
+    expect(machine.standing).toBeNull();
+  });
+
+  it('of the first version are brought up on the way in', async () => {
+    const { beatSchool: _b, displays: _d, triggerModes: _t, slots: _s, feeders: _f, ...old } = file;
+    const made = await write('post', '', null, { file: { ...old, name: 'Medlar old', version: 1, dials: [] } }).expect(
+      201,
+    );
+    expect(made.body.file).toMatchObject({ version: 2, beatSchool: null, slots: { count: 0 } });
+  });
+
+  it.each([
+    ['a version from the future', { ...file, version: 9 }, 'version', 'version-from-the-future'],
+    ['another format', { ...file, format: 'fox-tempo/program' }, 'format', 'wrong-format'],
+    [
+      'a quantity nobody knows',
+      { ...file, dials: [{ ...file.dials[1], scale: { ...file.dials[1]!.scale, quantity: 'warmth' } }] },
+      'dials.0.scale.quantity',
+      'unknown-code',
+    ],
+    ['no file at all', null, '', 'not-a-file'],
+    ['a name that is taken', { ...file, name: 'Rowan' }, 'file.name', 'name-taken'],
+  ])('%s is refused with its place', async (_name, bad, path, code) => {
+    const refused = await write('post', '', null, { file: bad }).expect(422);
+    expect(refused.body.issues).toContainEqual(expect.objectContaining({ path, code }));
+  });
+
+  it('keep a stale writer out, with both states', async () => {
+    const rowan = await get('rowan');
+    await write('put', '/rowan', rowan.version, { file: { ...rowan.file, place: 'bay 9' } }).expect(200);
+    const stale = await write('put', '/rowan', rowan.version, { file: rowan.file }).expect(412);
+    expect(stale.body).toMatchObject({ type: '/problems/stale-version', current: { file: { place: 'bay 9' } } });
+    await write('put', '/rowan', null, { file: rowan.file }).expect(428);
+  });
+
+  it('are retired and brought back without losing anything', async () => {
+    const alder = await get('alder');
+    const away = (await write('put', '/alder', alder.version, { file: alder.file, retired: true }).expect(200))
+      .body as MachineResource;
+    expect(away.retired).toBe(true);
+    const back = (await write('put', '/alder', away.version, { file: alder.file, retired: false }).expect(200))
+      .body as MachineResource;
+    expect({ ...back, version: 0, changedAt: '', changedBy: '' }).toEqual({
+      ...alder,
+      version: 0,
+      changedAt: '',
+      changedBy: '',
+    });
+  });
+
+  it('take how they stand, and only what they have', async () => {
+    const hazel = await get('hazel');
+    const { since: _since, ...standing } = hazel.standing!;
+    const saved = await write('put', '/hazel/standing', hazel.version, { ...standing, slot: 4 }).expect(200);
+    expect(saved.body.standing).toMatchObject({ slot: 4 });
+    expect(Date.parse(saved.body.standing.since)).toBeGreaterThan(Date.parse(hazel.standing!.since));
+    const foreign = await write('put', '/hazel/standing', saved.body.version, {
+      ...standing,
+      feederId: 'left',
+      dials: { warmth: 3 },
+    }).expect(422);
+    expect(foreign.body.issues.map((issue: { code: string }) => issue.code)).toEqual([
+      'unknown-feeder',
+      'unknown-dial',
+    ]);
+  });
+
+  it('learn which way a dial runs, with who found it and when', async () => {
+    const hazel = await get('hazel');
+    const found = await write('post', '/hazel/directions', hazel.version, {
+      dialId: 'share',
+      result: 'reversed',
+      note: 'long cold stretches at 80',
+    }).expect(200);
+    const dial = (found.body as MachineResource).file.dials.find((one) => one.id === 'share');
+    expect(dial).toMatchObject({ senseTested: true, scale: { quantityPerUnit: -1 } });
+    expect(dial?.evidence).toEqual([
+      {
+        result: 'reversed',
+        by: 'Mirja Keskalo',
+        on: new Date().toISOString().slice(0, 10),
+        note: 'long cold stretches at 80',
+      },
+    ]);
+    await write('post', '/hazel/directions', found.body.version, {
+      dialId: 'recipe',
+      result: 'reversed',
+      note: '',
+    }).expect(422);
+  });
+});
+
+describe('what is measured at a machine', () => {
+  it('lead readings come back in order with who took them', async () => {
+    await write('post', '/rowan/lead-readings', null, { mOhm: 15.2, note: 'after cleaning' }).expect(201);
+    const { body } = await request(test.app).get('/api/machines/rowan/lead-readings').expect(200);
+    expect(body.items.at(-1)).toMatchObject({ mOhm: 15.2, note: 'after cleaning', by: 'Mirja Keskalo' });
+    const times = body.items.map((item: { at: string }) => Date.parse(item.at));
+    expect(times).toEqual([...times].sort((a, b) => a - b));
+    await write('post', '/rowan/lead-readings', null, { mOhm: 900, note: '' }).expect(422);
+    await request(test.app).get('/api/machines/nowhere/lead-readings').expect(404);
+  });
+
+  it('step times become the shop’s own minutes: the median of the last five', async () => {
+    for (const minutes of [30, 10, 12, 11, 40, 13]) {
+      await write('post', '/hazel/step-times', null, { kind: 'liner', minutes }).expect(201);
+    }
+    const { body } = await request(test.app).get('/api/machines/hazel/step-times').expect(200);
+    // The first, 30, has dropped out: 10, 12, 11, 40, 13.
+    expect(body.minutes).toMatchObject({ liner: 12, wire: 5 });
+    await write('post', '/hazel/step-times', null, { kind: 'tea', minutes: 5 }).expect(422);
+  });
+});

@@ -1,0 +1,139 @@
+/** What writing a machine means: its file is checked whole, names stay unique, a stale write is refused with both states. */
+import { randomUUID } from 'node:crypto';
+import {
+  readMachineFile,
+  type DirectionSave,
+  type MachineFile,
+  type MachineResource,
+  type StandingSave,
+} from '@fox-tempo/contract';
+import { withDirection } from '@fox-tempo/core';
+import type { Database, Executor } from '../../db/connection.ts';
+import { HttpProblem, invalidInput, orProblem } from '../../http/problem.ts';
+import { personName } from '../people/repo.ts';
+import { findMachine, insertMachine, lockMachine, nameTaken, updateMachine } from './repo.ts';
+
+export async function requireMachine(db: Executor, id: string): Promise<MachineResource> {
+  const machine = await findMachine(db, id);
+  if (!machine) throw new HttpProblem('not-found', `There is no machine "${id}".`);
+  return machine;
+}
+
+/** `id` is chosen only for demo data. */
+export async function createMachine(
+  db: Database,
+  file: unknown,
+  authorId: string,
+  id = `machine-${randomUUID().slice(0, 8)}`,
+): Promise<MachineResource> {
+  const read = orProblem(readMachineFile(file));
+  await refuseTakenName(db, read.name, id);
+  await insertMachine(db, id, read, authorId);
+  return requireMachine(db, id);
+}
+
+export function saveMachine(
+  db: Database,
+  id: string,
+  basedOn: number,
+  { file, retired }: { readonly file: unknown; readonly retired?: boolean | undefined },
+  authorId: string,
+): Promise<MachineResource> {
+  const read = orProblem(readMachineFile(file));
+  return changeMachine(db, id, basedOn, read, authorId, async (tx) => {
+    await refuseTakenName(tx, read.name, id);
+    return { file: read, ...(retired === undefined ? {} : { retired }) };
+  });
+}
+
+export function saveStanding(
+  db: Database,
+  id: string,
+  basedOn: number,
+  standing: StandingSave,
+  authorId: string,
+): Promise<MachineResource> {
+  return changeMachine(db, id, basedOn, standing, authorId, (_tx, { file }) => {
+    refuseForeign(file, standing);
+    return Promise.resolve({ standing: { ...standing, since: new Date().toISOString() } });
+  });
+}
+
+/** Writes a direction test's result into the machine file, with who and when. */
+export function saveDirection(
+  db: Database,
+  id: string,
+  basedOn: number,
+  { dialId, result, note }: DirectionSave,
+  authorId: string,
+): Promise<MachineResource> {
+  return changeMachine(db, id, basedOn, { dialId, result }, authorId, async (tx, { file }) => {
+    const evidence = {
+      result,
+      by: await personName(tx, authorId),
+      on: new Date().toISOString().slice(0, 10),
+      ...(note === '' ? {} : { note }),
+    };
+    const turned = orProblem(withDirection(file, dialId, evidence));
+    return { file: orProblem(readMachineFile({ ...file, ...turned })) };
+  });
+}
+
+type Change = Parameters<typeof updateMachine>[2];
+
+async function changeMachine(
+  db: Database,
+  id: string,
+  basedOn: number,
+  yours: unknown,
+  authorId: string,
+  change: (tx: Executor, stored: MachineResource) => Promise<Change>,
+): Promise<MachineResource> {
+  return db.transaction(async (tx) => {
+    const version = await lockMachine(tx, id);
+    const stored = await requireMachine(tx, id);
+    if (version !== basedOn) {
+      throw new HttpProblem(
+        'stale-version',
+        `${stored.changedBy} saved version ${stored.version}; yours was based on ${basedOn}.`,
+        { current: stored, yours },
+      );
+    }
+    await updateMachine(tx, id, await change(tx, stored), authorId);
+    return requireMachine(tx, id);
+  });
+}
+
+async function refuseTakenName(db: Executor, name: string, id: string): Promise<void> {
+  if (!(await nameTaken(db, name, id))) return;
+  throw invalidInput([
+    { path: 'file.name', code: 'name-taken', message: `There is a machine called "${name}" already.`, got: name },
+  ]);
+}
+
+/** A standing may name only what the machine has. */
+function refuseForeign(file: MachineFile, standing: StandingSave): void {
+  const feeders = file.feeders.map((feeder) => feeder.id);
+  const dials = file.dials.map((dial) => dial.id);
+  const issues = [
+    ...[standing.feederId, ...Object.keys(standing.feeders)]
+      .filter((id) => !feeders.includes(id))
+      .map((id) => ({
+        path: 'feeders',
+        code: 'unknown-feeder',
+        message: `${file.name} has no feeder "${id}".`,
+        limit: feeders,
+        got: id,
+      })),
+    ...Object.keys(standing.dials)
+      .filter((id) => !dials.includes(id))
+      .map((id) => ({
+        path: `dials.${id}`,
+        code: 'unknown-dial',
+        message: `${file.name} has no dial "${id}".`,
+        limit: dials,
+        got: id,
+      })),
+  ];
+  if (issues.length > 0) throw invalidInput(issues);
+}

@@ -1,0 +1,72 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import request from 'supertest';
+import type { SlotEntry } from '@fox-tempo/contract';
+import { openTestApp } from '../../testing/test-app.ts';
+
+let test: Awaited<ReturnType<typeof openTestApp>>;
+beforeAll(async () => {
+  test = await openTestApp();
+});
+afterAll(() => test.close());
+
+const map = async (machine: string) =>
+  (await request(test.app).get(`/api/machines/${machine}/slots`).expect(200)).body.items as SlotEntry[];
+const post = (path: string, body: object) =>
+  request(test.app).post(`/api/machines/${path}`).set('x-fox-person', 'teo-varnholt').send(body);
+
+describe('memory slots', () => {
+  it('show what stands in each, the newest of every slot', async () => {
+    const rowan = await map('rowan');
+    expect(rowan.map((entry) => entry.slot)).toEqual([3, 4, 7]);
+    expect(rowan[0]).toMatchObject({
+      seamName: 'Axle plate to tube',
+      note: 'passed, drawn back two steps',
+      revision: 1,
+    });
+  });
+
+  it('keep what is stored over, for ever', async () => {
+    const [before] = (await map('rowan')).filter((entry) => entry.slot === 3);
+    const stored = await post('rowan/slots/3', {
+      seamId: 'frame-corner-butt',
+      note: 'moved here',
+      replaces: before!.id,
+    }).expect(201);
+    expect(stored.body).toMatchObject({ slot: 3, seamName: 'Frame corner, mitred', storedBy: 'Teo Varnholt' });
+    const { body } = await request(test.app).get('/api/machines/rowan/slots/3').expect(200);
+    expect(body.items).toHaveLength(3);
+    expect(body.items[1]).toEqual(before);
+    // The dials stored are the card's: physics said in this machine's words.
+    expect(stored.body.dials['wire-feed']).toBeCloseTo(stored.body.program.wireFeedMPerMin, 1);
+  });
+
+  it('let nobody overwrite what they have not seen', async () => {
+    const refused = await post('rowan/slots/4', { seamId: 'axle-plate-to-tube', note: '', replaces: null }).expect(412);
+    expect(refused.body.current).toMatchObject({ slot: 4, seamName: 'Frame corner, mitred' });
+    const answers = await Promise.all(
+      [1, 2, 3, 4].map(() => post('rowan/slots/9', { seamId: 'axle-plate-to-tube', note: '', replaces: null })),
+    );
+    expect(answers.map((answer) => answer.status).sort()).toEqual([201, 412, 412, 412]);
+  });
+
+  it('keep what was found apart from what is meant', async () => {
+    const [entry] = (await map('hazel')).filter((one) => one.slot === 2);
+    const found = { ...entry!.dials, trim: 5 };
+    await post('hazel/slots/2/found', { dials: found }).expect(200);
+    const [after] = (await map('hazel')).filter((one) => one.slot === 2);
+    expect(after!.dials).toEqual(entry!.dials);
+    expect(after!.found).toMatchObject({ dials: found, foundBy: 'Teo Varnholt' });
+    await post('hazel/slots/2/found', { dials: { warmth: 1 } }).expect(422);
+    await post('hazel/slots/5/found', { dials: {} }).expect(404);
+  });
+
+  it.each([
+    ['a slot the machine has not', 'hazel/slots/6', { seamId: 'counter-corner', note: '', replaces: null }, 422],
+    ['a seam without a setting', 'hazel/slots/1', { seamId: 'canopy-post-edge', note: '', replaces: null }, 422],
+    ['an unknown seam', 'hazel/slots/1', { seamId: 'nowhere', note: '', replaces: null }, 404],
+    ['an unknown machine', 'nowhere/slots/1', { seamId: 'counter-corner', note: '', replaces: null }, 404],
+    ['a slot that is no number', 'hazel/slots/one', { seamId: 'counter-corner', note: '', replaces: null }, 404],
+  ])('refuse %s', async (_name, path, body, status) => {
+    await post(path, body).expect(status);
+  });
+});

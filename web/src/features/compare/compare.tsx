@@ -1,0 +1,180 @@
+/** One program on two machines, line by line under the physical quantity, differences first. */
+import { Box } from '@chakra-ui/react';
+import type { MachineResource } from '@fox-tempo/contract';
+import {
+  compareMachines,
+  quantityFacts,
+  type ComparedLine,
+  type DialQuantity,
+  type DialSetting,
+} from '@fox-tempo/core';
+import { useLoaderData, useSearchParams } from 'react-router';
+import { api } from '../../lib/api.ts';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { PageHead } from '../../ui/page-head.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+
+export async function loadCompare({ request }: { request: Request }) {
+  const [machines, seams] = await Promise.all([api.machines(request.signal), api.seams(request.signal)]);
+  return { machines: machines.filter((machine) => !machine.retired), seams: seams.filter((seam) => seam.revision) };
+}
+
+const ranks = {
+  0: { words: 'only one of them has it', sign: '✕', colour: 'ochre' },
+  1: { words: 'reaches something else', sign: '◇', colour: 'ochre' },
+  2: { words: 'same physics, other numbers', sign: '●', colour: 'spruce' },
+  3: { words: 'the same in every word', sign: '=', colour: 'quiet' },
+} as const;
+
+export function Compare() {
+  const { machines, seams } = useLoaderData<Awaited<ReturnType<typeof loadCompare>>>();
+  const [query, setQuery] = useSearchParams();
+  const pick = <T extends { readonly id: string }>(list: readonly T[], key: string, otherwise: number) =>
+    list.find((one) => one.id === query.get(key)) ?? list[otherwise] ?? list[0];
+  const left = pick(machines, 'left', 0);
+  const right = pick(machines, 'right', 1);
+  const seam = pick(seams, 'seam', 0);
+  const choose = (key: string) => (value: string) => {
+    const next = new URLSearchParams(query);
+    next.set(key, value);
+    setQuery(next, { replace: true });
+  };
+  return (
+    <>
+      <PageHead title="Two machines, one program" line={seam ? `${seam.spec.name}, ${seam.partName}` : ''} />
+      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
+        {!left || !right || !seam?.revision ? (
+          <Notice level="note">Two machines and one seam with a saved setting are needed to compare.</Notice>
+        ) : (
+          <>
+            <Panel>
+              <Box display="grid" gridTemplateColumns={{ base: '1fr', md: 'repeat(3, 1fr)' }} gap="2.5">
+                <ChoiceField
+                  label="Program of the seam"
+                  value={seam.id}
+                  choices={seams.map((one) => ({ value: one.id, label: `${one.spec.name}, ${one.partName}` }))}
+                  onChange={choose('seam')}
+                />
+                <ChoiceField label="Left" value={left.id} choices={named(machines)} onChange={choose('left')} />
+                <ChoiceField label="Right" value={right.id} choices={named(machines)} onChange={choose('right')} />
+              </Box>
+            </Panel>
+            <Sides left={left} right={right} program={seam.revision.program} />
+          </>
+        )}
+      </Box>
+    </>
+  );
+}
+
+function named(machines: readonly MachineResource[]) {
+  return machines.map(({ id, file }) => ({ value: id, label: `${file.name}, ${file.place}` }));
+}
+
+function Sides({
+  left,
+  right,
+  program,
+}: {
+  readonly left: MachineResource;
+  readonly right: MachineResource;
+  readonly program: Parameters<typeof compareMachines>[2];
+}) {
+  const { left: one, right: two, lines } = compareMachines(left.file, right.file, program);
+  const lost = [
+    { name: left.file.name, list: one.notCarried },
+    { name: right.file.name, list: two.notCarried },
+  ];
+  return (
+    <>
+      <Panel title="Line by line">
+        <Table label="The same program on two machines">
+          <Heads
+            names={['Quantity', left.file.name, right.file.name, 'Apart', '']}
+            right={[left.file.name, right.file.name, 'Apart']}
+          />
+          <tbody>
+            {lines.map((line) => (
+              <Row key={line.quantity} line={line} />
+            ))}
+          </tbody>
+        </Table>
+      </Panel>
+      <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }}>
+        {lost.map(({ name, list }) => (
+          <Panel key={name} title={`Cannot be said on ${name}`}>
+            {list.length === 0 ? (
+              <Box color="spruce" fontSize="14px">
+                ● Everything of this program can be said.
+              </Box>
+            ) : (
+              <Box as="ul" pl="4" listStyleType="disc" fontSize="14px">
+                {list.map(({ quantity, what, nearest }) => (
+                  <Box as="li" key={quantity} py="0.5">
+                    {what}; nearest: {nearest}
+                  </Box>
+                ))}
+              </Box>
+            )}
+          </Panel>
+        ))}
+      </Box>
+    </>
+  );
+}
+
+function Row({ line }: { readonly line: ComparedLine }) {
+  const rank = ranks[line.rank];
+  const unit = line.apart === undefined ? '' : quantityFacts(line.quantity as DialQuantity).unit;
+  const digits = line.apart === undefined ? 0 : quantityFacts(line.quantity as DialQuantity).digits;
+  return (
+    <tr>
+      <Cell head>{line.name}</Cell>
+      <Side setting={line.left} />
+      <Side setting={line.right} />
+      <Cell figure>
+        {line.apart === undefined
+          ? ''
+          : `${line.apart > 0 ? '+' : line.apart < 0 ? '−' : ''}${Math.abs(line.apart).toFixed(digits)} ${unit}`}
+      </Cell>
+      <Cell color={rank.colour} fontSize="13px" pr="0">
+        {rank.sign} {rank.words}
+      </Cell>
+    </tr>
+  );
+}
+
+function Side({ setting }: { readonly setting: DialSetting | null }) {
+  if (!setting) {
+    return (
+      <Cell figure color="quiet">
+        –
+      </Cell>
+    );
+  }
+  return (
+    <Cell figure>
+      <Box
+        as="span"
+        fontSize="12px"
+        color="quiet"
+        display="block"
+        fontFamily="body"
+        lineHeight="1.2"
+        whiteSpace="normal"
+      >
+        {setting.label}
+        {[setting.level, setting.sense].filter(Boolean).map((words) => `, ${words ?? ''}`)}
+      </Box>
+      <Box as="span" fontSize="18px">
+        {setting.display}
+      </Box>
+      <Box as="span" fontSize="12px" color="quiet">
+        {' '}
+        {setting.unit}
+      </Box>
+    </Cell>
+  );
+}

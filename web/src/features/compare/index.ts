@@ -1,0 +1,1 @@
+export { Compare, loadCompare } from './compare.tsx';

@@ -1,0 +1,1 @@
+export { Library, loadLibrary } from './library.tsx';

@@ -1,0 +1,53 @@
+/** What the shop works with: fillers, gases, metals, what is in stock, and what every machine calls the same thing. */
+import { Box } from '@chakra-ui/react';
+import { useLoaderData, useParams } from 'react-router';
+import { api } from '../../lib/api.ts';
+import { PageHead } from '../../ui/page-head.tsx';
+import { Shelves } from '../../ui/shelves.tsx';
+import { Fillers } from './fillers.tsx';
+import { Gases } from './gases.tsx';
+import { Metals } from './metals.tsx';
+import { StockShelf } from './stock.tsx';
+import { Words } from './words.tsx';
+
+export async function loadLibrary({ request }: { request: Request }) {
+  const [machines, stock, seams] = await Promise.all([
+    api.machines(request.signal),
+    api.stock(request.signal),
+    api.seams(request.signal),
+  ]);
+  return { machines: machines.filter((machine) => !machine.retired), stock, seams };
+}
+
+export function Library() {
+  const { machines, stock, seams } = useLoaderData<Awaited<ReturnType<typeof loadLibrary>>>();
+  const { shelf = 'fillers' } = useParams();
+  return (
+    <>
+      <PageHead title="Library" line="Constants with their errors, codes, and what the shop has" />
+      <Shelves
+        label="Shelves of the library"
+        shelves={[
+          { to: '/library', name: 'Fillers' },
+          { to: '/library/gases', name: 'Gases' },
+          { to: '/library/metals', name: 'Metals' },
+          { to: '/library/stock', name: 'Stock' },
+          { to: '/library/words', name: 'Words' },
+        ]}
+      />
+      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
+        {shelf === 'gases' ? (
+          <Gases />
+        ) : shelf === 'metals' ? (
+          <Metals />
+        ) : shelf === 'stock' ? (
+          <StockShelf loaded={stock} machines={machines} seams={seams} />
+        ) : shelf === 'words' ? (
+          <Words machines={machines} />
+        ) : (
+          <Fillers />
+        )}
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,147 @@
+/** Chart lines from a CSV table: what it would add and every row that cannot be read, before anything is written. */
+import { Box } from '@chakra-ui/react';
+import { chartCsvExample, readChartCsv } from '@fox-tempo/contract';
+import { useMemo } from 'react';
+import { download } from '../../lib/download.ts';
+import { useSettings } from '../../lib/settings.ts';
+import { Action } from '../../ui/action.tsx';
+import { Field, inputLook } from '../../ui/field.tsx';
+import { useKeptText } from '../../ui/kept-text.ts';
+import { Notice } from '../../ui/notice.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { chakra } from '@chakra-ui/react';
+import type { MachineEditor } from './use-machine.ts';
+
+/** Rows shown of each list; a long list says how many more there are. */
+const shownRows = 12;
+
+export function ChartImport({ editor, onClose }: { readonly editor: MachineEditor; readonly onClose: () => void }) {
+  const { machine, task } = editor;
+  const units = useSettings((state) => state.units);
+  const [kept, keep] = useKeptText(`chart-csv/${machine.id}`);
+  const text = kept ?? '';
+  const taken = useMemo(() => machine.file.chartLines.map((line) => line.number), [machine.file.chartLines]);
+  const read = useMemo(() => (text.trim() === '' ? null : readChartCsv(text, taken, units)), [text, taken, units]);
+  const canImport = read !== null && read.lines.length > 0 && !read.problems.some((problem) => problem.row === 0);
+  return (
+    <Box as="section" aria-label="Import chart lines" bg="page" p="3" borderRadius="4px" mb="2">
+      <Field
+        label="Paste the table, or choose a file"
+        hint="Columns: number, words, filler, diameter, gas, mode; feed, thickness, current, voltage where you have them. Units in brackets behind a head or behind the figure; ; or , between, decimal comma too."
+      >
+        {({ id, describedBy }) => (
+          <chakra.textarea
+            id={id}
+            {...inputLook}
+            fontFamily="mono"
+            fontSize="13px"
+            rows={5}
+            py="2"
+            value={text}
+            aria-describedby={describedBy}
+            onChange={(event) => keep(event.target.value === '' ? null : event.target.value)}
+          />
+        )}
+      </Field>
+      <Box display="flex" gap="2" flexWrap="wrap" my="2" alignItems="center">
+        <chakra.input
+          type="file"
+          accept=".csv,text/csv,text/plain"
+          aria-label="Table file"
+          minHeight="44px"
+          fontSize="13px"
+          onChange={(event) => {
+            const [file] = event.target.files ?? [];
+            if (file) void file.text().then((content) => keep(content));
+          }}
+        />
+        <Action
+          kind="quiet"
+          fontSize="13px"
+          onClick={() => download('chart-lines-example.csv', 'text/csv', chartCsvExample)}
+        >
+          Save an example
+        </Action>
+      </Box>
+      {read && (
+        <Box aria-live="polite">
+          <Box fontWeight={600} mb="1">
+            {read.rows} rows read: {read.lines.length} lines to add, {read.problems.length}{' '}
+            {read.problems.length === 1 ? 'row' : 'places'} that cannot be taken
+          </Box>
+          {read.problems.length > 0 && (
+            <Table label="What cannot be read" mb="2">
+              <Heads names={['Row', 'Column', 'Why']} />
+              <tbody>
+                {read.problems.slice(0, shownRows).map(({ row, column, message }, at) => (
+                  <tr key={`${row}${column}${at}`}>
+                    <Cell>{row === 0 ? 'all' : row}</Cell>
+                    <Cell>{column}</Cell>
+                    <Cell color="crimson">✕ {message}</Cell>
+                  </tr>
+                ))}
+                {read.problems.length > shownRows && (
+                  <tr>
+                    <Cell color="quiet">and {read.problems.length - shownRows} more</Cell>
+                  </tr>
+                )}
+              </tbody>
+            </Table>
+          )}
+          {read.lines.length > 0 && (
+            <Table label="What would be added" mb="2">
+              <Heads names={['Number', 'Words', 'Wire', 'Size', 'Gas', 'Way', 'Points']} />
+              <tbody>
+                {read.lines.slice(0, shownRows).map((line) => (
+                  <tr key={line.number}>
+                    <Cell>{line.number}</Cell>
+                    <Cell>{line.words}</Cell>
+                    <Cell>{line.filler}</Cell>
+                    <Cell>{Number(line.diameterMm.toFixed(3))} mm</Cell>
+                    <Cell>{line.gas}</Cell>
+                    <Cell>{line.mode}</Cell>
+                    <Cell>{line.points?.length ?? 0}</Cell>
+                  </tr>
+                ))}
+                {read.lines.length > shownRows && (
+                  <tr>
+                    <Cell color="quiet">and {read.lines.length - shownRows} more</Cell>
+                  </tr>
+                )}
+              </tbody>
+            </Table>
+          )}
+        </Box>
+      )}
+      {task.problem !== null && (
+        <Notice level="refusal" word="Not imported." urgent>
+          {task.problem}
+        </Notice>
+      )}
+      <Box display="flex" gap="2" mt="2">
+        <Action
+          kind="main"
+          disabled={!canImport || task.busy}
+          onClick={() => {
+            if (!read) return;
+            const added = read.lines.map((line) => ({ ...line, points: line.points && [...line.points] }));
+            void editor
+              .saveFile((file) => ({
+                ...file,
+                chartLines: [...file.chartLines, ...added].sort((a, b) => a.number - b.number),
+              }))
+              .then((done) => {
+                if (done) {
+                  keep(null);
+                  onClose();
+                }
+              });
+          }}
+        >
+          Add {read?.lines.length ?? 0} lines
+        </Action>
+        <Action onClick={onClose}>Leave it</Action>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,246 @@
+/** The chart inside the door: names first, number second; found by words, added one by one or from a table, taught by a few of its figures. */
+import { Box } from '@chakra-ui/react';
+import type { MachineFile } from '@fox-tempo/contract';
+import {
+  commonGasCodes,
+  fillers,
+  gasOf,
+  lookAlikes,
+  searchChart,
+  wireSizeLabel,
+  wireSizes,
+  type FillerCode,
+  type PlanMode,
+} from '@fox-tempo/core';
+import { Fragment, useState } from 'react';
+import { Action } from '../../ui/action.tsx';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { useKeptForm } from '../../ui/kept-text.ts';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { ValueField } from '../../ui/value-field.tsx';
+import { ChartImport } from './chart-import.tsx';
+import { TeachLine } from './teach-line.tsx';
+import type { MachineEditor } from './use-machine.ts';
+
+type FileLine = MachineFile['chartLines'][number];
+
+export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
+  const { machine, task } = editor;
+  const { chartLines } = machine.file;
+  const [asked, setAsked] = useState('');
+  const [open, setOpen] = useState<'add' | 'import' | number | null>(null);
+  const shown = searchChart(chartLines, asked) as FileLine[];
+  const close = () => {
+    setOpen(null);
+    task.clear();
+  };
+  return (
+    <Panel
+      title="Chart inside the door"
+      aside={
+        <Box display="flex" gap="1" my="-2">
+          <Action kind="quiet" onClick={() => setOpen('add')}>
+            Add a line
+          </Action>
+          <Action kind="quiet" onClick={() => setOpen('import')}>
+            Import a table
+          </Action>
+        </Box>
+      }
+    >
+      <Box fontSize="13px" color="quiet" mb="2">
+        The number is only an index into this machine’s door: another machine’s {chartLines[0]?.number ?? 12} is another
+        wire.
+      </Box>
+      {open === 'add' && <AddLine editor={editor} onClose={close} />}
+      {open === 'import' && <ChartImport editor={editor} onClose={close} />}
+      {chartLines.length > 0 && (
+        <Box maxWidth="360px" mb="2">
+          <TextField
+            label="Find a line"
+            value={asked}
+            onChange={setAsked}
+            hint={asked === '' ? 'words, wire, size, gas or number' : `${shown.length} of ${chartLines.length}`}
+          />
+        </Box>
+      )}
+      {chartLines.length === 0 ? (
+        <Notice level="note">
+          No line is entered yet. Without one a card cannot say which number to choose; the figures of a line make its
+          own arc length known.
+        </Notice>
+      ) : (
+        <Table label={`Chart lines of ${machine.file.name}`}>
+          <Heads names={['Wire, gas and way', 'Number', 'Easily taken for', 'Taught', '']} right={['Number']} />
+          <tbody>
+            {shown.map((line) => (
+              <Fragment key={line.number}>
+                <tr>
+                  <Cell head>
+                    {line.words}
+                    <Box textStyle="label" color="quiet" fontWeight={400}>
+                      {wireSizeLabel(line.diameterMm)}, {line.gas === 'none' ? 'no gas' : gasOf(line.gas).name},{' '}
+                      {line.mode.replace('-', ' ')}
+                    </Box>
+                  </Cell>
+                  <Cell figure fontSize="18px">
+                    {line.number}
+                  </Cell>
+                  <Cell fontSize="13px" color="ochre">
+                    {lookAlikes(chartLines, line)
+                      .map((other) => other.number)
+                      .join(', ')}
+                  </Cell>
+                  <Cell fontSize="13px">{line.points ? `${line.points.length} points` : '–'}</Cell>
+                  <Cell pr="0" textAlign="right" whiteSpace="nowrap">
+                    <Action
+                      kind="quiet"
+                      fontSize="13px"
+                      aria-label={`Teach line ${line.number}`}
+                      onClick={() => setOpen(open === line.number ? null : line.number)}
+                    >
+                      Teach
+                    </Action>
+                    <Action
+                      kind="quiet"
+                      fontSize="13px"
+                      disabled={task.busy}
+                      aria-label={`Take off line ${line.number}`}
+                      onClick={() => {
+                        void editor.saveFile((file) => ({
+                          ...file,
+                          chartLines: file.chartLines.filter((one) => one.number !== line.number),
+                        }));
+                      }}
+                    >
+                      Take off
+                    </Action>
+                  </Cell>
+                </tr>
+                {open === line.number && (
+                  <tr>
+                    <td colSpan={5}>
+                      <TeachLine editor={editor} line={line} onClose={close} />
+                    </td>
+                  </tr>
+                )}
+              </Fragment>
+            ))}
+            {shown.length === 0 && (
+              <tr>
+                <Cell color="quiet">No line holds all of these words.</Cell>
+              </tr>
+            )}
+          </tbody>
+        </Table>
+      )}
+    </Panel>
+  );
+}
+
+interface LineForm {
+  readonly number: number | null;
+  readonly words: string;
+  readonly filler: FillerCode;
+  readonly diameterMm: number;
+  readonly gas: string;
+  readonly mode: PlanMode;
+}
+
+const freshLine: LineForm = {
+  number: null,
+  words: '',
+  filler: 'steel-solid',
+  diameterMm: 1,
+  gas: 'M21-ArC-18',
+  mode: 'pulse',
+};
+
+function AddLine({ editor, onClose }: { readonly editor: MachineEditor; readonly onClose: () => void }) {
+  const { machine, task } = editor;
+  const keep = `chart-line/${machine.id}`;
+  const [form, setForm, forget] = useKeptForm<LineForm>(keep, freshLine);
+  const set = (change: Partial<LineForm>) => setForm({ ...form, ...change });
+  const filler = fillers.find((one) => one.code === form.filler);
+  return (
+    <Box as="section" aria-label="A new chart line" bg="page" p="3" borderRadius="4px" mb="2">
+      <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', lg: 'repeat(6, 1fr)' }} gap="2.5">
+        <ValueField
+          label="Number"
+          of="plain"
+          value={form.number}
+          keep={`${keep}/number`}
+          range={[0, 9999]}
+          whole
+          onValue={(number) => set({ number })}
+        />
+        <ChoiceField
+          label="Wire"
+          value={form.filler}
+          choices={fillers.map(({ code, name }) => ({ value: code, label: name }))}
+          onChange={(code) => set({ filler: code })}
+        />
+        <ChoiceField
+          label="Size"
+          value={String(form.diameterMm)}
+          choices={wireSizes.map(({ diameterMm, label }) => ({ value: String(diameterMm), label }))}
+          onChange={(value) => set({ diameterMm: Number(value) })}
+        />
+        <ChoiceField
+          label="Gas"
+          value={form.gas}
+          choices={commonGasCodes.map((code) => ({
+            value: code,
+            label: code === 'none' ? 'no gas' : gasOf(code).name,
+          }))}
+          onChange={(gas) => set({ gas })}
+        />
+        <ChoiceField
+          label="Way"
+          value={form.mode}
+          choices={(['pulse', 'double-pulse', 'dip', 'spray'] as const).map((mode) => ({
+            value: mode,
+            label: mode.replace('-', ' '),
+          }))}
+          onChange={(mode) => set({ mode })}
+        />
+        <TextField label="Words on the door" value={form.words} onChange={(words) => set({ words })} maxLength={120} />
+      </Box>
+      {task.problem !== null && (
+        <Box mt="2">
+          <Notice level="refusal" word="Not saved." urgent>
+            {task.problem}
+          </Notice>
+        </Box>
+      )}
+      <Box display="flex" gap="2" mt="2.5">
+        <Action
+          kind="main"
+          disabled={task.busy || form.number === null}
+          onClick={() => {
+            const { number } = form;
+            if (number === null) return;
+            const words = form.words.trim() || `${filler?.name ?? form.filler} ${wireSizeLabel(form.diameterMm)}`;
+            void editor
+              .saveFile((file) => ({
+                ...file,
+                chartLines: [...file.chartLines, { ...form, number, words }].sort((a, b) => a.number - b.number),
+              }))
+              .then((done) => {
+                if (done) {
+                  forget();
+                  onClose();
+                }
+              });
+          }}
+        >
+          Add this line
+        </Action>
+        <Action onClick={onClose}>Leave it</Action>
+      </Box>
+    </Box>
+  );
+}

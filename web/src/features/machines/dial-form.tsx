@@ -1,0 +1,401 @@
+/** Describing one dial: its word, where a hand finds it, the quantity it moves and how. Half-typed forms stay on the device. */
+import { Box } from '@chakra-ui/react';
+import type { MachineFile } from '@fox-tempo/contract';
+import {
+  dialQuantityNames,
+  fillers,
+  isNumeric,
+  planModes,
+  quantityFacts,
+  quantityOf,
+  triggerSchools,
+  type Dial,
+  type DialQuantity,
+  type DialScale,
+  type Facet,
+} from '@fox-tempo/core';
+import { Action } from '../../ui/action.tsx';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { useKeptForm } from '../../ui/kept-text.ts';
+import { Notice } from '../../ui/notice.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { Tick } from '../../ui/tick.tsx';
+import { ValueField } from '../../ui/value-field.tsx';
+
+type FileDial = MachineFile['dials'][number];
+type Kind = DialScale['kind'];
+
+const kinds: readonly { value: Kind; label: string }[] = [
+  { value: 'linear', label: 'In proportion: so much a unit' },
+  { value: 'percent-of', label: 'Percent of another dial' },
+  { value: 'line-offset', label: 'Volts against the machine’s line' },
+  { value: 'inverse', label: 'The other way over: a figure divided by it' },
+  { value: 'stepped', label: 'Clicks, each for one figure' },
+  { value: 'named', label: 'Named positions or pictures' },
+  { value: 'chart-line', label: 'Picks the line of the chart' },
+];
+
+/** Everything a form may hold at once, so that changing the kind and back loses nothing. */
+interface Form {
+  readonly label: string;
+  readonly where: string;
+  readonly unit: string;
+  readonly kind: Kind;
+  readonly quantity: DialQuantity;
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+  readonly neutral: number;
+  readonly atNeutral: number;
+  readonly perUnit: number;
+  readonly alsoQuantity: DialQuantity | 'none';
+  readonly alsoPerUnit: number;
+  readonly of: string;
+  readonly voltsPerUnit: number;
+  readonly product: number;
+  readonly positions: string;
+  readonly facet: Facet;
+  readonly hand: 'free' | 'fixed';
+  readonly isSure: boolean;
+}
+
+const blank: Form = {
+  label: '',
+  where: '',
+  unit: '',
+  kind: 'linear',
+  quantity: 'wireFeedMPerMin',
+  min: 0,
+  max: 100,
+  step: 1,
+  neutral: 0,
+  atNeutral: 0,
+  perUnit: 1,
+  alsoQuantity: 'none',
+  alsoPerUnit: 0,
+  of: '',
+  voltsPerUnit: 1,
+  product: 1,
+  positions: '',
+  facet: 'mode',
+  hand: 'free',
+  isSure: false,
+};
+
+export interface DialFormProps {
+  readonly keep: string;
+  readonly dial: FileDial | null;
+  readonly dials: MachineFile['dials'];
+  readonly problem: string | null;
+  readonly busy: boolean;
+  readonly onSave: (dial: FileDial) => void;
+  readonly onRemove: (() => void) | null;
+  readonly onClose: () => void;
+}
+
+export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, onClose }: DialFormProps) {
+  const [form, setForm, forget] = useKeptForm<Form>(keep, dial ? formOf(dial) : blank);
+  const set = (change: Partial<Form>) => setForm({ ...form, ...change });
+  const others = dials.filter((one) => one.id !== dial?.id && isNumeric(one.scale));
+  const numeric = form.kind !== 'named' && form.kind !== 'chart-line';
+  const travels = numeric && form.kind !== 'stepped';
+  const number = (
+    label: string,
+    key: 'min' | 'max' | 'step' | 'neutral' | 'atNeutral' | 'perUnit' | 'alsoPerUnit' | 'voltsPerUnit' | 'product',
+    hint?: string,
+  ) => (
+    <ValueField
+      key={key}
+      label={label}
+      of="plain"
+      value={form[key]}
+      keep={`${keep}/${key}`}
+      step={key === 'step' ? 0.1 : 1}
+      hint={hint}
+      onValue={(value) => set({ [key]: value ?? 0 })}
+    />
+  );
+  const made = dialOf(form, dial, dials);
+  return (
+    <Box as="section" aria-label={dial ? `Edit ${dial.label}` : 'A new dial'} bg="page" p="3" borderRadius="4px" my="2">
+      <Box display="grid" gridTemplateColumns={{ base: '1fr', sm: 'repeat(2, 1fr)', lg: 'repeat(4, 1fr)' }} gap="2.5">
+        <TextField label="The machine’s word" value={form.label} onChange={(label) => set({ label })} />
+        <TextField label="Where a hand finds it" value={form.where} onChange={(where) => set({ where })} />
+        <TextField label="Unit as printed" value={form.unit} onChange={(unit) => set({ unit })} maxLength={20} />
+        <ChoiceField
+          label="In the welder’s hand"
+          value={form.hand}
+          choices={[
+            { value: 'free', label: 'Free to move' },
+            { value: 'fixed', label: 'Set once' },
+          ]}
+          onChange={(hand) => set({ hand })}
+        />
+        <ChoiceField label="How it counts" value={form.kind} choices={kinds} onChange={(kind) => set({ kind })} />
+        {numeric && form.kind !== 'line-offset' && (
+          <ChoiceField
+            label="What it moves"
+            value={form.quantity}
+            choices={quantityChoices}
+            onChange={(quantity) => set({ quantity })}
+          />
+        )}
+        {form.kind === 'percent-of' && (
+          <ChoiceField
+            label="Percent of"
+            value={form.of === '' ? (others[0]?.id ?? '') : form.of}
+            choices={others.map((one) => ({ value: one.id, label: one.label }))}
+            onChange={(of) => set({ of })}
+          />
+        )}
+        {travels && number('Lower end', 'min')}
+        {travels && number('Upper end', 'max')}
+        {travels && number('Step', 'step')}
+        {(form.kind === 'linear' || form.kind === 'line-offset') && number('Neutral point', 'neutral', 'on the dial')}
+        {form.kind === 'linear' &&
+          number('Figure at neutral', 'atNeutral', `in ${quantityFacts(form.quantity).unit || 'its unit'}`)}
+        {form.kind === 'linear' &&
+          number(
+            'For one unit more',
+            'perUnit',
+            `${quantityFacts(form.quantity).unit || 'units'}; negative when it runs the other way`,
+          )}
+        {form.kind === 'line-offset' && number('Volts for one unit', 'voltsPerUnit')}
+        {form.kind === 'inverse' && number('Figure × dial', 'product', 'a period in s for Hz: 1')}
+        {form.kind === 'linear' && (
+          <ChoiceField
+            label="Also drags along"
+            value={form.alsoQuantity}
+            choices={[{ value: 'none', label: 'nothing' }, ...quantityChoices]}
+            onChange={(alsoQuantity) => set({ alsoQuantity })}
+          />
+        )}
+        {form.kind === 'linear' && form.alsoQuantity !== 'none' && number('By this for one unit', 'alsoPerUnit')}
+        {form.kind === 'named' && (
+          <ChoiceField
+            label="What it chooses"
+            value={form.facet}
+            choices={[
+              { value: 'mode', label: 'transfer mode' },
+              { value: 'trigger', label: 'trigger mode' },
+              { value: 'filler', label: 'wire' },
+            ]}
+            onChange={(facet) => set({ facet, positions: '' })}
+          />
+        )}
+      </Box>
+      {(form.kind === 'stepped' || form.kind === 'named') && (
+        <Box mt="2.5">
+          <TextField
+            label="Positions in their order"
+            value={form.positions}
+            onChange={(positions) => set({ positions })}
+            maxLength={900}
+            hint={
+              form.kind === 'stepped'
+                ? 'label = figure, with ; between: A = −3; B = 0; C = 3'
+                : `label = ${facetCodes(form.facet).join(' or ')}; a position may mean several: Flat = dip, spray`
+            }
+          />
+        </Box>
+      )}
+      {numeric && (
+        <Tick checked={form.isSure} onChange={(isSure) => set({ isSure })}>
+          I know which way it runs (otherwise the card gives both readings until somebody tries it)
+        </Tick>
+      )}
+      {(problem ?? (made.ok ? null : made.message)) !== null && (
+        <Box my="2">
+          <Notice level="refusal" word={problem === null ? 'Not yet.' : 'Not saved.'} urgent={problem !== null}>
+            {problem ?? (made.ok ? '' : made.message)}
+          </Notice>
+        </Box>
+      )}
+      <Box display="flex" gap="2" mt="2" flexWrap="wrap">
+        <Action
+          kind="main"
+          disabled={busy || !made.ok}
+          onClick={() => {
+            if (made.ok) onSave(made.dial);
+          }}
+        >
+          {dial ? 'Save this dial' : 'Add this dial'}
+        </Action>
+        <Action
+          onClick={() => {
+            forget();
+            onClose();
+          }}
+        >
+          Leave it
+        </Action>
+        {onRemove && (
+          <Action kind="quiet" disabled={busy} onClick={onRemove}>
+            Take this dial off
+          </Action>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+const quantityChoices = dialQuantityNames.map((value) => {
+  const { name, unit } = quantityFacts(value);
+  return { value, label: unit === '' ? name : `${name}, ${unit}` };
+});
+
+function facetCodes(facet: Facet): readonly string[] {
+  if (facet === 'mode') return planModes;
+  if (facet === 'filler') return fillers.map((filler) => filler.code);
+  return triggerSchools;
+}
+
+function formOf(dial: Dial): Form {
+  const { scale } = dial;
+  const face: Form = {
+    ...blank,
+    label: dial.label,
+    where: dial.where,
+    unit: dial.unit,
+    kind: scale.kind,
+    hand: dial.hand ?? 'free',
+    isSure: dial.senseTested !== false,
+    ...(isNumeric(scale) ? { quantity: quantityOf(scale) } : {}),
+  };
+  switch (scale.kind) {
+    case 'linear':
+      return {
+        ...face,
+        ...ends(scale),
+        neutral: scale.neutral,
+        atNeutral: scale.quantityAtNeutral,
+        perUnit: scale.quantityPerUnit,
+        alsoQuantity: scale.also?.quantity ?? 'none',
+        alsoPerUnit: scale.also?.quantityPerUnit ?? 0,
+      };
+    case 'percent-of':
+      return { ...face, ...ends(scale), of: scale.of };
+    case 'line-offset':
+      return { ...face, ...ends(scale), neutral: scale.neutral, voltsPerUnit: scale.voltsPerUnit };
+    case 'inverse':
+      return { ...face, ...ends(scale), product: scale.product };
+    case 'stepped':
+      return { ...face, positions: scale.positions.map(({ label, quantity }) => `${label} = ${quantity}`).join('; ') };
+    case 'named':
+      return {
+        ...face,
+        facet: scale.facet,
+        positions: scale.positions.map(({ label, is }) => `${label} = ${is.join(', ')}`).join('; '),
+      };
+    case 'chart-line':
+      return face;
+  }
+}
+
+function ends({ min, max, step }: { min: number; max: number; step: number }) {
+  return { min, max, step };
+}
+
+type Made = { readonly ok: true; readonly dial: FileDial } | { readonly ok: false; readonly message: string };
+
+/** The dial that a form describes, or what it still lacks. What it means as a whole is checked when the machine is saved. */
+function dialOf(form: Form, before: FileDial | null, dials: MachineFile['dials']): Made {
+  if (form.label.trim() === '') return { ok: false, message: 'Write down the machine’s own word for this dial.' };
+  const scale = scaleFrom(form, dials, before?.id);
+  if (typeof scale === 'string') return { ok: false, message: scale };
+  const id = before?.id ?? freeId(form.label, dials);
+  const numeric = isNumeric(scale);
+  return {
+    ok: true,
+    dial: {
+      ...before,
+      id,
+      label: form.label.trim(),
+      where: form.where.trim(),
+      unit: form.unit.trim(),
+      hand: form.hand,
+      scale: scale as FileDial['scale'],
+      ...(numeric ? { senseTested: form.isSure ? (before?.senseTested ?? true) : false } : {}),
+    },
+  };
+}
+
+function scaleFrom(form: Form, dials: MachineFile['dials'], ownId: string | undefined): DialScale | string {
+  const travel = { min: form.min, max: form.max, step: form.step };
+  switch (form.kind) {
+    case 'linear':
+      return {
+        kind: 'linear',
+        quantity: form.quantity,
+        neutral: form.neutral,
+        quantityAtNeutral: form.atNeutral,
+        quantityPerUnit: form.perUnit,
+        ...travel,
+        ...(form.alsoQuantity === 'none'
+          ? {}
+          : { also: { quantity: form.alsoQuantity, quantityPerUnit: form.alsoPerUnit } }),
+      };
+    case 'percent-of': {
+      const of = form.of === '' ? dials.find((dial) => dial.id !== ownId && isNumeric(dial.scale))?.id : form.of;
+      return of === undefined
+        ? 'There is no other dial yet that this one could be a percentage of.'
+        : { kind: 'percent-of', quantity: form.quantity, of, ...travel };
+    }
+    case 'line-offset':
+      return { kind: 'line-offset', neutral: form.neutral, voltsPerUnit: form.voltsPerUnit, ...travel };
+    case 'inverse':
+      return { kind: 'inverse', quantity: form.quantity, product: form.product, ...travel };
+    case 'chart-line':
+      return { kind: 'chart-line' };
+    case 'stepped': {
+      const read = pairs(form.positions).map(([label, figure]) => ({
+        label,
+        quantity: Number(figure.replace('−', '-').replace(',', '.')),
+      }));
+      const bad = read.find((position) => position.label === '' || !Number.isFinite(position.quantity));
+      if (read.length < 2) return 'Write at least two positions, with ; between.';
+      return bad
+        ? `"${bad.label}" needs a figure behind =.`
+        : { kind: 'stepped', quantity: form.quantity, positions: read };
+    }
+    case 'named': {
+      const codes = facetCodes(form.facet);
+      const read = pairs(form.positions).map(([label, is]) => ({
+        label,
+        is: is
+          .split(',')
+          .map((word) => word.trim().toLowerCase().replace(/\s+/g, '-'))
+          .filter(Boolean),
+      }));
+      if (read.length === 0) return 'Write the positions, with ; between.';
+      const unknown = read.flatMap((position) => position.is).find((word) => !codes.includes(word));
+      if (unknown !== undefined) return `"${unknown}" is none of ${codes.join(', ')}.`;
+      if (read.some((position) => position.is.length === 0)) return 'Every position needs what it means behind =.';
+      return { kind: 'named', facet: form.facet, positions: read };
+    }
+  }
+}
+
+function pairs(text: string): [string, string][] {
+  return text
+    .split(';')
+    .filter((part) => part.trim() !== '')
+    .map((part) => {
+      const [label = '', ...rest] = part.split('=');
+      return [label.trim(), rest.join('=').trim()];
+    });
+}
+
+function freeId(label: string, dials: MachineFile['dials']): string {
+  const base =
+    label
+      .toLowerCase()
+      .normalize('NFD')
+      .replace(/\p{M}/gu, '')
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 50) || 'dial';
+  let id = base;
+  for (let count = 2; dials.some((dial) => dial.id === id); count++) id = `${base}-${count}`;
+  return id;
+}

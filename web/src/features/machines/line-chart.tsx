@@ -1,0 +1,87 @@
+/** A taught line: points as read, the fitted line through them, the model's own line beside it for comparison. */
+import { modelAmps, type ChartLine, type LineFit } from '@fox-tempo/core';
+import { useCallback, useMemo } from 'react';
+import { axisLook, Chart, type Paint } from '../../ui/chart.tsx';
+
+export function LineFitChart({ line, fit }: { readonly line: ChartLine; readonly fit: LineFit }) {
+  const rows = useMemo(() => rowsOf(line, fit), [line, fit]);
+  const option = useCallback(
+    (colour: Paint) => ({
+      grid: { left: 50, right: 16, top: 26, bottom: 40 },
+      xAxis: {
+        type: 'value' as const,
+        name: 'wire feed, m/min',
+        nameLocation: 'middle' as const,
+        nameGap: 26,
+        scale: true,
+        ...axisLook(colour),
+      },
+      yAxis: { type: 'value' as const, name: 'current, A', scale: true, ...axisLook(colour) },
+      series: [
+        {
+          type: 'line' as const,
+          name: 'model',
+          showSymbol: false,
+          data: rows.map((row) => [row.feed, row.model]),
+          lineStyle: { color: colour('quiet'), width: 1.5, type: 'dashed' as const },
+        },
+        {
+          type: 'line' as const,
+          name: 'this machine',
+          showSymbol: false,
+          data: rows.flatMap((row) => (row.fitted === undefined ? [] : [[row.feed, row.fitted]])),
+          lineStyle: { color: colour('accent'), width: 2 },
+        },
+        {
+          type: 'scatter' as const,
+          symbolSize: 11,
+          data: fit.points.flatMap((point) =>
+            point.currentA === undefined
+              ? []
+              : [
+                  {
+                    value: [point.wireFeedMPerMin, point.currentA],
+                    symbol: point.doubt === undefined ? 'circle' : 'diamond',
+                    itemStyle: {
+                      color: colour(point.doubt === undefined ? 'ink' : 'ochre'),
+                      borderColor: colour('surface'),
+                      borderWidth: 1,
+                    },
+                  },
+                ],
+          ),
+        },
+      ],
+    }),
+    [rows, fit],
+  );
+  const doubtful = fit.points.filter((point) => point.doubt !== undefined).length;
+  return (
+    <Chart
+      option={option}
+      height="230px"
+      name={`line-${line.number}`}
+      label={`Current against feed: ${fit.points.length} points, ${doubtful} doubtful, the fitted line solid, the model’s dashed`}
+      csv={() =>
+        [
+          'feed (m/min),fitted (A),model (A)',
+          ...rows.map((row) => `${row.feed},${row.fitted ?? ''},${row.model}`),
+        ].join('\r\n')
+      }
+    />
+  );
+}
+
+function rowsOf(line: ChartLine, fit: LineFit) {
+  const feeds = fit.points.map((point) => point.wireFeedMPerMin);
+  const [low, high] = [Math.min(...feeds) * 0.9, Math.max(...feeds) * 1.1];
+  return Array.from({ length: 25 }, (_, at) => {
+    const feed = Number((low + ((high - low) * at) / 24).toFixed(3));
+    const fitted = fit.ampsAt(feed);
+    return {
+      feed,
+      fitted: fitted === undefined ? undefined : Number(fitted.toFixed(1)),
+      model: Number(modelAmps(line, feed).toFixed(1)),
+    };
+  });
+}

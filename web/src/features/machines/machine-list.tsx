@@ -1,0 +1,249 @@
+/** All machines as they stand, the way to describe another, and two side by side. */
+import { Box, Heading } from '@chakra-ui/react';
+import { readMachineFile, type MachineResource } from '@fox-tempo/contract';
+import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core';
+import { useState } from 'react';
+import { Link, useLoaderData, useNavigate } from 'react-router';
+import { api } from '../../lib/api.ts';
+import { shopTime } from '../../lib/time.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { Action } from '../../ui/action.tsx';
+import { useKeptForm } from '../../ui/kept-text.ts';
+import { Notice } from '../../ui/notice.tsx';
+import { PageHead } from '../../ui/page-head.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { ValueField } from '../../ui/value-field.tsx';
+import { chakra } from '@chakra-ui/react';
+import { isUntested } from './dial-words.ts';
+
+export async function loadMachineList({ request }: { request: Request }) {
+  return { machines: await api.machines(request.signal) };
+}
+
+export function MachineList() {
+  const { machines } = useLoaderData<Awaited<ReturnType<typeof loadMachineList>>>();
+  const [adding, setAdding] = useState(false);
+  return (
+    <>
+      <PageHead title="Machines" line={`${machines.filter((one) => !one.retired).length} in use`}>
+        <Box asChild minHeight="44px" display="inline-flex" alignItems="center" px="3" fontWeight={600} fontSize="14px">
+          <Link to="/machines/compare">Two side by side</Link>
+        </Box>
+        <Action kind="main" aria-expanded={adding} onClick={() => setAdding(!adding)}>
+          Describe a machine
+        </Action>
+      </PageHead>
+      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
+        {adding && <NewMachine onClose={() => setAdding(false)} />}
+        {machines.length === 0 && !adding && (
+          <Notice level="note">
+            No machine is described yet. Describe one: its name, its limits, then its dials one by one. Feed and arc
+            length are enough for a first card.
+          </Notice>
+        )}
+        <Box
+          as="ul"
+          listStyleType="none"
+          display="grid"
+          gap="3"
+          gridTemplateColumns="repeat(auto-fill, minmax(min(340px, 100%), 1fr))"
+        >
+          {machines.map((machine) => (
+            <MachineCard key={machine.id} machine={machine} />
+          ))}
+        </Box>
+      </Box>
+    </>
+  );
+}
+
+function MachineCard({ machine: { id, file, standing, retired } }: { readonly machine: MachineResource }) {
+  const untested = file.dials.filter(isUntested);
+  return (
+    <Box
+      as="li"
+      bg="surface"
+      borderWidth="1px"
+      borderColor="line"
+      borderRadius="4px"
+      {...(retired ? { opacity: 0.75 } : {})}
+    >
+      <Box asChild display="block" px="4" py="3" color="ink" _hover={{ bg: 'accentSoft' }} height="100%">
+        <Link to={`/machines/${id}`}>
+          <Box display="flex" justifyContent="space-between" alignItems="baseline" gap="3">
+            <Heading as="h2" textStyle="title">
+              {file.name}
+            </Heading>
+            <Box fontSize="13px" color="quiet">
+              {retired ? 'out of use' : file.place}
+            </Box>
+          </Box>
+          <Box fontSize="13.5px" color="quiet" mb="2">
+            {file.about}
+          </Box>
+          {standing ? (
+            file.feeders.map(({ id: feederId, label }) => {
+              const feeder = standing.feeders[feederId];
+              return (
+                <Box key={feederId} fontSize="14px" py="0.5">
+                  <Box as="span" color={feederId === standing.feederId ? 'spruce' : 'quiet'} aria-hidden="true">
+                    {feederId === standing.feederId ? '● ' : '○ '}
+                  </Box>
+                  {file.feeders.length > 1 ? `${label}: ` : ''}
+                  {feeder
+                    ? `${fillerOf(feeder.filler).name}, ${wireSizeLabel(feeder.diameterMm)} · ${feeder.gas === 'none' ? 'no gas' : gasOf(feeder.gas).name}`
+                    : 'nothing entered'}
+                </Box>
+              );
+            })
+          ) : (
+            <Box fontSize="14px" color="ochre">
+              ◇ nobody has entered what is on it
+            </Box>
+          )}
+          <Box fontSize="13px" color="quiet" mt="2">
+            {file.dials.length} dials · {file.chartLines.length} chart lines · {file.slots.count} slots
+            {standing ? ` · entered ${shopTime(standing.since)}` : ''}
+          </Box>
+          {untested.length > 0 && (
+            <Box fontSize="13px" color="ochre" fontWeight={600}>
+              ◇ nobody has tried {untested.map((dial) => dial.label).join(', ')}
+            </Box>
+          )}
+        </Link>
+      </Box>
+    </Box>
+  );
+}
+
+interface Start {
+  readonly name: string;
+  readonly place: string;
+  readonly peakCurrentA: number;
+  readonly slowest: number;
+  readonly fastest: number;
+}
+
+function NewMachine({ onClose }: { readonly onClose: () => void }) {
+  const navigate = useNavigate();
+  const task = useTask();
+  const [form, setForm, forget] = useKeptForm<Start>('new-machine', {
+    name: '',
+    place: '',
+    peakCurrentA: 400,
+    slowest: 1,
+    fastest: 20,
+  });
+  const [fileProblem, setFileProblem] = useState<string | null>(null);
+  const set = (change: Partial<Start>) => setForm({ ...form, ...change });
+
+  async function make(file: unknown) {
+    await task.run(async () => {
+      const machine = await api.createMachine(file);
+      forget();
+      await navigate(`/machines/${machine.id}`);
+    });
+  }
+
+  async function readFile(file: File) {
+    setFileProblem(null);
+    let value: unknown;
+    try {
+      value = JSON.parse(await file.text());
+    } catch {
+      setFileProblem(`${file.name} is no JSON file.`);
+      return;
+    }
+    const read = readMachineFile(value);
+    if (read.ok) await make(read.value);
+    else
+      setFileProblem(
+        read.issues.map((issue) => `${issue.path === '' ? '' : `${issue.path}: `}${issue.message}`).join(' '),
+      );
+  }
+
+  return (
+    <Panel title="A new machine">
+      <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(5, 1fr)' }} gap="2.5" alignItems="start">
+        <TextField label="What you call it" value={form.name} onChange={(name) => set({ name })} />
+        <TextField label="Where it stands" value={form.place} onChange={(place) => set({ place })} />
+        <ValueField
+          label="Highest current it gives"
+          of="current"
+          value={form.peakCurrentA}
+          keep="new-machine/peak"
+          range={[60, 700]}
+          onValue={(peakCurrentA) => set({ peakCurrentA: peakCurrentA ?? 400 })}
+        />
+        <ValueField
+          label="Slowest feed"
+          of="wireFeed"
+          value={form.slowest}
+          keep="new-machine/slowest"
+          range={[0.1, 60]}
+          onValue={(slowest) => set({ slowest: slowest ?? 1 })}
+        />
+        <ValueField
+          label="Fastest feed"
+          of="wireFeed"
+          value={form.fastest}
+          keep="new-machine/fastest"
+          range={[0.1, 60]}
+          onValue={(fastest) => set({ fastest: fastest ?? 20 })}
+        />
+      </Box>
+      <Box display="flex" gap="2" mt="2.5" flexWrap="wrap" alignItems="center">
+        <Action
+          kind="main"
+          disabled={form.name.trim() === '' || task.busy}
+          onClick={() => {
+            void make({
+              format: 'fox-tempo/machine',
+              version: 2,
+              name: form.name.trim(),
+              place: form.place.trim(),
+              about: '',
+              circuitMOhm: 15,
+              limits: { peakCurrentA: form.peakCurrentA, wireFeedMPerMin: [form.slowest, form.fastest] },
+              beatSchool: null,
+              dials: [],
+              displays: [],
+              chartLines: [],
+              triggerModes: [],
+              slots: { count: 0, first: 1 },
+              feeders: [{ id: 'one', label: 'Feeder', gun: 'gun', gunLengthM: 3 }],
+            });
+          }}
+        >
+          Go on to its dials
+        </Action>
+        <Box asChild fontSize="13px" color="quiet">
+          <label>
+            or bring a machine file:{' '}
+            <chakra.input
+              type="file"
+              accept=".json,application/json"
+              minHeight="44px"
+              onChange={(event) => {
+                const [file] = event.target.files ?? [];
+                if (file) void readFile(file);
+                event.target.value = '';
+              }}
+            />
+          </label>
+        </Box>
+        <Action kind="quiet" onClick={onClose}>
+          Leave it
+        </Action>
+      </Box>
+      {(task.problem ?? fileProblem) !== null && (
+        <Box mt="2">
+          <Notice level="refusal" word="Not made." urgent>
+            {task.problem ?? fileProblem}
+          </Notice>
+        </Box>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,244 @@
+/** The memory map: what stands where, since when, for which part; what was found there instead; and everything that ever stood there. */
+import { Box, chakra, Heading } from '@chakra-ui/react';
+import type { MachineResource, SlotEntry } from '@fox-tempo/contract';
+import { driftReport, fillerOf, wireSizeLabel, type DriftLine } from '@fox-tempo/core';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { api } from '../../lib/api.ts';
+import { shopTime } from '../../lib/time.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { FoundForm } from './found-form.tsx';
+
+export function Slots({
+  machine,
+  loaded,
+}: {
+  readonly machine: MachineResource;
+  readonly loaded: readonly SlotEntry[];
+}) {
+  const { slots, name } = machine.file;
+  const [entries, setEntries] = useState(loaded);
+  const [chosen, setChosen] = useState<number | null>(entries[0]?.slot ?? null);
+  if (slots.count === 0) {
+    return (
+      <Panel title="Memory slots">
+        <Notice level="note">{name} has no memory slots, or nobody has said how many: see “About”.</Notice>
+      </Panel>
+    );
+  }
+  const numbers = Array.from({ length: slots.count }, (_, at) => slots.first + at);
+  const entryOf = (slot: number) => entries.find((entry) => entry.slot === slot);
+  const drifted = entries.filter((entry) => driftOf(machine, entry).some((line) => line.verdict === 'drifted'));
+  const present = chosen === null ? undefined : entryOf(chosen);
+  return (
+    <Panel
+      title="Memory slots"
+      aside={
+        <Box textStyle="label" color="quiet">
+          {entries.length} of {slots.count} filled
+        </Box>
+      }
+    >
+      {drifted.length > 0 && (
+        <Box mb="2">
+          <Notice level="caution" word="Drifted.">
+            {drifted.map((entry) => `Slot ${entry.slot} (${entry.seamName})`).join(', ')} stood otherwise when last
+            read.
+          </Notice>
+        </Box>
+      )}
+      <Box
+        role="group"
+        aria-label={`Slots of ${name}`}
+        display="grid"
+        gridTemplateColumns={
+          slots.count <= 20 ? 'repeat(auto-fill, minmax(150px, 1fr))' : 'repeat(auto-fill, minmax(64px, 1fr))'
+        }
+        gap="1.5"
+      >
+        {numbers.map((number) => {
+          const entry = entryOf(number);
+          const hasDrift = entry !== undefined && drifted.includes(entry);
+          return (
+            <chakra.button
+              key={number}
+              type="button"
+              aria-pressed={chosen === number}
+              aria-label={`Slot ${number}: ${entry ? `${entry.seamName}${hasDrift ? ', drifted' : ''}` : 'empty'}`}
+              onClick={() => setChosen(number)}
+              minHeight={slots.count <= 20 ? '64px' : '44px'}
+              minWidth={0}
+              p="1.5"
+              textAlign="left"
+              borderWidth="1px"
+              borderRadius="3px"
+              borderColor={chosen === number ? 'accent' : entry ? 'edge' : 'line'}
+              bg={chosen === number ? 'accentSoft' : entry ? 'surface' : 'transparent'}
+              color={entry ? 'ink' : 'quiet'}
+              cursor="pointer"
+              overflow="hidden"
+            >
+              <Box fontFamily="mono" fontSize="14px">
+                {number}
+                {hasDrift && (
+                  <Box as="span" color="ochre" fontSize="12px">
+                    {' '}
+                    ◇
+                  </Box>
+                )}
+              </Box>
+              {slots.count <= 20 && (
+                <Box fontSize="12px" lineClamp={2}>
+                  {entry ? entry.seamName : 'empty'}
+                </Box>
+              )}
+              {slots.count > 20 && entry && <Box fontSize="11px">●</Box>}
+            </chakra.button>
+          );
+        })}
+      </Box>
+      {chosen !== null && (
+        <Box mt="3" aria-live="polite">
+          {present ? (
+            <Entry
+              key={`${chosen} ${present.id} ${present.found?.foundAt ?? ''}`}
+              machine={machine}
+              entry={present}
+              onFound={(next) => setEntries(entries.map((one) => (one.id === next.id ? next : one)))}
+            />
+          ) : (
+            <Notice level="note" word={`Slot ${chosen} is empty.`}>
+              Store a seam’s setting into it from the seam’s “Store” step.
+            </Notice>
+          )}
+        </Box>
+      )}
+    </Panel>
+  );
+}
+
+function driftOf({ file }: MachineResource, { dials, found, program }: SlotEntry): DriftLine[] {
+  return found ? driftReport(file, dials, found.dials, program) : [];
+}
+
+function Entry({
+  machine,
+  entry,
+  onFound,
+}: {
+  readonly machine: MachineResource;
+  readonly entry: SlotEntry;
+  readonly onFound: (entry: SlotEntry) => void;
+}) {
+  const [reading, setReading] = useState(false);
+  const task = useTask();
+  const drift = driftOf(machine, entry);
+  const off = drift.filter((line) => line.verdict === 'drifted');
+  return (
+    <Box as="section" aria-label={`Slot ${entry.slot}`} borderTopWidth="1px" borderColor="line" pt="2">
+      <Box display="flex" gap="3" alignItems="baseline" flexWrap="wrap">
+        <Heading as="h3" textStyle="heading">
+          Slot {entry.slot}: <Link to={`/seams/${entry.seamId}`}>{entry.seamName}</Link>
+        </Heading>
+        <Box fontSize="13px" color="quiet">
+          {entry.partName} · revision {entry.revision} · {fillerOf(entry.program.filler).name},{' '}
+          {wireSizeLabel(entry.program.diameterMm)} · stored {shopTime(entry.storedAt)} by {entry.storedBy}
+          {entry.note === '' ? '' : ` · “${entry.note}”`}
+        </Box>
+      </Box>
+      {entry.found ? (
+        off.length === 0 ? (
+          <Box fontSize="14px" color="spruce" my="1.5">
+            ● Stood as stored when {entry.found.foundBy} read it, {shopTime(entry.found.foundAt)}.
+          </Box>
+        ) : (
+          <Box my="2">
+            <Notice level="caution" word="Drifted.">
+              {entry.found.foundBy} found other figures {shopTime(entry.found.foundAt)}:
+              <Box as="ul" pl="4" listStyleType="disc">
+                {off.map((line) => (
+                  <li key={line.dialId}>
+                    {line.label} {line.found} {line.unit} instead of {line.reference} {line.unit}: {line.means}
+                  </li>
+                ))}
+              </Box>
+            </Notice>
+          </Box>
+        )
+      ) : (
+        <Box fontSize="13.5px" color="quiet" my="1.5">
+          Nobody has read it back since it was stored.
+        </Box>
+      )}
+      <Box display="flex" gap="2" flexWrap="wrap">
+        <Action onClick={() => setReading(!reading)} aria-expanded={reading}>
+          Read it back
+        </Action>
+      </Box>
+      {reading && (
+        <FoundForm
+          file={machine.file}
+          reference={entry.dials}
+          keep={`found/${machine.id}/${entry.slot}/${entry.id}`}
+          task={task}
+          onSend={(dials) => {
+            void task.run(async () => onFound(await api.noteFound(machine.id, entry.slot, dials)));
+          }}
+          onClose={() => setReading(false)}
+        />
+      )}
+      <History machineId={machine.id} slot={entry.slot} />
+    </Box>
+  );
+}
+
+function History({ machineId, slot }: { readonly machineId: string; readonly slot: number }) {
+  const [past, setPast] = useState<readonly SlotEntry[] | 'loading' | 'failed'>('loading');
+  useEffect(() => {
+    let current = true;
+    api.slotHistory(machineId, slot).then(
+      (entries) => {
+        if (current) setPast(entries);
+      },
+      () => {
+        if (current) setPast('failed');
+      },
+    );
+    return () => {
+      current = false;
+    };
+  }, [machineId, slot]);
+  if (past === 'loading') {
+    return (
+      <Box color="quiet" fontSize="13px" mt="2" role="status">
+        Loading what stood here before…
+      </Box>
+    );
+  }
+  if (past === 'failed') return <Notice level="caution">What stood here before could not be loaded.</Notice>;
+  return (
+    <Table label={`History of slot ${slot}`} mt="2">
+      <Heads names={['Stored', 'Seam', 'Feed', 'By', 'Note']} right={['Feed']} />
+      <tbody>
+        {past.map((one, at) => (
+          <tr key={one.id}>
+            <Cell>
+              {shopTime(one.storedAt)}
+              {at === 0 ? ', stands now' : ''}
+            </Cell>
+            <Cell>
+              {one.seamName}, revision {one.revision}
+            </Cell>
+            <Cell figure>{one.program.wireFeedMPerMin.toFixed(1)} m/min</Cell>
+            <Cell>{one.storedBy}</Cell>
+            <Cell>{one.note}</Cell>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}

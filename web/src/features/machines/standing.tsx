@@ -1,0 +1,364 @@
+/** How the machine stands now: process and poles, what is threaded and connected on each feeder, its dials; and its leads' resistance with the trend. */
+import { Box, Heading } from '@chakra-ui/react';
+import type { LeadReadingRow, MachineResource, StandingSave } from '@fox-tempo/contract';
+import {
+  commonGasCodes,
+  fillers,
+  gasOf,
+  grooves,
+  leadEffect,
+  leadTrend,
+  liners,
+  processWords,
+  setupProcesses,
+  wireSizes,
+  type FeederState,
+} from '@fox-tempo/core';
+import { lazy, Suspense, useState } from 'react';
+import { api } from '../../lib/api.ts';
+import { shopTime } from '../../lib/time.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { Action } from '../../ui/action.tsx';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { useKeptForm } from '../../ui/kept-text.ts';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { ValueField } from '../../ui/value-field.tsx';
+import { DialReading } from './found-form.tsx';
+import type { MachineEditor } from './use-machine.ts';
+
+const LeadChart = lazy(async () => ({ default: (await import('./lead-chart.tsx')).LeadChart }));
+
+const freshFeeder: FeederState = {
+  filler: 'steel-solid',
+  diameterMm: 1,
+  gas: 'M21-ArC-18',
+  groove: 'V',
+  rollMm: 1,
+  liner: 'steel',
+  tipMm: 1,
+  recessMm: 3,
+  flowLPerMin: 15,
+};
+
+export function Standing({
+  editor,
+  readings,
+}: {
+  readonly editor: MachineEditor;
+  readonly readings: readonly LeadReadingRow[];
+}) {
+  const { machine } = editor;
+  return (
+    <Box display="grid" gap="3">
+      <StandingForm key={machine.standing?.since ?? 'none'} editor={editor} />
+      <Leads machine={machine} loaded={readings} />
+    </Box>
+  );
+}
+
+function standingOf({ standing, file }: MachineResource): StandingSave {
+  if (standing) {
+    const { since: _since, ...rest } = standing;
+    return rest;
+  }
+  const first = file.feeders[0]?.id ?? 'one';
+  return {
+    process: 'gas-metal',
+    polarity: 'electrode-positive',
+    feederId: first,
+    feeders: { [first]: freshFeeder },
+    dials: {},
+    slot: null,
+  };
+}
+
+function StandingForm({ editor }: { readonly editor: MachineEditor }) {
+  const { machine, task } = editor;
+  const { file } = machine;
+  const keep = `standing/${machine.id}`;
+  const stored = standingOf(machine);
+  const [form, setForm, forget] = useKeptForm<StandingSave>(keep, stored);
+  const set = (change: Partial<StandingSave>) => setForm({ ...form, ...change });
+  const setFeeder = (id: string, change: Partial<FeederState>) =>
+    set({ feeders: { ...form.feeders, [id]: { ...(form.feeders[id] ?? freshFeeder), ...change } } });
+  const edited = JSON.stringify(form) !== JSON.stringify(stored);
+  return (
+    <Panel
+      title="As it stands"
+      aside={
+        <Box textStyle="label" color="quiet">
+          {machine.standing ? `entered ${shopTime(machine.standing.since)}` : 'nobody has entered it yet'}
+        </Box>
+      }
+    >
+      <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="2.5" mb="3">
+        <ChoiceField
+          label="Process"
+          value={form.process}
+          choices={setupProcesses.map((value) => ({ value, label: processWords[value] }))}
+          onChange={(process) => set({ process })}
+        />
+        <ChoiceField
+          label="Poles"
+          value={form.polarity}
+          choices={[
+            { value: 'electrode-positive', label: 'wire on plus' },
+            { value: 'electrode-negative', label: 'wire on minus' },
+          ]}
+          onChange={(polarity) => set({ polarity })}
+        />
+        <ChoiceField
+          label="Feeder switched on"
+          value={form.feederId}
+          choices={file.feeders.map(({ id, label, gun }) => ({ value: id, label: `${label}, ${gun}` }))}
+          onChange={(feederId) => set({ feederId })}
+        />
+        {file.slots.count > 0 && (
+          <ValueField
+            label="Memory slot in use"
+            of="plain"
+            value={form.slot}
+            keep={`${keep}/slot`}
+            range={[file.slots.first, file.slots.first + file.slots.count - 1]}
+            whole
+            optional
+            onValue={(slot) => set({ slot })}
+          />
+        )}
+      </Box>
+      {file.feeders.map(({ id, label, gun, gunLengthM }) => {
+        const feeder = form.feeders[id];
+        return (
+          <Box key={id} as="section" aria-label={label} borderTopWidth="1px" borderColor="line" py="2">
+            <Heading as="h3" textStyle="heading" mb="1.5">
+              {label}{' '}
+              <Box as="span" fontWeight={400} fontSize="13px" color="quiet">
+                {gun}, {gunLengthM} m
+              </Box>
+            </Heading>
+            {feeder ? (
+              <FeederFields feeder={feeder} keep={`${keep}/${id}`} onChange={(change) => setFeeder(id, change)} />
+            ) : (
+              <Action onClick={() => setFeeder(id, {})}>Enter what is on it</Action>
+            )}
+          </Box>
+        );
+      })}
+      {file.dials.length > 0 && (
+        <Box as="section" aria-label="Dials as they stand" borderTopWidth="1px" borderColor="line" py="2">
+          <Heading as="h3" textStyle="heading" mb="1.5">
+            Dials
+          </Heading>
+          <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="2.5">
+            {file.dials.map((dial) => (
+              <DialReading
+                key={dial.id}
+                dial={dial}
+                value={form.dials[dial.id] ?? null}
+                keep={`${keep}/dial/${dial.id}`}
+                onValue={(value) => {
+                  const { [dial.id]: _old, ...rest } = form.dials;
+                  set({ dials: value === null ? rest : { ...rest, [dial.id]: value } });
+                }}
+              />
+            ))}
+          </Box>
+        </Box>
+      )}
+      {task.problem !== null && (
+        <Notice level="refusal" word="Not saved." urgent>
+          {task.problem} What you typed is kept on this device.
+        </Notice>
+      )}
+      <Box display="flex" gap="2" mt="2">
+        <Action
+          kind="main"
+          disabled={task.busy || (!edited && machine.standing !== null)}
+          onClick={() => {
+            void editor.saveStanding(form).then((done) => {
+              if (done) forget();
+            });
+          }}
+        >
+          This is how it stands
+        </Action>
+        <Action disabled={!edited} onClick={forget}>
+          Back to what is stored
+        </Action>
+      </Box>
+    </Panel>
+  );
+}
+
+export function FeederFields({
+  feeder,
+  keep,
+  onChange,
+}: {
+  readonly feeder: FeederState;
+  readonly keep: string;
+  readonly onChange: (change: Partial<FeederState>) => void;
+}) {
+  return (
+    <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="2.5">
+      <ChoiceField
+        label="Wire"
+        value={feeder.filler}
+        choices={fillers.map(({ code, name }) => ({ value: code, label: name }))}
+        onChange={(filler) => onChange({ filler })}
+      />
+      <ChoiceField
+        label="Size"
+        value={String(feeder.diameterMm)}
+        choices={wireSizes.map(({ diameterMm, label }) => ({ value: String(diameterMm), label }))}
+        onChange={(value) => onChange({ diameterMm: Number(value) })}
+      />
+      <ChoiceField
+        label="Gas"
+        value={feeder.gas}
+        choices={commonGasCodes.map((code) => ({
+          value: code,
+          label: code === 'none' ? 'no gas' : gasOf(code).name,
+        }))}
+        onChange={(gas) => onChange({ gas })}
+      />
+      <ValueField
+        label="Flow at the nozzle"
+        of="gasFlow"
+        value={feeder.flowLPerMin}
+        keep={`${keep}/flow`}
+        range={[0, 60]}
+        onValue={(flowLPerMin) => onChange({ flowLPerMin: flowLPerMin ?? 0 })}
+      />
+      <ChoiceField
+        label="Roll groove"
+        value={feeder.groove}
+        choices={grooves.map((value) => ({ value, label: value === 'knurled' ? 'knurled' : `${value}, smooth` }))}
+        onChange={(groove) => onChange({ groove })}
+      />
+      <ValueField
+        label="Stamped on the roll"
+        of="diameter"
+        value={feeder.rollMm}
+        keep={`${keep}/roll`}
+        range={[0.5, 2.5]}
+        step={0.1}
+        onValue={(rollMm) => onChange({ rollMm: rollMm ?? 1 })}
+      />
+      <ChoiceField
+        label="Liner"
+        value={feeder.liner}
+        choices={liners.map((value) => ({ value, label: value }))}
+        onChange={(liner) => onChange({ liner })}
+      />
+      <ValueField
+        label="Contact tip"
+        of="diameter"
+        value={feeder.tipMm}
+        keep={`${keep}/tip`}
+        range={[0.5, 2.5]}
+        step={0.1}
+        onValue={(tipMm) => onChange({ tipMm: tipMm ?? 1 })}
+      />
+      <ValueField
+        label="Tip behind the nozzle edge"
+        of="shortLength"
+        value={feeder.recessMm}
+        keep={`${keep}/recess`}
+        range={[-10, 20]}
+        onValue={(recessMm) => onChange({ recessMm: recessMm ?? 0 })}
+      />
+    </Box>
+  );
+}
+
+function Leads({ machine, loaded }: { readonly machine: MachineResource; readonly loaded: readonly LeadReadingRow[] }) {
+  const [rows, setRows] = useState(loaded);
+  const keep = `lead/${machine.id}`;
+  const [form, setForm, forget] = useKeptForm<{ mOhm: number | null; note: string }>(keep, { mOhm: null, note: '' });
+  const task = useTask();
+  const trend = leadTrend(rows);
+  const feeder = machine.standing?.feeders[machine.standing.feederId];
+  // At the middle of what such a machine runs: what the gained resistance does to the arc.
+  const effect = trend && feeder ? leadEffect(feeder, 150, trend.gainedMOhm) : undefined;
+  return (
+    <Panel title="Leads, gun and clamp">
+      {trend ? (
+        <Box fontSize="14px" mb="2">
+          <Box as="span" textStyle="bigFigure">
+            {trend.latestMOhm.toFixed(1)}
+          </Box>{' '}
+          mΩ at the last reading
+          {trend.perMonthMOhm === undefined ? '' : `, ${signed(trend.perMonthMOhm)} mΩ a month`}. {trend.words}
+          {effect !== undefined && trend.gainedMOhm > 0.5 && (
+            <Box color="quiet" fontSize="13.5px" mt="1">
+              Against the first reading this loses {effect.volts.toFixed(1)} V at 150 A: the same dial makes an arc{' '}
+              {Math.abs(effect.arcMm).toFixed(1)} mm shorter, because Δl = ΔR · I / E.
+            </Box>
+          )}
+        </Box>
+      ) : (
+        <Notice level="note">
+          No resistance was measured yet; the model takes {machine.file.circuitMOhm} mΩ as entered under “About”.
+        </Notice>
+      )}
+      {rows.length > 1 && (
+        <Suspense
+          fallback={
+            <Box height="190px" display="grid" placeItems="center" color="quiet" fontSize="13px" role="status">
+              Drawing the trend…
+            </Box>
+          }
+        >
+          <LeadChart rows={rows} machineName={machine.file.name} />
+        </Suspense>
+      )}
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: '1fr', md: '160px 1fr auto' }}
+        gap="2.5"
+        alignItems="start"
+        mt="2"
+      >
+        <ValueField
+          label="Measured now"
+          of="resistance"
+          value={form.mOhm}
+          keep={`${keep}/mohm`}
+          range={[0, 80]}
+          step={0.1}
+          optional
+          onValue={(mOhm) => setForm({ ...form, mOhm })}
+          hint="gun tip on clean plate, source’s own test or meter; arc off"
+        />
+        <TextField label="Note" value={form.note} onChange={(note) => setForm({ ...form, note })} />
+        <Action
+          kind="main"
+          mt="18px"
+          disabled={form.mOhm === null || task.busy}
+          onClick={() => {
+            const { mOhm, note } = form;
+            if (mOhm === null) return;
+            void task.run(async () => {
+              setRows((await api.addLeadReading(machine.id, { mOhm, note })).items);
+              forget();
+            });
+          }}
+        >
+          Log it
+        </Action>
+      </Box>
+      {task.problem !== null && (
+        <Notice level="refusal" word="Not logged." urgent>
+          {task.problem}
+        </Notice>
+      )}
+    </Panel>
+  );
+}
+
+function signed(value: number): string {
+  return `${value >= 0 ? '+' : '−'}${Math.abs(value).toFixed(1)}`;
+}

@@ -1,0 +1,180 @@
+/** Teaching one chart line: a few printed or observed points, the fitted line with what each point misses by, the doubtful one named. */
+import { Box } from '@chakra-ui/react';
+import type { MachineFile } from '@fox-tempo/contract';
+import { fitLine, formatWithUnit, type ChartPoint, type LineFit } from '@fox-tempo/core';
+import { lazy, Suspense, useMemo } from 'react';
+import { useSettings } from '../../lib/settings.ts';
+import { Action } from '../../ui/action.tsx';
+import { useKeptForm } from '../../ui/kept-text.ts';
+import { Notice } from '../../ui/notice.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { ValueField } from '../../ui/value-field.tsx';
+import type { MachineEditor } from './use-machine.ts';
+
+const LineChart = lazy(async () => ({ default: (await import('./line-chart.tsx')).LineFitChart }));
+
+type FileLine = MachineFile['chartLines'][number];
+
+export function TeachLine({
+  editor,
+  line,
+  onClose,
+}: {
+  readonly editor: MachineEditor;
+  readonly line: FileLine;
+  readonly onClose: () => void;
+}) {
+  const { machine, task } = editor;
+  const units = useSettings((state) => state.units);
+  const keep = `teach/${machine.id}/${line.number}`;
+  const [{ points }, setForm, forget] = useKeptForm<{ points: ChartPoint[] }>(keep, {
+    points: [...(line.points ?? [{}, {}])],
+  });
+  const filled = useMemo(
+    () => points.filter((point) => Object.values(point).some((value) => value !== undefined)),
+    [points],
+  );
+  const fit = useMemo(() => fitLine({ ...line, points: filled }), [line, filled]);
+  const set = (at: number, change: ChartPoint) =>
+    setForm({ points: points.map((point, index) => (index === at ? { ...point, ...change } : point)) });
+  const doubtOf = (point: ChartPoint) =>
+    fit.ok ? fit.value.points.find((one) => one.index === filled.indexOf(point))?.doubt : undefined;
+  const field = (
+    at: number,
+    key: keyof ChartPoint,
+    label: string,
+    of: 'wireFeed' | 'thickness' | 'current' | 'voltage',
+  ) => (
+    <ValueField
+      label={`${label} ${at + 1}`}
+      of={of}
+      value={points[at]?.[key] ?? null}
+      keep={`${keep}/${at}/${key}`}
+      optional
+      step={of === 'current' ? 1 : 0.1}
+      onValue={(value) => set(at, { [key]: value ?? undefined })}
+    />
+  );
+  return (
+    <Box as="section" aria-label={`Teach line ${line.number}`} bg="page" p="3" borderRadius="4px" my="2">
+      <Box fontSize="13px" color="quiet" mb="2">
+        Copy two to five rows of the door, or note what the machine showed. Feed or thickness with amperes; volts tell
+        where its arc stands.
+      </Box>
+      {points.map((point, at) => (
+        <Box key={at} mb="1">
+          <Box
+            display="grid"
+            gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr) auto' }}
+            gap="2"
+            alignItems="start"
+          >
+            {field(at, 'wireFeedMPerMin', 'Feed', 'wireFeed')}
+            {field(at, 'thicknessMm', 'Thickness', 'thickness')}
+            {field(at, 'currentA', 'Current', 'current')}
+            {field(at, 'voltageV', 'Voltage', 'voltage')}
+            <Action
+              kind="quiet"
+              fontSize="13px"
+              mt="18px"
+              aria-label={`Take out point ${at + 1}`}
+              onClick={() => setForm({ points: points.filter((_, index) => index !== at) })}
+            >
+              Take out
+            </Action>
+          </Box>
+          {doubtOf(point) !== undefined && (
+            <Notice level="caution" word={`Point ${at + 1} is doubtful:`}>
+              {doubtOf(point)}. Look at the door again.
+            </Notice>
+          )}
+        </Box>
+      ))}
+      <Action kind="quiet" onClick={() => setForm({ points: [...points, {}] })}>
+        One more point
+      </Action>
+      {fit.ok ? (
+        <>
+          <Suspense
+            fallback={
+              <Box height="250px" display="grid" placeItems="center" color="quiet" fontSize="13px" role="status">
+                Drawing the line…
+              </Box>
+            }
+          >
+            <LineChart line={line} fit={fit.value} />
+          </Suspense>
+          <Residuals fit={fit.value} units={units} />
+        </>
+      ) : (
+        filled.length > 0 && (
+          <Notice level="note" word="Not a line yet.">
+            {fit.issues.map((issue) => issue.message).join(' ')}
+          </Notice>
+        )
+      )}
+      {task.problem !== null && (
+        <Notice level="refusal" word="Not saved." urgent>
+          {task.problem}
+        </Notice>
+      )}
+      <Box display="flex" gap="2" mt="2">
+        <Action
+          kind="main"
+          disabled={!fit.ok || task.busy}
+          onClick={() => {
+            void editor
+              .saveFile((file) => ({
+                ...file,
+                chartLines: file.chartLines.map((one) =>
+                  one.number === line.number ? { ...one, points: filled.map((point) => ({ ...point })) } : one,
+                ),
+              }))
+              .then((done) => {
+                if (done) {
+                  forget();
+                  onClose();
+                }
+              });
+          }}
+        >
+          Keep these {filled.length} points
+        </Action>
+        <Action
+          onClick={() => {
+            forget();
+            onClose();
+          }}
+        >
+          Leave it
+        </Action>
+      </Box>
+    </Box>
+  );
+}
+
+function Residuals({ fit, units }: { readonly fit: LineFit; readonly units: 'metric' | 'us' }) {
+  const miss = (value: number | undefined, unit: string, digits: number) =>
+    value === undefined
+      ? '–'
+      : Number(value.toFixed(digits)) === 0
+        ? `0 ${unit}`
+        : `${value > 0 ? '+' : '−'}${Math.abs(value).toFixed(digits)} ${unit}`;
+  return (
+    <Table label="What each point misses by">
+      <Heads names={['Feed', 'Current off', 'Voltage off']} right={['Current off', 'Voltage off']} />
+      <tbody>
+        {fit.points.map((point) => (
+          <tr key={point.index}>
+            <Cell>
+              {formatWithUnit(point.wireFeedMPerMin, 'wireFeed', units)}
+              {point.feedComputed ? ' (from its current)' : ''}
+            </Cell>
+            <Cell figure>{point.feedComputed ? '–' : miss(point.currentMissA, 'A', 0)}</Cell>
+            <Cell figure>{miss(point.voltageMissV, 'V', 1)}</Cell>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}

@@ -1,0 +1,36 @@
+/** A trigger mode as a state diagram in a row: states as boxes, what a press or release does written on the arrows. */
+import { Box } from '@chakra-ui/react';
+import type { TriggerMode } from '@fox-tempo/core';
+
+const verbs = { press: 'press', release: 'let go', tap: 'tap', time: 'after its time', arc: 'when it lights' } as const;
+
+export function TriggerDrawing({ mode }: { readonly mode: TriggerMode }) {
+  return (
+    <Box as="ol" display="flex" flexWrap="wrap" gap="2" my="2" listStyleType="none">
+      {mode.states.map((state) => {
+        const moves = mode.moves.filter((move) => move.from === state);
+        return (
+          <Box
+            as="li"
+            key={state}
+            borderWidth="1px"
+            borderColor="edge"
+            borderRadius="4px"
+            bg="page"
+            px="2.5"
+            py="1.5"
+            minWidth="112px"
+            fontSize="13px"
+          >
+            <Box fontWeight={600}>{state}</Box>
+            {moves.map((move) => (
+              <Box key={`${move.on}${move.to}`} textStyle="label" color="quiet">
+                {verbs[move.on]} → {move.to}
+              </Box>
+            ))}
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

@@ -1,0 +1,44 @@
+/** The order of work on one seam, as links between its views; only the views that exist. */
+import { Box } from '@chakra-ui/react';
+import { NavLink } from 'react-router';
+
+const steps = [
+  { path: '', name: 'Seam' },
+  { path: '/wire', name: 'Wire and gas' },
+  { path: '/setup', name: 'Set-up' },
+  { path: '/store', name: 'Store' },
+] as const;
+
+export function SeamSteps({ seamId }: { readonly seamId: string }) {
+  return (
+    <Box as="nav" aria-label="Steps of this seam" display="flex" gap="1" flexWrap="wrap">
+      {steps.map(({ path, name }) => (
+        <Box
+          asChild
+          key={name}
+          display="inline-flex"
+          alignItems="center"
+          minHeight="44px"
+          px="2.5"
+          fontWeight={600}
+          fontSize="13px"
+          color="quiet"
+          borderBottomWidth="3px"
+          borderColor="line"
+          _hover={{ color: 'ink', bg: 'accentSoft' }}
+          css={{
+            '&[aria-current=page]': {
+              color: 'var(--chakra-colors-ink)',
+              background: 'var(--chakra-colors-accent-soft)',
+              borderBottomColor: 'var(--chakra-colors-accent)',
+            },
+          }}
+        >
+          <NavLink to={`/seams/${seamId}${path}`} end>
+            {name}
+          </NavLink>
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,106 @@
+/** The slow beat in numbers, always mean, high and low together, with what it does to the bead. */
+import { Box } from '@chakra-ui/react';
+import { doublePulse, type Plan, type PlanInput } from '@fox-tempo/core';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Figure } from '../../ui/quantity.tsx';
+
+export function SlowBeat({ plan, input }: { readonly plan: Plan; readonly input: PlanInput }) {
+  const beat = plan.slowBeat;
+  if (!beat) return null;
+  const outcome = doublePulse({
+    from: {
+      school: 'two-level',
+      highFeedMPerMin: beat.highFeedMPerMin,
+      lowFeedMPerMin: beat.lowFeedMPerMin,
+      highSharePercent: 100 * beat.highShare,
+      frequencyHz: beat.frequencyHz,
+    },
+    to: 'two-level',
+    travelMmPerMin: plan.travelMmPerMin,
+    wire: {
+      filler: input.filler,
+      gas: input.gas,
+      diameterMm: input.diameterMm,
+      extensionMm: plan.ctwdMm - plan.arcLengthMm,
+    },
+  });
+  const found = outcome.ok ? outcome.value : null;
+  return (
+    <Panel
+      title="Slow beat"
+      aside={
+        <Box textStyle="label" color="quiet">
+          a fifth up and down to start from
+        </Box>
+      }
+    >
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: '1fr 1fr', sm: 'repeat(4, minmax(0, 1fr))' }}
+        columnGap="4"
+        rowGap="1.5"
+      >
+        <Item label="Mean feed">
+          <Figure value={beat.meanFeedMPerMin} of="wireFeed" />
+        </Item>
+        <Item label="Slow high">
+          <Figure value={beat.highFeedMPerMin} of="wireFeed" />
+        </Item>
+        <Item label="Slow low">
+          <Figure value={beat.lowFeedMPerMin} of="wireFeed" />
+        </Item>
+        <Item label="Share at high">
+          <Figure value={100 * beat.highShare} of="percent" />
+        </Item>
+        <Item label="Slow rate">
+          <Figure value={beat.frequencyHz} of="frequency" digits={1} />
+        </Item>
+        <Item label="Ripple">
+          <Figure value={beat.ripplePitchMm} of="shortLength" />
+        </Item>
+        {found?.effect && (
+          <>
+            <Item label="Mean current">
+              <Figure value={found.effect.meanCurrentA} of="current" />
+            </Item>
+            <Item label="High and low current">
+              <Figure value={found.effect.high.meanCurrentA} of="current" />
+              {' / '}
+              <Figure value={found.effect.low.meanCurrentA} of="current" />
+            </Item>
+          </>
+        )}
+      </Box>
+      {found?.effect && (
+        <Box textStyle="label" color="quiet" mt="2">
+          Against single pulse at the same mean feed: {heatWords(found.effect.meanPowerW, found.effect.singlePowerW)}{' '}
+          Whether a beat is hotter or colder is a matter of its numbers, never of its name.
+        </Box>
+      )}
+      {found?.warnings.map((warning) => (
+        <Box key={warning.code} mt="2">
+          <Notice level={warning.level}>{warning.message}</Notice>
+        </Box>
+      ))}
+    </Panel>
+  );
+}
+
+function Item({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
+  return (
+    <Box>
+      <Box textStyle="label" color="quiet">
+        {label}
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+function heatWords(mean: number, single: number): string {
+  const percent = 100 * (mean / single - 1);
+  return Math.abs(percent) < 0.5
+    ? 'the same power.'
+    : `${Math.abs(percent).toFixed(1)} % ${percent > 0 ? 'more' : 'less'} power.`;
+}

@@ -1,0 +1,1 @@
+export { loadSetup, Setup } from './setup.tsx';

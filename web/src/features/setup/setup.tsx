@@ -1,0 +1,411 @@
+/** The set-up walk: from how the machine stands to what this seam needs. Only the differences, the most often forgotten first, safe ways only. */
+import { Box, Heading } from '@chakra-ui/react';
+import type { MachineResource, SeamResource, StepTimes } from '@fox-tempo/contract';
+import {
+  changeover,
+  checkLoaded,
+  feedRisk,
+  firstArcList,
+  flowBand,
+  formatWithUnit,
+  translate,
+  type Changeover,
+  type MachineState,
+  type Program,
+  type SetupStep,
+} from '@fox-tempo/core';
+import { useEffect, useState } from 'react';
+import { Link, useLoaderData } from 'react-router';
+import { api } from '../../lib/api.ts';
+import { useSettings } from '../../lib/settings.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { Action } from '../../ui/action.tsx';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { useKeptForm } from '../../ui/kept-text.ts';
+import { Notice } from '../../ui/notice.tsx';
+import { PageHead } from '../../ui/page-head.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { Tick } from '../../ui/tick.tsx';
+import { ValueField } from '../../ui/value-field.tsx';
+import { chosenMachine } from '../dial-card/index.ts';
+import { SeamSteps } from '../seam-steps/index.tsx';
+import { GrooveDrawing, LengthsDrawing, RecessDrawing } from './drawings.tsx';
+
+export async function loadSetup({ params, request }: { params: { id?: string | undefined }; request: Request }) {
+  const [seam, machines] = await Promise.all([api.seam(params.id ?? '', request.signal), api.machines(request.signal)]);
+  return { seam, machines: machines.filter((machine) => !machine.retired) };
+}
+
+export function Setup() {
+  const { seam, machines: loaded } = useLoaderData<Awaited<ReturnType<typeof loadSetup>>>();
+  const [machines, setMachines] = useState(loaded);
+  const machineId = useSettings((state) => state.machineId);
+  const chooseMachine = useSettings((state) => state.chooseMachine);
+  const machine = chosenMachine(machines, machineId);
+  const program = seam.revision?.program ?? null;
+  return (
+    <>
+      <PageHead title={`Set-up for ${seam.spec.name}`} line={`${seam.partName} · ${seam.spec.grade}`} />
+      <Box px="3" pt="1">
+        <SeamSteps seamId={seam.id} />
+      </Box>
+      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
+        {!program ? (
+          <Notice level="note">
+            This seam has no saved setting yet. <Link to={`/seams/${seam.id}`}>Save one on its sheet</Link> and the walk
+            knows what the machine needs.
+          </Notice>
+        ) : !machine ? (
+          <Notice level="note">No machine is described yet.</Notice>
+        ) : (
+          <>
+            <Box maxWidth="340px">
+              <ChoiceField
+                label="On which machine"
+                value={machine.id}
+                choices={machines.map(({ id, file }) => ({ value: id, label: `${file.name}, ${file.place}` }))}
+                onChange={chooseMachine}
+              />
+            </Box>
+            <Walk
+              key={`${machine.id} ${machine.version}`}
+              seam={seam}
+              program={program}
+              machine={machine}
+              onStands={(next) => setMachines(machines.map((one) => (one.id === next.id ? next : one)))}
+            />
+          </>
+        )}
+      </Box>
+    </>
+  );
+}
+
+function Walk({
+  seam,
+  program,
+  machine,
+  onStands,
+}: {
+  readonly seam: SeamResource;
+  readonly program: Program;
+  readonly machine: MachineResource;
+  readonly onStands: (machine: MachineResource) => void;
+}) {
+  const [times, setTimes] = useState<StepTimes>({ minutes: {} });
+  useEffect(() => {
+    const abort = new AbortController();
+    // Without the shop's own times the usual ones stand; the walk does not wait for them.
+    api.stepTimes(machine.id, abort.signal).then(setTimes, () => undefined);
+    return () => abort.abort();
+  }, [machine.id]);
+  const state: MachineState = machine.standing ?? unknownState(machine);
+  const list = changeover(machine.file, state, program, times.minutes);
+  const check = checkLoaded(machine.file, state, program);
+  const keep = `setup/${machine.id}/${seam.id}/${seam.revision?.number ?? 0}/${machine.version}`;
+  const [ticks, setTicks, forget] = useKeptForm<Record<string, boolean>>(keep, {});
+  const task = useTask();
+  const done = list.steps.every((step) => ticks[step.kind]);
+
+  const tick = (step: SetupStep, ticked: boolean, minutes: number | null) => {
+    setTicks({ ...ticks, [step.kind]: ticked });
+    if (ticked && minutes !== null) {
+      void task.run(async () => setTimes(await api.addStepTime(machine.id, { kind: step.kind, minutes })));
+    }
+  };
+
+  const writeDown = () =>
+    void task.run(async () => {
+      const { file, standing } = machine;
+      const dials = Object.fromEntries(translate(file, program).dials.map((dial) => [dial.dialId, dial.value]));
+      const { needed, feederId } = list;
+      const { process, polarity, ctwdMm: _reach, ...feeder } = needed;
+      onStands(
+        await api.saveStanding(machine.id, machine.version, {
+          process,
+          polarity,
+          feederId,
+          feeders: { ...standing?.feeders, [feederId]: feeder },
+          dials: { ...standing?.dials, ...dials },
+          slot: null,
+        }),
+      );
+      forget();
+    });
+
+  return (
+    <Box
+      display="grid"
+      gap="3"
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.5fr) minmax(0, 1fr)' }}
+      alignItems="start"
+    >
+      <Box display="grid" gap="3" minWidth={0}>
+        <Panel
+          title={list.steps.length === 0 ? 'Nothing to change' : `${list.steps.length} things to change`}
+          aside={
+            <Box textStyle="label" color="quiet">
+              {list.steps.length === 0 ? '' : `about ${Math.round(list.minutes)} min`}
+              {machine.file.feeders.length > 1 ? ` · ${list.feederLabel}` : ''}
+            </Box>
+          }
+        >
+          {machine.standing === null && (
+            <Notice level="caution" word="Nobody has entered how it stands.">
+              So everything is asked for. <Link to={`/machines/${machine.id}/standing`}>Enter how it stands</Link> and
+              only the differences are left.
+            </Notice>
+          )}
+          {list.steps.length === 0 ? (
+            <Box fontSize="14px" color="spruce">
+              ● Process, poles, wire, gas, rolls, liner and tip are right for this seam.
+            </Box>
+          ) : (
+            <Box as="ol" listStyleType="none">
+              {list.steps.map((step) => (
+                <Step
+                  key={step.kind}
+                  step={step}
+                  list={list}
+                  ticked={ticks[step.kind] ?? false}
+                  isOwnTime={times.minutes[step.kind] !== undefined}
+                  onTick={(ticked, minutes) => tick(step, ticked, minutes)}
+                />
+              ))}
+            </Box>
+          )}
+          {task.problem !== null && (
+            <Notice level="refusal" word="Not saved." urgent>
+              {task.problem}
+            </Notice>
+          )}
+          <Box display="flex" gap="2" mt="3" flexWrap="wrap" alignItems="center">
+            <Action kind="main" disabled={!done || task.busy} onClick={writeDown}>
+              {list.steps.length === 0 ? 'The dials are set: write it down' : 'All done: write it down'}
+            </Action>
+            <Box fontSize="13px" color="quiet">
+              {done
+                ? `${machine.file.name} is then known to stand like this, dials as on its card.`
+                : `${list.steps.filter((step) => !ticks[step.kind]).length} left`}
+            </Box>
+          </Box>
+        </Panel>
+        <Panel title="Loaded against selected">
+          {check.blocked ? (
+            <Notice level="refusal" word="No trial yet:">
+              {check.rows
+                .filter((row) => !row.agrees)
+                .map((row) => row.what)
+                .join(', ')}{' '}
+              {check.rows.filter((row) => !row.agrees).length === 1 ? 'does' : 'do'} not agree. A mismatch here is also
+              the first cause to look at when an arc is bad.
+            </Notice>
+          ) : (
+            <Box fontSize="14px" color="spruce" mb="1">
+              ● What is loaded, what is chosen on the machine and what this seam needs agree.
+            </Box>
+          )}
+          <Table label="Loaded against selected" mt="2">
+            <Heads names={['', 'Loaded', 'Chosen on it', 'This seam needs', '']} />
+            <tbody>
+              {check.rows.map((row) => (
+                <tr key={row.what}>
+                  <Cell head>{row.what}</Cell>
+                  <Cell>{row.loaded}</Cell>
+                  <Cell>{row.selected}</Cell>
+                  <Cell>{row.needed}</Cell>
+                  <Cell color={row.agrees ? 'spruce' : 'crimson'} whiteSpace="nowrap" pr="0">
+                    {row.agrees ? '● agrees' : '✕ differs'}
+                  </Cell>
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+        </Panel>
+      </Box>
+      <Box display="grid" gap="3" minWidth={0}>
+        <FirstArc seam={seam} program={program} />
+        <Panel title="Four lengths, four names">
+          <LengthsDrawing ctwdMm={program.ctwdMm} recessMm={list.needed.recessMm} />
+        </Panel>
+        <WireAndFlow program={program} list={list} machine={machine} />
+      </Box>
+    </Box>
+  );
+}
+
+function unknownState({ file }: MachineResource): MachineState {
+  return {
+    process: 'gas-metal',
+    polarity: 'electrode-positive',
+    feederId: file.feeders[0]?.id ?? 'one',
+    feeders: {},
+    dials: {},
+  };
+}
+
+function Step({
+  step,
+  list,
+  ticked,
+  isOwnTime,
+  onTick,
+}: {
+  readonly step: SetupStep;
+  readonly list: Changeover;
+  readonly ticked: boolean;
+  readonly isOwnTime: boolean;
+  /** With the minutes it took, when it was timed. */
+  readonly onTick: (ticked: boolean, minutes: number | null) => void;
+}) {
+  const [startedAt, setStartedAt] = useState<number | null>(null);
+  return (
+    <Box as="li" borderTopWidth="1px" borderColor="line" py="2" {...(ticked ? { opacity: 0.75 } : {})}>
+      <Box display="flex" gap="3" alignItems="flex-start">
+        <Box flex="1" minWidth={0}>
+          <Tick
+            checked={ticked}
+            onChange={(next) => {
+              onTick(next, startedAt === null ? null : Math.max((Date.now() - startedAt) / 60_000, 0.1));
+              setStartedAt(null);
+            }}
+          >
+            <Box as="strong" fontSize="15px">
+              {step.title}
+            </Box>
+            <Box as="span" display="block" fontSize="14px">
+              {step.from} → <strong>{step.to}</strong>
+            </Box>
+          </Tick>
+        </Box>
+        <Box textAlign="right" flexShrink={0}>
+          <Box textStyle="figure">{Math.round(step.minutes)} min</Box>
+          <Box textStyle="label" color="quiet">
+            {isOwnTime ? 'timed here' : 'usual'}
+          </Box>
+        </Box>
+      </Box>
+      {!ticked && (
+        <Box pl="34px">
+          {step.cautions.map((caution) => (
+            <Box key={caution.code} mb="1">
+              <Notice level={caution.level}>{caution.message}</Notice>
+            </Box>
+          ))}
+          <Box display="flex" gap="4" flexWrap="wrap" alignItems="flex-start">
+            <Box as="ol" pl="5" listStyleType="decimal" fontSize="14px" flex="1 1 260px">
+              {step.how.map((line) => (
+                <Box as="li" key={line} py="0.5">
+                  {line}
+                </Box>
+              ))}
+            </Box>
+            {step.kind === 'rolls' && <GrooveDrawing groove={list.needed.groove} />}
+            {step.kind === 'recess' && <RecessDrawing recessMm={list.needed.recessMm} />}
+          </Box>
+          <Box fontSize="13px" color="quiet" mt="1">
+            If forgotten: {step.why}
+          </Box>
+          <Action
+            kind="quiet"
+            fontSize="13px"
+            onClick={() => setStartedAt(startedAt === null ? Date.now() : null)}
+            aria-pressed={startedAt !== null}
+            aria-label={`Time it: ${step.title}`}
+          >
+            {startedAt === null ? 'Time it' : 'Timing… the tick stops it'}
+          </Action>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function FirstArc({ seam, program }: { readonly seam: SeamResource; readonly program: Program }) {
+  const list = firstArcList(seam.spec.materialGroup, program.mode);
+  const today = new Date().toISOString().slice(0, 10);
+  const [ticks, setTicks] = useKeptForm<Record<string, boolean>>(`first-arc/${today}/${seam.spec.materialGroup}`, {});
+  const left = list.filter((line) => !ticks[line]).length;
+  return (
+    <Panel
+      title="Before the first arc today"
+      aside={
+        <Box textStyle="label" color={left === 0 ? 'spruce' : 'quiet'}>
+          {left === 0 ? '● all ticked' : `${left} left`}
+        </Box>
+      }
+    >
+      {list.map((line) => (
+        <Tick key={line} checked={ticks[line] ?? false} onChange={(ticked) => setTicks({ ...ticks, [line]: ticked })}>
+          {line}
+        </Tick>
+      ))}
+      <Box textStyle="label" color="quiet" mt="1">
+        The usual cautions; your shop’s and your local rules come first.
+      </Box>
+    </Panel>
+  );
+}
+
+function WireAndFlow({
+  program,
+  list,
+  machine,
+}: {
+  readonly program: Program;
+  readonly list: Changeover;
+  readonly machine: MachineResource;
+}) {
+  const units = useSettings((state) => state.units);
+  const [form, setForm] = useKeptForm(`flow/${machine.id}`, { boreMm: 16, draught: false });
+  const band = flowBand(program, form.boreMm, form.draught);
+  const feeder = machine.file.feeders.find((one) => one.id === list.feederId);
+  const risk = feedRisk(program.filler, program.diameterMm, feeder?.gunLengthM ?? 3, list.needed.liner);
+  const flow = (value: number) => formatWithUnit(value, 'gasFlow', units);
+  const other = units === 'metric' ? 'us' : 'metric';
+  return (
+    <Panel title="Gas and wire on the way">
+      <Heading as="h3" textStyle="label" color="quiet">
+        Flow at the nozzle
+      </Heading>
+      <Box textStyle="bigFigure">
+        {flow(band.lowLPerMin)} to {flow(band.highLPerMin)}
+      </Box>
+      <Box fontSize="13px" color="quiet" mb="2">
+        {formatWithUnit(band.lowLPerMin, 'gasFlow', other)} to {formatWithUnit(band.highLPerMin, 'gasFlow', other)};
+        because {band.because}. Measure at the nozzle and read the middle of the ball.
+      </Box>
+      {band.caution !== undefined && (
+        <Box mb="2">
+          <Notice level="caution">{band.caution}</Notice>
+        </Box>
+      )}
+      <Box display="grid" gridTemplateColumns="140px 1fr" gap="3" alignItems="start">
+        <ValueField
+          label="Nozzle bore"
+          of="shortLength"
+          value={form.boreMm}
+          keep={`flow/${machine.id}/bore`}
+          range={[8, 30]}
+          onValue={(boreMm) => setForm({ ...form, boreMm: boreMm ?? 16 })}
+        />
+        <Box pt="16px">
+          <Tick checked={form.draught} onChange={(draught) => setForm({ ...form, draught })}>
+            It draws here (door, fan)
+          </Tick>
+        </Box>
+      </Box>
+      <Heading as="h3" textStyle="label" color="quiet" mt="2">
+        Feeding {formatWithUnit(feeder?.gunLengthM ?? 3, 'gunLength', units)} of gun
+      </Heading>
+      <Box fontSize="14px" color={risk.words === 'easy' ? 'spruce' : 'ochre'} fontWeight={600}>
+        {risk.words === 'easy' ? '●' : '◇'} {risk.words}, {risk.score} of 10
+      </Box>
+      <Box fontSize="13px" color="quiet">
+        {risk.reasons.length === 0 ? 'Stiff wire on a short way.' : `${risk.reasons.join(', ')}.`}
+        {risk.helps.length > 0 ? ` Helps: ${risk.helps.join('; ')}.` : ''}
+      </Box>
+    </Panel>
+  );
+}

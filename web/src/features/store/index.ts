@@ -1,0 +1,1 @@
+export { loadStore, Store } from './store.tsx';

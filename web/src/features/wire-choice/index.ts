@@ -1,0 +1,1 @@
+export { loadWireChoice, WireChoice } from './wire-choice.tsx';

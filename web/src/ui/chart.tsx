@@ -1,0 +1,104 @@
+/** One chart of the application: made once, resized with its place, described in words, and handed out as SVG, PNG and CSV. Import it lazily: the chart library is large. */
+import { Box } from '@chakra-ui/react';
+import { CustomChart, HeatmapChart, LineChart, ScatterChart } from 'echarts/charts';
+import {
+  GridComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  TooltipComponent,
+  VisualMapComponent,
+} from 'echarts/components';
+import { init, use as registerCharts, type EChartsCoreOption, type EChartsType } from 'echarts/core';
+import { SVGRenderer } from 'echarts/renderers';
+import { useEffect, useRef } from 'react';
+import { download, svgToPng } from '../lib/download.ts';
+import { useSettings } from '../lib/settings.ts';
+import { Action } from './action.tsx';
+import { colours, type ColourName } from './theme/colours.ts';
+
+registerCharts([
+  LineChart,
+  CustomChart,
+  ScatterChart,
+  HeatmapChart,
+  GridComponent,
+  MarkLineComponent,
+  MarkAreaComponent,
+  TooltipComponent,
+  VisualMapComponent,
+  SVGRenderer,
+]);
+
+export const chartWords = '"Archivo Variable", sans-serif';
+export const chartFigures = '"Spline Sans Mono", monospace';
+
+export type Paint = (name: ColourName) => string;
+
+export interface ChartProps {
+  /** Called with the theme's colours; must be stable between renders that show the same. */
+  readonly option: (colour: Paint) => EChartsCoreOption;
+  /** What the chart says, for those who do not see it. */
+  readonly label: string;
+  /** File name without ending. */
+  readonly name: string;
+  readonly csv: () => string;
+  readonly height?: number | string;
+}
+
+export function Chart({ option, label, name, csv, height = '210px' }: ChartProps) {
+  const theme = useSettings((state) => state.theme);
+  const holder = useRef<HTMLDivElement>(null);
+  const chart = useRef<EChartsType | null>(null);
+
+  useEffect(() => {
+    if (!holder.current) return undefined;
+    const made = init(holder.current, null, { renderer: 'svg' });
+    chart.current = made;
+    const observer = new ResizeObserver(() => made.resize());
+    observer.observe(holder.current);
+    return () => {
+      observer.disconnect();
+      made.dispose();
+      chart.current = null;
+    };
+  }, []);
+
+  useEffect(() => {
+    chart.current?.setOption(
+      { animation: false, textStyle: { fontFamily: chartWords }, ...option((colour) => colours[colour][theme]) },
+      { notMerge: true },
+    );
+  }, [option, theme]);
+
+  const svg = () => chart.current?.renderToSVGString() ?? '';
+  return (
+    <Box>
+      <Box ref={holder} role="img" aria-label={label} height={height} width="100%" />
+      <Box display="flex" gap="1" justifyContent="flex-end" mt="1">
+        <Action kind="quiet" fontSize="12px" onClick={() => download(`${name}.svg`, 'image/svg+xml', svg())}>
+          Save SVG
+        </Action>
+        <Action
+          kind="quiet"
+          fontSize="12px"
+          onClick={() => void svgToPng(svg(), `${name}.png`, colours.surface[theme])}
+        >
+          Save PNG
+        </Action>
+        <Action kind="quiet" fontSize="12px" onClick={() => download(`${name}.csv`, 'text/csv', csv())}>
+          Save CSV
+        </Action>
+      </Box>
+    </Box>
+  );
+}
+
+/** Look of an axis: quiet figures, a rule for the line. */
+export function axisLook(colour: Paint) {
+  return {
+    axisLabel: { color: colour('quiet'), fontFamily: chartFigures, fontSize: 12 },
+    axisLine: { lineStyle: { color: colour('line') } },
+    splitLine: { lineStyle: { color: colour('line') } },
+    nameTextStyle: { color: colour('quiet'), fontFamily: chartWords, fontSize: 12 },
+  };
+}

@@ -1,0 +1,50 @@
+/** A row of links between the parts of one view; each part has an address of its own. */
+import { Box } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { NavLink } from 'react-router';
+
+export interface Shelf {
+  readonly to: string;
+  readonly name: string;
+  /** Stands behind the name, for instance a count of what waits. */
+  readonly mark?: ReactNode;
+}
+
+export function Shelves({ label, shelves }: { readonly label: string; readonly shelves: readonly Shelf[] }) {
+  return (
+    <Box as="nav" aria-label={label} display="flex" gap="1" flexWrap="wrap" px="3" pt="2">
+      {shelves.map(({ to, name, mark }) => (
+        <Box
+          asChild
+          key={to}
+          display="inline-flex"
+          alignItems="center"
+          gap="1.5"
+          minHeight="44px"
+          px="3"
+          fontWeight={600}
+          fontSize="14px"
+          color="quiet"
+          borderBottomWidth="3px"
+          borderColor="line"
+          _hover={{ color: 'ink', bg: 'accentSoft' }}
+          css={{
+            '&[aria-current=page]': {
+              color: 'var(--chakra-colors-ink)',
+              borderBottomColor: 'var(--chakra-colors-accent)',
+            },
+          }}
+        >
+          <NavLink to={to} end>
+            {name}
+            {mark !== undefined && (
+              <Box as="span" fontSize="12px" color="ochre">
+                {mark}
+              </Box>
+            )}
+          </NavLink>
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,83 @@
+/** A quantity field for forms outside the seam sheet: keeps what was half typed, says at the field what is wrong, hands over only what makes sense. */
+import { formatForInput, parseQuantity, quantity, type QuantityName } from '@fox-tempo/core';
+import { useState, type ReactNode } from 'react';
+import { useSettings } from '../lib/settings.ts';
+import { useKeptText } from './kept-text.ts';
+import { QuantityField } from './quantity-field.tsx';
+
+export interface ValueFieldProps {
+  readonly label: string;
+  readonly of: QuantityName;
+  readonly value: number | null;
+  readonly onValue: (value: number | null) => void;
+  /** Where half-typed text is kept; unique on the device. */
+  readonly keep: string;
+  readonly range?: readonly [number, number];
+  readonly step?: number;
+  readonly optional?: boolean;
+  readonly whole?: boolean;
+  readonly placeholder?: string;
+  readonly hint?: ReactNode;
+  /** What the server or the core found wrong. */
+  readonly error?: string | undefined;
+}
+
+export function ValueField({
+  label,
+  of,
+  value,
+  onValue,
+  keep,
+  range,
+  step = 1,
+  optional = false,
+  whole = false,
+  placeholder,
+  hint,
+  error,
+}: ValueFieldProps) {
+  const units = useSettings((state) => state.units);
+  const [text, keepText] = useKeptText(keep);
+  const [issue, setIssue] = useState<string | null>(() => (text === null ? null : check(text).message));
+
+  function check(typed: string): { value: number | null; message: string | null } {
+    if (typed.trim() === '') {
+      return optional ? { value: null, message: null } : { value: null, message: `${label} is empty; type a number.` };
+    }
+    const read = parseQuantity(typed, of, { system: units, name: label, path: keep });
+    if (!read.ok) return { value: null, message: read.issues[0]?.message ?? 'This is no number.' };
+    if (whole && !Number.isInteger(read.value)) return { value: null, message: `${label} must be a whole number.` };
+    if (range && (read.value < range[0] || read.value > range[1])) {
+      const unit = quantity(of).metric.label;
+      return {
+        value: null,
+        message: `${label} must lie between ${range[0]} and ${range[1]}${unit === '' ? '' : ` ${unit}`}; got ${Number(read.value.toFixed(3))}.`,
+      };
+    }
+    return { value: read.value, message: null };
+  }
+
+  function take(typed: string) {
+    const found = check(typed);
+    setIssue(found.message);
+    if (found.message === null) {
+      keepText(null);
+      onValue(found.value);
+    } else keepText(typed);
+  }
+
+  return (
+    <QuantityField
+      label={label}
+      of={of}
+      value={value}
+      text={text ?? undefined}
+      step={step}
+      {...(placeholder === undefined ? {} : { placeholder })}
+      hint={hint}
+      error={issue ?? error}
+      onText={take}
+      onValue={(next) => take(formatForInput(next, of, units))}
+    />
+  );
+}

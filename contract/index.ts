@@ -48,7 +48,7 @@ export {
   type MachineStanding,
   type StandingSave,
 } from './standing.ts';
-export { planRequest } from './plan-request.ts';
+export { planRequest, programOf } from './plan-request.ts';
 export { problemKind, problems, problemShape, problemType, type Problem, type ProblemKind } from './problem.ts';
 export { programChoice, programFile, readProgramFile, type ProgramChoice, type ProgramFile } from './program.ts';
 export {

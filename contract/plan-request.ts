@@ -1,5 +1,15 @@
 /** The core's question for a described seam and a chosen wire: one place, so that browser and server compute the same. */
-import type { PlanInput } from '@fox-tempo/core';
+import {
+  noTune,
+  planSeam,
+  programFromPlan,
+  success,
+  tuned,
+  type Outcome,
+  type Plan,
+  type PlanInput,
+  type Program,
+} from '@fox-tempo/core';
 import type { ProgramChoice } from './program.ts';
 import type { SeamSpec } from './shop.ts';
 
@@ -23,4 +33,19 @@ export function planRequest(spec: SeamSpec, choice: ProgramChoice, circuitMOhm?:
     wireFeedMPerMin: choice.wireFeedMPerMin ?? undefined,
     circuitMOhm,
   };
+}
+
+/** The plan of a sheet and the program that comes of it, with what was tuned. Issues of both. */
+export function programOf(
+  spec: SeamSpec,
+  choice: ProgramChoice,
+  circuitMOhm?: number,
+): Outcome<{ readonly plan: Plan; readonly program: Program }> {
+  const input = planRequest(spec, choice, circuitMOhm);
+  const plan = planSeam(input);
+  if (!plan.ok) return plan;
+  const planned = programFromPlan(input, plan.value);
+  if (choice.tune === null) return success({ plan: plan.value, program: planned });
+  const moved = tuned(planned, { ...noTune, ...choice.tune });
+  return moved.ok ? success({ plan: plan.value, program: moved.value }) : moved;
 }

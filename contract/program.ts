@@ -58,7 +58,18 @@ export const programFile = z.looseObject({
   origin: z.enum(['rule', 'rule, feed chosen', 'read from a machine']),
 });
 
-/** What a person chooses on the seam sheet; the rest of a program is computed from it. */
+/** What was moved away from the plan at the arc bench; null where the plan stands. */
+export const tune = z.strictObject({
+  trimMm: z.number().min(-8).max(8).nullable(),
+  stiffness: z.number().min(-10).max(10).nullable(),
+  ctwdMm: ranged('ctwdMm').nullable(),
+  peakCurrentA: ranged('peakCurrentA').nullable(),
+  peakTimeMs: ranged('peakTimeMs').nullable(),
+  backgroundCurrentA: ranged('backgroundCurrentA').nullable(),
+  slowBeat: slowBeat.nullable(),
+});
+
+/** What a person chooses on the seam sheet and at the arc bench; the rest of a program is computed from it. */
 export const programChoice = z.strictObject({
   mode: modeField.default('pulse'),
   filler: fillerField,
@@ -67,6 +78,7 @@ export const programChoice = z.strictObject({
   arcHabit: arcHabitField,
   /** null: as the plan proposes. */
   wireFeedMPerMin: ranged('wireFeedMPerMin').nullable(),
+  tune: tune.nullable().default(null),
 });
 
 export type ProgramFile = z.infer<typeof programFile>;

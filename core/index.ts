@@ -41,14 +41,23 @@ export {
   type SpoolReading,
 } from './consumption/index.ts';
 export { doublePulse, type DoublePulseInput, type DoublePulseResult } from './double-pulse/index.ts';
-export { carbonEquivalentCet, heat, type HeatInput, type HeatResult } from './heat/index.ts';
+export {
+  arcEnergyKjPerMm,
+  carbonEquivalentCet,
+  heat,
+  migEfficiency,
+  type HeatInput,
+  type HeatResult,
+} from './heat/index.ts';
 export {
   beginSimulation,
   simulate,
   type Simulation,
   type SimulationInput,
   type SimulationMetrics,
+  type SimulationTrace,
   type TransferMode,
+  type WireCorrection,
 } from './simulation/index.ts';
 export {
   chartLineFor,
@@ -207,3 +216,53 @@ export {
   type QuantityName,
   type UnitSystem,
 } from './units/index.ts';
+export {
+  feedHabits,
+  heldVoltsV,
+  isUntuned,
+  maskingOf,
+  noTune,
+  otherSizeMm,
+  showThroughOf,
+  stepDial,
+  trimAfterFeed,
+  tuned,
+  tuneLimits,
+  whatIfInput,
+  whatIfs,
+  whatIfSizes,
+  withQuantity,
+  type DialMove,
+  type FeedHabit,
+  type Masking,
+  type Tune,
+  type WhatIf,
+} from './tuning/index.ts';
+export {
+  axisRange,
+  cellAt,
+  cellFigure,
+  contour,
+  figureOn,
+  goodZones,
+  mapAxes,
+  mapCell,
+  marginsAt,
+  movedTo,
+  placeOf,
+  zoneAreas,
+  zoneCentre,
+  zoneOf,
+  zones,
+  zoneWords,
+  type AxisRange,
+  type Cell,
+  type MapAxis,
+  type MapRequest,
+  type Margin,
+  type Segment,
+  type Zone,
+  type ZoneMap,
+} from './zone-map/index.ts';
+export { crackles, looped, loudest, renderSound, strongestToneHz } from './sound/index.ts';
+export { beatForPitchHz, ripplePitchMm, sayBeat, type BeatSchool, type CanonicalBeat } from './double-pulse/index.ts';

@@ -1,6 +1,7 @@
 export { chartLineFor, lookAlikes, sameSizeMm, sameWire, searchChart } from './chart.ts';
 export { compareMachines, type ComparedLine, type Comparison } from './compare.ts';
 export { directionTestFor, triggerTestFor, withDirection, type DirectionTest } from './direction.ts';
+export { believableOffsetMm, offsetOfLine, wishedFigures } from './wished.ts';
 export { arcOf, type ArcOf, type WireAndMode } from './arc-of.ts';
 export { driftReport, type DriftLine } from './drift.ts';
 export { fitLine, modelAmps, type FittedPoint, type LineFit } from './line-fit.ts';

@@ -22,7 +22,16 @@ export function simulationOf(program: Program, { circuitMOhm, seconds, seed }: S
         trim: trimMm,
         stiffness,
         circuitMOhm,
-        ...(pulse ? { pulse: { peakCurrentA: pulse.peakCurrentA, peakTimeMs: pulse.peakTimeMs } } : {}),
+        ...(pulse
+          ? {
+              pulse: {
+                peakCurrentA: pulse.peakCurrentA,
+                peakTimeMs: pulse.peakTimeMs,
+                // Each level of a beat finds a background of its own.
+                ...(slowBeat ? {} : { backgroundCurrentA: pulse.backgroundCurrentA }),
+              },
+            }
+          : {}),
         ...(slowBeat ? { slowBeat } : {}),
       },
     };

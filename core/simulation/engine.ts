@@ -353,7 +353,7 @@ export function advance(
     }
     if (traceSteps > 0 && untilTrace-- === 0) {
       untilTrace = traceSteps - 1;
-      recorder.trace(t, i, u, touch === ARC && arc > 0 ? arc : 0, ext);
+      recorder.trace(t, i, u, touch === ARC && arc > 0 ? arc : 0, ext, drop, gap, touch);
     }
     t += dt;
   }

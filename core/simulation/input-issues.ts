@@ -17,6 +17,10 @@ export const simulationLimits = {
   runInAfterS: [0, 2],
   burnBackS: [0, 1],
   slewAPerMs: [100, 600],
+  feedSlip: [0, 0.3],
+  kAFactor: [0.5, 2],
+  kBFactor: [0.2, 5],
+  arcVoltageV: [-8, 8],
 } as const;
 
 type LimitedField = keyof typeof simulationLimits;
@@ -40,6 +44,9 @@ export function simulationIssues(input: SimulationInput): Issue[] {
   check('seed', input.seed);
   check('noise', input.noise);
   check('stepS', input.stepS);
+  check('feedSlip', input.feedSlip);
+  for (const field of ['kAFactor', 'kBFactor', 'arcVoltageV'] as const)
+    check(field, input.correction?.[field], `correction.${field}`);
   check('voltageV', source.voltageV, 'source.voltageV');
   check('stiffness', source.stiffness, 'source.stiffness');
   issues.push(...rangeIssues({ circuitMOhm: source.circuitMOhm }, 'source.'));

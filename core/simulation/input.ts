@@ -47,8 +47,18 @@ export interface SimulationInput {
   /** 0 is a machine's hand on a still pool, 1 a welder's; default 1. */
   readonly noise?: number | undefined;
   readonly stepS?: number | undefined;
+  /** Share by which the wire really fed falls short of what the source was set for, 0..0.3: worn rolls, a tight liner. */
+  readonly feedSlip?: number | undefined;
+  /** What this very wire does differently from the table, as calibrated; the source does not know of it. */
+  readonly correction?: WireCorrection | undefined;
   /** Start cold and stop, instead of a slice of a running weld. */
   readonly startStop?: StartStopInput | undefined;
+}
+
+export interface WireCorrection {
+  readonly kAFactor: number;
+  readonly kBFactor: number;
+  readonly arcVoltageV: number;
 }
 
 export interface StartStopInput {

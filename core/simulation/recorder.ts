@@ -40,6 +40,9 @@ export class Recorder {
   readonly traceVoltageV: Float32Array;
   readonly traceArcMm: Float32Array;
   readonly traceExtensionMm: Float32Array;
+  readonly traceDropMm3: Float32Array;
+  readonly traceGapMm: Float32Array;
+  readonly traceContact: Uint8Array;
   traceLength = 0;
   readonly traceEveryS: number;
 
@@ -52,9 +55,21 @@ export class Recorder {
     this.traceVoltageV = new Float32Array(length);
     this.traceArcMm = new Float32Array(length);
     this.traceExtensionMm = new Float32Array(length);
+    this.traceDropMm3 = new Float32Array(length);
+    this.traceGapMm = new Float32Array(length);
+    this.traceContact = new Uint8Array(length);
   }
 
-  trace(t: number, i: number, u: number, arcMm: number, extensionMm: number): void {
+  trace(
+    t: number,
+    i: number,
+    u: number,
+    arcMm: number,
+    extensionMm: number,
+    dropMm3: number,
+    gapMm: number,
+    touch: number,
+  ): void {
     if (this.traceLength >= this.traceTimeS.length) return;
     const at = this.traceLength++;
     this.traceTimeS[at] = t;
@@ -62,6 +77,9 @@ export class Recorder {
     this.traceVoltageV[at] = u;
     this.traceArcMm[at] = arcMm;
     this.traceExtensionMm[at] = extensionMm;
+    this.traceDropMm3[at] = dropMm3;
+    this.traceGapMm[at] = gapMm;
+    this.traceContact[at] = touch;
   }
 
   drop(t: number, volumeMm3: number): void {

@@ -19,6 +19,10 @@ export interface SimulationTrace {
   readonly voltageV: Float32Array;
   readonly arcLengthMm: Float32Array;
   readonly extensionMm: Float32Array;
+  /** Pendant drop, contact tip to plate, and what is between them (`contact`): enough to draw the arc. */
+  readonly dropMm3: Float32Array;
+  readonly gapMm: Float32Array;
+  readonly contact: Uint8Array;
 }
 
 export interface Simulation {
@@ -69,10 +73,10 @@ export function beginSimulation(input: SimulationInput, traceEveryS = 0): Outcom
   const { startStop } = input;
   const source = built.value;
   const model = buildModel({
-    wire: wireInGas(input.filler, input.gas, input.diameterMm),
+    wire: correctedWire(input),
     source,
     ctwdMm: input.ctwdMm,
-    feedMmPerS: (input.wireFeedMPerMin * 1000) / 60,
+    feedMmPerS: ((input.wireFeedMPerMin * 1000) / 60) * (1 - (input.feedSlip ?? 0)),
     stepS: input.stepS ?? defaultStepS,
     noise: input.noise ?? 1,
     seed: input.seed,
@@ -115,6 +119,17 @@ export function simulate(input: SimulationInput, traceEveryS = 0): Outcome<Simul
   return success(begun.value.finish());
 }
 
+function correctedWire({ filler, gas, diameterMm, correction }: SimulationInput): WireInGas {
+  const wire = wireInGas(filler, gas, diameterMm);
+  if (!correction) return wire;
+  return {
+    ...wire,
+    arcMeltMmPerAs: wire.arcMeltMmPerAs * correction.kAFactor,
+    extensionMeltPerA2s: wire.extensionMeltPerA2s * correction.kBFactor,
+    v0V: wire.v0V + correction.arcVoltageV,
+  };
+}
+
 function finish(input: SimulationInput, model: ArcModel, state: ArcState, recorder: Recorder): Simulation {
   const { wire, source, feedMmPerS } = model.setup;
   const metrics = metricsOf(wire, recorder);
@@ -133,6 +148,9 @@ function finish(input: SimulationInput, model: ArcModel, state: ArcState, record
       voltageV: recorder.traceVoltageV.slice(0, kept),
       arcLengthMm: recorder.traceArcMm.slice(0, kept),
       extensionMm: recorder.traceExtensionMm.slice(0, kept),
+      dropMm3: recorder.traceDropMm3.slice(0, kept),
+      gapMm: recorder.traceGapMm.slice(0, kept),
+      contact: recorder.traceContact.slice(0, kept),
     },
     ...(stopped ? { startStop: stopped } : {}),
   };

@@ -102,7 +102,7 @@ function buildLevel(input: SimulationInput, wire: WireInGas, feedMPerMin: number
   const { meanA, rmsA } = pulseMeans(pulse);
   const tipV = source.voltageV ?? arcElectrical(wire, meanA, rmsA, targetMm, extensionMm, 0).meanVoltageV;
   return success({
-    feedMmPerS: (feedMPerMin * 1000) / 60,
+    feedMmPerS: ((feedMPerMin * 1000) / 60) * (1 - (input.feedSlip ?? 0)),
     peakA: pulse.peakCurrentA,
     peakS: pulse.peakTimeMs / 1000,
     backgroundA: pulse.backgroundCurrentA,

@@ -30,6 +30,7 @@ const corner: SeamSave = {
     diameterMm: 1,
     arcHabit: 'by-joint',
     wireFeedMPerMin: null,
+    tune: null,
   },
 };
 

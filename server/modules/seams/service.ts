@@ -1,8 +1,7 @@
 /** What saving a seam means: the core computes the program, and seam and revision change together or not at all. */
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
-import { planRequest, type ProgramFile, type SeamCreate, type SeamResource, type SeamSave } from '@fox-tempo/contract';
-import { planSeam, programFromPlan } from '@fox-tempo/core';
+import { programOf, type ProgramFile, type SeamCreate, type SeamResource, type SeamSave } from '@fox-tempo/contract';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, orProblem } from '../../http/problem.ts';
 import { findPart } from '../parts/repo.ts';
@@ -69,10 +68,7 @@ export async function saveSeam(
 
 /** The program a save amounts to; an impossible chain is refused with every reason. */
 function programFor({ spec, choice }: SeamSave): ProgramFile {
-  const input = planRequest(spec, choice);
-  const plan = orProblem(planSeam(input));
+  const { program } = orProblem(programOf(spec, choice));
   // Through JSON once, so that it compares equal to what the database hands back.
-  return JSON.parse(
-    JSON.stringify({ format: 'fox-tempo/program', version: 2, ...programFromPlan(input, plan) }),
-  ) as ProgramFile;
+  return JSON.parse(JSON.stringify({ format: 'fox-tempo/program', version: 2, ...program })) as ProgramFile;
 }

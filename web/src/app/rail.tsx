@@ -26,6 +26,8 @@ const stops: readonly Stop[] = [
     name: 'Machines',
     drawing: <path d="M2 12h20M12 9a4 4 0 1 1 .01 0ZM12 23a4 4 0 1 1 .01 0Z" />,
   },
+  // Wire, arc and pool.
+  { to: '/bench', name: 'Arc bench', drawing: <path d="M12 2v8M12 10l-6 9M12 10l6 9M2 20h20" /> },
   // A spool seen from the side, wire leaving it.
   {
     to: '/library',

@@ -70,6 +70,20 @@ export const router = createBrowserRouter([
             },
           },
           {
+            path: 'bench',
+            lazy: async () => {
+              const { loadAnyBench } = await import('../features/bench/index.ts');
+              return { loader: loadAnyBench };
+            },
+          },
+          {
+            path: 'bench/:id',
+            lazy: async () => {
+              const { Bench, loadBench } = await import('../features/bench/index.ts');
+              return { Component: Bench, loader: loadBench };
+            },
+          },
+          {
             path: 'machines',
             lazy: async () => {
               const { MachineList, loadMachineList } = await import('../features/machines/index.ts');

@@ -36,6 +36,7 @@ export const choice: Revision['choice'] = {
   diameterMm: 1,
   arcHabit: 'by-joint',
   wireFeedMPerMin: null,
+  tune: null,
 };
 
 export function planned(change: Partial<SeamSpec> = {}, wire: Partial<Revision['choice']> = {}): Plan {

@@ -37,7 +37,8 @@ async function run({ id, input, traceEveryS }: Extract<ToWorker, { kind: 'simula
 }
 
 function buffersOf({ trace, dropAtS, shortAtS }: Simulation): Transferable[] {
-  return [trace.timeS, trace.currentA, trace.voltageV, trace.arcLengthMm, trace.extensionMm, dropAtS, shortAtS].map(
+  const { timeS, currentA, voltageV, arcLengthMm, extensionMm, dropMm3, gapMm, contact } = trace;
+  return [timeS, currentA, voltageV, arcLengthMm, extensionMm, dropMm3, gapMm, contact, dropAtS, shortAtS].map(
     (array) => array.buffer as ArrayBuffer,
   );
 }

@@ -3,16 +3,17 @@ import { Box } from '@chakra-ui/react';
 import { NavLink } from 'react-router';
 
 const steps = [
-  { path: '', name: 'Seam' },
-  { path: '/wire', name: 'Wire and gas' },
-  { path: '/setup', name: 'Set-up' },
-  { path: '/store', name: 'Store' },
+  { name: 'Seam', to: (id: string) => `/seams/${id}` },
+  { name: 'Wire and gas', to: (id: string) => `/seams/${id}/wire` },
+  { name: 'Set-up', to: (id: string) => `/seams/${id}/setup` },
+  { name: 'Arc', to: (id: string) => `/bench/${id}` },
+  { name: 'Store', to: (id: string) => `/seams/${id}/store` },
 ] as const;
 
 export function SeamSteps({ seamId }: { readonly seamId: string }) {
   return (
     <Box as="nav" aria-label="Steps of this seam" display="flex" gap="1" flexWrap="wrap">
-      {steps.map(({ path, name }) => (
+      {steps.map(({ to, name }) => (
         <Box
           asChild
           key={name}
@@ -34,7 +35,7 @@ export function SeamSteps({ seamId }: { readonly seamId: string }) {
             },
           }}
         >
-          <NavLink to={`/seams/${seamId}${path}`} end>
+          <NavLink to={to(seamId)} end>
             {name}
           </NavLink>
         </Box>

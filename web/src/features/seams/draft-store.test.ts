@@ -23,6 +23,7 @@ const sheet: Sheet = {
     diameterMm: 1,
     arcHabit: 'by-joint',
     wireFeedMPerMin: null,
+    tune: null,
   },
 };
 const open = () => createDraftStore('s1', { version: 3, sheet }, localStorage);

@@ -1,4 +1,6 @@
 export { createDraftStore, isEdited } from './draft-store.ts';
 export { loadSeamList, SeamList } from './seam-list.tsx';
 export { loadSeamSheet, SeamSheet } from './seam-sheet.tsx';
-export { sheetOf } from './sheet.ts';
+export { settingOf, sheetOf } from './sheet.ts';
+export { useSave, type SaveState } from './use-save.ts';
+export type { Sheet } from './sheet-fields.ts';

@@ -1,16 +1,7 @@
 /** The seam sheet: the joint drawn live, what is asked beside it, the computed setting with its bands, the pulse, and the dial card. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import {
-  fillerOf,
-  gasOf,
-  jointRule,
-  formatWithUnit,
-  programFromPlan,
-  wireSizeLabel,
-  type Issue,
-  type Plan,
-} from '@fox-tempo/core';
+import { fillerOf, gasOf, jointRule, formatWithUnit, wireSizeLabel, type Issue, type Plan } from '@fox-tempo/core';
 import { planRequest } from '@fox-tempo/contract';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useLoaderData, useParams } from 'react-router';
@@ -33,7 +24,7 @@ import { Inputs } from './inputs.tsx';
 import { Revisions } from './revisions.tsx';
 import { SlowBeat } from './slow-beat.tsx';
 import { Modes } from './modes.tsx';
-import { planOf, sheetOf } from './sheet.ts';
+import { planOf, settingOf, sheetOf } from './sheet.ts';
 import type { Sheet } from './sheet-fields.ts';
 import { useSave, type SaveState } from './use-save.ts';
 import { usualGas, usualWire } from './wire-defaults.ts';
@@ -64,10 +55,8 @@ function LoadedSheet({
   const circuitMOhm = chosenMachine(machines, machineId)?.file.circuitMOhm;
   const outcome = useMemo(() => planOf(draft.sheet, circuitMOhm), [draft.sheet, circuitMOhm]);
   const plan = outcome.ok ? outcome.value : null;
-  const program = useMemo(
-    () => (plan ? programFromPlan(planRequest(draft.sheet.spec, draft.sheet.choice), plan) : null),
-    [plan, draft.sheet],
-  );
+  const setting = useMemo(() => settingOf(draft.sheet, circuitMOhm), [draft.sheet, circuitMOhm]);
+  const program = setting.ok ? setting.value.program : null;
 
   const onStored = useCallback((stored: SeamResource) => setSeam(stored), []);
   const saving = useSave(seam.id, store, onStored);
@@ -75,7 +64,7 @@ function LoadedSheet({
   const hasTextLeft = Object.keys(draft.issues).length > 0;
   const isNamed = draft.sheet.spec.name.trim() !== '';
   const canSave =
-    plan !== null && !hasTextLeft && isNamed && saving.state.kind !== 'saving' && (edited || seam.revision === null);
+    program !== null && !hasTextLeft && isNamed && saving.state.kind !== 'saving' && (edited || seam.revision === null);
   // A draft kept on the device may be older than what is stored now.
   const overtaken =
     saving.state.kind === 'conflict' ? saving.state.stored : edited && draft.base.version < seam.version ? seam : null;
@@ -176,6 +165,21 @@ function LoadedSheet({
               />
             </Panel>
             {outcome.ok ? <Cautions plan={outcome.value} /> : <Refusals issues={outcome.issues} store={store} />}
+            {choice.tune !== null && (
+              <Notice level="note" word="Tuned at the arc bench.">
+                The figures below are the plan’s; the dial card and the simulated arc follow what was tuned.{' '}
+                <Action
+                  kind="quiet"
+                  minHeight="32px"
+                  onClick={() =>
+                    store.getState().edit((sheet) => ({ ...sheet, choice: { ...sheet.choice, tune: null } }), 'tune')
+                  }
+                >
+                  Back to the plan
+                </Action>
+              </Notice>
+            )}
+            {plan && !setting.ok && <Refusals issues={setting.issues} store={store} />}
             {plan && <Figures plan={plan} />}
             {plan?.pulse && (
               <Panel

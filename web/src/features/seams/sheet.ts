@@ -1,5 +1,5 @@
 /** From the stored seam to the sheet that is edited, and from the sheet to its plan. */
-import { planRequest, type SeamResource, type SeamSpec } from '@fox-tempo/contract';
+import { planRequest, programOf, type SeamResource, type SeamSpec } from '@fox-tempo/contract';
 import { planSeam, type Outcome, type Plan } from '@fox-tempo/core';
 import type { Sheet } from './sheet-fields.ts';
 import { usualWire } from './wire-defaults.ts';
@@ -10,7 +10,12 @@ export function sheetOf(seam: SeamResource): Sheet {
 
 /** What a seam without a setting starts from. */
 function firstChoice(spec: SeamSpec): Sheet['choice'] {
-  return { mode: 'pulse', ...usualWire(spec.materialGroup), arcHabit: 'by-joint', wireFeedMPerMin: null };
+  return { mode: 'pulse', ...usualWire(spec.materialGroup), arcHabit: 'by-joint', wireFeedMPerMin: null, tune: null };
+}
+
+/** Plan and program of a sheet, with what was tuned at the bench. */
+export function settingOf({ spec, choice }: Sheet, circuitMOhm?: number) {
+  return programOf(spec, choice, circuitMOhm);
 }
 
 export function planOf({ spec, choice }: Sheet, circuitMOhm?: number): Outcome<Plan> {

@@ -6,16 +6,12 @@ import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Figure } from '../../ui/quantity.tsx';
-import { createArcClient } from '../../workers/arc-client.ts';
+import { arcClient } from '../../workers/shared-arc-client.ts';
 
 /** Long enough for some hundred drops. */
 const simulatedSeconds = 1;
 /** A hand that still types is not worth a simulation, ms. */
 const restMs = 250;
-
-const arcClient = createArcClient(
-  () => new Worker(new URL('../../workers/arc.worker.ts', import.meta.url), { type: 'module' }),
-);
 
 type State =
   | { readonly kind: 'running'; readonly share: number }

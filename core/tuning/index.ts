@@ -1,0 +1,14 @@
+export { feedHabits, trimAfterFeed, type FeedHabit } from './habits.ts';
+export { stepDial, withQuantity, type DialMove } from './step-dial.ts';
+export { isUntuned, noTune, tuned, tuneLimits, type Tune } from './tune.ts';
+export {
+  heldVoltsV,
+  maskingOf,
+  otherSizeMm,
+  showThroughOf,
+  whatIfInput,
+  whatIfs,
+  whatIfSizes,
+  type Masking,
+  type WhatIf,
+} from './what-if.ts';

@@ -1,0 +1,65 @@
+/** Turning one dial of a machine by so many of its steps, and what that does to the program: the way from hand to physics. */
+import {
+  chartLineFor,
+  isNumeric,
+  quantityAt,
+  quantityOf,
+  taughtLine,
+  translate,
+  wishedFigures,
+  type Machine,
+  type Program,
+} from '../machine/index.ts';
+import { noTune, type Tune } from './tune.ts';
+
+/** What a dial can move on the bench. */
+type BenchQuantity = 'wireFeedMPerMin' | 'trimMm' | 'stiffness' | 'peakCurrentA' | 'backgroundCurrentA';
+
+export interface DialMove {
+  readonly dialId: string;
+  readonly quantity: BenchQuantity;
+  /** The quantity where the dial then stands, held between the dial's ends. */
+  readonly figure: number;
+  readonly atEnd: boolean;
+}
+
+/** Undefined where the machine has no dial for the quantity, or it is no number. */
+export function stepDial(
+  machine: Machine,
+  program: Program,
+  quantity: BenchQuantity,
+  steps: number,
+): DialMove | undefined {
+  const setting = translate(machine, program).dials.find((dial) => dial.quantity === quantity);
+  const dial = machine.dials.find((one) => one.id === setting?.dialId);
+  if (!setting || !dial || !isNumeric(dial.scale) || quantityOf(dial.scale) !== quantity) return undefined;
+  const { scale } = dial;
+  const line = chartLineFor(machine.chartLines, program) ?? null;
+  const wished = wishedFigures(program, machine.beatSchool, machine.circuitMOhm, taughtLine(line));
+  const context = { fieldVPerMm: wished.arc.wire.eVPerMm, reached: () => undefined };
+  const now = quantityAt(scale, setting.value, context) ?? 0;
+  // Up means more of the quantity, whichever way the dial runs.
+  const nextUp = quantityAt(scale, scale.kind === 'stepped' ? setting.value + 1 : setting.value + scale.step, context);
+  const sense = nextUp === undefined || nextUp > now ? 1 : -1;
+  const [min, max] = scale.kind === 'stepped' ? [0, scale.positions.length - 1] : [scale.min, scale.max];
+  const asked = setting.value + sense * steps * (scale.kind === 'stepped' ? 1 : scale.step);
+  const value = Math.min(Math.max(Number(asked.toFixed(6)), min), max);
+  const reached = quantityAt(scale, value, context);
+  if (reached === undefined) return undefined;
+  // The dial's own zero lies where the machine's line does, and what other dials drag stays as it is.
+  const dragged = (setting.reachedQuantity ?? now) - now;
+  const offset = quantity === 'trimMm' ? wished.lineOffsetMm : 0;
+  const figure = quantity === 'wireFeedMPerMin' ? meanFeed(program, reached, machine) : reached + dragged + offset;
+  return { dialId: dial.id, quantity, figure, atEnd: value !== Number(asked.toFixed(6)) };
+}
+
+/** The mean feed when the master dial shows this figure; in a beat it may show the high level. */
+function meanFeed({ slowBeat, wireFeedMPerMin }: Program, shown: number, { beatSchool }: Machine): number {
+  if (!slowBeat || beatSchool === null || beatSchool === 'swing') return shown;
+  return (shown * wireFeedMPerMin) / slowBeat.highFeedMPerMin;
+}
+
+/** The tune with one quantity moved. */
+export function withQuantity(tune: Tune, quantity: Exclude<BenchQuantity, 'wireFeedMPerMin'>, figure: number): Tune {
+  return { ...noTune, ...tune, [quantity]: figure };
+}

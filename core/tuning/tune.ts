@@ -1,0 +1,102 @@
+/** What a welder moved away from the plan, and the program that comes of it. Only what was moved is kept, so that the rest follows a changed seam. */
+import type { CanonicalBeat } from '../double-pulse/index.ts';
+import { arcOf, type Program } from '../machine/index.ts';
+import { failure, rangeIssues, success, type Issue, type Outcome } from '../outcome/index.ts';
+import { isPulsed } from '../plan/index.ts';
+import { solvePulse } from '../pulse/index.ts';
+
+/** null: as planned. */
+export interface Tune {
+  readonly trimMm: number | null;
+  readonly stiffness: number | null;
+  readonly ctwdMm: number | null;
+  readonly peakCurrentA: number | null;
+  readonly peakTimeMs: number | null;
+  readonly backgroundCurrentA: number | null;
+  readonly slowBeat: CanonicalBeat | null;
+}
+
+export const noTune: Tune = {
+  trimMm: null,
+  stiffness: null,
+  ctwdMm: null,
+  peakCurrentA: null,
+  peakTimeMs: null,
+  backgroundCurrentA: null,
+  slowBeat: null,
+};
+
+export function isUntuned(tune: Tune): boolean {
+  return Object.values(tune).every((value) => value === null);
+}
+
+/** Limits of what is tuned beside the ranges every number has. */
+export const tuneLimits = { trimMm: [-8, 8], stiffness: [-10, 10] } as const;
+
+/** The program with what was moved in it; the fast pulse is solved again. Issues: ranges, and the pulse's own. */
+export function tuned(program: Program, tune: Tune, wireFeedMPerMin = program.wireFeedMPerMin): Outcome<Program> {
+  const issues: Issue[] = [
+    ...rangeIssues({
+      wireFeedMPerMin,
+      ctwdMm: tune.ctwdMm ?? undefined,
+      peakCurrentA: tune.peakCurrentA ?? undefined,
+      peakTimeMs: tune.peakTimeMs ?? undefined,
+      backgroundCurrentA: tune.backgroundCurrentA ?? undefined,
+    }),
+    ...within('trimMm', tune.trimMm),
+    ...within('stiffness', tune.stiffness),
+  ];
+  if (issues.length > 0) return failure(...issues);
+  const trimMm = tune.trimMm ?? program.trimMm;
+  const ctwdMm = tune.ctwdMm ?? program.ctwdMm;
+  const slowBeat = beatAt(tune.slowBeat ?? program.slowBeat, wireFeedMPerMin);
+  const moved: Program = {
+    ...program,
+    wireFeedMPerMin,
+    trimMm,
+    ctwdMm,
+    stiffness: tune.stiffness ?? program.stiffness,
+    slowBeat: program.mode === 'double-pulse' ? slowBeat : null,
+  };
+  if (!isPulsed(program.mode)) return success({ ...moved, pulse: null });
+  const { lineMm } = arcOf(moved, ctwdMm, trimMm);
+  const solved = solvePulse({
+    filler: program.filler,
+    gas: program.gas,
+    diameterMm: program.diameterMm,
+    wireFeedMPerMin,
+    extensionMm: Math.max(ctwdMm - lineMm - trimMm, 3),
+    peakCurrentA: tune.peakCurrentA ?? undefined,
+    peakTimeMs: tune.peakTimeMs ?? undefined,
+    backgroundCurrentA: tune.backgroundCurrentA ?? undefined,
+  });
+  if (!solved.ok) return solved;
+  const { peakCurrentA, peakTimeMs, backgroundCurrentA, frequencyHz, slewAPerMs } = solved.value;
+  return success({ ...moved, pulse: { peakCurrentA, peakTimeMs, backgroundCurrentA, frequencyHz, slewAPerMs } });
+}
+
+/** The same beat around another mean. */
+function beatAt(beat: CanonicalBeat | null, meanFeedMPerMin: number): CanonicalBeat | null {
+  if (!beat) return null;
+  const by = meanFeedMPerMin / beat.meanFeedMPerMin;
+  return {
+    ...beat,
+    meanFeedMPerMin,
+    highFeedMPerMin: beat.highFeedMPerMin * by,
+    lowFeedMPerMin: beat.lowFeedMPerMin * by,
+  };
+}
+
+function within(path: 'trimMm' | 'stiffness', value: number | null): Issue[] {
+  const [min, max] = tuneLimits[path];
+  if (value === null || (value >= min && value <= max)) return [];
+  return [
+    {
+      path,
+      code: 'out-of-range',
+      message: `${path === 'trimMm' ? 'Trim' : 'Stiffness'} must lie between ${min} and ${max}; got ${value}.`,
+      limit: [min, max],
+      got: value,
+    },
+  ];
+}

@@ -1,0 +1,5 @@
+export { axisRange, figureOn, mapAxes, movedTo, type AxisRange, type MapAxis } from './axes.ts';
+export { cellFigure, mapCell, type Cell, type MapRequest } from './cell.ts';
+export { contour, type Segment } from './contour.ts';
+export { cellAt, marginsAt, placeOf, zoneAreas, zoneCentre, type Margin, type ZoneMap } from './reading.ts';
+export { goodZones, zoneOf, zones, zoneWords, type Zone } from './zone.ts';

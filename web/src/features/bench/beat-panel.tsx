@@ -1,0 +1,309 @@
+/** Double pulse: mean, high and low together, the ripples to scale, a wished pitch solved backwards, a metronome, and the beat in all three schools. */
+import { Box, chakra } from '@chakra-ui/react';
+import type { MachineResource } from '@fox-tempo/contract';
+import {
+  beatForPitchHz,
+  doublePulse,
+  ripplePitchMm,
+  sayBeat,
+  translate,
+  type BeatSchool,
+  type CanonicalBeat,
+  type Plan,
+  type Program,
+} from '@fox-tempo/core';
+import { useEffect, useRef, useState } from 'react';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { cssColour } from '../../ui/theme/colours.ts';
+import { ValueField } from '../../ui/value-field.tsx';
+import { clickSound } from './sound.ts';
+import type { Setting } from './use-setting.ts';
+
+const schoolWords: Record<BeatSchool, string> = {
+  top: 'top: set value is the high level',
+  'two-level': 'two levels apart',
+  swing: 'swing: set value is the mean',
+};
+
+export function BeatPanel({
+  setting,
+  program,
+  plan,
+  machines,
+}: {
+  readonly setting: Setting;
+  readonly program: Program;
+  readonly plan: Plan;
+  readonly machines: readonly MachineResource[];
+}) {
+  const beat = program.slowBeat;
+  if (!beat) return null;
+  const keep = `beat/${setting.seam.id}`;
+  const change = (next: Partial<{ mean: number; depthPercent: number; sharePercent: number; hz: number }>) => {
+    const mean = next.mean ?? beat.meanFeedMPerMin;
+    const share = (next.sharePercent ?? 100 * beat.highShare) / 100;
+    const depth = (next.depthPercent ?? depthOf(beat)) / 100;
+    // The swing in m/min from high to low, placed so that the mean stays.
+    const swing = 2 * depth * mean;
+    setting.setBeat({
+      meanFeedMPerMin: mean,
+      highFeedMPerMin: mean + (1 - share) * swing,
+      lowFeedMPerMin: mean - share * swing,
+      highShare: share,
+      frequencyHz: next.hz ?? beat.frequencyHz,
+    });
+  };
+  const pitch = ripplePitchMm(program.travelMmPerMin, beat.frequencyHz);
+  return (
+    <Panel title="Slow beat" aside={<Metronome hz={beat.frequencyHz} highShare={beat.highShare} />}>
+      <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(5, 1fr)' }} gap="2.5">
+        <ValueField
+          label="Mean feed"
+          of="wireFeed"
+          value={round(beat.meanFeedMPerMin)}
+          keep={`${keep}/mean`}
+          range={[0.5, 25]}
+          step={0.1}
+          onValue={(mean) => mean !== null && change({ mean })}
+        />
+        <ValueField
+          label="Swing each way"
+          of="percent"
+          value={round(depthOf(beat))}
+          keep={`${keep}/depth`}
+          range={[0, 60]}
+          step={1}
+          onValue={(depthPercent) => depthPercent !== null && change({ depthPercent })}
+        />
+        <ValueField
+          label="Share at high"
+          of="percent"
+          value={round(100 * beat.highShare)}
+          keep={`${keep}/share`}
+          range={[10, 90]}
+          step={5}
+          onValue={(sharePercent) => sharePercent !== null && change({ sharePercent })}
+        />
+        <ValueField
+          label="Slow rate"
+          of="frequency"
+          value={round(beat.frequencyHz)}
+          keep={`${keep}/hz`}
+          range={[0.2, 10]}
+          step={0.1}
+          onValue={(hz) => hz !== null && change({ hz })}
+        />
+        <ValueField
+          label="Ripple wished"
+          of="shortLength"
+          value={round(pitch)}
+          keep={`${keep}/pitch`}
+          range={[0.5, 12]}
+          step={0.1}
+          hint={`at ${program.travelMmPerMin.toFixed(0)} mm/min`}
+          onValue={(wished) =>
+            wished !== null &&
+            change({ hz: Math.min(Math.max(beatForPitchHz(program.travelMmPerMin, wished), 0.2), 10) })
+          }
+        />
+      </Box>
+      <Box fontSize="14px" mt="2">
+        Mean <strong>{beat.meanFeedMPerMin.toFixed(1)}</strong>, slow high{' '}
+        <strong>{beat.highFeedMPerMin.toFixed(1)}</strong>, slow low <strong>{beat.lowFeedMPerMin.toFixed(1)}</strong>{' '}
+        m/min.
+      </Box>
+      <Ripples pitchMm={pitch} beat={beat} legMm={plan.legMm ?? 4} />
+      <Schools beat={beat} program={program} plan={plan} machines={machines} />
+    </Panel>
+  );
+}
+
+function round(value: number): number {
+  return Number(value.toFixed(2));
+}
+
+/** Half the swing as a share of the mean, percent. */
+function depthOf(beat: CanonicalBeat): number {
+  return (100 * (beat.highFeedMPerMin - beat.lowFeedMPerMin)) / 2 / beat.meanFeedMPerMin;
+}
+
+/** Ripples along 40 mm of bead, to scale. */
+function Ripples({
+  pitchMm,
+  beat,
+  legMm,
+}: {
+  readonly pitchMm: number;
+  readonly beat: CanonicalBeat;
+  readonly legMm: number;
+}) {
+  const px = 9;
+  const length = 40;
+  const count = Math.floor(length / pitchMm);
+  const half = ((legMm * 1.2 * Math.sqrt(beat.highFeedMPerMin / beat.meanFeedMPerMin)) / 2) * px;
+  return (
+    <chakra.svg
+      viewBox={`0 0 ${length * px + 60} 76`}
+      width="100%"
+      maxWidth="480px"
+      role="img"
+      aria-label={`Bead of ${length} mm seen from above, to scale: ripples every ${pitchMm.toFixed(2)} mm`}
+      my="1"
+    >
+      {Array.from({ length: count }, (_, at) => (
+        <ellipse
+          key={at}
+          cx={20 + (at + 0.5) * pitchMm * px}
+          cy="32"
+          rx={Math.max(half * 0.75, pitchMm * px * 0.8)}
+          ry={half}
+          fill={cssColour('metal')}
+          stroke={cssColour('metalEdge')}
+          strokeWidth="1.3"
+        />
+      ))}
+      <path d={`M10 66v4h${10 * px}v-4`} fill="none" stroke={cssColour('ink')} />
+      <text x={10 + 10 * px + 6} y="71" style={{ fontSize: '11px' }} fill={cssColour('ink')}>
+        10 mm, ripple {pitchMm.toFixed(2)} mm
+      </text>
+    </chakra.svg>
+  );
+}
+
+function Schools({
+  beat,
+  program,
+  plan,
+  machines,
+}: {
+  readonly beat: CanonicalBeat;
+  readonly program: Program;
+  readonly plan: Plan;
+  readonly machines: readonly MachineResource[];
+}) {
+  const wire = {
+    filler: program.filler,
+    gas: program.gas,
+    diameterMm: program.diameterMm,
+    extensionMm: Math.max(program.ctwdMm - plan.arcLengthMm, 3),
+  };
+  const rows = (['top', 'two-level', 'swing'] as const).map((school) => {
+    const said = sayBeat(beat, school);
+    const outcome = doublePulse({ from: said.to, to: school, travelMmPerMin: program.travelMmPerMin, wire });
+    return {
+      school,
+      said,
+      effect: outcome.ok ? outcome.value.effect : undefined,
+      warnings: outcome.ok ? outcome.value.warnings : [],
+    };
+  });
+  const first = rows[0]?.effect?.meanPowerW;
+  const dialsOf = (school: BeatSchool) =>
+    machines.filter((machine) => machine.file.beatSchool === school).map((machine) => beatDials(machine, program));
+  return (
+    <>
+      <Table label="The same mean feed in three schools" mt="1">
+        <Heads
+          names={['School', 'As it says it', 'Mean power', 'Against single pulse', 'Dials']}
+          right={['Mean power', 'Against single pulse']}
+        />
+        <tbody>
+          {rows.map(({ school, said, effect }) => (
+            <tr key={school}>
+              <Cell head>{schoolWords[school]}</Cell>
+              <Cell>
+                {saidWords(said.to)}
+                {said.representable ? '' : `; nearest, because ${said.why ?? ''}`}
+              </Cell>
+              <Cell figure>
+                {effect ? `${(effect.meanPowerW / 1000).toFixed(3)} kW` : '–'}
+                {effect && first !== undefined && school !== 'top'
+                  ? ` (${signedPercent(effect.meanPowerW / first - 1)})`
+                  : ''}
+              </Cell>
+              <Cell figure>{effect ? signedPercent(effect.meanPowerW / effect.singlePowerW - 1) : '–'}</Cell>
+              <Cell fontSize="13px">{dialsOf(school).join('; ')}</Cell>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      {rows[1]?.warnings.map((warning) => (
+        <Box key={warning.code} mt="1.5">
+          <Notice level={warning.level}>{warning.message}</Notice>
+        </Box>
+      ))}
+    </>
+  );
+}
+
+function beatDials({ file }: MachineResource, program: Program): string {
+  const wanted = [
+    'wireFeedMPerMin',
+    'beatLowFeedMPerMin',
+    'beatLowPercent',
+    'beatHighSharePercent',
+    'beatSwingPercent',
+    'beatFrequencyHz',
+  ];
+  const dials = translate(file, program).dials.filter((dial) => wanted.includes(dial.quantity));
+  return `${file.name}: ${dials.map((dial) => `${dial.label} ${dial.display}`).join(', ')}`;
+}
+
+function saidWords(beat: ReturnType<typeof sayBeat>['to']): string {
+  if (beat.school === 'top')
+    return `${beat.setFeedMPerMin.toFixed(1)} m/min, low ${beat.lowPercent.toFixed(0)} %, share ${beat.highSharePercent.toFixed(0)} %`;
+  if (beat.school === 'swing') return `${beat.meanFeedMPerMin.toFixed(1)} m/min ± ${beat.swingPercent.toFixed(0)} %`;
+  return `${(beat.highFeedMPerMin ?? 0).toFixed(1)} and ${(beat.lowFeedMPerMin ?? 0).toFixed(1)} m/min, share ${beat.highSharePercent.toFixed(0)} %`;
+}
+
+function signedPercent(share: number): string {
+  const percent = 100 * share;
+  return Math.abs(percent) < 0.05 ? '±0.0 %' : `${percent > 0 ? '+' : '−'}${Math.abs(percent).toFixed(1)} %`;
+}
+
+/** Sound and flash at the beat, to practise the pace against. */
+function Metronome({ hz, highShare }: { readonly hz: number; readonly highShare: number }) {
+  const [on, setOn] = useState(false);
+  const lamp = useRef<HTMLSpanElement>(null);
+  useEffect(() => {
+    if (!on) return undefined;
+    const periodMs = 1000 / hz;
+    let off: ReturnType<typeof setTimeout> | undefined;
+    const beat = () => {
+      clickSound();
+      if (lamp.current) lamp.current.style.opacity = '1';
+      off = setTimeout(() => {
+        if (lamp.current) lamp.current.style.opacity = '0.15';
+      }, periodMs * highShare);
+    };
+    beat();
+    const timer = setInterval(beat, periodMs);
+    return () => {
+      clearInterval(timer);
+      clearTimeout(off);
+    };
+  }, [on, hz, highShare]);
+  // Flashing faster than three times a second can harm; the lamp then stays lit and only the click beats.
+  const flashes = hz <= 3;
+  return (
+    <Box display="flex" alignItems="center" gap="2" my="-2">
+      <Box
+        as="span"
+        ref={lamp}
+        width="16px"
+        height="16px"
+        borderRadius="8px"
+        bg="accent"
+        aria-hidden="true"
+        visibility={flashes ? 'visible' : 'hidden'}
+        css={{ opacity: 0.15 }}
+      />
+      <Action kind="quiet" fontSize="13px" aria-pressed={on} onClick={() => setOn(!on)}>
+        {on ? 'Stop the metronome' : `Metronome, ${hz.toFixed(1)} a second`}
+      </Action>
+    </Box>
+  );
+}

@@ -1,0 +1,376 @@
+/** The arc bench: the setting tuned by picture, chart, map, numbers and ear, with the machine's dial card always beside it. */
+import { Box } from '@chakra-ui/react';
+import type { MachineResource, SeamResource } from '@fox-tempo/contract';
+import {
+  simulationOf,
+  wireWords,
+  whatIfInput,
+  type FeedHabit,
+  type Program,
+  type SimulationInput,
+  type WhatIf,
+  type WireCorrection,
+} from '@fox-tempo/core';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { Link, redirect, useLoaderData, useParams } from 'react-router';
+import { api } from '../../lib/api.ts';
+import { useSettings } from '../../lib/settings.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { PageHead } from '../../ui/page-head.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { chosenMachine, DialCard, DialStrip } from '../dial-card/index.ts';
+import { SeamSteps } from '../seam-steps/index.tsx';
+import { BeatPanel } from './beat-panel.tsx';
+import { CalibratePanel } from './calibrate-panel.tsx';
+import { Controls } from './controls.tsx';
+import { ArcFigures } from './figures.tsx';
+import { GhostPanel } from './ghost-panel.tsx';
+import { Listen } from './listen.tsx';
+import { LivingArc } from './living-arc.tsx';
+import { MapPanel } from './map-panel.tsx';
+import { createPlayhead, type Pace } from './playhead.ts';
+import { useArc } from './use-arc.ts';
+import { useSetting } from './use-setting.ts';
+import { WhatIfPanel } from './what-if-panel.tsx';
+
+const TraceChart = lazy(async () => ({ default: (await import('./trace-chart.tsx')).TraceChart }));
+
+const lastKey = 'fox-tempo/last-bench';
+const defaultCircuit = 15;
+/** Measured arc: some hundred drops, and a whole slow beat where there is one. */
+const runS = 0.5;
+
+export async function loadBench({ params, request }: { params: { id?: string | undefined }; request: Request }) {
+  const [seam, machines] = await Promise.all([api.seam(params.id ?? '', request.signal), api.machines(request.signal)]);
+  return { seam, machines: machines.filter((machine) => !machine.retired) };
+}
+
+/** To the seam last tuned here, else to the first that has a setting. */
+export async function loadAnyBench({ request }: { request: Request }): Promise<Response> {
+  const seams = await api.seams(request.signal);
+  const last = localStorage.getItem(lastKey);
+  const seam = seams.find((one) => one.id === last) ?? seams.find((one) => one.revision) ?? seams[0];
+  return redirect(seam ? `/bench/${seam.id}` : '/seams');
+}
+
+export function Bench() {
+  const { seam, machines } = useLoaderData<Awaited<ReturnType<typeof loadBench>>>();
+  const { id = '' } = useParams();
+  useEffect(() => {
+    localStorage.setItem(lastKey, id);
+  }, [id]);
+  return <LoadedBench key={id} loaded={seam} machines={machines} />;
+}
+
+function LoadedBench({
+  loaded,
+  machines,
+}: {
+  readonly loaded: SeamResource;
+  readonly machines: readonly MachineResource[];
+}) {
+  const machineId = useSettings((state) => state.machineId);
+  const machine = chosenMachine(machines, machineId);
+  const setting = useSetting(loaded, machine);
+  const { program, plan, seam } = setting;
+  const [habit, setHabit] = useState<FeedHabit>('follow-line');
+  const [ghost, setGhost] = useState<Program | null>(null);
+  const [changes, setChanges] = useState<ReadonlySet<WhatIf>>(new Set());
+  const [otherGas, setOtherGas] = useState(loaded.revision?.program.gas === 'C1' ? 'M21-ArC-18' : 'C1');
+  const [correction, setCorrection] = useState<WireCorrection | null>(null);
+  const [attempt, setAttempt] = useState(0);
+  const circuitMOhm = machine?.file.circuitMOhm ?? defaultCircuit;
+
+  const input = useMemo(
+    () => (program ? arcInput(program, circuitMOhm, correction) : null),
+    [program, circuitMOhm, correction],
+  );
+  const arc = useArc(input, attempt);
+  const ghostInput = useMemo(
+    () => (ghost ? arcInput(ghost, circuitMOhm, correction) : null),
+    [ghost, circuitMOhm, correction],
+  );
+  const ghostArc = useArc(ghostInput, attempt);
+  const changedInput = useMemo((): SimulationInput | null => {
+    if (!program || changes.size === 0) return null;
+    const changed = whatIfInput(program, changes, { circuitMOhm, seconds: runS, seed: 7, otherGas });
+    return correction ? { ...changed, correction } : changed;
+  }, [program, changes, circuitMOhm, otherGas, correction]);
+  const changedArc = useArc(changedInput, attempt);
+
+  const steady = arc.kind === 'ready' ? arc.run : arc.kind === 'failed' ? arc.before : null;
+  const changed = changedInput && changedArc.kind === 'ready' ? changedArc.run : null;
+  // While something is imagined, picture and chart show that; the numbers keep the setting's own.
+  const seen = changed ?? steady;
+  const ghostRun = ghostInput && ghostArc.kind === 'ready' ? ghostArc.run : null;
+
+  useKeys(setting);
+
+  return (
+    <>
+      <PageHead
+        title={`${seam.spec.name} at the arc bench`}
+        line={
+          program
+            ? `${seam.partName} · ${wireWords(program.filler, program.diameterMm)}, ${program.mode.replace('-', ' ')} · ${seam.revision ? `revision ${seam.revision.number}` : 'not saved yet'}${setting.edited ? ', edited' : ''}`
+            : seam.partName
+        }
+      >
+        <Box role="status" color="quiet" fontSize="13px">
+          {setting.saving.kind === 'saving'
+            ? 'saving…'
+            : setting.edited
+              ? 'draft kept here'
+              : setting.saving.kind === 'saved'
+                ? `saved as revision ${seam.revision?.number ?? 1}`
+                : ''}
+        </Box>
+        <Action kind="quiet" disabled={!setting.canUndo} onClick={setting.undo} title="Undo (Ctrl Z)">
+          Undo
+        </Action>
+        <Action kind="quiet" disabled={!setting.canRedo} onClick={setting.redo} title="Redo (Ctrl Shift Z)">
+          Redo
+        </Action>
+        <Action
+          kind="main"
+          disabled={!setting.edited || setting.issues.length > 0 || setting.saving.kind === 'saving'}
+          onClick={() => void setting.save()}
+          title="Save (Ctrl S)"
+        >
+          Save revision {(seam.revision?.number ?? 0) + 1}
+        </Action>
+      </PageHead>
+      <Box px="3" pt="1">
+        <SeamSteps seamId={seam.id} />
+      </Box>
+      <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: 'minmax(0, 1fr) 318px' }} flex="1">
+        <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start" minWidth={0}>
+          <Refusals setting={setting} />
+          {arc.kind === 'failed' && (
+            <Notice level="caution" word="Not simulated." urgent>
+              {arc.message}{' '}
+              <Action kind="quiet" minHeight="32px" onClick={() => setAttempt(attempt + 1)}>
+                Run it again
+              </Action>
+            </Notice>
+          )}
+          {!program || !plan ? (
+            <Notice level="note">
+              This seam has no setting that could be made. <Link to={`/seams/${seam.id}`}>Look at its sheet</Link> for
+              the reason.
+            </Notice>
+          ) : (
+            <>
+              {seen ? (
+                <Picture run={seen} ghost={ghostRun?.simulation ?? null} isImagined={changed !== null} />
+              ) : (
+                <Box height="380px" display="grid" placeItems="center" color="quiet" role="status">
+                  Striking the simulated arc…
+                </Box>
+              )}
+              <Controls setting={setting} machine={machine} habit={habit} onHabit={setHabit} />
+              <Box
+                display="grid"
+                gap="3"
+                gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.45fr) minmax(0, 1fr)' }}
+                alignItems="start"
+              >
+                <MapPanel
+                  setting={setting}
+                  program={program}
+                  machine={machine}
+                  circuitMOhm={circuitMOhm}
+                  correction={correction}
+                  ghost={ghost}
+                />
+                {steady && (
+                  <ArcFigures run={steady} ghost={ghostRun?.simulation.metrics ?? null} program={program} plan={plan} />
+                )}
+              </Box>
+              <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }} alignItems="start">
+                <WhatIfPanel
+                  program={program}
+                  machine={machine}
+                  thicknessMm={plan.thicknessMm}
+                  changes={changes}
+                  otherGas={otherGas}
+                  before={steady?.simulation.metrics ?? null}
+                  after={changed}
+                  failed={changedInput && changedArc.kind === 'failed' ? changedArc.message : null}
+                  onToggle={(change) => {
+                    const next = new Set(changes);
+                    if (!next.delete(change)) next.add(change);
+                    setChanges(next);
+                  }}
+                  onGas={setOtherGas}
+                />
+                <GhostPanel
+                  program={program}
+                  ghost={ghost}
+                  machine={machine}
+                  onHold={() => setGhost(program)}
+                  onSwap={() => {
+                    if (!ghost) return;
+                    setGhost(program);
+                    setting.replace(ghost);
+                  }}
+                  onDrop={() => setGhost(null)}
+                />
+              </Box>
+              <BeatPanel setting={setting} program={program} plan={plan} machines={machines} />
+              <CalibratePanel
+                program={program}
+                machineId={machine?.id ?? 'none'}
+                applied={correction}
+                onApply={setCorrection}
+              />
+            </>
+          )}
+        </Box>
+        <Box
+          as="aside"
+          aria-label="Dial card"
+          bg="surface"
+          borderLeftWidth={{ base: 0, xl: '1px' }}
+          borderTopWidth={{ base: '1px', xl: 0 }}
+          borderColor="line"
+          px="4.5"
+          py="4"
+          overflow="hidden"
+        >
+          <DialCard
+            machines={machines}
+            program={program}
+            print={{ seamId: seam.id, isSaved: seam.revision !== null && !setting.edited }}
+          />
+        </Box>
+      </Box>
+      <DialStrip machines={machines} program={program} />
+    </>
+  );
+}
+
+function arcInput(program: Program, circuitMOhm: number, correction: WireCorrection | null): SimulationInput {
+  const seconds = program.slowBeat ? Math.min(Math.max(runS, 2 / program.slowBeat.frequencyHz), 4) : runS;
+  const input = simulationOf(program, { circuitMOhm, seconds, seed: 7 });
+  return correction ? { ...input, correction } : input;
+}
+
+function Refusals({ setting }: { readonly setting: ReturnType<typeof useSetting> }) {
+  const { issues, saving } = setting;
+  return (
+    <>
+      {issues.map((issue) => (
+        <Notice key={`${issue.path}${issue.code}`} level="refusal" word="Not to be had." urgent>
+          {issue.message} {issue.hint ?? ''} The last setting that works is shown; undo, or move back.
+        </Notice>
+      ))}
+      {saving.kind === 'failed' && (
+        <Notice level="refusal" word="Not saved." urgent>
+          {saving.title}. {saving.detail} The draft is kept on this device.
+        </Notice>
+      )}
+      {saving.kind === 'conflict' && (
+        <Notice level="caution" word="Somebody saved in between." urgent>
+          {saving.stored.changedBy} saved version {saving.stored.version}.{' '}
+          <Link to={`/seams/${setting.seam.id}`}>The sheet shows both</Link>; choose there which stands.
+        </Notice>
+      )}
+    </>
+  );
+}
+
+function Picture({
+  run,
+  ghost,
+  isImagined,
+}: {
+  readonly run: NonNullable<Extract<ReturnType<typeof useArc>, { kind: 'ready' }>['run']>;
+  readonly ghost: Extract<ReturnType<typeof useArc>, { kind: 'ready' }>['run']['simulation'] | null;
+  readonly isImagined: boolean;
+}) {
+  const { simulation, input } = run;
+  const [playing, setPlaying] = useState(!prefersStill());
+  const [pace, setPace] = useState<Pace>(200);
+  const playhead = useMemo(() => {
+    const times = simulation.trace.timeS;
+    // The settling at the beginning is not shown.
+    return createPlayhead(Math.min(0.25, times[times.length - 1] ?? 0), times[times.length - 1] ?? 0.25);
+  }, [simulation]);
+  useEffect(() => {
+    if (!playing) return undefined;
+    let frame = 0;
+    let before = performance.now();
+    const tick = (now: number) => {
+      playhead.advance((now - before) / 1000 / pace);
+      before = now;
+      frame = requestAnimationFrame(tick);
+    };
+    frame = requestAnimationFrame(tick);
+    return () => cancelAnimationFrame(frame);
+  }, [playhead, playing, pace]);
+  return (
+    <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '268px minmax(0, 1fr)' }}>
+      <Panel
+        px="3"
+        py="2"
+        title={isImagined ? 'Arc, if it were so' : 'Arc'}
+        aside={<Box textStyle="label" color="quiet">{`1/${pace} of real time`}</Box>}
+      >
+        <LivingArc
+          simulation={simulation}
+          playhead={playhead}
+          playing={playing}
+          pace={pace}
+          onPlaying={setPlaying}
+          onPace={setPace}
+          diameterMm={input.diameterMm}
+          ctwdMm={input.ctwdMm}
+          recessMm={3}
+        />
+      </Panel>
+      <Panel
+        px="3"
+        py="2"
+        title={simulation.words.charAt(0).toUpperCase() + simulation.words.slice(1)}
+        aside={<Listen now={simulation} held={ghost} />}
+      >
+        <Suspense
+          fallback={
+            <Box height="330px" display="grid" placeItems="center" color="quiet" fontSize="13px" role="status">
+              Drawing current and voltage…
+            </Box>
+          }
+        >
+          <TraceChart simulation={simulation} ghost={ghost} playhead={playhead} />
+        </Suspense>
+      </Panel>
+    </Box>
+  );
+}
+
+function prefersStill(): boolean {
+  return globalThis.matchMedia?.('(prefers-reduced-motion: reduce)').matches ?? false;
+}
+
+function useKeys(setting: ReturnType<typeof useSetting>): void {
+  const { undo, redo, save, edited, issues } = setting;
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
+      const key = event.key.toLowerCase();
+      const inText = event.target instanceof HTMLInputElement && event.target.type === 'text';
+      if (key === 's') {
+        event.preventDefault();
+        if (edited && issues.length === 0) void save();
+      } else if (key === 'z' && !inText) {
+        event.preventDefault();
+        if (event.shiftKey) redo();
+        else undo();
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [undo, redo, save, edited, issues]);
+}

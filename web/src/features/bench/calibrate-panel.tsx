@@ -1,0 +1,162 @@
+/** Calibrating a wire on this machine from what it displayed: model and map then are of this very machine; residuals are shown, never hidden. */
+import { Box } from '@chakra-ui/react';
+import { calibrate, type Calibration, type Program, type WireCorrection } from '@fox-tempo/core';
+import { Action } from '../../ui/action.tsx';
+import { useKeptForm } from '../../ui/kept-text.ts';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { ValueField } from '../../ui/value-field.tsx';
+
+interface Point {
+  readonly feed: number | null;
+  readonly amps: number | null;
+  readonly volts: number | null;
+}
+
+const blank: Point = { feed: null, amps: null, volts: null };
+
+export function CalibratePanel({
+  program,
+  machineId,
+  applied,
+  onApply,
+}: {
+  readonly program: Program;
+  readonly machineId: string;
+  readonly applied: WireCorrection | null;
+  readonly onApply: (correction: WireCorrection | null) => void;
+}) {
+  const keep = `calibrate/${machineId}/${program.filler}/${program.gas}/${program.diameterMm}`;
+  const [{ points }, setForm] = useKeptForm<{ points: Point[] }>(keep, { points: [blank, blank, blank] });
+  const set = (at: number, change: Partial<Point>) =>
+    setForm({ points: points.map((point, index) => (index === at ? { ...point, ...change } : point)) });
+  const filled = points.flatMap(({ feed, amps, volts }) =>
+    feed === null || amps === null
+      ? []
+      : [
+          {
+            wireFeedMPerMin: feed,
+            meanCurrentA: amps,
+            ctwdMm: program.ctwdMm,
+            // A pulsed current warms the wire more than a steady one of the same mean.
+            ...(program.pulse ? { rmsCurrentA: amps * rmsShare(program) } : {}),
+            ...(volts === null ? {} : { voltageV: volts }),
+          },
+        ],
+  );
+  const outcome =
+    filled.length >= 2
+      ? calibrate({ filler: program.filler, gas: program.gas, diameterMm: program.diameterMm, points: filled })
+      : null;
+  return (
+    <Panel
+      title="Calibrate here"
+      aside={
+        <Box textStyle="label" color={applied ? 'spruce' : 'quiet'}>
+          {applied ? '● in use' : 'not in use'}
+        </Box>
+      }
+    >
+      <Box fontSize="13px" color="quiet" mb="2">
+        What the machine showed at two or three settings, welding on scrap at {program.ctwdMm.toFixed(1)} mm stick-out.
+      </Box>
+      {points.map((point, at) => (
+        <Box key={at} display="grid" gridTemplateColumns="repeat(3, 1fr)" gap="2" mb="1">
+          <ValueField
+            label={`Feed ${at + 1}`}
+            of="wireFeed"
+            value={point.feed}
+            keep={`${keep}/${at}/feed`}
+            range={[0.5, 30]}
+            optional
+            step={0.1}
+            onValue={(feed) => set(at, { feed })}
+          />
+          <ValueField
+            label={`Current ${at + 1}`}
+            of="current"
+            value={point.amps}
+            keep={`${keep}/${at}/amps`}
+            range={[5, 700]}
+            optional
+            onValue={(amps) => set(at, { amps })}
+          />
+          <ValueField
+            label={`Voltage ${at + 1}`}
+            of="voltage"
+            value={point.volts}
+            keep={`${keep}/${at}/volts`}
+            range={[8, 50]}
+            optional
+            step={0.1}
+            onValue={(volts) => set(at, { volts })}
+          />
+        </Box>
+      ))}
+      {outcome && !outcome.ok && (
+        <Notice level="caution" word="Not yet.">
+          {outcome.issues.map((issue) => issue.message).join(' ')}
+        </Notice>
+      )}
+      {outcome?.ok && <Found found={outcome.value} />}
+      <Box display="flex" gap="2" mt="2">
+        <Action
+          kind="main"
+          disabled={!outcome?.ok}
+          onClick={() => {
+            if (outcome?.ok)
+              onApply({
+                kAFactor: outcome.value.kAFactor,
+                kBFactor: outcome.value.kBFactor,
+                arcVoltageV: outcome.value.arcVoltageV,
+              });
+          }}
+        >
+          Use it for arc and map
+        </Action>
+        <Action disabled={!applied} onClick={() => onApply(null)}>
+          Back to the table
+        </Action>
+      </Box>
+    </Panel>
+  );
+}
+
+/** Rms over mean of the program's own waveform. */
+function rmsShare({ pulse }: Program): number {
+  if (!pulse) return 1;
+  const share = (pulse.peakTimeMs * pulse.frequencyHz) / 1000;
+  const mean = pulse.peakCurrentA * share + pulse.backgroundCurrentA * (1 - share);
+  const square = pulse.peakCurrentA ** 2 * share + pulse.backgroundCurrentA ** 2 * (1 - share);
+  return Math.sqrt(square) / mean;
+}
+
+function Found({ found }: { readonly found: Calibration }) {
+  return (
+    <Box fontSize="13.5px">
+      <Box color={found.verdict === 'plausible' ? 'spruce' : 'ochre'} fontWeight={600}>
+        {found.verdict === 'plausible' ? '●' : '◇'} {found.verdict}: {found.because}
+      </Box>
+      <Table label="Residuals">
+        <Heads names={['Feed', 'Model now', 'Off']} right={['Model now', 'Off']} />
+        <tbody>
+          {found.residuals.map((row) => (
+            <tr key={row.wireFeedMPerMin}>
+              <Cell>{row.wireFeedMPerMin.toFixed(1)} m/min</Cell>
+              <Cell figure>{row.fittedCurrentA.toFixed(0)} A</Cell>
+              <Cell figure>
+                {row.residualA >= 0 ? '+' : '−'}
+                {Math.abs(row.residualA).toFixed(1)} A
+              </Cell>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      <Box textStyle="label" color="quiet">
+        kA × {found.kAFactor.toFixed(3)}, kB × {found.kBFactor.toFixed(3)}, arc {found.arcVoltageV >= 0 ? '+' : '−'}
+        {Math.abs(found.arcVoltageV).toFixed(2)} V
+      </Box>
+    </Box>
+  );
+}

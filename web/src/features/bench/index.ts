@@ -1,0 +1,1 @@
+export { Bench, loadAnyBench, loadBench } from './bench.tsx';

@@ -1,0 +1,64 @@
+/** The page's sound: one context, made when somebody asks to hear; without a device nothing is heard and nothing breaks. */
+import { looped, renderSound, type Simulation } from '@fox-tempo/core';
+
+let context: AudioContext | null = null;
+
+function ready(): AudioContext | null {
+  try {
+    context ??= new AudioContext();
+    void context.resume().catch(() => undefined);
+    return context;
+  } catch {
+    return null;
+  }
+}
+
+/** Whether there is anything to hear with. */
+export function hasSound(): boolean {
+  return ready() !== null;
+}
+
+export interface Hum {
+  stop: () => void;
+}
+
+/** Plays the arc of a run in a ring at a volume of 0..1; undefined where there is no sound device. */
+export function playArc({ trace }: Simulation, volume: number): Hum | undefined {
+  const audio = ready();
+  if (!audio) return undefined;
+  const rate = audio.sampleRate;
+  // The first quarter of a second is settling.
+  const samples = renderSound(trace, rate).slice(Math.floor(0.25 * rate));
+  if (samples.length < rate / 20) return undefined;
+  const ring = looped(samples, Math.floor(rate * 0.02));
+  const buffer = audio.createBuffer(1, ring.length, rate);
+  buffer.copyToChannel(ring, 0);
+  const source = audio.createBufferSource();
+  source.buffer = buffer;
+  source.loop = true;
+  const gain = audio.createGain();
+  gain.gain.setValueAtTime(0, audio.currentTime);
+  gain.gain.linearRampToValueAtTime(Math.min(Math.max(volume, 0), 1), audio.currentTime + 0.05);
+  source.connect(gain).connect(audio.destination);
+  source.start();
+  return {
+    stop: () => {
+      gain.gain.linearRampToValueAtTime(0, audio.currentTime + 0.05);
+      source.stop(audio.currentTime + 0.08);
+    },
+  };
+}
+
+/** A short soft click. */
+export function clickSound(): void {
+  const audio = ready();
+  if (!audio) return;
+  const tone = audio.createOscillator();
+  const gain = audio.createGain();
+  tone.frequency.value = 880;
+  gain.gain.setValueAtTime(0.15, audio.currentTime);
+  gain.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + 0.05);
+  tone.connect(gain).connect(audio.destination);
+  tone.start();
+  tone.stop(audio.currentTime + 0.06);
+}

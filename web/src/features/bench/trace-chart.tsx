@@ -1,0 +1,177 @@
+/** Current and voltage on one time axis, drops and shorts marked, the ghost's current behind, the moment as a line over both. */
+import { Box } from '@chakra-ui/react';
+import type { Simulation } from '@fox-tempo/core';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { axisLook, Chart, type Paint } from '../../ui/chart.tsx';
+import { cssColour } from '../../ui/theme/colours.ts';
+import type { Playhead } from './playhead.ts';
+import { rowAt } from './arc-picture.ts';
+
+/** Time on the screen at once, s. */
+const windowS = 0.04;
+const grid = { left: 46, right: 14 };
+
+export function TraceChart({
+  simulation,
+  ghost,
+  playhead,
+}: {
+  readonly simulation: Simulation;
+  readonly ghost: Simulation | null;
+  readonly playhead: Playhead;
+}) {
+  const [page, setPage] = useState(0);
+  const cursor = useRef<HTMLDivElement>(null);
+  const holder = useRef<HTMLDivElement>(null);
+  const fromS = playhead.fromS + page * windowS;
+
+  useEffect(() => {
+    const follow = (timeS: number) => {
+      const at = Math.floor((timeS - playhead.fromS) / windowS + 1e-9);
+      setPage(at);
+      const width = (holder.current?.clientWidth ?? 0) - grid.left - grid.right;
+      const share = ((timeS - playhead.fromS) % windowS) / windowS;
+      if (cursor.current) cursor.current.style.transform = `translateX(${grid.left + share * width}px)`;
+    };
+    follow(playhead.timeS());
+    return playhead.listen(follow);
+  }, [playhead]);
+
+  const data = useMemo(() => windowOf(simulation, fromS), [simulation, fromS]);
+  const behind = useMemo(() => (ghost ? windowOf(ghost, fromS) : null), [ghost, fromS]);
+  const option = useCallback(
+    (colour: Paint) => {
+      const look = axisLook(colour);
+      const time = {
+        type: 'value' as const,
+        min: 0,
+        max: windowS * 1000,
+        ...look,
+        splitLine: { show: false },
+      };
+      const line = (
+        points: readonly (readonly [number, number])[],
+        name: 'accent' | 'volt' | 'quiet',
+        axis: 0 | 1,
+        width = 2,
+      ) => ({
+        type: 'line' as const,
+        xAxisIndex: axis,
+        yAxisIndex: axis,
+        data: points.map((point) => [...point]),
+        showSymbol: false,
+        sampling: 'minmax' as const,
+        lineStyle: { color: colour(name), width, ...(name === 'quiet' ? { type: 'dashed' as const } : {}) },
+      });
+      return {
+        grid: [
+          { ...grid, top: 20, height: '46%' },
+          { ...grid, top: '66%', bottom: 26 },
+        ],
+        xAxis: [
+          { ...time, gridIndex: 0, axisLabel: { show: false } },
+          {
+            ...time,
+            gridIndex: 1,
+            axisLabel: { ...look.axisLabel, formatter: (value: number) => `${value} ms` },
+          },
+        ],
+        yAxis: [
+          { type: 'value' as const, gridIndex: 0, name: 'current, A', min: 0, max: data.topA, splitNumber: 4, ...look },
+          { type: 'value' as const, gridIndex: 1, name: 'voltage, V', min: 0, max: data.topV, splitNumber: 3, ...look },
+        ],
+        series: [
+          ...(behind ? [line(behind.amps, 'quiet', 0, 1)] : []),
+          line(data.amps, 'accent', 0),
+          line(data.volts, 'volt', 1),
+          {
+            type: 'scatter' as const,
+            xAxisIndex: 0,
+            yAxisIndex: 0,
+            symbolSize: 7,
+            data: data.drops.map((at) => [at, data.topA * 0.04]),
+            itemStyle: { color: colour('ink') },
+          },
+          {
+            type: 'scatter' as const,
+            xAxisIndex: 0,
+            yAxisIndex: 0,
+            symbol: 'triangle',
+            symbolSize: 10,
+            data: data.shorts.map((at) => [at, data.topA * 0.13]),
+            itemStyle: { color: colour('crimson') },
+          },
+        ],
+      };
+    },
+    [data, behind],
+  );
+  const { metrics } = simulation;
+  return (
+    <Box position="relative" ref={holder}>
+      <Chart
+        option={option}
+        height="288px"
+        name="arc"
+        label={`Current and voltage of the simulated arc over ${windowS * 1000} ms: mean ${metrics.meanCurrentA.toFixed(0)} A and ${metrics.meanVoltageV.toFixed(1)} V, ${data.drops.length} drops (dots), ${data.shorts.length} shorts (triangles)`}
+        csv={() => csvOf(simulation)}
+      />
+      <Box
+        ref={cursor}
+        position="absolute"
+        top="12px"
+        left="0"
+        height="254px"
+        width="2px"
+        pointerEvents="none"
+        aria-hidden="true"
+        css={{ background: cssColour('ink') }}
+      />
+    </Box>
+  );
+}
+
+function windowOf(simulation: Simulation, fromS: number) {
+  const { trace, dropAtS, shortAtS } = simulation;
+  const first = rowAt(simulation, fromS);
+  const last = rowAt(simulation, fromS + windowS);
+  const current: [number, number][] = [];
+  const voltage: [number, number][] = [];
+  for (let at = first; at <= last; at++) {
+    const ms = ((trace.timeS[at] ?? 0) - fromS) * 1000;
+    if (ms < 0) continue;
+    current.push([ms, trace.currentA[at] ?? 0]);
+    voltage.push([ms, trace.voltageV[at] ?? 0]);
+  }
+  const inside = (moments: Float64Array) =>
+    Array.from(moments)
+      .filter((moment) => moment >= fromS && moment < fromS + windowS)
+      .map((moment) => (moment - fromS) * 1000);
+  // Over the whole run, so that the axis does not jump from page to page.
+  const highest = (values: Float32Array, step: number) =>
+    Math.ceil(values.reduce((most, value) => Math.max(most, value), 1) / step) * step;
+  return {
+    amps: current,
+    volts: voltage,
+    drops: inside(dropAtS),
+    shorts: inside(shortAtS),
+    topA: highest(trace.currentA, 100),
+    topV: highest(trace.voltageV, 10),
+  };
+}
+
+function csvOf({ trace }: Simulation): string {
+  const rows = ['time (s),current (A),voltage (V),arc length (mm),extension (mm)'];
+  for (let at = 0; at < trace.timeS.length; at++) {
+    rows.push(
+      [
+        trace.timeS[at]?.toFixed(6),
+        trace.currentA[at]?.toFixed(1),
+        trace.voltageV[at]?.toFixed(2),
+        trace.arcLengthMm[at]?.toFixed(3),
+        trace.extensionMm[at]?.toFixed(3),
+      ].join(','),
+    );
+  }
+  return rows.join('\r\n');
+}

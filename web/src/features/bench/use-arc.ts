@@ -1,0 +1,53 @@
+/** The arc of a setting, simulated in the worker: the run with its trace, and two more with other seeds for the spread of what is counted. */
+import type { Simulation, SimulationInput, SimulationMetrics } from '@fox-tempo/core';
+import { useEffect, useState } from 'react';
+import { arcClient } from '../../workers/shared-arc-client.ts';
+
+export interface ArcRun {
+  readonly simulation: Simulation;
+  readonly input: SimulationInput;
+  /** Metrics of every seed that has run. */
+  readonly seeds: readonly SimulationMetrics[];
+}
+
+export type ArcRunState =
+  | { readonly kind: 'none' }
+  | { readonly kind: 'ready'; readonly run: ArcRun; readonly busy: boolean }
+  | { readonly kind: 'failed'; readonly message: string; readonly before: ArcRun | null };
+
+/** Finest trace worth drawing, s, and the rows it may have. */
+const finestS = 2e-5;
+const mostRows = 16_000;
+const otherSeeds = [8, 9];
+
+export function useArc(input: SimulationInput | null, attempt: number): ArcRunState {
+  const [state, setState] = useState<ArcRunState>({ kind: 'none' });
+  const key = input === null ? null : JSON.stringify(input);
+  useEffect(() => {
+    if (key === null) return undefined;
+    const wanted = JSON.parse(key) as SimulationInput;
+    const abort = new AbortController();
+    const { signal } = abort;
+    void (async () => {
+      const traceEveryS = Math.max(finestS, (wanted.seconds + 0.25) / mostRows);
+      const outcome = await arcClient.simulate(wanted, { signal, traceEveryS });
+      if (signal.aborted) return;
+      if (!outcome.ok) {
+        const message = outcome.issues.map((issue) => issue.message).join(' ');
+        setState((now) => ({ kind: 'failed', message, before: now.kind === 'ready' ? now.run : null }));
+        return;
+      }
+      const first: ArcRun = { simulation: outcome.value, input: wanted, seeds: [outcome.value.metrics] };
+      setState({ kind: 'ready', run: first, busy: true });
+      const seeds = [outcome.value.metrics];
+      for (const seed of otherSeeds) {
+        const again = await arcClient.simulate({ ...wanted, seed }, { signal });
+        if (signal.aborted || !again.ok) return;
+        seeds.push(again.value.metrics);
+      }
+      setState({ kind: 'ready', run: { ...first, seeds }, busy: false });
+    })();
+    return () => abort.abort();
+  }, [key, attempt]);
+  return state;
+}

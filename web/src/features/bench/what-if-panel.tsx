@@ -1,0 +1,179 @@
+/** What if, without touching a dial: stackable changes, what one would see and hear, and which dial would hide it. */
+import { Box, chakra } from '@chakra-ui/react';
+import type { MachineResource } from '@fox-tempo/contract';
+import {
+  commonGasCodes,
+  gasOf,
+  maskingOf,
+  otherSizeMm,
+  showThroughOf,
+  stepDial,
+  translate,
+  whatIfSizes,
+  wireSizeLabel,
+  type Program,
+  type SimulationMetrics,
+  type WhatIf,
+} from '@fox-tempo/core';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import type { ArcRun } from './use-arc.ts';
+
+export interface WhatIfPanelProps {
+  readonly program: Program;
+  readonly machine: MachineResource | undefined;
+  readonly thicknessMm: number;
+  readonly changes: ReadonlySet<WhatIf>;
+  readonly otherGas: string;
+  readonly before: SimulationMetrics | null;
+  readonly after: ArcRun | null;
+  readonly failed: string | null;
+  readonly onToggle: (change: WhatIf) => void;
+  readonly onGas: (gas: string) => void;
+}
+
+export function WhatIfPanel({
+  program,
+  machine,
+  thicknessMm,
+  changes,
+  otherGas,
+  before,
+  after,
+  failed,
+  onToggle,
+  onGas,
+}: WhatIfPanelProps) {
+  const labels: Record<WhatIf, string> = {
+    'hand-out': `hand ${whatIfSizes.handOutMm} mm further out`,
+    'lead-gained': `lead gained ${whatIfSizes.leadMOhm} mΩ`,
+    'gas-swapped': `gas is ${gasOf(otherGas).name}`,
+    'wire-other': `wire is really ${wireSizeLabel(otherSizeMm(program.diameterMm))}`,
+    'plate-hot': `plate at ${whatIfSizes.plateC} °C`,
+    'feeder-slips': `feeder slips ${100 * whatIfSizes.slipShare} %`,
+  };
+  return (
+    <Panel
+      title="What if"
+      aside={
+        <Box textStyle="label" color="quiet">
+          nobody touches a dial
+        </Box>
+      }
+    >
+      <Box display="flex" gap="1.5" flexWrap="wrap">
+        {(Object.keys(labels) as WhatIf[]).map((change) => (
+          <chakra.button
+            key={change}
+            type="button"
+            aria-pressed={changes.has(change)}
+            onClick={() => onToggle(change)}
+            minHeight="44px"
+            px="3"
+            borderWidth="1px"
+            borderRadius="3px"
+            fontSize="13.5px"
+            fontWeight={changes.has(change) ? 600 : 400}
+            borderColor={changes.has(change) ? 'accent' : 'edge'}
+            bg={changes.has(change) ? 'accentSoft' : 'surface'}
+            cursor="pointer"
+          >
+            {changes.has(change) ? '● ' : '○ '}
+            {labels[change]}
+          </chakra.button>
+        ))}
+      </Box>
+      {changes.has('gas-swapped') && (
+        <Box maxWidth="280px" mt="2">
+          <ChoiceField
+            label="Swapped for"
+            value={otherGas}
+            choices={commonGasCodes
+              .filter((code) => code !== 'none' && code !== program.gas)
+              .map((code) => ({ value: code, label: gasOf(code).name }))}
+            onChange={onGas}
+          />
+        </Box>
+      )}
+      {failed !== null && (
+        <Box mt="2">
+          <Notice level="caution" word="Not simulated.">
+            {failed}
+          </Notice>
+        </Box>
+      )}
+      {changes.size > 0 && before && after && (
+        <Found
+          program={program}
+          machine={machine}
+          thicknessMm={thicknessMm}
+          changes={changes}
+          before={before}
+          after={after}
+        />
+      )}
+    </Panel>
+  );
+}
+
+function Found({
+  program,
+  machine,
+  thicknessMm,
+  changes,
+  before,
+  after,
+}: {
+  readonly program: Program;
+  readonly machine: MachineResource | undefined;
+  readonly thicknessMm: number;
+  readonly changes: ReadonlySet<WhatIf>;
+  readonly before: SimulationMetrics;
+  readonly after: ArcRun;
+}) {
+  const now = after.simulation.metrics;
+  const mask = maskingOf(program, before, now);
+  const through = showThroughOf(program, now, thicknessMm, changes.has('plate-hot') ? whatIfSizes.plateC : 20);
+  const change = (label: string, was: number, is: number, digits: number, unit: string) =>
+    `${label} ${is.toFixed(digits)}${unit} instead of ${was.toFixed(digits)}${unit}`;
+  return (
+    <Box mt="2" fontSize="14px" aria-live="polite">
+      <Box>
+        <strong>Seen:</strong>{' '}
+        {[
+          change('current', before.meanCurrentA, now.meanCurrentA, 0, ' A'),
+          change('arc', before.meanArcLengthMm, now.meanArcLengthMm, 1, ' mm'),
+          change('shorts', before.shortsPerS, now.shortsPerS, 0, ' a second'),
+        ].join('; ')}
+        . {capital(through.verdict)} at the back (index {through.index.toFixed(2)}).
+      </Box>
+      <Box>
+        <strong>Heard:</strong> {after.simulation.words}.
+      </Box>
+      <Box>
+        <strong>Would hide it:</strong> {maskWords(program, machine, mask)}
+      </Box>
+    </Box>
+  );
+}
+
+function maskWords(program: Program, machine: MachineResource | undefined, mask: ReturnType<typeof maskingOf>): string {
+  if (!mask) return 'nothing that a welder would notice has moved.';
+  const dial = machine && translate(machine.file, program).dials.find((one) => one.quantity === mask.quantity);
+  const what = mask.quantity === 'trimMm' ? 'trim' : 'wire feed';
+  const unit = mask.quantity === 'trimMm' ? 'mm' : 'm/min';
+  const by = `${mask.by > 0 ? '+' : '−'}${Math.abs(mask.by).toFixed(1)} ${unit} of ${what}`;
+  const one = machine && stepDial(machine.file, program, mask.quantity, 1);
+  const now = mask.quantity === 'trimMm' ? program.trimMm : program.wireFeedMPerMin;
+  const perStep = one ? Math.abs(one.figure - now) : 0;
+  const steps =
+    dial && perStep > 0.004
+      ? `, about ${Math.max(1, Math.round(Math.abs(mask.by) / perStep))} steps of ${dial.label}`
+      : '';
+  return `${by}${steps}. It hides the cause and does not mend it.`;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -73,6 +73,7 @@ export {
   lookAlikes,
   machineIssues,
   modelAmps,
+  arcOf,
   programFromPlan,
   quantityAt,
   quantityFacts,

@@ -9,6 +9,8 @@ const views: readonly { readonly path: string; readonly waitsFor?: RegExp }[] = 
   { path: '/seams/trike-box-floor/setup' },
   { path: '/seams/canopy-post-edge/setup' },
   { path: '/seams/counter-corner/store' },
+  { path: '/bench/axle-plate-to-tube', waitsFor: /^Current and voltage/ },
+  { path: '/bench/trike-lid-seam' },
   { path: '/seams/nowhere' },
   { path: '/machines' },
   { path: '/machines/compare' },
@@ -29,7 +31,7 @@ for (const [light, width, height] of [
   ['night', 768, 1024],
 ] as const) {
   test(`no accessibility violation in any view by ${light}, ${width} wide`, async ({ page, app }) => {
-    test.setTimeout(150_000);
+    test.setTimeout(240_000);
     await page.addInitScript(
       (theme) => localStorage.setItem('fox-tempo/settings', JSON.stringify({ state: { theme }, version: 0 })),
       light,
@@ -38,7 +40,8 @@ for (const [light, width, height] of [
     for (const { path, waitsFor } of views) {
       await page.goto(app.url + path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-      if (waitsFor) await expect(page.getByRole('img', { name: waitsFor }).locator('svg')).toBeVisible();
+      if (waitsFor)
+        await expect(page.getByRole('img', { name: waitsFor }).locator('svg')).toBeVisible({ timeout: 20_000 });
       await expectAccessible(page);
       // Nothing may run out of the window sideways.
       const beyond = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);

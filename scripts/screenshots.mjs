@@ -14,6 +14,12 @@ import { endOn, say } from './lib/say.mjs';
 const wide = { width: 1280, height: 800 };
 const tablet = { width: 768, height: 1024 };
 
+/** The whole of the sweet-spot map, and the arc held still. */
+async function mapDrawn(page) {
+  await page.getByText(/^here: /).waitFor({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Pause the arc' }).click();
+}
+
 /** Name of the picture, where it is taken, and what is done before. */
 const pictures = [
   { name: 'today-day', path: '/today' },
@@ -47,6 +53,26 @@ const pictures = [
     name: 'store-day',
     path: '/seams/frame-corner-butt/store',
     act: (page) => page.getByRole('button', { name: 'Slot 3: Axle plate to tube' }).click(),
+  },
+  { name: 'bench-day', path: '/bench/axle-plate-to-tube', act: mapDrawn },
+  {
+    name: 'bench-map-night',
+    path: '/bench/axle-plate-to-tube',
+    theme: 'night',
+    act: async (page) => {
+      await mapDrawn(page);
+      await page.getByRole('heading', { name: 'Sweet-spot map' }).evaluate((node) => node.scrollIntoView());
+    },
+  },
+  {
+    name: 'bench-beat-tablet',
+    path: '/bench/trike-lid-seam',
+    size: tablet,
+    act: async (page) => {
+      await mapDrawn(page);
+      await page.getByText(/^Slow low, /).waitFor();
+      await page.getByRole('heading', { name: 'Slow beat' }).evaluate((node) => node.scrollIntoView());
+    },
   },
   { name: 'machine-dials-day', path: '/machines/hazel' },
   {

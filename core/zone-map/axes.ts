@@ -1,6 +1,6 @@
 /** What a map can have on its axes: a quantity of the program, its range around the present setting, and the program moved along it. */
 import type { Program } from '../machine/index.ts';
-import { success, type Outcome } from '../outcome/index.ts';
+import { type Outcome } from '../outcome/index.ts';
 import { pulseFeedRange } from '../pulse/index.ts';
 import { isPulsed } from '../plan/index.ts';
 import { arcOf } from '../machine/index.ts';
@@ -42,19 +42,24 @@ export function figureOn(program: Program, axis: MapAxis): number {
   return axis === 'backgroundCurrentA' ? (program.pulse?.backgroundCurrentA ?? 0) : program[axis];
 }
 
-/** The program at a place of the map. Issues: those of the pulse that cannot be made there. */
-export function movedTo(program: Program, axis: MapAxis, figure: number): Outcome<Program> {
-  if (axis === 'wireFeedMPerMin') return tuned(program, keptPulse(program), figure);
-  if (axis === 'backgroundCurrentA') return tuned(program, { ...keptPulse(program), backgroundCurrentA: figure });
-  // Trim, stiffness and stick-out leave the waveform as the source makes it.
-  return success({ ...program, [axis]: figure });
-}
-
-/** Peak and its time stay as they are set; the rest follows. */
-function keptPulse({ pulse }: Program) {
-  return {
+/**
+ * The program at a place of the map, made as tuning makes it, so that map and bench agree. Peak and its time stay as they are set;
+ * the background follows unless `heldBackgroundA` says that it was set by hand. Issues: those of the pulse that cannot be made there.
+ */
+export function movedTo(
+  program: Program,
+  axis: MapAxis,
+  figure: number,
+  heldBackgroundA: number | null = null,
+): Outcome<Program> {
+  const { pulse, wireFeedMPerMin } = program;
+  const kept = {
     ...noTune,
     peakCurrentA: pulse?.peakCurrentA ?? null,
     peakTimeMs: pulse?.peakTimeMs ?? null,
+    backgroundCurrentA: heldBackgroundA,
   };
+  return axis === 'wireFeedMPerMin'
+    ? tuned(program, kept, figure)
+    : tuned(program, { ...kept, [axis]: figure }, wireFeedMPerMin);
 }

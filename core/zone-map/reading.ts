@@ -67,7 +67,10 @@ export function marginsAt(map: ZoneMap, figureX: number, figureY: number): Margi
   return [walk('x-down', -1, 0), walk('x-up', 1, 0), walk('y-down', 0, -1), walk('y-up', 0, 1)];
 }
 
-/** The place furthest from every edge of the given zones, in cells of the map; undefined when there is none of them. */
+/**
+ * The place furthest from every edge of the given zones. Beyond the map nothing was computed, so that its own end counts as an edge;
+ * of places equally deep, the one nearest to the middle of the map. Undefined when the map has none of the zones.
+ */
 export function zoneCentre(
   map: ZoneMap,
   wanted: readonly Zone[],
@@ -77,18 +80,17 @@ export function zoneCentre(
     const zone = cellAt(map, column, row)?.zone;
     return zone !== undefined && wanted.includes(zone);
   };
-  let best: { column: number; row: number; depth: number } | undefined;
+  const middle = (count - 1) / 2;
+  let best: { column: number; row: number; depth: number; away: number } | undefined;
   for (let row = 0; row < count; row++) {
     for (let column = 0; column < count; column++) {
       if (!isIn(column, row)) continue;
       let depth = 0;
-      // Rings of a diamond: all of it inside, out to where the first place is not. The map's own end is no edge in x.
-      while (
-        depth < count &&
-        ring(column, row, depth + 1).every(([c, r]) => isIn(Math.min(Math.max(c, 0), count - 1), r))
-      )
-        depth++;
-      if (!best || depth > best.depth) best = { column, row, depth };
+      // Rings of a diamond: all of it inside, out to where the first place is not.
+      while (ring(column, row, depth + 1).every(([c, r]) => isIn(c, r))) depth++;
+      const away = Math.hypot(column - middle, row - middle);
+      if (!best || depth > best.depth || (depth === best.depth && away < best.away))
+        best = { column, row, depth, away };
     }
   }
   return best && { x: cellFigure(map.x, best.column, count), y: cellFigure(map.y, best.row, count) };

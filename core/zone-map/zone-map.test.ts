@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { programFromPlan, type Program } from '../machine/index.ts';
+import { noTune, tuned } from '../tuning/index.ts';
 import { planSeam, type PlanInput } from '../plan/index.ts';
 import { scenarios } from '../scenarios/index.ts';
 import {
@@ -9,6 +10,7 @@ import {
   contour,
   mapCell,
   marginsAt,
+  movedTo,
   placeOf,
   zoneAreas,
   zoneCentre,
@@ -60,6 +62,18 @@ describe('the map of a pulsed arc', () => {
     const { column, row } = placeOf(map, centre.x, centre.y);
     expect(cellAt(map, column, row)?.zone).toBe('hum');
     expect(zoneCentre(map, ['hiss'])).toBeUndefined();
+  });
+
+  it('is of the very setting that tuning makes: same waveform at the same place', () => {
+    const program = planned();
+    const bench = tuned(program, { ...noTune, trimMm: -3.5 }, 6.4);
+    const feed = movedTo(program, 'wireFeedMPerMin', 6.4);
+    const place = feed.ok ? movedTo(feed.value, 'trimMm', -3.5) : feed;
+    if (!bench.ok || !place.ok) throw new Error('both can be made');
+    // Peak and time are handed on as figures, so only rounding may part them.
+    expect(place.value.pulse!.frequencyHz).toBeCloseTo(bench.value.pulse!.frequencyHz, 6);
+    expect(place.value.pulse!.backgroundCurrentA).toBeCloseTo(bench.value.pulse!.backgroundCurrentA, 6);
+    expect(place.value.trimMm).toBe(-3.5);
   });
 });
 

@@ -16,6 +16,8 @@ export interface ValueFieldProps {
   readonly step?: number;
   readonly optional?: boolean;
   readonly whole?: boolean;
+  /** The value is also moved from elsewhere (a slider, a map); what could not be taken is then dropped. */
+  readonly follows?: boolean;
   readonly placeholder?: string;
   readonly hint?: ReactNode;
   /** What the server or the core found wrong. */
@@ -32,6 +34,7 @@ export function ValueField({
   step = 1,
   optional = false,
   whole = false,
+  follows = false,
   placeholder,
   hint,
   error,
@@ -39,6 +42,15 @@ export function ValueField({
   const units = useSettings((state) => state.units);
   const [text, keepText] = useKeptText(keep);
   const [issue, setIssue] = useState<string | null>(() => (text === null ? null : check(text).message));
+
+  const [seen, setSeen] = useState(value);
+  if (value !== seen) {
+    setSeen(value);
+    if (follows && text !== null) {
+      keepText(null);
+      setIssue(null);
+    }
+  }
 
   function check(typed: string): { value: number | null; message: string | null } {
     if (typed.trim() === '') {

@@ -38,6 +38,9 @@ class FakeWorker implements MapWorkerLike {
     this.onmessage?.({ data } as MessageEvent<FromMapWorker>);
   }
 }
+/** Until a map has had its turn. */
+const begun = () => new Promise((resolve) => setTimeout(resolve, 0));
+
 function open(holds: readonly boolean[] = []) {
   const workers: FakeWorker[] = [];
   const pool = createMapPool(() => {
@@ -70,6 +73,7 @@ describe('a map from a pool of workers', () => {
     const abort = new AbortController();
     const onPicture = jest.fn();
     const drawn = pool.draw(request, { passes, signal: abort.signal, onPicture });
+    await begun();
     abort.abort();
     expect(await drawn).toMatchObject({ ok: false, issues: [{ code: 'cancelled' }] });
     expect(workers.every((worker) => worker.heard.at(-1)?.kind === 'cancel')).toBe(true);
@@ -78,6 +82,7 @@ describe('a map from a pool of workers', () => {
   it('asks a new worker for what a dead one owed, once', async () => {
     const { pool, workers } = open([true]);
     const drawn = pool.draw(request, { passes });
+    await begun();
     const [first] = workers;
     const asked = first!.heard[0] as Extract<ToMapWorker, { kind: 'cells' }>;
     first!.say({ kind: 'cells', id: asked.id, done: [{ place: asked.places[0]!, cell }] });
@@ -91,10 +96,27 @@ describe('a map from a pool of workers', () => {
   it('says so when workers keep dying, and starts anew for the next map', async () => {
     const { pool, workers } = open([true, true, true]);
     const drawn = pool.draw(request, { passes });
+    await begun();
     workers[0]!.onerror?.({} as ErrorEvent);
     workers[1]!.onerror?.({} as ErrorEvent);
     expect(await drawn).toMatchObject({ ok: false, issues: [{ code: 'worker-died' }] });
     pool.close();
     expect((await pool.draw(request, { passes })).ok).toBe(true);
+  });
+
+  it('draws two maps at once, each whole, and lets one be cancelled while it waits', async () => {
+    const { pool } = open();
+    const other = { ...request, circuitMOhm: 20 };
+    const third = { ...request, circuitMOhm: 25 };
+    const abort = new AbortController();
+    const all = [
+      pool.draw(request, { passes }),
+      pool.draw(other, { passes }),
+      pool.draw(third, { passes, signal: abort.signal }),
+    ];
+    abort.abort();
+    const [one, two, cancelled] = await Promise.all(all);
+    for (const drawn of [one, two]) expect(drawn?.ok && drawn.value.cells.every((cell) => cell !== null)).toBe(true);
+    expect(cancelled).toMatchObject({ ok: false, issues: [{ code: 'cancelled' }] });
   });
 });

@@ -19,6 +19,7 @@ import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { cssColour } from '../../ui/theme/colours.ts';
 import { ValueField } from '../../ui/value-field.tsx';
+import { BeatLevels } from './beat-levels.tsx';
 import { clickSound } from './sound.ts';
 import type { Setting } from './use-setting.ts';
 
@@ -33,10 +34,12 @@ export function BeatPanel({
   program,
   plan,
   machines,
+  circuitMOhm,
 }: {
   readonly setting: Setting;
   readonly program: Program;
   readonly plan: Plan;
+  readonly circuitMOhm: number;
   readonly machines: readonly MachineResource[];
 }) {
   const beat = program.slowBeat;
@@ -115,6 +118,7 @@ export function BeatPanel({
         <strong>{beat.highFeedMPerMin.toFixed(1)}</strong>, slow low <strong>{beat.lowFeedMPerMin.toFixed(1)}</strong>{' '}
         m/min.
       </Box>
+      <BeatLevels program={program} circuitMOhm={circuitMOhm} />
       <Ripples pitchMm={pitch} beat={beat} legMm={plan.legMm ?? 4} />
       <Schools beat={beat} program={program} plan={plan} machines={machines} />
     </Panel>
@@ -201,6 +205,7 @@ function Schools({
     };
   });
   const first = rows[0]?.effect?.meanPowerW;
+  const thickness = rows[0]?.effect?.equivalentThicknessMm;
   const dialsOf = (school: BeatSchool) =>
     machines.filter((machine) => machine.file.beatSchool === school).map((machine) => beatDials(machine, program));
   return (
@@ -230,6 +235,12 @@ function Schools({
           ))}
         </tbody>
       </Table>
+      {thickness !== undefined && (
+        <Box fontSize="13px" color="quiet" mt="1">
+          In mean current the beat heats like a steel fillet of {thickness.toFixed(1)} mm: what a panel that shows
+          thickness would read.
+        </Box>
+      )}
       {rows[1]?.warnings.map((warning) => (
         <Box key={warning.code} mt="1.5">
           <Notice level={warning.level}>{warning.message}</Notice>

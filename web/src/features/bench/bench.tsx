@@ -11,7 +11,7 @@ import {
   type WhatIf,
   type WireCorrection,
 } from '@fox-tempo/core';
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { lazy, memo, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, redirect, useLoaderData, useParams } from 'react-router';
 import { api } from '../../lib/api.ts';
 import { useSettings } from '../../lib/settings.ts';
@@ -35,6 +35,19 @@ import { useSetting } from './use-setting.ts';
 import { WhatIfPanel } from './what-if-panel.tsx';
 
 const TraceChart = lazy(async () => ({ default: (await import('./trace-chart.tsx')).TraceChart }));
+
+// What shows nothing new is not drawn again: a move has to reach the figures within some hundredths of a second.
+const Figures = memo(ArcFigures);
+const Beat = memo(BeatPanel);
+const Calibrate = memo(CalibratePanel);
+const Dials = memo(DialCard);
+const Strip = memo(DialStrip);
+const Ghost = memo(GhostPanel);
+const Map = memo(MapPanel);
+const Moves = memo(Controls);
+const Seen = memo(Picture);
+const Steps = memo(SeamSteps);
+const Imagined = memo(WhatIfPanel);
 
 const lastKey = 'fox-tempo/last-bench';
 const defaultCircuit = 15;
@@ -103,9 +116,32 @@ function LoadedBench({
   const changed = changedInput && changedArc.kind === 'ready' ? changedArc.run : null;
   // While something is imagined, picture and chart show that; the numbers keep the setting's own.
   const seen = changed ?? steady;
+  const seenLater = useDeferredValue(seen);
   const ghostRun = ghostInput && ghostArc.kind === 'ready' ? ghostArc.run : null;
 
   useKeys(setting);
+
+  // Card and the panels below follow a moment later, so that the arc and its figures come first.
+  const later = useDeferredValue(setting);
+  const laterProgram = later.program;
+  const isSaved = later.seam.revision !== null && !later.edited;
+  const print = useMemo(() => ({ seamId: later.seam.id, isSaved }), [later.seam.id, isSaved]);
+  const onToggle = useCallback(
+    (change: WhatIf) =>
+      setChanges((now) => {
+        const next = new Set(now);
+        if (!next.delete(change)) next.add(change);
+        return next;
+      }),
+    [],
+  );
+  const onHold = useCallback(() => setGhost(laterProgram), [laterProgram]);
+  const onSwap = useCallback(() => {
+    if (!ghost) return;
+    setGhost(laterProgram);
+    later.replace(ghost);
+  }, [ghost, laterProgram, later]);
+  const onDrop = useCallback(() => setGhost(null), []);
 
   return (
     <>
@@ -142,10 +178,25 @@ function LoadedBench({
         </Action>
       </PageHead>
       <Box px="3" pt="1">
-        <SeamSteps seamId={seam.id} />
+        <Steps seamId={seam.id} />
       </Box>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: 'minmax(0, 1fr) 318px' }} flex="1">
-        <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start" minWidth={0}>
+        <Box
+          as="main"
+          id="content"
+          tabIndex={-1}
+          p="3"
+          display="grid"
+          gap="3"
+          alignContent="start"
+          minWidth={0}
+          onPointerUp={setting.settle}
+          onBlur={setting.settle}
+          onKeyUp={(event) => {
+            // A figure being typed is one step, however many keys it takes.
+            if (!(event.target instanceof HTMLInputElement && event.target.type === 'text')) setting.settle();
+          }}
+        >
           <Refusals setting={setting} />
           {arc.kind === 'failed' && (
             <Notice level="caution" word="Not simulated." urgent>
@@ -162,21 +213,21 @@ function LoadedBench({
             </Notice>
           ) : (
             <>
-              {seen ? (
-                <Picture run={seen} ghost={ghostRun?.simulation ?? null} isImagined={changed !== null} />
+              {seenLater ? (
+                <Seen run={seenLater} ghost={ghostRun?.simulation ?? null} isImagined={changed !== null} />
               ) : (
                 <Box height="380px" display="grid" placeItems="center" color="quiet" role="status">
                   Striking the simulated arc…
                 </Box>
               )}
-              <Controls setting={setting} machine={machine} habit={habit} onHabit={setHabit} />
+              <Moves setting={setting} machine={machine} habit={habit} onHabit={setHabit} />
               <Box
                 display="grid"
                 gap="3"
                 gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.45fr) minmax(0, 1fr)' }}
                 alignItems="start"
               >
-                <MapPanel
+                <Map
                   setting={setting}
                   program={program}
                   machine={machine}
@@ -185,12 +236,17 @@ function LoadedBench({
                   ghost={ghost}
                 />
                 {steady && (
-                  <ArcFigures run={steady} ghost={ghostRun?.simulation.metrics ?? null} program={program} plan={plan} />
+                  <Figures
+                    run={steady}
+                    ghost={ghostRun?.simulation.metrics ?? null}
+                    program={laterProgram ?? program}
+                    plan={plan}
+                  />
                 )}
               </Box>
               <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }} alignItems="start">
-                <WhatIfPanel
-                  program={program}
+                <Imagined
+                  program={laterProgram ?? program}
                   machine={machine}
                   thicknessMm={plan.thicknessMm}
                   changes={changes}
@@ -198,29 +254,27 @@ function LoadedBench({
                   before={steady?.simulation.metrics ?? null}
                   after={changed}
                   failed={changedInput && changedArc.kind === 'failed' ? changedArc.message : null}
-                  onToggle={(change) => {
-                    const next = new Set(changes);
-                    if (!next.delete(change)) next.add(change);
-                    setChanges(next);
-                  }}
+                  onToggle={onToggle}
                   onGas={setOtherGas}
                 />
-                <GhostPanel
-                  program={program}
+                <Ghost
+                  program={laterProgram ?? program}
                   ghost={ghost}
                   machine={machine}
-                  onHold={() => setGhost(program)}
-                  onSwap={() => {
-                    if (!ghost) return;
-                    setGhost(program);
-                    setting.replace(ghost);
-                  }}
-                  onDrop={() => setGhost(null)}
+                  onHold={onHold}
+                  onSwap={onSwap}
+                  onDrop={onDrop}
                 />
               </Box>
-              <BeatPanel setting={setting} program={program} plan={plan} machines={machines} />
-              <CalibratePanel
-                program={program}
+              <Beat
+                setting={later}
+                program={laterProgram ?? program}
+                plan={plan}
+                machines={machines}
+                circuitMOhm={circuitMOhm}
+              />
+              <Calibrate
+                program={laterProgram ?? program}
                 machineId={machine?.id ?? 'none'}
                 applied={correction}
                 onApply={setCorrection}
@@ -239,14 +293,10 @@ function LoadedBench({
           py="4"
           overflow="hidden"
         >
-          <DialCard
-            machines={machines}
-            program={program}
-            print={{ seamId: seam.id, isSaved: seam.revision !== null && !setting.edited }}
-          />
+          <Dials machines={machines} program={laterProgram} print={print} />
         </Box>
       </Box>
-      <DialStrip machines={machines} program={program} />
+      <Strip machines={machines} program={laterProgram} />
     </>
   );
 }

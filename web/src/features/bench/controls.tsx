@@ -10,7 +10,7 @@ import {
   type Program,
   type QuantityName,
 } from '@fox-tempo/core';
-import { useEffect, useRef } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
@@ -61,6 +61,8 @@ export interface ControlsProps {
 
 export function Controls({ setting, machine, habit, onHabit }: ControlsProps) {
   const { program, stored } = setting;
+  const [hand] = useState(createHand);
+  useEffect(() => hand.follow({ setting, machine, habit }));
   if (!program) return null;
   const dials = machine ? translate(machine.file, program).dials : [];
   const shown = controls.filter((control) => !control.pulsedOnly || program.pulse);
@@ -85,16 +87,16 @@ export function Controls({ setting, machine, habit, onHabit }: ControlsProps) {
         gap="3"
       >
         {shown.map((control) => (
-          <OneControl
+          <Same
             key={control.quantity}
             control={control}
             value={figureOf(program, control.quantity)}
             was={stored ? figureOf(stored, control.quantity) : null}
             dial={dials.find((dial) => dial.quantity === control.quantity)}
-            program={program}
-            setting={setting}
-            machine={machine}
-            habit={habit}
+            range={control.range(program)}
+            seamId={setting.seam.id}
+            machineName={machine?.file.name}
+            hand={hand}
           />
         ))}
       </Box>
@@ -119,28 +121,65 @@ export function Controls({ setting, machine, habit, onHabit }: ControlsProps) {
   );
 }
 
-function OneControl({
-  control: { quantity, label, of, range, step },
-  value,
-  was,
-  dial,
-  program,
-  setting,
-  machine,
-  habit,
-}: {
+/** What a control does, always with the newest setting, so that a control which shows the same need not be drawn again. */
+interface Hand {
+  follow: (latest: Held) => void;
+  move: (quantity: Tunable, figure: number) => void;
+  turn: (quantity: Tunable, steps: number) => void;
+  putBack: (quantity: Tunable) => void;
+}
+type Held = Pick<ControlsProps, 'setting' | 'machine' | 'habit'>;
+
+function createHand(): Hand {
+  let held: Held | undefined;
+  return {
+    follow(latest) {
+      held = latest;
+    },
+    move: (quantity, figure) => held?.setting.move(quantity, Number(figure.toFixed(4)), held.habit),
+    turn(quantity, steps) {
+      if (!held?.machine || !held.setting.program || quantity === 'ctwdMm') return;
+      const moved = stepDial(held.machine.file, held.setting.program, quantity, steps);
+      if (moved) held.setting.move(quantity, moved.figure, held.habit);
+    },
+    putBack: (quantity) => held?.setting.putBack(quantity),
+  };
+}
+
+interface OneControlProps {
   readonly control: Control;
   readonly value: number | null;
   readonly was: number | null;
   readonly dial: DialSetting | undefined;
-  readonly program: Program;
-  readonly setting: Setting;
-  readonly machine: MachineResource | undefined;
-  readonly habit: FeedHabit;
-}) {
+  readonly range: readonly [number, number];
+  readonly seamId: string;
+  readonly machineName: string | undefined;
+  readonly hand: Hand;
+}
+
+const Same = memo(
+  OneControl,
+  (before, now) =>
+    before.value === now.value &&
+    before.was === now.was &&
+    before.dial?.label === now.dial?.label &&
+    before.dial?.display === now.dial?.display &&
+    before.seamId === now.seamId &&
+    before.machineName === now.machineName,
+);
+
+function OneControl({
+  control: { quantity, label, of, step },
+  value,
+  was,
+  dial,
+  range: [low, high],
+  seamId,
+  machineName,
+  hand,
+}: OneControlProps) {
   const slider = useRef<HTMLInputElement>(null);
-  const [low, high] = range(program);
-  const move = (figure: number) => setting.move(quantity, Number(figure.toFixed(4)), habit);
+  const move = (figure: number) => hand.move(quantity, figure);
   // A passive listener could not keep the page from scrolling under the wheel.
   const onWheel = useRef<(event: WheelEvent) => void>(() => undefined);
   useEffect(() => {
@@ -158,43 +197,41 @@ function OneControl({
   }, []);
 
   const changed = was !== null && value !== null && Math.abs(was - value) > step / 20;
-  const turn = (steps: number) => {
-    if (!machine || quantity === 'ctwdMm') return;
-    const moved = stepDial(machine.file, program, quantity, steps);
-    if (moved) setting.move(quantity, moved.figure, habit);
-  };
+  const turn = (steps: number) => hand.turn(quantity, steps);
   return (
     <Box minWidth={0} {...(changed ? { borderLeftWidth: '3px', borderColor: 'accent', pl: '2' } : {})}>
-      <ValueField
-        key={`${quantity} ${value ?? 0}`}
-        label={label}
-        of={of}
-        value={value === null ? null : Number(value.toFixed(3))}
-        keep={`bench/${setting.seam.id}/${quantity}`}
-        step={step}
-        onValue={(figure) => {
-          if (figure !== null) move(figure);
-        }}
-        hint={
-          changed ? (
-            <>
-              was {Number(was.toFixed(2))}
-              <chakra.button
-                type="button"
-                color="accent"
-                fontWeight={600}
-                ml="1"
-                minHeight="24px"
-                cursor="pointer"
-                aria-label={`Put ${label} back`}
-                onClick={() => setting.putBack(quantity)}
-              >
-                put back
-              </chakra.button>
-            </>
-          ) : undefined
-        }
-      />
+      <Box minHeight="84px">
+        <ValueField
+          label={label}
+          of={of}
+          value={value === null ? null : Number(value.toFixed(3))}
+          keep={`bench/${seamId}/${quantity}`}
+          step={step}
+          follows
+          onValue={(figure) => {
+            if (figure !== null) move(figure);
+          }}
+          hint={
+            changed ? (
+              <>
+                was {Number(was.toFixed(2))}
+                <chakra.button
+                  type="button"
+                  color="accent"
+                  fontWeight={600}
+                  ml="1"
+                  minHeight="24px"
+                  cursor="pointer"
+                  aria-label={`Put ${label} back`}
+                  onClick={() => hand.putBack(quantity)}
+                >
+                  put back
+                </chakra.button>
+              </>
+            ) : undefined
+          }
+        />
+      </Box>
       <chakra.input
         ref={slider}
         type="range"
@@ -210,6 +247,9 @@ function OneControl({
       />
       {dial ? (
         <Box display="grid" gridTemplateColumns="44px minmax(0, 1fr) 44px" alignItems="center">
+          <Box gridColumn="1 / -1" fontSize="12px" color="quiet" textAlign="center" lineHeight="1.2">
+            {dial.label}
+          </Box>
           <Action
             kind="quiet"
             px="0"
@@ -218,11 +258,8 @@ function OneControl({
           >
             −
           </Action>
-          <Box fontSize="12px" color="quiet" textAlign="center" lineHeight="1.2">
-            {dial.label}
-            <Box as="span" display="block" textStyle="figure" fontSize="16px" color="ink">
-              {dial.display}
-            </Box>
+          <Box textStyle="figure" fontSize="17px" textAlign="center">
+            {dial.display}
           </Box>
           <Action
             kind="quiet"
@@ -239,7 +276,7 @@ function OneControl({
             ? 'your hand'
             : quantity === 'backgroundCurrentA'
               ? 'follows the feed'
-              : `no dial for it${machine ? ` on ${machine.file.name}` : ''}`}
+              : `no dial for it${machineName === undefined ? '' : ` on ${machineName}`}`}
         </Box>
       )}
     </Box>

@@ -3,15 +3,16 @@ import { Box, chakra } from '@chakra-ui/react';
 import {
   arcEnergyKjPerMm,
   bead,
+  formatQuantity,
   migEfficiency,
   type Plan,
   type Program,
   type QuantityName,
   type SimulationMetrics,
 } from '@fox-tempo/core';
-import { useState } from 'react';
+import { memo, useCallback, useState } from 'react';
+import { useSettings } from '../../lib/settings.ts';
 import { Panel } from '../../ui/panel.tsx';
-import { BandText, Figure } from '../../ui/quantity.tsx';
 import type { ArcRun } from './use-arc.ts';
 
 interface Row {
@@ -24,6 +25,14 @@ interface Row {
   readonly ghost: number | null;
   readonly because: string;
 }
+
+/** Said once for the table: its cells are plain, because they are drawn again with every move of a dial. */
+const cellLooks = {
+  '& td': { borderTopWidth: '1px', borderColor: 'line', textAlign: 'right', whiteSpace: 'nowrap', py: '0.5' },
+  '& td.now': { fontFamily: 'mono', fontWeight: 500, fontSize: '15px' },
+  '& td.now small': { fontSize: '11px', color: 'quiet' },
+  '& td.beside': { fontFamily: 'mono', fontSize: '12px', color: 'quiet', pl: '2' },
+} as const;
 
 export function ArcFigures({
   run,
@@ -38,16 +47,18 @@ export function ArcFigures({
 }) {
   const [open, setOpen] = useState<string | null>(null);
   const rows = rowsOf(run, ghost, program, plan);
+  const onToggle = useCallback((key: string) => setOpen((now) => (now === key ? null : key)), []);
   return (
     <Panel
       title="In numbers"
+      aria-label="In numbers"
       aside={
         <Box textStyle="label" color="quiet">
           {run.simulation.words}
         </Box>
       }
     >
-      <Box asChild width="100%" fontSize="13.5px">
+      <Box asChild width="100%" fontSize="13.5px" css={cellLooks}>
         <table>
           <thead>
             <tr>
@@ -67,13 +78,7 @@ export function ArcFigures({
           </thead>
           <tbody>
             {rows.map((row) => (
-              <RowView
-                key={row.key}
-                row={row}
-                hasGhost={ghost !== null}
-                open={open === row.key}
-                onToggle={() => setOpen(open === row.key ? null : row.key)}
-              />
+              <RowView key={row.key} row={row} hasGhost={ghost !== null} open={open === row.key} onToggle={onToggle} />
             ))}
           </tbody>
         </table>
@@ -91,53 +96,30 @@ function RowView({
   row: Row;
   hasGhost: boolean;
   open: boolean;
-  onToggle: () => void;
+  onToggle: (key: string) => void;
 }) {
-  const cell = { borderTopWidth: '1px', borderColor: 'line', py: '0.5', textAlign: 'right' } as const;
+  const units = useSettings((state) => state.units);
+  const said = (value: number) => formatQuantity(value, row.of, units, row.digits);
+  const now = said(row.value);
+  const held = row.ghost === null ? null : said(row.ghost);
   return (
     <>
       <tr>
-        <Box asChild borderTopWidth="1px" borderColor="line" textAlign="left" fontWeight={400}>
-          <th scope="row">
-            <chakra.button
-              type="button"
-              aria-expanded={open}
-              onClick={onToggle}
-              minHeight="30px"
-              cursor="pointer"
-              textAlign="left"
-              width="100%"
-              _hover={{ bg: 'accentSoft' }}
-            >
-              {row.label}{' '}
-              <Box as="span" fontSize="10px" aria-hidden="true">
-                {open ? '▾' : '▸'}
-              </Box>
-            </chakra.button>
-          </th>
-        </Box>
-        <Box asChild {...cell}>
-          <td>
-            <Figure value={row.value} of={row.of} digits={row.digits} fontSize="15px" />
-          </td>
-        </Box>
-        <Box asChild {...cell} pl="2">
-          <td>{row.band && <BandText band={row.band} of={row.of} digits={row.digits} />}</td>
-        </Box>
+        <RowHead rowKey={row.key} label={row.label} open={open} onToggle={onToggle} />
+        <td className="now">
+          {now.text} <small>{now.unit}</small>
+        </td>
+        <td className="beside">{row.band && row.band.map((end) => said(end).text).join(' to ')}</td>
         {hasGhost && (
-          <Box asChild {...cell} pl="2">
-            <td>
-              {row.ghost !== null && (
-                <Figure value={row.ghost} of={row.of} digits={row.digits} fontSize="13px" color="quiet" />
-              )}
-            </td>
-          </Box>
+          <td className="beside">
+            {held?.text} {held?.unit}
+          </td>
         )}
       </tr>
       {open && (
         <tr>
           <Box asChild fontSize="12.5px" color="quiet" pb="1">
-            <td colSpan={hasGhost ? 4 : 3}>
+            <td colSpan={hasGhost ? 4 : 3} style={{ textAlign: 'left', whiteSpace: 'normal', border: 0 }}>
               <strong>because</strong> {row.because}
             </td>
           </Box>
@@ -146,6 +128,41 @@ function RowView({
     </>
   );
 }
+
+/** Of a row only the figures change, many times a second while a dial is turned. */
+const RowHead = memo(function RowHead({
+  rowKey,
+  label,
+  open,
+  onToggle,
+}: {
+  rowKey: string;
+  label: string;
+  open: boolean;
+  onToggle: (key: string) => void;
+}) {
+  return (
+    <Box asChild borderTopWidth="1px" borderColor="line" textAlign="left" fontWeight={400}>
+      <th scope="row">
+        <chakra.button
+          type="button"
+          aria-expanded={open}
+          onClick={() => onToggle(rowKey)}
+          minHeight="30px"
+          cursor="pointer"
+          textAlign="left"
+          width="100%"
+          _hover={{ bg: 'accentSoft' }}
+        >
+          {label}{' '}
+          <Box as="span" fontSize="10px" aria-hidden="true">
+            {open ? '▾' : '▸'}
+          </Box>
+        </chakra.button>
+      </th>
+    </Box>
+  );
+});
 
 /** Spread of the seeds, widened by the model's own relative error where the plan knows it. */
 function bandOf(values: readonly number[], plan: Plan, key?: keyof Plan['bands']): readonly [number, number] | null {

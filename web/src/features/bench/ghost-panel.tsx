@@ -23,7 +23,7 @@ export function GhostPanel({
 }) {
   if (!ghost) {
     return (
-      <Panel title="Hold and compare">
+      <Panel title="Hold and compare" aria-label="Hold and compare">
         <Box fontSize="14px" mb="2">
           Hold the present setting, move the other: both stay on chart and map, in numbers, and to the ear.
         </Box>
@@ -38,7 +38,7 @@ export function GhostPanel({
     return other && other.display !== dial.display ? [{ dial, other }] : [];
   });
   return (
-    <Panel title="Held against now">
+    <Panel title="Held against now" aria-label="Hold and compare">
       {differing.length === 0 ? (
         <Box fontSize="14px" color="quiet">
           {machine ? 'No dial differs yet.' : 'No machine is chosen.'}

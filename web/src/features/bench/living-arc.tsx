@@ -10,6 +10,8 @@ import { paces, type Pace, type Playhead } from './playhead.ts';
 
 const width = 236;
 const height = 252;
+/** The slider follows more slowly than the picture: to move it lays the page out again. */
+const sliderEveryMs = 120;
 /** Canvas pixels to a pixel of the page. */
 const sharpness = 2;
 
@@ -45,8 +47,12 @@ export function LivingArc({
     if (!context) return undefined;
     context.setTransform(sharpness, 0, 0, sharpness, 0, 0);
     const frame = { width, height, diameterMm, ctwdMm, recessMm };
+    let slidAt = -sliderEveryMs;
     const paint = (timeS: number) => {
       drawArc(context, frame, momentAt(simulation, timeS), (name) => colours[name][theme]);
+      const now = performance.now();
+      if (now - slidAt < sliderEveryMs) return;
+      slidAt = now;
       if (slider.current) slider.current.value = String(Math.round((timeS - playhead.fromS) * 1e5));
     };
     paint(playhead.timeS());
@@ -56,15 +62,13 @@ export function LivingArc({
   const { metrics, words } = simulation;
   return (
     <Box>
-      <chakra.canvas
+      <canvas
         ref={canvas}
         role="img"
         aria-label={`The arc drawn to scale in slow motion: ${words}; arc ${metrics.minArcLengthMm.toFixed(1)} to ${metrics.maxArcLengthMm.toFixed(1)} mm, wire ${metrics.meanExtensionMm.toFixed(1)} mm out of the tip`}
         width={width * sharpness}
         height={height * sharpness}
-        style={{ width, height }}
-        display="block"
-        mx="auto"
+        style={{ width, height, display: 'block', margin: '0 auto' }}
       />
       <chakra.input
         ref={slider}

@@ -20,14 +20,16 @@ import {
   type WireCorrection,
   type ZoneMap,
 } from '@fox-tempo/core';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState, type ReactNode } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
 import type { Setting } from './use-setting.ts';
 import { useMap, type MapState } from './use-map.ts';
-import { axisWords, directionWords, ZoneMapView } from './zone-map.tsx';
+import { axisWords, directionWords } from './map-words.ts';
+import { ZoneMapView } from './zone-map.tsx';
 
 export interface MapPanelProps {
   readonly setting: Setting;
@@ -48,9 +50,10 @@ export function MapPanel({ setting, program, machine, circuitMOhm, correction, g
   const [attempt, setAttempt] = useState(0);
   const anchor = useAnchor(program, x, y);
   const ranges = useMemo(() => ({ x: axisRange(anchor, x), y: axisRange(anchor, y) }), [anchor, x, y]);
+  const heldBackgroundA = setting.tune.backgroundCurrentA;
   const question = useMemo(
-    () => ({ program: anchor, ...ranges, circuitMOhm, ...(correction ? { correction } : {}) }),
-    [anchor, ranges, circuitMOhm, correction],
+    () => ({ program: anchor, ...ranges, circuitMOhm, heldBackgroundA, ...(correction ? { correction } : {}) }),
+    [anchor, ranges, circuitMOhm, heldBackgroundA, correction],
   );
   const other = useMemo(
     () => (beside === 'none' ? null : { ...question, program: otherProgram(anchor, beside) }),
@@ -68,6 +71,7 @@ export function MapPanel({ setting, program, machine, circuitMOhm, correction, g
   const otherName = besideWords(beside);
   return (
     <Panel
+      gridColumn={beside === 'none' ? undefined : '1 / -1'}
       title="Sweet-spot map"
       aside={
         <Box textStyle="label" color="quiet">
@@ -89,19 +93,23 @@ export function MapPanel({ setting, program, machine, circuitMOhm, correction, g
         </Notice>
       )}
       <Box display="grid" gap="3" gridTemplateColumns={beside === 'none' ? '1fr' : { base: '1fr', md: '1fr 1fr' }}>
-        <ZoneMapView
-          map={map}
-          {...ranges}
-          at={at}
-          program={program}
-          ghost={held}
-          beat={beat}
-          share={shareOf(state)}
-          title="Map of this setting"
-          onMove={(figures) => setting.moveBoth({ [x]: figures.x, [y]: figures.y })}
-        />
+        <Box>
+          {beside !== 'none' && <MapName>As set</MapName>}
+          <ZoneMapView
+            map={map}
+            {...ranges}
+            at={at}
+            program={program}
+            ghost={held}
+            beat={beat}
+            share={shareOf(state)}
+            title="Map of this setting"
+            onMove={(figures) => setting.moveBoth({ [x]: figures.x, [y]: figures.y })}
+          />
+        </Box>
         {beside !== 'none' && (
           <Box>
+            <MapName>The same with {otherName}</MapName>
             <ZoneMapView
               map={mapOf(second)}
               {...ranges}
@@ -113,9 +121,6 @@ export function MapPanel({ setting, program, machine, circuitMOhm, correction, g
               title={`The same with ${otherName}`}
               onMove={null}
             />
-            <Box textStyle="label" color="quiet" textAlign="center">
-              the same with {otherName}
-            </Box>
           </Box>
         )}
       </Box>
@@ -139,28 +144,45 @@ export function MapPanel({ setting, program, machine, circuitMOhm, correction, g
   );
 }
 
+function MapName({ children }: { readonly children: ReactNode }) {
+  return (
+    <Box fontSize="13.5px" fontWeight={600} mb="1">
+      {children}
+    </Box>
+  );
+}
+
 /** The setting that the map is drawn around: moving along the map's own axes does not draw it anew. */
 function useAnchor(program: Program, x: MapAxis, y: MapAxis): Program {
-  const rest = JSON.stringify({
-    ...program,
-    [x]: 0,
-    [y]: 0,
-    // Feed moves the solved pulse and the beat with it.
-    ...(x === 'wireFeedMPerMin' || y === 'wireFeedMPerMin'
-      ? {
-          pulse: program.pulse && { peak: program.pulse.peakCurrentA, time: program.pulse.peakTimeMs },
-          slowBeat: program.slowBeat !== null,
-        }
-      : {}),
-    ...(x === 'backgroundCurrentA' || y === 'backgroundCurrentA' ? { pulse: null } : {}),
-    travelMmPerMin: 0,
-  });
+  const rest = surroundings(program, [x, y]);
   const [anchor, setAnchor] = useState({ rest, program });
   if (anchor.rest !== rest) {
     setAnchor({ rest, program });
     return program;
   }
   return anchor.program;
+}
+
+/** Everything the arc of a place depends on beside the axes, as one text. */
+function surroundings(program: Program, along: readonly MapAxis[]): string {
+  const { filler, gas, diameterMm, mode, pulse, slowBeat } = program;
+  const fixed = mapAxes.filter(
+    // The background follows the feed, and so does the mean of a beat.
+    (axis) => !along.includes(axis) && !(axis === 'backgroundCurrentA' && along.includes('wireFeedMPerMin')),
+  );
+  return JSON.stringify([
+    filler,
+    gas,
+    diameterMm,
+    mode,
+    fixed.map((axis) => [axis, figureOn(program, axis).toFixed(3)]),
+    pulse && [pulse.peakCurrentA.toFixed(2), pulse.peakTimeMs.toFixed(3)],
+    slowBeat && [
+      (slowBeat.highFeedMPerMin / slowBeat.meanFeedMPerMin).toFixed(4),
+      slowBeat.highShare.toFixed(4),
+      slowBeat.frequencyHz.toFixed(3),
+    ],
+  ]);
 }
 
 function mapOf(state: MapState): ZoneMap | null {
@@ -272,7 +294,7 @@ function dialSteps(
   return perStep === null ? null : { count: Math.round(by / perStep), label: dial.label };
 }
 
-function Areas({
+const Areas = memo(function Areas({
   map,
   other,
   otherName,
@@ -283,26 +305,31 @@ function Areas({
 }) {
   const [one, two] = [zoneAreas(map), other ? zoneAreas(other) : []];
   const names = [...new Set([...one, ...two].map((area) => area.zone))];
-  const share = (list: typeof one, zone: (typeof names)[number]) => {
+  const unit = areaUnit(map);
+  const figure = (list: typeof one, zone: (typeof names)[number]) => {
     const found = list.find((area) => area.zone === zone);
-    return found ? `${(100 * found.share).toFixed(0)} %` : '0 %';
+    return found ? `${(100 * found.share).toFixed(0)} %, ${found.area.toFixed(1)} ${unit}` : '0 %';
   };
   return (
-    <Box mt="2" fontSize="13px">
-      <Box textStyle="label" color="quiet">
-        Share of the map{other ? `: here, and with ${otherName}` : ''}
-      </Box>
-      <Box display="flex" gap="4" flexWrap="wrap">
+    <Table label="Share and area of each zone" mt="2">
+      <Heads
+        names={['Zone', 'Share and area', ...(other ? [`with ${otherName}`] : [])]}
+        right={['Share and area', `with ${otherName}`]}
+      />
+      <tbody>
         {names.map((zone) => (
-          <Box key={zone}>
-            {zoneWords[zone].name}{' '}
-            <Box as="span" textStyle="figure" fontSize="13px">
-              {share(one, zone)}
-              {other ? ` / ${share(two, zone)}` : ''}
-            </Box>
-          </Box>
+          <tr key={zone}>
+            <Cell head>{zoneWords[zone].name}</Cell>
+            <Cell figure>{figure(one, zone)}</Cell>
+            {other && <Cell figure>{figure(two, zone)}</Cell>}
+          </tr>
         ))}
-      </Box>
-    </Box>
+      </tbody>
+    </Table>
   );
+});
+
+/** One axis's unit times the other's; an axis without a unit counts steps of its own. */
+function areaUnit({ x, y }: ZoneMap): string {
+  return [axisWords[x.axis].unit, axisWords[y.axis].unit].filter((unit) => unit !== '').join('·');
 }

@@ -25,13 +25,23 @@ export function TraceChart({
   const holder = useRef<HTMLDivElement>(null);
   const fromS = playhead.fromS + page * windowS;
 
+  const width = useRef(0);
+
+  useEffect(() => {
+    // Asked for in every frame, the width would lay the page out again in every frame.
+    const observer = new ResizeObserver(([entry]) => {
+      width.current = (entry?.contentRect.width ?? 0) - grid.left - grid.right;
+    });
+    if (holder.current) observer.observe(holder.current);
+    return () => observer.disconnect();
+  }, []);
+
   useEffect(() => {
     const follow = (timeS: number) => {
       const at = Math.floor((timeS - playhead.fromS) / windowS + 1e-9);
       setPage(at);
-      const width = (holder.current?.clientWidth ?? 0) - grid.left - grid.right;
       const share = ((timeS - playhead.fromS) % windowS) / windowS;
-      if (cursor.current) cursor.current.style.transform = `translateX(${grid.left + share * width}px)`;
+      if (cursor.current) cursor.current.style.transform = `translateX(${grid.left + share * width.current}px)`;
     };
     follow(playhead.timeS());
     return playhead.listen(follow);

@@ -1,6 +1,7 @@
 /** The arc of a setting, simulated in the worker: the run with its trace, and two more with other seeds for the spread of what is counted. */
 import type { Simulation, SimulationInput, SimulationMetrics } from '@fox-tempo/core';
 import { useEffect, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { arcClient } from '../../workers/shared-arc-client.ts';
 
 export interface ArcRun {
@@ -38,7 +39,8 @@ export function useArc(input: SimulationInput | null, attempt: number): ArcRunSt
         return;
       }
       const first: ArcRun = { simulation: outcome.value, input: wanted, seeds: [outcome.value.metrics] };
-      setState({ kind: 'ready', run: first, busy: true });
+      // Ahead of whatever else of the page still waits to be drawn: these are the figures the welder turns the dial for.
+      flushSync(() => setState({ kind: 'ready', run: first, busy: true }));
       const seeds = [outcome.value.metrics];
       for (const seed of otherSeeds) {
         const again = await arcClient.simulate({ ...wanted, seed }, { signal });

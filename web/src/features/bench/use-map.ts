@@ -10,7 +10,7 @@ export type MapState =
   | { readonly kind: 'failed'; readonly message: string };
 
 /** A hand that still drags is not worth a new map, ms. */
-const restMs = 180;
+const restMs = 120;
 
 /** `request` null draws nothing. The map is of the surroundings, so what lies on its axes is not part of the question. */
 export function useMap(request: Omit<MapRequest, 'seconds'> | null, attempt: number): MapState {

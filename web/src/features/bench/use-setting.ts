@@ -36,6 +36,8 @@ export interface Setting {
   /** One line back to what is stored. */
   putBack: (quantity: Tunable) => void;
   replace: (program: Program) => void;
+  /** The hand has let go: the next move is a step of its own to undo. */
+  settle: () => void;
   undo: () => void;
   redo: () => void;
   save: () => Promise<void>;
@@ -55,70 +57,91 @@ export function useSetting(loaded: SeamResource, machine: MachineResource | unde
     store,
     useCallback((stored: SeamResource) => setSeam(stored), []),
   );
-  const tune: Tune = { ...noTune, ...draft.sheet.choice.tune };
 
-  const set = (change: Partial<Tune>, feed: number | null | undefined, field: string) =>
-    store.getState().edit((sheet) => {
-      const next = { ...noTune, ...sheet.choice.tune, ...change };
-      return {
-        ...sheet,
-        choice: {
-          ...sheet.choice,
-          tune: isUntuned(next) ? null : next,
-          ...(feed === undefined ? {} : { wireFeedMPerMin: feed }),
-        },
-      };
-    }, field);
+  const { past, future, settle, undo, redo, sheet } = draft;
+  const edited = isEdited(draft);
+  const { state: savingState, save } = saving;
+  // One object until something of it changes, so that panels which show nothing new are not drawn again.
+  return useMemo(() => {
+    const set = (change: Partial<Tune>, feed: number | null | undefined, field: string) =>
+      store.getState().edit((current) => {
+        const next = { ...noTune, ...current.choice.tune, ...change };
+        return {
+          ...current,
+          choice: {
+            ...current.choice,
+            tune: isUntuned(next) ? null : next,
+            ...(feed === undefined ? {} : { wireFeedMPerMin: feed }),
+          },
+        };
+      }, field);
 
-  const move: Setting['move'] = (quantity, figure, habit) => {
-    if (quantity !== 'wireFeedMPerMin') {
-      set({ [quantity]: figure }, undefined, quantity);
-      return;
-    }
-    const program = shown?.program;
-    const line = machine && program ? (chartLineFor(machine.file.chartLines, program) ?? null) : null;
-    const trimMm = program
-      ? trimAfterFeed(program, figure, habit, { line, circuitMOhm: machine?.file.circuitMOhm ?? 15 })
-      : undefined;
-    const moved = program && trimMm !== undefined && Math.abs(trimMm - program.trimMm) > 1e-9;
-    set(moved ? { trimMm: Math.min(Math.max(trimMm, -8), 8) } : {}, figure, quantity);
-  };
+    const move: Setting['move'] = (quantity, figure, habit) => {
+      if (quantity !== 'wireFeedMPerMin') {
+        set({ [quantity]: figure }, undefined, quantity);
+        return;
+      }
+      const program = shown?.program;
+      const line = machine && program ? (chartLineFor(machine.file.chartLines, program) ?? null) : null;
+      const trimMm = program
+        ? trimAfterFeed(program, figure, habit, { line, circuitMOhm: machine?.file.circuitMOhm ?? 15 })
+        : undefined;
+      const moved = program && trimMm !== undefined && Math.abs(trimMm - program.trimMm) > 1e-9;
+      set(moved ? { trimMm } : {}, figure, quantity);
+    };
 
-  return {
+    return {
+      seam,
+      plan: shown?.plan ?? null,
+      program: shown?.program ?? null,
+      issues: outcome.ok ? [] : outcome.issues,
+      tune: { ...noTune, ...sheet.choice.tune },
+      stored: seam.revision?.program ?? null,
+      edited,
+      canUndo: past.length > 0,
+      canRedo: future.length > 0,
+      saving: savingState,
+      move,
+      moveBoth: ({ wireFeedMPerMin, ...rest }) => set(rest, wireFeedMPerMin, 'map'),
+      setBeat: (slowBeat) => set({ slowBeat }, slowBeat ? slowBeat.meanFeedMPerMin : undefined, 'beat'),
+      putBack: (quantity) => {
+        const before = seam.choice;
+        if (quantity === 'wireFeedMPerMin') set({}, before?.wireFeedMPerMin ?? null, 'back');
+        else set({ [quantity]: before?.tune?.[quantity] ?? null }, undefined, 'back');
+      },
+      replace: (program) =>
+        set(
+          {
+            trimMm: program.trimMm,
+            stiffness: program.stiffness,
+            ctwdMm: program.ctwdMm,
+            peakCurrentA: program.pulse?.peakCurrentA ?? null,
+            peakTimeMs: program.pulse?.peakTimeMs ?? null,
+            backgroundCurrentA: null,
+            slowBeat: program.slowBeat,
+          },
+          program.wireFeedMPerMin,
+          'ghost',
+        ),
+      settle,
+      undo,
+      redo,
+      save,
+    };
+  }, [
     seam,
-    plan: shown?.plan ?? null,
-    program: shown?.program ?? null,
-    issues: outcome.ok ? [] : outcome.issues,
-    tune,
-    stored: seam.revision?.program ?? null,
-    edited: isEdited(draft),
-    canUndo: draft.past.length > 0,
-    canRedo: draft.future.length > 0,
-    saving: saving.state,
-    move,
-    moveBoth: ({ wireFeedMPerMin, ...rest }) => set(rest, wireFeedMPerMin, 'map'),
-    setBeat: (slowBeat) => set({ slowBeat }, slowBeat ? slowBeat.meanFeedMPerMin : undefined, 'beat'),
-    putBack: (quantity) => {
-      const before = seam.choice;
-      if (quantity === 'wireFeedMPerMin') set({}, before?.wireFeedMPerMin ?? null, 'back');
-      else set({ [quantity]: before?.tune?.[quantity] ?? null }, undefined, 'back');
-    },
-    replace: (program) =>
-      set(
-        {
-          trimMm: program.trimMm,
-          stiffness: program.stiffness,
-          ctwdMm: program.ctwdMm,
-          peakCurrentA: program.pulse?.peakCurrentA ?? null,
-          peakTimeMs: program.pulse?.peakTimeMs ?? null,
-          backgroundCurrentA: null,
-          slowBeat: program.slowBeat,
-        },
-        program.wireFeedMPerMin,
-        'ghost',
-      ),
-    undo: draft.undo,
-    redo: draft.redo,
-    save: saving.save,
-  };
+    shown,
+    outcome,
+    sheet,
+    edited,
+    past.length,
+    future.length,
+    savingState,
+    save,
+    machine,
+    store,
+    settle,
+    undo,
+    redo,
+  ]);
 }

@@ -24,6 +24,8 @@ export interface DraftActions {
   edit: (change: (sheet: Sheet) => Sheet, field: string) => void;
   /** Takes typed text: parsed where it makes sense, kept where it does not. */
   type: (name: NumberFieldName, text: string, system: UnitSystem) => void;
+  /** The hand has let go: what follows is a step of its own. */
+  settle: () => void;
   undo: () => void;
   redo: () => void;
   /** Back to what is stored. */
@@ -77,6 +79,9 @@ export function createDraftStore(
         const [issue] = outcome.issues;
         set({ texts: { ...texts, [name]: text }, ...(issue ? { issues: { ...issues, [name]: issue } } : {}) });
       }
+    },
+    settle() {
+      if (get().lastField !== null) set({ lastField: null });
     },
     undo() {
       const { sheet, past, future } = get();

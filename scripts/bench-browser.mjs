@@ -1,0 +1,165 @@
+/** The arc bench measured in headless Chromium without a GPU at 1280x800: printed by `npm run bench`. Nothing here fails a build. */
+/* global document, HTMLSelectElement, MutationObserver, requestAnimationFrame -- inside the page */
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { startServer } from './lib/app-server.mjs';
+import { ensureBuild } from './lib/build.mjs';
+import { chromiumArguments, chromiumPath, ensureChromium } from './lib/chromium.mjs';
+import { freePort } from './lib/ports.mjs';
+import { ensurePostgres, openCluster, removeCluster } from './lib/postgres.mjs';
+import { endOn, say } from './lib/say.mjs';
+
+/** Listens to every message between page and workers, before the application starts. */
+function overhearWorkers() {
+  const Real = globalThis.Worker;
+  const heard = [];
+  globalThis.heard = heard;
+  globalThis.Worker = class extends Real {
+    constructor(...of) {
+      super(...of);
+      this.addEventListener('message', ({ data }) =>
+        heard.push({ at: performance.now(), from: 'worker', kind: data.kind, id: data.id }),
+      );
+    }
+    postMessage(message) {
+      heard.push({ at: performance.now(), from: 'page', kind: message.kind, id: message.id, count: message.count });
+      super.postMessage(message);
+    }
+  };
+}
+
+/** Value at a share of the sorted list. */
+function quantile(list, share) {
+  return [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(share * list.length))] ?? Number.NaN;
+}
+
+/** Milliseconds from the question to the first zone on the page and to the whole map. */
+async function mapTimes(page) {
+  await page.getByText(/^here: /).waitFor({ timeout: 60_000 });
+  const first = page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const map = document.querySelector('[role=application]').parentElement;
+        const select = [...document.querySelectorAll('select')].find((one) => one.value === 'trimMm');
+        const begun = performance.now();
+        const before = map.querySelectorAll('rect').length;
+        const observer = new MutationObserver(() => {
+          if (map.querySelectorAll('rect').length === before) return;
+          observer.disconnect();
+          requestAnimationFrame(() => resolve(performance.now() - begun));
+        });
+        observer.observe(map, { childList: true, subtree: true });
+        Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(select, 'ctwdMm');
+        select.dispatchEvent(new Event('change', { bubbles: true }));
+      }),
+  );
+  const begun = Date.now();
+  const firstMs = await first;
+  await page.getByText(/^here: /).waitFor({ timeout: 60_000 });
+  return { firstMs, wholeMs: Date.now() - begun };
+}
+
+/** Milliseconds from a cancel to the last that a worker says of what was cancelled. */
+async function cancelMs(page) {
+  await page.getByLabel('Across').selectOption('stiffness');
+  await page.getByText(/^drawing/).waitFor();
+  await page.waitForTimeout(900);
+  await page.getByLabel('Across').selectOption('wireFeedMPerMin');
+  await page.waitForTimeout(400);
+  return page.evaluate(() => {
+    const cancels = globalThis.heard.filter((one) => one.from === 'page' && one.kind === 'cancel').slice(-2);
+    const last = cancels.map(({ at, id }) =>
+      Math.max(
+        0,
+        ...globalThis.heard
+          .filter((one) => one.from === 'worker' && one.id === id && one.at > at)
+          .map((one) => one.at - at),
+      ),
+    );
+    return Math.max(0, ...last);
+  });
+}
+
+/** Milliseconds from one press on the feed's dial to the figures of the new arc, many times. */
+function moveMs(page, moves) {
+  return page.evaluate(async (rounds) => {
+    const figures = document.querySelector('section[aria-label="In numbers"]');
+    const plus = [...document.querySelectorAll('button')].find((one) =>
+      /one step to more wire feed/.test(one.getAttribute('aria-label') ?? ''),
+    );
+    const each = [];
+    for (let round = 0; round < rounds; round++) {
+      await new Promise((resolve) => setTimeout(resolve, 350));
+      each.push(
+        await new Promise((resolve) => {
+          const begun = performance.now();
+          const observer = new MutationObserver(() => {
+            // Only figures of the new arc count.
+            if (!globalThis.heard.some((one) => one.kind === 'done' && one.at > begun)) return;
+            observer.disconnect();
+            resolve(performance.now() - begun);
+          });
+          observer.observe(figures, { childList: true, subtree: true, characterData: true });
+          plus.click();
+        }),
+      );
+    }
+    return each;
+  }, moves);
+}
+
+/** Milliseconds between frames while the arc plays. */
+function frameMs(page) {
+  return page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const each = [];
+        let before = performance.now();
+        const tick = (now) => {
+          each.push(now - before);
+          before = now;
+          if (each.length < 180) requestAnimationFrame(tick);
+          else resolve(each.slice(10));
+        };
+        requestAnimationFrame(tick);
+      }),
+  );
+}
+
+async function main() {
+  await ensurePostgres();
+  await ensureChromium();
+  await ensureBuild();
+  const folder = mkdtempSync(join(tmpdir(), 'fox-tempo-bench-'));
+  chmodSync(folder, 0o755);
+  const cluster = await openCluster({ folder, throwaway: true });
+  cluster.ensureDatabase('fox_tempo');
+  const port = await freePort();
+  const server = await startServer({ databaseUrl: cluster.url('fox_tempo'), port });
+  const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArguments });
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.addInitScript(overhearWorkers);
+    await page.goto(`http://127.0.0.1:${port}/bench/axle-plate-to-tube`);
+    const { firstMs, wholeMs } = await mapTimes(page);
+    const cancelled = await cancelMs(page);
+    await page.getByText(/^here: /).waitFor({ timeout: 60_000 });
+    const frames = await frameMs(page);
+    const moves = await moveMs(page, 40);
+    const row = (what, measured, budget) => say(`${what.padEnd(44)}  ${measured.padStart(10)}   ${budget}`);
+    row('arc bench, first picture of a map', `${firstMs.toFixed(0)} ms`, 'within 300 ms');
+    row('arc bench, map of 40 x 40', `${(wholeMs / 1000).toFixed(1)} s`, 'within 8 s on two workers');
+    row('arc bench, cancelled map falls silent', `${cancelled.toFixed(0)} ms`, 'under 50 ms');
+    row('arc bench, move to figures, 95th percentile', `${quantile(moves, 0.95).toFixed(0)} ms`, 'within 50 ms');
+    row('arc bench, frames of the living arc, median', `${(1000 / quantile(frames, 0.5)).toFixed(0)} /s`, '30 or more');
+  } finally {
+    await browser.close();
+    await server.stop();
+    removeCluster(folder);
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+main().catch(endOn);

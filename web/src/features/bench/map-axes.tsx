@@ -1,0 +1,69 @@
+/** Ticks and names of the map's axes. */
+import type { AxisRange } from '@fox-tempo/core';
+import { cssColour } from '../../ui/theme/colours.ts';
+import { frame, height, inner } from './map-frame.ts';
+import { axisWords } from './map-words.ts';
+
+export function MapAxes({
+  x,
+  y,
+  px,
+  py,
+}: {
+  x: AxisRange;
+  y: AxisRange;
+  px: (figure: number) => number;
+  py: (figure: number) => number;
+}) {
+  const text = { fontSize: '11px', fontFamily: 'var(--chakra-fonts-mono)' };
+  return (
+    <g>
+      {ticks(x).map((tick) => (
+        <g key={tick}>
+          <line
+            x1={px(tick)}
+            x2={px(tick)}
+            y1={frame.top + inner.h}
+            y2={frame.top + inner.h + 4}
+            stroke={cssColour('edge')}
+          />
+          <text x={px(tick)} y={frame.top + inner.h + 16} textAnchor="middle" style={text} fill={cssColour('quiet')}>
+            {tick.toFixed(axisWords[x.axis].digits === 0 ? 0 : tick % 1 === 0 ? 0 : 1)}
+          </text>
+        </g>
+      ))}
+      {ticks(y).map((tick) => (
+        <g key={tick}>
+          <line x1={frame.left - 4} x2={frame.left} y1={py(tick)} y2={py(tick)} stroke={cssColour('edge')} />
+          <text x={frame.left - 7} y={py(tick) + 4} textAnchor="end" style={text} fill={cssColour('quiet')}>
+            {String(Number(tick.toFixed(1))).replace('-', '−')}
+          </text>
+        </g>
+      ))}
+      <text
+        x={frame.left + inner.w}
+        y={height - 6}
+        textAnchor="end"
+        style={{ fontSize: '12px' }}
+        fill={cssColour('quiet')}
+      >
+        {axisWords[x.axis].name}
+        {axisWords[x.axis].unit === '' ? '' : `, ${axisWords[x.axis].unit}`}
+      </text>
+      <text x={4} y={height - 6} style={{ fontSize: '12px' }} fill={cssColour('quiet')}>
+        up: {axisWords[y.axis].name}
+        {axisWords[y.axis].unit === '' ? '' : `, ${axisWords[y.axis].unit}`}
+      </text>
+    </g>
+  );
+}
+
+function ticks({ from, to }: AxisRange): number[] {
+  const rough = (to - from) / 6;
+  const power = 10 ** Math.floor(Math.log10(rough));
+  const step = [1, 2, 5, 10].map((one) => one * power).find((one) => one >= rough) ?? rough;
+  const first = Math.ceil(from / step) * step;
+  return Array.from({ length: Math.floor((to - first) / step + 1e-9) + 1 }, (_, at) =>
+    Number((first + at * step).toFixed(6)),
+  );
+}

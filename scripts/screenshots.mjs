@@ -1,4 +1,4 @@
-/** Takes docs/screenshots again from the demo data, on a fresh shop of its own. */
+/** Takes docs/screenshots again from the demo data, on a fresh shop of its own; with an argument only those whose name begins so. */
 import { mkdtempSync, chmodSync, rmSync, mkdirSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -70,7 +70,7 @@ const pictures = [
     size: tablet,
     act: async (page) => {
       await mapDrawn(page);
-      await page.getByText(/^Slow low, /).waitFor();
+      await page.getByText(/^Slow low, .*kW/).waitFor();
       await page.getByRole('heading', { name: 'Slow beat' }).evaluate((node) => node.scrollIntoView());
     },
   },
@@ -107,7 +107,8 @@ async function main() {
   const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArguments });
   mkdirSync(join(root, 'docs', 'screenshots'), { recursive: true });
   try {
-    for (const { name, path, theme = 'day', units = 'metric', size = wide, act } of pictures) {
+    const wanted = pictures.filter(({ name }) => name.startsWith(process.argv[2] ?? ''));
+    for (const { name, path, theme = 'day', units = 'metric', size = wide, act } of wanted) {
       const page = await browser.newPage({ viewport: size, locale: 'en-GB' });
       await page.addInitScript(
         (state) => localStorage.setItem('fox-tempo/settings', JSON.stringify({ state, version: 0 })),

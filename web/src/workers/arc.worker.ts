@@ -12,11 +12,14 @@ function say(message: FromWorker, transfer: Transferable[] = []): void {
 }
 
 const doorbell = new MessageChannel();
+/** Several simulations take turns in one worker; each waits for a ring of its own. */
+const breathing: (() => void)[] = [];
+doorbell.port1.onmessage = () => breathing.shift()?.();
 
 /** Lets messages in before the next slice; a timer of 0 would wait for milliseconds after the fifth. */
 function breathe(): Promise<void> {
   return new Promise((resolve) => {
-    doorbell.port1.onmessage = () => resolve();
+    breathing.push(resolve);
     doorbell.port2.postMessage(null);
   });
 }

@@ -11,14 +11,13 @@ import {
   type WhatIf,
   type WireCorrection,
 } from '@fox-tempo/core';
-import { lazy, memo, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, redirect, useLoaderData, useParams } from 'react-router';
 import { api } from '../../lib/api.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
-import { Panel } from '../../ui/panel.tsx';
 import { chosenMachine, DialCard, DialStrip } from '../dial-card/index.ts';
 import { SeamSteps } from '../seam-steps/index.tsx';
 import { BeatPanel } from './beat-panel.tsx';
@@ -26,15 +25,12 @@ import { CalibratePanel } from './calibrate-panel.tsx';
 import { Controls } from './controls.tsx';
 import { ArcFigures } from './figures.tsx';
 import { GhostPanel } from './ghost-panel.tsx';
-import { Listen } from './listen.tsx';
-import { LivingArc } from './living-arc.tsx';
 import { MapPanel } from './map-panel.tsx';
-import { createPlayhead, type Pace } from './playhead.ts';
+import { Picture } from './picture.tsx';
+import { Refusals } from './refusals.tsx';
 import { useArc } from './use-arc.ts';
 import { useSetting } from './use-setting.ts';
 import { WhatIfPanel } from './what-if-panel.tsx';
-
-const TraceChart = lazy(async () => ({ default: (await import('./trace-chart.tsx')).TraceChart }));
 
 // What shows nothing new is not drawn again: a move has to reach the figures within some hundredths of a second.
 const Figures = memo(ArcFigures);
@@ -305,103 +301,6 @@ function arcInput(program: Program, circuitMOhm: number, correction: WireCorrect
   const seconds = program.slowBeat ? Math.min(Math.max(runS, 2 / program.slowBeat.frequencyHz), 4) : runS;
   const input = simulationOf(program, { circuitMOhm, seconds, seed: 7 });
   return correction ? { ...input, correction } : input;
-}
-
-function Refusals({ setting }: { readonly setting: ReturnType<typeof useSetting> }) {
-  const { issues, saving } = setting;
-  return (
-    <>
-      {issues.map((issue) => (
-        <Notice key={`${issue.path}${issue.code}`} level="refusal" word="Not to be had." urgent>
-          {issue.message} {issue.hint ?? ''} The last setting that works is shown; undo, or move back.
-        </Notice>
-      ))}
-      {saving.kind === 'failed' && (
-        <Notice level="refusal" word="Not saved." urgent>
-          {saving.title}. {saving.detail} The draft is kept on this device.
-        </Notice>
-      )}
-      {saving.kind === 'conflict' && (
-        <Notice level="caution" word="Somebody saved in between." urgent>
-          {saving.stored.changedBy} saved version {saving.stored.version}.{' '}
-          <Link to={`/seams/${setting.seam.id}`}>The sheet shows both</Link>; choose there which stands.
-        </Notice>
-      )}
-    </>
-  );
-}
-
-function Picture({
-  run,
-  ghost,
-  isImagined,
-}: {
-  readonly run: NonNullable<Extract<ReturnType<typeof useArc>, { kind: 'ready' }>['run']>;
-  readonly ghost: Extract<ReturnType<typeof useArc>, { kind: 'ready' }>['run']['simulation'] | null;
-  readonly isImagined: boolean;
-}) {
-  const { simulation, input } = run;
-  const [playing, setPlaying] = useState(!prefersStill());
-  const [pace, setPace] = useState<Pace>(200);
-  const playhead = useMemo(() => {
-    const times = simulation.trace.timeS;
-    // The settling at the beginning is not shown.
-    return createPlayhead(Math.min(0.25, times[times.length - 1] ?? 0), times[times.length - 1] ?? 0.25);
-  }, [simulation]);
-  useEffect(() => {
-    if (!playing) return undefined;
-    let frame = 0;
-    let before = performance.now();
-    const tick = (now: number) => {
-      playhead.advance((now - before) / 1000 / pace);
-      before = now;
-      frame = requestAnimationFrame(tick);
-    };
-    frame = requestAnimationFrame(tick);
-    return () => cancelAnimationFrame(frame);
-  }, [playhead, playing, pace]);
-  return (
-    <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '268px minmax(0, 1fr)' }}>
-      <Panel
-        px="3"
-        py="2"
-        title={isImagined ? 'Arc, if it were so' : 'Arc'}
-        aside={<Box textStyle="label" color="quiet">{`1/${pace} of real time`}</Box>}
-      >
-        <LivingArc
-          simulation={simulation}
-          playhead={playhead}
-          playing={playing}
-          pace={pace}
-          onPlaying={setPlaying}
-          onPace={setPace}
-          diameterMm={input.diameterMm}
-          ctwdMm={input.ctwdMm}
-          recessMm={3}
-        />
-      </Panel>
-      <Panel
-        px="3"
-        py="2"
-        title={simulation.words.charAt(0).toUpperCase() + simulation.words.slice(1)}
-        aside={<Listen now={simulation} held={ghost} />}
-      >
-        <Suspense
-          fallback={
-            <Box height="330px" display="grid" placeItems="center" color="quiet" fontSize="13px" role="status">
-              Drawing current and voltage…
-            </Box>
-          }
-        >
-          <TraceChart simulation={simulation} ghost={ghost} playhead={playhead} />
-        </Suspense>
-      </Panel>
-    </Box>
-  );
-}
-
-function prefersStill(): boolean {
-  return globalThis.matchMedia?.('(prefers-reduced-motion: reduce)').matches ?? false;
 }
 
 function useKeys(setting: ReturnType<typeof useSetting>): void {

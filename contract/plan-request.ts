@@ -44,7 +44,8 @@ export function programOf(
   const input = planRequest(spec, choice, circuitMOhm);
   const plan = planSeam(input);
   if (!plan.ok) return plan;
-  const planned = programFromPlan(input, plan.value);
+  const usual = programFromPlan(input, plan.value);
+  const planned = choice.sequence ? { ...usual, sequence: choice.sequence } : usual;
   if (choice.tune === null) return success({ plan: plan.value, program: planned });
   const moved = tuned(planned, { ...noTune, ...choice.tune });
   return moved.ok ? success({ plan: plan.value, program: moved.value }) : moved;

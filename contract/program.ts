@@ -1,5 +1,14 @@
 /** The program file, version 2: the physical setting a revision keeps; and what a person chooses, from which it is computed. */
-import { triggerSchools, usualSequence, type FillerCode, type Outcome } from '@fox-tempo/core';
+import {
+  mostTaps,
+  plainSequence,
+  sequenceRanges,
+  triggerSchools,
+  usualSequence,
+  type FillerCode,
+  type Outcome,
+  type SequenceNumber,
+} from '@fox-tempo/core';
 import { z } from 'zod';
 import { arcHabitField, fillerField, gasField, modeField, ranged } from './fields.ts';
 import { readVersioned } from './file-version.ts';
@@ -14,21 +23,35 @@ export const slowBeat = z.object({
   frequencyHz: z.number().min(0.2).max(10),
 });
 
-const seconds = z.number().min(0).max(60);
-const percent = z.number().min(5).max(300);
+const field = (name: SequenceNumber) => {
+  const { min, max, unit, name: words } = sequenceRanges[name];
+  return z.number().min(min).max(max).describe(`${words}, ${unit}`);
+};
+/** Came with a later edition of the file: a sequence written before it means the plain value. */
+const added = (name: SequenceNumber) => field(name).default(plainSequence[name]);
 
 export const triggerSequence = z.object({
   trigger: z.enum(triggerSchools),
-  preGasS: seconds,
-  runInPercent: percent,
-  startPercent: percent,
-  startS: seconds,
-  slopeInS: seconds,
-  slopeOutS: seconds,
-  endPercent: percent,
-  endS: seconds,
-  burnBackMs: z.number().min(0).max(1000),
-  postGasS: seconds,
+  preGasS: field('preGasS'),
+  runInPercent: field('runInPercent'),
+  runInAfterS: added('runInAfterS'),
+  startPercent: field('startPercent'),
+  startTrimMm: added('startTrimMm'),
+  startS: field('startS'),
+  slopeInS: field('slopeInS'),
+  secondPercent: added('secondPercent'),
+  secondTrimMm: added('secondTrimMm'),
+  tapsAtMm: z.array(z.number().positive().max(100_000)).max(mostTaps).readonly().default([]),
+  slopeOutS: field('slopeOutS'),
+  endPercent: field('endPercent'),
+  endTrimMm: added('endTrimMm'),
+  endS: field('endS'),
+  burnBackMs: field('burnBackMs'),
+  endPulse: z.boolean().default(plainSequence.endPulse),
+  postGasS: field('postGasS'),
+  spotS: added('spotS'),
+  stitchOnS: added('stitchOnS'),
+  stitchOffS: added('stitchOffS'),
 });
 
 export const programFile = z.looseObject({
@@ -79,6 +102,8 @@ export const programChoice = z.strictObject({
   /** null: as the plan proposes. */
   wireFeedMPerMin: ranged('wireFeedMPerMin').nullable(),
   tune: tune.nullable().default(null),
+  /** null: the start and stop that this metal usually wants. */
+  sequence: triggerSequence.nullable().default(null),
 });
 
 export type ProgramFile = z.infer<typeof programFile>;

@@ -88,7 +88,6 @@ export {
   taughtLine,
   translate,
   triggerTestFor,
-  triggerWords,
   withDirection,
   type BesideDials,
   type ChartLine,
@@ -119,7 +118,7 @@ export {
   type Translation,
   type TriggerMode,
 } from './machine/index.ts';
-export { triggerSchools, usualSequence, type TriggerSchool, type TriggerSequence } from './sequence/index.ts';
+export * from './sequence/index.ts';
 export {
   changeover,
   checkLoaded,

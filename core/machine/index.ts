@@ -18,7 +18,7 @@ export type {
   TriggerMode,
 } from './machine.ts';
 export { machineIssues } from './machine-issues.ts';
-export { triggerWords, type NotCarried } from './not-carried.ts';
+export { type NotCarried } from './not-carried.ts';
 export { programFromPlan, type Program, type ProgramPulse } from './program.ts';
 export { dialQuantities, dialQuantityNames, quantityFacts, quantityText, type DialQuantity } from './quantities.ts';
 export { readDials, type BesideDials, type DialReading } from './read-dials.ts';

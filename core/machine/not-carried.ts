@@ -4,6 +4,7 @@ import type { Program } from './program.ts';
 import { actsIn, quantityFacts, quantityText, type DialQuantity } from './quantities.ts';
 import { isNumeric, quantityOf } from './scales.ts';
 import type { DialSetting } from './dial-setting.ts';
+import { schoolFacts } from '../sequence/index.ts';
 import type { Wished } from './wished.ts';
 
 export interface NotCarried {
@@ -44,19 +45,12 @@ export function notCarried(
   ) {
     lost.push({
       quantity: 'trigger',
-      what: `trigger ${triggerWords[program.sequence.trigger]}`,
+      what: `trigger ${schoolFacts[program.sequence.trigger].name}`,
       nearest: machine.triggerModes[0]?.label ?? 'hold to weld',
     });
   }
   return lost;
 }
-
-export const triggerWords: Record<Program['sequence']['trigger'], string> = {
-  hold: 'held while welding',
-  'hold-timed': 'held, with timed start and end',
-  latch: 'latched by a press',
-  'latch-levels': 'latched, with start and end level while held',
-};
 
 function beatLost(machine: Machine, program: Program, wished: Wished): NotCarried[] {
   const beat = program.slowBeat;

@@ -118,6 +118,7 @@ export function readDials(
     pulse,
     slowBeat: beat ?? null,
     sequence: {
+      ...usual,
       trigger: (facets.trigger as TriggerSchool | undefined) ?? usual.trigger,
       preGasS: figures.preGasS ?? usual.preGasS,
       runInPercent: percent(figures.runInFeedMPerMin, usual.runInPercent),

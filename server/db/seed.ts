@@ -111,7 +111,7 @@ function sheetOf({ name, grade, input }: Scenario): { spec: SeamSpec; choice: Pr
       lengthMm: seam.lengthMm,
       travelMmPerMin: seam.travelMmPerMin ?? null,
     },
-    choice: { mode: input.mode, filler, gas, diameterMm, arcHabit, wireFeedMPerMin: null, tune: null },
+    choice: { mode: input.mode, filler, gas, diameterMm, arcHabit, wireFeedMPerMin: null, tune: null, sequence: null },
   };
 }
 

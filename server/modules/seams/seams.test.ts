@@ -31,6 +31,7 @@ const corner: SeamSave = {
     arcHabit: 'by-joint',
     wireFeedMPerMin: null,
     tune: null,
+    sequence: null,
   },
 };
 

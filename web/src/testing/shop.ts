@@ -37,6 +37,7 @@ export const choice: Revision['choice'] = {
   arcHabit: 'by-joint',
   wireFeedMPerMin: null,
   tune: null,
+  sequence: null,
 };
 
 export function planned(change: Partial<SeamSpec> = {}, wire: Partial<Revision['choice']> = {}): Plan {

@@ -1,7 +1,7 @@
 /** What a machine is called, where it stands, what it can give, how it says the slow beat, its memories and feeders, and its trigger modes. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
-import { triggerTestFor, triggerWords } from '@fox-tempo/core';
+import { schoolFacts, triggerTestFor } from '@fox-tempo/core';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
@@ -222,7 +222,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
               <Heading as="h3" textStyle="heading">
                 {mode.label}{' '}
                 <Box as="span" fontWeight={400} fontSize="13px" color="quiet">
-                  {triggerWords[mode.school]}
+                  {schoolFacts[mode.school].name}
                 </Box>
               </Heading>
               <TriggerDrawing mode={mode} />

@@ -24,6 +24,7 @@ const sheet: Sheet = {
     arcHabit: 'by-joint',
     wireFeedMPerMin: null,
     tune: null,
+    sequence: null,
   },
 };
 const open = () => createDraftStore('s1', { version: 3, sheet }, localStorage);

@@ -10,7 +10,14 @@ export function sheetOf(seam: SeamResource): Sheet {
 
 /** What a seam without a setting starts from. */
 function firstChoice(spec: SeamSpec): Sheet['choice'] {
-  return { mode: 'pulse', ...usualWire(spec.materialGroup), arcHabit: 'by-joint', wireFeedMPerMin: null, tune: null };
+  return {
+    mode: 'pulse',
+    ...usualWire(spec.materialGroup),
+    arcHabit: 'by-joint',
+    wireFeedMPerMin: null,
+    tune: null,
+    sequence: null,
+  };
 }
 
 /** Plan and program of a sheet, with what was tuned at the bench. */

@@ -1,0 +1,84 @@
+/** What a program says of starting and stopping: levels, times and slopes around the main level. */
+import type { TriggerSchool } from './schools.ts';
+
+/** Levels are percent of the main feed; trims are mm of arc beside the program's own. */
+export interface TriggerSequence {
+  readonly trigger: TriggerSchool;
+  readonly preGasS: number;
+  /** Feed until the arc lights and for `runInAfterS` after it. */
+  readonly runInPercent: number;
+  readonly runInAfterS: number;
+  readonly startPercent: number;
+  readonly startTrimMm: number;
+  /** In a held start: how long the hand is to hold it. */
+  readonly startS: number;
+  readonly slopeInS: number;
+  readonly secondPercent: number;
+  readonly secondTrimMm: number;
+  /** Where along the seam a tap is due, mm; odd ones go to the second level, even ones back. */
+  readonly tapsAtMm: readonly number[];
+  readonly slopeOutS: number;
+  readonly endPercent: number;
+  readonly endTrimMm: number;
+  readonly endS: number;
+  readonly burnBackMs: number;
+  /** A last pulse that clears the ball off the wire; pulse only. */
+  readonly endPulse: boolean;
+  readonly postGasS: number;
+  /** Timed spot, from the moment the arc lights. */
+  readonly spotS: number;
+  readonly stitchOnS: number;
+  readonly stitchOffS: number;
+}
+
+/** Steel's plain start and stop; what other sequences are told as differences from. */
+export const plainSequence: TriggerSequence = {
+  trigger: 'hold',
+  preGasS: 0.2,
+  runInPercent: 50,
+  runInAfterS: 0.1,
+  startPercent: 100,
+  startTrimMm: 0,
+  startS: 0,
+  slopeInS: 0,
+  secondPercent: 80,
+  secondTrimMm: 0,
+  tapsAtMm: [],
+  slopeOutS: 0,
+  endPercent: 100,
+  endTrimMm: 0,
+  endS: 0,
+  burnBackMs: 60,
+  endPulse: false,
+  postGasS: 1.5,
+  spotS: 0.8,
+  stitchOnS: 0.6,
+  stitchOffS: 0.5,
+};
+
+/** Limits of each number, as data for forms, shapes and messages. */
+export const sequenceRanges = {
+  preGasS: { min: 0, max: 10, unit: 's', name: 'Gas before' },
+  runInPercent: { min: 10, max: 150, unit: '%', name: 'Run-in level' },
+  runInAfterS: { min: 0, max: 2, unit: 's', name: 'Run-in after the arc has lit' },
+  startPercent: { min: 20, max: 200, unit: '%', name: 'Start level' },
+  startTrimMm: { min: -4, max: 4, unit: 'mm', name: 'Start trim' },
+  startS: { min: 0, max: 20, unit: 's', name: 'Start time' },
+  slopeInS: { min: 0, max: 20, unit: 's', name: 'Slope to main' },
+  secondPercent: { min: 20, max: 200, unit: '%', name: 'Second level' },
+  secondTrimMm: { min: -4, max: 4, unit: 'mm', name: 'Second trim' },
+  slopeOutS: { min: 0, max: 20, unit: 's', name: 'Slope to end' },
+  endPercent: { min: 20, max: 200, unit: '%', name: 'End level' },
+  endTrimMm: { min: -4, max: 4, unit: 'mm', name: 'End trim' },
+  endS: { min: 0, max: 20, unit: 's', name: 'End time' },
+  burnBackMs: { min: 0, max: 500, unit: 'ms', name: 'Burn-back' },
+  postGasS: { min: 0, max: 60, unit: 's', name: 'Gas after' },
+  spotS: { min: 0.1, max: 10, unit: 's', name: 'Spot time' },
+  stitchOnS: { min: 0.1, max: 10, unit: 's', name: 'Stitch time' },
+  stitchOffS: { min: 0.1, max: 10, unit: 's', name: 'Pause between stitches' },
+} as const;
+
+export type SequenceNumber = keyof typeof sequenceRanges;
+export const sequenceNumbers = Object.keys(sequenceRanges) as SequenceNumber[];
+/** More taps than a hand can place on one seam. */
+export const mostTaps = 12;

@@ -5,11 +5,13 @@ import {
   fillerCodes,
   machineIssues,
   planModes,
+  sequenceNumbers,
   triggerSchools,
   type DialQuantity,
   type Facet,
   type Outcome,
   type Polarity,
+  type SequenceNumber,
 } from '@fox-tempo/core';
 import { z } from 'zod';
 import { closed, fillerField, gasField, idField, modeField, nameField, ranged, timestampField } from './fields.ts';
@@ -109,6 +111,9 @@ const triggerMode = z.looseObject({
   moves: z
     .array(z.object({ from: nameField, on: z.enum(['press', 'release', 'tap', 'time', 'arc']), to: nameField }))
     .max(60),
+  plain: z.object({ startsOn: z.enum(['press', 'release']), endsOn: z.enum(['press', 'release']) }).optional(),
+  endTimeoutS: z.number().min(0.5).max(60).optional(),
+  fixed: z.partialRecord(z.enum(sequenceNumbers as [SequenceNumber, ...SequenceNumber[]]), z.number()).optional(),
   senseTested: z.boolean().optional(),
   evidence: z.array(evidence).max(50).optional(),
 });
@@ -148,6 +153,10 @@ export const machineFile = z.looseObject({
   displays: z.array(display).max(20),
   chartLines: z.array(chartLine).max(mostChartLines),
   triggerModes: z.array(triggerMode).max(20),
+  tapCalls: z
+    .array(z.object({ taps: z.int().min(1).max(9), slot: z.int().min(0).max(999) }))
+    .max(9)
+    .optional(),
   slots: z.object({ count: z.int().min(0).max(999), first: z.int().min(0).max(1) }),
   feeders: z.array(feeder).min(1).max(8),
 });

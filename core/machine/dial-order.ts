@@ -1,7 +1,8 @@
 /** In which order dials are set and read, and which of them act in a transfer mode. */
 import type { Dial } from './machine.ts';
 import type { Program } from './program.ts';
-import { actsIn } from './quantities.ts';
+import type { TriggerSchool } from '../sequence/index.ts';
+import { actsIn, actsInSchool } from './quantities.ts';
 import { isNumeric, quantityOf } from './scales.ts';
 
 /** Dials in an order in which every one that leans on another comes after it. */
@@ -16,8 +17,10 @@ export function inOrder(dials: readonly Dial[]): Dial[] {
   return [...dials].sort((a, b) => rank(a, new Set([a.id])) - rank(b, new Set([b.id])));
 }
 
-/** Whether a dial does anything in this mode. */
-export function dialActs({ modes, scale }: Dial, program: Pick<Program, 'mode'>): boolean {
+/** Whether a dial does anything in this transfer mode and trigger school. */
+export function dialActs({ modes, scale }: Dial, program: Pick<Program, 'mode'>, school: TriggerSchool): boolean {
   if (modes && !modes.includes(program.mode)) return false;
-  return !isNumeric(scale) || actsIn(quantityOf(scale), program.mode);
+  if (!isNumeric(scale)) return true;
+  const quantity = quantityOf(scale);
+  return actsIn(quantity, program.mode) && actsInSchool(quantity, school);
 }

@@ -33,6 +33,7 @@ export {
   type LinearScale,
   type NumericScale,
 } from './scales.ts';
+export { habitOf, schoolOn, triggerModeFor, type ModeFor } from './trigger-mode.ts';
 export { simulationOf, sourceVolts } from './simulation-of.ts';
 export type { DialSetting } from './dial-setting.ts';
 export { senseWords, taughtLine, translate, type ShownFigure, type Translation } from './translate.ts';

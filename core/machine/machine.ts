@@ -2,7 +2,7 @@
 import type { FillerCode } from '../consumables/index.ts';
 import type { BeatSchool } from '../double-pulse/index.ts';
 import type { PlanMode } from '../plan/index.ts';
-import type { TriggerSchool } from '../sequence/index.ts';
+import type { SequenceNumber, TapCall, TriggerSchool } from '../sequence/index.ts';
 import type { DialQuantity } from './quantities.ts';
 import type { DialScale } from './scales.ts';
 
@@ -75,6 +75,12 @@ export interface TriggerMode {
     readonly on: 'press' | 'release' | 'tap' | 'time' | 'arc';
     readonly to: string;
   }[];
+  /** Plain latching: on which side of a press the wire starts and the arc stops. */
+  readonly plain?: { readonly startsOn: 'press' | 'release'; readonly endsOn: 'press' | 'release' } | undefined;
+  /** Longest held crater, s; left out where the machine waits for the hand. */
+  readonly endTimeoutS?: number | undefined;
+  /** Parts of a sequence that this mode runs and nobody can set. */
+  readonly fixed?: Partial<Readonly<Record<SequenceNumber, number>>> | undefined;
   readonly senseTested?: boolean | undefined;
   readonly evidence?: readonly DirectionEvidence[] | undefined;
 }
@@ -111,6 +117,8 @@ export interface Machine {
   readonly displays: readonly Display[];
   readonly chartLines: readonly ChartLine[];
   readonly triggerModes: readonly TriggerMode[];
+  /** Short presses at rest that call a memory; left out where it has none. */
+  readonly tapCalls?: readonly TapCall[] | undefined;
   readonly slots: { readonly count: number; readonly first: number };
   readonly feeders: readonly Feeder[];
 }

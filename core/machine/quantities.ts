@@ -1,5 +1,6 @@
 /** The quantities of a program that a dial can move or a display show: name, unit, what counts as noticeable, and which way "more" goes in words. */
 import type { PlanMode } from '../plan/index.ts';
+import type { TriggerSchool } from '../sequence/index.ts';
 
 interface QuantityFacts {
   readonly name: string;
@@ -11,10 +12,17 @@ interface QuantityFacts {
   readonly less: string;
   /** Modes in which it means something; left out: in all. */
   readonly modes?: readonly PlanMode[];
+  /** Trigger schools in which it means something; left out: in all. */
+  readonly schools?: readonly TriggerSchool[];
 }
 
 const pulsed = ['pulse', 'double-pulse'] as const;
 const beat = ['double-pulse'] as const;
+const withEnds = ['hold-timed', 'latch-levels', 'latch-second'] as const;
+const timed = ['hold-timed'] as const;
+const second = ['latch-second'] as const;
+const spot = ['spot'] as const;
+const stitch = ['stitch'] as const;
 
 export const dialQuantities = {
   wireFeedMPerMin: { name: 'wire feed', unit: 'm/min', digits: 2, noticed: 0.05, more: 'faster', less: 'slower' },
@@ -111,10 +119,27 @@ export const dialQuantities = {
     noticed: 0.1,
     more: 'hotter start',
     less: 'colder start',
+    schools: withEnds,
   },
-  startS: { name: 'start time', unit: 's', digits: 1, noticed: 0.1, more: 'longer', less: 'shorter' },
-  slopeInS: { name: 'slope to main', unit: 's', digits: 1, noticed: 0.1, more: 'longer', less: 'shorter' },
-  slopeOutS: { name: 'slope to end', unit: 's', digits: 1, noticed: 0.1, more: 'longer', less: 'shorter' },
+  startS: { name: 'start time', unit: 's', digits: 1, noticed: 0.1, more: 'longer', less: 'shorter', schools: timed },
+  slopeInS: {
+    name: 'slope to main',
+    unit: 's',
+    digits: 1,
+    noticed: 0.1,
+    more: 'longer',
+    less: 'shorter',
+    schools: withEnds,
+  },
+  slopeOutS: {
+    name: 'slope to end',
+    unit: 's',
+    digits: 1,
+    noticed: 0.1,
+    more: 'longer',
+    less: 'shorter',
+    schools: withEnds,
+  },
   endFeedMPerMin: {
     name: 'end level',
     unit: 'm/min',
@@ -122,8 +147,64 @@ export const dialQuantities = {
     noticed: 0.1,
     more: 'hotter crater',
     less: 'colder crater',
+    schools: withEnds,
   },
-  endS: { name: 'end time', unit: 's', digits: 1, noticed: 0.1, more: 'longer', less: 'shorter' },
+  endS: { name: 'end time', unit: 's', digits: 1, noticed: 0.1, more: 'longer', less: 'shorter', schools: timed },
+  startTrimMm: {
+    name: 'arc trim of the start',
+    unit: 'mm',
+    digits: 2,
+    noticed: 0.02,
+    more: 'longer arc',
+    less: 'shorter arc',
+    schools: withEnds,
+  },
+  endTrimMm: {
+    name: 'arc trim of the end',
+    unit: 'mm',
+    digits: 2,
+    noticed: 0.02,
+    more: 'longer arc',
+    less: 'shorter arc',
+    schools: withEnds,
+  },
+  secondFeedMPerMin: {
+    name: 'second level',
+    unit: 'm/min',
+    digits: 2,
+    noticed: 0.1,
+    more: 'hotter',
+    less: 'colder',
+    schools: second,
+  },
+  secondTrimMm: {
+    name: 'arc trim of the second level',
+    unit: 'mm',
+    digits: 2,
+    noticed: 0.02,
+    more: 'longer arc',
+    less: 'shorter arc',
+    schools: second,
+  },
+  spotS: {
+    name: 'spot time',
+    unit: 's',
+    digits: 2,
+    noticed: 0.05,
+    more: 'larger spot',
+    less: 'smaller spot',
+    schools: spot,
+  },
+  stitchOnS: {
+    name: 'stitch time',
+    unit: 's',
+    digits: 2,
+    noticed: 0.05,
+    more: 'longer',
+    less: 'shorter',
+    schools: stitch,
+  },
+  stitchOffS: { name: 'pause', unit: 's', digits: 2, noticed: 0.05, more: 'longer', less: 'shorter', schools: stitch },
   runInFeedMPerMin: {
     name: 'run-in feed',
     unit: 'm/min',
@@ -162,4 +243,10 @@ export function quantityText(quantity: DialQuantity, value: number): string {
 export function actsIn(quantity: DialQuantity, mode: PlanMode): boolean {
   const { modes } = quantityFacts(quantity);
   return modes === undefined || modes.includes(mode);
+}
+
+/** Whether it means anything in a trigger school. */
+export function actsInSchool(quantity: DialQuantity, school: TriggerSchool): boolean {
+  const { schools } = quantityFacts(quantity);
+  return schools === undefined || schools.includes(school);
 }

@@ -21,6 +21,7 @@ import {
   type NumericScale,
   type ScaleContext,
 } from './scales.ts';
+import { schoolOn } from './trigger-mode.ts';
 import { wishedFigures, type Figures, type Wished } from './wished.ts';
 
 export interface ShownFigure {
@@ -86,9 +87,14 @@ function setDials(machine: Machine, program: Program, wished: Wished, line: Char
     reached: (id) => reached.get(id),
   };
   const byId = new Map<string, DialSetting>();
+  const school = schoolOn(machine, program.sequence.trigger);
   for (const dial of inOrder(machine.dials)) {
-    if (!dialActs(dial, program)) continue;
-    const setting = withLevel(setDial(dial, program, wished, line, context, dragged), machine, program);
+    if (!dialActs(dial, program, school)) continue;
+    const setting = withLevel(
+      setDial(dial, { ...program, sequence: { ...program.sequence, trigger: school } }, wished, line, context, dragged),
+      machine,
+      program,
+    );
     if (!setting) continue;
     byId.set(dial.id, setting);
     if (setting.reachedQuantity !== undefined) reached.set(dial.id, setting.reachedQuantity);

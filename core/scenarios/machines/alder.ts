@@ -1,6 +1,15 @@
 /** Alder: swing school, arc in volts against its line, softness instead of stiffness, two feeders, 99 memories. Invented. */
 import type { Machine } from '../../machine/index.ts';
-import { chart, holdMode, holdTimedMode, latchLevelsMode, latchMode, proportional } from './described.ts';
+import {
+  chart,
+  holdMode,
+  holdTimedMode,
+  latchLevelsMode,
+  latchMode,
+  latchSecondMode,
+  proportional,
+  spotMode,
+} from './described.ts';
 
 export const alder: Machine = {
   name: 'Alder',
@@ -99,6 +108,19 @@ export const alder: Machine = {
       [0, 9.9, 0.1],
     ),
     {
+      id: 'second-share',
+      label: 'Second share',
+      where: 'page Ends',
+      unit: '%',
+      hand: 'fixed',
+      scale: { kind: 'percent-of', quantity: 'secondFeedMPerMin', of: 'speed', min: 20, max: 200, step: 1 },
+    },
+    proportional(
+      { id: 'dot-time', label: 'Dot time', where: 'page Ends', unit: 's', hand: 'fixed' },
+      'spotS',
+      [0.1, 9.9, 0.1],
+    ),
+    {
       id: 'approach',
       label: 'Approach',
       where: 'page Ends',
@@ -138,6 +160,8 @@ export const alder: Machine = {
           { label: 'Held, with ends', is: ['hold-timed'] },
           { label: 'Latched', is: ['latch'] },
           { label: 'Latched, with ends', is: ['latch-levels'] },
+          { label: 'Latched, two levels', is: ['latch-second'] },
+          { label: 'Dots', is: ['spot'] },
         ],
       },
     },
@@ -178,8 +202,14 @@ export const alder: Machine = {
   triggerModes: [
     holdMode,
     holdTimedMode('Held, with ends'),
-    latchMode('Latched'),
+    latchMode('Latched', { startsOn: 'press', endsOn: 'release' }),
     latchLevelsMode('Latched, with ends'),
+    latchSecondMode('Latched, two levels'),
+    spotMode('Dots'),
+  ],
+  tapCalls: [
+    { taps: 2, slot: 1 },
+    { taps: 3, slot: 2 },
   ],
   slots: { count: 99, first: 1 },
   feeders: [

@@ -50,19 +50,36 @@ export const holdMode: TriggerMode = {
   ],
 };
 
-export function latchMode(label: string): TriggerMode {
+/** Plain latching, drawn as its presses are taken: wire at the press or at letting go, stop at the second press or at letting that go. */
+export function latchMode(label: string, plain: NonNullable<TriggerMode['plain']>): TriggerMode {
+  const { startsOn, endsOn } = plain;
   return {
     id: 'latch',
     label,
     school: 'latch',
-    states: ['rest', 'gas', 'weld', 'ending', 'gas after'],
+    states: [
+      'rest',
+      ...(startsOn === 'release' ? ['gas'] : []),
+      'weld',
+      ...(endsOn === 'release' ? ['last press'] : []),
+      'gas after',
+    ],
     moves: [
-      { from: 'rest', on: 'press', to: 'gas' },
-      { from: 'gas', on: 'release', to: 'weld' },
-      { from: 'weld', on: 'press', to: 'ending' },
-      { from: 'ending', on: 'release', to: 'gas after' },
+      ...(startsOn === 'release'
+        ? ([
+            { from: 'rest', on: 'press', to: 'gas' },
+            { from: 'gas', on: 'release', to: 'weld' },
+          ] as const)
+        : ([{ from: 'rest', on: 'press', to: 'weld' }] as const)),
+      ...(endsOn === 'release'
+        ? ([
+            { from: 'weld', on: 'press', to: 'last press' },
+            { from: 'last press', on: 'release', to: 'gas after' },
+          ] as const)
+        : ([{ from: 'weld', on: 'press', to: 'gas after' }] as const)),
       { from: 'gas after', on: 'time', to: 'rest' },
     ],
+    plain,
   };
 }
 
@@ -77,6 +94,57 @@ export function latchLevelsMode(label: string): TriggerMode {
       { from: 'start level', on: 'release', to: 'main' },
       { from: 'main', on: 'press', to: 'end level' },
       { from: 'end level', on: 'release', to: 'gas after' },
+      { from: 'gas after', on: 'time', to: 'rest' },
+    ],
+  };
+}
+
+export function latchSecondMode(label: string): TriggerMode {
+  return {
+    id: 'latch-second',
+    label,
+    school: 'latch-second',
+    states: ['rest', 'start level', 'main', 'second level', 'end level', 'gas after'],
+    moves: [
+      { from: 'rest', on: 'press', to: 'start level' },
+      { from: 'start level', on: 'release', to: 'main' },
+      { from: 'main', on: 'tap', to: 'second level' },
+      { from: 'second level', on: 'tap', to: 'main' },
+      { from: 'main', on: 'press', to: 'end level' },
+      { from: 'second level', on: 'press', to: 'end level' },
+      { from: 'end level', on: 'release', to: 'gas after' },
+      { from: 'gas after', on: 'time', to: 'rest' },
+    ],
+  };
+}
+
+export function spotMode(label: string): TriggerMode {
+  return {
+    id: 'spot',
+    label,
+    school: 'spot',
+    states: ['rest', 'spot', 'gas after'],
+    moves: [
+      { from: 'rest', on: 'press', to: 'spot' },
+      { from: 'spot', on: 'time', to: 'gas after' },
+      { from: 'spot', on: 'release', to: 'gas after' },
+      { from: 'gas after', on: 'time', to: 'rest' },
+    ],
+  };
+}
+
+export function stitchMode(label: string): TriggerMode {
+  return {
+    id: 'stitch',
+    label,
+    school: 'stitch',
+    states: ['rest', 'stitch', 'pause', 'gas after'],
+    moves: [
+      { from: 'rest', on: 'press', to: 'stitch' },
+      { from: 'stitch', on: 'time', to: 'pause' },
+      { from: 'pause', on: 'time', to: 'stitch' },
+      { from: 'stitch', on: 'release', to: 'gas after' },
+      { from: 'pause', on: 'release', to: 'gas after' },
       { from: 'gas after', on: 'time', to: 'rest' },
     ],
   };

@@ -1,6 +1,6 @@
 /** Hazel: small, top school, arc trim of ±10, feed as a bare drive number, percentages for start and burn-back, 5 memories. Invented. */
 import type { Machine } from '../../machine/index.ts';
-import { chart, holdMode, latchMode, proportional } from './described.ts';
+import { chart, holdMode, holdTimedMode, latchMode, proportional } from './described.ts';
 
 export const hazel: Machine = {
   name: 'Hazel',
@@ -65,6 +65,22 @@ export const hazel: Machine = {
       [0, 100, 5],
       { neutral: 50, at: 100, per: 2 },
     ),
+    {
+      id: 'gun',
+      label: 'Gun',
+      where: 'page 5',
+      unit: '',
+      hand: 'fixed',
+      scale: {
+        kind: 'named',
+        facet: 'trigger',
+        positions: [
+          { label: 'Hold', is: ['hold'] },
+          { label: 'Tap', is: ['latch'] },
+          { label: 'Ends', is: ['hold-timed'] },
+        ],
+      },
+    },
     proportional({ id: 'after', label: 'After', where: 'page 5', unit: 's', hand: 'fixed' }, 'postGasS', [0.5, 5, 0.5]),
   ],
   displays: [{ id: 'amps', label: 'A', where: 'display', unit: 'A', quantity: 'meanCurrentA', digits: 0 }],
@@ -83,7 +99,14 @@ export const hazel: Machine = {
     [18, 'cusi3', 0.8, 'I1', 'pulse'],
     [19, 'cusi3', 1.0, 'I1', 'pulse'],
   ]),
-  triggerModes: [holdMode, { ...latchMode('Tap'), senseTested: false }],
+  triggerModes: [
+    holdMode,
+    { ...latchMode('Tap', { startsOn: 'release', endsOn: 'release' }), senseTested: false },
+    {
+      ...holdTimedMode('Ends'),
+      fixed: { startS: 0.5, slopeInS: 0, slopeOutS: 0, endS: 0.8, preGasS: 0.2, runInPercent: 60, runInAfterS: 0.1 },
+    },
+  ],
   slots: { count: 5, first: 1 },
   feeders: [{ id: 'one', label: 'Feeder', gun: 'gas-cooled gun', gunLengthM: 3 }],
 };

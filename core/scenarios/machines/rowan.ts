@@ -1,6 +1,15 @@
 /** Rowan: two-level school, arc index 0 to 100, absolute start level and burn-back, 15 memories. Invented. */
 import type { Machine } from '../../machine/index.ts';
-import { chart, holdMode, holdTimedMode, latchLevelsMode, latchMode, proportional } from './described.ts';
+import {
+  chart,
+  holdMode,
+  holdTimedMode,
+  latchLevelsMode,
+  latchMode,
+  latchSecondMode,
+  proportional,
+  stitchMode,
+} from './described.ts';
 
 export const rowan: Machine = {
   name: 'Rowan',
@@ -88,6 +97,33 @@ export const rowan: Machine = {
       'endS',
       [0, 5, 0.1],
     ),
+    proportional(
+      { id: 'first-index', label: 'First index', where: 'menu 5', unit: '', hand: 'fixed' },
+      'startTrimMm',
+      [0, 100, 1],
+      { neutral: 50, per: 0.12 },
+    ),
+    proportional(
+      { id: 'last-index', label: 'Last index', where: 'menu 5', unit: '', hand: 'fixed' },
+      'endTrimMm',
+      [0, 100, 1],
+      { neutral: 50, per: 0.12 },
+    ),
+    proportional(
+      { id: 'second-feed', label: 'Second feed', where: 'menu 5', unit: 'm/min', hand: 'fixed' },
+      'secondFeedMPerMin',
+      [1, 25, 0.1],
+    ),
+    proportional(
+      { id: 'bead-time', label: 'Bead time', where: 'menu 8', unit: 's', hand: 'fixed' },
+      'stitchOnS',
+      [0.1, 3, 0.05],
+    ),
+    proportional(
+      { id: 'gap-time', label: 'Gap time', where: 'menu 8', unit: 's', hand: 'fixed' },
+      'stitchOffS',
+      [0.1, 3, 0.05],
+    ),
     {
       id: 'creep',
       label: 'Creep',
@@ -124,7 +160,9 @@ export const rowan: Machine = {
           { label: 'Hold', is: ['hold'] },
           { label: 'Press on', is: ['latch'] },
           { label: 'Press on, three levels', is: ['latch-levels'] },
+          { label: 'Press on, tap level', is: ['latch-second'] },
           { label: 'Hold, timed ends', is: ['hold-timed'] },
+          { label: 'Hold, in beads', is: ['stitch'] },
         ],
       },
     },
@@ -173,9 +211,11 @@ export const rowan: Machine = {
   ]),
   triggerModes: [
     holdMode,
-    latchMode('Press on'),
-    latchLevelsMode('Press on, three levels'),
+    latchMode('Press on', { startsOn: 'press', endsOn: 'press' }),
+    { ...latchLevelsMode('Press on, three levels'), endTimeoutS: 6 },
+    { ...latchSecondMode('Press on, tap level'), endTimeoutS: 6 },
     holdTimedMode('Hold, timed ends'),
+    stitchMode('Hold, in beads'),
   ],
   slots: { count: 15, first: 1 },
   feeders: [{ id: 'one', label: 'Feeder', gun: 'gas-cooled gun', gunLengthM: 3 }],

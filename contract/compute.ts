@@ -190,6 +190,7 @@ export const simulateInput = z.strictObject({
       runInPercent: z.number().min(20).max(150),
       runInAfterS: z.number().min(0).max(2),
       burnBackS: z.number().min(0).max(1),
+      endPulse: z.boolean().optional(),
     })
     .optional(),
   /** Adds a decimated trace to the answer. */

@@ -1,13 +1,12 @@
 /** `translate` and `read-dials`: between a program and one machine's dials. Files are read in any version and checked whole. */
-import { failure, readDials, success, translate, type Issue, type Outcome } from '@fox-tempo/core';
+import { failure, readDials, success, translate } from '@fox-tempo/core';
 import { z } from 'zod';
 import { fillerField, gasField, idField, ranged } from './fields.ts';
 import { parseWith } from './issues.ts';
 import { machineFile, readMachineFile } from './machine.ts';
+import { issuesOf, opaque, under } from './opaque.ts';
 import { programFile, programVersion, readProgramFile } from './program.ts';
 import type { Verb } from './verb.ts';
-
-const opaque = z.record(z.string(), z.unknown());
 
 const translateOuter = z.strictObject({ machine: opaque, program: opaque });
 
@@ -47,15 +46,3 @@ export const readDialsVerb: Verb = {
     return success({ program: { format: 'fox-tempo/program', version: programVersion, ...program }, ...rest });
   },
 };
-
-/** The same outcome with its issues' paths under the field that held the file. */
-function under<T>(field: string, outcome: Outcome<T>): Outcome<T> {
-  if (outcome.ok) return outcome;
-  return failure(
-    ...outcome.issues.map((issue) => ({ ...issue, path: issue.path === '' ? field : `${field}.${issue.path}` })),
-  );
-}
-
-function issuesOf(outcome: Outcome<unknown>): readonly Issue[] {
-  return outcome.ok ? [] : outcome.issues;
-}

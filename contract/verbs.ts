@@ -26,6 +26,7 @@ import {
 } from './compute.ts';
 import { readDialsVerb, translateVerb } from './machine-verbs.ts';
 import { parseWith } from './issues.ts';
+import { sequenceVerb } from './sequence-verb.ts';
 
 function verb<S extends z.ZodType>(summary: string, input: S, compute: (value: z.output<S>) => Outcome<unknown>): Verb {
   return {
@@ -70,6 +71,7 @@ export const verbs = {
   heat: verb('Arc energy, heat input, cooling time, preheat', heatInput, heat),
   translate: translateVerb,
   'read-dials': readDialsVerb,
+  sequence: sequenceVerb,
   calibrate: verb('Corrects a wire in its gas by observed points', calibrateInput, calibrate),
 } as const satisfies Record<string, Verb>;
 

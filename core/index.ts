@@ -51,7 +51,12 @@ export {
 } from './heat/index.ts';
 export {
   beginSimulation,
+  drivenArc,
+  longestSliceS,
   simulate,
+  type DriveCommand,
+  type DrivenArc,
+  type DrivenSlice,
   type Simulation,
   type SimulationInput,
   type SimulationMetrics,
@@ -62,7 +67,13 @@ export {
 export {
   chartLineFor,
   compareMachines,
+  drawnLatch,
   driftReport,
+  habitOf,
+  plainLatches,
+  schoolOn,
+  triggerModeFor,
+  withPlainLatch,
   dialQuantities,
   dialQuantityNames,
   directionTestFor,
@@ -110,6 +121,8 @@ export {
   type LineFit,
   type Machine,
   type MachineLimits,
+  type ModeFor,
+  type PlainLatch,
   type NotCarried,
   type NumericScale,
   type Polarity,
@@ -266,3 +279,4 @@ export {
 } from './zone-map/index.ts';
 export { crackles, looped, loudest, renderSound, strongestToneHz } from './sound/index.ts';
 export { beatForPitchHz, ripplePitchMm, sayBeat, type BeatSchool, type CanonicalBeat } from './double-pulse/index.ts';
+export * from './score/index.ts';

@@ -37,3 +37,4 @@ export { habitOf, schoolOn, triggerModeFor, type ModeFor } from './trigger-mode.
 export { simulationOf, sourceVolts } from './simulation-of.ts';
 export type { DialSetting } from './dial-setting.ts';
 export { senseWords, taughtLine, translate, type ShownFigure, type Translation } from './translate.ts';
+export { drawnLatch, plainLatches, withPlainLatch, type PlainLatch } from './plain-latch.ts';

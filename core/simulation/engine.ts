@@ -317,6 +317,7 @@ export function advance(
       }
       if (neck <= 0) {
         const isBuckled = pushed > buckleMm;
+        if (pushed > recorder.pushedMm) recorder.pushedMm = pushed;
         if (isCold) {
           recorder.litS = t;
           isCold = false;

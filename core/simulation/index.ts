@@ -23,3 +23,4 @@ export {
   type StartStopResult,
 } from './simulate.ts';
 export { buildSource, nominalCircuitMOhm, type PulseSource, type Source } from './source.ts';
+export { drivenArc, longestSliceS, type DriveCommand, type DrivenArc, type DrivenSlice } from './driven.ts';

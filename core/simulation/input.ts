@@ -68,4 +68,6 @@ export interface StartStopInput {
   readonly runInAfterS: number;
   /** Time the source stays on after the drive is told to stop, s. */
   readonly burnBackS: number;
+  /** Go on after that until one more drop has left, so that the wire ends sharp. */
+  readonly endPulse?: boolean | undefined;
 }

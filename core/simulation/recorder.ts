@@ -29,6 +29,8 @@ export class Recorder {
   extinctions = 0;
   buckles = 0;
   touches = 0;
+  /** Most wire pushed against the plate before a contact fused, mm. */
+  pushedMm = 0;
   atTipS = 0;
   /** Moment the arc first burned, or −1. */
   litS = -1;

@@ -5,7 +5,7 @@ import { failure, success, type Outcome } from '../outcome/index.ts';
 import { contact, type ArcState } from './arc-state.ts';
 import { classify, transferWords, type TransferMode } from './classify.ts';
 import { advance, buildModel, gapAt, type ArcModel } from './engine.ts';
-import type { SimulationInput } from './input.ts';
+import type { SimulationInput, StartStopInput } from './input.ts';
 import { simulationIssues } from './input-issues.ts';
 import { metricsOf, type SimulationMetrics } from './metrics.ts';
 import { arcDynamics, defaultStepS } from './params.ts';
@@ -44,6 +44,8 @@ export interface StartStopResult {
   readonly touches: number;
   /** Wire bent away on the plate, count. */
   readonly buckles: number;
+  /** Most wire pushed against the plate before it fused, mm; beyond 0.4 mm it bends and bursts further up. */
+  readonly pushedMm: number;
   /** Free wire after the stop, mm from the contact tip, with the ball on its end. */
   readonly freeWireMm: number;
   readonly ballFactor: number;
@@ -134,25 +136,30 @@ function finish(input: SimulationInput, model: ArcModel, state: ArcState, record
   const { wire, source, feedMmPerS } = model.setup;
   const metrics = metricsOf(wire, recorder);
   const transferMode = classify(metrics, recorder, source.kind === 'pulse', feedMmPerS);
-  const stopped = input.startStop ? stop(model, state, recorder, input.startStop.burnBackS, wire) : undefined;
-  const kept = recorder.traceLength;
+  const stopped = input.startStop ? stop(model, state, recorder, input.startStop, wire) : undefined;
   return {
     metrics,
     transferMode,
     words: transferWords[transferMode],
     dropAtS: recorder.dropAtS.slice(0, Math.min(recorder.drops, recorder.dropAtS.length)),
     shortAtS: recorder.shortAtS.slice(0, Math.min(recorder.shorts, recorder.shortAtS.length)),
-    trace: {
-      timeS: recorder.traceTimeS.slice(0, kept),
-      currentA: recorder.traceCurrentA.slice(0, kept),
-      voltageV: recorder.traceVoltageV.slice(0, kept),
-      arcLengthMm: recorder.traceArcMm.slice(0, kept),
-      extensionMm: recorder.traceExtensionMm.slice(0, kept),
-      dropMm3: recorder.traceDropMm3.slice(0, kept),
-      gapMm: recorder.traceGapMm.slice(0, kept),
-      contact: recorder.traceContact.slice(0, kept),
-    },
+    trace: traceOf(recorder),
     ...(stopped ? { startStop: stopped } : {}),
+  };
+}
+
+/** A copy of what was traced so far. */
+export function traceOf(recorder: Recorder): SimulationTrace {
+  const kept = recorder.traceLength;
+  return {
+    timeS: recorder.traceTimeS.slice(0, kept),
+    currentA: recorder.traceCurrentA.slice(0, kept),
+    voltageV: recorder.traceVoltageV.slice(0, kept),
+    arcLengthMm: recorder.traceArcMm.slice(0, kept),
+    extensionMm: recorder.traceExtensionMm.slice(0, kept),
+    dropMm3: recorder.traceDropMm3.slice(0, kept),
+    gapMm: recorder.traceGapMm.slice(0, kept),
+    contact: recorder.traceContact.slice(0, kept),
   };
 }
 
@@ -178,7 +185,7 @@ export function warmState(model: ArcModel, input: SimulationInput, source: Sourc
 }
 
 /** Cold wire, snipped a little short of the plate, drive at rest. */
-function coldState(model: ArcModel, input: SimulationInput): ArcState {
+export function coldState(model: ArcModel, input: SimulationInput): ArcState {
   const source = model.setup.source;
   return {
     ...still(model, input.seed),
@@ -219,11 +226,15 @@ function still(model: ArcModel, seed: number): ArcState {
   };
 }
 
+/** A last pulse is waited for so long, looked for in such slices, s. */
+const mostEndPulseS = 0.03;
+const endSliceS = 2e-4;
+
 /** Long enough for a coasting drive to stand and a pool to freeze, s. */
 const standS = 0.15;
 
 /** Short calls keep the loop in compiled code: one that meets a new case half-way would crawl on to its end. */
-const chunkSteps = 1024;
+export const chunkSteps = 1024;
 
 function run(
   model: ArcModel,
@@ -243,11 +254,17 @@ function stop(
   model: ArcModel,
   state: ArcState,
   recorder: Recorder,
-  burnBackS: number,
+  { burnBackS, endPulse }: StartStopInput,
   wire: WireInGas,
 ): StartStopResult {
-  const { litS, touches, buckles } = recorder;
+  const { litS, touches, buckles, pushedMm } = recorder;
   run(model, state, burnBackS, recorder, true, false);
+  if (endPulse) {
+    const before = recorder.drops;
+    for (let slice = 0; slice < mostEndPulseS / endSliceS && recorder.drops === before; slice++) {
+      run(model, state, endSliceS, recorder, true, false);
+    }
+  }
   run(model, state, standS, recorder, false, false);
   const ballFactor = Math.cbrt((6 * state.dropMm3) / Math.PI) / wire.diameterMm;
   const stuck =
@@ -256,6 +273,7 @@ function stop(
     ignitionMs: litS < 0 ? null : 1000 * litS,
     touches,
     buckles,
+    pushedMm,
     freeWireMm: state.extensionMm + ballFactor * wire.diameterMm,
     ballFactor,
     stuck: stuck && state.extensionMm > arcDynamics.shortestExtensionMm,

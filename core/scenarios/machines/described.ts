@@ -1,6 +1,13 @@
 /** Short forms for describing the demo machines: chart lines with their words, and the trigger modes that several of them share. */
 import { fillerOf, gasOf, type FillerCode } from '../../consumables/index.ts';
-import type { ChartLine, ChartPoint, Dial, TriggerMode } from '../../machine/index.ts';
+import {
+  drawnLatch,
+  type ChartLine,
+  type ChartPoint,
+  type Dial,
+  type PlainLatch,
+  type TriggerMode,
+} from '../../machine/index.ts';
 import type { PlanMode } from '../../plan/index.ts';
 
 type Row = readonly [
@@ -50,37 +57,8 @@ export const holdMode: TriggerMode = {
   ],
 };
 
-/** Plain latching, drawn as its presses are taken: wire at the press or at letting go, stop at the second press or at letting that go. */
-export function latchMode(label: string, plain: NonNullable<TriggerMode['plain']>): TriggerMode {
-  const { startsOn, endsOn } = plain;
-  return {
-    id: 'latch',
-    label,
-    school: 'latch',
-    states: [
-      'rest',
-      ...(startsOn === 'release' ? ['gas'] : []),
-      'weld',
-      ...(endsOn === 'release' ? ['last press'] : []),
-      'gas after',
-    ],
-    moves: [
-      ...(startsOn === 'release'
-        ? ([
-            { from: 'rest', on: 'press', to: 'gas' },
-            { from: 'gas', on: 'release', to: 'weld' },
-          ] as const)
-        : ([{ from: 'rest', on: 'press', to: 'weld' }] as const)),
-      ...(endsOn === 'release'
-        ? ([
-            { from: 'weld', on: 'press', to: 'last press' },
-            { from: 'last press', on: 'release', to: 'gas after' },
-          ] as const)
-        : ([{ from: 'weld', on: 'press', to: 'gas after' }] as const)),
-      { from: 'gas after', on: 'time', to: 'rest' },
-    ],
-    plain,
-  };
+export function latchMode(label: string, plain: PlainLatch): TriggerMode {
+  return { id: 'latch', label, school: 'latch', ...drawnLatch(plain) };
 }
 
 export function latchLevelsMode(label: string): TriggerMode {

@@ -1,0 +1,93 @@
+/**
+ * From the wire left after a stop to the next burn-back (N83): free wire is L0 + ∫(feed − melt) dt while the drive coasts, so a millimetre
+ * of wire is a melting time at the end level. Longer burn-back, shorter wire, whatever the dial is called.
+ */
+import type { Program } from '../machine/index.ts';
+
+/** What is seen in two taps: how long, and what shape. */
+export const wireLefts = ['stuck-in-pool', 'too-long', 'right', 'too-short', 'welded-to-tip'] as const;
+export type WireLeft = (typeof wireLefts)[number];
+export const wireShapes = ['sharp', 'small-ball', 'big-ball'] as const;
+export type WireShape = (typeof wireShapes)[number];
+
+export interface StopSeen {
+  readonly left: WireLeft;
+  readonly shape: WireShape;
+  /** Burn-back that was set, ms. */
+  readonly burnBackMs: number;
+}
+
+export interface BurnBackAdvice {
+  readonly nextMs: number;
+  readonly endPulse: boolean;
+  readonly because: string;
+  /** What the row of stops says, once there are enough of them. */
+  readonly trend: string | null;
+}
+
+/** Free wire a next start likes, mm from the tip, and what each word stands for against it. Assumed. */
+export const wantedFreeMm = 11;
+const offMm: Record<WireLeft, number> = {
+  'stuck-in-pool': 5,
+  'too-long': 2.5,
+  right: 0,
+  'too-short': -2.5,
+  'welded-to-tip': -7,
+};
+const leftWords: Record<WireLeft, string> = {
+  'stuck-in-pool': 'The wire froze into the pool',
+  'too-long': 'The wire was left too long',
+  right: 'The length was right',
+  'too-short': 'The wire was left too short',
+  'welded-to-tip': 'The wire welded to the tip',
+};
+/** One stop moves no further than this, ms: a hand and a pool scatter. */
+const mostStepMs = 40;
+
+/** Melting speed of the wire end while it burns back, mm/s: what the end level was fed. */
+export function burnRateMmPerS({ wireFeedMPerMin, sequence }: Pick<Program, 'wireFeedMPerMin' | 'sequence'>): number {
+  return ((wireFeedMPerMin * 1000) / 60) * (sequence.endPercent / 100);
+}
+
+/** `stops` oldest first; the last one is what was just seen. */
+export function nextBurnBack(program: Program, stops: readonly StopSeen[]): BurnBackAdvice | null {
+  const seen = stops.at(-1);
+  if (!seen) return null;
+  const rate = burnRateMmPerS(program);
+  const off = offMm[seen.left];
+  const exactMs = (1000 * off) / rate;
+  // Too little and too much take turns about the right value: half the step then closes in.
+  const before = stops.at(-2);
+  const turned = before !== undefined && Math.sign(offMm[before.left]) === -Math.sign(off) && off !== 0;
+  const stepMs = clamp(turned ? exactMs / 2 : exactMs, -mostStepMs, mostStepMs);
+  const ballStepMs = off === 0 && seen.shape === 'big-ball' && program.sequence.endPulse ? -10 : 0;
+  const nextMs = clamp(Math.round(seen.burnBackMs + stepMs + ballStepMs), 0, 500);
+  const wantsPulse = seen.shape !== 'sharp' && program.mode !== 'dip' && program.mode !== 'spray';
+  return {
+    nextMs,
+    endPulse: program.sequence.endPulse || wantsPulse,
+    because:
+      off === 0 && ballStepMs === 0
+        ? `${leftWords.right}: leave burn-back at ${seen.burnBackMs} ms.${wantsPulse && !program.sequence.endPulse ? ' A last pulse would take the ball off; else snip it.' : ''}`
+        : `${leftWords[seen.left]}, about ${Math.abs(off).toFixed(1)} mm ${off > 0 ? 'over' : 'under'} ${wantedFreeMm} mm. At the end level ${rate.toFixed(0)} mm of wire melt a second: ${(1000 / rate).toFixed(0)} ms a millimetre${Math.abs(exactMs) > mostStepMs ? `, held to ${mostStepMs} ms in one step` : turned ? ', half of it because the last step went too far' : ''}. ${off > 0 ? 'Longer burn-back, shorter wire.' : off < 0 ? 'Shorter burn-back, longer wire.' : 'A shorter burn-back leaves less of a ball.'}`,
+    trend: trendOf(stops),
+  };
+}
+
+function trendOf(stops: readonly StopSeen[]): string | null {
+  const recent = stops.slice(-5);
+  if (recent.length < 3) return null;
+  const long = recent.filter(({ left }) => offMm[left] > 0).length;
+  const short = recent.filter(({ left }) => offMm[left] < 0).length;
+  const right = recent.length - long - short;
+  if (right === recent.length) return `The last ${recent.length} stops were right: lock it.`;
+  if (long > 0 && short > 0) {
+    return `Of the last ${recent.length} stops ${long} were long, ${short} short, ${right} right: more scatter than setting. Look at the hand’s stick-out, the tip and the drive’s pressure before you turn the dial again.`;
+  }
+  const which = long > 0 ? 'long' : 'short';
+  return `${Math.max(long, short)} of the last ${recent.length} stops were ${which}: the setting drifts one way, go on in the same sense.`;
+}
+
+function clamp(value: number, low: number, high: number): number {
+  return Math.min(Math.max(value, low), high);
+}

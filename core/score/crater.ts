@@ -1,0 +1,40 @@
+/**
+ * How long an end level has to be held to fill the crater (N77): the hollow under the arc at the moment it stops,
+ * half the pool's length deep in the bead's own section, filled at the end level's rate. Pool length 1.6 bead widths: assumed, ±40 %.
+ */
+import { wireInGas } from '../arc/index.ts';
+import { areaForTravel } from '../bead/travel.ts';
+import type { Program } from '../machine/index.ts';
+
+export interface CraterFill {
+  readonly volumeMm3: number;
+  readonly fillMm3PerS: number;
+  readonly holdS: number;
+  readonly bandS: readonly [number, number];
+  readonly because: string;
+}
+
+export const poolPerWidth = 1.6;
+const bandShare = 0.4;
+
+/** Bead width from its section as a fillet's: two legs and a convex face. mm. */
+export function beadWidthMm(areaMm2: number): number {
+  return Math.sqrt(2 * areaMm2) * Math.SQRT2;
+}
+
+export function craterFill(program: Program): CraterFill {
+  const wire = wireInGas(program.filler, program.gas, program.diameterMm);
+  const areaMm2 = areaForTravel(wire, program.wireFeedMPerMin, program.travelMmPerMin);
+  const widthMm = beadWidthMm(areaMm2);
+  const volumeMm3 = (areaMm2 * poolPerWidth * widthMm) / 2;
+  const feed = (program.wireFeedMPerMin * program.sequence.endPercent) / 100;
+  const fillMm3PerS = ((feed * 1000) / 60) * wire.areaMm2 * wire.yield;
+  const holdS = volumeMm3 / fillMm3PerS;
+  return {
+    volumeMm3,
+    fillMm3PerS,
+    holdS,
+    bandS: [holdS * (1 - bandShare), holdS * (1 + bandShare)],
+    because: `Bead section ${areaMm2.toFixed(1)} mm², about ${widthMm.toFixed(1)} mm wide, pool ${(poolPerWidth * widthMm).toFixed(0)} mm long: a hollow of ${volumeMm3.toFixed(0)} mm³. At ${program.sequence.endPercent.toFixed(0)} % of ${program.wireFeedMPerMin.toFixed(1)} m/min the wire fills ${fillMm3PerS.toFixed(0)} mm³/s: ${holdS.toFixed(1)} s.`,
+  };
+}

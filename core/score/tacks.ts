@@ -1,0 +1,161 @@
+/** Tack and stitch schedules (N80): how many, how far apart, how long each, and what they take. Spacing and length rules are practice, assumed. */
+import { wireInGas } from '../arc/index.ts';
+import { fillerOf } from '../consumables/index.ts';
+import { areaForTravel } from '../bead/travel.ts';
+import type { Program } from '../machine/index.ts';
+import { failure, success, type Issue, type Outcome } from '../outcome/index.ts';
+import { electricalOf } from './electrical.ts';
+import { ignitionDelayS } from './intended.ts';
+
+export interface TackInput {
+  readonly program: Program;
+  readonly lengthMm: number;
+  readonly thicknessMm: number;
+  /** Left out: by rule. */
+  readonly spacingMm?: number | undefined;
+  readonly tackMm?: number | undefined;
+}
+
+export interface TackSchedule {
+  readonly count: number;
+  readonly spacingMm: number;
+  readonly tackMm: number;
+  /** Places of their middles, mm. */
+  readonly atMm: readonly number[];
+  /** Order in which to set them so that the sheet does not creep: ends, middle, halves. Places as indices. */
+  readonly order: readonly number[];
+  /** Arc time of each, s. */
+  readonly arcS: number;
+  readonly energyKjEach: number;
+  readonly wireGEach: number;
+  /** All of them. */
+  readonly gasL: number;
+  /** Of it, gas that flows without an arc. */
+  readonly gasLostL: number;
+  readonly seconds: number;
+  readonly dressBack: boolean;
+  readonly because: { readonly spacing: string; readonly time: string; readonly gas: string; readonly dress: string };
+}
+
+export const tackRanges = { spacingMm: [5, 1000], tackMm: [2, 100] } as const;
+
+/** Between two tacks the hand moves on, s. Assumed. */
+const moveS = 2;
+
+/** Issues: spacing and tack length out of range, tacks that touch. */
+export function tackSchedule({ program, lengthMm, thicknessMm, spacingMm, tackMm }: TackInput): Outcome<TackSchedule> {
+  const isAluminium = fillerOf(program.filler).family === 'aluminium';
+  const rule = Math.min(Math.max((isAluminium ? 25 : 20) * thicknessMm, 25), 150);
+  const wantedMm = spacingMm ?? rule;
+  const tack = tackMm ?? Math.min(Math.max(3 * thicknessMm, 5), 25);
+  const issues = [
+    ...limited('spacingMm', 'Spacing', wantedMm, tackRanges.spacingMm),
+    ...limited('tackMm', 'Length of a tack', tack, tackRanges.tackMm),
+  ];
+  if (issues.length === 0 && tack >= wantedMm) {
+    issues.push({
+      path: 'tackMm',
+      code: 'tacks-touch',
+      message: `Tacks of ${tack} mm every ${wantedMm} mm leave no gap between them.`,
+      limit: wantedMm,
+      got: tack,
+    });
+  }
+  if (issues.length > 0) return failure(...issues);
+
+  const gaps = Math.max(Math.round((lengthMm - tack) / wantedMm), 1);
+  const spacing = (lengthMm - tack) / gaps;
+  const atMm = Array.from({ length: gaps + 1 }, (_, at) => tack / 2 + at * spacing);
+  const wire = wireInGas(program.filler, program.gas, program.diameterMm);
+  const areaMm2 = areaForTravel(wire, program.wireFeedMPerMin, program.travelMmPerMin);
+  const feedMmPerS = (program.wireFeedMPerMin * 1000) / 60;
+  // A tack is laid standing or in a short pull with the same section as the bead.
+  const arcS = (areaMm2 * tack) / (feedMmPerS * wire.areaMm2 * wire.yield);
+  const { powerW } = electricalOf(program).at(program.wireFeedMPerMin);
+  const { sequence, gasFlowLPerMin } = program;
+  const idleS = sequence.preGasS + ignitionDelayS(program) + sequence.burnBackMs / 1000 + sequence.postGasS;
+  const count = gaps + 1;
+  const dressBack = tack > 4 * thicknessMm;
+  return success({
+    count,
+    spacingMm: spacing,
+    tackMm: tack,
+    atMm,
+    order: outsideIn(count),
+    arcS,
+    energyKjEach: (powerW * arcS) / 1000,
+    wireGEach: (feedMmPerS * arcS * wire.areaMm2 * wire.densityKgPerM3) / 1e6,
+    gasL: (count * (arcS + idleS) * gasFlowLPerMin) / 60,
+    gasLostL: (count * idleS * gasFlowLPerMin) / 60,
+    seconds: count * (arcS + idleS) + (count - 1) * moveS,
+    dressBack,
+    because: {
+      spacing:
+        spacingMm === undefined
+          ? `About ${isAluminium ? 25 : 20} times ${thicknessMm} mm, not under 25 or over 150 mm; ${gaps} equal gaps on ${lengthMm} mm.`
+          : `${wantedMm} mm wanted; ${gaps} equal gaps on ${lengthMm} mm.`,
+      time: `Bead section ${areaMm2.toFixed(1)} mm² over ${tack.toFixed(0)} mm at ${program.wireFeedMPerMin.toFixed(1)} m/min: ${arcS.toFixed(2)} s of arc each.`,
+      gas: `Each tack pays ${sequence.preGasS.toFixed(1)} s before, ${(idleS - sequence.preGasS - sequence.postGasS).toFixed(1)} s for starting and burn-back and ${sequence.postGasS.toFixed(1)} s after, at ${gasFlowLPerMin.toFixed(0)} L/min.`,
+      dress: dressBack
+        ? 'Longer than four thicknesses: the seam has to melt it through. Dress both ends back to a slope.'
+        : 'Short enough to be melted through; dress back where it stands higher than half the seam.',
+    },
+  });
+}
+
+function limited(path: string, name: string, got: number, [min, max]: readonly [number, number]): Issue[] {
+  if (Number.isFinite(got) && got >= min && got <= max) return [];
+  return [
+    {
+      path,
+      code: 'out-of-range',
+      message: `${name} must lie between ${min} and ${max} mm; got ${String(got)} mm.`,
+      limit: [min, max],
+      got,
+    },
+  ];
+}
+
+/** Both ends first, then always the middle of the widest stretch left. */
+function outsideIn(count: number): number[] {
+  const order = count > 1 ? [0, count - 1] : [0];
+  const taken = new Set(order);
+  while (order.length < count) {
+    const sorted = [...taken].sort((a, b) => a - b);
+    let best = 0;
+    let width = 0;
+    for (let at = 1; at < sorted.length; at++) {
+      const gap = (sorted[at] ?? 0) - (sorted[at - 1] ?? 0);
+      if (gap > width) [best, width] = [at, gap];
+    }
+    const middle = Math.round(((sorted[best - 1] ?? 0) + (sorted[best] ?? 0)) / 2);
+    taken.add(middle);
+    order.push(middle);
+  }
+  return order;
+}
+
+export interface StitchPlan {
+  readonly stitchMm: number;
+  readonly gapMm: number;
+  readonly count: number;
+  /** Heat against the same seam closed, share. */
+  readonly heatShare: number;
+  readonly because: string;
+}
+
+/** What a stitch rhythm lays along a seam at the program's pace. */
+export function stitchPlan(program: Program, lengthMm: number): StitchPlan {
+  const { stitchOnS, stitchOffS } = program.sequence;
+  const pace = program.travelMmPerMin / 60;
+  const againS = ignitionDelayS(program);
+  const stitchMm = pace * stitchOnS;
+  const gapMm = pace * (stitchOffS + againS);
+  return {
+    stitchMm,
+    gapMm,
+    count: Math.max(Math.floor((lengthMm + gapMm) / (stitchMm + gapMm)), 1),
+    heatShare: stitchMm / (stitchMm + gapMm),
+    because: `${stitchOnS.toFixed(2)} s of arc and ${stitchOffS.toFixed(2)} s of pause plus ${againS.toFixed(2)} s to light again, at ${program.travelMmPerMin.toFixed(0)} mm/min.`,
+  };
+}

@@ -6,7 +6,7 @@ import { arcElectrical, wireInGas } from '../arc/index.ts';
 import { arcOf, type Program } from '../machine/index.ts';
 import { steadyCurrentA } from '../melting/index.ts';
 import { isPulsed } from '../plan/index.ts';
-import { pulseFeedRange, pulseMeans, solveDefaultPulse } from '../pulse/index.ts';
+import { pulseFeedRange, pulseMeans, solveDefaultPulse, type FastPulse } from '../pulse/index.ts';
 import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
 
 export interface FeedElectrical {
@@ -19,6 +19,8 @@ export interface FeedElectrical {
 
 export interface ElectricalOf {
   at(feedMPerMin: number, trimMm?: number): FeedElectrical;
+  /** The fast pulse at a feed; null where there is none. */
+  pulseAt(feedMPerMin: number, trimMm?: number): FastPulse | null;
   /** Feeds that pulse at one drop per pulse, m/min; null in modes without a pulse. */
   readonly pulseRangeMPerMin: readonly [number, number] | null;
 }
@@ -53,6 +55,11 @@ export function electricalOf(program: Program): ElectricalOf {
 
   return {
     pulseRangeMPerMin: isPulse ? (pulseFeedRange(wire, Math.max(ctwdMm - lineMm - trimMm, 3)) ?? null) : null,
+    pulseAt(feed, trim = 0) {
+      if (!isPulse || feed <= 0) return null;
+      const pulse = solveDefaultPulse(wire, Math.max(ctwdMm - Math.max(lineMm + trimMm + trim, 0), 3), feed);
+      return typeof pulse === 'string' ? null : pulse;
+    },
     at(feed, trim = 0) {
       if (feed <= 0) return still;
       const position = feed / gridMPerMin;

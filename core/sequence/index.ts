@@ -39,3 +39,5 @@ export {
   type TriggerSequence,
 } from './trigger-sequence.ts';
 export { usualSequence } from './usual-sequence.ts';
+export { advanced, happened, livePlay, recordOf, type LivePlay } from './live.ts';
+export { explained, phaseNames, waitsFor } from './words.ts';

@@ -51,7 +51,7 @@ export function playSequence({ rules, events, untilS, ignitionS, heldAtStart = f
   const played: PlayedPhase[] = [];
   let state: SequenceState = { ...atRest, held: heldAtStart };
   const moveTo = (next: SequenceState, atS: number) => {
-    if (next.phase !== state.phase || next.sinceS !== state.sinceS) close(played, state, atS, rules);
+    if (next.phase !== state.phase || next.sinceS !== state.sinceS) closePhase(played, state, atS, rules);
     state = next;
   };
   const runTo = (toS: number) => {
@@ -74,11 +74,12 @@ export function playSequence({ rules, events, untilS, ignitionS, heldAtStart = f
     moveTo(transition(state, { kind: event.action, atS: event.atS }, rules), event.atS);
   }
   runTo(untilS);
-  close(played, state, untilS, rules);
+  closePhase(played, state, untilS, rules);
   return played;
 }
 
-function close(played: PlayedPhase[], state: SequenceState, toS: number, rules: SequenceRules): void {
+/** Writes down a phase that ends. */
+export function closePhase(played: PlayedPhase[], state: SequenceState, toS: number, rules: SequenceRules): void {
   const { phase, sinceS, litS } = state;
   if (toS <= sinceS) return;
   // A state entered on the way through (a zero-length phase) leaves no trace; neither does one that began before the last ended.

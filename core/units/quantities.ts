@@ -98,6 +98,7 @@ export const quantities = {
   power: same({ label: 'kW', aliases: ['kw'], factor: 1000, digits: 2 }),
   frequency: same({ label: 'Hz', aliases: ['hz'], factor: 1, digits: 0 }),
   pulseTime: same({ label: 'ms', aliases: ['ms'], factor: 1, digits: 2 }),
+  phaseTime: same({ label: 's', aliases: ['s'], factor: 1, digits: 2 }),
   seconds: same({ label: 's', aliases: ['s'], factor: 1, digits: 0 }),
 } as const satisfies Record<string, Quantity>;
 

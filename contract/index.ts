@@ -50,7 +50,14 @@ export {
 } from './standing.ts';
 export { planRequest, programOf } from './plan-request.ts';
 export { problemKind, problems, problemShape, problemType, type Problem, type ProblemKind } from './problem.ts';
-export { programChoice, programFile, readProgramFile, type ProgramChoice, type ProgramFile } from './program.ts';
+export {
+  programChoice,
+  programFile,
+  readProgramFile,
+  triggerSequence,
+  type ProgramChoice,
+  type ProgramFile,
+} from './program.ts';
 export {
   order,
   pageOf,

@@ -50,6 +50,7 @@ export const triggerSequence = z.object({
   endPulse: z.boolean().default(plainSequence.endPulse),
   postGasS: field('postGasS'),
   spotS: added('spotS'),
+  tackSpacingMm: added('tackSpacingMm'),
   stitchOnS: added('stitchOnS'),
   stitchOffS: added('stitchOffS'),
 });

@@ -57,6 +57,7 @@ export {
   type DriveCommand,
   type DrivenArc,
   type DrivenSlice,
+  type StartStopResult,
   type Simulation,
   type SimulationInput,
   type SimulationMetrics,

@@ -36,7 +36,10 @@ export function notCarried(
       lost.push({
         quantity,
         what: `${name} of ${quantityText(quantity, wish)}`,
-        nearest: `${quantityText(quantity, fixed)}, which ${ours?.mode.label ?? machine.name} runs by itself`,
+        nearest:
+          fixed === 0
+            ? nearest
+            : `${quantityText(quantity, fixed)}, which ${ours?.mode.label ?? machine.name} runs by itself`,
       });
     } else if (!setting) {
       lost.push({ quantity, what: `${name} of ${quantityText(quantity, wish)}`, nearest });

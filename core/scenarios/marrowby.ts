@@ -143,6 +143,25 @@ export const scenarios: readonly Scenario[] = [
     },
   },
   {
+    id: 'trike-frame-rail',
+    part: 'Cargo trike box',
+    name: 'Frame rail, lower seam',
+    grade: '6082, 4 mm',
+    input: {
+      ...almg12,
+      mode: 'double-pulse',
+      seam: {
+        materialGroup: 'aluminium',
+        thicknessesMm: [4, 4],
+        joint: 'tee',
+        position: 'PB',
+        gapMm: 0,
+        legMm: 5,
+        lengthMm: 420,
+      },
+    },
+  },
+  {
     id: 'trike-lid-seam',
     part: 'Cargo trike box',
     name: 'Lid seam, even ripples',

@@ -72,7 +72,8 @@ interface PartRule {
   readonly isLevel?: true;
 }
 
-const seconds = (field: SequenceNumber) => (sequence: TriggerSequence) => `${sequence[field].toFixed(1)} s`;
+const seconds = (field: SequenceNumber) => (sequence: TriggerSequence) =>
+  sequence[field] === 0 ? 'none' : `${sequence[field].toFixed(1)} s`;
 const percent = (field: SequenceNumber) => (sequence: TriggerSequence) => `${sequence[field].toFixed(0)} %`;
 const millimetres = (field: SequenceNumber) => (sequence: TriggerSequence) =>
   `${sequence[field] > 0 ? '+' : ''}${sequence[field].toFixed(1)} mm`.replace('-', '−');

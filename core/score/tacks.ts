@@ -39,6 +39,13 @@ export interface TackSchedule {
 
 export const tackRanges = { spacingMm: [5, 1000], tackMm: [2, 100] } as const;
 
+/** Length of seam that one spot of the program's spot time fills at the bead's own section, mm. */
+export function tackMmOf(program: Program): number {
+  const wire = wireInGas(program.filler, program.gas, program.diameterMm);
+  const areaMm2 = areaForTravel(wire, program.wireFeedMPerMin, program.travelMmPerMin);
+  return (((program.wireFeedMPerMin * 1000) / 60) * wire.areaMm2 * wire.yield * program.sequence.spotS) / areaMm2;
+}
+
 /** Between two tacks the hand moves on, s. Assumed. */
 const moveS = 2;
 

@@ -27,6 +27,8 @@ export interface TriggerSequence {
   readonly postGasS: number;
   /** Timed spot, from the moment the arc lights. */
   readonly spotS: number;
+  /** Distance of tacks along a seam, mm; 0: by rule. */
+  readonly tackSpacingMm: number;
   readonly stitchOnS: number;
   readonly stitchOffS: number;
 }
@@ -52,6 +54,7 @@ export const plainSequence: TriggerSequence = {
   endPulse: false,
   postGasS: 1.5,
   spotS: 0.8,
+  tackSpacingMm: 0,
   stitchOnS: 0.6,
   stitchOffS: 0.5,
 };
@@ -74,6 +77,7 @@ export const sequenceRanges = {
   burnBackMs: { min: 0, max: 500, unit: 'ms', name: 'Burn-back' },
   postGasS: { min: 0, max: 60, unit: 's', name: 'Gas after' },
   spotS: { min: 0.1, max: 10, unit: 's', name: 'Spot time' },
+  tackSpacingMm: { min: 0, max: 1000, unit: 'mm', name: 'Tack spacing' },
   stitchOnS: { min: 0.1, max: 10, unit: 's', name: 'Stitch time' },
   stitchOffS: { min: 0.1, max: 10, unit: 's', name: 'Pause between stitches' },
 } as const;

@@ -28,6 +28,8 @@ const stops: readonly Stop[] = [
   },
   // Wire, arc and pool.
   { to: '/bench', name: 'Arc bench', drawing: <path d="M12 2v8M12 10l-6 9M12 10l6 9M2 20h20" /> },
+  // A weld over time: hot start, main, crater.
+  { to: '/score', name: 'Score', drawing: <path d="M2 20h20M3 20V6h5l3 4h6l3 6v4" /> },
   // A spool seen from the side, wire leaving it.
   {
     to: '/library',

@@ -84,6 +84,20 @@ export const router = createBrowserRouter([
             },
           },
           {
+            path: 'score',
+            lazy: async () => {
+              const { loadAnyScore } = await import('../features/score/index.ts');
+              return { loader: loadAnyScore };
+            },
+          },
+          {
+            path: 'score/:id/:part?',
+            lazy: async () => {
+              const { ScoreView, loadScore } = await import('../features/score/index.ts');
+              return { Component: ScoreView, loader: loadScore };
+            },
+          },
+          {
             path: 'machines',
             lazy: async () => {
               const { MachineList, loadMachineList } = await import('../features/machines/index.ts');

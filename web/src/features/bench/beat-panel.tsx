@@ -20,7 +20,7 @@ import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { cssColour } from '../../ui/theme/colours.ts';
 import { ValueField } from '../../ui/value-field.tsx';
 import { BeatLevels } from './beat-levels.tsx';
-import { clickSound } from './sound.ts';
+import { clickSound } from '../arc-view/index.ts';
 import type { Setting } from './use-setting.ts';
 
 const schoolWords: Record<BeatSchool, string> = {

@@ -19,6 +19,7 @@ import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { chosenMachine, DialCard, DialStrip } from '../dial-card/index.ts';
+import { SaveActs, useSheetKeys } from '../seams/index.ts';
 import { SeamSteps } from '../seam-steps/index.tsx';
 import { BeatPanel } from './beat-panel.tsx';
 import { CalibratePanel } from './calibrate-panel.tsx';
@@ -115,7 +116,8 @@ function LoadedBench({
   const seenLater = useDeferredValue(seen);
   const ghostRun = ghostInput && ghostArc.kind === 'ready' ? ghostArc.run : null;
 
-  useKeys(setting);
+  const canSave = setting.edited && setting.issues.length === 0 && setting.saving.kind !== 'saving';
+  useSheetKeys({ undo: setting.undo, redo: setting.redo, save: setting.save, canSave });
 
   // Card and the panels below follow a moment later, so that the arc and its figures come first.
   const later = useDeferredValue(setting);
@@ -149,29 +151,17 @@ function LoadedBench({
             : seam.partName
         }
       >
-        <Box role="status" color="quiet" fontSize="13px">
-          {setting.saving.kind === 'saving'
-            ? 'saving…'
-            : setting.edited
-              ? 'draft kept here'
-              : setting.saving.kind === 'saved'
-                ? `saved as revision ${seam.revision?.number ?? 1}`
-                : ''}
-        </Box>
-        <Action kind="quiet" disabled={!setting.canUndo} onClick={setting.undo} title="Undo (Ctrl Z)">
-          Undo
-        </Action>
-        <Action kind="quiet" disabled={!setting.canRedo} onClick={setting.redo} title="Redo (Ctrl Shift Z)">
-          Redo
-        </Action>
-        <Action
-          kind="main"
-          disabled={!setting.edited || setting.issues.length > 0 || setting.saving.kind === 'saving'}
-          onClick={() => void setting.save()}
-          title="Save (Ctrl S)"
-        >
-          Save revision {(seam.revision?.number ?? 0) + 1}
-        </Action>
+        <SaveActs
+          saving={setting.saving}
+          edited={setting.edited}
+          canSave={canSave}
+          canUndo={setting.canUndo}
+          canRedo={setting.canRedo}
+          revision={seam.revision?.number ?? null}
+          undo={setting.undo}
+          redo={setting.redo}
+          save={setting.save}
+        />
       </PageHead>
       <Box px="3" pt="1">
         <Steps seamId={seam.id} />
@@ -301,25 +291,4 @@ function arcInput(program: Program, circuitMOhm: number, correction: WireCorrect
   const seconds = program.slowBeat ? Math.min(Math.max(runS, 2 / program.slowBeat.frequencyHz), 4) : runS;
   const input = simulationOf(program, { circuitMOhm, seconds, seed: 7 });
   return correction ? { ...input, correction } : input;
-}
-
-function useKeys(setting: ReturnType<typeof useSetting>): void {
-  const { undo, redo, save, edited, issues } = setting;
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
-      const key = event.key.toLowerCase();
-      const inText = event.target instanceof HTMLInputElement && event.target.type === 'text';
-      if (key === 's') {
-        event.preventDefault();
-        if (edited && issues.length === 0) void save();
-      } else if (key === 'z' && !inText) {
-        event.preventDefault();
-        if (event.shiftKey) redo();
-        else undo();
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [undo, redo, save, edited, issues]);
 }

@@ -3,7 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { Simulation } from '@fox-tempo/core';
 import { useEffect, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
-import { hasSound, playArc } from './sound.ts';
+import { hasSound, playArc } from '../arc-view/index.ts';
 
 type Heard = 'none' | 'now' | 'held';
 

@@ -5,7 +5,7 @@ import { useEffect, useRef } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import { colours } from '../../ui/theme/colours.ts';
-import { drawArc, momentAt } from './arc-picture.ts';
+import { drawArc, momentAt } from '../arc-view/index.ts';
 import { paces, type Pace, type Playhead } from './playhead.ts';
 
 const width = 236;

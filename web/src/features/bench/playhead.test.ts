@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { simulate } from '@fox-tempo/core';
-import { momentAt, rowAt } from './arc-picture.ts';
+import { momentAt, rowAt } from '../arc-view/index.ts';
 import { createPlayhead } from './playhead.ts';
 
 describe('the moment shared by arc, chart and cursor', () => {

@@ -5,7 +5,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { axisLook, Chart, type Paint } from '../../ui/chart.tsx';
 import { cssColour } from '../../ui/theme/colours.ts';
 import type { Playhead } from './playhead.ts';
-import { rowAt } from './arc-picture.ts';
+import { rowAt } from '../arc-view/index.ts';
 
 /** Time on the screen at once, s. */
 const windowS = 0.04;

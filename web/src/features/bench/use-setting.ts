@@ -6,29 +6,31 @@ import {
   noTune,
   trimAfterFeed,
   type FeedHabit,
-  type Issue,
-  type Plan,
   type Program,
   type Tune,
 } from '@fox-tempo/core';
-import { useCallback, useMemo, useState } from 'react';
-import { useStore } from 'zustand';
-import { createDraftStore, isEdited, settingOf, sheetOf, useSave, type SaveState } from '../seams/index.ts';
+import { useMemo } from 'react';
+import { useSheet, type OpenSheet } from '../seams/index.ts';
 
 export type Tunable = 'wireFeedMPerMin' | 'trimMm' | 'stiffness' | 'ctwdMm' | 'peakCurrentA' | 'backgroundCurrentA';
 
-export interface Setting {
-  readonly seam: SeamResource;
-  readonly plan: Plan | null;
-  /** The last program that could be made; `issues` says why the present wish cannot. */
-  readonly program: Program | null;
-  readonly issues: readonly Issue[];
+export interface Setting extends Pick<
+  OpenSheet,
+  | 'seam'
+  | 'plan'
+  | 'program'
+  | 'issues'
+  | 'edited'
+  | 'canUndo'
+  | 'canRedo'
+  | 'saving'
+  | 'settle'
+  | 'undo'
+  | 'redo'
+  | 'save'
+> {
   readonly tune: Tune;
   readonly stored: Program | null;
-  readonly edited: boolean;
-  readonly canUndo: boolean;
-  readonly canRedo: boolean;
-  readonly saving: SaveState;
   move: (quantity: Tunable, figure: number, habit: FeedHabit) => void;
   /** Several at once, as one step: dragging on the map. */
   moveBoth: (figures: Partial<Record<Tunable, number>>) => void;
@@ -36,31 +38,12 @@ export interface Setting {
   /** One line back to what is stored. */
   putBack: (quantity: Tunable) => void;
   replace: (program: Program) => void;
-  /** The hand has let go: the next move is a step of its own to undo. */
-  settle: () => void;
-  undo: () => void;
-  redo: () => void;
-  save: () => Promise<void>;
 }
 
 export function useSetting(loaded: SeamResource, machine: MachineResource | undefined): Setting {
-  const [seam, setSeam] = useState(loaded);
-  const [store] = useState(() => createDraftStore(loaded.id, { version: loaded.version, sheet: sheetOf(loaded) }));
-  const draft = useStore(store);
-  const circuitMOhm = machine?.file.circuitMOhm;
-  const outcome = useMemo(() => settingOf(draft.sheet, circuitMOhm), [draft.sheet, circuitMOhm]);
-  const [last, setLast] = useState(outcome.ok ? outcome.value : null);
-  if (outcome.ok && last !== outcome.value) setLast(outcome.value);
-  const shown = outcome.ok ? outcome.value : last;
-  const saving = useSave(
-    seam.id,
-    store,
-    useCallback((stored: SeamResource) => setSeam(stored), []),
-  );
-
-  const { past, future, settle, undo, redo, sheet } = draft;
-  const edited = isEdited(draft);
-  const { state: savingState, save } = saving;
+  const open = useSheet(loaded, machine?.file.circuitMOhm);
+  const { seam, store, sheet, plan, program, issues, edited, canUndo, canRedo, saving, settle, undo, redo, save } =
+    open;
   // One object until something of it changes, so that panels which show nothing new are not drawn again.
   return useMemo(() => {
     const set = (change: Partial<Tune>, feed: number | null | undefined, field: string) =>
@@ -81,7 +64,6 @@ export function useSetting(loaded: SeamResource, machine: MachineResource | unde
         set({ [quantity]: figure }, undefined, quantity);
         return;
       }
-      const program = shown?.program;
       const line = machine && program ? (chartLineFor(machine.file.chartLines, program) ?? null) : null;
       const trimMm = program
         ? trimAfterFeed(program, figure, habit, { line, circuitMOhm: machine?.file.circuitMOhm ?? 15 })
@@ -92,15 +74,15 @@ export function useSetting(loaded: SeamResource, machine: MachineResource | unde
 
     return {
       seam,
-      plan: shown?.plan ?? null,
-      program: shown?.program ?? null,
-      issues: outcome.ok ? [] : outcome.issues,
+      plan,
+      program,
+      issues,
       tune: { ...noTune, ...sheet.choice.tune },
       stored: seam.revision?.program ?? null,
       edited,
-      canUndo: past.length > 0,
-      canRedo: future.length > 0,
-      saving: savingState,
+      canUndo,
+      canRedo,
+      saving,
       move,
       moveBoth: ({ wireFeedMPerMin, ...rest }) => set(rest, wireFeedMPerMin, 'map'),
       setBeat: (slowBeat) => set({ slowBeat }, slowBeat ? slowBeat.meanFeedMPerMin : undefined, 'beat'),
@@ -128,20 +110,5 @@ export function useSetting(loaded: SeamResource, machine: MachineResource | unde
       redo,
       save,
     };
-  }, [
-    seam,
-    shown,
-    outcome,
-    sheet,
-    edited,
-    past.length,
-    future.length,
-    savingState,
-    save,
-    machine,
-    store,
-    settle,
-    undo,
-    redo,
-  ]);
+  }, [seam, plan, program, issues, sheet, edited, canUndo, canRedo, saving, save, machine, store, settle, undo, redo]);
 }

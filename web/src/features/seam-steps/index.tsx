@@ -7,6 +7,7 @@ const steps = [
   { name: 'Wire and gas', to: (id: string) => `/seams/${id}/wire` },
   { name: 'Set-up', to: (id: string) => `/seams/${id}/setup` },
   { name: 'Arc', to: (id: string) => `/bench/${id}` },
+  { name: 'Score', to: (id: string) => `/score/${id}` },
   { name: 'Store', to: (id: string) => `/seams/${id}/store` },
 ] as const;
 
@@ -35,7 +36,7 @@ export function SeamSteps({ seamId }: { readonly seamId: string }) {
             },
           }}
         >
-          <NavLink to={to(seamId)} end>
+          <NavLink to={to(seamId)} end={name !== 'Score'}>
             {name}
           </NavLink>
         </Box>

@@ -3,7 +3,7 @@ import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasOf, jointRule, formatWithUnit, wireSizeLabel, type Issue, type Plan } from '@fox-tempo/core';
 import { planRequest } from '@fox-tempo/contract';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useLoaderData, useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { api } from '../../lib/api.ts';
@@ -26,7 +26,9 @@ import { SlowBeat } from './slow-beat.tsx';
 import { Modes } from './modes.tsx';
 import { planOf, settingOf, sheetOf } from './sheet.ts';
 import type { Sheet } from './sheet-fields.ts';
-import { useSave, type SaveState } from './use-save.ts';
+import { SaveActs } from './save-acts.tsx';
+import { useSave } from './use-save.ts';
+import { useSheetKeys } from './use-sheet.ts';
 import { usualGas, usualWire } from './wire-defaults.ts';
 
 export async function loadSeamSheet({ params, request }: { params: { id?: string | undefined }; request: Request }) {
@@ -70,23 +72,7 @@ function LoadedSheet({
     saving.state.kind === 'conflict' ? saving.state.stored : edited && draft.base.version < seam.version ? seam : null;
 
   const save = saving.save;
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
-      const key = event.key.toLowerCase();
-      const inText = event.target instanceof HTMLInputElement;
-      if (key === 's') {
-        event.preventDefault();
-        if (canSave && !overtaken) void save();
-      } else if (key === 'z' && !inText) {
-        event.preventDefault();
-        if (event.shiftKey) store.getState().redo();
-        else store.getState().undo();
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [canSave, overtaken, save, store]);
+  useSheetKeys({ undo: draft.undo, redo: draft.redo, save, canSave: canSave && !overtaken });
 
   const { spec, choice } = draft.sheet;
   return (
@@ -95,16 +81,17 @@ function LoadedSheet({
         title={spec.name || 'Seam without a name'}
         line={<SeamLine sheet={draft.sheet} partName={seam.partName} />}
       >
-        <SaveBar state={saving.state} edited={edited} revision={seam.revision?.number ?? null} />
-        <Action kind="quiet" disabled={draft.past.length === 0} onClick={draft.undo} title="Undo (Ctrl Z)">
-          Undo
-        </Action>
-        <Action kind="quiet" disabled={draft.future.length === 0} onClick={draft.redo} title="Redo (Ctrl Shift Z)">
-          Redo
-        </Action>
-        <Action kind="main" disabled={!canSave || overtaken !== null} onClick={() => void save()} title="Save (Ctrl S)">
-          Save revision {(seam.revision?.number ?? 0) + 1}
-        </Action>
+        <SaveActs
+          saving={saving.state}
+          edited={edited}
+          canSave={canSave && overtaken === null}
+          canUndo={draft.past.length > 0}
+          canRedo={draft.future.length > 0}
+          revision={seam.revision?.number ?? null}
+          undo={draft.undo}
+          redo={draft.redo}
+          save={save}
+        />
       </PageHead>
       <Box px="3" pt="1">
         <SeamSteps seamId={seam.id} />
@@ -240,31 +227,6 @@ function SeamLine({ sheet: { spec, choice }, partName }: { readonly sheet: Sheet
       {spec.grade === '' ? '' : `, ${spec.grade}`}, {spec.position} · {fillerOf(choice.filler).name},{' '}
       {wireSizeLabel(choice.diameterMm)}, {gasOf(choice.gas).name}
     </>
-  );
-}
-
-function SaveBar({
-  state,
-  edited,
-  revision,
-}: {
-  readonly state: SaveState;
-  readonly edited: boolean;
-  readonly revision: number | null;
-}) {
-  const stored = revision === null ? 'no setting saved yet' : `revision ${revision}`;
-  const text =
-    state.kind === 'saving'
-      ? 'saving…'
-      : edited
-        ? `${stored}, edited; draft kept here`
-        : state.kind === 'saved'
-          ? `saved as ${stored}`
-          : stored;
-  return (
-    <Box role="status" color="quiet" fontSize="13px" mr="1" textAlign="right">
-      {text}
-    </Box>
   );
 }
 

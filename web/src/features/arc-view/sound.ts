@@ -3,7 +3,8 @@ import { looped, renderSound, type Simulation } from '@fox-tempo/core';
 
 let context: AudioContext | null = null;
 
-function ready(): AudioContext | null {
+/** The page's audio; null where there is no sound device. */
+export function audioContext(): AudioContext | null {
   try {
     context ??= new AudioContext();
     void context.resume().catch(() => undefined);
@@ -15,7 +16,7 @@ function ready(): AudioContext | null {
 
 /** Whether there is anything to hear with. */
 export function hasSound(): boolean {
-  return ready() !== null;
+  return audioContext() !== null;
 }
 
 export interface Hum {
@@ -24,7 +25,7 @@ export interface Hum {
 
 /** Plays the arc of a run in a ring at a volume of 0..1; undefined where there is no sound device. */
 export function playArc({ trace }: Simulation, volume: number): Hum | undefined {
-  const audio = ready();
+  const audio = audioContext();
   if (!audio) return undefined;
   const rate = audio.sampleRate;
   // The first quarter of a second is settling.
@@ -51,7 +52,7 @@ export function playArc({ trace }: Simulation, volume: number): Hum | undefined 
 
 /** A short soft click. */
 export function clickSound(): void {
-  const audio = ready();
+  const audio = audioContext();
   if (!audio) return;
   const tone = audio.createOscillator();
   const gain = audio.createGain();

@@ -1,0 +1,106 @@
+/** The score as a file: JSON out, JSON in; what is wrong with a file is said with its place, and the score stays as it was. */
+import { Box } from '@chakra-ui/react';
+import { parseWith, triggerSequence } from '@fox-tempo/contract';
+import { sequenceIssues, type ScoreOf } from '@fox-tempo/core';
+import { useRef, useState } from 'react';
+import { download } from '../../lib/download.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import type { Score } from './use-score.ts';
+
+export const sequenceFormat = 'fox-tempo/sequence';
+
+export function FilePart({
+  name,
+  score,
+  whole,
+}: {
+  readonly name: string;
+  readonly score: Score;
+  readonly whole: ScoreOf;
+}) {
+  const chooser = useRef<HTMLInputElement>(null);
+  const [refused, setRefused] = useState<readonly string[]>([]);
+  const [taken, setTaken] = useState<string | null>(null);
+
+  async function take(file: File) {
+    const read = readSequenceText(await file.text(), whole);
+    if (read.ok) {
+      setRefused([]);
+      setTaken(file.name);
+      score.edit(read.sequence, 'file');
+    } else {
+      setTaken(null);
+      setRefused(read.messages);
+    }
+  }
+
+  return (
+    <Box display="flex" gap="2" flexWrap="wrap" alignItems="center" fontSize="13px">
+      <Action
+        kind="quiet"
+        onClick={() =>
+          download(
+            `${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.score.json`,
+            'application/json',
+            `${JSON.stringify({ format: sequenceFormat, version: 1, sequence: score.sequence }, null, 2)}\n`,
+          )
+        }
+      >
+        Score as JSON
+      </Action>
+      <Action kind="quiet" onClick={() => chooser.current?.click()}>
+        Score from JSON…
+      </Action>
+      <input
+        ref={chooser}
+        type="file"
+        accept="application/json,.json"
+        hidden
+        aria-label="Score file"
+        onChange={(event) => {
+          const [file] = event.target.files ?? [];
+          if (file) void take(file);
+          event.target.value = '';
+        }}
+      />
+      {taken && <Box role="status">{taken} is on the score; undo brings the old one back.</Box>}
+      {refused.length > 0 && (
+        <Box flex="1 1 100%">
+          <Notice level="refusal" word="Not taken." urgent>
+            {refused.join(' ')} The score is as it was.
+          </Notice>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+type ReadSequence =
+  | { readonly ok: true; readonly sequence: Score['sequence'] }
+  | { readonly ok: false; readonly messages: readonly string[] };
+
+/** A score file, or a whole program file: its sequence is taken. */
+export function readSequenceText(text: string, whole: Pick<ScoreOf, 'score'>): ReadSequence {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (error) {
+    return { ok: false, messages: [`This is no JSON: ${error instanceof Error ? error.message : String(error)}.`] };
+  }
+  const format = (value as { format?: unknown } | null)?.format;
+  if (format !== sequenceFormat && format !== 'fox-tempo/program') {
+    return {
+      ok: false,
+      messages: [
+        `A score file says "format": "${sequenceFormat}", or is a program file; this one says ${JSON.stringify(format) ?? 'nothing'}.`,
+      ],
+    };
+  }
+  const parsed = parseWith(triggerSequence, (value as { sequence?: unknown }).sequence);
+  const issues = parsed.ok ? sequenceIssues(parsed.value, whole.score.rules.hasGas) : parsed.issues;
+  if (!parsed.ok || issues.length > 0) {
+    return { ok: false, messages: issues.slice(0, 5).map(({ path, message }) => `${path}: ${message}`) };
+  }
+  return { ok: true, sequence: parsed.value };
+}

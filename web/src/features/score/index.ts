@@ -1,0 +1,1 @@
+export { loadAnyScore, loadScore, ScoreView } from './score.tsx';

@@ -1,0 +1,202 @@
+/** The score on two machines side by side: each in its own words and as it would really run, and what it cannot do. */
+import { Box, Heading } from '@chakra-ui/react';
+import type { MachineResource } from '@fox-tempo/contract';
+import {
+  pressLines,
+  scoreOf,
+  sequenceOnMachine,
+  translate,
+  type PlainLatch,
+  type ScoreOf,
+  type SequenceOnMachine,
+} from '@fox-tempo/core';
+import { useEffect, useMemo, useRef } from 'react';
+import { Link } from 'react-router';
+import { useSettings } from '../../lib/settings.ts';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { paints, ready, sharpness } from './canvas.ts';
+import { DryTest } from './dry-test.tsx';
+import { paintStaves, staveLayout } from './paint-staves.ts';
+import { pictureOf } from './staves.tsx';
+import { fitted, foldsOf, timeMap } from './time-map.ts';
+import { useWidth } from './use-width.ts';
+
+export interface MachinesPartProps {
+  readonly machines: readonly MachineResource[];
+  readonly whole: ScoreOf;
+  readonly pair: readonly [string, string];
+  readonly onPair: (pair: readonly [string, string]) => void;
+  readonly onFound: (machine: MachineResource, modeId: string, plain: PlainLatch) => Promise<string | null>;
+}
+
+export function MachinesPart({ machines, whole, pair, onPair, onFound }: MachinesPartProps) {
+  const described = machines.filter(({ file }) => file.dials.length > 0);
+  if (described.length === 0) return <Notice level="note">No machine is described yet.</Notice>;
+  return (
+    <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }} alignItems="start">
+      {pair.map((id, at) => {
+        const machine = described.find((one) => one.id === id) ?? described[at % described.length];
+        if (!machine) return null;
+        return (
+          <Panel key={at === 0 ? 'left' : 'right'} px="4" py="3">
+            <ChoiceField
+              label={at === 0 ? 'On' : 'and on'}
+              value={machine.id}
+              choices={described.map(({ id: value, file }) => ({ value, label: `${file.name}, ${file.place}` }))}
+              onChange={(next) => onPair(at === 0 ? [next, pair[1]] : [pair[0], next])}
+            />
+            <OnMachine machine={machine} whole={whole} onFound={onFound} />
+          </Panel>
+        );
+      })}
+    </Box>
+  );
+}
+
+function OnMachine({
+  machine,
+  whole,
+  onFound,
+}: {
+  readonly machine: MachineResource;
+  readonly whole: ScoreOf;
+  readonly onFound: MachinesPartProps['onFound'];
+}) {
+  const { file } = machine;
+  const there = useMemo(
+    () => sequenceOnMachine(file, whole.program, translate(file, whole.program)),
+    [file, whole.program],
+  );
+  const run = useMemo(
+    () => scoreOf(there.asRun, { lengthMm: whole.score.lengthMm, thicknessMm: whole.thicknessMm }, there.habit),
+    [there, whole.score.lengthMm, whole.thicknessMm],
+  );
+  const { mode } = there;
+  return (
+    <Box mt="2" display="grid" gap="2">
+      <Box>
+        <Heading as="h3" textStyle="heading">
+          {mode?.label ?? 'No trigger mode described'}
+          {mode && !there.sameSchool && (
+            <Box as="span" fontWeight={400} fontSize="13px" color="ochre" ml="2">
+              ◆ the nearest it has
+            </Box>
+          )}
+        </Heading>
+        <Box color="quiet" fontSize="13px">
+          {there.hand}
+        </Box>
+      </Box>
+      {run.ok ? (
+        <SmallStaves whole={run.value} name={file.name} />
+      ) : (
+        <Notice level="refusal">{run.issues.map(({ message }) => message).join(' ')}</Notice>
+      )}
+      <Parts there={there} />
+      {run.ok && (
+        <Box>
+          <Heading as="h4" textStyle="label" color="quiet" fontWeight={600}>
+            Your hand
+          </Heading>
+          <Box as="ol" pl="5" listStyleType="decimal" fontSize="13px">
+            {pressLines(run.value.score).map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </Box>
+        </Box>
+      )}
+      {there.lost.length > 0 ? (
+        <Notice level="caution" word={`What ${file.name} cannot do.`}>
+          <Box as="ul" pl="4" listStyleType="disc" data-lost={file.name}>
+            {there.lost.map(({ what, nearest }) => (
+              <li key={what}>
+                {what}; nearest: {nearest}
+              </li>
+            ))}
+          </Box>
+        </Notice>
+      ) : (
+        <Notice level="note" word="All of it.">
+          {file.name} says the whole score.
+        </Notice>
+      )}
+      {file.triggerModes
+        .filter(({ school, senseTested }) => school === 'latch' && senseTested === false)
+        .map((plain) => (
+          <DryTest key={plain.id} machine={machine} mode={plain} onFound={onFound} />
+        ))}
+      <Box fontSize="13px">
+        <Link to={`/machines/${machine.id}`}>
+          <Box as="span" textDecoration="underline">
+            {file.name}’s own page
+          </Box>
+        </Link>
+      </Box>
+    </Box>
+  );
+}
+
+function Parts({ there }: { readonly there: SequenceOnMachine }) {
+  const shapes = { dial: '', hand: 'by hand', fixed: 'machine', 'not-here': 'missing' } as const;
+  return (
+    <Table label="Parts of the score in this machine's words">
+      <Heads names={['part', 'dial', 'set to']} right={['set to']} />
+      <tbody>
+        {there.parts.map(({ part, label, where, said, how }) => (
+          <tr key={part}>
+            <Cell head py="1">
+              {part}
+            </Cell>
+            <Cell py="1" color={how === 'not-here' ? 'ochre' : label ? undefined : 'quiet'}>
+              {label ?? (how === 'not-here' ? `◆ ${shapes[how]}` : shapes[how])}
+              {where && (
+                <Box as="span" color="quiet" fontSize="12px">
+                  {' '}
+                  {where}
+                </Box>
+              )}
+            </Cell>
+            <Cell figure py="1" fontSize="14px">
+              {said}
+            </Cell>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}
+
+const height = 170;
+
+/** The whole score small, folded, as this machine would run it. */
+function SmallStaves({ whole, name }: { readonly whole: ScoreOf; readonly name: string }) {
+  const holder = useRef<HTMLDivElement>(null);
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const width = useWidth(holder, 420);
+  const theme = useSettings((state) => state.theme);
+  useEffect(() => {
+    const context = ready(canvas.current);
+    if (!context) return;
+    const layout = staveLayout(width, height, true);
+    const { score } = whole;
+    const mains = score.played.filter((phase) => phase.name === 'main' || phase.name === 'second');
+    const map = timeMap(score.untilS, foldsOf(mains));
+    const window = fitted(map, width - layout.left - layout.right);
+    paintStaves(context, { ...pictureOf(whole, { map, window }, layout, 'percent'), isSmall: true }, paints(theme));
+  }, [whole, theme, width]);
+  return (
+    <Box ref={holder} height={`${height}px`}>
+      <canvas
+        ref={canvas}
+        role="img"
+        aria-label={`The score as ${name} would run it: ${whole.totals.phases.map(({ phase, seconds }) => `${phase} ${seconds.toFixed(1)} s`).join(', ')}`}
+        width={width * sharpness}
+        height={height * sharpness}
+        style={{ width: '100%', height: `${height}px`, display: 'block' }}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,444 @@
+/** Paints a score: trigger, gas, wire and current over one time axis, millimetres of seam under it. Pure drawing on a canvas. */
+import {
+  beatFactor,
+  handPresses,
+  hasBeat,
+  isLit,
+  phaseNames,
+  type CanonicalBeat,
+  type ElectricalOf,
+  type GunPath,
+  type PlayedPhase,
+  type Program,
+  type SeamScore,
+} from '@fox-tempo/core';
+import type { ColourName } from '../../ui/theme/colours.ts';
+import { foldAt, tickStep, type Fold, type TimeMap, type Window } from './time-map.ts';
+
+export interface StaveBox {
+  readonly top: number;
+  readonly height: number;
+}
+
+export interface StaveLayout {
+  readonly left: number;
+  readonly right: number;
+  readonly width: number;
+  readonly height: number;
+  readonly trigger: StaveBox;
+  readonly gas: StaveBox;
+  readonly wire: StaveBox;
+  readonly current: StaveBox;
+}
+
+/** Heights on the page; narrow cards leave the labels out and give the room to the staves. */
+export function staveLayout(width: number, height: number, isSmall = false): StaveLayout {
+  const left = isSmall ? 8 : 64;
+  const top = isSmall ? 16 : 26;
+  const bottom = isSmall ? 16 : 26;
+  const gap = isSmall ? 3 : 7;
+  const free = height - top - bottom - 3 * gap;
+  const trigger = { top, height: free * 0.15 };
+  const gas = { top: trigger.top + trigger.height + gap, height: free * 0.12 };
+  const wire = { top: gas.top + gas.height + gap, height: free * 0.24 };
+  const current = { top: wire.top + wire.height + gap, height: free * 0.49 };
+  return { left, right: isSmall ? 8 : 14, width, height, trigger, gas, wire, current };
+}
+
+export interface StavePicture {
+  readonly program: Program;
+  readonly played: readonly PlayedPhase[];
+  readonly gun: GunPath;
+  readonly electrical: ElectricalOf;
+  /** For the trigger stave. */
+  readonly hand: Pick<SeamScore, 'events' | 'gun' | 'untilS'>;
+  readonly map: TimeMap;
+  readonly window: Window;
+  readonly layout: StaveLayout;
+  /** Highest level drawn, percent of main. */
+  readonly topPercent: number;
+  readonly topA: number;
+  readonly levelText: (percent: number, phase: PlayedPhase['name']) => string;
+  readonly flowLPerMin: number;
+  readonly isSmall: boolean;
+  readonly selected: PlayedPhase['name'] | null;
+}
+
+type Colour = (name: ColourName) => string;
+
+/** A beat drawn closer than this is a band, px. */
+const leastBeatPx = 5;
+
+export function xOf({ map, window, layout }: Pick<StavePicture, 'map' | 'window' | 'layout'>, atS: number): number {
+  return layout.left + (map.place(atS) - window.from) * window.pxPerS;
+}
+
+export function paintStaves(context: CanvasRenderingContext2D, picture: StavePicture, colour: Colour): void {
+  const { layout } = picture;
+  context.clearRect(0, 0, layout.width, layout.height);
+  paintGrounds(context, picture, colour);
+  context.save();
+  context.beginPath();
+  // A little over the edge, so that the first and last figures stand whole.
+  context.rect(layout.left - 7, 0, layout.width - layout.left - layout.right + 14, layout.height);
+  context.clip();
+  paintTime(context, picture, colour);
+  paintMillimetres(context, picture, colour);
+  paintTrigger(context, picture, colour);
+  paintGas(context, picture, colour);
+  for (const phase of picture.played) {
+    if (!isSeen(picture, phase)) continue;
+    paintWire(context, picture, phase, colour);
+    paintCurrent(context, picture, phase, colour);
+  }
+  paintNames(context, picture, colour);
+  for (const fold of picture.map.folds) paintFold(context, picture, fold, colour);
+  context.restore();
+}
+
+function isSeen(picture: StavePicture, { fromS, toS }: { fromS: number; toS: number }): boolean {
+  const { layout } = picture;
+  return xOf(picture, toS) >= layout.left && xOf(picture, fromS) <= layout.width - layout.right;
+}
+
+function paintGrounds(context: CanvasRenderingContext2D, { layout, isSmall }: StavePicture, colour: Colour): void {
+  for (const [name, box] of [
+    ['trigger', layout.trigger],
+    ['gas', layout.gas],
+    ['wire', layout.wire],
+    ['current', layout.current],
+  ] as const) {
+    context.fillStyle = colour('page');
+    context.fillRect(layout.left, box.top, layout.width - layout.left - layout.right, box.height);
+    if (isSmall) continue;
+    context.fillStyle = colour('quiet');
+    context.font = font(12);
+    context.textAlign = 'right';
+    context.fillText(name, layout.left - 10, box.top + box.height / 2 + 4);
+  }
+  if (isSmall) return;
+  context.font = font(11, true);
+  context.fillText('s', layout.left - 10, 17);
+  context.fillText('mm', layout.left - 10, layout.height - 9);
+}
+
+function paintTime(context: CanvasRenderingContext2D, picture: StavePicture, colour: Colour): void {
+  const { layout, window, map } = picture;
+  const step = tickStep(window.pxPerS);
+  const digits = Math.max(0, -Math.floor(Math.log10(step) + 1e-9));
+  context.font = font(11, true);
+  context.textAlign = 'center';
+  const until = map.moment(window.from + (layout.width - layout.left - layout.right) / window.pxPerS);
+  const from = Math.floor(map.moment(window.from) / step) * step;
+  for (let at = from; at <= until + step; at += step) {
+    const fold = foldAt(map, at);
+    if (fold) {
+      at = Math.floor(fold.toS / step) * step;
+      continue;
+    }
+    const x = xOf(picture, at);
+    context.fillStyle = colour('quiet');
+    context.fillText(at.toFixed(digits), x, picture.isSmall ? 11 : 17);
+    context.fillStyle = colour('line');
+    context.fillRect(x, layout.trigger.top, 1, layout.current.top + layout.current.height - layout.trigger.top);
+  }
+}
+
+function paintMillimetres(context: CanvasRenderingContext2D, picture: StavePicture, colour: Colour): void {
+  const { layout, window, gun, map } = picture;
+  const pace = gun.pieces.find(({ fromMm, toMm }) => toMm > fromMm);
+  if (!pace) return;
+  const mmPerS = (pace.toMm - pace.fromMm) / (pace.toS - pace.fromS);
+  const step = tickStep(window.pxPerS / mmPerS);
+  context.font = font(11, true);
+  context.textAlign = 'center';
+  context.fillStyle = colour('quiet');
+  const y = layout.height - (picture.isSmall ? 4 : 9);
+  let last = Number.NEGATIVE_INFINITY;
+  for (let mm = 0; mm <= gun.endMm + 1e-6; mm += step) {
+    const atS = gun.timeAt(mm);
+    if (atS === undefined || foldAt(map, atS)) continue;
+    const x = xOf(picture, atS);
+    if (x - last < 30) continue;
+    last = x;
+    context.fillText(mm.toFixed(step < 1 ? 1 : 0), x, y);
+    context.fillRect(x, layout.current.top + layout.current.height, 1, 4);
+  }
+  // The end of the seam always has its figure.
+  const endS = gun.timeAt(gun.endMm);
+  if (endS !== undefined && xOf(picture, endS) - last > 30) {
+    context.fillText(gun.endMm.toFixed(0), xOf(picture, endS), y);
+  }
+}
+
+function paintTrigger(context: CanvasRenderingContext2D, picture: StavePicture, colour: Colour): void {
+  const { layout, isSmall, hand } = picture;
+  const { top, height } = layout.trigger;
+  for (const press of handPresses(hand)) {
+    const from = xOf(picture, press.fromS);
+    const to = xOf(picture, press.toS);
+    if (to < layout.left || from > layout.width) continue;
+    context.fillStyle = colour('ink');
+    rounded(context, from, top + 3, Math.max(to - from, 3), height - 6, 2);
+    const text = press.kind === 'tap' ? 'tap' : `hold ${(press.toS - press.fromS).toFixed(1)} s`;
+    if (isSmall) continue;
+    context.font = font(11, false, 600);
+    if (to - from > 58) {
+      context.fillStyle = colour('surface');
+      context.textAlign = 'left';
+      context.fillText(text, Math.max(from, layout.left) + 7, top + height / 2 + 4);
+    } else {
+      context.fillStyle = colour('quiet');
+      context.textAlign = 'left';
+      context.fillText(text, to + (press.kind === 'tap' ? 14 : 6), top + height / 2 + 4);
+    }
+  }
+}
+
+function paintGas(context: CanvasRenderingContext2D, picture: StavePicture, colour: Colour): void {
+  const { layout, played, flowLPerMin, isSmall } = picture;
+  const { top, height } = layout.gas;
+  const on = joined(played.filter(({ gas }) => gas));
+  for (const { fromS, toS } of on) {
+    const from = xOf(picture, fromS);
+    const to = xOf(picture, toS);
+    context.fillStyle = colour('spruceSoft');
+    context.fillRect(from, top + 4, to - from, height - 8);
+    context.fillStyle = colour('spruce');
+    context.fillRect(from, top + 4, to - from, 2);
+    if (isSmall || to - from < 120) continue;
+    context.fillStyle = colour('spruce');
+    context.font = font(11, true);
+    context.textAlign = 'left';
+    context.fillText(`${flowLPerMin.toFixed(0)} L/min`, Math.max(from, layout.left) + 15, top + height / 2 + 5);
+  }
+}
+
+function joined(phases: readonly PlayedPhase[]): { fromS: number; toS: number }[] {
+  const runs: { fromS: number; toS: number }[] = [];
+  for (const { fromS, toS } of phases) {
+    const last = runs.at(-1);
+    if (last && Math.abs(last.toS - fromS) < 1e-6) last.toS = toS;
+    else runs.push({ fromS, toS });
+  }
+  return runs;
+}
+
+function paintWire(context: CanvasRenderingContext2D, picture: StavePicture, phase: PlayedPhase, colour: Colour): void {
+  if (phase.fromPercent <= 0) return;
+  const { top, height } = picture.layout.wire;
+  const yOf = (percent: number) => top + height - (percent / picture.topPercent) * (height - 12);
+  context.fillStyle = colour('metal');
+  area(context, picture, phase, yOf, top + height, picture.program.slowBeat);
+  context.fill();
+}
+
+function paintCurrent(
+  context: CanvasRenderingContext2D,
+  picture: StavePicture,
+  phase: PlayedPhase,
+  colour: Colour,
+): void {
+  if (phase.fromPercent <= 0 || !isLit(phase, phase.toS - 1e-6)) return;
+  const { top, height } = picture.layout.current;
+  const { program, electrical, topA } = picture;
+  const aOf = (percent: number) => electrical.at((program.wireFeedMPerMin * percent) / 100).currentA;
+  const yOf = (percent: number) => top + height - (aOf(percent) / topA) * (height - 22);
+  const lit = phase.name === 'run-in' && phase.litS !== null ? { ...phase, fromS: phase.litS } : phase;
+  context.fillStyle = colour('accentSoft');
+  area(context, picture, lit, yOf, top + height, program.slowBeat);
+  context.fill();
+  context.strokeStyle = colour('accent');
+  context.lineWidth = picture.selected === phase.name ? 3 : 2;
+  context.lineJoin = 'round';
+  edge(context, picture, lit, yOf, program.slowBeat);
+  context.stroke();
+  // The arc comes and goes as upright edges.
+  const isFirst = phase.name === 'run-in' && phase.litS !== null;
+  const at = picture.played.indexOf(phase);
+  const next = picture.played[at + 1];
+  const isLast = next?.name === 'burn-back' || next === undefined;
+  context.lineWidth = 2;
+  if (isFirst) line(context, xOf(picture, lit.fromS), top + height, xOf(picture, lit.fromS), yOf(lit.fromPercent));
+  if (isLast && next) {
+    const endX = xOf(picture, next.toS);
+    line(context, xOf(picture, phase.toS), yOf(phase.toPercent), endX, yOf(phase.toPercent));
+    line(context, endX, yOf(phase.toPercent), endX, top + height);
+  }
+  // A step from one level to the next.
+  if (next && next.fromPercent > 0 && Math.abs(next.fromPercent - phase.toPercent) > 0.01 && next.name !== 'run-in') {
+    line(context, xOf(picture, phase.toS), yOf(phase.toPercent), xOf(picture, phase.toS), yOf(next.fromPercent));
+  }
+}
+
+/** Corner points of a phase's level over time, beat and all; a beat too close for the eye is given as its two edges. */
+function corners(
+  picture: StavePicture,
+  phase: { name: PlayedPhase['name']; fromS: number; toS: number; fromPercent: number; toPercent: number },
+  beat: CanonicalBeat | null,
+): { points: [number, number][]; band: readonly [number, number] | null } {
+  const from = xOf(picture, phase.fromS);
+  const to = xOf(picture, phase.toS);
+  if (!beat || !hasBeat(phase.name)) {
+    return {
+      points: [
+        [from, phase.fromPercent],
+        [to, phase.toPercent],
+      ],
+      band: null,
+    };
+  }
+  const period = 1 / beat.frequencyHz;
+  const high = phase.fromPercent * beatFactor(beat, 0);
+  const low = phase.fromPercent * beatFactor(beat, beat.highShare * period + 1e-6);
+  if (period * picture.window.pxPerS < leastBeatPx) {
+    return {
+      points: [
+        [from, high],
+        [to, high],
+      ],
+      band: [low, high],
+    };
+  }
+  const points: [number, number][] = [];
+  const { folds } = picture.map;
+  const leftS = picture.map.moment(picture.window.from);
+  const rightS = picture.map.moment(picture.window.from + picture.layout.width / picture.window.pxPerS);
+  const first = Math.max(0, Math.floor((leftS - phase.fromS) / period));
+  for (let count = first; ; count++) {
+    const upS = phase.fromS + count * period;
+    if (upS >= phase.toS || upS > rightS) break;
+    const downS = Math.min(upS + beat.highShare * period, phase.toS);
+    const endS = Math.min(upS + period, phase.toS);
+    // Within the fold a beat would be a blur: it is left out and the paper break says so.
+    const fold = folds.find(({ fromS, toS }) => endS > fromS && upS < toS);
+    if (fold) {
+      if (upS < fold.fromS) points.push([xOf(picture, upS), high], [xOf(picture, fold.fromS), high]);
+      if (endS > fold.toS) points.push([xOf(picture, fold.toS), low], [xOf(picture, endS), low]);
+      else count = Math.max(count, Math.floor((fold.toS - phase.fromS) / period) - 1);
+      continue;
+    }
+    points.push(
+      [xOf(picture, upS), high],
+      [xOf(picture, downS), high],
+      [xOf(picture, downS), low],
+      [xOf(picture, endS), low],
+    );
+  }
+  return { points, band: null };
+}
+
+function edge(
+  context: CanvasRenderingContext2D,
+  picture: StavePicture,
+  phase: PlayedPhase,
+  yOf: (percent: number) => number,
+  beat: CanonicalBeat | null,
+): void {
+  const { points, band } = corners(picture, phase, beat);
+  context.beginPath();
+  points.forEach(([x, percent], at) => (at === 0 ? context.moveTo(x, yOf(percent)) : context.lineTo(x, yOf(percent))));
+  const first = points[0];
+  const last = points.at(-1);
+  if (band && first && last) {
+    context.moveTo(first[0], yOf(band[0]));
+    context.lineTo(last[0], yOf(band[0]));
+  }
+}
+
+function area(
+  context: CanvasRenderingContext2D,
+  picture: StavePicture,
+  phase: PlayedPhase,
+  yOf: (percent: number) => number,
+  floor: number,
+  beat: CanonicalBeat | null,
+): void {
+  const { points } = corners(picture, phase, beat);
+  const first = points[0];
+  const last = points.at(-1);
+  context.beginPath();
+  if (!first || !last) return;
+  context.moveTo(first[0], floor);
+  for (const [x, percent] of points) context.lineTo(x, yOf(percent));
+  context.lineTo(last[0], floor);
+  context.closePath();
+}
+
+function paintNames(context: CanvasRenderingContext2D, picture: StavePicture, colour: Colour): void {
+  if (picture.isSmall) return;
+  const { top, height } = picture.layout.current;
+  const { played, layout } = picture;
+  context.font = font(11.5);
+  context.textAlign = 'left';
+  let usedTo = Number.NEGATIVE_INFINITY;
+  for (const phase of played) {
+    if (phase.name === 'idle' || phase.name === 'pre-gas' || phase.name === 'post-gas' || !isSeen(picture, phase))
+      continue;
+    const from = xOf(picture, phase.name === 'run-in' ? (phase.litS ?? phase.fromS) : phase.fromS);
+    const room = xOf(picture, phase.toS) - from;
+    context.fillStyle = colour('line');
+    context.fillRect(from, top, 1, height);
+    if (phase.name === 'run-in' || phase.name === 'burn-back') continue;
+    const said = `${phaseNames[phase.name]}${phase.name.startsWith('slope') ? '' : ` ${picture.levelText(phase.fromPercent, phase.name)}`}`;
+    const short = phase.name.startsWith('slope') ? 'slope' : phaseNames[phase.name];
+    const text = [said, short].find((words) => context.measureText(words).width < room - 8);
+    const x = Math.max(from, layout.left) + 5;
+    if (text && x > usedTo) {
+      context.fillStyle = picture.selected === phase.name ? colour('accent') : colour('quiet');
+      context.fillText(text, x, top + 14);
+      usedTo = x + context.measureText(text).width + 4;
+    }
+  }
+}
+
+function paintFold(context: CanvasRenderingContext2D, picture: StavePicture, fold: Fold, colour: Colour): void {
+  const { layout } = picture;
+  const from = xOf(picture, fold.fromS);
+  const to = xOf(picture, fold.toS);
+  const top = layout.trigger.top - 4;
+  const bottom = layout.current.top + layout.current.height + 4;
+  context.fillStyle = colour('surface');
+  context.beginPath();
+  context.moveTo(from, top);
+  const teeth = 8;
+  for (let at = 0; at <= teeth; at++) {
+    context.lineTo(from + (at % 2 === 0 ? 0 : 5), top + ((bottom - top) * at) / teeth);
+  }
+  for (let at = teeth; at >= 0; at--) {
+    context.lineTo(to + (at % 2 === 0 ? 0 : 5), top + ((bottom - top) * at) / teeth);
+  }
+  context.closePath();
+  context.fill();
+  context.strokeStyle = colour('line');
+  context.lineWidth = 1;
+  context.stroke();
+  if (to - from < 12) return;
+  const seconds = fold.toS - fold.fromS;
+  const mm = picture.gun.mmAt(fold.toS) - picture.gun.mmAt(fold.fromS);
+  context.save();
+  context.translate((from + to) / 2 + 6, (top + bottom) / 2);
+  context.rotate(-Math.PI / 2);
+  context.textAlign = 'center';
+  context.font = font(11, false, 600);
+  context.fillStyle = colour('quiet');
+  context.fillText(`folded: ${seconds.toFixed(0)} s, ${mm.toFixed(0)} mm`, 0, 0);
+  context.restore();
+}
+
+function font(px: number, mono = false, weight = 500): string {
+  return `${weight} ${px}px ${mono ? "'Spline Sans Mono', monospace" : "'Archivo Variable', Archivo, sans-serif"}`;
+}
+
+function line(context: CanvasRenderingContext2D, x1: number, y1: number, x2: number, y2: number): void {
+  context.beginPath();
+  context.moveTo(x1, y1);
+  context.lineTo(x2, y2);
+  context.stroke();
+}
+
+function rounded(context: CanvasRenderingContext2D, x: number, y: number, w: number, h: number, r: number): void {
+  context.beginPath();
+  context.roundRect(x, y, w, h, r);
+  context.fill();
+}

@@ -1,0 +1,423 @@
+/** The score of a seam: the whole weld on one time axis and in millimetres, its phases in numbers, played by the trigger, said on machines. */
+import { Box } from '@chakra-ui/react';
+import type { MachineFile, MachineResource, SeamResource } from '@fox-tempo/contract';
+import {
+  phaseNames,
+  sequenceOnMachine,
+  translate,
+  withPlainLatch,
+  wireWords,
+  type Phase,
+  type PlainLatch,
+  type TriggerSequence,
+} from '@fox-tempo/core';
+import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { Link, redirect, useLoaderData, useNavigate, useParams, useRevalidator } from 'react-router';
+import { useStore } from 'zustand';
+import { api, ProblemError } from '../../lib/api.ts';
+import { useSettings } from '../../lib/settings.ts';
+import { Action } from '../../ui/action.tsx';
+import { useKeptForm } from '../../ui/kept-text.ts';
+import { Notice } from '../../ui/notice.tsx';
+import { PageHead } from '../../ui/page-head.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { createDriveClient } from '../../workers/drive-client.ts';
+import { chosenMachine, DialCard, DialStrip } from '../dial-card/index.ts';
+import { SeamSteps } from '../seam-steps/index.tsx';
+import { SaveActs, useSheet, useSheetKeys } from '../seams/index.ts';
+import { Checks } from './checks.tsx';
+import { EndsPart } from './ends-part.tsx';
+import { FilePart } from './file-part.tsx';
+import type { LevelUnit } from './levels.ts';
+import { LiveStaves } from './live-staves.tsx';
+import { MachinesPart } from './machines-part.tsx';
+import { PhaseStrip } from './phase-strip.tsx';
+import { PhaseTable } from './phase-table.tsx';
+import { Play, usePlaying } from './play.tsx';
+import { createPlaySession, type PlaySession } from './play-session.ts';
+import { Staves } from './staves.tsx';
+import { TacksPart } from './tacks-part.tsx';
+import { useScore } from './use-score.ts';
+
+const lastKey = 'fox-tempo/last-score';
+
+export async function loadScore({ params, request }: { params: { id?: string | undefined }; request: Request }) {
+  const [seam, machines] = await Promise.all([api.seam(params.id ?? '', request.signal), api.machines(request.signal)]);
+  return { seam, machines: machines.filter((machine) => !machine.retired) };
+}
+
+/** To the seam whose score was last open here, else to the first that has a setting. */
+export async function loadAnyScore({ request }: { request: Request }): Promise<Response> {
+  const seams = await api.seams(request.signal);
+  const last = localStorage.getItem(lastKey);
+  const seam = seams.find((one) => one.id === last) ?? seams.find((one) => one.revision) ?? seams[0];
+  return redirect(seam ? `/score/${seam.id}` : '/seams');
+}
+
+export function ScoreView() {
+  const { seam, machines } = useLoaderData<Awaited<ReturnType<typeof loadScore>>>();
+  const { id = '' } = useParams();
+  useEffect(() => {
+    localStorage.setItem(lastKey, id);
+  }, [id]);
+  return <LoadedScore key={id} loaded={seam} machines={machines} />;
+}
+
+const parts = [
+  { id: 'play', name: 'Phases and play' },
+  { id: 'machines', name: 'On two machines' },
+  { id: 'ends', name: 'Start and stop' },
+  { id: 'tacks', name: 'Tacks and stitches' },
+] as const;
+type Part = (typeof parts)[number]['id'];
+
+function LoadedScore({
+  loaded,
+  machines,
+}: {
+  readonly loaded: SeamResource;
+  readonly machines: readonly MachineResource[];
+}) {
+  const machineId = useSettings((state) => state.machineId);
+  const machine = chosenMachine(machines, machineId);
+  const open = useSheet(loaded, machine?.file.circuitMOhm);
+  const score = useScore(open, machine);
+  const { seam, edited, saving } = open;
+  const { whole, issues } = score;
+  const canSave = edited && open.issues.length === 0 && issues.length === 0 && saving.kind !== 'saving';
+  useSheetKeys({ undo: open.undo, redo: open.redo, save: open.save, canSave });
+  const later = useDeferredValue(open.program);
+  const isSaved = seam.revision !== null && !edited;
+  const print = useMemo(() => ({ seamId: seam.id, isSaved }), [seam.id, isSaved]);
+  const program = open.program;
+  return (
+    <>
+      <PageHead
+        title={`${open.sheet.spec.name}: the score`}
+        line={
+          program
+            ? `${seam.partName} · ${open.sheet.spec.lengthMm} mm at ${program.travelMmPerMin.toFixed(0)} mm/min · ${wireWords(program.filler, program.diameterMm)}, ${program.mode.replace('-', ' ')}`
+            : seam.partName
+        }
+      >
+        <SaveActs
+          saving={saving}
+          edited={edited}
+          canSave={canSave}
+          canUndo={open.canUndo}
+          canRedo={open.canRedo}
+          revision={seam.revision?.number ?? null}
+          undo={open.undo}
+          redo={open.redo}
+          save={open.save}
+        />
+      </PageHead>
+      <Box px="3" pt="1">
+        <SeamSteps seamId={seam.id} />
+      </Box>
+      <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: 'minmax(0, 1fr) 318px' }} flex="1">
+        <Box
+          as="main"
+          id="content"
+          tabIndex={-1}
+          p="3"
+          display="grid"
+          gap="3"
+          alignContent="start"
+          minWidth={0}
+          onPointerUp={open.settle}
+          onBlur={open.settle}
+        >
+          {saving.kind === 'failed' && (
+            <Notice level="refusal" word="Not saved." urgent>
+              {saving.title}. {saving.detail} The draft is kept on this device.
+            </Notice>
+          )}
+          {saving.kind === 'conflict' && (
+            <Notice level="caution" word="Somebody saved in between." urgent>
+              {saving.stored.changedBy} saved version {saving.stored.version}.{' '}
+              <Link to={`/seams/${seam.id}`}>The sheet shows both</Link>; choose there which stands.
+            </Notice>
+          )}
+          {[...open.issues, ...issues].map((issue) => (
+            <Notice key={`${issue.path}${issue.code}`} level="refusal" word="Not to be had." urgent>
+              {issue.message} {issue.hint ?? ''} The last score that works is shown; undo, or change it back.
+            </Notice>
+          ))}
+          {whole ? (
+            <Open open={open} score={score} whole={whole} machine={machine} machines={machines} />
+          ) : (
+            <Notice level="note">
+              This seam has no setting yet, so there is nothing to start and stop.{' '}
+              <Link to={`/seams/${seam.id}`}>Look at its sheet</Link> first.
+            </Notice>
+          )}
+        </Box>
+        <Box
+          as="aside"
+          aria-label="Dial card"
+          bg="surface"
+          borderLeftWidth={{ base: 0, xl: '1px' }}
+          borderTopWidth={{ base: '1px', xl: 0 }}
+          borderColor="line"
+          px="4.5"
+          py="4"
+          overflow="hidden"
+        >
+          <DialCard machines={machines} program={later} print={print} />
+        </Box>
+      </Box>
+      <DialStrip machines={machines} program={later} />
+    </>
+  );
+}
+
+function Open({
+  open,
+  score,
+  whole,
+  machine,
+  machines,
+}: {
+  readonly open: ReturnType<typeof useSheet>;
+  readonly score: ReturnType<typeof useScore>;
+  readonly whole: NonNullable<ReturnType<typeof useScore>['whole']>;
+  readonly machine: MachineResource | undefined;
+  readonly machines: readonly MachineResource[];
+}) {
+  const { id = '', part: asked } = useParams();
+  const part: Part = parts.find((one) => one.id === asked)?.id ?? 'play';
+  const navigate = useNavigate();
+  const [selected, select] = useState<Phase>('start');
+  const [{ unit }, keepUnit] = useKeptForm<{ unit: LevelUnit }>('score-levels', { unit: 'percent' });
+  const [pair, setPair] = useState<readonly [string, string]>(() => firstPair(machines, machine));
+  const [sound, setSound] = useState(false);
+  const session = useSession(whole, machine?.file.circuitMOhm ?? 15);
+  usePlaying(part === 'play' ? session : null, sound);
+  const there = useMemo(
+    () =>
+      machine && machine.file.dials.length > 0
+        ? sequenceOnMachine(machine.file, whole.program, translate(machine.file, whole.program))
+        : null,
+    [machine, whole.program],
+  );
+  const onEdit = useCallback((change: Partial<TriggerSequence>, field: string) => score.edit(change, field), [score]);
+  const onFound = useFound();
+  const hasDial = (quantity: string) =>
+    there !== null &&
+    machine?.file.dials.some(({ scale }) => 'quantity' in scale && scale.quantity === quantity) === true;
+  return (
+    <>
+      <Panel px="3" py="2">
+        <Drawn session={session} isPlaying={part === 'play'}>
+          {(isLive) =>
+            isLive ? (
+              <LiveStaves whole={whole} session={session} unit={unit} />
+            ) : (
+              <Staves
+                whole={whole}
+                unit={unit}
+                selected={selected}
+                onSelect={select}
+                onEdit={onEdit}
+                onSettle={open.settle}
+              />
+            )
+          }
+        </Drawn>
+      </Panel>
+      <Box as="nav" aria-label="Parts of the score" display="flex" flexWrap="wrap" gap="1">
+        {parts.map(({ id: to, name }) => (
+          <Action
+            key={to}
+            kind="quiet"
+            aria-current={to === part ? 'page' : undefined}
+            borderBottomWidth="3px"
+            borderBottomColor={to === part ? 'accent' : 'line'}
+            bg={to === part ? 'accentSoft' : 'transparent'}
+            onClick={() =>
+              void navigate(to === 'play' ? `/score/${id}` : `/score/${id}/${to}`, { preventScrollReset: true })
+            }
+          >
+            {name}
+          </Action>
+        ))}
+        <Box flex="1" />
+        <FilePart name={open.sheet.spec.name} score={score} whole={whole} />
+      </Box>
+      {part === 'play' && (
+        <Box
+          display="grid"
+          gap="3"
+          gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.6fr) minmax(316px, 1fr)' }}
+          alignItems="start"
+        >
+          <Box display="grid" gap="3" minWidth={0}>
+            <Panel px="4" py="2">
+              <PhaseStrip
+                seamId={open.seam.id}
+                score={score}
+                whole={whole}
+                selected={selected}
+                unit={unit}
+                hasTrims={{
+                  start: hasDial('startTrimMm'),
+                  end: hasDial('endTrimMm'),
+                  second: hasDial('secondTrimMm'),
+                  machine: machine?.file.name ?? 'this machine',
+                }}
+                onSelect={select}
+                onUnit={(next) => keepUnit({ unit: next })}
+              />
+            </Panel>
+            <PhaseTable
+              whole={whole}
+              there={there}
+              machine={machine?.file.name ?? null}
+              selected={selected}
+              onSelect={select}
+            />
+          </Box>
+          <Box display="grid" gap="3" minWidth={0}>
+            <Play whole={whole} session={session} sound={sound} onSound={setSound} />
+            <Checks whole={whole} onSelect={select} />
+          </Box>
+        </Box>
+      )}
+      {part === 'machines' && (
+        <MachinesPart machines={machines} whole={whole} pair={pair} onPair={setPair} onFound={onFound} />
+      )}
+      {part === 'ends' && <EndsPart seamId={open.seam.id} score={score} whole={whole} machine={machine} />}
+      {part === 'tacks' && <TacksPart seamId={open.seam.id} score={score} whole={whole} machine={machine} />}
+    </>
+  );
+}
+
+/** While a weld is played, and until somebody looks back, the staves show what was played. */
+function Drawn({
+  session,
+  isPlaying,
+  children,
+}: {
+  readonly session: PlaySession;
+  readonly isPlaying: boolean;
+  readonly children: (isLive: boolean) => React.ReactNode;
+}) {
+  const running = useStore(session.store, (state) => state.running);
+  const hasRecord = useStore(session.store, (state) => state.record.length > 1);
+  const [looksBack, setLooksBack] = useState(false);
+  const [wasRunning, setWasRunning] = useState(running);
+  if (running !== wasRunning) {
+    setWasRunning(running);
+    if (running) setLooksBack(false);
+  }
+  const isLive = isPlaying && (running || (hasRecord && !looksBack));
+  return (
+    <>
+      {isLive && (
+        <Box display="flex" gap="3" alignItems="center" mb="1" minHeight="44px" flexWrap="wrap">
+          {running ? (
+            <Called session={session} />
+          ) : (
+            <>
+              <Box fontWeight={600} fontSize="13px">
+                As it was played
+              </Box>
+              <Action kind="quiet" onClick={() => setLooksBack(true)}>
+                Back to the score
+              </Action>
+            </>
+          )}
+        </Box>
+      )}
+      {children(isLive)}
+    </>
+  );
+}
+
+/** What is called out beside the staves while a weld is played: the word for the hand, large, and what the machine does. */
+function Called({ session }: { readonly session: PlaySession }) {
+  const { word, detail, due } = useStore(session.store, (state) => state.cue);
+  const phase = useStore(session.store, (state) => state.live.state.phase);
+  return (
+    <>
+      <Box
+        fontSize="24px"
+        fontWeight={650}
+        lineHeight="1"
+        px="3"
+        py="2"
+        bg={due ? 'ochreSoft' : 'page'}
+        borderLeftWidth="4px"
+        borderColor={due ? 'ochre' : 'line'}
+        minWidth="190px"
+      >
+        {word}
+      </Box>
+      <Box fontSize="13px">
+        <Box fontWeight={600}>{phaseNames[phase]}</Box>
+        <Box color="quiet">{detail}</Box>
+      </Box>
+    </>
+  );
+}
+
+const pageClock = () => performance.now();
+
+/** A session for this very score; another score is another session. */
+function useSession(whole: NonNullable<ReturnType<typeof useScore>['whole']>, circuitMOhm: number): PlaySession {
+  const session = useMemo(
+    () =>
+      createPlaySession({
+        whole,
+        circuitMOhm,
+        now: pageClock,
+        makeDrive:
+          typeof Worker === 'undefined'
+            ? null
+            : (heard) =>
+                createDriveClient(
+                  () => new Worker(new URL('../../workers/drive.worker.ts', import.meta.url), { type: 'module' }),
+                  heard,
+                ),
+      }),
+    [whole, circuitMOhm],
+  );
+  useEffect(() => () => session.close(), [session]);
+  return session;
+}
+
+function firstPair(
+  machines: readonly MachineResource[],
+  machine: MachineResource | undefined,
+): readonly [string, string] {
+  const described = machines.filter(({ file }) => file.dials.length > 0).map(({ id }) => id);
+  const first = machine && described.includes(machine.id) ? machine.id : (described[0] ?? '');
+  return [first, described.find((id) => id !== first) ?? first];
+}
+
+/** Writes what a dry test found to the machine, with who and when. */
+function useFound(): (machine: MachineResource, modeId: string, plain: PlainLatch) => Promise<string | null> {
+  const { revalidate } = useRevalidator();
+  const personId = useSettings((state) => state.personId);
+  return useCallback(
+    async (machine, modeId, plain) => {
+      const found = withPlainLatch(machine.file, modeId, plain, {
+        result: 'as-described',
+        by: personId ?? 'somebody',
+        on: new Date().toISOString().slice(0, 10),
+        note: `dry test: drive starts on ${plain.startsOn}, stops on ${plain.endsOn}`,
+      });
+      if (!found.ok) return found.issues[0]?.message ?? 'Not taken.';
+      try {
+        await api.saveMachine(machine.id, machine.version, { ...machine.file, ...found.value } as MachineFile);
+        await revalidate();
+        return null;
+      } catch (error) {
+        if (error instanceof ProblemError) return `${error.problem.title}. ${error.message}`;
+        throw error;
+      }
+    },
+    [revalidate, personId],
+  );
+}

@@ -1,0 +1,70 @@
+/** The score being written: the sheet's sequence, edited as one change with one step to undo, and everything computed from it. */
+import type { MachineResource } from '@fox-tempo/contract';
+import {
+  habitOf,
+  plainSequence,
+  scoreOf,
+  triggerModeFor,
+  usualHabit,
+  type Issue,
+  type ScoreOf,
+  type TriggerSequence,
+} from '@fox-tempo/core';
+import { useCallback, useMemo, useState } from 'react';
+import type { OpenSheet } from '../seams/index.ts';
+
+export interface Score {
+  readonly sequence: TriggerSequence;
+  /** The last score that could be made. */
+  readonly whole: ScoreOf | null;
+  readonly issues: readonly Issue[];
+  /** False while it is what this metal usually wants. */
+  readonly isOwn: boolean;
+  edit: (change: Partial<TriggerSequence>, field: string) => void;
+  /** Back to what this metal usually wants. */
+  forget: () => void;
+}
+
+export function useScore(open: OpenSheet, machine: MachineResource | undefined): Score {
+  const { program, plan, sheet, store } = open;
+  const lengthMm = sheet.spec.lengthMm;
+  const gunLengthM = machine?.file.feeders[0]?.gunLengthM;
+  const outcome = useMemo(() => {
+    if (!program || !plan) return null;
+    const mode = machine && triggerModeFor(machine.file, program.sequence.trigger);
+    return scoreOf(
+      program,
+      { lengthMm, thicknessMm: plan.thicknessMm, gunLengthM },
+      mode?.same ? habitOf(mode.mode) : usualHabit,
+    );
+  }, [program, plan, lengthMm, gunLengthM, machine]);
+  const [last, setLast] = useState<ScoreOf | null>(null);
+  if (outcome?.ok && last !== outcome.value) setLast(outcome.value);
+  const sequence = program?.sequence ?? plainSequence;
+  const edit = useCallback(
+    (change: Partial<TriggerSequence>, field: string) =>
+      store.getState().edit((current) => {
+        const before = current.choice.sequence ?? sequence;
+        return { ...current, choice: { ...current.choice, sequence: { ...before, ...change } } };
+      }, `sequence ${field}`),
+    [store, sequence],
+  );
+  const forget = useCallback(
+    () =>
+      store
+        .getState()
+        .edit((current) => ({ ...current, choice: { ...current.choice, sequence: null } }), 'sequence usual'),
+    [store],
+  );
+  return useMemo(
+    () => ({
+      sequence,
+      whole: outcome?.ok ? outcome.value : last,
+      issues: outcome && !outcome.ok ? outcome.issues : [],
+      isOwn: sheet.choice.sequence !== null,
+      edit,
+      forget,
+    }),
+    [sequence, outcome, last, sheet.choice.sequence, edit, forget],
+  );
+}

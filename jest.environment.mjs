@@ -25,6 +25,8 @@ export default class WebEnvironment extends TestEnvironment {
     // jsdom's own lack `any` and `timeout`, and Node's Request takes only Node's signals.
     for (const name of ['AbortController', 'AbortSignal']) this.global[name] = globalThis[name];
     this.global.ResizeObserver ??= ObserverStub;
+    // Nothing is painted here; views have to bear a canvas without a context.
+    this.global.HTMLCanvasElement.prototype.getContext = () => null;
     this.global.IntersectionObserver ??= ObserverStub;
     this.global.matchMedia ??= (query) => ({
       matches: false,

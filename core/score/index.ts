@@ -22,3 +22,4 @@ export { levelSpan, sampleScore, type ScoreSample } from './samples.ts';
 export { scoreOf, type ScoreOf, type ScoreSeam } from './score.ts';
 export { stitchPlan, tackMmOf, tackRanges, tackSchedule, type StitchPlan, type TackSchedule } from './tacks.ts';
 export { phaseTrimMm, scoreTotals, type PhaseSum, type ScoreTotals } from './totals.ts';
+export { foldAt, foldRoom, foldsOf, timeMap, type Fold, type TimeMap } from './time-map.ts';

@@ -120,7 +120,16 @@ function sheetOf({ id, name, grade, input }: Scenario): { spec: SeamSpec; choice
       lengthMm: seam.lengthMm,
       travelMmPerMin: seam.travelMmPerMin ?? null,
     },
-    choice: { mode: input.mode, filler, gas, diameterMm, arcHabit, wireFeedMPerMin: null, tune: null, sequence: scores[id] ?? null },
+    choice: {
+      mode: input.mode,
+      filler,
+      gas,
+      diameterMm,
+      arcHabit,
+      wireFeedMPerMin: null,
+      tune: null,
+      sequence: scores[id] ?? null,
+    },
   };
 }
 

@@ -8,12 +8,19 @@ import {
   jointRule,
   positionName,
   quantityFacts,
+  scoreOf,
+  sequenceOnMachine,
   translate,
   wireSizeLabel,
   type DialQuantity,
   type DialSetting,
+  type HeldInSlot,
+  type Program,
+  type Translation,
   type UnitSystem,
 } from '@fox-tempo/core';
+import { sequenceLines } from './sequence-lines.ts';
+import { sequencePicture } from './sequence-picture.ts';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 
 const quiet = '#6A6053';
@@ -27,6 +34,7 @@ export function cardDocument(
   paper: CardPaper,
   units: UnitSystem,
   printedAt: Date,
+  slots: readonly HeldInSlot[] = [],
 ): TDocumentDefinitions {
   const { program, spec } = revision;
   const card = translate(file, program);
@@ -68,6 +76,7 @@ export function cardDocument(
     ...card.warnings.map((warning) => warning.message),
     ...card.notCarried.map(({ what, nearest }) => `Not on this machine: ${what}. Nearest: ${nearest}.`),
   ];
+  const startAndStop = sequenceBlock(file, program, spec, card, slots);
   const two = dialRows.length > (paper === 'A5' ? 8 : 12);
   return {
     pageSize: paper,
@@ -99,6 +108,7 @@ export function cardDocument(
         ].map((own) => dialTable([own])),
         columnGap: 12,
       },
+      ...startAndStop,
       ...(notes.length > 0 ? [{ ul: notes, fontSize: 8, margin: [0, 6, 0, 0] } satisfies Content] : []),
       { text: 'Before the first arc', bold: true, fontSize: 10, margin: [0, 8, 0, 2] },
       {
@@ -122,6 +132,35 @@ export function cardDocument(
       ],
     }),
   };
+}
+
+/** The sequence as a picture in this machine's words, with what the hand does. Nothing where it cannot be made. */
+function sequenceBlock(
+  file: MachineResource['file'],
+  program: Program,
+  { lengthMm, thicknessesMm }: SeamResource['spec'],
+  card: Translation,
+  slots: readonly HeldInSlot[],
+): Content[] {
+  const there = sequenceOnMachine(file, program, card);
+  const whole = scoreOf(there.asRun, { lengthMm, thicknessMm: Math.min(...thicknessesMm) }, there.habit);
+  if (!whole.ok) return [];
+  const lines = sequenceLines(whole.value, file, slots);
+  return [
+    {
+      unbreakable: true,
+      stack: [
+        {
+          text: ['Start and stop', there.mode ? `: ${there.mode.label}` : ''].join(''),
+          bold: true,
+          fontSize: 11,
+          margin: [0, 8, 0, 2],
+        },
+        { svg: sequencePicture(whole.value, there), width: 380 },
+        { ol: lines, fontSize: 8, margin: [0, 2, 0, 0] },
+      ],
+    },
+  ];
 }
 
 function halves<T>(list: readonly T[]): [T[], T[]] {

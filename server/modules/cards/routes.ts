@@ -4,6 +4,7 @@ import type { Database } from '../../db/connection.ts';
 import { HttpProblem, orProblem } from '../../http/problem.ts';
 import { requireMachine } from '../machines/service.ts';
 import { requireSeam } from '../seams/service.ts';
+import { currentEntries } from '../slots/repo.ts';
 import { cardDocument } from './card-document.ts';
 import { renderPdf } from './pdf.ts';
 
@@ -15,7 +16,12 @@ export function cardRoutes(db: Database): Router {
     const seam = await requireSeam(db, request.params.id);
     const machine = await requireMachine(db, machineId);
     if (!seam.revision) throw new HttpProblem('not-found', `${seam.spec.name} has no saved setting to print.`);
-    const pdf = await renderPdf(cardDocument(seam, seam.revision, machine, paper, units, new Date()));
+    const slots = (await currentEntries(db, machineId)).map(({ slot, seamName, program }) => ({
+      slot,
+      name: seamName,
+      program,
+    }));
+    const pdf = await renderPdf(cardDocument(seam, seam.revision, machine, paper, units, new Date(), slots));
     const name = `${machine.file.name} ${seam.spec.name} r${seam.revision.number}.pdf`.replace(/[^\w .,-]+/g, '');
     response.type('application/pdf').set('Content-Disposition', `inline; filename="${name}"`).send(pdf);
   });

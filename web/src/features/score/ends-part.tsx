@@ -1,5 +1,5 @@
 /** Start and stop from the simulated arc: run-in full against slow, the wire left, both ends judged, and the next burn-back from two taps. */
-import { Box, Heading } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import type { ScoreOf } from '@fox-tempo/core';
 import { Notice } from '../../ui/notice.tsx';
@@ -102,13 +102,5 @@ function StartTable({ runs }: { readonly runs: readonly StartRun[] }) {
         )}
       </tbody>
     </Table>
-  );
-}
-
-export function SmallHead({ children }: { readonly children: string }) {
-  return (
-    <Heading as="h3" textStyle="label" color="quiet" fontWeight={600}>
-      {children}
-    </Heading>
   );
 }

@@ -1,6 +1,5 @@
 /** The handles of a score: which number each moves sideways and which up and down, where it stands, and what a nudge makes of it. */
 import {
-  phaseNames,
   schoolFacts,
   sequenceRanges,
   type Phase,
@@ -222,9 +221,4 @@ export function handleValue({ time, level, tap }: Handle, sequence: TriggerSeque
     ...(tap === undefined ? [] : [`at ${(sequence.tapsAtMm[tap] ?? 0).toFixed(0)} mm`]),
   ];
   return parts.join(', ');
-}
-
-export function phaseLabel(phase: Phase): string {
-  const name = phaseNames[phase];
-  return name.charAt(0).toUpperCase() + name.slice(1);
 }

@@ -8,7 +8,8 @@ import type { LevelUnit } from './levels.ts';
 import { paintStaves, staveLayout, xOf } from './paint-staves.ts';
 import type { PlaySession } from './play-session.ts';
 import { pictureOf } from './staves.tsx';
-import { fitted, held, timeMap } from './time-map.ts';
+import { timeMap } from '@fox-tempo/core';
+import { fitted, held } from './window.ts';
 import { useWidth } from './use-width.ts';
 
 const height = 356;

@@ -21,7 +21,8 @@ import { paints, ready, sharpness } from './canvas.ts';
 import { DryTest } from './dry-test.tsx';
 import { paintStaves, staveLayout } from './paint-staves.ts';
 import { pictureOf } from './staves.tsx';
-import { fitted, foldsOf, timeMap } from './time-map.ts';
+import { foldsOf, timeMap } from '@fox-tempo/core';
+import { fitted } from './window.ts';
 import { useWidth } from './use-width.ts';
 
 export interface MachinesPartProps {

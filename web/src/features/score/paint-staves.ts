@@ -13,7 +13,8 @@ import {
   type SeamScore,
 } from '@fox-tempo/core';
 import type { ColourName } from '../../ui/theme/colours.ts';
-import { foldAt, tickStep, type Fold, type TimeMap, type Window } from './time-map.ts';
+import { foldAt, type Fold, type TimeMap } from '@fox-tempo/core';
+import { tickStep, type Window } from './window.ts';
 
 export interface StaveBox {
   readonly top: number;

@@ -60,7 +60,7 @@ function open(withArc = true) {
     whole: made.value,
     light: () => heard?.onSlice(slice(true)),
     lose: () => heard?.onLost('out of memory'),
-    run(seconds: number) {
+    run: (seconds: number): void => {
       for (let done = 0; done < seconds - 1e-9; done += 0.016) {
         nowMs += 16;
         session.tick();

@@ -1,7 +1,8 @@
 /** What of a score is seen: its time map, fold and window, moved by wheel, keys, buttons and the hand. */
 import type { ScoreOf } from '@fox-tempo/core';
 import { useCallback, useMemo, useState } from 'react';
-import { fitted, foldsOf, held, timeMap, zoomed, type TimeMap, type Window } from './time-map.ts';
+import { foldsOf, timeMap, type TimeMap } from '@fox-tempo/core';
+import { fitted, held, zoomed, type Window } from './window.ts';
 
 export interface View {
   readonly map: TimeMap;

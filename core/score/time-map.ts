@@ -1,4 +1,4 @@
-/** Seconds to pixels, with the steady stretches of a weld folded away: start and end keep their room, and a fold says how much it hides. */
+/** Seconds to room on paper, with the steady stretches of a weld folded away: start and end keep their room, and a fold says how much it hides. */
 
 export interface Fold {
   readonly fromS: number;
@@ -58,35 +58,4 @@ export function timeMap(untilS: number, folds: readonly Fold[]): TimeMap {
 /** The fold a moment lies in; undefined where the paper is flat. */
 export function foldAt({ folds }: TimeMap, atS: number): Fold | undefined {
   return folds.find(({ fromS, toS }) => atS > fromS && atS < toS);
-}
-
-/** What of the paper is seen: from a place, at a scale. */
-export interface Window {
-  readonly from: number;
-  readonly pxPerS: number;
-}
-
-export function fitted(map: TimeMap, widthPx: number): Window {
-  return { from: 0, pxPerS: widthPx / Math.max(map.room, 0.1) };
-}
-
-/** Zoomed about a pixel, kept within the paper; never smaller than the whole, never closer than 20 ms across. */
-export function zoomed(now: Window, by: number, aboutPx: number, map: TimeMap, widthPx: number): Window {
-  const least = widthPx / Math.max(map.room, 0.1);
-  const pxPerS = Math.min(Math.max(now.pxPerS * by, least), widthPx / 0.02);
-  const under = now.from + aboutPx / now.pxPerS;
-  return held({ pxPerS, from: under - aboutPx / pxPerS }, map, widthPx);
-}
-
-/** Scrolled to where it does not leave the paper. */
-export function held(now: Window, map: TimeMap, widthPx: number): Window {
-  const seen = widthPx / now.pxPerS;
-  return { ...now, from: Math.min(Math.max(now.from, 0), Math.max(map.room - seen, 0)) };
-}
-
-/** Distance of ticks so that their figures do not touch: 1, 2 or 5 times a power of ten. */
-export function tickStep(pxPerUnit: number, leastPx = 64): number {
-  const least = leastPx / pxPerUnit;
-  const power = 10 ** Math.floor(Math.log10(least));
-  return ([1, 2, 5, 10].find((step) => step * power >= least) ?? 10) * power;
 }

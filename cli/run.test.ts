@@ -1,4 +1,5 @@
 import { spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
 import { runVerb } from './run.ts';
@@ -52,6 +53,38 @@ describe('tempo', () => {
         pulse: { dropsPerPulse: 1 },
         bands: { meanCurrentA: expect.any(Array) },
       },
+    });
+  });
+
+  it('plays presses through a program’s sequence, with the fixed names', () => {
+    const program = JSON.parse(
+      readFileSync(new URL('../docs/examples/lid-seam.tempo.json', import.meta.url), 'utf8'),
+    ) as object;
+    const played = run('sequence', {
+      program,
+      events: [
+        { atS: 0.5, action: 'press' },
+        { atS: 2.5, action: 'release' },
+      ],
+      untilS: 6,
+      sampleEveryS: 0.5,
+    });
+    expect(played).toMatchObject({
+      ok: true,
+      value: {
+        phases: expect.arrayContaining([{ name: 'pre-gas', fromS: 0.5, toS: expect.any(Number) }]),
+        samples: expect.arrayContaining([
+          expect.objectContaining({ timeS: 0, gas: false, wireFeedMPerMin: 0, levelPercent: 0 }),
+        ]),
+      },
+    });
+    expect(run('sequence', { program, events: [{ atS: -1, action: 'press' }], untilS: 6 })).toMatchObject({
+      ok: false,
+      error: { error: { path: 'events.0.atS', code: 'negative-time' } },
+    });
+    expect(run('sequence', { program: { ...program, version: 9 }, events: [], untilS: 1 })).toMatchObject({
+      ok: false,
+      error: { error: { path: expect.stringMatching(/^program/) } },
     });
   });
 

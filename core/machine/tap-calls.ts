@@ -26,7 +26,7 @@ export function tapTargets(
 ): TapTarget[] {
   return tapCalls.map(({ taps, slot }) => {
     const held = slots.find((one) => one.slot === slot);
-    if (!held) return { taps, slot, name: null, warning: `memory ${slot} is empty: ${taps} taps may call anything` };
+    if (!held) return { taps, slot, name: null, warning: `memory ${slot} is empty, what comes is unknown` };
     const wrong = [
       ...(sameWire(held.program, loaded)
         ? []

@@ -76,7 +76,7 @@ export function cardDocument(
     ...card.warnings.map((warning) => warning.message),
     ...card.notCarried.map(({ what, nearest }) => `Not on this machine: ${what}. Nearest: ${nearest}.`),
   ];
-  const startAndStop = sequenceBlock(file, program, spec, card, slots);
+  const startAndStop = sequenceBlock(file, program, spec, card, paper, slots);
   const two = dialRows.length > (paper === 'A5' ? 8 : 12);
   return {
     pageSize: paper,
@@ -140,6 +140,7 @@ function sequenceBlock(
   program: Program,
   { lengthMm, thicknessesMm }: SeamResource['spec'],
   card: Translation,
+  paper: CardPaper,
   slots: readonly HeldInSlot[],
 ): Content[] {
   const there = sequenceOnMachine(file, program, card);
@@ -156,8 +157,8 @@ function sequenceBlock(
           fontSize: 11,
           margin: [0, 8, 0, 2],
         },
-        { svg: sequencePicture(whole.value, there), width: 380 },
-        { ol: lines, fontSize: 8, margin: [0, 2, 0, 0] },
+        { svg: sequencePicture(whole.value, there), width: paper === 'A5' ? 352 : 440 },
+        { ol: lines, fontSize: 7.5, margin: [0, 2, 0, 0] },
       ],
     },
   ];

@@ -17,10 +17,10 @@ const line = '#DCD2BF';
 const russet = '#A8431C';
 const soft = '#F2DDCF';
 
-const size = { width: 520, height: 148, left: 6, right: 6 };
+const size = { width: 520, height: 128, left: 6, right: 6 };
 const trigger = { top: 4, height: 15 };
 const gas = { top: 24, height: 8 };
-const level = { top: 38, height: 78 };
+const level = { top: 36, height: 60 };
 /** Highest level with some room above it. */
 const headroom = 1.12;
 
@@ -46,13 +46,13 @@ export function sequencePicture({ score }: Pick<ScoreOf, 'score'>, there: Sequen
     ...score.played.filter(isBurning).map((phase) => {
       const from = x(phase.name === 'run-in' ? (phase.litS ?? phase.fromS) : phase.fromS);
       const to = x(phase.toS);
-      return `<path d="M${from} ${floor}L${from} ${y(phase.fromPercent)}L${to} ${y(phase.toPercent)}L${to} ${floor}Z" fill="${soft}"/><path d="M${from} ${y(phase.fromPercent)}L${to} ${y(phase.toPercent)}" fill="none" stroke="${russet}" stroke-width="1.6"/>`;
+      return `<path d="M${from} ${floor}L${from} ${y(phase.fromPercent)}L${to} ${y(phase.toPercent)}L${to} ${floor}Z" fill="${soft}"/><line x1="${from}" y1="${y(phase.fromPercent)}" x2="${to}" y2="${y(phase.toPercent)}" stroke="${russet}" stroke-width="1.6"/>`;
     }),
     ...map.folds.map((fold) => {
       const from = x(fold.fromS);
       const to = x(fold.toS);
       const mm = score.gun.mmAt(fold.toS) - score.gun.mmAt(fold.fromS);
-      return `<rect x="${from}" y="0" width="${to - from}" height="${floor + 2}" fill="#ffffff"/><line x1="${from}" x2="${from}" y1="0" y2="${floor + 2}" stroke="${line}" stroke-dasharray="3 2"/><line x1="${to}" x2="${to}" y1="0" y2="${floor + 2}" stroke="${line}" stroke-dasharray="3 2"/>${label((from + to) / 2, floor + 11, `${mm.toFixed(0)} mm`, quiet, 'middle')}`;
+      return `<rect x="${from}" y="0" width="${to - from}" height="${floor + 2}" fill="#ffffff"/><line x1="${from}" x2="${from}" y1="0" y2="${floor + 2}" stroke="${line}" stroke-dasharray="3 2"/><line x1="${to}" x2="${to}" y1="0" y2="${floor + 2}" stroke="${line}" stroke-dasharray="3 2"/><text transform="translate(${(from + to) / 2 + 3} ${level.top + level.height / 2}) rotate(-90)" font-size="7.5" fill="${quiet}" text-anchor="middle">${mm.toFixed(0)} mm</text>`;
     }),
     ...words(score.played, there, map, x),
     '</svg>',
@@ -110,7 +110,7 @@ function words(
   });
 }
 
-function label(x: number, y: number, text: string, fill: string, anchor: 'start' | 'middle' = 'start'): string {
+function label(x: number, y: number, text: string, fill: string): string {
   const safe = text.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
-  return `<text x="${x.toFixed(1)}" y="${y}" font-size="7.5" fill="${fill}" text-anchor="${anchor}">${safe}</text>`;
+  return `<text x="${x.toFixed(1)}" y="${y}" font-size="7.5" fill="${fill}">${safe}</text>`;
 }

@@ -23,6 +23,7 @@ import { paintStaves, staveLayout } from './paint-staves.ts';
 import { pictureOf } from './staves.tsx';
 import { foldsOf, timeMap } from '@fox-tempo/core';
 import { fitted } from './window.ts';
+import { TapCalls } from './tap-calls.tsx';
 import { useWidth } from './use-width.ts';
 
 export interface MachinesPartProps {
@@ -109,6 +110,7 @@ function OnMachine({
           </Box>
         </Box>
       )}
+      {(file.tapCalls?.length ?? 0) > 0 && <TapCalls machine={machine} program={whole.program} />}
       {there.lost.length > 0 ? (
         <Notice level="caution" word={`What ${file.name} cannot do.`}>
           <Box as="ul" pl="4" listStyleType="disc" data-lost={file.name}>

@@ -6,7 +6,10 @@ import { resetSettings, showRoutes } from '../../testing/show.tsx';
 import { readSequenceText } from './file-part.tsx';
 import { loadScore, ScoreView } from './index.ts';
 
-const lists = { 'GET /api/machines': { items: [rowan, alder], next: null } };
+const lists = {
+  'GET /api/machines': { items: [rowan, alder], next: null },
+  'GET /api/machines/alder/slots': { items: [], next: null },
+};
 const warm = { ...plainSequence, ...sequenceTemplates.find(({ id }) => id === 'cold-plate-warm-hand')?.change };
 
 async function open(at = '/score/axle', table: Record<string, unknown> = {}) {
@@ -134,6 +137,11 @@ describe('the score', () => {
     expect(screen.getByRole('heading', { name: 'Press on, tap level' })).toBeTruthy();
     expect(screen.getByRole('heading', { name: 'Latched, two levels' })).toBeTruthy();
     expect(screen.getAllByText(/slope to main of 0.5 s; nearest: a step/).length).toBeGreaterThan(0);
+  });
+
+  it('checks memories called by taps against what is loaded', async () => {
+    await open('/score/axle/machines');
+    expect(await screen.findByText(/2 taps: memory 1. Do not: memory 1 is empty/)).toBeTruthy();
   });
 
   it('plans tacks and puts them on the score', async () => {

@@ -89,8 +89,10 @@ export function Play({
         <Box as="dt" color="quiet">
           Machine is
         </Box>
-        <Box as="dd" fontWeight={600} data-state={state.phase} role="status">
-          {phaseNames[state.phase]}
+        <Box as="dd" fontWeight={600}>
+          <span role="status" data-state={state.phase}>
+            {phaseNames[state.phase]}
+          </span>
         </Box>
         <Box as="dt" color="quiet">
           waits for

@@ -1,5 +1,5 @@
 /** The arc bench measured in headless Chromium without a GPU at 1280x800: printed by `npm run bench`. Nothing here fails a build. */
-/* global document, HTMLSelectElement, MutationObserver, requestAnimationFrame -- inside the page */
+/* global document, HTMLSelectElement, KeyboardEvent, MutationObserver, requestAnimationFrame, WheelEvent, window -- inside the page */
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -128,6 +128,92 @@ function frameMs(page) {
   );
 }
 
+/** The lid seam made long enough for two minutes of arc; the data are thrown away afterwards. */
+async function lengthenSeam(url, seamId, lengthMm) {
+  const seam = await (await fetch(`${url}/api/seams/${seamId}`)).json();
+  const people = await (await fetch(`${url}/api/people`)).json();
+  const saved = await fetch(`${url}/api/seams/${seamId}`, {
+    method: 'PUT',
+    headers: {
+      'content-type': 'application/json',
+      'if-match': `"${seam.version}"`,
+      'x-fox-person': people.items[0].id,
+    },
+    body: JSON.stringify({ spec: { ...seam.spec, lengthMm }, choice: seam.choice }),
+  });
+  if (!saved.ok) throw new Error(`the long seam could not be saved: ${await saved.text()}`);
+}
+
+/** Milliseconds between frames while a score is scrolled and zoomed by the wheel in every one of them. */
+function scoreFrameMs(page) {
+  return page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const staves = document.querySelector('[data-px-per-s]');
+        const { left, top } = staves.getBoundingClientRect();
+        const wheel = (deltaY, keys) =>
+          staves.dispatchEvent(
+            new WheelEvent('wheel', {
+              deltaY,
+              clientX: left + 400,
+              clientY: top + 100,
+              bubbles: true,
+              cancelable: true,
+              ...keys,
+            }),
+          );
+        const each = [];
+        let before = performance.now();
+        let count = 0;
+        const tick = (now) => {
+          each.push(now - before);
+          before = now;
+          count++;
+          if (count % 40 < 12) wheel(-120, { ctrlKey: true });
+          else if (count % 40 < 28) wheel(90, { shiftKey: true });
+          else wheel(120, { ctrlKey: true });
+          if (count < 200) requestAnimationFrame(tick);
+          else resolve(each.slice(10));
+        };
+        requestAnimationFrame(tick);
+      }),
+  );
+}
+
+/** Milliseconds from the trigger's key to the state on the page, each way, many times. */
+function keyToStateMs(page, rounds) {
+  return page.evaluate(async (count) => {
+    const state = document.querySelector('[data-state]');
+    const each = [];
+    const key = (type) => window.dispatchEvent(new KeyboardEvent(type, { code: 'Space', key: ' ', bubbles: true }));
+    const until = (phase) =>
+      new Promise((resolve) => {
+        if (state.getAttribute('data-state') === phase) resolve();
+        const observer = new MutationObserver(() => {
+          if (state.getAttribute('data-state') !== phase) return;
+          observer.disconnect();
+          resolve();
+        });
+        observer.observe(state, { attributes: true });
+      });
+    for (let round = 0; round < count; round++) {
+      for (const [type, phase] of [
+        ['keydown', 'pre-gas'],
+        ['keyup', 'post-gas'],
+      ]) {
+        const seen = until(phase);
+        const begun = performance.now();
+        key(type);
+        await seen;
+        each.push(performance.now() - begun);
+        await new Promise((resolve) => setTimeout(resolve, 120));
+      }
+      await until('idle');
+    }
+    return each;
+  }, rounds);
+}
+
 async function main() {
   await ensurePostgres();
   await ensureChromium();
@@ -148,12 +234,29 @@ async function main() {
     await page.getByText(/^here: /).waitFor({ timeout: 60_000 });
     const frames = await frameMs(page);
     const moves = await moveMs(page, 40);
+    const url = `http://127.0.0.1:${port}`;
+    await lengthenSeam(url, 'trike-lid-seam', 2300);
+    await page.goto(`${url}/score/trike-lid-seam`);
+    await page.getByRole('button', { name: 'Unfold main' }).click();
+    const arcWords = await page.getByText(/^Arc \d/).textContent();
+    const scored = await scoreFrameMs(page);
+    const keys = await keyToStateMs(page, 8);
     const row = (what, measured, budget) => say(`${what.padEnd(44)}  ${measured.padStart(10)}   ${budget}`);
     row('arc bench, first picture of a map', `${firstMs.toFixed(0)} ms`, 'within 300 ms');
     row('arc bench, map of 40 x 40', `${(wholeMs / 1000).toFixed(1)} s`, 'within 8 s on two workers');
     row('arc bench, cancelled map falls silent', `${cancelled.toFixed(0)} ms`, 'under 50 ms');
     row('arc bench, move to figures, 95th percentile', `${quantile(moves, 0.95).toFixed(0)} ms`, 'within 50 ms');
     row('arc bench, frames of the living arc, median', `${(1000 / quantile(frames, 0.5)).toFixed(0)} /s`, '30 or more');
+    row(
+      `score of ${/[\d.]+/.exec(arcWords)?.[0]} s of arc, frames scrolled and zoomed`,
+      `${(1000 / quantile(scored, 0.5)).toFixed(0)} /s`,
+      '30 or more',
+    );
+    row(
+      'score, key to state, median and worst',
+      `${quantile(keys, 0.5).toFixed(0)}, ${Math.max(...keys).toFixed(0)} ms`,
+      'under 30 ms',
+    );
   } finally {
     await browser.close();
     await server.stop();

@@ -2,9 +2,15 @@
 import { cpus, totalmem } from 'node:os';
 import {
   doublePulse,
+  drivenArc,
+  evaluateSequence,
   planSeam,
   programFromPlan,
+  scoreOf,
+  seamScore,
+  sequenceTemplates,
   simulate,
+  simulationOf,
   solvePulse,
   translate,
   type PlanInput,
@@ -90,7 +96,43 @@ const rows: Row[] = [
         },
       ]
     : []),
+  ...scoreRows(),
 ];
+
+/** A seam's sequence with slow beat, slopes and a tap: phases, gas, wire, current and place at ten thousand moments. */
+function scoreRows(): Row[] {
+  const rail = scenarios.find(({ id }) => id === 'trike-frame-rail');
+  const plan = rail && planSeam(rail.input);
+  if (!rail || !plan?.ok) return [];
+  const made = programFromPlan(rail.input, plan.value);
+  const change = sequenceTemplates.find(({ id }) => id === 'cold-plate-warm-hand')?.change;
+  const scored = { ...made, sequence: { ...made.sequence, ...change, tapsAtMm: [250] } };
+  const { events, untilS } = seamScore(scored, 420);
+  const question = { program: scored, events, untilS, sampleEveryS: untilS / 10_000 };
+  const driven = drivenArc(simulationOf(scored, { circuitMOhm: 15, seconds: 1, seed: 3 }), 1 / 24_000);
+  const second = { wireFeedMPerMin: scored.wireFeedMPerMin, trimMm: 0, powerOn: true };
+  return [
+    {
+      what: 'sequence, 10 000 samples',
+      measured: `${timed(() => evaluateSequence(question), 15, 3).toFixed(1)} ms`,
+      budget: 'under 10 ms',
+    },
+    {
+      what: 'whole score: sums, ends, crater, checks',
+      measured: `${timed(() => scoreOf(scored, { lengthMm: 420, thicknessMm: 4 }), 15, 3).toFixed(1)} ms`,
+      budget: '',
+    },
+    ...(driven.ok
+      ? [
+          {
+            what: 'arc driven by a trigger',
+            measured: `${(500 / timed(() => driven.value.step(0.5, second), 15, 1)).toFixed(0)} s per s`,
+            budget: 'far above 1',
+          },
+        ]
+      : []),
+  ];
+}
 
 console.log(
   `\n${cpus().length} × ${cpus()[0]?.model ?? 'unknown'}, ${(totalmem() / 2 ** 30).toFixed(0)} GiB, Node ${process.versions.node}\n`,

@@ -27,6 +27,10 @@ export function sampleScore(
   const samples: ScoreSample[] = [];
   let at = 0;
   let piece = 0;
+  // Most moments stand at the level of the one before.
+  let arc = electrical.at(0);
+  let lastLevel = Number.NaN;
+  let lastPhase: Phase | null = null;
   const untilS = played.at(-1)?.toS ?? 0;
   const count = Math.floor(untilS / everyS + 1e-9);
   for (let index = 0; index <= count; index++) {
@@ -39,7 +43,10 @@ export function sampleScore(
     const lit = isLit(phase, timeS);
     // While the drive stands the source burns on at the level it had.
     const burns = phase.name === 'burn-back' ? (played[at - 1]?.toPercent ?? 0) : level;
-    const arc = lit ? electrical.at((program.wireFeedMPerMin * burns) / 100, phaseTrimMm(program, phase.name)) : null;
+    if (lit && (burns !== lastLevel || phase.name !== lastPhase)) {
+      arc = electrical.at((program.wireFeedMPerMin * burns) / 100, phaseTrimMm(program, phase.name));
+      [lastLevel, lastPhase] = [burns, phase.name];
+    }
     const leg = gun.pieces[piece];
     samples.push({
       timeS,
@@ -47,8 +54,8 @@ export function sampleScore(
       gas: phase.gas,
       wireFeedMPerMin: (program.wireFeedMPerMin * level) / 100,
       levelPercent: level,
-      currentA: arc?.currentA ?? 0,
-      voltageV: arc?.voltageV ?? 0,
+      currentA: lit ? arc.currentA : 0,
+      voltageV: lit ? arc.voltageV : 0,
       mm: leg ? leg.fromMm + ((leg.toMm - leg.fromMm) * (timeS - leg.fromS)) / (leg.toS - leg.fromS) : 0,
     });
   }

@@ -80,7 +80,7 @@ function OnMachine({
   return (
     <Box mt="2" display="grid" gap="2">
       <Box>
-        <Heading as="h3" textStyle="heading">
+        <Heading as="h2" textStyle="heading">
           {mode?.label ?? 'No trigger mode described'}
           {mode && !there.sameSchool && (
             <Box as="span" fontWeight={400} fontSize="13px" color="ochre" ml="2">
@@ -100,7 +100,7 @@ function OnMachine({
       <Parts there={there} />
       {run.ok && (
         <Box>
-          <Heading as="h4" textStyle="label" color="quiet" fontWeight={600}>
+          <Heading as="h3" textStyle="label" color="quiet" fontWeight={600}>
             Your hand
           </Heading>
           <Box as="ol" pl="5" listStyleType="decimal" fontSize="13px">

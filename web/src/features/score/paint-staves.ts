@@ -81,7 +81,7 @@ export function paintStaves(context: CanvasRenderingContext2D, picture: StavePic
   context.save();
   context.beginPath();
   // A little over the edge, so that the first and last figures stand whole.
-  context.rect(layout.left - 7, 0, layout.width - layout.left - layout.right + 14, layout.height);
+  context.rect(layout.left - 12, 0, layout.width - layout.left - layout.right + 24, layout.height);
   context.clip();
   paintTime(context, picture, colour);
   paintMillimetres(context, picture, colour);
@@ -119,8 +119,8 @@ function paintGrounds(context: CanvasRenderingContext2D, { layout, isSmall }: St
   }
   if (isSmall) return;
   context.font = font(11, true);
-  context.fillText('s', layout.left - 10, 17);
-  context.fillText('mm', layout.left - 10, layout.height - 9);
+  context.fillText('s', layout.left - 20, 17);
+  context.fillText('mm', layout.left - 20, layout.height - 9);
 }
 
 function paintTime(context: CanvasRenderingContext2D, picture: StavePicture, colour: Colour): void {
@@ -181,7 +181,8 @@ function paintTrigger(context: CanvasRenderingContext2D, picture: StavePicture, 
     if (to < layout.left || from > layout.width) continue;
     context.fillStyle = colour('ink');
     rounded(context, from, top + 3, Math.max(to - from, 3), height - 6, 2);
-    const text = press.kind === 'tap' ? 'tap' : `hold ${(press.toS - press.fromS).toFixed(1)} s`;
+    const short = picture.program.sequence.trigger === 'latch' ? 'press' : 'tap';
+    const text = press.kind === 'tap' ? short : `hold ${(press.toS - press.fromS).toFixed(1)} s`;
     if (isSmall) continue;
     context.font = font(11, false, 600);
     if (to - from > 58) {
@@ -232,6 +233,10 @@ function paintWire(context: CanvasRenderingContext2D, picture: StavePicture, pha
   context.fillStyle = colour('metal');
   area(context, picture, phase, yOf, top + height, picture.program.slowBeat);
   context.fill();
+  context.strokeStyle = colour('metalEdge');
+  context.lineWidth = 1;
+  edge(context, picture, phase, yOf, picture.program.slowBeat);
+  context.stroke();
 }
 
 function paintCurrent(

@@ -64,7 +64,13 @@ export function Play({
             onPointerCancel={() => session.release()}
             onContextMenu={(event) => event.preventDefault()}
           >
-            {state.held ? 'Held' : running ? 'Trigger' : 'Hold to start'}
+            {state.held
+              ? 'Held'
+              : running
+                ? 'Trigger'
+                : rules.sequence.trigger === 'latch'
+                  ? 'Press to start'
+                  : 'Hold to start'}
           </Action>
           <Box
             aria-live="off"

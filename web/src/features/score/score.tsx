@@ -84,7 +84,12 @@ function LoadedScore({
   const score = useScore(open, machine);
   const { seam, edited, saving } = open;
   const { whole, issues } = score;
-  const canSave = edited && open.issues.length === 0 && issues.length === 0 && saving.kind !== 'saving';
+  const canSave =
+    (edited || seam.revision === null) &&
+    whole !== null &&
+    open.issues.length === 0 &&
+    issues.length === 0 &&
+    saving.kind !== 'saving';
   useSheetKeys({ undo: open.undo, redo: open.redo, save: open.save, canSave });
   const later = useDeferredValue(open.program);
   const isSaved = seam.revision !== null && !edited;
@@ -278,7 +283,7 @@ function Open({
               onSelect={select}
             />
           </Box>
-          <Box display="grid" gap="3" minWidth={0}>
+          <Box display="grid" gap="3" minWidth={0} order={{ base: -1, lg: 0 }}>
             <Play whole={whole} session={session} sound={sound} onSound={setSound} />
             <Checks whole={whole} onSelect={select} />
           </Box>

@@ -29,7 +29,7 @@ export function TapCalls({ machine, program }: { readonly machine: MachineResour
   }, [machine, program]);
   return (
     <Box>
-      <Heading as="h4" textStyle="label" color="quiet" fontWeight={600}>
+      <Heading as="h3" textStyle="label" color="quiet" fontWeight={600}>
         Taps at rest
       </Heading>
       {found.kind === 'loading' && (

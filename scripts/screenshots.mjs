@@ -20,6 +20,26 @@ async function mapDrawn(page) {
   await page.getByRole('button', { name: 'Pause the arc' }).click();
 }
 
+/** A held start, let go, and a tap to the second level; still burning. */
+async function playedToSecond(page) {
+  const isState = (phase) => page.locator(`[data-state=${phase}]`).waitFor({ timeout: 8_000 });
+  await page.keyboard.down('Space');
+  await isState('start');
+  await page.waitForTimeout(800);
+  await page.keyboard.up('Space');
+  await isState('main');
+  await page.waitForTimeout(1500);
+  await page.keyboard.down('Space');
+  await page.waitForTimeout(120);
+  await page.keyboard.up('Space');
+  await isState('second');
+  await page.waitForTimeout(900);
+}
+
+async function belowStaves(page) {
+  await page.getByRole('navigation', { name: 'Parts of the score' }).evaluate((node) => node.scrollIntoView());
+}
+
 /** Name of the picture, where it is taken, and what is done before. */
 const pictures = [
   { name: 'today-day', path: '/today' },
@@ -27,22 +47,6 @@ const pictures = [
   { name: 'seam-sheet-day', path: '/seams/axle-plate-to-tube' },
   { name: 'seam-sheet-night', path: '/seams/trike-box-floor', theme: 'night' },
   { name: 'seam-sheet-us-tablet', path: '/seams/sink-flange-lap', size: tablet, units: 'us' },
-  {
-    name: 'seam-sheet-sums',
-    path: '/seams/counter-corner',
-    act: async (page) => {
-      await page.getByRole('button', { name: /^Mean current/ }).click();
-      await page.getByRole('button', { name: /^Wire feed/ }).click();
-      await page.getByRole('button', { name: /^Arc length/ }).click();
-    },
-  },
-  {
-    name: 'seam-sheet-simulated',
-    path: '/seams/trike-frame-node',
-    act: async (page) => {
-      await page.getByRole('heading', { name: 'Fast pulse' }).evaluate((node) => node.scrollIntoView());
-    },
-  },
   { name: 'wire-and-gas-day', path: '/seams/trike-frame-node/wire' },
   {
     name: 'set-up-tablet',
@@ -64,34 +68,15 @@ const pictures = [
       await page.getByRole('heading', { name: 'Sweet-spot map' }).evaluate((node) => node.scrollIntoView());
     },
   },
-  {
-    name: 'bench-beat-tablet',
-    path: '/bench/trike-lid-seam',
-    size: tablet,
-    act: async (page) => {
-      await mapDrawn(page);
-      await page.getByText(/^Slow low, .*kW/).waitFor();
-      await page.getByRole('heading', { name: 'Slow beat' }).evaluate((node) => node.scrollIntoView());
-    },
-  },
+  { name: 'score-day', path: '/score/trike-frame-rail' },
+  { name: 'score-night', path: '/score/trike-frame-rail', theme: 'night' },
+  { name: 'score-play-day', path: '/score/trike-frame-rail', act: playedToSecond },
+  { name: 'score-play-night', path: '/score/trike-frame-rail', theme: 'night', act: playedToSecond },
+  { name: 'score-machines-day', path: '/score/trike-frame-rail/machines', act: belowStaves },
+  { name: 'score-machines-night', path: '/score/trike-frame-rail/machines', theme: 'night', act: belowStaves },
   { name: 'machine-dials-day', path: '/machines/hazel' },
-  {
-    name: 'machine-chart-night',
-    path: '/machines/rowan/chart',
-    theme: 'night',
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Teach line 12' }).click();
-      await page.locator('[aria-label^="Current against feed"] svg').waitFor();
-      await page.getByRole('button', { name: 'Teach line 12' }).evaluate((node) => node.scrollIntoView());
-    },
-  },
   { name: 'compare-day', path: '/machines/compare?left=rowan&right=alder&seam=trike-lid-seam' },
   { name: 'stock-day', path: '/library/stock' },
-  {
-    name: 'seam-sheet-refused',
-    path: '/seams/counter-corner',
-    act: (page) => page.getByLabel('Gas', { exact: true }).selectOption('C1'),
-  },
 ];
 
 async function main() {

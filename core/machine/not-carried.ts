@@ -110,6 +110,7 @@ function fixedIn(mode: TriggerMode | undefined, quantity: DialQuantity, { figure
   const level = levels[quantity];
   if (level === undefined) return mode?.fixed?.[quantity as SequenceNumber];
   const percent = mode?.fixed?.[level];
+  // Its own percentage is of what its main dial shows.
   return percent === undefined ? undefined : (percent / 100) * (figures.wireFeedMPerMin ?? 0);
 }
 

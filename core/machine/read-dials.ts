@@ -108,7 +108,7 @@ export function readDials(
     : { pulse: null, warnings: [] };
   const usual = usualSequence(wire.filler, 3, 300);
   const percent = (level: number | undefined, otherwise: number) =>
-    level === undefined ? otherwise : (100 * level) / setFeed;
+    level === undefined ? otherwise : (100 * level) / wireFeedMPerMin;
   const program: Program = {
     ...wire,
     mode,

@@ -31,7 +31,8 @@ export function wishedFigures(
   const setFeed = said ? setFeedOf(said.to) : program.wireFeedMPerMin;
   const lineOffsetMm = line ? (offsetOfLine(line, arc, setFeed, circuitMOhm) ?? 0) : 0;
   const { sequence } = program;
-  const level = (percent: number) => (setFeed * percent) / 100;
+  // Levels lean on the mean feed, whichever level of a slow beat the main dial shows.
+  const level = (percent: number) => (program.wireFeedMPerMin * percent) / 100;
   const figures: Figures = {
     wireFeedMPerMin: setFeed,
     ...defined('meanCurrentA', arc.currentAt(setFeed)),

@@ -340,3 +340,18 @@ describe('the sequence question', () => {
     });
   });
 });
+
+describe('levels with a slow beat', () => {
+  const { program } = programOf('trike-frame-rail', warm);
+  const said = (machine: typeof rowan) =>
+    translate(machine, program).dials.find(({ quantity }) => quantity === 'startFeedMPerMin');
+
+  it('are of the mean feed, though the main dial of two schools shows the high level', () => {
+    const wanted = 1.3 * program.wireFeedMPerMin;
+    for (const machine of [rowan, hazel, alder]) {
+      // Half a step of the widest of them, 5 % of the high level.
+      expect(Math.abs((said(machine)?.reachedQuantity ?? 0) - wanted)).toBeLessThan(0.3);
+    }
+    expect(said(hazel)?.display).not.toBe('130');
+  });
+});

@@ -45,7 +45,11 @@ export function programOf(
   const plan = planSeam(input);
   if (!plan.ok) return plan;
   const usual = programFromPlan(input, plan.value);
-  const planned = choice.sequence ? { ...usual, sequence: choice.sequence } : usual;
+  const planned = {
+    ...usual,
+    ...(choice.sequence ? { sequence: choice.sequence } : {}),
+    ...(choice.gun ? { gun: choice.gun } : {}),
+  };
   if (choice.tune === null) return success({ plan: plan.value, program: planned });
   const moved = tuned(planned, { ...noTune, ...choice.tune });
   return moved.ok ? success({ plan: plan.value, program: moved.value }) : moved;

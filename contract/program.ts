@@ -1,5 +1,6 @@
 /** The program file, version 2: the physical setting a revision keeps; and what a person chooses, from which it is computed. */
 import {
+  gunRanges,
   mostTaps,
   plainSequence,
   sequenceRanges,
@@ -55,6 +56,12 @@ export const triggerSequence = z.object({
   stitchOffS: added('stitchOffS'),
 });
 
+/** Work angle in the joint; travel angle along it, plus pushes, minus drags; °. */
+const gunAngles = z.object({
+  workDeg: z.number().min(gunRanges.workDeg[0]).max(gunRanges.workDeg[1]),
+  travelDeg: z.number().min(gunRanges.travelDeg[0]).max(gunRanges.travelDeg[1]),
+});
+
 export const programFile = z.looseObject({
   format: z.literal('fox-tempo/program'),
   version: z.literal(programVersion),
@@ -79,6 +86,7 @@ export const programFile = z.looseObject({
   ctwdMm: ranged('ctwdMm'),
   travelMmPerMin: z.number().positive(),
   gasFlowLPerMin: z.number().min(0).max(60),
+  gun: gunAngles.optional(),
   origin: z.enum(['rule', 'rule, feed chosen', 'read from a machine']),
 });
 
@@ -105,6 +113,8 @@ export const programChoice = z.strictObject({
   tune: tune.nullable().default(null),
   /** null: the start and stop that this metal usually wants. */
   sequence: triggerSequence.nullable().default(null),
+  /** Left out: as practice points it. */
+  gun: gunAngles.optional(),
 });
 
 export type ProgramFile = z.infer<typeof programFile>;

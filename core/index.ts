@@ -98,6 +98,7 @@ export {
   senseWords,
   simulationOf,
   sourceVolts,
+  startLag,
   taughtLine,
   translate,
   triggerTestFor,
@@ -126,6 +127,7 @@ export {
   type ModeFor,
   type HeldInSlot,
   type PlainLatch,
+  type StartLag,
   type TapTarget,
   type NotCarried,
   type NumericScale,
@@ -194,6 +196,10 @@ export {
   type Warning,
 } from './outcome/index.ts';
 export {
+  gunRanges,
+  gunWords,
+  usualGun,
+  type GunAngles,
   jointRule,
   jointRules,
   joints,

@@ -39,3 +39,4 @@ export type { DialSetting } from './dial-setting.ts';
 export { senseWords, taughtLine, translate, type ShownFigure, type Translation } from './translate.ts';
 export { drawnLatch, plainLatches, withPlainLatch, type PlainLatch } from './plain-latch.ts';
 export { tapTargets, type HeldInSlot, type TapTarget } from './tap-calls.ts';
+export { startLag, type StartLag } from './start-lag.ts';

@@ -1,7 +1,7 @@
 /** A program: the physical setting for one wire, gas and mode, in the core's units. What machines are told, and what revisions keep. */
 import type { FillerCode } from '../consumables/index.ts';
 import type { CanonicalBeat } from '../double-pulse/index.ts';
-import type { Plan, PlanInput, PlanMode } from '../plan/index.ts';
+import { usualGun, type GunAngles, type Plan, type PlanInput, type PlanMode } from '../plan/index.ts';
 import { usualSequence, type TriggerSequence } from '../sequence/index.ts';
 
 export interface ProgramPulse {
@@ -31,6 +31,8 @@ export interface Program {
   readonly ctwdMm: number;
   readonly travelMmPerMin: number;
   readonly gasFlowLPerMin: number;
+  /** Left out in programs written before it was a field. */
+  readonly gun?: GunAngles | undefined;
   /** Where the setting came from; a welder trusts an own earlier pass more than a rule. */
   readonly origin: 'rule' | 'rule, feed chosen' | 'read from a machine';
 }
@@ -51,6 +53,7 @@ export function programFromPlan(input: PlanInput, plan: Plan): Program {
     ctwdMm: plan.ctwdMm,
     travelMmPerMin: plan.travelMmPerMin,
     gasFlowLPerMin: plan.gasFlowLPerMin,
+    gun: usualGun(input.seam.joint, input.seam.thicknessesMm, input.filler),
     origin: input.wireFeedMPerMin === undefined ? 'rule' : 'rule, feed chosen',
   };
 }

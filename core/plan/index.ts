@@ -1,3 +1,4 @@
+export { gunRanges, gunWords, usualGun, type GunAngles } from './gun-angles.ts';
 export type { Band, Bands } from './bands.ts';
 export type { Because } from './because.ts';
 export type { PlanFigures } from './figures.ts';

@@ -9,7 +9,7 @@ import type { Program } from '../machine/index.ts';
 import { isLit, percentAt, phaseAt } from '../sequence/index.ts';
 import { beadWidthMm } from './crater.ts';
 import { electricalOf, type ElectricalOf } from './electrical.ts';
-import type { SeamScore } from './intended.ts';
+import { seamScore, type SeamScore } from './intended.ts';
 import { phaseTrimMm } from './totals.ts';
 
 export interface EndJudged {
@@ -30,6 +30,8 @@ export interface EndsJudged {
 const diffusivity = { steel: 8, stainless: 5, aluminium: 65, 'copper-silicon': 18 } as const;
 export const coldBelow = 0.75;
 export const hotAbove = 1.3;
+/** First millimetres this warm need no longer start. */
+const warmEnough = 0.85;
 /** Places judged at each end, and how much of a seam counts as its end, mm. */
 const places = 8;
 export const endMm = 10;
@@ -71,6 +73,18 @@ export function judgeEnds(
     last: judged(last, `The last ${within.toFixed(0)} mm`, alpha, regime),
     along,
   };
+}
+
+/** Seconds of start that bring the first millimetres to main's warmth (N75), on a grid of 0.1 s; null where no hold up to 5 s does. */
+export function holdForWarmth(program: Program, thicknessMm: number, lengthMm: number): number | null {
+  const electrical = electricalOf(program);
+  const warmthFor = (startS: number) => {
+    const tried = { ...program, sequence: { ...program.sequence, startS } };
+    return judgeEnds(tried, thicknessMm, seamScore(tried, lengthMm), electrical).first.warmth;
+  };
+  // Held longer is warmer until the first millimetres are past; the shortest hold that is enough.
+  for (let tenths = 0; tenths <= 50; tenths++) if (warmthFor(tenths / 10) >= warmEnough) return tenths / 10;
+  return null;
 }
 
 function sample(from: number, to: number, warmthAt: (mm: number) => number | undefined): number {

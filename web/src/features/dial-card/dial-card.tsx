@@ -6,6 +6,7 @@ import {
   fillerOf,
   formatWithUnit,
   gasOf,
+  gunWords,
   quantityFacts,
   sameWire,
   translate,
@@ -234,6 +235,14 @@ function ByHand({ program, units }: { program: Program; units: UnitSystem }) {
           where="time a marked length"
           {...figure(formatWithUnit(program.travelMmPerMin, 'travel', units))}
         />
+        {program.gun && (
+          <DialLine
+            label="Gun"
+            where="in the joint from the lower plate, along it"
+            display={gunWords(program.gun)}
+            unit=""
+          />
+        )}
       </Box>
     </>
   );

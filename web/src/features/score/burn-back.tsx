@@ -63,8 +63,8 @@ export function BurnBack({
   const applied =
     advice !== null && Math.abs(advice.nextMs - burnBackMs) < 0.5 && advice.endPulse === score.sequence.endPulse;
   return (
-    <Panel title="Burn-back from what is left" px="4" py="3" gridColumn={{ lg: '1 / -1' }}>
-      <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.3fr 1fr' }}>
+    <Panel title="Burn-back from what is left" px="4" py="3">
+      <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.3fr 1fr', lg: '1fr' }}>
         <Box>
           <Box fontSize="13px" color="quiet" mb="1">
             After a stop, gun clear of the part: how was the wire, then what is on its end? Two taps. Snip a ball before

@@ -1,12 +1,21 @@
 /** What the score is warned of, each with a way to the number that mends it. */
 import { Box } from '@chakra-ui/react';
-import { schoolFacts, type Phase, type ScoreOf } from '@fox-tempo/core';
+import { schoolFacts, type Phase, type ScoreOf, type StartLag } from '@fox-tempo/core';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 
-export function Checks({ whole, onSelect }: { readonly whole: ScoreOf; readonly onSelect: (phase: Phase) => void }) {
+export function Checks({
+  whole,
+  lag,
+  onSelect,
+}: {
+  readonly whole: ScoreOf;
+  /** An absolute start level left behind on the chosen machine. */
+  readonly lag: StartLag | null;
+  readonly onSelect: (phase: Phase) => void;
+}) {
   const { checks, program } = whole;
-  if (checks.length === 0) {
+  if (checks.length === 0 && lag === null) {
     return (
       <Notice level="note" word="Nothing stands out.">
         Start, slopes and end fit this seam, and both ends come out about as warm as the middle. Starts for trials: weld
@@ -19,6 +28,11 @@ export function Checks({ whole, onSelect }: { readonly whole: ScoreOf; readonly 
     (schoolFacts[program.sequence.trigger].ends !== 'none' || !['start', 'end', 'slope-out'].includes(phase));
   return (
     <Box as="section" aria-label="Checks" display="grid" gap="1.5">
+      {lag && (
+        <Notice level="caution" word="Start left behind.">
+          {lag.message}
+        </Notice>
+      )}
       {checks.map(({ code, level, phase, message }) => (
         <Notice key={`${code}${message}`} level={level}>
           {message}{' '}

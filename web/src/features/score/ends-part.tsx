@@ -8,6 +8,7 @@ import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { BurnBack } from './burn-back.tsx';
 import { StartTrace } from './start-trace.tsx';
 import type { Score } from './use-score.ts';
+import { TaperPanel } from './taper.tsx';
 import { useStarts, type StartRun } from './use-starts.ts';
 import { WarmthLine } from './warmth-line.tsx';
 
@@ -61,6 +62,7 @@ export function EndsPart({
           </li>
         </Box>
       </Panel>
+      <TaperPanel seamId={seamId} score={score} whole={whole} />
       <BurnBack seamId={seamId} score={score} whole={whole} machine={machine} starts={starts} />
     </Box>
   );

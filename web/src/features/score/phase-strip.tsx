@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import {
   formatWithUnit,
+  holdForWarmth,
   mostTaps,
   phaseNames,
   schoolFacts,
@@ -21,6 +22,7 @@ import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Tick } from '../../ui/tick.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
+import { GunFields } from './gun-fields.tsx';
 import { levelIn, levelUnitNames, levelUnits, otherLevels, percentFrom, type LevelUnit } from './levels.ts';
 import type { Score } from './use-score.ts';
 
@@ -157,6 +159,9 @@ function PhaseFields(props: PhaseStripProps): ReactNode {
     />
   );
   const sum = whole.totals.phases.find(({ phase }) => phase === selected);
+  /** The shortest start that warms the first millimetres; at most 5 s where none does. */
+  const workOutHold = () =>
+    edit({ startS: holdForWarmth(whole.program, whole.thicknessMm, whole.score.lengthMm) ?? 5 }, 'hold worked out');
   switch (selected) {
     case 'pre-gas':
       return (
@@ -183,7 +188,12 @@ function PhaseFields(props: PhaseStripProps): ReactNode {
           {level('startPercent', 'Start level')}
           {time('startS', isHeld ? 'Hold it for' : 'Start time', <Along sum={sum} />)}
           {trim('startTrimMm', hasTrims.start)}
-          <Because>{whole.ends.first.because}</Because>
+          <Because>
+            {whole.ends.first.because}
+            <Action kind="quiet" minHeight="32px" onClick={workOutHold}>
+              Work out the hold
+            </Action>
+          </Because>
         </>
       );
     case 'slope-in':
@@ -208,6 +218,7 @@ function PhaseFields(props: PhaseStripProps): ReactNode {
             {whole.program.slowBeat ? `, slow beat ${whole.program.slowBeat.frequencyHz.toFixed(1)} a second` : ''}. It
             is tuned at the arc bench.
           </Because>
+          {whole.program.gun && <GunFields seamId={props.seamId} gun={whole.program.gun} onGun={score.pointGun} />}
         </>
       );
     case 'second':

@@ -144,6 +144,34 @@ describe('the score', () => {
     expect(await screen.findByText(/2 taps: memory 1. Do not: memory 1 is empty/)).toBeTruthy();
   });
 
+  it('warns when the start that stands on the machine lies below main, and points the gun', async () => {
+    const behind = { ...rowan, standing: { ...rowan.standing!, dials: { ...rowan.standing!.dials, 'first-feed': 3 } } };
+    await open('/score/axle', {
+      'GET /api/machines': { items: [behind], next: null },
+      'GET /api/seams/axle': seam({ choice: { ...seam().choice!, sequence: warm } }),
+    });
+    expect(screen.getByText(/First feed on Rowan stands at 3.0 m\/min, below the main feed/)).toBeTruthy();
+    show('main');
+    fireEvent.change(field(/^Gun along it/), { target: { value: '-12' } });
+    expect(screen.getByText('40°, drag 12°')).toBeTruthy();
+    expect(localStorage.getItem('fox-tempo/draft/axle')).toContain('"travelDeg":-12');
+  });
+
+  it('works out how long a start has to be held', async () => {
+    const aluminium = { filler: 'aluminium-5356', gas: 'I1', diameterMm: 1.2 } as const;
+    await open('/score/axle', {
+      'GET /api/seams/axle': seam({
+        spec: { ...seam().spec, materialGroup: 'aluminium', thicknessesMm: [4, 4] },
+        choice: { ...seam().choice!, ...aluminium, sequence: { ...warm, startS: 0 } },
+        revision: null,
+      }),
+    });
+    show('start');
+    expect(field(/^Hold it for/).value).toBe('0');
+    fireEvent.click(screen.getByRole('button', { name: 'Work out the hold' }));
+    expect(Number(field(/^Hold it for/).value)).toBeGreaterThan(0);
+  });
+
   it('plans tacks and puts them on the score', async () => {
     await open('/score/axle/tacks');
     fireEvent.change(field(/^Spacing/), { target: { value: '40' } });

@@ -4,6 +4,7 @@ import type { MachineFile, MachineResource, SeamResource } from '@fox-tempo/cont
 import {
   phaseNames,
   sequenceOnMachine,
+  startLag,
   translate,
   withPlainLatch,
   wireWords,
@@ -206,6 +207,8 @@ function Open({
         : null,
     [machine, whole.program],
   );
+  const standing = machine?.standing?.dials;
+  const lag = machine && standing ? startLag(machine.file, standing, whole.program) : null;
   const onEdit = useCallback((change: Partial<TriggerSequence>, field: string) => score.edit(change, field), [score]);
   const onFound = useFound();
   const hasDial = (quantity: string) =>
@@ -285,7 +288,7 @@ function Open({
           </Box>
           <Box display="grid" gap="3" minWidth={0} order={{ base: -1, lg: 0 }}>
             <Play whole={whole} session={session} sound={sound} onSound={setSound} />
-            <Checks whole={whole} onSelect={select} />
+            <Checks whole={whole} lag={lag} onSelect={select} />
           </Box>
         </Box>
       )}

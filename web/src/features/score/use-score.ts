@@ -6,6 +6,7 @@ import {
   scoreOf,
   triggerModeFor,
   usualHabit,
+  type GunAngles,
   type Issue,
   type ScoreOf,
   type TriggerSequence,
@@ -21,6 +22,7 @@ export interface Score {
   /** False while it is what this metal usually wants. */
   readonly isOwn: boolean;
   edit: (change: Partial<TriggerSequence>, field: string) => void;
+  pointGun: (gun: GunAngles) => void;
   /** Back to what this metal usually wants. */
   forget: () => void;
 }
@@ -49,6 +51,10 @@ export function useScore(open: OpenSheet, machine: MachineResource | undefined):
       }, `sequence ${field}`),
     [store, sequence],
   );
+  const pointGun = useCallback(
+    (gun: GunAngles) => store.getState().edit((current) => ({ ...current, choice: { ...current.choice, gun } }), 'gun'),
+    [store],
+  );
   const forget = useCallback(
     () =>
       store
@@ -63,8 +69,9 @@ export function useScore(open: OpenSheet, machine: MachineResource | undefined):
       issues: outcome && !outcome.ok ? outcome.issues : [],
       isOwn: sheet.choice.sequence !== null,
       edit,
+      pointGun,
       forget,
     }),
-    [sequence, outcome, last, sheet.choice.sequence, edit, forget],
+    [sequence, outcome, last, sheet.choice.sequence, edit, pointGun, forget],
   );
 }

@@ -1,0 +1,27 @@
+/** Where the gun points (N62): work angle in the joint, travel angle along it, plus pushes and minus drags. Rules of practice, starts for trials. */
+import { fillerOf, type FillerCode } from '../consumables/index.ts';
+import { jointRule, type Joint } from './joints.ts';
+
+export interface GunAngles {
+  /** From the lower or first plate, °. */
+  readonly workDeg: number;
+  /** Off upright along the seam, °: plus pushes, minus drags. */
+  readonly travelDeg: number;
+}
+
+export const gunRanges = { workDeg: [10, 170], travelDeg: [-45, 45] } as const;
+
+export function usualGun(joint: Joint, thicknessesMm: readonly [number, number], filler: FillerCode): GunAngles {
+  const [first, second] = thicknessesMm;
+  const { shielding, family } = fillerOf(filler);
+  const isDragged = shielding === 'self' || filler === 'steel-flux-cored';
+  // In a fillet the arc looks a little more at the thicker plate.
+  const workDeg = jointRule(joint).isFillet ? (second > 1.4 * first ? 40 : first > 1.4 * second ? 50 : 45) : 90;
+  return { workDeg, travelDeg: isDragged ? -10 : family === 'aluminium' ? 12 : 8 };
+}
+
+/** As it is said: "45°, push 12°". */
+export function gunWords({ workDeg, travelDeg }: GunAngles): string {
+  const along = travelDeg === 0 ? 'upright' : `${travelDeg > 0 ? 'push' : 'drag'} ${Math.abs(travelDeg).toFixed(0)}°`;
+  return `${workDeg.toFixed(0)}°, ${along}`;
+}

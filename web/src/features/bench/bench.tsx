@@ -18,7 +18,7 @@ import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
-import { chosenMachine, DialCard, DialStrip } from '../dial-card/index.ts';
+import { BesideCard, chosenMachine } from '../dial-card/index.ts';
 import { SaveActs, useSheetKeys } from '../seams/index.ts';
 import { SeamSteps } from '../seam-steps/index.tsx';
 import { BeatPanel } from './beat-panel.tsx';
@@ -37,8 +37,6 @@ import { WhatIfPanel } from './what-if-panel.tsx';
 const Figures = memo(ArcFigures);
 const Beat = memo(BeatPanel);
 const Calibrate = memo(CalibratePanel);
-const Dials = memo(DialCard);
-const Strip = memo(DialStrip);
 const Ghost = memo(GhostPanel);
 const Map = memo(MapPanel);
 const Moves = memo(Controls);
@@ -166,123 +164,102 @@ function LoadedBench({
       <Box px="3" pt="1">
         <Steps seamId={seam.id} />
       </Box>
-      <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: 'minmax(0, 1fr) 318px' }} flex="1">
-        <Box
-          as="main"
-          id="content"
-          tabIndex={-1}
-          p="3"
-          display="grid"
-          gap="3"
-          alignContent="start"
-          minWidth={0}
-          onPointerUp={setting.settle}
-          onBlur={setting.settle}
-          onKeyUp={(event) => {
-            // A figure being typed is one step, however many keys it takes.
-            if (!(event.target instanceof HTMLInputElement && event.target.type === 'text')) setting.settle();
-          }}
-        >
-          <Refusals setting={setting} />
-          {arc.kind === 'failed' && (
-            <Notice level="caution" word="Not simulated." urgent>
-              {arc.message}{' '}
-              <Action kind="quiet" minHeight="32px" onClick={() => setAttempt(attempt + 1)}>
-                Run it again
-              </Action>
-            </Notice>
-          )}
-          {!program || !plan ? (
-            <Notice level="note">
-              This seam has no setting that could be made. <Link to={`/seams/${seam.id}`}>Look at its sheet</Link> for
-              the reason.
-            </Notice>
-          ) : (
-            <>
-              {seenLater ? (
-                <Seen run={seenLater} ghost={ghostRun?.simulation ?? null} isImagined={changed !== null} />
-              ) : (
-                <Box height="380px" display="grid" placeItems="center" color="quiet" role="status">
-                  Striking the simulated arc…
-                </Box>
-              )}
-              <Moves setting={setting} machine={machine} habit={habit} onHabit={setHabit} />
-              <Box
-                display="grid"
-                gap="3"
-                gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.45fr) minmax(0, 1fr)' }}
-                alignItems="start"
-              >
-                <Map
-                  setting={setting}
-                  program={program}
-                  machine={machine}
-                  circuitMOhm={circuitMOhm}
-                  correction={correction}
-                  ghost={ghost}
-                />
-                {steady && (
-                  <Figures
-                    run={steady}
-                    ghost={ghostRun?.simulation.metrics ?? null}
-                    program={laterProgram ?? program}
-                    plan={plan}
-                  />
-                )}
+      <BesideCard
+        machines={machines}
+        program={laterProgram}
+        print={print}
+        onPointerUp={setting.settle}
+        onBlur={setting.settle}
+        onKeyUp={(event) => {
+          // A figure being typed is one step, however many keys it takes.
+          if (!(event.target instanceof HTMLInputElement && event.target.type === 'text')) setting.settle();
+        }}
+      >
+        <Refusals setting={setting} />
+        {arc.kind === 'failed' && (
+          <Notice level="caution" word="Not simulated." urgent>
+            {arc.message}{' '}
+            <Action kind="quiet" minHeight="32px" onClick={() => setAttempt(attempt + 1)}>
+              Run it again
+            </Action>
+          </Notice>
+        )}
+        {!program || !plan ? (
+          <Notice level="note">
+            This seam has no setting that could be made. <Link to={`/seams/${seam.id}`}>Look at its sheet</Link> for the
+            reason.
+          </Notice>
+        ) : (
+          <>
+            {seenLater ? (
+              <Seen run={seenLater} ghost={ghostRun?.simulation ?? null} isImagined={changed !== null} />
+            ) : (
+              <Box height="380px" display="grid" placeItems="center" color="quiet" role="status">
+                Striking the simulated arc…
               </Box>
-              <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }} alignItems="start">
-                <Imagined
-                  program={laterProgram ?? program}
-                  machine={machine}
-                  thicknessMm={plan.thicknessMm}
-                  changes={changes}
-                  otherGas={otherGas}
-                  before={steady?.simulation.metrics ?? null}
-                  after={changed}
-                  failed={changedInput && changedArc.kind === 'failed' ? changedArc.message : null}
-                  onToggle={onToggle}
-                  onGas={setOtherGas}
-                />
-                <Ghost
-                  program={laterProgram ?? program}
-                  ghost={ghost}
-                  machine={machine}
-                  onHold={onHold}
-                  onSwap={onSwap}
-                  onDrop={onDrop}
-                />
-              </Box>
-              <Beat
-                setting={later}
-                program={laterProgram ?? program}
-                plan={plan}
-                machines={machines}
+            )}
+            <Moves setting={setting} machine={machine} habit={habit} onHabit={setHabit} />
+            <Box
+              display="grid"
+              gap="3"
+              gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.45fr) minmax(0, 1fr)' }}
+              alignItems="start"
+            >
+              <Map
+                setting={setting}
+                program={program}
+                machine={machine}
                 circuitMOhm={circuitMOhm}
+                correction={correction}
+                ghost={ghost}
               />
-              <Calibrate
+              {steady && (
+                <Figures
+                  run={steady}
+                  ghost={ghostRun?.simulation.metrics ?? null}
+                  program={laterProgram ?? program}
+                  plan={plan}
+                />
+              )}
+            </Box>
+            <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }} alignItems="start">
+              <Imagined
                 program={laterProgram ?? program}
-                machineId={machine?.id ?? 'none'}
-                applied={correction}
-                onApply={setCorrection}
+                machine={machine}
+                thicknessMm={plan.thicknessMm}
+                changes={changes}
+                otherGas={otherGas}
+                before={steady?.simulation.metrics ?? null}
+                after={changed}
+                failed={changedInput && changedArc.kind === 'failed' ? changedArc.message : null}
+                onToggle={onToggle}
+                onGas={setOtherGas}
               />
-            </>
-          )}
-        </Box>
-        <Box
-          as="aside"
-          aria-label="Dial card"
-          bg="surface"
-          borderLeftWidth={{ base: 0, xl: '1px' }}
-          borderTopWidth={{ base: '1px', xl: 0 }}
-          borderColor="line"
-          px="4.5"
-          py="4"
-          overflow="hidden"
-        >
-          <Dials machines={machines} program={laterProgram} print={print} />
-        </Box>
-      </Box>
-      <Strip machines={machines} program={laterProgram} />
+              <Ghost
+                program={laterProgram ?? program}
+                ghost={ghost}
+                machine={machine}
+                onHold={onHold}
+                onSwap={onSwap}
+                onDrop={onDrop}
+              />
+            </Box>
+            <Beat
+              setting={later}
+              program={laterProgram ?? program}
+              plan={plan}
+              machines={machines}
+              circuitMOhm={circuitMOhm}
+            />
+            <Calibrate
+              program={laterProgram ?? program}
+              machineId={machine?.id ?? 'none'}
+              applied={correction}
+              onApply={setCorrection}
+            />
+          </>
+        )}
+      </BesideCard>
     </>
   );
 }

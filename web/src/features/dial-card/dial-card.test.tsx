@@ -3,7 +3,8 @@ import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { settings } from '../../lib/settings.ts';
 import { hazel, program, rowan } from '../../testing/shop.ts';
 import { resetSettings, show } from '../../testing/show.tsx';
-import { chosenMachine, DialCard, DialStrip } from './index.ts';
+import { chosenMachine, DialCard } from './dial-card.tsx';
+import { DialStrip } from './dial-strip.tsx';
 
 afterEach(() => {
   cleanup();

@@ -1,2 +1,2 @@
-export { chosenMachine, DialCard } from './dial-card.tsx';
-export { DialStrip } from './dial-strip.tsx';
+export { BesideCard } from './beside-card.tsx';
+export { chosenMachine } from './dial-card.tsx';

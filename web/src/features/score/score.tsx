@@ -23,7 +23,7 @@ import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { createDriveClient } from '../../workers/drive-client.ts';
-import { chosenMachine, DialCard, DialStrip } from '../dial-card/index.ts';
+import { BesideCard, chosenMachine } from '../dial-card/index.ts';
 import { SeamSteps } from '../seam-steps/index.tsx';
 import { SaveActs, useSheet, useSheetKeys } from '../seams/index.ts';
 import { Checks } from './checks.tsx';
@@ -121,59 +121,32 @@ function LoadedScore({
       <Box px="3" pt="1">
         <SeamSteps seamId={seam.id} />
       </Box>
-      <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: 'minmax(0, 1fr) 318px' }} flex="1">
-        <Box
-          as="main"
-          id="content"
-          tabIndex={-1}
-          p="3"
-          display="grid"
-          gap="3"
-          alignContent="start"
-          minWidth={0}
-          onPointerUp={open.settle}
-          onBlur={open.settle}
-        >
-          {saving.kind === 'failed' && (
-            <Notice level="refusal" word="Not saved." urgent>
-              {saving.title}. {saving.detail} The draft is kept on this device.
-            </Notice>
-          )}
-          {saving.kind === 'conflict' && (
-            <Notice level="caution" word="Somebody saved in between." urgent>
-              {saving.stored.changedBy} saved version {saving.stored.version}.{' '}
-              <Link to={`/seams/${seam.id}`}>The sheet shows both</Link>; choose there which stands.
-            </Notice>
-          )}
-          {[...open.issues, ...issues].map((issue) => (
-            <Notice key={`${issue.path}${issue.code}`} level="refusal" word="Not to be had." urgent>
-              {issue.message} {issue.hint ?? ''} The last score that works is shown; undo, or change it back.
-            </Notice>
-          ))}
-          {whole ? (
-            <Open open={open} score={score} whole={whole} machine={machine} machines={machines} />
-          ) : (
-            <Notice level="note">
-              This seam has no setting yet, so there is nothing to start and stop.{' '}
-              <Link to={`/seams/${seam.id}`}>Look at its sheet</Link> first.
-            </Notice>
-          )}
-        </Box>
-        <Box
-          as="aside"
-          aria-label="Dial card"
-          bg="surface"
-          borderLeftWidth={{ base: 0, xl: '1px' }}
-          borderTopWidth={{ base: '1px', xl: 0 }}
-          borderColor="line"
-          px="4.5"
-          py="4"
-          overflow="hidden"
-        >
-          <DialCard machines={machines} program={later} print={print} />
-        </Box>
-      </Box>
-      <DialStrip machines={machines} program={later} />
+      <BesideCard machines={machines} program={later} print={print} onPointerUp={open.settle} onBlur={open.settle}>
+        {saving.kind === 'failed' && (
+          <Notice level="refusal" word="Not saved." urgent>
+            {saving.title}. {saving.detail} The draft is kept on this device.
+          </Notice>
+        )}
+        {saving.kind === 'conflict' && (
+          <Notice level="caution" word="Somebody saved in between." urgent>
+            {saving.stored.changedBy} saved version {saving.stored.version}.{' '}
+            <Link to={`/seams/${seam.id}`}>The sheet shows both</Link>; choose there which stands.
+          </Notice>
+        )}
+        {[...open.issues, ...issues].map((issue) => (
+          <Notice key={`${issue.path}${issue.code}`} level="refusal" word="Not to be had." urgent>
+            {issue.message} {issue.hint ?? ''} The last score that works is shown; undo, or change it back.
+          </Notice>
+        ))}
+        {whole ? (
+          <Open open={open} score={score} whole={whole} machine={machine} machines={machines} />
+        ) : (
+          <Notice level="note">
+            This seam has no setting yet, so there is nothing to start and stop.{' '}
+            <Link to={`/seams/${seam.id}`}>Look at its sheet</Link> first.
+          </Notice>
+        )}
+      </BesideCard>
     </>
   );
 }

@@ -12,7 +12,7 @@ import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { chosenMachine, DialCard, DialStrip } from '../dial-card/index.ts';
+import { BesideCard, chosenMachine } from '../dial-card/index.ts';
 import { JointDrawing } from '../joint-drawing/index.ts';
 import { SeamSteps } from '../seam-steps/index.tsx';
 import { SimulatedArc } from '../simulated/index.ts';
@@ -75,6 +75,8 @@ function LoadedSheet({
   useSheetKeys({ undo: draft.undo, redo: draft.redo, save, canSave: canSave && !overtaken });
 
   const { spec, choice } = draft.sheet;
+  const isPrintable = seam.revision !== null && !edited;
+  const print = useMemo(() => ({ seamId: seam.id, isSaved: isPrintable }), [seam.id, isPrintable]);
   return (
     <>
       <PageHead
@@ -96,123 +98,99 @@ function LoadedSheet({
       <Box px="3" pt="1">
         <SeamSteps seamId={seam.id} />
       </Box>
-      <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: 'minmax(0, 1fr) 318px' }} flex="1">
-        <Box
-          as="main"
-          id="content"
-          tabIndex={-1}
-          p="3"
-          display="grid"
-          gap="3"
-          gridTemplateColumns={{ base: '1fr', lg: '296px minmax(0, 1fr)' }}
-          alignItems="start"
-          minWidth={0}
-        >
-          {overtaken && (
-            <Box gridColumn="1 / -1">
-              <Conflict
-                stored={overtaken}
-                storedSheet={sheetOf(overtaken)}
-                mine={draft.sheet}
-                onKeepMine={() => void saving.keepMine(overtaken)}
-                onTakeTheirs={() => saving.takeTheirs(overtaken)}
-              />
-            </Box>
-          )}
-          {saving.state.kind === 'failed' && (
-            <Box gridColumn="1 / -1">
-              <Notice level="refusal" word="Not saved." urgent>
-                {saving.state.title}. {saving.state.detail} Your draft is kept on this device.{' '}
-                <Action kind="quiet" minHeight="32px" onClick={() => void save()}>
-                  Try again
-                </Action>
-              </Notice>
-            </Box>
-          )}
-          <Box display="grid" gap="3" minWidth={0}>
-            <Inputs store={store} plan={plan} />
+      <BesideCard
+        machines={machines}
+        program={program}
+        print={print}
+        gridTemplateColumns={{ base: '1fr', lg: '296px minmax(0, 1fr)' }}
+        alignItems="start"
+      >
+        {overtaken && (
+          <Box gridColumn="1 / -1">
+            <Conflict
+              stored={overtaken}
+              storedSheet={sheetOf(overtaken)}
+              mine={draft.sheet}
+              onKeepMine={() => void saving.keepMine(overtaken)}
+              onTakeTheirs={() => saving.takeTheirs(overtaken)}
+            />
           </Box>
-          <Box display="grid" gap="3" minWidth={0}>
-            <Panel px="0" py="0" overflow="hidden">
-              <JointDrawing
-                joint={spec.joint}
-                position={spec.position}
-                thicknessesMm={spec.thicknessesMm}
-                gapMm={spec.gapMm}
-                legMm={jointRule(spec.joint).isFillet ? (plan?.legMm ?? spec.legMm ?? 3) : null}
-                areaMm2={plan?.areaMm2 ?? 6}
-                gun={
-                  plan && {
-                    ctwdMm: plan.ctwdMm,
-                    arcLengthMm: plan.arcLengthMm,
-                    diameterMm: choice.diameterMm,
-                    tipRecessMm: plan.tipRecessMm,
-                  }
+        )}
+        {saving.state.kind === 'failed' && (
+          <Box gridColumn="1 / -1">
+            <Notice level="refusal" word="Not saved." urgent>
+              {saving.state.title}. {saving.state.detail} Your draft is kept on this device.{' '}
+              <Action kind="quiet" minHeight="32px" onClick={() => void save()}>
+                Try again
+              </Action>
+            </Notice>
+          </Box>
+        )}
+        <Box display="grid" gap="3" minWidth={0}>
+          <Inputs store={store} plan={plan} />
+        </Box>
+        <Box display="grid" gap="3" minWidth={0}>
+          <Panel px="0" py="0" overflow="hidden">
+            <JointDrawing
+              joint={spec.joint}
+              position={spec.position}
+              thicknessesMm={spec.thicknessesMm}
+              gapMm={spec.gapMm}
+              legMm={jointRule(spec.joint).isFillet ? (plan?.legMm ?? spec.legMm ?? 3) : null}
+              areaMm2={plan?.areaMm2 ?? 6}
+              gun={
+                plan && {
+                  ctwdMm: plan.ctwdMm,
+                  arcLengthMm: plan.arcLengthMm,
+                  diameterMm: choice.diameterMm,
+                  tipRecessMm: plan.tipRecessMm,
                 }
-              />
-            </Panel>
-            {outcome.ok ? <Cautions plan={outcome.value} /> : <Refusals issues={outcome.issues} store={store} />}
-            {choice.tune !== null && (
-              <Notice level="note" word="Tuned at the arc bench.">
-                The figures below are the plan’s; the dial card and the simulated arc follow what was tuned.{' '}
-                <Action
-                  kind="quiet"
-                  minHeight="32px"
-                  onClick={() =>
-                    store.getState().edit((sheet) => ({ ...sheet, choice: { ...sheet.choice, tune: null } }), 'tune')
-                  }
-                >
-                  Back to the plan
-                </Action>
-              </Notice>
-            )}
-            {plan && !setting.ok && <Refusals issues={setting.issues} store={store} />}
-            {plan && <Figures plan={plan} />}
-            {plan?.pulse && (
-              <Panel
-                title="Fast pulse"
-                aside={
-                  <Box textStyle="label" color="quiet">
-                    {plan.pulse.dropsPerPulse === 1
-                      ? 'one drop a pulse'
-                      : `${plan.pulse.dropsPerPulse.toFixed(1)} drops a pulse`}
-                  </Box>
+              }
+            />
+          </Panel>
+          {outcome.ok ? <Cautions plan={outcome.value} /> : <Refusals issues={outcome.issues} store={store} />}
+          {choice.tune !== null && (
+            <Notice level="note" word="Tuned at the arc bench.">
+              The figures below are the plan’s; the dial card and the simulated arc follow what was tuned.{' '}
+              <Action
+                kind="quiet"
+                minHeight="32px"
+                onClick={() =>
+                  store.getState().edit((sheet) => ({ ...sheet, choice: { ...sheet.choice, tune: null } }), 'tune')
                 }
               >
-                <Waveform pulse={plan.pulse} />
-              </Panel>
-            )}
-            {plan && <SlowBeat plan={plan} input={planRequest(spec, choice)} />}
-            {plan && <Modes plan={plan} />}
-            {program && <SimulatedArc program={program} circuitMOhm={circuitMOhm ?? 15} />}
-            {seam.revision && (
-              <Revisions
-                seamId={seam.id}
-                newest={seam.revision.number}
-                onBringBack={(sheet) => store.getState().edit(() => sheet, 'revision')}
-              />
-            )}
-          </Box>
+                Back to the plan
+              </Action>
+            </Notice>
+          )}
+          {plan && !setting.ok && <Refusals issues={setting.issues} store={store} />}
+          {plan && <Figures plan={plan} />}
+          {plan?.pulse && (
+            <Panel
+              title="Fast pulse"
+              aside={
+                <Box textStyle="label" color="quiet">
+                  {plan.pulse.dropsPerPulse === 1
+                    ? 'one drop a pulse'
+                    : `${plan.pulse.dropsPerPulse.toFixed(1)} drops a pulse`}
+                </Box>
+              }
+            >
+              <Waveform pulse={plan.pulse} />
+            </Panel>
+          )}
+          {plan && <SlowBeat plan={plan} input={planRequest(spec, choice)} />}
+          {plan && <Modes plan={plan} />}
+          {program && <SimulatedArc program={program} circuitMOhm={circuitMOhm ?? 15} />}
+          {seam.revision && (
+            <Revisions
+              seamId={seam.id}
+              newest={seam.revision.number}
+              onBringBack={(sheet) => store.getState().edit(() => sheet, 'revision')}
+            />
+          )}
         </Box>
-        <Box
-          as="aside"
-          aria-label="Dial card"
-          bg="surface"
-          borderLeftWidth={{ base: 0, xl: '1px' }}
-          borderTopWidth={{ base: '1px', xl: 0 }}
-          borderColor="line"
-          px="4.5"
-          py="4"
-          overflow="hidden"
-        >
-          <DialCard
-            machines={machines}
-            program={program}
-            print={{ seamId: seam.id, isSaved: seam.revision !== null && !edited }}
-          />
-        </Box>
-      </Box>
-      <DialStrip machines={machines} program={program} />
+      </BesideCard>
     </>
   );
 }

@@ -2,7 +2,7 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource, SlotEntry } from '@fox-tempo/contract';
 import { driftReport, translate } from '@fox-tempo/core';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, useLoaderData } from 'react-router';
 import { api, ProblemError } from '../../lib/api.ts';
 import { useSettings } from '../../lib/settings.ts';
@@ -16,7 +16,7 @@ import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { TextField } from '../../ui/text-field.tsx';
-import { chosenMachine, DialCard } from '../dial-card/index.ts';
+import { BesideCard, chosenMachine } from '../dial-card/index.ts';
 import { SeamSteps } from '../seam-steps/index.tsx';
 
 export async function loadStore({ params, request }: { params: { id?: string | undefined }; request: Request }) {
@@ -30,6 +30,7 @@ export function Store() {
   const chooseMachine = useSettings((state) => state.chooseMachine);
   const machine = chosenMachine(machines, machineId);
   const program = seam.revision?.program ?? null;
+  const print = useMemo(() => ({ seamId: seam.id, isSaved: true }), [seam.id]);
   return (
     <>
       <PageHead
@@ -43,45 +44,30 @@ export function Store() {
       <Box px="3" pt="1">
         <SeamSteps seamId={seam.id} />
       </Box>
-      <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: 'minmax(0, 1fr) 318px' }} flex="1">
-        <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start" minWidth={0}>
-          {!program ? (
-            <Notice level="note">
-              There is nothing to store yet. <Link to={`/seams/${seam.id}`}>Save a setting on the sheet</Link> first.
-            </Notice>
-          ) : !machine ? (
-            <Notice level="note">No machine is described yet.</Notice>
-          ) : (
-            <>
-              <Box maxWidth="340px">
-                <ChoiceField
-                  label="Into which machine"
-                  value={machine.id}
-                  choices={machines.map(({ id, file }) => ({
-                    value: id,
-                    label: `${file.name}, ${file.slots.count} slots`,
-                  }))}
-                  onChange={chooseMachine}
-                />
-              </Box>
-              <Slots key={machine.id} seam={seam} machine={machine} />
-            </>
-          )}
-        </Box>
-        <Box
-          as="aside"
-          aria-label="Dial card"
-          bg="surface"
-          borderLeftWidth={{ base: 0, xl: '1px' }}
-          borderTopWidth={{ base: '1px', xl: 0 }}
-          borderColor="line"
-          px="4.5"
-          py="4"
-          overflow="hidden"
-        >
-          <DialCard machines={machines} program={program} print={{ seamId: seam.id, isSaved: true }} />
-        </Box>
-      </Box>
+      <BesideCard machines={machines} program={program} print={print} hasStrip={false}>
+        {!program ? (
+          <Notice level="note">
+            There is nothing to store yet. <Link to={`/seams/${seam.id}`}>Save a setting on the sheet</Link> first.
+          </Notice>
+        ) : !machine ? (
+          <Notice level="note">No machine is described yet.</Notice>
+        ) : (
+          <>
+            <Box maxWidth="340px">
+              <ChoiceField
+                label="Into which machine"
+                value={machine.id}
+                choices={machines.map(({ id, file }) => ({
+                  value: id,
+                  label: `${file.name}, ${file.slots.count} slots`,
+                }))}
+                onChange={chooseMachine}
+              />
+            </Box>
+            <Slots key={machine.id} seam={seam} machine={machine} />
+          </>
+        )}
+      </BesideCard>
     </>
   );
 }

@@ -21,7 +21,7 @@ export interface TaperStation {
   readonly mm: number;
   readonly aheadC: number;
   readonly levelPercent: number;
-  /** With the rise a quarter less and more. */
+  /** With every rise a quarter less and more, here and where main was tuned. */
   readonly band: readonly [number, number];
 }
 
@@ -85,16 +85,20 @@ export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: Ta
   };
   // Long after its start and far from its end, as main is tuned.
   const steadyC = 20 + riseAt(steadyMm, 2 * steadyMm);
-  const levelFor = (aheadC: number) =>
-    Math.min(Math.max((100 * (meltsC - aheadC)) / Math.max(meltsC - steadyC, 50), 0), 150);
+  const steadyRise = steadyC - 20;
+  const levelFor = (rise: number, scale = 1) =>
+    Math.min(
+      Math.max((100 * (meltsC - plateC - rise * scale)) / Math.max(meltsC - 20 - steadyRise * scale, 50), 0),
+      150,
+    );
   const found = Array.from({ length: stations }, (_, at): TaperStation => {
     const mm = (Math.max(lengthMm - endMm, 0) * at) / (stations - 1);
     const rise = riseAt(mm, lengthMm);
     return {
       mm,
       aheadC: plateC + rise,
-      levelPercent: levelFor(plateC + rise),
-      band: [levelFor(plateC + rise * (1 + riseBand)), levelFor(plateC + rise * (1 - riseBand))],
+      levelPercent: levelFor(rise),
+      band: bandOf(levelFor(rise, 1 - riseBand), levelFor(rise, 1 + riseBand)),
     };
   });
   const second = program.sequence.secondPercent;
@@ -107,6 +111,10 @@ export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: Ta
     tapAtMm: crossed ? Math.round(crossed.mm) : null,
     because: `${(watts / 1000).toFixed(1)} kW into ${thicknessMm} mm of metal, ${sideMm} mm to each side, at ${program.travelMmPerMin.toFixed(0)} mm/min; heat spreads at ${alpha} mm²/s and turns back at edges. ${last ? `Ahead of the arc it is ${last.aheadC.toFixed(0)} °C near the end, ${steadyC.toFixed(0)} °C where main was tuned.` : ''} A tap to ${second.toFixed(0)} % fits from where the taper falls below ${half.toFixed(0)} %.`,
   });
+}
+
+function bandOf(one: number, other: number): readonly [number, number] {
+  return [Math.min(one, other), Math.max(one, other)];
 }
 
 /** Along the seam: share of a joule at a distance after a time, 1/mm. */

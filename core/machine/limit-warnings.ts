@@ -1,6 +1,7 @@
 /** What a machine cannot give: peak, feed, volts, wire size, duty; the slow beat's high level is tested like any other. */
 import { dutyPercent } from '../consumption/index.ts';
 import type { Warning } from '../outcome/index.ts';
+import { schoolFacts } from '../sequence/index.ts';
 import type { Machine } from './machine.ts';
 import type { Program } from './program.ts';
 import type { Wished } from './wished.ts';
@@ -26,6 +27,16 @@ export function limitWarnings({ name, limits }: Machine, program: Program, { fig
       caution(
         'feed-beyond-machine',
         `The ${what} of ${round(feed)} m/min is outside ${name}'s ${slowest} to ${fastest} m/min.`,
+      );
+    }
+  }
+  for (const [what, percent] of levelsOf(program.sequence)) {
+    const feed = (program.wireFeedMPerMin * percent) / 100;
+    // A slow run-in is the drive's own affair; a fast one it may not reach.
+    if (feed > fastest || (feed < slowest && what !== 'run-in')) {
+      caution(
+        'level-beyond-machine',
+        `The ${what} at ${round(percent)} %, ${round(feed)} m/min, is outside ${name}'s ${slowest} to ${fastest} m/min.`,
       );
     }
   }
@@ -55,6 +66,21 @@ export function limitWarnings({ name, limits }: Machine, program: Program, { fig
     });
   }
   return warnings;
+}
+
+/** Levels beside main that the trigger really runs, percent of main. */
+function levelsOf(sequence: Program['sequence']): (readonly [string, number])[] {
+  const { ends, second } = schoolFacts[sequence.trigger];
+  return [
+    ['run-in', sequence.runInPercent],
+    ...(ends === 'none'
+      ? []
+      : ([
+          ['start', sequence.startPercent],
+          ['end', sequence.endPercent],
+        ] as const)),
+    ...(second && sequence.tapsAtMm.length > 0 ? ([['second level', sequence.secondPercent]] as const) : []),
+  ];
 }
 
 /** Share of ten minutes at a current, from the nearest point of the rating plate; undefined without one. */

@@ -355,3 +355,16 @@ describe('levels with a slow beat', () => {
     expect(said(hazel)?.display).not.toBe('130');
   });
 });
+
+describe('levels beyond a machine', () => {
+  it('are named with level, feed and limit, and only those the trigger runs', () => {
+    const { program } = programOf('trike-frame-rail', { ...warm, startPercent: 200, endPercent: 20 });
+    const fast = { ...program, wireFeedMPerMin: 10, slowBeat: null, mode: 'pulse' as const };
+    const said = (trigger: TriggerSequence['trigger']) =>
+      translate(hazel, { ...fast, sequence: { ...fast.sequence, trigger } })
+        .warnings.filter(({ code }) => code === 'level-beyond-machine')
+        .map(({ message }) => message);
+    expect(said('latch-second')).toEqual(["The start at 200 %, 20 m/min, is outside Hazel's 2 to 18 m/min."]);
+    expect(said('hold')).toEqual([]);
+  });
+});

@@ -1,0 +1,82 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import request from 'supertest';
+import type { SeamResource } from '@fox-tempo/contract';
+import { openTestApp } from '../../testing/test-app.ts';
+
+let test: Awaited<ReturnType<typeof openTestApp>>;
+beforeAll(async () => {
+  test = await openTestApp();
+});
+afterAll(() => test.close());
+
+const card = (query: object, seamId = 'trike-frame-rail') =>
+  request(test.app).get(`/api/seams/${seamId}/card.pdf`).query(query);
+const seam = async (id: string) => (await request(test.app).get(`/api/seams/${id}`).expect(200)).body as SeamResource;
+
+describe('printed cards', () => {
+  it.each(['rowan', 'hazel', 'alder'])('the frame rail on %s, with its sequence', async (machine) => {
+    const printed = await card({ machine, paper: 'A5', units: 'metric' }).expect(200);
+    expect(printed.headers['content-type']).toContain('application/pdf');
+    expect((printed.body as Buffer).subarray(0, 4).toString()).toBe('%PDF');
+    expect(printed.headers['content-disposition']).toContain('r1.pdf');
+  });
+
+  it('every paper, in US units', async () => {
+    for (const paper of ['A4', 'LETTER']) await card({ machine: 'alder', paper, units: 'us' }).expect(200);
+  });
+
+  it('refuses papers, machines and seams that are not there, by name', async () => {
+    const paper = await card({ machine: 'alder', paper: 'A2', units: 'metric' }).expect(422);
+    expect(paper.body.issues[0]).toMatchObject({ path: 'paper' });
+    await card({ machine: 'nowhere', paper: 'A5', units: 'metric' }).expect(404);
+    await card({ machine: 'alder', paper: 'A5', units: 'metric' }, 'nowhere').expect(404);
+  });
+
+  it('has nothing to print before a setting is saved', async () => {
+    const refused = await card({ machine: 'alder', paper: 'A5', units: 'metric' }, 'canopy-post-edge').expect(404);
+    expect(refused.body.detail).toContain('no saved setting');
+  });
+});
+
+describe('a score kept with its revision', () => {
+  it('comes back as it was saved, and an older revision keeps its own', async () => {
+    const before = await seam('trike-frame-rail');
+    const sequence = { ...before.choice!.sequence!, startS: 1.4, tapsAtMm: [120, 300] };
+    const saved = await request(test.app)
+      .put('/api/seams/trike-frame-rail')
+      .set('x-fox-person', 'teo-varnholt')
+      .set('if-match', `"${before.version}"`)
+      .send({ spec: before.spec, choice: { ...before.choice, sequence } })
+      .expect(200);
+    expect((saved.body as SeamResource).revision).toMatchObject({
+      number: 2,
+      program: { sequence: { startS: 1.4, tapsAtMm: [120, 300] } },
+    });
+    const revisions = await request(test.app).get('/api/seams/trike-frame-rail/revisions').expect(200);
+    const first = (
+      revisions.body as { items: { number: number; program: { sequence: { startS: number } } }[] }
+    ).items.find(({ number }) => number === 1);
+    expect(first?.program.sequence.startS).toBe(1);
+  });
+
+  it('refuses numbers out of their limits with their place', async () => {
+    const before = await seam('trike-frame-rail');
+    const refused = await request(test.app)
+      .put('/api/seams/trike-frame-rail')
+      .set('x-fox-person', 'teo-varnholt')
+      .set('if-match', `"${before.version}"`)
+      .send({ spec: before.spec, choice: { ...before.choice, sequence: { ...before.choice!.sequence, preGasS: -1 } } })
+      .expect(422);
+    expect(refused.body.issues[0]).toMatchObject({ path: 'choice.sequence.preGasS' });
+  });
+
+  it('a seam saved before sequences were written keeps the usual one of its metal', async () => {
+    const before = await seam('trike-box-floor');
+    expect(before.choice?.sequence).toBeNull();
+    expect(before.revision?.program.sequence).toMatchObject({
+      trigger: 'latch-levels',
+      secondPercent: 80,
+      tapsAtMm: [],
+    });
+  });
+});

@@ -77,7 +77,7 @@ export function cueFor(
 function alongSeam(live: LivePlay, sequence: TriggerSequence, score: SeamScore, gun: GunPath, paceMmPerS: number): Cue {
   const facts = schoolFacts[sequence.trigger];
   const mm = gun.mmAt(live.nowS);
-  const taps = changesIn(live.played).length;
+  const taps = tapsTaken(live);
   const nextTap = facts.second ? sequence.tapsAtMm[taps] : undefined;
   const slopeMm = facts.ends === 'none' ? 0 : sequence.slopeOutS * paceMmPerS;
   const endMm = score.lengthMm - slopeMm;
@@ -94,6 +94,13 @@ function alongSeam(live: LivePlay, sequence: TriggerSequence, score: SeamScore, 
     due: false,
     count: 0,
   };
+}
+
+/** Taps that have changed the level, the one that has just been taken with them. */
+function tapsTaken({ played, state }: LivePlay): number {
+  const last = played.at(-1)?.name;
+  const isFresh = (last === 'main' && state.phase === 'second') || (last === 'second' && state.phase === 'main');
+  return changesIn(played).length + (isFresh ? 1 : 0);
 }
 
 /** Changes between main and second level so far. */

@@ -3,7 +3,8 @@ import { describe, expect, it } from '@jest/globals';
 import { plainSequence, scoreOf, sequenceTemplates, foldsOf, timeMap, type ScoreOf } from '@fox-tempo/core';
 import { program } from '../../testing/shop.ts';
 import { paintLens } from './lens.ts';
-import { paintStaves, staveLayout, xOf } from './paint-staves.ts';
+import { paintStaves } from './paint-staves.ts';
+import { staveLayout, xOf } from './stave-picture.ts';
 import { pictureOf } from './staves.tsx';
 import { fitted } from './window.ts';
 

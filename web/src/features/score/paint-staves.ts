@@ -6,73 +6,13 @@ import {
   isLit,
   phaseNames,
   type CanonicalBeat,
-  type ElectricalOf,
-  type GunPath,
   type PlayedPhase,
-  type Program,
-  type SeamScore,
 } from '@fox-tempo/core';
-import type { ColourName } from '../../ui/theme/colours.ts';
-import { foldAt, type Fold, type TimeMap } from '@fox-tempo/core';
-import { tickStep, type Window } from './window.ts';
-
-export interface StaveBox {
-  readonly top: number;
-  readonly height: number;
-}
-
-export interface StaveLayout {
-  readonly left: number;
-  readonly right: number;
-  readonly width: number;
-  readonly height: number;
-  readonly trigger: StaveBox;
-  readonly gas: StaveBox;
-  readonly wire: StaveBox;
-  readonly current: StaveBox;
-}
-
-/** Heights on the page; narrow cards leave the labels out and give the room to the staves. */
-export function staveLayout(width: number, height: number, isSmall = false): StaveLayout {
-  const left = isSmall ? 8 : 64;
-  const top = isSmall ? 16 : 26;
-  const bottom = isSmall ? 16 : 26;
-  const gap = isSmall ? 3 : 7;
-  const free = height - top - bottom - 3 * gap;
-  const trigger = { top, height: free * 0.15 };
-  const gas = { top: trigger.top + trigger.height + gap, height: free * 0.12 };
-  const wire = { top: gas.top + gas.height + gap, height: free * 0.24 };
-  const current = { top: wire.top + wire.height + gap, height: free * 0.49 };
-  return { left, right: isSmall ? 8 : 14, width, height, trigger, gas, wire, current };
-}
-
-export interface StavePicture {
-  readonly program: Program;
-  readonly played: readonly PlayedPhase[];
-  readonly gun: GunPath;
-  readonly electrical: ElectricalOf;
-  /** For the trigger stave. */
-  readonly hand: Pick<SeamScore, 'events' | 'gun' | 'untilS'>;
-  readonly map: TimeMap;
-  readonly window: Window;
-  readonly layout: StaveLayout;
-  /** Highest level drawn, percent of main. */
-  readonly topPercent: number;
-  readonly topA: number;
-  readonly levelText: (percent: number, phase: PlayedPhase['name']) => string;
-  readonly flowLPerMin: number;
-  readonly isSmall: boolean;
-  readonly selected: PlayedPhase['name'] | null;
-}
-
-type Colour = (name: ColourName) => string;
+import { paintFold, paintGrounds, paintMillimetres, paintTime } from './paint-axes.ts';
+import { font, xOf, type Colour, type StavePicture } from './stave-picture.ts';
 
 /** A beat drawn closer than this is a band, px. */
 const leastBeatPx = 5;
-
-export function xOf({ map, window, layout }: Pick<StavePicture, 'map' | 'window' | 'layout'>, atS: number): number {
-  return layout.left + (map.place(atS) - window.from) * window.pxPerS;
-}
 
 export function paintStaves(context: CanvasRenderingContext2D, picture: StavePicture, colour: Colour): void {
   const { layout } = picture;
@@ -100,76 +40,6 @@ export function paintStaves(context: CanvasRenderingContext2D, picture: StavePic
 function isSeen(picture: StavePicture, { fromS, toS }: { fromS: number; toS: number }): boolean {
   const { layout } = picture;
   return xOf(picture, toS) >= layout.left && xOf(picture, fromS) <= layout.width - layout.right;
-}
-
-function paintGrounds(context: CanvasRenderingContext2D, { layout, isSmall }: StavePicture, colour: Colour): void {
-  for (const [name, box] of [
-    ['trigger', layout.trigger],
-    ['gas', layout.gas],
-    ['wire', layout.wire],
-    ['current', layout.current],
-  ] as const) {
-    context.fillStyle = colour('page');
-    context.fillRect(layout.left, box.top, layout.width - layout.left - layout.right, box.height);
-    if (isSmall) continue;
-    context.fillStyle = colour('quiet');
-    context.font = font(12);
-    context.textAlign = 'right';
-    context.fillText(name, layout.left - 10, box.top + box.height / 2 + 4);
-  }
-  if (isSmall) return;
-  context.font = font(11, true);
-  context.fillText('s', layout.left - 20, 17);
-  context.fillText('mm', layout.left - 20, layout.height - 9);
-}
-
-function paintTime(context: CanvasRenderingContext2D, picture: StavePicture, colour: Colour): void {
-  const { layout, window, map } = picture;
-  const step = tickStep(window.pxPerS);
-  const digits = Math.max(0, -Math.floor(Math.log10(step) + 1e-9));
-  context.font = font(11, true);
-  context.textAlign = 'center';
-  const until = map.moment(window.from + (layout.width - layout.left - layout.right) / window.pxPerS);
-  const from = Math.floor(map.moment(window.from) / step) * step;
-  for (let at = from; at <= until + step; at += step) {
-    const fold = foldAt(map, at);
-    if (fold) {
-      at = Math.floor(fold.toS / step) * step;
-      continue;
-    }
-    const x = xOf(picture, at);
-    context.fillStyle = colour('quiet');
-    context.fillText(at.toFixed(digits), x, picture.isSmall ? 11 : 17);
-    context.fillStyle = colour('line');
-    context.fillRect(x, layout.trigger.top, 1, layout.current.top + layout.current.height - layout.trigger.top);
-  }
-}
-
-function paintMillimetres(context: CanvasRenderingContext2D, picture: StavePicture, colour: Colour): void {
-  const { layout, window, gun, map } = picture;
-  const pace = gun.pieces.find(({ fromMm, toMm }) => toMm > fromMm);
-  if (!pace) return;
-  const mmPerS = (pace.toMm - pace.fromMm) / (pace.toS - pace.fromS);
-  const step = tickStep(window.pxPerS / mmPerS);
-  context.font = font(11, true);
-  context.textAlign = 'center';
-  context.fillStyle = colour('quiet');
-  const y = layout.height - (picture.isSmall ? 4 : 9);
-  let last = Number.NEGATIVE_INFINITY;
-  for (let mm = 0; mm <= gun.endMm + 1e-6; mm += step) {
-    const atS = gun.timeAt(mm);
-    if (atS === undefined || foldAt(map, atS)) continue;
-    const x = xOf(picture, atS);
-    if (x - last < 30) continue;
-    last = x;
-    context.fillText(mm.toFixed(step < 1 ? 1 : 0), x, y);
-    context.fillRect(x, layout.current.top + layout.current.height, 1, 4);
-  }
-  // The end of the seam always has its figure.
-  const endS = gun.timeAt(gun.endMm);
-  if (endS !== undefined && xOf(picture, endS) - last > 30) {
-    context.fillText(gun.endMm.toFixed(0), xOf(picture, endS), y);
-  }
 }
 
 function paintTrigger(context: CanvasRenderingContext2D, picture: StavePicture, colour: Colour): void {
@@ -396,44 +266,6 @@ function paintNames(context: CanvasRenderingContext2D, picture: StavePicture, co
       usedTo = x + context.measureText(text).width + 4;
     }
   }
-}
-
-function paintFold(context: CanvasRenderingContext2D, picture: StavePicture, fold: Fold, colour: Colour): void {
-  const { layout } = picture;
-  const from = xOf(picture, fold.fromS);
-  const to = xOf(picture, fold.toS);
-  const top = layout.trigger.top - 4;
-  const bottom = layout.current.top + layout.current.height + 4;
-  context.fillStyle = colour('surface');
-  context.beginPath();
-  context.moveTo(from, top);
-  const teeth = 8;
-  for (let at = 0; at <= teeth; at++) {
-    context.lineTo(from + (at % 2 === 0 ? 0 : 5), top + ((bottom - top) * at) / teeth);
-  }
-  for (let at = teeth; at >= 0; at--) {
-    context.lineTo(to + (at % 2 === 0 ? 0 : 5), top + ((bottom - top) * at) / teeth);
-  }
-  context.closePath();
-  context.fill();
-  context.strokeStyle = colour('line');
-  context.lineWidth = 1;
-  context.stroke();
-  if (to - from < 12) return;
-  const seconds = fold.toS - fold.fromS;
-  const mm = picture.gun.mmAt(fold.toS) - picture.gun.mmAt(fold.fromS);
-  context.save();
-  context.translate((from + to) / 2 + 6, (top + bottom) / 2);
-  context.rotate(-Math.PI / 2);
-  context.textAlign = 'center';
-  context.font = font(11, false, 600);
-  context.fillStyle = colour('quiet');
-  context.fillText(`folded: ${seconds.toFixed(0)} s, ${mm.toFixed(0)} mm`, 0, 0);
-  context.restore();
-}
-
-function font(px: number, mono = false, weight = 500): string {
-  return `${weight} ${px}px ${mono ? "'Spline Sans Mono', monospace" : "'Archivo Variable', Archivo, sans-serif"}`;
 }
 
 function line(context: CanvasRenderingContext2D, x1: number, y1: number, x2: number, y2: number): void {

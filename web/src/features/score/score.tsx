@@ -1,32 +1,21 @@
 /** The score of a seam: the whole weld on one time axis and in millimetres, its phases in numbers, played by the trigger, said on machines. */
 import { Box } from '@chakra-ui/react';
-import type { MachineFile, MachineResource, SeamResource } from '@fox-tempo/contract';
-import {
-  phaseNames,
-  sequenceOnMachine,
-  startLag,
-  translate,
-  withPlainLatch,
-  wireWords,
-  type Phase,
-  type PlainLatch,
-  type TriggerSequence,
-} from '@fox-tempo/core';
+import type { MachineResource, SeamResource } from '@fox-tempo/contract';
+import { sequenceOnMachine, startLag, translate, wireWords, type Phase, type TriggerSequence } from '@fox-tempo/core';
 import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { Link, redirect, useLoaderData, useNavigate, useParams, useRevalidator } from 'react-router';
-import { useStore } from 'zustand';
-import { api, ProblemError } from '../../lib/api.ts';
+import { Link, redirect, useLoaderData, useNavigate, useParams } from 'react-router';
+import { api } from '../../lib/api.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { createDriveClient } from '../../workers/drive-client.ts';
 import { BesideCard, chosenMachine } from '../dial-card/index.ts';
 import { SeamSteps } from '../seam-steps/index.tsx';
 import { SaveActs, useSheet, useSheetKeys } from '../seams/index.ts';
 import { Checks } from './checks.tsx';
+import { Drawn } from './drawn.tsx';
 import { EndsPart } from './ends-part.tsx';
 import { FilePart } from './file-part.tsx';
 import type { LevelUnit } from './levels.ts';
@@ -35,10 +24,11 @@ import { MachinesPart } from './machines-part.tsx';
 import { PhaseStrip } from './phase-strip.tsx';
 import { PhaseTable } from './phase-table.tsx';
 import { Play, usePlaying } from './play.tsx';
-import { createPlaySession, type PlaySession } from './play-session.ts';
 import { Staves } from './staves.tsx';
 import { TacksPart } from './tacks-part.tsx';
+import { useFound } from './use-found.ts';
 import { useScore } from './use-score.ts';
+import { useSession } from './use-session.ts';
 
 const lastKey = 'fox-tempo/last-score';
 
@@ -274,100 +264,6 @@ function Open({
   );
 }
 
-/** While a weld is played, and until somebody looks back, the staves show what was played. */
-function Drawn({
-  session,
-  isPlaying,
-  children,
-}: {
-  readonly session: PlaySession;
-  readonly isPlaying: boolean;
-  readonly children: (isLive: boolean) => React.ReactNode;
-}) {
-  const running = useStore(session.store, (state) => state.running);
-  const hasRecord = useStore(session.store, (state) => state.record.length > 1);
-  const [looksBack, setLooksBack] = useState(false);
-  const [wasRunning, setWasRunning] = useState(running);
-  if (running !== wasRunning) {
-    setWasRunning(running);
-    if (running) setLooksBack(false);
-  }
-  const isLive = isPlaying && (running || (hasRecord && !looksBack));
-  return (
-    <>
-      {isLive && (
-        <Box display="flex" gap="3" alignItems="center" mb="1" minHeight="44px" flexWrap="wrap">
-          {running ? (
-            <Called session={session} />
-          ) : (
-            <>
-              <Box fontWeight={600} fontSize="13px">
-                As it was played
-              </Box>
-              <Action kind="quiet" onClick={() => setLooksBack(true)}>
-                Back to the score
-              </Action>
-            </>
-          )}
-        </Box>
-      )}
-      {children(isLive)}
-    </>
-  );
-}
-
-/** What is called out beside the staves while a weld is played: the word for the hand, large, and what the machine does. */
-function Called({ session }: { readonly session: PlaySession }) {
-  const { word, detail, due } = useStore(session.store, (state) => state.cue);
-  const phase = useStore(session.store, (state) => state.live.state.phase);
-  return (
-    <>
-      <Box
-        fontSize="24px"
-        fontWeight={650}
-        lineHeight="1"
-        px="3"
-        py="2"
-        bg={due ? 'ochreSoft' : 'page'}
-        borderLeftWidth="4px"
-        borderColor={due ? 'ochre' : 'line'}
-        minWidth="190px"
-      >
-        {word}
-      </Box>
-      <Box fontSize="13px">
-        <Box fontWeight={600}>{phaseNames[phase]}</Box>
-        <Box color="quiet">{detail}</Box>
-      </Box>
-    </>
-  );
-}
-
-const pageClock = () => performance.now();
-
-/** A session for this very score; another score is another session. */
-function useSession(whole: NonNullable<ReturnType<typeof useScore>['whole']>, circuitMOhm: number): PlaySession {
-  const session = useMemo(
-    () =>
-      createPlaySession({
-        whole,
-        circuitMOhm,
-        now: pageClock,
-        makeDrive:
-          typeof Worker === 'undefined'
-            ? null
-            : (heard) =>
-                createDriveClient(
-                  () => new Worker(new URL('../../workers/drive.worker.ts', import.meta.url), { type: 'module' }),
-                  heard,
-                ),
-      }),
-    [whole, circuitMOhm],
-  );
-  useEffect(() => () => session.close(), [session]);
-  return session;
-}
-
 function firstPair(
   machines: readonly MachineResource[],
   machine: MachineResource | undefined,
@@ -375,30 +271,4 @@ function firstPair(
   const described = machines.filter(({ file }) => file.dials.length > 0).map(({ id }) => id);
   const first = machine && described.includes(machine.id) ? machine.id : (described[0] ?? '');
   return [first, described.find((id) => id !== first) ?? first];
-}
-
-/** Writes what a dry test found to the machine, with who and when. */
-function useFound(): (machine: MachineResource, modeId: string, plain: PlainLatch) => Promise<string | null> {
-  const { revalidate } = useRevalidator();
-  const personId = useSettings((state) => state.personId);
-  return useCallback(
-    async (machine, modeId, plain) => {
-      const found = withPlainLatch(machine.file, modeId, plain, {
-        result: 'as-described',
-        by: personId ?? 'somebody',
-        on: new Date().toISOString().slice(0, 10),
-        note: `dry test: drive starts on ${plain.startsOn}, stops on ${plain.endsOn}`,
-      });
-      if (!found.ok) return found.issues[0]?.message ?? 'Not taken.';
-      try {
-        await api.saveMachine(machine.id, machine.version, { ...machine.file, ...found.value } as MachineFile);
-        await revalidate();
-        return null;
-      } catch (error) {
-        if (error instanceof ProblemError) return `${error.problem.title}. ${error.message}`;
-        throw error;
-      }
-    },
-    [revalidate, personId],
-  );
 }

@@ -1,0 +1,33 @@
+/** What a dry test found, written to its machine. */
+import type { MachineFile, MachineResource } from '@fox-tempo/contract';
+import { withPlainLatch, type PlainLatch } from '@fox-tempo/core';
+import { useCallback } from 'react';
+import { useRevalidator } from 'react-router';
+import { api, ProblemError } from '../../lib/api.ts';
+import { useSettings } from '../../lib/settings.ts';
+
+/** Writes what a dry test found to the machine, with who and when. */
+export function useFound(): (machine: MachineResource, modeId: string, plain: PlainLatch) => Promise<string | null> {
+  const { revalidate } = useRevalidator();
+  const personId = useSettings((state) => state.personId);
+  return useCallback(
+    async (machine, modeId, plain) => {
+      const found = withPlainLatch(machine.file, modeId, plain, {
+        result: 'as-described',
+        by: personId ?? 'somebody',
+        on: new Date().toISOString().slice(0, 10),
+        note: `dry test: drive starts on ${plain.startsOn}, stops on ${plain.endsOn}`,
+      });
+      if (!found.ok) return found.issues[0]?.message ?? 'Not taken.';
+      try {
+        await api.saveMachine(machine.id, machine.version, { ...machine.file, ...found.value } as MachineFile);
+        await revalidate();
+        return null;
+      } catch (error) {
+        if (error instanceof ProblemError) return `${error.problem.title}. ${error.message}`;
+        throw error;
+      }
+    },
+    [revalidate, personId],
+  );
+}

@@ -4,7 +4,7 @@ import { exampleFiles } from './example-files.ts';
 import { parseWith } from './issues.ts';
 import { programChoice, readProgramFile, triggerSequence } from './program.ts';
 
-const lid = exampleFiles()['lid-seam'] as unknown as { sequence: typeof plainSequence } & Record<string, unknown>;
+const lid = exampleFiles()['lid-seam'] as { sequence: typeof plainSequence } & Record<string, unknown>;
 const oldKeys = [
   'trigger',
   'preGasS',

@@ -181,8 +181,9 @@ test('zooms, unfolds and shows the fast pulses; a broken file is refused by its 
   await page.goto(`${app.url}/score/trike-lid-seam`);
   const staves = page.getByRole('group', { name: /^Score: trigger, gas/ });
   const scale = async () => Number(await staves.getAttribute('data-px-per-s'));
-  // Drawn at its own width before anything is compared.
-  await page.waitForTimeout(400);
+  // Drawn first at a guessed width, then at its own: compared only once it stands.
+  await expect(staves).toBeVisible();
+  await page.waitForTimeout(500);
   const whole = await scale();
   await staves.focus();
   await page.keyboard.press('+');

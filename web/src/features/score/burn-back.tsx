@@ -39,6 +39,21 @@ const drawnLength: Record<WireLeft, number> = {
 const drawnBall: Record<WireShape, number> = { sharp: 0, 'small-ball': 3.4, 'big-ball': 5.5 };
 const keptStops = 20;
 
+/** Answers as tiles with a drawing, large enough for a glove. */
+const tiles = {
+  display: 'grid',
+  gridTemplateColumns: { base: 'repeat(3, 1fr)', md: 'repeat(5, 1fr)' },
+  gap: '1.5',
+} as const;
+const tile = {
+  px: '1',
+  whiteSpace: 'normal',
+  lineHeight: '1.15',
+  minHeight: '76px',
+  flexDirection: 'column',
+  fontSize: '12.5px',
+} as const;
+
 export function BurnBack({
   seamId,
   score,
@@ -70,22 +85,11 @@ export function BurnBack({
             After a stop, gun clear of the part: how was the wire, then what is on its end? Two taps. Snip a ball before
             the next start.
           </Box>
-          <Box
-            display="grid"
-            gridTemplateColumns={{ base: 'repeat(3, 1fr)', md: 'repeat(5, 1fr)' }}
-            gap="1.5"
-            role="group"
-            aria-label="How long the wire was left"
-          >
+          <Box {...tiles} role="group" aria-label="How long the wire was left">
             {wireLefts.map((one) => (
               <Action
                 key={one}
-                px="1"
-                whiteSpace="normal"
-                lineHeight="1.15"
-                minHeight="76px"
-                flexDirection="column"
-                fontSize="12.5px"
+                {...tile}
                 aria-pressed={left === one}
                 bg={left === one ? 'accentSoft' : 'surface'}
                 onClick={() => setLeft(one)}
@@ -95,23 +99,11 @@ export function BurnBack({
               </Action>
             ))}
           </Box>
-          <Box
-            display="grid"
-            gridTemplateColumns={{ base: 'repeat(3, 1fr)', md: 'repeat(5, 1fr)' }}
-            gap="1.5"
-            mt="1.5"
-            role="group"
-            aria-label="What is on its end"
-          >
+          <Box {...tiles} mt="1.5" role="group" aria-label="What is on its end">
             {wireShapes.map((shape) => (
               <Action
                 key={shape}
-                px="1"
-                whiteSpace="normal"
-                lineHeight="1.15"
-                minHeight="76px"
-                flexDirection="column"
-                fontSize="12.5px"
+                {...tile}
                 disabled={left === null}
                 onClick={() => {
                   if (left === null) return;

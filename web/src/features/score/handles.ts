@@ -17,7 +17,7 @@ export interface Handle {
   /** Percent of main, for its height on wire and current; null in the middle of its stave. */
   readonly percent: number | null;
   /** Sideways: the number in seconds that it moves, and whether right is more. */
-  readonly time?: { readonly field: SequenceNumber; readonly more: 'right' | 'left'; readonly scale: number };
+  readonly time?: { readonly field: SequenceNumber; readonly more: 'right' | 'left' };
   readonly level?: SequenceNumber;
   /** A tap: moved in millimetres along the seam. */
   readonly tap?: number;
@@ -45,7 +45,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
       stave: 'gas',
       atS: preGas?.fromS ?? runIn.fromS,
       percent: null,
-      time: { field: 'preGasS', more: 'left', scale: 1 },
+      time: { field: 'preGasS', more: 'left' },
     });
   }
   if (runIn) {
@@ -71,7 +71,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
       stave: 'current',
       atS,
       percent: sequence.startPercent,
-      time: { field: 'startS', more: 'right', scale: 1 },
+      time: { field: 'startS', more: 'right' },
       level: 'startPercent',
     });
     if (sequence.startPercent !== 100) {
@@ -82,7 +82,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
         stave: 'current',
         atS: slopeIn?.toS ?? atS,
         percent: 100,
-        time: { field: 'slopeInS', more: 'right', scale: 1 },
+        time: { field: 'slopeInS', more: 'right' },
       });
     }
   }
@@ -119,7 +119,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
       stave: 'current',
       atS: slopeOut?.fromS ?? outS,
       percent: slopeOut?.fromPercent ?? 100,
-      time: { field: 'slopeOutS', more: 'left', scale: 1 },
+      time: { field: 'slopeOutS', more: 'left' },
     });
     add({
       id: 'end',
@@ -128,7 +128,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
       stave: 'current',
       atS: endsS,
       percent: sequence.endPercent,
-      time: { field: 'endS', more: 'right', scale: 1 },
+      time: { field: 'endS', more: 'right' },
       level: 'endPercent',
     });
   }
@@ -143,7 +143,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
         stave: 'current',
         atS: on.toS,
         percent: 100,
-        time: { field, more: 'right', scale: 1 },
+        time: { field, more: 'right' },
       });
     }
     const again = score.played.filter(({ name }) => name === 'run-in')[1];
@@ -155,7 +155,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
         stave: 'wire',
         atS: again.fromS,
         percent: 0,
-        time: { field: 'stitchOffS', more: 'right', scale: 1 },
+        time: { field: 'stitchOffS', more: 'right' },
       });
     }
   }
@@ -168,7 +168,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
       stave: 'gas',
       atS: after.toS,
       percent: null,
-      time: { field: 'postGasS', more: 'right', scale: 1 },
+      time: { field: 'postGasS', more: 'right' },
     });
   }
   return handles;
@@ -199,8 +199,8 @@ export function movedBy(
     return change;
   }
   if (handle.time && by.seconds !== 0) {
-    const { field, more, scale } = handle.time;
-    const signed = (more === 'right' ? by.seconds : -by.seconds) * scale;
+    const { field, more } = handle.time;
+    const signed = more === 'right' ? by.seconds : -by.seconds;
     change[field] = snapped(field, from[field] + signed, fine ? steps.fineTimeS : steps.timeS);
   }
   if (handle.level && by.percent !== 0) {

@@ -37,7 +37,7 @@ export function StartTrace({ run, topA }: { readonly run: StartRun; readonly top
                 fill={cssColour('quiet')}
                 style={{ fontSize: '10.5px' }}
               >
-                {a.toFixed(0)}
+                {`${a.toFixed(0)} A`}
               </text>
             </g>
           ))}

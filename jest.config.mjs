@@ -1,6 +1,6 @@
 /** Three projects: what runs in Node, the server against a real PostgreSQL, and what needs a DOM. */
 const swc = (syntax) => [
-  '@swc/jest',
+  '<rootDir>/jest.transform.mjs',
   {
     jsc: {
       parser: { syntax: 'typescript', tsx: syntax === 'tsx' },
@@ -18,6 +18,8 @@ const common = {
 
 export default {
   testTimeout: 30_000,
+  // Jest's own default on two cores is one.
+  maxWorkers: 2,
   projects: [
     {
       ...common,

@@ -142,7 +142,9 @@ export function nearestValue(
   const { min, max, step } = scale;
   // An end off the step's raster still exists on the dial.
   const stepped = Math.abs(exact) === Infinity ? exact : min + Math.round((exact - min) / step) * step;
-  const value = Number(Math.min(Math.max(stepped, min), max).toFixed(stepDigits(step)));
+  // Rounding to the step's digits may pass an end that binary fractions left a hair short: hold it between the ends last.
+  const rounded = Number(Math.min(Math.max(stepped, min), max).toFixed(stepDigits(step)));
+  const value = Math.min(Math.max(rounded, min), max);
   return { value, clipped: exact < min - step / 2 - 1e-9 || exact > max + step / 2 + 1e-9 };
 }
 

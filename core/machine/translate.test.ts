@@ -265,6 +265,19 @@ const randomProgram: fc.Arbitrary<Program> = fc
   }));
 
 describe('any machine, any program', () => {
+  // Ends that binary fractions leave a hair short of a whole step were passed by the rounding that came after the clamp.
+  it.each([1024398457, 2138419226])('keeps the ends of a dial under seed %d', (seed) => {
+    fc.assert(
+      fc.property(randomMachine, randomProgram, (machine, program) => {
+        for (const setting of translate(machine, program).dials) {
+          const { scale } = machine.dials.find((dial) => dial.id === setting.dialId)!;
+          if ('max' in scale) expect(setting.value).toBeLessThanOrEqual(scale.max);
+        }
+      }),
+      { numRuns: 300, seed },
+    );
+  });
+
   it('never throws, never leaves a dial’s ends, and misses by at most half a step of what it carries', () => {
     fc.assert(
       fc.property(randomMachine, randomProgram, (machine, program) => {

@@ -1,6 +1,6 @@
 /**
  * One command from a fresh clone to a running shop: packages, PostgreSQL, cluster, schema, demo data, build, server.
- * npm start -- [--fresh] [--port N]
+ * npm start -- [--fresh] [--empty] [--mend] [--port N]
  */
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -11,6 +11,7 @@ import { isFree } from './lib/ports.mjs';
 import { ensurePostgres, openCluster, removeCluster } from './lib/postgres.mjs';
 import { root } from './lib/run.mjs';
 import { endOn, Refusal, say } from './lib/say.mjs';
+import { superviseCluster } from './lib/supervise.mjs';
 import { AlreadyRunning, takeStartLock } from './lib/start-lock.mjs';
 
 const usualPort = 4180;
@@ -20,6 +21,8 @@ function readOptions() {
     const { values } = parseArgs({
       options: {
         fresh: { type: 'boolean', default: false },
+        empty: { type: 'boolean', default: false },
+        mend: { type: 'boolean', default: false },
         port: { type: 'string' },
         'no-install': { type: 'boolean', default: false },
       },
@@ -28,10 +31,11 @@ function readOptions() {
     if (port !== undefined && !(Number.isInteger(port) && port > 0 && port < 65536)) {
       throw new Refusal(`--port must be a number from 1 to 65535; got "${values.port}".`);
     }
-    return { fresh: values.fresh, port, install: !values['no-install'] };
+    const { fresh, empty, mend } = values;
+    return { fresh, empty, mend, port, install: !values['no-install'] };
   } catch (error) {
     if (error instanceof Refusal) throw error;
-    throw new Refusal(`${error.message}\nUse: npm start -- [--fresh] [--port N]`);
+    throw new Refusal(`${error.message}\nUse: npm start -- [--fresh] [--empty] [--mend] [--port N]`);
   }
 }
 
@@ -47,6 +51,9 @@ async function choosePort(asked) {
   throw new Refusal(`Ports ${usualPort} to ${usualPort + 19} are all taken; choose one with --port.`);
 }
 
+/** Thrown between two steps of a start that was told to stop. */
+class Stopped extends Error {}
+
 async function main() {
   const options = readOptions();
   const folder = process.env.FOX_TEMPO_DATA || join(root, 'data');
@@ -54,18 +61,27 @@ async function main() {
   const lock = takeStartLock(folder);
   let cluster;
   let server;
-  let stopping;
-  const stop = (reason) =>
-    (stopping ??= (async () => {
+  let endWatch;
+  let told;
+  const stopped = new Promise((resolve) => {
+    told = (reason) => {
+      if (stopping) return;
+      stopping = true;
       if (reason) say(reason);
-      await server?.stop();
-      cluster?.stop();
-      lock.release();
-    })());
-  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop('Stopping; the data stay'));
+      resolve();
+    };
+  });
+  let stopping = false;
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => told('Stopping; the data stay'));
+  const goOn = async () => {
+    // Lets a signal that came during a blocking step be heard.
+    await new Promise((resolve) => setImmediate(resolve));
+    if (stopping) throw new Stopped();
+  };
 
   try {
     if (options.install) await ensurePackages();
+    await goOn();
     let databaseUrl = outside;
     if (outside !== undefined) {
       if (options.fresh)
@@ -75,11 +91,13 @@ async function main() {
       say('Using the database of DATABASE_URL');
     } else {
       await ensurePostgres();
+      await goOn();
       if (options.fresh) {
         say('Starting over: removing the private cluster');
         removeCluster(folder);
       }
-      cluster = await openCluster({ folder });
+      cluster = await openCluster({ folder, mend: options.mend });
+      await goOn();
       cluster.ensureDatabase('fox_tempo');
       databaseUrl = cluster.url('fox_tempo');
       say(
@@ -90,24 +108,36 @@ async function main() {
             : 'Started the private PostgreSQL cluster on loopback',
       );
     }
+    await goOn();
     await ensureBuild();
+    await goOn();
     const port = await choosePort(options.port);
-    if (stopping) return;
     server = await startServer({
       databaseUrl,
       port,
+      dataFolder: folder,
+      empty: options.empty,
       onExit: (code) => {
         process.exitCode = 1;
-        void stop(`The server ended by itself (${code})`);
+        told(`The server ended by itself (${code})`);
       },
     });
+    await goOn();
     if (server.seeded) say('Filled the empty database with the demo shop, Marrowby Cartworks');
     const address = `http://127.0.0.1:${port}`;
     lock.announce(address);
+    if (server.ownerCode)
+      say(`This shop has no owner yet. Make one on the sign-in page with the one-time code  ${server.ownerCode}`);
     say(`Fox Tempo is ready at ${address}   (Ctrl-C stops it)`);
+    if (cluster) endWatch = superviseCluster(cluster);
+    await stopped;
   } catch (error) {
-    await stop();
-    throw error;
+    if (!(error instanceof Stopped) && !stopping) throw error;
+  } finally {
+    endWatch?.();
+    await server?.stop();
+    cluster?.stop();
+    lock.release();
   }
 }
 

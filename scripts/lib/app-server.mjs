@@ -2,15 +2,18 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { root } from './run.mjs';
+import { Refusal } from './say.mjs';
 
 /** Starts the server and resolves when it listens; `onExit` hears of an end that nobody asked for. */
-export function startServer({ databaseUrl, port, onExit }) {
+export function startServer({ databaseUrl, port, onExit, dataFolder, empty = false }) {
   const child = spawn(process.execPath, ['--import', 'tsx', join('server', 'main.ts')], {
     cwd: root,
     env: {
       ...process.env,
       DATABASE_URL: databaseUrl,
       PORT: String(port),
+      ...(dataFolder === undefined ? {} : { FOX_TEMPO_DATA: dataFolder }),
+      ...(empty ? { FOX_TEMPO_EMPTY: '1' } : {}),
       NODE_ENV: process.env.NODE_ENV ?? 'production',
     },
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
@@ -20,12 +23,17 @@ export function startServer({ databaseUrl, port, onExit }) {
   let stopping = false;
   const ended = new Promise((resolve) => child.once('exit', resolve));
   return new Promise((resolve, reject) => {
-    const seeded = { value: false };
+    let seeded = false;
+    let ownerCode;
+    let failed;
     child.on('message', (message) => {
-      if (message.kind === 'seeded') seeded.value = true;
+      if (message.kind === 'seeded') seeded = true;
+      if (message.kind === 'owner-code') ownerCode = message.code;
+      if (message.kind === 'failed') failed = message.message;
       if (message.kind === 'listening') {
         resolve({
-          seeded: seeded.value,
+          seeded,
+          ownerCode,
           async stop() {
             stopping = true;
             child.kill('SIGTERM');
@@ -38,7 +46,7 @@ export function startServer({ databaseUrl, port, onExit }) {
     });
     child.once('error', reject);
     void ended.then((code) => {
-      reject(new Error(`the server ended with ${code} before it listened`));
+      reject(new Refusal(failed ?? `The server ended with ${code} before it listened; its last words stand above.`));
       if (!stopping) onExit?.(code);
     });
   });

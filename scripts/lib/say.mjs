@@ -8,7 +8,18 @@ export function say(text) {
 /** Ends the process with a message and no stack: the person can act on it. */
 export class Refusal extends Error {}
 
+/** What the file system says, in words; undefined for other failures. */
+function fileTrouble({ code, path }) {
+  const place = path ? ` (${path})` : '';
+  if (code === 'ENOSPC') return `There is no space left on the disk${place}. Free some and start again; the data stay.`;
+  if (code === 'EROFS')
+    return `The disk is read-only${place}. Make it writable, or name another folder in FOX_TEMPO_DATA.`;
+  if (code === 'EACCES' || code === 'EPERM') return `This user may not write there${place}.`;
+  return undefined;
+}
+
 export function endOn(error) {
-  process.stderr.write(error instanceof Refusal ? `\n${error.message}\n` : `\n${error?.stack ?? error}\n`);
+  const words = error instanceof Refusal ? error.message : fileTrouble(error ?? {});
+  process.stderr.write(`\n${words ?? error?.stack ?? error}\n`);
   process.exitCode = 1;
 }

@@ -1,6 +1,7 @@
 /** The pool and Drizzle over it. Connections are few and give up soon: a welder waits for an answer, not for a socket. */
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import pg from 'pg';
+import { log } from '../http/log.ts';
 import * as schema from './schema/index.ts';
 
 /** The database, or a transaction on it. */
@@ -24,8 +25,15 @@ export function connect(url: string): Connection {
     connectionTimeoutMillis: 3000,
     idleTimeoutMillis: 30_000,
     statement_timeout: 10_000,
+    // The server's own limit is worth nothing when the server is what hangs.
+    query_timeout: 15_000,
+    keepAlive: true,
   });
+  // The pool hears idle connections only; one that is lost in the middle of a transaction would end the process.
+  pool.on('connect', (client) =>
+    client.on('error', (error) => log.warn('database connection lost', { error: error.message })),
+  );
   // A connection lost while idle is replaced at the next query; without a listener it would end the process.
-  pool.on('error', (error) => console.error(`database connection lost: ${error.message}`));
+  pool.on('error', (error) => log.warn('idle database connection lost', { error: error.message }));
   return { db: drizzle(pool, { schema }), pool, close: () => pool.end() };
 }

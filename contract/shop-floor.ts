@@ -2,9 +2,8 @@
 import { stepKinds } from '@fox-tempo/core';
 import { z } from 'zod';
 import { fillerField, gasField, idField, nameField, ranged, timestampField } from './fields.ts';
+import { dialReadings, recordedKinds } from './observations.ts';
 import { programFile } from './program.ts';
-
-const dialReadings = z.record(idField, z.number());
 
 /** One storing into a slot; never changed, never removed. */
 export const slotEntry = z.object({
@@ -32,16 +31,17 @@ export const slotStore = z.strictObject({
   replaces: z.int().nullable(),
 });
 
-export const slotFound = z.strictObject({ dials: dialReadings });
+/** `entryId` is the entry that was seen in the slot: what was found is noted beside that one, or refused. */
+export const slotFound = z.strictObject({ entryId: z.int(), dials: dialReadings });
 
 export const leadReading = z.object({
-  id: z.int(),
+  id: z.string(),
   mOhm: ranged('circuitMOhm'),
   note: z.string(),
   at: timestampField,
   by: z.string(),
 });
-export const leadReadingCreate = z.strictObject({ mOhm: ranged('circuitMOhm'), note: z.string().trim().max(200) });
+export const leadReadingCreate = recordedKinds['lead-reading'];
 
 export const directionSave = z.strictObject({
   dialId: idField,
@@ -50,7 +50,7 @@ export const directionSave = z.strictObject({
 });
 
 /** Minutes a changeover step took here. */
-export const stepTimeCreate = z.strictObject({ kind: z.enum(stepKinds), minutes: z.number().min(0.1).max(240) });
+export const stepTimeCreate = recordedKinds['step-time'];
 export const stepTimes = z.object({
   /** Median of the last five by kind; kinds never timed are absent. */
   minutes: z.partialRecord(z.enum(stepKinds), z.number()),
@@ -73,11 +73,15 @@ const cylinderContent = {
   convention: readingConvention,
   machineId: idField.nullable(),
 };
-export const cylinderSave = z.strictObject(cylinderContent);
+export const cylinderSave = z.strictObject({ ...cylinderContent, retired: z.boolean().default(false) });
+/** Levels are sums of movements: below nought means that more was taken than was ever read. */
 export const cylinder = z.object({
   id: idField,
   version: z.int(),
   ...cylinderContent,
+  pressureBar: z.number().nullable(),
+  massKg: z.number().nullable(),
+  retired: z.boolean(),
   changedAt: timestampField,
   changedBy: z.string(),
 });
@@ -89,11 +93,13 @@ const spoolContent = {
   massKg: z.number().min(0).max(500),
   machineId: idField.nullable(),
 };
-export const spoolSave = z.strictObject(spoolContent);
+export const spoolSave = z.strictObject({ ...spoolContent, retired: z.boolean().default(false) });
 export const spool = z.object({
   id: idField,
   version: z.int(),
   ...spoolContent,
+  massKg: z.number(),
+  retired: z.boolean(),
   changedAt: timestampField,
   changedBy: z.string(),
 });
@@ -112,13 +118,14 @@ export const cardQuery = z.object({
 
 export type CardPaper = z.infer<typeof cardQuery>['paper'];
 export type SlotEntry = z.infer<typeof slotEntry>;
+export type SlotFound = z.infer<typeof slotFound>;
 export type SlotStore = z.infer<typeof slotStore>;
 export type LeadReadingRow = z.infer<typeof leadReading>;
 export type DirectionSave = z.infer<typeof directionSave>;
 export type StepTimes = z.infer<typeof stepTimes>;
 export type StepTimeCreate = z.infer<typeof stepTimeCreate>;
 export type Cylinder = z.infer<typeof cylinder>;
-export type CylinderSave = z.infer<typeof cylinderSave>;
+export type CylinderSave = z.input<typeof cylinderSave>;
 export type Spool = z.infer<typeof spool>;
-export type SpoolSave = z.infer<typeof spoolSave>;
+export type SpoolSave = z.input<typeof spoolSave>;
 export type Stock = z.infer<typeof stock>;

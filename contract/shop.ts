@@ -1,11 +1,18 @@
-/** The shop's nouns as the API carries them: people, orders, parts, seams with their program's revisions. */
+/** The shop's nouns as the API carries them: orders, parts, seams with their program's revisions. */
 import { z } from 'zod';
 import { idField, jointField, materialField, nameField, positionField, ranged, timestampField } from './fields.ts';
 import { programChoice, programFile } from './program.ts';
 
-export const person = z.object({ id: idField, name: z.string(), role: z.string() });
-
-export const part = z.object({ id: idField, name: z.string(), about: z.string() });
+export const part = z.object({
+  id: idField,
+  name: z.string(),
+  about: z.string(),
+  version: z.int(),
+  retired: z.boolean(),
+});
+const aboutField = z.string().trim().max(300);
+export const partCreate = z.strictObject({ name: nameField, about: aboutField });
+export const partSave = z.strictObject({ name: nameField, about: aboutField, retired: z.boolean() });
 
 export const order = z.object({
   id: idField,
@@ -13,9 +20,23 @@ export const order = z.object({
   partId: idField,
   partName: z.string(),
   quantity: z.int().positive(),
-  done: z.int().min(0),
+  /** Sum of what was counted. */
+  done: z.int(),
   dueOn: z.iso.date(),
+  version: z.int(),
+  closed: z.boolean(),
 });
+const orderContent = {
+  number: z.string().trim().min(1).max(40),
+  partId: idField,
+  quantity: z.int().min(1).max(100_000),
+  dueOn: z.iso.date(),
+};
+export const orderCreate = z.strictObject(orderContent);
+export const orderSave = z.strictObject({ ...orderContent, closed: z.boolean() });
+/** What parts drew from stock, as it was written down. */
+export const drawn = z.object({ what: z.string(), amount: z.number(), unit: z.enum(['L', 'kg']) });
+export const counted = z.object({ order, drawn: z.array(drawn) });
 
 /** A seam as described at the bench; null where the plan decides. */
 export const seamSpec = z.strictObject({
@@ -31,12 +52,22 @@ export const seamSpec = z.strictObject({
   travelMmPerMin: ranged('travelMmPerMin').nullable(),
 });
 
+/** What one part takes, by the model of the day it was saved: a later model does not rewrite yesterday. */
+export const revisionUse = z.object({
+  arcSeconds: z.number(),
+  passes: z.int(),
+  wireKg: z.number(),
+  gasL: z.number(),
+});
+
 export const revision = z.object({
   number: z.int().positive(),
   /** The seam and the choice this revision was made for. */
   spec: seamSpec,
   choice: programChoice,
   program: programFile,
+  use: revisionUse.nullable(),
+  contentHash: z.string().nullable(),
   createdAt: timestampField,
   createdBy: z.string(),
 });
@@ -50,6 +81,19 @@ export const seamResource = z.object({
   /** null until a setting was saved. */
   choice: programChoice.nullable(),
   revision: revision.nullable(),
+  /** Set by a lead hand: nobody else saves a setting then. */
+  lock: z.object({ reason: z.string(), by: z.string(), at: timestampField }).nullable(),
+  /** References in force, one for each machine. */
+  issued: z.array(
+    z.object({
+      revision: z.int(),
+      machineId: idField,
+      reason: z.string(),
+      by: z.string(),
+      at: timestampField,
+    }),
+  ),
+  deleted: z.boolean(),
   createdAt: timestampField,
   createdBy: z.string(),
   changedAt: timestampField,
@@ -58,6 +102,13 @@ export const seamResource = z.object({
 
 /** Saves seam and setting in one piece; the server computes the program and stores it as the next revision. */
 export const seamSave = z.strictObject({ spec: seamSpec, choice: programChoice });
+
+const reasonField = z.string().trim().min(3, 'say why, in three letters or more').max(300);
+export const seamLock = z.strictObject({ locked: z.boolean(), reason: reasonField });
+/** Makes a revision the shop's reference for this seam on one machine. */
+export const seamIssue = z.strictObject({ revision: z.int().min(1), machineId: idField, reason: reasonField });
+export const seamCopy = z.strictObject({ partId: idField, name: nameField });
+export const seamMove = z.strictObject({ partId: idField });
 
 export const seamCreate = z.strictObject({ partId: idField, spec: seamSpec });
 
@@ -71,10 +122,18 @@ export function pageOf<S extends z.ZodType>(item: S) {
   return z.object({ items: z.array(item), next: z.string().nullable() });
 }
 
-export type Person = z.infer<typeof person>;
 export type Part = z.infer<typeof part>;
+export type PartCreate = z.infer<typeof partCreate>;
+export type PartSave = z.infer<typeof partSave>;
+export type OrderCreate = z.infer<typeof orderCreate>;
+export type OrderSave = z.infer<typeof orderSave>;
+export type Counted = z.infer<typeof counted>;
+export type RevisionUse = z.infer<typeof revisionUse>;
 export type Order = z.infer<typeof order>;
 export type SeamSpec = z.infer<typeof seamSpec>;
+export type SeamLock = z.infer<typeof seamLock>;
+export type SeamIssue = z.infer<typeof seamIssue>;
+export type SeamCopy = z.infer<typeof seamCopy>;
 export type SeamSave = z.infer<typeof seamSave>;
 export type SeamCreate = z.infer<typeof seamCreate>;
 export type SeamResource = z.infer<typeof seamResource>;

@@ -4,74 +4,101 @@ import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
-import type { Database } from './db/connection.ts';
-import { HttpProblem, notFound, sendProblem } from './http/problem.ts';
-import { computeRoutes } from './modules/compute/routes.ts';
-import { descriptionRoutes } from './modules/description/routes.ts';
-import { cardRoutes } from './modules/cards/routes.ts';
-import { floorRoutes } from './modules/floor/routes.ts';
-import { healthRoutes } from './modules/health/routes.ts';
-import { machineRoutes } from './modules/machines/routes.ts';
-import { orderRoutes } from './modules/orders/routes.ts';
-import { partRoutes } from './modules/parts/routes.ts';
-import { peopleRoutes } from './modules/people/routes.ts';
-import { seamRoutes } from './modules/seams/routes.ts';
-import { slotRoutes } from './modules/slots/routes.ts';
-import { stockRoutes } from './modules/stock/routes.ts';
+import type { Keeper } from './backup/keeper.ts';
+import type { ComputePool } from './compute-pool/pool.ts';
+import type { Connection } from './db/connection.ts';
+import { mountDoors, type Handlers } from './http/doors.ts';
+import { atMost, onlyKnownHosts, onlyOwnPages, readableAddress, usualLimits, type Limits } from './http/gate.ts';
+import { createMetrics } from './http/metrics.ts';
+import { notFound, sendProblem } from './http/problem.ts';
+import { blobHandlers } from './modules/blobs/handlers.ts';
+import { cardHandlers } from './modules/cards/handlers.ts';
+import { computeHandlers } from './modules/compute/handlers.ts';
+import { descriptionHandlers } from './modules/description/handlers.ts';
+import { floorHandlers } from './modules/floor/handlers.ts';
+import { jobHandlers } from './modules/jobs/handlers.ts';
+import type { JobQueue } from './modules/jobs/queue.ts';
+import { machineHandlers } from './modules/machines/handlers.ts';
+import { observationHandlers } from './modules/observations/handlers.ts';
+import { orderHandlers } from './modules/orders/handlers.ts';
+import { partHandlers } from './modules/parts/handlers.ts';
+import { peopleHandlers } from './modules/people/handlers.ts';
+import { seamHandlers } from './modules/seams/handlers.ts';
+import { sessionHandlers } from './modules/session/handlers.ts';
+import { shopHandlers } from './modules/shop/handlers.ts';
+import { slotHandlers } from './modules/slots/handlers.ts';
+import { stockHandlers } from './modules/stock/handlers.ts';
 
 export interface AppOptions {
-  readonly db: Database;
+  readonly connection: Connection;
+  /** Reads and keeps the session of a request. */
+  readonly sessions: RequestHandler;
+  readonly pool: ComputePool;
+  readonly queue: JobQueue;
+  readonly keeper: Keeper;
+  readonly limits?: Limits;
   /** Folder of the built interface; left out, only the API is served. */
   readonly webRoot?: string;
 }
 
-export function createApp({ db, webRoot }: AppOptions): Express {
+export function createApp(options: AppOptions): Express {
+  const { webRoot } = options;
   const app = express();
   app.disable('x-powered-by');
+  // Names twice in a question make a list, and nothing else.
+  app.set('query parser', 'simple');
+  const proxy = process.env['FOX_TEMPO_PROXY'];
+  if (proxy !== undefined) app.set('trust proxy', proxy);
   app.use(security());
+  app.use(readableAddress);
+  app.use(onlyKnownHosts());
   app.use(compression());
-  app.use('/api', api(db));
+  app.use('/api', api(options));
   if (webRoot !== undefined) serveWeb(app, webRoot);
   app.use(notFound);
   app.use(sendProblem);
   return app;
 }
 
-function api(db: Database): express.Router {
+function api({ connection, sessions, pool, queue, keeper, limits = usualLimits }: AppOptions): express.Router {
   const router = express.Router();
+  const metrics = createMetrics();
+  router.use(metrics.count);
   // A shop's data is never worth a stale answer.
   router.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();
   });
-  router.use(onlyJson);
-  // A machine with a full door chart is larger than anything else that is written.
-  router.use('/machines', express.json({ limit: '1mb' }));
-  router.use(express.json({ limit: '256kb' }));
-  router.use('/health', healthRoutes(db));
-  router.use('/people', peopleRoutes(db));
-  router.use('/parts', partRoutes(db));
-  router.use('/orders', orderRoutes(db));
-  router.use('/machines/:id/slots', slotRoutes(db));
-  router.use('/machines/:id', floorRoutes(db));
-  router.use('/machines', machineRoutes(db));
-  router.use('/seams', cardRoutes(db));
-  router.use('/seams', seamRoutes(db));
-  router.use('/stock', stockRoutes(db));
-  router.use('/compute', computeRoutes());
-  router.use('/', descriptionRoutes());
+  router.use(atMost(limits.perMinute));
+  router.use(onlyOwnPages);
+  router.post(['/session', '/session/owner', '/session/demo'], atMost(limits.signInsPerMinute));
+  // Without a cookie there is no session to look for, and no database to wait for.
+  router.use((request, response, next) => {
+    if (request.headers.cookie === undefined && !request.path.startsWith('/session')) next();
+    else sessions(request, response, next);
+  });
+  const handlers: Handlers = {
+    ...descriptionHandlers(connection, metrics, pool),
+    ...sessionHandlers,
+    ...shopHandlers(keeper),
+    ...peopleHandlers,
+    ...partHandlers,
+    ...orderHandlers,
+    ...seamHandlers,
+    ...cardHandlers(pool),
+    ...machineHandlers,
+    ...slotHandlers,
+    ...floorHandlers,
+    ...stockHandlers,
+    ...observationHandlers,
+    ...blobHandlers,
+    ...computeHandlers(pool),
+    ...jobHandlers(queue),
+  };
+  mountDoors(router, connection.db, handlers);
   router.use(notFound);
   return router;
 }
-
-/** A body of another type would be ignored in silence; say so instead. */
-const onlyJson: RequestHandler = (request, _response, next) => {
-  const hasBody = request.get('content-length') !== undefined && request.get('content-length') !== '0';
-  if ((hasBody || request.get('transfer-encoding') !== undefined) && !request.is('application/json')) {
-    throw new HttpProblem('unsupported-type', 'Send the body as application/json.');
-  }
-  next();
-};
 
 function serveWeb(app: Express, webRoot: string): void {
   const index = join(webRoot, 'index.html');

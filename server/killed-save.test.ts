@@ -27,19 +27,26 @@ describe('a server killed in the middle of saves', () => {
     const url = await makeDatabase();
     const port = await freePort();
     const seam = `http://127.0.0.1:${port}/api/seams/counter-corner`;
-    const read = async () => (await (await fetch(seam)).json()) as SeamResource;
+    let cookie = '';
+    const read = async () => (await (await fetch(seam, { headers: { cookie } })).json()) as SeamResource;
     const save = (stored: SeamResource, lengthMm: number) =>
       fetch(seam, {
         method: 'PUT',
         headers: {
           'content-type': 'application/json',
-          'x-fox-person': 'teo-varnholt',
+          cookie,
           'if-match': `"${stored.version}"`,
         },
         body: JSON.stringify({ spec: { ...stored.spec, lengthMm }, choice: stored.choice }),
       });
 
     let child = await startServer(url, port);
+    const signedIn = await fetch(`http://127.0.0.1:${port}/api/session/demo`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ personId: 'teo-varnholt' }),
+    });
+    cookie = signedIn.headers.getSetCookie()[0]?.split(';')[0] ?? '';
     let lastConfirmed = await read();
     // Killed after 1, 4, 7 ... ms: before, within and after the transaction.
     for (let round = 0; round < 5; round++) {
@@ -52,7 +59,9 @@ describe('a server killed in the middle of saves', () => {
       const confirmed = await sent;
       child = await startServer(url, port);
       const stored = await read();
-      const revisions = ((await (await fetch(`${seam}/revisions`)).json()) as { items: Revision[] }).items;
+      const revisions = (
+        (await (await fetch(`${seam}/revisions`, { headers: { cookie } })).json()) as { items: Revision[] }
+      ).items;
 
       const isNew = stored.spec.lengthMm === 700 + round;
       expect(isNew || stored.spec.lengthMm === lastConfirmed.spec.lengthMm).toBe(true);

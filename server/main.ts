@@ -1,25 +1,47 @@
 /** The server process: connects, migrates, seeds an empty shop, listens on loopback, stops cleanly. */
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
-import { connect } from './db/connection.ts';
-import { migrateDatabase } from './db/migrate.ts';
+import { assemble } from './assemble.ts';
 import { seedIfEmpty } from './db/seed.ts';
+import { factsOf, log } from './http/log.ts';
+import { renewOwnerCode } from './modules/session/service.ts';
 
 const url = process.env['DATABASE_URL'];
 if (url === undefined || url === '') throw new Error('DATABASE_URL is not set; start with "npm start".');
 const port = Number(process.env['PORT'] ?? 4180);
 const webRoot = fileURLToPath(new URL('../web/dist', import.meta.url));
+const emptyShop = process.env['FOX_TEMPO_EMPTY'] === '1';
 
-const connection = connect(url);
-await migrateDatabase(connection.pool);
-if (await seedIfEmpty(connection.db)) process.send?.({ kind: 'seeded' });
-const server = createApp({ db: connection.db, webRoot }).listen(port, '127.0.0.1', (error) => {
-  if (error) {
-    process.send?.({ kind: 'failed', message: error.message });
-    throw error;
-  }
+/** Ends with a sentence that the start script shows. */
+function fail(message: string): never {
+  process.send?.({ kind: 'failed', message });
+  log.error(message);
+  process.exit(1);
+}
+
+const assembly = await assemble({ url, dataFolder: process.env['FOX_TEMPO_DATA'], prunes: true }).catch(
+  (error: unknown) => {
+    log.error('the database could not be brought up', factsOf(error));
+    return fail(
+      `The database could not be brought up: ${error instanceof Error ? error.message : String(error)}. The data were not touched beyond what stands in the log.`,
+    );
+  },
+);
+const { connection, pool, queue, keeper, store } = assembly;
+if (!emptyShop && (await seedIfEmpty(connection.db))) process.send?.({ kind: 'seeded' });
+const code = await renewOwnerCode(connection.db);
+if (code !== undefined) process.send?.({ kind: 'owner-code', code });
+
+const app = createApp({ connection, sessions: store.handler, pool, queue, keeper, webRoot });
+const server = app.listen(port, process.env['FOX_TEMPO_LISTEN'] ?? '127.0.0.1', (error) => {
+  if (error) fail(`The server cannot listen on port ${port}: ${error.message}`);
   process.send?.({ kind: 'listening', port });
 });
+// A client that sends one byte a minute holds a socket, not the server.
+server.headersTimeout = 15_000;
+server.requestTimeout = 60_000;
+keeper.watch();
+queue.work(pool).catch((error: unknown) => log.warn('the job queue is not open yet', factsOf(error)));
 
 let stopping = false;
 async function stop(): Promise<void> {
@@ -30,7 +52,7 @@ async function stop(): Promise<void> {
   server.closeIdleConnections();
   setTimeout(() => server.closeAllConnections(), 3000).unref();
   await closed;
-  await connection.close();
+  await assembly.close();
   if (process.connected) process.disconnect();
 }
 

@@ -1,7 +1,7 @@
+export { contentOfGas, cylinderContent, cylinderLevel, gasOfContent, spoolContent, spoolLevel } from './content.ts';
 export { currentAtDuty, dutyPercent } from './duty.ts';
 export {
   cylinderOutlook,
-  drawnFrom,
   isWeighed,
   partUse,
   spoolOutlook,
@@ -11,4 +11,5 @@ export {
   type PartUse,
   type SpoolReading,
 } from './outlook.ts';
+export { partTakes, type PartTakes } from './part-takes.ts';
 export { co2Minutes, compressedMinutes, seamGasL, spoolMinutes } from './stock.ts';

@@ -51,7 +51,7 @@ export function isWeighed(gas: string): boolean {
 
 /** Gas that is free to use, L: the last 5 bar kept back; liquid CO₂ by its mass. */
 export function usableGasL({ gas, volumeL, pressureBar, massKg }: CylinderReading): number {
-  if (isWeighed(gas)) return (massKg ?? 0) * co2LPerKg;
+  if (isWeighed(gas)) return Math.max(massKg ?? 0, 0) * co2LPerKg;
   return volumeL * Math.max((pressureBar ?? 0) - keptBackBar, 0);
 }
 
@@ -63,7 +63,7 @@ export function cylinderOutlook(cylinder: CylinderReading, use: PartUse): Outloo
     flow <= 0
       ? Infinity
       : isWeighed(cylinder.gas)
-        ? co2Minutes(cylinder.massKg ?? 0, flow)
+        ? co2Minutes(Math.max(cylinder.massKg ?? 0, 0), flow)
         : compressedMinutes(cylinder.volumeL, cylinder.pressureBar ?? 0, flow);
   const because = isWeighed(cylinder.gas)
     ? `${(cylinder.massKg ?? 0).toFixed(1)} kg × ${co2LPerKg} L/kg / ${flow} L/min; the pressure of liquid CO₂ says nothing until it is nearly empty`
@@ -74,10 +74,12 @@ export function cylinderOutlook(cylinder: CylinderReading, use: PartUse): Outloo
 export function spoolOutlook(spool: SpoolReading, use: PartUse): Outlook {
   const { densityKgPerM3 } = fillerOf(spool.filler);
   const kgPerM = wireAreaMm2(spool.diameterMm) * 1e-6 * densityKgPerM3;
+  // More may have been drawn than was ever weighed; there is then none left.
+  const left = Math.max(spool.massKg, 0);
   const perPart = kgPerM * use.wireFeedMPerMin * (use.arcSeconds / 60);
   return outlook(
-    spoolMinutes(spool.massKg, spool.diameterMm, densityKgPerM3, use.wireFeedMPerMin),
-    spool.massKg,
+    spoolMinutes(left, spool.diameterMm, densityKgPerM3, use.wireFeedMPerMin),
+    left,
     perPart,
     `${spool.massKg.toFixed(2)} kg / (${(1000 * kgPerM).toFixed(2)} g/m × ${use.wireFeedMPerMin.toFixed(1)} m/min)`,
   );
@@ -88,13 +90,6 @@ function outlook(arcMinutes: number, left: number, perPart: number, because: str
   const words =
     partsLeft === undefined || partsLeft >= lowParts ? 'plenty' : partsLeft === 0 ? 'not enough for one part' : 'low';
   return { arcMinutes, partsLeft, perPart, because, words };
-}
-
-/** The cylinder after `litres` were drawn; never below empty. */
-export function drawnFrom(cylinder: CylinderReading, litres: number): CylinderReading {
-  return isWeighed(cylinder.gas)
-    ? { ...cylinder, massKg: Math.max((cylinder.massKg ?? 0) - litres / co2LPerKg, 0) }
-    : { ...cylinder, pressureBar: Math.max((cylinder.pressureBar ?? 0) - litres / cylinder.volumeL, 0) };
 }
 
 /** What one part takes of a program, by its arc time and passes; every pass is a start. */

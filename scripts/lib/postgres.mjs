@@ -1,7 +1,16 @@
 /** A private PostgreSQL cluster on loopback in a folder of our own, never the system's: made, started, adopted, watched, stopped. */
 import { spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { clusterPaths, judgeFolder, majorOf, moveAside, refuseDamaged, writeVersion } from './cluster-folder.mjs';
 import { ensureApplicationRole, ensureOwnedDatabase } from './cluster-roles.mjs';

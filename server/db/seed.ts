@@ -1,4 +1,5 @@
 /** Fills an empty database with the demo shop, in one transaction, through the same services that the API uses. */
+import { randomUUID } from 'node:crypto';
 import type { ProgramChoice, SeamSpec } from '@fox-tempo/contract';
 import { plainSequence, sequenceTemplates, translate } from '@fox-tempo/core';
 import { scenarios, type Scenario } from '@fox-tempo/core/scenarios';
@@ -7,9 +8,13 @@ import { createSeam, requireSeam, saveSeam } from '../modules/seams/service.ts';
 import type { Database } from './connection.ts';
 import { cylinders, leadReadings, slots, spools, stepTimes } from './demo/floor.ts';
 import { machines as demoMachines } from './demo/machines.ts';
-import { orders as demoOrders, parts as demoParts, people as demoPeople } from './demo/shop.ts';
-import * as tables from './schema/index.ts';
-import { machines, orders, parts, people } from './schema/index.ts';
+import { orders as demoOrders, parts as demoParts, people as demoPeople, shopName } from './demo/shop.ts';
+import { addObservation } from '../modules/observations/repo.ts';
+import { addCount } from '../modules/orders/repo.ts';
+import { hashPin } from '../modules/session/pin.ts';
+import { markDemo } from '../modules/shop/repo.ts';
+import { addCylinder, addSpool } from '../modules/stock/service.ts';
+import { machines, orders, parts, people, slotEntries } from './schema/index.ts';
 
 /** Seams that wait for their first setting, so that the empty state is there to be seen. */
 const withoutSetting = new Set(['canopy-post-edge']);
@@ -31,12 +36,30 @@ const [lead, firstWelder, secondWelder] = demoPeople.map((person) => person.id) 
 export async function seedIfEmpty(db: Database): Promise<boolean> {
   return db.transaction(async (tx) => {
     if ((await tx.$count(people)) > 0) return false;
-    await tx.insert(people).values([...demoPeople]);
+    await tx
+      .insert(people)
+      .values(
+        await Promise.all(demoPeople.map(async ({ pin, ...person }) => ({ ...person, pinHash: await hashPin(pin) }))),
+      );
+    await markDemo(tx, shopName);
     const by = { createdBy: lead, changedBy: lead };
     await tx.insert(parts).values(demoParts.map((part) => ({ ...part, ...by })));
     await tx
       .insert(orders)
-      .values(demoOrders.map(({ dueInDays, ...order }) => ({ ...order, dueOn: inDays(dueInDays), ...by })));
+      .values(
+        demoOrders.map(({ dueInDays, done: _done, ...order }) => ({ ...order, dueOn: inDays(dueInDays), ...by })),
+      );
+    for (const { id: orderId, done: count } of demoOrders) {
+      if (count === 0) continue;
+      const id = randomUUID();
+      await addObservation(tx, {
+        id,
+        kind: 'parts-done',
+        recordedBy: firstWelder,
+        body: { orderId, count, drawn: [] },
+      });
+      await addCount(tx, orderId, id, count);
+    }
     await tx.insert(machines).values(
       demoMachines.map(({ id, file, standing }) => ({
         id,
@@ -59,13 +82,14 @@ export async function seedIfEmpty(db: Database): Promise<boolean> {
 /** Slots, readings and stock, through the tables: their moments lie in the past, which no service would allow. */
 async function seedFloor(tx: Database): Promise<void> {
   const daysBack = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString();
-  for (const { daysAgo, ...reading } of leadReadings) {
-    await tx.insert(tables.leadReadings).values({ ...reading, at: daysBack(daysAgo), by: firstWelder });
+  for (const { daysAgo, machineId, ...body } of leadReadings) {
+    const at = daysBack(daysAgo);
+    await addObservation(tx, { id: randomUUID(), kind: 'lead-reading', recordedBy: firstWelder, machineId, at, body });
   }
-  await tx.insert(tables.stepTimes).values(stepTimes.map((time) => ({ ...time, by: secondWelder })));
-  const by = { createdBy: lead, changedBy: lead };
-  await tx.insert(tables.cylinders).values(cylinders.map((one) => ({ ...one, ...by })));
-  await tx.insert(tables.spools).values(spools.map((one) => ({ ...one, ...by })));
+  for (const { machineId, ...body } of stepTimes)
+    await addObservation(tx, { id: randomUUID(), kind: 'step-time', recordedBy: secondWelder, machineId, body });
+  for (const { id, ...cylinder } of cylinders) await addCylinder(tx, cylinder, lead, { id });
+  for (const { id, ...spool } of spools) await addSpool(tx, spool, lead, { id });
   for (const entry of slots) {
     const { machineId, slot, seamId, daysAgo, note } = entry;
     const { revision } = await requireSeam(tx, seamId);
@@ -75,19 +99,33 @@ async function seedFloor(tx: Database): Promise<void> {
       translate(file, revision.program).dials.map(({ dialId, value }) => [dialId, value]),
     );
     const found = 'drift' in entry ? { ...dials, ...entry.drift } : null;
-    await tx.insert(tables.slotEntries).values({
-      machineId,
-      slot,
-      seamId,
-      programId: programIdOf(seamId),
-      revision: revision.number,
-      program: revision.program,
-      dials,
-      note,
-      storedAt: daysBack(daysAgo),
-      storedBy: firstWelder,
-      ...(found ? { foundDials: found, foundAt: daysBack(1), foundBy: secondWelder } : {}),
-    });
+    const [stored] = await tx
+      .insert(slotEntries)
+      .values({
+        machineId,
+        slot,
+        seamId,
+        programId: programIdOf(seamId),
+        revision: revision.number,
+        program: revision.program,
+        dials,
+        note,
+        storedAt: daysBack(daysAgo),
+        storedBy: firstWelder,
+      })
+      .returning({ id: slotEntries.id });
+    if (found && stored) {
+      await addObservation(tx, {
+        id: randomUUID(),
+        kind: 'slot-found',
+        recordedBy: secondWelder,
+        machineId,
+        seamId,
+        revision: revision.number,
+        at: daysBack(1),
+        body: { slot, entryId: stored.id, dials: found },
+      });
+    }
   }
 }
 
@@ -97,10 +135,11 @@ async function seedSeam(db: Database, scenario: Scenario, authorId: string): Pro
   const { spec, choice } = sheetOf(scenario);
   const seam = await createSeam(db, { partId, spec }, authorId, scenario.id);
   if (withoutSetting.has(scenario.id)) return;
-  const saved = await saveSeam(db, scenario.id, seam.version, { spec, choice }, authorId);
+  const me = { id: authorId, role: 'welder' } as const;
+  const saved = await saveSeam(db, scenario.id, seam.version, { spec, choice }, me);
   const feed = chosenFeed[scenario.id];
   if (feed !== undefined) {
-    await saveSeam(db, scenario.id, saved.version, { spec, choice: { ...choice, wireFeedMPerMin: feed } }, authorId);
+    await saveSeam(db, scenario.id, saved.version, { spec, choice: { ...choice, wireFeedMPerMin: feed } }, me);
   }
 }
 

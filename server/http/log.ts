@@ -17,8 +17,8 @@ export const log = {
  */
 export function factsOf(error: unknown): Facts {
   const facts: Record<string, string> = {};
-  for (let at: unknown = error, depth = 0; at instanceof Error && depth < 4; at = at.cause, depth++) {
-    const { code, table, constraint } = at as Error & { code?: unknown; table?: unknown; constraint?: unknown };
+  for (let at: unknown = error, depth = 0; isErrorLike(at) && depth < 4; at = at.cause, depth++) {
+    const { code, table, constraint } = at;
     const prefix = depth === 0 ? '' : 'cause.';
     facts[`${prefix}name`] = at.name;
     if (typeof code === 'string') facts[`${prefix}code`] = code;
@@ -26,8 +26,28 @@ export function factsOf(error: unknown): Facts {
     if (typeof constraint === 'string') facts[`${prefix}constraint`] = constraint;
     // Frames carry places in our own code; the first line of a stack carries the message and is left out.
     const frames = (at.stack ?? '').split('\n').filter((line) => line.trimStart().startsWith('at '));
-    if (depth === 0) facts['frames'] = frames.slice(0, 8).map((line) => line.trim()).join(' | ');
-    if (!('query' in at) && !at.message.startsWith('Failed query') && depth === 0) facts['said'] = at.message.slice(0, 300);
+    if (depth === 0)
+      facts['frames'] = frames
+        .slice(0, 8)
+        .map((line) => line.trim())
+        .join(' | ');
+    if (!('query' in at) && !at.message.startsWith('Failed query') && depth === 0)
+      facts['said'] = at.message.slice(0, 300);
   }
   return facts;
+}
+
+interface ErrorLike {
+  readonly name: string;
+  readonly message: string;
+  readonly stack?: string;
+  readonly cause?: unknown;
+  readonly code?: unknown;
+  readonly table?: unknown;
+  readonly constraint?: unknown;
+}
+
+/** Errors of another realm, a worker's for instance, are no instances of this one's. */
+function isErrorLike(value: unknown): value is ErrorLike {
+  return typeof value === 'object' && value !== null && 'message' in value && typeof value.message === 'string';
 }

@@ -1,6 +1,7 @@
 /** Refusals as exceptions on the way out, RFC 9457 problem documents on the wire. */
 import { problems, problemType, type Problem, type ProblemKind } from '@fox-tempo/contract';
 import type { Issue, Outcome } from '@fox-tempo/core';
+import { factsOf, log } from './log.ts';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 
 export class HttpProblem extends Error {
@@ -32,7 +33,8 @@ export const sendProblem: ErrorRequestHandler = (error: unknown, _request, respo
     return;
   }
   const problem = toProblem(error);
-  if (problem.body.status === 500) console.error(error);
+  if (problem.body.status === 500) log.error('a request failed', factsOf(error));
+  if (problem.body.waitS !== undefined) response.set('Retry-After', String(Math.ceil(problem.body.waitS)));
   response.status(problem.body.status).type('application/problem+json').send(JSON.stringify(problem.body));
 };
 
@@ -41,12 +43,35 @@ function toProblem(error: unknown): HttpProblem {
   const type = textProperty(error, 'type');
   if (type === 'entity.parse.failed') return new HttpProblem('malformed-json', 'The body could not be read as JSON.');
   if (type === 'entity.too.large')
-    return new HttpProblem('too-large', 'The body is larger than this address takes (256 kB; 1 MB for machines).');
+    return new HttpProblem(
+      'too-large',
+      'The body is larger than this address takes (256 kB; 1 MB for machines, 8 MB for files of a shop, 12 MB for attachments).',
+    );
   if (type === 'encoding.unsupported' || type === 'charset.unsupported') {
     return new HttpProblem('unsupported-type', 'Only UTF-8 JSON is read.');
   }
-  if (error instanceof URIError || numberProperty(error, 'status') === 404)
-    return new HttpProblem('not-found', 'There is nothing at this address.');
+  const sqlState = sqlStateOf(error);
+  // Class 22 is data that a column cannot hold: text for a date, a number too large, a character it does not know.
+  if (/^22/.test(sqlState)) return new HttpProblem('invalid-input', 'Something in the request cannot be read or kept.');
+  if (sqlState === '23505')
+    return new HttpProblem('invalid-input', 'Something with that name or number is there already.');
+  if (sqlState === '23503') return new HttpProblem('invalid-input', 'The request names something that is not there.');
+  if (sqlState === '23001') return new HttpProblem('not-allowed', 'What was recorded is never changed nor removed.');
+  // Two writers who locked each other out, or one who waited too long: nothing was written.
+  if (/^(40|55)/.test(sqlState) || sqlState === '57014')
+    return new HttpProblem('busy', 'Others write the same just now; nothing was saved. Try again.', { waitS: 1 });
+  const status = numberProperty(error, 'status') ?? numberProperty(error, 'statusCode');
+  if (error instanceof URIError) return new HttpProblem('malformed-request', 'The address cannot be read.');
+  if (status === 404) return new HttpProblem('not-found', 'There is nothing at this address.');
+  // What the body reader, the file server and Node itself say of a request they could not read.
+  if (status !== undefined && status >= 400 && status < 500) {
+    return new HttpProblem(
+      'malformed-request',
+      'The request could not be read: its body, encoding or headers are damaged.',
+    );
+  }
+  if (error instanceof Error && error.name === 'AbortError')
+    return new HttpProblem('malformed-request', 'The client left before the answer was ready.');
   if (isDatabaseAway(error)) {
     return new HttpProblem(
       'database-away',
@@ -56,13 +81,29 @@ function toProblem(error: unknown): HttpProblem {
   return new HttpProblem('internal', 'Nothing was saved. The cause stands in the server log.');
 }
 
+function sqlStateOf(error: unknown, depth = 0): string {
+  if (typeof error !== 'object' || error === null || depth > 5) return '';
+  const code = textProperty(error, 'code') ?? '';
+  if (/^[0-9A-Z]{5}$/.test(code)) return code;
+  return sqlStateOf((error as { cause?: unknown }).cause, depth + 1);
+}
+
+/** True when a constraint of that name refused the write. */
+export function violates(error: unknown, constraint: string, depth = 0): boolean {
+  if (typeof error !== 'object' || error === null || depth > 5) return false;
+  return (
+    textProperty(error, 'constraint') === constraint ||
+    violates((error as { cause?: unknown }).cause, constraint, depth + 1)
+  );
+}
+
 /** PostgreSQL classes 08 (connection) and 57P (shutdown), or a socket that is not there; Drizzle wraps them as cause. */
 function isDatabaseAway(error: unknown, depth = 0): boolean {
   if (typeof error !== 'object' || error === null || depth > 5) return false;
   const code = textProperty(error, 'code') ?? '';
-  if (/^(08|57P)/.test(code) || socketErrors.has(code)) return true;
+  if (/^(08|57P|53)/.test(code) || socketErrors.has(code)) return true;
   if (
-    /Connection terminated|timeout exceeded when trying to connect|connection error/i.test(
+    /Connection terminated|Query read timeout|timeout exceeded when trying to connect|connection error/i.test(
       textProperty(error, 'message') ?? '',
     )
   )
@@ -74,7 +115,7 @@ function isDatabaseAway(error: unknown, depth = 0): boolean {
   );
 }
 
-const socketErrors = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND']);
+const socketErrors = new Set(['ECONNREFUSED', 'ENETUNREACH', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND']);
 
 function numberProperty(value: unknown, key: string): number | undefined {
   if (typeof value !== 'object' || value === null || !(key in value)) return undefined;

@@ -1,10 +1,6 @@
 /** Optimistic versions on the wire: ETag out, If-Match in. */
-import type { Request, Response } from 'express';
+import type { Request } from 'express';
 import { HttpProblem } from './problem.ts';
-
-export function sendVersioned(response: Response, resource: { readonly version: number }): void {
-  response.set('ETag', `"${resource.version}"`).json(resource);
-}
 
 /** The version a write was based on; 428 when it does not say. */
 export function basedOn(request: Request): number {
@@ -17,4 +13,9 @@ export function basedOn(request: Request): number {
     );
   }
   return Number(version);
+}
+
+/** A write that was based on an older version: both states, so that nothing is lost. */
+export function staleVersion(current: unknown, yours: unknown, detail: string): HttpProblem {
+  return new HttpProblem('stale-version', detail, { current, yours });
 }

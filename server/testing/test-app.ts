@@ -1,17 +1,64 @@
-/** An application on a database of its own in the throwaway cluster. */
+/** An application on a database of its own in the throwaway cluster, with a session for each of the demo shop's people. */
 import { randomUUID } from 'node:crypto';
+import type { Express } from 'express';
 import pg from 'pg';
+import request from 'supertest';
 import { createApp } from '../app.ts';
-import { connect } from '../db/connection.ts';
-import { migrateDatabase } from '../db/migrate.ts';
+import { assemble } from '../assemble.ts';
+import { people } from '../db/demo/shop.ts';
 import { seedIfEmpty } from '../db/seed.ts';
+import type { Limits } from '../http/gate.ts';
 
-export async function openTestApp(options: { readonly seeded?: boolean } = {}) {
-  const url = await makeDatabase();
-  const connection = connect(url);
-  await migrateDatabase(connection.pool);
-  if (options.seeded !== false) await seedIfEmpty(connection.db);
-  return { url, connection, app: createApp({ db: connection.db }), close: () => connection.close() };
+export type DemoPerson = (typeof people)[number]['id'];
+
+export interface TestOptions {
+  readonly seeded?: boolean;
+  readonly limits?: Limits;
+  /** A database that is there already. */
+  readonly url?: string;
+  readonly dataFolder?: string;
+}
+
+export async function openTestApp({ seeded = true, limits, url, dataFolder }: TestOptions = {}) {
+  const database = url ?? (await makeDatabase());
+  const assembly = await assemble({ url: database, dataFolder });
+  const { connection, pool, queue, keeper, store } = assembly;
+  if (seeded) await seedIfEmpty(connection.db);
+  const app = createApp({
+    connection,
+    sessions: store.handler,
+    pool,
+    queue,
+    keeper,
+    ...(limits ? { limits } : {}),
+  });
+  const cookies = new Map<string, string>();
+  if (seeded) for (const { id } of people) cookies.set(id, await cookieOf(app, id));
+  return {
+    url: database,
+    connection,
+    assembly,
+    app,
+    cookie: (person: DemoPerson = 'teo-varnholt') => cookies.get(person) ?? '',
+    /** Requests with the person's session; the lead hand unless another one is named. */
+    as: (person: DemoPerson = 'ilse-brandokor') =>
+      request
+        .agent(app)
+        .set('Cookie', cookies.get(person) ?? '')
+        .use(withNewKey),
+    close: () => assembly.close(),
+  };
+}
+
+async function cookieOf(app: Express, personId: string): Promise<string> {
+  const answer = await request(app).post('/api/session/demo').send({ personId }).expect(200);
+  const header = answer.headers['set-cookie'] as unknown as string[] | undefined;
+  return header?.[0]?.split(';')[0] ?? '';
+}
+
+/** Every POST adds something of its own, unless the test names a key. */
+function withNewKey(call: { readonly method: string; set(name: string, value: string): unknown }): void {
+  if (call.method === 'POST') call.set('Idempotency-Key', randomUUID());
 }
 
 /** The address of a new, empty database. */

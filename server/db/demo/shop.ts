@@ -1,9 +1,13 @@
 /** People, parts and orders of Marrowby Cartworks, all invented. Due dates are days from the seeding. */
+/** One person a role; their PINs stand in the README, for the demo shop alone. */
 export const people = [
-  { id: 'ilse-brandokor', name: 'Ilse Brandokor', role: 'lead hand' },
-  { id: 'teo-varnholt', name: 'Teo Varnholt', role: 'welder' },
-  { id: 'mirja-keskalo', name: 'Mirja Keskalo', role: 'welder' },
+  { id: 'ilse-brandokor', name: 'Ilse Brandokor', role: 'lead', pin: '2405' },
+  { id: 'teo-varnholt', name: 'Teo Varnholt', role: 'welder', pin: '1404' },
+  { id: 'mirja-keskalo', name: 'Mirja Keskalo', role: 'owner', pin: '4407' },
+  { id: 'corvin-dellamaar', name: 'Corvin Dellamaar', role: 'office', pin: '3406' },
 ] as const;
+
+export const shopName = 'Marrowby Cartworks';
 
 export const parts = [
   { id: 'market-cart-frame', name: 'Market cart frame', about: 'Square tube 2.5 mm on 5 mm axle plates' },

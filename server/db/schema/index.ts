@@ -1,9 +1,12 @@
-export { leadReadings, stepTimes } from './floor.ts';
+export { jobs } from './jobs.ts';
 export { machines } from './machines.ts';
+export { attachments, blobs, keptAnswers, observations, orderCounts, stockMovements } from './observations.ts';
 export { orders } from './orders.ts';
 export { parts } from './parts.ts';
 export { people } from './people.ts';
 export { programRevisions, programs } from './programs.ts';
 export { seams } from './seams.ts';
+export { sessions } from './sessions.ts';
+export { shop } from './shop.ts';
 export { slotEntries } from './slots.ts';
 export { cylinders, spools } from './stock.ts';

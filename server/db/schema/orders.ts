@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { check, date, index, integer, pgTable, text } from 'drizzle-orm/pg-core';
+import { boolean, check, date, index, integer, pgTable, text } from 'drizzle-orm/pg-core';
 import { parts } from './parts.ts';
 import { stamps } from './stamps.ts';
 
@@ -12,13 +12,14 @@ export const orders = pgTable(
       .notNull()
       .references(() => parts.id),
     quantity: integer('quantity').notNull(),
-    done: integer('done').notNull().default(0),
     dueOn: date('due_on', { mode: 'string' }).notNull(),
+    /** Closed orders leave the lists; nothing of them is lost. */
+    closed: boolean('closed').notNull().default(false),
     ...stamps(),
   },
   (table) => [
     check('orders_quantity_positive', sql`${table.quantity} > 0`),
-    check('orders_done_not_negative', sql`${table.done} >= 0`),
+    index('orders_by_part').on(table.partId),
     index('orders_by_due').on(table.dueOn, table.id),
   ],
 );

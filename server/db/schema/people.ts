@@ -1,7 +1,20 @@
-import { pgTable, text } from 'drizzle-orm/pg-core';
+import { sql } from 'drizzle-orm';
+import { boolean, check, integer, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
 
-export const people = pgTable('people', {
-  id: text('id').primaryKey(),
-  name: text('name').notNull(),
-  role: text('role').notNull(),
-});
+/** Who works here. Nobody is deleted: what they signed stays signed; whoever left is retired. */
+export const people = pgTable(
+  'people',
+  {
+    id: text('id').primaryKey(),
+    name: text('name').notNull(),
+    role: text('role').notNull(),
+    version: integer('version').notNull().default(1),
+    retired: boolean('retired').notNull().default(false),
+    /** Argon2id; null until somebody who may has set a PIN. */
+    pinHash: text('pin_hash'),
+    /** Wrong PINs in a row, and until when the next try has to wait. */
+    failedTries: integer('failed_tries').notNull().default(0),
+    waitUntil: timestamp('wait_until', { withTimezone: true, mode: 'string' }),
+  },
+  () => [check('people_role_known', sql`role in ('welder', 'lead', 'office', 'owner')`)],
+);

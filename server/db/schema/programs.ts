@@ -1,5 +1,5 @@
-import type { ProgramChoice, ProgramFile, SeamSpec } from '@fox-tempo/contract';
-import { integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+import type { ProgramChoice, ProgramFile, RevisionUse, SeamSpec } from '@fox-tempo/contract';
+import { index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
 import { people } from './people.ts';
 import { seams } from './seams.ts';
 import { stamps } from './stamps.ts';
@@ -25,10 +25,16 @@ export const programRevisions = pgTable(
     spec: jsonb('spec').$type<SeamSpec>().notNull(),
     choice: jsonb('choice').$type<ProgramChoice>().notNull(),
     program: jsonb('program').$type<ProgramFile>().notNull(),
+    /** Minutes, wire and gas of one part as the model of that day had them; null in rows older than this column. */
+    use: jsonb('use').$type<RevisionUse>(),
+    contentHash: text('content_hash'),
     createdAt: timestamp('created_at', { withTimezone: true, mode: 'string' }).notNull().defaultNow(),
     createdBy: text('created_by')
       .notNull()
       .references(() => people.id),
   },
-  (table) => [primaryKey({ columns: [table.programId, table.number] })],
+  (table) => [
+    primaryKey({ columns: [table.programId, table.number] }),
+    index('program_revisions_by_author').on(table.createdBy),
+  ],
 );

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { check, doublePrecision, index, pgTable, text } from 'drizzle-orm/pg-core';
+import { boolean, check, doublePrecision, index, pgTable, text } from 'drizzle-orm/pg-core';
 import { parts } from './parts.ts';
 import { stamps } from './stamps.ts';
 
@@ -22,6 +22,8 @@ export const seams = pgTable(
     legMm: doublePrecision('leg_mm'),
     lengthMm: doublePrecision('length_mm').notNull(),
     travelMmPerMin: doublePrecision('travel_mm_per_min'),
+    /** Taken off the lists, with everything it has; it can be brought back. */
+    deleted: boolean('deleted').notNull().default(false),
     ...stamps(),
   },
   (table) => [

@@ -1,12 +1,11 @@
 import type { ProgramFile } from '@fox-tempo/contract';
-import { sql } from 'drizzle-orm';
-import { check, foreignKey, index, integer, jsonb, pgTable, serial, text, timestamp } from 'drizzle-orm/pg-core';
+import { foreignKey, index, integer, jsonb, pgTable, serial, text, timestamp } from 'drizzle-orm/pg-core';
 import { machines } from './machines.ts';
 import { people } from './people.ts';
 import { programRevisions } from './programs.ts';
 import { seams } from './seams.ts';
 
-/** Every storing into a memory slot, for ever; the newest of a slot is what stands there. Only what was found may be added later. */
+/** Every storing into a memory slot, for ever; the newest of a slot is what stands there. What was found later is an observation. */
 export const slotEntries = pgTable(
   'slot_entries',
   {
@@ -27,9 +26,6 @@ export const slotEntries = pgTable(
     storedBy: text('stored_by')
       .notNull()
       .references(() => people.id),
-    foundDials: jsonb('found_dials').$type<Record<string, number>>(),
-    foundAt: timestamp('found_at', { withTimezone: true, mode: 'string' }),
-    foundBy: text('found_by').references(() => people.id),
   },
   (table) => [
     index('slot_entries_by_slot').on(table.machineId, table.slot, table.id),
@@ -38,6 +34,7 @@ export const slotEntries = pgTable(
       columns: [table.programId, table.revision],
       foreignColumns: [programRevisions.programId, programRevisions.number],
     }),
-    check('slot_entries_found_whole', sql`(${table.foundDials} is null) = (${table.foundAt} is null)`),
+    index('slot_entries_by_seam').on(table.seamId),
+    index('slot_entries_by_revision').on(table.programId, table.revision),
   ],
 );

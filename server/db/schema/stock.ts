@@ -1,9 +1,8 @@
-import { sql } from 'drizzle-orm';
-import { check, doublePrecision, pgTable, text } from 'drizzle-orm/pg-core';
+import { boolean, doublePrecision, index, pgTable, text } from 'drizzle-orm/pg-core';
 import { machines } from './machines.ts';
 import { stamps } from './stamps.ts';
 
-/** A gas cylinder as last read and counted down since. Compressed gas has a pressure, liquid CO₂ a mass. */
+/** A gas cylinder; what is in it is the sum of its movements. */
 export const cylinders = pgTable(
   'cylinders',
   {
@@ -11,17 +10,16 @@ export const cylinders = pgTable(
     name: text('name').notNull(),
     gas: text('gas').notNull(),
     volumeL: doublePrecision('volume_l').notNull(),
-    pressureBar: doublePrecision('pressure_bar'),
-    massKg: doublePrecision('mass_kg'),
+    /** Weighed gas has a gauge too; it says nothing of what is left and is kept as it was read. */
+    gaugeBar: doublePrecision('gauge_bar'),
     convention: text('convention').notNull(),
     /** Where it is connected; null in the store. */
     machineId: text('machine_id').references(() => machines.id),
+    /** Empty and gone: off the lists, its movements stay. */
+    retired: boolean('retired').notNull().default(false),
     ...stamps(),
   },
-  (table) => [
-    check('cylinders_content_known', sql`${table.pressureBar} is not null or ${table.massKg} is not null`),
-    check('cylinders_not_negative', sql`coalesce(${table.pressureBar}, 0) >= 0 and coalesce(${table.massKg}, 0) >= 0`),
-  ],
+  (table) => [index('cylinders_by_machine').on(table.machineId)],
 );
 
 export const spools = pgTable(
@@ -31,9 +29,10 @@ export const spools = pgTable(
     name: text('name').notNull(),
     filler: text('filler').notNull(),
     diameterMm: doublePrecision('diameter_mm').notNull(),
-    massKg: doublePrecision('mass_kg').notNull(),
     machineId: text('machine_id').references(() => machines.id),
+    /** Empty and gone: off the lists, its movements stay. */
+    retired: boolean('retired').notNull().default(false),
     ...stamps(),
   },
-  (table) => [check('spools_not_negative', sql`${table.massKg} >= 0`)],
+  (table) => [index('spools_by_machine').on(table.machineId)],
 );

@@ -20,6 +20,7 @@ import {
   type Translation,
   type UnitSystem,
 } from '@fox-tempo/core';
+import { dayIn } from '../../http/timestamp.ts';
 import { sequenceLines } from './sequence-lines.ts';
 import { sequencePicture } from './sequence-picture.ts';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
@@ -28,15 +29,28 @@ const quiet = '#6A6053';
 const line = '#DCD2BF';
 const russet = '#A8431C';
 
-export function cardDocument(
-  seam: SeamResource,
-  revision: NonNullable<SeamResource['revision']>,
-  { file, standing }: MachineResource,
-  paper: CardPaper,
-  units: UnitSystem,
-  printedAt: Date,
-  slots: readonly HeldInSlot[] = [],
-): TDocumentDefinitions {
+/** Everything a card says; plain data, so that it can go to a worker thread. */
+export interface CardContent {
+  readonly seam: SeamResource;
+  readonly revision: NonNullable<SeamResource['revision']>;
+  readonly machine: MachineResource;
+  readonly paper: CardPaper;
+  readonly units: UnitSystem;
+  readonly printedAt: Date;
+  readonly timeZone: string;
+  readonly slots: readonly HeldInSlot[];
+}
+
+export function cardDocument({
+  seam,
+  revision,
+  machine: { file, standing },
+  paper,
+  units,
+  printedAt,
+  timeZone,
+  slots,
+}: CardContent): TDocumentDefinitions {
   const { program, spec } = revision;
   const card = translate(file, program);
   const changed = ({ dialId, value }: DialSetting) => {
@@ -127,7 +141,7 @@ export function cardDocument(
           text: '› changes from how the machine stands. A starting point from a model: verify on scrap. Your local code and qualified procedure come first.',
         },
         {
-          text: `${printedAt.toISOString().slice(0, 10)}, ${revision.createdBy}   ${page}/${pages}`,
+          text: `${dayIn(timeZone, printedAt)}, ${revision.createdBy}   ${page}/${pages}`,
           alignment: 'right',
           width: 110,
         },

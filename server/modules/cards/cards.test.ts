@@ -1,5 +1,4 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import request from 'supertest';
 import type { SeamResource } from '@fox-tempo/contract';
 import { openTestApp } from '../../testing/test-app.ts';
 
@@ -10,8 +9,8 @@ beforeAll(async () => {
 afterAll(() => test.close());
 
 const card = (query: object, seamId = 'trike-frame-rail') =>
-  request(test.app).get(`/api/seams/${seamId}/card.pdf`).query(query);
-const seam = async (id: string) => (await request(test.app).get(`/api/seams/${id}`).expect(200)).body as SeamResource;
+  test.as().get(`/api/seams/${seamId}/card.pdf`).query(query);
+const seam = async (id: string) => (await test.as().get(`/api/seams/${id}`).expect(200)).body as SeamResource;
 
 describe('printed cards', () => {
   it.each(['rowan', 'hazel', 'alder'])('the frame rail on %s, with its sequence', async (machine) => {
@@ -42,9 +41,9 @@ describe('a score kept with its revision', () => {
   it('comes back as it was saved, and an older revision keeps its own', async () => {
     const before = await seam('trike-frame-rail');
     const sequence = { ...before.choice!.sequence!, startS: 1.4, tapsAtMm: [120, 300] };
-    const saved = await request(test.app)
+    const saved = await test
+      .as('teo-varnholt')
       .put('/api/seams/trike-frame-rail')
-      .set('x-fox-person', 'teo-varnholt')
       .set('if-match', `"${before.version}"`)
       .send({ spec: before.spec, choice: { ...before.choice, sequence } })
       .expect(200);
@@ -52,7 +51,7 @@ describe('a score kept with its revision', () => {
       number: 2,
       program: { sequence: { startS: 1.4, tapsAtMm: [120, 300] } },
     });
-    const revisions = await request(test.app).get('/api/seams/trike-frame-rail/revisions').expect(200);
+    const revisions = await test.as().get('/api/seams/trike-frame-rail/revisions').expect(200);
     const first = (
       revisions.body as { items: { number: number; program: { sequence: { startS: number } } }[] }
     ).items.find(({ number }) => number === 1);
@@ -61,9 +60,9 @@ describe('a score kept with its revision', () => {
 
   it('refuses numbers out of their limits with their place', async () => {
     const before = await seam('trike-frame-rail');
-    const refused = await request(test.app)
+    const refused = await test
+      .as('teo-varnholt')
       .put('/api/seams/trike-frame-rail')
-      .set('x-fox-person', 'teo-varnholt')
       .set('if-match', `"${before.version}"`)
       .send({ spec: before.spec, choice: { ...before.choice, sequence: { ...before.choice!.sequence, preGasS: -1 } } })
       .expect(422);

@@ -1,60 +1,51 @@
-import type { LeadReadingRow, StepTimes } from '@fox-tempo/contract';
+import type { LeadReadingRow, Page, StepTimes } from '@fox-tempo/contract';
 import type { StepKind } from '@fox-tempo/core';
-import { asc, desc, eq } from 'drizzle-orm';
+import { and, asc, eq, gt, or, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
-import { leadReadings, people, stepTimes } from '../../db/schema/index.ts';
+import { observations, people } from '../../db/schema/index.ts';
+import { toPage, type PageRequest } from '../../http/paging.ts';
 import { isoTime } from '../../http/timestamp.ts';
+import { bodiesAt } from '../observations/repo.ts';
 
-export async function listLeadReadings(db: Executor, machineId: string): Promise<LeadReadingRow[]> {
+/** Readings, the oldest first. */
+export async function leadReadings(
+  db: Executor,
+  machineId: string,
+  { limit, after }: PageRequest,
+): Promise<Page<LeadReadingRow>> {
+  const since = sql`${after?.[0] ?? ''}::timestamptz`;
   const rows = await db
-    .select({
-      id: leadReadings.id,
-      mOhm: leadReadings.mOhm,
-      note: leadReadings.note,
-      at: leadReadings.at,
-      by: people.name,
-    })
-    .from(leadReadings)
-    .innerJoin(people, eq(people.id, leadReadings.by))
-    .where(eq(leadReadings.machineId, machineId))
-    .orderBy(asc(leadReadings.at), asc(leadReadings.id));
-  return rows.map((row) => ({ ...row, at: isoTime(row.at) }));
-}
-
-export async function insertLeadReading(
-  db: Executor,
-  values: {
-    readonly machineId: string;
-    readonly mOhm: number;
-    readonly note: string;
-    readonly by: string;
-    readonly at?: string;
-  },
-): Promise<void> {
-  await db.insert(leadReadings).values(values);
-}
-
-export async function insertStepTime(
-  db: Executor,
-  values: { readonly machineId: string; readonly kind: string; readonly minutes: number; readonly by: string },
-): Promise<void> {
-  await db.insert(stepTimes).values(values);
+    .select({ id: observations.id, at: observations.at, body: observations.body, by: people.name })
+    .from(observations)
+    .innerJoin(people, eq(people.id, observations.recordedBy))
+    .where(
+      and(
+        eq(observations.machineId, machineId),
+        eq(observations.kind, 'lead-reading'),
+        after &&
+          or(gt(observations.at, since), and(eq(observations.at, since), gt(observations.id, sql`${after[1]}::uuid`))),
+      ),
+    )
+    .orderBy(asc(observations.at), asc(observations.id))
+    .limit(limit + 1);
+  return toPage(
+    rows,
+    limit,
+    (row) => [row.at, row.id],
+    ({ id, at, body, by }) => ({ id, mOhm: body['mOhm'] as number, note: body['note'] as string, at: isoTime(at), by }),
+  );
 }
 
 /** How many of the last timings count. */
 const counted = 5;
 
 export async function ownStepTimes(db: Executor, machineId: string): Promise<StepTimes> {
-  const rows = await db
-    .select({ kind: stepTimes.kind, minutes: stepTimes.minutes })
-    .from(stepTimes)
-    .where(eq(stepTimes.machineId, machineId))
-    .orderBy(desc(stepTimes.id));
   const byKind = new Map<StepKind, number[]>();
-  for (const { kind, minutes } of rows) {
-    const list = byKind.get(kind as StepKind) ?? [];
-    if (list.length < counted) list.push(minutes);
-    byKind.set(kind as StepKind, list);
+  for (const { body } of await bodiesAt(db, machineId, 'step-time')) {
+    const kind = body['kind'] as StepKind;
+    const list = byKind.get(kind) ?? [];
+    if (list.length < counted) list.push(body['minutes'] as number);
+    byKind.set(kind, list);
   }
   return { minutes: Object.fromEntries([...byKind].map(([kind, list]) => [kind, median(list)])) };
 }

@@ -1,5 +1,4 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import request from 'supertest';
 import { machineWithStanding, type MachineResource } from '@fox-tempo/contract';
 import { medlar } from '@fox-tempo/core/scenarios';
 import { openTestApp } from '../../testing/test-app.ts';
@@ -10,12 +9,10 @@ beforeAll(async () => {
 });
 afterAll(() => test.close());
 
-const author = 'mirja-keskalo';
 const file = { format: 'fox-tempo/machine', version: 2, ...medlar };
-const get = async (id: string) =>
-  (await request(test.app).get(`/api/machines/${id}`).expect(200)).body as MachineResource;
+const get = async (id: string) => (await test.as().get(`/api/machines/${id}`).expect(200)).body as MachineResource;
 function write(method: 'post' | 'put', path: string, version: number | null, body: object) {
-  const call = request(test.app)[method](`/api/machines${path}`).set('x-fox-person', author);
+  const call = test.as()[method](`/api/machines${path}`);
   return (version === null ? call : call.set('if-match', `"${version}"`)).send(body);
 }
 
@@ -106,7 +103,7 @@ describe('machines', () => {
     expect(dial?.evidence).toEqual([
       {
         result: 'reversed',
-        by: 'Mirja Keskalo',
+        by: 'Ilse Brandokor',
         on: new Date().toISOString().slice(0, 10),
         note: 'long cold stretches at 80',
       },
@@ -122,19 +119,19 @@ describe('machines', () => {
 describe('what is measured at a machine', () => {
   it('lead readings come back in order with who took them', async () => {
     await write('post', '/rowan/lead-readings', null, { mOhm: 15.2, note: 'after cleaning' }).expect(201);
-    const { body } = await request(test.app).get('/api/machines/rowan/lead-readings').expect(200);
-    expect(body.items.at(-1)).toMatchObject({ mOhm: 15.2, note: 'after cleaning', by: 'Mirja Keskalo' });
+    const { body } = await test.as().get('/api/machines/rowan/lead-readings').expect(200);
+    expect(body.items.at(-1)).toMatchObject({ mOhm: 15.2, note: 'after cleaning', by: 'Ilse Brandokor' });
     const times = body.items.map((item: { at: string }) => Date.parse(item.at));
     expect(times).toEqual([...times].sort((a, b) => a - b));
     await write('post', '/rowan/lead-readings', null, { mOhm: 900, note: '' }).expect(422);
-    await request(test.app).get('/api/machines/nowhere/lead-readings').expect(404);
+    await test.as().get('/api/machines/nowhere/lead-readings').expect(404);
   });
 
   it('step times become the shop’s own minutes: the median of the last five', async () => {
     for (const minutes of [30, 10, 12, 11, 40, 13]) {
       await write('post', '/hazel/step-times', null, { kind: 'liner', minutes }).expect(201);
     }
-    const { body } = await request(test.app).get('/api/machines/hazel/step-times').expect(200);
+    const { body } = await test.as().get('/api/machines/hazel/step-times').expect(200);
     // The first, 30, has dropped out: 10, 12, 11, 40, 13.
     expect(body.minutes).toMatchObject({ liner: 12, wire: 5 });
     await write('post', '/hazel/step-times', null, { kind: 'tea', minutes: 5 }).expect(422);

@@ -4,10 +4,12 @@ import {
   type MachineFile,
   type MachineResource,
   type MachineStanding,
+  type Page,
 } from '@fox-tempo/contract';
 import { asc, eq, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
 import { machines, people } from '../../db/schema/index.ts';
+import { toPage, type PageRequest } from '../../http/paging.ts';
 import { isoTime } from '../../http/timestamp.ts';
 
 const columns = {
@@ -20,13 +22,22 @@ const columns = {
   changedBy: people.name,
 };
 
-export async function listMachines(db: Executor): Promise<MachineResource[]> {
+/** In use first, then by name. */
+export async function listMachines(db: Executor, { limit, after }: PageRequest): Promise<Page<MachineResource>> {
+  const key = sql<string>`(case when ${machines.retired} then '1' else '0' end) || ${machines.name}`;
   const rows = await db
-    .select(columns)
+    .select({ ...columns, key })
     .from(machines)
     .innerJoin(people, eq(people.id, machines.changedBy))
-    .orderBy(asc(machines.retired), asc(machines.name));
-  return rows.map(toResource);
+    .where(after && sql`${key} > ${after[0]}`)
+    .orderBy(asc(key))
+    .limit(limit + 1);
+  return toPage(
+    rows,
+    limit,
+    (row) => [row.key, row.id],
+    ({ key: _key, ...row }) => toResource(row),
+  );
 }
 
 export async function findMachine(db: Executor, id: string): Promise<MachineResource | undefined> {

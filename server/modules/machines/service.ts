@@ -9,7 +9,11 @@ import {
 } from '@fox-tempo/contract';
 import { withDirection } from '@fox-tempo/core';
 import type { Database, Executor } from '../../db/connection.ts';
-import { HttpProblem, invalidInput, orProblem } from '../../http/problem.ts';
+import { HttpProblem, invalidInput, orProblem, violates } from '../../http/problem.ts';
+import { dayIn } from '../../http/timestamp.ts';
+import { staleVersion } from '../../http/version.ts';
+import { addObservation } from '../observations/repo.ts';
+import { readShop } from '../shop/repo.ts';
 import { personName } from '../people/repo.ts';
 import { findMachine, insertMachine, lockMachine, nameTaken, updateMachine } from './repo.ts';
 
@@ -28,7 +32,7 @@ export async function createMachine(
 ): Promise<MachineResource> {
   const read = orProblem(readMachineFile(file));
   await refuseTakenName(db, read.name, id);
-  await insertMachine(db, id, read, authorId);
+  await namedOnce(read.name, () => insertMachine(db, id, read, authorId));
   return requireMachine(db, id);
 }
 
@@ -53,9 +57,17 @@ export function saveStanding(
   standing: StandingSave,
   authorId: string,
 ): Promise<MachineResource> {
-  return changeMachine(db, id, basedOn, standing, authorId, (_tx, { file }) => {
+  return changeMachine(db, id, basedOn, standing, authorId, async (tx, { file }) => {
     refuseForeign(file, standing);
-    return Promise.resolve({ standing: { ...standing, since: new Date().toISOString() } });
+    const since = new Date().toISOString();
+    await addObservation(tx, {
+      id: randomUUID(),
+      kind: 'standing',
+      recordedBy: authorId,
+      machineId: id,
+      body: { standing },
+    });
+    return { standing: { ...standing, since } };
   });
 }
 
@@ -71,9 +83,16 @@ export function saveDirection(
     const evidence = {
       result,
       by: await personName(tx, authorId),
-      on: new Date().toISOString().slice(0, 10),
+      on: dayIn((await readShop(tx)).timeZone, new Date()),
       ...(note === '' ? {} : { note }),
     };
+    await addObservation(tx, {
+      id: randomUUID(),
+      kind: 'direction-test',
+      recordedBy: authorId,
+      machineId: id,
+      body: { dialId, result, note },
+    });
     const turned = orProblem(withDirection(file, dialId, evidence));
     return { file: orProblem(readMachineFile({ ...file, ...turned })) };
   });
@@ -93,20 +112,34 @@ async function changeMachine(
     const version = await lockMachine(tx, id);
     const stored = await requireMachine(tx, id);
     if (version !== basedOn) {
-      throw new HttpProblem(
-        'stale-version',
+      throw staleVersion(
+        stored,
+        yours,
         `${stored.changedBy} saved version ${stored.version}; yours was based on ${basedOn}.`,
-        { current: stored, yours },
       );
     }
-    await updateMachine(tx, id, await change(tx, stored), authorId);
+    const changed = await change(tx, stored);
+    await namedOnce(changed.file?.name ?? stored.file.name, () => updateMachine(tx, id, changed, authorId));
     return requireMachine(tx, id);
   });
 }
 
 async function refuseTakenName(db: Executor, name: string, id: string): Promise<void> {
-  if (!(await nameTaken(db, name, id))) return;
-  throw invalidInput([
+  if (await nameTaken(db, name, id)) throw takenName(name);
+}
+
+/** Two who choose one name at the same moment: the table lets one in, and the other hears the same words. */
+async function namedOnce(name: string, write: () => Promise<void>): Promise<void> {
+  try {
+    await write();
+  } catch (error) {
+    if (violates(error, 'machines_name_unique')) throw takenName(name);
+    throw error;
+  }
+}
+
+function takenName(name: string): HttpProblem {
+  return invalidInput([
     { path: 'file.name', code: 'name-taken', message: `There is a machine called "${name}" already.`, got: name },
   ]);
 }

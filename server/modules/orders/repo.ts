@@ -1,7 +1,7 @@
-import type { Order, Page } from '@fox-tempo/contract';
+import type { Order, OrderCreate, OrderSave, Page } from '@fox-tempo/contract';
 import { and, asc, eq, gt, or, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
-import { orders, parts } from '../../db/schema/index.ts';
+import { orderCounts, orders, parts } from '../../db/schema/index.ts';
 import { toPage, type PageRequest } from '../../http/paging.ts';
 
 const columns = {
@@ -10,17 +10,26 @@ const columns = {
   partId: orders.partId,
   partName: parts.name,
   quantity: orders.quantity,
-  done: orders.done,
+  done: sql<number>`coalesce((select sum(c.count) from order_counts c where c.order_id = "orders"."id"), 0)::int`,
   dueOn: orders.dueOn,
+  version: orders.version,
+  closed: orders.closed,
 };
+
+function query(db: Executor) {
+  return db.select(columns).from(orders).innerJoin(parts, eq(parts.id, orders.partId));
+}
 
 /** Orders by due date, the next one first. */
 export async function listOrders(db: Executor, { limit, after }: PageRequest): Promise<Page<Order>> {
-  const rows = await db
-    .select(columns)
-    .from(orders)
-    .innerJoin(parts, eq(parts.id, orders.partId))
-    .where(after && or(gt(orders.dueOn, after[0]), and(eq(orders.dueOn, after[0]), gt(orders.id, after[1]))))
+  const rows = await query(db)
+    .where(
+      after &&
+        or(
+          gt(orders.dueOn, sql`${after[0]}::date`),
+          and(eq(orders.dueOn, sql`${after[0]}::date`), gt(orders.id, after[1])),
+        ),
+    )
     .orderBy(asc(orders.dueOn), asc(orders.id))
     .limit(limit + 1);
   return toPage(
@@ -31,25 +40,41 @@ export async function listOrders(db: Executor, { limit, after }: PageRequest): P
   );
 }
 
-/** Adds to the parts done, held between nought and nothing more than was possible; the new count, or undefined when there is no such order. */
-export async function addDone(db: Executor, id: string, count: number, authorId: string): Promise<Order | undefined> {
-  await db
-    .update(orders)
-    .set({
-      done: sql`greatest(${orders.done} + ${count}, 0)`,
-      version: sql`${orders.version} + 1`,
-      changedAt: sql`now()`,
-      changedBy: authorId,
-    })
-    .where(eq(orders.id, id));
-  return findOrder(db, id);
+export async function findOrder(db: Executor, id: string): Promise<Order | undefined> {
+  const [row] = await query(db).where(eq(orders.id, id));
+  return row;
 }
 
-export async function findOrder(db: Executor, id: string): Promise<Order | undefined> {
-  const [row] = await db
-    .select(columns)
-    .from(orders)
-    .innerJoin(parts, eq(parts.id, orders.partId))
-    .where(eq(orders.id, id));
-  return row;
+/** Locks the order until the transaction ends; false when there is none. Whoever counts comes here first, then to the stock. */
+export async function lockOrder(db: Executor, id: string): Promise<boolean> {
+  return (await db.select({ id: orders.id }).from(orders).where(eq(orders.id, id)).for('update')).length > 0;
+}
+
+export async function addCount(db: Executor, orderId: string, observationId: string, count: number): Promise<void> {
+  await db.insert(orderCounts).values({ orderId, observationId, count });
+}
+
+export async function numberTaken(db: Executor, number: string, exceptId?: string): Promise<boolean> {
+  const rows = await db.select({ id: orders.id }).from(orders).where(eq(orders.number, number));
+  return rows.some((row) => row.id !== exceptId);
+}
+
+export async function insertOrder(db: Executor, id: string, order: OrderCreate, by: string): Promise<void> {
+  await db.insert(orders).values({ id, ...order, createdBy: by, changedBy: by });
+}
+
+/** False when the version is not the stored one. */
+export async function updateOrder(
+  db: Executor,
+  id: string,
+  version: number,
+  save: OrderSave,
+  by: string,
+): Promise<boolean> {
+  const rows = await db
+    .update(orders)
+    .set({ ...save, version: sql`${orders.version} + 1`, changedAt: sql`now()`, changedBy: by })
+    .where(and(eq(orders.id, id), eq(orders.version, version)))
+    .returning({ id: orders.id });
+  return rows.length > 0;
 }

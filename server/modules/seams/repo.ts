@@ -6,15 +6,17 @@ import {
   type ProgramChoice,
   type ProgramFile,
   type Revision,
+  type RevisionUse,
   type SeamResource,
   type SeamSpec,
 } from '@fox-tempo/contract';
-import { and, asc, desc, eq, gt, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNull, lt, or, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Executor } from '../../db/connection.ts';
-import { parts, people, programRevisions, programs, seams } from '../../db/schema/index.ts';
+import { observations, parts, people, programRevisions, programs, seams } from '../../db/schema/index.ts';
 import { toPage, type PageRequest } from '../../http/paging.ts';
 import { isoTime } from '../../http/timestamp.ts';
+import { contentHash } from './use.ts';
 
 const creators = alias(people, 'creators');
 const changers = alias(people, 'changers');
@@ -43,18 +45,34 @@ function seamQuery(db: Executor) {
 
 type Row = Awaited<ReturnType<typeof seamQuery>>[number];
 
-/** Seams in the order they were described. */
+/** Seams in the order they were described; deleted ones are left out. */
 export async function listSeams(db: Executor, { limit, after }: PageRequest): Promise<Page<SeamResource>> {
+  const since = sql`${after?.[0] ?? ''}::timestamptz`;
   const rows = await seamQuery(db)
-    .where(after && or(gt(seams.createdAt, after[0]), and(eq(seams.createdAt, after[0]), gt(seams.id, after[1]))))
+    .where(
+      and(
+        eq(seams.deleted, false),
+        after && or(gt(seams.createdAt, since), and(eq(seams.createdAt, since), gt(seams.id, after[1]))),
+      ),
+    )
     .orderBy(asc(seams.createdAt), asc(seams.id))
     .limit(limit + 1);
-  return toPage(rows, limit, (row) => [row.seam.createdAt, row.seam.id], toResource);
+  const marks = await marksOf(
+    db,
+    rows.slice(0, limit).map(({ seam }) => seam.id),
+  );
+  return toPage(
+    rows,
+    limit,
+    (row) => [row.seam.createdAt, row.seam.id],
+    (row) => toResource(row, marks),
+  );
 }
 
+/** Deleted ones too, and said so. */
 export async function findSeam(db: Executor, id: string): Promise<SeamResource | undefined> {
   const [row] = await seamQuery(db).where(eq(seams.id, id));
-  return row && toResource(row);
+  return row && toResource(row, await marksOf(db, [id]));
 }
 
 /** The seam's version, with its row locked until the transaction ends. */
@@ -80,6 +98,19 @@ export async function updateSeam(db: Executor, id: string, spec: SeamSpec, autho
     .where(eq(seams.id, id));
 }
 
+/** Moves it, takes it off the lists or brings it back. */
+export async function changeSeam(
+  db: Executor,
+  id: string,
+  change: { readonly partId?: string; readonly deleted?: boolean },
+  authorId: string,
+): Promise<void> {
+  await db
+    .update(seams)
+    .set({ ...change, version: sql`${seams.version} + 1`, changedAt: sql`now()`, changedBy: authorId })
+    .where(eq(seams.id, id));
+}
+
 export function programIdOf(seamId: string): string {
   return `program-${seamId}`.slice(0, 64);
 }
@@ -88,7 +119,13 @@ export function programIdOf(seamId: string): string {
 export async function appendRevision(
   db: Executor,
   seamId: string,
-  content: { readonly spec: SeamSpec; readonly choice: ProgramChoice; readonly program: ProgramFile },
+  content: {
+    readonly spec: SeamSpec;
+    readonly choice: ProgramChoice;
+    readonly program: ProgramFile;
+    readonly use: RevisionUse | null;
+    readonly contentHash: string;
+  },
   authorId: string,
 ): Promise<void> {
   const programId = programIdOf(seamId);
@@ -110,16 +147,87 @@ export async function appendRevision(
     .values({ programId, number: (last?.number ?? 0) + 1, ...content, createdBy: authorId });
 }
 
-/** All revisions, the newest first. */
-export async function listRevisions(db: Executor, seamId: string): Promise<Revision[]> {
+/** Revisions, the newest first. */
+export async function listRevisions(
+  db: Executor,
+  seamId: string,
+  { limit, after }: PageRequest,
+): Promise<Page<Revision>> {
   const rows = await db
     .select({ revision: programRevisions, by: authors.name })
     .from(programRevisions)
     .innerJoin(programs, eq(programs.id, programRevisions.programId))
     .innerJoin(authors, eq(authors.id, programRevisions.createdBy))
-    .where(eq(programs.seamId, seamId))
-    .orderBy(desc(programRevisions.number));
-  return rows.map(({ revision, by }) => toRevision(revision, by));
+    .where(and(eq(programs.seamId, seamId), after && lt(programRevisions.number, sql`${after[0]}::int`)))
+    .orderBy(desc(programRevisions.number))
+    .limit(limit + 1);
+  return toPage(
+    rows,
+    limit,
+    ({ revision }) => [String(revision.number), revision.programId],
+    ({ revision, by }) => toRevision(revision, by),
+  );
+}
+
+export async function findRevision(db: Executor, seamId: string, number: number): Promise<Revision | undefined> {
+  const [row] = await db
+    .select({ revision: programRevisions, by: authors.name })
+    .from(programRevisions)
+    .innerJoin(programs, eq(programs.id, programRevisions.programId))
+    .innerJoin(authors, eq(authors.id, programRevisions.createdBy))
+    .where(and(eq(programs.seamId, seamId), eq(programRevisions.number, number)));
+  return row && toRevision(row.revision, row.by);
+}
+
+/** Rows older than the stored figures: filled once, from what they hold themselves. */
+export async function fillMissingUse(
+  db: Executor,
+  useFor: (revision: Revision) => RevisionUse | null,
+): Promise<number> {
+  const rows = await db
+    .select({ revision: programRevisions, by: authors.name })
+    .from(programRevisions)
+    .innerJoin(authors, eq(authors.id, programRevisions.createdBy))
+    .where(isNull(programRevisions.contentHash));
+  for (const { revision, by } of rows) {
+    const brought = toRevision(revision, by);
+    await db
+      .update(programRevisions)
+      .set({ use: useFor(brought), contentHash: contentHash(brought.program) })
+      .where(and(eq(programRevisions.programId, revision.programId), eq(programRevisions.number, revision.number)));
+  }
+  return rows.length;
+}
+
+interface Marks {
+  readonly locks: Map<string, SeamResource['lock']>;
+  readonly issued: Map<string, SeamResource['issued']>;
+}
+
+/** Locks and issued references as their newest observations say. */
+async function marksOf(db: Executor, ids: readonly string[]): Promise<Marks> {
+  const marks: Marks = { locks: new Map(), issued: new Map() };
+  if (ids.length === 0) return marks;
+  const rows = await db
+    .select({ row: observations, by: authors.name })
+    .from(observations)
+    .innerJoin(authors, eq(authors.id, observations.recordedBy))
+    .where(and(inArray(observations.seamId, [...ids]), inArray(observations.kind, ['lock', 'issue'])))
+    .orderBy(asc(observations.row));
+  for (const { row, by } of rows) {
+    const seamId = row.seamId ?? '';
+    const { reason, locked } = row.body as { reason: string; locked?: boolean };
+    const at = isoTime(row.at);
+    if (row.kind === 'lock') marks.locks.set(seamId, locked === true ? { reason, by, at } : null);
+    else {
+      const others = (marks.issued.get(seamId) ?? []).filter((one) => one.machineId !== row.machineId);
+      marks.issued.set(seamId, [
+        ...others,
+        { revision: row.revision ?? 0, machineId: row.machineId ?? '', reason, by, at },
+      ]);
+    }
+  }
+  return marks;
 }
 
 function toColumns(spec: SeamSpec) {
@@ -127,7 +235,7 @@ function toColumns(spec: SeamSpec) {
   return { ...rest, thickness1Mm: thicknessesMm[0], thickness2Mm: thicknessesMm[1] };
 }
 
-function toResource({ seam, partName, createdBy, changedBy, revision, revisionBy }: Row): SeamResource {
+function toResource({ seam, partName, createdBy, changedBy, revision, revisionBy }: Row, marks: Marks): SeamResource {
   return {
     id: seam.id,
     partId: seam.partId,
@@ -147,6 +255,9 @@ function toResource({ seam, partName, createdBy, changedBy, revision, revisionBy
     },
     choice: revision ? programChoice.parse(revision.choice) : null,
     revision: revision && revisionBy !== null ? toRevision(revision, revisionBy) : null,
+    lock: marks.locks.get(seam.id) ?? null,
+    issued: marks.issued.get(seam.id) ?? [],
+    deleted: seam.deleted,
     createdAt: isoTime(seam.createdAt),
     createdBy,
     changedAt: isoTime(seam.changedAt),
@@ -155,7 +266,7 @@ function toResource({ seam, partName, createdBy, changedBy, revision, revisionBy
 }
 
 function toRevision(row: typeof programRevisions.$inferSelect, by: string): Revision {
-  const { number, spec, choice, createdAt } = row;
+  const { number, spec, choice, use, contentHash: hash, createdAt } = row;
   // Rows written by an older version are brought up as they are read.
   const program = readProgramFile(row.program);
   if (!program.ok) throw new Error(`revision ${number} of ${row.programId} holds an unreadable program`);
@@ -164,6 +275,8 @@ function toRevision(row: typeof programRevisions.$inferSelect, by: string): Revi
     spec,
     choice: programChoice.parse(choice),
     program: program.value,
+    use,
+    contentHash: hash,
     createdAt: isoTime(createdAt),
     createdBy: by,
   };
@@ -171,6 +284,12 @@ function toRevision(row: typeof programRevisions.$inferSelect, by: string): Revi
 
 /** Every seam of a part, in the order they were described. */
 export async function seamsOfPart(db: Executor, partId: string): Promise<SeamResource[]> {
-  const rows = await seamQuery(db).where(eq(seams.partId, partId)).orderBy(asc(seams.createdAt), asc(seams.id));
-  return rows.map(toResource);
+  const rows = await seamQuery(db)
+    .where(and(eq(seams.partId, partId), eq(seams.deleted, false)))
+    .orderBy(asc(seams.createdAt), asc(seams.id));
+  const marks = await marksOf(
+    db,
+    rows.map(({ seam }) => seam.id),
+  );
+  return rows.map((row) => toResource(row, marks));
 }

@@ -36,15 +36,15 @@ const corner: SeamSave = {
 };
 
 async function create(): Promise<SeamResource> {
-  const response = await request(test.app)
+  const response = await test
+    .as(author)
     .post('/api/seams')
-    .set('x-fox-person', author)
     .send({ partId: 'kitchen-counter', spec: corner.spec })
     .expect(201);
   return response.body as SeamResource;
 }
 function put(id: string, version: number | string | undefined, body: unknown) {
-  const call = request(test.app).put(`/api/seams/${id}`).set('x-fox-person', author);
+  const call = test.as(author).put(`/api/seams/${id}`);
   return (
     version === undefined ? call : call.set('if-match', typeof version === 'number' ? `"${version}"` : version)
   ).send(body as object);
@@ -55,14 +55,15 @@ describe('seams', () => {
     const seen: string[] = [];
     let cursor: string | null = '';
     while (cursor !== null) {
-      const page: request.Response = await request(test.app)
+      const page: request.Response = await test
+        .as()
         .get('/api/seams')
         .query({ limit: 4, ...(cursor === '' ? {} : { cursor }) })
         .expect(200);
       seen.push(...page.body.items.map((seam: SeamResource) => seam.id));
       cursor = page.body.next;
     }
-    const all = await request(test.app).get('/api/seams').expect(200);
+    const all = await test.as().get('/api/seams').expect(200);
     expect(seen).toEqual(all.body.items.map((seam: SeamResource) => seam.id));
     expect(new Set(seen).size).toBeGreaterThanOrEqual(8);
   });
@@ -72,7 +73,7 @@ describe('seams', () => {
     expect(seam).toMatchObject({ version: 1, revision: null, choice: null, createdBy: 'Teo Varnholt' });
     const saved = await put(seam.id, 1, corner).expect(200);
     expect(saved.headers['etag']).toBe('"2"');
-    const again = await request(test.app).get(`/api/seams/${seam.id}`).expect(200);
+    const again = await test.as().get(`/api/seams/${seam.id}`).expect(200);
     expect(again.body).toEqual(saved.body);
     expect(again.body.revision).toMatchObject({
       number: 1,
@@ -80,7 +81,7 @@ describe('seams', () => {
     });
     // The corner's feed comes from the core, not from the client.
     expect(again.body.revision.program.wireFeedMPerMin).toBeCloseTo(4.24, 1);
-    const revisions = await request(test.app).get(`/api/seams/${seam.id}/revisions`).expect(200);
+    const revisions = await test.as().get(`/api/seams/${seam.id}/revisions`).expect(200);
     expect(revisions.body.items).toHaveLength(1);
   });
 
@@ -103,7 +104,7 @@ describe('seams', () => {
       current: { version: 2, spec: { gapMm: 0 } },
       yours: mine,
     });
-    const stored = await request(test.app).get(`/api/seams/${seam.id}`);
+    const stored = await test.as().get(`/api/seams/${seam.id}`);
     expect(stored.body.version).toBe(2);
   });
 
@@ -115,7 +116,7 @@ describe('seams', () => {
       ),
     );
     expect(answers.map((answer) => answer.status).sort()).toEqual([200, 412, 412, 412, 412, 412, 412, 412]);
-    const revisions = await request(test.app).get(`/api/seams/${seam.id}/revisions`);
+    const revisions = await test.as().get(`/api/seams/${seam.id}/revisions`);
     expect(revisions.body.items).toHaveLength(1);
   });
 
@@ -139,7 +140,7 @@ describe('seams', () => {
 
 describe('bad requests are problem documents', () => {
   const raw = (body: string, type = 'application/json') =>
-    request(test.app).post('/api/seams').set('x-fox-person', author).set('content-type', type).send(body);
+    test.as(author).post('/api/seams').set('content-type', type).send(body);
 
   it.each([
     ['malformed JSON', () => raw('{"a":'), 400, 'malformed-json'],
@@ -147,15 +148,16 @@ describe('bad requests are problem documents', () => {
     ['another media type', () => raw('a=1', 'application/x-www-form-urlencoded'), 415, 'unsupported-type'],
     ['wrong types', () => raw(JSON.stringify({ partId: 5, spec: [] })), 422, 'invalid-input'],
     ['an unknown part', () => raw(JSON.stringify({ partId: 'nowhere', spec: corner.spec })), 422, 'invalid-input'],
-    ['nobody known', () => request(test.app).post('/api/seams').send({}), 401, 'unknown-person'],
-    ['an unknown seam', () => request(test.app).get('/api/seams/nowhere'), 404, 'not-found'],
-    ['an unknown address', () => request(test.app).get('/api/nowhere'), 404, 'not-found'],
-    ['a broken address', () => request(test.app).get('/api/seams/%E0%A4%A'), 404, 'not-found'],
+    ['nobody signed in', () => request(test.app).post('/api/seams').send({}), 401, 'not-signed-in'],
+    ['somebody of another role', () => test.as('corvin-dellamaar').post('/api/seams').send({}), 403, 'not-allowed'],
+    ['an unknown seam', () => test.as().get('/api/seams/nowhere'), 404, 'not-found'],
+    ['an unknown address', () => test.as().get('/api/nowhere'), 404, 'not-found'],
+    ['a broken address', () => test.as().get('/api/seams/%E0%A4%A'), 400, 'malformed-request'],
     ['a save that does not say its version', () => put('counter-corner', undefined, corner), 428, 'version-missing'],
     ['a version that is none', () => put('counter-corner', '"x"', corner), 428, 'version-missing'],
     ['a save of an unknown seam', () => put('nowhere', 1, corner), 404, 'not-found'],
-    ['an invented cursor', () => request(test.app).get('/api/seams?cursor=abc'), 422, 'invalid-input'],
-    ['a silly limit', () => request(test.app).get('/api/orders?limit=100000'), 422, 'invalid-input'],
+    ['an invented cursor', () => test.as().get('/api/seams?cursor=abc'), 422, 'invalid-input'],
+    ['a silly limit', () => test.as().get('/api/orders?limit=100000'), 422, 'invalid-input'],
   ] as const)('%s', async (_name, ask, status, kind) => {
     const response = await ask();
     expect([response.status, response.body.type]).toEqual([status, `/problems/${kind}`]);

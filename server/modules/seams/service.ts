@@ -1,11 +1,25 @@
 /** What saving a seam means: the core computes the program, and seam and revision change together or not at all. */
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
-import { programOf, type ProgramFile, type SeamCreate, type SeamResource, type SeamSave } from '@fox-tempo/contract';
+import {
+  programOf,
+  type ProgramFile,
+  type SeamCopy,
+  type SeamCreate,
+  type SeamIssue,
+  type SeamLock,
+  type SeamResource,
+  type SeamSave,
+} from '@fox-tempo/contract';
 import type { Database, Executor } from '../../db/connection.ts';
-import { HttpProblem, orProblem } from '../../http/problem.ts';
-import { findPart } from '../parts/repo.ts';
-import { appendRevision, findSeam, insertSeam, lockSeam, updateSeam } from './repo.ts';
+import { HttpProblem, invalidInput, orProblem } from '../../http/problem.ts';
+import { staleVersion } from '../../http/version.ts';
+import { requireMachine } from '../machines/service.ts';
+import { addObservation } from '../observations/repo.ts';
+import { requirePart } from '../parts/service.ts';
+import type { SignedIn } from '../session/who.ts';
+import { appendRevision, changeSeam, findRevision, findSeam, insertSeam, lockSeam, updateSeam } from './repo.ts';
+import { contentHash, useFor } from './use.ts';
 
 export async function requireSeam(db: Executor, id: string): Promise<SeamResource> {
   const seam = await findSeam(db, id);
@@ -20,13 +34,7 @@ export async function createSeam(
   authorId: string,
   id = `seam-${randomUUID().slice(0, 8)}`,
 ): Promise<SeamResource> {
-  if (!(await findPart(db, request.partId))) {
-    throw new HttpProblem('invalid-input', `There is no part "${request.partId}".`, {
-      issues: [
-        { path: 'partId', code: 'unknown-part', message: `There is no part "${request.partId}".`, got: request.partId },
-      ],
-    });
-  }
+  await requirePart(db, request.partId);
   await insertSeam(db, id, request.partId, request.spec, authorId);
   return requireSeam(db, id);
 }
@@ -37,33 +45,168 @@ export async function saveSeam(
   id: string,
   basedOn: number,
   save: SeamSave,
-  authorId: string,
+  me: Pick<SignedIn, 'id' | 'role'>,
 ): Promise<SeamResource> {
   // Planned outside the transaction: the row is locked only for the writing.
   const program = programFor(save);
   return db.transaction(async (tx) => {
     const version = await lockSeam(tx, id);
     const stored = await requireSeam(tx, id);
-    if (version !== basedOn) {
-      throw new HttpProblem(
-        'stale-version',
-        `${stored.changedBy} saved version ${stored.version}; yours was based on ${basedOn}.`,
-        {
-          current: stored,
-          yours: save,
-        },
-      );
-    }
+    refuseStale(stored, version, basedOn, save);
+    refuseLocked(stored, me);
     const { revision } = stored;
     if (
       revision &&
       isDeepStrictEqual([revision.program, revision.choice, stored.spec], [program, save.choice, save.spec])
     )
       return stored;
-    await updateSeam(tx, id, save.spec, authorId);
-    await appendRevision(tx, id, { ...save, program }, authorId);
+    await updateSeam(tx, id, save.spec, me.id);
+    await appendRevision(tx, id, { ...save, program, ...figuresOf(save, program) }, me.id);
     return requireSeam(tx, id);
   });
+}
+
+/** Wire, gas and minutes as they are computed today, kept with the revision. */
+function figuresOf(save: SeamSave, program: ProgramFile) {
+  return { use: useFor(save, program), contentHash: contentHash(program) };
+}
+
+/** A copy with its setting as its first revision, on the same or another part. */
+export function copySeam(
+  db: Database,
+  id: string,
+  { partId, name }: SeamCopy,
+  authorId: string,
+): Promise<SeamResource> {
+  return db.transaction(async (tx) => {
+    const from = await requireSeam(tx, id);
+    const copy = await createSeam(tx, { partId, spec: { ...from.spec, name } }, authorId);
+    if (from.revision) {
+      // The program as it stands, not computed anew: a copy is the same weld.
+      const { choice, program } = from.revision;
+      const save = { spec: copy.spec, choice };
+      await updateSeam(tx, copy.id, copy.spec, authorId);
+      await appendRevision(tx, copy.id, { ...save, program, ...figuresOf(save, program) }, authorId);
+    }
+    return requireSeam(tx, copy.id);
+  });
+}
+
+export function moveSeam(
+  db: Database,
+  id: string,
+  basedOn: number,
+  partId: string,
+  authorId: string,
+): Promise<SeamResource> {
+  return changeVersioned(db, id, basedOn, { partId }, async (tx) => {
+    await requirePart(tx, partId);
+    await changeSeam(tx, id, { partId }, authorId);
+  });
+}
+
+export function deleteSeam(db: Database, id: string, basedOn: number, authorId: string): Promise<SeamResource> {
+  return changeVersioned(db, id, basedOn, { deleted: true }, (tx) => changeSeam(tx, id, { deleted: true }, authorId));
+}
+
+export function restoreSeam(db: Database, id: string, authorId: string): Promise<SeamResource> {
+  return db.transaction(async (tx) => {
+    await lockSeam(tx, id);
+    if ((await requireSeam(tx, id)).deleted) await changeSeam(tx, id, { deleted: false }, authorId);
+    return requireSeam(tx, id);
+  });
+}
+
+/** Locks or frees the setting: a row of evidence, the newest one holds. */
+export function lockSetting(
+  db: Database,
+  id: string,
+  basedOn: number,
+  { locked, reason }: SeamLock,
+  authorId: string,
+): Promise<SeamResource> {
+  return changeVersioned(db, id, basedOn, { locked, reason }, async (tx, stored) => {
+    await addObservation(tx, {
+      id: randomUUID(),
+      kind: 'lock',
+      recordedBy: authorId,
+      seamId: id,
+      revision: stored.revision?.number,
+      body: { locked, reason },
+    });
+    await changeSeam(tx, id, {}, authorId);
+  });
+}
+
+/** Makes a revision the reference on one machine; `key` is the observation's id. */
+export async function issueRevision(
+  db: Database,
+  id: string,
+  key: string,
+  { revision, machineId, reason }: SeamIssue,
+  authorId: string,
+): Promise<SeamResource> {
+  return db.transaction(async (tx) => {
+    await lockSeam(tx, id);
+    const stored = await requireSeam(tx, id);
+    await requireMachine(tx, machineId);
+    const found = await findRevision(tx, id, revision);
+    if (!found) {
+      throw invalidInput([
+        {
+          path: 'revision',
+          code: 'unknown-revision',
+          message: `${stored.spec.name} has no revision ${revision}.`,
+          got: revision,
+        },
+      ]);
+    }
+    await addObservation(tx, {
+      id: key,
+      kind: 'issue',
+      recordedBy: authorId,
+      seamId: id,
+      machineId,
+      revision,
+      contentHash: found.contentHash,
+      body: { reason },
+    });
+    await changeSeam(tx, id, {}, authorId);
+    return requireSeam(tx, id);
+  });
+}
+
+function changeVersioned(
+  db: Database,
+  id: string,
+  basedOn: number,
+  yours: unknown,
+  change: (tx: Executor, stored: SeamResource) => Promise<void>,
+): Promise<SeamResource> {
+  return db.transaction(async (tx) => {
+    const version = await lockSeam(tx, id);
+    const stored = await requireSeam(tx, id);
+    refuseStale(stored, version, basedOn, yours);
+    await change(tx, stored);
+    return requireSeam(tx, id);
+  });
+}
+
+function refuseStale(stored: SeamResource, version: number | undefined, basedOn: number, yours: unknown): void {
+  if (version === basedOn) return;
+  throw staleVersion(
+    stored,
+    yours,
+    `${stored.changedBy} saved version ${stored.version}; yours was based on ${basedOn}.`,
+  );
+}
+
+function refuseLocked({ lock, spec }: SeamResource, me: Pick<SignedIn, 'role'>): void {
+  if (!lock || me.role === 'lead' || me.role === 'owner') return;
+  throw new HttpProblem(
+    'locked',
+    `${lock.by} locked ${spec.name}: ${lock.reason}. A lead hand can free it; your draft is kept.`,
+  );
 }
 
 /** The program a save amounts to; an impossible chain is refused with every reason. */

@@ -1,13 +1,15 @@
 /** Storing into a machine's memory: what stands there is kept for ever, and nobody overwrites what they have not seen. */
-import type { SlotEntry, SlotStore } from '@fox-tempo/contract';
+import type { SlotEntry, SlotFound, SlotStore } from '@fox-tempo/contract';
 import { translate } from '@fox-tempo/core';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
+import { staleVersion } from '../../http/version.ts';
 import { lockMachine } from '../machines/repo.ts';
 import { requireMachine } from '../machines/service.ts';
+import { addObservation } from '../observations/repo.ts';
 import { programIdOf } from '../seams/repo.ts';
 import { requireSeam } from '../seams/service.ts';
-import { currentEntries, insertEntry, setFound, slotHistory } from './repo.ts';
+import { insertEntry, slotHistory } from './repo.ts';
 
 export async function storeInSlot(
   db: Database,
@@ -31,7 +33,7 @@ export async function storeInSlot(
         },
       ]);
     }
-    const [present] = await slotHistory(tx, machineId, slot);
+    const present = await newest(tx, machineId, slot);
     if ((present?.id ?? null) !== replaces) {
       throw new HttpProblem('stale-version', `Slot ${slot} holds something else than you saw.`, {
         current: present ?? null,
@@ -55,17 +57,21 @@ export async function storeInSlot(
   });
 }
 
-/** Notes what somebody found on the dials, beside what is meant to stand there. */
+/** Notes what somebody found on the dials, beside the entry that was seen there; `key` is the observation's id. */
 export async function noteFound(
   db: Database,
   machineId: string,
   slot: number,
-  dials: Record<string, number>,
+  key: string,
+  { entryId, dials }: SlotFound,
   authorId: string,
 ): Promise<SlotEntry> {
   return db.transaction(async (tx) => {
+    await lockMachine(tx, machineId);
     const { file } = await requireMachine(tx, machineId);
     const entry = await requireEntry(tx, machineId, slot);
+    if (entry.id !== entryId)
+      throw staleVersion(entry, { entryId, dials }, `Slot ${slot} holds something else than you saw.`);
     const foreign = Object.keys(dials).filter((id) => !file.dials.some((dial) => dial.id === id));
     if (foreign.length > 0) {
       throw invalidInput(
@@ -77,18 +83,25 @@ export async function noteFound(
         })),
       );
     }
-    await setFound(tx, entry.id, dials, authorId);
+    await addObservation(tx, {
+      id: key,
+      kind: 'slot-found',
+      recordedBy: authorId,
+      machineId,
+      seamId: entry.seamId,
+      revision: entry.revision,
+      body: { slot, entryId, dials },
+    });
     return requireEntry(tx, machineId, slot);
   });
 }
 
-export async function slotMap(db: Executor, machineId: string): Promise<SlotEntry[]> {
-  await requireMachine(db, machineId);
-  return currentEntries(db, machineId);
+async function newest(db: Executor, machineId: string, slot: number): Promise<SlotEntry | undefined> {
+  return (await slotHistory(db, machineId, slot, { limit: 1, after: undefined })).items[0];
 }
 
 async function requireEntry(db: Executor, machineId: string, slot: number): Promise<SlotEntry> {
-  const [entry] = await slotHistory(db, machineId, slot);
+  const entry = await newest(db, machineId, slot);
   if (!entry) throw new HttpProblem('not-found', `Nothing is stored in slot ${slot}.`);
   return entry;
 }

@@ -1,5 +1,4 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import request from 'supertest';
 import type { SlotEntry } from '@fox-tempo/contract';
 import { openTestApp } from '../../testing/test-app.ts';
 
@@ -10,9 +9,8 @@ beforeAll(async () => {
 afterAll(() => test.close());
 
 const map = async (machine: string) =>
-  (await request(test.app).get(`/api/machines/${machine}/slots`).expect(200)).body.items as SlotEntry[];
-const post = (path: string, body: object) =>
-  request(test.app).post(`/api/machines/${path}`).set('x-fox-person', 'teo-varnholt').send(body);
+  (await test.as().get(`/api/machines/${machine}/slots`).expect(200)).body.items as SlotEntry[];
+const post = (path: string, body: object) => test.as('teo-varnholt').post(`/api/machines/${path}`).send(body);
 
 describe('memory slots', () => {
   it('show what stands in each, the newest of every slot', async () => {
@@ -33,7 +31,7 @@ describe('memory slots', () => {
       replaces: before!.id,
     }).expect(201);
     expect(stored.body).toMatchObject({ slot: 3, seamName: 'Frame corner, mitred', storedBy: 'Teo Varnholt' });
-    const { body } = await request(test.app).get('/api/machines/rowan/slots/3').expect(200);
+    const { body } = await test.as().get('/api/machines/rowan/slots/3').expect(200);
     expect(body.items).toHaveLength(3);
     expect(body.items[1]).toEqual(before);
     // The dials stored are the card's: physics said in this machine's words.
@@ -52,12 +50,15 @@ describe('memory slots', () => {
   it('keep what was found apart from what is meant', async () => {
     const [entry] = (await map('hazel')).filter((one) => one.slot === 2);
     const found = { ...entry!.dials, trim: 5 };
-    await post('hazel/slots/2/found', { dials: found }).expect(200);
+    await post('hazel/slots/2/found', { entryId: entry!.id, dials: found }).expect(200);
     const [after] = (await map('hazel')).filter((one) => one.slot === 2);
     expect(after!.dials).toEqual(entry!.dials);
     expect(after!.found).toMatchObject({ dials: found, foundBy: 'Teo Varnholt' });
-    await post('hazel/slots/2/found', { dials: { warmth: 1 } }).expect(422);
-    await post('hazel/slots/5/found', { dials: {} }).expect(404);
+    await post('hazel/slots/2/found', { entryId: entry!.id, dials: { warmth: 1 } }).expect(422);
+    await post('hazel/slots/5/found', { entryId: 1, dials: {} }).expect(404);
+    // Beside another entry than the one that was seen: refused, with what stands there now.
+    const stale = await post('hazel/slots/2/found', { entryId: entry!.id - 1, dials: found }).expect(412);
+    expect(stale.body.current).toMatchObject({ id: entry!.id });
   });
 
   it.each([

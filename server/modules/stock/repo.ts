@@ -1,110 +1,150 @@
-import type { Cylinder, CylinderSave, Spool, SpoolSave } from '@fox-tempo/contract';
-import type { FillerCode } from '@fox-tempo/core';
-import { and, asc, eq, sql } from 'drizzle-orm';
+/** Cylinders, spools and what came to and left them; a level is always the sum of its movements. */
+import type { Cylinder, Spool } from '@fox-tempo/contract';
+import { cylinderLevel, spoolLevel, type FillerCode } from '@fox-tempo/core';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
-import { cylinders, people, spools } from '../../db/schema/index.ts';
+import { cylinders, people, spools, stockMovements } from '../../db/schema/index.ts';
 import { isoTime } from '../../http/timestamp.ts';
 
-export async function listCylinders(db: Executor): Promise<Cylinder[]> {
+/** Millilitres or milligrams in a cylinder. */
+const cylinderSum = sql<string>`coalesce((select sum(m.amount) from stock_movements m where m.cylinder_id = "cylinders"."id"), 0)`;
+const spoolSum = sql<string>`coalesce((select sum(m.amount) from stock_movements m where m.spool_id = "spools"."id"), 0)`;
+
+export async function listCylinders(db: Executor): Promise<(Cylinder & { readonly content: number })[]> {
   const rows = await db
-    .select({ row: cylinders, by: people.name })
+    .select({ row: cylinders, by: people.name, content: cylinderSum })
     .from(cylinders)
     .innerJoin(people, eq(people.id, cylinders.changedBy))
-    .orderBy(asc(cylinders.name));
-  return rows.map(({ row, by }) => ({
-    id: row.id,
-    version: row.version,
-    name: row.name,
-    gas: row.gas,
-    volumeL: row.volumeL,
-    pressureBar: row.pressureBar,
-    massKg: row.massKg,
-    convention: row.convention as Cylinder['convention'],
-    machineId: row.machineId,
-    changedAt: isoTime(row.changedAt),
-    changedBy: by,
-  }));
+    .where(eq(cylinders.retired, false))
+    .orderBy(asc(cylinders.name), asc(cylinders.id));
+  return rows.map(({ row, by, content }) => {
+    const level = cylinderLevel(row, Number(content));
+    return {
+      id: row.id,
+      version: row.version,
+      name: row.name,
+      gas: row.gas,
+      volumeL: row.volumeL,
+      pressureBar: level.pressureBar ?? row.gaugeBar,
+      massKg: level.massKg,
+      convention: row.convention as Cylinder['convention'],
+      machineId: row.machineId,
+      retired: row.retired,
+      changedAt: isoTime(row.changedAt),
+      changedBy: by,
+      content: Number(content),
+    };
+  });
 }
 
-export async function listSpools(db: Executor): Promise<Spool[]> {
+export async function listSpools(db: Executor): Promise<(Spool & { readonly content: number })[]> {
   const rows = await db
-    .select({ row: spools, by: people.name })
+    .select({ row: spools, by: people.name, content: spoolSum })
     .from(spools)
     .innerJoin(people, eq(people.id, spools.changedBy))
-    .orderBy(asc(spools.name));
-  return rows.map(({ row, by }) => ({
+    .where(eq(spools.retired, false))
+    .orderBy(asc(spools.name), asc(spools.id));
+  return rows.map(({ row, by, content }) => ({
     id: row.id,
     version: row.version,
     name: row.name,
     filler: row.filler as FillerCode,
     diameterMm: row.diameterMm,
-    massKg: row.massKg,
+    massKg: spoolLevel(Number(content)),
     machineId: row.machineId,
+    retired: row.retired,
     changedAt: isoTime(row.changedAt),
     changedBy: by,
+    content: Number(content),
   }));
 }
 
-export async function insertCylinder(db: Executor, id: string, save: CylinderSave, by: string): Promise<void> {
-  await db.insert(cylinders).values({ id, ...save, createdBy: by, changedBy: by });
+type CylinderRow = Omit<
+  typeof cylinders.$inferInsert,
+  'id' | 'version' | 'createdAt' | 'createdBy' | 'changedAt' | 'changedBy'
+>;
+type SpoolRow = Omit<
+  typeof spools.$inferInsert,
+  'id' | 'version' | 'createdAt' | 'createdBy' | 'changedAt' | 'changedBy'
+>;
+
+export async function insertCylinder(db: Executor, id: string, row: CylinderRow, by: string): Promise<void> {
+  await db.insert(cylinders).values({ id, ...row, createdBy: by, changedBy: by });
 }
 
-export async function insertSpool(db: Executor, id: string, save: SpoolSave, by: string): Promise<void> {
-  await db.insert(spools).values({ id, ...save, createdBy: by, changedBy: by });
+export async function insertSpool(db: Executor, id: string, row: SpoolRow, by: string): Promise<void> {
+  await db.insert(spools).values({ id, ...row, createdBy: by, changedBy: by });
 }
 
-/** False when the version is not the stored one. */
-export async function updateCylinder(
-  db: Executor,
-  id: string,
-  version: number,
-  save: CylinderSave,
-  by: string,
-): Promise<boolean> {
-  const rows = await db
-    .update(cylinders)
-    .set({ ...save, version: sql`${cylinders.version} + 1`, changedAt: sql`now()`, changedBy: by })
-    .where(and(eq(cylinders.id, id), eq(cylinders.version, version)))
-    .returning({ id: cylinders.id });
-  return rows.length > 0;
-}
+const changed = (by: string) => ({ changedAt: sql`now()`, changedBy: by });
 
-export async function updateSpool(
-  db: Executor,
-  id: string,
-  version: number,
-  save: SpoolSave,
-  by: string,
-): Promise<boolean> {
-  const rows = await db
-    .update(spools)
-    .set({ ...save, version: sql`${spools.version} + 1`, changedAt: sql`now()`, changedBy: by })
-    .where(and(eq(spools.id, id), eq(spools.version, version)))
-    .returning({ id: spools.id });
-  return rows.length > 0;
-}
-
-export async function setCylinderContent(
-  db: Executor,
-  id: string,
-  content: { readonly pressureBar: number | null; readonly massKg: number | null },
-  by: string,
-): Promise<void> {
+export async function updateCylinder(db: Executor, id: string, row: Partial<CylinderRow>, by: string): Promise<void> {
   await db
     .update(cylinders)
-    .set({ ...content, version: sql`${cylinders.version} + 1`, changedAt: sql`now()`, changedBy: by })
+    .set({ ...row, version: sql`${cylinders.version} + 1`, ...changed(by) })
     .where(eq(cylinders.id, id));
 }
 
-export async function setSpoolMass(db: Executor, id: string, massKg: number, by: string): Promise<void> {
+export async function updateSpool(db: Executor, id: string, row: Partial<SpoolRow>, by: string): Promise<void> {
   await db
     .update(spools)
-    .set({ massKg, version: sql`${spools.version} + 1`, changedAt: sql`now()`, changedBy: by })
+    .set({ ...row, version: sql`${spools.version} + 1`, ...changed(by) })
     .where(eq(spools.id, id));
 }
 
-/** Waits for whoever else is counting stock down. */
-export async function lockStock(db: Executor): Promise<void> {
-  await db.select({ id: cylinders.id }).from(cylinders).orderBy(asc(cylinders.id)).for('update');
-  await db.select({ id: spools.id }).from(spools).orderBy(asc(spools.id)).for('update');
+/** Version and content with the row locked until the transaction ends. */
+export async function lockCylinder(
+  db: Executor,
+  id: string,
+): Promise<{ version: number; content: number } | undefined> {
+  const [row] = await db
+    .select({ version: cylinders.version })
+    .from(cylinders)
+    .where(eq(cylinders.id, id))
+    .for('update');
+  if (!row) return undefined;
+  // Summed after the lock was given: a movement that was waited for counts.
+  const [sum] = await db.select({ content: cylinderSum }).from(cylinders).where(eq(cylinders.id, id));
+  return { version: row.version, content: Number(sum?.content) };
+}
+
+export async function lockSpool(db: Executor, id: string): Promise<{ version: number; content: number } | undefined> {
+  const [row] = await db.select({ version: spools.version }).from(spools).where(eq(spools.id, id)).for('update');
+  if (!row) return undefined;
+  const [sum] = await db.select({ content: spoolSum }).from(spools).where(eq(spools.id, id));
+  return { version: row.version, content: Number(sum?.content) };
+}
+
+export interface Movement {
+  readonly cylinderId?: string;
+  readonly spoolId?: string;
+  /** mL or mg; negative leaves. */
+  readonly amount: number;
+}
+
+export async function addMovements(db: Executor, observationId: string, movements: readonly Movement[]): Promise<void> {
+  if (movements.length > 0)
+    await db.insert(stockMovements).values(movements.map((movement) => ({ observationId, ...movement })));
+}
+
+/** Waits for whoever else counts these down; always in the order of their ids. */
+export async function lockItems(
+  db: Executor,
+  cylinderIds: readonly string[],
+  spoolIds: readonly string[],
+): Promise<void> {
+  if (cylinderIds.length > 0)
+    await db
+      .select({ id: cylinders.id })
+      .from(cylinders)
+      .where(and(inArray(cylinders.id, [...cylinderIds])))
+      .orderBy(asc(cylinders.id))
+      .for('update');
+  if (spoolIds.length > 0)
+    await db
+      .select({ id: spools.id })
+      .from(spools)
+      .where(and(inArray(spools.id, [...spoolIds])))
+      .orderBy(asc(spools.id))
+      .for('update');
 }

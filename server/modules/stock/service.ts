@@ -1,126 +1,219 @@
-/** Cylinders and spools: read anew, moved, and counted down by what is welded. */
+/** Cylinders and spools: read anew, moved, and counted down by what is welded. Every change of a level is a movement with an observation. */
 import { randomUUID } from 'node:crypto';
 import type { Cylinder, CylinderSave, SeamResource, Spool, SpoolSave, Stock } from '@fox-tempo/contract';
-import { planRequest } from '@fox-tempo/contract';
-import { drawnFrom, isWeighed, partUse, planSeam, sameWire, cylinderOutlook, spoolOutlook } from '@fox-tempo/core';
+import {
+  contentOfGas,
+  cylinderContent,
+  gasOfContent,
+  isWeighed,
+  sameWire,
+  spoolContent,
+  spoolLevel,
+} from '@fox-tempo/core';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
+import { staleVersion } from '../../http/version.ts';
 import { findMachine } from '../machines/repo.ts';
+import { addObservation } from '../observations/repo.ts';
+import { useOf } from '../seams/use.ts';
 import {
+  addMovements,
   insertCylinder,
   insertSpool,
   listCylinders,
   listSpools,
-  lockStock,
-  setCylinderContent,
-  setSpoolMass,
+  lockCylinder,
+  lockItems,
+  lockSpool,
   updateCylinder,
   updateSpool,
+  type Movement,
 } from './repo.ts';
 
 export async function readStock(db: Executor): Promise<Stock> {
-  return { cylinders: await listCylinders(db), spools: await listSpools(db) };
+  return {
+    cylinders: (await listCylinders(db)).map(({ content: _content, ...cylinder }) => cylinder),
+    spools: (await listSpools(db)).map(({ content: _content, ...spool }) => spool),
+  };
 }
 
-export async function addCylinder(
+export function addCylinder(
   db: Database,
   save: CylinderSave,
   by: string,
-  id = `cylinder-${randomUUID().slice(0, 8)}`,
-) {
-  await refuseCylinder(db, save);
-  await insertCylinder(db, id, save, by);
-  return requireOne(await listCylinders(db), id, 'cylinder');
+  { id = `cylinder-${randomUUID().slice(0, 8)}`, key = randomUUID() as string } = {},
+): Promise<Cylinder> {
+  return db.transaction(async (tx) => {
+    await refuseCylinder(tx, save);
+    await insertCylinder(tx, id, cylinderRow(save), by);
+    await move(tx, key, by, 'first reading', { cylinderId: id, amount: cylinderContent(save) }, save.machineId);
+    return requireCylinder(tx, id);
+  });
 }
 
-export async function addSpool(db: Database, save: SpoolSave, by: string, id = `spool-${randomUUID().slice(0, 8)}`) {
-  await refuseMachine(db, save.machineId);
-  await insertSpool(db, id, save, by);
-  return requireOne(await listSpools(db), id, 'spool');
+export function addSpool(
+  db: Database,
+  save: SpoolSave,
+  by: string,
+  { id = `spool-${randomUUID().slice(0, 8)}`, key = randomUUID() as string } = {},
+): Promise<Spool> {
+  return db.transaction(async (tx) => {
+    await refuseMachine(tx, save.machineId);
+    await insertSpool(tx, id, spoolRow(save), by);
+    await move(tx, key, by, 'first reading', { spoolId: id, amount: spoolContent(save.massKg) }, save.machineId);
+    return requireSpool(tx, id);
+  });
 }
 
-export async function saveCylinder(
+/** Saves what was read; the difference to the sum so far is a movement of its own. */
+export function saveCylinder(
   db: Database,
   id: string,
   version: number,
   save: CylinderSave,
   by: string,
 ): Promise<Cylinder> {
-  await refuseCylinder(db, save);
-  const done = await updateCylinder(db, id, version, save, by);
-  const now = requireOne(await listCylinders(db), id, 'cylinder');
-  if (!done) throw stale(now, save);
-  return now;
+  return db.transaction(async (tx) => {
+    await refuseCylinder(tx, save);
+    const stored = await lockCylinder(tx, id);
+    if (!stored) throw missing('cylinder', id);
+    if (stored.version !== version) throw stale(await requireCylinder(tx, id), save);
+    const amount = cylinderContent(save) - stored.content;
+    if (amount !== 0) await move(tx, randomUUID(), by, 'read anew', { cylinderId: id, amount }, save.machineId);
+    const before = await requireCylinder(tx, id);
+    await updateCylinder(tx, id, cylinderRow(save), by);
+    return save.retired === true
+      ? { ...before, ...save, retired: true, version: version + 1 }
+      : requireCylinder(tx, id);
+  });
 }
 
-export async function saveSpool(
-  db: Database,
-  id: string,
-  version: number,
-  save: SpoolSave,
-  by: string,
-): Promise<Spool> {
-  await refuseMachine(db, save.machineId);
-  const done = await updateSpool(db, id, version, save, by);
-  const now = requireOne(await listSpools(db), id, 'spool');
-  if (!done) throw stale(now, save);
-  return now;
+export function saveSpool(db: Database, id: string, version: number, save: SpoolSave, by: string): Promise<Spool> {
+  return db.transaction(async (tx) => {
+    await refuseMachine(tx, save.machineId);
+    const stored = await lockSpool(tx, id);
+    if (!stored) throw missing('spool', id);
+    if (stored.version !== version) throw stale(await requireSpool(tx, id), save);
+    const amount = spoolContent(save.massKg) - stored.content;
+    if (amount !== 0) await move(tx, randomUUID(), by, 'read anew', { spoolId: id, amount }, save.machineId);
+    const before = await requireSpool(tx, id);
+    await updateSpool(tx, id, spoolRow(save), by);
+    return save.retired === true ? { ...before, ...save, retired: true, version: version + 1 } : requireSpool(tx, id);
+  });
 }
 
-export interface Drawn {
+export interface Draw {
   readonly what: string;
   readonly amount: number;
   readonly unit: 'L' | 'kg';
+  readonly movement: Movement;
 }
 
-/** Takes from cylinders and spools what `count` parts need (gives back when negative); what is connected to a machine is taken first. */
-export async function drawForParts(
-  db: Executor,
-  seams: readonly SeamResource[],
-  count: number,
-  by: string,
-): Promise<Drawn[]> {
-  await lockStock(db);
-  const drawn: Drawn[] = [];
+/**
+ * What `count` parts take (give back, when negative) from which cylinder and spool; what is connected to a machine is taken first. The
+ * rows are locked. Figures are those stored with each revision.
+ */
+export async function drawForParts(db: Executor, seams: readonly SeamResource[], count: number): Promise<Draw[]> {
+  const { cylinders, spools } = await readStock(db);
+  const draws: Draw[] = [];
   for (const { revision } of seams) {
-    if (!revision) continue;
-    const plan = planSeam(planRequest(revision.spec, revision.choice));
-    if (!plan.ok) continue;
+    const use = revision && useOf(revision);
+    if (!use) continue;
     const { program } = revision;
-    const use = partUse(program, plan.value.arcSeconds, plan.value.passes);
-    const { cylinders, spools } = await readStock(db);
     const cylinder = connectedFirst(cylinders.filter((one) => one.gas === program.gas));
-    if (cylinder && use.gasFlowLPerMin > 0) {
-      const litres = cylinderOutlook(cylinder, use).perPart * count;
-      const { pressureBar, massKg } = drawnFrom(cylinder, litres);
-      await setCylinderContent(db, cylinder.id, { pressureBar, massKg }, by);
-      drawn.push({ what: cylinder.name, amount: litres, unit: 'L' });
+    if (cylinder && use.gasL > 0) {
+      // Rounded for one part and then multiplied: taking back is the opposite to the millilitre.
+      const amount = -count * contentOfGas(cylinder, use.gasL);
+      draws.push({
+        what: cylinder.name,
+        amount: gasOfContent(cylinder, -amount),
+        unit: 'L',
+        movement: { cylinderId: cylinder.id, amount },
+      });
     }
     const spool = connectedFirst(spools.filter((one) => sameWire(one, program)));
     if (spool) {
-      const kg = spoolOutlook(spool, use).perPart * count;
-      await setSpoolMass(db, spool.id, Math.max(spool.massKg - kg, 0), by);
-      drawn.push({ what: spool.name, amount: kg, unit: 'kg' });
+      const amount = -count * spoolContent(use.wireKg);
+      draws.push({
+        what: spool.name,
+        amount: spoolLevel(-amount),
+        unit: 'kg',
+        movement: { spoolId: spool.id, amount },
+      });
     }
   }
-  return drawn;
+  const ids = (key: 'cylinderId' | 'spoolId') => [...new Set(draws.flatMap(({ movement }) => movement[key] ?? []))];
+  await lockItems(db, ids('cylinderId'), ids('spoolId'));
+  return draws;
+}
+
+/** Writes the movements under their observation and marks the items as changed. */
+export async function writeDrawn(
+  db: Executor,
+  observationId: string,
+  draws: readonly Draw[],
+  by: string,
+): Promise<void> {
+  await addMovements(
+    db,
+    observationId,
+    draws.map((draw) => draw.movement),
+  );
+  for (const id of new Set(draws.flatMap(({ movement }) => movement.cylinderId ?? [])))
+    await updateCylinder(db, id, {}, by);
+  for (const id of new Set(draws.flatMap(({ movement }) => movement.spoolId ?? []))) await updateSpool(db, id, {}, by);
+}
+
+async function move(
+  db: Executor,
+  key: string,
+  by: string,
+  why: string,
+  movement: Movement,
+  machineId: string | null,
+): Promise<void> {
+  await addObservation(db, { id: key, kind: 'stock', recordedBy: by, machineId, body: { why, ...movement } });
+  await addMovements(db, key, [movement]);
+}
+
+function cylinderRow({ name, gas, volumeL, pressureBar, convention, machineId, retired }: CylinderSave) {
+  return {
+    name,
+    gas,
+    volumeL,
+    convention,
+    machineId,
+    retired: retired ?? false,
+    gaugeBar: isWeighed(gas) ? pressureBar : null,
+  };
+}
+
+function spoolRow({ name, filler, diameterMm, machineId, retired }: SpoolSave) {
+  return { name, filler, diameterMm, machineId, retired: retired ?? false };
 }
 
 function connectedFirst<T extends { readonly machineId: string | null }>(list: readonly T[]): T | undefined {
   return list.find((one) => one.machineId !== null) ?? list[0];
 }
 
-function requireOne<T extends { readonly id: string }>(list: readonly T[], id: string, what: string): T {
-  const found = list.find((one) => one.id === id);
-  if (!found) throw new HttpProblem('not-found', `There is no ${what} "${id}".`);
+async function requireCylinder(db: Executor, id: string): Promise<Cylinder> {
+  const found = (await readStock(db)).cylinders.find((one) => one.id === id);
+  if (!found) throw missing('cylinder', id);
   return found;
 }
 
+async function requireSpool(db: Executor, id: string): Promise<Spool> {
+  const found = (await readStock(db)).spools.find((one) => one.id === id);
+  if (!found) throw missing('spool', id);
+  return found;
+}
+
+function missing(what: string, id: string): HttpProblem {
+  return new HttpProblem('not-found', `There is no ${what} "${id}".`);
+}
+
 function stale(current: Cylinder | Spool, yours: unknown): HttpProblem {
-  return new HttpProblem('stale-version', `${current.changedBy} changed it to version ${current.version} meanwhile.`, {
-    current,
-    yours,
-  });
+  return staleVersion(current, yours, `${current.changedBy} changed it to version ${current.version} meanwhile.`);
 }
 
 async function refuseCylinder(db: Executor, save: CylinderSave): Promise<void> {

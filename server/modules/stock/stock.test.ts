@@ -1,5 +1,4 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import request from 'supertest';
 import type { Stock } from '@fox-tempo/contract';
 import { openTestApp } from '../../testing/test-app.ts';
 
@@ -9,10 +8,10 @@ beforeAll(async () => {
 });
 afterAll(() => test.close());
 
-const stock = async () => (await request(test.app).get('/api/stock').expect(200)).body as Stock;
+const stock = async () => (await test.as().get('/api/stock').expect(200)).body as Stock;
 const cylinder = async (id: string) => (await stock()).cylinders.find((one) => one.id === id)!;
 const send = (method: 'post' | 'put', path: string, body: object, version?: number) => {
-  const call = request(test.app)[method](`/api${path}`).set('x-fox-person', 'teo-varnholt');
+  const call = test.as('teo-varnholt')[method](`/api${path}`);
   return (version === undefined ? call : call.set('if-match', `"${version}"`)).send(body);
 };
 const content = ({
@@ -66,10 +65,13 @@ describe('stock', () => {
     const drawn = litres.reduce((sum: number, one: { amount: number }) => sum + one.amount, 0);
     expect(20 * (gas(before) - gas(after))).toBeCloseTo(drawn, 6);
     expect(of(after, 'mix-1')).toEqual(of(before, 'mix-1'));
-    await send('post', '/orders/order-2038/done', { count: -3 }).expect(200);
+    // No more is taken back than was done; nothing is cut to fit.
+    const tooMany = await send('post', '/orders/order-2038/done', { count: -3 }).expect(422);
+    expect(tooMany.body.issues[0]).toMatchObject({ path: 'count', code: 'more-than-done', limit: 1 });
+    await send('post', '/orders/order-2038/done', { count: -1 }).expect(200);
     const back = await stock();
     expect(gas(back)).toBeCloseTo(gas(before), 9);
-    const orders = await request(test.app).get('/api/orders').expect(200);
+    const orders = await test.as().get('/api/orders').expect(200);
     expect(orders.body.items.find((order: { id: string }) => order.id === 'order-2038').done).toBe(0);
     await send('post', '/orders/nowhere/done', { count: 1 }).expect(404);
   });
@@ -77,7 +79,8 @@ describe('stock', () => {
 
 describe('the printed card', () => {
   it.each(['A5', 'A4', 'LETTER'])('is one PDF on %s', async (paper) => {
-    const response = await request(test.app)
+    const response = await test
+      .as()
       .get('/api/seams/axle-plate-to-tube/card.pdf')
       .query({ machine: 'rowan', paper, units: 'us' })
       .buffer(true)
@@ -96,7 +99,7 @@ describe('the printed card', () => {
   });
 
   it('is refused without a setting, a machine or a known paper', async () => {
-    const card = (seam: string, query: object) => request(test.app).get(`/api/seams/${seam}/card.pdf`).query(query);
+    const card = (seam: string, query: object) => test.as().get(`/api/seams/${seam}/card.pdf`).query(query);
     await card('canopy-post-edge', { machine: 'rowan' }).expect(404);
     await card('counter-corner', { machine: 'nowhere' }).expect(404);
     await card('counter-corner', {}).expect(422);

@@ -1,0 +1,75 @@
+/** People, their sessions and the shop itself. */
+import { z } from 'zod';
+import { idField, nameField, timestampField } from './fields.ts';
+import { roleField } from './roles.ts';
+
+/** Four to eight digits: short enough for gloves; the waits that grow make up for it. */
+export const pinField = z.string().regex(/^\d{4,8}$/, 'a PIN is four to eight digits');
+
+export const person = z.object({
+  id: idField,
+  name: z.string(),
+  role: roleField,
+  version: z.int(),
+  retired: z.boolean(),
+  /** Without a PIN nobody can sign in as this person. */
+  hasPin: z.boolean(),
+});
+
+export const personCreate = z.strictObject({ name: nameField, role: roleField, pin: pinField });
+export const personSave = z.strictObject({ name: nameField, role: roleField, retired: z.boolean() });
+export const pinReset = z.strictObject({ pin: pinField });
+export const pinChange = z.strictObject({ oldPin: pinField, pin: pinField });
+
+export const signIn = z.strictObject({ personId: idField, pin: pinField });
+export const demoSignIn = z.strictObject({ personId: idField });
+export const ownerCreate = z.strictObject({ code: z.string().trim().min(1).max(40), name: nameField, pin: pinField });
+
+/** Who is signed in on this device, and who could. */
+export const sessionState = z.object({
+  me: z.object({ id: idField, name: z.string(), role: roleField }).nullable(),
+  shop: z.object({ name: z.string(), timeZone: z.string(), demo: z.boolean() }),
+  /** No owner yet: the one-time code that the start printed makes the first one. */
+  needsOwner: z.boolean(),
+  /** Names on the sign-in page. */
+  people: z.array(z.object({ id: idField, name: z.string(), role: roleField, hasPin: z.boolean() })),
+});
+
+export const timeZoneField = z
+  .string()
+  .max(60)
+  .refine(isTimeZone, 'not a time zone that this computer knows, for instance Europe/Berlin');
+
+function isTimeZone(name: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: name });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+export const shopSave = z.strictObject({ name: nameField, timeZone: timeZoneField });
+
+export const backupNote = z.object({ name: z.string(), bytes: z.int(), madeAt: timestampField });
+
+export const shopState = z.object({
+  version: z.int(),
+  name: z.string(),
+  timeZone: z.string(),
+  demo: z.boolean(),
+  /** Free bytes on the disk of the data folder; null where the database lives elsewhere. */
+  diskFreeBytes: z.number().nullable(),
+  diskIsLow: z.boolean(),
+  /** Nightly backups beside the data folder, the newest first; null where there is no data folder. */
+  backups: z.array(backupNote).nullable(),
+  /** Why the last nightly backup failed; null when it did not. */
+  backupTrouble: z.string().nullable(),
+});
+
+export type Person = z.infer<typeof person>;
+export type PersonCreate = z.infer<typeof personCreate>;
+export type PersonSave = z.infer<typeof personSave>;
+export type SessionState = z.infer<typeof sessionState>;
+export type ShopState = z.infer<typeof shopState>;
+export type ShopSave = z.infer<typeof shopSave>;

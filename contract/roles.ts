@@ -1,0 +1,23 @@
+/** Who may do what here, by role. One person has one role; an owner may do everything. */
+import { z } from 'zod';
+
+export const roles = ['welder', 'lead', 'office', 'owner'] as const;
+export type Role = (typeof roles)[number];
+export const roleField = z.enum(roles);
+
+export const roleNames: Record<Role, string> = {
+  welder: 'welder',
+  lead: 'lead hand',
+  office: 'office',
+  owner: 'owner',
+};
+
+export const everybody: readonly Role[] = roles;
+/** Weld, log, and change settings of seams. */
+export const floor: readonly Role[] = ['welder', 'lead', 'owner'];
+/** Machines, locks, issued references, the plan. */
+export const leads: readonly Role[] = ['lead', 'owner'];
+/** Orders, parts, stock. */
+export const planners: readonly Role[] = ['lead', 'office', 'owner'];
+export const desk: readonly Role[] = ['office', 'owner'];
+export const owners: readonly Role[] = ['owner'];

@@ -1,0 +1,57 @@
+/** The parts of a running server put together, for the process, the worker and the tests alike. */
+import { createKeeper, type Keeper } from './backup/keeper.ts';
+import { createComputePool, type ComputePool } from './compute-pool/pool.ts';
+import { connect, type Connection } from './db/connection.ts';
+import { migrateDatabase } from './db/migrate.ts';
+import { createJobQueue, type JobQueue } from './modules/jobs/queue.ts';
+import { fillMissingUse } from './modules/seams/repo.ts';
+import { useFor } from './modules/seams/use.ts';
+import { sessionStore, type SessionStore } from './modules/session/store.ts';
+import { ensureShop } from './modules/shop/repo.ts';
+
+export interface Assembly {
+  readonly connection: Connection;
+  readonly pool: ComputePool;
+  readonly queue: JobQueue;
+  readonly keeper: Keeper;
+  readonly store: SessionStore;
+  close(): Promise<void>;
+}
+
+export interface AssembleOptions {
+  readonly url: string;
+  readonly dataFolder?: string | undefined;
+  /** Ended sessions are swept away now and then. */
+  readonly prunes?: boolean;
+}
+
+/** Brings the database up (after a backup, where it holds something) and opens everything over it. */
+export async function assemble({ url, dataFolder, prunes = false }: AssembleOptions): Promise<Assembly> {
+  const connection = connect(url);
+  const pool = createComputePool();
+  const keeper = createKeeper({ url, dataFolder });
+  const queue = createJobQueue(url, connection);
+  try {
+    await migrateDatabase(connection.pool, () => keeper.beforeMigration());
+    const { sessionSecret } = await ensureShop(connection.db);
+    await fillMissingUse(connection.db, (revision) => useFor(revision, revision.program));
+    const store = sessionStore(connection.pool, sessionSecret, prunes);
+    return {
+      connection,
+      pool,
+      queue,
+      keeper,
+      store,
+      async close() {
+        keeper.close();
+        store.close();
+        await queue.close();
+        await pool.close();
+        await connection.close();
+      },
+    };
+  } catch (error) {
+    await connection.close();
+    throw error;
+  }
+}

@@ -1,0 +1,71 @@
+/** Worker threads for whatever takes over ten milliseconds: capped, cancelled when the client leaves, refused when too many wait. */
+import { availableParallelism } from 'node:os';
+import { fileURLToPath } from 'node:url';
+import { Piscina } from 'piscina';
+import { HttpProblem, invalidInput } from '../http/problem.ts';
+import type { Task, TaskAnswer } from './task.ts';
+
+/** Waiting tasks beyond which a question is refused at once instead of answered late. */
+const mostWaiting = 64;
+/** Largest answer, bytes; more is asked for in pieces. */
+const largestAnswer = 4 * 1024 * 1024;
+
+const usualFile = fileURLToPath(new URL('task.ts', import.meta.url));
+const cardFile = fileURLToPath(new URL('card-task.ts', import.meta.url));
+
+export interface ComputePool {
+  /** Bytes of the answer; 422 with the core's issues, 503 when too many wait. */
+  run(task: Task, signal?: AbortSignal): Promise<Buffer>;
+  /** Tasks running and waiting now. */
+  load(): { readonly running: number; readonly waiting: number };
+  close(): Promise<void>;
+}
+
+export function createComputePool(): ComputePool {
+  let pool: Piscina | undefined;
+  const open = () =>
+    (pool ??= new Piscina({
+      filename: usualFile,
+      execArgv: ['--import', 'tsx'],
+      minThreads: 0,
+      // One core is left to the server itself.
+      maxThreads: Math.max(availableParallelism() - 1, 1),
+      maxQueue: mostWaiting,
+      idleTimeout: 60_000,
+    }));
+  return {
+    async run(task, signal) {
+      let answer: TaskAnswer;
+      try {
+        answer = (await open().run(task, {
+          filename: task.kind === 'card' ? cardFile : usualFile,
+          ...(signal ? { signal } : {}),
+        })) as TaskAnswer;
+      } catch (error) {
+        if (error instanceof Error && /queue is at limit/i.test(error.message))
+          throw new HttpProblem('busy', 'Many computations wait already; try again in a moment.', { waitS: 2 });
+        throw error;
+      }
+      if ('issues' in answer) throw invalidInput(answer.issues);
+      if (answer.bytes.length > largestAnswer) {
+        throw invalidInput([
+          {
+            path: '',
+            code: 'answer-too-large',
+            message: `The answer has ${(answer.bytes.length / 1e6).toFixed(1)} MB; one answer carries ${largestAnswer / 1024 / 1024} MB. Ask for fewer samples or a shorter time.`,
+            limit: largestAnswer,
+            got: answer.bytes.length,
+          },
+        ]);
+      }
+      return Buffer.from(answer.bytes.buffer, answer.bytes.byteOffset, answer.bytes.byteLength);
+    },
+    load: () => ({
+      running: (pool?.threads.length ?? 0) > 0 ? (pool?.threads.length ?? 0) : 0,
+      waiting: pool?.queueSize ?? 0,
+    }),
+    async close() {
+      await pool?.destroy();
+    },
+  };
+}

@@ -1,0 +1,22 @@
+/** Runs in a worker thread: one computation, its answer as the bytes that go out, so that nothing large is copied or written out on the event loop. */
+import { mapRow, verbs, type MapJob, type VerbName } from '@fox-tempo/contract';
+import type { Issue } from '@fox-tempo/core';
+import type { CardContent } from '../modules/cards/card-document.ts';
+
+type ThreadTask =
+  | { readonly kind: 'verb'; readonly verb: VerbName; readonly input: unknown }
+  | { readonly kind: 'map-row'; readonly job: MapJob; readonly row: number };
+
+export type Task = ThreadTask | { readonly kind: 'card'; readonly card: CardContent };
+
+export type TaskAnswer = { readonly bytes: Uint8Array } | { readonly issues: readonly Issue[] };
+
+export default function run(task: ThreadTask): TaskAnswer {
+  if (task.kind === 'map-row') return json(mapRow(task.job, task.row));
+  const outcome = verbs[task.verb].run(task.input);
+  return outcome.ok ? json(outcome.value) : { issues: outcome.issues };
+}
+
+function json(value: unknown): TaskAnswer {
+  return { bytes: new TextEncoder().encode(JSON.stringify(value)) };
+}

@@ -1,0 +1,164 @@
+/** Mounts the table of doors: rights, body, version and key are looked at here, once for all; a handler only does its work. */
+import { createHash } from 'node:crypto';
+import {
+  doorNames,
+  doors,
+  parseWith,
+  roleNames,
+  type Door,
+  type DoorAnswer,
+  type DoorBody,
+  type DoorName,
+  type DoorParams,
+  type DoorQuery,
+  type Role,
+} from '@fox-tempo/contract';
+import { type Request, type RequestHandler, type Response, type Router } from 'express';
+import type { Database } from '../db/connection.ts';
+import { personOf, type SignedIn } from '../modules/session/who.ts';
+import { bodyReader } from './body.ts';
+import { once } from './once.ts';
+import { pageRequest, type PageRequest } from './paging.ts';
+import { HttpProblem, orProblem } from './problem.ts';
+import { basedOn } from './version.ts';
+
+/** One request at a door, everything about it already checked. */
+export interface Call<K extends DoorName> {
+  readonly params: DoorParams<K>;
+  readonly query: DoorQuery<K>;
+  readonly body: DoorBody<K>;
+  /** Version that the write was based on; 0 at doors that need none. */
+  readonly basedOn: number;
+  /** The client's own id for what it adds; empty at doors that need none. */
+  readonly key: string;
+  readonly page: PageRequest;
+  /** Who is signed in; nobody at doors for anyone. */
+  readonly me: (typeof doors)[K] extends { who: 'anyone' } ? SignedIn | null : SignedIn;
+  /** The database; at doors with a key a transaction that also keeps the answer. */
+  readonly db: Database;
+  readonly http: { readonly request: Request; readonly response: Response };
+  /** Ends when the client leaves. */
+  readonly signal: AbortSignal;
+}
+
+/** An answer that is not JSON: it writes itself. */
+export class Raw {
+  readonly send: (response: Response) => void;
+  constructor(send: (response: Response) => void) {
+    this.send = send;
+  }
+}
+
+export type Handler<K extends DoorName> = (call: Call<K>) => Promise<DoorAnswer<K> | Raw>;
+export type Handlers = { readonly [K in DoorName]: Handler<K> };
+
+const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+
+export function mountDoors(router: Router, db: Database, handlers: Handlers): void {
+  const methods = new Map<string, Set<string>>();
+  for (const name of doorNames) {
+    const door: Door = doors[name];
+    methods.set(door.path, (methods.get(door.path) ?? new Set()).add(door.method));
+    const method = door.method.toLowerCase() as 'get' | 'post' | 'put' | 'delete';
+    // Rights before the body: a stranger's megabytes are not read.
+    router[method](
+      door.path,
+      allow(db, door),
+      ...bodyReader(door),
+      serve(db, name, door, handlers[name] as Handler<DoorName>),
+    );
+  }
+  for (const [path, known] of methods)
+    router.all(path, (request, response) => {
+      response.set('Allow', [...known].join(', '));
+      throw new HttpProblem(
+        'method-not-allowed',
+        `${request.method} is not for this address; it takes ${[...known].join(', ')}.`,
+      );
+    });
+}
+
+function allow(db: Database, { who, summary }: Door): RequestHandler {
+  return async (request, response, next) => {
+    const me = who === 'anyone' && request.session?.personId === undefined ? null : await personOf(db, request);
+    if (who !== 'anyone') {
+      if (me === null) throw new HttpProblem('not-signed-in', 'Sign in first; what you typed stays on this device.');
+      if (!who.includes(me.role)) {
+        throw new HttpProblem(
+          'not-allowed',
+          `${summary}: that is for ${listed(who)}. You are signed in as ${me.name}, ${roleNames[me.role]}.`,
+        );
+      }
+    }
+    (response.locals as { me?: SignedIn | null }).me = me;
+    next();
+  };
+}
+
+function listed(who: readonly Role[]): string {
+  const names = who.map((role) => roleNames[role]);
+  return names.length === 1 ? `the ${names[0] ?? ''}` : `${names.slice(0, -1).join(', ')} or ${names.at(-1) ?? ''}`;
+}
+
+function serve(db: Database, name: DoorName, door: Door, handler: Handler<DoorName>): RequestHandler {
+  return async (request, response) => {
+    const { me } = response.locals as { me: SignedIn | null };
+    const gone = new AbortController();
+    response.on('close', () => {
+      if (!response.writableFinished) gone.abort();
+    });
+    const call = {
+      params: request.params,
+      query: door.query ? orProblem(parseWith(door.query, request.query)) : {},
+      basedOn: door.needs === 'version' ? basedOn(request) : 0,
+      key: door.needs === 'key' ? keyOf(request) : '',
+      body: door.body ? orProblem(parseWith(door.body, request.body)) : undefined,
+      page: door.paged ? pageRequest(request) : { limit: 0, after: undefined },
+      me,
+      db,
+      http: { request, response },
+      signal: gone.signal,
+    } as unknown as Call<DoorName>;
+    const status = door.status ?? 200;
+    if (door.needs !== 'key' || me === null) {
+      send(response, door, status, await handler(call));
+      return;
+    }
+    const kept = {
+      key: call.key,
+      personId: me.id,
+      door: `${name} ${request.originalUrl}`,
+      requestHash: createHash('sha256').update(JSON.stringify(request.body)).digest('hex'),
+    };
+    const answer = await once(db, kept, status, async (tx) => {
+      const given = await handler({ ...call, db: tx });
+      if (given instanceof Raw) throw new Error(`${name} keeps its answers and may not write them itself`);
+      return given;
+    });
+    send(response, door, status, answer);
+  };
+}
+
+function keyOf(request: Request): string {
+  const key = request.get('idempotency-key') ?? '';
+  if (uuid.test(key)) return key.toLowerCase();
+  throw new HttpProblem(
+    'key-missing',
+    'Send Idempotency-Key with a new UUID, and the same one again when the answer got lost.',
+  );
+}
+
+function send(response: Response, door: Door, status: number, answer: unknown): void {
+  if (answer instanceof Raw) {
+    response.status(status);
+    answer.send(response);
+    return;
+  }
+  const { version, id } = (typeof answer === 'object' && answer !== null ? answer : {}) as {
+    version?: unknown;
+    id?: unknown;
+  };
+  if (typeof version === 'number') response.set('ETag', `"${version}"`);
+  if (status === 201 && typeof id === 'string' && !door.path.includes(':')) response.location(`/api${door.path}/${id}`);
+  response.status(status).json(answer);
+}

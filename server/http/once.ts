@@ -1,0 +1,34 @@
+/** A write under the client's key is done once: the answer is kept in the same transaction, and the same key gets the same answer. */
+import { eq } from 'drizzle-orm';
+import type { Database } from '../db/connection.ts';
+import { keptAnswers } from '../db/schema/index.ts';
+import { HttpProblem } from './problem.ts';
+
+interface Keyed {
+  readonly key: string;
+  readonly personId: string;
+  readonly door: string;
+  readonly requestHash: string;
+}
+
+export async function once(
+  db: Database,
+  keyed: Keyed,
+  status: number,
+  run: (tx: Database) => Promise<unknown>,
+): Promise<unknown> {
+  return db.transaction(async (tx) => {
+    // Waits here for another request under the same key, and then finds its answer.
+    const mine = await tx.insert(keptAnswers).values(keyed).onConflictDoNothing().returning({ key: keptAnswers.key });
+    if (mine.length > 0) {
+      const answer = await run(tx);
+      await tx.update(keptAnswers).set({ status, answer }).where(eq(keptAnswers.key, keyed.key));
+      return answer;
+    }
+    const [kept] = await tx.select().from(keptAnswers).where(eq(keptAnswers.key, keyed.key));
+    if (kept?.personId !== keyed.personId || kept.door !== keyed.door || kept.requestHash !== keyed.requestHash) {
+      throw new HttpProblem('key-reused', 'This Idempotency-Key belongs to another write; make a new one for each.');
+    }
+    return kept.answer;
+  });
+}

@@ -1,0 +1,54 @@
+import { readMapJob, type Job } from '@fox-tempo/contract';
+import type { Executor } from '../../db/connection.ts';
+import { Raw, type Handlers } from '../../http/doors.ts';
+import { HttpProblem, orProblem } from '../../http/problem.ts';
+import type { JobQueue } from './queue.ts';
+import { cancelJob, findJob, insertJob } from './repo.ts';
+
+const uuid = /^[0-9a-f-]{36}$/i;
+/** How often a follower hears of progress, ms. */
+const everyMs = 400;
+
+export function jobHandlers(queue: JobQueue): Pick<Handlers, 'addJob' | 'job' | 'jobEvents' | 'cancelJob'> {
+  return {
+    addJob: async ({ db, key, body, me }) => {
+      orProblem(readMapJob(body.input));
+      await insertJob(db, { id: key, verb: body.verb, input: body.input, createdBy: me.id });
+      await queue.send(key);
+      return requireJob(db, key);
+    },
+    job: ({ db, params }) => requireJob(db, params.id),
+    cancelJob: async ({ db, params }) => {
+      await requireJob(db, params.id);
+      await cancelJob(db, params.id);
+      return requireJob(db, params.id);
+    },
+    jobEvents: async ({ db, params, signal }) => {
+      let job = await requireJob(db, params.id);
+      return new Raw((response) => {
+        response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', 'X-Accel-Buffering': 'no' });
+        const tell = () => {
+          const { state, progress, tries, trouble } = job;
+          response.write(`data: ${JSON.stringify({ state, progress, tries, trouble })}\n\n`);
+          (response as { flush?: () => void }).flush?.();
+        };
+        void (async () => {
+          tell();
+          while (!signal.aborted && (job.state === 'waiting' || job.state === 'running')) {
+            await new Promise((resolve) => setTimeout(resolve, everyMs));
+            job = await requireJob(db, params.id);
+            tell();
+          }
+        })()
+          .catch(() => undefined)
+          .finally(() => response.end());
+      });
+    },
+  };
+}
+
+async function requireJob(db: Executor, id: string): Promise<Job> {
+  const job = uuid.test(id) ? await findJob(db, id) : undefined;
+  if (!job) throw new HttpProblem('not-found', `There is no job "${id.slice(0, 40)}".`);
+  return job;
+}

@@ -1,0 +1,30 @@
+import type { Handlers } from '../../http/doors.ts';
+import { listRevisions, listSeams } from './repo.ts';
+import {
+  copySeam,
+  createSeam,
+  deleteSeam,
+  issueRevision,
+  lockSetting,
+  moveSeam,
+  requireSeam,
+  restoreSeam,
+  saveSeam,
+} from './service.ts';
+
+export const seamHandlers = {
+  seams: ({ db, page }) => listSeams(db, page),
+  addSeam: ({ db, body, me }) => createSeam(db, body, me.id),
+  seam: ({ db, params }) => requireSeam(db, params.id),
+  saveSeam: ({ db, params, basedOn, body, me }) => saveSeam(db, params.id, basedOn, body, me),
+  copySeam: ({ db, params, body, me }) => copySeam(db, params.id, body, me.id),
+  moveSeam: ({ db, params, basedOn, body, me }) => moveSeam(db, params.id, basedOn, body.partId, me.id),
+  deleteSeam: ({ db, params, basedOn, me }) => deleteSeam(db, params.id, basedOn, me.id),
+  restoreSeam: ({ db, params, me }) => restoreSeam(db, params.id, me.id),
+  lockSeam: ({ db, params, basedOn, body, me }) => lockSetting(db, params.id, basedOn, body, me.id),
+  issueSeam: ({ db, params, key, body, me }) => issueRevision(db, params.id, key, body, me.id),
+  revisions: async ({ db, params, page }) => {
+    await requireSeam(db, params.id);
+    return listRevisions(db, params.id, page);
+  },
+} satisfies Partial<Handlers>;

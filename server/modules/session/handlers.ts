@@ -1,0 +1,38 @@
+import { eq } from 'drizzle-orm';
+import { people } from '../../db/schema/index.ts';
+import type { Handlers } from '../../http/doors.ts';
+import { HttpProblem } from '../../http/problem.ts';
+import { hashPin } from './pin.ts';
+import { demoSignIn, endSessionsOf, makeOwner, sessionState, signIn, signOut } from './service.ts';
+
+export const sessionHandlers = {
+  session: ({ db, http }) => sessionState(db, http.request),
+  signIn: async ({ db, http, body }) => {
+    await signIn(db, http.request, body.personId, body.pin);
+    return sessionState(db, http.request);
+  },
+  demoSignIn: async ({ db, http, body }) => {
+    await demoSignIn(db, http.request, body.personId);
+    return sessionState(db, http.request);
+  },
+  makeOwner: async ({ db, http, body }) => {
+    await makeOwner(db, http.request, body);
+    return sessionState(db, http.request);
+  },
+  signOut: async ({ db, http }) => {
+    await signOut(http.request);
+    return sessionState(db, http.request);
+  },
+  changePin: async ({ db, http, body, me }) => {
+    // The old PIN under the same waits as at the door; it also gives this device a new session.
+    await signIn(db, http.request, me.id, body.oldPin);
+    if (body.oldPin === body.pin) throw new HttpProblem('invalid-input', 'The new PIN is the old one.');
+    await db
+      .update(people)
+      .set({ pinHash: await hashPin(body.pin) })
+      .where(eq(people.id, me.id));
+    await endSessionsOf(db, me.id);
+    await signIn(db, http.request, me.id, body.pin);
+    return sessionState(db, http.request);
+  },
+} satisfies Pick<Handlers, 'session' | 'signIn' | 'demoSignIn' | 'makeOwner' | 'signOut' | 'changePin'>;

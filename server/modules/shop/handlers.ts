@@ -1,0 +1,27 @@
+import type { Handlers } from '../../http/doors.ts';
+import { bundleHandlers } from './bundle.ts';
+import type { Keeper } from '../../backup/keeper.ts';
+import { Raw } from '../../http/doors.ts';
+import { staleVersion } from '../../http/version.ts';
+import { readShop, updateShop } from './repo.ts';
+import { shopState } from './state.ts';
+
+export function shopHandlers(
+  keeper: Keeper,
+): Pick<Handlers, 'shop' | 'saveShop' | 'backup' | 'exportShop' | 'importBundle'> {
+  return {
+    ...bundleHandlers,
+    shop: ({ db }) => shopState(db, keeper),
+    saveShop: async ({ db, basedOn, body }) => {
+      if (!(await updateShop(db, basedOn, body)))
+        throw staleVersion(await readShop(db), body, 'The shop was changed meanwhile.');
+      return shopState(db, keeper);
+    },
+    backup: async ({ signal }) => {
+      const { path, name, remove } = await keeper.make(signal);
+      return new Raw((response) => {
+        response.set('Cache-Control', 'no-store').download(path, name, () => void remove());
+      });
+    },
+  };
+}

@@ -1,0 +1,18 @@
+import type { Handlers } from '../../http/doors.ts';
+import { HttpProblem } from '../../http/problem.ts';
+import { requireMachine } from '../machines/service.ts';
+import { currentEntries, slotHistory } from './repo.ts';
+import { noteFound, storeInSlot } from './service.ts';
+
+export const slotHandlers = {
+  slots: async ({ db, params, page }) => currentEntries(db, (await requireMachine(db, params.id)).id, page),
+  slotHistory: async ({ db, params, page }) =>
+    slotHistory(db, (await requireMachine(db, params.id)).id, numberOf(params.slot), page),
+  storeInSlot: ({ db, params, body, me }) => storeInSlot(db, params.id, numberOf(params.slot), body, me.id),
+  noteFound: ({ db, params, key, body, me }) => noteFound(db, params.id, numberOf(params.slot), key, body, me.id),
+} satisfies Partial<Handlers>;
+
+function numberOf(slot: string): number {
+  if (!/^\d{1,4}$/.test(slot)) throw new HttpProblem('not-found', `"${slot.slice(0, 40)}" is no slot number.`);
+  return Number(slot);
+}

@@ -88,15 +88,12 @@ export {
   type SeamSave,
   type SeamSpec,
 } from './shop.ts';
+export { addressOf, doorFacts, doorNames, mayPass, type DoorFacts, type DoorName } from './doors.ts';
 export {
-  addressOf,
-  doorNames,
   doors,
-  mayPass,
   type Door,
   type DoorAnswer,
   type DoorBody,
-  type DoorName,
   type DoorParams,
   type DoorQuery,
   type DoorSends,
@@ -127,3 +124,4 @@ export {
 export { roleNames, roles, type Role } from './roles.ts';
 export { bundle, readBundle, readSeamFile, type Bundle, type ImportReport, type SeamFile } from './bundle.ts';
 export { job, mapRow, readMapJob, type Job, type JobCreate, type MapJob } from './jobs.ts';
+export { effective } from './effective.ts';

@@ -38,6 +38,8 @@ export const recordedKinds = {
     ticks: z.record(z.string().max(80), z.boolean()),
   }),
   note: z.strictObject({ text: z.string().trim().min(1).max(2000) }),
+  /** Takes back the row that it names in `corrects`. */
+  withdrawal: z.strictObject({ why: note }),
 } as const;
 
 export type RecordedKind = keyof typeof recordedKinds;
@@ -70,6 +72,7 @@ export const observationCreate = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('calibration-points'), body: recordedKinds['calibration-points'], ...common }),
   z.strictObject({ kind: z.literal('first-arc'), body: recordedKinds['first-arc'], ...common }),
   z.strictObject({ kind: z.literal('note'), body: recordedKinds.note, ...common }),
+  z.strictObject({ kind: z.literal('withdrawal'), body: recordedKinds.withdrawal, ...common, corrects: z.uuid() }),
 ]);
 
 export const observation = z.object({

@@ -1,6 +1,7 @@
 /** OpenAPI 3.1 description of the API, written from the table of doors. */
 import { z } from 'zod';
-import { doorNames, doors, type Door } from './endpoints.ts';
+import { doorNames } from './doors.ts';
+import { doors, type Door } from './endpoints.ts';
 import { problemShape } from './problem.ts';
 import { verbNames, verbs } from './verbs.ts';
 

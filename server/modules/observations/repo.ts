@@ -61,7 +61,8 @@ export async function listObservations(
   { limit, after }: PageRequest,
 ): Promise<Page<Observation>> {
   const wanted: (SQL | undefined)[] = [
-    kind === undefined ? undefined : eq(observations.kind, kind),
+    // What was taken back comes along, or the reader would still count it.
+    kind === undefined ? undefined : inArray(observations.kind, [kind, 'withdrawal']),
     machine === undefined ? undefined : eq(observations.machineId, machine),
     seam === undefined ? undefined : eq(observations.seamId, seam),
     after === undefined ? undefined : lt(observations.row, sql`${after[0]}::bigint`),

@@ -1,5 +1,5 @@
 /** Recording: what an observation names must be there, and a correction corrects the same kind of thing. */
-import type { Observation, ObservationCreate } from '@fox-tempo/contract';
+import { recordedKinds, type Observation, type ObservationCreate } from '@fox-tempo/contract';
 import { eq, inArray } from 'drizzle-orm';
 import type { Database } from '../../db/connection.ts';
 import { blobs, people } from '../../db/schema/index.ts';
@@ -22,9 +22,12 @@ export async function record(
     if (known.length === 0)
       throw unknown('weldedBy', 'unknown-person', `There is nobody "${row.weldedBy}" here.`, row.weldedBy);
   }
+  let before: Observation | undefined;
   if (row.corrects !== undefined) {
-    const before = await findObservation(db, row.corrects);
-    if (before?.kind !== row.kind)
+    before = await findObservation(db, row.corrects);
+    const fits =
+      row.kind === 'withdrawal' ? Object.hasOwn(recordedKinds, before?.kind ?? '') : before?.kind === row.kind;
+    if (!fits)
       throw unknown(
         'corrects',
         'unknown-observation',
@@ -39,6 +42,9 @@ export async function record(
   await addObservation(db, {
     id,
     recordedBy,
+    // A correction stands where the corrected row stood.
+    machineId: before?.machineId,
+    seamId: before?.seamId,
     ...row,
     revision: seam?.revision?.number,
     contentHash: seam?.revision?.contentHash,

@@ -46,7 +46,7 @@ export function addCylinder(
   return db.transaction(async (tx) => {
     await refuseCylinder(tx, save);
     await insertCylinder(tx, id, cylinderRow(save), by);
-    await move(tx, key, by, 'first reading', { cylinderId: id, amount: cylinderContent(save) }, save.machineId);
+    await move(tx, key, by, 'first reading', { cylinderId: id, amount: cylinderContent(save) }, save);
     return requireCylinder(tx, id);
   });
 }
@@ -60,7 +60,7 @@ export function addSpool(
   return db.transaction(async (tx) => {
     await refuseMachine(tx, save.machineId);
     await insertSpool(tx, id, spoolRow(save), by);
-    await move(tx, key, by, 'first reading', { spoolId: id, amount: spoolContent(save.massKg) }, save.machineId);
+    await move(tx, key, by, 'first reading', { spoolId: id, amount: spoolContent(save.massKg) }, save);
     return requireSpool(tx, id);
   });
 }
@@ -79,7 +79,7 @@ export function saveCylinder(
     if (!stored) throw missing('cylinder', id);
     if (stored.version !== version) throw stale(await requireCylinder(tx, id), save);
     const amount = cylinderContent(save) - stored.content;
-    if (amount !== 0) await move(tx, randomUUID(), by, 'read anew', { cylinderId: id, amount }, save.machineId);
+    if (amount !== 0) await move(tx, randomUUID(), by, 'read anew', { cylinderId: id, amount }, save);
     const before = await requireCylinder(tx, id);
     await updateCylinder(tx, id, cylinderRow(save), by);
     return save.retired === true
@@ -95,7 +95,7 @@ export function saveSpool(db: Database, id: string, version: number, save: Spool
     if (!stored) throw missing('spool', id);
     if (stored.version !== version) throw stale(await requireSpool(tx, id), save);
     const amount = spoolContent(save.massKg) - stored.content;
-    if (amount !== 0) await move(tx, randomUUID(), by, 'read anew', { spoolId: id, amount }, save.machineId);
+    if (amount !== 0) await move(tx, randomUUID(), by, 'read anew', { spoolId: id, amount }, save);
     const before = await requireSpool(tx, id);
     await updateSpool(tx, id, spoolRow(save), by);
     return save.retired === true ? { ...before, ...save, retired: true, version: version + 1 } : requireSpool(tx, id);
@@ -170,9 +170,21 @@ async function move(
   by: string,
   why: string,
   movement: Movement,
-  machineId: string | null,
+  item: CylinderSave | SpoolSave,
 ): Promise<void> {
-  await addObservation(db, { id: key, kind: 'stock', recordedBy: by, machineId, body: { why, ...movement } });
+  const { name, machineId } = item;
+  // As a person reads it later, whatever becomes of the item.
+  const said =
+    'gas' in item && !isWeighed(item.gas)
+      ? { quantity: gasOfContent(item, movement.amount), unit: 'L' }
+      : { quantity: spoolLevel(movement.amount), unit: 'kg' };
+  await addObservation(db, {
+    id: key,
+    kind: 'stock',
+    recordedBy: by,
+    machineId,
+    body: { why, name, ...said, ...movement },
+  });
   await addMovements(db, key, [movement]);
 }
 

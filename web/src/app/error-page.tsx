@@ -1,13 +1,16 @@
 /** What is shown when a view cannot be: what happened, what is safe, and the way on. */
 import { Box, Heading } from '@chakra-ui/react';
-import { Link, useRevalidator, useRouteError } from 'react-router';
+import { Link, useLocation, useRevalidator, useRouteError } from 'react-router';
 import { ProblemError } from '../lib/api.ts';
 import { Action } from '../ui/action.tsx';
+import { signInAddress } from './sign-in-address.ts';
 
 export function ErrorPage() {
   const error = useRouteError();
   const { revalidate, state } = useRevalidator();
   const { title, detail, mayRetry } = explain(error);
+  const { pathname, search } = useLocation();
+  const signedOut = error instanceof ProblemError && error.kind === 'not-signed-in';
   return (
     <Box as="main" id="content" p="6" maxWidth="640px">
       <Heading as="h1" textStyle="title" mb="2">
@@ -28,7 +31,11 @@ export function ErrorPage() {
           </Action>
         )}
         <Box asChild minHeight="44px" display="inline-flex" alignItems="center" px="3" color="accent" fontWeight={600}>
-          <Link to="/today">To Today</Link>
+          {signedOut ? (
+            <Link to={signInAddress(`${pathname}${search}`)}>Sign in</Link>
+          ) : (
+            <Link to="/today">To Today</Link>
+          )}
         </Box>
       </Box>
     </Box>

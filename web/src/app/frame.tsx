@@ -1,17 +1,28 @@
 /** The frame around every view: skip link, rail, who works here, and a line while the next view loads. */
 import { Box } from '@chakra-ui/react';
 import { useLayoutEffect } from 'react';
-import { Outlet, ScrollRestoration, useLoaderData, useNavigation } from 'react-router';
+import { Link, Outlet, redirect, ScrollRestoration, useLocation, useNavigation } from 'react-router';
 import { api } from '../lib/api.ts';
+import { session, useMe } from '../lib/session.ts';
 import { settings } from '../lib/settings.ts';
+import { Notice } from '../ui/notice.tsx';
 import { Rail } from './rail.tsx';
+import { signInAddress } from './sign-in-address.ts';
 
+/** Nobody signed in: to the sign-in page, and back here afterwards. */
 export async function loadFrame({ request }: { request: Request }) {
-  return { people: await api.people(request.signal) };
+  const state = await api.session(request.signal);
+  session.getState().take(state);
+  if (state.me === null) {
+    const { pathname, search } = new URL(request.url);
+    return redirect(signInAddress(`${pathname}${search}`));
+  }
+  return null;
 }
 
 export function Frame() {
-  const { people } = useLoaderData<Awaited<ReturnType<typeof loadFrame>>>();
+  const me = useMe();
+  const { pathname, search } = useLocation();
   const navigation = useNavigation();
   // Before the first paint: a key pressed as soon as a view shows must not fall through.
   useLayoutEffect(() => {
@@ -44,13 +55,23 @@ export function Frame() {
       >
         <a href="#content">Skip to the content</a>
       </Box>
-      <Rail people={people} />
+      <Rail />
       <Box flex="1" minWidth={0} display="flex" flexDirection="column" position="relative">
         {navigation.state !== 'idle' && (
           <Box role="status" position="absolute" top="0" left="0" right="0" height="3px" bg="accent">
             <Box as="span" srOnly>
               Loading
             </Box>
+          </Box>
+        )}
+        {me === null && (
+          <Box position="sticky" top="0" zIndex={5}>
+            <Notice level="caution" word="Signed out." urgent>
+              The session on this device has ended; what you typed is kept here.{' '}
+              <Box asChild color="accent" fontWeight={600} textDecoration="underline">
+                <Link to={signInAddress(`${pathname}${search}`)}>Sign in again</Link>
+              </Box>
+            </Notice>
           </Box>
         )}
         <Outlet />

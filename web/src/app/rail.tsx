@@ -1,9 +1,11 @@
 /** The rail: the views that exist, each with a small drawing of its physics; light, units and who works here at its foot. */
 import { Box, chakra } from '@chakra-ui/react';
-import type { Person } from '@fox-tempo/contract';
-import { useEffect, type ReactNode } from 'react';
-import { NavLink } from 'react-router';
+import { roleNames } from '@fox-tempo/contract';
+import type { ReactNode } from 'react';
+import { Link, NavLink, useLocation } from 'react-router';
+import { useMe } from '../lib/session.ts';
 import { useSettings } from '../lib/settings.ts';
+import { signInAddress } from './sign-in-address.ts';
 
 interface Stop {
   readonly to: string;
@@ -36,9 +38,11 @@ const stops: readonly Stop[] = [
     name: 'Library',
     drawing: <path d="M4 4h3v16H4ZM17 4h3v16h-3ZM7 7h10M7 12h10M7 17h10l4 4" />,
   },
+  // A saw-tooth roof.
+  { to: '/shop', name: 'Shop', drawing: <path d="M3 20V10l6-5v5l6-5v5l6-5v15ZM9 20v-5h6v5" /> },
 ];
 
-export function Rail({ people }: { readonly people: readonly Person[] }) {
+export function Rail() {
   return (
     <Box
       as="nav"
@@ -113,61 +117,38 @@ export function Rail({ people }: { readonly people: readonly Person[] }) {
         </Box>
       ))}
       <Box flex="1" />
-      <WhoWrites people={people} />
+      <WhoWorks />
       <Switches />
     </Box>
   );
 }
 
-/** Whose name stands under what is saved from this screen. */
-function WhoWrites({ people }: { readonly people: readonly Person[] }) {
-  const personId = useSettings((state) => state.personId);
-  const choosePerson = useSettings((state) => state.choosePerson);
-  const present = people.find((person) => person.id === personId);
-  useEffect(() => {
-    // A name from another shop's data would be refused at the first save.
-    if (!present && people[0]) choosePerson(people[0].id);
-  }, [present, people, choosePerson]);
+/** Whose name stands under what is saved from this screen; a touch changes over. */
+function WhoWorks() {
+  const me = useMe();
+  const { pathname, search } = useLocation();
   return (
     <Box
-      position="relative"
+      asChild
+      display="grid"
+      alignContent="center"
       textAlign="center"
       fontSize="12px"
       color="quiet"
-      minHeight="48px"
+      minHeight="52px"
       minWidth="56px"
-      display="grid"
-      alignContent="center"
       _hover={{ color: 'ink', bg: 'accentSoft' }}
     >
-      <Box fontFamily="mono" fontSize="15px" color="ink" lineHeight="1.2" aria-hidden="true">
-        {initials(present?.name ?? '')}
-      </Box>
-      <Box aria-hidden="true">writes</Box>
-      <chakra.select
-        aria-label="Who writes"
-        title={present ? `${present.name}, ${present.role}, writes` : 'Who writes'}
-        value={personId ?? ''}
-        onChange={(event) => choosePerson(event.target.value)}
-        position="absolute"
-        inset="0"
-        width="100%"
-        opacity={0}
-        cursor="pointer"
-        css={{
-          '&:focus-visible': {
-            opacity: 1,
-            background: 'var(--chakra-colors-surface)',
-            color: 'var(--chakra-colors-ink)',
-          },
-        }}
+      <Link
+        to={signInAddress(`${pathname}${search}`)}
+        title={me ? `${me.name} is signed in; another person signs in here` : 'Sign in'}
+        aria-label={me ? `${me.name}, ${roleNames[me.role]}. Change who works here` : 'Sign in'}
       >
-        {people.map(({ id, name, role }) => (
-          <option key={id} value={id}>
-            {name}, {role}
-          </option>
-        ))}
-      </chakra.select>
+        <Box fontFamily="mono" fontSize="15px" color="ink" lineHeight="1.2" aria-hidden="true">
+          {me ? initials(me.name) : '?'}
+        </Box>
+        <Box aria-hidden="true">{me ? roleNames[me.role] : 'sign in'}</Box>
+      </Link>
     </Box>
   );
 }

@@ -15,12 +15,21 @@ function Loading() {
 
 export const router = createBrowserRouter([
   {
+    path: '/sign-in',
+    ErrorBoundary: ErrorPage,
+    HydrateFallback: Loading,
+    lazy: async () => {
+      const { SignIn, loadSignIn } = await import('../features/sign-in/index.ts');
+      return { Component: SignIn, loader: loadSignIn };
+    },
+  },
+  {
     path: '/',
     Component: Frame,
     loader: loadFrame,
     ErrorBoundary: ErrorPage,
     HydrateFallback: Loading,
-    // People rarely change; views load their own data.
+    // Who is signed in is told by every answer; views load their own data.
     shouldRevalidate: () => false,
     children: [
       { index: true, loader: () => redirect('/today') },
@@ -123,6 +132,13 @@ export const router = createBrowserRouter([
             lazy: async () => {
               const { Library, loadLibrary } = await import('../features/library/index.ts');
               return { Component: Library, loader: loadLibrary };
+            },
+          },
+          {
+            path: 'shop/:part?',
+            lazy: async () => {
+              const { Shop, loadShop } = await import('../features/shop/index.ts');
+              return { Component: Shop, loader: loadShop };
             },
           },
           { path: '*', loader: notThere },

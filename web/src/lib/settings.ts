@@ -7,7 +7,7 @@ import { createStore } from 'zustand/vanilla';
 export interface Settings {
   readonly theme: 'day' | 'night';
   readonly units: UnitSystem;
-  /** Who works at this screen; null until chosen. */
+  /** Who last signed in here: that name is offered first. */
   readonly personId: string | null;
   /** Whose dial card is shown. */
   readonly machineId: string | null;

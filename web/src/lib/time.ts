@@ -1,6 +1,10 @@
-/** A moment in the shop's own zone, as short as it can be said. */
+/** Moments and days in the shop's own time zone, wherever the screen stands. */
+import { shopTimeZone } from './session.ts';
+
+/** A moment, as short as it can be said. */
 export function shopTime(iso: string): string {
   return new Date(iso).toLocaleString(undefined, {
+    timeZone: shopTimeZone(),
     day: 'numeric',
     month: 'short',
     hour: '2-digit',
@@ -10,16 +14,31 @@ export function shopTime(iso: string): string {
 
 /** A date without a time. */
 export function shopDate(isoDate: string): string {
-  return new Date(`${isoDate}T12:00:00`).toLocaleDateString(undefined, {
+  return new Date(`${isoDate}T12:00:00Z`).toLocaleDateString(undefined, {
+    timeZone: 'UTC',
     weekday: 'short',
     day: 'numeric',
     month: 'short',
   });
 }
 
+/** The shop's day of a moment, as 2026-11-26. */
+export function shopDay(moment = new Date()): string {
+  // Swedish dates are written as ISO 8601 writes them.
+  return moment.toLocaleDateString('sv-SE', { timeZone: shopTimeZone() });
+}
+
+/** Today in words. */
+export function todayInWords(): string {
+  return new Date().toLocaleDateString(undefined, {
+    timeZone: shopTimeZone(),
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+  });
+}
+
 /** Whole days from today to a date; negative when it has passed. */
 export function daysUntil(isoDate: string, now = new Date()): number {
-  const midnight = new Date(now.getFullYear(), now.getMonth(), now.getDate()).getTime();
-  const [year = 0, month = 1, day = 1] = isoDate.split('-').map(Number);
-  return Math.round((new Date(year, month - 1, day).getTime() - midnight) / 86_400_000);
+  return Math.round((Date.parse(`${isoDate}T00:00:00Z`) - Date.parse(`${shopDay(now)}T00:00:00Z`)) / 86_400_000);
 }

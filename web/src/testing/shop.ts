@@ -9,6 +9,7 @@ import {
   type Revision,
   type SeamResource,
   type SeamSpec,
+  type ShopState,
   type Stock,
 } from '@fox-tempo/contract';
 import { planSeam, programFromPlan, type Machine, type Plan, type Program } from '@fox-tempo/core';
@@ -56,6 +57,8 @@ export function revision(number: number, change: Partial<Revision> = {}): Revisi
     spec,
     choice,
     program: { format: 'fox-tempo/program', version: 2, ...program() },
+    use: { arcSeconds: 24, passes: 1, wireKg: 0.02, gasL: 6 },
+    contentHash: null,
     createdAt: when,
     createdBy: 'Teo Varnholt',
     ...change,
@@ -71,6 +74,9 @@ export function seam(change: Partial<SeamResource> = {}): SeamResource {
     spec,
     choice,
     revision: revision(1),
+    lock: null,
+    issued: [],
+    deleted: false,
     createdAt: when,
     createdBy: 'Teo Varnholt',
     changedAt: when,
@@ -80,8 +86,8 @@ export function seam(change: Partial<SeamResource> = {}): SeamResource {
 }
 
 export const parts: Part[] = [
-  { id: 'frame', name: 'Cart frame', about: 'tube on plate' },
-  { id: 'rail', name: 'Rail', about: '' },
+  { id: 'frame', name: 'Cart frame', about: 'tube on plate', version: 1, retired: false },
+  { id: 'rail', name: 'Rail', about: '', version: 1, retired: false },
 ];
 
 export function order(change: Partial<Order> = {}): Order {
@@ -93,6 +99,8 @@ export function order(change: Partial<Order> = {}): Order {
     quantity: 12,
     done: 5,
     dueOn: '2026-01-20',
+    version: 1,
+    closed: false,
     ...change,
   };
 }
@@ -180,6 +188,7 @@ export const stock: Stock = {
       massKg: null,
       convention: 'gauge at the regulator',
       machineId: 'rowan',
+      retired: false,
       changedAt: when,
       changedBy: 'Teo Varnholt',
     },
@@ -187,7 +196,7 @@ export const stock: Stock = {
   spools: [],
 };
 
-/** Answers `fetch` from a table of addresses; whatever is not in it is a 404 problem. Returns the calls made. */
+/** Answers `fetch` from a table of addresses; an entry may be a function of the body; whatever is not in it is a 404 problem. Returns the calls made. */
 export function answerFetch(table: Record<string, unknown>): {
   calls: { method: string; path: string; body: unknown }[];
 } {
@@ -195,7 +204,9 @@ export function answerFetch(table: Record<string, unknown>): {
   globalThis.fetch = ((path: string, init?: RequestInit) => {
     const method = init?.method ?? 'GET';
     calls.push({ method, path, body: typeof init?.body === 'string' ? (JSON.parse(init.body) as unknown) : null });
-    const found = table[`${method} ${path}`];
+    const entry = table[`${method} ${path}`];
+    const found: unknown =
+      typeof entry === 'function' ? (entry as (body: unknown) => unknown)(calls.at(-1)?.body) : entry;
     if (found instanceof Error) return Promise.reject(found);
     const problem = {
       type: '/problems/not-found',
@@ -208,3 +219,32 @@ export function answerFetch(table: Record<string, unknown>): {
   }) as typeof fetch;
   return { calls };
 }
+
+/** A record of observations that starts empty and keeps what is sent. */
+export function emptyRecord(query: string): Record<string, unknown> {
+  let row = 0;
+  return {
+    [`GET /api/observations?${query}`]: { items: [], next: null },
+    'POST /api/observations': (sent: { corrects?: string }) => ({
+      id: `00000000-0000-4000-8000-${String(++row).padStart(12, '0')}`,
+      row,
+      at: when,
+      recordedBy: 'Teo Varnholt',
+      weldedBy: null,
+      attachments: [],
+      ...sent,
+      corrects: sent.corrects ?? null,
+    }),
+  };
+}
+
+export const shopState: ShopState = {
+  version: 1,
+  name: 'Test shop',
+  timeZone: 'Europe/Berlin',
+  demo: true,
+  diskFreeBytes: 80e9,
+  diskIsLow: false,
+  backups: [],
+  backupTrouble: null,
+};

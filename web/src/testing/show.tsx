@@ -3,6 +3,8 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { configure, render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { createMemoryRouter, RouterProvider, type RouteObject } from 'react-router';
+import type { Role } from '@fox-tempo/contract';
+import { session } from '../lib/session.ts';
 import { settings } from '../lib/settings.ts';
 import { system } from '../ui/theme/system.ts';
 
@@ -20,7 +22,14 @@ export function showRoutes(routes: RouteObject[], at: string) {
   return router;
 }
 
+/** Signed in as the lead hand of the small shop, who may do nearly everything. */
+export function signInAs(role: Role, name = 'Ilse Brandokor'): void {
+  const shop = { name: 'Test shop', timeZone: 'Europe/Berlin', demo: true };
+  session.getState().take({ me: { id: 'someone', name, role }, shop, needsOwner: false, people: [] });
+}
+
 export function resetSettings(): void {
+  signInAs('lead');
   settings.setState({ units: 'metric', theme: 'day', personId: null, machineId: null });
   localStorage.clear();
 }

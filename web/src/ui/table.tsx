@@ -52,9 +52,11 @@ export interface CellProps extends BoxProps {
   /** Head of its row. */
   readonly head?: boolean;
   readonly figure?: boolean;
+  /** Beside an act as high as a glove, instead of at the top of the row. */
+  readonly middle?: boolean;
 }
 
-export function Cell({ head = false, figure = false, children, ...rest }: CellProps) {
+export function Cell({ head = false, figure = false, middle = false, children, ...rest }: CellProps) {
   return (
     <Box
       asChild
@@ -62,7 +64,7 @@ export function Cell({ head = false, figure = false, children, ...rest }: CellPr
       pr="3"
       borderBottomWidth="1px"
       borderColor="line"
-      verticalAlign="top"
+      verticalAlign={middle ? 'middle' : 'top'}
       textAlign={figure ? 'right' : 'left'}
       fontWeight={head ? 600 : 400}
       {...(figure ? { textStyle: 'figure', whiteSpace: 'nowrap' } : {})}

@@ -9,18 +9,21 @@ export interface TextFieldProps {
   readonly hint?: ReactNode;
   readonly error?: string | undefined;
   readonly maxLength?: number;
+  /** Shows dots instead of what is typed. */
+  readonly secret?: boolean;
 }
 
-export function TextField({ label, value, onChange, hint, error, maxLength = 80 }: TextFieldProps) {
+export function TextField({ label, value, onChange, hint, error, maxLength = 80, secret = false }: TextFieldProps) {
   return (
     <Field label={label} hint={hint} error={error}>
       {({ id, describedBy, invalid }) => (
         <chakra.input
           id={id}
+          type={secret ? 'password' : 'text'}
           {...inputLook}
           value={value}
           maxLength={maxLength}
-          autoComplete="off"
+          autoComplete={secret ? 'new-password' : 'off'}
           aria-describedby={describedBy}
           aria-invalid={invalid}
           onChange={(event) => onChange(event.target.value)}

@@ -7,12 +7,7 @@ import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
-
-interface Point {
-  readonly feed: number | null;
-  readonly amps: number | null;
-  readonly volts: number | null;
-}
+import { useCalibrationPoints, type Point } from './use-calibration-points.ts';
 
 const blank: Point = { feed: null, amps: null, volts: null };
 
@@ -28,7 +23,11 @@ export function CalibratePanel({
   readonly onApply: (correction: WireCorrection | null) => void;
 }) {
   const keep = `calibrate/${machineId}/${program.filler}/${program.gas}/${program.diameterMm}`;
-  const [{ points }, setForm] = useKeptForm<{ points: Point[] }>(keep, { points: [blank, blank, blank] });
+  const [{ points: typed }, setForm] = useKeptForm<{ points: Point[] }>(keep, { points: [blank, blank, blank] });
+  const { recorded, problem, record } = useCalibrationPoints(machineId, program);
+  const isBlank = typed.every(({ feed, amps, volts }) => feed === null && amps === null && volts === null);
+  // What somebody measured here before stands in the fields until somebody types.
+  const points = isBlank && recorded ? fill(recorded) : typed;
   const set = (at: number, change: Partial<Point>) =>
     setForm({ points: points.map((point, index) => (index === at ? { ...point, ...change } : point)) });
   const filled = points.flatMap(({ feed, amps, volts }) =>
@@ -100,11 +99,17 @@ export function CalibratePanel({
         </Notice>
       )}
       {outcome?.ok && <Found found={outcome.value} />}
+      {problem !== null && (
+        <Notice level="caution" word="Not in the record." urgent>
+          {problem}
+        </Notice>
+      )}
       <Box display="flex" gap="2" mt="2">
         <Action
           kind="main"
           disabled={!outcome?.ok}
           onClick={() => {
+            if (!isBlank) record(points);
             if (outcome?.ok)
               onApply({
                 kAFactor: outcome.value.kAFactor,
@@ -121,6 +126,11 @@ export function CalibratePanel({
       </Box>
     </Panel>
   );
+}
+
+/** At least three lines to type in. */
+function fill(recorded: readonly Point[]): Point[] {
+  return [...recorded, blank, blank, blank].slice(0, Math.max(recorded.length, 3));
 }
 
 /** Rms over mean of the program's own waveform. */

@@ -230,16 +230,19 @@ describe('memory and standing', () => {
     fireEvent.change(screen.getByLabelText('Arc index'), { target: { value: '46' } });
     fireEvent.click(screen.getByRole('button', { name: 'Keep as found' }));
     expect(await screen.findByText(/Stood as stored when Mirja/)).toBeTruthy();
-    expect(calls.find((call) => call.method === 'POST')?.body).toEqual({ dials: { 'arc-index': 46 } });
+    expect(calls.find((call) => call.method === 'POST')?.body).toEqual({
+      entryId: entry.id,
+      dials: { 'arc-index': 46 },
+    });
   });
 
   it('enter what is on each feeder, and log the leads with what they do to the arc', async () => {
     const { calls } = await open('/machines/alder/standing', alder, {
       'PUT /api/machines/alder/standing': alder,
-      'POST /api/machines/alder/lead-readings': page([
-        { id: 1, mOhm: 13, note: '', at: '2026-01-01T08:00:00.000Z', by: 'Teo Varnholt' },
-        { id: 2, mOhm: 21, note: 'warm', at: when, by: 'Teo Varnholt' },
+      'GET /api/machines/alder/lead-readings': page([
+        { id: 'one', mOhm: 13, note: '', at: '2026-01-01T08:00:00.000Z', by: 'Teo Varnholt' },
       ]),
+      'POST /api/machines/alder/lead-readings': { id: 'two', mOhm: 21, note: 'warm', at: when, by: 'Teo Varnholt' },
     });
     const right = screen.getByRole('region', { name: 'Right feeder' });
     fireEvent.change(within(right).getByLabelText('Roll groove'), { target: { value: 'V' } });

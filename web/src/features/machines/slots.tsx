@@ -186,7 +186,9 @@ function Entry({
           keep={`found/${machine.id}/${entry.slot}/${entry.id}`}
           task={task}
           onSend={(dials) => {
-            void task.run(async () => onFound(await api.noteFound(machine.id, entry.slot, dials)));
+            void task.run(async () =>
+              onFound(await api.noteFound(machine.id, entry.slot, { entryId: entry.id, dials })),
+            );
           }}
           onClose={() => setReading(false)}
         />

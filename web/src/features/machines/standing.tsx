@@ -342,7 +342,8 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
             const { mOhm, note } = form;
             if (mOhm === null) return;
             void task.run(async () => {
-              setRows((await api.addLeadReading(machine.id, { mOhm, note })).items);
+              const added = await api.addLeadReading(machine.id, { mOhm, note });
+              setRows((before) => [...(before ?? []), added]);
               forget();
             });
           }}

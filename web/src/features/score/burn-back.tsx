@@ -7,18 +7,17 @@ import {
   wireLefts,
   wireShapes,
   type ScoreOf,
-  type StopSeen,
   type WireLeft,
   type WireShape,
 } from '@fox-tempo/core';
 import { useState } from 'react';
 import { Action } from '../../ui/action.tsx';
-import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { cssColour } from '../../ui/theme/colours.ts';
 import type { Score } from './use-score.ts';
 import type { Starts } from './use-starts.ts';
+import { useStops } from './use-stops.ts';
 
 const leftNames: Record<WireLeft, string> = {
   'stuck-in-pool': 'froze into the pool',
@@ -37,7 +36,6 @@ const drawnLength: Record<WireLeft, number> = {
   'welded-to-tip': 2,
 };
 const drawnBall: Record<WireShape, number> = { sharp: 0, 'small-ball': 3.4, 'big-ball': 5.5 };
-const keptStops = 20;
 
 /** Answers as tiles with a drawing, large enough for a glove. */
 const tiles = {
@@ -67,11 +65,9 @@ export function BurnBack({
   readonly machine: MachineResource | undefined;
   readonly starts: Starts;
 }) {
-  const [kept, keep, forget] = useKeptForm<{ stops: StopSeen[] }>(`stops/${seamId}/${machine?.id ?? 'none'}`, {
-    stops: [],
-  });
+  const { stops, problem, add, takeLastBack, retry } = useStops(seamId, machine?.id);
   const [left, setLeft] = useState<WireLeft | null>(null);
-  const advice = nextBurnBack(whole.program, kept.stops);
+  const advice = nextBurnBack(whole.program, stops);
   const { burnBackMs } = score.sequence;
   const run = starts.kind === 'ready' ? starts.runs.at(-1) : undefined;
   const stop = run?.starts[0];
@@ -107,7 +103,7 @@ export function BurnBack({
                 disabled={left === null}
                 onClick={() => {
                   if (left === null) return;
-                  keep({ stops: [...kept.stops, { left, shape, burnBackMs }].slice(-keptStops) });
+                  add({ left, shape, burnBackMs: Math.round(burnBackMs) });
                   setLeft(null);
                 }}
               >
@@ -125,6 +121,14 @@ export function BurnBack({
           )}
         </Box>
         <Box display="grid" gap="2" alignContent="start">
+          {problem !== null && (
+            <Notice level="caution" word="Not in the record." urgent>
+              {problem}{' '}
+              <Action kind="quiet" minHeight="36px" onClick={retry}>
+                Send it again
+              </Action>
+            </Notice>
+          )}
           {!advice && (
             <Notice level="note" word="No stop recorded yet">
               on {machine?.file.name ?? 'this machine'} for this seam.
@@ -154,11 +158,8 @@ export function BurnBack({
                 >
                   {applied ? 'Taken' : `Take ${advice.nextMs} ms`}
                 </Action>
-                <Action kind="quiet" onClick={() => keep({ stops: kept.stops.slice(0, -1) })}>
+                <Action kind="quiet" onClick={takeLastBack}>
                   Take the last stop back
-                </Action>
-                <Action kind="quiet" onClick={forget}>
-                  Forget all {kept.stops.length}
                 </Action>
               </Box>
             </>

@@ -1,8 +1,8 @@
 /** Start and stop with the real simulation, run on the page instead of in a worker, which jsdom has not. */
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { plainSequence, sequenceTemplates, simulate, type SimulationInput } from '@fox-tempo/core';
-import { cleanup, fireEvent, screen, within } from '@testing-library/react';
-import { answerFetch, rowan, seam } from '../../testing/shop.ts';
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { answerFetch, emptyRecord, rowan, seam } from '../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';
 
 let refuse = false;
@@ -25,6 +25,7 @@ async function open() {
   answerFetch({
     'GET /api/seams/axle': seam({ choice: { ...seam().choice!, sequence: warm } }),
     'GET /api/machines': { items: [rowan], next: null },
+    ...emptyRecord('kind=burn-back-stop&limit=20&machine=rowan&seam=axle'),
   });
   showRoutes(
     [{ path: '/score/:id/:part?', Component: ScoreView, loader: loadScore, HydrateFallback: () => null }],
@@ -73,10 +74,31 @@ describe('start and stop', () => {
     press('too long');
     press('sharp');
     expect(screen.getByText(/more scatter than setting/)).toBeTruthy();
+    // What has reached the record can be taken back, one after the other.
+    await act(async () => undefined);
     press('Take the last stop back');
     expect(screen.queryByText(/more scatter than setting/)).toBeNull();
-    press(/^Forget all/);
+    for (let left = 2; left > 0; left--) {
+      await act(async () => undefined);
+      press('Take the last stop back');
+    }
     expect(screen.getByText('No stop recorded yet')).toBeTruthy();
+  });
+
+  it('keeps on the screen what does not reach the record, and sends it again', async () => {
+    await open();
+    const { fetch } = globalThis;
+    let away = true;
+    globalThis.fetch = ((path: string, init?: RequestInit) =>
+      away && init?.method === 'POST' ? Promise.reject(new TypeError('gone')) : fetch(path, init)) as typeof fetch;
+    press('too long');
+    press('sharp');
+    expect(await screen.findByText('Not in the record.')).toBeTruthy();
+    expect(screen.getByText(/^Next: \d+ ms/)).toBeTruthy();
+    away = false;
+    press('Send it again');
+    await waitFor(() => expect(screen.queryByText('Not in the record.')).toBeNull());
+    expect(screen.getByText(/^Next: \d+ ms/)).toBeTruthy();
   });
 
   it('puts the advice on the score as one step', async () => {

@@ -4,18 +4,19 @@ import { withPlainLatch, type PlainLatch } from '@fox-tempo/core';
 import { useCallback } from 'react';
 import { useRevalidator } from 'react-router';
 import { api, ProblemError } from '../../lib/api.ts';
-import { useSettings } from '../../lib/settings.ts';
+import { useMe } from '../../lib/session.ts';
+import { shopDay } from '../../lib/time.ts';
 
 /** Writes what a dry test found to the machine, with who and when. */
 export function useFound(): (machine: MachineResource, modeId: string, plain: PlainLatch) => Promise<string | null> {
   const { revalidate } = useRevalidator();
-  const personId = useSettings((state) => state.personId);
+  const by = useMe()?.name ?? 'somebody';
   return useCallback(
     async (machine, modeId, plain) => {
       const found = withPlainLatch(machine.file, modeId, plain, {
         result: 'as-described',
-        by: personId ?? 'somebody',
-        on: new Date().toISOString().slice(0, 10),
+        by,
+        on: shopDay(),
         note: `dry test: drive starts on ${plain.startsOn}, stops on ${plain.endsOn}`,
       });
       if (!found.ok) return found.issues[0]?.message ?? 'Not taken.';
@@ -28,6 +29,6 @@ export function useFound(): (machine: MachineResource, modeId: string, plain: Pl
         throw error;
       }
     },
-    [revalidate, personId],
+    [revalidate, by],
   );
 }

@@ -47,6 +47,13 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
     }
   }
 
+  if (parts.length === 0) {
+    return (
+      <Notice level="note" word="First a part.">
+        A seam belongs to a part. Add one under Shop, Parts; an office, lead hand or owner may.
+      </Notice>
+    );
+  }
   return (
     <Panel title="A new seam">
       <form onSubmit={(event) => void create(event)}>
@@ -54,7 +61,7 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
           <ChoiceField
             label="On which part"
             value={partId}
-            choices={parts.map((part) => ({ value: part.id, label: part.name }))}
+            choices={parts.filter((part) => !part.retired).map((part) => ({ value: part.id, label: part.name }))}
             onChange={setPartId}
           />
           <TextField label="What it is called" value={name} onChange={setName} />

@@ -1,17 +1,21 @@
 /** All seams by part, each with its joint drawn small and its setting in a line. */
-import { Box, Heading } from '@chakra-ui/react';
+import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
 import { fillerOf, formatWithUnit, gasOf, jointRule, positionName, wireSizeLabel } from '@fox-tempo/core';
-import { useState } from 'react';
-import { Link, useLoaderData } from 'react-router';
+import { useState, type ReactNode } from 'react';
+import { Link, useLoaderData, useRevalidator } from 'react-router';
 import { api } from '../../lib/api.ts';
+import { useMay } from '../../lib/session.ts';
 import { useSettings } from '../../lib/settings.ts';
+import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
+import { inputLook } from '../../ui/field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { JointDrawing } from '../joint-drawing/index.ts';
 import { NewSeam } from './new-seam.tsx';
+import { SeamActs } from './seam-acts.tsx';
 import { planOf, sheetOf } from './sheet.ts';
 
 export async function loadSeamList({ request }: { request: Request }) {
@@ -22,18 +26,37 @@ export async function loadSeamList({ request }: { request: Request }) {
 export function SeamList() {
   const { seams, parts } = useLoaderData<Awaited<ReturnType<typeof loadSeamList>>>();
   const [adding, setAdding] = useState(false);
+  const [wanted, setWanted] = useState('');
+  const [opened, setOpened] = useState<string | null>(null);
+  const [deleted, setDeleted] = useState<SeamResource | null>(null);
+  const mayAdd = useMay('addSeam');
+  const shown = seams.filter((seam) => isWanted(seam, wanted));
   const groups = parts
-    .map((part) => ({ part, seams: seams.filter((seam) => seam.partId === part.id) }))
+    .map((part) => ({ part, seams: shown.filter((seam) => seam.partId === part.id) }))
     .filter((group) => group.seams.length > 0);
   return (
     <>
       <PageHead title="Seams" line={`${seams.length} seams on ${groups.length} parts`}>
-        <Action kind="main" onClick={() => setAdding(true)} aria-expanded={adding}>
+        <Box width="220px">
+          <chakra.input
+            {...inputLook}
+            type="search"
+            aria-label="Search the seams"
+            placeholder="Search"
+            value={wanted}
+            onChange={(event) => setWanted(event.target.value)}
+          />
+        </Box>
+        <Action kind="main" disabled={!mayAdd} onClick={() => setAdding(true)} aria-expanded={adding}>
           Describe a seam
         </Action>
       </PageHead>
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
         {adding && <NewSeam parts={parts} onClose={() => setAdding(false)} />}
+        {deleted && <Deleted seam={deleted} onDone={() => setDeleted(null)} />}
+        {seams.length > 0 && shown.length === 0 && (
+          <Notice level="note">No seam has “{wanted}” in its name, part, metal or wire.</Notice>
+        )}
         {seams.length === 0 && !adding && (
           <Notice level="note">
             No seam is described yet. Describe one: metal, thickness, joint and position are enough for a first setting.
@@ -51,7 +74,14 @@ export function SeamList() {
           >
             <Box as="ul" listStyleType="none">
               {own.map((seam) => (
-                <SeamRow key={seam.id} seam={seam} />
+                <SeamRow
+                  key={seam.id}
+                  seam={seam}
+                  opened={opened === seam.id}
+                  onToggle={() => setOpened(opened === seam.id ? null : seam.id)}
+                >
+                  <SeamActs seam={seam} parts={parts} onDeleted={setDeleted} onClose={() => setOpened(null)} />
+                </SeamRow>
               ))}
             </Box>
           </Panel>
@@ -61,73 +91,130 @@ export function SeamList() {
   );
 }
 
-function SeamRow({ seam }: { readonly seam: SeamResource }) {
+function isWanted({ spec, partName, revision }: SeamResource, wanted: string): boolean {
+  const words = wanted.trim().toLowerCase().split(/\s+/);
+  const wire = revision ? fillerOf(revision.program.filler).name : '';
+  const text =
+    `${spec.name} ${partName} ${spec.grade} ${spec.materialGroup} ${spec.joint} ${spec.position} ${wire}`.toLowerCase();
+  return words.every((word) => text.includes(word));
+}
+
+/** Off the list, and back with one touch. */
+function Deleted({ seam, onDone }: { readonly seam: SeamResource; readonly onDone: () => void }) {
+  const task = useTask();
+  const { revalidate } = useRevalidator();
+  return (
+    <Notice level="note" word={`${seam.spec.name} is off the list.`} urgent>
+      Nothing of it is lost.{' '}
+      <Action
+        kind="quiet"
+        minHeight="36px"
+        disabled={task.busy}
+        onClick={() =>
+          void task.run(async () => {
+            await api.restoreSeam(seam.id);
+            await revalidate();
+            onDone();
+          })
+        }
+      >
+        Bring it back
+      </Action>
+      {task.problem !== null && <Box color="crimson">✕ {task.problem}</Box>}
+    </Notice>
+  );
+}
+
+function SeamRow({
+  seam,
+  opened,
+  onToggle,
+  children,
+}: {
+  readonly seam: SeamResource;
+  readonly opened: boolean;
+  readonly onToggle: () => void;
+  readonly children: ReactNode;
+}) {
   const units = useSettings((state) => state.units);
   const { spec, revision } = seam;
   const outcome = planOf(sheetOf(seam));
   const plan = outcome.ok ? outcome.value : null;
   return (
     <Box as="li" borderTopWidth="1px" borderColor="line" _first={{ borderTopWidth: 0 }}>
-      <Box
-        asChild
-        display="grid"
-        gridTemplateColumns={{ base: '96px 1fr', md: '96px minmax(0, 1.3fr) minmax(0, 1fr) 110px' }}
-        alignItems="center"
-        columnGap="4"
-        minHeight="64px"
-        py="1"
-        color="ink"
-        _hover={{ bg: 'accentSoft' }}
-      >
-        <Link to={`/seams/${seam.id}`}>
-          <Box borderRadius="3px" overflow="hidden" aria-hidden="true">
-            <JointDrawing
-              small
-              width={96}
-              height={56}
-              gun={null}
-              joint={spec.joint}
-              position={spec.position}
-              thicknessesMm={spec.thicknessesMm}
-              gapMm={spec.gapMm}
-              legMm={plan?.legMm ?? null}
-              areaMm2={plan?.areaMm2 ?? 6}
-            />
-          </Box>
-          <Box minWidth={0}>
-            <Heading as="h3" fontSize="15px" fontWeight={600}>
-              {spec.name}
-            </Heading>
-            <Box fontSize="13px" color="quiet">
-              {jointRule(spec.joint).name.toLowerCase()}{' '}
-              {spec.thicknessesMm.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + ')},{' '}
-              {positionName(spec.position, spec.joint)}
+      <Box display="flex" alignItems="center" gap="1">
+        <Box
+          asChild
+          flex="1"
+          minWidth={0}
+          display="grid"
+          gridTemplateColumns={{ base: '96px 1fr', md: '96px minmax(0, 1.3fr) minmax(0, 1fr) 110px' }}
+          alignItems="center"
+          columnGap="4"
+          minHeight="64px"
+          py="1"
+          color="ink"
+          _hover={{ bg: 'accentSoft' }}
+        >
+          <Link to={`/seams/${seam.id}`}>
+            <Box borderRadius="3px" overflow="hidden" aria-hidden="true">
+              <JointDrawing
+                small
+                width={96}
+                height={56}
+                gun={null}
+                joint={spec.joint}
+                position={spec.position}
+                thicknessesMm={spec.thicknessesMm}
+                gapMm={spec.gapMm}
+                legMm={plan?.legMm ?? null}
+                areaMm2={plan?.areaMm2 ?? 6}
+              />
             </Box>
-          </Box>
-          <Box fontSize="13px" minWidth={0} display={{ base: 'none', md: 'block' }}>
-            {revision ? (
-              <>
-                {fillerOf(revision.program.filler).name}, {wireSizeLabel(revision.program.diameterMm)}
-                <Box color="quiet">{gasOf(revision.program.gas).name}</Box>
-              </>
-            ) : (
-              <Box color="ochre" fontWeight={600}>
-                ◇ waits for its first setting
+            <Box minWidth={0}>
+              <Heading as="h3" fontSize="15px" fontWeight={600}>
+                {spec.name}
+              </Heading>
+              <Box fontSize="13px" color="quiet">
+                {jointRule(spec.joint).name.toLowerCase()}{' '}
+                {spec.thicknessesMm.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + ')},{' '}
+                {positionName(spec.position, spec.joint)}
               </Box>
-            )}
-          </Box>
-          <Box textAlign="right" display={{ base: 'none', md: 'block' }}>
-            {revision && (
-              <>
-                <Box textStyle="figure">{formatWithUnit(revision.program.wireFeedMPerMin, 'wireFeed', units)}</Box>
-                <Box textStyle="label" color="quiet">
-                  revision {revision.number}
+            </Box>
+            <Box fontSize="13px" minWidth={0} display={{ base: 'none', md: 'block' }}>
+              {revision ? (
+                <>
+                  {fillerOf(revision.program.filler).name}, {wireSizeLabel(revision.program.diameterMm)}
+                  <Box color="quiet">{gasOf(revision.program.gas).name}</Box>
+                </>
+              ) : (
+                <Box color="ochre" fontWeight={600}>
+                  ◇ waits for its first setting
                 </Box>
-              </>
-            )}
-          </Box>
-        </Link>
+              )}
+            </Box>
+            <Box textAlign="right" display={{ base: 'none', md: 'block' }}>
+              {revision && (
+                <>
+                  <Box textStyle="figure">{formatWithUnit(revision.program.wireFeedMPerMin, 'wireFeed', units)}</Box>
+                  <Box textStyle="label" color="quiet">
+                    revision {revision.number}
+                  </Box>
+                </>
+              )}
+            </Box>
+          </Link>
+        </Box>
+        <Action
+          kind="quiet"
+          aria-label={`Copy, move or take off ${spec.name}`}
+          aria-expanded={opened}
+          onClick={onToggle}
+        >
+          ⋯
+        </Action>
       </Box>
+      {opened && children}
     </Box>
   );
 }

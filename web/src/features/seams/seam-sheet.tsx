@@ -22,6 +22,7 @@ import { createDraftStore, isEdited, type DraftStore } from './draft-store.ts';
 import { Figures } from './figures.tsx';
 import { Inputs } from './inputs.tsx';
 import { Revisions } from './revisions.tsx';
+import { StandingOfSetting } from './standing-of-setting.tsx';
 import { SlowBeat } from './slow-beat.tsx';
 import { Modes } from './modes.tsx';
 import { planOf, settingOf, sheetOf } from './sheet.ts';
@@ -182,6 +183,7 @@ function LoadedSheet({
           {plan && <SlowBeat plan={plan} input={planRequest(spec, choice)} />}
           {plan && <Modes plan={plan} />}
           {program && <SimulatedArc program={program} circuitMOhm={circuitMOhm ?? 15} />}
+          {seam.revision && <StandingOfSetting seam={seam} machines={machines} onStored={onStored} />}
           {seam.revision && (
             <Revisions
               seamId={seam.id}

@@ -22,6 +22,7 @@ import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
+import { useFirstArc } from './use-first-arc.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
@@ -225,7 +226,7 @@ function Walk({
         </Panel>
       </Box>
       <Box display="grid" gap="3" minWidth={0}>
-        <FirstArc seam={seam} program={program} />
+        <FirstArc seam={seam} machine={machine} program={program} />
         <Panel title="Four lengths, four names">
           <LengthsDrawing ctwdMm={program.ctwdMm} recessMm={list.needed.recessMm} />
         </Panel>
@@ -322,10 +323,18 @@ function Step({
   );
 }
 
-function FirstArc({ seam, program }: { readonly seam: SeamResource; readonly program: Program }) {
-  const list = firstArcList(seam.spec.materialGroup, program.mode);
-  const today = new Date().toISOString().slice(0, 10);
-  const [ticks, setTicks] = useKeptForm<Record<string, boolean>>(`first-arc/${today}/${seam.spec.materialGroup}`, {});
+function FirstArc({
+  seam,
+  machine,
+  program,
+}: {
+  readonly seam: SeamResource;
+  readonly machine: MachineResource;
+  readonly program: Program;
+}) {
+  const { materialGroup } = seam.spec;
+  const list = firstArcList(materialGroup, program.mode);
+  const { ticks, problem, tick, retry } = useFirstArc(machine.id, materialGroup);
   const left = list.filter((line) => !ticks[line]).length;
   return (
     <Panel
@@ -337,10 +346,18 @@ function FirstArc({ seam, program }: { readonly seam: SeamResource; readonly pro
       }
     >
       {list.map((line) => (
-        <Tick key={line} checked={ticks[line] ?? false} onChange={(ticked) => setTicks({ ...ticks, [line]: ticked })}>
+        <Tick key={line} checked={ticks[line] ?? false} onChange={(ticked) => tick(line, ticked)}>
           {line}
         </Tick>
       ))}
+      {problem !== null && (
+        <Notice level="caution" word="Not in the record yet." urgent>
+          {problem}{' '}
+          <Action kind="quiet" minHeight="36px" onClick={retry}>
+            Send it again
+          </Action>
+        </Notice>
+      )}
       <Box textStyle="label" color="quiet" mt="1">
         The usual cautions; your shop’s and your local rules come first.
       </Box>

@@ -1,17 +1,18 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen } from '@testing-library/react';
 import { ErrorPage } from '../../app/error-page.tsx';
-import { daysUntil } from '../../lib/time.ts';
-import { answerFetch, hazel, order, parts, rowan, seam, spec, stock } from '../../testing/shop.ts';
+import { daysUntil, shopDay } from '../../lib/time.ts';
+import { answerFetch, hazel, order, parts, rowan, seam, shopState, spec, stock } from '../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';
 import { loadSeamList, SeamList } from '../seams/index.ts';
 import { loadToday, Today } from './index.ts';
 
 const page = (items: unknown[], next: string | null = null) => ({ items, next });
-const inDays = (days: number) => new Date(Date.now() + days * 86_400_000).toLocaleDateString('sv-SE');
+const inDays = (days: number) => shopDay(new Date(Date.now() + days * 86_400_000));
 
 async function open(path: '/today' | '/seams', table: Record<string, unknown>) {
   table['GET /api/stock'] ??= stock;
+  table['GET /api/shop'] ??= shopState;
   const answered = answerFetch(table);
   const router = showRoutes(
     [
@@ -73,6 +74,51 @@ describe('Today', () => {
     delete table['POST /api/orders/o1/done'];
     fireEvent.click(screen.getByRole('button', { name: 'Take one Cart frame back' }));
     expect((await screen.findByRole('alert')).textContent).toContain('Not counted.');
+  });
+
+  it('says that a lost answer is not known, and sends it again under the same key', async () => {
+    const keys: (string | undefined)[] = [];
+    const table: Record<string, unknown> = {
+      'GET /api/orders': page([order()]),
+      'GET /api/machines': page([]),
+      'GET /api/seams': page([]),
+      'POST /api/orders/o1/done': new TypeError('gone'),
+    };
+    await open('/today', table);
+    const { fetch } = globalThis;
+    globalThis.fetch = ((path: string, init?: RequestInit) => {
+      if (init?.method === 'POST') keys.push(new Headers(init.headers).get('idempotency-key') ?? undefined);
+      return fetch(path, init);
+    }) as typeof fetch;
+    const tap = () => fireEvent.click(screen.getByRole('button', { name: 'One more Cart frame done' }));
+    tap();
+    expect((await screen.findByRole('alert')).textContent).toMatch(/Not known whether it was counted.*counts once/);
+    table['POST /api/orders/o1/done'] = { order: order({ done: 6 }), drawn: [] };
+    table['GET /api/orders'] = page([order({ done: 6 })]);
+    tap();
+    expect(await screen.findByRole('img', { name: '6 of 12 done' })).toBeTruthy();
+    table['GET /api/orders'] = page([order({ done: 7 })]);
+    tap();
+    expect(await screen.findByRole('img', { name: '7 of 12 done' })).toBeTruthy();
+    expect(keys[0]).toMatch(/^[0-9a-f-]{36}$/);
+    expect(keys[1]).toBe(keys[0]);
+    expect(keys[2]).not.toBe(keys[0]);
+  });
+
+  it('says when the disk runs full and when a night had no backup', async () => {
+    await open('/today', {
+      'GET /api/orders': page([]),
+      'GET /api/machines': page([]),
+      'GET /api/seams': page([]),
+      'GET /api/shop': {
+        ...shopState,
+        diskFreeBytes: 1.2e9,
+        diskIsLow: true,
+        backupTrouble: 'pg_dump could not be run',
+      },
+    });
+    expect(screen.getByText(/1.2 GB are left/)).toBeTruthy();
+    expect(screen.getByText('pg_dump could not be run')).toBeTruthy();
   });
 
   it('teaches when it is empty', async () => {
@@ -155,7 +201,8 @@ describe('Seams', () => {
 
 describe('days', () => {
   it('are counted from midnight to midnight', () => {
-    const late = new Date(2026, 0, 10, 23, 50);
+    // Ten to midnight in the shop, 22:50 in UTC, whatever the clock of the device says.
+    const late = new Date('2026-01-10T22:50:00Z');
     expect(daysUntil('2026-01-11', late)).toBe(1);
     expect(daysUntil('2026-01-10', late)).toBe(0);
     expect(daysUntil('2026-01-08', late)).toBe(-2);

@@ -1,10 +1,10 @@
 /** Today: orders in hand with their seams, the machines as they stand, and what waits for somebody. */
 import { Box, Heading } from '@chakra-ui/react';
-import type { MachineResource, Order, SeamResource } from '@fox-tempo/contract';
+import type { MachineResource, Order, SeamResource, ShopState } from '@fox-tempo/contract';
 import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core';
 import { Link, useLoaderData, useRevalidator } from 'react-router';
 import { api } from '../../lib/api.ts';
-import { daysUntil, shopDate, shopTime } from '../../lib/time.ts';
+import { daysUntil, shopDate, shopTime, todayInWords } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -13,24 +13,28 @@ import { Panel } from '../../ui/panel.tsx';
 import { RunningLow } from './running-low.tsx';
 
 export async function loadToday({ request }: { request: Request }) {
-  const [orders, machines, seams, stock] = await Promise.all([
+  const [orders, machines, seams, stock, shop] = await Promise.all([
     api.orders(request.signal),
     api.machines(request.signal),
     api.seams(request.signal),
     api.stock(request.signal),
+    api.shop(request.signal),
   ]);
-  return { orders, machines: machines.filter((machine) => !machine.retired), seams, stock };
+  return {
+    shop,
+    orders: orders.filter((order) => !order.closed),
+    machines: machines.filter((machine) => !machine.retired),
+    seams,
+    stock,
+  };
 }
 
 export function Today() {
-  const { orders, machines, seams, stock } = useLoaderData<Awaited<ReturnType<typeof loadToday>>>();
+  const { shop, orders, machines, seams, stock } = useLoaderData<Awaited<ReturnType<typeof loadToday>>>();
   const waiting = seams.filter((seam) => seam.revision === null);
   return (
     <>
-      <PageHead
-        title="Today"
-        line={new Date().toLocaleDateString(undefined, { weekday: 'long', day: 'numeric', month: 'long' })}
-      />
+      <PageHead title="Today" line={todayInWords()} />
       <Box
         as="main"
         id="content"
@@ -41,6 +45,7 @@ export function Today() {
         gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.7fr) minmax(0, 1fr)' }}
         alignItems="start"
       >
+        <ShopTrouble shop={shop} />
         <Panel title="Orders in hand">
           {orders.length === 0 ? (
             <Notice level="note">No order is in hand.</Notice>
@@ -81,6 +86,26 @@ export function Today() {
         </Box>
       </Box>
     </>
+  );
+}
+
+/** A disk that runs full, or a night without a backup: said before anything is lost. */
+function ShopTrouble({ shop }: { readonly shop: ShopState }) {
+  if (!shop.diskIsLow && shop.backupTrouble === null) return null;
+  return (
+    <Box gridColumn="1 / -1" display="grid" gap="1.5">
+      {shop.diskIsLow && (
+        <Notice level="caution" word="The disk runs full.">
+          {((shop.diskFreeBytes ?? 0) / 1e9).toFixed(1)} GB are left where the shop’s data lie. Free some soon; a full
+          disk takes no more records.
+        </Notice>
+      )}
+      {shop.backupTrouble !== null && (
+        <Notice level="caution" word="No backup last night.">
+          {shop.backupTrouble}
+        </Notice>
+      )}
+    </Box>
   );
 }
 
@@ -170,7 +195,8 @@ function PartDone({ order }: { readonly order: Order }) {
       </Action>
       {task.problem !== null && (
         <Box role="alert" color="crimson" fontSize="13px">
-          ✕ Not counted. {task.problem}
+          {task.error?.kind === 'unreachable' ? '◇ Not known whether it was counted. ' : '✕ Not counted. '}
+          {task.error?.kind === 'unreachable' ? task.error.message : task.problem}
         </Box>
       )}
     </Box>

@@ -9,6 +9,8 @@ const semanticColours = Object.fromEntries(
 const config = defineConfig({
   globalCss: {
     'html, body': { background: 'page', color: 'ink', fontFamily: 'body', fontSize: '15px', lineHeight: 1.35 },
+    // Date pickers and scroll bars of the platform follow.
+    'html.dark': { colorScheme: 'dark' },
     // One focus mark everywhere, visible on every ground.
     '*:focus-visible': { outline: '2px solid var(--chakra-colors-accent)', outlineOffset: '2px' },
     '::selection': { background: 'accentSoft', color: 'ink' },

@@ -1,0 +1,103 @@
+/** What can be done with a whole seam: a copy with its setting, another part, off the list. */
+import { Box } from '@chakra-ui/react';
+import type { Part, SeamResource } from '@fox-tempo/contract';
+import { useState } from 'react';
+import { useNavigate, useRevalidator } from 'react-router';
+import { api } from '../../lib/api.ts';
+import { download } from '../../lib/download.ts';
+import { useMay } from '../../lib/session.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { Action } from '../../ui/action.tsx';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+
+export interface SeamActsProps {
+  readonly seam: SeamResource;
+  readonly parts: readonly Part[];
+  readonly onDeleted: (seam: SeamResource) => void;
+  readonly onClose: () => void;
+}
+
+export function SeamActs({ seam, parts, onDeleted, onClose }: SeamActsProps) {
+  const [form, setForm] = useState({ name: `${seam.spec.name}, copy`.slice(0, 80), partId: seam.partId });
+  const task = useTask();
+  const { revalidate } = useRevalidator();
+  const navigate = useNavigate();
+  const [mayCopy, mayMove, mayDelete] = [useMay('copySeam'), useMay('moveSeam'), useMay('deleteSeam')];
+  const choices = parts
+    .filter((part) => !part.retired || part.id === seam.partId)
+    .map((part) => ({ value: part.id, label: part.name }));
+  return (
+    <Box borderTopWidth="1px" borderColor="line" py="3" pl={{ md: '112px' }}>
+      <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.2fr 1.2fr auto auto' }} alignItems="end">
+        <TextField label="Name of a copy" value={form.name} onChange={(name) => setForm({ ...form, name })} />
+        <ChoiceField
+          label="On which part"
+          value={form.partId}
+          choices={choices}
+          onChange={(partId) => setForm({ ...form, partId })}
+        />
+        <Action
+          disabled={task.busy || !mayCopy || form.name.trim() === ''}
+          onClick={() =>
+            void task.run(async () => {
+              const copy = await api.copySeam(seam.id, form);
+              await navigate(`/seams/${copy.id}`);
+            })
+          }
+        >
+          Copy it there
+        </Action>
+        <Action
+          disabled={task.busy || !mayMove || form.partId === seam.partId}
+          onClick={() =>
+            void task.run(async () => {
+              await api.moveSeam(seam.id, seam.version, form.partId);
+              await revalidate();
+              onClose();
+            })
+          }
+        >
+          Move it there
+        </Action>
+      </Box>
+      <Box display="flex" gap="2" mt="2" flexWrap="wrap" alignItems="center">
+        <Action kind="quiet" fontSize="13px" onClick={() => saveFile(seam)}>
+          Take it as a file
+        </Action>
+        <Action
+          kind="quiet"
+          fontSize="13px"
+          color="crimson"
+          disabled={task.busy || !mayDelete}
+          onClick={() =>
+            void task.run(async () => {
+              onDeleted(await api.deleteSeam(seam.id, seam.version));
+              await revalidate();
+            })
+          }
+        >
+          Take it off the list
+        </Action>
+        {!mayDelete && (
+          <Box fontSize="13px" color="quiet">
+            Moved and taken off by a lead hand or owner.
+          </Box>
+        )}
+      </Box>
+      {task.problem !== null && (
+        <Box mt="2">
+          <Notice level="refusal" word="Not done." urgent>
+            {task.problem}
+          </Notice>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function saveFile({ partName, spec, choice }: SeamResource): void {
+  const file = { format: 'fox-tempo/seam', version: 1, part: partName, spec, choice };
+  download(`${spec.name}.tempo.json`, 'application/json', JSON.stringify(file, null, 2));
+}

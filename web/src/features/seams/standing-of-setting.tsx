@@ -1,0 +1,146 @@
+/** Whether the setting is locked, and which revision is the shop's reference on which machine; a lead hand changes both here. */
+import { Box } from '@chakra-ui/react';
+import type { MachineResource, SeamResource } from '@fox-tempo/contract';
+import { useState } from 'react';
+import { api } from '../../lib/api.ts';
+import { useMay } from '../../lib/session.ts';
+import { shopTime } from '../../lib/time.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { Action } from '../../ui/action.tsx';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+
+export interface StandingOfSettingProps {
+  readonly seam: SeamResource;
+  readonly machines: readonly MachineResource[];
+  readonly onStored: (seam: SeamResource) => void;
+}
+
+export function StandingOfSetting({ seam, machines, onStored }: StandingOfSettingProps) {
+  const { lock, issued, revision } = seam;
+  const may = useMay('lockSeam');
+  const [opened, setOpened] = useState(false);
+  const nameOf = (id: string) => machines.find((machine) => machine.id === id)?.file.name ?? id;
+  return (
+    <Panel
+      title="Reference and lock"
+      aside={
+        may && revision ? (
+          <Action
+            kind="quiet"
+            fontSize="13px"
+            minHeight="32px"
+            aria-expanded={opened}
+            onClick={() => setOpened(!opened)}
+          >
+            {opened ? 'Close' : 'Issue or lock'}
+          </Action>
+        ) : undefined
+      }
+    >
+      <Box fontSize="13.5px" display="grid" gap="1">
+        <Box>
+          {lock ? (
+            <>
+              <Box as="strong" color="ochre">
+                ◇ Locked
+              </Box>{' '}
+              by {lock.by}, {shopTime(lock.at)}: {lock.reason}
+            </>
+          ) : (
+            <Box as="span" color="quiet">
+              Not locked: whoever welds here may save a setting.
+            </Box>
+          )}
+        </Box>
+        {issued.length === 0 ? (
+          <Box color="quiet">No revision is the shop’s reference yet.</Box>
+        ) : (
+          issued.map(({ revision: number, machineId, reason, by, at }) => (
+            <Box key={machineId}>
+              <Box as="strong" color="spruce">
+                ● Revision {number} on {nameOf(machineId)}
+              </Box>{' '}
+              by {by}, {shopTime(at)}: {reason}
+            </Box>
+          ))
+        )}
+      </Box>
+      {opened && revision && (
+        <Signing
+          seam={seam}
+          newest={revision.number}
+          machines={machines}
+          onStored={(stored) => {
+            onStored(stored);
+            setOpened(false);
+          }}
+        />
+      )}
+    </Panel>
+  );
+}
+
+/** A reason is asked for each: who reads it later was not there. */
+function Signing({
+  seam,
+  newest,
+  machines,
+  onStored,
+}: {
+  readonly seam: SeamResource;
+  readonly newest: number;
+  readonly machines: readonly MachineResource[];
+  readonly onStored: (seam: SeamResource) => void;
+}) {
+  const task = useTask();
+  const [reason, setReason] = useState('');
+  const [machineId, setMachineId] = useState(machines[0]?.id ?? '');
+  const hasReason = reason.trim().length >= 3;
+  return (
+    <Box mt="3" pt="3" borderTopWidth="1px" borderColor="line">
+      <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.6fr 1fr' }} alignItems="start">
+        <TextField label="Why" value={reason} maxLength={300} onChange={setReason} hint="stands beside your name" />
+        <ChoiceField
+          label="On which machine"
+          value={machineId}
+          choices={machines.map((machine) => ({ value: machine.id, label: machine.file.name }))}
+          onChange={setMachineId}
+        />
+      </Box>
+      <Box display="flex" gap="2" mt="2" flexWrap="wrap">
+        <Action
+          kind="main"
+          disabled={task.busy || !hasReason || machineId === ''}
+          onClick={() =>
+            void task.run(async () => onStored(await api.issueSeam(seam.id, { revision: newest, machineId, reason })))
+          }
+        >
+          Issue revision {newest}
+        </Action>
+        <Action
+          disabled={task.busy || !hasReason}
+          onClick={() =>
+            void task.run(async () =>
+              onStored(await api.lockSeam(seam.id, seam.version, { locked: seam.lock === null, reason })),
+            )
+          }
+        >
+          {seam.lock ? 'Free the setting' : 'Lock the setting'}
+        </Action>
+      </Box>
+      <Box textStyle="label" color="quiet" mt="2">
+        Issued is the shop’s own word for its reference; it is no qualification of a procedure.
+      </Box>
+      {task.problem !== null && (
+        <Box mt="2">
+          <Notice level="refusal" word="Not signed." urgent>
+            {task.problem}
+          </Notice>
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,164 @@
+/** The shop's name and time zone, the disk, the nightly backups, and a backup to take away. */
+import { Box } from '@chakra-ui/react';
+import { addressOf, problemKind, type Problem, type ShopState } from '@fox-tempo/contract';
+import { useState } from 'react';
+import { useRevalidator } from 'react-router';
+import { api, ProblemError } from '../../lib/api.ts';
+import { download } from '../../lib/download.ts';
+import { useMay } from '../../lib/session.ts';
+import { shopDay, shopTime } from '../../lib/time.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { Action } from '../../ui/action.tsx';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { MayNot } from './may-not.tsx';
+
+export function Backups({ shop }: { readonly shop: ShopState }) {
+  return (
+    <>
+      <ShopFields key={shop.version} shop={shop} />
+      <Panel title="Backup">
+        <Box fontSize="14px" mb="3" maxWidth="64ch">
+          Everything in one file with its checksum, attachments too. It is restored at the command line:{' '}
+          <Box as="code" fontFamily="mono" fontSize="13px">
+            npm run restore -- file
+          </Box>
+        </Box>
+        <TakeBackup />
+        {shop.backupTrouble !== null && (
+          <Box mt="3">
+            <Notice level="caution" word="No backup last night.">
+              {shop.backupTrouble}
+            </Notice>
+          </Box>
+        )}
+        <Nights shop={shop} />
+      </Panel>
+    </>
+  );
+}
+
+function ShopFields({ shop }: { readonly shop: ShopState }) {
+  const may = useMay('saveShop');
+  const [form, setForm] = useState({ name: shop.name, timeZone: shop.timeZone });
+  const task = useTask();
+  const { revalidate } = useRevalidator();
+  const zones = Intl.supportedValuesOf('timeZone');
+  return (
+    <Panel title="The shop" aside={may ? undefined : <MayNot door="saveShop" />}>
+      <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.2fr 1fr auto' }} alignItems="end">
+        <TextField label="Name" value={form.name} onChange={(name) => setForm({ ...form, name })} />
+        <ChoiceField
+          label="Time zone: days begin and end in it"
+          value={form.timeZone}
+          choices={[...new Set([form.timeZone, ...zones])].map((zone) => ({ value: zone, label: zone }))}
+          onChange={(timeZone) => setForm({ ...form, timeZone })}
+        />
+        {may && (
+          <Action
+            kind="main"
+            disabled={
+              task.busy || form.name.trim() === '' || (form.name === shop.name && form.timeZone === shop.timeZone)
+            }
+            onClick={() =>
+              void task.run(async () => {
+                await api.saveShop(shop.version, form);
+                await revalidate();
+              })
+            }
+          >
+            Save
+          </Action>
+        )}
+      </Box>
+      {shop.diskFreeBytes !== null && (
+        <Box mt="3" fontSize="13.5px" color={shop.diskIsLow ? 'ochre' : 'quiet'}>
+          {shop.diskIsLow ? '◇ ' : ''}
+          {(shop.diskFreeBytes / 1e9).toFixed(1)} GB free on the disk of the data.
+        </Box>
+      )}
+      {task.problem !== null && (
+        <Notice level="refusal" word="Not saved." urgent>
+          {task.problem}
+        </Notice>
+      )}
+    </Panel>
+  );
+}
+
+function TakeBackup() {
+  const may = useMay('backup');
+  const task = useTask();
+  if (!may) return <MayNot door="backup" />;
+  return (
+    <>
+      <Action
+        kind="main"
+        disabled={task.busy}
+        onClick={() =>
+          void task.run(async () =>
+            download(`shop ${shopDay()}.foxbackup`, 'application/octet-stream', await takeBackup()),
+          )
+        }
+      >
+        {task.busy ? 'Writing it…' : 'Back everything up'}
+      </Action>
+      {task.problem !== null && (
+        <Box mt="3">
+          <Notice level="refusal" word="Not made." urgent>
+            {task.problem}
+          </Notice>
+        </Box>
+      )}
+    </>
+  );
+}
+
+/** The one answer that is a file and no JSON. */
+async function takeBackup(): Promise<Blob> {
+  const response = await fetch(`/api${addressOf('backup')}`, { method: 'POST' });
+  if (response.ok) return response.blob();
+  const problem = (await response.json()) as Problem;
+  throw new ProblemError(problemKind(problem), problem);
+}
+
+function Nights({ shop: { backups } }: { readonly shop: ShopState }) {
+  if (backups === null) {
+    return (
+      <Box mt="3">
+        <Notice level="note">
+          This shop’s database lives elsewhere; whoever keeps it keeps its backups. docs/running-a-shop.md says how.
+        </Notice>
+      </Box>
+    );
+  }
+  return (
+    <Box mt="4">
+      <Box fontSize="13.5px" color="quiet" mb="1">
+        One is made every night and seven are kept beside the data folder, and one before every change of the database’s
+        shape.
+      </Box>
+      {backups.length === 0 ? (
+        <Notice level="note">None yet; the first one is made within the day.</Notice>
+      ) : (
+        <Table label="Backups beside the data folder">
+          <Heads names={['File', 'Made', 'Size']} right={['Size']} />
+          <tbody>
+            {backups.map((one) => (
+              <tr key={one.name}>
+                <Cell fontFamily="mono" fontSize="12.5px">
+                  {one.name}
+                </Cell>
+                <Cell>{shopTime(one.madeAt)}</Cell>
+                <Cell figure>{(one.bytes / 1e6).toFixed(1)} MB</Cell>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,174 @@
+/** Open files out and in: the whole shop, or a machine or a seam from elsewhere. What would come in is shown first. */
+import { Box } from '@chakra-ui/react';
+import type { ImportReport, Part } from '@fox-tempo/contract';
+import { useRef, useState } from 'react';
+import { useRevalidator } from 'react-router';
+import { api } from '../../lib/api.ts';
+import { download } from '../../lib/download.ts';
+import { useMay } from '../../lib/session.ts';
+import { shopDay } from '../../lib/time.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { Action } from '../../ui/action.tsx';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { MayNot } from './may-not.tsx';
+
+/** Files are read whole; one that large is not one of ours. */
+const largestBytes = 8 * 1024 * 1024;
+
+interface Picked {
+  readonly name: string;
+  readonly file: unknown;
+}
+
+export function Files({ parts }: { readonly parts: readonly Part[] }) {
+  const task = useTask();
+  return (
+    <>
+      <Panel title="Out">
+        <Box fontSize="14px" mb="3" maxWidth="64ch">
+          Parts, seams with what their settings are computed from, and machines, as one open file. The record and the
+          stock are in the backup.
+        </Box>
+        <Action
+          disabled={task.busy}
+          onClick={() =>
+            void task.run(async () => {
+              const shop = await api.exportShop();
+              download(`shop ${shopDay()}.tempo.json`, 'application/json', JSON.stringify(shop, null, 2));
+            })
+          }
+        >
+          Take the shop as a file
+        </Action>
+        {task.problem !== null && (
+          <Notice level="refusal" word="Not made." urgent>
+            {task.problem}
+          </Notice>
+        )}
+      </Panel>
+      <Import parts={parts} />
+    </>
+  );
+}
+
+function Import({ parts }: { readonly parts: readonly Part[] }) {
+  const may = useMay('importBundle');
+  const input = useRef<HTMLInputElement>(null);
+  const [picked, setPicked] = useState<Picked | null>(null);
+  const [partId, setPartId] = useState('');
+  const [report, setReport] = useState<ImportReport | null>(null);
+  const [unreadable, setUnreadable] = useState<string | null>(null);
+  const task = useTask();
+  const { revalidate } = useRevalidator();
+  const ask = (file: unknown, part: string, write: boolean) =>
+    task.run(async () => {
+      setReport(await api.importBundle({ file, partId: part === '' ? null : part, write }));
+      if (write) await revalidate();
+    });
+  const pick = async (file: File) => {
+    setReport(null);
+    setUnreadable(null);
+    if (file.size > largestBytes) {
+      setUnreadable(`${file.name} has ${(file.size / 1e6).toFixed(1)} MB; files of a shop have up to 8 MB.`);
+      return;
+    }
+    try {
+      const content: unknown = JSON.parse(await file.text());
+      setPicked({ name: file.name, file: content });
+      await ask(content, partId, false);
+    } catch {
+      setUnreadable(`${file.name} is no JSON; a file of Fox Tempo ends in .tempo.json.`);
+    }
+  };
+  if (!may) {
+    return (
+      <Panel title="In">
+        <MayNot door="importBundle" />
+      </Panel>
+    );
+  }
+  const comes = report?.rows.filter((row) => row.does === 'added').length ?? 0;
+  const refused = report?.rows.filter((row) => row.does === 'refused').length ?? 0;
+  return (
+    <Panel title="In">
+      <Box display="flex" gap="3" flexWrap="wrap" alignItems="end">
+        <input
+          ref={input}
+          type="file"
+          accept=".json,application/json"
+          hidden
+          aria-label="A file to take in"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            if (file) void pick(file);
+            event.target.value = '';
+          }}
+        />
+        <Action onClick={() => input.current?.click()}>Choose a file</Action>
+        <Box width="260px">
+          <ChoiceField
+            label="Put seams on"
+            value={partId}
+            choices={[
+              { value: '', label: 'the part that the file names' },
+              ...parts.map((part) => ({ value: part.id, label: part.name })),
+            ]}
+            onChange={(next) => {
+              setPartId(next);
+              if (picked) void ask(picked.file, next, false);
+            }}
+          />
+        </Box>
+      </Box>
+      {unreadable !== null && (
+        <Box mt="3">
+          <Notice level="refusal" word="Not read." urgent>
+            {unreadable}
+          </Notice>
+        </Box>
+      )}
+      {task.problem !== null && (
+        <Box mt="3">
+          <Notice level="refusal" word="Not taken." urgent>
+            {task.problem}
+          </Notice>
+        </Box>
+      )}
+      {report && picked && (
+        <Box mt="3">
+          <Table label={`What ${picked.name} holds`}>
+            <Heads names={['What', 'Name', 'Happens']} />
+            <tbody>
+              {report.rows.map((row, at) => (
+                <tr key={`${row.kind} ${row.name} ${at}`}>
+                  <Cell color="quiet">{row.kind}</Cell>
+                  <Cell head>{row.name}</Cell>
+                  <Cell color={row.does === 'refused' ? 'crimson' : 'ink'}>
+                    {row.does === 'refused' ? `✕ refused: ${row.why ?? ''}` : row.does}
+                  </Cell>
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+          {report.written ? (
+            <Box role="status" color="spruce" mt="2" fontSize="14px">
+              ● Taken in: {comes}.
+            </Box>
+          ) : (
+            <Action
+              kind="main"
+              mt="3"
+              disabled={task.busy || comes === 0 || refused > 0}
+              onClick={() => void ask(picked.file, partId, true)}
+            >
+              Take {comes} in
+            </Action>
+          )}
+        </Box>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,1 @@
+export { loadShop, Shop } from './shop.tsx';

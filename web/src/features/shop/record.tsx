@@ -1,0 +1,106 @@
+/** Everything that was observed, the newest first: who, when, where. Rows are never changed; a correction is a further row. */
+import { Box } from '@chakra-ui/react';
+import type { Observation } from '@fox-tempo/contract';
+import { useCallback, useEffect, useState } from 'react';
+import { api, ProblemError } from '../../lib/api.ts';
+import { shopTime } from '../../lib/time.ts';
+import { Action } from '../../ui/action.tsx';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { kindNames, observationLine } from './record-words.ts';
+
+type Kind = Observation['kind'] | 'all';
+
+interface Loaded {
+  readonly of: Kind;
+  readonly rows: readonly Observation[];
+  readonly next: string | null;
+  readonly problem: string | null;
+}
+
+const pageRows = '50';
+
+export function Record() {
+  const [kind, setKind] = useState<Kind>('all');
+  const [loaded, setLoaded] = useState<Loaded | null>(null);
+  const load = useCallback(async (of: Kind, cursor: string | null, signal?: AbortSignal) => {
+    const query = { limit: pageRows, ...(of === 'all' ? {} : { kind: of }), ...(cursor === null ? {} : { cursor }) };
+    try {
+      const page = await api.observations(query, signal);
+      setLoaded((before) => ({
+        of,
+        rows: [...(cursor !== null && before?.of === of ? before.rows : []), ...page.items],
+        next: page.next,
+        problem: null,
+      }));
+    } catch (error) {
+      if (signal?.aborted) return;
+      if (!(error instanceof ProblemError)) throw error;
+      setLoaded((before) => ({ of, rows: before?.rows ?? [], next: before?.next ?? null, problem: error.message }));
+    }
+  }, []);
+  useEffect(() => {
+    const leaving = new AbortController();
+    void load(kind, null, leaving.signal);
+    return () => leaving.abort();
+  }, [kind, load]);
+  const current = loaded?.of === kind ? loaded : null;
+  return (
+    <Panel title="Record">
+      <Box maxWidth="280px" mb="2">
+        <ChoiceField<Kind>
+          label="Show"
+          value={kind}
+          choices={[
+            { value: 'all', label: 'everything' },
+            ...Object.entries(kindNames).map(([value, label]) => ({ value: value as Kind, label })),
+          ]}
+          onChange={setKind}
+        />
+      </Box>
+      {current === null ? (
+        <Box role="status" color="quiet" fontSize="13px">
+          Loading the record…
+        </Box>
+      ) : (
+        <>
+          {current.problem !== null && (
+            <Notice level="caution" word="Not loaded." urgent>
+              {current.problem}
+            </Notice>
+          )}
+          {current.rows.length === 0 && current.problem === null && (
+            <Notice level="note">Nothing of this kind was recorded yet.</Notice>
+          )}
+          <Table label="Observations">
+            <Heads names={['When', 'What', '', 'Where', 'Recorded by']} />
+            <tbody>
+              {current.rows.map((row) => (
+                <tr key={row.id}>
+                  <Cell whiteSpace="nowrap">{shopTime(row.at)}</Cell>
+                  <Cell head>{kindNames[row.kind]}</Cell>
+                  <Cell>
+                    {observationLine(row)}
+                    {row.corrects === null ? '' : ' (a correction)'}
+                  </Cell>
+                  <Cell color="quiet">{[row.machineId, row.seamId].filter((one) => one !== null).join(', ')}</Cell>
+                  <Cell>
+                    {row.recordedBy}
+                    {row.weldedBy === null ? '' : `, welded by ${row.weldedBy}`}
+                  </Cell>
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+          {current.next !== null && (
+            <Action mt="3" onClick={() => void load(kind, current.next)}>
+              Older ones
+            </Action>
+          )}
+        </>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,61 @@
+/** The shop: its people, what it makes, what was recorded, its files and its backups. */
+import { Box } from '@chakra-ui/react';
+import { useLoaderData, useParams } from 'react-router';
+import { api } from '../../lib/api.ts';
+import { PageHead } from '../../ui/page-head.tsx';
+import { Shelves } from '../../ui/shelves.tsx';
+import { Backups } from './backups.tsx';
+import { Files } from './files.tsx';
+import { Orders } from './orders.tsx';
+import { Parts } from './parts.tsx';
+import { People } from './people.tsx';
+import { Record } from './record.tsx';
+
+export async function loadShop({ request }: { request: Request }) {
+  const [shop, people, parts, orders] = await Promise.all([
+    api.shop(request.signal),
+    api.people(request.signal),
+    api.parts(request.signal),
+    api.orders(request.signal),
+  ]);
+  return { shop, people, parts, orders };
+}
+
+export function Shop() {
+  const { shop, people, parts, orders } = useLoaderData<Awaited<ReturnType<typeof loadShop>>>();
+  const { part = 'people' } = useParams();
+  return (
+    <>
+      <PageHead
+        title={shop.name}
+        line={shop.demo ? 'The demo shop: everything in it is made up' : 'People, orders, record and backup'}
+      />
+      <Shelves
+        label="Parts of the shop"
+        shelves={[
+          { to: '/shop', name: 'People' },
+          { to: '/shop/orders', name: 'Orders' },
+          { to: '/shop/parts', name: 'Parts' },
+          { to: '/shop/record', name: 'Record' },
+          { to: '/shop/files', name: 'Files' },
+          { to: '/shop/backup', name: 'Shop and backup', mark: shop.diskIsLow || shop.backupTrouble ? '◇' : undefined },
+        ]}
+      />
+      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
+        {part === 'orders' ? (
+          <Orders orders={orders} parts={parts} />
+        ) : part === 'parts' ? (
+          <Parts parts={parts} />
+        ) : part === 'record' ? (
+          <Record />
+        ) : part === 'files' ? (
+          <Files parts={parts} />
+        ) : part === 'backup' ? (
+          <Backups shop={shop} />
+        ) : (
+          <People people={people} />
+        )}
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,66 @@
+/** The first owner of a shop: the code that the start printed, a name and a PIN. */
+import { Box, Heading } from '@chakra-ui/react';
+import type { SessionState } from '@fox-tempo/contract';
+import { useState, type SubmitEvent } from 'react';
+import { api } from '../../lib/api.ts';
+import type { Task } from '../../lib/use-task.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+
+export function FirstOwner({
+  onDone,
+  task,
+}: {
+  readonly onDone: (ask: () => Promise<SessionState>) => void;
+  readonly task: Task;
+}) {
+  const [form, setForm] = useState({ code: '', name: '', pin: '' });
+  const set = (change: Partial<typeof form>) => setForm({ ...form, ...change });
+  const issue = (path: string) => task.error?.problem.issues?.find((one) => one.path === path)?.message;
+  return (
+    <Panel mb="6" px="5" py="4">
+      <Heading as="h2" textStyle="heading" mb="1">
+        This shop has no owner yet
+      </Heading>
+      <Box color="quiet" fontSize="14px" mb="3" maxWidth="60ch">
+        The window where Fox Tempo was started shows a one-time code. Whoever has it becomes the owner and adds the
+        others.
+      </Box>
+      <form
+        onSubmit={(event: SubmitEvent) => {
+          event.preventDefault();
+          onDone(() => api.makeOwner(form));
+        }}
+      >
+        <Box
+          display="grid"
+          gap="3"
+          gridTemplateColumns={{ base: '1fr', md: '1.2fr 1.4fr 1fr auto' }}
+          alignItems="start"
+        >
+          <TextField label="One-time code" value={form.code} onChange={(code) => set({ code })} error={issue('code')} />
+          <TextField label="Your name" value={form.name} onChange={(name) => set({ name })} error={issue('name')} />
+          <TextField
+            label="PIN, four to eight digits"
+            value={form.pin}
+            maxLength={8}
+            onChange={(pin) => set({ pin: pin.replace(/\D/g, '') })}
+            error={issue('pin')}
+          />
+          <Action kind="main" type="submit" mt="18px" disabled={task.busy}>
+            Become the owner
+          </Action>
+        </Box>
+      </form>
+      {task.error && !task.error.problem.issues && (
+        <Box mt="3">
+          <Notice level="refusal" word="Not made." urgent>
+            {task.error.message}
+          </Notice>
+        </Box>
+      )}
+    </Panel>
+  );
+}

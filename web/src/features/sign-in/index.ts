@@ -1,0 +1,1 @@
+export { loadSignIn, SignIn } from './sign-in.tsx';

@@ -1,0 +1,203 @@
+/** Who works at this screen: a name and a PIN, in two touches and four digits; on the demo shop a visitor may try it as anybody. */
+import { Box, Heading, chakra } from '@chakra-ui/react';
+import { roleNames, type SessionState } from '@fox-tempo/contract';
+import { useEffect, useState } from 'react';
+import { useLoaderData, useNavigate, useSearchParams } from 'react-router';
+import { api } from '../../lib/api.ts';
+import { session } from '../../lib/session.ts';
+import { settings, useSettings } from '../../lib/settings.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { FirstOwner } from './first-owner.tsx';
+import { PinPad } from './pin-pad.tsx';
+
+export async function loadSignIn({ request }: { request: Request }) {
+  const state = await api.session(request.signal);
+  session.getState().take(state);
+  return state;
+}
+
+/** What each role does here, in a line. */
+const roleLines = {
+  welder: 'welds, logs, saves settings of seams',
+  lead: 'machines, locks and issued references too',
+  office: 'orders, parts, stock and people',
+  owner: 'everything, and the backup',
+} as const;
+
+type Name = SessionState['people'][number];
+
+export function SignIn() {
+  const state = useLoaderData<SessionState>();
+  const [params] = useSearchParams();
+  const navigate = useNavigate();
+  const lastId = useSettings((one) => one.personId);
+  const [chosen, setChosen] = useState<Name | null>(
+    () => state.people.find((one) => one.id === lastId && one.hasPin) ?? null,
+  );
+  const [pin, setPin] = useState('');
+  const task = useTask();
+
+  const enter = (personId: string, ask: () => Promise<SessionState>) =>
+    void task
+      .run(async () => {
+        const now = await ask();
+        session.getState().take(now);
+        settings.getState().choosePerson(personId);
+        await navigate(placeAfter(params.get('next')), { replace: true });
+      })
+      .then(() => setPin(''));
+
+  return (
+    <Box
+      as="main"
+      id="content"
+      tabIndex={-1}
+      minHeight="100vh"
+      px={{ base: '4', md: '8' }}
+      py={{ base: '6', md: '10' }}
+    >
+      <Box maxWidth="1040px" mx="auto">
+        <Box display="flex" alignItems="baseline" gap="1" mb="1" fontWeight={750} fontStretch="84%" fontSize="18px">
+          Fox<Box color="accent">Tempo</Box>
+        </Box>
+        <Heading as="h1" textStyle="title" fontSize="28px" mb="6">
+          {state.shop.name}
+        </Heading>
+        {state.needsOwner && <FirstOwner onDone={(ask) => enter('', ask)} task={task} />}
+        {state.people.length > 0 && (
+          <Box
+            display="grid"
+            gap={{ base: '6', md: '10' }}
+            gridTemplateColumns={{ base: '1fr', md: 'minmax(0, 1fr) 252px' }}
+            alignItems="start"
+          >
+            <Box>
+              <Heading as="h2" textStyle="heading" mb="2">
+                Who works here now?
+              </Heading>
+              {state.shop.demo && (
+                <Box color="quiet" fontSize="14px" mb="3" maxWidth="62ch">
+                  This is the demo shop; everything in it is made up. Look around as any of its people without a PIN, or
+                  sign in as they would: the PINs stand in the README.
+                </Box>
+              )}
+              <Box display="grid" gap="2">
+                {state.people.map((one) => (
+                  <NameTile
+                    key={one.id}
+                    person={one}
+                    chosen={chosen?.id === one.id}
+                    onChoose={() => {
+                      setChosen(one);
+                      setPin('');
+                      task.clear();
+                    }}
+                    onVisit={state.shop.demo ? () => enter(one.id, () => api.demoSignIn(one.id)) : null}
+                    busy={task.busy}
+                  />
+                ))}
+              </Box>
+            </Box>
+            <Box>
+              {chosen !== null && !chosen.hasPin ? (
+                <Notice level="caution" word="No PIN yet.">
+                  Ask the office or an owner to set one for {chosen.name}.
+                </Notice>
+              ) : (
+                <PinPad
+                  label={chosen === null ? 'Choose your name first' : `PIN of ${chosen.name}`}
+                  value={pin}
+                  onChange={setPin}
+                  disabled={task.busy || chosen === null}
+                  describedBy={task.problem === null ? undefined : 'sign-in-trouble'}
+                  onDone={() => {
+                    if (chosen) enter(chosen.id, () => api.signIn(chosen.id, pin));
+                  }}
+                />
+              )}
+              {task.error && (
+                <Box id="sign-in-trouble" mt="3" width={{ md: '252px' }}>
+                  <Notice level="refusal" word="Not signed in." urgent>
+                    {task.error.message}
+                    {task.error.problem.waitS !== undefined && <Wait seconds={task.error.problem.waitS} />}
+                  </Notice>
+                </Box>
+              )}
+            </Box>
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function NameTile({
+  person,
+  chosen,
+  onChoose,
+  onVisit,
+  busy,
+}: {
+  readonly person: Name;
+  readonly chosen: boolean;
+  readonly onChoose: () => void;
+  /** In without a PIN; null where that is not given. */
+  readonly onVisit: (() => void) | null;
+  readonly busy: boolean;
+}) {
+  return (
+    <Box display="flex" gap="2">
+      <chakra.button
+        type="button"
+        aria-pressed={chosen}
+        onClick={onChoose}
+        flex="1"
+        display="block"
+        minHeight="68px"
+        minWidth={0}
+        px="4"
+        textAlign="left"
+        bg={chosen ? 'accentSoft' : 'surface'}
+        borderWidth="1px"
+        borderColor={chosen ? 'accent' : 'line'}
+        borderLeftWidth="5px"
+        borderRadius="3px"
+        cursor="pointer"
+        _hover={{ bg: 'accentSoft' }}
+      >
+        <Box fontSize="17px" fontWeight={600}>
+          {person.name}
+        </Box>
+        <Box fontSize="13px" color="quiet">
+          {roleNames[person.role]}: {roleLines[person.role]}
+        </Box>
+      </chakra.button>
+      {onVisit && (
+        <Action minHeight="68px" disabled={busy} aria-label={`Look around as ${person.name}`} onClick={onVisit}>
+          Look around
+        </Action>
+      )}
+    </Box>
+  );
+}
+
+/** Counts down to the next try. */
+function Wait({ seconds }: { readonly seconds: number }) {
+  const [left, setLeft] = useState(seconds);
+  useEffect(() => {
+    const timer = setInterval(() => setLeft((now) => Math.max(now - 1, 0)), 1000);
+    return () => clearInterval(timer);
+  }, []);
+  return (
+    <Box textStyle="figure" mt="1">
+      {left > 0 ? `${left} s` : 'Try again now.'}
+    </Box>
+  );
+}
+
+/** Only places of this application: an address from elsewhere is not followed. */
+function placeAfter(next: string | null): string {
+  return next !== null && /^\/(?![/\\])/.test(next) && !next.startsWith('/sign-in') ? next : '/today';
+}

@@ -1,5 +1,5 @@
 /** What the command line does, apart from the process around it, so that tests can call it. */
-import { verbNames, verbs, type VerbName } from '@fox-tempo/contract';
+import { findTrouble, verbNames, verbs, type VerbName } from '@fox-tempo/contract';
 import type { Issue } from '@fox-tempo/core';
 
 interface CommandError {
@@ -46,6 +46,11 @@ export function runVerb(verb: string | undefined, readInput: () => string | Erro
         hint: 'One JSON object is expected.',
       },
     ]);
+  }
+  const trouble = findTrouble(input);
+  if (trouble) {
+    const { path, code, says } = trouble;
+    return refused([{ path, code, message: `${path === '' ? 'The input' : path}: ${says}` }]);
   }
   const outcome = verbs[verb].run(input);
   return outcome.ok ? { ok: true, value: outcome.value } : refused(outcome.issues);

@@ -15,7 +15,10 @@ import {
   type UnitSystem,
 } from '@fox-tempo/core';
 import Papa from 'papaparse';
-import { mostChartLines } from './machine.ts';
+import { mostChartLines, mostPoints } from './machine.ts';
+
+/** A door chart is a few kilobytes; a larger file is something else and is not read. */
+export const largestChartCsvBytes = 4 * 1024 * 1024;
 
 export interface CsvProblem {
   /** Line of the file, counted from 1; 0 for the whole table. */
@@ -71,7 +74,7 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
   if (!head) return whole('The table is empty.');
   const places = new Map<Column, { at: number; unit: string }>();
   for (const [at, cell] of head.entries()) {
-    const [, name = '', unit = ''] = /^\s*([^([]*?)\s*(?:[([]\s*(.*?)\s*[)\]])?\s*$/.exec(cell.toLowerCase()) ?? [];
+    const { name, unit } = headOf(cell);
     const column = (Object.keys(columns) as Column[]).find((one) => (columns[one] as readonly string[]).includes(name));
     if (column && !places.has(column)) places.set(column, { at, unit });
   }
@@ -79,7 +82,7 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
   if (missing.length > 0) return whole(`The first row must name the columns; missing: ${missing.join(', ')}.`);
 
   const problems: CsvProblem[] = [];
-  const lines = new Map<number, ChartLine>();
+  const lines = new Map<number, Omit<ChartLine, 'points'> & { points?: ChartPoint[] }>();
   const known = new Set(taken);
   let looked = 0;
   for (const [index, cells] of rows.entries()) {
@@ -102,8 +105,14 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
       });
     } else if (!point) {
       problems.push({ row, column: 'number', message: `Line ${line.number} stands above already.` });
+    } else if ((before.points?.length ?? 0) >= mostPoints) {
+      problems.push({
+        row,
+        column: 'number',
+        message: `Line ${line.number} has ${mostPoints} points already; no more are kept.`,
+      });
     } else {
-      lines.set(line.number, { ...before, points: [...(before.points ?? []), point] });
+      (before.points ??= []).push(point);
     }
   }
   if (lines.size + known.size > mostChartLines) {
@@ -116,12 +125,22 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
   return { lines: [...lines.values()], problems, rows: looked };
 }
 
+/** Name and unit of a head such as "feed (m/min)"; found by looking for the bracket, once over the text. */
+function headOf(cell: string): { readonly name: string; readonly unit: string } {
+  const text = cell.toLowerCase().trim();
+  const opens = text.search(/[([]/);
+  if (opens < 0) return { name: text, unit: '' };
+  const inside = text.slice(opens + 1);
+  const closes = inside.search(/[)\]]/);
+  return { name: text.slice(0, opens).trim(), unit: (closes < 0 ? inside : inside.slice(0, closes)).trim() };
+}
+
 function readRow(
   cells: readonly string[],
   places: ReadonlyMap<Column, { at: number; unit: string }>,
   system: UnitSystem,
   complain: (column: string, message: string) => void,
-): { line: ChartLine; point: ChartPoint | null } | null {
+): { line: Omit<ChartLine, 'points'>; point: ChartPoint | null } | null {
   const cell = (column: Column) => (cells[places.get(column)?.at ?? -1] ?? '').trim();
   let sound = true;
   const refuse = (column: Column, message: string) => {
@@ -191,6 +210,6 @@ function fillerFrom(text: string): FillerCode | undefined {
   );
 }
 
-function sameLine(a: ChartLine, b: ChartLine): boolean {
+function sameLine(a: Omit<ChartLine, 'points'>, b: Omit<ChartLine, 'points'>): boolean {
   return a.filler === b.filler && a.diameterMm === b.diameterMm && a.gas === b.gas && a.mode === b.mode;
 }

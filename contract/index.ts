@@ -6,8 +6,8 @@ export { openApiDocument } from './openapi.ts';
 export { exampleFiles } from './example-files.ts';
 export { fileSchemas } from './file-schemas.ts';
 export { parseWith } from './issues.ts';
-export { chartCsvExample, readChartCsv, type ChartCsv, type CsvProblem } from './chart-csv.ts';
-export { machineFile, machineVersion, readMachineFile, type MachineFile } from './machine.ts';
+export { chartCsvExample, largestChartCsvBytes, readChartCsv, type ChartCsv, type CsvProblem } from './chart-csv.ts';
+export { machineFile, machineVersion, outlineOf, readMachineFile, type MachineFile } from './machine.ts';
 export { machineCreate, machineSave } from './machine-save.ts';
 export {
   cardQuery,
@@ -125,3 +125,4 @@ export { roleNames, roles, type Role } from './roles.ts';
 export { bundle, readBundle, readSeamFile, type Bundle, type ImportReport, type SeamFile } from './bundle.ts';
 export { job, mapRow, readMapJob, type Job, type JobCreate, type MapJob } from './jobs.ts';
 export { effective } from './effective.ts';
+export { findTrouble, isStorable, type TextTrouble } from './text-trouble.ts';

@@ -16,10 +16,13 @@ import {
 import { z } from 'zod';
 import { closed, fillerField, gasField, idField, modeField, nameField, ranged, timestampField } from './fields.ts';
 import { readVersioned } from './file-version.ts';
+import { issueShape } from './problem.ts';
 
 export const machineVersion = 2;
 /** More than any door holds; keeps a file within what one request carries. */
 export const mostChartLines = 1000;
+/** Points of one line; more would say the same again. */
+export const mostPoints = 40;
 
 const quantityField = closed<DialQuantity>(dialQuantityNames);
 const travel = { min: z.number(), max: z.number(), step: z.number().positive() };
@@ -100,7 +103,7 @@ export const chartLine = z.looseObject({
   diameterMm: ranged('diameterMm'),
   gas: gasField,
   mode: modeField,
-  points: z.array(chartPoint).max(40).optional(),
+  points: z.array(chartPoint).max(mostPoints).optional(),
 });
 
 const triggerMode = z.looseObject({
@@ -168,6 +171,8 @@ export const machineResource = z.object({
   /** Taken out of use: kept with its history, not offered for new work. */
   retired: z.boolean(),
   standing: z.unknown(),
+  /** Why the stored file no longer passes; `file` is then an outline without dials. null when it passes. */
+  trouble: z.array(issueShape).nullable(),
   changedAt: timestampField,
   changedBy: z.string(),
 });
@@ -180,6 +185,29 @@ export function readMachineFile(value: unknown): Outcome<MachineFile> {
   if (!read.ok) return read;
   const issues = machineIssues(read.value);
   return issues.length > 0 ? { ok: false, issues } : read;
+}
+
+/** What is left of a machine whose file no longer passes: its name and place, so that it can be seen and mended. */
+export function outlineOf(value: unknown, id: string): MachineFile {
+  const { name, place } = (typeof value === 'object' && value !== null ? value : {}) as Record<string, unknown>;
+  const text = (one: unknown, otherwise: string) =>
+    typeof one === 'string' && one.trim() !== '' ? one.trim().slice(0, 80) : otherwise;
+  return {
+    format: 'fox-tempo/machine',
+    version: machineVersion,
+    name: text(name, id),
+    place: text(place, ''),
+    about: '',
+    circuitMOhm: 15,
+    limits: { peakCurrentA: 300, wireFeedMPerMin: [1, 20] },
+    beatSchool: null,
+    dials: [],
+    displays: [],
+    chartLines: [],
+    triggerModes: [],
+    slots: { count: 0, first: 1 },
+    feeders: [{ id: 'one', label: 'Feeder', gun: 'gun', gunLengthM: 3 }],
+  };
 }
 
 /** Version 1 knew linear dials and chart lines only. */

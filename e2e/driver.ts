@@ -49,10 +49,16 @@ export class Application {
     await ended;
   }
 
-  /** Stops PostgreSQL under the running server, as a power cut in the cabinet would. */
+  /** Stops PostgreSQL under the running server, as a power cut in the cabinet would; nobody brings it back until `wakeStart`. */
   stopDatabase(): void {
     const [pid] = readFileSync(join(this.folder, 'pg', 'postmaster.pid'), 'utf8').split('\n');
+    this.child?.kill('SIGSTOP');
     process.kill(Number(pid), 'SIGINT');
+  }
+
+  /** The start script looks after its database again. */
+  wakeStart(): void {
+    this.child?.kill('SIGCONT');
   }
 
   /** Another start on the same data; resolves with its exit code and words. */
@@ -69,10 +75,24 @@ export class Application {
 
   remove(): void {
     rmSync(this.folder, { recursive: true, force: true });
+    // Backups stand beside the data folder, so that deleting one leaves the other.
+    rmSync(`${this.folder}-backups`, { recursive: true, force: true });
   }
 }
 
-export const test = base.extend<object, { app: Application }>({
+/** Signs a page's browser in as one of the demo shop's people. */
+export async function signIn(page: Page, app: Application, personId = 'ilse-brandokor'): Promise<void> {
+  const answer = await page.request.post(`${app.url}/api/session/demo`, { data: { personId } });
+  expect(answer.status()).toBe(200);
+}
+
+export const test = base.extend<{ person: string }, { app: Application }>({
+  /** Who is signed in when a journey begins; nobody when empty. */
+  person: ['ilse-brandokor', { option: true }],
+  page: async ({ page, app, person }, use) => {
+    if (person !== '') await signIn(page, app, person);
+    await use(page);
+  },
   app: [
     async ({}, use) => {
       const app = new Application();

@@ -127,7 +127,7 @@ test('a slot shows what would be lost, keeps it, and says when it has drifted', 
   await expect(page.getByText(/Wire feed 9\.9 m\/min instead of/)).toBeVisible();
 });
 
-test('one program on two machines, and its card on paper', async ({ page, app, request }) => {
+test('one program on two machines, and its card on paper', async ({ page, app }) => {
   await page.goto(`${app.url}/machines/compare?seam=trike-lid-seam&left=rowan&right=hazel`);
   const rows = page.getByRole('row');
   await expect(rows.nth(1)).toContainText('only one of them has it');
@@ -141,7 +141,7 @@ test('one program on two machines, and its card on paper', async ({ page, app, r
   await page.getByLabel('Paper').selectOption('A4');
   const address = await link.getAttribute('href');
   expect(address).toContain('paper=A4');
-  const pdf = await request.get(app.url + (address ?? ''));
+  const pdf = await page.request.get(app.url + (address ?? ''));
   expect(pdf.headers()['content-type']).toBe('application/pdf');
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
 });

@@ -1,7 +1,8 @@
-import { expect, test } from './driver.ts';
+import { expect, signIn, test } from './driver.ts';
 
 test('two people on one seam: both versions are shown, and either may stand', async ({ page, app, browser }) => {
   const other = await (await browser.newContext()).newPage();
+  await signIn(other, app, 'teo-varnholt');
   for (const one of [page, other]) await one.goto(`${app.url}/seams/hitch-bracket-fillet`);
   await other.getByLabel('Gap, mm').fill('0.8');
   await other.getByRole('button', { name: /^Save revision/ }).click();
@@ -55,11 +56,20 @@ test('the database goes away while somebody works: the draft stays, the view say
   await expect(alert).toContainText('draft is kept');
   await expect(page.getByLabel('Gap, mm')).toHaveValue('0.4');
 
-  // Killed, not stopped: the next start has to recover.
+  // The start script finds it gone and brings it back; the page that stayed open saves.
+  app.wakeStart();
+  await expect
+    .poll(async () => (await page.request.get(`${app.url}/api/ready`)).status(), { timeout: 20_000 })
+    .toBe(200);
+  await page.getByRole('button', { name: /^Save revision/ }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'saved as' })).toBeVisible();
+
+  // Killed, not stopped: the next start has to recover, and nobody has to sign in again.
+  await page.getByLabel('Gap, mm').fill('0.6');
   await app.stop('SIGKILL');
   await app.start();
   await page.goto(`${app.url}/seams/trike-frame-node`);
-  await expect(page.getByLabel('Gap, mm')).toHaveValue('0.4');
+  await expect(page.getByLabel('Gap, mm')).toHaveValue('0.6');
   await page.getByRole('button', { name: /^Save revision/ }).click();
   await expect(page.getByRole('status').filter({ hasText: 'saved as' })).toBeVisible();
 });

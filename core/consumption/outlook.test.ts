@@ -65,7 +65,9 @@ describe('content in whole millilitres and milligrams', () => {
           const read = { gas, volumeL, pressureBar: figure, massKg: figure };
           const level = cylinderLevel(read, cylinderContent(read));
           // Half a millilitre of gas, half a milligram of CO2.
-          const off = isWeighed(gas) ? Math.abs(level.massKg! - figure) * 1e6 : Math.abs(level.pressureBar! - figure) * volumeL * 1000;
+          const off = isWeighed(gas)
+            ? Math.abs(level.massKg! - figure) * 1e6
+            : Math.abs(level.pressureBar! - figure) * volumeL * 1000;
           expect(off).toBeLessThanOrEqual(0.5 + 1e-6);
         },
       ),

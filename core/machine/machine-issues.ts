@@ -24,6 +24,11 @@ export function machineIssues(machine: Machine): Issue[] {
   ];
 }
 
+/** Positions of the finest dial: a thousandth of a per cent. */
+const mostSteps = 100_000;
+/** No dial, switch or display shows a larger figure. */
+const largestFigure = 1_000_000;
+
 function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
   if (scale.kind === 'chart-line') return [];
   if (scale.kind === 'named') {
@@ -54,6 +59,25 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
       message: `A step of ${step} is wider than all of ${label}, ${min} to ${max}.`,
       limit: max - min,
       got: step,
+    });
+  }
+  if (min < max && (max - min) / step > mostSteps) {
+    issues.push({
+      path: `${path}.step`,
+      code: 'step-too-fine',
+      message: `A step of ${step} makes ${((max - min) / step).toExponential(1)} positions of ${label}; a dial has up to ${mostSteps}.`,
+      limit: (max - min) / mostSteps,
+      got: step,
+    });
+  }
+  for (const [key, figure] of Object.entries(scale)) {
+    if (typeof figure !== 'number' || (Number.isFinite(figure) && Math.abs(figure) <= largestFigure)) continue;
+    issues.push({
+      path: `${path}.${key}`,
+      code: 'out-of-range',
+      message: `${label}: ${key} must lie between −${largestFigure} and ${largestFigure}; got ${figure}.`,
+      limit: largestFigure,
+      got: figure,
     });
   }
   const flat =

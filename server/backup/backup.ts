@@ -49,7 +49,11 @@ export function makeBackup(url: string, path: string, signal?: AbortSignal): Pro
         format: 'fox-tempo/backup',
         version: 1,
         madeAt: new Date().toISOString(),
-        shop: (await one<string>('select name as value from shop').catch(() => undefined)) ?? '',
+        // A shop of an older version has no such table yet.
+        shop:
+          (await one<string | null>(`select to_regclass('public.shop')::text as value`)) === null
+            ? ''
+            : ((await one<string>('select name as value from shop')) ?? ''),
         postgres: (await one<string>('show server_version')) ?? '',
         migrations: Number(await one<string>('select count(*) as value from drizzle.__drizzle_migrations')),
         tables: await digestsOf(client),

@@ -1,7 +1,7 @@
 /** The outer gate: only names this server answers under, only writes from its own pages, and no more than a person could ask for. */
+import { isStorable } from '@fox-tempo/contract';
 import type { RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
-import { isStorable } from './body.ts';
 import { HttpProblem } from './problem.ts';
 
 export interface Limits {

@@ -1,4 +1,5 @@
 import {
+  outlineOf,
   readMachineFile,
   readStanding,
   type MachineFile,
@@ -87,11 +88,35 @@ function columnsOf(file: MachineFile) {
   return { name: file.name, place: file.place, peakCurrentA: file.limits.peakCurrentA, file };
 }
 
-type Row = Omit<MachineResource, 'file' | 'standing'> & { readonly file: unknown; readonly standing: unknown };
+type Row = Omit<MachineResource, 'file' | 'standing' | 'trouble'> & {
+  readonly file: unknown;
+  readonly standing: unknown;
+};
 
-/** Rows written by an older version are brought up as they are read. */
+/** Rows written by an older version are brought up as they are read; one that passes no more is shown as such and breaks no list. */
 function toResource(row: Row): MachineResource {
-  const file = readMachineFile(row.file);
-  if (!file.ok) throw new Error(`machine ${row.id} holds an unreadable file: ${file.issues[0]?.message ?? ''}`);
-  return { ...row, file: file.value, standing: readStanding(row.standing), changedAt: isoTime(row.changedAt) };
+  const { file, trouble } = readFileOf(row);
+  return { ...row, file, trouble, standing: readStanding(row.standing), changedAt: isoTime(row.changedAt) };
+}
+
+interface ReadFile {
+  readonly file: MachineFile;
+  readonly trouble: MachineResource['trouble'];
+}
+/** Files read once for each version: a described machine has hundreds of checks. */
+const readFiles = new Map<string, ReadFile>();
+const keptFiles = 400;
+
+function readFileOf({ id, version, changedAt, file }: Row): ReadFile {
+  const key = `${id} ${version} ${changedAt}`;
+  const known = readFiles.get(key);
+  if (known) return known;
+  const read = readMachineFile(file);
+  const result = read.ok
+    ? { file: read.value, trouble: null }
+    : { file: outlineOf(file, id), trouble: read.issues.map((issue) => ({ ...issue })) };
+  readFiles.set(key, result);
+  // The oldest goes; a map keeps the order of insertion.
+  if (readFiles.size > keptFiles) readFiles.delete(readFiles.keys().next().value ?? '');
+  return result;
 }

@@ -267,14 +267,12 @@ function toResource({ seam, partName, createdBy, changedBy, revision, revisionBy
 
 function toRevision(row: typeof programRevisions.$inferSelect, by: string): Revision {
   const { number, spec, choice, use, contentHash: hash, createdAt } = row;
-  // Rows written by an older version are brought up as they are read.
-  const program = readProgramFile(row.program);
-  if (!program.ok) throw new Error(`revision ${number} of ${row.programId} holds an unreadable program`);
+  const program = programOf(row);
   return {
     number,
     spec,
     choice: programChoice.parse(choice),
-    program: program.value,
+    program,
     use,
     contentHash: hash,
     createdAt: isoTime(createdAt),
@@ -292,4 +290,20 @@ export async function seamsOfPart(db: Executor, partId: string): Promise<SeamRes
     rows.map(({ seam }) => seam.id),
   );
   return rows.map((row) => toResource(row, marks));
+}
+
+/** Programs read once: a revision never changes. */
+const readPrograms = new Map<string, ProgramFile>();
+const keptPrograms = 3000;
+
+/** Rows written by an older version are brought up as they are read. */
+function programOf({ programId, number, createdAt, program }: typeof programRevisions.$inferSelect): ProgramFile {
+  const key = `${programId} ${number} ${createdAt}`;
+  const known = readPrograms.get(key);
+  if (known) return known;
+  const read = readProgramFile(program);
+  if (!read.ok) throw new Error(`revision ${number} of ${programId} holds an unreadable program`);
+  readPrograms.set(key, read.value);
+  if (readPrograms.size > keptPrograms) readPrograms.delete(readPrograms.keys().next().value ?? '');
+  return read.value;
 }

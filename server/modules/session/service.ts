@@ -7,7 +7,7 @@ import type { Database, Executor } from '../../db/connection.ts';
 import { people, sessions, shop } from '../../db/schema/index.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { readShop } from '../shop/repo.ts';
-import { hashPin, pinFits, waitAfter } from './pin.ts';
+import { hashPin, pinFits, waitAfter, waitUntilSql } from './pin.ts';
 import { personOf } from './who.ts';
 
 export async function sessionState(db: Executor, request: Request): Promise<SessionState> {
@@ -39,7 +39,7 @@ export async function hasOwner(db: Executor): Promise<boolean> {
 export async function signIn(db: Database, request: Request, personId: string, pin: string): Promise<void> {
   const [counted] = await db
     .update(people)
-    .set({ failedTries: sql`${people.failedTries} + 1` })
+    .set({ failedTries: sql`${people.failedTries} + 1`, waitUntil: waitUntilSql(people.failedTries) })
     .where(
       and(
         eq(people.id, personId),
@@ -57,12 +57,6 @@ export async function signIn(db: Database, request: Request, personId: string, p
     throw wrongPin();
   }
   const waitS = waitAfter(counted.tries);
-  if (waitS > 0) {
-    await db
-      .update(people)
-      .set({ waitUntil: sql`now() + make_interval(secs => ${waitS})` })
-      .where(eq(people.id, personId));
-  }
   if (counted.pinHash === null || !(await pinFits(counted.pinHash, pin))) throw wrongPin(waitS);
   await db.update(people).set({ failedTries: 0, waitUntil: null }).where(eq(people.id, personId));
   await begin(request, personId);

@@ -128,6 +128,7 @@ export const rowan: MachineResource = {
   id: 'rowan',
   version: 1,
   retired: false,
+  trouble: null,
   changedAt: when,
   changedBy: 'Teo Varnholt',
   standing: {

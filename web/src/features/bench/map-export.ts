@@ -1,5 +1,6 @@
 /** The map as a file: a drawing that stands by itself, or a table of its places. */
 import type { ZoneMap } from '@fox-tempo/core';
+import { csvOf } from '../../lib/csv.ts';
 import { colours, cssColour, type ColourName } from '../../ui/theme/colours.ts';
 import { height, width } from './map-frame.ts';
 
@@ -18,12 +19,12 @@ export function plainSvg(ground: SVGSVGElement | null, over: SVGSVGElement | nul
 }
 
 export function mapCsv(map: ZoneMap): string {
-  const rows = [`${map.x.axis},${map.y.axis},zone,shorts per s,drops per pulse,arc length (mm)`];
-  map.cells.forEach((cell, place) => {
-    if (!cell) return;
+  const heads = [map.x.axis, map.y.axis, 'zone', 'shorts per s', 'drops per pulse', 'arc length (mm)'];
+  const rows = map.cells.flatMap((cell, place) => {
+    if (!cell) return [];
     const x = map.x.from + (((place % map.count) + 0.5) / map.count) * (map.x.to - map.x.from);
     const y = map.y.from + ((Math.floor(place / map.count) + 0.5) / map.count) * (map.y.to - map.y.from);
-    rows.push(
+    return [
       [
         x.toFixed(3),
         y.toFixed(3),
@@ -31,8 +32,8 @@ export function mapCsv(map: ZoneMap): string {
         cell.shortsPerS.toFixed(1),
         cell.dropsPerPulse.toFixed(2),
         cell.arcLengthMm.toFixed(2),
-      ].join(','),
-    );
+      ],
+    ];
   });
-  return rows.join('\r\n');
+  return csvOf(heads, rows);
 }

@@ -114,7 +114,7 @@ describe('the map', () => {
   });
 
   it('goes out as a table of what was computed, and as one drawing without variables', () => {
-    const rows = mapCsv(map).split('\r\n');
+    const rows = mapCsv(map).trimEnd().split('\r\n');
     expect(rows).toHaveLength(1 + 15);
     expect(rows[1]).toBe('4.500,-3.000,crackle,20.0,1.00,3.00');
     shown(() => undefined);

@@ -1,4 +1,5 @@
 /** Current and voltage on one time axis, drops and shorts marked, the ghost's current behind, the moment as a line over both. */
+import { csvOf } from '../../lib/csv.ts';
 import { Box } from '@chakra-ui/react';
 import type { Simulation } from '@fox-tempo/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -124,7 +125,7 @@ export function TraceChart({
         height="288px"
         name="arc"
         label={`Current and voltage of the simulated arc over ${windowS * 1000} ms: mean ${metrics.meanCurrentA.toFixed(0)} A and ${metrics.meanVoltageV.toFixed(1)} V, ${data.drops.length} drops (dots), ${data.shorts.length} shorts (triangles)`}
-        csv={() => csvOf(simulation)}
+        csv={() => traceCsv(simulation)}
       />
       <Box
         ref={cursor}
@@ -170,18 +171,16 @@ function windowOf(simulation: Simulation, fromS: number) {
   };
 }
 
-function csvOf({ trace }: Simulation): string {
-  const rows = ['time (s),current (A),voltage (V),arc length (mm),extension (mm)'];
-  for (let at = 0; at < trace.timeS.length; at++) {
-    rows.push(
-      [
-        trace.timeS[at]?.toFixed(6),
-        trace.currentA[at]?.toFixed(1),
-        trace.voltageV[at]?.toFixed(2),
-        trace.arcLengthMm[at]?.toFixed(3),
-        trace.extensionMm[at]?.toFixed(3),
-      ].join(','),
-    );
-  }
-  return rows.join('\r\n');
+function traceCsv({ trace }: Simulation): string {
+  const figure = (list: ArrayLike<number>, at: number, digits: number) => (list[at] ?? 0).toFixed(digits);
+  return csvOf(
+    ['time (s)', 'current (A)', 'voltage (V)', 'arc length (mm)', 'extension (mm)'],
+    Array.from({ length: trace.timeS.length }, (_, at) => [
+      figure(trace.timeS, at, 6),
+      figure(trace.currentA, at, 1),
+      figure(trace.voltageV, at, 2),
+      figure(trace.arcLengthMm, at, 3),
+      figure(trace.extensionMm, at, 3),
+    ]),
+  );
 }

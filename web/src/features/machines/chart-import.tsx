@@ -1,7 +1,7 @@
 /** Chart lines from a CSV table: what it would add and every row that cannot be read, before anything is written. */
 import { Box } from '@chakra-ui/react';
-import { chartCsvExample, readChartCsv } from '@fox-tempo/contract';
-import { useMemo } from 'react';
+import { chartCsvExample, largestChartCsvBytes, readChartCsv } from '@fox-tempo/contract';
+import { useMemo, useState } from 'react';
 import { download } from '../../lib/download.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
@@ -20,6 +20,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
   const units = useSettings((state) => state.units);
   const [kept, keep] = useKeptText(`chart-csv/${machine.id}`);
   const text = kept ?? '';
+  const [tooLarge, setTooLarge] = useState<string | null>(null);
   const taken = useMemo(() => machine.file.chartLines.map((line) => line.number), [machine.file.chartLines]);
   const read = useMemo(() => (text.trim() === '' ? null : readChartCsv(text, taken, units)), [text, taken, units]);
   const canImport = read !== null && read.lines.length > 0 && !read.problems.some((problem) => problem.row === 0);
@@ -52,7 +53,11 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
           fontSize="13px"
           onChange={(event) => {
             const [file] = event.target.files ?? [];
-            if (file) void file.text().then((content) => keep(content));
+            if (!file) return;
+            // Asked before it is read: a wrong pick may have gigabytes.
+            const isTooLarge = file.size > largestChartCsvBytes;
+            setTooLarge(isTooLarge ? `${file.name} has ${(file.size / 1e6).toFixed(1)} MB` : null);
+            if (!isTooLarge) void file.text().then((content) => keep(content));
           }}
         />
         <Action
@@ -63,6 +68,11 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
           Save an example
         </Action>
       </Box>
+      {tooLarge !== null && (
+        <Notice level="refusal" word="Not read." urgent>
+          {tooLarge}; a table of chart lines has up to {largestChartCsvBytes / 1024 / 1024} MB.
+        </Notice>
+      )}
       {read && (
         <Box aria-live="polite">
           <Box fontWeight={600} mb="1">

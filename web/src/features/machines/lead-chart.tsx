@@ -1,5 +1,6 @@
 /** Lead resistance over time. */
 import type { LeadReadingRow } from '@fox-tempo/contract';
+import { csvOf } from '../../lib/csv.ts';
 import { useCallback } from 'react';
 import { axisLook, Chart, type Paint } from '../../ui/chart.tsx';
 
@@ -34,7 +35,10 @@ export function LeadChart({
       name={`leads-${machineName}`}
       label={`Resistance of leads, ${rows.length} readings from ${rows[0]?.mOhm ?? 0} to ${rows.at(-1)?.mOhm ?? 0} mΩ`}
       csv={() =>
-        ['time,resistance (mOhm),note', ...rows.map((row) => `${row.at},${row.mOhm},"${row.note}"`)].join('\r\n')
+        csvOf(
+          ['time', 'resistance (mOhm)', 'note'],
+          rows.map((row) => [row.at, row.mOhm, row.note]),
+        )
       }
     />
   );

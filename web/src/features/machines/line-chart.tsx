@@ -1,4 +1,5 @@
 /** A taught line: points as read, the fitted line through them, the model's own line beside it for comparison. */
+import { csvOf } from '../../lib/csv.ts';
 import { modelAmps, type ChartLine, type LineFit } from '@fox-tempo/core';
 import { useCallback, useMemo } from 'react';
 import { axisLook, Chart, type Paint } from '../../ui/chart.tsx';
@@ -63,10 +64,10 @@ export function LineFitChart({ line, fit }: { readonly line: ChartLine; readonly
       name={`line-${line.number}`}
       label={`Current against feed: ${fit.points.length} points, ${doubtful} doubtful, the fitted line solid, the model’s dashed`}
       csv={() =>
-        [
-          'feed (m/min),fitted (A),model (A)',
-          ...rows.map((row) => `${row.feed},${row.fitted ?? ''},${row.model}`),
-        ].join('\r\n')
+        csvOf(
+          ['feed (m/min)', 'fitted (A)', 'model (A)'],
+          rows.map((row) => [row.feed, row.fitted ?? '', row.model]),
+        )
       }
     />
   );

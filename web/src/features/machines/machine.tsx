@@ -79,6 +79,12 @@ function LoadedMachine({
         ]}
       />
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
+        {machine.trouble && (
+          <Notice level="refusal" word="Its file no longer passes." urgent>
+            What is shown is an outline. {machine.trouble.map((issue) => issue.message).join(' ')} The stored file is
+            kept; bring a mended one in under Shop, Files, or describe it anew here.
+          </Notice>
+        )}
         {machine.retired && (
           <Notice level="note" word="Out of use.">
             It is kept with all it holds, and not offered for new work.

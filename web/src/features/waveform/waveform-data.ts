@@ -1,5 +1,6 @@
 /** The fast pulse as a chart wants it: corner points, levels, and the moments at which drops leave. Times in ms, currents in A. */
 import { leadMs, pulseMeans, waveformPoints, type PulseResult } from '@fox-tempo/core';
+import { csvOf } from '../../lib/csv.ts';
 
 export interface WaveformData {
   readonly points: readonly (readonly [timeMs: number, currentA: number])[];
@@ -34,8 +35,9 @@ export function waveformData(pulse: PulseResult, periods = 3): WaveformData {
 
 /** One row per corner, for a spreadsheet. */
 export function waveformCsv({ points }: WaveformData): string {
-  return ['timeMs,currentA', ...points.map(([time, current]) => `${time.toFixed(4)},${current.toFixed(2)}`), ''].join(
-    '\r\n',
+  return csvOf(
+    ['timeMs', 'currentA'],
+    points.map(([time, current]) => [time.toFixed(4), current.toFixed(2)]),
   );
 }
 

@@ -1,0 +1,139 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import request from 'supertest';
+import type { SessionState } from '@fox-tempo/contract';
+import { people as demoPeople } from '../../db/demo/shop.ts';
+import { openTestApp } from '../../testing/test-app.ts';
+import { waitAfter } from './pin.ts';
+import { renewOwnerCode } from './service.ts';
+
+let test: Awaited<ReturnType<typeof openTestApp>>;
+beforeAll(async () => {
+  test = await openTestApp({ limits: { perMinute: 10_000, signInsPerMinute: 10_000 } });
+});
+afterAll(() => test.close());
+
+const pinOf = (id: string) => demoPeople.find((person) => person.id === id)!.pin;
+const signIn = (personId: string, pin: string, agent = request.agent(test.app)) =>
+  agent.post('/api/session').send({ personId, pin });
+
+describe('signing in', () => {
+  it('works by name and PIN, and every answer says who is here', async () => {
+    const agent = request.agent(test.app);
+    const before = (await agent.get('/api/session').expect(200)).body as SessionState;
+    expect(before).toMatchObject({ me: null, shop: { name: 'Marrowby Cartworks', demo: true }, needsOwner: false });
+    expect(before.people.map((person) => person.role).sort()).toEqual(['lead', 'office', 'owner', 'welder']);
+    expect(JSON.stringify(before)).not.toMatch(/argon|pinHash/);
+    const { body, headers } = await signIn('teo-varnholt', pinOf('teo-varnholt'), agent).expect(200);
+    expect(body.me).toEqual({ id: 'teo-varnholt', name: 'Teo Varnholt', role: 'welder' });
+    const [cookie = ''] = headers['set-cookie'] as unknown as string[];
+    expect(cookie).toMatch(/^tempo=.*HttpOnly.*SameSite=Strict/);
+    await agent.get('/api/seams').expect(200);
+    await agent.delete('/api/session').expect(200);
+    await agent.get('/api/seams').expect(401);
+  });
+
+  it('gives a new session each time: one that was planted is worth nothing', async () => {
+    const agent = request.agent(test.app);
+    const cookieOf = async (id: string) =>
+      String((await signIn(id, pinOf(id), agent).expect(200)).headers['set-cookie']).split(';')[0];
+    const first = await cookieOf('teo-varnholt');
+    const second = await cookieOf('ilse-brandokor');
+    expect(second).not.toBe(first);
+    await request(test.app).get('/api/seams').set('cookie', first!).expect(401);
+  });
+
+  it('makes wrong tries wait longer and longer, also when many come at once', async () => {
+    const many = await Promise.all(Array.from({ length: 12 }, () => signIn('corvin-dellamaar', '0000')));
+    const counts = many.reduce<Record<number, number>>(
+      (sum, { status }) => ({ ...sum, [status]: (sum[status] ?? 0) + 1 }),
+      {},
+    );
+    // Five are looked at, the others have to wait.
+    expect(counts).toEqual({ 401: 5, 429: 7 });
+    // The right PIN has to wait as well, or the wait would tell it apart.
+    const right = await signIn('corvin-dellamaar', pinOf('corvin-dellamaar')).expect(429);
+    expect(right.body.waitS).toBeGreaterThan(0);
+    expect(Number(right.headers['retry-after'])).toBe(right.body.waitS);
+    await test.connection.pool.query(
+      `update people set wait_until = now() - interval '1 s' where id = 'corvin-dellamaar'`,
+    );
+    await signIn('corvin-dellamaar', pinOf('corvin-dellamaar')).expect(200);
+    expect([4, 5, 6, 9, 40].map(waitAfter)).toEqual([0, 5, 10, 80, 900]);
+  });
+
+  it('says nothing about who exists', async () => {
+    const nobody = await signIn('nobody-here', '1234').expect(401);
+    const wrong = await signIn('mirja-keskalo', '0000').expect(401);
+    expect(nobody.body).toEqual(wrong.body);
+  });
+
+  it('changes one’s own PIN, and ends the other sessions of that person', async () => {
+    const [here, elsewhere] = [request.agent(test.app), request.agent(test.app)];
+    await signIn('mirja-keskalo', pinOf('mirja-keskalo'), here).expect(200);
+    await signIn('mirja-keskalo', pinOf('mirja-keskalo'), elsewhere).expect(200);
+    await here.put('/api/session/pin').send({ oldPin: '9999', pin: '4711' }).expect(401);
+    await here
+      .put('/api/session/pin')
+      .send({ oldPin: pinOf('mirja-keskalo'), pin: '471188' })
+      .expect(200);
+    await here.get('/api/seams').expect(200);
+    await elsewhere.get('/api/seams').expect(401);
+    await signIn('mirja-keskalo', '471188').expect(200);
+  });
+});
+
+describe('the gate', () => {
+  const write = (headers: Record<string, string>) =>
+    request(test.app).post('/api/session').set(headers).send({ personId: 'teo-varnholt', pin: '0' });
+
+  it('refuses writes from other pages', async () => {
+    const foreign: Record<string, string>[] = [
+      { origin: 'https://elsewhere.example' },
+      { origin: 'null' },
+      { 'sec-fetch-site': 'cross-site' },
+    ];
+    for (const headers of foreign) {
+      const { status, body } = await write(headers);
+      expect([status, body.type]).toEqual([403, '/problems/cross-site']);
+    }
+  });
+
+  it('answers under its own names only', async () => {
+    const { status, body } = await request(test.app).get('/api/health').set('host', 'rebound.example:4180');
+    expect([status, body.type]).toEqual([421, '/problems/wrong-host']);
+    await request(test.app).get('/api/health').set('host', 'localhost:4180').expect(200);
+  });
+
+  it('holds more tries than a person makes', async () => {
+    const strict = await openTestApp({
+      url: test.url,
+      seeded: false,
+      limits: { perMinute: 1000, signInsPerMinute: 3 },
+    });
+    const tries = [];
+    for (let at = 0; at < 5; at++)
+      tries.push((await request(strict.app).post('/api/session').send({ personId: 'x', pin: '1111' })).status);
+    expect(tries).toEqual([401, 401, 401, 429, 429]);
+    await strict.close();
+  });
+});
+
+describe('a shop without people', () => {
+  it('gets its owner by the one-time code, once', async () => {
+    const fresh = await openTestApp({ seeded: false });
+    const code = (await renewOwnerCode(fresh.connection.db))!;
+    expect(code).toMatch(/^[A-Z2-9]{4}-[A-Z2-9]{4}-[A-Z2-9]{4}$/);
+    const state = (await request(fresh.app).get('/api/session')).body as SessionState;
+    expect(state).toMatchObject({ needsOwner: true, people: [], shop: { demo: false } });
+    const make = (body: object) => request.agent(fresh.app).post('/api/session/owner').send(body);
+    await make({ code: 'AAAA-BBBB-CCCC', name: 'Odd Guess', pin: '1234' }).expect(401);
+    const made = await make({ code: code.toLowerCase(), name: 'Runa Feldhar', pin: '70707' }).expect(201);
+    expect(made.body.me).toMatchObject({ name: 'Runa Feldhar', role: 'owner' });
+    await make({ code, name: 'Second One', pin: '1234' }).expect(403);
+    expect(await renewOwnerCode(fresh.connection.db)).toBeUndefined();
+    // No demo shop, no visitors.
+    const id = (made.body as SessionState).people[0]!.id;
+    await request(fresh.app).post('/api/session/demo').send({ personId: id }).expect(403);
+    await fresh.close();
+  });
+});

@@ -5,6 +5,6 @@ import type { z } from 'zod';
 export interface Verb {
   readonly summary: string;
   readonly input: z.ZodType;
-  /** Parses, computes; every issue at once. */
-  run(input: unknown): Outcome<unknown>;
+  /** Parses, computes; every issue at once. What takes long looks now and then whether anybody still waits. */
+  run(input: unknown, isAwaited?: () => boolean): Outcome<unknown>;
 }

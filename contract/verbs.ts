@@ -1,13 +1,13 @@
 /** The computations by their verb: shape of the question, and the core's answer. One table for the command line, the API and the worker. */
 import {
   bead,
+  beginSimulation,
   calibrate,
   doublePulse,
   failure,
   heat,
   melt,
   planSeam,
-  simulate,
   solvePulse,
   success,
   type Outcome,
@@ -28,13 +28,17 @@ import { readDialsVerb, translateVerb } from './machine-verbs.ts';
 import { parseWith } from './issues.ts';
 import { sequenceVerb } from './sequence-verb.ts';
 
-function verb<S extends z.ZodType>(summary: string, input: S, compute: (value: z.output<S>) => Outcome<unknown>): Verb {
+function verb<S extends z.ZodType>(
+  summary: string,
+  input: S,
+  compute: (value: z.output<S>, isAwaited: () => boolean) => Outcome<unknown>,
+): Verb {
   return {
     summary,
     input,
-    run(value) {
+    run(value, isAwaited = () => true) {
       const parsed = parseWith(input, value);
-      return parsed.ok ? compute(parsed.value) : failure(...parsed.issues);
+      return parsed.ok ? compute(parsed.value, isAwaited) : failure(...parsed.issues);
     },
   };
 }
@@ -42,10 +46,21 @@ function verb<S extends z.ZodType>(summary: string, input: S, compute: (value: z
 /** Rows of a trace handed out; a screen shows fewer, a spreadsheet takes them. */
 const traceRows = 4000;
 
-function runSimulation({ trace: wantsTrace, ...input }: z.output<typeof simulateInput>): Outcome<unknown> {
-  const result = simulate(input, wantsTrace ? Math.max(input.seconds / traceRows, 5e-5) : 0);
-  if (!result.ok) return result;
-  const { metrics, transferMode, words, startStop, trace } = result.value;
+/** Simulated seconds between two looks whether the asker is still there: some ten milliseconds of work. */
+const sliceS = 2;
+
+function runSimulation(
+  { trace: wantsTrace, ...input }: z.output<typeof simulateInput>,
+  isAwaited: () => boolean,
+): Outcome<unknown> {
+  const begun = beginSimulation(input, wantsTrace ? Math.max(input.seconds / traceRows, 5e-5) : 0);
+  if (!begun.ok) return begun;
+  const simulation = begun.value;
+  while (simulation.doneS < simulation.totalS) {
+    if (!isAwaited()) return failure({ path: '', code: 'cancelled', message: 'Nobody waits for this simulation.' });
+    simulation.step(sliceS);
+  }
+  const { metrics, transferMode, words, startStop, trace } = simulation.finish();
   const rows = Array.from(trace.timeS, (timeS, at) => ({
     timeS,
     currentA: trace.currentA[at],

@@ -3,6 +3,10 @@ import { cardDocument, type CardContent } from '../modules/cards/card-document.t
 import { renderPdf } from '../modules/cards/pdf.ts';
 import type { TaskAnswer } from './task.ts';
 
-export default async function run({ card }: { readonly card: CardContent }): Promise<TaskAnswer> {
+export default async function run({
+  task: { card },
+}: {
+  readonly task: { readonly card: CardContent };
+}): Promise<TaskAnswer> {
   return { bytes: await renderPdf(cardDocument(card)) };
 }

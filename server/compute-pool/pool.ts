@@ -7,6 +7,8 @@ import type { Task, TaskAnswer } from './task.ts';
 
 /** Waiting tasks beyond which a question is refused at once instead of answered late. */
 const mostWaiting = 64;
+/** A task that takes longer has lost its way, ms. */
+const longestMs = 60_000;
 /** Largest answer, bytes; more is asked for in pieces. */
 const largestAnswer = 4 * 1024 * 1024;
 
@@ -33,19 +35,31 @@ export function createComputePool(): ComputePool {
       maxQueue: mostWaiting,
       idleTimeout: 60_000,
     }));
+
+  /** A client that leaves is told to the thread, which then stops by itself: a thread that is ended takes half a second to begin anew. */
+  async function answerOf(task: Task, signal: AbortSignal | undefined): Promise<TaskAnswer> {
+    const left = new Int32Array(new SharedArrayBuffer(4));
+    const leave = () => Atomics.store(left, 0, 1);
+    signal?.addEventListener('abort', leave, { once: true });
+    try {
+      return (await open().run(
+        { task, left },
+        { filename: task.kind === 'card' ? cardFile : usualFile, signal: AbortSignal.timeout(longestMs) },
+      )) as TaskAnswer;
+    } catch (error) {
+      if (error instanceof Error && /queue is at limit/i.test(error.message))
+        throw new HttpProblem('busy', 'Many computations wait already; try again in a moment.', { waitS: 2 });
+      if (error instanceof Error && error.name === 'AbortError')
+        throw new HttpProblem('busy', `This took longer than ${longestMs / 1000} s and was ended.`);
+      throw error;
+    } finally {
+      signal?.removeEventListener('abort', leave);
+    }
+  }
+
   return {
     async run(task, signal) {
-      let answer: TaskAnswer;
-      try {
-        answer = (await open().run(task, {
-          filename: task.kind === 'card' ? cardFile : usualFile,
-          ...(signal ? { signal } : {}),
-        })) as TaskAnswer;
-      } catch (error) {
-        if (error instanceof Error && /queue is at limit/i.test(error.message))
-          throw new HttpProblem('busy', 'Many computations wait already; try again in a moment.', { waitS: 2 });
-        throw error;
-      }
+      const answer = await answerOf(task, signal);
       if ('issues' in answer) throw invalidInput(answer.issues);
       if (answer.bytes.length > largestAnswer) {
         throw invalidInput([

@@ -11,9 +11,12 @@ export type Task = ThreadTask | { readonly kind: 'card'; readonly card: CardCont
 
 export type TaskAnswer = { readonly bytes: Uint8Array } | { readonly issues: readonly Issue[] };
 
-export default function run(task: ThreadTask): TaskAnswer {
+/** `left` holds 1 once nobody waits for the answer; it is shared with the thread that asked. */
+export default function run({ task, left }: { readonly task: ThreadTask; readonly left: Int32Array }): TaskAnswer {
+  const isAwaited = () => Atomics.load(left, 0) === 0;
+  if (!isAwaited()) return { issues: [] };
   if (task.kind === 'map-row') return json(mapRow(task.job, task.row));
-  const outcome = verbs[task.verb].run(task.input);
+  const outcome = verbs[task.verb].run(task.input, isAwaited);
   return outcome.ok ? json(outcome.value) : { issues: outcome.issues };
 }
 

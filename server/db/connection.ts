@@ -28,6 +28,8 @@ export function connect(url: string): Connection {
     // The server's own limit is worth nothing when the server is what hangs.
     query_timeout: 15_000,
     keepAlive: true,
+    // Named questions are planned once for each connection, not five times first.
+    options: '-c plan_cache_mode=force_generic_plan',
   });
   // The pool hears idle connections only; one that is lost in the middle of a transaction would end the process.
   pool.on('connect', (client) =>

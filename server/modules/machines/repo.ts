@@ -7,8 +7,10 @@ import {
   type MachineStanding,
   type Page,
 } from '@fox-tempo/contract';
-import { asc, eq, sql } from 'drizzle-orm';
+import { asc, eq, inArray, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
+import { prepared } from '../../db/prepared.ts';
+import { createRowCache } from '../../db/row-cache.ts';
 import { machines, people } from '../../db/schema/index.ts';
 import { toPage, type PageRequest } from '../../http/paging.ts';
 import { isoTime } from '../../http/timestamp.ts';
@@ -16,38 +18,48 @@ import { isoTime } from '../../http/timestamp.ts';
 const columns = {
   id: machines.id,
   version: machines.version,
-  file: machines.file,
   standing: machines.standing,
   retired: machines.retired,
   changedAt: machines.changedAt,
   changedBy: people.name,
 };
 
-/** In use first, then by name. */
-export async function listMachines(db: Executor, { limit, after }: PageRequest): Promise<Page<MachineResource>> {
-  const key = sql<string>`(case when ${machines.retired} then '1' else '0' end) || ${machines.name}`;
-  const rows = await db
-    .select({ ...columns, key })
+const listKey = sql<string>`(case when ${machines.retired} then '1' else '0' end) || ${machines.name}`;
+const pageOfMachines = prepared('machines_page', (db) =>
+  db
+    .select({ ...columns, key: listKey })
     .from(machines)
     .innerJoin(people, eq(people.id, machines.changedBy))
-    .where(after && sql`${key} > ${after[0]}`)
-    .orderBy(asc(key))
-    .limit(limit + 1);
+    .where(sql`${listKey} > ${sql.placeholder('after')}`)
+    .orderBy(asc(listKey))
+    .limit(sql.placeholder('rows')),
+);
+const oneMachine = prepared('machine_one', (db) =>
+  db
+    .select(columns)
+    .from(machines)
+    .innerJoin(people, eq(people.id, machines.changedBy))
+    .where(eq(machines.id, sql.placeholder('id'))),
+);
+
+/** In use first, then by name. */
+export async function listMachines(db: Executor, { limit, after }: PageRequest): Promise<Page<MachineResource>> {
+  const rows = await pageOfMachines(db).execute({ after: after?.[0] ?? '', rows: limit + 1 });
+  const resources = await toResources(
+    db,
+    rows.map(({ key: _key, ...row }) => row),
+  );
   return toPage(
-    rows,
+    rows.map((row, at) => ({ row, resource: resources[at] as MachineResource })),
     limit,
-    (row) => [row.key, row.id],
-    ({ key: _key, ...row }) => toResource(row),
+    ({ row }) => [row.key, row.id],
+    ({ resource }) => resource,
   );
 }
 
 export async function findMachine(db: Executor, id: string): Promise<MachineResource | undefined> {
-  const [row] = await db
-    .select(columns)
-    .from(machines)
-    .innerJoin(people, eq(people.id, machines.changedBy))
-    .where(eq(machines.id, id));
-  return row && toResource(row);
+  const [row] = await oneMachine(db).execute({ id });
+  return row && (await toResources(db, [row]))[0];
 }
 
 /** Locks the row for the rest of the transaction; its version, or undefined when there is none. */
@@ -88,35 +100,37 @@ function columnsOf(file: MachineFile) {
   return { name: file.name, place: file.place, peakCurrentA: file.limits.peakCurrentA, file };
 }
 
-type Row = Omit<MachineResource, 'file' | 'standing' | 'trouble'> & {
-  readonly file: unknown;
-  readonly standing: unknown;
-};
+type Row = Omit<MachineResource, 'file' | 'standing' | 'trouble'> & { readonly standing: unknown };
+type ReadFile = Pick<MachineResource, 'file' | 'trouble'>;
 
-/** Rows written by an older version are brought up as they are read; one that passes no more is shown as such and breaks no list. */
-function toResource(row: Row): MachineResource {
-  const { file, trouble } = readFileOf(row);
-  return { ...row, file, trouble, standing: readStanding(row.standing), changedAt: isoTime(row.changedAt) };
+/** A described machine has hundreds of checks: its file is read once for each version. */
+const kept = createRowCache<ReadFile>(400);
+const keyOf = ({ id, version, changedAt }: Pick<Row, 'id' | 'version' | 'changedAt'>) =>
+  `${id} ${version} ${changedAt}`;
+
+/** One that passes no more is shown as such and breaks no list. */
+async function toResources(db: Executor, rows: readonly Row[]): Promise<MachineResource[]> {
+  const files = await kept.get(rows.map(keyOf), async (missing) => {
+    const ids = rows.filter((row) => missing.includes(keyOf(row))).map((row) => row.id);
+    const whole = await db
+      .select({ id: machines.id, version: machines.version, changedAt: machines.changedAt, file: machines.file })
+      .from(machines)
+      .where(inArray(machines.id, ids));
+    return new Map(whole.map((row) => [keyOf(row), readFileOf(row.id, row.file)]));
+  });
+  return rows.map((row) => ({
+    ...row,
+    // Changed between the two questions: read as an outline once, whole at the next look.
+    ...(files.get(keyOf(row)) ?? readFileOf(row.id, null)),
+    standing: readStanding(row.standing),
+    changedAt: isoTime(row.changedAt),
+  }));
 }
 
-interface ReadFile {
-  readonly file: MachineFile;
-  readonly trouble: MachineResource['trouble'];
-}
-/** Files read once for each version: a described machine has hundreds of checks. */
-const readFiles = new Map<string, ReadFile>();
-const keptFiles = 400;
-
-function readFileOf({ id, version, changedAt, file }: Row): ReadFile {
-  const key = `${id} ${version} ${changedAt}`;
-  const known = readFiles.get(key);
-  if (known) return known;
+/** Rows written by an older version are brought up as they are read. */
+function readFileOf(id: string, file: unknown): ReadFile {
   const read = readMachineFile(file);
-  const result = read.ok
+  return read.ok
     ? { file: read.value, trouble: null }
     : { file: outlineOf(file, id), trouble: read.issues.map((issue) => ({ ...issue })) };
-  readFiles.set(key, result);
-  // The oldest goes; a map keeps the order of insertion.
-  if (readFiles.size > keptFiles) readFiles.delete(readFiles.keys().next().value ?? '');
-  return result;
 }

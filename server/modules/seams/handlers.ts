@@ -1,5 +1,6 @@
 import type { Handlers } from '../../http/doors.ts';
-import { listRevisions, listSeams } from './repo.ts';
+import { listSeams } from './repo.ts';
+import { listRevisions } from './revisions.ts';
 import {
   copySeam,
   createSeam,

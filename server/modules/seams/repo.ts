@@ -1,22 +1,13 @@
-/** Seams, their programs and revisions in the database; the only file of this module that knows tables. */
-import {
-  programChoice,
-  readProgramFile,
-  type Page,
-  type ProgramChoice,
-  type ProgramFile,
-  type Revision,
-  type RevisionUse,
-  type SeamResource,
-  type SeamSpec,
-} from '@fox-tempo/contract';
-import { and, asc, desc, eq, gt, inArray, isNull, lt, or, sql } from 'drizzle-orm';
+/** Seams in the database, each with its newest revision and what was signed about it. */
+import type { Page, Revision, SeamResource, SeamSpec } from '@fox-tempo/contract';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Executor } from '../../db/connection.ts';
+import { prepared } from '../../db/prepared.ts';
 import { observations, parts, people, programRevisions, programs, seams } from '../../db/schema/index.ts';
 import { toPage, type PageRequest } from '../../http/paging.ts';
 import { isoTime } from '../../http/timestamp.ts';
-import { contentHash } from './use.ts';
+import { readRevisions, revisionKeyColumns } from './revisions.ts';
 
 const creators = alias(people, 'creators');
 const changers = alias(people, 'changers');
@@ -31,7 +22,7 @@ function seamQuery(db: Executor) {
       partName: parts.name,
       createdBy: creators.name,
       changedBy: changers.name,
-      revision: programRevisions,
+      revision: revisionKeyColumns,
       revisionBy: authors.name,
     })
     .from(seams)
@@ -45,34 +36,41 @@ function seamQuery(db: Executor) {
 
 type Row = Awaited<ReturnType<typeof seamQuery>>[number];
 
-/** Seams in the order they were described; deleted ones are left out. */
-export async function listSeams(db: Executor, { limit, after }: PageRequest): Promise<Page<SeamResource>> {
-  const since = sql`${after?.[0] ?? ''}::timestamptz`;
-  const rows = await seamQuery(db)
+const pageOfSeams = prepared('seams_page', (db) =>
+  seamQuery(db)
     .where(
       and(
         eq(seams.deleted, false),
-        after && or(gt(seams.createdAt, since), and(eq(seams.createdAt, since), gt(seams.id, after[1]))),
+        sql`(${seams.createdAt}, ${seams.id}) > (${sql.placeholder('since')}::timestamptz, ${sql.placeholder('id')})`,
       ),
     )
     .orderBy(asc(seams.createdAt), asc(seams.id))
-    .limit(limit + 1);
-  const marks = await marksOf(
-    db,
-    rows.slice(0, limit).map(({ seam }) => seam.id),
-  );
+    .limit(sql.placeholder('rows')),
+);
+const oneSeam = prepared('seam_one', (db) => seamQuery(db).where(eq(seams.id, sql.placeholder('id'))));
+const seamsOn = prepared('seams_of_part', (db) =>
+  seamQuery(db)
+    .where(and(eq(seams.partId, sql.placeholder('partId')), eq(seams.deleted, false)))
+    .orderBy(asc(seams.createdAt), asc(seams.id)),
+);
+
+/** Seams in the order they were described; deleted ones are left out. */
+export async function listSeams(db: Executor, { limit, after }: PageRequest): Promise<Page<SeamResource>> {
+  const [since, id] = after ?? ['-infinity', ''];
+  const rows = await pageOfSeams(db).execute({ since, id, rows: limit + 1 });
+  const resources = await toResources(db, rows);
   return toPage(
-    rows,
+    rows.map((row, at) => ({ row, resource: resources[at] as SeamResource })),
     limit,
-    (row) => [row.seam.createdAt, row.seam.id],
-    (row) => toResource(row, marks),
+    ({ row }) => [row.seam.createdAt, row.seam.id],
+    ({ resource }) => resource,
   );
 }
 
 /** Deleted ones too, and said so. */
 export async function findSeam(db: Executor, id: string): Promise<SeamResource | undefined> {
-  const [row] = await seamQuery(db).where(eq(seams.id, id));
-  return row && toResource(row, await marksOf(db, [id]));
+  const [row] = await oneSeam(db).execute({ id });
+  return row && (await toResources(db, [row]))[0];
 }
 
 /** The seam's version, with its row locked until the transaction ends. */
@@ -111,109 +109,27 @@ export async function changeSeam(
     .where(eq(seams.id, id));
 }
 
-export function programIdOf(seamId: string): string {
-  return `program-${seamId}`.slice(0, 64);
-}
-
-/** Appends the next revision, making the program at the first one. */
-export async function appendRevision(
-  db: Executor,
-  seamId: string,
-  content: {
-    readonly spec: SeamSpec;
-    readonly choice: ProgramChoice;
-    readonly program: ProgramFile;
-    readonly use: RevisionUse | null;
-    readonly contentHash: string;
-  },
-  authorId: string,
-): Promise<void> {
-  const programId = programIdOf(seamId);
-  await db
-    .insert(programs)
-    .values({ id: programId, seamId, createdBy: authorId, changedBy: authorId })
-    .onConflictDoUpdate({
-      target: programs.seamId,
-      set: { version: sql`${programs.version} + 1`, changedAt: sql`now()`, changedBy: authorId },
-    });
-  const [last] = await db
-    .select({ number: programRevisions.number })
-    .from(programRevisions)
-    .where(eq(programRevisions.programId, programId))
-    .orderBy(desc(programRevisions.number))
-    .limit(1);
-  await db
-    .insert(programRevisions)
-    .values({ programId, number: (last?.number ?? 0) + 1, ...content, createdBy: authorId });
-}
-
-/** Revisions, the newest first. */
-export async function listRevisions(
-  db: Executor,
-  seamId: string,
-  { limit, after }: PageRequest,
-): Promise<Page<Revision>> {
-  const rows = await db
-    .select({ revision: programRevisions, by: authors.name })
-    .from(programRevisions)
-    .innerJoin(programs, eq(programs.id, programRevisions.programId))
-    .innerJoin(authors, eq(authors.id, programRevisions.createdBy))
-    .where(and(eq(programs.seamId, seamId), after && lt(programRevisions.number, sql`${after[0]}::int`)))
-    .orderBy(desc(programRevisions.number))
-    .limit(limit + 1);
-  return toPage(
-    rows,
-    limit,
-    ({ revision }) => [String(revision.number), revision.programId],
-    ({ revision, by }) => toRevision(revision, by),
-  );
-}
-
-export async function findRevision(db: Executor, seamId: string, number: number): Promise<Revision | undefined> {
-  const [row] = await db
-    .select({ revision: programRevisions, by: authors.name })
-    .from(programRevisions)
-    .innerJoin(programs, eq(programs.id, programRevisions.programId))
-    .innerJoin(authors, eq(authors.id, programRevisions.createdBy))
-    .where(and(eq(programs.seamId, seamId), eq(programRevisions.number, number)));
-  return row && toRevision(row.revision, row.by);
-}
-
-/** Rows older than the stored figures: filled once, from what they hold themselves. */
-export async function fillMissingUse(
-  db: Executor,
-  useFor: (revision: Revision) => RevisionUse | null,
-): Promise<number> {
-  const rows = await db
-    .select({ revision: programRevisions, by: authors.name })
-    .from(programRevisions)
-    .innerJoin(authors, eq(authors.id, programRevisions.createdBy))
-    .where(isNull(programRevisions.contentHash));
-  for (const { revision, by } of rows) {
-    const brought = toRevision(revision, by);
-    await db
-      .update(programRevisions)
-      .set({ use: useFor(brought), contentHash: contentHash(brought.program) })
-      .where(and(eq(programRevisions.programId, revision.programId), eq(programRevisions.number, revision.number)));
-  }
-  return rows.length;
-}
-
 interface Marks {
   readonly locks: Map<string, SeamResource['lock']>;
   readonly issued: Map<string, SeamResource['issued']>;
 }
 
+const signedOn = prepared('seams_signed', (db) =>
+  db
+    .select({ row: observations, by: authors.name })
+    .from(observations)
+    .innerJoin(authors, eq(authors.id, observations.recordedBy))
+    .where(
+      and(sql`${observations.seamId} = any(${sql.placeholder('ids')})`, inArray(observations.kind, ['lock', 'issue'])),
+    )
+    .orderBy(asc(observations.row)),
+);
+
 /** Locks and issued references as their newest observations say. */
 async function marksOf(db: Executor, ids: readonly string[]): Promise<Marks> {
   const marks: Marks = { locks: new Map(), issued: new Map() };
   if (ids.length === 0) return marks;
-  const rows = await db
-    .select({ row: observations, by: authors.name })
-    .from(observations)
-    .innerJoin(authors, eq(authors.id, observations.recordedBy))
-    .where(and(inArray(observations.seamId, [...ids]), inArray(observations.kind, ['lock', 'issue'])))
-    .orderBy(asc(observations.row));
+  const rows = await signedOn(db).execute({ ids: [...ids] });
   for (const { row, by } of rows) {
     const seamId = row.seamId ?? '';
     const { reason, locked } = row.body as { reason: string; locked?: boolean };
@@ -235,7 +151,11 @@ function toColumns(spec: SeamSpec) {
   return { ...rest, thickness1Mm: thicknessesMm[0], thickness2Mm: thicknessesMm[1] };
 }
 
-function toResource({ seam, partName, createdBy, changedBy, revision, revisionBy }: Row, marks: Marks): SeamResource {
+function toResource(
+  { seam, partName, createdBy, changedBy }: Row,
+  revision: Revision | null,
+  marks: Marks,
+): SeamResource {
   return {
     id: seam.id,
     partId: seam.partId,
@@ -253,8 +173,8 @@ function toResource({ seam, partName, createdBy, changedBy, revision, revisionBy
       lengthMm: seam.lengthMm,
       travelMmPerMin: seam.travelMmPerMin,
     },
-    choice: revision ? programChoice.parse(revision.choice) : null,
-    revision: revision && revisionBy !== null ? toRevision(revision, revisionBy) : null,
+    choice: revision?.choice ?? null,
+    revision,
     lock: marks.locks.get(seam.id) ?? null,
     issued: marks.issued.get(seam.id) ?? [],
     deleted: seam.deleted,
@@ -265,45 +185,24 @@ function toResource({ seam, partName, createdBy, changedBy, revision, revisionBy
   };
 }
 
-function toRevision(row: typeof programRevisions.$inferSelect, by: string): Revision {
-  const { number, spec, choice, use, contentHash: hash, createdAt } = row;
-  const program = programOf(row);
-  return {
-    number,
-    spec,
-    choice: programChoice.parse(choice),
-    program,
-    use,
-    contentHash: hash,
-    createdAt: isoTime(createdAt),
-    createdBy: by,
-  };
+/** Rows with their newest revisions and marks, in their order. */
+async function toResources(db: Executor, rows: readonly Row[]): Promise<SeamResource[]> {
+  const keys = rows.flatMap(({ revision, revisionBy }) =>
+    revision && revisionBy !== null ? [{ ...revision, by: revisionBy }] : [],
+  );
+  const [revisions, marks] = await Promise.all([
+    readRevisions(db, keys),
+    marksOf(
+      db,
+      rows.map(({ seam }) => seam.id),
+    ),
+  ]);
+  const newest = new Map(keys.map((key, at) => [key.programId, revisions[at] ?? null]));
+  return rows.map((row) => toResource(row, newest.get(row.revision?.programId ?? '') ?? null, marks));
 }
 
 /** Every seam of a part, in the order they were described. */
 export async function seamsOfPart(db: Executor, partId: string): Promise<SeamResource[]> {
-  const rows = await seamQuery(db)
-    .where(and(eq(seams.partId, partId), eq(seams.deleted, false)))
-    .orderBy(asc(seams.createdAt), asc(seams.id));
-  const marks = await marksOf(
-    db,
-    rows.map(({ seam }) => seam.id),
-  );
-  return rows.map((row) => toResource(row, marks));
-}
-
-/** Programs read once: a revision never changes. */
-const readPrograms = new Map<string, ProgramFile>();
-const keptPrograms = 3000;
-
-/** Rows written by an older version are brought up as they are read. */
-function programOf({ programId, number, createdAt, program }: typeof programRevisions.$inferSelect): ProgramFile {
-  const key = `${programId} ${number} ${createdAt}`;
-  const known = readPrograms.get(key);
-  if (known) return known;
-  const read = readProgramFile(program);
-  if (!read.ok) throw new Error(`revision ${number} of ${programId} holds an unreadable program`);
-  readPrograms.set(key, read.value);
-  if (readPrograms.size > keptPrograms) readPrograms.delete(readPrograms.keys().next().value ?? '');
-  return read.value;
+  const rows = await seamsOn(db).execute({ partId });
+  return toResources(db, rows);
 }

@@ -18,7 +18,8 @@ import { requireMachine } from '../machines/service.ts';
 import { addObservation } from '../observations/repo.ts';
 import { requirePart } from '../parts/service.ts';
 import type { SignedIn } from '../session/who.ts';
-import { appendRevision, changeSeam, findRevision, findSeam, insertSeam, lockSeam, updateSeam } from './repo.ts';
+import { changeSeam, findSeam, insertSeam, lockSeam, updateSeam } from './repo.ts';
+import { appendRevision, findRevision } from './revisions.ts';
 import { contentHash, useFor } from './use.ts';
 
 export async function requireSeam(db: Executor, id: string): Promise<SeamResource> {

@@ -3,6 +3,7 @@ import connectPgSimple from 'connect-pg-simple';
 import type { RequestHandler } from 'express';
 import session from 'express-session';
 import type pg from 'pg';
+import type { SignedIn } from './who.ts';
 
 export const cookieName = 'tempo';
 /** A shift with its overtime, h. */
@@ -13,9 +14,28 @@ export interface SessionStore {
   close(): void;
 }
 
+/** Reads a session and who it belongs to in one question: both are asked for at every request. */
+function storeWithPerson(pool: pg.Pool) {
+  return class extends connectPgSimple(session) {
+    override get(sid: string, done: (error: unknown, found?: session.SessionData | null) => void): void {
+      pool
+        .query<{ sess: session.SessionData; me: SignedIn | null }>({
+          name: 'session_with_person',
+          text: `select s.sess, case when p.id is null then null else json_build_object('id', p.id, 'name', p.name, 'role', p.role) end as me
+           from sessions s left join people p on p.id = s.sess->>'personId' and not p.retired
+           where s.sid = $1 and s.expire > now()`,
+          values: [sid],
+        })
+        .then(
+          ({ rows: [row] }) => done(null, row ? { ...row.sess, ...(row.me ? { me: row.me } : {}) } : null),
+          (error: unknown) => done(error),
+        );
+    }
+  };
+}
+
 export function sessionStore(pool: pg.Pool, secret: string, prunes: boolean): SessionStore {
-  const Store = connectPgSimple(session);
-  const store = new Store({
+  const store = new (storeWithPerson(pool))({
     pool,
     tableName: 'sessions',
     createTableIfMissing: false,

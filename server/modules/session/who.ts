@@ -14,12 +14,15 @@ export interface SignedIn {
 declare module 'express-session' {
   interface SessionData {
     personId: string;
+    /** As the database had the person when the session was read for this request; never written. */
+    me?: SignedIn;
   }
 }
 
 export async function personOf(db: Executor, request: Request): Promise<SignedIn | null> {
-  const id = request.session?.personId;
+  const { personId: id, me } = request.session ?? {};
   if (id === undefined) return null;
+  if (me?.id === id) return me;
   const [row] = await db
     .select({ id: people.id, name: people.name, role: people.role })
     .from(people)

@@ -1,16 +1,23 @@
 import { readProgramFile, type Page, type ProgramFile, type SlotEntry } from '@fox-tempo/contract';
-import { and, asc, desc, eq, gt, inArray, lt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, getTableColumns, gt, inArray, lt, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Executor } from '../../db/connection.ts';
+import { createRowCache } from '../../db/row-cache.ts';
 import { observations, parts, people, seams, slotEntries } from '../../db/schema/index.ts';
 import { toPage, type PageRequest } from '../../http/paging.ts';
 import { isoTime } from '../../http/timestamp.ts';
 
 const storers = alias(people, 'storers');
+/** Everything of an entry but its program and dials, which never change and are kept. */
+const { program: _program, dials: _dials, ...light } = getTableColumns(slotEntries);
+type Content = Pick<SlotEntry, 'program' | 'dials'>;
+const kept = createRowCache<Content>(4000);
+/** The moment is part of the key: another database may use the same ids. */
+const keyOf = ({ id, storedAt }: { readonly id: number; readonly storedAt: string }) => `${id} ${storedAt}`;
 
 function entries(db: Executor) {
   return db
-    .select({ entry: slotEntries, seamName: seams.name, partName: parts.name, storedBy: storers.name })
+    .select({ entry: light, seamName: seams.name, partName: parts.name, storedBy: storers.name })
     .from(slotEntries)
     .innerJoin(seams, eq(seams.id, slotEntries.seamId))
     .innerJoin(parts, eq(parts.id, seams.partId))
@@ -100,12 +107,32 @@ async function entryMaker(db: Executor, rows: readonly Row[]): Promise<(row: Row
     for (const row of noted)
       found.set(row.entryId, { dials: row.body['dials'] as Found['dials'], foundAt: isoTime(row.at), foundBy: row.by });
   }
-  return (row) => toEntry(row, found.get(row.entry.id) ?? null);
+  const contents = await kept.get(
+    rows.map(({ entry }) => keyOf(entry)),
+    async (missing) => {
+      const ids = rows.filter(({ entry }) => missing.includes(keyOf(entry))).map(({ entry }) => entry.id);
+      const whole = await db.select().from(slotEntries).where(inArray(slotEntries.id, ids));
+      return new Map(whole.map((row) => [keyOf(row), contentOf(row)]));
+    },
+  );
+  return (row) => {
+    const content = contents.get(keyOf(row.entry));
+    if (!content) throw new Error(`slot entry ${row.entry.id} is gone`);
+    return toEntry(row, content, found.get(row.entry.id) ?? null);
+  };
 }
 
-function toEntry({ entry, seamName, partName, storedBy }: Row, found: Found | null): SlotEntry {
-  const program = readProgramFile(entry.program);
-  if (!program.ok) throw new Error(`slot entry ${entry.id} holds an unreadable program`);
+function contentOf({ id, program, dials }: typeof slotEntries.$inferSelect): Content {
+  const read = readProgramFile(program);
+  if (!read.ok) throw new Error(`slot entry ${id} holds an unreadable program`);
+  return { program: read.value, dials };
+}
+
+function toEntry(
+  { entry, seamName, partName, storedBy }: Row,
+  { program, dials }: Content,
+  found: Found | null,
+): SlotEntry {
   return {
     id: entry.id,
     slot: entry.slot,
@@ -113,8 +140,8 @@ function toEntry({ entry, seamName, partName, storedBy }: Row, found: Found | nu
     seamName,
     partName,
     revision: entry.revision,
-    program: program.value,
-    dials: entry.dials,
+    program,
+    dials,
     note: entry.note,
     storedAt: isoTime(entry.storedAt),
     storedBy,

@@ -31,9 +31,10 @@ import {
 } from './repo.ts';
 
 export async function readStock(db: Executor): Promise<Stock> {
+  const [cylinders, spools] = await Promise.all([listCylinders(db), listSpools(db)]);
   return {
-    cylinders: (await listCylinders(db)).map(({ content: _content, ...cylinder }) => cylinder),
-    spools: (await listSpools(db)).map(({ content: _content, ...spool }) => spool),
+    cylinders: cylinders.map(({ content: _content, ...cylinder }) => cylinder),
+    spools: spools.map(({ content: _content, ...spool }) => spool),
   };
 }
 

@@ -103,6 +103,10 @@ export const chartLine = z.looseObject({
   diameterMm: ranged('diameterMm'),
   gas: gasField,
   mode: modeField,
+  alsoGases: z
+    .array(z.object({ gas: gasField, trimMm: z.number().min(-6).max(6) }))
+    .max(12)
+    .optional(),
   points: z.array(chartPoint).max(mostPoints).optional(),
 });
 

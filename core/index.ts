@@ -109,6 +109,7 @@ export {
   taughtLine,
   translate,
   triggerTestFor,
+  usualTriggerMode,
   withDirection,
   type BesideDials,
   type ChartLine,

@@ -22,9 +22,21 @@ export function sameWire(
 
 /** The line made for this wire, gas and mode; in double pulse the pulse line serves when there is none of its own. */
 export function chartLineFor(lines: readonly ChartLine[], wanted: WireGasMode): ChartLine | undefined {
-  const fits = (mode: PlanMode) =>
-    lines.find((line) => line.gas === wanted.gas && line.mode === mode && sameWire(line, wanted));
+  const fits = (mode: PlanMode) => {
+    const ofWire = lines.filter((line) => line.mode === mode && sameWire(line, wanted));
+    return ofWire.find((line) => line.gas === wanted.gas) ?? ofWire.find((line) => servesGas(line, wanted.gas));
+  };
   return fits(wanted.mode) ?? (wanted.mode === 'double-pulse' ? fits('pulse') : undefined);
+}
+
+/** True for the line's own gas and for those listed under the same number. */
+export function servesGas(line: ChartLine, gas: string): boolean {
+  return line.gas === gas || (line.alsoGases ?? []).some((other) => other.gas === gas);
+}
+
+/** How much longer the arc burns on this line in that gas when the dial stands at its neutral, mm; 0 in the line's own gas. */
+export function gasTrimMm(line: ChartLine | null | undefined, gas: string): number {
+  return line?.gas === gas ? 0 : (line?.alsoGases?.find((other) => other.gas === gas)?.trimMm ?? 0);
 }
 
 /** Up to three other lines whose number a hand or an ear easily takes for this one, the likeliest first. */
@@ -39,7 +51,7 @@ export function lookAlikes(lines: readonly ChartLine[], line: ChartLine): ChartL
 }
 
 function meansOther(a: ChartLine, b: ChartLine): boolean {
-  return !sameWire(a, b) || a.gas !== b.gas;
+  return !sameWire(a, b) || !servesGas(a, b.gas);
 }
 
 /** 3 for swapped digits, 2 for a neighbour on the list, 1 for one digit that looks or sounds alike, 0 for none of it. */

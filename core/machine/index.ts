@@ -1,4 +1,4 @@
-export { chartLineFor, lookAlikes, sameSizeMm, sameWire, searchChart } from './chart.ts';
+export { chartLineFor, gasTrimMm, lookAlikes, servesGas, sameSizeMm, sameWire, searchChart } from './chart.ts';
 export { compareMachines, type ComparedLine, type Comparison } from './compare.ts';
 export { directionTestFor, triggerTestFor, withDirection, type DirectionTest } from './direction.ts';
 export { believableOffsetMm, offsetOfLine, wishedFigures } from './wished.ts';
@@ -40,3 +40,13 @@ export { senseWords, taughtLine, translate, type ShownFigure, type Translation }
 export { drawnLatch, plainLatches, withPlainLatch, type PlainLatch } from './plain-latch.ts';
 export { tapTargets, type HeldInSlot, type TapTarget } from './tap-calls.ts';
 export { startLag, type StartLag } from './start-lag.ts';
+export {
+  holdMode,
+  holdTimedMode,
+  latchLevelsMode,
+  latchMode,
+  latchSecondMode,
+  spotMode,
+  stitchMode,
+  usualTriggerMode,
+} from './usual-modes.ts';

@@ -164,3 +164,18 @@ describe('a machine file that cannot be used is refused with the place', () => {
     ).toEqual([]);
   });
 });
+
+describe('scales with figures that no machine shows', () => {
+  const feed = rowan.dials.find((dial) => dial.id === 'wire-feed')!;
+  const withScale = (change: object) =>
+    machineIssues({ ...rowan, dials: [{ ...feed, scale: { ...feed.scale, ...change } as typeof feed.scale }] });
+
+  it.each([
+    ['a step of nothing', { step: 1e-150 }, 'dials.0.scale.step', 'step-too-fine'],
+    ['an end beyond any display', { max: 1e300 }, 'dials.0.scale.max', 'out-of-range'],
+    ['a slope that is no number', { quantityPerUnit: Number.NaN }, 'dials.0.scale.quantityPerUnit', 'out-of-range'],
+    ['a neutral at infinity', { neutral: Number.POSITIVE_INFINITY }, 'dials.0.scale.neutral', 'out-of-range'],
+  ])('%s is refused with its place', (_name, change, path, code) => {
+    expect(withScale(change)).toContainEqual(expect.objectContaining({ path, code }));
+  });
+});

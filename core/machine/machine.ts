@@ -59,6 +59,8 @@ export interface ChartLine {
   readonly diameterMm: number;
   readonly gas: string;
   readonly mode: PlanMode;
+  /** Other gases that the door lists under the same number, each with the arc it then burns at the dial's neutral: mm longer than the line. */
+  readonly alsoGases?: readonly { readonly gas: string; readonly trimMm: number }[] | undefined;
   /** Taught from the chart; makes the machine's own line. */
   readonly points?: readonly ChartPoint[] | undefined;
 }

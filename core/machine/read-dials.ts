@@ -6,6 +6,7 @@ import { isPulsed, pulseGasFlow, stickOutMm, type PlanMode } from '../plan/index
 import { solvePulse } from '../pulse/index.ts';
 import { usualSequence, type TriggerSchool } from '../sequence/index.ts';
 import { arcOf } from './arc-of.ts';
+import { gasTrimMm, servesGas } from './chart.ts';
 import type { Dial, Machine } from './machine.ts';
 import { pulseOf, type Program, type ProgramPulse } from './program.ts';
 import { quantityFacts, type DialQuantity } from './quantities.ts';
@@ -62,7 +63,10 @@ export function readDials(
     });
   }
   const facets = facetsRead(set);
-  const wire = wireOf(line ?? beside.loaded, facets);
+  // Of the gases under one number, the one that is connected.
+  const connected = beside.loaded?.gas;
+  const gas = line && connected !== undefined && servesGas(line, connected) ? connected : line?.gas;
+  const wire = wireOf(line && gas !== undefined ? { ...line, gas } : beside.loaded, facets);
   if (!wire && issues.length === 0) {
     issues.push({
       path: 'dials',
@@ -77,7 +81,7 @@ export function readDials(
   const ctwdMm = beside.ctwdMm ?? stickOutMm(lineMode, wire.diameterMm);
   const figures = figuresRead(set, arcOf({ ...wire, mode: lineMode }, ctwdMm, 0).wire.eVPerMm);
   const taught = taughtLine(line ?? null);
-  const trimAlone = figures.trimMm ?? 0;
+  const trimAlone = (figures.trimMm ?? 0) + gasTrimMm(line, wire.gas);
   const arc = arcOf({ ...wire, mode: lineMode }, ctwdMm, trimAlone);
   const setFeed =
     figures.wireFeedMPerMin ??

@@ -344,3 +344,37 @@ describe('any machine, any program', () => {
     }
   });
 });
+
+describe('several gases under one chart number', () => {
+  const shared: Machine = {
+    ...rowan,
+    chartLines: rowan.chartLines
+      .filter((line) => line.number !== 12)
+      .concat({
+        number: 12,
+        words: 'Steel 1.0, argon mixes',
+        filler: 'steel-solid',
+        diameterMm: 1,
+        gas: 'M21-ArC-18',
+        mode: 'pulse',
+        alsoGases: [{ gas: 'M13-ArO-2', trimMm: 0.8 }],
+      }),
+  };
+  const own = frame;
+  const index = (program: Program) => translate(shared, program).dials.find((dial) => dial.quantity === 'trimMm')!;
+
+  it('takes the same number, and the dial makes up for the gas’s own arc', () => {
+    const other = { ...own, gas: 'M13-ArO-2' };
+    expect(translate(shared, other).programNumber).toBe(12);
+    expect(index(own).wishedQuantity! - index(other).wishedQuantity!).toBeCloseTo(0.8, 9);
+  });
+
+  it('reads the gas that is connected, and its arc back', () => {
+    const other = { ...own, gas: 'M13-ArO-2' };
+    const said = Object.fromEntries(translate(shared, other).dials.map((dial) => [dial.dialId, dial.value]));
+    const read = readDials(shared, said, { loaded: other, ctwdMm: other.ctwdMm });
+    if (!read.ok) throw new Error(read.issues[0]?.message);
+    expect(read.value.program.gas).toBe('M13-ArO-2');
+    expect(Math.abs(read.value.program.trimMm - other.trimMm)).toBeLessThanOrEqual(index(other).halfStep! + 1e-9);
+  });
+});

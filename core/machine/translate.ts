@@ -1,6 +1,6 @@
 /** A program said in one machine's own dials, quantised as that machine would, with the miss in physical terms and what it cannot say. */
 import type { Warning } from '../outcome/index.ts';
-import { chartLineFor, lookAlikes } from './chart.ts';
+import { chartLineFor, gasTrimMm, lookAlikes } from './chart.ts';
 import { dialActs, inOrder } from './dial-order.ts';
 import type { DialSetting } from './dial-setting.ts';
 import { bothReadings } from './direction.ts';
@@ -50,8 +50,10 @@ export interface Translation {
 
 export function translate(machine: Machine, program: Program): Translation {
   const chartLine = chartLineFor(machine.chartLines, program) ?? null;
-  const wished = wishedFigures(program, machine.beatSchool, machine.circuitMOhm, taughtLine(chartLine));
-  const settings = setDials(machine, program, wished, chartLine);
+  // A gas that shares the number burns its own arc at the dial's neutral; the dial has to make up for it.
+  const told = { ...program, trimMm: program.trimMm - gasTrimMm(chartLine, program.gas) };
+  const wished = wishedFigures(told, machine.beatSchool, machine.circuitMOhm, taughtLine(chartLine));
+  const settings = setDials(machine, told, wished, chartLine);
   const similar = chartLine ? lookAlikes(machine.chartLines, chartLine) : [];
   const carried = settings.flatMap((dial) =>
     dial.wishedQuantity !== undefined && !dial.clipped ? [dial.quantity as DialQuantity] : [],

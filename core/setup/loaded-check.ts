@@ -1,6 +1,6 @@
 /** Loaded against selected against needed: any mismatch blocks a trial, and is the first cause to look at when an arc is bad. */
 import { fillerOf, gasOf, wireSizeLabel } from '../consumables/index.ts';
-import { sameWire, type ChartLine, type Machine, type Program } from '../machine/index.ts';
+import { sameWire, type ChartLine, type Machine, type Program, servesGas } from '../machine/index.ts';
 import { holds, neededSetup, type MachineState } from './state.ts';
 
 export interface CheckRow {
@@ -47,12 +47,12 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
     {
       what: 'gas',
       loaded: feeder ? gasName(feeder.gas) : unknown,
-      selected: line ? gasName(line.gas) : hasChart ? unknown : 'no chart',
+      selected: line ? gasName(servesGas(line, program.gas) ? program.gas : line.gas) : hasChart ? unknown : 'no chart',
       needed: gasName(program.gas),
       agrees:
         feeder !== undefined &&
         holds({ ...feeder, filler: program.filler, diameterMm: program.diameterMm }, program) &&
-        (!hasChart || line?.gas === program.gas),
+        (!hasChart || (line !== null && servesGas(line, program.gas))),
     },
     {
       what: 'mode',

@@ -1,15 +1,14 @@
 /** Alder: swing school, arc in volts against its line, softness instead of stiffness, two feeders, 99 memories. Invented. */
 import type { Machine } from '../../machine/index.ts';
+import { chart, proportional } from './described.ts';
 import {
-  chart,
   holdMode,
   holdTimedMode,
   latchLevelsMode,
   latchMode,
   latchSecondMode,
-  proportional,
   spotMode,
-} from './described.ts';
+} from '../../machine/usual-modes.ts';
 
 export const alder: Machine = {
   name: 'Alder',

@@ -3,7 +3,8 @@
  * period, its share counted at the low level, a percentage of a percentage, and a dial that moves stiffness and arc length at once.
  */
 import type { Machine } from '../../machine/index.ts';
-import { chart, holdMode, proportional } from './described.ts';
+import { chart, proportional } from './described.ts';
+import { holdMode } from '../../machine/usual-modes.ts';
 
 export const medlar: Machine = {
   name: 'Medlar',

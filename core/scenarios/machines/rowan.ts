@@ -1,15 +1,14 @@
 /** Rowan: two-level school, arc index 0 to 100, absolute start level and burn-back, 15 memories. Invented. */
 import type { Machine } from '../../machine/index.ts';
+import { chart, proportional } from './described.ts';
 import {
-  chart,
   holdMode,
   holdTimedMode,
   latchLevelsMode,
   latchMode,
   latchSecondMode,
-  proportional,
   stitchMode,
-} from './described.ts';
+} from '../../machine/usual-modes.ts';
 
 export const rowan: Machine = {
   name: 'Rowan',

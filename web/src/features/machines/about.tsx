@@ -9,6 +9,8 @@ import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
+import { AddTriggerMode } from './add-trigger-mode.tsx';
+import { MoreFacts } from './more-facts.tsx';
 import { TriggerDrawing } from './trigger-drawing.tsx';
 import type { MachineEditor } from './use-machine.ts';
 
@@ -209,11 +211,10 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
           </Action>
         </Box>
       </Panel>
+      <MoreFacts editor={editor} />
       <Panel title="What the trigger does">
         {machine.file.triggerModes.length === 0 && (
-          <Notice level="note">
-            No trigger mode is described. Modes come with a machine file; until then cards leave the trigger to you.
-          </Notice>
+          <Notice level="note">No trigger mode is described yet; until then cards leave the trigger to you.</Notice>
         )}
         {machine.file.triggerModes.map((mode) => {
           const test = triggerTestFor(mode);
@@ -226,6 +227,20 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
                 </Box>
               </Heading>
               <TriggerDrawing mode={mode} />
+              <Action
+                kind="quiet"
+                fontSize="13px"
+                disabled={task.busy}
+                aria-label={`Take the mode ${mode.label} off`}
+                onClick={() => {
+                  void editor.saveFile((file) => ({
+                    ...file,
+                    triggerModes: file.triggerModes.filter((one) => one.id !== mode.id),
+                  }));
+                }}
+              >
+                Take off
+              </Action>
               {mode.senseTested === false && (
                 <Notice level="caution" word="Nobody has tried it.">
                   {test.safety}
@@ -253,6 +268,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             </Box>
           );
         })}
+        <AddTriggerMode editor={editor} />
       </Panel>
     </Box>
   );

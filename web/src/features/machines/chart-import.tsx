@@ -134,7 +134,11 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
           disabled={!canImport || task.busy}
           onClick={() => {
             if (!read) return;
-            const added = read.lines.map((line) => ({ ...line, points: line.points && [...line.points] }));
+            const added = read.lines.map((line) => ({
+              ...line,
+              alsoGases: undefined,
+              points: line.points && [...line.points],
+            }));
             void editor
               .saveFile((file) => ({
                 ...file,

@@ -22,6 +22,7 @@ import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
 import { ChartImport } from './chart-import.tsx';
+import { LineGases } from './line-gases.tsx';
 import { TeachLine } from './teach-line.tsx';
 import type { MachineEditor } from './use-machine.ts';
 
@@ -124,6 +125,7 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
                   <tr>
                     <td colSpan={5}>
                       <TeachLine editor={editor} line={line} onClose={close} />
+                      <LineGases editor={editor} line={line} />
                     </td>
                   </tr>
                 )}

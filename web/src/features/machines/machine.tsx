@@ -4,6 +4,7 @@ import type { LeadReadingRow, MachineResource, SlotEntry } from '@fox-tempo/cont
 import { useLoaderData, useParams } from 'react-router';
 import { api } from '../../lib/api.ts';
 import { download } from '../../lib/download.ts';
+import { useMay } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -13,6 +14,7 @@ import { About } from './about.tsx';
 import { ChartLines } from './chart-lines.tsx';
 import { isUntested } from './dial-words.ts';
 import { Dials } from './dials.tsx';
+import { ReadBack } from './read-back.tsx';
 import { Slots } from './slots.tsx';
 import { Standing } from './standing.tsx';
 import { useMachine } from './use-machine.ts';
@@ -45,6 +47,7 @@ function LoadedMachine({
   readonly part: string;
 }) {
   const editor = useMachine(loaded);
+  const mayChange = useMay('saveMachine');
   const { machine, task, undo } = editor;
   const { file } = machine;
   const untested = file.dials.filter(isUntested).length;
@@ -75,10 +78,17 @@ function LoadedMachine({
           { to: to('chart'), name: 'Chart', mark: undefined },
           { to: to('slots'), name: 'Memory' },
           { to: to('standing'), name: 'As it stands' },
+          { to: to('read'), name: 'Read its dials' },
           { to: to('about'), name: 'About' },
         ]}
       />
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
+        {!mayChange && ['dials', 'chart', 'about'].includes(part) && (
+          <Notice level="note" word="To look at.">
+            What is described here is changed by a lead hand or owner. How it stands, readings and memories are yours
+            too.
+          </Notice>
+        )}
         {machine.trouble && (
           <Notice level="refusal" word="Its file no longer passes." urgent>
             What is shown is an outline. {machine.trouble.map((issue) => issue.message).join(' ')} The stored file is
@@ -96,6 +106,8 @@ function LoadedMachine({
           <Slots machine={machine} loaded={slots} />
         ) : part === 'standing' ? (
           <Standing editor={editor} readings={readings} />
+        ) : part === 'read' ? (
+          <ReadBack key={machine.version} editor={editor} />
         ) : part === 'about' ? (
           <About key={machine.version} editor={editor} />
         ) : (

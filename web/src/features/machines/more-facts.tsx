@@ -1,0 +1,241 @@
+/** What a machine's plate and manual say besides: volts, wire sizes, what its displays show, and memories called by taps. */
+import { Box, Heading } from '@chakra-ui/react';
+import type { MachineFile } from '@fox-tempo/contract';
+import { dialQuantityNames, quantityFacts, wireSizeLabel, wireSizes, type DialQuantity } from '@fox-tempo/core';
+import { Action } from '../../ui/action.tsx';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { useKeptForm } from '../../ui/kept-text.ts';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { Tick } from '../../ui/tick.tsx';
+import { ValueField } from '../../ui/value-field.tsx';
+import type { MachineEditor } from './use-machine.ts';
+
+interface Facts {
+  readonly lowV: number | null;
+  readonly highV: number | null;
+  readonly sizes: readonly number[];
+  readonly displays: MachineFile['displays'];
+  readonly tapCalls: NonNullable<MachineFile['tapCalls']>;
+}
+
+function factsOf({ limits, displays, tapCalls }: MachineFile): Facts {
+  return {
+    lowV: limits.voltageV?.[0] ?? null,
+    highV: limits.voltageV?.[1] ?? null,
+    sizes: limits.wireSizesMm ?? [],
+    displays,
+    tapCalls: tapCalls ?? [],
+  };
+}
+
+const shown = dialQuantityNames.map((value) => ({ value, label: quantityFacts(value).name }));
+
+export function MoreFacts({ editor }: { readonly editor: MachineEditor }) {
+  const { machine, task } = editor;
+  const keep = `more/${machine.id}/${machine.version}`;
+  const stored = factsOf(machine.file);
+  const [form, setForm, forget] = useKeptForm<Facts>(keep, stored);
+  const set = (change: Partial<Facts>) => setForm({ ...form, ...change });
+  const edited = JSON.stringify(form) !== JSON.stringify(stored);
+  const volts = form.lowV !== null && form.highV !== null ? ([form.lowV, form.highV] as [number, number]) : null;
+  const halfVolts = (form.lowV === null) !== (form.highV === null);
+  const save = () =>
+    void editor
+      .saveFile((file) => {
+        const { voltageV: _volts, wireSizesMm: _sizes, ...limits } = file.limits;
+        return {
+          ...file,
+          limits: {
+            ...limits,
+            ...(volts ? { voltageV: volts } : {}),
+            ...(form.sizes.length > 0 ? { wireSizesMm: [...form.sizes].sort((a, b) => a - b) } : {}),
+          },
+          displays: [...form.displays],
+          tapCalls: [...form.tapCalls],
+        };
+      })
+      .then((done) => {
+        if (done) forget();
+      });
+  return (
+    <Panel title="Volts, wire sizes, displays, taps">
+      <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: '160px 160px 1fr' }} gap="2.5" alignItems="start">
+        <ValueField
+          label="Lowest voltage"
+          of="voltage"
+          value={form.lowV}
+          keep={`${keep}/low`}
+          range={[0, 80]}
+          optional
+          onValue={(lowV) => set({ lowV })}
+        />
+        <ValueField
+          label="Highest voltage"
+          of="voltage"
+          value={form.highV}
+          keep={`${keep}/high`}
+          range={[0, 80]}
+          optional
+          onValue={(highV) => set({ highV })}
+          hint={halfVolts ? 'both ends, or none' : undefined}
+        />
+        <Box as="fieldset" gridColumn={{ base: 'span 2', md: 'auto' }}>
+          <Box as="legend" textStyle="label" color="quiet">
+            Wire it may run; none ticked: any
+          </Box>
+          <Box display="flex" flexWrap="wrap" columnGap="4">
+            {wireSizes.map(({ diameterMm }) => (
+              <Tick
+                key={diameterMm}
+                checked={form.sizes.includes(diameterMm)}
+                onChange={(on) =>
+                  set({ sizes: on ? [...form.sizes, diameterMm] : form.sizes.filter((size) => size !== diameterMm) })
+                }
+              >
+                {wireSizeLabel(diameterMm)}
+              </Tick>
+            ))}
+          </Box>
+        </Box>
+      </Box>
+      <Heading as="h3" textStyle="heading" mt="3" mb="1">
+        What its displays show
+      </Heading>
+      {form.displays.map((display, at) => {
+        const change = (one: Partial<typeof display>) =>
+          set({ displays: form.displays.map((old, index) => (index === at ? { ...old, ...one } : old)) });
+        return (
+          <Box
+            key={display.id}
+            display="grid"
+            gridTemplateColumns={{ base: '1fr 1fr', md: '1fr 1fr 90px 1.4fr 90px auto' }}
+            gap="2.5"
+            mb="2"
+          >
+            <TextField label="It is called" value={display.label} onChange={(label) => change({ label })} />
+            <TextField label="Where" value={display.where} onChange={(where) => change({ where })} />
+            <TextField label="Unit" value={display.unit} maxLength={20} onChange={(unit) => change({ unit })} />
+            <ChoiceField<DialQuantity>
+              label="Shows"
+              value={display.quantity}
+              choices={shown}
+              onChange={(quantity) => change({ quantity })}
+            />
+            <ValueField
+              label="Digits"
+              of="plain"
+              value={display.digits}
+              keep={`${keep}/digits/${display.id}`}
+              range={[0, 4]}
+              whole
+              onValue={(digits) => change({ digits: digits ?? 0 })}
+            />
+            <Action
+              kind="quiet"
+              mt="18px"
+              aria-label={`Take ${display.label} off`}
+              onClick={() => set({ displays: form.displays.filter((_, index) => index !== at) })}
+            >
+              Take off
+            </Action>
+          </Box>
+        );
+      })}
+      <Action
+        kind="quiet"
+        disabled={form.displays.length >= 20}
+        onClick={() =>
+          set({
+            displays: [
+              ...form.displays,
+              {
+                id: freeId(
+                  'display',
+                  form.displays.map((one) => one.id),
+                ),
+                label: 'Amperes',
+                where: 'left',
+                unit: 'A',
+                quantity: 'meanCurrentA',
+                digits: 0,
+              },
+            ],
+          })
+        }
+      >
+        One more display
+      </Action>
+      <Heading as="h3" textStyle="heading" mt="3" mb="1">
+        Memories called by taps of the trigger
+      </Heading>
+      {form.tapCalls.map((call, at) => {
+        const change = (one: Partial<typeof call>) =>
+          set({ tapCalls: form.tapCalls.map((old, index) => (index === at ? { ...old, ...one } : old)) });
+        return (
+          <Box key={`${call.taps}-${at}`} display="grid" gridTemplateColumns="120px 120px auto" gap="2.5" mb="2">
+            <ValueField
+              label="Taps"
+              of="plain"
+              value={call.taps}
+              keep={`${keep}/taps/${at}`}
+              range={[1, 9]}
+              whole
+              onValue={(taps) => change({ taps: taps ?? 1 })}
+            />
+            <ValueField
+              label="Call slot"
+              of="plain"
+              value={call.slot}
+              keep={`${keep}/slot/${at}`}
+              range={[0, 999]}
+              whole
+              onValue={(slot) => change({ slot: slot ?? 0 })}
+            />
+            <Action
+              kind="quiet"
+              mt="18px"
+              justifySelf="start"
+              aria-label={`Take the call by ${call.taps} taps off`}
+              onClick={() => set({ tapCalls: form.tapCalls.filter((_, index) => index !== at) })}
+            >
+              Take off
+            </Action>
+          </Box>
+        );
+      })}
+      <Action
+        kind="quiet"
+        disabled={form.tapCalls.length >= 9 || machine.file.slots.count === 0}
+        onClick={() =>
+          set({ tapCalls: [...form.tapCalls, { taps: form.tapCalls.length + 1, slot: machine.file.slots.first }] })
+        }
+      >
+        One more call
+      </Action>
+      {machine.file.slots.count === 0 && (
+        <Box textStyle="label" color="quiet">
+          It has no memories to call.
+        </Box>
+      )}
+      {task.problem !== null && (
+        <Notice level="refusal" word="Not saved." urgent>
+          {task.problem} What you typed is kept on this device.
+        </Notice>
+      )}
+      <Box display="flex" gap="2" mt="3" flexWrap="wrap">
+        <Action kind="main" disabled={!edited || task.busy || halfVolts} onClick={save}>
+          Save these
+        </Action>
+        <Action disabled={!edited} onClick={forget}>
+          Back to what is stored
+        </Action>
+      </Box>
+    </Panel>
+  );
+}
+
+function freeId(word: string, taken: readonly string[]): string {
+  for (let count = taken.length + 1; ; count++) if (!taken.includes(`${word}-${count}`)) return `${word}-${count}`;
+}

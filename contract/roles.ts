@@ -12,7 +12,7 @@ export const roleNames: Record<Role, string> = {
   owner: 'owner',
 };
 
-export const everybody: readonly Role[] = roles;
+export const everybody: readonly Role[] = [...roles];
 /** Weld, log, and change settings of seams. */
 export const floor: readonly Role[] = ['welder', 'lead', 'owner'];
 /** Machines, locks, issued references, the plan. */

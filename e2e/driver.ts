@@ -20,10 +20,10 @@ export class Application {
   }
 
   /** Runs `npm start`'s script until it says that it is ready; returns what it printed. */
-  async start(): Promise<string> {
+  async start(...more: readonly string[]): Promise<string> {
     chmodSync(this.folder, 0o755);
     this.port ||= await freePort();
-    const child = spawn(process.execPath, ['scripts/start.mjs', '--no-install', '--port', String(this.port)], {
+    const child = spawn(process.execPath, ['scripts/start.mjs', '--no-install', '--port', String(this.port), ...more], {
       cwd: root,
       env: { ...process.env, FOX_TEMPO_DATA: this.folder },
       stdio: ['ignore', 'pipe', 'pipe'],
@@ -71,6 +71,24 @@ export class Application {
     child.stdout.on('data', (chunk: Buffer) => (output += chunk.toString()));
     child.stderr.on('data', (chunk: Buffer) => (output += chunk.toString()));
     return new Promise((resolve) => child.once('exit', (code) => resolve({ code, output })));
+  }
+
+  /** Runs one of the file commands on this data; resolves with its exit code and words. */
+  async shopFile(act: 'backup' | 'verify' | 'restore', file: string): Promise<{ code: number | null; output: string }> {
+    const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/shop-file.ts', act, file], {
+      cwd: root,
+      env: { ...process.env, FOX_TEMPO_DATA: this.folder },
+    });
+    let output = '';
+    child.stdout.on('data', (chunk: Buffer) => (output += chunk.toString()));
+    child.stderr.on('data', (chunk: Buffer) => (output += chunk.toString()));
+    return new Promise((resolve) => child.once('exit', (code) => resolve({ code, output })));
+  }
+
+  /** Deletes the data, not the backups that stand beside them. */
+  wipe(): void {
+    for (const name of ['pg', 'pg-log', 'pg-password'])
+      rmSync(join(this.folder, name), { recursive: true, force: true });
   }
 
   remove(): void {

@@ -42,6 +42,7 @@ async function belowStaves(page) {
 
 /** Name of the picture, where it is taken, and what is done before. */
 const pictures = [
+  { name: 'sign-in-day', path: '/sign-in', person: null },
   { name: 'today-day', path: '/today' },
   { name: 'seams-day', path: '/seams' },
   { name: 'seam-sheet-day', path: '/seams/axle-plate-to-tube' },
@@ -71,12 +72,11 @@ const pictures = [
   { name: 'score-day', path: '/score/trike-frame-rail' },
   { name: 'score-night', path: '/score/trike-frame-rail', theme: 'night' },
   { name: 'score-play-day', path: '/score/trike-frame-rail', act: playedToSecond },
-  { name: 'score-play-night', path: '/score/trike-frame-rail', theme: 'night', act: playedToSecond },
   { name: 'score-machines-day', path: '/score/trike-frame-rail/machines', act: belowStaves },
-  { name: 'score-machines-night', path: '/score/trike-frame-rail/machines', theme: 'night', act: belowStaves },
   { name: 'machine-dials-day', path: '/machines/hazel' },
   { name: 'compare-day', path: '/machines/compare?left=rowan&right=alder&seam=trike-lid-seam' },
   { name: 'stock-day', path: '/library/stock' },
+  { name: 'shop-day', path: '/shop/orders', person: 'corvin-dellamaar' },
 ];
 
 async function main() {
@@ -93,18 +93,20 @@ async function main() {
   mkdirSync(join(root, 'docs', 'screenshots'), { recursive: true });
   try {
     const wanted = pictures.filter(({ name }) => name.startsWith(process.argv[2] ?? ''));
-    for (const { name, path, theme = 'day', units = 'metric', size = wide, act } of wanted) {
+    for (const { name, path, theme = 'day', units = 'metric', size = wide, person = 'teo-varnholt', act } of wanted) {
       const page = await browser.newPage({ viewport: size, locale: 'en-GB' });
+      const address = `http://127.0.0.1:${port}`;
+      if (person !== null) await page.request.post(`${address}/api/session/demo`, { data: { personId: person } });
       await page.addInitScript(
         (state) => localStorage.setItem('fox-tempo/settings', JSON.stringify({ state, version: 0 })),
         {
           theme,
           units,
-          personId: 'teo-varnholt',
+          personId: person,
           machineId: 'rowan',
         },
       );
-      await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: 'networkidle' });
+      await page.goto(`${address}${path}`, { waitUntil: 'networkidle' });
       await page.getByRole('heading', { level: 1 }).waitFor();
       if (/^\/seams\/[^/]+$/.test(path)) {
         // The chart comes as a chunk of its own, the simulation from a worker.

@@ -4,8 +4,8 @@ import { createComputePool, type ComputePool } from './compute-pool/pool.ts';
 import { connect, type Connection } from './db/connection.ts';
 import { migrateDatabase } from './db/migrate.ts';
 import { createJobQueue, type JobQueue } from './modules/jobs/queue.ts';
-import { fillMissingUse } from './modules/seams/revisions.ts';
-import { useFor } from './modules/seams/use.ts';
+import { fillMissingUse } from './modules/revisions/repo.ts';
+import { useFor } from './modules/revisions/use.ts';
 import { sessionStore, type SessionStore } from './modules/session/store.ts';
 import { ensureShop } from './modules/shop/repo.ts';
 

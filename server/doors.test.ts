@@ -30,14 +30,14 @@ function idFor(path: string): string {
 }
 const address = (name: DoorName) => `/api${addressOf(name, { ...params, id: idFor(doors[name].path) })}`;
 
-function knock(name: DoorName, role: Role | null, { body = {}, key = randomUUID() as string, version = 999 } = {}) {
+function knock(name: DoorName, role: Role | null, { body = {}, key = randomUUID(), version = 999 } = {}) {
   const door: Door = doors[name];
   const method = door.method.toLowerCase() as 'get' | 'post' | 'put' | 'delete';
   const call = request(test.app)[method](address(name));
   if (role !== null) call.set('cookie', test.cookie(personOf[role]));
   if (door.needs === 'version') call.set('if-match', `"${version}"`);
   if (door.needs === 'key') call.set('idempotency-key', key);
-  return door.body ? call.send(body as object) : call;
+  return door.body ? call.send(body) : call;
 }
 
 /** Those that act on nothing but the session itself. */

@@ -168,7 +168,7 @@ describe('a machine file that cannot be used is refused with the place', () => {
 describe('scales with figures that no machine shows', () => {
   const feed = rowan.dials.find((dial) => dial.id === 'wire-feed')!;
   const withScale = (change: object) =>
-    machineIssues({ ...rowan, dials: [{ ...feed, scale: { ...feed.scale, ...change } as typeof feed.scale }] });
+    machineIssues({ ...rowan, dials: [{ ...feed, scale: { ...feed.scale, ...change } }] });
 
   it.each([
     ['a step of nothing', { step: 1e-150 }, 'dials.0.scale.step', 'step-too-fine'],

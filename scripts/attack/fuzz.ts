@@ -38,7 +38,7 @@ const oddTexts = [
   '=1+1',
   '0'.repeat(400),
 ];
-const oddNumbers = [0, -0, -1, 1e308, -1e308, 1e-308, 2 ** 53, 2 ** 31, 0.1 + 0.2, 9007199254740993];
+const oddNumbers = [0, -0, -1, 1e308, -1e308, 1e-308, 2 ** 53, 2 ** 31, 0.1 + 0.2];
 
 export class Fuzzer {
   private readonly next: () => number;

@@ -65,8 +65,9 @@ async function check(stack: Stack, confirmed: ReadonlySet<string>): Promise<{ lo
   const seeded = rows.filter((row) => Number(row.kept) === 0);
   const there = new Set(rows.map((row) => row.id));
   const halves =
-    rows.filter((row) => Number(row.kept) === 1 && (Number(row.counts) !== 1 || row.movements !== String(row.drawn)))
-      .length + Number(orphans.rows[0]?.count);
+    rows.filter(
+      (row) => Number(row.kept) === 1 && (Number(row.counts) !== 1 || Number(row.movements) !== Number(row.drawn)),
+    ).length + Number(orphans.rows[0]?.count);
   // What the demo data brought has no kept answer; there are two such orders.
   return {
     lost: [...confirmed].filter((key) => !there.has(key)).length,

@@ -7,6 +7,7 @@ import { expect, it } from '@jest/globals';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
 import pg from 'pg';
 import request from 'supertest';
+import type { StepTimes, Stock } from '@fox-tempo/contract';
 import { rowan } from '@fox-tempo/core/scenarios';
 import { renewOwnerCode } from '../modules/session/service.ts';
 import { makeDatabase, openTestApp } from '../testing/test-app.ts';
@@ -56,26 +57,26 @@ it('is backed up first, keeps all it had, and asks for an owner', async () => {
   const code = await renewOwnerCode(shop.connection.db);
   const owner = request.agent(shop.app);
   await owner.post('/api/session/owner').send({ code, name: 'Ada Quill', pin: '1122' }).expect(201);
-  const get = async (path: string) => (await owner.get(`/api${path}`).expect(200)).body;
-  const people = (await get('/people')).items as { name: string; role: string; hasPin: boolean }[];
+  const get = async <T>(path: string) => (await owner.get(`/api${path}`).expect(200)).body as T;
+  const people = (await get<{ items: { name: string; role: string; hasPin: boolean }[] }>('/people')).items;
   expect(people.map(({ name, role, hasPin }) => [name, role, hasPin])).toEqual([
     ['Ada Quill', 'lead', false],
     ['Ada Quill', 'owner', true],
     ['Bo Marrin', 'welder', false],
   ]);
-  expect((await get('/orders')).items.map((order: { done: number }) => order.done)).toEqual([4, 0]);
-  const stock = await get('/stock');
-  expect(stock.cylinders.find((one: { id: string }) => one.id === 'mix').pressureBar).toBeCloseTo(101.7, 4);
-  expect(stock.cylinders.find((one: { id: string }) => one.id === 'coal')).toMatchObject({
+  expect((await get<{ items: { done: number }[] }>('/orders')).items.map((order) => order.done)).toEqual([4, 0]);
+  const stock = await get<Stock>('/stock');
+  expect(stock.cylinders.find((one) => one.id === 'mix')?.pressureBar).toBeCloseTo(101.7, 4);
+  expect(stock.cylinders.find((one) => one.id === 'coal')).toMatchObject({
     massKg: 11.525,
     pressureBar: 57,
   });
   expect(stock.spools[0]).toMatchObject({ massKg: 6.432, changedBy: 'Bo Marrin' });
-  const readings = await get('/machines/rowan/lead-readings');
+  const readings = await get<{ items: unknown[] }>('/machines/rowan/lead-readings');
   expect(readings.items).toEqual([
     { id: expect.any(String), mOhm: 13.5, note: 'clamp', at: '2026-01-05T10:00:00.000Z', by: 'Bo Marrin' },
   ]);
-  expect((await get('/machines/rowan/step-times')).minutes).toEqual({ gas: 4 });
+  expect((await get<StepTimes>('/machines/rowan/step-times')).minutes).toEqual({ gas: 4 });
   await shop.close();
   for (const path of [folder, `${folder}-backups`]) rmSync(path, { recursive: true, force: true });
 });

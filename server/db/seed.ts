@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { ProgramChoice, SeamSpec } from '@fox-tempo/contract';
 import { plainSequence, sequenceTemplates, translate } from '@fox-tempo/core';
 import { scenarios, type Scenario } from '@fox-tempo/core/scenarios';
-import { programIdOf } from '../modules/seams/revisions.ts';
+import { programIdOf } from '../modules/revisions/repo.ts';
 import { createSeam, requireSeam, saveSeam } from '../modules/seams/service.ts';
 import type { Database } from './connection.ts';
 import { cylinders, leadReadings, slots, spools, stepTimes } from './demo/floor.ts';

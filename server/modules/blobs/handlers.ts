@@ -1,10 +1,9 @@
 /** Attached files in the database, by the hash of their bytes: one backup holds them, and every server of the shop has them. */
 import { createHash } from 'node:crypto';
 import { blobTypes } from '@fox-tempo/contract';
-import { eq } from 'drizzle-orm';
-import { blobs } from '../../db/schema/index.ts';
 import { Raw, type Handlers } from '../../http/doors.ts';
 import { HttpProblem } from '../../http/problem.ts';
+import { findBlob, keepBlob } from './repo.ts';
 
 /** What the first bytes of each kind look like; a name and a header are only claims. */
 const beginnings: Record<(typeof blobTypes)[number], (bytes: Buffer) => boolean> = {
@@ -25,11 +24,11 @@ export const blobHandlers = {
     if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw new HttpProblem('malformed-request', 'The file is empty.');
     if (!beginnings[mediaType](bytes)) throw new HttpProblem('unsupported-type', `These bytes are no ${mediaType}.`);
     const sha256 = createHash('sha256').update(bytes).digest('hex');
-    await db.insert(blobs).values({ sha256, mediaType, size: bytes.length, bytes }).onConflictDoNothing();
+    await keepBlob(db, { sha256, mediaType, size: bytes.length, bytes });
     return { sha256, mediaType, size: bytes.length };
   },
   blob: async ({ db, params }) => {
-    const [row] = await db.select().from(blobs).where(eq(blobs.sha256, params.sha256));
+    const row = await findBlob(db, params.sha256);
     if (!row) throw new HttpProblem('not-found', 'There is no such file.');
     return new Raw((response) => {
       response

@@ -1,11 +1,10 @@
 /** The server about itself: alive, ready, measured, and the API as OpenAPI for programs and one plain page for people. */
 import { openApiDocument } from '@fox-tempo/contract';
-import { sql } from 'drizzle-orm';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import type { Connection } from '../../db/connection.ts';
 import { Raw, type Handlers } from '../../http/doors.ts';
 import type { Metrics } from '../../http/metrics.ts';
-import { people } from '../../db/schema/index.ts';
+import { ping } from '../shop/repo.ts';
 
 export function descriptionHandlers(
   connection: Connection,
@@ -17,10 +16,7 @@ export function descriptionHandlers(
   return {
     health: () => Promise.resolve({ status: 'ok' }),
     ready: async ({ db }) => {
-      await db
-        .select({ one: sql`1` })
-        .from(people)
-        .limit(1);
+      await ping(db);
       return { status: 'ok' };
     },
     metrics: () => {

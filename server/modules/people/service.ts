@@ -5,7 +5,7 @@ import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';
 import { hashPin } from '../session/pin.ts';
-import { endSessionsOf } from '../session/service.ts';
+import { endSessionsOf } from '../session/repo.ts';
 import type { SignedIn } from '../session/who.ts';
 import { findPerson, insertPerson, lockOwners, lockPerson, updatePerson } from './repo.ts';
 

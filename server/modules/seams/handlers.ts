@@ -1,6 +1,6 @@
 import type { Handlers } from '../../http/doors.ts';
 import { listSeams } from './repo.ts';
-import { listRevisions } from './revisions.ts';
+import { listRevisions } from '../revisions/repo.ts';
 import {
   copySeam,
   createSeam,

@@ -19,8 +19,8 @@ import { addObservation } from '../observations/repo.ts';
 import { requirePart } from '../parts/service.ts';
 import type { SignedIn } from '../session/who.ts';
 import { changeSeam, findSeam, insertSeam, lockSeam, updateSeam } from './repo.ts';
-import { appendRevision, findRevision } from './revisions.ts';
-import { contentHash, useFor } from './use.ts';
+import { appendRevision, findRevision } from '../revisions/repo.ts';
+import { contentHash, useFor } from '../revisions/use.ts';
 
 export async function requireSeam(db: Executor, id: string): Promise<SeamResource> {
   const seam = await findSeam(db, id);

@@ -1,9 +1,8 @@
-import { eq } from 'drizzle-orm';
-import { people } from '../../db/schema/index.ts';
 import type { Handlers } from '../../http/doors.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { hashPin } from './pin.ts';
-import { demoSignIn, endSessionsOf, makeOwner, sessionState, signIn, signOut } from './service.ts';
+import { endSessionsOf, setPin } from './repo.ts';
+import { demoSignIn, makeOwner, sessionState, signIn, signOut } from './service.ts';
 
 export const sessionHandlers = {
   session: ({ db, http }) => sessionState(db, http.request),
@@ -27,10 +26,7 @@ export const sessionHandlers = {
     // The old PIN under the same waits as at the door; it also gives this device a new session.
     await signIn(db, http.request, me.id, body.oldPin);
     if (body.oldPin === body.pin) throw new HttpProblem('invalid-input', 'The new PIN is the old one.');
-    await db
-      .update(people)
-      .set({ pinHash: await hashPin(body.pin) })
-      .where(eq(people.id, me.id));
+    await setPin(db, me.id, await hashPin(body.pin));
     await endSessionsOf(db, me.id);
     await signIn(db, http.request, me.id, body.pin);
     return sessionState(db, http.request);

@@ -55,8 +55,6 @@ export function sessionStore(pool: pg.Pool, secret: string, prunes: boolean): Se
   });
   return {
     handler,
-    close: () => {
-      void store.close();
-    },
+    close: () => store.close(),
   };
 }

@@ -1,9 +1,8 @@
 /** Who is signed in, as the database knows the person now: a role taken away or a person retired counts from the next request on. */
 import type { Role } from '@fox-tempo/contract';
-import { and, eq } from 'drizzle-orm';
 import type { Request } from 'express';
 import type { Executor } from '../../db/connection.ts';
-import { people } from '../../db/schema/index.ts';
+import { findHere } from './repo.ts';
 
 export interface SignedIn {
   readonly id: string;
@@ -20,12 +19,8 @@ declare module 'express-session' {
 }
 
 export async function personOf(db: Executor, request: Request): Promise<SignedIn | null> {
-  const { personId: id, me } = request.session ?? {};
+  const kept = request.session as Request['session'] | undefined;
+  const id = kept?.personId;
   if (id === undefined) return null;
-  if (me?.id === id) return me;
-  const [row] = await db
-    .select({ id: people.id, name: people.name, role: people.role })
-    .from(people)
-    .where(and(eq(people.id, id), eq(people.retired, false)));
-  return row ? { ...row, role: row.role as Role } : null;
+  return kept?.me?.id === id ? kept.me : ((await findHere(db, id)) ?? null);
 }

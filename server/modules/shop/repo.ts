@@ -37,3 +37,8 @@ export async function updateShop(
     .returning({ id: shop.id });
   return rows.length > 0;
 }
+
+/** Fails when the database does not answer. */
+export async function ping(db: Executor): Promise<void> {
+  await db.select({ id: shop.id }).from(shop).limit(1);
+}

@@ -7,7 +7,7 @@ import { staleVersion } from '../../http/version.ts';
 import { lockMachine } from '../machines/repo.ts';
 import { requireMachine } from '../machines/service.ts';
 import { addObservation } from '../observations/repo.ts';
-import { programIdOf } from '../seams/revisions.ts';
+import { programIdOf } from '../revisions/repo.ts';
 import { requireSeam } from '../seams/service.ts';
 import { insertEntry, slotHistory } from './repo.ts';
 

@@ -3,7 +3,7 @@ import type { Cylinder, Spool } from '@fox-tempo/contract';
 import { cylinderLevel, spoolLevel, type FillerCode } from '@fox-tempo/core';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
-import { cylinders, people, spools, stockMovements } from '../../db/schema/index.ts';
+import { cylinders, orderCounts, people, spools, stockMovements } from '../../db/schema/index.ts';
 import { isoTime } from '../../http/timestamp.ts';
 
 /** Millilitres or milligrams in a cylinder. */
@@ -147,4 +147,22 @@ export async function lockItems(
       .where(and(inArray(spools.id, [...spoolIds])))
       .orderBy(asc(spools.id))
       .for('update');
+}
+
+/** Every count of an order, the oldest first, with each movement it made and the item as it is now. */
+export async function countsOfOrder(db: Executor, orderId: string) {
+  return db
+    .select({
+      id: orderCounts.id,
+      count: orderCounts.count,
+      movement: stockMovements,
+      cylinder: cylinders,
+      spool: spools,
+    })
+    .from(orderCounts)
+    .leftJoin(stockMovements, eq(stockMovements.observationId, orderCounts.observationId))
+    .leftJoin(cylinders, eq(cylinders.id, stockMovements.cylinderId))
+    .leftJoin(spools, eq(spools.id, stockMovements.spoolId))
+    .where(eq(orderCounts.orderId, orderId))
+    .orderBy(asc(orderCounts.id), asc(stockMovements.id));
 }

@@ -15,7 +15,7 @@ import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';
 import { findMachine } from '../machines/repo.ts';
 import { addObservation } from '../observations/repo.ts';
-import { useOf } from '../seams/use.ts';
+import { useOf } from '../revisions/use.ts';
 import {
   addMovements,
   insertCylinder,
@@ -38,11 +38,17 @@ export async function readStock(db: Executor): Promise<Stock> {
   };
 }
 
+/** Ids that the caller brings: demo data their own, a write under a key the key. */
+interface Chosen {
+  readonly id?: string;
+  readonly key?: string;
+}
+
 export function addCylinder(
   db: Database,
   save: CylinderSave,
   by: string,
-  { id = `cylinder-${randomUUID().slice(0, 8)}`, key = randomUUID() as string } = {},
+  { id = `cylinder-${randomUUID().slice(0, 8)}`, key = randomUUID() }: Chosen = {},
 ): Promise<Cylinder> {
   return db.transaction(async (tx) => {
     await refuseCylinder(tx, save);
@@ -56,7 +62,7 @@ export function addSpool(
   db: Database,
   save: SpoolSave,
   by: string,
-  { id = `spool-${randomUUID().slice(0, 8)}`, key = randomUUID() as string } = {},
+  { id = `spool-${randomUUID().slice(0, 8)}`, key = randomUUID() }: Chosen = {},
 ): Promise<Spool> {
   return db.transaction(async (tx) => {
     await refuseMachine(tx, save.machineId);

@@ -1,8 +1,7 @@
 /** Taking parts back: what those very parts drew returns to where it came from, whatever is connected by now. */
-import { asc, eq } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
-import { cylinders, orderCounts, spools, stockMovements } from '../../db/schema/index.ts';
 import { gasOfContent, spoolLevel } from '@fox-tempo/core';
+import { countsOfOrder } from './repo.ts';
 import type { Draw } from './service.ts';
 
 interface Batch {
@@ -14,20 +13,7 @@ interface Batch {
 
 /** The last `parts` counted for an order that still stand, undone; `rest` are parts counted before movements were kept. */
 export async function undoLast(db: Executor, orderId: string, parts: number): Promise<{ draws: Draw[]; rest: number }> {
-  const rows = await db
-    .select({
-      id: orderCounts.id,
-      count: orderCounts.count,
-      movement: stockMovements,
-      cylinder: cylinders,
-      spool: spools,
-    })
-    .from(orderCounts)
-    .leftJoin(stockMovements, eq(stockMovements.observationId, orderCounts.observationId))
-    .leftJoin(cylinders, eq(cylinders.id, stockMovements.cylinderId))
-    .leftJoin(spools, eq(spools.id, stockMovements.spoolId))
-    .where(eq(orderCounts.orderId, orderId))
-    .orderBy(asc(orderCounts.id), asc(stockMovements.id));
+  const rows = await countsOfOrder(db, orderId);
   const byCount = new Map<number, { count: number; draws: Draw[] }>();
   for (const { id, count, movement, cylinder, spool } of rows) {
     const entry = byCount.get(id) ?? { count, draws: [] };

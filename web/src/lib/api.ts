@@ -58,7 +58,7 @@ async function pass<K extends DoorName>(name: K, asked: Asked<K> = {}): Promise<
   const door: DoorFacts = doorFacts[name];
   const { params, body, query, basedOn, signal } = asked;
   const asks = query && Object.keys(query).length > 0 ? `?${new URLSearchParams(query).toString()}` : '';
-  const path = `/api${addressOf(name, params as Record<string, string> | undefined)}${asks}`;
+  const path = `/api${addressOf(name, params)}${asks}`;
   const headers: Record<string, string> = { accept: 'application/json' };
   const text = body === undefined ? null : JSON.stringify(body);
   if (text !== null) headers['content-type'] = 'application/json';

@@ -23,10 +23,6 @@ export function useMe(): Me | null {
   return useStore(session, ({ state }) => state?.me ?? null);
 }
 
-export function useShop(): SessionState['shop'] | null {
-  return useStore(session, ({ state }) => state?.shop ?? null);
-}
-
 /** Whether the person signed in may pass a door. */
 export function useMay(door: DoorName): boolean {
   const me = useMe();

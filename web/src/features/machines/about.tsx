@@ -2,6 +2,7 @@
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { schoolFacts, triggerTestFor } from '@fox-tempo/core';
+import { useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
@@ -35,6 +36,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
   const keep = `about/${machine.id}/${machine.version}`;
   const stored = factsOf(machine.file);
   const [form, setForm, forget] = useKeptForm<Facts>(keep, stored);
+  const [savedFrom, setSavedFrom] = useState<'about' | 'more'>('about');
   const set = (change: Partial<Facts>) => setForm({ ...form, ...change });
   const edited = JSON.stringify(form) !== JSON.stringify(stored);
   const [slowest, fastest] = form.limits.wireFeedMPerMin;
@@ -184,7 +186,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
         >
           One more feeder
         </Action>
-        {task.problem !== null && (
+        {savedFrom === 'about' && task.problem !== null && (
           <Notice level="refusal" word="Not saved." urgent>
             {task.problem} What you typed is kept on this device.
           </Notice>
@@ -194,6 +196,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             kind="main"
             disabled={!edited || task.busy}
             onClick={() => {
+              setSavedFrom('about');
               void editor
                 .saveFile((file) => ({ ...file, ...form }))
                 .then((done) => {
@@ -211,7 +214,11 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
           </Action>
         </Box>
       </Panel>
-      <MoreFacts editor={editor} />
+      <MoreFacts
+        editor={editor}
+        onSave={() => setSavedFrom('more')}
+        problem={savedFrom === 'more' ? task.problem : null}
+      />
       <Panel title="What the trigger does">
         {machine.file.triggerModes.length === 0 && (
           <Notice level="note">No trigger mode is described yet; until then cards leave the trigger to you.</Notice>

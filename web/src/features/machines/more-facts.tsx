@@ -32,7 +32,16 @@ function factsOf({ limits, displays, tapCalls }: MachineFile): Facts {
 
 const shown = dialQuantityNames.map((value) => ({ value, label: quantityFacts(value).name }));
 
-export function MoreFacts({ editor }: { readonly editor: MachineEditor }) {
+export function MoreFacts({
+  editor,
+  onSave,
+  problem,
+}: {
+  readonly editor: MachineEditor;
+  /** Told before a save, so that its refusal is shown here and nowhere else. */
+  readonly onSave: () => void;
+  readonly problem: string | null;
+}) {
   const { machine, task } = editor;
   const keep = `more/${machine.id}/${machine.version}`;
   const stored = factsOf(machine.file);
@@ -41,7 +50,8 @@ export function MoreFacts({ editor }: { readonly editor: MachineEditor }) {
   const edited = JSON.stringify(form) !== JSON.stringify(stored);
   const volts = form.lowV !== null && form.highV !== null ? ([form.lowV, form.highV] as [number, number]) : null;
   const halfVolts = (form.lowV === null) !== (form.highV === null);
-  const save = () =>
+  const save = () => {
+    onSave();
     void editor
       .saveFile((file) => {
         const { voltageV: _volts, wireSizesMm: _sizes, ...limits } = file.limits;
@@ -59,6 +69,7 @@ export function MoreFacts({ editor }: { readonly editor: MachineEditor }) {
       .then((done) => {
         if (done) forget();
       });
+  };
   return (
     <Panel title="Volts, wire sizes, displays, taps">
       <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: '160px 160px 1fr' }} gap="2.5" alignItems="start">
@@ -219,9 +230,9 @@ export function MoreFacts({ editor }: { readonly editor: MachineEditor }) {
           It has no memories to call.
         </Box>
       )}
-      {task.problem !== null && (
+      {problem !== null && (
         <Notice level="refusal" word="Not saved." urgent>
-          {task.problem} What you typed is kept on this device.
+          {problem} What you typed is kept on this device.
         </Notice>
       )}
       <Box display="flex" gap="2" mt="3" flexWrap="wrap">

@@ -178,11 +178,12 @@ function ChangeOrder({
 }
 
 function AddOrder({ parts }: { readonly parts: readonly Part[] }) {
+  const [inAWeek] = useState(() => shopDay(new Date(Date.now() + 7 * 86_400_000)));
   const blank: Form = {
     number: '',
     partId: parts.find((part) => !part.retired)?.id ?? '',
     quantity: '',
-    dueOn: shopDay(new Date(Date.now() + 7 * 86_400_000)),
+    dueOn: inAWeek,
   };
   const [form, setForm, forget] = useKeptForm<Form>('order/new', blank);
   const task = useTask();

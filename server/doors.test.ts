@@ -30,7 +30,13 @@ function idFor(path: string): string {
 }
 const address = (name: DoorName) => `/api${addressOf(name, { ...params, id: idFor(doors[name].path) })}`;
 
-function knock(name: DoorName, role: Role | null, { body = {}, key = randomUUID(), version = 999 } = {}) {
+interface Knock {
+  readonly body?: object;
+  readonly key?: string;
+  readonly version?: number;
+}
+
+function knock(name: DoorName, role: Role | null, { body = {}, key = randomUUID(), version = 999 }: Knock = {}) {
   const door: Door = doors[name];
   const method = door.method.toLowerCase() as 'get' | 'post' | 'put' | 'delete';
   const call = request(test.app)[method](address(name));

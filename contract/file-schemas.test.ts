@@ -17,7 +17,8 @@ describe('committed examples', () => {
       readFileSync(new URL(`../docs/examples/${name}.tempo.json`, import.meta.url), 'utf8'),
     );
     expect(committed).toEqual(JSON.parse(JSON.stringify(exampleFiles()[name])));
-    const read = name === 'lid-seam' ? readProgramFile(committed) : readMachineFile(committed);
+    const { format } = committed as { format: string };
+    const read = format === 'fox-tempo/program' ? readProgramFile(committed) : readMachineFile(committed);
     expect(read.ok).toBe(true);
   });
 });

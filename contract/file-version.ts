@@ -48,7 +48,7 @@ export function readVersioned<S extends z.ZodType>(
       return failure({
         path: 'version',
         code: 'unknown-version',
-        message: `There is no version ${String(found)} of ${kind} files.`,
+        message: `There is no version ${JSON.stringify(found)?.slice(0, 60) ?? 'nothing'} of ${kind} files.`,
         limit: version,
         got: found,
       });

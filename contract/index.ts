@@ -49,7 +49,7 @@ export {
   type MachineStanding,
   type StandingSave,
 } from './standing.ts';
-export { planRequest, programOf } from './plan-request.ts';
+export { choiceOfProgram, planRequest, programOf } from './plan-request.ts';
 export { problemKind, problems, problemShape, problemType, type Problem, type ProblemKind } from './problem.ts';
 export {
   programChoice,

@@ -10,7 +10,7 @@ import {
   type PlanInput,
   type Program,
 } from '@fox-tempo/core';
-import type { ProgramChoice } from './program.ts';
+import type { ProgramChoice, ProgramFile } from './program.ts';
 import type { SeamSpec } from './shop.ts';
 
 export function planRequest(spec: SeamSpec, choice: ProgramChoice, circuitMOhm?: number): PlanInput {
@@ -53,4 +53,32 @@ export function programOf(
   if (choice.tune === null) return success({ plan: plan.value, program: planned });
   const moved = tuned(planned, { ...noTune, ...choice.tune });
   return moved.ok ? success({ plan: plan.value, program: moved.value }) : moved;
+}
+
+/**
+ * The choice from which a seam's sheet computes a program that came as a file: everything that the program says stands as set by hand,
+ * nothing is left to the plan but travel and gas flow, which belong to the seam.
+ */
+export function choiceOfProgram(program: ProgramFile): ProgramChoice {
+  const { mode, filler, gas, diameterMm, wireFeedMPerMin, trimMm, stiffness, ctwdMm, pulse, slowBeat, sequence, gun } =
+    program;
+  return {
+    mode,
+    filler,
+    gas,
+    diameterMm,
+    arcHabit: 'on-line',
+    wireFeedMPerMin,
+    tune: {
+      trimMm,
+      stiffness,
+      ctwdMm,
+      peakCurrentA: pulse?.peakCurrentA ?? null,
+      peakTimeMs: pulse?.peakTimeMs ?? null,
+      backgroundCurrentA: pulse?.backgroundCurrentA ?? null,
+      slowBeat,
+    },
+    sequence,
+    ...(gun ? { gun } : {}),
+  };
 }

@@ -140,6 +140,20 @@ test('the shop as a file goes out and comes in, with a preview first', async ({ 
   await expect(page.getByRole('alert')).toContainText('fox-tempo/shop');
 });
 
+test('a program file comes on a sheet as a draft, and what is none is refused', async ({ page, app }) => {
+  await page.goto(`${app.url}/seams/canopy-post-edge`);
+  const file = readFileSync(new URL('../docs/examples/frame-corner-dip.tempo.json', import.meta.url));
+  const bring = (name: string, buffer: Buffer) =>
+    page.getByLabel('Program file').setInputFiles({ name, mimeType: 'application/json', buffer });
+  await bring('x.json', Buffer.from('{"format":"fox-tempo/program","version":9}'));
+  await expect(page.getByRole('alert').filter({ hasText: 'Not taken' })).toContainText('reads up to 2');
+  await bring('frame-corner-dip.tempo.json', file);
+  await expect(page.getByText('frame-corner-dip.tempo.json is on the sheet')).toBeVisible();
+  await expect(page.getByLabel('Transfer', { exact: true })).toHaveValue('dip');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Transfer', { exact: true })).not.toHaveValue('dip');
+});
+
 test('backup, wipe, restore, verify: equal; without its password file a start is refused and the data are whole', async ({
   page,
 }) => {

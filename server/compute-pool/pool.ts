@@ -3,6 +3,7 @@ import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { Piscina } from 'piscina';
 import { HttpProblem, invalidInput } from '../http/problem.ts';
+import { createTurns } from './turns.ts';
 import type { Task, TaskAnswer } from './task.ts';
 
 /** Waiting tasks beyond which a question is refused at once instead of answered late. */
@@ -24,15 +25,16 @@ export interface ComputePool {
 }
 
 export function createComputePool(): ComputePool {
+  // One core is left to the server itself.
+  const threads = Math.max(availableParallelism() - 1, 1);
+  const turns = createTurns(threads, mostWaiting);
   let pool: Piscina | undefined;
   const open = () =>
     (pool ??= new Piscina({
       filename: usualFile,
       execArgv: ['--import', 'tsx'],
       minThreads: 0,
-      // One core is left to the server itself.
-      maxThreads: Math.max(availableParallelism() - 1, 1),
-      maxQueue: mostWaiting,
+      maxThreads: threads,
       idleTimeout: 60_000,
     }));
 
@@ -40,6 +42,7 @@ export function createComputePool(): ComputePool {
   async function answerOf(task: Task, signal: AbortSignal | undefined): Promise<TaskAnswer> {
     const left = new Int32Array(new SharedArrayBuffer(4));
     const leave = () => Atomics.store(left, 0, 1);
+    if (signal?.aborted) return { issues: [gone] };
     signal?.addEventListener('abort', leave, { once: true });
     try {
       return (await open().run(
@@ -47,8 +50,6 @@ export function createComputePool(): ComputePool {
         { filename: task.kind === 'card' ? cardFile : usualFile, signal: AbortSignal.timeout(longestMs) },
       )) as TaskAnswer;
     } catch (error) {
-      if (error instanceof Error && /queue is at limit/i.test(error.message))
-        throw new HttpProblem('busy', 'Many computations wait already; try again in a moment.', { waitS: 2 });
       if (error instanceof Error && error.name === 'AbortError')
         throw new HttpProblem('busy', `This took longer than ${longestMs / 1000} s and was ended.`);
       throw error;
@@ -59,7 +60,7 @@ export function createComputePool(): ComputePool {
 
   return {
     async run(task, signal) {
-      const answer = await answerOf(task, signal);
+      const answer = await turns.take(() => answerOf(task, signal));
       if ('issues' in answer) throw invalidInput(answer.issues);
       if (answer.bytes.length > largestAnswer) {
         throw invalidInput([
@@ -74,12 +75,11 @@ export function createComputePool(): ComputePool {
       }
       return Buffer.from(answer.bytes.buffer, answer.bytes.byteOffset, answer.bytes.byteLength);
     },
-    load: () => ({
-      running: (pool?.threads.length ?? 0) > 0 ? (pool?.threads.length ?? 0) : 0,
-      waiting: pool?.queueSize ?? 0,
-    }),
+    load: turns.load,
     async close() {
       await pool?.destroy();
     },
   };
 }
+
+const gone = { path: '', code: 'cancelled', message: 'Nobody waits for this any more.' };

@@ -21,6 +21,7 @@ import { Conflict } from './conflict.tsx';
 import { createDraftStore, isEdited, type DraftStore } from './draft-store.ts';
 import { Figures } from './figures.tsx';
 import { Inputs } from './inputs.tsx';
+import { ProgramFilePart } from './program-file.tsx';
 import { Revisions } from './revisions.tsx';
 import { StandingOfSetting } from './standing-of-setting.tsx';
 import { SlowBeat } from './slow-beat.tsx';
@@ -183,6 +184,12 @@ function LoadedSheet({
           {plan && <SlowBeat plan={plan} input={planRequest(spec, choice)} />}
           {plan && <Modes plan={plan} />}
           {program && <SimulatedArc program={program} circuitMOhm={circuitMOhm ?? 15} />}
+          <Panel title="Files">
+            <ProgramFilePart
+              seam={seam}
+              onTaken={(choice) => store.getState().edit((sheet) => ({ ...sheet, choice }), 'file')}
+            />
+          </Panel>
           {seam.revision && <StandingOfSetting seam={seam} machines={machines} onStored={onStored} />}
           {seam.revision && (
             <Revisions

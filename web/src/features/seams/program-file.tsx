@@ -1,0 +1,97 @@
+/** The setting as a program file, out and in: a file from elsewhere stands on this sheet as a draft, which undo takes back. */
+import { Box } from '@chakra-ui/react';
+import { choiceOfProgram, readProgramFile, type ProgramChoice, type SeamResource } from '@fox-tempo/contract';
+import { useRef, useState } from 'react';
+import { download } from '../../lib/download.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+
+/** A program has a few kilobytes. */
+const largestBytes = 256 * 1024;
+
+export interface ProgramFilePartProps {
+  readonly seam: SeamResource;
+  readonly onTaken: (choice: ProgramChoice) => void;
+}
+
+export function ProgramFilePart({ seam, onTaken }: ProgramFilePartProps) {
+  const chooser = useRef<HTMLInputElement>(null);
+  const [taken, setTaken] = useState<string | null>(null);
+  const [refused, setRefused] = useState<readonly string[]>([]);
+  const { revision } = seam;
+
+  async function take(file: File) {
+    setTaken(null);
+    if (file.size > largestBytes) {
+      setRefused([`${file.name} has ${(file.size / 1024).toFixed(0)} kB; a program file has up to 256.`]);
+      return;
+    }
+    const read = readText(await file.text());
+    setRefused(read.ok ? [] : read.messages);
+    if (!read.ok) return;
+    setTaken(file.name);
+    onTaken(read.choice);
+  }
+
+  return (
+    <Box display="flex" gap="2" flexWrap="wrap" alignItems="center" fontSize="13px" mt="2">
+      <Action
+        kind="quiet"
+        fontSize="13px"
+        disabled={revision === null}
+        onClick={() => {
+          if (revision)
+            download(
+              `${seam.spec.name} r${revision.number}.tempo.json`,
+              'application/json',
+              `${JSON.stringify(revision.program, null, 2)}\n`,
+            );
+        }}
+      >
+        Program as a file
+      </Action>
+      <Action kind="quiet" fontSize="13px" onClick={() => chooser.current?.click()}>
+        Bring a program in…
+      </Action>
+      <input
+        ref={chooser}
+        type="file"
+        accept="application/json,.json"
+        hidden
+        aria-label="Program file"
+        onChange={(event) => {
+          const [file] = event.target.files ?? [];
+          if (file) void take(file);
+          event.target.value = '';
+        }}
+      />
+      {taken !== null && <Box role="status">{taken} is on the sheet; undo brings the old one back.</Box>}
+      {refused.length > 0 && (
+        <Box flex="1 1 100%">
+          <Notice level="refusal" word="Not taken." urgent>
+            {refused.join(' ')} The sheet is as it was.
+          </Notice>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+type Read =
+  { readonly ok: true; readonly choice: ProgramChoice } | { readonly ok: false; readonly messages: readonly string[] };
+
+function readText(text: string): Read {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return { ok: false, messages: ['This is no JSON; a program file ends in .tempo.json.'] };
+  }
+  const read = readProgramFile(value);
+  return read.ok
+    ? { ok: true, choice: choiceOfProgram(read.value) }
+    : {
+        ok: false,
+        messages: read.issues.slice(0, 4).map(({ path, message }) => (path === '' ? message : `${path}: ${message}`)),
+      };
+}

@@ -75,7 +75,7 @@ export function createComputePool(): ComputePool {
       }
       return Buffer.from(answer.bytes.buffer, answer.bytes.byteOffset, answer.bytes.byteLength);
     },
-    load: turns.load,
+    load: () => turns.load(),
     async close() {
       await pool?.destroy();
     },

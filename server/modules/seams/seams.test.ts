@@ -164,3 +164,85 @@ describe('bad requests are problem documents', () => {
     expect(JSON.stringify(response.body)).not.toMatch(/node_modules|\bat .*\.ts/);
   });
 });
+
+describe('a seam as a whole', () => {
+  const saved = async (): Promise<SeamResource> => {
+    const seam = await create();
+    return (await put(seam.id, seam.version, corner).expect(200)).body as SeamResource;
+  };
+  const lead = (method: 'put' | 'delete' | 'post', path: string, version?: number) => {
+    const call = test.as()[method](`/api/seams/${path}`);
+    return version === undefined ? call : call.set('if-match', `"${version}"`);
+  };
+
+  it('is copied with its program as it stands, not computed anew', async () => {
+    const seam = await saved();
+    const copy = await test
+      .as(author)
+      .post(`/api/seams/${seam.id}/copy`)
+      .send({ partId: 'canopy-rail', name: 'The copy' })
+      .expect(201);
+    expect(copy.body).toMatchObject({ partName: 'Canopy rail', spec: { ...corner.spec, name: 'The copy' } });
+    expect((copy.body as SeamResource).revision).toMatchObject({
+      number: 1,
+      program: seam.revision?.program,
+      contentHash: seam.revision?.contentHash,
+    });
+    await test.as(author).post(`/api/seams/${seam.id}/copy`).send({ partId: 'nowhere', name: 'x' }).expect(422);
+  });
+
+  it('is moved, taken off the lists and brought back under its version', async () => {
+    const seam = await saved();
+    const moved = await lead('put', `${seam.id}/part`, seam.version).send({ partId: 'market-cart-frame' }).expect(200);
+    expect(moved.body.partName).toBe('Market cart frame');
+    await lead('delete', seam.id, seam.version).expect(412);
+    const gone = await lead('delete', seam.id, moved.body.version as number).expect(200);
+    expect(gone.body.deleted).toBe(true);
+    const listed = async () =>
+      ((await test.as().get('/api/seams?limit=200').expect(200)).body.items as SeamResource[]).some(
+        (one) => one.id === seam.id,
+      );
+    expect(await listed()).toBe(false);
+    await test.as().get(`/api/seams/${seam.id}`).expect(200);
+    await lead('post', `${seam.id}/restore`).expect(200);
+    expect(await listed()).toBe(true);
+  });
+
+  it('is locked with a reason: a welder’s save is refused, a lead hand’s is not, and freeing it lets both', async () => {
+    const seam = await saved();
+    const lock = (version: number, locked: boolean) =>
+      lead('put', `${seam.id}/lock`, version).send({ locked, reason: 'approved by the customer' }).expect(200);
+    const locked = (await lock(seam.version, true)).body as SeamResource;
+    expect(locked.lock).toMatchObject({ reason: 'approved by the customer', by: 'Ilse Brandokor' });
+    const longer = { ...corner, spec: { ...corner.spec, lengthMm: 500 } };
+    const refused = await put(seam.id, locked.version, longer).expect(409);
+    expect(refused.body.detail).toContain('Ilse Brandokor locked Test corner');
+    const byLead = await lead('put', seam.id, locked.version).send(longer).expect(200);
+    const freed = (await lock(byLead.body.version as number, false)).body as SeamResource;
+    expect(freed.lock).toBeNull();
+    await put(seam.id, freed.version, corner).expect(200);
+    await lead('put', `${seam.id}/lock`, freed.version + 1)
+      .send({ locked: true, reason: 'x' })
+      .expect(422);
+  });
+
+  it('has one issued revision in force for each machine, and every one in the record', async () => {
+    const seam = await saved();
+    const issue = (revision: number, machineId: string) =>
+      lead('post', `${seam.id}/issue`).send({ revision, machineId, reason: 'three passed' });
+    await issue(1, 'rowan').expect(201);
+    const longer = { ...corner, spec: { ...corner.spec, lengthMm: 500 } };
+    const now = (await test.as().get(`/api/seams/${seam.id}`)).body as SeamResource;
+    await put(seam.id, now.version, longer).expect(200);
+    await issue(2, 'rowan').expect(201);
+    const last = await issue(1, 'hazel').expect(201);
+    expect((last.body as SeamResource).issued.map(({ machineId, revision }) => [machineId, revision])).toEqual([
+      ['rowan', 2],
+      ['hazel', 1],
+    ]);
+    const { body } = await test.as().get(`/api/observations?kind=issue&seam=${seam.id}`).expect(200);
+    expect(body.items).toHaveLength(3);
+    await issue(7, 'rowan').expect(422);
+    await issue(1, 'nowhere').expect(404);
+  });
+});

@@ -106,3 +106,67 @@ describe('the printed card', () => {
     await card('counter-corner', { machine: 'rowan', paper: 'A0' }).expect(422);
   });
 });
+
+describe('many hands at once', () => {
+  it('counting, taking back and reading anew leave sums that agree to the milligram and millilitre', async () => {
+    const orderId = 'order-2041';
+    const before = await stock();
+    const done = async () =>
+      ((await test.as().get('/api/orders').expect(200)).body.items as { id: string; done: number }[]).find(
+        ({ id }) => id === orderId,
+      )!.done;
+    const began = await done();
+    const people = ['teo-varnholt', 'ilse-brandokor', 'corvin-dellamaar', 'mirja-keskalo'] as const;
+    const counts = [3, 1, -1, 2, 1, -2, 4, 1, 1, -1, 2, 1];
+    const answers = await Promise.all(
+      counts.map((count, at) =>
+        test
+          .as(people[at % 4])
+          .post(`/api/orders/${orderId}/done`)
+          .send({ count }),
+      ),
+    );
+    const took = answers.flatMap((answer, at) => (answer.status === 200 ? [counts[at]!] : []));
+    expect(took).toEqual(counts);
+    const sum = took.reduce((total, count) => total + count, 0);
+    expect(await done()).toBe(began + sum);
+    await send('post', `/orders/${orderId}/done`, { count: -sum }).expect(200);
+    const content = (list: Stock) => [
+      ...list.cylinders.map(({ id, pressureBar, massKg }) => [id, pressureBar, massKg]),
+      ...list.spools.map(({ id, massKg }) => [id, massKg]),
+    ];
+    expect(content(await stock())).toEqual(content(before));
+  });
+
+  it('give back to where it came from, whatever is connected by now', async () => {
+    const spool = async (id: string) => (await stock()).spools.find((one) => one.id === id)!;
+    const bright = await spool('bright-08-a');
+    await send('post', '/orders/order-2038/done', { count: 2 }).expect(200);
+    const drawn = await spool('bright-08-a');
+    expect(drawn.massKg).toBeLessThan(bright.massKg);
+    const { id: _id, version, changedAt: _at, changedBy: _by, ...rest } = drawn;
+    await send('put', '/stock/spools/bright-08-a', { ...rest, machineId: null }, version).expect(200);
+    const other = {
+      name: 'Stainless 0.8, B',
+      filler: 'stainless-solid',
+      diameterMm: 0.8,
+      massKg: 5,
+      machineId: 'hazel',
+    };
+    const fresh = await send('post', '/stock/spools', other).expect(201);
+    await send('post', '/orders/order-2038/done', { count: -2 }).expect(200);
+    expect((await spool('bright-08-a')).massKg).toBe(bright.massKg);
+    expect((await spool(fresh.body.id as string)).massKg).toBe(5);
+  });
+
+  it('leave a level below nought where more was drawn than was read, and a new reading mends it', async () => {
+    const almg = (await stock()).spools.find((one) => one.id === 'almg-12-a')!;
+    const { id: _id, version, changedAt: _at, changedBy: _by, ...rest } = almg;
+    await send('put', '/stock/spools/almg-12-a', { ...rest, massKg: 0.001 }, version).expect(200);
+    await send('post', '/orders/order-2044/done', { count: 5 }).expect(200);
+    const low = (await stock()).spools.find((one) => one.id === 'almg-12-a')!;
+    expect(low.massKg).toBeLessThan(0);
+    const read = await send('put', '/stock/spools/almg-12-a', { ...rest, massKg: 7 }, low.version).expect(200);
+    expect(read.body.massKg).toBe(7);
+  });
+});

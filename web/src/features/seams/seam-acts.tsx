@@ -9,7 +9,7 @@ import { useMay } from '../../lib/session.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
-import { Notice } from '../../ui/notice.tsx';
+import { Refused } from '../../ui/refused.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 
 export interface SeamActsProps {
@@ -86,13 +86,7 @@ export function SeamActs({ seam, parts, onDeleted, onClose }: SeamActsProps) {
           </Box>
         )}
       </Box>
-      {task.problem !== null && (
-        <Box mt="2">
-          <Notice level="refusal" word="Not done." urgent>
-            {task.problem}
-          </Notice>
-        </Box>
-      )}
+      <Refused task={task} word="Not done." />
     </Box>
   );
 }

@@ -8,7 +8,7 @@ import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
-import { Notice } from '../../ui/notice.tsx';
+import { Refused } from '../../ui/refused.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 
@@ -134,13 +134,7 @@ function Signing({
       <Box textStyle="label" color="quiet" mt="2">
         Issued is the shop’s own word for its reference; it is no qualification of a procedure.
       </Box>
-      {task.problem !== null && (
-        <Box mt="2">
-          <Notice level="refusal" word="Not signed." urgent>
-            {task.problem}
-          </Notice>
-        </Box>
-      )}
+      <Refused task={task} word="Not signed." />
     </Box>
   );
 }

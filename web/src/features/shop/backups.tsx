@@ -12,6 +12,7 @@ import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
+import { Refused } from '../../ui/refused.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { MayNot } from './may-not.tsx';
@@ -80,11 +81,7 @@ function ShopFields({ shop }: { readonly shop: ShopState }) {
           {(shop.diskFreeBytes / 1e9).toFixed(1)} GB free on the disk of the data.
         </Box>
       )}
-      {task.problem !== null && (
-        <Notice level="refusal" word="Not saved." urgent>
-          {task.problem}
-        </Notice>
-      )}
+      <Refused task={task} word="Not saved." />
     </Panel>
   );
 }
@@ -106,13 +103,7 @@ function TakeBackup() {
       >
         {task.busy ? 'Writing it…' : 'Back everything up'}
       </Action>
-      {task.problem !== null && (
-        <Box mt="3">
-          <Notice level="refusal" word="Not made." urgent>
-            {task.problem}
-          </Notice>
-        </Box>
-      )}
+      <Refused task={task} word="Not made." />
     </>
   );
 }

@@ -12,6 +12,7 @@ import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
+import { Refused } from '../../ui/refused.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { MayNot } from './may-not.tsx';
 
@@ -43,11 +44,7 @@ export function Files({ parts }: { readonly parts: readonly Part[] }) {
         >
           Take the shop as a file
         </Action>
-        {task.problem !== null && (
-          <Notice level="refusal" word="Not made." urgent>
-            {task.problem}
-          </Notice>
-        )}
+        <Refused task={task} word="Not made." />
       </Panel>
       <Import parts={parts} />
     </>
@@ -130,13 +127,7 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
           </Notice>
         </Box>
       )}
-      {task.problem !== null && (
-        <Box mt="3">
-          <Notice level="refusal" word="Not taken." urgent>
-            {task.problem}
-          </Notice>
-        </Box>
-      )}
+      <Refused task={task} word="Not taken." />
       {report && picked && (
         <Box mt="3">
           <Table label={`What ${picked.name} holds`}>

@@ -13,8 +13,10 @@ import { Field, inputLook } from '../../ui/field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { Refused } from '../../ui/refused.tsx';
+import { Cell } from '../../ui/table.tsx';
 import { TextField } from '../../ui/text-field.tsx';
+import { ChangeableTable } from './changeable-table.tsx';
 import { MayNot } from './may-not.tsx';
 
 interface Form {
@@ -26,55 +28,35 @@ interface Form {
 
 export function Orders({ orders, parts }: { readonly orders: readonly Order[]; readonly parts: readonly Part[] }) {
   const mayChange = useMay('saveOrder');
-  const [opened, setOpened] = useState<string | null>(null);
   const rows = [...orders.filter((order) => !order.closed), ...orders.filter((order) => order.closed)];
   return (
     <>
       <Panel title="Orders" aside={mayChange ? undefined : <MayNot door="saveOrder" />}>
         {rows.length === 0 && <Notice level="note">No order yet.</Notice>}
-        <Table label="Orders">
-          <Heads names={['Order', 'Part', 'Done', 'Due', '']} right={['Done']} />
-          <tbody>
-            {rows.map((order) => (
-              <tr key={order.id}>
-                <Cell middle head color={order.closed ? 'quiet' : 'ink'}>
-                  {order.number}
-                  {order.closed ? ' (closed)' : ''}
-                </Cell>
-                <Cell middle>{order.partName}</Cell>
-                <Cell middle figure>
-                  {order.done} of {order.quantity}
-                </Cell>
-                <Cell middle pl="4">
-                  {shopDate(order.dueOn)}
-                </Cell>
-                <Cell middle textAlign="right">
-                  {mayChange && (
-                    <Action
-                      kind="quiet"
-                      fontSize="13px"
-                      aria-label={`Change order ${order.number}`}
-                      aria-expanded={opened === order.id}
-                      onClick={() => setOpened(opened === order.id ? null : order.id)}
-                    >
-                      Change
-                    </Action>
-                  )}
-                </Cell>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
-        {orders
-          .filter((order) => order.id === opened)
-          .map((order) => (
-            <ChangeOrder
-              key={`${order.id} ${order.version}`}
-              order={order}
-              parts={parts}
-              onDone={() => setOpened(null)}
-            />
-          ))}
+        <ChangeableTable
+          label="Orders"
+          heads={['Order', 'Part', 'Done', 'Due']}
+          right={['Done']}
+          items={rows}
+          mayChange={mayChange}
+          actName={(order) => `Change order ${order.number}`}
+          cells={(order) => (
+            <>
+              <Cell middle head color={order.closed ? 'quiet' : 'ink'}>
+                {order.number}
+                {order.closed ? ' (closed)' : ''}
+              </Cell>
+              <Cell middle>{order.partName}</Cell>
+              <Cell middle figure>
+                {order.done} of {order.quantity}
+              </Cell>
+              <Cell middle pl="4">
+                {shopDate(order.dueOn)}
+              </Cell>
+            </>
+          )}
+          form={(order, onDone) => <ChangeOrder order={order} parts={parts} onDone={onDone} />}
+        />
       </Panel>
       {mayChange && <AddOrder parts={parts} />}
     </>
@@ -153,7 +135,7 @@ function ChangeOrder({
       onDone();
     });
   return (
-    <Box mt="3" pt="3" borderTopWidth="1px" borderColor="line">
+    <Box>
       <Box
         display="grid"
         gap="3"
@@ -168,11 +150,7 @@ function ChangeOrder({
           {order.closed ? 'Open it again' : 'Close it'}
         </Action>
       </Box>
-      {task.problem !== null && (
-        <Notice level="refusal" word="Not saved." urgent>
-          {task.problem}
-        </Notice>
-      )}
+      <Refused task={task} word="Not saved." />
     </Box>
   );
 }
@@ -209,13 +187,7 @@ function AddOrder({ parts }: { readonly parts: readonly Part[] }) {
             Add the order
           </Action>
         </Box>
-        {task.problem !== null && (
-          <Box mt="3">
-            <Notice level="refusal" word="Not added." urgent>
-              {task.problem}
-            </Notice>
-          </Box>
-        )}
+        <Refused task={task} word="Not added." />
       </form>
     </Panel>
   );

@@ -10,13 +10,14 @@ import { Action } from '../../ui/action.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { Refused } from '../../ui/refused.tsx';
+import { Cell } from '../../ui/table.tsx';
 import { TextField } from '../../ui/text-field.tsx';
+import { ChangeableTable } from './changeable-table.tsx';
 import { MayNot } from './may-not.tsx';
 
 export function Parts({ parts }: { readonly parts: readonly Part[] }) {
   const mayChange = useMay('savePart');
-  const [opened, setOpened] = useState<string | null>(null);
   const [wanted, setWanted] = useState('');
   const shown = parts.filter((part) =>
     `${part.name} ${part.about}`.toLowerCase().includes(wanted.trim().toLowerCase()),
@@ -32,40 +33,25 @@ export function Parts({ parts }: { readonly parts: readonly Part[] }) {
             {parts.length === 0 ? 'No part yet. Add the first one below.' : 'No part of that name.'}
           </Notice>
         )}
-        <Table label="Parts">
-          <Heads names={['Part', 'What it is', '']} />
-          <tbody>
-            {shown.map((part) => (
-              <tr key={part.id}>
-                <Cell middle head color={part.retired ? 'quiet' : 'ink'}>
-                  {part.name}
-                  {part.retired ? ' (retired)' : ''}
-                </Cell>
-                <Cell middle color="quiet">
-                  {part.about}
-                </Cell>
-                <Cell middle textAlign="right">
-                  {mayChange && (
-                    <Action
-                      kind="quiet"
-                      fontSize="13px"
-                      aria-label={`Change ${part.name}`}
-                      aria-expanded={opened === part.id}
-                      onClick={() => setOpened(opened === part.id ? null : part.id)}
-                    >
-                      Change
-                    </Action>
-                  )}
-                </Cell>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
-        {parts
-          .filter((part) => part.id === opened)
-          .map((part) => (
-            <ChangePart key={`${part.id} ${part.version}`} part={part} onDone={() => setOpened(null)} />
-          ))}
+        <ChangeableTable
+          label="Parts"
+          heads={['Part', 'What it is']}
+          items={shown}
+          mayChange={mayChange}
+          actName={(part) => `Change ${part.name}`}
+          cells={(part) => (
+            <>
+              <Cell middle head color={part.retired ? 'quiet' : 'ink'}>
+                {part.name}
+                {part.retired ? ' (retired)' : ''}
+              </Cell>
+              <Cell middle color="quiet">
+                {part.about}
+              </Cell>
+            </>
+          )}
+          form={(part, onDone) => <ChangePart part={part} onDone={onDone} />}
+        />
       </Panel>
       {mayChange && <AddPart />}
     </>
@@ -83,7 +69,7 @@ function ChangePart({ part, onDone }: { readonly part: Part; readonly onDone: ()
       onDone();
     });
   return (
-    <Box mt="3" pt="3" borderTopWidth="1px" borderColor="line">
+    <Box>
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1fr 1.6fr auto auto' }} alignItems="end">
         <TextField label={`Name of ${part.name}`} value={form.name} onChange={(name) => setForm({ ...form, name })} />
         <TextField
@@ -99,13 +85,7 @@ function ChangePart({ part, onDone }: { readonly part: Part; readonly onDone: ()
           {part.retired ? 'Make it again' : 'Retire'}
         </Action>
       </Box>
-      {task.problem !== null && (
-        <Box mt="3">
-          <Notice level="refusal" word="Not saved." urgent>
-            {task.problem}
-          </Notice>
-        </Box>
-      )}
+      <Refused task={task} word="Not saved." />
     </Box>
   );
 }
@@ -138,13 +118,7 @@ function AddPart() {
             Add the part
           </Action>
         </Box>
-        {task.problem !== null && (
-          <Box mt="3">
-            <Notice level="refusal" word="Not added." urgent>
-              {task.problem}
-            </Notice>
-          </Box>
-        )}
+        <Refused task={task} word="Not added." />
       </form>
     </Panel>
   );

@@ -5,14 +5,15 @@ import { useState, type SubmitEvent } from 'react';
 import { useRevalidator } from 'react-router';
 import { api } from '../../lib/api.ts';
 import { useMay, useMe } from '../../lib/session.ts';
-import { useTask, type Task } from '../../lib/use-task.ts';
+import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
-import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { Refused } from '../../ui/refused.tsx';
+import { Cell } from '../../ui/table.tsx';
 import { TextField } from '../../ui/text-field.tsx';
+import { ChangeableTable } from './changeable-table.tsx';
 import { MayNot } from './may-not.tsx';
 
 const roleChoices = roles.map((role) => ({ value: role, label: roleNames[role] }));
@@ -20,62 +21,35 @@ const pinOnly = (text: string) => text.replace(/\D/g, '').slice(0, 8);
 
 export function People({ people }: { readonly people: readonly Person[] }) {
   const mayChange = useMay('savePerson');
-  const [opened, setOpened] = useState<string | null>(null);
   const here = people.filter((person) => !person.retired);
   const gone = people.filter((person) => person.retired);
   return (
     <>
       <Panel title="People" aside={mayChange ? undefined : <MayNot door="savePerson" />}>
-        <Table label="People of the shop">
-          <Heads names={['Name', 'Role', 'PIN', '']} />
-          <tbody>
-            {[...here, ...gone].map((person) => (
-              <tr key={person.id}>
-                <Cell middle head color={person.retired ? 'quiet' : 'ink'}>
-                  {person.name}
-                  {person.retired ? ' (left)' : ''}
-                </Cell>
-                <Cell middle>{roleNames[person.role]}</Cell>
-                <Cell middle color={person.hasPin ? 'quiet' : 'ochre'}>
-                  {person.hasPin ? 'set' : '◇ none: cannot sign in'}
-                </Cell>
-                <Cell middle textAlign="right">
-                  {mayChange && (
-                    <Action
-                      kind="quiet"
-                      fontSize="13px"
-                      aria-expanded={opened === person.id}
-                      aria-label={`Change ${person.name}`}
-                      onClick={() => setOpened(opened === person.id ? null : person.id)}
-                    >
-                      Change
-                    </Action>
-                  )}
-                </Cell>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
-        {people
-          .filter((person) => person.id === opened)
-          .map((person) => (
-            <ChangePerson key={`${person.id} ${person.version}`} person={person} onDone={() => setOpened(null)} />
-          ))}
+        <ChangeableTable
+          label="People of the shop"
+          heads={['Name', 'Role', 'PIN']}
+          items={[...here, ...gone]}
+          mayChange={mayChange}
+          actName={(person) => `Change ${person.name}`}
+          cells={(person) => (
+            <>
+              <Cell middle head color={person.retired ? 'quiet' : 'ink'}>
+                {person.name}
+                {person.retired ? ' (left)' : ''}
+              </Cell>
+              <Cell middle>{roleNames[person.role]}</Cell>
+              <Cell middle color={person.hasPin ? 'quiet' : 'ochre'}>
+                {person.hasPin ? 'set' : '◇ none: cannot sign in'}
+              </Cell>
+            </>
+          )}
+          form={(person, onDone) => <ChangePerson person={person} onDone={onDone} />}
+        />
       </Panel>
       {mayChange && <AddPerson />}
       <OwnPin />
     </>
-  );
-}
-
-function Trouble({ task, word }: { readonly task: Task; readonly word: string }) {
-  if (task.problem === null) return null;
-  return (
-    <Box mt="3">
-      <Notice level="refusal" word={word} urgent>
-        {task.problem}
-      </Notice>
-    </Box>
   );
 }
 
@@ -90,7 +64,7 @@ function ChangePerson({ person, onDone }: { readonly person: Person; readonly on
       onDone();
     });
   return (
-    <Box mt="3" pt="3" borderTopWidth="1px" borderColor="line">
+    <Box>
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.4fr 1fr auto auto' }} alignItems="end">
         <TextField label={`Name of ${person.name}`} value={form.name} onChange={(name) => setForm({ ...form, name })} />
         <ChoiceField<Role>
@@ -130,7 +104,7 @@ function ChangePerson({ person, onDone }: { readonly person: Person; readonly on
           A new PIN or role signs {person.name} out everywhere.
         </Box>
       </Box>
-      <Trouble task={task} word="Not changed." />
+      <Refused task={task} word="Not changed." />
     </Box>
   );
 }
@@ -168,7 +142,7 @@ function AddPerson() {
             Add
           </Action>
         </Box>
-        <Trouble task={task} word="Not added." />
+        <Refused task={task} word="Not added." />
       </form>
     </Panel>
   );
@@ -215,7 +189,7 @@ function OwnPin() {
           {done ? `● ${me?.name ?? ''} has a new PIN.` : ''}
         </Box>
       </Box>
-      <Trouble task={task} word="Not changed." />
+      <Refused task={task} word="Not changed." />
     </Panel>
   );
 }

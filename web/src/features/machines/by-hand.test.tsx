@@ -68,7 +68,11 @@ describe('a machine by hand', () => {
     press('Add the mode');
     await waitFor(() => expect(saved()?.triggerModes.at(-1)?.label).toBe('Tap four'));
     expect(saved()?.triggerModes.at(-1)).toMatchObject({ school: 'latch-second', senseTested: false });
-    press('Take the mode Tap four off');
+    press(
+      await screen
+        .findByRole('button', { name: 'Take the mode Tap four off' })
+        .then(() => 'Take the mode Tap four off'),
+    );
     await waitFor(() => expect(saved()?.triggerModes.some(({ label }) => label === 'Tap four')).toBe(false));
   });
 

@@ -3,6 +3,7 @@ import { createKeeper, type Keeper } from './backup/keeper.ts';
 import { createComputePool, type ComputePool } from './compute-pool/pool.ts';
 import { connect, type Connection } from './db/connection.ts';
 import { migrateDatabase } from './db/migrate.ts';
+import { forgetOldAnswers } from './http/once.ts';
 import { createJobQueue, type JobQueue } from './modules/jobs/queue.ts';
 import { fillMissingUse } from './modules/revisions/repo.ts';
 import { useFor } from './modules/revisions/use.ts';
@@ -35,6 +36,7 @@ export async function assemble({ url, dataFolder, prunes = false }: AssembleOpti
     await migrateDatabase(connection.pool, () => keeper.beforeMigration());
     const { sessionSecret } = await ensureShop(connection.db);
     await fillMissingUse(connection.db, (revision) => useFor(revision, revision.program));
+    await forgetOldAnswers(connection.db);
     const store = sessionStore(connection.pool, sessionSecret, prunes);
     return {
       connection,

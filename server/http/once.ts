@@ -1,5 +1,5 @@
 /** A write under the client's key is done once: the answer is kept in the same transaction, and the same key gets the same answer. */
-import { eq } from 'drizzle-orm';
+import { eq, lt, sql } from 'drizzle-orm';
 import type { Database } from '../db/connection.ts';
 import { keptAnswers } from '../db/schema/index.ts';
 import { HttpProblem } from './problem.ts';
@@ -31,4 +31,11 @@ export async function once(
     }
     return kept.answer;
   });
+}
+
+/** Answers are kept as long as a device may wait to ask again. */
+const keptDays = 30;
+
+export async function forgetOldAnswers(db: Database): Promise<void> {
+  await db.delete(keptAnswers).where(lt(keptAnswers.at, sql`now() - make_interval(days => ${keptDays})`));
 }

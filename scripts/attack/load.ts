@@ -64,7 +64,7 @@ const read = (stack: Stack, path: string) => async () => {
 export async function reads(stack: Stack, perS: number, seconds: number): Promise<Times[]> {
   const all: Times[] = [];
   // A server that has just started compiles its code as it runs it; a shop's has run since the morning.
-  for (const path of lists) await paced(path, 50, 1, read(stack, path));
+  for (const path of lists) await paced(path, 100, 2, read(stack, path));
   for (const path of lists) all.push(await paced(`GET ${path}`, perS, seconds, read(stack, path)));
   const cluster = await openCluster({ folder: stack.folder, attach: true });
   const pool = new pg.Pool({ connectionString: cluster.url('fox_tempo'), max: 10 });

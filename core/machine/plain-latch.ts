@@ -1,4 +1,4 @@
-/** Plain latching under one name means four different things (N73): drawn as a machine takes its presses, and found out by a dry test. */
+/** Plain latching under one name means four different things: drawn as a machine takes its presses, and found out by a dry test. */
 import { failure, success, type Outcome } from '../outcome/index.ts';
 import type { DirectionEvidence, Machine, TriggerMode } from './machine.ts';
 

@@ -1,4 +1,4 @@
-/** An absolute start level left behind by a higher main (N74): what stands on the machine against what the program now asks. */
+/** An absolute start level left behind by a higher main: what stands on the machine against what the program now asks. */
 import { schoolFacts } from '../sequence/index.ts';
 import type { Machine } from './machine.ts';
 import type { Program } from './program.ts';

@@ -1,4 +1,4 @@
-/** What taps at rest call on a machine (N85), and whether each called memory is for the wire and gas that are on it. */
+/** What taps at rest call on a machine, and whether each called memory is for the wire and gas that are on it. */
 import { fillerOf, gasOf } from '../consumables/index.ts';
 import { sameWire } from './chart.ts';
 import type { Machine } from './machine.ts';

@@ -1,4 +1,4 @@
-/** Where the gun points (N62): work angle in the joint, travel angle along it, plus pushes and minus drags. Rules of practice, starts for trials. */
+/** Where the gun points: work angle in the joint, travel angle along it, plus pushes and minus drags. Rules of practice, starts for trials. */
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { jointRule, type Joint } from './joints.ts';
 

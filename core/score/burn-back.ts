@@ -1,5 +1,5 @@
 /**
- * From the wire left after a stop to the next burn-back (N83): free wire is L0 + ∫(feed − melt) dt while the drive coasts, so a millimetre
+ * From the wire left after a stop to the next burn-back: free wire is L0 + ∫(feed − melt) dt while the drive coasts, so a millimetre
  * of wire is a melting time at the end level. Longer burn-back, shorter wire, whatever the dial is called.
  */
 import type { Program } from '../machine/index.ts';

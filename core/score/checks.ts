@@ -43,7 +43,7 @@ export function scoreChecks(
   ];
 }
 
-/** N76: start and slopes need more millimetres than the seam has. */
+/** A short seam: start and slopes need more millimetres than the seam has. */
 function roomChecks({ sequence, travelMmPerMin }: Program, { overrunMm, lengthMm }: SeamScore): ScoreCheck[] {
   if (overrunMm <= 0) return [];
   const pace = travelMmPerMin / 60;

@@ -1,5 +1,5 @@
 /**
- * How long an end level has to be held to fill the crater (N77): the hollow under the arc at the moment it stops,
+ * How long an end level has to be held to fill the crater: the hollow under the arc at the moment it stops,
  * half the pool's length deep in the bead's own section, filled at the end level's rate. Pool length 1.6 bead widths: assumed, ±40 %.
  */
 import { wireInGas } from '../arc/index.ts';

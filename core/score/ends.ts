@@ -75,7 +75,7 @@ export function judgeEnds(
   };
 }
 
-/** Seconds of start that bring the first millimetres to main's warmth (N75), on a grid of 0.1 s; null where no hold up to 5 s does. */
+/** Seconds of start that bring the first millimetres to main's warmth, on a grid of 0.1 s; null where no hold up to 5 s does. */
 export function holdForWarmth(program: Program, thicknessMm: number, lengthMm: number): number | null {
   const electrical = electricalOf(program);
   const warmthFor = (startS: number) => {

@@ -1,4 +1,4 @@
-/** Gas before and after that the gun, the crater and the metal ask for (N84). Rules of practice, assumed; starts for trials. */
+/** Gas before and after that the gun, the crater and the metal ask for. Rules of practice, assumed; starts for trials. */
 import { fillerOf, type FillerFamily } from '../consumables/index.ts';
 import type { Program } from '../machine/index.ts';
 import type { CraterFill } from './crater.ts';

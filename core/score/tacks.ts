@@ -1,4 +1,4 @@
-/** Tack and stitch schedules (N80): how many, how far apart, how long each, and what they take. Spacing and length rules are practice, assumed. */
+/** Tack and stitch schedules: how many, how far apart, how long each, and what they take. Spacing and length rules are practice, assumed. */
 import { wireInGas } from '../arc/index.ts';
 import { fillerOf } from '../consumables/index.ts';
 import { areaForTravel } from '../bead/travel.ts';

@@ -1,5 +1,5 @@
 /**
- * Taper plan (N79): how warm the plate ahead of the arc has become at stations along a seam, and what level that leaves to be asked for.
+ * Taper plan: how warm the plate ahead of the arc has become at stations along a seam, and what level that leaves to be asked for.
  * Conduction through a sheet from the arc's own past, edges and ends mirrored (heat does not leave a plate at its edge); after Rosenthal.
  * Main is taken as tuned where it runs steadily on a plate that began at 20 °C; the level follows what is left to melting there and here.
  */

@@ -7,7 +7,7 @@ export { exampleFiles } from './example-files.ts';
 export { fileSchemas } from './file-schemas.ts';
 export { parseWith } from './issues.ts';
 export { chartCsvExample, largestChartCsvBytes, readChartCsv, type ChartCsv, type CsvProblem } from './chart-csv.ts';
-export { machineFile, machineVersion, outlineOf, readMachineFile, type MachineFile } from './machine.ts';
+export { blankMachine, machineFile, machineVersion, outlineOf, readMachineFile, type MachineFile } from './machine.ts';
 export { machineCreate, machineSave } from './machine-save.ts';
 export {
   cardQuery,

@@ -196,11 +196,16 @@ export function outlineOf(value: unknown, id: string): MachineFile {
   const { name, place } = (typeof value === 'object' && value !== null ? value : {}) as Record<string, unknown>;
   const text = (one: unknown, otherwise: string) =>
     typeof one === 'string' && one.trim() !== '' ? one.trim().slice(0, 80) : otherwise;
+  return blankMachine(text(name, id), text(place, ''));
+}
+
+/** A machine nobody has entered dials for yet, with limits a common one has. */
+export function blankMachine(name: string, place: string): MachineFile {
   return {
     format: 'fox-tempo/machine',
     version: machineVersion,
-    name: text(name, id),
-    place: text(place, ''),
+    name,
+    place,
     about: '',
     circuitMOhm: 15,
     limits: { peakCurrentA: 300, wireFeedMPerMin: [1, 20] },

@@ -1,6 +1,6 @@
 /** All machines as they stand, the way to describe another, and two side by side. */
 import { Box, Heading } from '@chakra-ui/react';
-import { readMachineFile, type MachineResource } from '@fox-tempo/contract';
+import { blankMachine, readMachineFile, type MachineResource } from '@fox-tempo/contract';
 import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core';
 import { useState } from 'react';
 import { Link, useLoaderData, useNavigate } from 'react-router';
@@ -199,20 +199,8 @@ function NewMachine({ onClose }: { readonly onClose: () => void }) {
           disabled={form.name.trim() === '' || task.busy}
           onClick={() => {
             void make({
-              format: 'fox-tempo/machine',
-              version: 2,
-              name: form.name.trim(),
-              place: form.place.trim(),
-              about: '',
-              circuitMOhm: 15,
+              ...blankMachine(form.name.trim(), form.place.trim()),
               limits: { peakCurrentA: form.peakCurrentA, wireFeedMPerMin: [form.slowest, form.fastest] },
-              beatSchool: null,
-              dials: [],
-              displays: [],
-              chartLines: [],
-              triggerModes: [],
-              slots: { count: 0, first: 1 },
-              feeders: [{ id: 'one', label: 'Feeder', gun: 'gun', gunLengthM: 3 }],
             });
           }}
         >

@@ -2,9 +2,10 @@
 import { Box } from '@chakra-ui/react';
 import { parseWith, triggerSequence } from '@fox-tempo/contract';
 import { sequenceIssues, type ScoreOf } from '@fox-tempo/core';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { download } from '../../lib/download.ts';
 import { Action } from '../../ui/action.tsx';
+import { FileChooser } from '../../ui/file-chooser.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import type { Score } from './use-score.ts';
 
@@ -19,20 +20,14 @@ export function FilePart({
   readonly score: Score;
   readonly whole: ScoreOf;
 }) {
-  const chooser = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<readonly string[]>([]);
   const [taken, setTaken] = useState<string | null>(null);
 
-  async function take(file: File) {
-    const read = readSequenceText(await file.text(), whole);
-    if (read.ok) {
-      setRefused([]);
-      setTaken(file.name);
-      score.edit(read.sequence, 'file');
-    } else {
-      setTaken(null);
-      setRefused(read.messages);
-    }
+  function take(text: string, fileName: string) {
+    const read = readSequenceText(text, whole);
+    setTaken(read.ok ? fileName : null);
+    setRefused(read.ok ? [] : read.messages);
+    if (read.ok) score.edit(read.sequence, 'file');
   }
 
   return (
@@ -49,19 +44,13 @@ export function FilePart({
       >
         Score as JSON
       </Action>
-      <Action kind="quiet" onClick={() => chooser.current?.click()}>
-        Score from JSON…
-      </Action>
-      <input
-        ref={chooser}
-        type="file"
-        accept="application/json,.json"
-        hidden
-        aria-label="Score file"
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          if (file) void take(file);
-          event.target.value = '';
+      <FileChooser
+        word="Score from JSON…"
+        label="Score file"
+        onText={take}
+        onRefused={(message) => {
+          setTaken(null);
+          setRefused([message]);
         }}
       />
       {taken && <Box role="status">{taken} is on the score; undo brings the old one back.</Box>}

@@ -1,13 +1,11 @@
 /** The setting as a program file, out and in: a file from elsewhere stands on this sheet as a draft, which undo takes back. */
 import { Box } from '@chakra-ui/react';
 import { choiceOfProgram, readProgramFile, type ProgramChoice, type SeamResource } from '@fox-tempo/contract';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { download } from '../../lib/download.ts';
 import { Action } from '../../ui/action.tsx';
+import { FileChooser } from '../../ui/file-chooser.tsx';
 import { Notice } from '../../ui/notice.tsx';
-
-/** A program has a few kilobytes. */
-const largestBytes = 256 * 1024;
 
 export interface ProgramFilePartProps {
   readonly seam: SeamResource;
@@ -15,22 +13,15 @@ export interface ProgramFilePartProps {
 }
 
 export function ProgramFilePart({ seam, onTaken }: ProgramFilePartProps) {
-  const chooser = useRef<HTMLInputElement>(null);
   const [taken, setTaken] = useState<string | null>(null);
   const [refused, setRefused] = useState<readonly string[]>([]);
   const { revision } = seam;
 
-  async function take(file: File) {
-    setTaken(null);
-    if (file.size > largestBytes) {
-      setRefused([`${file.name} has ${(file.size / 1024).toFixed(0)} kB; a program file has up to 256.`]);
-      return;
-    }
-    const read = readText(await file.text());
+  function take(text: string, fileName: string) {
+    const read = readText(text);
+    setTaken(read.ok ? fileName : null);
     setRefused(read.ok ? [] : read.messages);
-    if (!read.ok) return;
-    setTaken(file.name);
-    onTaken(read.choice);
+    if (read.ok) onTaken(read.choice);
   }
 
   return (
@@ -50,19 +41,13 @@ export function ProgramFilePart({ seam, onTaken }: ProgramFilePartProps) {
       >
         Program as a file
       </Action>
-      <Action kind="quiet" fontSize="13px" onClick={() => chooser.current?.click()}>
-        Bring a program in…
-      </Action>
-      <input
-        ref={chooser}
-        type="file"
-        accept="application/json,.json"
-        hidden
-        aria-label="Program file"
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          if (file) void take(file);
-          event.target.value = '';
+      <FileChooser
+        word="Bring a program in…"
+        label="Program file"
+        onText={take}
+        onRefused={(message) => {
+          setTaken(null);
+          setRefused([message]);
         }}
       />
       {taken !== null && <Box role="status">{taken} is on the sheet; undo brings the old one back.</Box>}

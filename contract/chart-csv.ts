@@ -201,11 +201,9 @@ function fillerFrom(text: string): FillerCode | undefined {
   return (
     fillerCodes.find((code) => code === said) ??
     fillers.find(
-      ({ name, classes, types = [] }) =>
+      ({ name, classes }) =>
         name.toLowerCase() === said ||
-        [classes, ...types.map((type) => type.class)].some((all) =>
-          all.split(' · ').some((one) => one.toLowerCase() === said || one.toLowerCase().split(' ').at(-1) === said),
-        ),
+        classes.split(' · ').some((one) => one.toLowerCase() === said || one.toLowerCase().split(' ').at(-1) === said),
     )?.code
   );
 }

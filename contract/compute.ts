@@ -1,14 +1,19 @@
 /** What the computations are asked; the same shapes at the command line and at the API. Answers are the core's own types. */
+import { weldShapes, type WeldShape } from '@fox-tempo/core';
 import { z } from 'zod';
 import {
   arcHabitField,
+  arcIntentField,
+  closed,
   fillerField,
   gasField,
   jointField,
   materialField,
   modeField,
   positionField,
+  preparationField,
   ranged,
+  thicknessRuleField,
 } from './fields.ts';
 
 export const meltInput = z.strictObject({
@@ -18,6 +23,11 @@ export const meltInput = z.strictObject({
   wireFeedMPerMin: ranged('wireFeedMPerMin').optional(),
   currentA: ranged('currentA').optional(),
   rmsCurrentA: ranged('currentA').optional(),
+});
+
+const machineLimits = z.strictObject({
+  maxCurrentA: ranged('peakCurrentA').optional(),
+  wireFeedMPerMin: z.tuple([z.number().positive(), z.number().positive()]).optional(),
 });
 
 export const pulseInput = z.strictObject({
@@ -32,12 +42,7 @@ export const pulseInput = z.strictObject({
   peakTimeMs: ranged('peakTimeMs').optional(),
   backgroundCurrentA: ranged('backgroundCurrentA').optional(),
   frequencyHz: ranged('frequencyHz').optional(),
-  machine: z
-    .strictObject({
-      maxCurrentA: ranged('peakCurrentA').optional(),
-      wireFeedMPerMin: z.tuple([z.number().positive(), z.number().positive()]).optional(),
-    })
-    .optional(),
+  machine: machineLimits.optional(),
 });
 
 export const seamInput = z.strictObject({
@@ -50,6 +55,8 @@ export const seamInput = z.strictObject({
   lengthMm: ranged('lengthMm'),
   travelMmPerMin: ranged('travelMmPerMin').optional(),
   plateC: ranged('plateC').optional(),
+  preparation: preparationField.optional(),
+  arcIntent: arcIntentField.optional(),
 });
 
 export const planInput = z.strictObject({
@@ -61,6 +68,11 @@ export const planInput = z.strictObject({
   mode: modeField,
   wireFeedMPerMin: ranged('wireFeedMPerMin').optional(),
   circuitMOhm: ranged('circuitMOhm').optional(),
+  machine: machineLimits.optional(),
+  thicknessRule: thicknessRuleField.optional(),
+  paceSpread: z.number().min(0.01).max(1).optional(),
+  /** Adds the program that the plan amounts to. */
+  program: z.boolean().optional(),
 });
 
 const beatFrequency = z.number().min(0.2).max(10).describe('Slow beat, Hz');
@@ -128,7 +140,7 @@ export const heatInput = z.strictObject({
   efficiency: z.number().min(0.3).max(1),
   thicknessMm: ranged('thicknessMm'),
   preheatC: ranged('plateC'),
-  shape: z.enum(['run-on-plate', 'butt-between-runs', 'corner-fillet', 'tee-fillet']),
+  shape: closed<WeldShape>(weldShapes),
   materialGroup: materialField.optional(),
   hydrogenMlPer100G: z.number().min(0.5).max(20).optional(),
   composition: z
@@ -196,6 +208,25 @@ export const simulateInput = z.strictObject({
   /** Adds a decimated trace to the answer. */
   trace: z.boolean().optional(),
 });
+
+/** What a program on a machine is simulated with, beside the two files. */
+export const simulateProgramFields = {
+  circuitMOhm: ranged('circuitMOhm').optional(),
+  faults: z
+    .strictObject({
+      leadExtraMOhm: z.number().min(-40).max(80).optional(),
+      slip: z.number().min(0).max(0.3).optional(),
+      ctwdMm: ranged('ctwdMm').optional(),
+      gas: gasField.optional(),
+      diameterMm: ranged('diameterMm').optional(),
+      setPointV: z.number().min(-12).max(12).optional(),
+      feedFactor: z.number().min(0.5).max(2).optional(),
+    })
+    .optional(),
+  seconds: simulateInput.shape.seconds,
+  seed: simulateInput.shape.seed,
+  trace: z.boolean().optional(),
+};
 
 export const calibrateInput = z.strictObject({
   filler: fillerField,

@@ -1,16 +1,26 @@
 /** Fields that several shapes share, with the core's own limits. */
 import {
+  arcIntents,
+  backings,
   fillerCodes,
   joints,
   materialGroups,
   parseGas,
+  planModes,
   positions,
+  preparationKinds,
   ranges,
+  thicknessRules,
+  type ArcIntent,
+  type Backing,
   type FillerCode,
   type Joint,
   type MaterialGroup,
+  type PlanMode,
   type Position,
+  type PreparationKind,
   type RangedField,
+  type ThicknessRule,
 } from '@fox-tempo/core';
 import { z } from 'zod';
 
@@ -29,7 +39,17 @@ export const materialField = closed<MaterialGroup>(materialGroups);
 export const jointField = closed<Joint>(joints);
 export const positionField = closed<Position>(positions);
 export const arcHabitField = z.enum(['by-joint', 'on-line']);
-export const modeField = z.enum(['dip', 'spray', 'pulse', 'double-pulse']);
+export const modeField = closed<PlanMode>(planModes);
+export const arcIntentField = closed<ArcIntent>(arcIntents.map(({ intent }) => intent));
+export const thicknessRuleField = closed<ThicknessRule>(thicknessRules.map(({ rule }) => rule));
+
+/** Edges of a butt; angle and root face left out are the usual ones of its kind. */
+export const preparationField = z.strictObject({
+  kind: closed<PreparationKind>(preparationKinds.map(({ kind }) => kind)),
+  angleDeg: z.number().min(0).max(180).optional(),
+  rootFaceMm: z.number().min(0).max(25).optional(),
+  backing: closed<Backing>(backings.map(({ backing }) => backing)).optional(),
+});
 
 /** An ISO 14175 designation with its percentages, checked against the limits of its group. */
 export const gasField = z

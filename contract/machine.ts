@@ -154,6 +154,11 @@ export const machineFile = z.looseObject({
   place: z.string().max(80),
   about: z.string().max(300),
   circuitMOhm: ranged('circuitMOhm'),
+  /** The machine was aligned to its leads at this resistance; left out or null: never. */
+  leadCompensation: z
+    .object({ mOhm: ranged('circuitMOhm'), on: z.iso.date().optional() })
+    .nullable()
+    .optional(),
   limits,
   beatSchool: z.enum(['top', 'two-level', 'swing']).nullable(),
   dials: z.array(dial).max(60),

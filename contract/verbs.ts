@@ -1,5 +1,6 @@
 /** The computations by their verb: shape of the question, and the core's answer. One table for the command line, the API and the worker. */
 import {
+  asDialled,
   bead,
   beginSimulation,
   calibrate,
@@ -8,11 +9,15 @@ import {
   heat,
   melt,
   planSeam,
+  programFromPlan,
+  simulationOf,
   solvePulse,
   success,
+  unalignedMOhm,
   type Outcome,
+  type SimulationInput,
 } from '@fox-tempo/core';
-import type { z } from 'zod';
+import { z } from 'zod';
 import type { Verb } from './verb.ts';
 import {
   beadInput,
@@ -23,9 +28,13 @@ import {
   planInput,
   pulseInput,
   simulateInput,
+  simulateProgramFields,
 } from './compute.ts';
+import { machineFile, readMachineFile } from './machine.ts';
 import { readDialsVerb, translateVerb } from './machine-verbs.ts';
+import { issuesOf, opaque, under } from './opaque.ts';
 import { parseWith } from './issues.ts';
+import { programFile, programVersion, readProgramFile } from './program.ts';
 import { sequenceVerb } from './sequence-verb.ts';
 
 function verb<S extends z.ZodType>(
@@ -43,14 +52,54 @@ function verb<S extends z.ZodType>(
   };
 }
 
+const simulateProgramInput = z.strictObject({
+  ...simulateProgramFields,
+  program: programFile,
+  machine: machineFile.optional(),
+});
+const simulateProgramOuter = z.strictObject({
+  ...simulateProgramFields,
+  program: opaque,
+  machine: opaque.optional(),
+});
+
 /** Rows of a trace handed out; a screen shows fewer, a spreadsheet takes them. */
 const traceRows = 4000;
 
 /** Simulated seconds between two looks whether the asker is still there: some ten milliseconds of work. */
 const sliceS = 2;
 
+/** A simulation by its own figures, or of a program as a machine runs it, with what may be wrong. */
+const simulateVerb: Verb = {
+  summary: 'The arc, simulated',
+  input: z.union([simulateInput, simulateProgramInput]),
+  run(value, isAwaited = () => true) {
+    if (typeof value !== 'object' || value === null || !('program' in value)) {
+      const parsed = parseWith(simulateInput, value);
+      return parsed.ok ? runSimulation(parsed.value, isAwaited) : failure(...parsed.issues);
+    }
+    const outer = parseWith(simulateProgramOuter, value);
+    if (!outer.ok) return outer;
+    const { machine: file, program: asked, circuitMOhm, faults, seconds, seed, trace } = outer.value;
+    const program = under('program', readProgramFile(asked));
+    const machine = file === undefined ? undefined : under('machine', readMachineFile(file));
+    if (!program.ok || machine?.ok === false) {
+      return failure(...issuesOf(program), ...(machine ? issuesOf(machine) : []));
+    }
+    const standing = machine && { ...machine.value, circuitMOhm: circuitMOhm ?? machine.value.circuitMOhm };
+    const dialled = standing ? asDialled(program.value, standing) : program.value;
+    const input = simulationOf(dialled, {
+      circuitMOhm: circuitMOhm ?? standing?.circuitMOhm ?? unalignedMOhm,
+      seconds,
+      seed,
+      faults,
+    });
+    return runSimulation({ ...input, trace }, isAwaited);
+  },
+};
+
 function runSimulation(
-  { trace: wantsTrace, ...input }: z.output<typeof simulateInput>,
+  { trace: wantsTrace, ...input }: SimulationInput & { readonly trace?: boolean | undefined },
   isAwaited: () => boolean,
 ): Outcome<unknown> {
   const begun = beginSimulation(input, wantsTrace ? Math.max(input.seconds / traceRows, 5e-5) : 0);
@@ -76,11 +125,19 @@ function runSimulation(
   });
 }
 
+/** The plan, with the program file it amounts to where that is asked for. */
+function plan({ program: wantsProgram, ...input }: z.output<typeof planInput>): Outcome<unknown> {
+  const planned = planSeam(input);
+  if (!planned.ok || !wantsProgram) return planned;
+  const program = { format: 'fox-tempo/program', version: programVersion, ...programFromPlan(input, planned.value) };
+  return success({ ...planned.value, program });
+}
+
 export const verbs = {
   melt: verb('From feed to current or back, at a given extension', meltInput, melt),
   pulse: verb('A pulse waveform for a feed, or what a given one does', pulseInput, (input) => solvePulse(input)),
-  plan: verb('From a joint to a setting', planInput, planSeam),
-  simulate: verb('The arc, simulated', simulateInput, runSimulation),
+  plan: verb('From a joint to a setting', planInput, plan),
+  simulate: simulateVerb,
   'double-pulse': verb('A slow beat from one school to another, and what it does', doublePulseInput, doublePulse),
   bead: verb('Of feed, travel and leg any two give the third', beadInput, bead),
   heat: verb('Arc energy, heat input, cooling time, preheat', heatInput, heat),

@@ -58,6 +58,7 @@ export interface WireInGas {
   readonly eVPerMm: number;
   /** How far the gas is from argon-rich (0) to pure CO2 (1). */
   readonly co2Share: number;
+  readonly heliumPct: number;
   readonly nudges: Nudges;
 }
 
@@ -71,7 +72,7 @@ const arcRows: Record<'steel' | 'stainless' | 'aluminium-4043' | 'aluminium-5356
   steel: { v0V: 15.7, raOhm: 0.022, eVPerMm: 0.636 },
   stainless: { v0V: 15.0, raOhm: 0.022, eVPerMm: 0.62 },
   'aluminium-4043': { v0V: 14.0, raOhm: 0.02, eVPerMm: 0.75 },
-  'aluminium-5356': { v0V: 13.0, raOhm: 0.02, eVPerMm: 0.8 },
+  'aluminium-5356': { v0V: 15.5, raOhm: 0.02, eVPerMm: 0.8 },
   'copper-silicon': { v0V: 13.5, raOhm: 0.02, eVPerMm: 0.7 },
 };
 
@@ -117,6 +118,7 @@ export function wireInGas(
     raOhm: row.raOhm * nudges.arcResistance,
     eVPerMm: fieldVPerMm * nudges.arcField,
     co2Share,
+    heliumPct: gas.heliumPct,
     nudges,
   };
 }

@@ -1,9 +1,10 @@
 /**
  * Globular-to-spray transition current of a solid wire in its gas; holds for 0.6..1.6 mm.
  * Source: classical handbook values (argon + 2 % oxygen for steels, argon for the rest), interpolated between diameters;
- * the gas correction is a *fit*: +1.2 % per 1 % CO2 (or per 2 % oxygen) up to 15 %, +2.5 % per 1 % beyond.
+ * the gas correction is a *fit* to published values in argon with 8, 15 and 20 % CO2 and with 5 % oxygen: CO2 raises it by 0.9 % per 1 %
+ * up to 15 % and by 1.5 % per 1 % beyond; oxygen lowers it by 2 % per 1 % above the 2 % that the table was made with.
  */
-import { activeCo2EquivalentPct, type FillerFamily, type GasComposition } from '../consumables/index.ts';
+import type { FillerFamily, GasComposition } from '../consumables/index.ts';
 
 const diametersMm = [0.8, 0.9, 1.0, 1.2, 1.6] as const;
 
@@ -14,14 +15,17 @@ const tableA: Record<FillerFamily, readonly number[]> = {
   'copper-silicon': [140, 165, 180, 205, 270],
 };
 
-const FULL_SLOPE_FROM_PCT = 15;
+/** Shares of one per percent of the component. */
+const co2Rises = { perPct: 0.009, perPctBeyond: 0.015, beyondPct: 15 } as const;
+const oxygenLowers = { perPct: 0.02, fromPct: 2, leastFactor: 0.8 } as const;
 
 /** Transition current in A for a family, a diameter in mm (0.6..1.6, checked by the caller) and a gas. */
 export function transitionCurrentA(family: FillerFamily, diameterMm: number, gas: GasComposition): number {
-  const active = activeCo2EquivalentPct(gas);
-  const gasFactor =
-    1 + 0.012 * Math.min(active, FULL_SLOPE_FROM_PCT) + 0.025 * Math.max(active - FULL_SLOPE_FROM_PCT, 0);
-  return baseTransitionA(tableA[family], diameterMm) * gasFactor;
+  const { perPct, perPctBeyond, beyondPct } = co2Rises;
+  const co2Factor = 1 + perPct * Math.min(gas.co2Pct, beyondPct) + perPctBeyond * Math.max(gas.co2Pct - beyondPct, 0);
+  const { fromPct, leastFactor } = oxygenLowers;
+  const oxygenFactor = Math.max(1 - oxygenLowers.perPct * Math.max(gas.o2Pct - fromPct, 0), leastFactor);
+  return baseTransitionA(tableA[family], diameterMm) * co2Factor * oxygenFactor;
 }
 
 function baseTransitionA(row: readonly number[], diameterMm: number): number {

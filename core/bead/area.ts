@@ -25,10 +25,6 @@ export function squareButtAreaMm2(thicknessMm: number, gapMm: number): number {
   return gapMm * thicknessMm + 0.67 * (thicknessMm + 3) * (0.1 * thicknessMm + 0.8);
 }
 
-export function outsideCornerAreaMm2(thicknessMm: number): number {
-  return (thicknessMm * thicknessMm) / 2 + 0.75 * thicknessMm;
-}
-
 export function edgeAreaMm2(firstMm: number, secondMm: number): number {
   return 1.2 * (firstMm + secondMm);
 }

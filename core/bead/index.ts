@@ -1,3 +1,3 @@
 export { bead, type BeadInput, type BeadResult } from './solve.ts';
-export { edgeAreaMm2, filletAreaMm2, filletLegMm, outsideCornerAreaMm2, squareButtAreaMm2, throatMm } from './area.ts';
+export { edgeAreaMm2, filletAreaMm2, filletLegMm, squareButtAreaMm2, throatMm } from './area.ts';
 export { areaForTravel, feedForArea, travelForArea } from './travel.ts';

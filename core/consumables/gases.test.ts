@@ -38,9 +38,10 @@ describe('transition current', () => {
     expect(transitionCurrentA('steel', 0.6, argon)).toBeCloseTo(150 * 0.75 ** 0.8, 6);
   });
 
-  it('rises 1.2 % per percent CO2 to 15 %, then 2.5 %', () => {
-    expect(transitionCurrentA('steel', 1.2, gasOf('M21-ArC-18'))).toBeCloseTo(220 * (1 + 0.18 + 0.075), 6);
-    expect(transitionCurrentA('stainless', 1.0, gasOf('M13-ArO-2'))).toBeCloseTo(190 * 1.012, 6);
+  it('rises 0.9 % per percent CO2 to 15 %, then 1.5 %; oxygen above 2 % lowers it', () => {
+    expect(transitionCurrentA('steel', 1.2, gasOf('M21-ArC-18'))).toBeCloseTo(220 * (1 + 0.135 + 0.045), 6);
+    expect(transitionCurrentA('stainless', 1.0, gasOf('M13-ArO-2'))).toBeCloseTo(190, 6);
+    expect(transitionCurrentA('steel', 1.6, gasOf('M22-ArO-5'))).toBeCloseTo(275 * 0.94, 6);
   });
 });
 

@@ -1,5 +1,14 @@
 export { wireAreaMm2, wireSizeLabel, wireSizes, type WireSize } from './diameters.ts';
-export { fillerCodes, fillerOf, fillers, type Filler, type FillerCode, type FillerFamily } from './fillers.ts';
+export {
+  canonicalFiller,
+  fillerCodes,
+  fillerOf,
+  fillers,
+  isSameFiller,
+  type Filler,
+  type FillerCode,
+  type FillerFamily,
+} from './fillers.ts';
 export {
   activeCo2EquivalentPct,
   commonGasCodes,

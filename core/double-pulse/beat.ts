@@ -4,7 +4,7 @@
  */
 import { arcElectrical, pulseLineMm, wireInGas } from '../arc/index.ts';
 import { success, type Outcome, type Warning } from '../outcome/index.ts';
-import { referenceCurrentA } from '../plan/practice.ts';
+import { currentRule } from '../plan/wishes.ts';
 import { pulseMeans, solveDefaultPulse } from '../pulse/index.ts';
 import type { FillerCode } from '../consumables/index.ts';
 import type { CanonicalBeat } from './canonical.ts';
@@ -119,6 +119,6 @@ function effectOf(
     meanCurrentA,
     meanPowerW: mix(high.meanPowerW, low.meanPowerW),
     singlePowerW: single.meanPowerW,
-    equivalentThicknessMm: 0.8 * (meanCurrentA / (referenceCurrentA(0.8) || 1)) ** (1 / 0.7),
+    equivalentThicknessMm: (meanCurrentA / currentRule.baseA) ** (1 / currentRule.exponent),
   };
 }

@@ -2,15 +2,18 @@
  * Cooling time t8/5 of unalloyed and low-alloy steel, EN 1011-2 annex D. Q heat input kJ/mm, d plate mm, T0 °C; result s.
  * Thick plate: heat flows into the depth. Thin plate: sideways only. The larger of the two governs.
  */
-export type WeldShape = 'run-on-plate' | 'butt-between-runs' | 'corner-fillet' | 'tee-fillet';
+export type WeldShape = 'run-on-plate' | 'butt-between-runs' | 'corner-fillet' | 'tee-fillet' | 'lap';
 
-/** Shape factors F3 (thick) and F2 (thin); a tee's F2 is a range in the standard. */
+/** Shape factors F3 (thick) and F2 (thin), EN 1011-2 table D.1; a tee's F2 is a range there. Lap: SEW 088. */
 export const shapeFactors: Record<WeldShape, { readonly f3: number; readonly f2: readonly [number, number] }> = {
   'run-on-plate': { f3: 1, f2: [1, 1] },
   'butt-between-runs': { f3: 0.9, f2: [0.9, 0.9] },
-  'corner-fillet': { f3: 0.67, f2: [0.67, 0.67] },
+  'corner-fillet': { f3: 0.67, f2: [0.9, 0.9] },
   'tee-fillet': { f3: 0.67, f2: [0.45, 0.67] },
+  lap: { f3: 0.67, f2: [0.7, 0.7] },
 };
+
+export const weldShapes = Object.keys(shapeFactors) as readonly WeldShape[];
 
 export function coolingThickS(heatInputKjPerMm: number, preheatC: number, f3: number): number {
   return (6700 - 5 * preheatC) * heatInputKjPerMm * (1 / (500 - preheatC) - 1 / (800 - preheatC)) * f3;

@@ -1,4 +1,5 @@
 /** Does the bead reach the back? Penetration after Jackson's form, p = K (I⁴ / (v U²))^(1/3), raised by a plate that is already warm; *fit*, ±30 %. */
+import { usualBaseMetal } from '../conduction/index.ts';
 import type { FillerFamily } from '../consumables/index.ts';
 
 const penetrationK: Record<FillerFamily, number> = {
@@ -7,7 +8,6 @@ const penetrationK: Record<FillerFamily, number> = {
   aluminium: 0.05,
   'copper-silicon': 0.012,
 };
-const meltsAtC: Record<FillerFamily, number> = { steel: 1510, stainless: 1440, aluminium: 640, 'copper-silicon': 1510 };
 
 export type ShowThroughVerdict = 'cold' | 'sound' | 'prints through on the back' | 'burn-through likely';
 
@@ -36,7 +36,7 @@ export function showThrough(
   thicknessMm: number,
   aheadC = 20,
 ): ShowThrough {
-  const melting = meltsAtC[family];
+  const melting = usualBaseMetal(family).meltsAtC;
   const warm = Math.sqrt((melting - 20) / Math.max(melting - aheadC, 50));
   const penetrationMm =
     penetrationK[family] * Math.cbrt(currentA ** 4 / ((travelMmPerMin / 60) * voltageV * voltageV)) * warm;

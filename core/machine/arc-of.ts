@@ -1,10 +1,17 @@
 /** What wire, gas and mode of a program make of a feed: current, line and volts. Shared by everything that says or reads a setting. */
 import { arcElectrical, pulseLineMm, wireInGas, type WireInGas } from '../arc/index.ts';
 import type { FillerCode } from '../consumables/index.ts';
-import { meltRateMmPerS, steadyCurrentA } from '../melting/index.ts';
-import { dipArcMm, dipVoltageV, isPulsed, pulsedFeedForCurrent, sprayArcMm, type PlanMode } from '../plan/index.ts';
+import {
+  dipArcMm,
+  dipVoltageV,
+  isPulsed,
+  pulsedFeedForCurrent,
+  sprayArcMm,
+  steadyCurrentOf,
+  steadyFeedOf,
+  type PlanMode,
+} from '../plan/index.ts';
 import { pulsedCurrentA, pulseMeans, solveDefaultPulse } from '../pulse/index.ts';
-import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
 
 export interface WireAndMode {
   readonly filler: FillerCode;
@@ -29,14 +36,13 @@ export function arcOf({ filler, gas, diameterMm, mode }: WireAndMode, ctwdMm: nu
   const wire = wireInGas(filler, gas, diameterMm);
   const lineMm = lineOf(wire, mode);
   const extensionMm = Math.max(ctwdMm - lineMm - trimMm, 3);
-  const steady = (feed: number) => steadyCurrentA(wire, feed * MM_PER_S_PER_M_PER_MIN, extensionMm);
+  const steady = (feed: number) => steadyCurrentOf(mode, wire, feed, extensionMm);
   if (!isPulsed(mode)) {
     return {
       wire,
       lineMm,
       currentAt: (feed) => (feed > 0 ? steady(feed) : undefined),
-      feedAt: (current) =>
-        current > 0 ? meltRateMmPerS(wire, current, current, extensionMm) / MM_PER_S_PER_M_PER_MIN : undefined,
+      feedAt: (current) => (current > 0 ? steadyFeedOf(mode, wire, current, extensionMm) : undefined),
       lineVoltsAt: (feed) => {
         const current = steady(feed);
         return mode === 'dip'
@@ -67,6 +73,6 @@ export function arcOf({ filler, gas, diameterMm, mode }: WireAndMode, ctwdMm: nu
 
 function lineOf(wire: WireInGas, mode: PlanMode): number {
   if (mode === 'dip') return dipArcMm;
-  if (mode === 'spray') return sprayArcMm;
+  if (mode === 'spray' || mode === 'cored') return sprayArcMm;
   return pulseLineMm(wire.family, wire.diameterMm);
 }

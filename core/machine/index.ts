@@ -1,7 +1,7 @@
 export { chartLineFor, gasTrimMm, lookAlikes, servesGas, sameSizeMm, sameWire, searchChart } from './chart.ts';
 export { compareMachines, type ComparedLine, type Comparison } from './compare.ts';
 export { directionTestFor, triggerTestFor, withDirection, type DirectionTest } from './direction.ts';
-export { believableOffsetMm, offsetOfLine, wishedFigures } from './wished.ts';
+export { believableOffsetMm, neutralOffsetMm, unalignedMOhm, wishedFigures, type Circuit } from './wished.ts';
 export { arcOf, type ArcOf, type WireAndMode } from './arc-of.ts';
 export { driftReport, type DriftLine } from './drift.ts';
 export { fitLine, modelAmps, type FittedPoint, type LineFit } from './line-fit.ts';
@@ -34,7 +34,7 @@ export {
   type NumericScale,
 } from './scales.ts';
 export { habitOf, schoolOn, triggerModeFor, type ModeFor } from './trigger-mode.ts';
-export { simulationOf, sourceVolts } from './simulation-of.ts';
+export { asDialled, simulationOf, sourceVolts, type Faults } from './simulation-of.ts';
 export type { DialSetting } from './dial-setting.ts';
 export { senseWords, taughtLine, translate, type ShownFigure, type Translation } from './translate.ts';
 export { drawnLatch, plainLatches, withPlainLatch, type PlainLatch } from './plain-latch.ts';

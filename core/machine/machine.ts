@@ -111,6 +111,8 @@ export interface Machine {
   readonly place: string;
   readonly about: string;
   readonly circuitMOhm: number;
+  /** Whether the machine was aligned to its leads, at which resistance and when; it then makes up for that much itself. null or left out: not. */
+  readonly leadCompensation?: { readonly mOhm: number; readonly on?: string | undefined } | null | undefined;
   readonly limits: MachineLimits;
   /** How it says the slow beat; null when it has none. */
   readonly beatSchool: BeatSchool | null;

@@ -2,7 +2,7 @@
 import type { FillerCode } from '../consumables/index.ts';
 import { failure, success, type Issue, type Outcome, type Warning } from '../outcome/index.ts';
 import { rangeIssue } from '../outcome/range.ts';
-import { isPulsed, pulseGasFlow, stickOutMm, type PlanMode } from '../plan/index.ts';
+import { gasFlow, isPulsed, stickOutMm, type PlanMode } from '../plan/index.ts';
 import { solvePulse } from '../pulse/index.ts';
 import { usualSequence, type TriggerSchool } from '../sequence/index.ts';
 import { arcOf } from './arc-of.ts';
@@ -13,7 +13,7 @@ import { quantityFacts, type DialQuantity } from './quantities.ts';
 import { isNumeric, quantityAt, quantityOf, type Facet } from './scales.ts';
 import { inOrder } from './dial-order.ts';
 import { taughtLine } from './translate.ts';
-import { beatFromFigures, offsetOfLine, type Figures } from './wished.ts';
+import { beatFromFigures, neutralOffsetMm, type Figures } from './wished.ts';
 
 export interface DialReading {
   readonly program: Program;
@@ -78,7 +78,7 @@ export function readDials(
   if (issues.length > 0 || !wire) return failure(...issues);
 
   const lineMode: PlanMode = (facets.mode as PlanMode | undefined) ?? line?.mode ?? 'pulse';
-  const ctwdMm = beside.ctwdMm ?? stickOutMm(lineMode, wire.diameterMm);
+  const ctwdMm = beside.ctwdMm ?? stickOutMm(lineMode, wire.diameterMm, wire.gas);
   const figures = figuresRead(set, arcOf({ ...wire, mode: lineMode }, ctwdMm, 0).wire.eVPerMm);
   const taught = taughtLine(line ?? null);
   const trimAlone = (figures.trimMm ?? 0) + gasTrimMm(line, wire.gas);
@@ -105,7 +105,14 @@ export function readDials(
       : undefined;
   const mode: PlanMode = beat ? 'double-pulse' : lineMode === 'double-pulse' ? 'pulse' : lineMode;
   const wireFeedMPerMin = beat?.meanFeedMPerMin ?? setFeed;
-  const offset = taught ? (offsetOfLine(taught, arc, setFeed, machine.circuitMOhm) ?? 0) : 0;
+  const near = neutralOffsetMm(machine, taught, arc, setFeed);
+  // The current that flows in the leads is that of the arc as it then stands.
+  const offset = neutralOffsetMm(
+    machine,
+    taught,
+    arcOf({ ...wire, mode: lineMode }, ctwdMm, trimAlone + near),
+    setFeed,
+  );
   const trimMm = trimAlone + offset;
   const { pulse, warnings } = isPulsed(mode)
     ? pulseRead(wire, wireFeedMPerMin, Math.max(ctwdMm - arc.lineMm - trimMm, 3), figures)
@@ -144,7 +151,7 @@ export function readDials(
     },
     ctwdMm,
     travelMmPerMin: beside.travelMmPerMin ?? usualTravelMmPerMin,
-    gasFlowLPerMin: figures.gasFlowLPerMin ?? pulseGasFlow(wire.filler, wire.diameterMm).flowLPerMin,
+    gasFlowLPerMin: figures.gasFlowLPerMin ?? gasFlow(mode, wire.filler, wire.diameterMm).flowLPerMin,
     origin: 'read from a machine',
   };
   const read = Object.keys(figures) as DialQuantity[];

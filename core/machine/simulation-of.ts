@@ -1,19 +1,56 @@
-/** A program as the question the arc simulation is asked: the source that its mode needs, set where the program sets it. */
+/** A program as the question the arc simulation is asked: the source that its mode needs, set where the program sets it, on a machine with its leads, and with what may be wrong. */
 import type { SimulationInput } from '../simulation/index.ts';
 import { isPulsed } from '../plan/index.ts';
 import { arcOf } from './arc-of.ts';
+import type { Machine } from './machine.ts';
 import type { Program } from './program.ts';
+import { translate } from './translate.ts';
 
 export interface SimulationOptions {
   readonly circuitMOhm: number;
   readonly seconds: number;
   readonly seed: number;
+  readonly faults?: Faults | undefined;
 }
 
-/** In dip and spray the voltage is the line's at this feed, moved by the trim, plus what the leads lose; V at the source. */
-export function simulationOf(program: Program, { circuitMOhm, seconds, seed }: SimulationOptions): SimulationInput {
+/** What can be wrong at the bench. */
+export interface Faults {
+  /** Resistance that the leads gained, mΩ. */
+  readonly leadExtraMOhm?: number | undefined;
+  /** Share of the wire that slips in the rolls. */
+  readonly slip?: number | undefined;
+  /** Stick-out as it is held, mm. */
+  readonly ctwdMm?: number | undefined;
+  readonly gas?: string | undefined;
+  readonly diameterMm?: number | undefined;
+  /** Volts that the set-point is off. */
+  readonly setPointV?: number | undefined;
+  /** The feed dial stands at this multiple; the set-point follows the line. */
+  readonly feedFactor?: number | undefined;
+}
+
+/**
+ * The set-point is made for the circuit as it is, so that the arc is the program's on every machine; a fault then moves it.
+ * In dip, spray and with cored wire the voltage is the line's at this feed, moved by the trim, plus what the leads lose; V at the source.
+ */
+export function simulationOf(
+  asked: Program,
+  { circuitMOhm, seconds, seed, faults = {} }: SimulationOptions,
+): SimulationInput {
+  const program = atFeed(asked, faults.feedFactor ?? 1);
   const { filler, gas, diameterMm, wireFeedMPerMin, ctwdMm, mode, trimMm, stiffness, pulse, slowBeat } = program;
-  const base = { filler, gas, diameterMm, wireFeedMPerMin, ctwdMm, seconds, seed };
+  const base = {
+    filler,
+    gas,
+    diameterMm,
+    wireFeedMPerMin,
+    ctwdMm,
+    seconds,
+    seed,
+    feedSlip: faults.slip,
+    really: { gas: faults.gas, diameterMm: faults.diameterMm, ctwdMm: faults.ctwdMm },
+  };
+  const reallyMOhm = circuitMOhm + (faults.leadExtraMOhm ?? 0);
   if (isPulsed(mode)) {
     return {
       ...base,
@@ -21,14 +58,18 @@ export function simulationOf(program: Program, { circuitMOhm, seconds, seed }: S
         kind: 'pulse',
         trim: trimMm,
         stiffness,
-        circuitMOhm,
+        circuitMOhm: reallyMOhm,
+        madeForMOhm: circuitMOhm,
+        setPointOffsetV: faults.setPointV,
         ...(pulse
           ? {
               pulse: {
                 peakCurrentA: pulse.peakCurrentA,
                 peakTimeMs: pulse.peakTimeMs,
-                // Each level of a beat finds a background of its own.
-                ...(slowBeat ? {} : { backgroundCurrentA: pulse.backgroundCurrentA }),
+                // Each level of a beat, and a feed that was turned away from the pulse's own, finds a background of its own.
+                ...(slowBeat || faults.feedFactor !== undefined
+                  ? {}
+                  : { backgroundCurrentA: pulse.backgroundCurrentA }),
               },
             }
           : {}),
@@ -38,11 +79,45 @@ export function simulationOf(program: Program, { circuitMOhm, seconds, seed }: S
   }
   return {
     ...base,
-    source: { kind: 'constant-voltage', voltageV: sourceVolts(program, circuitMOhm), stiffness, circuitMOhm },
+    source: {
+      kind: 'constant-voltage',
+      voltageV: sourceVolts(program, circuitMOhm) + (faults.setPointV ?? 0),
+      stiffness,
+      circuitMOhm: reallyMOhm,
+    },
   };
 }
 
-/** Set-point of a constant-voltage source for a program in dip or spray, V. */
+/** The program with its feed dial turned. */
+function atFeed(program: Program, factor: number): Program {
+  if (factor === 1) return program;
+  const { slowBeat, wireFeedMPerMin } = program;
+  return {
+    ...program,
+    wireFeedMPerMin: wireFeedMPerMin * factor,
+    slowBeat: slowBeat && {
+      ...slowBeat,
+      meanFeedMPerMin: slowBeat.meanFeedMPerMin * factor,
+      highFeedMPerMin: slowBeat.highFeedMPerMin * factor,
+      lowFeedMPerMin: slowBeat.lowFeedMPerMin * factor,
+    },
+  };
+}
+
+/** The program that a machine really runs when its dials stand where the card says: each off by what the dial's steps leave. */
+export function asDialled(program: Program, machine: Machine): Program {
+  const { dials } = translate(machine, program);
+  const miss = (quantity: string) => {
+    const dial = dials.find((one) => one.quantity === quantity);
+    return dial?.error ?? 0;
+  };
+  const wish = dials.find((one) => one.quantity === 'wireFeedMPerMin')?.wishedQuantity;
+  const feedFactor = wish === undefined ? 1 : 1 + miss('wireFeedMPerMin') / wish;
+  const moved = atFeed(program, feedFactor);
+  return { ...moved, trimMm: moved.trimMm + miss('trimMm'), stiffness: moved.stiffness + miss('stiffness') };
+}
+
+/** Set-point of a constant-voltage source for a program without pulses, V. */
 export function sourceVolts(program: Program, circuitMOhm: number): number {
   const arc = arcOf(program, program.ctwdMm, program.trimMm);
   const current = arc.currentAt(program.wireFeedMPerMin) ?? 0;

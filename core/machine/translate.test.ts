@@ -31,10 +31,18 @@ const dialOf = (machine: Machine, said: Program, id: string) =>
 
 describe('a program in one machine’s dials', () => {
   it('is quantised as the machine would, with the miss in physical terms', () => {
-    // Without a taught line: 0.5 mm shorter at 0.12 mm per step is 4.17 steps below 50.
+    // Without a taught line: 0.5 mm shorter at 0.12 mm per step is 4.17 steps below 50, where the leads are those it takes for granted.
     const said: Program = { ...frame, gas: 'M20-ArC-8', trimMm: -0.5 };
-    expect(dialOf(rowan, said, 'arc-index')).toMatchObject({ value: 46, display: '46', wishedQuantity: -0.5 });
-    expect(dialOf(rowan, said, 'arc-index').error).toBeCloseTo(0.02, 9);
+    const usual = { ...rowan, circuitMOhm: 15 };
+    expect(dialOf(usual, said, 'arc-index')).toMatchObject({ value: 46, display: '46' });
+    expect(dialOf(usual, said, 'arc-index').wishedQuantity).toBeCloseTo(-0.5, 9);
+    expect(dialOf(usual, said, 'arc-index').error).toBeCloseTo(0.02, 9);
+    // 8 mΩ more of lead cost dR I / E of arc, which the dial makes up for; a machine that was aligned does it by itself.
+    const amps = translate(usual, said).displays.find((shown) => shown.quantity === 'meanCurrentA');
+    const longer = dialOf({ ...rowan, circuitMOhm: 23 }, said, 'arc-index').wishedQuantity! + 0.5;
+    expect(longer).toBeCloseTo((0.008 * Number(amps?.display)) / 0.636, 1);
+    const aligned = { ...rowan, circuitMOhm: 23, leadCompensation: { mOhm: 23 } };
+    expect(dialOf(aligned, said, 'arc-index').wishedQuantity).toBeCloseTo(-0.5, 9);
     expect(dialOf(rowan, { ...frame, wireFeedMPerMin: 9.652 }, 'wire-feed')).toMatchObject({
       value: 9.7,
       display: '9.7',
@@ -121,7 +129,7 @@ describe('a program in one machine’s dials', () => {
     expect(value('amps').reachedQuantity).toBeCloseTo(value('amps').wishedQuantity!, -1);
     // Two clicks of temper shorten the arc by 0.4 mm, so the clicks need only make up for the rest.
     expect(value('temper').value).toBe(2);
-    expect(value('clicks').display).toBe('D');
+    expect(value('clicks').display).toBe('E');
     expect(1 / value('period').value).toBeCloseTo(trike.slowBeat!.frequencyHz, 0);
   });
 });
@@ -320,7 +328,12 @@ describe('any machine, any program', () => {
         for (const dial of said.dials) {
           const back = figures[dial.quantity as DialQuantity];
           if (back === undefined || dial.clipped) continue;
-          expect(Math.abs(back - dial.wishedQuantity!)).toBeLessThanOrEqual(dial.halfStep! + 1e-6);
+          // The dial of the arc makes up for the machine's leads; what is read back is the arc itself.
+          const meant = dial.quantity === 'trimMm' ? program.trimMm : dial.wishedQuantity!;
+          expect(Math.abs(back - meant)).toBeLessThanOrEqual(
+            // What the leads lose is read at the arc as read, which itself is up to half a step off.
+            dial.halfStep! * (dial.quantity === 'trimMm' ? 1.05 : 1) + 1e-6,
+          );
         }
       }),
       { numRuns: 300 },
@@ -366,7 +379,7 @@ describe('several gases under one chart number', () => {
   it('takes the same number, and the dial makes up for the gas’s own arc', () => {
     const other = { ...own, gas: 'M13-ArO-2' };
     expect(translate(shared, other).programNumber).toBe(12);
-    expect(index(own).wishedQuantity! - index(other).wishedQuantity!).toBeCloseTo(0.8, 9);
+    expect(index(own).wishedQuantity! - index(other).wishedQuantity!).toBeCloseTo(0.8, 1);
   });
 
   it('reads the gas that is connected, and its arc back', () => {
@@ -375,6 +388,6 @@ describe('several gases under one chart number', () => {
     const read = readDials(shared, said, { loaded: other, ctwdMm: other.ctwdMm });
     if (!read.ok) throw new Error(read.issues[0]?.message);
     expect(read.value.program.gas).toBe('M13-ArO-2');
-    expect(Math.abs(read.value.program.trimMm - other.trimMm)).toBeLessThanOrEqual(index(other).halfStep! + 1e-9);
+    expect(Math.abs(read.value.program.trimMm - other.trimMm)).toBeLessThanOrEqual(index(other).halfStep! + 0.02);
   });
 });

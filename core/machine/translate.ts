@@ -52,8 +52,13 @@ export function translate(machine: Machine, program: Program): Translation {
   const chartLine = chartLineFor(machine.chartLines, program) ?? null;
   // A gas that shares the number burns its own arc at the dial's neutral; the dial has to make up for it.
   const told = { ...program, trimMm: program.trimMm - gasTrimMm(chartLine, program.gas) };
-  const wished = wishedFigures(told, machine.beatSchool, machine.circuitMOhm, taughtLine(chartLine));
-  const settings = setDials(machine, told, wished, chartLine);
+  const line = taughtLine(chartLine);
+  const exact = wishedFigures(told, machine, line);
+  const first = setDials(machine, told, exact, chartLine);
+  const feed = first.find((dial) => dial.quantity === 'wireFeedMPerMin');
+  const isCoarse = feed?.reachedQuantity !== undefined && Math.abs(feed.error ?? 0) > 1e-9;
+  const wished = isCoarse ? wishedFigures(told, machine, line, feed.reachedQuantity) : exact;
+  const settings = isCoarse ? setDials(machine, told, wished, chartLine) : first;
   const similar = chartLine ? lookAlikes(machine.chartLines, chartLine) : [];
   const carried = settings.flatMap((dial) =>
     dial.wishedQuantity !== undefined && !dial.clipped ? [dial.quantity as DialQuantity] : [],

@@ -21,15 +21,17 @@ export const believableOffsetMm = 3;
 
 export function wishedFigures(
   program: Program,
-  school: BeatSchool | null,
-  circuitMOhm: number,
+  machine: Circuit & { readonly beatSchool: BeatSchool | null },
   line: LineFit | undefined,
+  /** Feed at which the dial really stands, where its steps are coarse: the leads lose what flows there. */
+  dialledFeedMPerMin?: number,
 ): Wished {
+  const school = machine.beatSchool;
   const arc = arcOf(program, program.ctwdMm, program.trimMm);
   const beat = program.slowBeat;
   const said = beat && school ? sayBeat(beat, school) : undefined;
   const setFeed = said ? setFeedOf(said.to) : program.wireFeedMPerMin;
-  const lineOffsetMm = line ? (offsetOfLine(line, arc, setFeed, circuitMOhm) ?? 0) : 0;
+  const lineOffsetMm = neutralOffsetMm(machine, line, arc, dialledFeedMPerMin ?? setFeed);
   const { sequence } = program;
   // Levels lean on the mean feed, whichever level of a slow beat the main dial shows.
   const level = (percent: number) => (program.wireFeedMPerMin * percent) / 100;
@@ -75,13 +77,38 @@ export function wishedFigures(
   };
 }
 
-/** Where the machine's neutral arc lies against our line, from its own volts at this feed: Δl = ΔU / E. Undefined without volts. */
-export function offsetOfLine(line: LineFit, arc: ArcOf, feedMPerMin: number, circuitMOhm: number): number | undefined {
+/** What the arc loses between the machine's terminals and the contact tip, and what the machine knows of it. */
+export interface Circuit {
+  /** Leads, gun and return clamp as measured last, else as entered. */
+  readonly circuitMOhm: number;
+  /** Set where the machine was aligned to its leads: it makes up for so much by itself. */
+  readonly leadCompensation?: { readonly mOhm: number; readonly on?: string | undefined } | null | undefined;
+}
+
+/** What a machine that was never aligned takes for granted, mΩ: the middle of the usual 5 to 30; assumed. */
+export const unalignedMOhm = 15;
+
+/**
+ * Where the arc lies against our line when the machine's dial stands at neutral, mm. From its own taught volts where there are some, else
+ * from its leads alone: dl = -(R - known) I / E. The dial has to make up for it, so that one program is one arc on every machine.
+ */
+export function neutralOffsetMm(circuit: Circuit, line: LineFit | undefined, arc: ArcOf, feedMPerMin: number): number {
+  const known = circuit.leadCompensation?.mOhm;
+  const taught = line && offsetOfLine(line, arc, feedMPerMin, circuit.circuitMOhm - (known ?? 0));
+  if (taught !== undefined) return taught;
+  const current = arc.currentAt(feedMPerMin);
+  if (current === undefined) return 0;
+  const offset = -((circuit.circuitMOhm - (known ?? unalignedMOhm)) * current) / 1000 / arc.wire.eVPerMm;
+  return Math.min(Math.max(offset, -believableOffsetMm), believableOffsetMm);
+}
+
+/** Where a taught line's neutral arc lies against ours, from its own volts at this feed: Δl = ΔU / E. Undefined without volts. */
+export function offsetOfLine(line: LineFit, arc: ArcOf, feedMPerMin: number, lostMOhm: number): number | undefined {
   const machineVolts = line.voltsAt(feedMPerMin);
   const ours = arc.lineVoltsAt(feedMPerMin);
   const current = arc.currentAt(feedMPerMin);
   if (machineVolts === undefined || ours === undefined || current === undefined) return undefined;
-  const offset = (machineVolts - (current * circuitMOhm) / 1000 - ours) / arc.wire.eVPerMm;
+  const offset = (machineVolts - (current * lostMOhm) / 1000 - ours) / arc.wire.eVPerMm;
   return Math.abs(offset) <= believableOffsetMm ? offset : undefined;
 }
 

@@ -1,7 +1,10 @@
 /** Hazards where they arise, and cautions a plan should carry: said with the setting, never instead of it. */
-import { fillerOf } from '../consumables/index.ts';
+import { fillerOf, gasOf, type FillerCode } from '../consumables/index.ts';
 import type { Warning } from '../outcome/index.ts';
+import type { GunAngles } from './gun-angles.ts';
 import type { PlanInput } from './input.ts';
+import { jointRule, type Joint } from './joints.ts';
+import type { PlanMode } from './mode.ts';
 import { widestGapMm } from './practice.ts';
 
 /** Fume, rays and coating by metal and wire; the usual workshop cautions, deferring to local rules. */
@@ -34,7 +37,8 @@ export function hazardWarnings({ seam, filler: code }: PlanInput): Warning[] {
 }
 
 /** What joint, position and wire choice ask the welder to watch. */
-export function seamWarnings({ seam, filler: code }: PlanInput, thicknessMm: number): Warning[] {
+export function seamWarnings(input: PlanInput): Warning[] {
+  const { seam, filler: code, gas, mode } = input;
   const warnings: Warning[] = [];
   const caution = (warningCode: string, message: string, level: Warning['level'] = 'caution') =>
     warnings.push({ code: warningCode, level, message });
@@ -66,10 +70,10 @@ export function seamWarnings({ seam, filler: code }: PlanInput, thicknessMm: num
       'note',
     );
   }
-  if (filler.family === 'stainless' && seam.materialGroup === 'steel') {
+  if (filler.family === 'stainless' && code !== 'stainless-309l' && seam.materialGroup === 'steel') {
     caution(
       'dissimilar-filler',
-      'Stainless wire on steel dilutes into a hard seam; use it only where a procedure asks for it (309L type).',
+      'Stainless wire on steel dilutes into a hard seam; take 309L type, and only where a procedure asks for it.',
     );
   }
   if (filler.family === 'steel' && seam.materialGroup === 'galvanised') {
@@ -86,8 +90,48 @@ export function seamWarnings({ seam, filler: code }: PlanInput, thicknessMm: num
       'note',
     );
   }
-  if (thicknessMm >= 10 && seam.materialGroup === 'steel') {
+  if (Math.max(...seam.thicknessesMm) >= 10 && seam.materialGroup === 'steel') {
     caution('preheat-check', 'From 10 mm on, steel may need preheat: follow the qualified procedure for this seam.');
+  }
+  if (mode === 'dip' && filler.family !== 'aluminium' && gasOf(gas).co2Pct > 50) {
+    caution(
+      'soft-arc-in-co2',
+      'In CO₂ the shorts are hard: set the arc soft (more inductance), or it spatters and the bead stands up.',
+      'note',
+    );
+  }
+  if (mode === 'cored' && code !== 'steel-metal-cored') {
+    caution(
+      'slag',
+      'Slag flies when it is chipped: eye protection under the hood, and chip before the next pass.',
+      'hazard',
+    );
+  }
+  return warnings;
+}
+
+/** Gun angles that the bead will answer for. */
+export function gunWarnings(
+  joint: Joint,
+  mode: PlanMode,
+  filler: FillerCode,
+  { workDeg, travelDeg }: GunAngles,
+): Warning[] {
+  const warnings: Warning[] = [];
+  const makesSlag = filler === 'steel-flux-cored' || filler === 'steel-self-shielded';
+  if (travelDeg < 0 && !makesSlag && mode !== 'dip') {
+    warnings.push({
+      code: 'drag-in-spray',
+      level: 'caution',
+      message: 'Dragged, the metal of spray and pulse piles up behind the arc and loses its gas: push.',
+    });
+  }
+  if (jointRule(joint).isFillet && (workDeg < 30 || workDeg > 60)) {
+    warnings.push({
+      code: 'flat-fillet-angle',
+      level: 'caution',
+      message: `At ${Math.round(workDeg)}° the fillet leans on one plate: unequal legs, undercut on the other. 40 to 50° lays it even.`,
+    });
   }
   return warnings;
 }

@@ -63,14 +63,28 @@ function refusalOf(input: PlanInput): string | { thicknessMm: number } {
     if (input.mode === 'dip' && thicknessMm > dipToMm) return `Over ${dipToMm} mm dip risks lack of fusion.`;
     return { thicknessMm };
   }
+  const machine = machineRefusal(input, outcome.miss.wireFeedMPerMin, outcome.miss.wanted.currentA);
+  if (machine) return machine;
   switch (input.mode) {
     case 'dip':
       return 'The seam asks for more current than this wire dips at.';
     case 'spray':
       return 'The current the seam asks for lies below this wire’s transition: the drops would be large and unsteady.';
     default:
-      return 'The feed the seam asks for lies outside what this wire pulses one drop at a time.';
+      return 'The feed the seam asks for lies outside what this wire pulses.';
   }
+}
+
+/** The machine's own ceiling, where it and not the wire is in the way. */
+function machineRefusal({ machine }: PlanInput, feed: number | undefined, currentA: number): string | undefined {
+  if (machine?.maxCurrentA !== undefined && currentA > machine.maxCurrentA) {
+    return `The seam asks for ${currentA.toFixed(0)} A; this machine gives ${machine.maxCurrentA} A.`;
+  }
+  const feeds = machine?.wireFeedMPerMin;
+  if (feeds && feed !== undefined && (feed > feeds[1] || feed < feeds[0])) {
+    return `The seam asks for ${feed.toFixed(1)} m/min; this machine feeds ${feeds[0]} to ${feeds[1]}.`;
+  }
+  return undefined;
 }
 
 function firstSentence(issues: readonly Issue[]): string {
@@ -97,6 +111,11 @@ function judge({ mode, seam }: PlanInput, thicknessMm: number): { score: number;
       return {
         score: 55 + (thicknessMm >= sprayFromMm ? 30 : 0),
         reason: 'thick plate, flat and horizontal fillets; fast and smooth',
+      };
+    case 'cored':
+      return {
+        score: 90,
+        reason: 'the arc of its own sheath: all positions, deep, slag to chip where the wire makes it',
       };
     case 'double-pulse':
       return {

@@ -1,11 +1,25 @@
-/** From the current a seam asks for to the feed that makes it, and what the welder's own pace makes of that. Feeds m/min, currents A. */
+/** Feed and current by transfer mode, in both directions: feeds m/min, currents A, rates mm/s. */
 import type { WireInGas } from '../arc/index.ts';
-import { areaForTravel, feedForArea, filletLegMm, travelForArea } from '../bead/index.ts';
-import { meltRateMmPerS } from '../melting/index.ts';
+import { dipCurrentA, dipMeltRateMmPerS, meltRateMmPerS, steadyCurrentA } from '../melting/index.ts';
 import { bracketedRoot } from '../numeric/root.ts';
-import { lowestPulseFeed, pulsedCurrentA, pulseFeedRange } from '../pulse/index.ts';
+import { pulsedCurrentA, pulseFeedRange } from '../pulse/index.ts';
 import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
-import { coldestShare } from './input.ts';
+import type { PlanMode } from './mode.ts';
+
+/** Mean current of a mode without pulses at a feed: shorts in dip, a steady arc else. */
+export function steadyCurrentOf(mode: PlanMode, wire: WireInGas, wireFeedMPerMin: number, extensionMm: number): number {
+  const rate = wireFeedMPerMin * MM_PER_S_PER_M_PER_MIN;
+  return mode === 'dip' ? dipCurrentA(wire, rate, extensionMm) : steadyCurrentA(wire, rate, extensionMm);
+}
+
+/** Inverse of `steadyCurrentOf`. */
+export function steadyFeedOf(mode: PlanMode, wire: WireInGas, currentA: number, extensionMm: number): number {
+  const rate =
+    mode === 'dip'
+      ? dipMeltRateMmPerS(wire, currentA, extensionMm)
+      : meltRateMmPerS(wire, currentA, currentA, extensionMm);
+  return rate / MM_PER_S_PER_M_PER_MIN;
+}
 
 export interface ReferenceFeed {
   readonly feedMPerMin: number;
@@ -26,13 +40,6 @@ export function pulsedFeedForCurrent(
     const near = bracketedRoot(miss, steady * 0.95, steady * above, 1e-7);
     if (near !== undefined) return { feedMPerMin: near };
   }
-  const lowest = lowestPulseFeed(wire, extensionMm);
-  if (lowest !== undefined) {
-    const from = lowest * 1.001;
-    if (miss(from) >= 0) return { feedMPerMin: from, held: 'lowest' };
-    const feed = bracketedRoot(miss, from, steady * 1.15, 1e-7);
-    if (feed !== undefined) return { feedMPerMin: feed };
-  }
   const range = pulseFeedRange(wire, extensionMm);
   if (!range) return undefined;
   // A hair inside the range, so that rounding at its edges never turns into a refusal.
@@ -40,50 +47,4 @@ export function pulsedFeedForCurrent(
   const feed = bracketedRoot(miss, from, to, 1e-7);
   if (feed !== undefined) return { feedMPerMin: feed };
   return miss(from) > 0 ? { feedMPerMin: from, held: 'lowest' } : { feedMPerMin: to, held: 'highest' };
-}
-
-export interface FeedProposal {
-  readonly feedMPerMin: number;
-  /** Set when the welder's pace would have been too cold and the feed was held up. */
-  readonly tooSlow?: {
-    /** What the pace alone would have asked for. */
-    readonly wantedMPerMin: number;
-    readonly travelMmPerMin: number;
-    /** Fillet leg that the held feed lays at the welder's pace; ignores joints without a leg. */
-    readonly legMm: number;
-  };
-  /** Share by which the pace asks for more wire than the thickness does, when that is over a quarter. */
-  readonly excess?: number;
-}
-
-/** Feed for the welder's own pace: slow hands get less wire, but never less than 0.85 of the reference current. `currentAt` is NaN where there is none. */
-export function proposeFeed(
-  wire: WireInGas,
-  currentAt: (feedMPerMin: number) => number,
-  referenceFeed: number,
-  areaMm2: number,
-  gapMm: number,
-  pace: number | undefined,
-): FeedProposal {
-  if (pace === undefined) return { feedMPerMin: referenceFeed };
-  const wanted = feedForArea(wire, pace, areaMm2);
-  if (wanted >= referenceFeed) {
-    const excess = wanted / referenceFeed - 1;
-    return { feedMPerMin: wanted, ...(excess > 0.25 ? { excess } : {}) };
-  }
-  const coldestA = currentAt(referenceFeed) * coldestShare;
-  // NaN (no setting at so low a feed) counts as too cold.
-  if (currentAt(wanted) >= coldestA) return { feedMPerMin: wanted };
-  const low = Math.max(wanted, referenceFeed * 0.6);
-  // Below what the mode can run there is no current; counting it as none keeps the crossing in the bracket.
-  const running = (feed: number) => currentAt(feed) || 0;
-  const feedMPerMin = bracketedRoot((feed) => running(feed) - coldestA, low, referenceFeed, 1e-7) ?? referenceFeed;
-  return {
-    feedMPerMin,
-    tooSlow: {
-      wantedMPerMin: wanted,
-      travelMmPerMin: travelForArea(wire, feedMPerMin, areaMm2),
-      legMm: filletLegMm(areaForTravel(wire, feedMPerMin, pace), gapMm),
-    },
-  };
 }

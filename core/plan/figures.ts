@@ -1,25 +1,21 @@
 /**
- * The numbers of a plan, without words: thickness that counts, current for metal, joint and gap, feed for position and pace,
- * then pulse, arc, travel and heat. Runs a few dozen times per plan with moved constants, so it builds no text.
+ * The numbers of a plan, without words: three wishes, the setting that bends them least, then pulse, arc, travel and heat.
+ * Runs a few dozen times per plan with moved constants, so it builds no text beyond the wishes' own.
  */
 import { neutralNudges, wireInGas, type Nudges, type WireInGas } from '../arc/index.ts';
 import { seamGasL } from '../consumption/index.ts';
-import { areaForTravel, filletAreaMm2, filletLegMm, travelForArea } from '../bead/index.ts';
+import { areaForTravel, filletLegMm, travelForArea } from '../bead/index.ts';
 import { arcEnergyKjPerMm, migEfficiency } from '../heat/index.ts';
 import { depositionKgPerH } from '../melting/index.ts';
-import { proposeFeed, type FeedProposal, type ReferenceFeed } from './feed.ts';
-import type { PlanInput } from './input.ts';
-import { defaultLegMm, jointArea, jointRule, thicknessThatCounts } from './joints.ts';
+import { fillerOf } from '../consumables/index.ts';
+import { bestLogArea, leastBending, type Bend } from './bend.ts';
+import { coldestShare, type PlanInput } from './input.ts';
+import { jointRule } from './joints.ts';
 import { circuitDropV, modeModel, type ArcPoint, type ModeModel } from './mode-model.ts';
-import { positionFactor } from './positions.ts';
-import {
-  flowAfterS,
-  flowBeforeS,
-  gapFactor,
-  materialFactor,
-  referenceCurrentA,
-  singlePassLimitMm,
-} from './practice.ts';
+import { flowAfterS, flowBeforeS, slagSPerM, trueFlowFactor, weaveMm } from './practice.ts';
+import { grooveOf, isGroove, topWidthMm } from './preparation.ts';
+import { wantedOf, type Wanted, type WishNudges } from './wanted.ts';
+import { currentRule } from './wishes.ts';
 
 export interface PlanFigures {
   readonly wireFeedMPerMin: number;
@@ -40,17 +36,24 @@ export interface PlanFigures {
   readonly trimMm: number;
   readonly ctwdMm: number;
   readonly tipRecessMm: number;
+  /** As an argon gauge reads it. */
   readonly gasFlowLPerMin: number;
   readonly travelMmPerMin: number;
   /** Leg of the bead; null where the joint has none. */
   readonly legMm: number | null;
   /** Cross-section of one pass. */
   readonly areaMm2: number;
+  /** Of all passes. */
+  readonly totalAreaMm2: number;
   readonly passes: number;
+  /** Side-to-side width of the hand going up; 0 straight. */
+  readonly weaveMm: number;
   readonly heatInputKjPerMm: number;
   readonly depositionKgPerH: number;
   /** Arc time of the whole seam. */
   readonly arcSeconds: number;
+  /** Chipping slag between and after passes; 0 for wires without. */
+  readonly slagSeconds: number;
   readonly wireGrams: number;
   /** Gas of the whole seam with pre- and post-flow for each pass. */
   readonly gasLitres: number;
@@ -59,10 +62,7 @@ export interface PlanFigures {
 }
 
 /** Deliberate errors of the plan's own rules, beside those of the arc. */
-export interface PlanNudges extends Nudges {
-  readonly referenceCurrent: number;
-  readonly area: number;
-}
+export interface PlanNudges extends Nudges, WishNudges {}
 
 export const neutralPlanNudges: PlanNudges = { ...neutralNudges, referenceCurrent: 1, area: 1 };
 
@@ -71,72 +71,74 @@ export interface Workings {
   readonly figures: PlanFigures;
   readonly wire: WireInGas;
   readonly model: ModeModel;
-  readonly targetA: number;
-  readonly reference: ReferenceFeed;
-  readonly proposal: FeedProposal;
+  readonly wanted: Wanted;
+  readonly bend: Bend;
   readonly point: ArcPoint;
-  /** True when travel was computed from the size, false when it is the welder's own. */
-  readonly travelFollowsSize: boolean;
 }
 
-/** Why there are no figures: this wire pulses at no feed at all (`feed` absent), or not at the feed chosen or asked for by the pace. */
+/** Why there are no figures: the mode has no feed at all (`feed` absent), or none at the feed chosen or asked for. */
 export interface PlanMiss {
   readonly extensionMm: number;
   readonly wireFeedMPerMin?: number;
+  readonly wanted: Wanted;
 }
 
-/** Figures of an input that has passed `planInputIssues`, or the feed that cannot be pulsed. */
+/** Figures of an input that has passed `planInputIssues`, or the feed that cannot be run. */
 export function planFigures(
   input: PlanInput,
   nudges: PlanNudges = neutralPlanNudges,
 ): { readonly ok: true; readonly workings: Workings } | { readonly ok: false; readonly miss: PlanMiss } {
   const { seam, filler, gas, diameterMm } = input;
   const wire = wireInGas(filler, gas, diameterMm, nudges);
-  const joint = jointRule(seam.joint);
-  const { thicknessMm } = thicknessThatCounts(seam.joint, seam.thicknessesMm);
   const model = modeModel(input, wire);
   const { arc, extensionMm } = model;
+  const wanted = wantedOf(input, wire, nudges);
+  const logMetalPerFeed = Math.log(1000 * wire.areaMm2 * wire.yield);
+  const startFeedMPerMin = model.near(wanted.currentA);
+  // Spray on a thickness that asks for far less would go through it.
+  if (input.wireFeedMPerMin === undefined && wanted.thicknessCurrentA < currentRule.sprayLeastShare * wanted.currentA) {
+    return { ok: false, miss: { extensionMm, wireFeedMPerMin: model.near(wanted.thicknessCurrentA), wanted } };
+  }
+  const bend = leastBending({
+    ...wanted,
+    logMetalPerFeed,
+    currentAt: (feed) => model.at(feed)?.meanA,
+    limits: () => model.limits(),
+    startFeedMPerMin,
+    leastCurrentShare: coldestShare,
+  });
+  if (!bend) return { ok: false, miss: { extensionMm, wanted } };
+  // A wire that gives no more than that would leave the seam cold; one that gives no less is said in a caution.
+  const coldest = model.at(bend.feedMPerMin)?.meanA ?? 0;
+  if (input.wireFeedMPerMin === undefined && coldest < coldestShare * wanted.currentA * (1 - 1e-3)) {
+    return { ok: false, miss: { extensionMm, wireFeedMPerMin: startFeedMPerMin, wanted } };
+  }
 
-  const targetA =
-    referenceCurrentA(thicknessMm) *
-    materialFactor(seam.materialGroup, filler, thicknessMm).factor *
-    joint.currentFactor *
-    gapFactor(seam.gapMm) *
-    nudges.referenceCurrent;
-  const reference = model.feedForCurrent(targetA);
-  if (!reference) return { ok: false, miss: { extensionMm } };
-
-  const legAskedMm = joint.isFillet ? (seam.legMm ?? defaultLegMm(seam.thicknessesMm)) : null;
-  const whole = jointArea(seam.joint, seam.thicknessesMm, seam.gapMm, legAskedMm ?? 0).areaMm2;
-  // A leg of exactly the limit is one pass, whatever rounding says.
-  const passes = Math.max(1, Math.ceil(whole / filletAreaMm2(singlePassLimitMm) - 1e-9));
-  const passAreaMm2 = (whole / passes) * nudges.area;
-  const positioned = reference.feedMPerMin * (positionFactor(seam.position, input.mode) ?? 1);
-  const proposal = proposeFeed(
-    wire,
-    (feed) => model.at(feed)?.meanA ?? Number.NaN,
-    positioned,
-    passAreaMm2,
-    seam.gapMm,
-    seam.travelMmPerMin,
-  );
-
-  const wireFeedMPerMin = input.wireFeedMPerMin ?? proposal.feedMPerMin;
+  const wireFeedMPerMin = input.wireFeedMPerMin ?? bend.feedMPerMin;
   const point = model.at(wireFeedMPerMin);
-  if (!point) return { ok: false, miss: { extensionMm, wireFeedMPerMin } };
+  if (!point) return { ok: false, miss: { extensionMm, wireFeedMPerMin, wanted } };
 
-  const pace = seam.travelMmPerMin;
-  const travelFollowsSize =
-    pace === undefined || (proposal.tooSlow !== undefined && input.wireFeedMPerMin === undefined);
-  const travelMmPerMin = travelFollowsSize ? travelForArea(wire, wireFeedMPerMin, passAreaMm2) : pace;
-  const areaMm2 = travelFollowsSize ? passAreaMm2 : areaForTravel(wire, wireFeedMPerMin, travelMmPerMin);
-  const legMm = legAskedMm === null || travelFollowsSize || passes > 1 ? legAskedMm : filletLegMm(areaMm2, seam.gapMm);
+  const { passes } = wanted;
+  const areaMm2 =
+    input.wireFeedMPerMin === undefined
+      ? bend.areaMm2
+      : chosenAreaMm2(input, wire, wanted, wireFeedMPerMin, logMetalPerFeed);
+  const travelMmPerMin = travelForArea(wire, wireFeedMPerMin, areaMm2);
+  const totalAreaMm2 = areaMm2 * passes;
+  const isFillet = jointRule(seam.joint).isFillet;
+  // A bead thinner than the gap has no leg at all.
+  const legMm = isFillet ? Math.max(filletLegMm(totalAreaMm2, seam.gapMm), 0) : null;
   const arcSeconds = (passes * seam.lengthMm * 60) / travelMmPerMin;
+  const hasSlag = filler === 'steel-flux-cored' || filler === 'steel-self-shielded';
+  const widthMm =
+    seam.preparation && isGroove(seam.preparation)
+      ? topWidthMm(grooveOf(seam.preparation, Math.min(...seam.thicknessesMm), seam.gapMm))
+      : (legMm ?? 0);
 
   const workings: Workings = {
     figures: {
       wireFeedMPerMin,
-      proposedFeedMPerMin: proposal.feedMPerMin,
+      proposedFeedMPerMin: bend.feedMPerMin,
       meanCurrentA: point.meanA,
       rmsCurrentA: point.rmsA,
       frequencyHz: point.pulse?.frequencyHz ?? null,
@@ -152,21 +154,36 @@ export function planFigures(
       travelMmPerMin,
       legMm,
       areaMm2,
+      totalAreaMm2,
       passes,
+      weaveMm: weaveMm(seam.position === 'PF', widthMm),
       heatInputKjPerMm: arcEnergyKjPerMm(point.powerW, travelMmPerMin) * migEfficiency,
       depositionKgPerH: depositionKgPerH(wire, wireFeedMPerMin),
       arcSeconds,
-      wireGrams: ((wireFeedMPerMin * wire.areaMm2 * wire.densityKgPerM3) / 1000) * (arcSeconds / 60),
-      gasLitres: seamGasL(model.flow.flowLPerMin, arcSeconds, passes, flowBeforeS, flowAfterS),
-      thicknessMm,
+      slagSeconds: hasSlag ? (slagSPerM * passes * seam.lengthMm) / 1000 : 0,
+      wireGrams: ((wireFeedMPerMin * wire.areaMm2 * fillerOf(filler).densityKgPerM3) / 1000) * (arcSeconds / 60),
+      gasLitres: seamGasL(model.flow.flowLPerMin * trueFlowFactor(gas), arcSeconds, passes, flowBeforeS, flowAfterS),
+      thicknessMm: wanted.thickness.thicknessMm,
     },
     wire,
     model,
-    targetA,
-    reference,
-    proposal,
+    wanted,
+    bend,
     point,
-    travelFollowsSize,
   };
   return { ok: true, workings };
+}
+
+/** A feed that the welder chose leaves pace and size: an asked size is kept, else a pace of one's own, else both bend. */
+function chosenAreaMm2(
+  { seam }: PlanInput,
+  wire: WireInGas,
+  wanted: Wanted,
+  wireFeedMPerMin: number,
+  logMetalPerFeed: number,
+): number {
+  if (seam.travelMmPerMin !== undefined && wanted.passes === 1) {
+    return areaForTravel(wire, wireFeedMPerMin, seam.travelMmPerMin);
+  }
+  return Math.exp(bestLogArea(wanted.travel, wanted.area, Math.log(wireFeedMPerMin) + logMetalPerFeed));
 }

@@ -3,12 +3,30 @@ export type { Band, Bands } from './bands.ts';
 export type { Because } from './because.ts';
 export type { PlanFigures } from './figures.ts';
 export { planInputIssues, type ArcHabit, type PlanInput, type PlanMode, type Seam } from './input.ts';
-export { defaultLegMm, jointRule, jointRules, joints, type Joint, type JointRule, type Thicknesses } from './joints.ts';
+export { jointRule, jointRules, joints, usualLegMm, type Joint, type JointRule, type Thicknesses } from './joints.ts';
+export { arcIntents, type ArcIntent } from './arc-intents.ts';
+export type { GaveWay, WayOut } from './gave-way.ts';
+export { gunWarnings } from './cautions.ts';
+export {
+  backings,
+  bevelHeightMm,
+  grooveOf,
+  isGroove,
+  preparationKinds,
+  preparationRanges,
+  topWidthMm,
+  usualRootFaceMm,
+  type Backing,
+  type EdgeGroove,
+  type Preparation,
+  type PreparationKind,
+} from './preparation.ts';
+export { currentRule, thicknessRules, thicknessThatCounts, type ThicknessRule } from './wishes.ts';
 export { positionName, positionRule, positionRules, positions, type Position, type PositionRule } from './positions.ts';
-export { planSeam, type Plan } from './seam-plan.ts';
+export { planSeam, planSetting, ripplePuddleWarnings, type Plan } from './seam-plan.ts';
 export { decideMode, type ModeDecision, type ModeVerdict } from './decision.ts';
-export { planModes } from './mode.ts';
-export type { Pass } from './passes.ts';
-export { dipArcMm, dipVoltageV, isPulsed, sprayArcMm } from './mode-model.ts';
-export { pulsedFeedForCurrent } from './feed.ts';
-export { flowLimitsLPerMin, pulseGasFlow, stickOutMm } from './practice.ts';
+export { isPulsed, planModes } from './mode.ts';
+export type { Pass, PassKind, PassPlace } from './passes.ts';
+export { dipArcMm, dipVoltageV, sprayArcMm } from './mode-model.ts';
+export { pulsedFeedForCurrent, steadyCurrentOf, steadyFeedOf } from './feed.ts';
+export { flowLimitsLPerMin, gasFlow, stickOutMm, trueFlowFactor } from './practice.ts';

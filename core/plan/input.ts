@@ -1,10 +1,13 @@
 /** What a plan is asked, and every reason to refuse it before anything is computed. */
 import { fillerOf, materialOf, type FillerCode, type MaterialGroup } from '../consumables/index.ts';
 import { rangeIssues, type Issue } from '../outcome/index.ts';
-import { gasIssues, pulseGateIssues, sprayGasIssues } from '../pulse/index.ts';
+import { gasIssues, pulseGateIssues, sprayGasIssues, type MachineLimits } from '../pulse/index.ts';
+import type { ArcIntent } from './arc-intents.ts';
 import { jointRule, type Joint, type Thicknesses } from './joints.ts';
 import type { PlanMode } from './mode.ts';
-import { positionFactor, positionName, type Position } from './positions.ts';
+import { allowsPosition, positionName, type Position } from './positions.ts';
+import { isGroove, preparationIssues, squareIssue, type Preparation } from './preparation.ts';
+import type { ThicknessRule } from './wishes.ts';
 
 export type { PlanMode } from './mode.ts';
 
@@ -16,12 +19,16 @@ export interface Seam {
   readonly joint: Joint;
   readonly position: Position;
   readonly gapMm: number;
-  /** Asked leg of a fillet; left out: the thinner plate, at least 3 mm. */
+  /** Asked leg of a fillet; left out: what suits the thinner part. */
   readonly legMm?: number | undefined;
   readonly lengthMm: number;
   /** The welder's own pace; left out: the pace that makes the leg. */
   readonly travelMmPerMin?: number | undefined;
   readonly plateC?: number | undefined;
+  /** Edges of a butt; left out: square. */
+  readonly preparation?: Preparation | undefined;
+  /** What the arc is meant to do; left out: what the joint wants. */
+  readonly arcIntent?: ArcIntent | undefined;
 }
 
 export interface PlanInput {
@@ -35,6 +42,12 @@ export interface PlanInput {
   readonly wireFeedMPerMin?: number | undefined;
   /** Leads, gun and return clamp together; default 15 mΩ. */
   readonly circuitMOhm?: number | undefined;
+  /** What the machine gives; the plan stays inside. */
+  readonly machine?: MachineLimits | undefined;
+  /** Which thickness the shop counts; left out: the rule the currents were fitted with. */
+  readonly thicknessRule?: ThicknessRule | undefined;
+  /** Spread of the welder's own pace as learned, as a share; at least that of `give.ownPace`. */
+  readonly paceSpread?: number | undefined;
 }
 
 /** Every refusal that needs no computation: ranges, metal against wire, wire against gas, mode. Empty when the plan may go on. */
@@ -49,6 +62,7 @@ export function planInputIssues(input: PlanInput): Issue[] {
   issues.push(...rangeIssues({ gapMm, legMm, lengthMm, travelMmPerMin, plateC }, 'seam.'));
   issues.push(...materialIssues(input));
   issues.push(...modeIssues(input));
+  if (issues.length === 0) issues.push(...edgeIssues(input));
   if (seam.legMm !== undefined && !jointRule(seam.joint).isFillet) {
     issues.push({
       path: 'seam.legMm',
@@ -61,11 +75,38 @@ export function planInputIssues(input: PlanInput): Issue[] {
   return issues;
 }
 
+/** Whether the edges of a butt can be planned as they are. */
+function edgeIssues({ seam, filler }: PlanInput): Issue[] {
+  const thinner = Math.min(...seam.thicknessesMm);
+  const isButt = seam.joint === 'butt';
+  const wrong = preparationIssues(seam.preparation, isButt, thinner, seam.gapMm);
+  if (wrong.length > 0 || !isButt || isGroove(seam.preparation)) return wrong;
+  const square =
+    fillerOf(filler).family === 'copper-silicon'
+      ? undefined
+      : squareIssue(thinner, seam.gapMm, seam.materialGroup === 'aluminium');
+  return square ? [square] : [];
+}
+
 /** Whether wire, gas, metal and position allow the mode at all. */
-function modeIssues({ mode, filler, gas, seam }: PlanInput): Issue[] {
+function modeIssues({ mode, filler: code, gas, seam }: PlanInput): Issue[] {
+  const filler = fillerOf(code);
   const issues: Issue[] =
-    mode === 'pulse' || mode === 'double-pulse' ? pulseGateIssues(filler, gas) : gasIssues(filler, gas);
-  if (positionFactor(seam.position, mode) === null) {
+    mode === 'pulse' || mode === 'double-pulse' ? pulseGateIssues(code, gas) : gasIssues(code, gas);
+  const isCored = filler.construction === 'cored';
+  // Metal-cored wire runs as spray; wires that make slag have an arc of their own and nothing else.
+  if (isCored !== (mode === 'cored') && !(mode === 'spray' && code === 'steel-metal-cored') && issues.length === 0) {
+    issues.push({
+      path: 'mode',
+      code: isCored ? 'cored-wire-only-cored' : 'cored-needs-cored-wire',
+      message: isCored
+        ? `${filler.name} is not run in ${mode}: its sheath carries the arc.`
+        : `The cored mode needs a cored wire; ${filler.name.toLowerCase()} is solid.`,
+      got: mode,
+      hint: isCored ? 'Use the cored mode.' : 'Use dip, pulse or spray, or another wire.',
+    });
+  }
+  if (!allowsPosition(seam.position, mode)) {
     issues.push({
       path: 'seam.position',
       code: 'position-not-for-spray',
@@ -75,8 +116,8 @@ function modeIssues({ mode, filler, gas, seam }: PlanInput): Issue[] {
       hint: 'Use pulse or dip, or turn the part.',
     });
   }
-  if (mode === 'spray') issues.push(...sprayGasIssues(filler, gas));
-  if (mode === 'dip' && fillerOf(filler).family === 'aluminium') {
+  if (mode === 'spray') issues.push(...sprayGasIssues(code, gas));
+  if (mode === 'dip' && filler.family === 'aluminium') {
     issues.push({
       path: 'mode',
       code: 'dip-not-for-aluminium',
@@ -107,8 +148,10 @@ function materialIssues({ seam, filler: code }: PlanInput): Issue[] {
 /** Circuit resistance assumed when none was measured, mΩ (middle of the usual 5..30). */
 export const defaultCircuitMOhm = 15;
 
-/** Pace by hand, mm/min, outside which a warning is due. */
-export const handTravelMmPerMin = [200, 900] as const;
+/** Pace by hand, mm/min, outside which a warning is due: going up is slow, aluminium runs. */
+export function handTravelMmPerMin({ position, materialGroup }: Seam): readonly [number, number] {
+  return [position === 'PF' ? 120 : 200, materialGroup === 'aluminium' ? 1000 : 900];
+}
 
-/** Lowest share of the reference current at which a seam is still planned. */
+/** Lowest share of the wished current at which a seam is still planned. */
 export const coldestShare = 0.85;

@@ -1,5 +1,8 @@
-/** Joints as the plan sees them: paths for the heat, share of the fillet's current, where the arc should stand, area to fill. Rules of practice. */
-import { edgeAreaMm2, filletAreaMm2, outsideCornerAreaMm2, squareButtAreaMm2 } from '../bead/index.ts';
+/** Joints as the plan sees them: paths for the heat, where the arc should stand, area to fill. Rules of practice. */
+import { edgeAreaMm2, filletAreaMm2 } from '../bead/index.ts';
+import type { FillerFamily } from '../consumables/index.ts';
+import { squareArea } from './preparation.ts';
+import { sizeRule } from './wishes.ts';
 
 export type Joint = 'butt' | 'lap' | 'tee' | 'corner-outside' | 'edge';
 
@@ -8,7 +11,6 @@ export interface JointRule {
   readonly name: string;
   /** Ways for the heat to leave the seam, as practice counts them. */
   readonly heatPaths: number;
-  readonly currentFactor: number;
   /** Arc length asked for by practice, mm: shortest and longest. */
   readonly arcMm: readonly [number, number];
   readonly arcIntent: 'short, into the root' | 'normal' | 'long, so that the bead wraps';
@@ -22,7 +24,6 @@ export const jointRules: readonly JointRule[] = [
     joint: 'tee',
     name: 'Tee',
     heatPaths: 3,
-    currentFactor: 1,
     arcMm: [2.5, 3.5],
     arcIntent: 'short, into the root',
     isFillet: true,
@@ -32,7 +33,6 @@ export const jointRules: readonly JointRule[] = [
     joint: 'lap',
     name: 'Lap',
     heatPaths: 3,
-    currentFactor: 1,
     arcMm: [2.5, 3.5],
     arcIntent: 'short, into the root',
     isFillet: true,
@@ -42,7 +42,6 @@ export const jointRules: readonly JointRule[] = [
     joint: 'butt',
     name: 'Butt',
     heatPaths: 2,
-    currentFactor: 0.9,
     arcMm: [3.5, 4.5],
     arcIntent: 'normal',
     isFillet: false,
@@ -52,7 +51,6 @@ export const jointRules: readonly JointRule[] = [
     joint: 'corner-outside',
     name: 'Outside corner',
     heatPaths: 2,
-    currentFactor: 0.75,
     arcMm: [4.5, 6],
     arcIntent: 'long, so that the bead wraps',
     isFillet: false,
@@ -62,7 +60,6 @@ export const jointRules: readonly JointRule[] = [
     joint: 'edge',
     name: 'Edge',
     heatPaths: 1,
-    currentFactor: 0.65,
     arcMm: [4.5, 6],
     arcIntent: 'long, so that the bead wraps',
     isFillet: false,
@@ -80,26 +77,16 @@ export function jointRule(joint: Joint): JointRule {
 
 export type Thicknesses = readonly [number, number];
 
-/** Thickness that counts, mm, and how it was found. Butt, outside corner and edge: the thinner part. Tee and lap: the mean, at most twice the thinner. */
-export function thicknessThatCounts(
-  joint: Joint,
-  [first, second]: Thicknesses,
-): { thicknessMm: number; because: string } {
-  const thinner = Math.min(first, second);
-  if (!jointRule(joint).isFillet) return { thicknessMm: thinner, because: `the thinner part, ${round(thinner)} mm` };
-  const mean = (first + second) / 2;
-  const capped = Math.min(mean, 2 * thinner);
-  return capped < mean
-    ? { thicknessMm: capped, because: `twice the thinner, 2 × ${round(thinner)} = ${round(capped)} mm` }
-    : { thicknessMm: mean, because: `mean of ${round(first)} and ${round(second)} = ${round(mean)} mm` };
+/** Leg that suits a fillet where none is asked, mm: 2.35 t^0.48 of the thinner part, more with a fluid wire and going up. */
+export function usualLegMm([first, second]: Thicknesses, family: FillerFamily, isVerticalUp: boolean): number {
+  const { legBaseMm, legExponent, fluidWire, verticalUp } = sizeRule;
+  const isFluid = family === 'aluminium' || family === 'copper-silicon';
+  return (
+    legBaseMm * Math.min(first, second) ** legExponent * (isFluid ? fluidWire : 1) * (isVerticalUp ? verticalUp : 1)
+  );
 }
 
-/** Leg taken when none is asked for: the thinner plate, at least 3 mm. */
-export function defaultLegMm([first, second]: Thicknesses): number {
-  return Math.max(Math.min(first, second), 3);
-}
-
-/** Area to fill in mm² and the sum behind it. */
+/** Area to fill in mm² and the sum behind it; a prepared butt has its own. */
 export function jointArea(
   joint: Joint,
   [first, second]: Thicknesses,
@@ -116,12 +103,12 @@ export function jointArea(
         because: `(${round(legMm)}${gapMm > 0 ? ` + gap ${round(gapMm)}` : ''})²/2 × 1.10`,
       };
     case 'butt':
-      return {
-        areaMm2: squareButtAreaMm2(thinner, gapMm),
-        because: `${round(gapMm)} × ${t} + 0.67 (${t} + 3)(0.1 × ${t} + 0.8)`,
-      };
+      return squareArea(thinner, gapMm);
     case 'corner-outside':
-      return { areaMm2: outsideCornerAreaMm2(thinner), because: `${t}²/2 + 0.75 × ${t}` };
+      return {
+        areaMm2: sizeRule.cornerSquare * thinner * thinner + sizeRule.cornerLinear * thinner,
+        because: `${sizeRule.cornerSquare} × ${t}² + ${sizeRule.cornerLinear} × ${t}`,
+      };
     case 'edge':
       return { areaMm2: edgeAreaMm2(first, second), because: `1.2 (${round(first)} + ${round(second)})` };
   }

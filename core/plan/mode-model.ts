@@ -1,20 +1,13 @@
 /** What a transfer mode makes of a seam: how far the wire stands out, how long the arc is, what feed a current needs, and what a feed does. */
 import { arcElectrical, transitionCurrentA, type WireInGas } from '../arc/index.ts';
 import { gasOf } from '../consumables/index.ts';
-import { meltRateMmPerS, steadyCurrentA } from '../melting/index.ts';
-import { pulseMeans, solveDefaultPulse, type OneDropPulse } from '../pulse/index.ts';
+import { dipMelting, meltRateMmPerS } from '../melting/index.ts';
+import { pulseFeedRange, pulseMeans, solveDefaultPulse, type OneDropPulse } from '../pulse/index.ts';
 import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
 import { arcTarget, type ArcTarget } from './arc-target.ts';
-import { pulsedFeedForCurrent, type ReferenceFeed } from './feed.ts';
-import { defaultCircuitMOhm, type PlanInput, type PlanMode } from './input.ts';
-import {
-  dipGasFlow,
-  dipStickOutMm,
-  pulseGasFlow,
-  pulseStickOutMm,
-  pulseStickOutRangeMm,
-  type GasFlow,
-} from './practice.ts';
+import { steadyCurrentOf, steadyFeedOf } from './feed.ts';
+import { defaultCircuitMOhm, type PlanInput } from './input.ts';
+import { gasFlow, stickOutMm, stickOutRangeMm, type GasFlow } from './practice.ts';
 
 /** What the arc does at a feed. */
 export interface ArcPoint {
@@ -34,119 +27,163 @@ export interface ModeModel {
   readonly extensionMm: number;
   readonly flow: GasFlow;
   readonly tipRecessMm: number;
-  feedForCurrent(currentA: number): ReferenceFeed | undefined;
+  /** Current under which this mode is not run, A; 0 where there is none. */
+  readonly leastA: number;
   /** Undefined where the mode cannot run that feed. */
   at(wireFeedMPerMin: number): ArcPoint | undefined;
+  /** Lowest and highest feed that it runs; undefined when it runs at none. */
+  limits(): readonly [number, number] | undefined;
+  /** A feed near the one that gives a current, to start a search from. */
+  near(currentA: number): number;
 }
 
-/** Contact tip behind the nozzle's edge, mm: flush for dip, set back for pulse and spray. */
+/** Contact tip behind the nozzle's edge, mm: flush for dip, set back for pulse, spray and cored wire. */
 const tipRecessMm = { dip: 0, other: 3 } as const;
-/** Mean arc between shorts in dip, and the arc of spray, mm; rules of practice. */
+/** Mean arc between shorts in dip, and the arc of spray and of cored wire, mm; rules of practice. */
 export const dipArcMm = 1.5;
 export const sprayArcMm = 5;
 
 export function modeModel(input: PlanInput, wire: WireInGas): ModeModel {
-  if (input.mode === 'dip') return dipModel(input, wire);
-  if (input.mode === 'spray') return sprayModel(input, wire);
-  return pulseModel(input, wire);
+  switch (input.mode) {
+    case 'dip':
+      return dipModel(input, wire);
+    case 'spray':
+    case 'cored':
+      return sprayModel(input, wire);
+    default:
+      return pulseModel(input, wire);
+  }
 }
 
-/** Modes whose current flows in pulses. */
-export function isPulsed(mode: PlanMode): boolean {
-  return mode === 'pulse' || mode === 'double-pulse';
+/** A hair inside a range, so that rounding at its edges never turns into a refusal. */
+const inside = 1.001;
+/** No wire is fed outside these, m/min. */
+const feeds = [0.5, 30] as const;
+
+/** What the machine feeds, within what the mode runs. */
+function within(range: readonly [number, number] | undefined, input: PlanInput): readonly [number, number] | undefined {
+  if (!range) return undefined;
+  const machine = input.machine?.wireFeedMPerMin ?? feeds;
+  const low = Math.max(range[0] * inside, machine[0]);
+  const high = Math.min(range[1] / inside, machine[1]);
+  return low <= high ? [low, high] : undefined;
+}
+
+function isFed(input: PlanInput, feed: number): boolean {
+  const machine = input.machine?.wireFeedMPerMin;
+  return !machine || (feed >= machine[0] - 1e-9 && feed <= machine[1] + 1e-9);
 }
 
 function pulseModel(input: PlanInput, wire: WireInGas): ModeModel {
   const arc = arcTarget(input, wire);
-  const ctwdMm = pulseStickOutMm(input.diameterMm);
+  const ctwdMm = stickOutMm(input.mode, input.diameterMm, input.gas);
   const extensionMm = ctwdMm - arc.arcLengthMm;
+  const mostA = input.machine?.maxCurrentA;
   return {
     ctwdMm,
-    ctwdRangeMm: pulseStickOutRangeMm,
+    ctwdRangeMm: stickOutRangeMm(ctwdMm),
     arc,
     extensionMm,
-    flow: pulseGasFlow(input.filler, input.diameterMm),
+    flow: gasFlow(input.mode, input.filler, input.diameterMm),
     tipRecessMm: tipRecessMm.other,
-    feedForCurrent: (currentA) => pulsedFeedForCurrent(wire, extensionMm, currentA),
+    leastA: 0,
+    // A pulse melts more than a steady current of the same mean, by a tenth to a half.
+    near: (currentA) => (1.2 * meltRateMmPerS(wire, currentA, currentA, extensionMm)) / MM_PER_S_PER_M_PER_MIN,
+    limits: () => within(pulseFeedRange(wire, extensionMm, mostA), input),
     at(wireFeedMPerMin) {
-      const pulse = solveDefaultPulse(wire, extensionMm, wireFeedMPerMin);
+      if (!isFed(input, wireFeedMPerMin)) return undefined;
+      const pulse = solveDefaultPulse(wire, extensionMm, wireFeedMPerMin, mostA);
       if (typeof pulse === 'string') return undefined;
       const { meanA, rmsA } = pulseMeans(pulse);
-      const electrical = arcElectrical(wire, meanA, rmsA, arc.arcLengthMm, extensionMm, 0);
-      return {
-        meanA,
-        rmsA,
-        voltageV: electrical.meanVoltageV,
-        powerW: electrical.meanPowerW,
-        productPowerW: electrical.productPowerW,
-        pulse,
-      };
+      return { ...pointOf(wire, meanA, rmsA, arc.arcLengthMm, extensionMm), pulse };
     },
   };
 }
 
-/** Steady current: feed and current belong together by the melting relation alone. */
-function steadyFeed(wire: WireInGas, extensionMm: number): (currentA: number) => ReferenceFeed {
-  return (currentA) => ({
-    feedMPerMin: meltRateMmPerS(wire, currentA, currentA, extensionMm) / MM_PER_S_PER_M_PER_MIN,
-  });
+function pointOf(wire: WireInGas, meanA: number, rmsA: number, arcMm: number, extensionMm: number): ArcPoint {
+  const electrical = arcElectrical(wire, meanA, rmsA, arcMm, extensionMm, 0);
+  return {
+    meanA,
+    rmsA,
+    voltageV: electrical.meanVoltageV,
+    powerW: electrical.meanPowerW,
+    productPowerW: electrical.productPowerW,
+  };
 }
 
+/** Spray, and cored wire, whose sheath melts in fine drops at any current it is sold for. */
 function sprayModel(input: PlanInput, wire: WireInGas): ModeModel {
-  const ctwdMm = pulseStickOutMm(input.diameterMm);
+  const ctwdMm = stickOutMm(input.mode, input.diameterMm, input.gas);
   const extensionMm = ctwdMm - sprayArcMm;
+  // Below its transition the drop of a solid wire is large and unsteady: that is no spray.
+  const leastA = input.mode === 'spray' ? wire.transitionA : leastCoredA(wire);
+  const mostA = input.machine?.maxCurrentA;
+  const feedFor = (currentA: number) => steadyFeedOf(input.mode, wire, currentA, extensionMm);
   return {
     ctwdMm,
-    ctwdRangeMm: pulseStickOutRangeMm,
+    ctwdRangeMm: stickOutRangeMm(ctwdMm),
     arc: { arcLengthMm: sprayArcMm, lineMm: sprayArcMm, range: [4, 6], why: 'line' },
     extensionMm,
-    flow: pulseGasFlow(input.filler, input.diameterMm),
+    flow: gasFlow(input.mode, input.filler, input.diameterMm),
     tipRecessMm: tipRecessMm.other,
-    feedForCurrent: steadyFeed(wire, extensionMm),
+    leastA,
+    near: feedFor,
+    limits: () => within([feedFor(leastA), mostA === undefined ? feeds[1] : feedFor(mostA)], input),
     at(wireFeedMPerMin) {
-      const meanA = steadyCurrentA(wire, wireFeedMPerMin * MM_PER_S_PER_M_PER_MIN, extensionMm);
-      // Below its transition the drop is large and unsteady: that is no spray.
-      if (meanA < wire.transitionA) return undefined;
-      const electrical = arcElectrical(wire, meanA, meanA, sprayArcMm, extensionMm, 0);
-      return {
-        meanA,
-        rmsA: meanA,
-        voltageV: electrical.meanVoltageV,
-        powerW: electrical.meanPowerW,
-        productPowerW: electrical.productPowerW,
-      };
+      if (!isFed(input, wireFeedMPerMin)) return undefined;
+      const meanA = steadyCurrentOf(input.mode, wire, wireFeedMPerMin, extensionMm);
+      if (meanA < leastA || (mostA !== undefined && meanA > mostA)) return undefined;
+      return pointOf(wire, meanA, meanA, sprayArcMm, extensionMm);
     },
   };
 }
 
-/** Voltage of dip transfer, a rule of practice, ±1.5 V: 13.5 + 0.036 I in argon mixes, 2.5 V more in CO2. */
-export function dipVoltageV(wire: WireInGas, currentA: number): number {
-  return 13.5 + 0.036 * currentA + 2.5 * wire.co2Share + wire.nudges.arcVoltageV;
+/** Least current of a cored wire, A: under it the sheath melts past its filling. 75 A per mm, rule of practice, assumed. */
+function leastCoredA(wire: WireInGas): number {
+  return 75 * wire.diameterMm;
 }
 
-/** Current up to which a wire still dips, A: its transition in the table's own gas. Rule of practice, assumed. */
+/** Voltage of dip transfer, a rule of practice, ±1.5 V: 13.5 + 0.036 I in argon mixes, 2.5 V more in CO2, 0.03 V per percent of helium. */
+export function dipVoltageV(wire: WireInGas, currentA: number): number {
+  return 13.5 + 0.036 * currentA + 2.5 * wire.co2Share + 0.03 * wire.heliumPct + wire.nudges.arcVoltageV;
+}
+
+/** Share by which pure CO2 carries the shorting arc on, buried in its pool, beyond what argon mixes dip at; assumed. */
+const co2DipExtra = 0.35;
+
+/** Current up to which a wire still dips, A: its transition in the table's own gas, more in CO2, which has no spray to go over into. */
 export function dipCeilingA(wire: WireInGas): number {
-  return transitionCurrentA(wire.family, wire.diameterMm, gasOf('I1'));
+  return transitionCurrentA(wire.family, wire.diameterMm, gasOf('I1')) * (1 + co2DipExtra * wire.co2Share);
 }
 
 function dipModel(input: PlanInput, wire: WireInGas): ModeModel {
-  const ctwdMm = dipStickOutMm(input.diameterMm);
+  const ctwdMm = stickOutMm('dip', input.diameterMm, input.gas);
   const extensionMm = ctwdMm - dipArcMm;
-  const ceiling = dipCeilingA(wire);
+  const ceiling = Math.min(dipCeilingA(wire), input.machine?.maxCurrentA ?? Number.POSITIVE_INFINITY);
+  const feedFor = (currentA: number) => steadyFeedOf('dip', wire, currentA, extensionMm);
   return {
     ctwdMm,
-    ctwdRangeMm: [ctwdMm - 2, ctwdMm + 3],
+    ctwdRangeMm: stickOutRangeMm(ctwdMm),
     arc: { arcLengthMm: dipArcMm, lineMm: dipArcMm, range: [1, 2], why: 'line' },
     extensionMm,
-    flow: input.gas === 'none' ? pulseGasFlow(input.filler, input.diameterMm) : dipGasFlow(input.diameterMm),
+    flow: gasFlow('dip', input.filler, input.diameterMm),
     tipRecessMm: tipRecessMm.dip,
-    feedForCurrent: steadyFeed(wire, extensionMm),
+    leastA: 0,
+    near: feedFor,
+    limits: () => within([feeds[0], feedFor(ceiling)], input),
     at(wireFeedMPerMin) {
-      const meanA = steadyCurrentA(wire, wireFeedMPerMin * MM_PER_S_PER_M_PER_MIN, extensionMm);
+      if (!isFed(input, wireFeedMPerMin)) return undefined;
+      const meanA = steadyCurrentOf('dip', wire, wireFeedMPerMin, extensionMm);
       if (meanA > ceiling) return undefined;
       const voltageV = dipVoltageV(wire, meanA);
       // Shorts carry current at little voltage and arcs the reverse; over both, power stays near the product.
-      return { meanA, rmsA: meanA, voltageV, powerW: voltageV * meanA, productPowerW: voltageV * meanA };
+      return {
+        meanA,
+        rmsA: meanA * dipMelting.formFactor,
+        voltageV,
+        powerW: voltageV * meanA,
+        productPowerW: voltageV * meanA,
+      };
     },
   };
 }

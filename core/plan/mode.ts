@@ -1,4 +1,9 @@
 /** Transfer modes a plan can be asked for. */
-export type PlanMode = 'dip' | 'spray' | 'pulse' | 'double-pulse';
+export type PlanMode = 'dip' | 'spray' | 'pulse' | 'double-pulse' | 'cored';
 
-export const planModes: readonly PlanMode[] = ['pulse', 'dip', 'spray', 'double-pulse'];
+export const planModes: readonly PlanMode[] = ['pulse', 'dip', 'spray', 'double-pulse', 'cored'];
+
+/** Modes whose current flows in pulses. */
+export function isPulsed(mode: PlanMode): boolean {
+  return mode === 'pulse' || mode === 'double-pulse';
+}

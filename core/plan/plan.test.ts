@@ -42,36 +42,40 @@ const within = (value: number, expected: number, share: number) =>
   expect(Math.abs(value / expected - 1)).toBeLessThan(share);
 
 describe('from a joint to a setting', () => {
-  // "Fit to general practice": 1 mm 61 A, 2 mm 99 A, 3 mm 131 A, 6 mm 213 A on a steel fillet in PB.
+  // "Fit to general practice": 73 te^0.64 on a steel fillet in PB; the bead and the pace bend it by what they are free to, and a little more.
   it.each([
-    [1, 61],
-    [2, 99],
-    [3, 131],
-    [6, 213],
+    [1, 73],
+    [2, 114],
+    [3, 147],
+    [6, 230],
   ])('gives %f mm steel about %f A', (t, amps) => {
-    within(planned(seam(steel, { thicknessesMm: [t, t] })).meanCurrentA, amps, 0.01);
+    const diameterMm = t <= 1 ? 0.8 : t >= 5 ? 1.2 : 1;
+    within(planned(seam({ ...steel, diameterMm }, { thicknessesMm: [t, t] })).meanCurrentA, amps, 0.12);
   });
 
-  it('gives an outside corner three quarters of the fillet’s current and a longer arc', () => {
+  it('gives an outside corner nine tenths of the fillet’s current and a longer arc', () => {
     const tee = planned(stainless);
     const corner = planned(seam(stainless, { joint: 'corner-outside' }));
-    within(corner.meanCurrentA / tee.meanCurrentA, 0.75, 0.02);
+    expect(corner.meanCurrentA).toBeLessThan(tee.meanCurrentA);
     expect(corner.arcLengthMm).toBeGreaterThanOrEqual(4.5);
     expect(tee.arcLengthMm).toBeLessThanOrEqual(3.5);
     expect(corner.legMm).toBeNull();
   });
 
-  it('counts the mean of a tee’s parts, at most twice the thinner, and the thinner of a butt', () => {
-    expect(planned(seam(steel, { thicknessesMm: [2.5, 5] })).thicknessMm).toBe(3.75);
-    expect(planned(seam(steel, { thicknessesMm: [2, 8] })).thicknessMm).toBe(4);
-    expect(planned(seam(steel, { thicknessesMm: [2, 8], joint: 'butt' })).thicknessMm).toBe(2);
+  it('takes the arc’s intent apart from the joint', () => {
+    expect(planned(seam(steel, { arcIntent: 'wrap' })).arcLengthMm).toBe(5.25);
+    expect(planned(seam(steel, { joint: 'corner-outside', arcIntent: 'root' })).arcLengthMm).toBe(3);
   });
 
-  it('moves feed by position, current by gap, and lengthens the arc over a gap', () => {
+  it('moves current by position and gap, and lengthens the arc over a gap', () => {
     const flat = planned(steel);
-    within(planned(seam(steel, { position: 'PF' })).wireFeedMPerMin / flat.wireFeedMPerMin, 0.6, 1e-6);
+    const up = planned(seam(steel, { position: 'PF' }));
+    expect(up.meanCurrentA).toBeLessThan(0.85 * flat.meanCurrentA);
+    expect(up.travelMmPerMin).toBeLessThan(0.65 * flat.travelMmPerMin);
+    expect(up.weaveMm).toBeGreaterThan(0);
     const gapped = planned(seam(steel, { gapMm: 1.5 }));
-    within(gapped.meanCurrentA / flat.meanCurrentA, 0.9, 0.01);
+    // 5 % less per half millimetre beyond the first; the wider bead asks some of it back.
+    expect(gapped.because.proposedFeedMPerMin).toContain('gap 0.9');
     expect(gapped.arcLengthMm).toBeGreaterThan(flat.arcLengthMm);
     expect(gapped.areaMm2).toBeGreaterThan(flat.areaMm2);
   });
@@ -85,7 +89,9 @@ describe('from a joint to a setting', () => {
     const plan = planned(steel);
     // 0.98 is the yield of solid wire.
     within(plan.travelMmPerMin * plan.areaMm2, plan.wireFeedMPerMin * 1000 * (Math.PI / 4) * 0.98, 1e-9);
-    expect(plan.areaMm2).toBeCloseTo((3 * 3 * 1.1) / 2, 9);
+    const asked = planned(seam(steel, { legMm: 4 }));
+    expect(asked.areaMm2).toBeCloseTo((4 * 4 * 1.1) / 2, 9);
+    expect(asked.legMm).toBeCloseTo(4, 9);
   });
 
   it('counts wire and gas of the seam: flow over arc time with 0.2 and 1.5 s around it', () => {
@@ -114,14 +120,30 @@ describe('from a joint to a setting', () => {
 });
 
 describe('the welder’s own pace', () => {
-  it('gives slow hands less wire, but never under 0.85 of the current', () => {
+  it('gives slow hands less wire, but never under 0.85 of the wished current', () => {
     const own = planned(steel);
-    const slower = planned(seam(steel, { travelMmPerMin: own.travelMmPerMin * 0.93 }));
-    within(slower.wireFeedMPerMin / own.wireFeedMPerMin, 0.93, 1e-6);
-    within(slower.legMm ?? 0, 3, 1e-6);
-    const crawl = seam(steel, { travelMmPerMin: 250 });
-    within(planned(crawl).meanCurrentA / own.meanCurrentA, 0.85, 1e-4);
+    const slower = planned(seam(steel, { travelMmPerMin: own.travelMmPerMin * 0.8 }));
+    expect(slower.wireFeedMPerMin).toBeLessThan(own.wireFeedMPerMin);
+    within(slower.travelMmPerMin, own.travelMmPerMin * 0.8, 0.12);
+    const crawl = seam(steel, { travelMmPerMin: 200, legMm: 3 });
+    // 73 x 3^0.64 A is wished.
+    expect(planned(crawl).meanCurrentA).toBeGreaterThanOrEqual(0.85 * 73 * 3 ** 0.64 * (1 - 1e-4));
     expect(warned(crawl)).toContain('travel-faster');
+  });
+
+  it('says what gave way and both ways out, and each of them keeps the current', () => {
+    const small = seam({ ...steel, diameterMm: 1.2 }, { thicknessesMm: [6, 6], legMm: 4 });
+    const plan = planned(small);
+    expect(plan.gaveWay.map((one) => one.wish)).toEqual(expect.arrayContaining(['current', 'travel']));
+    const [pace, leg] = plan.gaveWay[0]!.waysOut;
+    expect([pace?.code, leg?.code]).toEqual(['own-pace', 'other-leg']);
+    const wished = plan.gaveWay.find((one) => one.wish === 'current')!.wished;
+    for (const way of plan.gaveWay[0]!.waysOut) {
+      const change = way.code === 'own-pace' ? { travelMmPerMin: way.travelMmPerMin } : { legMm: way.legMm };
+      // A pace is rounded to ten, a leg to half a millimetre.
+      within(planned(seam(small, change)).meanCurrentA, wished, 0.08);
+    }
+    expect(planned(seam({ ...steel, diameterMm: 1.2 }, { thicknessesMm: [5, 5] })).gaveWay).toEqual([]);
   });
 
   it('turns a chosen feed and pace into the leg they lay', () => {
@@ -132,9 +154,10 @@ describe('the welder’s own pace', () => {
     );
   });
 
-  it('refuses a pace that asks for more wire than the wire can pulse, and blames the pace', () => {
-    const plan = planSeam(seam(steel, { travelMmPerMin: 2000, legMm: 10 }));
-    expect(plan).toMatchObject({ ok: false, issues: [{ path: 'seam.travelMmPerMin', code: 'outside-pulse-range' }] });
+  it('holds the current inside what the thickness bears, however fast the pace', () => {
+    const plan = planned(seam(steel, { travelMmPerMin: 2000, legMm: 10 }));
+    expect(plan.travelMmPerMin).toBeLessThan(2000);
+    expect(plan.gaveWay.map((one) => one.wish)).toContain('travel');
   });
 });
 
@@ -151,7 +174,10 @@ describe('refusals and cautions', () => {
     [seam(steel, { joint: 'butt', legMm: 3 }), 'leg-without-fillet'],
     [{ ...steel, wireFeedMPerMin: 29 }, 'outside-pulse-range'],
     [{ ...seam(steel, { thicknessesMm: [6, 6] }), mode: 'dip' }, 'too-hot-for-dip'],
-    [{ ...steel, mode: 'spray' }, 'below-transition'],
+    [{ ...steel, mode: 'spray', wireFeedMPerMin: 5 }, 'below-transition'],
+    [{ ...seam(steel, { joint: 'butt', thicknessesMm: [6, 6], gapMm: 1 }) }, 'needs-preparation'],
+    [{ ...steel, mode: 'cored' }, 'cored-needs-cored-wire'],
+    [{ ...steel, filler: 'steel-flux-cored', mode: 'dip' }, 'cored-wire-only-cored'],
     [{ ...seam(steel, { position: 'PF' }), mode: 'spray' }, 'position-not-for-spray'],
     [{ ...steel, gas: 'C1', mode: 'spray' }, 'gas-too-active-for-spray'],
     [{ ...steel, filler: 'steel-metal-cored' }, 'not-modelled'],
@@ -177,6 +203,9 @@ describe('refusals and cautions', () => {
     expect(warned(seam(steel, { position: 'PG' }))).toContain('vertical-down-fusion');
     expect(warned(seam(steel, { gapMm: 3 }))).toContain('gap-too-wide');
     expect(warned({ ...steel, wireFeedMPerMin: planned(steel).wireFeedMPerMin * 1.4 })).toContain('feed-far-from-plan');
+    expect(warned({ ...seam(steel, { thicknessesMm: [1.5, 1.5] }), gas: 'C1', mode: 'dip' })).toContain(
+      'soft-arc-in-co2',
+    );
     const thick = seam({ ...steel, diameterMm: 1.2 }, { thicknessesMm: [12, 12], legMm: 12 });
     expect(warned(thick)).toEqual(expect.arrayContaining(['several-passes', 'preheat-check']));
     expect(planned(thick).passes).toBe(3);
@@ -218,7 +247,7 @@ describe('every plan', () => {
       filler: fc.constantFrom(...fillerCodes),
       gas: fc.constantFrom(...commonGasCodes),
       diameterMm: fc.double({ min: 0.6, max: 1.6, noNaN: true }),
-      mode: fc.constant('pulse' as const),
+      mode: fc.constantFrom('pulse' as const, 'dip' as const, 'spray' as const, 'cored' as const),
       wireFeedMPerMin: optional(0.5, 30),
     });
     // Half of the chains are ones that a shop would build; of the rest nearly all are refused.
@@ -268,10 +297,10 @@ describe('the other modes', () => {
     const mix = planned(thin);
     expect(mix.voltageV).toBeCloseTo(13.5 + 0.036 * mix.meanCurrentA, 9);
     const co2 = planned({ ...thin, gas: 'C1' });
-    expect(co2.voltageV - mix.voltageV).toBeCloseTo(2.5, 9);
-    expect(mix).toMatchObject({ transferMode: 'dip', ctwdMm: 10, tipRecessMm: 0, pulse: null, frequencyHz: null });
-    // 10 to 12 times the wire's diameter.
-    expect(mix.gasFlowLPerMin).toBe(11);
+    expect(co2.voltageV).toBeCloseTo(13.5 + 0.036 * co2.meanCurrentA + 2.5, 9);
+    // 10 mm at 0.8 mm wire and 1 more per 0.1 mm; 12 L/min and 10 more per mm.
+    expect(mix).toMatchObject({ transferMode: 'dip', ctwdMm: 12, tipRecessMm: 0, pulse: null, frequencyHz: null });
+    expect(mix.gasFlowLPerMin).toBe(14);
     expect(mix.bands.voltageV![1] - mix.voltageV).toBeGreaterThanOrEqual(1.5 - 1e-9);
   });
 
@@ -281,7 +310,7 @@ describe('the other modes', () => {
       gas: 'M20-ArC-8',
       mode: 'spray',
     });
-    expect(plan.meanCurrentA).toBeGreaterThan(185 * 1.096);
+    expect(plan.meanCurrentA).toBeGreaterThan(185 * 1.072);
     expect(plan.meanPowerW).toBeCloseTo(plan.voltageV * plan.meanCurrentA, 6);
   });
 
@@ -295,7 +324,83 @@ describe('the other modes', () => {
     };
     const plan = planned(almg);
     expect(plan.wireFeedMPerMin).toBeCloseTo(planned({ ...almg, mode: 'pulse' }).wireFeedMPerMin, 9);
-    expect(plan.slowBeat).toMatchObject({ highShare: 0.5, ripplePitchMm: expect.closeTo(2.75, 6) });
+    // Nobody asked for a ripple: 1 to 3 Hz.
+    expect(plan.slowBeat).toMatchObject({ highShare: 0.5 });
+    expect(plan.slowBeat!.frequencyHz).toBeGreaterThanOrEqual(1);
+    expect(plan.slowBeat!.frequencyHz).toBeLessThanOrEqual(3);
+  });
+
+  it('shrinks a swing that the wire cannot follow, and says so', () => {
+    const thin: PlanInput = {
+      ...seam(steel, { materialGroup: 'aluminium', thicknessesMm: [0.8, 0.8] }),
+      filler: 'aluminium-5356',
+      gas: 'I1',
+      diameterMm: 1.2,
+      mode: 'double-pulse',
+    };
+    const plan = planned({ ...thin, wireFeedMPerMin: planned(thin).decision.lowestPulseFeedMPerMin! * 1.1 });
+    const { highFeedMPerMin = 0, meanFeedMPerMin = 1 } = plan.slowBeat ?? {};
+    expect(highFeedMPerMin / meanFeedMPerMin - 1).toBeLessThan(0.15);
+    expect(plan.warnings.map((warning) => warning.code)).toContain('swing-shrunk');
+  });
+
+  it('runs rutile cored wire in its own mode, at its published mean', () => {
+    const rutile: PlanInput = {
+      ...seam(steel, { thicknessesMm: [8, 8] }),
+      filler: 'steel-flux-cored',
+      diameterMm: 1.2,
+      mode: 'cored',
+    };
+    const plan = planned({ ...rutile, wireFeedMPerMin: 9.5 });
+    // 224 to 262 A at 9 to 10 m/min; 24 to 29 V.
+    expect(plan.meanCurrentA).toBeGreaterThan(224);
+    expect(plan.meanCurrentA).toBeLessThan(262);
+    expect(plan.voltageV).toBeGreaterThan(24);
+    expect(plan.voltageV).toBeLessThan(29);
+    expect(plan.slagSeconds).toBeGreaterThan(0);
+    expect(planned({ ...rutile, filler: 'steel-metal-cored', mode: 'spray' }).slagSeconds).toBe(0);
+  });
+
+  it('lays a prepared butt in passes: a colder root, then fill, then cap', () => {
+    const v: PlanInput = {
+      ...seam(steel, {
+        joint: 'butt',
+        thicknessesMm: [12, 12],
+        position: 'PA',
+        gapMm: 2,
+        preparation: { kind: 'v', angleDeg: 60, rootFaceMm: 1 },
+      }),
+      diameterMm: 1.2,
+    };
+    const plan = planned(v);
+    expect(plan.passes).toBe(Math.ceil(plan.totalAreaMm2 / 25 - 1e-9));
+    expect(plan.passTable[0]).toMatchObject({ kind: 'root' });
+    expect(plan.passTable[0]!.meanCurrentA).toBeLessThan(0.93 * plan.meanCurrentA);
+    expect(plan.passTable.at(-1)).toMatchObject({ kind: 'cap', totalAfterMm2: expect.closeTo(plan.totalAreaMm2, 6) });
+  });
+
+  it('stays inside the machine: a lower peak held longer, and modes refused by its ceiling', () => {
+    const small = planned({
+      ...seam({ ...steel, diameterMm: 1.2 }, { thicknessesMm: [4, 4] }),
+      machine: { maxCurrentA: 380 },
+    });
+    expect(small.pulse!.peakCurrentA).toBeLessThanOrEqual(380);
+    expect(small.warnings.map((warning) => warning.code)).toContain('peak-held-by-machine');
+    const thick = planned({
+      ...seam({ ...steel, diameterMm: 1.2 }, { thicknessesMm: [6, 6] }),
+      machine: { maxCurrentA: 300 },
+      wireFeedMPerMin: 5,
+    });
+    expect(thick.decision.modes.find((one) => one.mode === 'spray')?.verdict).toBe('first choice');
+    const weak = planned({
+      ...seam({ ...steel, diameterMm: 1.2 }, { thicknessesMm: [6, 6] }),
+      machine: { maxCurrentA: 220 },
+      wireFeedMPerMin: 5,
+    });
+    expect(weak.decision.modes.find((one) => one.mode === 'spray')).toMatchObject({
+      verdict: 'rejected',
+      reason: expect.stringContaining('220 A'),
+    });
   });
 
   it('asks more of AlMg5 than of AlSi5 for the same seam', () => {
@@ -312,7 +417,9 @@ describe('the other modes', () => {
   it('decides with a first choice, a runner-up and the reason of each rejection', () => {
     expect(codesOf(steel)).toMatchObject({ pulse: 'first choice', spray: 'rejected' });
     expect(codesOf({ ...seam(steel, { thicknessesMm: [2, 2], gapMm: 1.4 }) })).toMatchObject({ dip: 'first choice' });
-    expect(codesOf({ ...seam(steel, { thicknessesMm: [10, 10] }), gas: 'M20-ArC-8', diameterMm: 1.2 })).toMatchObject({
+    expect(
+      codesOf({ ...seam(steel, { thicknessesMm: [10, 10] }), gas: 'M20-ArC-8', diameterMm: 1.2, wireFeedMPerMin: 7 }),
+    ).toMatchObject({
       spray: 'first choice',
       dip: 'rejected',
     });

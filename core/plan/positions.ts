@@ -1,4 +1,4 @@
-/** Welding positions, ISO 6947 with the US names, and their factor on the feed. Rules of practice for pulse. */
+/** Welding positions, ISO 6947 with the US names. */
 import type { PlanMode } from './mode.ts';
 import { jointRule, type Joint } from './joints.ts';
 
@@ -7,20 +7,20 @@ export type Position = 'PA' | 'PB' | 'PC' | 'PD' | 'PE' | 'PF' | 'PG';
 export interface PositionRule {
   readonly position: Position;
   readonly name: string;
-  /** Factor on the feed by mode; null where the mode is not usable. Pulse from the model, dip and spray assumed. */
-  readonly feedFactor: { readonly pulse: number; readonly dip: number; readonly spray: number | null };
   /** US number; the letter follows the joint. */
   readonly us: string;
+  /** Spray's large fluid pool stays where it is laid. */
+  readonly holdsSpray: boolean;
 }
 
 export const positionRules: readonly PositionRule[] = [
-  { position: 'PA', name: 'flat', feedFactor: { pulse: 1.05, dip: 1.05, spray: 1.05 }, us: '1' },
-  { position: 'PB', name: 'horizontal fillet', feedFactor: { pulse: 1, dip: 1, spray: 1 }, us: '2' },
-  { position: 'PC', name: 'horizontal', feedFactor: { pulse: 0.9, dip: 0.95, spray: null }, us: '2' },
-  { position: 'PD', name: 'overhead fillet', feedFactor: { pulse: 0.75, dip: 0.85, spray: null }, us: '4' },
-  { position: 'PE', name: 'overhead', feedFactor: { pulse: 0.75, dip: 0.85, spray: null }, us: '4' },
-  { position: 'PF', name: 'vertical up', feedFactor: { pulse: 0.6, dip: 0.8, spray: null }, us: '3' },
-  { position: 'PG', name: 'vertical down', feedFactor: { pulse: 0.9, dip: 1, spray: null }, us: '3' },
+  { position: 'PA', name: 'flat', us: '1', holdsSpray: true },
+  { position: 'PB', name: 'horizontal fillet', us: '2', holdsSpray: true },
+  { position: 'PC', name: 'horizontal', us: '2', holdsSpray: false },
+  { position: 'PD', name: 'overhead fillet', us: '4', holdsSpray: false },
+  { position: 'PE', name: 'overhead', us: '4', holdsSpray: false },
+  { position: 'PF', name: 'vertical up', us: '3', holdsSpray: false },
+  { position: 'PG', name: 'vertical down', us: '3', holdsSpray: false },
 ];
 
 export const positions: readonly Position[] = positionRules.map((rule) => rule.position);
@@ -31,13 +31,17 @@ export function positionRule(position: Position): PositionRule {
   return rule;
 }
 
-/** Factor on the feed for a mode, or null where the position does not allow it. */
-export function positionFactor(position: Position, mode: PlanMode): number | null {
-  return positionRule(position).feedFactor[mode === 'double-pulse' ? 'pulse' : mode];
+/** Whether the mode holds its pool in the position. */
+export function allowsPosition(position: Position, mode: PlanMode): boolean {
+  return mode !== 'spray' || positionRule(position).holdsSpray;
 }
 
-/** For instance "PB / 2F, horizontal fillet". */
+export const isOverhead = (position: Position): boolean => position === 'PD' || position === 'PE';
+
+/** For instance "PB / 2F, horizontal fillet"; a US name exists only for the joint that the position is meant for. */
 export function positionName(position: Position, joint: Joint): string {
   const rule = positionRule(position);
-  return `${position} / ${rule.us}${jointRule(joint).isFillet ? 'F' : 'G'}, ${rule.name}`;
+  const isFillet =
+    position === 'PB' || position === 'PD' || (position !== 'PC' && position !== 'PE' && jointRule(joint).isFillet);
+  return `${position} / ${rule.us}${isFillet ? 'F' : 'G'}, ${rule.name}`;
 }

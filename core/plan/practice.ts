@@ -1,33 +1,12 @@
-/** Rules of practice that need no solving: reference current, stick-out, tip recess, gas flow. Sources: fits to general practice; see docs/limits.md. */
-import { fillerOf, type FillerCode, type MaterialGroup } from '../consumables/index.ts';
+/** Rules of practice that need no solving: stick-out, tip recess, gas flow, gaps, times around the arc. Sources: fits to general practice; docs/limits.md. */
+import { fillerOf, gasOf, type FillerCode } from '../consumables/index.ts';
+import type { PlanMode } from './mode.ts';
 
-/** Beyond this a fillet is planned in several passes, and thickness no longer raises the current. */
+/** A fillet beyond this leg is planned in several passes, mm. */
 export const singlePassLimitMm = 8;
 
-/** Spread of practice around the reference current; assumed. */
+/** Spread of practice around the wished current; assumed. */
 export const referenceCurrentError = 0.1;
-
-/** Reference current in A for a single-pass steel fillet in PB: 52 (t/0.8)^0.70, *fit*. */
-export function referenceCurrentA(thicknessMm: number): number {
-  return 52 * (Math.min(thicknessMm, singlePassLimitMm) / 0.8) ** 0.7;
-}
-
-/** Share of the steel fillet's current that a metal wants, and the words for it. */
-export function materialFactor(
-  group: MaterialGroup,
-  fillerCode: FillerCode,
-  thicknessMm: number,
-): { factor: number; because: string } {
-  if (fillerOf(fillerCode).family === 'copper-silicon')
-    return { factor: 0.85, because: 'brazing 0.85 (the base metal must not melt)' };
-  if (group === 'stainless') return { factor: 0.9, because: 'stainless 0.90' };
-  if (group === 'aluminium') {
-    return thicknessMm <= 4
-      ? { factor: 0.95, because: 'aluminium to 4 mm 0.95' }
-      : { factor: 1, because: 'aluminium over 4 mm 1.00' };
-  }
-  return { factor: 1, because: 'steel 1.00' };
-}
 
 /** Gap factor on current: nothing to 0.5 mm, then 5 % less per further 0.5 mm. */
 export function gapFactor(gapMm: number): number {
@@ -39,50 +18,84 @@ export function widestGapMm(thinnerMm: number): number {
   return 0.5 * thinnerMm + 1;
 }
 
-/** Stick-out for pulse and spray in mm: 15 at 0.8 mm wire to 20 at 1.6 mm, to the half millimetre. */
-export function pulseStickOutMm(diameterMm: number): number {
-  const wished = 15 + (5 * (diameterMm - 0.8)) / 0.8;
-  return Math.round(Math.min(Math.max(wished, 15), 20) * 2) / 2;
-}
-
-/** Range of practice for the stick-out in pulse and spray, mm. */
-export const pulseStickOutRangeMm = [15, 20] as const;
-
 /** Gas before the arc and after it, s: usual figures, assumed. */
 export const flowBeforeS = 0.2;
 export const flowAfterS = 1.5;
 
-/** Stick-out in dip, mm: 10 for wires to 1.0 mm, 12 above. */
-export function dipStickOutMm(diameterMm: number): number {
-  return diameterMm <= 1.0 ? 10 : 12;
+const stickOut = {
+  dip: { at08: 10, perMm: 10, co2: 2 },
+  other: { at08: 11, perMm: 12.5, most: 16, mostThick: 17, thickFromMm: 1.3, sprayOrCored: 2 },
+} as const;
+/** How far practice moves a stick-out, mm; assumed. */
+const stickOutGiveMm = [-2, 3] as const;
+
+/** Usual stick-out of a transfer mode, mm, to the half millimetre. */
+export function stickOutMm(mode: PlanMode, diameterMm: number, gasCode?: string): number {
+  return Math.round(wishedStickOutMm(mode, diameterMm, gasCode) * 2) / 2;
+}
+
+function wishedStickOutMm(mode: PlanMode, diameterMm: number, gasCode: string | undefined): number {
+  const over = Math.max(diameterMm - 0.8, 0);
+  if (mode === 'dip') {
+    const inCo2 = gasCode !== undefined && gasOf(gasCode).co2Pct > 50;
+    return stickOut.dip.at08 + stickOut.dip.perMm * over + (inCo2 ? stickOut.dip.co2 : 0);
+  }
+  const { at08, perMm, most, mostThick, thickFromMm, sprayOrCored } = stickOut.other;
+  const base = Math.min(at08 + perMm * over, diameterMm > thickFromMm ? mostThick : most);
+  return base + (mode === 'spray' || mode === 'cored' ? sprayOrCored : 0);
+}
+
+export function stickOutRangeMm(ctwdMm: number): readonly [number, number] {
+  return [ctwdMm + stickOutGiveMm[0], ctwdMm + stickOutGiveMm[1]];
+}
+
+/** Stick-out for pulse, mm: what a machine that does not know the hand takes for granted. */
+export function pulseStickOutMm(diameterMm: number): number {
+  return stickOutMm('pulse', diameterMm);
 }
 
 export interface GasFlow {
+  /** As an argon gauge reads it. */
   readonly flowLPerMin: number;
   readonly range: readonly [number, number];
 }
 
-/** Gas flow for pulse and spray: 15..18 L/min for steels and brazing, 16..20 for aluminium, rising with the wire; none without gas. */
-export function pulseGasFlow(fillerCode: FillerCode, diameterMm: number): GasFlow {
-  const filler = fillerOf(fillerCode);
-  if (filler.shielding === 'self') return { flowLPerMin: 0, range: [0, 0] };
-  const range = filler.family === 'aluminium' ? ([16, 20] as const) : ([15, 18] as const);
-  const share = Math.min(Math.max((diameterMm - 0.8) / 0.8, 0), 1);
-  return { flowLPerMin: Math.round(range[0] + share * (range[1] - range[0])), range };
-}
+const flow = { at08: 12, perMm: 10, sprayOrCored: 1, give: 2 } as const;
 
-/** Gas flow in dip: 10 to 12 L/min per millimetre of wire, at least 8 so that no air is drawn in. */
-export function dipGasFlow(diameterMm: number): GasFlow {
-  return {
-    flowLPerMin: Math.max(Math.round(11 * diameterMm), 8),
-    range: [Math.max(10 * diameterMm, 8), Math.max(12 * diameterMm, 9)],
-  };
+/** Gas flow in L/min: 12 at 0.8 mm wire and 10 more per mm, 1 more in spray and with cored wire; none without gas. */
+export function gasFlow(mode: PlanMode, fillerCode: FillerCode, diameterMm: number): GasFlow {
+  if (fillerOf(fillerCode).shielding === 'self') return { flowLPerMin: 0, range: [0, 0] };
+  const flowLPerMin = Math.round(
+    Math.max(flow.at08 + flow.perMm * (diameterMm - 0.8), flowLimitsLPerMin[0]) +
+      (mode === 'spray' || mode === 'cored' ? flow.sprayOrCored : 0),
+  );
+  return { flowLPerMin, range: [Math.max(flowLPerMin - flow.give, flowLimitsLPerMin[0]), flowLPerMin + flow.give] };
 }
 
 /** Flow outside which air is missed or drawn in, L/min. */
 export const flowLimitsLPerMin = [8, 25] as const;
 
-/** Usual stick-out of a transfer mode, mm. */
-export function stickOutMm(mode: 'dip' | 'spray' | 'pulse' | 'double-pulse', diameterMm: number): number {
-  return mode === 'dip' ? dipStickOutMm(diameterMm) : pulseStickOutMm(diameterMm);
+/** kg/m³ at 15 °C and 1 bar; handbook values. */
+const density = { argonPct: 1.669, co2Pct: 1.848, o2Pct: 1.337, heliumPct: 0.167 } as const;
+
+/** What really flows when a gauge made for argon reads 1: a lighter gas runs faster through the same orifice. */
+export function trueFlowFactor(gasCode: string): number {
+  const gas = gasOf(gasCode);
+  const mixed =
+    (gas.argonPct * density.argonPct +
+      gas.co2Pct * density.co2Pct +
+      gas.o2Pct * density.o2Pct +
+      gas.heliumPct * density.heliumPct) /
+    100;
+  // Gauges are made for the argon mixes they are sold with; only helium makes them lie.
+  return gas.heliumPct > 0 && mixed > 0 ? Math.sqrt(density.argonPct / mixed) : 1;
+}
+
+/** Pauses beside the arc for a wire with slag, s per metre and pass; assumed. */
+export const slagSPerM = 60;
+
+/** Side-to-side width of the hand going up, mm, for a leg or a groove of that width; narrower than 3 mm it goes straight. Rule of practice, assumed. */
+export function weaveMm(isVerticalUp: boolean, widthMm: number): number {
+  if (!isVerticalUp || widthMm < 4) return 0;
+  return Math.min(Math.round((widthMm - 2) * 2) / 2, 12);
 }

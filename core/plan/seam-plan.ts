@@ -1,25 +1,28 @@
-/** The `plan` question: a seam and a wire in, a pulse setting with bands, reasons and warnings out. */
-import { failure, success, type Issue, type Outcome, type Warning } from '../outcome/index.ts';
+/** The `plan` question: a seam and a wire in, a setting with bands, reasons, warnings, passes and ways out. */
 import { beatForPitchHz, usualPitchMm } from '../double-pulse/ripple.ts';
 import type { CanonicalBeat } from '../double-pulse/canonical.ts';
 import { showThrough, type ShowThrough } from '../heat/index.ts';
+import { failure, success, type Issue, type Outcome, type Warning } from '../outcome/index.ts';
 import { gasWarnings, solvePulse, type PulseResult } from '../pulse/index.ts';
+import { travelForArea } from '../bead/index.ts';
 import { planBands, type Bands } from './bands.ts';
 import { becauseLines, fixed, type Because } from './because.ts';
-import { hazardWarnings, seamWarnings } from './cautions.ts';
+import { gunWarnings, hazardWarnings, seamWarnings } from './cautions.ts';
 import { decideMode, type ModeDecision } from './decision.ts';
+import { pulsedFeedForCurrent, steadyFeedOf } from './feed.ts';
 import { planFigures, type PlanFigures, type Workings } from './figures.ts';
+import { gaveWay, type GaveWay } from './gave-way.ts';
+import { usualGun } from './gun-angles.ts';
 import { defaultCircuitMOhm, handTravelMmPerMin, planInputIssues, type PlanInput } from './input.ts';
 import { jointRule } from './joints.ts';
-import type { PlanMode } from './mode.ts';
-import { isPulsed } from './mode-model.ts';
-import { passTable, type Pass } from './passes.ts';
+import { isPulsed, type PlanMode } from './mode.ts';
+import { passTable, rootCurrentShare, type Pass, type PassKind, type PassSetting } from './passes.ts';
 import { singlePassLimitMm } from './practice.ts';
 
 export interface Plan extends PlanFigures {
   readonly mode: PlanMode;
   readonly circuitMOhm: number;
-  readonly transferMode: 'pulsed-one-drop' | 'dip' | 'spray';
+  readonly transferMode: 'pulsed-one-drop' | 'pulsed-multi-drop' | 'dip' | 'spray';
   /** Null in modes without a fast pulse. */
   readonly pulse: PulseResult | null;
   /** Only for double pulse. */
@@ -28,10 +31,26 @@ export interface Plan extends PlanFigures {
   /** How far the bead reaches through the part. */
   readonly showThrough: ShowThrough;
   readonly passTable: readonly Pass[];
+  /** Wishes that bent beyond their free share, each with its ways out. */
+  readonly gaveWay: readonly GaveWay[];
   readonly decision: ModeDecision;
   readonly warnings: readonly Warning[];
   readonly bands: Bands;
   readonly because: Because;
+}
+
+/** Just the figures of a plan: what a key press, a ranking or a map asks for. Issues as in `planSeam`. */
+export function planSetting(input: PlanInput): Outcome<PlanFigures> {
+  const inputIssues = planInputIssues(input);
+  if (inputIssues.length > 0) return failure(...inputIssues);
+  const outcome = planFigures(input);
+  return outcome.ok ? success(outcome.workings.figures) : failure(missIssue(input, outcome));
+}
+
+function missIssue(input: PlanInput, outcome: FiguresOutcome & { readonly ok: false }): Issue {
+  if (!isPulsed(input.mode)) return steadyMissIssue(input, outcome.miss.wireFeedMPerMin);
+  const pulse = pulseOf(input, outcome);
+  return pulse.ok ? noPulseIssue(input) : blameForFeed(input, pulse.issues[0] ?? noPulseIssue(input));
 }
 
 /** A whole plan. Issues as in `planInputIssues`, plus those of the mode. */
@@ -39,41 +58,86 @@ export function planSeam(input: PlanInput): Outcome<Plan> {
   const inputIssues = planInputIssues(input);
   if (inputIssues.length > 0) return failure(...inputIssues);
   const outcome = planFigures(input);
+  if (!outcome.ok) return failure(missIssue(input, outcome));
   const pulse = isPulsed(input.mode) ? pulseOf(input, outcome) : undefined;
-  // A feed that cannot be pulsed is refused in the pulse's own words, with the range it could have been.
   if (pulse && !pulse.ok) return failure(...pulse.issues.map((issue) => blameForFeed(input, issue)));
-  if (!outcome.ok) return failure(steadyMissIssue(input, outcome.miss.wireFeedMPerMin));
   const { workings } = outcome;
   const { figures, model } = workings;
-  const beat = input.mode === 'double-pulse' ? usualBeat(figures) : null;
+  const beat = input.mode === 'double-pulse' ? usualBeat(workings) : null;
+  const thinner = Math.min(...input.seam.thicknessesMm);
+  const through = showThrough(
+    workings.wire.family,
+    figures.meanCurrentA,
+    figures.voltageV,
+    figures.travelMmPerMin,
+    thinner,
+    input.seam.plateC ?? 20,
+  );
+  const ways = gaveWay(input, workings, feedForCurrent(input, workings, workings.wanted.currentA));
   return success({
     ...figures,
     mode: input.mode,
     circuitMOhm: input.circuitMOhm ?? defaultCircuitMOhm,
-    transferMode: input.mode === 'dip' || input.mode === 'spray' ? input.mode : 'pulsed-one-drop',
+    transferMode: transferModeOf(input, workings),
     pulse: pulse ? { ...pulse.value, arcLengthMm: model.arc.arcLengthMm } : null,
     slowBeat: beat,
     heatPaths: jointRule(input.seam.joint).heatPaths,
-    showThrough: showThrough(
-      workings.wire.family,
-      figures.meanCurrentA,
-      figures.voltageV,
-      figures.travelMmPerMin,
-      figures.thicknessMm,
-      input.seam.plateC ?? 20,
-    ),
-    passTable: passTable(input.seam.joint, figures.passes, figures.areaMm2, input.seam.gapMm),
+    showThrough: through,
+    passTable: passTable(input, figures.passes, figures.areaMm2, passSettings(input, workings)),
+    gaveWay: ways,
     decision: decideMode(input),
     warnings: [
       ...hazardWarnings(input),
-      ...seamWarnings(input, figures.thicknessMm),
+      ...seamWarnings(input),
+      ...gunWarnings(
+        input.seam.joint,
+        input.mode,
+        input.filler,
+        usualGun(input.seam.joint, input.seam.thicknessesMm, input.filler),
+      ),
       ...settingWarnings(input, workings),
-      ...(beat ? beatWarnings(input, workings, beat) : []),
+      ...throughWarnings(through, figures.passes, input),
+      ...(beat ? beatWarnings(figures, beat) : []),
       ...(pulse ? pulse.value.warnings : gasWarnings(input.filler, input.gas)),
     ],
     bands: planBands(input, workings),
     because: becauseLines(input, workings),
   });
+}
+
+function transferModeOf({ mode }: PlanInput, { point }: Workings): Plan['transferMode'] {
+  if (mode === 'dip') return 'dip';
+  if (mode === 'spray' || mode === 'cored') return 'spray';
+  return (point.pulse?.dropsPerPulse ?? 1) > 1.35 ? 'pulsed-multi-drop' : 'pulsed-one-drop';
+}
+
+/** The feed at which the mode has a current, m/min, as near as it can. */
+function feedForCurrent({ mode }: PlanInput, { wire, model, figures }: Workings, currentA: number): number {
+  if (!isPulsed(mode)) return steadyFeedOf(mode, wire, currentA, model.extensionMm);
+  return pulsedFeedForCurrent(wire, model.extensionMm, currentA)?.feedMPerMin ?? figures.wireFeedMPerMin;
+}
+
+/** Each kind of pass solved once: the root is run colder, the rest as planned. */
+function passSettings(input: PlanInput, workings: Workings): (kind: PassKind) => PassSetting {
+  const { figures, model, wire } = workings;
+  const plain: PassSetting = figures;
+  const known: Partial<Record<PassKind, PassSetting>> = {};
+  const root = (): PassSetting => {
+    const feed = feedForCurrent(input, workings, rootCurrentShare * figures.meanCurrentA);
+    const point = model.at(feed);
+    if (!point) return plain;
+    return {
+      wireFeedMPerMin: feed,
+      meanCurrentA: point.meanA,
+      voltageV: point.voltageV,
+      travelMmPerMin: travelForArea(wire, feed, figures.areaMm2),
+    };
+  };
+  return (kind) => {
+    const { wireFeedMPerMin, meanCurrentA, voltageV, travelMmPerMin } = (known[kind] ??=
+      kind === 'root' ? root() : plain);
+    return { wireFeedMPerMin, meanCurrentA, voltageV, travelMmPerMin };
+  };
 }
 
 type FiguresOutcome = ReturnType<typeof planFigures>;
@@ -83,56 +147,114 @@ function pulseOf(input: PlanInput, outcome: FiguresOutcome): Outcome<PulseResult
     ? { extensionMm: outcome.workings.model.extensionMm, wireFeedMPerMin: outcome.workings.figures.wireFeedMPerMin }
     : outcome.miss;
   if (at.wireFeedMPerMin === undefined) return failure(noPulseIssue(input));
-  const { filler, gas, diameterMm } = input;
-  return solvePulse({ filler, gas, diameterMm, wireFeedMPerMin: at.wireFeedMPerMin, extensionMm: at.extensionMm });
+  const { filler, gas, diameterMm, machine } = input;
+  return solvePulse({
+    filler,
+    gas,
+    diameterMm,
+    wireFeedMPerMin: at.wireFeedMPerMin,
+    extensionMm: at.extensionMm,
+    machine,
+  });
 }
 
-/** Dip above its ceiling, or spray below the transition. */
+/** Why a mode without pulses has no feed for the seam. */
 function steadyMissIssue(input: PlanInput, feed: number | undefined): Issue {
-  const isDip = input.mode === 'dip';
+  const path = input.wireFeedMPerMin === undefined ? 'mode' : 'wireFeedMPerMin';
+  const asked = `${fixed(feed ?? 0, 1)} m/min`;
+  if (input.mode === 'dip') {
+    return {
+      path,
+      code: 'too-hot-for-dip',
+      message: `No solution, because ${asked} needs more current than this wire dips at.`,
+      got: feed,
+      hint: 'Use pulse or spray, or a thicker wire.',
+    };
+  }
+  if (input.mode === 'cored') {
+    return {
+      path,
+      code: 'outside-cored-range',
+      message: `No solution, because ${asked} is outside what this cored wire and machine run.`,
+      got: feed,
+      hint: 'Take another wire diameter.',
+    };
+  }
   return {
-    path: input.wireFeedMPerMin === undefined ? 'mode' : 'wireFeedMPerMin',
-    code: isDip ? 'too-hot-for-dip' : 'below-transition',
-    message: isDip
-      ? `No solution, because ${fixed(feed ?? 0, 1)} m/min needs more current than this wire dips at.`
-      : `No solution, because ${fixed(feed ?? 0, 1)} m/min needs less current than this wire’s transition: the drops would be large and unsteady.`,
+    path,
+    code: 'below-transition',
+    message: `No solution, because ${asked} needs less current than this wire’s transition: the drops would be large and unsteady.`,
     got: feed,
-    hint: isDip ? 'Use pulse or spray, or a thicker wire.' : 'Use pulse or dip, or a thinner wire.',
+    hint: 'Use pulse or dip, or a thinner wire.',
   };
 }
 
-/** A beat to start from: a fifth up and down in equal times, ripples in the middle of what is usual. */
-function usualBeat(figures: PlanFigures): CanonicalBeat & { ripplePitchMm: number } {
+/** A beat nobody asked a ripple of runs in this range, Hz. */
+const plannedBeatHz = [1, 3] as const;
+/** Swing of a planned beat, share up and down of the mean; and the least that still is a beat. */
+const plannedSwing = 0.2;
+const leastSwing = 0.05;
+
+/** A beat to start from: a fifth up and down in equal times, less where the wire cannot follow, ripples in the middle of what is usual. */
+function usualBeat({ figures, model }: Workings): CanonicalBeat & { ripplePitchMm: number } {
   const pitch = (usualPitchMm[0] + usualPitchMm[1]) / 2;
-  const frequencyHz = Math.min(Math.max(beatForPitchHz(figures.travelMmPerMin, pitch), 0.2), 10);
+  const [slowest, fastest] = plannedBeatHz;
+  const frequencyHz = Math.min(Math.max(beatForPitchHz(figures.travelMmPerMin, pitch), slowest), fastest);
   const mean = figures.wireFeedMPerMin;
+  let swing: number = plannedSwing;
+  while (swing > leastSwing && (!model.at(mean * (1 + swing)) || !model.at(mean * (1 - swing)))) swing -= 0.01;
   return {
     meanFeedMPerMin: mean,
-    highFeedMPerMin: 1.2 * mean,
-    lowFeedMPerMin: 0.8 * mean,
+    highFeedMPerMin: (1 + swing) * mean,
+    lowFeedMPerMin: (1 - swing) * mean,
     highShare: 0.5,
     frequencyHz,
     ripplePitchMm: figures.travelMmPerMin / 60 / frequencyHz,
   };
 }
 
-function beatWarnings(input: PlanInput, { model }: Workings, beat: CanonicalBeat): Warning[] {
-  return (
-    [
-      ['high', beat.highFeedMPerMin],
-      ['low', beat.lowFeedMPerMin],
-    ] as const
-  ).flatMap(([name, feed]): Warning[] =>
-    model.at(feed)
-      ? []
-      : [
-          {
-            code: `${name}-not-pulsable`,
-            level: 'caution',
-            message: `The slow ${name} level of ${fixed(feed, 1)} m/min cannot be pulsed with ${input.diameterMm} mm wire; take a weaker beat.`,
-          },
-        ],
-  );
+function beatWarnings(figures: PlanFigures, beat: CanonicalBeat & { ripplePitchMm: number }): Warning[] {
+  const swing = beat.highFeedMPerMin / beat.meanFeedMPerMin - 1;
+  const warnings: Warning[] = [];
+  if (swing < plannedSwing - 1e-6) {
+    warnings.push({
+      code: 'swing-shrunk',
+      level: 'note',
+      message: `The swing is shrunk from ${100 * plannedSwing} to ${fixed(100 * swing, 0)} %: beyond it one of the two levels cannot be pulsed with this wire.`,
+    });
+  }
+  warnings.push(...ripplePuddleWarnings(beat.ripplePitchMm, figures.areaMm2));
+  return warnings;
+}
+
+/** Puddle length over bead width, and bead width over the root of its area: rules of practice, assumed. */
+const puddle = { lengthPerWidth: 1.5, widthPerRootArea: 1.6 } as const;
+
+/** A ripple longer than the puddle leaves separate spots instead of a seam. */
+export function ripplePuddleWarnings(ripplePitchMm: number, areaMm2: number): Warning[] {
+  const puddleMm = puddle.lengthPerWidth * puddle.widthPerRootArea * Math.sqrt(areaMm2);
+  if (ripplePitchMm <= puddleMm) return [];
+  return [
+    {
+      code: 'ripple-longer-than-puddle',
+      level: 'caution',
+      message: `Ripples of ${fixed(ripplePitchMm, 1)} mm are longer than the puddle of about ${fixed(puddleMm, 1)} mm: spots instead of a seam. Beat faster, or travel slower.`,
+    },
+  ];
+}
+
+/** A back that the bead reaches is the part's loss: said as a caution, not only as a figure. */
+function throughWarnings(through: ShowThrough, passes: number, { filler, seam }: PlanInput): Warning[] {
+  const isBacked = (seam.preparation?.backing ?? 'none') !== 'none';
+  if (passes > 1 || isBacked || filler === 'cusi3') return [];
+  if (through.verdict !== 'prints through on the back' && through.verdict !== 'burn-through likely') return [];
+  return [
+    {
+      code: through.verdict === 'burn-through likely' ? 'burn-through' : 'prints-through',
+      level: 'caution',
+      message: `The bead reaches ${fixed(100 * through.index, 0)} % of the thinner part (±30 %): ${through.verdict}. Look at the back of the first scrap piece.`,
+    },
+  ];
 }
 
 /** When nobody chose the feed, it was the pace or the size that asked for it. */
@@ -160,41 +282,23 @@ function noPulseIssue(input: PlanInput): Issue {
 }
 
 /** What the welder should know about feed, pace and size as they came out. */
-function settingWarnings(
-  input: PlanInput,
-  { figures, reference, proposal, targetA, travelFollowsSize }: Workings,
-): Warning[] {
+function settingWarnings(input: PlanInput, { figures, wanted, bend }: Workings): Warning[] {
   const warnings: Warning[] = [];
   const caution = (code: string, message: string, level: Warning['level'] = 'caution') =>
     warnings.push({ code, level, message });
-  const isFillet = jointRule(input.seam.joint).isFillet;
-  if (reference.held === 'lowest') {
+  const { seam } = input;
+  if (bend.held === 'lowest' && figures.meanCurrentA > 1.05 * wanted.currentA) {
     caution(
       'wire-too-thick-for-seam',
-      `The seam asks for ${fixed(targetA, 0)} A, less than this wire can pulse. Take a thinner wire.`,
+      `The seam asks for ${fixed(wanted.currentA, 0)} A, less than this wire can run. Take a thinner wire.`,
     );
-  } else if (reference.held === 'highest') {
+  } else if (bend.held === 'highest' && figures.meanCurrentA < 0.95 * wanted.currentA) {
     caution(
       'wire-too-thin-for-seam',
-      `The seam asks for ${fixed(targetA, 0)} A, more than this wire can pulse. Take a thicker wire or more passes.`,
+      `The seam asks for ${fixed(wanted.currentA, 0)} A, more than this wire and machine give. Take a thicker wire or more passes.`,
     );
   }
-  const pace = input.seam.travelMmPerMin;
-  if (proposal.tooSlow && pace !== undefined) {
-    const { wantedMPerMin, travelMmPerMin, legMm } = proposal.tooSlow;
-    caution(
-      'travel-faster',
-      `At ${fixed(pace, 0)} mm/min this size needs only ${fixed(wantedMPerMin, 1)} m/min, too cold to fuse. Travel at ${fixed(travelMmPerMin, 0)} mm/min, or accept ` +
-        (isFillet ? `a leg of ${fixed(legMm, 1)} mm at your pace.` : 'a fuller bead at your pace.'),
-    );
-  }
-  if (proposal.excess !== undefined && pace !== undefined) {
-    caution(
-      'pace-asks-hot',
-      `At ${fixed(pace, 0)} mm/min this size needs ${fixed(proposal.feedMPerMin, 1)} m/min, ${fixed(100 * proposal.excess, 0)} % more wire than the thickness wants: look at the back for print-through.`,
-    );
-  }
-  const [slowest, fastest] = handTravelMmPerMin;
+  const [slowest, fastest] = handTravelMmPerMin(seam);
   const travel = figures.travelMmPerMin;
   if (travel > fastest) {
     caution(
@@ -207,6 +311,15 @@ function settingWarnings(
       `${fixed(travel, 0)} mm/min is slower than a hand holds steady (${slowest}): take more feed, or plan more passes.`,
     );
   }
+  const pace = seam.travelMmPerMin;
+  if (pace !== undefined && input.wireFeedMPerMin === undefined && Math.abs(travel / pace - 1) > 0.03) {
+    caution(
+      travel > pace ? 'travel-faster' : 'pace-asks-hot',
+      travel > pace
+        ? `At ${fixed(pace, 0)} mm/min this size would be too cold to fuse: travel at ${fixed(travel, 0)} mm/min, or ask for a larger size.`
+        : `${fixed(pace, 0)} mm/min asks for more wire than the thickness bears: travel at ${fixed(travel, 0)} mm/min, or ask for a smaller size.`,
+    );
+  }
   const ratio = figures.wireFeedMPerMin / figures.proposedFeedMPerMin;
   if (input.wireFeedMPerMin !== undefined && (ratio > 1.25 || ratio < 0.75)) {
     caution(
@@ -217,19 +330,16 @@ function settingWarnings(
   if (figures.passes > 1) {
     caution(
       'several-passes',
-      `Over ${singlePassLimitMm} mm of leg the seam is planned in ${figures.passes} passes; the figures are for one of them.`,
+      seam.joint === 'butt'
+        ? `The groove is planned in ${figures.passes} passes; the figures are for a fill pass, the table says what the root wants.`
+        : `Over ${singlePassLimitMm} mm of leg the seam is planned in ${figures.passes} passes; the figures are for one of them.`,
       'note',
     );
   }
-  if (
-    !travelFollowsSize &&
-    figures.legMm !== null &&
-    input.seam.legMm !== undefined &&
-    figures.legMm < input.seam.legMm - 0.15
-  ) {
+  if (figures.legMm !== null && seam.legMm !== undefined && figures.legMm < seam.legMm - 0.15) {
     caution(
       'leg-too-small',
-      `At this feed and pace the leg is ${fixed(figures.legMm, 1)} mm; ${fixed(input.seam.legMm, 1)} was asked for.`,
+      `At this feed and pace the leg is ${fixed(figures.legMm, 1)} mm; ${fixed(seam.legMm, 1)} was asked for.`,
     );
   }
   return warnings;

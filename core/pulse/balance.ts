@@ -21,6 +21,8 @@ export interface PulsePeak {
   readonly peakCurrentA: number;
   readonly peakTimeMs: number;
   readonly slewAPerMs: number;
+  /** The most a machine gives; left out, nothing is assumed of it. */
+  readonly limitA?: number | undefined;
 }
 
 /** Wire melted by the background alone, mm/s. */
@@ -34,6 +36,11 @@ function meltedPerPulse({ wire, extensionMm }: PulseSite, peak: PulsePeak, backg
   const area = rise * peak.peakTimeMs;
   const square = 2 * backgroundA * area + rise * rise * (peak.peakTimeMs - rise / peak.slewAPerMs / 3);
   return (wire.arcMeltMmPerAs * area + wire.extensionMeltPerA2s * extensionMm * square) / 1000;
+}
+
+/** Wire (mm/s) melted between pulses, and (mm) by each pulse on top: the waveform melts the one plus frequency times the other. */
+export function meltingParts(site: PulseSite, peak: PulsePeak, backgroundA: number): readonly [number, number] {
+  return [meltedAtRest(site, backgroundA), meltedPerPulse(site, peak, backgroundA)];
 }
 
 /** Frequency in Hz at which the waveform melts `rateMmPerS` (the balance is linear in it); negative when background alone melts more. */

@@ -9,18 +9,39 @@ import {
   type OneDropMiss,
   type OneDropPulse,
 } from './one-drop.ts';
-import { pulseReference } from './reference.ts';
-import { pulseMeans } from './waveform.ts';
+import { pulseReference, type PulseReference } from './reference.ts';
+import { oneDropTimeMs, pulseMeans } from './waveform.ts';
 
 export const defaultSlewAPerMs = 600;
 
-/** One drop per pulse at a feed (m/min) and extension (mm), or on which side of the pulsable feeds it lies. */
+/**
+ * The pulse for a feed (m/min) and extension (mm): one drop each, or streaming beyond; or on which side of the pulsable feeds it lies.
+ * A machine that gives no more than `mostA` holds a lower peak longer.
+ */
 export function solveDefaultPulse(
   wire: WireInGas,
   extensionMm: number,
   wireFeedMPerMin: number,
+  mostA?: number,
 ): OneDropPulse | OneDropMiss {
-  return solveWithStretch({ wire, extensionMm }, peakOf(wire), wireFeedMPerMin * MM_PER_S_PER_M_PER_MIN);
+  return solveWithStretch({ wire, extensionMm }, peakOf(wire, mostA), wireFeedMPerMin * MM_PER_S_PER_M_PER_MIN);
+}
+
+/** The reference pulse, or one that detaches the same drop with less current held longer where the machine gives no more. */
+export function referenceWithin(
+  reference: PulseReference,
+  transitionA: number,
+  slewAPerMs: number,
+  mostA: number | undefined,
+): PulseReference {
+  if (mostA === undefined || reference.peakCurrentA <= mostA) return reference;
+  const held = oneDropTimeMs(reference, transitionA, mostA, 0.4 * transitionA, slewAPerMs);
+  // Under the transition no time is long enough; the square law then only says how far off the machine is.
+  return {
+    ...reference,
+    peakCurrentA: mostA,
+    peakTimeMs: held ?? reference.peakTimeMs * (reference.peakCurrentA / mostA) ** 2,
+  };
 }
 
 /** Mean current (A) of that pulse; NaN where there is none, which no comparison takes for a number. */
@@ -29,9 +50,13 @@ export function pulsedCurrentA(wire: WireInGas, extensionMm: number, wireFeedMPe
   return typeof pulse === 'string' ? Number.NaN : pulseMeans(pulse).meanA;
 }
 
-/** The feeds (m/min) this wire pulses at one drop per pulse; undefined when there are none. */
-export function pulseFeedRange(wire: WireInGas, extensionMm: number): readonly [number, number] | undefined {
-  const rates = pulsableRates({ wire, extensionMm }, peakOf(wire));
+/** The feeds (m/min) this wire pulses, streaming included; undefined when there are none. */
+export function pulseFeedRange(
+  wire: WireInGas,
+  extensionMm: number,
+  mostA?: number,
+): readonly [number, number] | undefined {
+  const rates = pulsableRates({ wire, extensionMm }, peakOf(wire, mostA));
   return rates && [rates[0] / MM_PER_S_PER_M_PER_MIN, rates[1] / MM_PER_S_PER_M_PER_MIN];
 }
 
@@ -41,7 +66,12 @@ export function lowestPulseFeed(wire: WireInGas, extensionMm: number): number | 
   return rate && rate / MM_PER_S_PER_M_PER_MIN;
 }
 
-function peakOf(wire: WireInGas): PulsePeak {
-  const { peakCurrentA, peakTimeMs } = pulseReference(wire);
-  return { peakCurrentA, peakTimeMs, slewAPerMs: defaultSlewAPerMs };
+function peakOf(wire: WireInGas, mostA?: number): PulsePeak {
+  const { peakCurrentA, peakTimeMs } = referenceWithin(
+    pulseReference(wire),
+    wire.transitionA,
+    defaultSlewAPerMs,
+    mostA,
+  );
+  return { peakCurrentA, peakTimeMs, slewAPerMs: defaultSlewAPerMs, limitA: mostA };
 }

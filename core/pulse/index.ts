@@ -9,5 +9,5 @@ export {
 } from './default-pulse.ts';
 export { backgroundFloorA, type OneDropMiss, type OneDropPulse } from './one-drop.ts';
 export { pulseReference, type PulseReference } from './reference.ts';
-export { solvePulse, type PulseInput, type PulseResult } from './solve.ts';
+export { oneDropBand, solvePulse, type MachineLimits, type PulseInput, type PulseResult } from './solve.ts';
 export { leadMs, pulseMeans, waveformPoints, type FastPulse, type PulseMeans, type WaveformPoint } from './waveform.ts';

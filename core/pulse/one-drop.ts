@@ -4,9 +4,18 @@
  * because a higher background asks for a lower frequency and so for a larger drop.
  */
 import { ranges } from '../outcome/index.ts';
-import { balancingBackground, balancingFrequency, type PulsePeak, type PulseSite } from './balance.ts';
-import { dropFactorFor, dropFactorLimits, frequencyForDrop } from './drop.ts';
-import type { FastPulse } from './waveform.ts';
+import { bracketedRoot } from '../numeric/root.ts';
+import {
+  balancingBackground,
+  balancingFrequency,
+  meltedByPulse,
+  meltingParts,
+  type PulsePeak,
+  type PulseSite,
+} from './balance.ts';
+import { dropFactorFor, dropFactorLimits, dropVolumeMm3, frequencyForDrop } from './drop.ts';
+import { pulseReference } from './reference.ts';
+import { neededImpulseA2s, pulseMeans, type FastPulse } from './waveform.ts';
 
 /** Lowest background that keeps the arc alight, A: 12 % of the transition current, at least 15 A. */
 export function backgroundFloorA(transitionA: number): number {
@@ -15,6 +24,8 @@ export function backgroundFloorA(transitionA: number): number {
 
 export interface OneDropPulse extends FastPulse {
   readonly dropFactor: number;
+  /** 1, or more where the pulse streams. */
+  readonly dropsPerPulse: number;
 }
 
 /** Which way the feed lies outside what this pulse can carry. */
@@ -51,13 +62,13 @@ export function solveOneDrop(site: PulseSite, peak: PulsePeak, rateMmPerS: numbe
   if (1000 / frequencyHz < peak.peakTimeMs + (peak.peakCurrentA - backgroundCurrentA) / peak.slewAPerMs)
     return 'feed-too-high';
   const { peakCurrentA, peakTimeMs, slewAPerMs } = peak;
-  return { peakCurrentA, peakTimeMs, slewAPerMs, backgroundCurrentA, frequencyHz, dropFactor };
+  return { peakCurrentA, peakTimeMs, slewAPerMs, backgroundCurrentA, frequencyHz, dropFactor, dropsPerPulse: 1 };
 }
 
 /** How far the peak time may stretch when the reference one cannot carry the feed. */
 export const peakTimeStretch = 1.4;
 
-/** As `solveOneDrop`, with the peak time stretched as little as needed, up to 1.4 times. */
+/** As `solveOneDrop`, with the peak time stretched as little as needed, up to 1.4 times; beyond that the pulse streams. */
 export function solveWithStretch(site: PulseSite, peak: PulsePeak, rateMmPerS: number): OneDropPulse | OneDropMiss {
   const plain = solveOneDrop(site, peak, rateMmPerS);
   if (plain !== 'feed-too-high') return plain;
@@ -78,7 +89,74 @@ export function solveWithStretch(site: PulseSite, peak: PulsePeak, rateMmPerS: n
     }
     below = stretch;
   }
-  return 'feed-too-high';
+  return streaming(site, peak, rateMmPerS);
+}
+
+/**
+ * Past the one-drop range: one parameter takes background, frequency and a little of the peak up together from where one drop ends,
+ * so that more than one drop leaves with each pulse. Rule of practice; the ends are assumed and reach the feeds that are pulsed in practice.
+ */
+const stream = {
+  /** Background at the end, in transition currents. */
+  backgroundShare: 1.6,
+  /** Peak at the end, in reference peaks. */
+  peakShare: 1.2,
+  /** Most of a period that the pulse fills. */
+  fill: 0.85,
+  /** Background stays so far below the peak, share. */
+  belowPeak: 0.95,
+} as const;
+
+interface StreamEnds {
+  readonly timeMs: number;
+  readonly fromHz: number;
+  readonly toHz: number;
+}
+
+function streamAt({ wire }: PulseSite, peak: PulsePeak, ends: StreamEnds, share: number): FastPulse {
+  const peakCurrentA = Math.min(
+    peak.peakCurrentA * (1 + (stream.peakShare - 1) * share),
+    peak.limitA ?? Number.POSITIVE_INFINITY,
+  );
+  const backgroundCurrentA = Math.min(
+    wire.transitionA * (1 + (stream.backgroundShare - 1) * share),
+    stream.belowPeak * peakCurrentA,
+  );
+  return {
+    peakCurrentA,
+    peakTimeMs: ends.timeMs,
+    slewAPerMs: peak.slewAPerMs,
+    backgroundCurrentA,
+    frequencyHz: ends.fromHz + (ends.toHz - ends.fromHz) * share,
+  };
+}
+
+function streamEnds(site: PulseSite, peak: PulsePeak): StreamEnds {
+  const { wire } = site;
+  const timeMs = peak.peakTimeMs * peakTimeStretch;
+  const stretched = { ...peak, peakTimeMs: timeMs };
+  const ceilingA = Math.min(wire.transitionA, stream.belowPeak * peak.peakCurrentA);
+  const rampMs = (peak.peakCurrentA - ceilingA) / peak.slewAPerMs;
+  const toHz = Math.min(ranges.frequencyHz.max, (1000 * stream.fill) / (timeMs + rampMs));
+  // Where the smallest drop leaves over the highest background: mass and melting balance are both linear in the frequency there.
+  const [rest, perPulse] = meltingParts(site, stretched, ceilingA);
+  const perDrop = dropVolumeMm3(wire.diameterMm, dropFactorLimits.min) / wire.areaMm2;
+  const edgeHz = perDrop > perPulse ? rest / (perDrop - perPulse) : toHz;
+  return { timeMs, fromHz: Math.min(Math.max(edgeHz, ranges.frequencyHz.min), toHz), toHz };
+}
+
+function streaming(site: PulseSite, peak: PulsePeak, rateMmPerS: number): OneDropPulse | OneDropMiss {
+  const ends = streamEnds(site, peak);
+  const miss = (share: number) => meltedByPulse(site, streamAt(site, peak, ends, share)) - rateMmPerS;
+  // Between the last single drop and the first stream there may be a hole, with slow flanks or thin wires: refused as well.
+  const share = bracketedRoot(miss, 0, 1);
+  if (share === undefined) return 'feed-too-high';
+  const pulse = streamAt(site, peak, ends, share);
+  const { wire } = site;
+  const { rmsA } = pulseMeans(pulse);
+  // Over the transition the current pinches all the time, not only in the peaks.
+  const dropsPerPulse = Math.max((rmsA * rmsA) / pulse.frequencyHz / neededImpulseA2s(pulseReference(wire)), 1);
+  return { ...pulse, dropFactor: dropFactorFor(wire, rateMmPerS, pulse.frequencyHz * dropsPerPulse), dropsPerPulse };
 }
 
 /** Lowest feed (mm/s) this wire pulses one drop per pulse, or undefined when there is none. */

@@ -103,12 +103,17 @@ describe('pulse balances, over random wires and feeds', () => {
         within(pulse.meltedMPerMin, input.wireFeedMPerMin, 0.005);
         expect(pulse.frequencyHz).toBeGreaterThanOrEqual(25 - 1e-6);
         expect(pulse.frequencyHz).toBeLessThanOrEqual(400 + 1e-6);
+        expect(pulse.rmsCurrentA).toBeGreaterThan(pulse.meanCurrentA);
+        if (pulse.dropsPerPulse > 1) {
+          // Streaming: the background passes the transition, by 1.6 at most.
+          expect(pulse.backgroundCurrentA).toBeLessThanOrEqual(1.6 * wire.transitionA + 1e-6);
+          return;
+        }
         expect(pulse.dropFactor).toBeGreaterThanOrEqual(0.95 - 1e-6);
         expect(pulse.dropFactor).toBeLessThanOrEqual(1.35 + 1e-6);
         expect(pulse.backgroundCurrentA).toBeGreaterThanOrEqual(Math.max(0.12 * wire.transitionA, 15) - 1e-6);
         expect(pulse.backgroundCurrentA).toBeLessThanOrEqual(wire.transitionA + 1e-6);
         expect(pulse.peakTimeMs / pulseReference(wire).peakTimeMs).toBeLessThanOrEqual(1.4 + 1e-6);
-        expect(pulse.rmsCurrentA).toBeGreaterThan(pulse.meanCurrentA);
       }),
       { numRuns: 400 },
     );
@@ -146,7 +151,7 @@ describe('a waveform that the welder fixes in part', () => {
     const hotter = solved({ ...fixed, backgroundCurrentA: backgroundCurrentA + 5 });
     expect(hotter.arcLengthMm).toBeGreaterThan(5);
     expect(hotter.solvedFor).toEqual([]);
-    const weak = solved({ ...fixed, peakCurrentA: 330 });
+    const weak = solved({ ...fixed, peakCurrentA: 320 });
     expect(weak.dropsPerPulse).toBeLessThan(0.75);
     expect(weak.warnings.map((warning) => warning.code)).toContain('less-than-one-drop');
     const strong = solved({ ...fixed, peakTimeMs: 4, frequencyHz: 60 });
@@ -158,6 +163,48 @@ describe('a waveform that the welder fixes in part', () => {
     expect(codes({ ...steel, wireFeedMPerMin: 12, frequencyHz: 60 })).toEqual(['no-solution']);
     expect(codes({ ...steel, backgroundCurrentA: 300 })).toEqual(['no-solution']);
     expect(codes({ ...steel, backgroundCurrentA: 460, peakCurrentA: 450 })).toContain('background-above-peak');
+  });
+});
+
+describe('a peak given without its time', () => {
+  const timeAt = (peakCurrentA: number) => solved({ ...steel, peakCurrentA }).peakTimeMs;
+
+  it('is held as long as one drop takes: time runs as peak^-n, n 1.7 to 2.3 between 380 and 480 A', () => {
+    const n = Math.log(timeAt(380) / timeAt(480)) / Math.log(480 / 380);
+    expect(n).toBeGreaterThan(1.7);
+    expect(n).toBeLessThan(2.3);
+    within(timeAt(450), 1.98, 0.01);
+  });
+
+  it('is refused where it does not rise over the transition', () => {
+    expect(codes({ ...steel, peakCurrentA: 200 })).toEqual(['peak-below-transition']);
+  });
+
+  it('350 A x 4.1 ms still is one drop', () => {
+    expect(solved({ ...steel, peakCurrentA: 350, peakTimeMs: 4.1, frequencyHz: 80 }).dropsPerPulse).toBe(1);
+  });
+});
+
+describe('past one drop a pulse', () => {
+  // Feeds that are pulsed in practice with these wires.
+  it.each([
+    ['aluminium-4043', 'I1', 1.2, 15],
+    ['aluminium-5356', 'I1', 1.6, 11],
+    ['steel-solid', 'M21-ArC-18', 1.2, 13],
+  ] as const)('%s in %s, %f mm reaches %f m/min', (filler, gas, diameterMm, wireFeedMPerMin) => {
+    within(solved({ ...steel, filler, gas, diameterMm, wireFeedMPerMin }).meltedMPerMin, wireFeedMPerMin, 0.005);
+  });
+
+  it('streams: several drops over a background above the transition, and goes on without a step from one drop', () => {
+    const stream = solved({ ...steel, filler: 'aluminium-4043', gas: 'I1', wireFeedMPerMin: 13 });
+    expect(stream.dropsPerPulse).toBeGreaterThan(1.35);
+    expect(stream.backgroundCurrentA).toBeGreaterThan(135);
+    expect(stream.warnings.map((warning) => warning.code)).toContain('several-drops');
+    const means = Array.from(
+      { length: 41 },
+      (_, at) => solved({ ...steel, filler: 'aluminium-4043', gas: 'I1', wireFeedMPerMin: 10 + at / 10 }).meanCurrentA,
+    );
+    for (let at = 1; at < means.length; at++) within(means[at]!, means[at - 1]!, 0.02);
   });
 });
 
@@ -181,8 +228,8 @@ describe('gates', () => {
   it('keeps to what the machine gives: a lower peak held longer, or a refusal', () => {
     const small = solved({ ...steel, machine: { maxCurrentA: 380 } });
     expect(small.peakCurrentA).toBe(380);
-    // Same I² t: 1.98 ms x (450/380)².
-    expect(small.peakTimeMs).toBeCloseTo(1.98 * (450 / 380) ** 2, 6);
+    // Near the same I² t: 1.98 ms x (450/380)², within what the flanks carry.
+    within(small.peakTimeMs, 1.98 * (450 / 380) ** 2, 0.05);
     expect(small.warnings.map((warning) => warning.code)).toContain('peak-held-by-machine');
     expect(small.meltedMPerMin).toBeCloseTo(5.5, 6);
     expect(codes({ ...steel, peakCurrentA: 450, machine: { maxCurrentA: 400 } })).toEqual(['beyond-machine']);
@@ -229,7 +276,7 @@ describe('the drawn waveform', () => {
       const up = pulse.backgroundCurrentA + (t / rampMs) * (reachedPeakA - pulse.backgroundCurrentA);
       const down = reachedPeakA - ((t - pulse.peakTimeMs) / rampMs) * (reachedPeakA - pulse.backgroundCurrentA);
       const i = Math.min(up, reachedPeakA, down);
-      if (i > ic) sum += ((i * i - ic * ic) * dt) / 1000;
+      if (i > ic) sum += (i * i * dt) / 1000;
     }
     // The slow sum steps by 0.1 µs.
     within(detachingImpulseA2s(pulse, ic), sum, 1e-3);

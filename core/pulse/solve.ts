@@ -20,7 +20,15 @@ import { gasWarnings, pulseGateIssues } from './gates.ts';
 import { defaultSlewAPerMs } from './default-pulse.ts';
 import { backgroundFloorA, pulsableRates, solveOneDrop, solveWithStretch } from './one-drop.ts';
 import { pulseReference, type PulseReference } from './reference.ts';
-import { detachingImpulseA2s, dropMomentMs, neededImpulseA2s, pulseMeans, type FastPulse } from './waveform.ts';
+import { referenceWithin } from './default-pulse.ts';
+import {
+  detachingImpulseA2s,
+  dropMomentMs,
+  neededImpulseA2s,
+  oneDropTimeMs,
+  pulseMeans,
+  type FastPulse,
+} from './waveform.ts';
 
 export interface PulseInput {
   readonly filler: FillerCode;
@@ -62,7 +70,7 @@ export interface PulseResult extends FastPulse {
 }
 
 /** Drops per pulse by impulse, counted as one inside the band in which a pulse detaches exactly one. */
-const oneDropBand = [0.75, 1.35] as const;
+export const oneDropBand = [0.75, 1.35] as const;
 
 /** Solves a pulse. Issues: ranges, gates of wire and gas, `one-of`, `no-solution`, `outside-pulse-range`. Currents A, times ms, feed m/min. */
 export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseResult> {
@@ -123,7 +131,7 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
   }
   const site: PulseSite = { wire, extensionMm: extension };
   const own = pulseReference(wire);
-  const reference = referenceWithin(own, input.machine);
+  const reference = referenceWithin(own, wire.transitionA, slewAPerMs, input.machine?.maxCurrentA);
   const rate = wireFeedMPerMin * MM_PER_S_PER_M_PER_MIN;
   const waveform = solveWaveform(site, reference, rate, input, slewAPerMs);
   if (!waveform.ok) return waveform;
@@ -175,17 +183,11 @@ function machineIssues({ machine, peakCurrentA, wireFeedMPerMin }: PulseInput): 
   return issues;
 }
 
-/** The reference pulse, or one that detaches the same drop with less current held longer where the machine gives no more. */
-function referenceWithin(reference: PulseReference, machine: MachineLimits | undefined): PulseReference {
-  const most = machine?.maxCurrentA;
-  if (most === undefined || reference.peakCurrentA <= most) return reference;
-  return { ...reference, peakCurrentA: most, peakTimeMs: reference.peakTimeMs * (reference.peakCurrentA / most) ** 2 };
-}
-
 interface SolvedWaveform {
   readonly pulse: FastPulse;
   readonly solvedFor: readonly string[];
   readonly stretched: boolean;
+  readonly dropsPerPulse: number;
 }
 
 function solveWaveform(
@@ -195,22 +197,29 @@ function solveWaveform(
   input: PulseInput,
   slewAPerMs: number,
 ): Outcome<SolvedWaveform> {
-  const peak = {
-    peakCurrentA: input.peakCurrentA ?? reference.peakCurrentA,
-    peakTimeMs: input.peakTimeMs ?? reference.peakTimeMs,
-    slewAPerMs,
-  };
   const { backgroundCurrentA, frequencyHz } = input;
   const feed = input.wireFeedMPerMin;
+  const given = peakFor(site.wire.transitionA, reference, input, slewAPerMs, backgroundCurrentA);
+  if (!given.ok) return given;
+  let peak = given.value;
 
   if (backgroundCurrentA === undefined && frequencyHz === undefined) {
     const solve = input.peakTimeMs === undefined ? solveWithStretch : solveOneDrop;
-    const found = solve(site, peak, rate);
+    let found = solve(site, peak, rate);
+    if (input.peakCurrentA !== undefined && input.peakTimeMs === undefined && typeof found === 'object') {
+      // The time for one drop was found over a guessed background; now the real one is known.
+      const again = peakFor(site.wire.transitionA, reference, input, slewAPerMs, found.backgroundCurrentA);
+      if (again.ok) {
+        peak = again.value;
+        found = solve(site, peak, rate);
+      }
+    }
     if (typeof found === 'string') return failure(outsidePulseRange(site, peak, feed, found));
     return success({
       pulse: found,
       solvedFor: ['frequencyHz', 'backgroundCurrentA'],
-      stretched: found.peakTimeMs > peak.peakTimeMs,
+      stretched: found.peakTimeMs > peak.peakTimeMs && found.dropsPerPulse === 1,
+      dropsPerPulse: found.dropsPerPulse,
     });
   }
 
@@ -235,6 +244,7 @@ function solveWaveform(
       pulse: { ...probe, backgroundCurrentA: found },
       solvedFor: ['backgroundCurrentA'],
       stretched: false,
+      dropsPerPulse: 1,
     });
   }
 
@@ -255,12 +265,13 @@ function solveWaveform(
       pulse: { ...peak, backgroundCurrentA, frequencyHz: found },
       solvedFor: ['frequencyHz'],
       stretched: false,
+      dropsPerPulse: 1,
     });
   }
 
   const fixed: FastPulse = { ...peak, backgroundCurrentA: backgroundCurrentA ?? 0, frequencyHz: frequencyHz ?? 0 };
   if (input.peakCurrentA !== undefined && input.peakTimeMs !== undefined) {
-    return success({ pulse: fixed, solvedFor: [], stretched: false });
+    return success({ pulse: fixed, solvedFor: [], stretched: false, dropsPerPulse: 1 });
   }
   const field = input.peakCurrentA === undefined ? 'peakCurrentA' : 'peakTimeMs';
   const [low, high] =
@@ -277,8 +288,44 @@ function solveWaveform(
       hint: 'Give up one of the fixed values.',
     });
   }
-  return success({ pulse: { ...fixed, [field]: found }, solvedFor: [field], stretched: false });
+  return success({ pulse: { ...fixed, [field]: found }, solvedFor: [field], stretched: false, dropsPerPulse: 1 });
 }
+
+/** The peak as given; one that came without its time is held as long as one drop takes. */
+function peakFor(
+  transitionA: number,
+  reference: PulseReference,
+  input: PulseInput,
+  slewAPerMs: number,
+  backgroundCurrentA: number | undefined,
+): Outcome<PulsePeak> {
+  const { peakCurrentA, peakTimeMs } = input;
+  if (peakCurrentA === undefined || peakTimeMs !== undefined) {
+    return success({
+      peakCurrentA: peakCurrentA ?? reference.peakCurrentA,
+      peakTimeMs: peakTimeMs ?? reference.peakTimeMs,
+      slewAPerMs,
+      limitA: peakCurrentA ?? input.machine?.maxCurrentA,
+    });
+  }
+  const over = backgroundCurrentA ?? guessedBackgroundShare * transitionA;
+  const oneDrop = oneDropTimeMs(reference, transitionA, peakCurrentA, over, slewAPerMs);
+  if (oneDrop === undefined) {
+    return failure({
+      path: 'peakCurrentA',
+      code: 'peak-below-transition',
+      message: `A peak of ${peakCurrentA} A pinches off no drop: it has to rise over the transition current of ${transitionA.toFixed(0)} A.`,
+      limit: Math.ceil(transitionA * 1.02),
+      got: peakCurrentA,
+      hint: 'Raise the peak, or give its time too.',
+    });
+  }
+  const { min, max } = ranges.peakTimeMs;
+  return success({ peakCurrentA, peakTimeMs: Math.min(Math.max(oneDrop, min), max), slewAPerMs });
+}
+
+/** Background while it is not known yet, in transition currents. */
+const guessedBackgroundShare = 0.4;
 
 function outsidePulseRange(
   site: PulseSite,
@@ -292,9 +339,7 @@ function outsidePulseRange(
     miss === 'feed-too-low'
       ? 'the peak alone melts more than a drop needs, even with the lowest background that keeps the arc alight'
       : 'the background would have to pass the transition current, or the pulses would follow too fast';
-  const span = limit
-    ? ` At this stick-out this wire pulses one drop a pulse from ${limit[0]} to ${limit[1]} m/min.`
-    : '';
+  const span = limit ? ` At this stick-out this wire pulses from ${limit[0]} to ${limit[1]} m/min.` : '';
   return {
     path: 'wireFeedMPerMin',
     code: 'outside-pulse-range',
@@ -317,8 +362,12 @@ function describe(
   const { pulse } = solved;
   const means = pulseMeans(pulse);
   const oneDrop = solved.solvedFor.length === 2;
-  const impulses = detachingImpulseA2s(pulse, wire.transitionA) / neededImpulseA2s(reference, wire.transitionA);
-  const dropsPerPulse = oneDrop || (impulses >= oneDropBand[0] && impulses <= oneDropBand[1]) ? 1 : impulses;
+  const impulses = detachingImpulseA2s(pulse, wire.transitionA) / neededImpulseA2s(reference);
+  const dropsPerPulse = oneDrop
+    ? solved.dropsPerPulse
+    : impulses >= oneDropBand[0] && impulses <= oneDropBand[1]
+      ? 1
+      : impulses;
   const dropFactor = dropFactorFor(wire, rate, Math.max(pulse.frequencyHz * dropsPerPulse, 1e-6));
   const melted = meltedByPulse(site, pulse);
   const warnings: Warning[] = [...gasWarnings(input.filler, input.gas)];
@@ -346,7 +395,10 @@ function describe(
   } else if (dropsPerPulse > oneDropBand[1]) {
     note(
       'several-drops',
-      `A pulse carries ${dropsPerPulse.toFixed(1)} times what detaches a drop: several small drops leave in one pulse.`,
+      oneDrop
+        ? `So much wire is past one drop a pulse: the pulse streams, ${dropsPerPulse.toFixed(1)} drops each over a background of ${pulse.backgroundCurrentA.toFixed(0)} A.`
+        : `A pulse carries ${dropsPerPulse.toFixed(1)} times what detaches a drop: several small drops leave in one pulse.`,
+      oneDrop ? 'note' : 'caution',
     );
   }
   if (!oneDrop && dropsPerPulse === 1 && (dropFactor < dropFactorLimits.min || dropFactor > dropFactorLimits.max)) {

@@ -66,8 +66,8 @@ export function leadMs(pulse: FastPulse): number {
 }
 
 /**
- * Impulse of one pulse that works on the drop: integral of (i² - Ic²) over the time above Ic, A² s, up to `untilMs` after the foot of the rise.
- * This is what pinches the drop off in the simulated arc too.
+ * Impulse of one pulse that works on the drop: integral of i² over the time above Ic, A² s, up to `untilMs` after the foot of the rise.
+ * This is what pinches the drop off in the simulated arc too. Source: Allum; Amin (I^n t = D with n close to 2).
  */
 export function detachingImpulseA2s(pulse: FastPulse, transitionA: number, untilMs = Number.POSITIVE_INFINITY): number {
   const { reachedPeakA, rampMs } = pulseMeans(pulse);
@@ -79,26 +79,48 @@ export function detachingImpulseA2s(pulse: FastPulse, transitionA: number, until
   const topFrom = rampMs;
   const topTo = pulse.peakTimeMs;
   const endMs = topTo + rampMs - crossMs;
-  const square = transitionA * transitionA;
-  // Antiderivative of (i0 + s t)² - Ic² along a flank, t measured from i0.
-  const flank = (i0: number, s: number, t: number) =>
-    i0 * i0 * t + i0 * s * t * t + (s * s * t * t * t) / 3 - square * t;
+  // Antiderivative of (i0 + s t)² along a flank, t measured from i0.
+  const flank = (i0: number, s: number, t: number) => i0 * i0 * t + i0 * s * t * t + (s * s * t * t * t) / 3;
   const rise = clamp(untilMs - crossMs, 0, rampMs - crossMs);
   const top = clamp(untilMs - topFrom, 0, topTo - topFrom);
   const fall = clamp(untilMs - topTo, 0, endMs - topTo);
-  const sum = flank(ic, slope, rise) + (reachedPeakA * reachedPeakA - square) * top + flank(reachedPeakA, -slope, fall);
+  const sum = flank(ic, slope, rise) + reachedPeakA * reachedPeakA * top + flank(reachedPeakA, -slope, fall);
   return sum / 1000;
 }
 
-/** Impulse that detaches a drop on this wire, A² s. */
-export function neededImpulseA2s(reference: PulseReference, transitionA: number): number {
-  const share = transitionA / reference.peakCurrentA;
-  return reference.detachmentA2s * (1 - share * share);
+/** Share of D that the reference pulse brings with its flanks: the middle of the band in which one drop leaves. */
+const middleShare = 0.93;
+
+/** Impulse at the middle of the one-drop band of this wire, A² s. */
+export function neededImpulseA2s(reference: PulseReference): number {
+  return middleShare * reference.detachmentA2s;
+}
+
+/**
+ * Width in ms that a peak of `peakA` needs to bring the impulse of the reference pulse over the same background; it runs as peakA^-n with n near 1.9.
+ * Undefined when the peak does not rise over the transition current, where nothing is pinched off.
+ */
+export function oneDropTimeMs(
+  reference: PulseReference,
+  transitionA: number,
+  peakA: number,
+  backgroundCurrentA: number,
+  slewAPerMs: number,
+): number | undefined {
+  if (peakA <= transitionA * 1.02) return undefined;
+  const pulse = (peakCurrentA: number, peakTimeMs: number) =>
+    detachingImpulseA2s({ peakCurrentA, peakTimeMs, backgroundCurrentA, slewAPerMs, frequencyHz: 1 }, transitionA);
+  const needed = pulse(reference.peakCurrentA, reference.peakTimeMs);
+  // The flat top carries what the flanks of the new peak do not.
+  const rampMs = (peakA - backgroundCurrentA) / slewAPerMs;
+  const flanks = pulse(peakA, rampMs);
+  const topMs = (1000 * (needed - flanks)) / (peakA * peakA);
+  return Math.max(rampMs + topMs, 0.6 * rampMs);
 }
 
 /** Moment of the drop after the foot of the rise in ms, or undefined when one pulse is too weak. */
 export function dropMomentMs(pulse: FastPulse, reference: PulseReference, transitionA: number): number | undefined {
-  const needed = neededImpulseA2s(reference, transitionA);
+  const needed = neededImpulseA2s(reference);
   const total = detachingImpulseA2s(pulse, transitionA);
   // The reference pulse misses its own rectangle by the rounding of its flanks; a drop that close to leaving leaves with the pulse.
   if (total < 0.75 * needed) return undefined;

@@ -4,10 +4,8 @@
  */
 import { arcElectrical, wireInGas } from '../arc/index.ts';
 import { arcOf, type Program } from '../machine/index.ts';
-import { steadyCurrentA } from '../melting/index.ts';
-import { isPulsed } from '../plan/index.ts';
+import { isPulsed, steadyCurrentOf } from '../plan/index.ts';
 import { pulseFeedRange, pulseMeans, solveDefaultPulse, type FastPulse } from '../pulse/index.ts';
-import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
 
 export interface FeedElectrical {
   readonly currentA: number;
@@ -41,7 +39,7 @@ export function electricalOf(program: Program): ElectricalOf {
     const extensionMm = Math.max(ctwdMm - arcMm, 3);
     const pulse = isPulse ? solveDefaultPulse(wire, extensionMm, feed) : undefined;
     const isSteady = pulse === undefined || typeof pulse === 'string';
-    const steadyA = isSteady ? steadyCurrentA(wire, feed * MM_PER_S_PER_M_PER_MIN, extensionMm) : 0;
+    const steadyA = isSteady ? steadyCurrentOf(mode, wire, feed, extensionMm) : 0;
     const { meanA, rmsA } = isSteady ? { meanA: steadyA, rmsA: steadyA } : pulseMeans(pulse);
     const { meanVoltageV, meanPowerW } = arcElectrical(wire, meanA, rmsA, arcMm, extensionMm, 0);
     return { currentA: meanA, voltageV: meanVoltageV, powerW: meanPowerW, pulsed: !isPulse || !isSteady };

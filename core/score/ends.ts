@@ -2,6 +2,7 @@
  * First and last 10 mm judged: warmth of the pool's place from all the power laid before it, against the same seam welded at main for ever.
  * Conduction from a moving source: Gaussian of the pool's size on a thick plate (half space) or through a thin one, after Rosenthal and Eagar.
  */
+import { usualBaseMetal } from '../conduction/index.ts';
 import { fillerOf } from '../consumables/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import { areaForTravel } from '../bead/travel.ts';
@@ -26,8 +27,6 @@ export interface EndsJudged {
   readonly along: readonly { readonly mm: number; readonly warmth: number }[];
 }
 
-/** Thermal diffusivity near the pool, mm²/s: handbook means between 20 °C and melting; ±20 %. */
-const diffusivity = { steel: 8, stainless: 5, aluminium: 65, 'copper-silicon': 18 } as const;
 export const coldBelow = 0.75;
 export const hotAbove = 1.3;
 /** First millimetres this warm need no longer start. */
@@ -43,7 +42,7 @@ export function judgeEnds(
   electrical: ElectricalOf = electricalOf(program),
 ): EndsJudged {
   const { family } = fillerOf(program.filler);
-  const alpha = diffusivity[family] ?? diffusivity.steel;
+  const alpha = usualBaseMetal(family).diffusivityMm2PerS;
   const wire = wireInGas(program.filler, program.gas, program.diameterMm);
   const poolMm = beadWidthMm(areaForTravel(wire, program.wireFeedMPerMin, program.travelMmPerMin)) / 2;
   const paceMmPerS = program.travelMmPerMin / 60;

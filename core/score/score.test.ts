@@ -206,7 +206,7 @@ describe('the same score on three machines', () => {
   it('Rowan says levels in m/min and has no slopes', () => {
     const there = on(rowan);
     expect(there.mode?.label).toBe('Press on, tap level');
-    expect(there.parts.find(({ part }) => part === 'start level')?.said).toBe('9.2 m/min');
+    expect(there.parts.find(({ part }) => part === 'start level')?.said).toBe('9.0 m/min');
     expect(there.lost.map(({ quantity }) => quantity)).toEqual(['slopeInS', 'slopeOutS']);
     expect(there.asRun.sequence).toMatchObject({ slopeInS: 0, slopeOutS: 0, trigger: 'latch-second' });
     expect(there.habit.endLimitS).toBe(6);
@@ -330,7 +330,10 @@ describe('the sequence question', () => {
     expect(outcome.value.samples).toHaveLength(13);
     expect(outcome.value.samples[0]).toMatchObject({ gas: false, wireFeedMPerMin: 0, levelPercent: 0 });
     expect(outcome.value.samples[3]).toMatchObject({ gas: true, levelPercent: 130 });
-    expect(outcome.value.samples[8]).toMatchObject({ levelPercent: 100, wireFeedMPerMin: program.wireFeedMPerMin });
+    expect(outcome.value.samples[8]).toMatchObject({
+      levelPercent: 100,
+      wireFeedMPerMin: expect.closeTo(program.wireFeedMPerMin, 9),
+    });
   });
 
   it('refuses more samples than an answer holds', () => {

@@ -1,9 +1,12 @@
 /**
  * Taper plan: how warm the plate ahead of the arc has become at stations along a seam, and what level that leaves to be asked for.
  * Conduction through a sheet from the arc's own past, edges and ends mirrored (heat does not leave a plate at its edge); after Rosenthal.
- * Main is taken as tuned where it runs steadily on a plate that began at 20 °C; the level follows what is left to melting there and here.
+ * Main is taken as tuned in a trial on a plate at 20 °C. The level answers to the warmth that is there without this arc's own field, which the
+ * trial had too: level = (melting - base) / (melting - trial) on power, held between 60 and 105 %. Travel stays, so the leg falls with it.
  */
-import { fillerOf, type FillerFamily } from '../consumables/index.ts';
+import { spreadPerMm as spread, usualBaseMetal } from '../conduction/index.ts';
+import { fillerOf } from '../consumables/index.ts';
+import { migEfficiency } from '../heat/index.ts';
 import type { Program } from '../machine/index.ts';
 import { failure, success, type Issue, type Outcome } from '../outcome/index.ts';
 import { electricalOf } from './electrical.ts';
@@ -20,7 +23,11 @@ export interface TaperInput {
 export interface TaperStation {
   readonly mm: number;
   readonly aheadC: number;
+  /** Without this arc's own field, °C: what the level answers to. */
+  readonly baseC: number;
   readonly levelPercent: number;
+  /** Leg over the leg at main: the metal falls with the level, travel stays. */
+  readonly legShare: number;
   /** With every rise a quarter less and more, here and where main was tuned. */
   readonly band: readonly [number, number];
 }
@@ -34,14 +41,6 @@ export interface Taper {
 
 export const taperRanges = { sideMm: [5, 2000], plateC: [-20, 400] } as const;
 
-/** Heat capacity of a volume, J/(mm³ K), diffusivity, mm²/s, and melting, °C: handbook means over the range. */
-const metal: Record<FillerFamily, { readonly heat: number; readonly alpha: number; readonly meltsC: number }> = {
-  steel: { heat: 5e-3, alpha: 8, meltsC: 1510 },
-  stainless: { heat: 4.8e-3, alpha: 5, meltsC: 1440 },
-  aluminium: { heat: 2.8e-3, alpha: 65, meltsC: 640 },
-  'copper-silicon': { heat: 5e-3, alpha: 8, meltsC: 1510 },
-};
-const efficiency = 0.8;
 const riseBand = 0.25;
 const stations = 9;
 const steps = 90;
@@ -50,7 +49,10 @@ const mirrors = 6;
 const aheadMm = 6;
 /** The last station lies so far before the end, where the plate still is something ahead of the arc, mm. */
 const endMm = 2 * aheadMm;
-const steadyMm = 2000;
+/** Plate of the trial that main was tuned in, °C; assumed. */
+const trialC = 20;
+/** Levels beyond these are not held by the same arc, percent. */
+const levelLimits = [60, 105] as const;
 /** A level nearer to main than this is main, percent. */
 const worthPercent = 4;
 
@@ -61,44 +63,45 @@ export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: Ta
     ...limited('plateC', 'Plate temperature', plateC, taperRanges.plateC, '°C'),
   ];
   if (issues.length > 0) return failure(...issues);
-  const { heat, alpha, meltsC } = metal[fillerOf(program.filler).family];
-  const watts = electricalOf(program).at(program.wireFeedMPerMin).powerW * efficiency;
+  const metal = usualBaseMetal(fillerOf(program.filler).family);
+  const { diffusivityMm2PerS: alpha, meltsAtC } = metal;
+  const watts = electricalOf(program).at(program.wireFeedMPerMin).powerW * migEfficiency;
   const pace = program.travelMmPerMin / 60;
-  const perKelvin = heat * thicknessMm * 2;
-  const riseAt = (mm: number, endsMm: number) => {
+  const perKelvin = metal.volumetricHeatJPerMm3K * thicknessMm;
+  /** Rise ahead of the arc, K: in all, and by its own field alone, as in a plate without ends. */
+  const riseAt = (mm: number, endsMm: number): { all: number; own: number } => {
     const ranS = mm / pace;
     const place = mm + aheadMm;
-    let rise = 0;
+    let all = 0;
+    let own = 0;
     for (let step = 0; step < steps; step++) {
       const from = ranS * (step / steps) ** 3;
       const to = ranS * ((step + 1) / steps) ** 3;
       const age = (from + to) / 2;
       const at = mm - age * pace;
-      rise +=
-        (spread(place - at, age, alpha) +
-          spread(place + at, age, alpha) +
-          spread(2 * endsMm - place - at, age, alpha)) *
-        sideways(sideMm, age, alpha) *
-        (to - from);
+      const direct = spread(place - at, age, alpha);
+      const turnedBack = spread(place + at, age, alpha) + spread(2 * endsMm - place - at, age, alpha);
+      all += (direct + turnedBack) * sideways(sideMm, age, alpha) * (to - from);
+      own += direct * spread(0, age, alpha) * (to - from);
     }
-    return (watts * rise) / perKelvin;
+    return { all: (watts * all) / perKelvin, own: (watts * own) / perKelvin };
   };
-  // Long after its start and far from its end, as main is tuned.
-  const steadyC = 20 + riseAt(steadyMm, 2 * steadyMm);
-  const steadyRise = steadyC - 20;
-  const levelFor = (rise: number, scale = 1) =>
-    Math.min(
-      Math.max((100 * (meltsC - plateC - rise * scale)) / Math.max(meltsC - 20 - steadyRise * scale, 50), 0),
-      150,
-    );
+  const levelFor = (rise: number) => {
+    const [least, most] = levelLimits;
+    return Math.min(Math.max((100 * (meltsAtC - plateC - rise)) / (meltsAtC - trialC), least), most);
+  };
   const found = Array.from({ length: stations }, (_, at): TaperStation => {
     const mm = (Math.max(lengthMm - endMm, 0) * at) / (stations - 1);
-    const rise = riseAt(mm, lengthMm);
+    const { all, own } = riseAt(mm, lengthMm);
+    const back = all - own;
+    const levelPercent = levelFor(back);
     return {
       mm,
-      aheadC: plateC + rise,
-      levelPercent: levelFor(rise),
-      band: bandOf(levelFor(rise, 1 - riseBand), levelFor(rise, 1 + riseBand)),
+      aheadC: plateC + all,
+      baseC: plateC + back,
+      levelPercent,
+      legShare: Math.sqrt(levelPercent / 100),
+      band: bandOf(levelFor(back * (1 - riseBand)), levelFor(back * (1 + riseBand))),
     };
   });
   const second = program.sequence.secondPercent;
@@ -109,18 +112,12 @@ export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: Ta
   return success({
     stations: found,
     tapAtMm: crossed ? Math.round(crossed.mm) : null,
-    because: `${(watts / 1000).toFixed(1)} kW into ${thicknessMm} mm of metal, ${sideMm} mm to each side, at ${program.travelMmPerMin.toFixed(0)} mm/min; heat spreads at ${alpha} mm²/s and turns back at edges. ${last ? `Ahead of the arc it is ${last.aheadC.toFixed(0)} °C near the end, ${steadyC.toFixed(0)} °C where main was tuned.` : ''} A tap to ${second.toFixed(0)} % fits from where the taper falls below ${half.toFixed(0)} %.`,
+    because: `${(watts / 1000).toFixed(1)} kW into ${thicknessMm} mm of metal, ${sideMm} mm to each side, at ${program.travelMmPerMin.toFixed(0)} mm/min; heat spreads at ${alpha} mm²/s and turns back at edges. ${last ? `Near the end it is ${last.aheadC.toFixed(0)} °C ahead of the arc, ${last.baseC.toFixed(0)} °C of it without the arc’s own field; main was tuned on a plate of ${trialC} °C.` : ''} A tap to ${second.toFixed(0)} % fits from where the taper falls below ${half.toFixed(0)} %.`,
   });
 }
 
 function bandOf(one: number, other: number): readonly [number, number] {
   return [Math.min(one, other), Math.max(one, other)];
-}
-
-/** Along the seam: share of a joule at a distance after a time, 1/mm. */
-function spread(distance: number, age: number, alpha: number): number {
-  const width = 4 * alpha * Math.max(age, 1e-3);
-  return Math.exp(-(distance * distance) / width) / Math.sqrt(Math.PI * width);
 }
 
 /** Across it, on the seam, with the heat that edges have turned back, 1/mm. */

@@ -31,7 +31,7 @@ const steelFeeder: FeederState = {
   liner: 'steel',
   tipMm: 1.0,
   recessMm: 3,
-  flowLPerMin: 16,
+  flowLPerMin: 14,
 };
 const aluFeeder: FeederState = {
   filler: 'aluminium-5356',

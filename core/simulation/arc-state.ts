@@ -37,6 +37,7 @@ export interface ArcState {
   gapMm: number;
   /** How far the pool is pushed down by the last rupture, mm. */
   poolDipMm: number;
+  poolDipMmPerS: number;
   /** Current as a drop feels it, averaged over milliseconds, A. */
   averageA: number;
   /** Wire feed as the drive really gives it, mm/s. */
@@ -47,12 +48,13 @@ export interface ArcState {
   /** Peak and background of the pulse that runs. */
   peakA: number;
   backgroundA: number;
-  /** Sum of u dt over the pulse that runs, V s. */
+  /** Frequency school: volt-seconds above the set-point not yet used up, V s. The others: sum of u dt over the pulse that runs, V s. */
   pulseVoltSeconds: number;
   /** Integral part of the arc-length controller. */
   correction: number;
-  /** Relative impulse that the next drop needs. */
+  /** Relative impulse that the next drop needs, and relative time that the next neck takes. */
   dropNeed: number;
+  neckNeed: number;
   shortFromS: number;
   random: RandomStream;
 }

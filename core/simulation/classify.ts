@@ -1,6 +1,7 @@
 /** The name of what a run did, by the model's thresholds. */
 import type { SimulationMetrics } from './metrics.ts';
-import { modeThresholds } from './params.ts';
+import type { ArcModel } from './engine.ts';
+import { arcDynamics, modeThresholds } from './params.ts';
 import type { Recorder } from './recorder.ts';
 
 export type TransferMode =
@@ -13,13 +14,10 @@ export type TransferMode =
   | 'pulsed-with-shorts'
   | 'burn-back';
 
-export function classify(
-  metrics: SimulationMetrics,
-  recorder: Recorder,
-  isPulse: boolean,
-  feedMmPerS: number,
-): TransferMode {
+export function classify(metrics: SimulationMetrics, recorder: Recorder, model: ArcModel): TransferMode {
   const th = modeThresholds;
+  const { source, feedMmPerS } = model.setup;
+  const isPulse = source.kind === 'pulse';
   if (recorder.atTipS > 0 || recorder.minExtensionMm < th.burnBackExtensionMm) return 'burn-back';
   // More than a tenth of the wire fed went into length instead of drops.
   const growing = recorder.lastExtensionMm - recorder.firstExtensionMm > 0.1 * feedMmPerS * recorder.measuredS;
@@ -34,11 +32,23 @@ export function classify(
     return metrics.dropsPerPulse >= th.oneDrop[0] ? 'pulsed-one-drop' : 'globular';
   }
   if (metrics.shortsPerS > th.dipShortsPerS && metrics.arcOnShare < th.dipArcOnShare) return 'dip';
-  // Between the two sizes the drops decide by which they are nearer to.
-  return metrics.dropFactor > (th.globularDropFactor + th.sprayDropFactor) / 2 ||
+  // The drop shrinks without a step as the current rises; the name changes once, where the transition current itself would put it.
+  return metrics.dropFactor > transitionDropFactor(model, metrics.meanExtensionMm) * (1 + edge) ||
     metrics.shortsPerS > th.pulsedShortsPerS
     ? 'globular'
     : 'spray';
+}
+
+/** Drops scatter by this share around their mean. */
+const edge = 0.02;
+
+/** Diameter over the wire's of the drop that leaves at the transition current. */
+export function transitionDropFactor(
+  { atTransitionMm3, atTransitionPerMm, sphereMm3 }: ArcModel,
+  extensionMm: number,
+): number {
+  const leftMm3 = (atTransitionMm3 + atTransitionPerMm * extensionMm) * (1 - arcDynamics.residualShare);
+  return Math.cbrt(leftMm3 / sphereMm3);
 }
 
 /** For the welder. */

@@ -1,14 +1,11 @@
-/** Arc-length controller of the pulse source: once a pulse, on the mean voltage that the source saw over it. */
+/** Arc-length controller of the background and peak schools: once a pulse, on the mean voltage that the source saw over it. */
 import type { ArcState } from './arc-state.ts';
-import { controller } from './params.ts';
+import { controller, sourceLimits } from './params.ts';
 import type { PulseLevel, PulseSource } from './source.ts';
 
 /** What the controller moves; the running arc keeps it between pulses. */
 export type PulseCommand = Pick<ArcState, 'periodS' | 'peakA' | 'backgroundA' | 'correction'>;
 
-/** Slowest and fastest pulse it may ask for, Hz. */
-const slowestHz = 15;
-const fastestHz = 420;
 /** Faintest background that still burns, and how far it stays below the peak, A. */
 const faintestA = 12;
 const belowPeakA = 20;
@@ -22,15 +19,6 @@ export function correctPulse(
   elapsedS: number,
   transitionA: number,
 ): void {
-  if (source.control === 'frequency') {
-    const { gain, integral, low, high } = controller.frequency;
-    command.correction = clamp(command.correction + integral * errorV * elapsedS, low, high);
-    const relative = clamp(command.correction + gain * errorV, low, high);
-    command.periodS = 1 / clamp(level.frequencyHz * (1 + relative), slowestHz, fastestHz);
-    command.peakA = level.peakA;
-    command.backgroundA = level.backgroundA;
-    return;
-  }
   command.periodS = 1 / level.frequencyHz;
   if (source.control === 'background') {
     const { gain, integral } = controller.backgroundA;
@@ -46,7 +34,11 @@ export function correctPulse(
   const { gain, integral, share } = controller.peakA;
   const most = level.peakA * share;
   command.correction = clamp(command.correction + integral * errorV * elapsedS, -most, most);
-  command.peakA = clamp(level.peakA + command.correction + gain * errorV, level.peakA - most, level.peakA + most);
+  command.peakA = clamp(
+    level.peakA + command.correction + gain * errorV,
+    level.peakA - most,
+    Math.min(level.peakA + most, sourceLimits.largestCurrentA),
+  );
   command.backgroundA = level.backgroundA;
 }
 

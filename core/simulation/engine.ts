@@ -7,8 +7,8 @@ import type { WireInGas } from '../arc/index.ts';
 import { pulseReference } from '../pulse/index.ts';
 import { contact, type ArcState } from './arc-state.ts';
 import { correctPulse, type PulseCommand } from './controller.ts';
-import { arcDynamics, disturbance, sourceLimits } from './params.ts';
-import { nextNormal, nextUniform, randomStream } from './random.ts';
+import { arcDynamics, controller, disturbance, sourceLimits } from './params.ts';
+import { nextNormal, nextUniform, randomStream, type RandomStream } from './random.ts';
 import type { Recorder } from './recorder.ts';
 import type { PulseLevel, Source } from './source.ts';
 
@@ -35,6 +35,9 @@ export interface ArcModel {
   readonly dropStepMm3: number;
   readonly sphereMm3: number;
   readonly detachA2s: number;
+  /** Drop that the transition current pinches off, mm³, without extension and for each mm of it. */
+  readonly atTransitionMm3: number;
+  readonly atTransitionPerMm: number;
   readonly neckS: number;
   readonly neckA2s: number;
   readonly fuseA2s: number;
@@ -55,7 +58,10 @@ export function buildModel(setup: ArcSetup): ArcModel {
     dropHeight[index] = Math.min(volume / wire.areaMm2, Math.cbrt((6 * volume) / Math.PI));
   }
   const reference = pulseReference(wire);
-  const share = wire.transitionA / reference.peakCurrentA;
+  const detachA2s = arcDynamics.detachShare * reference.detachmentA2s;
+  // Wire melted while the transition current itself pinches a drop off: the drop that sides below and above the transition share.
+  const transition2 = wire.transitionA * wire.transitionA;
+  const meltedShare = ((detachA2s / transition2) * wire.areaMm2) / (1 - arcDynamics.residualShare);
   const random = randomStream(seed);
   const rough = 1 + arcDynamics.co2PoolExtra * wire.co2Share;
   const waves =
@@ -67,9 +73,9 @@ export function buildModel(setup: ArcSetup): ArcModel {
     dropHeight,
     dropStepMm3,
     sphereMm3,
-    // Beyond its own peak current a wire in very active gas never pinches by impulse; drops then leave by their size alone.
-    detachA2s:
-      share < 0.95 ? arcDynamics.detachShare * reference.detachmentA2s * (1 - share * share) : Number.POSITIVE_INFINITY,
+    detachA2s,
+    atTransitionMm3: wire.arcMeltMmPerAs * wire.transitionA * meltedShare,
+    atTransitionPerMm: wire.extensionMeltPerA2s * transition2 * meltedShare,
     neckS: arcDynamics.neckTimeS * size ** 1.5 * stout,
     neckA2s: arcDynamics.neckImpulseShare * reference.detachmentA2s * stout,
     fuseA2s: arcDynamics.fuseImpulseShare * reference.detachmentA2s,
@@ -87,6 +93,11 @@ export function gapAt(model: ArcModel, timeS: number): number {
     gap += waveMm[index]! * Math.sin(waveRadPerS[index]! * timeS + wavePhase[index]!);
   }
   return gap;
+}
+
+/** A factor that scatters around 1 with a spread in natural logarithms: no two bridges are alike. */
+function spreadOf(random: RandomStream, noise: number, spread: number): number {
+  return noise === 0 ? 1 : Math.exp(noise * spread * nextNormal(random));
 }
 
 /** How often tremor, beat and drive are looked at, steps: they move slowly against 10 µs. */
@@ -109,7 +120,8 @@ export function advance(
   powerOn = true,
   driveOn = true,
 ): void {
-  const { setup, dropHeight, dropStepMm3, sphereMm3, detachA2s, neckS, neckA2s, fuseA2s } = model;
+  const { setup, dropHeight, dropStepMm3, sphereMm3, detachA2s, atTransitionMm3, atTransitionPerMm } = model;
+  const { neckS, neckA2s, fuseA2s } = model;
   const { wire, source, stepS: dt, noise } = setup;
   const { arcMeltMmPerAs, extensionMeltPerA2s, extensionOhmPerMm, areaMm2, v0V, raOhm, eVPerMm, transitionA } = wire;
   const {
@@ -127,9 +139,13 @@ export function advance(
   const circuitOhm = source.circuitOhm;
   const perInductance = isPulse ? 0 : dt / source.inductanceH;
   const setV = isPulse ? 0 : source.voltageV;
+  const openV = isPulse ? sourceLimits.openCircuitV : setV;
+  const followsVolts = isPulse && source.control === 'frequency';
+  const { pastPeakS, pastPeakShare, longestS, leastVs, mostVs } = controller.frequency;
+  const bridging = arcDynamics.bridgingShare + arcDynamics.neckingStretch;
+  const bridgeMelt = arcMeltMmPerAs * arcDynamics.bridgeMeltShare;
   const slewPerStep = isPulse ? source.slewAPerS * dt : 0;
   const rampPerStep = isPulse ? source.shortRampAPerS * dt : 0;
-  const transition2 = transitionA * transitionA;
   const smallestMm3 = arcDynamics.smallestDropShare * sphereMm3;
   const liquidMm3 = arcDynamics.liquidTouchShare * sphereMm3;
   const decayPerStep = dt / arcDynamics.impulseDecayS;
@@ -138,7 +154,9 @@ export function advance(
   const ignitionA = sourceLimits.ignitionA;
   const inverseDropStep = 1 / dropStepMm3;
   const slowDt = dt * SLOW_EVERY;
-  const poolDecay = Math.exp(-slowDt / arcDynamics.poolReturnS);
+  const poolRadPerS = 2 * Math.PI * arcDynamics.poolSwingHz * (1.2 / wire.diameterMm) ** 0.5;
+  const poolPull = poolRadPerS * poolRadPerS * slowDt;
+  const poolDrag = 2 * arcDynamics.poolDamping * poolRadPerS * slowDt;
   const measuring = state.timeS >= recorder.measureFromS - dt / 2;
   const traceSteps = recorder.traceEveryS > 0 ? Math.max(1, Math.round(recorder.traceEveryS / dt)) : 0;
   let untilTrace = 0;
@@ -155,6 +173,7 @@ export function advance(
   let faint = state.faintS;
   let gap = state.gapMm;
   let poolDip = state.poolDipMm;
+  let poolSpeed = state.poolDipMmPerS;
   let average = state.averageA;
   let feed = state.feedMmPerS;
   let phase = state.pulseS;
@@ -163,9 +182,12 @@ export function advance(
   let backA = state.backgroundA;
   let voltSeconds = state.pulseVoltSeconds;
   let need = state.dropNeed;
+  let neckNeed = state.neckNeed;
   let shortFrom = state.shortFromS;
   let level = isPulse ? source.high : noLevel;
   let peakS = level.peakS;
+  let earliestS = peakS + Math.min(pastPeakS, pastPeakShare * (1 / level.frequencyHz - peakS));
+  let setPointV = level.setPointV;
   const command: PulseCommand = { periodS: period, peakA, backgroundA: backA, correction: state.correction };
   // What a drop may grow to below the transition current; follows the slow clock.
   let largestMm3 = 20 * sphereMm3;
@@ -190,21 +212,27 @@ export function advance(
   for (let step = 0; step < steps; step++) {
     if (untilSlow-- === 0) {
       untilSlow = SLOW_EVERY - 1;
-      poolDip *= poolDecay;
+      poolSpeed -= poolPull * poolDip + poolDrag * poolSpeed;
+      poolDip += poolSpeed * slowDt;
       gap = gapAt(model, t) + poolDip;
       if (isPulse && source.beatHz > 0) {
         const beat = (t * source.beatHz) % 1;
         level = beat < source.highShare ? source.high : source.low;
         peakS = level.peakS;
+        earliestS = peakS + Math.min(pastPeakS, pastPeakShare * (1 / level.frequencyHz - peakS));
       }
       const isRunIn = recorder.litS < 0 || t - recorder.litS < setup.runInAfterS;
       const wished = driveOn ? (isPulse ? level.feedMmPerS : setup.feedMmPerS) * (isRunIn ? setup.runInShare : 1) : 0;
       feed += ((wished - feed) * slowDt) / (arcDynamics.driveLagS + slowDt);
-      const factor =
-        average < transitionA
-          ? largestDropFactor - ((largestDropFactor - 1) * average) / transitionA
-          : largestDropFactor;
-      largestMm3 = sphereMm3 * factor * factor * factor;
+      const shared = atTransitionMm3 + atTransitionPerMm * ext;
+      if (average < transitionA) {
+        const sharedFactor = Math.cbrt(shared / sphereMm3);
+        const factor = largestDropFactor - ((largestDropFactor - sharedFactor) * average) / transitionA;
+        largestMm3 = sphereMm3 * factor * factor * factor;
+      } else {
+        // Above it the impulse decides; a steady arc near it must not grow a larger drop than on the other side.
+        largestMm3 = isPulse ? 20 * sphereMm3 : shared;
+      }
     }
 
     // Drop height from its volume.
@@ -216,7 +244,7 @@ export function advance(
     // Voltage at the contact tip.
     const extOhm = extensionOhmPerMm * ext;
     if (touch === ARC) u = v0V + (raOhm + extOhm) * i + eVPerMm * (arc > 0 ? arc : 0);
-    else if (touch === OPEN) u = 0;
+    else if (touch === OPEN) u = powerOn ? openV : 0;
     else u = bridgeV * (i > 1 ? 1 : i) + (bridgeOhm + extOhm) * i;
 
     // Source.
@@ -238,14 +266,27 @@ export function advance(
       i += off > slewPerStep ? slewPerStep : off < -slewPerStep ? -slewPerStep : off;
     }
 
-    // Pulse clock and arc-length controller: once a pulse, on the mean voltage the source saw over it.
-    if (isPulse && touch !== OPEN) {
+    // Pulse clock and arc-length controller: on the balance of volt-seconds, or once a pulse on the mean voltage that the source saw over it.
+    if (followsVolts) {
+      if (touch !== OPEN) {
+        phase += dt;
+        voltSeconds += (u + i * circuitOhm - setPointV) * dt;
+        if (voltSeconds < leastVs) voltSeconds = leastVs;
+        else if (voltSeconds > mostVs) voltSeconds = mostVs;
+        if (phase >= earliestS && (voltSeconds <= 0 || phase >= longestS)) {
+          peakA = level.peakA;
+          backA = level.backgroundA;
+          setPointV = level.setPointV;
+          phase = 0;
+          recorder.pulses++;
+        }
+      }
+    } else if (isPulse && touch !== OPEN) {
       phase += dt;
       voltSeconds += (u + i * circuitOhm) * dt;
       if (phase >= period) {
         const ran = period;
-        if (source.kind === 'pulse')
-          correctPulse(command, source, level, level.setPointV - voltSeconds / phase, phase, transitionA);
+        correctPulse(command, source, level, level.setPointV - voltSeconds / phase, phase, transitionA);
         period = command.periodS;
         peakA = command.peakA;
         backA = command.backgroundA;
@@ -260,7 +301,9 @@ export function advance(
     const i2 = i * i;
     average += (i - average) * averagePerStep;
     // Before the first arc the wire is cold: it has to be heated before any of it melts.
-    const melt = isCold ? 0 : (touch === ARC ? arcMeltMmPerAs * i : 0) + extensionMeltPerA2s * ext * i2;
+    const melt = isCold
+      ? 0
+      : (touch === ARC ? arcMeltMmPerAs * i : touch === LIQUID ? bridgeMelt * i : 0) + extensionMeltPerA2s * ext * i2;
     ext += (feed - melt) * dt;
     drop += melt * areaMm2 * dt;
     if (ext < shortestExtensionMm) {
@@ -270,17 +313,28 @@ export function advance(
 
     if (touch === ARC) {
       // Detachment by impulse above the transition current, or because the drop has outgrown what holds it.
-      if (i > transitionA) impulse += (i2 - transition2) * dt;
+      if (i > transitionA) impulse += i2 * dt;
       else impulse -= impulse * decayPerStep;
       if ((impulse >= detachA2s * need && drop > smallestMm3) || drop > largestMm3) {
-        const left = drop * (1 - residualShare);
-        if (measuring) recorder.drop(t, left);
-        drop -= left;
         impulse = 0;
+        if (arc < bridging * (gap - ext - arc)) {
+          // It reaches the pool before it is free.
+          touch = LIQUID;
+          neck = 1;
+          pushed = 0;
+          shortFrom = t;
+        } else {
+          const left = drop * (1 - residualShare);
+          if (measuring) recorder.drop(t, left);
+          drop -= left;
+        }
         need = noise === 0 ? 1 : Math.max(0.6, 1 + noise * disturbance.dropSpread * nextNormal(state.random));
       }
-      if (arc <= 0) {
-        touch = drop > liquidMm3 ? LIQUID : SOLID;
+      if (touch === LIQUID) neckNeed = spreadOf(state.random, noise, arcDynamics.neckSpread);
+      else if (arc <= 0) {
+        // A pool that swings up meets the wire with melt, whatever hangs on it.
+        touch = drop > liquidMm3 || poolDip < 0 ? LIQUID : SOLID;
+        neckNeed = spreadOf(state.random, noise, arcDynamics.neckSpread);
         neck = 1;
         pushed = 0;
         impulse = 0;
@@ -294,8 +348,8 @@ export function advance(
         }
       } else faint = 0;
     } else if (touch === LIQUID) {
-      neck -= dt * (1 / neckS + i2 / neckA2s);
-      if (gap - ext <= 0) {
+      neck -= (dt * (1 / neckS + i2 / neckA2s)) / neckNeed;
+      if (gap - (poolDip < 0 ? poolDip : 0) - ext <= 0) {
         // The bridge has drained away and the solid wire stands on the plate.
         touch = SOLID;
         neck = 1;
@@ -304,9 +358,12 @@ export function advance(
         if (measuring) recorder.short(t, t - shortFrom, i, drop * (1 - residualShare));
         drop *= residualShare;
         touch = ARC;
-        // The breaking bridge pushes the pool down; it swings back within milliseconds.
-        poolDip = arcDynamics.poolDipMm + (arcDynamics.poolDipPer100AMm * i) / 100;
-        gap += poolDip;
+        // The breaking bridge pushes the pool down; it swings back within milliseconds and beyond.
+        poolDip =
+          (arcDynamics.poolDipMm + (arcDynamics.poolDipPer100AMm * i) / 100) *
+          spreadOf(state.random, noise, arcDynamics.poolDipSpread);
+        poolSpeed = 0;
+        gap = gapAt(model, t) + poolDip;
       }
     } else if (touch === SOLID) {
       neck -= (dt * i2) / fuseA2s;
@@ -323,7 +380,13 @@ export function advance(
           isCold = false;
         } else if (measuring) recorder.short(t, t - shortFrom, i, drop);
         if (isBuckled) recorder.buckles++;
+        const before = ext;
         ext = Math.max(gap - fuseGapMm - (isBuckled ? Math.min(pushed, 6) : 0), shortestExtensionMm);
+        // What was bent away and what burst off is lost to the bead.
+        if (measuring) {
+          const lostMm3 = (before - ext + pushed) * areaMm2 + drop - arcDynamics.fusedDropShare * sphereMm3;
+          if (lostMm3 > 0) recorder.lostMm3 += lostMm3;
+        }
         drop = arcDynamics.fusedDropShare * sphereMm3;
         touch = ARC;
         phase = 0;
@@ -371,6 +434,7 @@ export function advance(
   state.faintS = faint;
   state.gapMm = gap;
   state.poolDipMm = poolDip;
+  state.poolDipMmPerS = poolSpeed;
   state.averageA = average;
   state.feedMmPerS = feed;
   state.pulseS = phase;
@@ -380,6 +444,7 @@ export function advance(
   state.pulseVoltSeconds = voltSeconds;
   state.correction = command.correction;
   state.dropNeed = need;
+  state.neckNeed = neckNeed;
   state.shortFromS = shortFrom;
 
   if (measuring) {

@@ -23,6 +23,10 @@ export interface PulseSourceInput {
   readonly control?: ControlSchool | undefined;
   readonly stiffness?: number | undefined;
   readonly circuitMOhm?: number | undefined;
+  /** Circuit that the set-point was made for, mΩ; left out: what a machine takes for granted. */
+  readonly madeForMOhm?: number | undefined;
+  /** Volts that the set-point is off what was meant. */
+  readonly setPointOffsetV?: number | undefined;
   readonly pulse?:
     | {
         readonly slewAPerMs?: number | undefined;
@@ -49,6 +53,14 @@ export interface SimulationInput {
   readonly stepS?: number | undefined;
   /** Share by which the wire really fed falls short of what the source was set for, 0..0.3: worn rolls, a tight liner. */
   readonly feedSlip?: number | undefined;
+  /** What really is threaded, connected and held, where it is not what the source was set for. */
+  readonly really?:
+    | {
+        readonly gas?: string | undefined;
+        readonly diameterMm?: number | undefined;
+        readonly ctwdMm?: number | undefined;
+      }
+    | undefined;
   /** What this very wire does differently from the table, as calibrated; the source does not know of it. */
   readonly correction?: WireCorrection | undefined;
   /** Start cold and stop, instead of a slice of a running weld. */

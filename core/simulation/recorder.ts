@@ -23,6 +23,13 @@ export class Recorder {
   dropMm3 = 0;
   shorts = 0;
   shortS = 0;
+  shortS2 = 0;
+  /** Time between shorts: sums over the gaps after the first. */
+  betweenS = 0;
+  betweenS2 = 0;
+  lastShortEndS = Number.NaN;
+  /** Metal bent away or burst off, mm³. */
+  lostMm3 = 0;
   ruptureA2 = 0;
   pulses = 0;
   pulsesAtStart = 0;
@@ -95,6 +102,13 @@ export class Recorder {
     if (this.shorts < eventsKept) this.shortAtS[this.shorts] = t - lastedS;
     this.shorts++;
     this.shortS += lastedS;
+    this.shortS2 += lastedS * lastedS;
+    if (!Number.isNaN(this.lastShortEndS)) {
+      const between = t - lastedS - this.lastShortEndS;
+      this.betweenS += between;
+      this.betweenS2 += between * between;
+    }
+    this.lastShortEndS = t;
     this.ruptureA2 += i * i;
     this.drop(t, volumeMm3);
   }

@@ -77,7 +77,7 @@ export function beginSimulation(input: SimulationInput, traceEveryS = 0): Outcom
   const model = buildModel({
     wire: correctedWire(input),
     source,
-    ctwdMm: input.ctwdMm,
+    ctwdMm: input.really?.ctwdMm ?? input.ctwdMm,
     feedMmPerS: ((input.wireFeedMPerMin * 1000) / 60) * (1 - (input.feedSlip ?? 0)),
     stepS: input.stepS ?? defaultStepS,
     noise: input.noise ?? 1,
@@ -121,8 +121,8 @@ export function simulate(input: SimulationInput, traceEveryS = 0): Outcome<Simul
   return success(begun.value.finish());
 }
 
-function correctedWire({ filler, gas, diameterMm, correction }: SimulationInput): WireInGas {
-  const wire = wireInGas(filler, gas, diameterMm);
+function correctedWire({ filler, gas, diameterMm, really, correction }: SimulationInput): WireInGas {
+  const wire = wireInGas(filler, really?.gas ?? gas, really?.diameterMm ?? diameterMm);
   if (!correction) return wire;
   return {
     ...wire,
@@ -133,9 +133,9 @@ function correctedWire({ filler, gas, diameterMm, correction }: SimulationInput)
 }
 
 function finish(input: SimulationInput, model: ArcModel, state: ArcState, recorder: Recorder): Simulation {
-  const { wire, source, feedMmPerS } = model.setup;
-  const metrics = metricsOf(wire, recorder);
-  const transferMode = classify(metrics, recorder, source.kind === 'pulse', feedMmPerS);
+  const { wire, feedMmPerS } = model.setup;
+  const metrics = metricsOf(wire, recorder, feedMmPerS);
+  const transferMode = classify(metrics, recorder, model);
   const stopped = input.startStop ? stop(model, state, recorder, input.startStop, wire) : undefined;
   return {
     metrics,
@@ -212,6 +212,7 @@ function still(model: ArcModel, seed: number): ArcState {
     faintS: 0,
     gapMm: gapAt(model, 0),
     poolDipMm: 0,
+    poolDipMmPerS: 0,
     averageA: 0,
     feedMmPerS: 0,
     pulseS: 0,
@@ -221,6 +222,7 @@ function still(model: ArcModel, seed: number): ArcState {
     pulseVoltSeconds: 0,
     correction: 0,
     dropNeed: 1,
+    neckNeed: 1,
     shortFromS: 0,
     random: randomStream(seed + 1),
   };

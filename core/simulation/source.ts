@@ -2,9 +2,9 @@
 import { arcElectrical, pulseLineMm, wireInGas, type WireInGas } from '../arc/index.ts';
 import { success, type Outcome } from '../outcome/index.ts';
 import { pulseStickOutMm } from '../plan/practice.ts';
-import { solvePulse, pulseMeans, type FastPulse } from '../pulse/index.ts';
+import { solvePulse, pulseMeans, type FastPulse, type PulseResult } from '../pulse/index.ts';
 import { inductanceUh, shortRampAPerMs } from './params.ts';
-import type { ControlSchool, SimulationInput } from './input.ts';
+import type { ControlSchool, PulseSourceInput, SimulationInput } from './input.ts';
 
 /** One level of the pulse: what the machine runs when the arc needs no correction. */
 export interface PulseLevel {
@@ -79,6 +79,33 @@ function slewByStiffness(stiffness: number): number {
   return Math.min(Math.max(600 * 2 ** (Math.min(stiffness, 0) / 5), 100), 600);
 }
 
+/**
+ * The waveform at the extension that the trim leaves. A source that answers by its frequency keeps the background of its line when the trim
+ * is moved, so that the trim is heard as pitch; where that cannot be balanced, and in the other schools, all of it is solved anew.
+ */
+function solveForTrim(
+  input: SimulationInput,
+  wireAndFeed: Pick<SimulationInput, 'filler' | 'gas' | 'diameterMm' | 'wireFeedMPerMin'>,
+  given: NonNullable<PulseSourceInput['pulse']>,
+  extensionMm: number,
+  lineExtensionMm: number,
+): Outcome<PulseResult> {
+  const { source } = input;
+  const anew = () => {
+    const asGiven = solvePulse({ ...wireAndFeed, extensionMm, ...given });
+    // A level of a beat that the given peak cannot carry gets the peak that the wire itself wants there.
+    const isLevel = source.kind === 'pulse' && source.slowBeat !== undefined;
+    return asGiven.ok || !isLevel ? asGiven : solvePulse({ ...wireAndFeed, extensionMm });
+  };
+  const isFree = given.backgroundCurrentA === undefined && given.frequencyHz === undefined;
+  if (source.kind !== 'pulse' || (source.control ?? 'frequency') !== 'frequency' || !isFree) return anew();
+  const onLine = solvePulse({ ...wireAndFeed, extensionMm: lineExtensionMm, ...given });
+  if (!onLine.ok || Math.abs(extensionMm - lineExtensionMm) < 1e-9) return onLine.ok ? onLine : anew();
+  const { peakCurrentA, peakTimeMs, backgroundCurrentA } = onLine.value;
+  const held = solvePulse({ ...wireAndFeed, extensionMm, ...given, peakCurrentA, peakTimeMs, backgroundCurrentA });
+  return held.ok ? held : anew();
+}
+
 function buildLevel(input: SimulationInput, wire: WireInGas, feedMPerMin: number): Outcome<PulseLevel> {
   const { source } = input;
   if (source.kind !== 'pulse') throw new Error('a level belongs to a pulse source');
@@ -89,14 +116,13 @@ function buildLevel(input: SimulationInput, wire: WireInGas, feedMPerMin: number
   const madeForMm = source.voltageV === undefined ? input.ctwdMm : pulseStickOutMm(wire.diameterMm);
   const extensionMm = Math.max(madeForMm - (source.voltageV === undefined ? targetMm : lineMm), 3);
   const given = source.pulse ?? {};
-  const solved = solvePulse({
+  const wireAndFeed = {
     filler: input.filler,
     gas: input.gas,
     diameterMm: input.diameterMm,
     wireFeedMPerMin: feedMPerMin,
-    extensionMm,
-    ...given,
-  });
+  };
+  const solved = solveForTrim(input, wireAndFeed, given, extensionMm, Math.max(madeForMm - lineMm, 3));
   if (!solved.ok) return solved;
   const pulse: FastPulse = solved.value;
   const { meanA, rmsA } = pulseMeans(pulse);
@@ -107,6 +133,6 @@ function buildLevel(input: SimulationInput, wire: WireInGas, feedMPerMin: number
     peakS: pulse.peakTimeMs / 1000,
     backgroundA: pulse.backgroundCurrentA,
     frequencyHz: pulse.frequencyHz,
-    setPointV: tipV + (meanA * nominalCircuitMOhm) / 1000,
+    setPointV: tipV + (meanA * (source.madeForMOhm ?? nominalCircuitMOhm)) / 1000 + (source.setPointOffsetV ?? 0),
   });
 }

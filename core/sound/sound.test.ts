@@ -30,7 +30,7 @@ describe('the sound of the simulated power', () => {
     const { samples, metrics } = heard({}, 0);
     // A tremor of a few hertz rides on the pulse rate.
     expect(
-      Math.abs(strongestToneHz(samples.slice(0, rate / 2), rate, 60, 300) - metrics.pulseFrequencyHz),
+      Math.abs(strongestToneHz(samples.slice(0, rate / 2), rate, 60, 200) - metrics.pulseFrequencyHz),
     ).toBeLessThan(5);
     expect(crackles(samples, rate, crackleLevel, 0.004)).toHaveLength(0);
   });

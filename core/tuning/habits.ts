@@ -2,7 +2,7 @@
  * What happens to the arc when only the feed is moved. Three habits: follow the machine's line, hold the volts, hold the arc length.
  * Without a taught line the model's own line is a length, so that following it and holding the length are the same.
  */
-import { arcOf, offsetOfLine, taughtLine, type ChartLine, type Program } from '../machine/index.ts';
+import { arcOf, neutralOffsetMm, taughtLine, type ChartLine, type Circuit, type Program } from '../machine/index.ts';
 
 export const feedHabits = ['follow-line', 'hold-volts', 'hold-length'] as const;
 export type FeedHabit = (typeof feedHabits)[number];
@@ -12,7 +12,7 @@ export function trimAfterFeed(
   program: Program,
   feedMPerMin: number,
   habit: FeedHabit,
-  machine: { readonly line: ChartLine | null; readonly circuitMOhm: number },
+  machine: Circuit & { readonly line: ChartLine | null },
 ): number {
   const { trimMm, ctwdMm, wireFeedMPerMin: before } = program;
   if (habit === 'hold-length') return trimMm;
@@ -20,7 +20,7 @@ export function trimAfterFeed(
   if (habit === 'hold-volts') return trimAtHeldVolts(program, feedMPerMin);
   const line = taughtLine(machine.line);
   if (!line) return trimMm;
-  const at = (feed: number) => offsetOfLine(line, arc, feed, machine.circuitMOhm) ?? 0;
+  const at = (feed: number) => neutralOffsetMm(machine, line, arc, feed);
   return trimMm + at(feedMPerMin) - at(before);
 }
 

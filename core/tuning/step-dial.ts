@@ -35,7 +35,7 @@ export function stepDial(
   if (!setting || !dial || !isNumeric(dial.scale) || quantityOf(dial.scale) !== quantity) return undefined;
   const { scale } = dial;
   const line = chartLineFor(machine.chartLines, program) ?? null;
-  const wished = wishedFigures(program, machine.beatSchool, machine.circuitMOhm, taughtLine(line));
+  const wished = wishedFigures(program, machine, taughtLine(line));
   const context = { fieldVPerMm: wished.arc.wire.eVPerMm, reached: () => undefined };
   const now = quantityAt(scale, setting.value, context) ?? 0;
   // Up means more of the quantity, whichever way the dial runs.

@@ -5,11 +5,19 @@ export interface FillerFacts {
   readonly strength: string;
   /** Colour beside the base metal, bare and after anodising where that matters. */
   readonly colour: string;
-  /** 0 stiff and easy .. 4 soft and touchy. */
+  /** How the wire takes being pushed: 0 stiff and easy .. 4 soft and touchy. */
   readonly softness: 0 | 1 | 2 | 3 | 4;
   readonly cracking: string;
   readonly leaves: string;
 }
+
+const stainless308: FillerFacts = {
+  strength: 'matches 304 and 304L',
+  colour: 'as the plate, tints with heat',
+  softness: 0,
+  cracking: 'little risk while some ferrite stays; keep interpass below 150 °C',
+  leaves: 'heat tint to pickle or brush',
+};
 
 export const fillerFacts: Readonly<Record<FillerCode, FillerFacts>> = {
   'steel-solid': {
@@ -19,12 +27,15 @@ export const fillerFacts: Readonly<Record<FillerCode, FillerFacts>> = {
     cracking: 'little risk on clean plate',
     leaves: 'small islands of glass, no slag',
   },
-  'stainless-solid': {
-    strength: 'matches 304 and 304L; take the 316L or 309L type where the plate asks for it',
-    colour: 'as the plate, tints with heat',
-    softness: 0,
-    cracking: 'little risk while some ferrite stays; keep interpass below 150 °C',
-    leaves: 'heat tint to pickle or brush',
+  'stainless-solid': stainless308,
+  'stainless-308l': stainless308,
+  'stainless-309l': {
+    ...stainless308,
+    strength: 'bears the mixing of stainless with plain steel; on stainless alone richer than it needs to be',
+  },
+  'stainless-316l': {
+    ...stainless308,
+    strength: 'matches 316 and 316L, keeps their molybdenum against pitting',
   },
   'aluminium-4043': {
     strength: 'weaker than AlMg5, enough for most sheet work',
@@ -69,3 +80,12 @@ export const fillerFacts: Readonly<Record<FillerCode, FillerFacts>> = {
     leaves: 'slag, spatter and much smoke; works in wind',
   },
 };
+
+/** Feed stiffness in a word, for the picture of a filler. */
+export const softnessWords = [
+  'stiff: feeds through any liner',
+  'firm, kinks when bent hard',
+  'soft: smooth liner, U grooves, little tension',
+  'very soft: short gun or push-pull',
+  'limp: spool gun',
+] as const;

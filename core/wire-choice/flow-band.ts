@@ -1,6 +1,6 @@
 /** Gas flow by mode, wire, nozzle bore and draught, with where it stops making sense. Rules of practice. */
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
-import { flowLimitsLPerMin, stickOutMm, type PlanMode } from '../plan/index.ts';
+import { flowLimitsLPerMin, gasFlow, stickOutMm, type PlanMode } from '../plan/index.ts';
 
 export interface FlowBand {
   readonly lowLPerMin: number;
@@ -22,19 +22,16 @@ export function flowBand(
   nozzleBoreMm: number,
   draught: boolean,
 ): FlowBand {
-  const { family, shielding } = fillerOf(filler);
+  const { shielding } = fillerOf(filler);
   if (shielding === 'self') return { lowLPerMin: 0, highLPerMin: 0, because: 'The wire makes its own shield.' };
-  const plain: readonly [number, number] =
-    mode === 'dip' ? [10 * diameterMm, 12 * diameterMm] : family === 'aluminium' ? [16, 20] : [15, 18];
+  const plain = gasFlow(mode, filler, diameterMm).range;
   const bore = nozzleBoreMm / usualBoreMm;
   const beyond = Math.max(ctwdMm - stickOutMm(mode, diameterMm), 0);
   const factor = bore * (1 + (stickOutShare * beyond) / 5) * (draught ? 1 + draughtShare : 1);
   const [lowLPerMin, highLPerMin] = plain.map((flow) => flow * factor) as [number, number];
   const [least, most] = flowLimitsLPerMin;
   const because = [
-    mode === 'dip'
-      ? `10 to 12 × ${diameterMm} mm wire in dip`
-      : `${plain[0]} to ${plain[1]} L/min in ${mode.replace('-', ' ')}`,
+    `${plain[0]} to ${plain[1]} L/min for ${diameterMm} mm wire in ${mode.replace('-', ' ')}`,
     `× ${nozzleBoreMm} mm bore / ${usualBoreMm}`,
     ...(beyond > 0.5
       ? [`+ ${((100 * stickOutShare * beyond) / 5).toFixed(0)} % for ${beyond.toFixed(0)} mm more stick-out`]

@@ -1,4 +1,4 @@
-export { fillerFacts, type FillerFacts } from './filler-facts.ts';
+export { fillerFacts, softnessWords, type FillerFacts } from './filler-facts.ts';
 export { feedRisk, type FeedRisk } from './feed-risk.ts';
 export { gasUse } from './gas-use.ts';
 export { flowBand, type FlowBand } from './flow-band.ts';

@@ -12,7 +12,7 @@ import {
   type FillerCode,
   type Grade,
 } from '../consumables/index.ts';
-import { planModes, planSeam, type PlanInput, type PlanMode, type Seam } from '../plan/index.ts';
+import { planModes, planSetting, type PlanInput, type PlanMode, type Seam } from '../plan/index.ts';
 import { gasWarnings } from '../pulse/index.ts';
 import { fillerFacts } from './filler-facts.ts';
 
@@ -28,6 +28,8 @@ export interface Wishes {
   /** Free text; a known grade in it narrows the choice. */
   readonly grade?: string | undefined;
   readonly anodised?: boolean | undefined;
+  /** Brazing is meant, also on metal that could be welded. */
+  readonly brazed?: boolean | undefined;
 }
 
 interface Judged<T> {
@@ -58,7 +60,7 @@ export function rankFillers(seam: Seam, wishes: Wishes = {}): RankedChoice<Fille
 function judgeFiller(
   code: FillerCode,
   seam: Seam,
-  { grade: text = '', anodised = false }: Wishes,
+  { grade: text = '', anodised = false, brazed = false }: Wishes,
 ): Pick<Judged<FillerCode>, 'score' | 'reasons' | 'cautions'> {
   const material = materialOf(seam.materialGroup);
   const filler = fillerOf(code);
@@ -87,6 +89,9 @@ function judgeFiller(
         cautions: grade?.code.startsWith('6') ? ['hot-cracks sooner than AlSi5 when little filler is added'] : [],
       };
     case 'cusi3':
+      if (seam.materialGroup !== 'galvanised' && !brazed) {
+        return out('is for brazing, which is not meant here');
+      }
       return {
         score: seam.materialGroup === 'galvanised' ? 95 : thinner <= 3 ? 35 : 10,
         reasons: [
@@ -96,9 +101,10 @@ function judgeFiller(
         cautions: thinner > 3 ? ['brazing needs an overlap; plate this thick is welded'] : [],
       };
     case 'stainless-solid':
-      return seam.materialGroup === 'stainless'
-        ? { score: 95, reasons: [...words, ...(grade ? [grade.note] : [])] }
-        : { score: 5, reasons: words, cautions: ['on plain steel only where a procedure asks for it (309L type)'] };
+    case 'stainless-308l':
+    case 'stainless-309l':
+    case 'stainless-316l':
+      return judgeStainless(code, seam, grade, words);
     case 'steel-solid':
       return seam.materialGroup === 'galvanised'
         ? { score: 50, reasons: words, cautions: ['zinc boils into the seam as pores'] }
@@ -114,6 +120,32 @@ function judgeFiller(
         cautions: ['wire on minus, no gas: a changeover there and back'],
       };
   }
+}
+
+/** 308L for plain stainless, 316L where the plate holds molybdenum, 309L where stainless meets plain steel. */
+function judgeStainless(
+  code: FillerCode,
+  seam: Seam,
+  grade: Grade | undefined,
+  words: string[],
+): Pick<Judged<FillerCode>, 'score' | 'reasons' | 'cautions'> {
+  const is309 = code === 'stainless-309l';
+  if (seam.materialGroup !== 'stainless') {
+    return {
+      score: is309 ? 8 : 5,
+      reasons: words,
+      cautions: ['on plain steel only where a procedure asks for it (309L type)'],
+    };
+  }
+  const wants316 = grade?.code === '316L';
+  const is316 = code === 'stainless-316l';
+  const reasons = [...words, ...(grade ? [grade.note] : [])];
+  if (is309) return { score: 50, reasons };
+  return {
+    score: is316 === wants316 ? 95 : is316 ? 70 : 60,
+    reasons,
+    cautions: wants316 && !is316 ? ['lacks the molybdenum of 316L: the seam pits before the plate'] : [],
+  };
 }
 
 function coredCautions({ materialGroup, thicknessesMm }: Seam): string[] {
@@ -132,9 +164,9 @@ export function rankSizes(input: PlanInput): RankedChoice<number>[] {
   return placed(
     wireSizes.map(({ diameterMm, label }): Judged<number> => {
       const base = { value: diameterMm, name: label };
-      const plan = planSeam({ ...input, diameterMm, wireFeedMPerMin: undefined });
+      const plan = planSetting({ ...input, diameterMm, wireFeedMPerMin: undefined });
       if (!plan.ok) return { ...base, score: ruledOut, reasons: [plan.issues[0]?.message ?? 'cannot be planned'] };
-      const { wireFeedMPerMin: feed, meanCurrentA, pulse } = plan.value;
+      const { wireFeedMPerMin: feed, meanCurrentA, frequencyHz } = plan.value;
       const off = Math.max(easyFeed[0] - feed, feed - easyFeed[1], 0);
       const inch = label.endsWith(' in');
       const cautions = [
@@ -147,7 +179,7 @@ export function rankSizes(input: PlanInput): RankedChoice<number>[] {
         // Inch sizes are stocked where the shop buys them; the metric ones are first here.
         score: 100 - 12 * off - 3 * Math.abs(feed - 7) - (soft >= 2 && diameterMm < 0.95 ? 30 : 0) - (inch ? 8 : 0),
         reasons: [
-          `${feed.toFixed(1)} m/min for ${meanCurrentA.toFixed(0)} A${pulse ? `, ${pulse.frequencyHz.toFixed(0)} pulses a second` : ''}`,
+          `${feed.toFixed(1)} m/min for ${meanCurrentA.toFixed(0)} A${frequencyHz === null ? '' : `, ${frequencyHz.toFixed(0)} pulses a second`}`,
           ...sizeTrap(diameterMm, label),
         ],
         cautions,
@@ -173,13 +205,13 @@ export function rankGases(input: PlanInput): RankedChoice<string>[] {
     commonGasCodes.map((gas): Judged<string> => {
       const base = { value: gas, name: gas === 'none' ? 'no gas' : gasOf(gas).name };
       const asked = { ...input, gas };
-      const plan = planSeam({ ...asked, wireFeedMPerMin: undefined });
+      const plan = planSetting({ ...asked, wireFeedMPerMin: undefined });
       if (plan.ok) {
         const { score, reasons } = gasManners(input, gas, input.mode);
         return { ...base, score, reasons, cautions: gasWarnings(input.filler, gas).map((warning) => warning.message) };
       }
       const other = planModes.find(
-        (mode) => mode !== input.mode && planSeam({ ...asked, mode, wireFeedMPerMin: undefined }).ok,
+        (mode) => mode !== input.mode && planSetting({ ...asked, mode, wireFeedMPerMin: undefined }).ok,
       );
       const why = plan.issues[0]?.message ?? 'cannot be planned';
       return other

@@ -35,8 +35,8 @@ export const zoneWords: Readonly<Record<Zone, { readonly name: string; readonly 
 
 /** Arc beyond the line from which a pulsed arc counts as too long, mm; assumed. */
 const flutterBeyondMm = 2.5;
-/** Frying is even above this steadiness and below this spatter; assumed, chosen on steel 1.0 in argon with 18 % CO2. */
-const evenDip = { stability: 0.78, spatter: 3.5, shortsPerS: 40 } as const;
+/** Frying is even while shorts are many and alike (the index of dip transfer) and spatter is low; assumed, chosen on steel 1.0 in argon with 18 % CO2. */
+const evenDip = { regularity: 1, spatter: 7, shortsPerS: 35 } as const;
 
 export function zoneOf(mode: PlanMode, transferMode: TransferMode, metrics: SimulationMetrics, lineMm: number): Zone {
   switch (transferMode) {
@@ -48,7 +48,7 @@ export function zoneOf(mode: PlanMode, transferMode: TransferMode, metrics: Simu
       return 'crackle';
     case 'dip':
       if (mode === 'pulse' || mode === 'double-pulse') return 'crackle';
-      return metrics.stabilityIndex >= evenDip.stability &&
+      return metrics.regularityIndex <= evenDip.regularity &&
         metrics.spatterIndex <= evenDip.spatter &&
         metrics.shortsPerS >= evenDip.shortsPerS
         ? 'steady-dip'

@@ -80,7 +80,7 @@ describe('seams', () => {
       program: { format: 'fox-tempo/program', filler: 'stainless-solid', mode: 'pulse' },
     });
     // The corner's feed comes from the core, not from the client.
-    expect(again.body.revision.program.wireFeedMPerMin).toBeCloseTo(4.24, 1);
+    expect(again.body.revision.program.wireFeedMPerMin).toBeCloseTo(4.79, 1);
     const revisions = await test.as().get(`/api/seams/${seam.id}/revisions`).expect(200);
     expect(revisions.body.items).toHaveLength(1);
   });

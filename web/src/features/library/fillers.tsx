@@ -20,12 +20,10 @@ export function Fillers() {
                 <tr key={filler.code}>
                   <Cell head minWidth="190px">
                     {filler.name}
-                    {(filler.types ?? [{ class: filler.classes, use: '' }]).map((type) => (
-                      <Box key={type.class} textStyle="label" color="quiet" fontWeight={400}>
-                        {type.class}
-                        {type.use === '' ? '' : `: ${type.use}`}
-                      </Box>
-                    ))}
+                    <Box textStyle="label" color="quiet" fontWeight={400}>
+                      {filler.classes}
+                      {filler.use === undefined ? '' : `: ${filler.use}`}
+                    </Box>
                   </Cell>
                   <Cell minWidth="260px" fontSize="13px">
                     {facts.strength}; {facts.colour}; {facts.cracking}; {facts.leaves}

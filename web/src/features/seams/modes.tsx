@@ -9,6 +9,7 @@ const names: Record<Plan['mode'], string> = {
   dip: 'Dip',
   spray: 'Spray',
   'double-pulse': 'Double pulse',
+  cored: 'Cored',
 };
 const marks: Record<Plan['decision']['modes'][number]['verdict'], { readonly sign: string; readonly colour: string }> =
   {

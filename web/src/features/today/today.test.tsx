@@ -164,7 +164,7 @@ describe('Seams', () => {
   it('groups seams by part, with the setting in a line', async () => {
     await open('/seams', lists);
     expect(screen.getByRole('heading', { name: 'Cart frame' })).toBeTruthy();
-    expect(screen.getByRole('link', { name: /Axle plate/ }).textContent).toContain('7.8 m/min');
+    expect(screen.getByRole('link', { name: /Axle plate/ }).textContent).toContain('5.6 m/min');
     expect(screen.getByRole('link', { name: /Rail lap/ }).textContent).toContain('waits for its first setting');
   });
 

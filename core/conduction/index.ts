@@ -1,0 +1,2 @@
+export { baseMetals, usualBaseMetal, type BaseMetal } from './metals.ts';
+export { spreadPerMm } from './spread.ts';

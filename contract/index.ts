@@ -7,7 +7,15 @@ export { exampleFiles } from './example-files.ts';
 export { fileSchemas } from './file-schemas.ts';
 export { parseWith } from './issues.ts';
 export { chartCsvExample, largestChartCsvBytes, readChartCsv, type ChartCsv, type CsvProblem } from './chart-csv.ts';
-export { blankMachine, machineFile, machineVersion, outlineOf, readMachineFile, type MachineFile } from './machine.ts';
+export {
+  asStands,
+  blankMachine,
+  machineFile,
+  machineVersion,
+  outlineOf,
+  readMachineFile,
+  type MachineFile,
+} from './machine.ts';
 export { machineCreate, machineSave } from './machine-save.ts';
 export {
   cardQuery,
@@ -49,7 +57,7 @@ export {
   type MachineStanding,
   type StandingSave,
 } from './standing.ts';
-export { choiceOfProgram, planRequest, programOf } from './plan-request.ts';
+export { choiceOfProgram, planRequest, type PlanSite, programOf } from './plan-request.ts';
 export { problemKind, problems, problemShape, problemType, type Problem, type ProblemKind } from './problem.ts';
 export {
   programChoice,

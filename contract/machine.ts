@@ -180,6 +180,8 @@ export const machineResource = z.object({
   /** Taken out of use: kept with its history, not offered for new work. */
   retired: z.boolean(),
   standing: z.unknown(),
+  /** Leads as measured last, mΩ; null or left out: never. */
+  leadMOhm: z.number().nullish(),
   /** Why the stored file no longer passes; `file` is then an outline without dials. null when it passes. */
   trouble: z.array(issueShape).nullable(),
   changedAt: timestampField,
@@ -202,6 +204,17 @@ export function outlineOf(value: unknown, id: string): MachineFile {
   const text = (one: unknown, otherwise: string) =>
     typeof one === 'string' && one.trim() !== '' ? one.trim().slice(0, 80) : otherwise;
   return blankMachine(text(name, id), text(place, ''));
+}
+
+/** The machine's file with its leads as they were measured last: what plan, card, bench and map compute with. */
+export function asStands({
+  file,
+  leadMOhm,
+}: {
+  readonly file: MachineFile;
+  readonly leadMOhm?: number | null | undefined;
+}): MachineFile {
+  return leadMOhm === null || leadMOhm === undefined ? file : { ...file, circuitMOhm: leadMOhm };
 }
 
 /** A machine nobody has entered dials for yet, with limits a common one has. */

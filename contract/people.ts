@@ -1,6 +1,6 @@
 /** People, their sessions and the shop itself. */
 import { z } from 'zod';
-import { idField, nameField, timestampField } from './fields.ts';
+import { idField, nameField, timestampField, thicknessRuleField } from './fields.ts';
 import { roleField } from './roles.ts';
 
 /** Four to eight digits: short enough for gloves; the waits that grow make up for it. */
@@ -28,7 +28,13 @@ export const ownerCreate = z.strictObject({ code: z.string().trim().min(1).max(4
 /** Who is signed in on this device, and who could. */
 export const sessionState = z.object({
   me: z.object({ id: idField, name: z.string(), role: roleField }).nullable(),
-  shop: z.object({ name: z.string(), timeZone: z.string(), demo: z.boolean() }),
+  shop: z.object({
+    name: z.string(),
+    timeZone: z.string(),
+    demo: z.boolean(),
+    /** Which thickness this shop counts. */
+    thicknessRule: thicknessRuleField,
+  }),
   /** No owner yet: the one-time code that the start printed makes the first one. */
   needsOwner: z.boolean(),
   /** Names on the sign-in page. */
@@ -49,7 +55,11 @@ function isTimeZone(name: string): boolean {
   }
 }
 
-export const shopSave = z.strictObject({ name: nameField, timeZone: timeZoneField });
+export const shopSave = z.strictObject({
+  name: nameField,
+  timeZone: timeZoneField,
+  thicknessRule: thicknessRuleField.optional(),
+});
 
 export const backupNote = z.object({ name: z.string(), bytes: z.int(), madeAt: timestampField });
 
@@ -57,6 +67,7 @@ export const shopState = z.object({
   version: z.int(),
   name: z.string(),
   timeZone: z.string(),
+  thicknessRule: thicknessRuleField,
   demo: z.boolean(),
   /** Free bytes on the disk of the data folder; null where the database lives elsewhere. */
   diskFreeBytes: z.number().nullable(),

@@ -9,11 +9,21 @@ import {
   type Plan,
   type PlanInput,
   type Program,
+  type ThicknessRule,
 } from '@fox-tempo/core';
 import type { ProgramChoice, ProgramFile } from './program.ts';
 import type { SeamSpec } from './shop.ts';
 
-export function planRequest(spec: SeamSpec, choice: ProgramChoice, circuitMOhm?: number): PlanInput {
+/** What shop and machine bring to a plan, beside the seam. */
+export interface PlanSite {
+  /** Leads of the machine in front of the welder, mΩ; left out: the usual. */
+  readonly circuitMOhm?: number | undefined;
+  /** What that machine gives; rules modes out, leaves the figures alone, which belong to the seam. */
+  readonly ceiling?: PlanInput['ceiling'];
+  readonly thicknessRule?: ThicknessRule | undefined;
+}
+
+export function planRequest(spec: SeamSpec, choice: ProgramChoice, site: PlanSite = {}): PlanInput {
   return {
     seam: {
       materialGroup: spec.materialGroup,
@@ -24,6 +34,8 @@ export function planRequest(spec: SeamSpec, choice: ProgramChoice, circuitMOhm?:
       legMm: spec.legMm ?? undefined,
       lengthMm: spec.lengthMm,
       travelMmPerMin: spec.travelMmPerMin ?? undefined,
+      preparation: spec.preparation ?? undefined,
+      arcIntent: spec.arcIntent ?? undefined,
     },
     arcHabit: choice.arcHabit,
     filler: choice.filler,
@@ -31,7 +43,9 @@ export function planRequest(spec: SeamSpec, choice: ProgramChoice, circuitMOhm?:
     diameterMm: choice.diameterMm,
     mode: choice.mode,
     wireFeedMPerMin: choice.wireFeedMPerMin ?? undefined,
-    circuitMOhm,
+    circuitMOhm: site.circuitMOhm,
+    ceiling: site.ceiling,
+    thicknessRule: site.thicknessRule,
   };
 }
 
@@ -39,9 +53,9 @@ export function planRequest(spec: SeamSpec, choice: ProgramChoice, circuitMOhm?:
 export function programOf(
   spec: SeamSpec,
   choice: ProgramChoice,
-  circuitMOhm?: number,
+  site: PlanSite = {},
 ): Outcome<{ readonly plan: Plan; readonly program: Program }> {
-  const input = planRequest(spec, choice, circuitMOhm);
+  const input = planRequest(spec, choice, site);
   const plan = planSeam(input);
   if (!plan.ok) return plan;
   const usual = programFromPlan(input, plan.value);

@@ -1,6 +1,16 @@
 /** The shop's nouns as the API carries them: orders, parts, seams with their program's revisions. */
 import { z } from 'zod';
-import { idField, jointField, materialField, nameField, positionField, ranged, timestampField } from './fields.ts';
+import {
+  arcIntentField,
+  idField,
+  jointField,
+  materialField,
+  nameField,
+  positionField,
+  preparationField,
+  ranged,
+  timestampField,
+} from './fields.ts';
 import { programChoice, programFile } from './program.ts';
 
 export const part = z.object({
@@ -50,6 +60,10 @@ export const seamSpec = z.strictObject({
   legMm: ranged('legMm').nullable(),
   lengthMm: ranged('lengthMm'),
   travelMmPerMin: ranged('travelMmPerMin').nullable(),
+  /** Edges of a butt; null or left out: square. */
+  preparation: preparationField.nullish(),
+  /** What the arc is meant to do; null or left out: what the joint wants. */
+  arcIntent: arcIntentField.nullish(),
 });
 
 /** What one part takes, by the model of the day it was saved: a later model does not rewrite yesterday. */

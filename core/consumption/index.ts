@@ -13,3 +13,4 @@ export {
 } from './outlook.ts';
 export { partTakes, type PartTakes } from './part-takes.ts';
 export { co2Minutes, compressedMinutes, seamGasL, spoolMinutes } from './stock.ts';
+export { trueFlowFactor } from './true-flow.ts';

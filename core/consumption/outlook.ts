@@ -2,6 +2,7 @@
 import { fillerOf, gasOf, type FillerCode } from '../consumables/index.ts';
 import { co2LPerKg, co2Minutes, compressedMinutes, keptBackBar, seamGasL, spoolMinutes } from './stock.ts';
 import { wireAreaMm2 } from '../consumables/index.ts';
+import { trueFlowFactor } from './true-flow.ts';
 
 /** A cylinder as it was last read. CO₂ is a liquid and is weighed. */
 export interface CylinderReading {
@@ -96,13 +97,16 @@ function outlook(arcMinutes: number, left: number, perPart: number, because: str
 export function partUse(
   program: {
     readonly wireFeedMPerMin: number;
+    /** As an argon gauge reads it. */
     readonly gasFlowLPerMin: number;
+    readonly gas: string;
     readonly sequence: { readonly preGasS: number; readonly postGasS: number };
   },
   arcSeconds: number,
   starts: number,
 ): PartUse {
-  const { wireFeedMPerMin, gasFlowLPerMin, sequence } = program;
+  const { wireFeedMPerMin, sequence } = program;
+  const gasFlowLPerMin = program.gasFlowLPerMin * trueFlowFactor(program.gas);
   return {
     wireFeedMPerMin,
     gasFlowLPerMin,

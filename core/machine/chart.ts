@@ -1,5 +1,5 @@
 /** The chart inside the door: which line a program needs, which numbers are easily mistaken, and finding lines by words. */
-import type { FillerCode } from '../consumables/index.ts';
+import { canonicalFiller, fillerOf, type FillerCode } from '../consumables/index.ts';
 import type { PlanMode } from '../plan/index.ts';
 import type { ChartLine } from './machine.ts';
 
@@ -17,13 +17,30 @@ export function sameWire(
   a: { filler: string; diameterMm: number },
   b: { filler: string; diameterMm: number },
 ): boolean {
-  return a.filler === b.filler && Math.abs(a.diameterMm - b.diameterMm) < sameSizeMm;
+  return (
+    canonicalFiller(a.filler as FillerCode) === canonicalFiller(b.filler as FillerCode) &&
+    Math.abs(a.diameterMm - b.diameterMm) < sameSizeMm
+  );
+}
+
+/** Classes that melt alike run on one line: a chart says "stainless" for 308L, 309L and 316L. What is threaded is another question. */
+export function runsOnLine(
+  line: { filler: FillerCode; diameterMm: number },
+  wire: { filler: FillerCode; diameterMm: number },
+): boolean {
+  if (sameWire(line, wire)) return true;
+  const [one, other] = [fillerOf(line.filler), fillerOf(wire.filler)];
+  return (
+    one.family === 'stainless' &&
+    other.family === 'stainless' &&
+    Math.abs(line.diameterMm - wire.diameterMm) < sameSizeMm
+  );
 }
 
 /** The line made for this wire, gas and mode; in double pulse the pulse line serves when there is none of its own. */
 export function chartLineFor(lines: readonly ChartLine[], wanted: WireGasMode): ChartLine | undefined {
   const fits = (mode: PlanMode) => {
-    const ofWire = lines.filter((line) => line.mode === mode && sameWire(line, wanted));
+    const ofWire = lines.filter((line) => line.mode === mode && runsOnLine(line, wanted));
     return ofWire.find((line) => line.gas === wanted.gas) ?? ofWire.find((line) => servesGas(line, wanted.gas));
   };
   return fits(wanted.mode) ?? (wanted.mode === 'double-pulse' ? fits('pulse') : undefined);

@@ -1,4 +1,13 @@
-export { chartLineFor, gasTrimMm, lookAlikes, servesGas, sameSizeMm, sameWire, searchChart } from './chart.ts';
+export {
+  chartLineFor,
+  gasTrimMm,
+  lookAlikes,
+  runsOnLine,
+  servesGas,
+  sameSizeMm,
+  sameWire,
+  searchChart,
+} from './chart.ts';
 export { compareMachines, type ComparedLine, type Comparison } from './compare.ts';
 export { directionTestFor, triggerTestFor, withDirection, type DirectionTest } from './direction.ts';
 export { believableOffsetMm, neutralOffsetMm, unalignedMOhm, wishedFigures, type Circuit } from './wished.ts';
@@ -34,6 +43,8 @@ export {
   type NumericScale,
 } from './scales.ts';
 export { habitOf, schoolOn, triggerModeFor, type ModeFor } from './trigger-mode.ts';
+export { shouldShow, type ShouldShow } from './should-show.ts';
+export { withinMachine } from './within-machine.ts';
 export { asDialled, simulationOf, sourceVolts, type Faults } from './simulation-of.ts';
 export type { DialSetting } from './dial-setting.ts';
 export { senseWords, taughtLine, translate, type ShownFigure, type Translation } from './translate.ts';

@@ -5,6 +5,7 @@ import { arcOf } from './arc-of.ts';
 import type { Machine } from './machine.ts';
 import type { Program } from './program.ts';
 import { translate } from './translate.ts';
+import { withinMachine } from './within-machine.ts';
 
 export interface SimulationOptions {
   readonly circuitMOhm: number;
@@ -105,7 +106,8 @@ function atFeed(program: Program, factor: number): Program {
 }
 
 /** The program that a machine really runs when its dials stand where the card says: each off by what the dial's steps leave. */
-export function asDialled(program: Program, machine: Machine): Program {
+export function asDialled(asked: Program, machine: Machine): Program {
+  const program = withinMachine(asked, machine);
   const { dials } = translate(machine, program);
   const miss = (quantity: string) => {
     const dial = dials.find((one) => one.quantity === quantity);

@@ -22,6 +22,7 @@ import {
   type ScaleContext,
 } from './scales.ts';
 import { schoolOn } from './trigger-mode.ts';
+import { withinMachine } from './within-machine.ts';
 import { wishedFigures, type Figures, type Wished } from './wished.ts';
 
 export interface ShownFigure {
@@ -48,7 +49,8 @@ export interface Translation {
   readonly warnings: readonly Warning[];
 }
 
-export function translate(machine: Machine, program: Program): Translation {
+export function translate(machine: Machine, asked: Program): Translation {
+  const program = withinMachine(asked, machine);
   const chartLine = chartLineFor(machine.chartLines, program) ?? null;
   // A gas that shares the number burns its own arc at the dial's neutral; the dial has to make up for it.
   const told = { ...program, trimMm: program.trimMm - gasTrimMm(chartLine, program.gas) };
@@ -74,9 +76,21 @@ export function translate(machine: Machine, program: Program): Translation {
     warnings: [
       ...chartWarnings(machine, chartLine, similar, program),
       ...dialWarnings(settings, program),
+      ...heldPeak(machine, asked, program),
       ...limitWarnings(machine, program, wished),
     ],
   };
+}
+
+function heldPeak({ name, limits }: Machine, { pulse: asked }: Program, { pulse: held }: Program): Warning[] {
+  if (!asked || !held || asked.peakCurrentA === held.peakCurrentA) return [];
+  return [
+    {
+      code: 'peak-held-by-machine',
+      level: 'note',
+      message: `${name} gives ${limits.peakCurrentA} A: the fast peak of ${asked.peakCurrentA.toFixed(0)} A is lowered to ${held.peakCurrentA.toFixed(0)} A and held ${held.peakTimeMs.toFixed(2)} ms instead of ${asked.peakTimeMs.toFixed(2)}.`,
+    },
+  ];
 }
 
 /** The fit of a line that was taught; a line without points has none. */

@@ -25,6 +25,8 @@ export const ranges = {
   thicknessMm: { min: 0.6, max: 25, unit: 'mm', name: 'Thickness' },
   gapMm: { min: 0, max: 12, unit: 'mm', name: 'Gap' },
   legMm: { min: 1, max: 20, unit: 'mm', name: 'Leg' },
+  angleDeg: { min: 20, max: 120, unit: '°', name: 'Groove angle' },
+  rootFaceMm: { min: 0, max: 10, unit: 'mm', name: 'Root face' },
   lengthMm: { min: 5, max: 20000, unit: 'mm', name: 'Seam length' },
   travelMmPerMin: { min: 50, max: 2000, unit: 'mm/min', name: 'Travel speed' },
   plateC: { min: -20, max: 300, unit: '°C', name: 'Plate temperature' },

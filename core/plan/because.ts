@@ -1,10 +1,11 @@
 /** The sum behind every figure of a plan, in one line each. The formulas' constants are metric, so these lines are too. */
+import { trueFlowFactor } from '../consumption/index.ts';
 import { migEfficiency } from '../heat/index.ts';
 import { dipMelting } from '../melting/index.ts';
 import type { PlanFigures, Workings } from './figures.ts';
 import type { PlanInput } from './input.ts';
 import { jointRule } from './joints.ts';
-import { flowAfterS, flowBeforeS, slagSPerM, trueFlowFactor } from './practice.ts';
+import { flowAfterS, flowBeforeS, slagSPerM } from './practice.ts';
 
 export type Because = Readonly<Partial<Record<keyof PlanFigures, string>>>;
 

@@ -33,7 +33,12 @@ export function decideMode(input: PlanInput): ModeDecision {
   const rejected: ModeVerdict[] = [];
   for (const mode of planModes) {
     // A feed chosen for one mode says nothing about another.
-    const asked: PlanInput = { ...input, mode, ...(mode === input.mode ? {} : { wireFeedMPerMin: undefined }) };
+    const asked: PlanInput = {
+      ...input,
+      mode,
+      machine: input.machine ?? input.ceiling,
+      ...(mode === input.mode ? {} : { wireFeedMPerMin: undefined }),
+    };
     const refusal = refusalOf(asked);
     if (typeof refusal === 'string') rejected.push({ mode, verdict: 'rejected', reason: refusal });
     else ranked.push({ mode, ...judge(asked, refusal.thicknessMm) });

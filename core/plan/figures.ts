@@ -3,7 +3,7 @@
  * Runs a few dozen times per plan with moved constants, so it builds no text beyond the wishes' own.
  */
 import { neutralNudges, wireInGas, type Nudges, type WireInGas } from '../arc/index.ts';
-import { seamGasL } from '../consumption/index.ts';
+import { seamGasL, trueFlowFactor } from '../consumption/index.ts';
 import { areaForTravel, filletLegMm, travelForArea } from '../bead/index.ts';
 import { arcEnergyKjPerMm, migEfficiency } from '../heat/index.ts';
 import { depositionKgPerH } from '../melting/index.ts';
@@ -12,7 +12,7 @@ import { bestLogArea, leastBending, type Bend } from './bend.ts';
 import { coldestShare, type PlanInput } from './input.ts';
 import { jointRule } from './joints.ts';
 import { circuitDropV, modeModel, type ArcPoint, type ModeModel } from './mode-model.ts';
-import { flowAfterS, flowBeforeS, slagSPerM, trueFlowFactor, weaveMm } from './practice.ts';
+import { flowAfterS, flowBeforeS, slagSPerM, weaveMm } from './practice.ts';
 import { grooveOf, isGroove, topWidthMm } from './preparation.ts';
 import { wantedOf, type Wanted, type WishNudges } from './wanted.ts';
 import { currentRule } from './wishes.ts';

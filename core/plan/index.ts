@@ -13,7 +13,6 @@ export {
   grooveOf,
   isGroove,
   preparationKinds,
-  preparationRanges,
   topWidthMm,
   usualRootFaceMm,
   type Backing,
@@ -29,4 +28,4 @@ export { isPulsed, planModes } from './mode.ts';
 export type { Pass, PassKind, PassPlace } from './passes.ts';
 export { dipArcMm, dipVoltageV, sprayArcMm } from './mode-model.ts';
 export { pulsedFeedForCurrent, steadyCurrentOf, steadyFeedOf } from './feed.ts';
-export { flowLimitsLPerMin, gasFlow, stickOutMm, trueFlowFactor } from './practice.ts';
+export { flowLimitsLPerMin, gasFlow, stickOutMm } from './practice.ts';

@@ -44,6 +44,8 @@ export interface PlanInput {
   readonly circuitMOhm?: number | undefined;
   /** What the machine gives; the plan stays inside. */
   readonly machine?: MachineLimits | undefined;
+  /** What the machine in front of the welder gives: rules modes out, but leaves the figures as the seam wants them. */
+  readonly ceiling?: MachineLimits | undefined;
   /** Which thickness the shop counts; left out: the rule the currents were fitted with. */
   readonly thicknessRule?: ThicknessRule | undefined;
   /** Spread of the welder's own pace as learned, as a share; at least that of `give.ownPace`. */

@@ -75,22 +75,6 @@ export function gasFlow(mode: PlanMode, fillerCode: FillerCode, diameterMm: numb
 /** Flow outside which air is missed or drawn in, L/min. */
 export const flowLimitsLPerMin = [8, 25] as const;
 
-/** kg/m³ at 15 °C and 1 bar; handbook values. */
-const density = { argonPct: 1.669, co2Pct: 1.848, o2Pct: 1.337, heliumPct: 0.167 } as const;
-
-/** What really flows when a gauge made for argon reads 1: a lighter gas runs faster through the same orifice. */
-export function trueFlowFactor(gasCode: string): number {
-  const gas = gasOf(gasCode);
-  const mixed =
-    (gas.argonPct * density.argonPct +
-      gas.co2Pct * density.co2Pct +
-      gas.o2Pct * density.o2Pct +
-      gas.heliumPct * density.heliumPct) /
-    100;
-  // Gauges are made for the argon mixes they are sold with; only helium makes them lie.
-  return gas.heliumPct > 0 && mixed > 0 ? Math.sqrt(density.argonPct / mixed) : 1;
-}
-
 /** Pauses beside the arc for a wire with slag, s per metre and pass; assumed. */
 export const slagSPerM = 60;
 

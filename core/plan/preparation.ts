@@ -3,7 +3,7 @@
  * angles in degrees (included angle of a V, the bevelled side's own angle of a single bevel), lengths mm, areas mm².
  */
 import { squareButtAreaMm2 } from '../bead/index.ts';
-import type { Issue } from '../outcome/index.ts';
+import { rangeIssues, type Issue } from '../outcome/index.ts';
 import { sizeRule } from './wishes.ts';
 
 export type PreparationKind = 'square' | 'v' | 'bevel' | 'double-v';
@@ -32,7 +32,6 @@ export const backings: readonly { readonly backing: Backing; readonly name: stri
   { backing: 'ceramic', name: 'Ceramic' },
   { backing: 'trough', name: 'Copper trough' },
 ];
-export const preparationRanges = { angleDeg: [20, 120], rootFaceMm: [0, 10] } as const;
 export const usualRootFaceMm = 1;
 
 /** A square butt beyond this thickness is not fused through from one side, mm; without a gap it ends earlier. Rules of practice. */
@@ -134,21 +133,8 @@ export function preparationIssues(
     ];
   }
   if (preparation.kind === 'square') return [];
-  const issues: Issue[] = [];
-  for (const field of ['angleDeg', 'rootFaceMm'] as const) {
-    const [min, max] = preparationRanges[field];
-    const got = preparation[field];
-    if (got !== undefined && !(got >= min && got <= max)) {
-      const unit = field === 'angleDeg' ? '°' : ' mm';
-      issues.push({
-        path: `seam.preparation.${field}`,
-        code: 'out-of-range',
-        message: `${field === 'angleDeg' ? 'Groove angle' : 'Root face'} must lie between ${min} and ${max}${unit}; got ${got}${unit}.`,
-        limit: [min, max],
-        got,
-      });
-    }
-  }
+  const { angleDeg, rootFaceMm: faceMm } = preparation;
+  const issues = rangeIssues({ angleDeg, rootFaceMm: faceMm }, 'seam.preparation.');
   if (issues.length > 0) return issues;
   const { rootFaceMm } = grooveOf(preparation, thicknessMm, gapMm);
   const most = thicknessMm - 1;

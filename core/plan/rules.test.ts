@@ -1,13 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { edgeAreaMm2, filletAreaMm2, filletLegMm, squareButtAreaMm2, throatMm } from '../bead/index.ts';
+import { trueFlowFactor } from '../consumption/index.ts';
 import { bestLogArea, leastBending, type Wish } from './bend.ts';
 import type { PlanInput } from './input.ts';
 import { jointArea, jointRule, jointRules, usualLegMm } from './joints.ts';
 import { planModes } from './mode.ts';
 import { passTable, type PassSetting } from './passes.ts';
 import { allowsPosition, positionName, positions } from './positions.ts';
-import { gapFactor, gasFlow, stickOutMm, trueFlowFactor, weaveMm, widestGapMm } from './practice.ts';
+import { gapFactor, gasFlow, stickOutMm, weaveMm, widestGapMm } from './practice.ts';
 import { grooveOf, preparationIssues, preparedArea, squareIssue, topWidthMm } from './preparation.ts';
 import { metalFactor, thicknessThatCounts } from './wishes.ts';
 

@@ -11,6 +11,7 @@ import {
   currentRule,
   give,
   metalFactor,
+  paceOf,
   sizeRule,
   thicknessThatCounts,
   travelRule,
@@ -139,7 +140,7 @@ function travelWish({ seam }: PlanInput, wire: WireInGas): Worked {
     return { value: seam.travelMmPerMin, because: `your own pace, ${fixed(seam.travelMmPerMin, 0)} mm/min` };
   }
   const isPrepared = isGroove(seam.preparation);
-  const base = isPrepared ? travelRule.prepared : travelRule.base[wire.family];
+  const base = isPrepared ? travelRule.prepared : paceOf(wire.family);
   const up = seam.materialGroup === 'aluminium' ? travelRule.verticalUpAluminium : travelRule.verticalUp;
   const wideMm = Math.max(seam.gapMm - travelRule.gapFromMm, 0);
   return product(

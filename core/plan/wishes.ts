@@ -1,6 +1,6 @@
 /**
  * What a practised hand would wish of a seam: the current that fuses the thickness, the pace a hand holds, the bead that suits.
- * All constants of these rules, once, as data. Source: *fits* to general practice in short-circuit, pulse, spray and cored welding by hand;
+ * All constants of these rules, once, as data; 29 of them were fitted, the others are limits (`notFitted`). Source: *fits* to general practice in short-circuit, pulse, spray and cored welding by hand;
  * docs/physics/plan.md prints how the plan stands when a group of jobs is left out and when every constant is jittered.
  */
 import type { FillerFamily, MaterialGroup } from '../consumables/index.ts';
@@ -27,7 +27,9 @@ export const currentRule = {
 
 /** Travel in mm/min by hand on a fillet or lap. */
 export const travelRule = {
-  base: { steel: 530, stainless: 530, aluminium: 680, 'copper-silicon': 600 } satisfies Record<FillerFamily, number>,
+  ferrous: 530,
+  aluminium: 680,
+  brazing: 600,
   prepared: 330,
   cornerOrDown: 1.15,
   overhead: 0.7,
@@ -54,6 +56,9 @@ export const sizeRule = {
   mostPassMm2: 25,
 } as const;
 
+/** Limits and assumptions among the numbers above, which the fit leaves alone. */
+export const notFitted: ReadonlySet<string> = new Set(['mostRatio', 'edge', 'sprayLeastShare', 'gapFromMm']);
+
 /** How far each wish gives way: free up to `free`, then by `spread`, as natural logarithms of value over wish. */
 export interface Give {
   readonly free: number;
@@ -68,6 +73,12 @@ export const give = {
   corner: { free: 0.1, spread: 0.25 },
   squareButt: { free: 0.1, spread: 0.5 },
 } as const satisfies Record<string, Give>;
+
+/** Pace of a hand on a fillet or lap by what is melted, mm/min. */
+export function paceOf(family: FillerFamily): number {
+  if (family === 'aluminium') return travelRule.aluminium;
+  return family === 'copper-silicon' ? travelRule.brazing : travelRule.ferrous;
+}
 
 export type ThicknessRule = 'leaning' | 'thinner' | 'mean' | 'thicker';
 /** Which thickness a shop counts; "leaning" is the rule the current was fitted with. */

@@ -1,10 +1,18 @@
 /** Loaded against selected against needed: any mismatch blocks a trial, and is the first cause to look at when an arc is bad. */
 import { fillerOf, gasOf, wireSizeLabel } from '../consumables/index.ts';
-import { sameWire, type ChartLine, type Machine, type Program, servesGas } from '../machine/index.ts';
+import {
+  chartLineFor,
+  runsOnLine,
+  sameWire,
+  servesGas,
+  type ChartLine,
+  type Machine,
+  type Program,
+} from '../machine/index.ts';
 import { holds, neededSetup, type MachineState } from './state.ts';
 
 export interface CheckRow {
-  readonly what: 'wire' | 'gas' | 'mode' | 'polarity';
+  readonly what: 'wire' | 'gas' | 'chart line' | 'mode' | 'slow beat' | 'polarity';
   /** On the machine. */
   readonly loaded: string;
   /** What the chart line chosen on the machine is made for. */
@@ -35,6 +43,7 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
   const modeFits =
     line !== null && (line.mode === program.mode || (program.mode === 'double-pulse' && line.mode === 'pulse'));
   const hasChart = dial !== undefined;
+  const wanted = chartLineFor(machine.chartLines, program);
   const rows: CheckRow[] = [
     {
       what: 'wire',
@@ -42,7 +51,9 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
       selected: line ? wireName(line) : hasChart ? unknown : 'no chart',
       needed: wireName(program),
       agrees:
-        feeder !== undefined && sameWire(feeder, program) && (!hasChart || (line !== null && sameWire(line, program))),
+        feeder !== undefined &&
+        sameWire(feeder, program) &&
+        (!hasChart || (line !== null && runsOnLine(line, program))),
     },
     {
       what: 'gas',
@@ -54,6 +65,18 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
         holds({ ...feeder, filler: program.filler, diameterMm: program.diameterMm }, program) &&
         (!hasChart || (line !== null && servesGas(line, program.gas))),
     },
+    ...(hasChart
+      ? [
+          {
+            what: 'chart line' as const,
+            loaded: '',
+            selected: line ? `${line.number}` : unknown,
+            needed: wanted ? `${wanted.number}` : 'none for this wire, gas and mode',
+            agrees: wanted !== undefined && line?.number === wanted.number,
+          },
+        ]
+      : []),
+    ...beatRow(machine, state, program),
     {
       what: 'mode',
       loaded: '',
@@ -70,4 +93,25 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
     },
   ];
   return { rows, blocked: rows.some((row) => !row.agrees), selectedLine: line };
+}
+
+/** Whether the machine's own switch for the way of transfer stands where the slow beat runs, or does not. */
+function beatRow({ dials }: Machine, state: MachineState, program: Program): CheckRow[] {
+  const dial = dials.find(({ scale }) => scale.kind === 'named' && scale.facet === 'mode');
+  if (dial?.scale.kind !== 'named') return [];
+  const { positions } = dial.scale;
+  if (!positions.some(({ is }) => is.includes('double-pulse'))) return [];
+  const at = state.dials[dial.id];
+  const stands = at === undefined ? undefined : positions[at];
+  const beats = stands?.is.includes('double-pulse') ?? false;
+  const wants = program.mode === 'double-pulse';
+  return [
+    {
+      what: 'slow beat',
+      loaded: '',
+      selected: stands?.label ?? 'not known',
+      needed: wants ? 'on' : 'off',
+      agrees: stands !== undefined && (stands.is.includes(program.mode) || beats === wants),
+    },
+  ];
 }

@@ -51,6 +51,8 @@ export interface SimulationInput {
   /** 0 is a machine's hand on a still pool, 1 a welder's; default 1. */
   readonly noise?: number | undefined;
   readonly stepS?: number | undefined;
+  /** Left to settle before it is measured, s; left out: `settlingS`. */
+  readonly settleS?: number | undefined;
   /** Share by which the wire really fed falls short of what the source was set for, 0..0.3: worn rolls, a tight liner. */
   readonly feedSlip?: number | undefined;
   /** What really is threaded, connected and held, where it is not what the source was set for. */

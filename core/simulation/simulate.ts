@@ -85,7 +85,7 @@ export function beginSimulation(input: SimulationInput, traceEveryS = 0): Outcom
     runInShare: (startStop?.runInPercent ?? 100) / 100,
     runInAfterS: startStop?.runInAfterS ?? 0,
   });
-  const settleS = startStop ? 0 : settlingS;
+  const settleS = startStop ? 0 : (input.settleS ?? settlingS);
   const totalS = settleS + input.seconds;
   const recorder = new Recorder(totalS + (startStop ? startStop.burnBackS + standS : 0), traceEveryS);
   recorder.measureFromS = settleS;

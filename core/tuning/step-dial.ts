@@ -30,12 +30,18 @@ export function stepDial(
   quantity: BenchQuantity,
   steps: number,
 ): DialMove | undefined {
-  const setting = translate(machine, program).dials.find((dial) => dial.quantity === quantity);
+  const { dials } = translate(machine, program);
+  const setting = dials.find((dial) => dial.quantity === quantity);
   const dial = machine.dials.find((one) => one.id === setting?.dialId);
   if (!setting || !dial || !isNumeric(dial.scale) || quantityOf(dial.scale) !== quantity) return undefined;
   const { scale } = dial;
   const line = chartLineFor(machine.chartLines, program) ?? null;
-  const wished = wishedFigures(program, machine, taughtLine(line));
+  const wished = wishedFigures(
+    program,
+    machine,
+    taughtLine(line),
+    dials.find((one) => one.quantity === 'wireFeedMPerMin')?.reachedQuantity,
+  );
   const context = { fieldVPerMm: wished.arc.wire.eVPerMm, reached: () => undefined };
   const now = quantityAt(scale, setting.value, context) ?? 0;
   // Up means more of the quantity, whichever way the dial runs.

@@ -39,6 +39,7 @@ export const quantities = {
   length: { metric: { ...mm, digits: 0 }, us: { ...inch, digits: 1 }, also: [cm, metre, foot], fractional: true },
   shortLength: { metric: mm, us: inch, fractional: true },
   diameter: { metric: { ...mm, digits: 2 }, us: inch },
+  angle: same({ label: '°', aliases: ['°', 'deg'], factor: 1, digits: 0 }),
   wireFeed: {
     metric: { label: 'm/min', aliases: ['m/min', 'mpm'], factor: 1, digits: 1 },
     us: { label: 'ipm', aliases: ['ipm', 'in/min'], factor: M_PER_IN, digits: 0 },

@@ -1,6 +1,6 @@
 /** A change of alloy, size or gas is a new program: the tests it opens, limited to what it touches, with what the model says has moved. */
 import { transitionCurrentA } from '../arc/index.ts';
-import { fillerOf, gasOf, wireAreaMm2, type FillerCode } from '../consumables/index.ts';
+import { fillerOf, gasOf, wireAreaMm2, type FillerCode, isSameFiller } from '../consumables/index.ts';
 import { arcOf, type Program } from '../machine/index.ts';
 
 export interface Retest {
@@ -32,7 +32,7 @@ export function retestList(
   to: WireAndGas,
   { mode, ctwdMm, wireFeedMPerMin }: Pick<Program, 'mode' | 'ctwdMm' | 'wireFeedMPerMin'>,
 ): Retest[] {
-  const alloy = from.filler !== to.filler;
+  const alloy = !isSameFiller(from.filler, to.filler);
   const size = Math.abs(from.diameterMm - to.diameterMm) > 1e-6;
   const gas = from.gas !== to.gas;
   if (!alloy && !size && !gas) return [];

@@ -11,6 +11,9 @@ export interface MapRequest {
   readonly circuitMOhm: number;
   /** Measured part of each run, s. */
   readonly seconds: number;
+  /** Left to settle before it is measured, s; left out: as every simulation. */
+  readonly settleS?: number | undefined;
+  readonly stepS?: number | undefined;
   readonly correction?: WireCorrection | undefined;
   /** A fast background set by hand, A; otherwise it follows the feed. */
   readonly heldBackgroundA?: number | null | undefined;
@@ -30,14 +33,18 @@ export function cellFigure({ from, to }: AxisRange, at: number, count: number): 
 
 /** The seed belongs to the place, so that a map is the same each time it is made. */
 export function mapCell(request: MapRequest, column: number, row: number, count: number): Cell {
-  const { program, x, y, circuitMOhm, seconds, correction, heldBackgroundA = null } = request;
+  const { program, x, y, circuitMOhm, seconds, settleS, stepS, correction, heldBackgroundA = null } = request;
   const [figureX, figureY] = [cellFigure(x, column, count), cellFigure(y, row, count)];
   const alongX = movedTo(program, x.axis, figureX, heldBackgroundA);
   // A background on the first axis is held along the second.
   const held = x.axis === 'backgroundCurrentA' ? figureX : heldBackgroundA;
   const moved = alongX.ok ? movedTo(alongX.value, y.axis, figureY, held) : alongX;
   if (!moved.ok) return impossible;
-  const input = simulationOf(moved.value, { circuitMOhm, seconds, seed: 1 + column * 101 + row });
+  const input = {
+    ...simulationOf(moved.value, { circuitMOhm, seconds, seed: 1 + column * 101 + row }),
+    settleS,
+    stepS,
+  };
   const run = simulate(correction ? { ...input, correction } : input);
   if (!run.ok) return impossible;
   const { metrics, transferMode } = run.value;

@@ -3,3 +3,4 @@ export { cellFigure, mapCell, type Cell, type MapRequest } from './cell.ts';
 export { contour, type Segment } from './contour.ts';
 export { cellAt, marginsAt, placeOf, zoneAreas, zoneCentre, type Margin, type ZoneMap } from './reading.ts';
 export { goodZones, zoneOf, zones, zoneWords, type Zone } from './zone.ts';
+export { filledFrom, islandPass, islandsOf, mapPasses, placesToRun, type MapPass } from './refine.ts';

@@ -8,15 +8,19 @@ import {
   axisRange,
   cellAt,
   contour,
+  filledFrom,
+  islandsOf,
   mapCell,
   marginsAt,
   movedTo,
   placeOf,
+  placesToRun,
   zoneAreas,
   zoneCentre,
   zoneWords,
   zones,
   type Cell,
+  type MapRequest,
   type Zone,
   type ZoneMap,
 } from './index.ts';
@@ -142,5 +146,48 @@ describe('contours', () => {
       ),
     ).toEqual([]);
     expect(contour([...values.slice(0, 24), Number.NaN], count, 3.5).length).toBeLessThan(4);
+  });
+});
+
+describe('drawing where it matters', () => {
+  const thinTee = { ...thin, joint: 'tee' as const };
+  const request = (program: Program): MapRequest => ({
+    program,
+    x: axisRange(program, 'wireFeedMPerMin'),
+    y: axisRange(program, 'trimMm'),
+    circuitMOhm: 15,
+    seconds: 0.15,
+  });
+  const run = (one: MapRequest, count: number, cells: (Cell | null)[], places: readonly number[]): ZoneMap => {
+    for (const place of places) cells[place] = mapCell(one, place % count, Math.floor(place / count), count);
+    return { count, x: one.x, y: one.y, cells };
+  };
+
+  it('runs few places of the fine grid and has the same zones as all of them, but at borders', () => {
+    const one = request(planned({ mode: 'pulse', seam: thinTee }));
+    const coarse = run(one, 10, filledFrom(undefined, 10), placesToRun(undefined, 10));
+    const places = placesToRun(coarse, 20);
+    expect(places.length).toBeLessThan(0.6 * 400);
+    const fine = run(one, 20, filledFrom(coarse, 20), places);
+    const whole = run(one, 20, filledFrom(undefined, 20), placesToRun(undefined, 20));
+    const off = whole.cells.filter((cell, at) => cell?.zone !== fine.cells[at]?.zone).length;
+    // A zone thinner than a place of the coarse grid is missed by design.
+    expect(off / 400).toBeLessThan(0.03);
+  });
+
+  it('names the same zones with a step of 20 µs as with 10', () => {
+    const one = request(planned({ mode: 'pulse', seam: thinTee }));
+    const at = (stepS: number) => run({ ...one, stepS }, 8, filledFrom(undefined, 8), placesToRun(undefined, 8));
+    const [coarse, fine] = [at(20e-6), at(10e-6)];
+    const off = coarse.cells.filter((cell, place) => cell?.zone !== fine.cells[place]?.zone).length;
+    // Places on a border fall to either side.
+    expect(off).toBeLessThanOrEqual(4);
+  });
+
+  it('finds islands of one place', () => {
+    const cell = (zone: Zone): Cell => ({ zone, shortsPerS: 0, dropsPerPulse: 1, arcLengthMm: 3 });
+    const cells = Array.from({ length: 25 }, (_, at) => cell(at === 12 ? 'crackle' : 'hum'));
+    const axis = { axis: 'trimMm', from: 0, to: 1 } as const;
+    expect(islandsOf({ count: 5, x: axis, y: axis, cells })).toEqual([12]);
   });
 });

@@ -158,6 +158,7 @@ function sheetOf({ id, name, grade, input }: Scenario): { spec: SeamSpec; choice
       legMm: seam.legMm ?? null,
       lengthMm: seam.lengthMm,
       travelMmPerMin: seam.travelMmPerMin ?? null,
+      ...(seam.preparation ? { preparation: seam.preparation } : {}),
     },
     choice: {
       mode: input.mode,

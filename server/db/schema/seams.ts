@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
-import { boolean, check, doublePrecision, index, pgTable, text } from 'drizzle-orm/pg-core';
+import type { SeamSpec } from '@fox-tempo/contract';
+import { boolean, check, doublePrecision, index, jsonb, pgTable, text } from 'drizzle-orm/pg-core';
 import { parts } from './parts.ts';
 import { stamps } from './stamps.ts';
 
@@ -22,6 +23,10 @@ export const seams = pgTable(
     legMm: doublePrecision('leg_mm'),
     lengthMm: doublePrecision('length_mm').notNull(),
     travelMmPerMin: doublePrecision('travel_mm_per_min'),
+    /** Edges of a butt; null: square. */
+    preparation: jsonb('preparation').$type<SeamSpec['preparation']>(),
+    /** What the arc is meant to do; null: what the joint wants. */
+    arcIntent: text('arc_intent').$type<SeamSpec['arcIntent']>(),
     /** Taken off the lists, with everything it has; it can be brought back. */
     deleted: boolean('deleted').notNull().default(false),
     ...stamps(),

@@ -1,3 +1,4 @@
+import type { ThicknessRule } from '@fox-tempo/core';
 import { sql } from 'drizzle-orm';
 import { boolean, check, integer, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
 
@@ -10,6 +11,8 @@ export const shop = pgTable(
     name: text('name').notNull(),
     /** IANA name; days begin and end in it. */
     timeZone: text('time_zone').notNull().default('Europe/Berlin'),
+    /** Which thickness the shop counts when a plan sets the current. */
+    thicknessRule: text('thickness_rule').$type<ThicknessRule>().notNull().default('leaning'),
     /** The demo shop lets a visitor in as any of its people. */
     demo: boolean('demo').notNull().default(false),
     /** Signs session cookies; shared by all servers on this database. */

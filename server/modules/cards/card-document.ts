@@ -1,5 +1,5 @@
 /** The dial card as a printed page, A5, A4 or Letter: one line a dial, large figures, readable with a glove on it. */
-import type { CardPaper, MachineResource, SeamResource } from '@fox-tempo/contract';
+import { asStands, planRequest, type CardPaper, type MachineResource, type SeamResource } from '@fox-tempo/contract';
 import {
   fillerOf,
   firstArcList,
@@ -7,15 +7,18 @@ import {
   gasOf,
   gunWords,
   jointRule,
+  planSeam,
   positionName,
   quantityFacts,
   scoreOf,
   sequenceOnMachine,
+  shouldShow,
   translate,
   wireSizeLabel,
   type DialQuantity,
   type DialSetting,
   type HeldInSlot,
+  type Plan,
   type Program,
   type Translation,
   type UnitSystem,
@@ -44,7 +47,7 @@ export interface CardContent {
 export function cardDocument({
   seam,
   revision,
-  machine: { file, standing },
+  machine,
   paper,
   units,
   printedAt,
@@ -52,6 +55,8 @@ export function cardDocument({
   slots,
 }: CardContent): TDocumentDefinitions {
   const { program, spec } = revision;
+  const { standing } = machine;
+  const file = asStands(machine);
   const card = translate(file, program);
   const changed = ({ dialId, value }: DialSetting) => {
     const now = standing?.dials[dialId];
@@ -87,7 +92,11 @@ export function cardDocument({
       changed(dial),
     ),
   );
+  const planned = planSeam(planRequest(revision.spec, revision.choice, { circuitMOhm: file.circuitMOhm }));
+  const plan = planned.ok ? planned.value : undefined;
+  const cautions = plan?.warnings.filter(({ level }) => level !== 'note').map(({ message }) => message) ?? [];
   const notes = [
+    ...cautions,
     ...card.warnings.map((warning) => warning.message),
     ...card.notCarried.map(({ what, nearest }) => `Not on this machine: ${what}. Nearest: ${nearest}.`),
   ];
@@ -124,6 +133,8 @@ export function cardDocument({
         ].map((own) => dialTable([own])),
         columnGap: 12,
       },
+      ...showBlock(program, file),
+      ...(plan && plan.passes > 1 ? passBlock(plan, units) : []),
       ...startAndStop,
       ...(notes.length > 0 ? [{ ul: notes, fontSize: 8, margin: [0, 6, 0, 0] } satisfies Content] : []),
       { text: 'Before the first arc', bold: true, fontSize: 10, margin: [0, 8, 0, 2] },
@@ -148,6 +159,54 @@ export function cardDocument({
       ],
     }),
   };
+}
+
+/** What the machine's own figures should read, so that a wrong wire or line is seen at the first arc. */
+function showBlock(program: Program, file: MachineResource['file']): Content[] {
+  const show = shouldShow(program, file);
+  if (!show) return [];
+  const preset =
+    show.presetA === null && show.presetV === null
+      ? 'before the arc: as its own chart says'
+      : `before the arc ${[show.presetA === null ? '' : `${show.presetA.toFixed(0)} A`, show.presetV === null ? '' : `${show.presetV.toFixed(1)} V`].filter(Boolean).join(', ')}`;
+  return [
+    {
+      text: [
+        { text: 'It should show ', bold: true },
+        `${preset}; while it burns about ${show.runningA.toFixed(0)} A, ${show.runningV.toFixed(1)} V at the machine (${show.tipV.toFixed(1)} V at the tip, ${file.circuitMOhm} mΩ of leads).`,
+      ],
+      fontSize: 8.5,
+      margin: [0, 6, 0, 0],
+    },
+  ];
+}
+
+/** Every pass with its setting, in the order it is laid. */
+function passBlock({ passTable }: Plan, units: UnitSystem): Content[] {
+  const head = ['Pass', 'Kind', 'Feed', 'Current', 'Travel', 'Metal', 'Gun'].map((text) => ({ text, color: quiet }));
+  return [
+    { text: 'Passes', bold: true, fontSize: 10, margin: [0, 8, 0, 2] },
+    {
+      fontSize: 7.5,
+      layout: 'lightHorizontalLines',
+      table: {
+        headerRows: 1,
+        widths: ['auto', 'auto', 'auto', 'auto', 'auto', 'auto', '*'],
+        body: [
+          head,
+          ...passTable.map((pass) => [
+            String(pass.pass),
+            pass.kind,
+            formatWithUnit(pass.wireFeedMPerMin, 'wireFeed', units),
+            `${pass.meanCurrentA.toFixed(0)} A`,
+            formatWithUnit(pass.travelMmPerMin, 'travel', units),
+            formatWithUnit(pass.areaMm2, 'area', units),
+            pass.gun,
+          ]),
+        ],
+      },
+    },
+  ];
 }
 
 /** The sequence as a picture in this machine's words, with what the hand does. Nothing where it cannot be made. */

@@ -11,7 +11,7 @@ import { asc, eq, inArray, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
 import { prepared } from '../../db/prepared.ts';
 import { createRowCache } from '../../db/row-cache.ts';
-import { machines, people } from '../../db/schema/index.ts';
+import { machines, observations, people } from '../../db/schema/index.ts';
 import { toPage, type PageRequest } from '../../http/paging.ts';
 import { isoTime } from '../../http/timestamp.ts';
 
@@ -100,7 +100,7 @@ function columnsOf(file: MachineFile) {
   return { name: file.name, place: file.place, peakCurrentA: file.limits.peakCurrentA, file };
 }
 
-type Row = Omit<MachineResource, 'file' | 'standing' | 'trouble'> & { readonly standing: unknown };
+type Row = Omit<MachineResource, 'file' | 'standing' | 'trouble' | 'leadMOhm'> & { readonly standing: unknown };
 type ReadFile = Pick<MachineResource, 'file' | 'trouble'>;
 
 /** A described machine has hundreds of checks: its file is read once for each version. */
@@ -118,13 +118,37 @@ async function toResources(db: Executor, rows: readonly Row[]): Promise<MachineR
       .where(inArray(machines.id, ids));
     return new Map(whole.map((row) => [keyOf(row), readFileOf(row.id, row.file)]));
   });
+  const leads = await lastLeads(
+    db,
+    rows.map((row) => row.id),
+  );
   return rows.map((row) => ({
     ...row,
+    leadMOhm: leads.get(row.id) ?? null,
     // Changed between the two questions: read as an outline once, whole at the next look.
     ...(files.get(keyOf(row)) ?? readFileOf(row.id, null)),
     standing: readStanding(row.standing),
     changedAt: isoTime(row.changedAt),
   }));
+}
+
+const leadsOf = prepared('machine_leads', (db) =>
+  db
+    .select({ machineId: observations.machineId, body: observations.body })
+    .from(observations)
+    .where(
+      sql`${observations.kind} = 'lead-reading' and ${observations.machineId} = any(${sql.placeholder('ids')}) and not exists (
+        select 1 from ${observations} as later where later.corrects = ${observations.id})`,
+    )
+    .orderBy(asc(observations.at), asc(observations.row)),
+);
+
+/** Leads as measured last, mΩ by machine; a reading that was corrected or withdrawn does not count. */
+async function lastLeads(db: Executor, ids: readonly string[]): Promise<Map<string, number>> {
+  if (ids.length === 0) return new Map();
+  // The oldest first, so that the newest of a machine is the one that stays.
+  const rows = await leadsOf(db).execute({ ids: [...ids] });
+  return new Map(rows.map(({ machineId, body }) => [machineId ?? '', (body as { mOhm: number }).mOhm]));
 }
 
 /** Rows written by an older version are brought up as they are read. */

@@ -148,7 +148,13 @@ async function marksOf(db: Executor, ids: readonly string[]): Promise<Marks> {
 
 function toColumns(spec: SeamSpec) {
   const { thicknessesMm, ...rest } = spec;
-  return { ...rest, thickness1Mm: thicknessesMm[0], thickness2Mm: thicknessesMm[1] };
+  return {
+    ...rest,
+    preparation: spec.preparation ?? null,
+    arcIntent: spec.arcIntent ?? null,
+    thickness1Mm: thicknessesMm[0],
+    thickness2Mm: thicknessesMm[1],
+  };
 }
 
 function toResource(
@@ -172,6 +178,8 @@ function toResource(
       legMm: seam.legMm,
       lengthMm: seam.lengthMm,
       travelMmPerMin: seam.travelMmPerMin,
+      ...(seam.preparation ? { preparation: seam.preparation } : {}),
+      ...(seam.arcIntent ? { arcIntent: seam.arcIntent } : {}),
     },
     choice: revision?.choice ?? null,
     revision,

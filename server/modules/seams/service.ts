@@ -11,6 +11,7 @@ import {
   type SeamResource,
   type SeamSave,
 } from '@fox-tempo/contract';
+import type { ThicknessRule } from '@fox-tempo/core';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput, orProblem } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';
@@ -18,6 +19,7 @@ import { requireMachine } from '../machines/service.ts';
 import { addObservation } from '../observations/repo.ts';
 import { requirePart } from '../parts/service.ts';
 import type { SignedIn } from '../session/who.ts';
+import { readShop } from '../shop/repo.ts';
 import { changeSeam, findSeam, insertSeam, lockSeam, updateSeam } from './repo.ts';
 import { appendRevision, findRevision } from '../revisions/repo.ts';
 import { contentHash, useFor } from '../revisions/use.ts';
@@ -49,7 +51,8 @@ export async function saveSeam(
   me: Pick<SignedIn, 'id' | 'role'>,
 ): Promise<SeamResource> {
   // Planned outside the transaction: the row is locked only for the writing.
-  const program = programFor(save);
+  const { thicknessRule } = await readShop(db);
+  const program = programFor(save, thicknessRule);
   return db.transaction(async (tx) => {
     const version = await lockSeam(tx, id);
     const stored = await requireSeam(tx, id);
@@ -211,8 +214,8 @@ function refuseLocked({ lock, spec }: SeamResource, me: Pick<SignedIn, 'role'>):
 }
 
 /** The program a save amounts to; an impossible chain is refused with every reason. */
-function programFor({ spec, choice }: SeamSave): ProgramFile {
-  const { program } = orProblem(programOf(spec, choice));
+function programFor({ spec, choice }: SeamSave, thicknessRule: ThicknessRule): ProgramFile {
+  const { program } = orProblem(programOf(spec, choice, { thicknessRule }));
   // Through JSON once, so that it compares equal to what the database hands back.
   return JSON.parse(JSON.stringify({ format: 'fox-tempo/program', version: 2, ...program })) as ProgramFile;
 }

@@ -21,10 +21,10 @@ import {
 import { personOf } from './who.ts';
 
 export async function sessionState(db: Executor, request: Request): Promise<SessionState> {
-  const { name, timeZone, demo } = await readShop(db);
+  const { name, timeZone, thicknessRule, demo } = await readShop(db);
   return {
     me: await personOf(db, request),
-    shop: { name, timeZone, demo },
+    shop: { name, timeZone, demo, thicknessRule },
     needsOwner: !(await hasOwner(db)),
     people: await peopleHere(db),
   };

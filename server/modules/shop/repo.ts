@@ -28,7 +28,7 @@ export async function markDemo(db: Executor, name: string): Promise<void> {
 export async function updateShop(
   db: Executor,
   version: number,
-  change: { readonly name: string; readonly timeZone: string },
+  change: Pick<ShopRow, 'name' | 'timeZone'> & { readonly thicknessRule?: ShopRow['thicknessRule'] | undefined },
 ): Promise<boolean> {
   const rows = await db
     .update(shop)

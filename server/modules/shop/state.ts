@@ -9,12 +9,13 @@ import { readShop } from './repo.ts';
 const lowBytes = 2 * 1024 ** 3;
 
 export async function shopState(db: Executor, keeper: Keeper): Promise<ShopState> {
-  const { version, name, timeZone, demo } = await readShop(db);
+  const { version, name, timeZone, thicknessRule, demo } = await readShop(db);
   const diskFreeBytes = await freeBytes(keeper.folder);
   return {
     version,
     name,
     timeZone,
+    thicknessRule,
     demo,
     diskFreeBytes,
     diskIsLow: diskFreeBytes !== null && diskFreeBytes < lowBytes,

@@ -1,5 +1,5 @@
 /** Storing into a machine's memory: what stands there is kept for ever, and nobody overwrites what they have not seen. */
-import type { SlotEntry, SlotFound, SlotStore } from '@fox-tempo/contract';
+import { asStands, type SlotEntry, type SlotFound, type SlotStore } from '@fox-tempo/contract';
 import { translate } from '@fox-tempo/core';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
@@ -20,7 +20,8 @@ export async function storeInSlot(
 ): Promise<SlotEntry> {
   return db.transaction(async (tx) => {
     await lockMachine(tx, machineId);
-    const { file } = await requireMachine(tx, machineId);
+    const machine = await requireMachine(tx, machineId);
+    const file = asStands(machine);
     requireSlot(file, slot);
     const seam = await requireSeam(tx, seamId);
     if (!seam.revision) {

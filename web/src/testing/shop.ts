@@ -120,7 +120,7 @@ const steel = {
   liner: 'steel',
   tipMm: 1,
   recessMm: 3,
-  flowLPerMin: 16,
+  flowLPerMin: 14,
 } as const;
 
 /** Stands on its line for steel 1.0 in argon with 18 % CO2. */
@@ -244,6 +244,7 @@ export const shopState: ShopState = {
   name: 'Test shop',
   timeZone: 'Europe/Berlin',
   demo: true,
+  thicknessRule: 'leaning' as const,
   diskFreeBytes: 80e9,
   diskIsLow: false,
   backups: [],

@@ -24,7 +24,7 @@ export function showRoutes(routes: RouteObject[], at: string) {
 
 /** Signed in as the lead hand of the small shop, who may do nearly everything. */
 export function signInAs(role: Role, name = 'Ilse Brandokor'): void {
-  const shop = { name: 'Test shop', timeZone: 'Europe/Berlin', demo: true };
+  const shop = { name: 'Test shop', timeZone: 'Europe/Berlin', demo: true, thicknessRule: 'leaning' as const };
   session.getState().take({ me: { id: 'someone', name, role }, shop, needsOwner: false, people: [] });
 }
 

@@ -1,8 +1,21 @@
 /**
- * A map from a pool of workers, coarse to fine: first few places over the whole of it, then twice more, each picture handed out as it
- * grows. A worker that dies is replaced once and its places are asked for again; a second death ends the map with a word.
+ * A map from a pool of workers, coarse to fine: first few places over the whole of it, then those next to a border between zones, at last
+ * single islands for longer. Each picture is handed out as it grows. A worker that dies is replaced once and its places are asked for again; a second death ends the map with a word.
  */
-import { failure, success, type Cell, type MapRequest, type Outcome, type ZoneMap } from '@fox-tempo/core';
+import {
+  failure,
+  filledFrom,
+  islandPass,
+  islandsOf,
+  mapPasses,
+  placesToRun,
+  success,
+  type Cell,
+  type MapPass,
+  type MapRequest,
+  type Outcome,
+  type ZoneMap,
+} from '@fox-tempo/core';
 import type { FromMapWorker, ToMapWorker } from './map-protocol.ts';
 
 export interface MapWorkerLike {
@@ -12,17 +25,10 @@ export interface MapWorkerLike {
   onerror: ((event: ErrorEvent) => void) | null;
 }
 
-/** Places along each side and the measured part of each run, s, from coarse to fine. */
-export const mapPasses = [
-  { count: 8, seconds: 0.08 },
-  { count: 20, seconds: 0.15 },
-  { count: 40, seconds: 0.3 },
-] as const;
-
 export interface MapOptions {
   readonly signal?: AbortSignal;
   readonly onPicture?: (map: ZoneMap, share: number) => void;
-  readonly passes?: readonly { readonly count: number; readonly seconds: number }[];
+  readonly passes?: readonly MapPass[];
 }
 
 export interface MapPool {
@@ -46,6 +52,7 @@ export function createMapPool(makeWorker: () => MapWorkerLike, size: number): Ma
     request: MapRequest,
     count: number,
     cells: (Cell | null)[],
+    wanted: readonly number[],
     signal: AbortSignal | undefined,
     onProgress: (done: number) => void,
   ): Promise<'done' | 'cancelled' | 'died'> {
@@ -66,6 +73,8 @@ export function createMapPool(makeWorker: () => MapWorkerLike, size: number): Ma
         end('cancelled');
       };
       signal?.addEventListener('abort', onAbort);
+      // What is still owed: places already filled from a coarser picture are not.
+      const owed = new Set(wanted);
       const ask = (at: number, places: readonly number[]) => {
         const worker = (workers[at] ??= makeWorker());
         const id = ++lastId;
@@ -77,9 +86,12 @@ export function createMapPool(makeWorker: () => MapWorkerLike, size: number): Ma
             if (running === 0) end('done');
             return;
           }
-          for (const { place, cell } of data.done) cells[place] = cell;
+          for (const { place, cell } of data.done) {
+            cells[place] = cell;
+            owed.delete(place);
+          }
           doneCells += data.done.length;
-          onProgress(doneCells / (count * count));
+          onProgress(doneCells / wanted.length);
         };
         worker.onerror = () => {
           worker.terminate();
@@ -89,12 +101,17 @@ export function createMapPool(makeWorker: () => MapWorkerLike, size: number): Ma
           else
             ask(
               at,
-              places.filter((place) => cells[place] === null),
+              places.filter((place) => owed.has(place)),
             );
         };
         worker.postMessage({ kind: 'cells', id, request, count, places });
       };
-      for (let at = 0; at < size; at++) ask(at, share(count, size, at));
+      // Every so many-th place, so that all workers paint over the whole of the map.
+      for (let at = 0; at < size; at++)
+        ask(
+          at,
+          wanted.filter((_, index) => index % size === at),
+        );
     });
   }
 
@@ -107,23 +124,41 @@ export function createMapPool(makeWorker: () => MapWorkerLike, size: number): Ma
         return success(known);
       }
       let last: ZoneMap | undefined;
-      for (const { count, seconds } of passes) {
-        const cells: (Cell | null)[] = Array.from({ length: count * count }, () => null);
+      /** Runs places on a grid that already holds what is known; the finished picture, or why there is none. */
+      const run = async (
+        how: Omit<MapPass, 'count'>,
+        count: number,
+        cells: (Cell | null)[],
+        places: readonly number[],
+      ): Promise<ZoneMap | 'cancelled' | 'died'> => {
+        const { seconds, settleS, stepS } = how;
         const picture = (): ZoneMap => ({ count, x: wanted.x, y: wanted.y, cells: [...cells] });
-        // A finer picture is shown once it says more than the coarse one.
+        if (places.length === 0) return picture();
+        const shown = last;
         const mine = turn.then(() =>
           signal?.aborted
             ? 'cancelled'
-            : pass({ ...wanted, seconds }, count, cells, signal, (done) => {
-                if (!last) onPicture?.(picture(), done);
-                else onPicture?.(last, done);
-              }),
+            : pass({ ...wanted, seconds, settleS, stepS }, count, cells, places, signal, (done) =>
+                // A finer picture is shown once it says more than the coarse one.
+                onPicture?.(shown ?? picture(), done),
+              ),
         );
         turn = mine;
-        const how = await mine;
-        if (how === 'cancelled' || signal?.aborted) return failure(cancelled);
-        if (how === 'died') return failure(died);
-        last = picture();
+        const ended = await mine;
+        if (signal?.aborted) return 'cancelled';
+        return ended === 'done' ? picture() : ended;
+      };
+      for (const one of passes) {
+        const drawn = await run(one, one.count, filledFrom(last, one.count), placesToRun(last, one.count));
+        if (typeof drawn === 'string') return failure(drawn === 'died' ? died : cancelled);
+        last = drawn;
+        onPicture?.(last, 1);
+      }
+      const islands = last ? islandsOf(last) : [];
+      if (last && islands.length > 0) {
+        const drawn = await run(islandPass, last.count, [...last.cells], islands);
+        if (typeof drawn === 'string') return failure(drawn === 'died' ? died : cancelled);
+        last = drawn;
         onPicture?.(last, 1);
       }
       if (!last) return failure(cancelled);
@@ -145,8 +180,3 @@ const died = {
   message: 'The map’s workers stopped twice.',
   hint: 'Draw it again; new workers are started.',
 };
-
-/** Every `size`-th place, so that all workers paint over the whole of the map. */
-function share(count: number, size: number, at: number): number[] {
-  return Array.from({ length: count * count }, (_, place) => place).filter((place) => place % size === at);
-}

@@ -280,12 +280,26 @@ function rowsOf(
       '1 for drops like clockwork, 0.37 for drops at random: e to the minus spread of their intervals',
       { digits: 2 },
     ),
+    ...(m.regularityIndex > 0
+      ? [
+          row(
+            'regularity',
+            'Spread of shorts',
+            'plain' as const,
+            (x: SimulationMetrics) => x.regularityIndex,
+            'spread over mean of the shorts plus that of the arcs between them; 0.6 to 1.2 in good dip',
+            { digits: 2 },
+          ),
+        ]
+      : []),
     row(
       'spatter',
       'Spatter index',
       'plain',
       (x) => x.spatterIndex,
-      'a hundredth of the sum of (current at rupture / 100 A)² a second; compares settings, weighs nothing',
+      m.lostShare > 0
+        ? `a hundredth of the sum of (current at rupture / 100 A)² a second, and a tenth of the ${(100 * m.lostShare).toFixed(0)} % of wire bent away or burst off`
+        : 'a hundredth of the sum of (current at rupture / 100 A)² a second; compares settings, weighs nothing',
       { digits: 2 },
     ),
     row(

@@ -1,4 +1,5 @@
 /** The sheet being tuned: its draft shared with the seam sheet, the program it makes, and moves that are one step to undo. */
+import { usePlanSite } from '../../lib/plan-site.ts';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import {
   chartLineFor,
@@ -41,7 +42,7 @@ export interface Setting extends Pick<
 }
 
 export function useSetting(loaded: SeamResource, machine: MachineResource | undefined): Setting {
-  const open = useSheet(loaded, machine?.file.circuitMOhm);
+  const open = useSheet(loaded, usePlanSite(machine));
   const { seam, store, sheet, plan, program, issues, edited, canUndo, canRedo, saving, settle, undo, redo, save } =
     open;
   // One object until something of it changes, so that panels which show nothing new are not drawn again.

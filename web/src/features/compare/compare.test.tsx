@@ -25,7 +25,7 @@ describe('two machines side by side', () => {
   it('says one quantity in both tongues, with which of them has no dial for it', async () => {
     await open();
     const feed = lines().getByRole('row', { name: /^wire feed/ });
-    expect(feed.textContent).toMatch(/Wire feed.*7\.8.*Speed.*7\.8/);
+    expect(feed.textContent).toMatch(/Wire feed.*5\.6.*Speed.*5\.6/);
     expect(lines().getAllByText(/only one of them has it/).length).toBeGreaterThan(0);
     expect(lines().getAllByText(/same physics, other numbers/).length).toBeGreaterThan(0);
   });

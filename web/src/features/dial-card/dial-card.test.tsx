@@ -17,7 +17,8 @@ describe('the dial card', () => {
   it('says the setting in the machine’s own dials, marks what changes and what a step misses', () => {
     // A gas whose line nobody taught: the machine's neutral is the model's line.
     const elsewhere = { ...program(), gas: 'M20-ArC-8', trimMm: -0.55 };
-    show(<DialCard machines={[rowan]} program={elsewhere} />);
+    const usualLeads = { ...rowan, file: { ...rowan.file, circuitMOhm: 15 } };
+    show(<DialCard machines={[usualLeads]} program={elsewhere} />);
     expect(within(line('Arc index')).getByText('45')).toBeTruthy();
     // 4.58 steps below 50 is not to be had: 0.05 mm short of the wish.
     expect(within(line('Arc index')).getByText('misses by −0.05 mm of arc')).toBeTruthy();
@@ -25,6 +26,20 @@ describe('the dial card', () => {
     expect(within(line('Line')).getByText('set, was 12')).toBeTruthy();
     expect(within(line('Firmness')).queryByText(/^set/)).toBeNull();
     expect(screen.getByText(/lines? change/)).toBeTruthy();
+  });
+
+  it('makes up for leads as they were measured last, and folds lines that stand as they are', () => {
+    const elsewhere = { ...program(), gas: 'M20-ArC-8', trimMm: -0.55 };
+    show(<DialCard machines={[{ ...rowan, leadMOhm: 23 }]} program={elsewhere} />);
+    // 8 mΩ over what it takes for granted, at some 130 A over 0.636 V/mm: about 1.6 mm, 13 steps and more.
+    expect(Number(line('Arc index').querySelector('dd')?.textContent)).toBeGreaterThan(55);
+    expect(screen.getByText(/lines? stands? as needed:/).closest('details')?.open).toBe(false);
+  });
+
+  it('says that every line has to be set where nobody entered how the machine stands', () => {
+    show(<DialCard machines={[{ ...rowan, standing: null }]} program={program()} />);
+    expect(screen.getByText(/nobody entered how it stands/)).toBeTruthy();
+    expect(screen.queryByText('stands as needed')).toBeNull();
   });
 
   it('puts a wrong wire or gas before everything else', () => {

@@ -1,5 +1,5 @@
 /** A program said in one machine's own dials: what to set, what changes, how far the dial's steps miss, what this machine cannot be told. */
-import { Box, Heading } from '@chakra-ui/react';
+import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import {
   displayed,
@@ -9,6 +9,7 @@ import {
   gunWords,
   quantityFacts,
   sameWire,
+  shouldShow,
   translate,
   wireSizeLabel,
   type DialQuantity,
@@ -17,6 +18,7 @@ import {
   type Translation,
   type UnitSystem,
 } from '@fox-tempo/core';
+import { standingMachine } from '../../lib/as-stands.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -58,9 +60,11 @@ export function DialCard({ machines: all, program, print }: DialCardProps) {
           ? 'outlined only'
           : !program
             ? 'nothing to set yet'
-            : changes === 0
-              ? 'stands as needed'
-              : `${changes} ${changes === 1 ? 'line changes' : 'lines change'} from how it stands`}
+            : machine.standing === null
+              ? 'nobody entered how it stands: set every line'
+              : changes === 0
+                ? 'stands as needed'
+                : `${changes} ${changes === 1 ? 'line changes' : 'lines change'} from how it stands`}
       </Box>
       {machines.length > 1 && (
         <Box mb="3">
@@ -83,6 +87,7 @@ export function DialCard({ machines: all, program, print }: DialCardProps) {
       )}
       {program && !isOutline && <Loaded machine={machine} program={program} />}
       {translation && <Lines translation={translation} machine={machine} />}
+      {program && !isOutline && <ShouldShowPart program={program} machine={machine} />}
       {program && <ByHand program={program} units={units} />}
       {translation && <CardNotes translation={translation} machineName={machine.file.name} />}
       {print && !isOutline && <PrintCard seamId={print.seamId} machineId={machine.id} isSaved={print.isSaved} />}
@@ -102,17 +107,23 @@ export function chosenMachine(
   machineId: string | null,
 ): MachineResource | undefined {
   const inUse = machines.filter((one) => !one.retired);
-  return inUse.find((one) => one.id === machineId) ?? inUse.find((one) => one.file.dials.length > 0) ?? inUse[0];
+  const found = inUse.find((one) => one.id === machineId) ?? inUse.find((one) => one.file.dials.length > 0) ?? inUse[0];
+  return found && standingMachine(found);
 }
 
-/** What a hand moves while welding first; what stays as set once behind it. */
+/** What a hand moves while welding first; what stays as set once behind it; lines that stand as they are folded away. */
 function Lines({ translation, machine }: { readonly translation: Translation; readonly machine: MachineResource }) {
+  // On a machine whose dials nobody entered, every line has to be set.
+  const isKnown = machine.standing !== null;
+  const stands = (dial: DialSetting) => isKnown && !changesLine(dial, machine);
+  const toSet = translation.dials.filter((dial) => !stands(dial));
+  const standing = translation.dials.filter(stands);
   const groups = [
-    { title: 'First', dials: translation.dials.filter((dial) => dial.quantity === 'chart-line') },
-    { title: 'Free to move', dials: translation.dials.filter((dial) => dial.hand === 'free') },
+    { title: 'First', dials: toSet.filter((dial) => dial.quantity === 'chart-line') },
+    { title: 'Free to move', dials: toSet.filter((dial) => dial.hand === 'free') },
     {
       title: 'Set once',
-      dials: translation.dials.filter((dial) => dial.hand === 'fixed' && dial.quantity !== 'chart-line'),
+      dials: toSet.filter((dial) => dial.hand === 'fixed' && dial.quantity !== 'chart-line'),
     },
   ].filter((group) => group.dials.length > 0);
   return (
@@ -124,22 +135,30 @@ function Lines({ translation, machine }: { readonly translation: Translation; re
               {title}
             </Heading>
           )}
-          <Box as="dl">
-            {dials.map((dial) => (
-              <DialLine
-                key={dial.dialId}
-                label={dial.label}
-                where={[dial.where, dial.level, dial.sense].filter(Boolean).join('; ')}
-                display={dial.display}
-                unit={dial.unit}
-                changed={changesLine(dial, machine)}
-                was={wasWords(dial, machine)}
-                note={missText(dial)}
-              />
-            ))}
-          </Box>
+          <LineList dials={dials} machine={machine} />
         </Box>
       ))}
+      {standing.length > 0 && (
+        <chakra.details mb="2" css={{ '&[open] > summary > [aria-hidden]': { transform: 'rotate(90deg)' } }}>
+          <chakra.summary
+            cursor="pointer"
+            minHeight="44px"
+            display="flex"
+            alignItems="center"
+            color="quiet"
+            fontSize="13px"
+          >
+            <Box as="span" aria-hidden="true" mr="1.5">
+              ▸
+            </Box>
+            <span>
+              {standing.length === 1 ? '1 line stands' : `${standing.length} lines stand`} as needed:{' '}
+              {standing.map((dial) => `${dial.label} ${dial.display}`).join(', ')}
+            </span>
+          </chakra.summary>
+          <LineList dials={standing} machine={machine} />
+        </chakra.details>
+      )}
       {translation.displays.length > 0 && (
         <Box textStyle="label" color="quiet" mt="1">
           It should then show{' '}
@@ -150,6 +169,42 @@ function Lines({ translation, machine }: { readonly translation: Translation; re
         </Box>
       )}
     </>
+  );
+}
+
+/** What the machine's own figures should read, so that a wrong wire or line is seen at the first arc. */
+function ShouldShowPart({ program, machine }: { readonly program: Program; readonly machine: MachineResource }) {
+  const show = shouldShow(program, machine.file);
+  if (!show) return null;
+  const preset = [
+    show.presetA === null ? '' : `${show.presetA.toFixed(0)} A`,
+    show.presetV === null ? '' : `${show.presetV.toFixed(1)} V`,
+  ].filter((one) => one !== '');
+  return (
+    <Box textStyle="label" color="quiet" mt="1">
+      {preset.length > 0 && <>Before the arc it shows about {preset.join(', ')} by its chart. </>}
+      While it burns about {show.runningA.toFixed(0)} A and {show.runningV.toFixed(1)} V at the machine,{' '}
+      {show.tipV.toFixed(1)} V of it at the tip; {machine.file.circuitMOhm} mΩ of leads take the rest.
+    </Box>
+  );
+}
+
+function LineList({ dials, machine }: { readonly dials: readonly DialSetting[]; readonly machine: MachineResource }) {
+  return (
+    <Box as="dl">
+      {dials.map((dial) => (
+        <DialLine
+          key={dial.dialId}
+          label={dial.label}
+          where={[dial.where, dial.level, dial.sense].filter(Boolean).join('; ')}
+          display={dial.display}
+          unit={dial.unit}
+          changed={changesLine(dial, machine)}
+          was={wasWords(dial, machine)}
+          note={missText(dial)}
+        />
+      ))}
+    </Box>
   );
 }
 

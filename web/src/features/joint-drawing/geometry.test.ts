@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { joints, planSeam, positions } from '@fox-tempo/core';
-import { jointGeometry, type JointNumbers, type Point } from './geometry.ts';
+import { jointGeometry, type JointNumbers } from './geometry.ts';
+import type { Point } from './shapes.ts';
 
 const numbers = (change: Partial<JointNumbers>): JointNumbers => ({
   joint: 'tee',

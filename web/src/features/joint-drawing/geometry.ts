@@ -2,30 +2,9 @@
  * A joint in cross-section from its numbers, in mm, ready to be drawn to scale: plates, bead, where the wire points, dimensions.
  * x to the right, y up, the root of the bead near the origin; turned afterwards into the welding position.
  */
-import type { Joint, Position } from '@fox-tempo/core';
-
-export type Point = readonly [xMm: number, yMm: number];
-
-export interface Plate {
-  readonly outline: readonly Point[];
-  readonly label: Point;
-  readonly thicknessMm: number;
-}
-
-export interface JointGeometry {
-  readonly plates: readonly [Plate, Plate];
-  /** Bead outline: its foot points, and the control point of the curve over its face. */
-  readonly bead: { readonly from: Point; readonly root: Point; readonly to: Point; readonly crown: Point };
-  /** Where the wire points, and the unit vector from there back along the gun. */
-  readonly aim: Point;
-  readonly gun: Point;
-  /** Ends of the leg along the second plate, for its dimension line; absent where the joint has none. */
-  readonly leg?: readonly [Point, Point];
-  /** Ends of the gap, when there is one. */
-  readonly gap?: readonly [Point, Point];
-  /** Half the width of what should be seen, mm. */
-  readonly reachMm: number;
-}
+import { grooveOf, isGroove, type Joint, type PassPlace, type Position, type Preparation } from '@fox-tempo/core';
+import { grooveGeometry } from './groove.ts';
+import type { JointGeometry, Plate, Point } from './shapes.ts';
 
 export interface JointNumbers {
   readonly joint: Joint;
@@ -36,11 +15,18 @@ export interface JointNumbers {
   readonly legMm: number | null;
   /** Area of the bead, mm². */
   readonly areaMm2: number;
+  readonly preparation?: Preparation | null | undefined;
+  /** Where each pass lies in a groove, in the order they are laid. */
+  readonly places?: readonly (PassPlace | null)[] | undefined;
 }
 
 /** The joint as it lies for welding. */
 export function jointGeometry(numbers: JointNumbers): JointGeometry {
-  const drawn = flat(numbers);
+  const { preparation, thicknessesMm, gapMm, places = [] } = numbers;
+  const drawn =
+    numbers.joint === 'butt' && preparation && isGroove(preparation)
+      ? grooveGeometry(grooveOf(preparation, Math.min(...thicknessesMm), gapMm), thicknessesMm, places)
+      : flat(numbers);
   return turn(drawn, turnFor(numbers));
 }
 
@@ -319,6 +305,11 @@ function turn(geometry: JointGeometry, degrees: number): JointGeometry {
     bead: { from: at(from), root: at(root), to: at(to), crown: at(crown) },
     aim: at(geometry.aim),
     gun: at(geometry.gun),
+    ...(geometry.passes
+      ? {
+          passes: geometry.passes.map((one) => ({ ...one, outline: one.outline.map(at), label: at(one.label) })),
+        }
+      : {}),
     ...(geometry.leg ? { leg: pair(geometry.leg) } : {}),
     ...(geometry.gap ? { gap: pair(geometry.gap) } : {}),
     reachMm: geometry.reachMm,

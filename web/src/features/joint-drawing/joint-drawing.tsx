@@ -3,7 +3,8 @@ import { chakra } from '@chakra-ui/react';
 import { formatWithUnit, jointRule, positionName } from '@fox-tempo/core';
 import { useSettings } from '../../lib/settings.ts';
 import { cssColour } from '../../ui/theme/colours.ts';
-import { jointGeometry, type JointNumbers, type Point } from './geometry.ts';
+import { jointGeometry, type JointNumbers } from './geometry.ts';
+import type { Point } from './shapes.ts';
 
 export interface JointDrawingProps extends JointNumbers {
   /** Gun: stick-out, arc and wire, mm; null while there is no setting. */
@@ -23,9 +24,15 @@ export function JointDrawing({ gun, width = 560, height = 230, small = false, ..
   const units = useSettings((state) => state.units);
   const joint = jointGeometry(numbers);
   // The window holds the joint and, where there is one, the gun down to a little above its tip.
-  const spanMm = Math.max(joint.reachMm * 1.5, gun ? gun.ctwdMm * 0.95 + joint.reachMm * 0.55 : 0);
+  const isGroove = joint.passes !== undefined;
+  const thickMm = Math.max(...numbers.thicknessesMm);
+  const spanMm = isGroove
+    ? thickMm * 1.25 + (gun ? gun.ctwdMm * 0.55 : 4)
+    : Math.max(joint.reachMm * 1.5, gun ? gun.ctwdMm * 0.95 + joint.reachMm * 0.55 : 0);
   const scale = height / spanMm;
-  const centre: Point = gun ? [joint.gun[0] * spanMm * 0.2, joint.gun[1] * spanMm * 0.2] : [0, 0];
+  // A groove is looked at whole, from under its root to the gun; other joints lie in the middle.
+  const shift = isGroove ? spanMm / 2 - thickMm * 1.12 : gun ? spanMm * 0.2 : 0;
+  const centre: Point = [joint.gun[0] * shift, joint.gun[1] * shift];
   const x = (mm: number) => width / 2 + (mm - centre[0]) * scale;
   const y = (mm: number) => height / 2 - (mm - centre[1]) * scale;
   const at = ([px, py]: Point) => `${x(px).toFixed(1)} ${y(py).toFixed(1)}`;
@@ -37,6 +44,7 @@ export function JointDrawing({ gun, width = 560, height = 230, small = false, ..
   const words =
     `${jointRule(numbers.joint).name} joint in ${positionName(numbers.position, numbers.joint)}, ${name(first)} and ${name(second)}` +
     `${numbers.gapMm > 0 ? `, gap ${name(numbers.gapMm)}` : ''}${numbers.legMm === null ? '' : `, leg ${name(numbers.legMm)}`}` +
+    (joint.passes ? `, ${joint.passes.length} passes` : '') +
     `${gun ? `, stick-out ${name(gun.ctwdMm)} with an arc of ${name(gun.arcLengthMm)}` : ''}. Drawn to scale.`;
 
   return (
@@ -59,14 +67,42 @@ export function JointDrawing({ gun, width = 560, height = 230, small = false, ..
             strokeWidth={small ? 1 : 1.5}
           />
         ))}
-        <path
-          d={`M${at(root)}L${at(from)}Q${at(crown)} ${at(to)}Z`}
-          fill={cssColour('accent')}
-          fillOpacity={0.32}
-          stroke={cssColour('accent')}
-          strokeWidth={small ? 1 : 1.5}
-        />
+        {joint.passes ? (
+          joint.passes.map((pass) => (
+            <path
+              key={pass.pass}
+              d={path(pass.outline)}
+              fill={cssColour('accent')}
+              fillOpacity={pass.pass % 2 === 0 ? 0.2 : 0.4}
+              stroke={cssColour('accent')}
+              strokeWidth={small ? 0.75 : 1.25}
+            />
+          ))
+        ) : (
+          <path
+            d={`M${at(root)}L${at(from)}Q${at(crown)} ${at(to)}Z`}
+            fill={cssColour('accent')}
+            fillOpacity={0.32}
+            stroke={cssColour('accent')}
+            strokeWidth={small ? 1 : 1.5}
+          />
+        )}
       </g>
+      {!small &&
+        joint.passes?.map((pass) => (
+          <text
+            key={pass.pass}
+            x={x(pass.label[0])}
+            y={y(pass.label[1]) + 0.5}
+            textAnchor="middle"
+            dominantBaseline="central"
+            fontSize={Math.min(Math.max(pass.heightMm * scale * 0.82, 8), 13)}
+            fontWeight={700}
+            fill={cssColour('ink')}
+          >
+            {pass.pass}
+          </text>
+        ))}
       {gun && <Gun {...gun} aim={joint.aim} gun={joint.gun} at={at} scale={scale} />}
       {!small && (
         <>

@@ -1,4 +1,5 @@
 /** The score of a seam: the whole weld on one time axis and in millimetres, its phases in numbers, played by the trigger, said on machines. */
+import { usePlanSite } from '../../lib/plan-site.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { sequenceOnMachine, startLag, translate, wireWords, type Phase, type TriggerSequence } from '@fox-tempo/core';
@@ -71,7 +72,7 @@ function LoadedScore({
 }) {
   const machineId = useSettings((state) => state.machineId);
   const machine = chosenMachine(machines, machineId);
-  const open = useSheet(loaded, machine?.file.circuitMOhm);
+  const open = useSheet(loaded, usePlanSite(machine));
   const score = useScore(open, machine);
   const { seam, edited, saving } = open;
   const { whole, issues } = score;

@@ -18,6 +18,7 @@ const rows: readonly Row[] = [
   { key: 'wireFeedMPerMin', label: 'Wire feed', of: 'wireFeed' },
   { key: 'meanCurrentA', label: 'Mean current', of: 'current' },
   { key: 'voltageV', label: 'Voltage at the tip', of: 'voltage' },
+  { key: 'machineVoltageV', label: 'At the machine', of: 'voltage' },
   { key: 'arcLengthMm', label: 'Arc length', of: 'shortLength' },
   { key: 'travelMmPerMin', label: 'Travel', of: 'travel' },
   { key: 'heatInputKjPerMm', label: 'Heat input', of: 'heatInput' },
@@ -30,12 +31,15 @@ const rows: readonly Row[] = [
   { key: 'arcSeconds', label: 'Arc time', of: 'seconds' },
   { key: 'wireGrams', label: 'Wire for it', of: 'mass' },
   { key: 'gasLitres', label: 'Gas for it', of: 'volume' },
-  { key: 'areaMm2', label: 'Metal to lay', of: 'area' },
+  { key: 'areaMm2', label: 'Metal a pass', of: 'area' },
+  { key: 'totalAreaMm2', label: 'Metal in all', of: 'area' },
+  { key: 'weaveMm', label: 'Weave', of: 'shortLength' },
+  { key: 'slagSeconds', label: 'Slag to chip', of: 'seconds' },
 ];
 
 export function Figures({ plan }: { readonly plan: Plan }) {
   const [open, setOpen] = useState<ReadonlySet<string>>(new Set());
-  const shown = rows.filter((row) => typeof plan[row.key] === 'number');
+  const shown = rows.filter((row) => typeof plan[row.key] === 'number' && !isIdle(plan, row.key));
   const allOpen = open.size === shown.length;
   const toggle = (key: string) =>
     setOpen((current) => {
@@ -70,6 +74,12 @@ export function Figures({ plan }: { readonly plan: Plan }) {
       </Box>
     </Panel>
   );
+}
+
+/** Figures that say nothing here: a straight hand, a wire without slag, the sum of a single pass. */
+function isIdle(plan: Plan, key: keyof PlanFigures): boolean {
+  if (key === 'totalAreaMm2') return plan.passes === 1;
+  return (key === 'weaveMm' || key === 'slagSeconds') && plan[key] === 0;
 }
 
 function FigureCell({ row, plan, open, onToggle }: { row: Row; plan: Plan; open: boolean; onToggle: () => void }) {

@@ -1,20 +1,21 @@
 /** What is asked about the seam, in the order a welder thinks: metal, joint, size, then wire, gas and how the arc should stand. */
 import { Box } from '@chakra-ui/react';
 import {
-  commonGasCodes,
+  arcIntents,
+  backings,
   fillers,
   formatForInput,
   formatQuantity,
   formatWithUnit,
-  gasOf,
   jointRule,
   jointRules,
   materialOf,
   materials,
-  positionName,
-  positionRules,
+  preparationKinds,
   quantity,
+  usualRootFaceMm,
   wireSizes,
+  type ArcIntent,
   type FillerCode,
   type Plan,
   type Position,
@@ -27,14 +28,8 @@ import { QuantityField } from '../../ui/quantity-field.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import type { DraftStore } from './draft-store.ts';
 import { numberFields, type NumberFieldName, type Sheet } from './sheet-fields.ts';
-import { followMetal } from './wire-defaults.ts';
-
-const modes = [
-  { value: 'pulse', label: 'Pulse' },
-  { value: 'double-pulse', label: 'Double pulse' },
-  { value: 'dip', label: 'Dip' },
-  { value: 'spray', label: 'Spray' },
-] as const;
+import { gasChoices, modeChoices, positionChoices, wireHint } from './offers.ts';
+import { followMetal, withFiller } from './wire-defaults.ts';
 
 export interface InputsProps {
   readonly store: DraftStore;
@@ -63,14 +58,30 @@ export function Inputs({ store, plan }: InputsProps) {
       'material',
     );
   const setJoint = (joint: Sheet['spec']['joint']) =>
-    // A leg belongs to fillets; leaving it on another joint would be refused.
-    onSpec({ joint, ...(jointRule(joint).isFillet ? {} : { legMm: null }) }, 'joint');
+    // A leg belongs to fillets, prepared edges to butts; left on another joint they would be refused.
+    onSpec(
+      {
+        joint,
+        ...(jointRule(joint).isFillet ? {} : { legMm: null }),
+        ...(joint === 'butt' ? {} : { preparation: undefined }),
+      },
+      'joint',
+    );
+
+  const setArc = (meant: 'by-joint' | 'on-line' | ArcIntent) =>
+    edit((sheet) => {
+      const isHabit = meant === 'by-joint' || meant === 'on-line';
+      return {
+        spec: { ...sheet.spec, arcIntent: isHabit ? undefined : meant },
+        choice: { ...sheet.choice, arcHabit: meant === 'on-line' ? 'on-line' : 'by-joint' },
+      };
+    }, 'habit');
 
   const sizes = wireSizes.map(({ diameterMm, label }) => ({
     value: String(diameterMm),
     label: label.endsWith('mm') ? label : `${label} (${diameterMm.toFixed(2)} mm)`,
   }));
-  const gases = commonGasCodes.map((code) => ({ value: code, label: gasOf(code).name }));
+  const gases = gasChoices(spec, choice);
 
   return (
     <>
@@ -104,13 +115,11 @@ export function Inputs({ store, plan }: InputsProps) {
             <ChoiceField
               label="Position"
               value={spec.position}
-              choices={positionRules.map(({ position }) => ({
-                value: position,
-                label: positionName(position, spec.joint),
-              }))}
+              choices={positionChoices(spec, choice)}
               onChange={(position: Position) => onSpec({ position }, 'position')}
             />
           </Wide>
+          {spec.joint === 'butt' && <Edges store={store} />}
           {isFillet ? <NumberInput store={store} name="leg" placeholder={proposed(plan?.legMm, 'leg')} /> : <NoLeg />}
           <NumberInput store={store} name="length" />
           <NumberInput store={store} name="travel" placeholder={proposed(plan?.travelMmPerMin, 'travel')} />
@@ -122,7 +131,7 @@ export function Inputs({ store, plan }: InputsProps) {
             <ChoiceField
               label="Transfer"
               value={choice.mode}
-              choices={modes}
+              choices={modeChoices(spec, choice)}
               onChange={(mode) => onChoice({ mode, wireFeedMPerMin: null }, 'mode')}
             />
           </Wide>
@@ -135,8 +144,8 @@ export function Inputs({ store, plan }: InputsProps) {
                 label: material.families.includes(family) ? name : `${name}: not on ${material.name.toLowerCase()}`,
                 disabled: !material.families.includes(family),
               }))}
-              onChange={(filler: FillerCode) => onChoice({ filler }, 'filler')}
-              hint={fillers.find(({ code }) => code === choice.filler)?.classes}
+              onChange={(filler: FillerCode) => onChoice(withFiller(choice, filler), 'filler')}
+              hint={wireHint(choice.filler)}
             />
           </Wide>
           <ChoiceField
@@ -158,17 +167,54 @@ export function Inputs({ store, plan }: InputsProps) {
           <Wide>
             <ChoiceField
               label="Arc length"
-              value={choice.arcHabit}
+              value={choice.arcHabit === 'on-line' ? 'on-line' : (spec.arcIntent ?? 'by-joint')}
               choices={[
                 { value: 'by-joint', label: 'By the joint' },
+                ...arcIntents.map(({ intent, name }) => ({ value: intent, label: name })),
                 { value: 'on-line', label: 'At the wire’s line, moved by ear' },
               ]}
-              onChange={(arcHabit) => onChoice({ arcHabit }, 'habit')}
+              onChange={setArc}
               hint={habitHint(choice.arcHabit, plan, units)}
             />
           </Wide>
         </Box>
       </Panel>
+    </>
+  );
+}
+
+/** Edges of a butt: how they are cut, and what lies under them. */
+function Edges({ store }: { readonly store: DraftStore }) {
+  const { preparation, gapMm } = useStore(store, (state) => state.sheet.spec);
+  const edit = store.getState().edit;
+  const kind = preparation?.kind ?? 'square';
+  const isPrepared = kind !== 'square';
+  const set = (next: Sheet['spec']['preparation'], field: string) =>
+    edit((sheet) => ({ ...sheet, spec: { ...sheet.spec, preparation: next } }), field);
+  const usualAngle = preparationKinds.find((one) => one.kind === kind)?.angleDeg ?? 60;
+  return (
+    <>
+      <ChoiceField
+        label="Edges"
+        value={kind}
+        choices={preparationKinds.map((one) => ({ value: one.kind, label: one.name }))}
+        onChange={(next) =>
+          set(next === 'square' ? undefined : { kind: next, backing: preparation?.backing }, 'preparation')
+        }
+        hint={isPrepared && gapMm === 0 ? 'a root gap of 2 mm is usual' : undefined}
+      />
+      {isPrepared && preparation ? (
+        <>
+          <ChoiceField
+            label="Backing"
+            value={preparation.backing ?? 'none'}
+            choices={backings.map(({ backing, name }) => ({ value: backing, label: name }))}
+            onChange={(backing) => set({ ...preparation, backing }, 'backing')}
+          />
+          <NumberInput store={store} name="angle" placeholder={`usual: ${usualAngle}`} />
+          <NumberInput store={store} name="rootFace" placeholder={`usual: ${usualRootFaceMm}`} />
+        </>
+      ) : null}
     </>
   );
 }

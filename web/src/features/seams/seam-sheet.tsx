@@ -7,6 +7,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { useLoaderData, useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { api } from '../../lib/api.ts';
+import { usePlanSite } from '../../lib/plan-site.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -20,7 +21,9 @@ import { Waveform } from '../waveform/index.tsx';
 import { Conflict } from './conflict.tsx';
 import { createDraftStore, isEdited, type DraftStore } from './draft-store.ts';
 import { Figures } from './figures.tsx';
+import { GaveWayPart } from './gave-way.tsx';
 import { Inputs } from './inputs.tsx';
+import { Passes } from './passes.tsx';
 import { ProgramFilePart } from './program-file.tsx';
 import { Revisions } from './revisions.tsx';
 import { StandingOfSetting } from './standing-of-setting.tsx';
@@ -56,10 +59,11 @@ function LoadedSheet({
   const [store] = useState(() => createDraftStore(loaded.id, { version: loaded.version, sheet: sheetOf(loaded) }));
   const draft = useStore(store);
   const machineId = useSettings((state) => state.machineId);
-  const circuitMOhm = chosenMachine(machines, machineId)?.file.circuitMOhm;
-  const outcome = useMemo(() => planOf(draft.sheet, circuitMOhm), [draft.sheet, circuitMOhm]);
+  const site = usePlanSite(chosenMachine(machines, machineId));
+  const { circuitMOhm } = site;
+  const outcome = useMemo(() => planOf(draft.sheet, site), [draft.sheet, site]);
   const plan = outcome.ok ? outcome.value : null;
-  const setting = useMemo(() => settingOf(draft.sheet, circuitMOhm), [draft.sheet, circuitMOhm]);
+  const setting = useMemo(() => settingOf(draft.sheet, site), [draft.sheet, site]);
   const program = setting.ok ? setting.value.program : null;
 
   const onStored = useCallback((stored: SeamResource) => setSeam(stored), []);
@@ -140,6 +144,8 @@ function LoadedSheet({
               gapMm={spec.gapMm}
               legMm={jointRule(spec.joint).isFillet ? (plan?.legMm ?? spec.legMm ?? 3) : null}
               areaMm2={plan?.areaMm2 ?? 6}
+              preparation={spec.preparation}
+              places={plan?.passTable.map((pass) => pass.place)}
               gun={
                 plan && {
                   ctwdMm: plan.ctwdMm,
@@ -150,6 +156,7 @@ function LoadedSheet({
               }
             />
           </Panel>
+          {plan && <GaveWayPart plan={plan} store={store} />}
           {outcome.ok ? <Cautions plan={outcome.value} /> : <Refusals issues={outcome.issues} store={store} />}
           {choice.tune !== null && (
             <Notice level="note" word="Tuned at the arc bench.">
@@ -167,6 +174,7 @@ function LoadedSheet({
           )}
           {plan && !setting.ok && <Refusals issues={setting.issues} store={store} />}
           {plan && <Figures plan={plan} />}
+          {plan && <Passes plan={plan} />}
           {plan?.pulse && (
             <Panel
               title="Fast pulse"
@@ -239,6 +247,25 @@ function Refusals({ issues, store }: { readonly issues: readonly Issue[]; readon
       return {
         label: `Change to ${gasOf(gas).name}`,
         apply: () => edit((now) => ({ ...now, choice: { ...now.choice, gas } }), 'remedy'),
+      };
+    }
+    if (issue.path === 'seam.preparation') {
+      return {
+        label: 'Cut a V of 60°, gap 2 mm',
+        apply: () =>
+          edit(
+            (now) => ({
+              ...now,
+              spec: { ...now.spec, gapMm: Math.max(now.spec.gapMm, 2), preparation: { kind: 'v' } },
+            }),
+            'remedy',
+          ),
+      };
+    }
+    if (issue.code === 'cored-wire-only-cored') {
+      return {
+        label: 'Run it in the cored mode',
+        apply: () => edit((now) => ({ ...now, choice: { ...now.choice, mode: 'cored' } }), 'remedy'),
       };
     }
     if (issue.path === 'filler') {

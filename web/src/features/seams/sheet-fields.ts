@@ -17,7 +17,8 @@ export interface Sheet {
   readonly choice: ProgramChoice;
 }
 
-export type NumberFieldName = 'thickness1' | 'thickness2' | 'gap' | 'leg' | 'length' | 'travel' | 'feed';
+export type NumberFieldName =
+  'thickness1' | 'thickness2' | 'gap' | 'angle' | 'rootFace' | 'leg' | 'length' | 'travel' | 'feed';
 
 interface NumberField {
   readonly label: string;
@@ -32,6 +33,12 @@ interface NumberField {
 
 function onSpec(sheet: Sheet, change: Partial<SeamSpec>): Sheet {
   return { ...sheet, spec: { ...sheet.spec, ...change } };
+}
+
+/** Angle and root face belong to a preparation that is there. */
+function onPreparation(sheet: Sheet, change: Partial<NonNullable<SeamSpec['preparation']>>): Sheet {
+  const { preparation } = sheet.spec;
+  return preparation ? onSpec(sheet, { preparation: { ...preparation, ...change } }) : sheet;
 }
 
 export const numberFields: Record<NumberFieldName, NumberField> = {
@@ -61,6 +68,24 @@ export const numberFields: Record<NumberFieldName, NumberField> = {
     optional: false,
     read: ({ spec }) => spec.gapMm,
     write: (sheet, value) => onSpec(sheet, { gapMm: value ?? 0 }),
+  },
+  angle: {
+    label: 'Groove angle',
+    quantity: 'angle',
+    range: 'angleDeg',
+    step: 5,
+    optional: true,
+    read: ({ spec }) => spec.preparation?.angleDeg ?? null,
+    write: (sheet, value) => onPreparation(sheet, { angleDeg: value ?? undefined }),
+  },
+  rootFace: {
+    label: 'Root face',
+    quantity: 'shortLength',
+    range: 'rootFaceMm',
+    step: 0.1,
+    optional: true,
+    read: ({ spec }) => spec.preparation?.rootFaceMm ?? null,
+    write: (sheet, value) => onPreparation(sheet, { rootFaceMm: value ?? undefined }),
   },
   leg: {
     label: 'Leg asked',

@@ -1,5 +1,5 @@
 /** From the stored seam to the sheet that is edited, and from the sheet to its plan. */
-import { planRequest, programOf, type SeamResource, type SeamSpec } from '@fox-tempo/contract';
+import { planRequest, programOf, type PlanSite, type SeamResource, type SeamSpec } from '@fox-tempo/contract';
 import { planSeam, type Outcome, type Plan } from '@fox-tempo/core';
 import type { Sheet } from './sheet-fields.ts';
 import { usualWire } from './wire-defaults.ts';
@@ -21,10 +21,10 @@ function firstChoice(spec: SeamSpec): Sheet['choice'] {
 }
 
 /** Plan and program of a sheet, with what was tuned at the bench. */
-export function settingOf({ spec, choice }: Sheet, circuitMOhm?: number) {
-  return programOf(spec, choice, circuitMOhm);
+export function settingOf({ spec, choice }: Sheet, site?: PlanSite) {
+  return programOf(spec, choice, site);
 }
 
-export function planOf({ spec, choice }: Sheet, circuitMOhm?: number): Outcome<Plan> {
-  return planSeam(planRequest(spec, choice, circuitMOhm));
+export function planOf({ spec, choice }: Sheet, site?: PlanSite): Outcome<Plan> {
+  return planSeam(planRequest(spec, choice, site));
 }

@@ -1,5 +1,5 @@
 /** A seam's sheet as every view of it edits it: the shared draft, the setting it makes, saving, and the keys for undo and save. */
-import type { SeamResource } from '@fox-tempo/contract';
+import type { PlanSite, SeamResource } from '@fox-tempo/contract';
 import type { Issue, Plan, Program } from '@fox-tempo/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
@@ -27,12 +27,12 @@ export interface OpenSheet {
   save: () => Promise<void>;
 }
 
-export function useSheet(loaded: SeamResource, circuitMOhm: number | undefined): OpenSheet {
+export function useSheet(loaded: SeamResource, site: PlanSite): OpenSheet {
   const [seam, setSeam] = useState(loaded);
   const [store] = useState(() => createDraftStore(loaded.id, { version: loaded.version, sheet: sheetOf(loaded) }));
   const draft = useStore(store);
   const { sheet, past, future, undo, redo, settle } = draft;
-  const outcome = useMemo(() => settingOf(sheet, circuitMOhm), [sheet, circuitMOhm]);
+  const outcome = useMemo(() => settingOf(sheet, site), [sheet, site]);
   const [last, setLast] = useState(outcome.ok ? outcome.value : null);
   if (outcome.ok && last !== outcome.value) setLast(outcome.value);
   const shown = outcome.ok ? outcome.value : last;

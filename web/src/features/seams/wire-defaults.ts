@@ -28,3 +28,15 @@ export function followMetal(choice: ProgramChoice, group: MaterialGroup): Progra
   // The feed chosen for the old wire means nothing on the new one.
   return { ...choice, ...usual[group], wireFeedMPerMin: null };
 }
+
+/** The choice with another filler: a cored wire runs in its own way, a solid one never in that. */
+export function withFiller(choice: ProgramChoice, filler: ProgramChoice['filler']): Partial<ProgramChoice> {
+  const isCored = fillerOf(filler).construction === 'cored';
+  const wasCored = fillerOf(choice.filler).construction === 'cored';
+  if (isCored && choice.mode !== 'cored') {
+    const gas = fillerOf(filler).shielding === 'self' ? 'none' : choice.gas === 'none' ? 'M21-ArC-18' : choice.gas;
+    return { filler, mode: 'cored', gas, wireFeedMPerMin: null };
+  }
+  if (!isCored && wasCored) return { filler, mode: 'pulse', gas: usualGas(filler), wireFeedMPerMin: null };
+  return { filler };
+}

@@ -144,7 +144,13 @@ function Walk({
     >
       <Box display="grid" gap="3" minWidth={0}>
         <Panel
-          title={list.steps.length === 0 ? 'Nothing to change' : `${list.steps.length} things to change`}
+          title={
+            list.steps.length === 0
+              ? 'Nothing to change'
+              : list.steps.length === 1
+                ? '1 thing to change'
+                : `${list.steps.length} things to change`
+          }
           aside={
             <Box textStyle="label" color="quiet">
               {list.steps.length === 0 ? '' : `about ${Math.round(list.minutes)} min`}
@@ -378,7 +384,9 @@ function WireAndFlow({
   const [form, setForm] = useKeptForm(`flow/${machine.id}`, { boreMm: 16, draught: false });
   const band = flowBand(program, form.boreMm, form.draught);
   const feeder = machine.file.feeders.find((one) => one.id === list.feederId);
-  const risk = feedRisk(program.filler, program.diameterMm, feeder?.gunLengthM ?? 3, list.needed.liner);
+  // The liner that is in the gun is what the wire has to pass, not the one it should be.
+  const fitted = machine.standing?.feeders[list.feederId]?.liner ?? list.needed.liner;
+  const risk = feedRisk(program.filler, program.diameterMm, feeder?.gunLengthM ?? 3, fitted);
   const flow = (value: number) => formatWithUnit(value, 'gasFlow', units);
   const other = units === 'metric' ? 'us' : 'metric';
   return (

@@ -1,4 +1,5 @@
 /** The shop's name and time zone, the disk, the nightly backups, and a backup to take away. */
+import { thicknessRules } from '@fox-tempo/core';
 import { Box } from '@chakra-ui/react';
 import { addressOf, problemKind, type Problem, type ShopState } from '@fox-tempo/contract';
 import { useState } from 'react';
@@ -44,13 +45,13 @@ export function Backups({ shop }: { readonly shop: ShopState }) {
 
 function ShopFields({ shop }: { readonly shop: ShopState }) {
   const may = useMay('saveShop');
-  const [form, setForm] = useState({ name: shop.name, timeZone: shop.timeZone });
+  const [form, setForm] = useState({ name: shop.name, timeZone: shop.timeZone, thicknessRule: shop.thicknessRule });
   const task = useTask();
   const { revalidate } = useRevalidator();
   const zones = Intl.supportedValuesOf('timeZone');
   return (
     <Panel title="The shop" aside={may ? undefined : <MayNot door="saveShop" />}>
-      <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.2fr 1fr auto' }} alignItems="end">
+      <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr 1fr auto' }} alignItems="end">
         <TextField label="Name" value={form.name} onChange={(name) => setForm({ ...form, name })} />
         <ChoiceField
           label="Time zone: days begin and end in it"
@@ -58,11 +59,19 @@ function ShopFields({ shop }: { readonly shop: ShopState }) {
           choices={[...new Set([form.timeZone, ...zones])].map((zone) => ({ value: zone, label: zone }))}
           onChange={(timeZone) => setForm({ ...form, timeZone })}
         />
+        <ChoiceField
+          label="Thickness that sets the current"
+          value={form.thicknessRule}
+          choices={thicknessRules.map(({ rule, words }) => ({ value: rule, label: words }))}
+          onChange={(thicknessRule) => setForm({ ...form, thicknessRule })}
+        />
         {may && (
           <Action
             kind="main"
             disabled={
-              task.busy || form.name.trim() === '' || (form.name === shop.name && form.timeZone === shop.timeZone)
+              task.busy ||
+              form.name.trim() === '' ||
+              (form.name === shop.name && form.timeZone === shop.timeZone && form.thicknessRule === shop.thicknessRule)
             }
             onClick={() =>
               void task.run(async () => {

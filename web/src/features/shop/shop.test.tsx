@@ -261,7 +261,11 @@ describe('shop and backup', () => {
     fireEvent.change(screen.getByLabelText(/^Time zone/), { target: { value: 'Europe/Warsaw' } });
     press('Save');
     await waitFor(() =>
-      expect(sent(calls, '/api/shop')?.body).toEqual({ name: 'Our shop', timeZone: 'Europe/Warsaw' }),
+      expect(sent(calls, '/api/shop')?.body).toEqual({
+        name: 'Our shop',
+        timeZone: 'Europe/Warsaw',
+        thicknessRule: 'leaning',
+      }),
     );
   });
 

@@ -9,7 +9,7 @@ import { loadSignIn, SignIn } from './index.ts';
 
 const state: SessionState = {
   me: null,
-  shop: { name: 'Test shop', timeZone: 'Europe/Berlin', demo: true },
+  shop: { name: 'Test shop', timeZone: 'Europe/Berlin', demo: true, thicknessRule: 'leaning' },
   needsOwner: false,
   people: [
     { id: 'ada', name: 'Ada Quill', role: 'lead', hasPin: true },

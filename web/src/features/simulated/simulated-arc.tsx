@@ -94,11 +94,19 @@ function Findings({ result: { metrics: m, words } }: { readonly result: Simulati
         <Finding label="Arc, least to most">
           <Figure value={m.minArcLengthMm} of="shortLength" /> to <Figure value={m.maxArcLengthMm} of="shortLength" />
         </Finding>
-        <Finding label="Drops a pulse">
-          <Box as="span" textStyle="figure">
-            {m.dropsPerPulse.toFixed(2)}
-          </Box>
-        </Finding>
+        {m.pulseFrequencyHz > 0 ? (
+          <Finding label="Drops a pulse">
+            <Box as="span" textStyle="figure">
+              {m.dropsPerPulse.toFixed(2)}
+            </Box>
+          </Finding>
+        ) : (
+          <Finding label="Drops a second">
+            <Box as="span" textStyle="figure">
+              {m.dropsPerS.toFixed(0)}
+            </Box>
+          </Finding>
+        )}
         <Finding label="Shorts a second">
           <Box as="span" textStyle="figure">
             {m.shortsPerS.toFixed(0)}

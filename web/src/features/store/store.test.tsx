@@ -52,7 +52,7 @@ describe('storing in a slot', () => {
     expect(screen.getByText(/This would be overwritten/)).toBeTruthy();
     expect(screen.getByText(/passed the bend/)).toBeTruthy();
     const row = screen.getByRole('row', { name: /^Wire feed/ });
-    expect(row.textContent).toMatch(/5\.0.*7\.8/);
+    expect(row.textContent).toMatch(/5\.0.*5\.6/);
     expect(screen.getByRole('button', { name: 'Overwrite slot 3' })).toBeTruthy();
   });
 

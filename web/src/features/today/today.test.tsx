@@ -175,12 +175,16 @@ describe('Seams', () => {
     expect((await screen.findByRole('alert')).textContent).toContain('A seam needs a name');
     fireEvent.change(screen.getByLabelText('On which part'), { target: { value: 'rail' } });
     fireEvent.change(screen.getByLabelText('What it is called'), { target: { value: ' Hood corner ' } });
+    expect(screen.getByText(/Still missing: the metal, the joint, the first part’s thickness/)).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Metal'), { target: { value: 'steel' } });
+    fireEvent.change(screen.getByLabelText('Joint'), { target: { value: 'corner-outside' } });
+    fireEvent.change(screen.getByLabelText('First part’s thickness'), { target: { value: '2' } });
     fireEvent.click(screen.getByRole('button', { name: 'Go to its sheet' }));
     expect(await screen.findByText('the sheet')).toBeTruthy();
     expect(router.state.location.pathname).toBe('/seams/fresh');
     expect(calls.find((call) => call.method === 'POST')?.body).toMatchObject({
       partId: 'rail',
-      spec: { name: 'Hood corner' },
+      spec: { name: 'Hood corner', materialGroup: 'steel', thicknessesMm: [2, 2], position: 'PA' },
     });
   });
 
@@ -191,6 +195,9 @@ describe('Seams', () => {
     });
     fireEvent.click(screen.getByRole('button', { name: 'Describe a seam' }));
     fireEvent.change(screen.getByLabelText('What it is called'), { target: { value: 'Hood' } });
+    fireEvent.change(screen.getByLabelText('Metal'), { target: { value: 'steel' } });
+    fireEvent.change(screen.getByLabelText('Joint'), { target: { value: 'corner-outside' } });
+    fireEvent.change(screen.getByLabelText('First part’s thickness'), { target: { value: '2' } });
     fireEvent.click(screen.getByRole('button', { name: 'Go to its sheet' }));
     expect((await screen.findByRole('alert')).textContent).toContain('Nobody known');
     expect(screen.getByLabelText<HTMLInputElement>('What it is called').value).toBe('Hood');

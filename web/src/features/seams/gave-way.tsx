@@ -1,0 +1,60 @@
+/** Three wishes rarely meet: what gave way, by how much, and both ways out as one touch each. */
+import { Box } from '@chakra-ui/react';
+import { formatWithUnit, type GaveWay, type Plan, type UnitSystem, type WayOut } from '@fox-tempo/core';
+import { useSettings } from '../../lib/settings.ts';
+import { Action } from '../../ui/action.tsx';
+import type { DraftStore } from './draft-store.ts';
+
+export function GaveWayPart({ plan, store }: { readonly plan: Plan; readonly store: DraftStore }) {
+  const units = useSettings((state) => state.units);
+  const ways = plan.gaveWay[0]?.waysOut ?? [];
+  if (plan.gaveWay.length === 0) return null;
+  const take = (way: WayOut) =>
+    store.getState().edit(
+      (sheet) => ({
+        ...sheet,
+        spec: {
+          ...sheet.spec,
+          ...(way.code === 'own-pace' ? { travelMmPerMin: way.travelMmPerMin } : { legMm: way.legMm }),
+        },
+      }),
+      'way-out',
+    );
+  return (
+    <Box
+      as="section"
+      aria-label="What gave way"
+      borderLeftWidth="3px"
+      borderColor="ochre"
+      bg="surface"
+      px="3"
+      py="2"
+      fontSize="13.5px"
+    >
+      <Box>
+        <Box as="strong">Current, pace and size do not all meet.</Box>{' '}
+        {plan.gaveWay.map((one) => said(one, units)).join('; ')}.
+      </Box>
+      {ways.length > 0 && (
+        <Box display="flex" flexWrap="wrap" gap="2" mt="1.5">
+          {ways.map((way) => (
+            <Action key={way.code} onClick={() => take(way)}>
+              {way.code === 'own-pace'
+                ? `Your own pace: ${formatWithUnit(way.travelMmPerMin, 'travel', units)}`
+                : `${plan.legMm !== null && way.legMm > plan.legMm ? 'A larger leg' : 'Another leg'}: ${formatWithUnit(way.legMm, 'shortLength', units)}`}
+            </Action>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const names: Record<GaveWay['wish'], string> = { current: 'Current', travel: 'travel', size: 'size' };
+const quantities = { A: 'current', 'mm/min': 'travel', 'mm²': 'area' } as const;
+
+function said({ wish, by, value, wished, unit }: GaveWay, units: UnitSystem): string {
+  const of = quantities[unit];
+  const percent = `${Math.abs(100 * by).toFixed(0)} % ${by > 0 ? 'over' : 'under'}`;
+  return `${names[wish]} is ${formatWithUnit(value, of, units)}, ${percent} the ${formatWithUnit(wished, of, units)} wished`;
+}

@@ -1,0 +1,81 @@
+/** What can be chosen on the sheet without building an impossible chain: each offer is tried on the core's own gates, and says why it is shut. */
+import { planRequest, type ProgramChoice } from '@fox-tempo/contract';
+import {
+  commonGasCodes,
+  fillerFacts,
+  fillerOf,
+  gasOf,
+  planInputIssues,
+  planModes,
+  positionName,
+  positionRules,
+  softnessWords,
+  type FillerCode,
+  type PlanMode,
+  type Position,
+} from '@fox-tempo/core';
+import type { Sheet } from './sheet-fields.ts';
+
+export interface Offer<T extends string> {
+  readonly value: T;
+  readonly label: string;
+  readonly disabled?: boolean;
+}
+
+const modeNames: Record<PlanMode, string> = {
+  pulse: 'Pulse',
+  'double-pulse': 'Double pulse',
+  dip: 'Dip',
+  spray: 'Spray',
+  cored: 'Cored',
+};
+
+/** Fields of the chain metal, wire, gas, mode and position; other troubles of the sheet are not the offer's. */
+const shutBy: Readonly<Record<string, string>> = {
+  gas: 'not in this gas',
+  filler: 'not with this wire',
+  mode: 'not with this wire',
+  'seam.position': 'not in this position',
+};
+
+function whyShut(spec: Sheet['spec'], choice: ProgramChoice): string | undefined {
+  const issue = planInputIssues(planRequest(spec, choice)).find(({ path }) => shutBy[path] !== undefined);
+  return issue && shutBy[issue.path];
+}
+
+function offer<T extends string>(value: T, label: string, shut: string | undefined): Offer<T> {
+  return shut === undefined ? { value, label } : { value, label: `${label}: ${shut}`, disabled: true };
+}
+
+export function modeChoices(spec: Sheet['spec'], choice: ProgramChoice): Offer<PlanMode>[] {
+  return planModes.map((mode) => offer(mode, modeNames[mode], whyShut(spec, { ...choice, mode })));
+}
+
+export function gasChoices(spec: Sheet['spec'], choice: ProgramChoice): Offer<string>[] {
+  return commonGasCodes.map((gas) => {
+    const shut = whyShut(spec, { ...choice, gas });
+    // A gas that only another way of transfer takes is still on offer: the way can be changed after it.
+    const elsewhere =
+      shut !== undefined && planModes.some((mode) => whyShut(spec, { ...choice, gas, mode }) === undefined);
+    const label = gasOf(gas).name;
+    if (shut === undefined) return { value: gas, label };
+    return elsewhere
+      ? { value: gas, label: `${label}: not in ${choice.mode.replace('-', ' ')}` }
+      : offer(gas, label, shut);
+  });
+}
+
+export function positionChoices(spec: Sheet['spec'], choice: ProgramChoice): Offer<Position>[] {
+  return positionRules.map(({ position }) => {
+    const issue = planInputIssues(planRequest({ ...spec, position }, choice)).find(
+      ({ path }) => path === 'seam.position',
+    );
+    return offer(position, positionName(position, spec.joint), issue && `not in ${choice.mode}`);
+  });
+}
+
+/** Class, how it feeds, and what it is for. */
+export function wireHint(code: FillerCode): string {
+  const { classes, use } = fillerOf(code);
+  return `${classes}${use === undefined ? '' : `, for ${use}`}; ${softnessWords[fillerFacts[code].softness]}`;
+}

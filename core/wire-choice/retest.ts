@@ -30,7 +30,12 @@ export interface WireAndGas {
 export function retestList(
   from: WireAndGas,
   to: WireAndGas,
-  { mode, ctwdMm, wireFeedMPerMin }: Pick<Program, 'mode' | 'ctwdMm' | 'wireFeedMPerMin'>,
+  {
+    mode,
+    ctwdMm,
+    wireFeedMPerMin,
+    travelMmPerMin,
+  }: Pick<Program, 'mode' | 'ctwdMm' | 'wireFeedMPerMin' | 'travelMmPerMin'>,
 ): Retest[] {
   const alloy = !isSameFiller(from.filler, to.filler);
   const size = Math.abs(from.diameterMm - to.diameterMm) > 1e-6;
@@ -40,7 +45,8 @@ export function retestList(
   const add = (id: Retest['id'], title: string, why: string) => list.push({ id, title, why });
   const before = arcOf({ ...from, mode }, ctwdMm, 0);
   const after = arcOf({ ...to, mode }, ctwdMm, 0);
-  if (alloy || size) add('feed', 'Feed for the same current', feedWords(before, after, wireFeedMPerMin, from, to));
+  if (alloy || size)
+    add('feed', 'Feed for the same current', feedWords(before, after, wireFeedMPerMin, from, to, travelMmPerMin));
   add('trim', 'Arc length: first crackle and margin', trimWords(before, after, wireFeedMPerMin));
   if (mode === 'pulse' || mode === 'double-pulse') {
     add('pulse', 'Fast pulse: one drop in each', pulseWords(from, to, { alloy, size, gas }));
@@ -76,7 +82,14 @@ export function retestList(
 
 type Arc = ReturnType<typeof arcOf>;
 
-function feedWords(before: Arc, after: Arc, feed: number, from: WireAndGas, to: WireAndGas): string {
+function feedWords(
+  before: Arc,
+  after: Arc,
+  feed: number,
+  from: WireAndGas,
+  to: WireAndGas,
+  travelMmPerMin: number,
+): string {
   const current = before.currentAt(feed);
   const next = current === undefined ? undefined : after.feedAt(current);
   const metal = 100 * (wireAreaMm2(to.diameterMm) / wireAreaMm2(from.diameterMm) - 1);
@@ -86,7 +99,14 @@ function feedWords(before: Arc, after: Arc, feed: number, from: WireAndGas, to: 
       : ` Each metre carries ${Math.abs(metal).toFixed(0)} % ${metal > 0 ? 'more' : 'less'} metal.`;
   return next === undefined
     ? `At ${feed.toFixed(1)} m/min the new wire has no steady setting in this mode.${more}`
-    : `${(current ?? 0).toFixed(0)} A takes ${next.toFixed(1)} m/min instead of ${feed.toFixed(1)}.${more}`;
+    : `${(current ?? 0).toFixed(0)} A takes ${next.toFixed(1)} m/min instead of ${feed.toFixed(1)}.${more}${laidWords(feed, next, from, to, travelMmPerMin)}`;
+}
+
+/** Metal laid for each millimetre of seam, before and after, side by side: the jump in the bead is then expected. */
+function laidWords(feed: number, next: number, from: WireAndGas, to: WireAndGas, travelMmPerMin: number): string {
+  const laid = (one: WireAndGas, at: number) =>
+    (at * 1000 * wireAreaMm2(one.diameterMm) * fillerOf(one.filler).yield) / travelMmPerMin;
+  return ` Laid at the same pace: ${laid(from, feed).toFixed(1)} mm³ a mm before, ${laid(to, next).toFixed(1)} now.`;
 }
 
 function trimWords(before: Arc, after: Arc, feed: number): string {

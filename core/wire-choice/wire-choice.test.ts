@@ -64,7 +64,7 @@ describe('which gas', () => {
 });
 
 describe('what a change opens again', () => {
-  const at = { mode: 'pulse', ctwdMm: 17.5, wireFeedMPerMin: 7 } as const;
+  const at = { mode: 'pulse', ctwdMm: 17.5, wireFeedMPerMin: 7, travelMmPerMin: 600 } as const;
   const alsi = { filler: 'aluminium-4043', diameterMm: 1.2, gas: 'I1' } as const;
   const almg = { ...alsi, filler: 'aluminium-5356' } as const;
   const ids = (list: ReturnType<typeof retestList>) => list.map((one) => one.id);
@@ -97,6 +97,8 @@ describe('what a change opens again', () => {
       { ...at, wireFeedMPerMin: 6 },
     );
     expect(feed!.why).toContain('10 % more metal');
+    // 6000 mm/min x 0.456 mm² x 0.98 / 600 mm/min.
+    expect(feed!.why).toMatch(/4\.5 mm³ a mm before/);
   });
 });
 

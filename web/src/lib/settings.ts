@@ -9,12 +9,14 @@ export interface Settings {
   readonly units: UnitSystem;
   /** Who last signed in here: that name is offered first. */
   readonly personId: string | null;
-  /** Whose dial card is shown. */
+  /** Whose dial card is shown; null until one was chosen here. */
   readonly machineId: string | null;
+  /** The machine last chosen for a seam, by seam. */
+  readonly machineOfSeam: Readonly<Record<string, string>>;
   toggleTheme: () => void;
   toggleUnits: () => void;
   choosePerson: (id: string) => void;
-  chooseMachine: (id: string) => void;
+  chooseMachine: (id: string, seamId?: string) => void;
 }
 
 const prefersNight = () => document.documentElement.classList.contains('dark');
@@ -26,10 +28,15 @@ export const settings = createStore<Settings>()(
       units: 'metric',
       personId: null,
       machineId: null,
+      machineOfSeam: {},
       toggleTheme: () => set((state) => ({ theme: state.theme === 'day' ? 'night' : 'day' })),
       toggleUnits: () => set((state) => ({ units: state.units === 'metric' ? 'us' : 'metric' })),
       choosePerson: (personId) => set({ personId }),
-      chooseMachine: (machineId) => set({ machineId }),
+      chooseMachine: (machineId, seamId) =>
+        set(({ machineOfSeam }) => ({
+          machineId,
+          machineOfSeam: seamId === undefined ? machineOfSeam : { ...machineOfSeam, [seamId]: machineId },
+        })),
     }),
     { name: 'fox-tempo/settings' },
   ),

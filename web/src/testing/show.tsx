@@ -30,6 +30,6 @@ export function signInAs(role: Role, name = 'Ilse Brandokor'): void {
 
 export function resetSettings(): void {
   signInAs('lead');
-  settings.setState({ units: 'metric', theme: 'day', personId: null, machineId: null });
+  settings.setState({ units: 'metric', theme: 'day', personId: null, machineId: null, machineOfSeam: {} });
   localStorage.clear();
 }

@@ -14,11 +14,10 @@ import {
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, redirect, useLoaderData, useParams } from 'react-router';
 import { api } from '../../lib/api.ts';
-import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
-import { BesideCard, chosenMachine } from '../dial-card/index.ts';
+import { BesideCard, useMachineFor } from '../dial-card/index.ts';
 import { SaveActs, useSheetKeys } from '../seams/index.ts';
 import { SeamSteps } from '../seam-steps/index.tsx';
 import { BeatPanel } from './beat-panel.tsx';
@@ -78,8 +77,7 @@ function LoadedBench({
   readonly loaded: SeamResource;
   readonly machines: readonly MachineResource[];
 }) {
-  const machineId = useSettings((state) => state.machineId);
-  const machine = chosenMachine(machines, machineId);
+  const machine = useMachineFor(machines, loaded);
   const setting = useSetting(loaded, machine);
   const { program, plan, seam } = setting;
   const [habit, setHabit] = useState<FeedHabit>('follow-line');
@@ -168,6 +166,7 @@ function LoadedBench({
         machines={machines}
         program={laterProgram}
         print={print}
+        machine={machine}
         onPointerUp={setting.settle}
         onBlur={setting.settle}
         onKeyUp={(event) => {

@@ -13,7 +13,7 @@ export interface BesideCardProps extends BoxProps, DialCardProps {
   readonly hasStrip?: boolean;
 }
 
-export function BesideCard({ machines, program, print, hasStrip = true, children, ...main }: BesideCardProps) {
+export function BesideCard({ machines, program, print, machine, hasStrip = true, children, ...main }: BesideCardProps) {
   return (
     <>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: 'minmax(0, 1fr) 318px' }} flex="1">
@@ -41,10 +41,10 @@ export function BesideCard({ machines, program, print, hasStrip = true, children
           py="4"
           overflow="hidden"
         >
-          <Card machines={machines} program={program} print={print} />
+          <Card machines={machines} program={program} print={print} machine={machine} />
         </Box>
       </Box>
-      {hasStrip && <Strip machines={machines} program={program} />}
+      {hasStrip && <Strip machines={machines} program={program} machine={machine} />}
     </>
   );
 }

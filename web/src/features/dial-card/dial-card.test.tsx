@@ -3,7 +3,8 @@ import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { settings } from '../../lib/settings.ts';
 import { hazel, program, rowan } from '../../testing/shop.ts';
 import { resetSettings, show } from '../../testing/show.tsx';
-import { chosenMachine, DialCard } from './dial-card.tsx';
+import { DialCard } from './dial-card.tsx';
+import { chosenMachine, leastChangeover } from './machine-choice.ts';
 import { DialStrip } from './dial-strip.tsx';
 
 afterEach(() => {
@@ -82,6 +83,19 @@ describe('the dial card', () => {
     const strip = screen.getByRole('link', { name: 'To the dial card of Rowan' });
     expect(strip.textContent).toMatch(/Arc index\d+/);
     expect(strip.getAttribute('href')).toBe('#dial-card');
+  });
+
+  it('offers the machine with the least to change, of equals the one that stands here', () => {
+    const other = { ...rowan, id: 'other' };
+    const empty = { ...rowan, id: 'empty', standing: null };
+    expect(leastChangeover([empty, other, rowan], program(), 'rowan')?.id).toBe('rowan');
+    const feeder = rowan.standing!.feeders['left'] ?? Object.values(rowan.standing!.feeders)[0]!;
+    const wrong = {
+      ...other,
+      standing: { ...rowan.standing!, feeders: { [rowan.standing!.feederId]: { ...feeder, gas: 'I1' } } },
+    };
+    expect(leastChangeover([wrong, rowan], program(), 'other')?.id).toBe('rowan');
+    expect(leastChangeover([empty], program(), 'empty')).toBeUndefined();
   });
 
   it('takes the first machine that is described when none was chosen', () => {

@@ -18,11 +18,11 @@ import {
   type Translation,
   type UnitSystem,
 } from '@fox-tempo/core';
-import { standingMachine } from '../../lib/as-stands.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { DialLine } from './dial-line.tsx';
+import { chosenMachine } from './machine-choice.ts';
 import { PrintCard } from './print-card.tsx';
 
 export interface DialCardProps {
@@ -31,14 +31,16 @@ export interface DialCardProps {
   readonly program: Program | null;
   /** Seam whose saved revision can be printed, and whether it is this program. */
   readonly print?: { readonly seamId: string; readonly isSaved: boolean } | undefined;
+  /** The machine offered for this seam; left out: the one chosen here, else the first that is described. */
+  readonly machine?: MachineResource | undefined;
 }
 
-export function DialCard({ machines: all, program, print }: DialCardProps) {
+export function DialCard({ machines: all, program, print, machine: offered }: DialCardProps) {
   const machines = all.filter((machine) => !machine.retired);
   const machineId = useSettings((state) => state.machineId);
   const chooseMachine = useSettings((state) => state.chooseMachine);
   const units = useSettings((state) => state.units);
-  const machine = chosenMachine(machines, machineId);
+  const machine = offered ?? chosenMachine(machines, machineId);
   if (!machine) return <Notice level="note">No machine is described yet, so there is nothing to dial.</Notice>;
 
   const translation = program && translate(machine.file, program);
@@ -75,7 +77,7 @@ export function DialCard({ machines: all, program, print }: DialCardProps) {
               value: id,
               label: `${file.name}, ${file.place}${file.dials.length === 0 ? ' (outlined)' : ''}`,
             }))}
-            onChange={chooseMachine}
+            onChange={(id) => chooseMachine(id, print?.seamId)}
           />
         </Box>
       )}
@@ -99,16 +101,6 @@ export function DialCard({ machines: all, program, print }: DialCardProps) {
       )}
     </Box>
   );
-}
-
-/** The machine whose card is shown: the one chosen, else the first that is described. */
-export function chosenMachine(
-  machines: readonly MachineResource[],
-  machineId: string | null,
-): MachineResource | undefined {
-  const inUse = machines.filter((one) => !one.retired);
-  const found = inUse.find((one) => one.id === machineId) ?? inUse.find((one) => one.file.dials.length > 0) ?? inUse[0];
-  return found && standingMachine(found);
 }
 
 /** What a hand moves while welding first; what stays as set once behind it; lines that stand as they are folded away. */

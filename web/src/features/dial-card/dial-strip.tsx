@@ -3,17 +3,19 @@ import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { translate, type Program } from '@fox-tempo/core';
 import { useSettings } from '../../lib/settings.ts';
-import { chosenMachine } from './dial-card.tsx';
+import { chosenMachine } from './machine-choice.ts';
 
 export function DialStrip({
   machines,
   program,
+  machine: offered,
 }: {
+  readonly machine?: MachineResource | undefined;
   readonly machines: readonly MachineResource[];
   readonly program: Program | null;
 }) {
   const machineId = useSettings((state) => state.machineId);
-  const machine = chosenMachine(machines, machineId);
+  const machine = offered ?? chosenMachine(machines, machineId);
   if (!machine || !program || machine.file.dials.length === 0) return null;
   return (
     <Box

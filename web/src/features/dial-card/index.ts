@@ -1,2 +1,2 @@
 export { BesideCard } from './beside-card.tsx';
-export { chosenMachine } from './dial-card.tsx';
+export { useMachineFor } from './machine-choice.ts';

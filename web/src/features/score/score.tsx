@@ -6,13 +6,12 @@ import { sequenceOnMachine, startLag, translate, wireWords, type Phase, type Tri
 import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, redirect, useLoaderData, useNavigate, useParams } from 'react-router';
 import { api } from '../../lib/api.ts';
-import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { BesideCard, chosenMachine } from '../dial-card/index.ts';
+import { BesideCard, useMachineFor } from '../dial-card/index.ts';
 import { SeamSteps } from '../seam-steps/index.tsx';
 import { SaveActs, useSheet, useSheetKeys } from '../seams/index.ts';
 import { Checks } from './checks.tsx';
@@ -70,8 +69,7 @@ function LoadedScore({
   readonly loaded: SeamResource;
   readonly machines: readonly MachineResource[];
 }) {
-  const machineId = useSettings((state) => state.machineId);
-  const machine = chosenMachine(machines, machineId);
+  const machine = useMachineFor(machines, loaded);
   const open = useSheet(loaded, usePlanSite(machine));
   const score = useScore(open, machine);
   const { seam, edited, saving } = open;
@@ -112,7 +110,14 @@ function LoadedScore({
       <Box px="3" pt="1">
         <SeamSteps seamId={seam.id} />
       </Box>
-      <BesideCard machines={machines} program={later} print={print} onPointerUp={open.settle} onBlur={open.settle}>
+      <BesideCard
+        machines={machines}
+        program={later}
+        print={print}
+        machine={machine}
+        onPointerUp={open.settle}
+        onBlur={open.settle}
+      >
         {saving.kind === 'failed' && (
           <Notice level="refusal" word="Not saved." urgent>
             {saving.title}. {saving.detail} The draft is kept on this device.

@@ -1,6 +1,6 @@
 /** Every pass of a seam that takes several: kind, setting, metal as it adds up, and where the gun points. */
 import { Box } from '@chakra-ui/react';
-import { formatWithUnit, type Plan } from '@fox-tempo/core';
+import { formatQuantity, type Plan, type QuantityName } from '@fox-tempo/core';
 import { useSettings } from '../../lib/settings.ts';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
@@ -9,13 +9,21 @@ export function Passes({ plan }: { readonly plan: Plan }) {
   const units = useSettings((state) => state.units);
   if (plan.passes < 2) return null;
   const isGroove = plan.passTable.some((pass) => pass.place !== null);
+  // The unit stands in the head once, so that the figures have room.
+  const head = (words: string, of: QuantityName) => `${words}, ${formatQuantity(1, of, units).unit}`;
+  const figure = (value: number, of: QuantityName) => formatQuantity(value, of, units).text;
+  const columns = [
+    head('Feed', 'wireFeed'),
+    head('Current', 'current'),
+    head('Travel', 'travel'),
+    head('Metal', 'area'),
+    head('So far', 'area'),
+    ...(isGroove ? [] : [head('Leg', 'shortLength')]),
+  ];
   return (
     <Panel title="Passes" aside={<Box textStyle="label" color="quiet">{`${plan.passes} in all`}</Box>}>
       <Table label="Passes">
-        <Heads
-          names={['Pass', 'Feed', 'Current', 'Travel', 'Metal', 'Laid so far', ...(isGroove ? [] : ['Leg'])]}
-          right={['Feed', 'Current', 'Travel', 'Metal', 'Laid so far', 'Leg']}
-        />
+        <Heads names={['Pass', ...columns]} right={columns} />
         <tbody>
           {plan.passTable.map((pass) => (
             <tr key={pass.pass}>
@@ -26,15 +34,13 @@ export function Passes({ plan }: { readonly plan: Plan }) {
                   {pass.gun}
                 </Box>
               </Cell>
-              <Cell figure>{formatWithUnit(pass.wireFeedMPerMin, 'wireFeed', units)}</Cell>
-              <Cell figure>{formatWithUnit(pass.meanCurrentA, 'current', units)}</Cell>
-              <Cell figure>{formatWithUnit(pass.travelMmPerMin, 'travel', units)}</Cell>
-              <Cell figure>{formatWithUnit(pass.areaMm2, 'area', units)}</Cell>
-              <Cell figure>{formatWithUnit(pass.totalAfterMm2, 'area', units)}</Cell>
+              <Cell figure>{figure(pass.wireFeedMPerMin, 'wireFeed')}</Cell>
+              <Cell figure>{figure(pass.meanCurrentA, 'current')}</Cell>
+              <Cell figure>{figure(pass.travelMmPerMin, 'travel')}</Cell>
+              <Cell figure>{figure(pass.areaMm2, 'area')}</Cell>
+              <Cell figure>{figure(pass.totalAfterMm2, 'area')}</Cell>
               {!isGroove && (
-                <Cell figure>
-                  {pass.legAfterMm === null ? '' : formatWithUnit(pass.legAfterMm, 'shortLength', units)}
-                </Cell>
+                <Cell figure>{pass.legAfterMm === null ? '' : figure(pass.legAfterMm, 'shortLength')}</Cell>
               )}
             </tr>
           ))}

@@ -13,7 +13,7 @@ import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { BesideCard, chosenMachine } from '../dial-card/index.ts';
+import { BesideCard, useMachineFor } from '../dial-card/index.ts';
 import { JointDrawing } from '../joint-drawing/index.ts';
 import { SeamSteps } from '../seam-steps/index.tsx';
 import { SimulatedArc } from '../simulated/index.ts';
@@ -58,8 +58,8 @@ function LoadedSheet({
   const [seam, setSeam] = useState(loaded);
   const [store] = useState(() => createDraftStore(loaded.id, { version: loaded.version, sheet: sheetOf(loaded) }));
   const draft = useStore(store);
-  const machineId = useSettings((state) => state.machineId);
-  const site = usePlanSite(chosenMachine(machines, machineId));
+  const machine = useMachineFor(machines, seam);
+  const site = usePlanSite(machine);
   const { circuitMOhm } = site;
   const outcome = useMemo(() => planOf(draft.sheet, site), [draft.sheet, site]);
   const plan = outcome.ok ? outcome.value : null;
@@ -108,6 +108,7 @@ function LoadedSheet({
         machines={machines}
         program={program}
         print={print}
+        machine={machine}
         gridTemplateColumns={{ base: '1fr', lg: '296px minmax(0, 1fr)' }}
         alignItems="start"
       >

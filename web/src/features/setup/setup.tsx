@@ -29,7 +29,7 @@ import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { Tick } from '../../ui/tick.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
-import { chosenMachine } from '../dial-card/index.ts';
+import { useMachineFor } from '../dial-card/index.ts';
 import { SeamSteps } from '../seam-steps/index.tsx';
 import { GrooveDrawing, LengthsDrawing, RecessDrawing } from './drawings.tsx';
 
@@ -41,9 +41,8 @@ export async function loadSetup({ params, request }: { params: { id?: string | u
 export function Setup() {
   const { seam, machines: loaded } = useLoaderData<Awaited<ReturnType<typeof loadSetup>>>();
   const [machines, setMachines] = useState(loaded);
-  const machineId = useSettings((state) => state.machineId);
   const chooseMachine = useSettings((state) => state.chooseMachine);
-  const machine = chosenMachine(machines, machineId);
+  const machine = useMachineFor(machines, seam);
   const program = seam.revision?.program ?? null;
   return (
     <>
@@ -66,7 +65,7 @@ export function Setup() {
                 label="On which machine"
                 value={machine.id}
                 choices={machines.map(({ id, file }) => ({ value: id, label: `${file.name}, ${file.place}` }))}
-                onChange={chooseMachine}
+                onChange={(id) => chooseMachine(id, seam.id)}
               />
             </Box>
             <Walk

@@ -16,7 +16,7 @@ import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { TextField } from '../../ui/text-field.tsx';
-import { BesideCard, chosenMachine } from '../dial-card/index.ts';
+import { BesideCard, useMachineFor } from '../dial-card/index.ts';
 import { SeamSteps } from '../seam-steps/index.tsx';
 
 export async function loadStore({ params, request }: { params: { id?: string | undefined }; request: Request }) {
@@ -26,9 +26,8 @@ export async function loadStore({ params, request }: { params: { id?: string | u
 
 export function Store() {
   const { seam, machines } = useLoaderData<Awaited<ReturnType<typeof loadStore>>>();
-  const machineId = useSettings((state) => state.machineId);
   const chooseMachine = useSettings((state) => state.chooseMachine);
-  const machine = chosenMachine(machines, machineId);
+  const machine = useMachineFor(machines, seam);
   const program = seam.revision?.program ?? null;
   const print = useMemo(() => ({ seamId: seam.id, isSaved: true }), [seam.id]);
   return (
@@ -44,7 +43,7 @@ export function Store() {
       <Box px="3" pt="1">
         <SeamSteps seamId={seam.id} />
       </Box>
-      <BesideCard machines={machines} program={program} print={print} hasStrip={false}>
+      <BesideCard machines={machines} program={program} print={print} machine={machine} hasStrip={false}>
         {!program ? (
           <Notice level="note">
             There is nothing to store yet. <Link to={`/seams/${seam.id}`}>Save a setting on the sheet</Link> first.
@@ -61,7 +60,7 @@ export function Store() {
                   value: id,
                   label: `${file.name}, ${file.slots.count} slots`,
                 }))}
-                onChange={chooseMachine}
+                onChange={(id) => chooseMachine(id, seam.id)}
               />
             </Box>
             <Slots key={machine.id} seam={seam} machine={machine} />

@@ -53,11 +53,11 @@ function Choice({
   const [store] = useState(() => createDraftStore(seam.id, { version: seam.version, sheet: sheetOf(seam) }));
   const draft = useStore(store);
   const { spec, choice } = draft.sheet;
-  const [wishes, setWishes] = useKeptForm(`wishes/${seam.id}`, { anodised: false });
+  const [wishes, setWishes] = useKeptForm(`wishes/${seam.id}`, { anodised: false, brazed: false });
   const request = planRequest(spec, choice);
   const fillerRows = useMemo(
-    () => rankFillers(planRequest(spec, choice).seam, { grade: spec.grade, anodised: wishes.anodised }),
-    [spec, choice, wishes.anodised],
+    () => rankFillers(planRequest(spec, choice).seam, { grade: spec.grade, ...wishes }),
+    [spec, choice, wishes],
   );
   const sizeRows = useMemo(() => rankSizes(planRequest(spec, choice)), [spec, choice]);
   const gasRows = useMemo(() => rankGases(planRequest(spec, choice)), [spec, choice]);
@@ -154,8 +154,13 @@ function Choice({
             stockOf={(filler) => stocked((one) => one.filler === filler)}
           >
             {spec.materialGroup === 'aluminium' && (
-              <Tick checked={wishes.anodised} onChange={(anodised) => setWishes({ anodised })}>
+              <Tick checked={wishes.anodised} onChange={(anodised) => setWishes({ ...wishes, anodised })}>
                 The part will be anodised
+              </Tick>
+            )}
+            {(spec.materialGroup === 'steel' || spec.materialGroup === 'stainless') && (
+              <Tick checked={wishes.brazed} onChange={(brazed) => setWishes({ ...wishes, brazed })}>
+                It is meant to be brazed
               </Tick>
             )}
           </Ranked>

@@ -15,6 +15,8 @@ export {
   outlineOf,
   readMachineFile,
   type MachineFile,
+  type MachineCalibration,
+  type StandingFile,
 } from './machine.ts';
 export { machineCreate, machineSave } from './machine-save.ts';
 export {

@@ -1,5 +1,6 @@
 /** The machine file, version 2: a described power source. What it is allowed to say is checked by the core, what it looks like here. */
 import {
+  calibrate,
   dialQuantityNames,
   facets,
   fillerCodes,
@@ -9,6 +10,7 @@ import {
   triggerSchools,
   type DialQuantity,
   type Facet,
+  type MachineCorrection,
   type Outcome,
   type Polarity,
   type SequenceNumber,
@@ -173,6 +175,26 @@ export const machineFile = z.looseObject({
   feeders: z.array(feeder).min(1).max(8),
 });
 
+/** What somebody read off the panel with one wire in one gas. */
+export const machineCalibration = z.object({
+  filler: fillerField,
+  gas: gasField,
+  diameterMm: ranged('diameterMm'),
+  ctwdMm: ranged('ctwdMm'),
+  points: z.array(
+    z.object({
+      wireFeedMPerMin: z.number(),
+      meanCurrentA: z.number(),
+      voltageV: z.number().nullable(),
+      rmsCurrentA: z.number().optional(),
+    }),
+  ),
+  at: timestampField,
+  by: z.string(),
+});
+
+export type MachineCalibration = z.infer<typeof machineCalibration>;
+
 export const machineResource = z.object({
   id: idField,
   version: z.int(),
@@ -182,6 +204,8 @@ export const machineResource = z.object({
   standing: z.unknown(),
   /** Leads as measured last, mΩ; null or left out: never. */
   leadMOhm: z.number().nullish(),
+  /** Points read off its panel, the newest for each wire and gas, with who and when. */
+  calibrations: z.array(machineCalibration).nullish(),
   /** Why the stored file no longer passes; `file` is then an outline without dials. null when it passes. */
   trouble: z.array(issueShape).nullable(),
   changedAt: timestampField,
@@ -206,15 +230,36 @@ export function outlineOf(value: unknown, id: string): MachineFile {
   return blankMachine(text(name, id), text(place, ''));
 }
 
-/** The machine's file with its leads as they were measured last: what plan, card, bench and map compute with. */
+/** The file of a machine, with what was observed of it: leads as measured last, wires as calibrated. Plan, card, bench and map compute with this. */
+export type StandingFile = MachineFile & { readonly corrections: readonly MachineCorrection[] };
+
 export function asStands({
   file,
   leadMOhm,
+  calibrations,
 }: {
   readonly file: MachineFile;
   readonly leadMOhm?: number | null | undefined;
-}): MachineFile {
-  return leadMOhm === null || leadMOhm === undefined ? file : { ...file, circuitMOhm: leadMOhm };
+  readonly calibrations?: readonly MachineCalibration[] | null | undefined;
+}): StandingFile {
+  return {
+    ...file,
+    circuitMOhm: leadMOhm ?? file.circuitMOhm,
+    corrections: (calibrations ?? []).flatMap(correctionOf),
+  };
+}
+
+/** The correction that points amount to; none where they are too few or cannot be fitted. */
+function correctionOf({ filler, gas, diameterMm, ctwdMm, points }: MachineCalibration): MachineCorrection[] {
+  const found = calibrate({
+    filler,
+    gas,
+    diameterMm,
+    points: points.map(({ voltageV, ...point }) => ({ ...point, ctwdMm, ...(voltageV === null ? {} : { voltageV }) })),
+  });
+  if (!found.ok) return [];
+  const { kAFactor, kBFactor, arcVoltageV } = found.value;
+  return [{ filler, gas, diameterMm, kAFactor, kBFactor, arcVoltageV }];
 }
 
 /** A machine nobody has entered dials for yet, with limits a common one has. */

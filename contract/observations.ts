@@ -26,6 +26,8 @@ export const recordedKinds = {
           wireFeedMPerMin: ranged('wireFeedMPerMin'),
           meanCurrentA: z.number().min(5).max(700),
           voltageV: z.number().min(8).max(50).nullable(),
+          /** In pulse; left out in rows written before: steady. */
+          rmsCurrentA: z.number().min(5).max(700).optional(),
         }),
       )
       .min(1)

@@ -75,11 +75,11 @@ export {
   type SimulationMetrics,
   type SimulationTrace,
   type TransferMode,
-  type WireCorrection,
 } from './simulation/index.ts';
 export {
   chartLineFor,
   compareMachines,
+  correctionFor,
   drawnLatch,
   driftReport,
   habitOf,
@@ -143,6 +143,7 @@ export {
   type FittedPoint,
   type LineFit,
   type Machine,
+  type MachineCorrection,
   type MachineLimits,
   type ModeFor,
   type HeldInSlot,
@@ -342,3 +343,4 @@ export {
 export { crackles, looped, loudest, renderSound, strongestToneHz } from './sound/index.ts';
 export { beatForPitchHz, ripplePitchMm, sayBeat, type BeatSchool, type CanonicalBeat } from './double-pulse/index.ts';
 export * from './score/index.ts';
+export type { WireCorrection } from './arc/index.ts';

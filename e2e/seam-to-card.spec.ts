@@ -5,6 +5,11 @@ test('a stainless outside corner: described, set, saved, still there after a res
   await page.getByRole('button', { name: 'Describe a seam' }).click();
   await page.getByLabel('On which part').selectOption({ label: 'Kitchen counter' });
   await page.getByLabel('What it is called').fill('Hood corner');
+  // Nothing is invented: what is missing is named until it is said.
+  await expect(page.getByText(/the metal, the joint, the first part’s thickness/)).toBeVisible();
+  await page.getByLabel('Metal').selectOption('Mild steel');
+  await page.getByLabel('Joint').selectOption('Tee');
+  await page.getByLabel('First part’s thickness').fill('3');
   await page.getByRole('button', { name: 'Go to its sheet' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hood corner');
 

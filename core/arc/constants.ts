@@ -129,3 +129,21 @@ export function wireInGas(
     nudges,
   };
 }
+
+/** What a very wire on a very machine does differently from the table, as calibrated there. */
+export interface WireCorrection {
+  readonly kAFactor: number;
+  readonly kBFactor: number;
+  readonly arcVoltageV: number;
+}
+
+/** The wire with what was found of it; without a correction the same. */
+export function correctedWire(wire: WireInGas, correction: WireCorrection | undefined): WireInGas {
+  if (!correction) return wire;
+  return {
+    ...wire,
+    arcMeltMmPerAs: wire.arcMeltMmPerAs * correction.kAFactor,
+    extensionMeltPerA2s: wire.extensionMeltPerA2s * correction.kBFactor,
+    v0V: wire.v0V + correction.arcVoltageV,
+  };
+}

@@ -1,4 +1,12 @@
-export { constantErrors, neutralNudges, wireInGas, type Nudges, type WireInGas } from './constants.ts';
+export {
+  constantErrors,
+  neutralNudges,
+  correctedWire,
+  wireInGas,
+  type Nudges,
+  type WireCorrection,
+  type WireInGas,
+} from './constants.ts';
 export { pulseLineMm } from './line.ts';
 export { transitionCurrentA } from './transition.ts';
 export { arcElectrical, type ArcElectrical } from './voltage.ts';

@@ -1,6 +1,15 @@
 /** What wire, gas and mode of a program make of a feed: current, line and volts. Shared by everything that says or reads a setting. */
-import { arcElectrical, pulseLineMm, wireInGas, type WireInGas } from '../arc/index.ts';
+import {
+  arcElectrical,
+  correctedWire,
+  pulseLineMm,
+  wireInGas,
+  type WireCorrection,
+  type WireInGas,
+} from '../arc/index.ts';
 import type { FillerCode } from '../consumables/index.ts';
+import { sameWire } from './chart.ts';
+import type { MachineCorrection } from './machine.ts';
 import {
   dipArcMm,
   dipVoltageV,
@@ -32,8 +41,13 @@ export interface ArcOf {
 }
 
 /** `trimMm` is where the arc sits; the wire extension is what is left of the stick-out. */
-export function arcOf({ filler, gas, diameterMm, mode }: WireAndMode, ctwdMm: number, trimMm: number): ArcOf {
-  const wire = wireInGas(filler, gas, diameterMm);
+export function arcOf(
+  { filler, gas, diameterMm, mode }: WireAndMode,
+  ctwdMm: number,
+  trimMm: number,
+  correction?: WireCorrection,
+): ArcOf {
+  const wire = correctedWire(wireInGas(filler, gas, diameterMm), correction);
   const lineMm = lineOf(wire, mode);
   const extensionMm = Math.max(ctwdMm - lineMm - trimMm, 3);
   const steady = (feed: number) => steadyCurrentOf(mode, wire, feed, extensionMm);
@@ -75,4 +89,12 @@ function lineOf(wire: WireInGas, mode: PlanMode): number {
   if (mode === 'dip') return dipArcMm;
   if (mode === 'spray' || mode === 'cored') return sprayArcMm;
   return pulseLineMm(wire.family, wire.diameterMm);
+}
+
+/** What was found of a program's wire on a machine; undefined where it was never calibrated. */
+export function correctionFor(
+  { corrections }: { readonly corrections?: readonly MachineCorrection[] | undefined },
+  wire: Pick<WireAndMode, 'filler' | 'gas' | 'diameterMm'>,
+): WireCorrection | undefined {
+  return corrections?.find((one) => one.gas === wire.gas && sameWire(one, wire));
 }

@@ -11,7 +11,7 @@ export {
 export { compareMachines, type ComparedLine, type Comparison } from './compare.ts';
 export { directionTestFor, triggerTestFor, withDirection, type DirectionTest } from './direction.ts';
 export { believableOffsetMm, neutralOffsetMm, unalignedMOhm, wishedFigures, type Circuit } from './wished.ts';
-export { arcOf, type ArcOf, type WireAndMode } from './arc-of.ts';
+export { arcOf, correctionFor, type ArcOf, type WireAndMode } from './arc-of.ts';
 export { driftReport, type DriftLine } from './drift.ts';
 export { fitLine, modelAmps, type FittedPoint, type LineFit } from './line-fit.ts';
 export type {
@@ -22,6 +22,7 @@ export type {
   Display,
   Feeder,
   Machine,
+  MachineCorrection,
   MachineLimits,
   Polarity,
   TriggerMode,

@@ -1,4 +1,5 @@
 /** A described power source: what its dials are called, what they move and how, its chart lines, memories, feeders and limits. */
+import type { WireCorrection } from '../arc/index.ts';
 import type { FillerCode } from '../consumables/index.ts';
 import type { BeatSchool } from '../double-pulse/index.ts';
 import type { PlanMode } from '../plan/index.ts';
@@ -106,6 +107,13 @@ export interface MachineLimits {
   readonly polarity?: readonly Polarity[] | undefined;
 }
 
+/** What was found of a wire in a gas on this machine, from points read off its panel. */
+export interface MachineCorrection extends WireCorrection {
+  readonly filler: FillerCode;
+  readonly gas: string;
+  readonly diameterMm: number;
+}
+
 export interface Machine {
   readonly name: string;
   readonly place: string;
@@ -113,6 +121,8 @@ export interface Machine {
   readonly circuitMOhm: number;
   /** Whether the machine was aligned to its leads, at which resistance and when; it then makes up for that much itself. null or left out: not. */
   readonly leadCompensation?: { readonly mOhm: number; readonly on?: string | undefined } | null | undefined;
+  /** Wires calibrated here; what it displays then follows them. */
+  readonly corrections?: readonly MachineCorrection[] | undefined;
   readonly limits: MachineLimits;
   /** How it says the slow beat; null when it has none. */
   readonly beatSchool: BeatSchool | null;

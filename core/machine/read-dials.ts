@@ -5,7 +5,7 @@ import { rangeIssue } from '../outcome/range.ts';
 import { gasFlow, isPulsed, stickOutMm, type PlanMode } from '../plan/index.ts';
 import { solvePulse } from '../pulse/index.ts';
 import { usualSequence, type TriggerSchool } from '../sequence/index.ts';
-import { arcOf } from './arc-of.ts';
+import { arcOf, correctionFor } from './arc-of.ts';
 import { gasTrimMm, servesGas } from './chart.ts';
 import type { Dial, Machine } from './machine.ts';
 import { pulseOf, type Program, type ProgramPulse } from './program.ts';
@@ -31,6 +31,9 @@ export interface BesideDials {
   readonly ctwdMm?: number | undefined;
   readonly travelMmPerMin?: number | undefined;
 }
+
+/** Each round leaves a tenth of the error of the one before; three reach a hundredth of a dial's step. */
+const leadRounds = 3;
 
 /** Issues: `unknown-dial`, `not-on-dial`, `unknown-chart-line`, `wire-unknown`, `feed-unknown`, ranges of feed. */
 export function readDials(
@@ -82,7 +85,8 @@ export function readDials(
   const figures = figuresRead(set, arcOf({ ...wire, mode: lineMode }, ctwdMm, 0).wire.eVPerMm);
   const taught = taughtLine(line ?? null);
   const trimAlone = (figures.trimMm ?? 0) + gasTrimMm(line, wire.gas);
-  const arc = arcOf({ ...wire, mode: lineMode }, ctwdMm, trimAlone);
+  const correction = correctionFor(machine, wire);
+  const arc = arcOf({ ...wire, mode: lineMode }, ctwdMm, trimAlone, correction);
   const setFeed =
     figures.wireFeedMPerMin ??
     (figures.meanCurrentA === undefined ? undefined : arc.feedAt(figures.meanCurrentA)) ??
@@ -105,14 +109,14 @@ export function readDials(
       : undefined;
   const mode: PlanMode = beat ? 'double-pulse' : lineMode === 'double-pulse' ? 'pulse' : lineMode;
   const wireFeedMPerMin = beat?.meanFeedMPerMin ?? setFeed;
-  const near = neutralOffsetMm(machine, taught, arc, setFeed);
-  // The current that flows in the leads is that of the arc as it then stands.
-  const offset = neutralOffsetMm(
-    machine,
-    taught,
-    arcOf({ ...wire, mode: lineMode }, ctwdMm, trimAlone + near),
-    setFeed,
-  );
+  // The current that flows in the leads is that of the arc as it then stands: begun at the line, where every wire still burns.
+  let offset = neutralOffsetMm(machine, taught, arcOf({ ...wire, mode: lineMode }, ctwdMm, 0, correction), setFeed);
+  for (let round = 0; round < leadRounds; round += 1) {
+    const there = arcOf({ ...wire, mode: lineMode }, ctwdMm, trimAlone + offset, correction);
+    // More than the wire burns: no current to correct by, so the guess stands.
+    if (there.currentAt(setFeed) === undefined) break;
+    offset = neutralOffsetMm(machine, taught, there, setFeed);
+  }
   const trimMm = trimAlone + offset;
   const { pulse, warnings } = isPulsed(mode)
     ? pulseRead(wire, wireFeedMPerMin, Math.max(ctwdMm - arc.lineMm - trimMm, 3), figures)

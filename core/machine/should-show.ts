@@ -2,7 +2,7 @@
 import { arcElectrical } from '../arc/index.ts';
 import { isPulsed } from '../plan/index.ts';
 import { pulseMeans, solveDefaultPulse } from '../pulse/index.ts';
-import { arcOf } from './arc-of.ts';
+import { arcOf, correctionFor, type ArcOf } from './arc-of.ts';
 import { chartLineFor } from './chart.ts';
 import type { Machine } from './machine.ts';
 import type { Program } from './program.ts';
@@ -20,10 +20,11 @@ export interface ShouldShow {
 }
 
 export function shouldShow(program: Program, machine: Machine): ShouldShow | undefined {
-  const arc = arcOf(program, program.ctwdMm, program.trimMm);
+  const correction = correctionFor(machine, program);
+  const arc = arcOf(program, program.ctwdMm, program.trimMm, correction);
   const runningA = arc.currentAt(program.wireFeedMPerMin);
   if (runningA === undefined) return undefined;
-  const tipV = tipVolts(program, runningA);
+  const tipV = tipVolts(program, arc, runningA);
   if (tipV === undefined) return undefined;
   const line = taughtLine(chartLineFor(machine.chartLines, program) ?? null);
   return {
@@ -35,9 +36,8 @@ export function shouldShow(program: Program, machine: Machine): ShouldShow | und
   };
 }
 
-function tipVolts(program: Program, runningA: number): number | undefined {
+function tipVolts(program: Program, arc: ArcOf, runningA: number): number | undefined {
   const { mode, trimMm, ctwdMm, wireFeedMPerMin } = program;
-  const arc = arcOf(program, ctwdMm, trimMm);
   if (mode === 'dip') {
     const line = arc.lineVoltsAt(wireFeedMPerMin);
     return line === undefined ? undefined : line + trimMm * arc.wire.eVPerMm;

@@ -3,17 +3,21 @@ import fc from 'fast-check';
 import { planSeam, type PlanInput } from '../plan/index.ts';
 import { alder, hazel, medlar, rowan, scenarios } from '../scenarios/index.ts';
 import {
+  arcOf,
   compareMachines,
+  correctionFor,
   dialQuantityNames,
   machineIssues,
   programFromPlan,
   quantityFacts,
   readDials,
+  shouldShow,
   translate,
   type Dial,
   type DialQuantity,
   type Machine,
   type Program,
+  type Translation,
 } from './index.ts';
 
 function planned(input: PlanInput): Program {
@@ -92,8 +96,9 @@ describe('a program in one machine’s dials', () => {
       expect.arrayContaining(['dial-at-its-end', 'feed-beyond-machine', 'wire-size-not-taken']),
     );
     expect(far.notCarried.find((one) => one.quantity === 'trimMm')?.nearest).toContain('3.00 mm');
+    // A peak the machine cannot give is solved again at the one it can.
     const pulse = { ...frame.pulse!, peakCurrentA: 560 };
-    expect(translate(rowan, { ...frame, pulse }).warnings.map((one) => one.code)).toContain('peak-beyond-machine');
+    expect(translate(rowan, { ...frame, pulse }).warnings.map((one) => one.code)).toContain('peak-held-by-machine');
   });
 
   it('lists what a simpler machine cannot be told', () => {
@@ -272,6 +277,10 @@ const randomProgram: fc.Arbitrary<Program> = fc
     sequence: { ...base.sequence, startPercent, postGasS, burnBackMs },
   }));
 
+const feedDialled = (said: Translation) =>
+  said.dials.find((dial) => dial.quantity === 'wireFeedMPerMin')?.reachedQuantity ?? 0;
+const burns = (program: Program, feed: number) => arcOf(program, program.ctwdMm, program.trimMm).currentAt(feed);
+
 describe('any machine, any program', () => {
   // Ends that binary fractions leave a hair short of a whole step were passed by the rounding that came after the clamp.
   it.each([1024398457, 2138419226])('keeps the ends of a dial under seed %d', (seed) => {
@@ -304,7 +313,8 @@ describe('any machine, any program', () => {
     );
   });
 
-  it('reads back every carried quantity within half a step', () => {
+  // 1946593376: a coarse feed dial that ends near the most the wire takes, where the leads' first guess had no current to lean on.
+  it.each([undefined, 1946593376])('reads back every carried quantity within half a step, seed %p', (seed) => {
     fc.assert(
       fc.property(randomMachine, randomProgram, (machine, program) => {
         const said = translate(machine, program);
@@ -328,6 +338,8 @@ describe('any machine, any program', () => {
         for (const dial of said.dials) {
           const back = figures[dial.quantity as DialQuantity];
           if (back === undefined || dial.clipped) continue;
+          // Where the coarse feed dial asks for more than the wire burns there is no current, and no lead loss to make up for.
+          if (dial.quantity === 'trimMm' && burns(program, feedDialled(said)) === undefined) continue;
           // The dial of the arc makes up for the machine's leads; what is read back is the arc itself.
           const meant = dial.quantity === 'trimMm' ? program.trimMm : dial.wishedQuantity!;
           expect(Math.abs(back - meant)).toBeLessThanOrEqual(
@@ -336,7 +348,7 @@ describe('any machine, any program', () => {
           );
         }
       }),
-      { numRuns: 300 },
+      { numRuns: 300, ...(seed === undefined ? {} : { seed }) },
     );
   });
 
@@ -389,5 +401,40 @@ describe('several gases under one chart number', () => {
     if (!read.ok) throw new Error(read.issues[0]?.message);
     expect(read.value.program.gas).toBe('M13-ArO-2');
     expect(Math.abs(read.value.program.trimMm - other.trimMm)).toBeLessThanOrEqual(index(other).halfStep! + 0.02);
+  });
+});
+
+describe('a wire calibrated on a machine', () => {
+  // Melts a tenth less by the arc: the same feed needs more current, and the machine then says so everywhere.
+  const found = {
+    filler: frame.filler,
+    gas: frame.gas,
+    diameterMm: frame.diameterMm,
+    kAFactor: 0.9,
+    kBFactor: 1,
+    arcVoltageV: 0,
+  };
+  const calibrated: Machine = { ...rowan, corrections: [found] };
+
+  it('is that wire in that gas alone', () => {
+    expect(correctionFor(calibrated, frame)).toBe(found);
+    expect(correctionFor(calibrated, { ...frame, gas: 'C1' })).toBeUndefined();
+    expect(correctionFor(calibrated, { ...frame, diameterMm: 1.2 })).toBeUndefined();
+    expect(correctionFor(rowan, frame)).toBeUndefined();
+  });
+
+  it('moves what the panel should show, and says the program back as it was', () => {
+    const shown = shouldShow(frame, calibrated)!;
+    const byTable = shouldShow(frame, rowan)!;
+    // The arc does most of the melting, so a tenth less of it costs near a tenth more current.
+    expect(shown.runningA / byTable.runningA).toBeGreaterThan(1.05);
+    expect(shown.runningA / byTable.runningA).toBeLessThan(1.15);
+    const said = translate(calibrated, frame);
+    const read = readDials(calibrated, Object.fromEntries(said.dials.map((dial) => [dial.dialId, dial.value])), {
+      loaded: frame,
+      ctwdMm: frame.ctwdMm,
+    });
+    if (!read.ok) throw new Error(read.issues[0]?.message);
+    expect(Math.abs(read.value.program.trimMm - frame.trimMm)).toBeLessThan(0.3);
   });
 });

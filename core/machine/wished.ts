@@ -1,6 +1,7 @@
 /** Every figure of a program under the names that dials use, as this machine would have to be told them; and the way back. */
 import { canonicalOf, sayBeat, type BeatInput, type BeatSchool, type CanonicalBeat } from '../double-pulse/index.ts';
-import { arcOf, type ArcOf } from './arc-of.ts';
+import { arcOf, correctionFor, type ArcOf } from './arc-of.ts';
+import type { MachineCorrection } from './machine.ts';
 import type { LineFit } from './line-fit.ts';
 import type { Program } from './program.ts';
 import type { DialQuantity } from './quantities.ts';
@@ -27,7 +28,7 @@ export function wishedFigures(
   dialledFeedMPerMin?: number,
 ): Wished {
   const school = machine.beatSchool;
-  const arc = arcOf(program, program.ctwdMm, program.trimMm);
+  const arc = arcOf(program, program.ctwdMm, program.trimMm, correctionFor(machine, program));
   const beat = program.slowBeat;
   const said = beat && school ? sayBeat(beat, school) : undefined;
   const setFeed = said ? setFeedOf(said.to) : program.wireFeedMPerMin;
@@ -83,6 +84,7 @@ export interface Circuit {
   readonly circuitMOhm: number;
   /** Set where the machine was aligned to its leads: it makes up for so much by itself. */
   readonly leadCompensation?: { readonly mOhm: number; readonly on?: string | undefined } | null | undefined;
+  readonly corrections?: readonly MachineCorrection[] | undefined;
 }
 
 /** What a machine that was never aligned takes for granted, mΩ: the middle of the usual 5 to 30; assumed. */

@@ -7,7 +7,6 @@ export type {
   PulseSourceInput,
   SimulationInput,
   StartStopInput,
-  WireCorrection,
 } from './input.ts';
 export type { SimulationMetrics } from './metrics.ts';
 export { inductanceUh, modeThresholds } from './params.ts';

@@ -1,4 +1,5 @@
 /** What a simulation is asked. */
+import type { WireCorrection } from '../arc/index.ts';
 import type { FillerCode } from '../consumables/index.ts';
 import type { CanonicalBeat } from '../double-pulse/index.ts';
 
@@ -67,12 +68,6 @@ export interface SimulationInput {
   readonly correction?: WireCorrection | undefined;
   /** Start cold and stop, instead of a slice of a running weld. */
   readonly startStop?: StartStopInput | undefined;
-}
-
-export interface WireCorrection {
-  readonly kAFactor: number;
-  readonly kBFactor: number;
-  readonly arcVoltageV: number;
 }
 
 export interface StartStopInput {

@@ -1,5 +1,5 @@
 /** The `simulate` question: a slice of a running weld, or a whole start and stop, with what it did in numbers and in words. */
-import { pulseLineMm, wireInGas, type WireInGas } from '../arc/index.ts';
+import { correctedWire, pulseLineMm, wireInGas, type WireInGas } from '../arc/index.ts';
 import { steadyCurrentA } from '../melting/index.ts';
 import { failure, success, type Outcome } from '../outcome/index.ts';
 import { contact, type ArcState } from './arc-state.ts';
@@ -75,7 +75,7 @@ export function beginSimulation(input: SimulationInput, traceEveryS = 0): Outcom
   const { startStop } = input;
   const source = built.value;
   const model = buildModel({
-    wire: correctedWire(input),
+    wire: wireOf(input),
     source,
     ctwdMm: input.really?.ctwdMm ?? input.ctwdMm,
     feedMmPerS: ((input.wireFeedMPerMin * 1000) / 60) * (1 - (input.feedSlip ?? 0)),
@@ -121,15 +121,9 @@ export function simulate(input: SimulationInput, traceEveryS = 0): Outcome<Simul
   return success(begun.value.finish());
 }
 
-function correctedWire({ filler, gas, diameterMm, really, correction }: SimulationInput): WireInGas {
-  const wire = wireInGas(filler, really?.gas ?? gas, really?.diameterMm ?? diameterMm);
-  if (!correction) return wire;
-  return {
-    ...wire,
-    arcMeltMmPerAs: wire.arcMeltMmPerAs * correction.kAFactor,
-    extensionMeltPerA2s: wire.extensionMeltPerA2s * correction.kBFactor,
-    v0V: wire.v0V + correction.arcVoltageV,
-  };
+/** What is really threaded and connected, as calibrated. */
+function wireOf({ filler, gas, diameterMm, really, correction }: SimulationInput): WireInGas {
+  return correctedWire(wireInGas(filler, really?.gas ?? gas, really?.diameterMm ?? diameterMm), correction);
 }
 
 function finish(input: SimulationInput, model: ArcModel, state: ArcState, recorder: Recorder): Simulation {

@@ -1,6 +1,7 @@
 /** One place of a map: the arc run there for a moment, with its zone. */
 import { arcOf, simulationOf, type Program } from '../machine/index.ts';
-import { simulate, type WireCorrection } from '../simulation/index.ts';
+import type { WireCorrection } from '../arc/index.ts';
+import { simulate } from '../simulation/index.ts';
 import { movedTo, type AxisRange } from './axes.ts';
 import { zoneOf, type Zone } from './zone.ts';
 

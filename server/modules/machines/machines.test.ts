@@ -1,5 +1,6 @@
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { machineWithStanding, type MachineResource } from '@fox-tempo/contract';
+import { asStands, machineWithStanding, type MachineResource } from '@fox-tempo/contract';
 import { medlar } from '@fox-tempo/core/scenarios';
 import { openTestApp } from '../../testing/test-app.ts';
 
@@ -135,5 +136,33 @@ describe('what is measured at a machine', () => {
     // The first, 30, has dropped out: 10, 12, 11, 40, 13.
     expect(body.minutes).toMatchObject({ liner: 12, wire: 5 });
     await write('post', '/hazel/step-times', null, { kind: 'tea', minutes: 5 }).expect(422);
+  });
+
+  it('stands beside the machine, the newest of each wire, and goes when it is withdrawn', async () => {
+    const observe = async (kind: string, body: object, corrects?: string) => {
+      const call = test.as().post('/api/observations').set('idempotency-key', randomUUID());
+      return (await call.send({ kind, machineId: 'hazel', body, corrects }).expect(201)).body as { id: string };
+    };
+    const steel = { filler: 'steel-solid', gas: 'M21-ArC-18', diameterMm: 1, ctwdMm: 15 };
+    const pair = (meanCurrentA: number) => [
+      { wireFeedMPerMin: 6, meanCurrentA, voltageV: null },
+      { wireFeedMPerMin: 9, meanCurrentA: 1.3 * meanCurrentA, voltageV: null },
+    ];
+    await observe('calibration-points', { ...steel, points: pair(150) });
+    const later = await observe('calibration-points', { ...steel, points: pair(140) });
+    await observe('calibration-points', { ...steel, gas: 'C1', points: pair(160) });
+
+    const stands = async () => (await get('hazel')).calibrations ?? [];
+    expect((await stands()).map(({ gas, points, by }) => [gas, points[0]?.meanCurrentA, by])).toEqual([
+      ['M21-ArC-18', 140, 'Ilse Brandokor'],
+      ['C1', 160, 'Ilse Brandokor'],
+    ]);
+    // What was read becomes the constants that card, bench and map compute with.
+    const asIs = asStands(await get('hazel')).corrections;
+    expect(asIs).toHaveLength(2);
+    expect(asIs[0]).toMatchObject({ filler: 'steel-solid', gas: 'M21-ArC-18', diameterMm: 1 });
+
+    await observe('withdrawal', { why: 'read off another panel' }, later.id);
+    expect((await stands()).map(({ points }) => points[0]?.meanCurrentA)).toEqual([150, 160]);
   });
 });

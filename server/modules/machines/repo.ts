@@ -2,6 +2,7 @@ import {
   outlineOf,
   readMachineFile,
   readStanding,
+  type MachineCalibration,
   type MachineFile,
   type MachineResource,
   type MachineStanding,
@@ -100,7 +101,9 @@ function columnsOf(file: MachineFile) {
   return { name: file.name, place: file.place, peakCurrentA: file.limits.peakCurrentA, file };
 }
 
-type Row = Omit<MachineResource, 'file' | 'standing' | 'trouble' | 'leadMOhm'> & { readonly standing: unknown };
+type Row = Omit<MachineResource, 'file' | 'standing' | 'trouble' | 'leadMOhm' | 'calibrations'> & {
+  readonly standing: unknown;
+};
 type ReadFile = Pick<MachineResource, 'file' | 'trouble'>;
 
 /** A described machine has hundreds of checks: its file is read once for each version. */
@@ -118,13 +121,14 @@ async function toResources(db: Executor, rows: readonly Row[]): Promise<MachineR
       .where(inArray(machines.id, ids));
     return new Map(whole.map((row) => [keyOf(row), readFileOf(row.id, row.file)]));
   });
-  const leads = await lastLeads(
+  const observed = await observedAt(
     db,
     rows.map((row) => row.id),
   );
   return rows.map((row) => ({
     ...row,
-    leadMOhm: leads.get(row.id) ?? null,
+    leadMOhm: observed.get(row.id)?.leadMOhm ?? null,
+    calibrations: [...(observed.get(row.id)?.calibrations.values() ?? [])],
     // Changed between the two questions: read as an outline once, whole at the next look.
     ...(files.get(keyOf(row)) ?? readFileOf(row.id, null)),
     standing: readStanding(row.standing),
@@ -132,23 +136,45 @@ async function toResources(db: Executor, rows: readonly Row[]): Promise<MachineR
   }));
 }
 
-const leadsOf = prepared('machine_leads', (db) =>
+const observedOf = prepared('machine_observed', (db) =>
   db
-    .select({ machineId: observations.machineId, body: observations.body })
+    .select({
+      machineId: observations.machineId,
+      kind: observations.kind,
+      body: observations.body,
+      at: observations.at,
+      by: people.name,
+    })
     .from(observations)
+    .innerJoin(people, eq(people.id, observations.recordedBy))
     .where(
-      sql`${observations.kind} = 'lead-reading' and ${observations.machineId} = any(${sql.placeholder('ids')}) and not exists (
+      sql`${observations.kind} in ('lead-reading', 'calibration-points') and ${observations.machineId} = any(${sql.placeholder('ids')}) and not exists (
         select 1 from ${observations} as later where later.corrects = ${observations.id})`,
     )
     .orderBy(asc(observations.at), asc(observations.row)),
 );
 
-/** Leads as measured last, mΩ by machine; a reading that was corrected or withdrawn does not count. */
-async function lastLeads(db: Executor, ids: readonly string[]): Promise<Map<string, number>> {
-  if (ids.length === 0) return new Map();
-  // The oldest first, so that the newest of a machine is the one that stays.
-  const rows = await leadsOf(db).execute({ ids: [...ids] });
-  return new Map(rows.map(({ machineId, body }) => [machineId ?? '', (body as { mOhm: number }).mOhm]));
+interface Observed {
+  leadMOhm: number | null;
+  readonly calibrations: Map<string, MachineCalibration>;
+}
+
+/** Leads and calibrated wires as observed last, by machine; rows that were corrected or withdrawn do not count. */
+async function observedAt(db: Executor, ids: readonly string[]): Promise<Map<string, Observed>> {
+  const found = new Map<string, Observed>();
+  if (ids.length === 0) return found;
+  // The oldest first, so that the newest of a machine and a wire is the one that stays.
+  for (const { machineId, kind, body, at, by } of await observedOf(db).execute({ ids: [...ids] })) {
+    const key = machineId ?? '';
+    const one: Observed = found.get(key) ?? { leadMOhm: null, calibrations: new Map() };
+    found.set(key, one);
+    if (kind === 'lead-reading') one.leadMOhm = (body as { mOhm: number }).mOhm;
+    else {
+      const points = body as Omit<MachineCalibration, 'at' | 'by'>;
+      one.calibrations.set(`${points.filler} ${points.gas} ${points.diameterMm}`, { ...points, at: isoTime(at), by });
+    }
+  }
+  return found;
 }
 
 /** Rows written by an older version are brought up as they are read. */

@@ -1,10 +1,12 @@
-/** Machines as they stand: with their leads as measured last, so that plan, card, bench and map compute with one resistance. */
-import { asStands, type MachineResource } from '@fox-tempo/contract';
+/** Machines as they stand: with leads as measured last and wires as calibrated, so that plan, card, bench and map compute with one resistance. */
+import { asStands, type MachineResource, type StandingFile } from '@fox-tempo/contract';
 
-const known = new WeakMap<MachineResource, MachineResource>();
+export type StandingMachine = MachineResource & { readonly file: StandingFile };
+
+const known = new WeakMap<MachineResource, StandingMachine>();
 
 /** The same object for the same resource, so that nothing is drawn again for nothing. */
-export function standingMachine(machine: MachineResource): MachineResource {
+export function standingMachine(machine: MachineResource): StandingMachine {
   const found = known.get(machine);
   if (found) return found;
   const made = { ...machine, file: asStands(machine) };

@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import {
+  correctionFor,
   simulationOf,
   wireWords,
   whatIfInput,
@@ -84,7 +85,10 @@ function LoadedBench({
   const [ghost, setGhost] = useState<Program | null>(null);
   const [changes, setChanges] = useState<ReadonlySet<WhatIf>>(new Set());
   const [otherGas, setOtherGas] = useState(loaded.revision?.program.gas === 'C1' ? 'M21-ArC-18' : 'C1');
-  const [correction, setCorrection] = useState<WireCorrection | null>(null);
+  // undefined: as calibrated on this machine; null: the table's wire, by hand.
+  const [byHand, setByHand] = useState<WireCorrection | null | undefined>(undefined);
+  const recorded = machine && program ? correctionFor(machine.file, program) : undefined;
+  const correction = byHand === undefined ? (recorded ?? null) : byHand;
   const [attempt, setAttempt] = useState(0);
   const circuitMOhm = machine?.file.circuitMOhm ?? defaultCircuit;
 
@@ -254,7 +258,7 @@ function LoadedBench({
               program={laterProgram ?? program}
               machineId={machine?.id ?? 'none'}
               applied={correction}
-              onApply={setCorrection}
+              onApply={setByHand}
             />
           </>
         )}

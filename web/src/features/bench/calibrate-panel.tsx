@@ -109,7 +109,7 @@ export function CalibratePanel({
           kind="main"
           disabled={!outcome?.ok}
           onClick={() => {
-            if (!isBlank) record(points);
+            if (!isBlank) record(points, rmsShare(program));
             if (outcome?.ok)
               onApply({
                 kAFactor: outcome.value.kAFactor,
@@ -118,7 +118,7 @@ export function CalibratePanel({
               });
           }}
         >
-          Use it for arc and map
+          Use it for card, arc and map
         </Action>
         <Action disabled={!applied} onClick={() => onApply(null)}>
           Back to the table

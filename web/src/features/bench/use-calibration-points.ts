@@ -26,9 +26,18 @@ export function useCalibrationPoints(machineId: string, { filler, gas, diameterM
         volts: voltageV,
       })) ?? null,
     problem,
-    record: (points: readonly Point[]) => {
+    record: (points: readonly Point[], rmsShare: number) => {
       const whole = points.flatMap(({ feed, amps, volts }) =>
-        feed === null || amps === null ? [] : [{ wireFeedMPerMin: feed, meanCurrentA: amps, voltageV: volts }],
+        feed === null || amps === null
+          ? []
+          : [
+              {
+                wireFeedMPerMin: feed,
+                meanCurrentA: amps,
+                voltageV: volts,
+                ...(rmsShare > 1 ? { rmsCurrentA: amps * rmsShare } : {}),
+              },
+            ],
       );
       if (whole.length > 0)
         void record({

@@ -2,6 +2,7 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import {
+  correctionFor,
   displayed,
   fillerOf,
   formatWithUnit,
@@ -18,6 +19,7 @@ import {
   type Translation,
   type UnitSystem,
 } from '@fox-tempo/core';
+import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -32,7 +34,7 @@ export interface DialCardProps {
   /** Seam whose saved revision can be printed, and whether it is this program. */
   readonly print?: { readonly seamId: string; readonly isSaved: boolean } | undefined;
   /** The machine offered for this seam; left out: the one chosen here, else the first that is described. */
-  readonly machine?: MachineResource | undefined;
+  readonly machine?: StandingMachine | undefined;
 }
 
 export function DialCard({ machines: all, program, print, machine: offered }: DialCardProps) {
@@ -165,7 +167,7 @@ function Lines({ translation, machine }: { readonly translation: Translation; re
 }
 
 /** What the machine's own figures should read, so that a wrong wire or line is seen at the first arc. */
-function ShouldShowPart({ program, machine }: { readonly program: Program; readonly machine: MachineResource }) {
+function ShouldShowPart({ program, machine }: { readonly program: Program; readonly machine: StandingMachine }) {
   const show = shouldShow(program, machine.file);
   if (!show) return null;
   const preset = [
@@ -177,6 +179,7 @@ function ShouldShowPart({ program, machine }: { readonly program: Program; reado
       {preset.length > 0 && <>Before the arc it shows about {preset.join(', ')} by its chart. </>}
       While it burns about {show.runningA.toFixed(0)} A and {show.runningV.toFixed(1)} V at the machine,{' '}
       {show.tipV.toFixed(1)} V of it at the tip; {machine.file.circuitMOhm} mΩ of leads take the rest.
+      {correctionFor(machine.file, program) ? ' As calibrated with this wire here.' : ''}
     </Box>
   );
 }

@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { translate, type Program } from '@fox-tempo/core';
+import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { chosenMachine } from './machine-choice.ts';
 
@@ -10,7 +11,7 @@ export function DialStrip({
   program,
   machine: offered,
 }: {
-  readonly machine?: MachineResource | undefined;
+  readonly machine?: StandingMachine | undefined;
   readonly machines: readonly MachineResource[];
   readonly program: Program | null;
 }) {

@@ -2,14 +2,14 @@
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { changeover, type Program } from '@fox-tempo/core';
 import { useMemo } from 'react';
-import { standingMachine } from '../../lib/as-stands.ts';
+import { standingMachine, type StandingMachine } from '../../lib/as-stands.ts';
 import { useSettings } from '../../lib/settings.ts';
 
 /** The one chosen, else the first that is described. */
 export function chosenMachine(
   machines: readonly MachineResource[],
   machineId: string | null,
-): MachineResource | undefined {
+): StandingMachine | undefined {
   const inUse = machines.filter((one) => !one.retired);
   const found = inUse.find((one) => one.id === machineId) ?? inUse.find((one) => one.file.dials.length > 0) ?? inUse[0];
   return found && standingMachine(found);
@@ -38,7 +38,7 @@ export function leastChangeover(
 export function useMachineFor(
   machines: readonly MachineResource[],
   seam: Pick<SeamResource, 'id' | 'revision'>,
-): MachineResource | undefined {
+): StandingMachine | undefined {
   const hereId = useSettings((state) => state.machineId);
   const lastId = useSettings((state) => state.machineOfSeam[seam.id]);
   const { revision } = seam;

@@ -25,7 +25,7 @@ const steel: FeederState = {
   liner: 'steel',
   tipMm: 1.0,
   recessMm: 3,
-  flowLPerMin: 16,
+  flowLPerMin: 14,
 };
 const stainless: FeederState = {
   ...steel,
@@ -34,7 +34,7 @@ const stainless: FeederState = {
   gas: 'M12-ArC-2',
   rollMm: 0.8,
   tipMm: 0.8,
-  flowLPerMin: 15,
+  flowLPerMin: 14,
 };
 const aluminium: FeederState = {
   filler: 'aluminium-5356',
@@ -45,7 +45,7 @@ const aluminium: FeederState = {
   liner: 'polymer',
   tipMm: 1.4,
   recessMm: 3,
-  flowLPerMin: 18,
+  flowLPerMin: 16,
 };
 const onWire = { process: 'gas-metal', polarity: 'electrode-positive' } as const;
 

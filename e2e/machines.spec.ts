@@ -89,6 +89,7 @@ test('two changeovers to one seam: the right, different lists; ticked, timed, wr
 
   // Back to steel: the way back is complete too.
   await page.goto(`${app.url}/seams/axle-plate-to-tube/setup`);
+  await page.getByLabel('On which machine').selectOption({ label: 'Rowan, bay 2' });
   await expect(page.getByRole('heading', { name: /things to change/ })).toBeVisible();
   await expect(page.getByText('Aluminium AlMg5, 1.2 mm → Mild steel, solid, 1.0 mm')).toBeVisible();
 });

@@ -7,8 +7,8 @@ test('a stainless outside corner: described, set, saved, still there after a res
   await page.getByLabel('What it is called').fill('Hood corner');
   // Nothing is invented: what is missing is named until it is said.
   await expect(page.getByText(/the metal, the joint, the first part’s thickness/)).toBeVisible();
-  await page.getByLabel('Metal').selectOption('Mild steel');
-  await page.getByLabel('Joint').selectOption('Tee');
+  await page.getByLabel('Metal', { exact: true }).selectOption('Steel');
+  await page.getByLabel('Joint', { exact: true }).selectOption('Tee');
   await page.getByLabel('First part’s thickness').fill('3');
   await page.getByRole('button', { name: 'Go to its sheet' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hood corner');
@@ -20,16 +20,16 @@ test('a stainless outside corner: described, set, saved, still there after a res
   await page.getByLabel('Position').selectOption('PA');
   const filletAmps = numberIn(await figure(page, 'Mean current').textContent());
   await page.getByLabel('Joint', { exact: true }).selectOption('Outside corner');
-  // About three quarters of the fillet's current, and a longer arc.
+  // A tenth less is wished than for the fillet, the wished bead and pace pull a little of it back; and a longer arc.
   await expect
     .poll(async () => numberIn(await figure(page, 'Mean current').textContent()) / filletAmps)
-    .toBeLessThan(0.78);
-  expect(numberIn(await figure(page, 'Mean current').textContent()) / filletAmps).toBeGreaterThan(0.72);
+    .toBeLessThan(0.97);
+  expect(numberIn(await figure(page, 'Mean current').textContent()) / filletAmps).toBeGreaterThan(0.85);
   expect(numberIn(await figure(page, 'Arc length').textContent())).toBeGreaterThanOrEqual(4.5);
 
   // The sum behind a figure is one click away.
   await figure(page, 'Wire feed').click();
-  await expect(page.getByText('outside corner 0.75')).toBeVisible();
+  await expect(page.getByText(/outside corner 0\.9 = \d+ A/)).toBeVisible();
 
   const card = page.getByRole('region', { name: 'Dial card, Rowan' });
   await page.getByLabel('Machine', { exact: true }).selectOption({ label: 'Rowan, bay 2' });

@@ -11,6 +11,8 @@ const config = defineConfig({
     'html, body': { background: 'page', color: 'ink', fontFamily: 'body', fontSize: '15px', lineHeight: 1.35 },
     // Date pickers and scroll bars of the platform follow.
     'html.dark': { colorScheme: 'dark' },
+    // What the keyboard reaches comes to lie above the strip of dials that stays at the foot of narrow screens.
+    html: { scrollPaddingBottom: { base: '72px', xl: '0' } },
     // One focus mark everywhere, visible on every ground.
     '*:focus-visible': { outline: '2px solid var(--chakra-colors-accent)', outlineOffset: '2px' },
     '::selection': { background: 'accentSoft', color: 'ink' },

@@ -12,6 +12,7 @@ test('a stainless outside corner: described, set, saved, still there after a res
   await page.getByLabel('First part’s thickness').fill('3');
   await page.getByRole('button', { name: 'Go to its sheet' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hood corner');
+  await expect(page).toHaveTitle('Hood corner · Fox Tempo');
 
   await page.getByLabel('Metal').selectOption('Stainless');
   await expect(page.getByLabel('Gas', { exact: true })).toHaveValue('M12-ArC-2');

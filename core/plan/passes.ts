@@ -4,8 +4,16 @@ import type { PlanInput } from './input.ts';
 import { jointRule } from './joints.ts';
 import { bevelHeightMm, grooveOf, isGroove, topWidthMm, type EdgeGroove } from './preparation.ts';
 
-/** A root is run colder than the fill, so that it holds over its gap; share of the fill's current, assumed. */
-export const rootCurrentShare = 0.88;
+/**
+ * Share of the fill's current that a root is run with. An open one has to hold itself over its gap: procedure sheets give it 110 to 140 A where
+ * they fill with 200 to 230; on backing, or with the faces closed, it only has to be a little colder. Assumed from such sheets.
+ */
+export function rootCurrentShare({ preparation, gapMm }: PlanInput['seam']): number {
+  const isOpen = (preparation?.backing ?? 'none') === 'none' && gapMm >= openFromMm;
+  return isOpen ? 0.6 : 0.88;
+}
+/** Less than this is closed by the first drops, mm; assumed. */
+const openFromMm = 1;
 /** A layer wider than this is laid in two beads side by side, mm; assumed. */
 const twoBeadsFromMm = 13;
 

@@ -18,6 +18,7 @@ import { jointRule } from './joints.ts';
 import { isPulsed, type PlanMode } from './mode.ts';
 import { passTable, rootCurrentShare, type Pass, type PassKind, type PassSetting } from './passes.ts';
 import { singlePassLimitMm } from './practice.ts';
+import { leastCurrentA } from './wanted.ts';
 
 export interface Plan extends PlanFigures {
   readonly mode: PlanMode;
@@ -123,7 +124,9 @@ function passSettings(input: PlanInput, workings: Workings): (kind: PassKind) =>
   const plain: PassSetting = figures;
   const known: Partial<Record<PassKind, PassSetting>> = {};
   const root = (): PassSetting => {
-    const feed = feedForCurrent(input, workings, rootCurrentShare * figures.meanCurrentA);
+    const leastA = Math.min(leastCurrentA(input.mode, wire), figures.meanCurrentA);
+    const currentA = Math.max(rootCurrentShare(input.seam) * figures.meanCurrentA, leastA);
+    const feed = feedForCurrent(input, workings, currentA);
     const point = model.at(feed);
     if (!point) return plain;
     return {

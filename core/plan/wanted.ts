@@ -4,6 +4,7 @@ import { filletAreaMm2 } from '../bead/index.ts';
 import type { Wish } from './bend.ts';
 import type { PlanInput, Seam } from './input.ts';
 import { jointArea, jointRule, usualLegMm } from './joints.ts';
+import type { PlanMode } from './mode.ts';
 import { isOverhead } from './positions.ts';
 import { gapFactor, singlePassLimitMm } from './practice.ts';
 import { isGroove, preparedArea } from './preparation.ts';
@@ -120,7 +121,7 @@ function currentWish(
     ],
     'A',
   );
-  const least = input.mode === 'spray' ? currentRule.sprayAboveTransition * wire.transitionA : 0;
+  const least = leastCurrentA(input.mode, wire);
   return wish.value >= least
     ? { ...wish, thicknessValue: wish.value }
     : {
@@ -128,6 +129,11 @@ function currentWish(
         thicknessValue: wish.value,
         because: `${wish.because}; spray wants ${currentRule.sprayAboveTransition} × its transition of ${fixed(wire.transitionA, 0)} A = ${fixed(least, 0)} A`,
       };
+}
+
+/** Spray that falls under its transition is spray no more, A. */
+export function leastCurrentA(mode: PlanMode, wire: WireInGas): number {
+  return mode === 'spray' ? currentRule.sprayAboveTransition * wire.transitionA : 0;
 }
 
 function jointShare({ joint }: Seam): number {

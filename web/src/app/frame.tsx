@@ -1,7 +1,7 @@
 /** The frame around every view: skip link, rail, who works here, and a line while the next view loads. */
 import { Box } from '@chakra-ui/react';
 import { useLayoutEffect } from 'react';
-import { Link, Outlet, redirect, ScrollRestoration, useLocation, useNavigation } from 'react-router';
+import { Link, Outlet, redirect, ScrollRestoration, useLocation, useNavigation, type Location } from 'react-router';
 import { api } from '../lib/api.ts';
 import { session, useMe } from '../lib/session.ts';
 import { settings } from '../lib/settings.ts';
@@ -18,6 +18,11 @@ export async function loadFrame({ request }: { request: Request }) {
     return redirect(signInAddress(`${pathname}${search}`));
   }
   return null;
+}
+
+/** A page opened afresh has the same key as any other such page: its address tells them apart. */
+function placeOf({ key, pathname }: Location): string {
+  return key === 'default' ? pathname : key;
 }
 
 export function Frame() {
@@ -76,7 +81,7 @@ export function Frame() {
         )}
         <Outlet />
       </Box>
-      <ScrollRestoration />
+      <ScrollRestoration getKey={placeOf} />
     </Box>
   );
 }

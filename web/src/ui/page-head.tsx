@@ -1,6 +1,7 @@
 /** The head of a page: what it is about, one quiet line under it, and its acts at the right. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { usePageTitle } from './use-page-title.ts';
 
 export interface PageHeadProps {
   readonly title: string;
@@ -9,6 +10,7 @@ export interface PageHeadProps {
 }
 
 export function PageHead({ title, line, children }: PageHeadProps) {
+  usePageTitle(title);
   return (
     <Box
       as="header"

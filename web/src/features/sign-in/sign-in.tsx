@@ -9,6 +9,7 @@ import { settings, useSettings } from '../../lib/settings.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
+import { usePageTitle } from '../../ui/use-page-title.ts';
 import { FirstOwner } from './first-owner.tsx';
 import { PinPad } from './pin-pad.tsx';
 
@@ -29,6 +30,7 @@ const roleLines = {
 type Name = SessionState['people'][number];
 
 export function SignIn() {
+  usePageTitle('Sign in');
   const state = useLoaderData<SessionState>();
   const [params] = useSearchParams();
   const navigate = useNavigate();

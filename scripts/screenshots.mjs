@@ -47,6 +47,12 @@ const pictures = [
   { name: 'seams-day', path: '/seams' },
   { name: 'seam-sheet-day', path: '/seams/axle-plate-to-tube' },
   { name: 'seam-sheet-night', path: '/seams/trike-box-floor', theme: 'night' },
+  {
+    name: 'seam-passes-night',
+    path: '/seams/tow-beam-butt',
+    theme: 'night',
+    act: (page) => page.getByRole('heading', { name: 'Passes' }).evaluate((node) => node.scrollIntoView()),
+  },
   { name: 'seam-sheet-us-tablet', path: '/seams/sink-flange-lap', size: tablet, units: 'us' },
   { name: 'wire-and-gas-day', path: '/seams/trike-frame-node/wire' },
   {
@@ -70,7 +76,6 @@ const pictures = [
     },
   },
   { name: 'score-day', path: '/score/trike-frame-rail' },
-  { name: 'score-night', path: '/score/trike-frame-rail', theme: 'night' },
   { name: 'score-play-day', path: '/score/trike-frame-rail', act: playedToSecond },
   { name: 'score-machines-day', path: '/score/trike-frame-rail/machines', act: belowStaves },
   { name: 'machine-dials-day', path: '/machines/hazel' },

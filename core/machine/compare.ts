@@ -51,7 +51,11 @@ function comparedLine(
   }
   // A high level and a mean are not to be subtracted from each other.
   if (left.level !== right.level) return { quantity, name, left, right, rank: 2 };
-  const apart = right.reachedQuantity - left.reachedQuantity;
+  // Each is held against what it was asked for: machines that are asked for another dial, as by their leads, make the same arc by it.
+  const apart =
+    left.error !== undefined && right.error !== undefined
+      ? right.error - left.error
+      : right.reachedQuantity - left.reachedQuantity;
   const noticeable = Math.abs(apart) > quantityFacts(known).noticed;
   return { quantity, name, left, right, apart, rank: noticeable ? 1 : sameWords ? 3 : 2 };
 }

@@ -160,6 +160,9 @@ describe('from one machine to the other and back', () => {
     expect(ranks).toEqual([...ranks].sort());
     expect(lines[0]).toMatchObject({ rank: 0 });
     expect(lines.find((line) => line.quantity === 'postGasS')?.apart).toBeCloseTo(0, 6);
+    // Their leads ask for dials 0.4 mm of arc apart; the arcs differ by no more than their half steps, 0.06 and 0.13 mm.
+    const worn = compareMachines(rowan, { ...alder, circuitMOhm: 40 }, trike).lines;
+    expect(Math.abs(worn.find((line) => line.quantity === 'trimMm')!.apart!)).toBeLessThan(0.2);
   });
 });
 

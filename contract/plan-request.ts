@@ -90,6 +90,7 @@ export function choiceOfProgram(program: ProgramFile): ProgramChoice {
       peakCurrentA: pulse?.peakCurrentA ?? null,
       peakTimeMs: pulse?.peakTimeMs ?? null,
       backgroundCurrentA: pulse?.backgroundCurrentA ?? null,
+      frequencyHz: null,
       slowBeat,
     },
     sequence,

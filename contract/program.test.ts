@@ -68,3 +68,25 @@ describe('a choice', () => {
     expect(parsed.ok && parsed.value.gun).toBeUndefined();
   });
 });
+
+describe('a choice', () => {
+  it('made before the pulse’s frequency could be fixed leaves it to be solved', () => {
+    const old = {
+      trimMm: 1,
+      stiffness: null,
+      ctwdMm: null,
+      peakCurrentA: 380,
+      peakTimeMs: null,
+      backgroundCurrentA: null,
+    };
+    const read = programChoice.parse({
+      filler: 'steel-solid',
+      gas: 'M21-ArC-18',
+      diameterMm: 1,
+      arcHabit: 'on-line',
+      wireFeedMPerMin: null,
+      tune: { ...old, slowBeat: null },
+    });
+    expect(read.tune).toMatchObject({ peakCurrentA: 380, frequencyHz: null });
+  });
+});

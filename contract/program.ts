@@ -98,6 +98,8 @@ export const tune = z.strictObject({
   peakCurrentA: ranged('peakCurrentA').nullable(),
   peakTimeMs: ranged('peakTimeMs').nullable(),
   backgroundCurrentA: ranged('backgroundCurrentA').nullable(),
+  /** Left out by those who wrote before it could be fixed: solved. */
+  frequencyHz: ranged('frequencyHz').nullable().default(null),
   slowBeat: slowBeat.nullable(),
 });
 

@@ -12,6 +12,7 @@ export { compareMachines, type ComparedLine, type Comparison } from './compare.t
 export { directionTestFor, triggerTestFor, withDirection, type DirectionTest } from './direction.ts';
 export { believableOffsetMm, neutralOffsetMm, unalignedMOhm, wishedFigures, type Circuit } from './wished.ts';
 export { arcOf, correctionFor, type ArcOf, type WireAndMode } from './arc-of.ts';
+export { swingFromTests, type SwingReading, type SwingScale } from './swing-test.ts';
 export { driftReport, type DriftLine } from './drift.ts';
 export { fitLine, modelAmps, type FittedPoint, type LineFit } from './line-fit.ts';
 export type {

@@ -12,6 +12,7 @@ import { pulseOf, type Program, type ProgramPulse } from './program.ts';
 import { quantityFacts, type DialQuantity } from './quantities.ts';
 import { isNumeric, quantityAt, quantityOf, type Facet } from './scales.ts';
 import { inOrder } from './dial-order.ts';
+import { notOnDial } from './on-dial.ts';
 import { taughtLine } from './translate.ts';
 import { beatFromFigures, neutralOffsetMm, type Figures } from './wished.ts';
 
@@ -164,26 +165,6 @@ export function readDials(
 
 /** Travel is in the hand, not on the machine; assumed, mm/min. */
 const usualTravelMmPerMin = 400;
-
-function notOnDial({ id, label, scale }: Dial, value: number): Issue[] {
-  const issue = (message: string, limit: readonly [number, number]): Issue[] => [
-    { path: `dials.${id}`, code: 'not-on-dial', message, limit, got: value },
-  ];
-  if (!Number.isFinite(value)) {
-    return [{ path: `dials.${id}`, code: 'not-on-dial', message: `${label} must be a number.`, got: String(value) }];
-  }
-  if (scale.kind === 'chart-line') return [];
-  if (scale.kind === 'named' || scale.kind === 'stepped') {
-    const last = scale.positions.length - 1;
-    return Number.isInteger(value) && value >= 0 && value <= last
-      ? []
-      : issue(`${label} has positions 0 to ${last}; got ${value}.`, [0, last]);
-  }
-  const { min, max } = scale;
-  return value >= min - 1e-9 && value <= max + 1e-9
-    ? []
-    : issue(`${label} goes from ${min} to ${max}; got ${value}.`, [min, max]);
-}
 
 interface Standing {
   readonly dial: Dial;

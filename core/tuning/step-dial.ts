@@ -10,10 +10,10 @@ import {
   type Machine,
   type Program,
 } from '../machine/index.ts';
-import { noTune, type Tune } from './tune.ts';
+import { noTune, type PulseNumber, type Tune } from './tune.ts';
 
 /** What a dial can move on the bench. */
-type BenchQuantity = 'wireFeedMPerMin' | 'trimMm' | 'stiffness' | 'peakCurrentA' | 'backgroundCurrentA';
+type BenchQuantity = 'wireFeedMPerMin' | 'trimMm' | 'stiffness' | PulseNumber;
 
 export interface DialMove {
   readonly dialId: string;

@@ -3,16 +3,18 @@ import type { CanonicalBeat } from '../double-pulse/index.ts';
 import { arcOf, type Program } from '../machine/index.ts';
 import { failure, rangeIssues, success, type Issue, type Outcome } from '../outcome/index.ts';
 import { isPulsed } from '../plan/index.ts';
-import { solvePulse } from '../pulse/index.ts';
+import { solvePulse, type PulseResult } from '../pulse/index.ts';
+
+/** The four numbers of a fast pulse; null: solved. */
+export const pulseNumbers = ['peakCurrentA', 'peakTimeMs', 'backgroundCurrentA', 'frequencyHz'] as const;
+export type PulseNumber = (typeof pulseNumbers)[number];
+type PulseTune = Readonly<Record<PulseNumber, number | null>>;
 
 /** null: as planned. */
-export interface Tune {
+export interface Tune extends PulseTune {
   readonly trimMm: number | null;
   readonly stiffness: number | null;
   readonly ctwdMm: number | null;
-  readonly peakCurrentA: number | null;
-  readonly peakTimeMs: number | null;
-  readonly backgroundCurrentA: number | null;
   readonly slowBeat: CanonicalBeat | null;
 }
 
@@ -23,6 +25,7 @@ export const noTune: Tune = {
   peakCurrentA: null,
   peakTimeMs: null,
   backgroundCurrentA: null,
+  frequencyHz: null,
   slowBeat: null,
 };
 
@@ -42,6 +45,7 @@ export function tuned(program: Program, tune: Tune, wireFeedMPerMin = program.wi
       peakCurrentA: tune.peakCurrentA ?? undefined,
       peakTimeMs: tune.peakTimeMs ?? undefined,
       backgroundCurrentA: tune.backgroundCurrentA ?? undefined,
+      frequencyHz: tune.frequencyHz ?? undefined,
     }),
     ...within('trimMm', tune.trimMm),
     ...within('stiffness', tune.stiffness),
@@ -59,20 +63,30 @@ export function tuned(program: Program, tune: Tune, wireFeedMPerMin = program.wi
     slowBeat: program.mode === 'double-pulse' ? slowBeat : null,
   };
   if (!isPulsed(program.mode)) return success({ ...moved, pulse: null });
-  const { lineMm } = arcOf(moved, ctwdMm, trimMm);
-  const solved = solvePulse({
-    filler: program.filler,
-    gas: program.gas,
-    diameterMm: program.diameterMm,
-    wireFeedMPerMin,
-    extensionMm: Math.max(ctwdMm - lineMm - trimMm, 3),
-    peakCurrentA: tune.peakCurrentA ?? undefined,
-    peakTimeMs: tune.peakTimeMs ?? undefined,
-    backgroundCurrentA: tune.backgroundCurrentA ?? undefined,
-  });
+  const solved = tunedPulse(moved, tune);
   if (!solved.ok) return solved;
   const { peakCurrentA, peakTimeMs, backgroundCurrentA, frequencyHz, slewAPerMs } = solved.value;
   return success({ ...moved, pulse: { peakCurrentA, peakTimeMs, backgroundCurrentA, frequencyHz, slewAPerMs } });
+}
+
+/** The fast pulse of a program with as many of its four numbers as were fixed; the rest is solved for the feed. Issues: the pulse's own. */
+export function tunedPulse(
+  program: Program,
+  { peakCurrentA, peakTimeMs, backgroundCurrentA, frequencyHz }: PulseTune,
+): Outcome<PulseResult> {
+  const { filler, gas, diameterMm, wireFeedMPerMin, ctwdMm, trimMm } = program;
+  const { lineMm } = arcOf(program, ctwdMm, trimMm);
+  return solvePulse({
+    filler,
+    gas,
+    diameterMm,
+    wireFeedMPerMin,
+    extensionMm: Math.max(ctwdMm - lineMm - trimMm, 3),
+    peakCurrentA: peakCurrentA ?? undefined,
+    peakTimeMs: peakTimeMs ?? undefined,
+    backgroundCurrentA: backgroundCurrentA ?? undefined,
+    frequencyHz: frequencyHz ?? undefined,
+  });
 }
 
 /** The same beat around another mean. */

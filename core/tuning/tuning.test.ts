@@ -12,6 +12,7 @@ import {
   stepDial,
   trimAfterFeed,
   tuned,
+  tunedPulse,
   whatIfInput,
   type WhatIf,
 } from './index.ts';
@@ -42,6 +43,25 @@ describe('a tuned program', () => {
     const beat = value(tuned(lid, noTune, 7)).slowBeat!;
     expect(beat.highFeedMPerMin / beat.meanFeedMPerMin).toBeCloseTo(1.2, 9);
     expect(beat.meanFeedMPerMin).toBe(7);
+  });
+
+  it('fixes as many numbers of the pulse as are typed and solves the rest', () => {
+    const { peakCurrentA, peakTimeMs } = frame.pulse!;
+    const slower = value(tuned(frame, { ...noTune, frequencyHz: frame.pulse!.frequencyHz - 15 })).pulse!;
+    expect(slower.frequencyHz).toBeCloseTo(frame.pulse!.frequencyHz - 15, 9);
+    // Fewer pulses melt less: the background has to make up for it.
+    expect(slower.backgroundCurrentA).toBeGreaterThan(frame.pulse!.backgroundCurrentA);
+    const all = { ...noTune, peakCurrentA, peakTimeMs, backgroundCurrentA: 40, frequencyHz: 100 };
+    expect(value(tuned(frame, all)).pulse).toMatchObject({ peakTimeMs, backgroundCurrentA: 40, frequencyHz: 100 });
+    const whole = tunedPulse(frame, all);
+    if (!whole.ok) throw new Error(whole.issues[0]?.message);
+    // Nothing was left to solve, so that it melts what it melts.
+    expect(whole.value.solvedFor).toEqual([]);
+    expect(whole.value.meltedMPerMin).toBeLessThan(0.9 * frame.wireFeedMPerMin);
+    expect(tuned(frame, { ...noTune, frequencyHz: 900 })).toMatchObject({
+      ok: false,
+      issues: [{ path: 'frequencyHz', got: 900 }],
+    });
   });
 
   it('refuses what cannot be, with every reason', () => {

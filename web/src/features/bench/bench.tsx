@@ -27,6 +27,7 @@ import { Controls } from './controls.tsx';
 import { ArcFigures } from './figures.tsx';
 import { GhostPanel } from './ghost-panel.tsx';
 import { MapPanel } from './map-panel.tsx';
+import { PulsePanel } from './pulse-panel.tsx';
 import { Picture } from './picture.tsx';
 import { Refusals } from './refusals.tsx';
 import { useArc } from './use-arc.ts';
@@ -39,6 +40,7 @@ const Beat = memo(BeatPanel);
 const Calibrate = memo(CalibratePanel);
 const Ghost = memo(GhostPanel);
 const Map = memo(MapPanel);
+const Pulse = memo(PulsePanel);
 const Moves = memo(Controls);
 const Seen = memo(Picture);
 const Steps = memo(SeamSteps);
@@ -247,6 +249,7 @@ function LoadedBench({
                 onDrop={onDrop}
               />
             </Box>
+            <Pulse setting={later} program={laterProgram ?? program} />
             <Beat
               setting={later}
               program={laterProgram ?? program}

@@ -1,6 +1,6 @@
 /** Calibrating a wire on this machine from what it displayed: model and map then are of this very machine; residuals are shown, never hidden. */
 import { Box } from '@chakra-ui/react';
-import { calibrate, type Calibration, type Program, type WireCorrection } from '@fox-tempo/core';
+import { calibrate, pulseMeans, type Calibration, type Program, type WireCorrection } from '@fox-tempo/core';
 import { Action } from '../../ui/action.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
@@ -136,10 +136,8 @@ function fill(recorded: readonly Point[]): Point[] {
 /** Rms over mean of the program's own waveform. */
 function rmsShare({ pulse }: Program): number {
   if (!pulse) return 1;
-  const share = (pulse.peakTimeMs * pulse.frequencyHz) / 1000;
-  const mean = pulse.peakCurrentA * share + pulse.backgroundCurrentA * (1 - share);
-  const square = pulse.peakCurrentA ** 2 * share + pulse.backgroundCurrentA ** 2 * (1 - share);
-  return Math.sqrt(square) / mean;
+  const { meanA, rmsA } = pulseMeans(pulse);
+  return rmsA / meanA;
 }
 
 function Found({ found }: { readonly found: Calibration }) {

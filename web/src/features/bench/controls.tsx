@@ -3,11 +3,13 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import {
   feedHabits,
+  pulseNumbers,
   stepDial,
   translate,
   type DialSetting,
   type FeedHabit,
   type Program,
+  type PulseNumber,
   type QuantityName,
 } from '@fox-tempo/core';
 import { memo, useEffect, useRef, useState } from 'react';
@@ -47,9 +49,10 @@ const habitWords: Record<FeedHabit, string> = {
   'hold-length': 'hold the arc length',
 };
 
+const isPulseNumber = (quantity: Tunable): quantity is PulseNumber => pulseNumbers.some((one) => one === quantity);
+
 export function figureOf(program: Program, quantity: Tunable): number | null {
-  if (quantity === 'peakCurrentA' || quantity === 'backgroundCurrentA') return program.pulse?.[quantity] ?? null;
-  return program[quantity];
+  return isPulseNumber(quantity) ? (program.pulse?.[quantity] ?? null) : program[quantity];
 }
 
 export interface ControlsProps {

@@ -5,6 +5,8 @@ import { alder, program, rowan } from '../../testing/shop.ts';
 import { resetSettings, show } from '../../testing/show.tsx';
 import { GhostPanel } from './ghost-panel.tsx';
 import { mapCsv, plainSvg } from './map-export.ts';
+import { PulsePanel } from './pulse-panel.tsx';
+import type { Setting } from './use-setting.ts';
 import { WhatIfPanel } from './what-if-panel.tsx';
 import { ZoneMapView } from './zone-map.tsx';
 
@@ -39,6 +41,36 @@ describe('hold and compare', () => {
     unmount();
     show(<GhostPanel program={program()} machine={undefined} {...rest} />);
     expect(screen.getByText('No machine is chosen.')).toBeTruthy();
+  });
+});
+
+describe('the four numbers of the pulse', () => {
+  const setting = (tune: Partial<Setting['tune']>, acts: Partial<Setting> = {}) =>
+    ({ seam: { id: 'pulse-seam' }, issues: [], tune: { ...noTune, ...tune }, ...acts }) as unknown as Setting;
+
+  it('stay solved until one is typed, and hand over what makes sense', () => {
+    const fixPulse = jest.fn();
+    show(<PulsePanel setting={setting({}, { fixPulse })} program={program()} />);
+    fireEvent.click(screen.getByRole('button', { name: 'Type the waveform' }));
+    const field = screen.getByLabelText('Pulses a second, Hz') as HTMLInputElement;
+    expect(field.placeholder).toBe(`solved: ${program().pulse!.frequencyHz.toFixed(0)}`);
+    fireEvent.change(field, { target: { value: '120' } });
+    expect(fixPulse).toHaveBeenLastCalledWith('frequencyHz', 120);
+    fireEvent.change(field, { target: { value: 'fast' } });
+    expect(fixPulse).toHaveBeenCalledTimes(1);
+    expect(screen.getByText(/Melts the \d+\.\d m\/min that are fed/)).toBeTruthy();
+  });
+
+  it('all fixed say what they melt, and are let go together', () => {
+    const solvePulse = jest.fn();
+    const { peakCurrentA, peakTimeMs } = program().pulse!;
+    const all = { peakCurrentA, peakTimeMs, backgroundCurrentA: 40, frequencyHz: 100 };
+    show(<PulsePanel setting={setting(all, { solvePulse })} program={program()} />);
+    expect(screen.getByText('Fixed: peak, time at peak, background, pulses a second.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Type the waveform' }));
+    expect(screen.getByText(/are fed: the arc sinks until it fits/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Solve all four' }));
+    expect(solvePulse).toHaveBeenCalledTimes(1);
   });
 });
 

@@ -8,12 +8,13 @@ import {
   trimAfterFeed,
   type FeedHabit,
   type Program,
+  type PulseNumber,
   type Tune,
 } from '@fox-tempo/core';
 import { useMemo } from 'react';
 import { useSheet, type OpenSheet } from '../seams/index.ts';
 
-export type Tunable = 'wireFeedMPerMin' | 'trimMm' | 'stiffness' | 'ctwdMm' | 'peakCurrentA' | 'backgroundCurrentA';
+export type Tunable = 'wireFeedMPerMin' | 'trimMm' | 'stiffness' | 'ctwdMm' | PulseNumber;
 
 export interface Setting extends Pick<
   OpenSheet,
@@ -36,6 +37,9 @@ export interface Setting extends Pick<
   /** Several at once, as one step: dragging on the map. */
   moveBoth: (figures: Partial<Record<Tunable, number>>) => void;
   setBeat: (beat: Tune['slowBeat']) => void;
+  /** One number of the fast pulse fixed, or with null solved again. */
+  fixPulse: (quantity: PulseNumber, figure: number | null) => void;
+  solvePulse: () => void;
   /** One line back to what is stored. */
   putBack: (quantity: Tunable) => void;
   replace: (program: Program) => void;
@@ -87,6 +91,9 @@ export function useSetting(loaded: SeamResource, machine: MachineResource | unde
       move,
       moveBoth: ({ wireFeedMPerMin, ...rest }) => set(rest, wireFeedMPerMin, 'map'),
       setBeat: (slowBeat) => set({ slowBeat }, slowBeat ? slowBeat.meanFeedMPerMin : undefined, 'beat'),
+      fixPulse: (quantity, figure) => set({ [quantity]: figure }, undefined, quantity),
+      solvePulse: () =>
+        set({ peakCurrentA: null, peakTimeMs: null, backgroundCurrentA: null, frequencyHz: null }, undefined, 'pulse'),
       putBack: (quantity) => {
         const before = seam.choice;
         if (quantity === 'wireFeedMPerMin') set({}, before?.wireFeedMPerMin ?? null, 'back');
@@ -101,6 +108,7 @@ export function useSetting(loaded: SeamResource, machine: MachineResource | unde
             peakCurrentA: program.pulse?.peakCurrentA ?? null,
             peakTimeMs: program.pulse?.peakTimeMs ?? null,
             backgroundCurrentA: null,
+            frequencyHz: null,
             slowBeat: program.slowBeat,
           },
           program.wireFeedMPerMin,

@@ -10,12 +10,13 @@ import { DialForm } from './dial-form.tsx';
 import { isUntested, scaleWords } from './dial-words.ts';
 import { DirectionTestPanel } from './direction-test.tsx';
 import { ScalePicture } from './scale-picture.tsx';
+import { hasSwingUnit, SwingTestPanel } from './swing-test.tsx';
 import type { MachineEditor } from './use-machine.ts';
 
 export function Dials({ editor }: { readonly editor: MachineEditor }) {
   const { machine, task } = editor;
   const { file, standing } = machine;
-  const [open, setOpen] = useState<{ readonly what: 'edit' | 'test'; readonly id: string } | null>(null);
+  const [open, setOpen] = useState<{ readonly what: 'edit' | 'test' | 'unit'; readonly id: string } | null>(null);
   const untested = file.dials.filter(isUntested);
   const close = () => {
     setOpen(null);
@@ -123,6 +124,16 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                           Try it
                         </Action>
                       )}
+                      {hasSwingUnit(dial) && (
+                        <Action
+                          kind="quiet"
+                          fontSize="13px"
+                          aria-label={`Find what a unit of ${dial.label} means`}
+                          onClick={() => setOpen({ what: 'unit', id: dial.id })}
+                        >
+                          Its unit
+                        </Action>
+                      )}
                       <Action
                         kind="quiet"
                         fontSize="13px"
@@ -145,6 +156,26 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                               void editor.saveDirection({ dialId: dial.id, result, note }).then((done) => {
                                 if (done) close();
                               });
+                            }}
+                          />
+                        )}
+                        {open?.id === dial.id && open.what === 'unit' && (
+                          <SwingTestPanel
+                            dial={dial}
+                            keep={`swing/${machine.id}/${dial.id}`}
+                            task={task}
+                            onClose={close}
+                            onFound={async (scale) => {
+                              const done = await editor.saveFile((now) => ({
+                                ...now,
+                                dials: now.dials.map((one) =>
+                                  one.id === dial.id && one.scale.kind === 'linear'
+                                    ? { ...one, scale: { ...one.scale, ...scale } }
+                                    : one,
+                                ),
+                              }));
+                              if (done) close();
+                              return done;
                             }}
                           />
                         )}

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
-import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { medlar } from '@fox-tempo/core/scenarios';
 import { ErrorPage } from '../../app/error-page.tsx';
@@ -84,6 +84,36 @@ describe('a machine', () => {
       dialId: 'top-share',
       result: 'reversed',
       note: 'long cold stretches',
+    });
+  });
+
+  it('takes the unit of a one-number swing from two beads, and stores the scale alone', async () => {
+    const { calls } = await open('/machines/alder', alder, { 'PUT /api/machines/alder': { ...alder, version: 2 } });
+    fireEvent.click(screen.getByRole('button', { name: 'Find what a unit of Strength means' }));
+    const test = screen.getByRole('region', { name: 'Two beads for Strength' });
+    expect(test.textContent).toMatch(/Before you begin\..*helmet, gloves.*Set the slow rate to 0\.5 Hz/s);
+    const keep = within(test).getByRole('button', { name: 'Keep it with the dial' }) as HTMLButtonElement;
+    const type = (label: RegExp | string, at: number, value: string) =>
+      fireEvent.change(within(test).getAllByLabelText(label)[at]!, { target: { value } });
+    type('Strength, low', 0, '2');
+    type(/Highest feed/, 0, '7');
+    type(/Lowest feed/, 0, '9');
+    type('Strength, high', 0, '8');
+    type(/Highest feed/, 1, '10.4');
+    type(/Lowest feed/, 1, '5.6');
+    expect(within(test).getByText(/high level of 7 m\/min must lie above the low one of 9/)).toBeTruthy();
+    expect(keep.disabled).toBe(true);
+    type(/Highest feed/, 0, '8.8');
+    type(/Lowest feed/, 0, '7.2');
+    expect(within(test).getByText('A unit is 3.33 % each way.')).toBeTruthy();
+    fireEvent.click(keep);
+    await waitFor(() => expect(calls.some((call) => call.method === 'PUT')).toBe(true));
+    const { file } = calls.find((call) => call.method === 'PUT')!.body as { file: typeof alder.file };
+    const was = alder.file.dials.find((dial) => dial.id === 'strength')!;
+    const now = file.dials.find((dial) => dial.id === 'strength')!;
+    expect(now).toEqual({
+      ...was,
+      scale: { ...was.scale, quantityAtNeutral: expect.closeTo(20 / 6, 6), quantityPerUnit: expect.closeTo(20 / 6, 6) },
     });
   });
 

@@ -1,0 +1,143 @@
+/** What one unit of a one-number swing dial means on this machine, from two short beads; kept with the dial. */
+import { Box, Heading } from '@chakra-ui/react';
+import { swingFromTests, type Dial, type SwingReading, type SwingScale } from '@fox-tempo/core';
+import type { Task } from '../../lib/use-task.ts';
+import { Action } from '../../ui/action.tsx';
+import { useKeptForm } from '../../ui/kept-text.ts';
+import { Notice } from '../../ui/notice.tsx';
+import { ValueField } from '../../ui/value-field.tsx';
+
+/** Whether a dial's unit can be found by two tests: an even scale for the swing. */
+export function hasSwingUnit({ scale }: Dial): boolean {
+  return scale.kind === 'linear' && scale.quantity === 'beatSwingPercent';
+}
+
+interface Row {
+  readonly dialValue: number | null;
+  readonly high: number | null;
+  readonly low: number | null;
+}
+const blank: Row = { dialValue: null, high: null, low: null };
+
+export interface SwingTestProps {
+  readonly dial: Dial;
+  readonly keep: string;
+  readonly task: Task;
+  readonly onFound: (scale: SwingScale['scale']) => Promise<boolean>;
+  readonly onClose: () => void;
+}
+
+export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTestProps) {
+  const [{ rows }, setRows, forget] = useKeptForm<{ readonly rows: readonly [Row, Row] }>(keep, {
+    rows: [blank, blank],
+  });
+  const change = (index: 0 | 1, next: Partial<Row>) => {
+    const [first, second] = rows;
+    setRows({ rows: index === 0 ? [{ ...first, ...next }, second] : [first, { ...second, ...next }] });
+  };
+  const readings = [readingOf(rows[0]), readingOf(rows[1])] as const;
+  const outcome = readings[0] && readings[1] ? swingFromTests(dial, [readings[0], readings[1]]) : undefined;
+  return (
+    <Box
+      borderLeftWidth="4px"
+      borderColor="accent"
+      pl="3"
+      py="1"
+      my="2"
+      as="section"
+      aria-label={`Two beads for ${dial.label}`}
+    >
+      <Heading as="h3" textStyle="heading" mb="1.5">
+        Two beads for {dial.label}, 4 minutes
+      </Heading>
+      <Notice level="hazard" word="Before you begin.">
+        On scrap of the same metal: helmet, gloves, ears and skin covered, extraction on, others behind the screen.
+      </Notice>
+      <Box as="ol" pl="5" my="2" listStyleType="decimal" fontSize="14px">
+        <Box as="li" py="1">
+          Set the slow rate to 0.5 Hz, so that the display has time to follow.
+        </Box>
+        <Box as="li" py="1">
+          Set {dial.label} low, weld 60 mm; somebody reads the highest and the lowest wire feed shown.
+        </Box>
+        <Box as="li" py="1">
+          The same with {dial.label} high, nothing else changed.
+        </Box>
+      </Box>
+      {([0, 1] as const).map((index) => (
+        <Box key={index} display="grid" gap="3" mb="2" gridTemplateColumns="repeat(3, minmax(0, 1fr))">
+          <ValueField
+            label={index === 0 ? `${dial.label}, low` : `${dial.label}, high`}
+            of="plain"
+            value={rows[index].dialValue}
+            keep={`${keep}/${index}/dial`}
+            optional
+            onValue={(dialValue) => change(index, { dialValue })}
+          />
+          <ValueField
+            label="Highest feed shown"
+            of="wireFeed"
+            value={rows[index].high}
+            keep={`${keep}/${index}/high`}
+            step={0.1}
+            optional
+            onValue={(high) => change(index, { high })}
+          />
+          <ValueField
+            label="Lowest feed shown"
+            of="wireFeed"
+            value={rows[index].low}
+            keep={`${keep}/${index}/low`}
+            step={0.1}
+            optional
+            onValue={(low) => change(index, { low })}
+          />
+        </Box>
+      ))}
+      {outcome &&
+        (outcome.ok ? (
+          <Box fontSize="14px" aria-live="polite">
+            <strong>A unit is {outcome.value.perUnitPercent.toFixed(2)} % each way.</strong> Swing{' '}
+            {outcome.value.swingPercent.map((swing) => `${swing.toFixed(1)} %`).join(' and ')} around{' '}
+            {outcome.value.meanFeedMPerMin.map((mean) => `${mean.toFixed(1)} m/min`).join(' and ')}.
+            <Box color="quiet" fontSize="13px">
+              Because: {outcome.value.because}
+            </Box>
+          </Box>
+        ) : (
+          outcome.issues.map((issue) => (
+            <Notice key={`${issue.path}${issue.code}`} level="refusal" word="Not yet.">
+              {issue.message} {issue.hint ?? ''}
+            </Notice>
+          ))
+        ))}
+      {task.problem !== null && (
+        <Notice level="refusal" word="Not stored." urgent>
+          {task.problem}
+        </Notice>
+      )}
+      <Box display="flex" gap="2" mt="2">
+        <Action
+          kind="main"
+          disabled={task.busy || !outcome?.ok}
+          onClick={() => {
+            if (outcome?.ok)
+              void onFound(outcome.value.scale).then((done) => {
+                if (done) forget();
+              });
+          }}
+        >
+          Keep it with the dial
+        </Action>
+        <Action kind="quiet" onClick={onClose}>
+          Not now
+        </Action>
+      </Box>
+    </Box>
+  );
+}
+
+function readingOf({ dialValue, high, low }: Row): SwingReading | undefined {
+  if (dialValue === null || high === null || low === null) return undefined;
+  return { dialValue, highFeedMPerMin: high, lowFeedMPerMin: low };
+}

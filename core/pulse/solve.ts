@@ -432,7 +432,7 @@ function describe(
     solvedFor: solved.solvedFor,
     warnings,
     because:
-      `feed ${input.wireFeedMPerMin} m/min × ${wire.areaMm2.toFixed(3)} mm² = ${(rate * wire.areaMm2).toFixed(1)} mm³/s; ` +
+      `feed ${Number(input.wireFeedMPerMin.toFixed(2))} m/min × ${wire.areaMm2.toFixed(3)} mm² = ${(rate * wire.areaMm2).toFixed(1)} mm³/s; ` +
       `one drop of ${dropFactor.toFixed(2)} d per pulse → ${pulse.frequencyHz.toFixed(0)} Hz; ` +
       `${means.reachedPeakA.toFixed(0)} A × ${pulse.peakTimeMs.toFixed(2)} ms and ${pulse.backgroundCurrentA.toFixed(0)} A between → mean ${means.meanA.toFixed(0)} A, rms ${means.rmsA.toFixed(0)} A`,
   };

@@ -42,6 +42,7 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
       borderLeftWidth="4px"
       borderColor="accent"
       pl="3"
+      pr="1"
       py="1"
       my="2"
       as="section"

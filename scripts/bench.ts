@@ -1,10 +1,18 @@
 /** The budgets that apply so far, measured on this machine: medians of several rounds after a warm-up. Nothing here fails a build. */
 import { cpus, totalmem } from 'node:os';
 import {
+  axisRange,
   doublePulse,
   drivenArc,
   evaluateSequence,
+  filledFrom,
+  islandPass,
+  islandsOf,
+  mapCell,
+  mapPasses,
+  placesToRun,
   planSeam,
+  planSetting,
   programFromPlan,
   scoreOf,
   seamScore,
@@ -14,7 +22,9 @@ import {
   solvePulse,
   translate,
   type PlanInput,
+  type Program,
   type SimulationInput,
+  type ZoneMap,
 } from '@fox-tempo/core';
 import { rowan, scenarios } from '@fox-tempo/core/scenarios';
 
@@ -78,6 +88,16 @@ const rows: Row[] = [
     budget: 'under 2 ms',
   },
   {
+    what: 'figures of a plan alone, at each key',
+    measured: `${timed((at) => planSetting(input(at)), 15, 200).toFixed(2)} ms`,
+    budget: 'under 1 ms',
+  },
+  {
+    what: 'plain typed loop of the arc’s length',
+    measured: `${(1000 / timed(plainLoop, 7, 1)).toFixed(0)} s per s`,
+    budget: 'the arc is to reach 0.75 of it',
+  },
+  {
     what: 'pulse solved',
     measured: `${(1000 * timed((at) => solvePulse({ ...steel, ctwdMm: undefined, extensionMm: 13, wireFeedMPerMin: 4 + Math.abs(at % 100) / 50 }), 15, 500)).toFixed(0)} µs`,
     budget: '',
@@ -96,8 +116,59 @@ const rows: Row[] = [
         },
       ]
     : []),
+  ...(program ? [mapRow(program)] : []),
   ...scoreRows(),
 ];
+
+/** What one simulated second costs at the least: as many steps of 10 µs, each with the arc's few products, one root and one exponential. */
+function plainLoop(): void {
+  const state = new Float64Array([120, 3, 0.1, 0]);
+  for (let step = 0; step < 100_000; step++) {
+    let [current = 0, arc = 0, drop = 0, sum = 0] = state;
+    const wished = 120 + 60 * Math.exp(-arc) * (step & 127 ? 1 : -1);
+    current += 1e-3 * (wished - current);
+    arc += 1e-5 * (Math.sqrt(drop + current) - 11);
+    drop = drop > 1 ? 0 : drop + 1e-8 * current * current;
+    sum += current * current;
+    state[0] = current;
+    state[1] = arc;
+    state[2] = drop;
+    state[3] = sum;
+  }
+}
+
+/** The whole map of 40 by 40 on one thread, pass by pass as the page's workers share it. */
+function mapRow(program: Program): Row {
+  const request = {
+    program,
+    x: axisRange(program, 'wireFeedMPerMin'),
+    y: axisRange(program, 'trimMm'),
+    circuitMOhm: 15,
+  };
+  const draw = () => {
+    let map: ZoneMap | undefined;
+    const run = (
+      cells: ZoneMap['cells'][number][],
+      places: readonly number[],
+      pass: typeof islandPass,
+      count: number,
+    ) => {
+      for (const place of places)
+        cells[place] = mapCell({ ...request, ...pass }, place % count, Math.floor(place / count), count);
+    };
+    for (const pass of mapPasses) {
+      const cells = [...filledFrom(map, pass.count)];
+      run(cells, placesToRun(map, pass.count), pass, pass.count);
+      map = { count: pass.count, x: request.x, y: request.y, cells };
+    }
+    if (map) run([...map.cells], islandsOf(map), islandPass, map.count);
+  };
+  return {
+    what: 'map of 40 by 40, one thread',
+    measured: `${timed(draw, 3, 1).toFixed(0)} ms`,
+    budget: 'under 4000 ms, so 2000 on two',
+  };
+}
 
 /** A seam's sequence with slow beat, slopes and a tap: phases, gas, wire, current and place at ten thousand moments. */
 function scoreRows(): Row[] {

@@ -18,11 +18,14 @@ describe('the dial card', () => {
   it('says the setting in the machine’s own dials, marks what changes and what a step misses', () => {
     // A gas whose line nobody taught: the machine's neutral is the model's line.
     const elsewhere = { ...program(), gas: 'M20-ArC-8', trimMm: -0.55 };
-    const usualLeads = { ...rowan, file: { ...rowan.file, circuitMOhm: 15 } };
+    const coarse = rowan.file.dials.map((dial) =>
+      dial.id === 'arc-index' && dial.scale.kind === 'linear' ? { ...dial, scale: { ...dial.scale, step: 4 } } : dial,
+    );
+    const usualLeads = { ...rowan, file: { ...rowan.file, circuitMOhm: 15, dials: coarse } };
     show(<DialCard machines={[usualLeads]} program={elsewhere} />);
-    expect(within(line('Arc index')).getByText('45')).toBeTruthy();
-    // 4.58 steps below 50 is not to be had: 0.05 mm short of the wish.
-    expect(within(line('Arc index')).getByText('misses by −0.05 mm of arc')).toBeTruthy();
+    expect(within(line('Arc index')).getByText('44')).toBeTruthy();
+    // 45.4 is not to be had in steps of 4, of 0.12 mm each: 0.17 mm short of the wish. A tenth and less is not worth a line.
+    expect(within(line('Arc index')).getByText('misses by −0.17 mm of arc')).toBeTruthy();
     expect(within(line('Arc index')).getByText('set, was 50')).toBeTruthy();
     expect(within(line('Line')).getByText('set, was 12')).toBeTruthy();
     expect(within(line('Firmness')).queryByText(/^set/)).toBeNull();

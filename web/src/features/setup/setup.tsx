@@ -152,8 +152,10 @@ function Walk({
           }
           aside={
             <Box textStyle="label" color="quiet">
-              {list.steps.length === 0 ? '' : `about ${Math.round(list.minutes)} min`}
-              {machine.file.feeders.length > 1 ? ` · ${list.feederLabel}` : ''}
+              {[
+                ...(list.steps.length === 0 ? [] : [`about ${Math.round(list.minutes)} min`]),
+                ...(machine.file.feeders.length > 1 ? [list.feederLabel] : []),
+              ].join(' · ')}
             </Box>
           }
         >

@@ -52,7 +52,7 @@ describe('the four numbers of the pulse', () => {
     const fixPulse = jest.fn();
     show(<PulsePanel setting={setting({}, { fixPulse })} program={program()} />);
     fireEvent.click(screen.getByRole('button', { name: 'Type the waveform' }));
-    const field = screen.getByLabelText('Pulses a second, Hz') as HTMLInputElement;
+    const field = screen.getByLabelText<HTMLInputElement>('Pulses a second, Hz');
     expect(field.placeholder).toBe(`solved: ${program().pulse!.frequencyHz.toFixed(0)}`);
     fireEvent.change(field, { target: { value: '120' } });
     expect(fixPulse).toHaveBeenLastCalledWith('frequencyHz', 120);

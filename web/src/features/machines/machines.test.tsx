@@ -92,7 +92,7 @@ describe('a machine', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Find what a unit of Strength means' }));
     const test = screen.getByRole('region', { name: 'Two beads for Strength' });
     expect(test.textContent).toMatch(/Before you begin\..*helmet, gloves.*Set the slow rate to 0\.5 Hz/s);
-    const keep = within(test).getByRole('button', { name: 'Keep it with the dial' }) as HTMLButtonElement;
+    const keep = within(test).getByRole<HTMLButtonElement>('button', { name: 'Keep it with the dial' });
     const type = (label: RegExp | string, at: number, value: string) =>
       fireEvent.change(within(test).getAllByLabelText(label)[at]!, { target: { value } });
     type('Strength, low', 0, '2');

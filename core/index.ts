@@ -286,6 +286,7 @@ export {
   parseQuantity,
   quantities,
   quantity,
+  type GaugedMetal,
   type QuantityName,
   type UnitSystem,
 } from './units/index.ts';

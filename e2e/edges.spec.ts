@@ -10,7 +10,7 @@ test('a thick butt is asked for its edges, planned in passes, and what gave way 
   await page.getByLabel('What it is called').fill('Draw bar splice');
   await page.getByLabel('Metal', { exact: true }).selectOption('Steel');
   await page.getByLabel('Joint', { exact: true }).selectOption('Butt');
-  await page.getByLabel('First part’s thickness').fill('12');
+  await page.getByLabel('First part, mm').fill('12');
   await page.getByRole('button', { name: 'Go to its sheet' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Draw bar splice');
 

@@ -9,7 +9,7 @@ test('a stainless outside corner: described, set, saved, still there after a res
   await expect(page.getByText(/the metal, the joint, the first part’s thickness/)).toBeVisible();
   await page.getByLabel('Metal', { exact: true }).selectOption('Steel');
   await page.getByLabel('Joint', { exact: true }).selectOption('Tee');
-  await page.getByLabel('First part’s thickness').fill('3');
+  await page.getByLabel('First part, mm').fill('3');
   await page.getByRole('button', { name: 'Go to its sheet' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hood corner');
   await expect(page).toHaveTitle('Hood corner · Fox Tempo');

@@ -54,3 +54,14 @@ export function useKeptForm<T>(key: string, fresh: T): [T, (next: T) => void, ()
     },
   ];
 }
+
+/** Forgets what was half typed in all fields whose key begins so: the form they stand in was sent or thrown away. */
+export function forgetTexts(prefix: string): void {
+  try {
+    const { localStorage } = globalThis;
+    const keys = Array.from({ length: localStorage.length }, (_, at) => localStorage.key(at));
+    for (const key of keys) if (key?.startsWith(`fox-tempo/text/${prefix}`)) localStorage.removeItem(key);
+  } catch {
+    // Nothing was kept then.
+  }
+}

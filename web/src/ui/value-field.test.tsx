@@ -79,6 +79,18 @@ describe('a field for a quantity', () => {
     expect(screen.getByText(/4(\.0)? mm/)).toBeTruthy();
   });
 
+  it('of a form counts as empty while it makes no sense, and one that must be filled keeps its figure', () => {
+    const optional = field({ optional: true });
+    type('99');
+    expect(optional).toHaveBeenLastCalledWith(null);
+    expect(input().value).toBe('99');
+    cleanup();
+    localStorage.clear();
+    const required = field();
+    type('99');
+    expect(required).not.toHaveBeenCalled();
+  });
+
   it('drops what could not be taken when the figure is moved from elsewhere', () => {
     function Moved() {
       const [value, setValue] = useState<number | null>(4);

@@ -1,5 +1,5 @@
 /** A quantity field for forms outside the seam sheet: keeps what was half typed, says at the field what is wrong, hands over only what makes sense. */
-import { formatForInput, parseQuantity, quantity, type QuantityName } from '@fox-tempo/core';
+import { formatForInput, parseQuantity, quantity, type GaugedMetal, type QuantityName } from '@fox-tempo/core';
 import { useState, type ReactNode } from 'react';
 import { useSettings } from '../lib/settings.ts';
 import { useKeptText } from './kept-text.ts';
@@ -14,7 +14,10 @@ export interface ValueFieldProps {
   readonly keep: string;
   readonly range?: readonly [number, number];
   readonly step?: number;
+  /** May be empty; what makes no sense then counts as empty, unless the field follows. */
   readonly optional?: boolean;
+  /** Whose table "14 ga" is read from. */
+  readonly metal?: GaugedMetal | undefined;
   readonly whole?: boolean;
   /** The value is also moved from elsewhere (a slider, a map); what could not be taken is then dropped. */
   readonly follows?: boolean;
@@ -33,6 +36,7 @@ export function ValueField({
   range,
   step = 1,
   optional = false,
+  metal,
   whole = false,
   follows = false,
   placeholder,
@@ -56,7 +60,12 @@ export function ValueField({
     if (typed.trim() === '') {
       return optional ? { value: null, message: null } : { value: null, message: `${label} is empty; type a number.` };
     }
-    const read = parseQuantity(typed, of, { system: units, name: label, path: keep });
+    const read = parseQuantity(typed, of, {
+      system: units,
+      name: label,
+      path: keep,
+      ...(metal === undefined ? {} : { metal }),
+    });
     if (!read.ok) return { value: null, message: read.issues[0]?.message ?? 'This is no number.' };
     if (whole && !Number.isInteger(read.value)) return { value: null, message: `${label} must be a whole number.` };
     if (range && (read.value < range[0] || read.value > range[1])) {
@@ -75,7 +84,11 @@ export function ValueField({
     if (found.message === null) {
       keepText(null);
       onValue(found.value);
-    } else keepText(typed);
+    } else {
+      keepText(typed);
+      // A form that is sent later must not send the figure from before what stands there now.
+      if (optional && !follows && value !== null) onValue(null);
+    }
   }
 
   return (

@@ -83,7 +83,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                         {dial.hand === 'fixed' ? '; set once' : ''}
                       </Box>
                     </Cell>
-                    <Cell minWidth="180px">
+                    <Cell minWidth={{ base: '140px', xl: '180px' }}>
                       {scaleWords(dial, file.dials)}
                       {sense !== undefined && (
                         <Box textStyle="label" color="quiet">
@@ -106,42 +106,49 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                     <Cell>
                       <ScalePicture scale={dial.scale} sense={sense} stands={stands} />
                     </Cell>
-                    <Cell figure>
+                    <Cell figure whiteSpace={isNumeric(dial.scale) ? 'nowrap' : 'normal'}>
                       {stands === undefined ? '–' : displayed(dial.scale, stands)}
                       <Box as="span" fontSize="12px" color="quiet">
                         {' '}
                         {dial.unit}
                       </Box>
                     </Cell>
-                    <Cell pr="0" textAlign="right" whiteSpace="nowrap">
-                      {isNumeric(dial.scale) && dial.senseTested !== undefined && (
-                        <Action
-                          kind="quiet"
-                          fontSize="13px"
-                          aria-label={`Try which way ${dial.label} runs`}
-                          onClick={() => setOpen({ what: 'test', id: dial.id })}
-                        >
-                          Try it
-                        </Action>
-                      )}
-                      {hasSwingUnit(dial) && (
-                        <Action
-                          kind="quiet"
-                          fontSize="13px"
-                          aria-label={`Find what a unit of ${dial.label} means`}
-                          onClick={() => setOpen({ what: 'unit', id: dial.id })}
-                        >
-                          Its unit
-                        </Action>
-                      )}
-                      <Action
-                        kind="quiet"
-                        fontSize="13px"
-                        aria-label={`Edit ${dial.label}`}
-                        onClick={() => setOpen({ what: 'edit', id: dial.id })}
+                    <Cell pr="0" textAlign="right">
+                      <Box
+                        display="flex"
+                        flexDirection={{ base: 'column', xl: 'row' }}
+                        alignItems="end"
+                        justifyContent="end"
                       >
-                        Edit
-                      </Action>
+                        {isNumeric(dial.scale) && dial.senseTested !== undefined && (
+                          <Action
+                            kind="quiet"
+                            fontSize="13px"
+                            aria-label={`Try which way ${dial.label} runs`}
+                            onClick={() => setOpen({ what: 'test', id: dial.id })}
+                          >
+                            Try it
+                          </Action>
+                        )}
+                        {hasSwingUnit(dial) && (
+                          <Action
+                            kind="quiet"
+                            fontSize="13px"
+                            aria-label={`Find what a unit of ${dial.label} means`}
+                            onClick={() => setOpen({ what: 'unit', id: dial.id })}
+                          >
+                            Its unit
+                          </Action>
+                        )}
+                        <Action
+                          kind="quiet"
+                          fontSize="13px"
+                          aria-label={`Edit ${dial.label}`}
+                          onClick={() => setOpen({ what: 'edit', id: dial.id })}
+                        >
+                          Edit
+                        </Action>
+                      </Box>
                     </Cell>
                   </tr>
                   {open?.id === dial.id && (

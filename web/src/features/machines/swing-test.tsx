@@ -3,7 +3,7 @@ import { Box, Heading } from '@chakra-ui/react';
 import { swingFromTests, type Dial, type SwingReading, type SwingScale } from '@fox-tempo/core';
 import type { Task } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
-import { useKeptForm } from '../../ui/kept-text.ts';
+import { forgetTexts, useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
 
@@ -66,7 +66,7 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
         </Box>
       </Box>
       {([0, 1] as const).map((index) => (
-        <Box key={index} display="grid" gap="3" mb="2" gridTemplateColumns="repeat(3, minmax(0, 1fr))">
+        <Box key={index} display="grid" gap="3" mb="2" gridTemplateColumns="repeat(3, minmax(0, 1fr))" maxWidth="720px">
           <ValueField
             label={index === 0 ? `${dial.label}, low` : `${dial.label}, high`}
             of="plain"
@@ -124,7 +124,9 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
           onClick={() => {
             if (outcome?.ok)
               void onFound(outcome.value.scale).then((done) => {
-                if (done) forget();
+                if (!done) return;
+                forget();
+                forgetTexts(keep);
               });
           }}
         >

@@ -1,72 +1,70 @@
-/** Starts a seam: which part it is on and what it is called; the rest is described on its sheet. */
+/** Starts a seam: its part, name, metal, joint and thickness, and what is still missing of them; the rest is described on its sheet. */
 import { Box } from '@chakra-ui/react';
 import type { Part, SeamSpec } from '@fox-tempo/contract';
-import { useState, type SubmitEvent } from 'react';
-import { useNavigate } from 'react-router';
 import {
   jointRules,
   materialOf,
   materials,
-  parseQuantity,
-  rangeIssue,
+  ranges,
   type Joint,
   type MaterialGroup,
   type Position,
-  type RangedField,
-  type UnitSystem,
 } from '@fox-tempo/core';
-import { useSettings } from '../../lib/settings.ts';
+import { useState, type SubmitEvent } from 'react';
+import { useNavigate } from 'react-router';
 import { api, ProblemError } from '../../lib/api.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
+import { forgetTexts, useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { TextField } from '../../ui/text-field.tsx';
+import { ValueField } from '../../ui/value-field.tsx';
 
 /** Where a joint of its kind is usually laid; the sheet asks again. */
 const usualPosition: Record<Joint, Position> = { tee: 'PB', lap: 'PB', butt: 'PA', 'corner-outside': 'PA', edge: 'PA' };
 
 /** What has to be said before there is anything to compute. */
 interface Answers {
+  readonly name: string;
+  readonly partId: string;
   readonly metal: MaterialGroup | '';
   readonly joint: Joint | '';
-  readonly first: string;
-  readonly second: string;
-  readonly length: string;
+  readonly firstMm: number | null;
+  readonly secondMm: number | null;
+  readonly lengthMm: number | null;
 }
-const unanswered: Answers = { metal: '', joint: '', first: '', second: '', length: '' };
 
 const unknownLengthMm = 100;
+const keep = 'new-seam';
 
 /** The description that the answers make, or what is still missing of it, in the words of its fields. */
-function described(
-  { metal, joint, first, second, length }: Answers,
-  units: UnitSystem,
-): { readonly spec: Omit<SeamSpec, 'name'> } | { readonly missing: readonly string[] } {
-  const missing: string[] = [];
-  const read = (text: string, of: 'thickness' | 'length', range: RangedField, words: string): number => {
-    const gauge = metal === '' ? {} : { metal: materialOf(metal).gaugeTable };
-    const parsed = parseQuantity(text, of, { system: units, name: words, path: words, ...gauge });
-    const issue = parsed.ok ? rangeIssue(range, parsed.value, words) : parsed.issues[0];
-    if (issue) missing.push(text.trim() === '' ? words : issue.message);
-    return parsed.ok ? parsed.value : 0;
-  };
-  if (metal === '') missing.push('the metal');
-  if (joint === '') missing.push('the joint');
-  const t1 = read(first, 'thickness', 'thicknessMm', 'the first part’s thickness');
-  const t2 = second.trim() === '' ? t1 : read(second, 'thickness', 'thicknessMm', 'the second part’s thickness');
-  const lengthMm = length.trim() === '' ? unknownLengthMm : read(length, 'length', 'lengthMm', 'the length');
-  if (metal === '' || joint === '' || missing.length > 0) return { missing };
+function described({
+  metal,
+  joint,
+  firstMm,
+  secondMm,
+  lengthMm,
+}: Answers): { readonly spec: Omit<SeamSpec, 'name'> } | { readonly missing: readonly string[] } {
+  if (metal === '' || joint === '' || firstMm === null) {
+    return {
+      missing: [
+        ...(metal === '' ? ['the metal'] : []),
+        ...(joint === '' ? ['the joint'] : []),
+        ...(firstMm === null ? ['the first part’s thickness'] : []),
+      ],
+    };
+  }
   return {
     spec: {
       grade: '',
       materialGroup: metal,
-      thicknessesMm: [t1, t2],
+      thicknessesMm: [firstMm, secondMm ?? firstMm],
       joint,
       position: usualPosition[joint],
       gapMm: 0,
       legMm: null,
-      lengthMm,
+      lengthMm: lengthMm ?? unknownLengthMm,
       travelMmPerMin: null,
     },
   };
@@ -74,18 +72,28 @@ function described(
 
 export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; readonly onClose: () => void }) {
   const navigate = useNavigate();
-  const [name, setName] = useState('');
-  const [partId, setPartId] = useState(parts[0]?.id ?? '');
-  const units = useSettings((state) => state.units);
-  const [answers, setAnswers] = useState<Answers>(unanswered);
-  const answer = described(answers, units);
-  const missing = 'missing' in answer ? answer.missing : [];
+  const [answers, setAnswers, forget] = useKeptForm<Answers>(keep, {
+    name: '',
+    partId: parts[0]?.id ?? '',
+    metal: '',
+    joint: '',
+    firstMm: null,
+    secondMm: null,
+    lengthMm: null,
+  });
+  const answer = described(answers);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  const set = (change: Partial<Answers>) => setAnswers({ ...answers, ...change });
+  const done = () => {
+    forget();
+    forgetTexts(keep);
+  };
 
   async function create(event: SubmitEvent) {
     event.preventDefault();
-    if (name.trim() === '') {
+    const name = answers.name.trim();
+    if (name === '') {
       setProblem('A seam needs a name.');
       return;
     }
@@ -95,7 +103,8 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
     }
     setBusy(true);
     try {
-      const seam = await api.createSeam({ partId, spec: { ...answer.spec, name: name.trim() } });
+      const seam = await api.createSeam({ partId: answers.partId, spec: { ...answer.spec, name } });
+      done();
       await navigate(`/seams/${seam.id}`);
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;
@@ -111,18 +120,29 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
       </Notice>
     );
   }
+  const thickness = {
+    of: 'thickness',
+    range: [ranges.thicknessMm.min, ranges.thicknessMm.max],
+    metal: answers.metal === '' ? undefined : materialOf(answers.metal).gaugeTable,
+    optional: true,
+    step: 0.5,
+  } as const;
   return (
     <Panel title="A new seam">
       <form onSubmit={(event) => void create(event)}>
-        <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr auto' }} gap="3" alignItems="start">
+        <Box
+          display="grid"
+          gridTemplateColumns={{ base: '1fr 1fr', xl: 'repeat(4, minmax(0, 1fr))' }}
+          gap="3"
+          alignItems="start"
+        >
           <ChoiceField
             label="On which part"
-            value={partId}
+            value={answers.partId}
             choices={parts.filter((part) => !part.retired).map((part) => ({ value: part.id, label: part.name }))}
-            onChange={setPartId}
+            onChange={(partId) => set({ partId })}
           />
-          <TextField label="What it is called" value={name} onChange={setName} />
-          <Box />
+          <TextField label="What it is called" value={answers.name} onChange={(name) => set({ name })} />
           <ChoiceField
             label="Metal"
             value={answers.metal}
@@ -130,7 +150,7 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
               { value: '', label: 'choose' },
               ...materials.map((one) => ({ value: one.group, label: one.name })),
             ]}
-            onChange={(metal: Answers['metal']) => setAnswers({ ...answers, metal })}
+            onChange={(metal: Answers['metal']) => set({ metal })}
           />
           <ChoiceField
             label="Joint"
@@ -139,36 +159,51 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
               { value: '', label: 'choose' },
               ...jointRules.map((one) => ({ value: one.joint, label: one.name })),
             ]}
-            onChange={(joint: Answers['joint']) => setAnswers({ ...answers, joint })}
+            onChange={(joint: Answers['joint']) => set({ joint })}
           />
-          <Box />
-          <Box display="grid" gap="3" gridTemplateColumns="1fr 1fr">
-            <TextField
-              label="First part’s thickness"
-              value={answers.first}
-              onChange={(first) => setAnswers({ ...answers, first })}
-            />
-            <TextField
-              label="Second, if another"
-              value={answers.second}
-              onChange={(second) => setAnswers({ ...answers, second })}
-            />
-          </Box>
-          <TextField
-            label="Length, if known"
-            value={answers.length}
-            onChange={(length) => setAnswers({ ...answers, length })}
+          <ValueField
+            {...thickness}
+            label="First part"
+            keep={`${keep}/first`}
+            value={answers.firstMm}
+            onValue={(firstMm) => set({ firstMm })}
+          />
+          <ValueField
+            {...thickness}
+            label="Second part"
+            keep={`${keep}/second`}
+            value={answers.secondMm}
+            placeholder="as the first"
+            onValue={(secondMm) => set({ secondMm })}
+          />
+          <ValueField
+            label="Seam length"
+            of="length"
+            range={[ranges.lengthMm.min, ranges.lengthMm.max]}
+            keep={`${keep}/length`}
+            value={answers.lengthMm}
+            optional
+            step={10}
+            placeholder="if known"
+            onValue={(lengthMm) => set({ lengthMm })}
           />
           <Box display="flex" gap="2" pt="18px">
             <Action kind="main" type="submit" disabled={busy}>
               Go to its sheet
             </Action>
-            <Action onClick={onClose}>Leave it</Action>
+            <Action
+              onClick={() => {
+                done();
+                onClose();
+              }}
+            >
+              Leave it
+            </Action>
           </Box>
         </Box>
         <Box textStyle="label" color="quiet" mt="2" aria-live="polite">
-          {missing.length > 0
-            ? `Still missing: ${missing.join(', ')}. Metal and thickness give a first figure; the joint says where it goes.`
+          {'missing' in answer
+            ? `Still missing: ${answer.missing.join(', ')}. Metal and thickness give a first figure; the joint says where it goes.`
             : 'Enough for a first figure. Position, gap, size and pace are asked on the sheet; what is left open there follows practice.'}
         </Box>
         {problem !== null && (

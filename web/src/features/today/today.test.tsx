@@ -178,7 +178,7 @@ describe('Seams', () => {
     expect(screen.getByText(/Still missing: the metal, the joint, the first part’s thickness/)).toBeTruthy();
     fireEvent.change(screen.getByLabelText('Metal'), { target: { value: 'steel' } });
     fireEvent.change(screen.getByLabelText('Joint'), { target: { value: 'corner-outside' } });
-    fireEvent.change(screen.getByLabelText('First part’s thickness'), { target: { value: '2' } });
+    fireEvent.change(screen.getByLabelText('First part, mm'), { target: { value: '2' } });
     fireEvent.click(screen.getByRole('button', { name: 'Go to its sheet' }));
     expect(await screen.findByText('the sheet')).toBeTruthy();
     expect(router.state.location.pathname).toBe('/seams/fresh');
@@ -197,12 +197,22 @@ describe('Seams', () => {
     fireEvent.change(screen.getByLabelText('What it is called'), { target: { value: 'Hood' } });
     fireEvent.change(screen.getByLabelText('Metal'), { target: { value: 'steel' } });
     fireEvent.change(screen.getByLabelText('Joint'), { target: { value: 'corner-outside' } });
-    fireEvent.change(screen.getByLabelText('First part’s thickness'), { target: { value: '2' } });
+    fireEvent.change(screen.getByLabelText('First part, mm'), { target: { value: '2' } });
     fireEvent.click(screen.getByRole('button', { name: 'Go to its sheet' }));
     expect((await screen.findByRole('alert')).textContent).toContain('Nobody known');
     expect(screen.getByLabelText<HTMLInputElement>('What it is called').value).toBe('Hood');
+    // A reload in between keeps it too.
+    cleanup();
+    await open('/seams', lists);
+    fireEvent.click(screen.getByRole('button', { name: 'Describe a seam' }));
+    expect(screen.getByLabelText<HTMLInputElement>('What it is called').value).toBe('Hood');
+    fireEvent.change(screen.getByLabelText('First part, mm'), { target: { value: '300' } });
+    expect(screen.getByText(/First part must lie between 0.6 and 25 mm; got 300/)).toBeTruthy();
+    expect(screen.getByText(/Still missing: the first part’s thickness/)).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Leave it' }));
     expect(screen.queryByLabelText('What it is called')).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Describe a seam' }));
+    expect(screen.getByLabelText<HTMLInputElement>('First part, mm').value).toBe('');
   });
 });
 

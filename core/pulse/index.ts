@@ -9,5 +9,6 @@ export {
 } from './default-pulse.ts';
 export { backgroundFloorA, type OneDropMiss, type OneDropPulse } from './one-drop.ts';
 export { pulseReference, type PulseReference } from './reference.ts';
-export { oneDropBand, solvePulse, type MachineLimits, type PulseInput, type PulseResult } from './solve.ts';
+export type { MachineLimits, PulseInput } from './pulse-input.ts';
+export { oneDropBand, solvePulse, type PulseResult } from './solve.ts';
 export { leadMs, pulseMeans, waveformPoints, type FastPulse, type PulseMeans, type WaveformPoint } from './waveform.ts';

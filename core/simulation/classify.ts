@@ -1,6 +1,6 @@
 /** The name of what a run did, by the model's thresholds. */
 import type { SimulationMetrics } from './metrics.ts';
-import type { ArcModel } from './engine.ts';
+import type { ArcModel } from './model.ts';
 import { arcDynamics, modeThresholds } from './params.ts';
 import type { Recorder } from './recorder.ts';
 

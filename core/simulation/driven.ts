@@ -5,7 +5,8 @@
 import { wireInGas } from '../arc/index.ts';
 import { failure, success, type Outcome } from '../outcome/index.ts';
 import { contact } from './arc-state.ts';
-import { advance, buildModel } from './engine.ts';
+import { advance } from './engine.ts';
+import { buildModel } from './model.ts';
 import type { SimulationInput } from './input.ts';
 import { simulationIssues } from './input-issues.ts';
 import { defaultStepS } from './params.ts';

@@ -3,97 +3,13 @@
  * Explicit steps of 10 µs; nothing is allocated in the loop. Sources: melting after Lesnewich and Halmøy, detachment I²t = D after Allum
  * and Amin, dip transfer as a neck thinned by surface tension and by i²; the constants of the latter are assumed (params.ts).
  */
-import type { WireInGas } from '../arc/index.ts';
-import { pulseReference } from '../pulse/index.ts';
 import { contact, type ArcState } from './arc-state.ts';
 import { correctPulse, type PulseCommand } from './controller.ts';
 import { arcDynamics, controller, disturbance, sourceLimits } from './params.ts';
-import { nextNormal, nextUniform, randomStream, type RandomStream } from './random.ts';
+import { nextNormal, type RandomStream } from './random.ts';
 import type { Recorder } from './recorder.ts';
-import type { PulseLevel, Source } from './source.ts';
-
-export interface ArcSetup {
-  readonly wire: WireInGas;
-  readonly source: Source;
-  readonly ctwdMm: number;
-  readonly feedMmPerS: number;
-  readonly stepS: number;
-  readonly noise: number;
-  readonly seed: number;
-  /** Feed before and just after the arc lights, as a share; 1 in a running weld. */
-  readonly runInShare: number;
-  readonly runInAfterS: number;
-}
-
-/** Drop height against its volume, sampled once: a cube root in every step would cost half the speed. */
-const TABLE = 1024;
-
-/** What the loop reads and never changes, worked out once. */
-export interface ArcModel {
-  readonly setup: ArcSetup;
-  readonly dropHeight: Float64Array;
-  readonly dropStepMm3: number;
-  readonly sphereMm3: number;
-  readonly detachA2s: number;
-  /** Drop that the transition current pinches off, mm³, without extension and for each mm of it. */
-  readonly atTransitionMm3: number;
-  readonly atTransitionPerMm: number;
-  readonly neckS: number;
-  readonly neckA2s: number;
-  readonly fuseA2s: number;
-  /** Tremor and pool waves: heights with the noise in them, angular speeds, phases. Empty without noise. */
-  readonly waveMm: Float64Array;
-  readonly waveRadPerS: Float64Array;
-  readonly wavePhase: Float64Array;
-}
-
-export function buildModel(setup: ArcSetup): ArcModel {
-  const { wire, seed, noise } = setup;
-  const sphereMm3 = (Math.PI / 6) * wire.diameterMm ** 3;
-  const dropStepMm3 = (30 * sphereMm3) / TABLE;
-  const dropHeight = new Float64Array(TABLE + 2);
-  for (let index = 0; index < dropHeight.length; index++) {
-    const volume = index * dropStepMm3;
-    // A film on the wire's end first, then a sphere.
-    dropHeight[index] = Math.min(volume / wire.areaMm2, Math.cbrt((6 * volume) / Math.PI));
-  }
-  const reference = pulseReference(wire);
-  const detachA2s = arcDynamics.detachShare * reference.detachmentA2s;
-  // Wire melted while the transition current itself pinches a drop off: the drop that sides below and above the transition share.
-  const transition2 = wire.transitionA * wire.transitionA;
-  const meltedShare = ((detachA2s / transition2) * wire.areaMm2) / (1 - arcDynamics.residualShare);
-  const random = randomStream(seed);
-  const rough = 1 + arcDynamics.co2PoolExtra * wire.co2Share;
-  const waves =
-    noise === 0 ? [] : [...disturbance.tremor, ...disturbance.pool.map(({ mm, hz }) => ({ mm: mm * rough, hz }))];
-  const stout = 1 + arcDynamics.co2NeckExtra * wire.co2Share;
-  const size = wire.diameterMm / 1.2;
-  return {
-    setup,
-    dropHeight,
-    dropStepMm3,
-    sphereMm3,
-    detachA2s,
-    atTransitionMm3: wire.arcMeltMmPerAs * wire.transitionA * meltedShare,
-    atTransitionPerMm: wire.extensionMeltPerA2s * transition2 * meltedShare,
-    neckS: arcDynamics.neckTimeS * size ** 1.5 * stout,
-    neckA2s: arcDynamics.neckImpulseShare * reference.detachmentA2s * stout,
-    fuseA2s: arcDynamics.fuseImpulseShare * reference.detachmentA2s,
-    waveMm: Float64Array.from(waves, (wave) => wave.mm * noise),
-    waveRadPerS: Float64Array.from(waves, (wave) => 2 * Math.PI * wave.hz),
-    wavePhase: Float64Array.from(waves, () => 2 * Math.PI * nextUniform(random)),
-  };
-}
-
-/** Contact tip to plate at a moment, mm: the hand trembles and the pool waves. */
-export function gapAt(model: ArcModel, timeS: number): number {
-  const { waveMm, waveRadPerS, wavePhase } = model;
-  let gap = model.setup.ctwdMm;
-  for (let index = 0; index < waveMm.length; index++) {
-    gap += waveMm[index]! * Math.sin(waveRadPerS[index]! * timeS + wavePhase[index]!);
-  }
-  return gap;
-}
+import type { PulseLevel } from './source.ts';
+import { gapAt, heightSteps, type ArcModel } from './model.ts';
 
 /** A factor that scatters around 1 with a spread in natural logarithms: no two bridges are alike. */
 function spreadOf(random: RandomStream, noise: number, spread: number): number {
@@ -237,7 +153,7 @@ export function advance(
 
     // Drop height from its volume.
     const at = drop * inverseDropStep;
-    const slot = at < TABLE ? at | 0 : TABLE;
+    const slot = at < heightSteps ? at | 0 : heightSteps;
     const h0 = dropHeight[slot]!;
     const arc = gap - ext - (h0 + (dropHeight[slot + 1]! - h0) * (at - slot));
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { wireInGas } from '../arc/index.ts';
-import { advance, buildModel, type ArcModel } from './engine.ts';
+import { advance } from './engine.ts';
+import { buildModel, type ArcModel } from './model.ts';
 import type { SimulationInput } from './input.ts';
 import { Recorder } from './recorder.ts';
 import { warmState } from './simulate.ts';

@@ -1,6 +1,7 @@
 export { contact, type ArcState } from './arc-state.ts';
 export { classify, transferWords, type TransferMode } from './classify.ts';
-export { advance, buildModel, type ArcModel, type ArcSetup } from './engine.ts';
+export { advance } from './engine.ts';
+export { buildModel, type ArcModel, type ArcSetup } from './model.ts';
 export type {
   ConstantVoltageInput,
   ControlSchool,

@@ -17,6 +17,10 @@ interface Row {
   readonly high: number | null;
   readonly low: number | null;
 }
+const feeds = [
+  ['high', 'Highest feed shown'],
+  ['low', 'Lowest feed shown'],
+] as const;
 const blank: Row = { dialValue: null, high: null, low: null };
 
 export interface SwingTestProps {
@@ -75,24 +79,18 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
             optional
             onValue={(dialValue) => change(index, { dialValue })}
           />
-          <ValueField
-            label="Highest feed shown"
-            of="wireFeed"
-            value={rows[index].high}
-            keep={`${keep}/${index}/high`}
-            step={0.1}
-            optional
-            onValue={(high) => change(index, { high })}
-          />
-          <ValueField
-            label="Lowest feed shown"
-            of="wireFeed"
-            value={rows[index].low}
-            keep={`${keep}/${index}/low`}
-            step={0.1}
-            optional
-            onValue={(low) => change(index, { low })}
-          />
+          {feeds.map(([key, label]) => (
+            <ValueField
+              key={key}
+              label={label}
+              of="wireFeed"
+              value={rows[index][key]}
+              keep={`${keep}/${index}/${key}`}
+              step={0.1}
+              optional
+              onValue={(feed) => change(index, { [key]: feed })}
+            />
+          ))}
         </Box>
       ))}
       {outcome &&

@@ -1,19 +1,7 @@
 /** The set-up walk: from how the machine stands to what this seam needs. Only the differences, the most often forgotten first, safe ways only. */
-import { Box, Heading } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource, StepTimes } from '@fox-tempo/contract';
-import {
-  changeover,
-  checkLoaded,
-  feedRisk,
-  firstArcList,
-  flowBand,
-  formatWithUnit,
-  translate,
-  type Changeover,
-  type MachineState,
-  type Program,
-  type SetupStep,
-} from '@fox-tempo/core';
+import { changeover, checkLoaded, translate, type MachineState, type Program, type SetupStep } from '@fox-tempo/core';
 import { useEffect, useState } from 'react';
 import { Link, useLoaderData } from 'react-router';
 import { api } from '../../lib/api.ts';
@@ -22,16 +10,16 @@ import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
-import { useFirstArc } from './use-first-arc.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
-import { Tick } from '../../ui/tick.tsx';
-import { ValueField } from '../../ui/value-field.tsx';
 import { useMachineFor } from '../dial-card/index.ts';
 import { SeamSteps } from '../seam-steps/index.tsx';
-import { GrooveDrawing, LengthsDrawing, RecessDrawing } from './drawings.tsx';
+import { LengthsDrawing } from './drawings.tsx';
+import { Step } from './step.tsx';
+import { FirstArc } from './first-arc.tsx';
+import { WireAndFlow } from './wire-and-flow.tsx';
 
 export async function loadSetup({ params, request }: { params: { id?: string | undefined }; request: Request }) {
   const [seam, machines] = await Promise.all([api.seam(params.id ?? '', request.signal), api.machines(request.signal)]);
@@ -251,187 +239,4 @@ function unknownState({ file }: MachineResource): MachineState {
     feeders: {},
     dials: {},
   };
-}
-
-function Step({
-  step,
-  list,
-  ticked,
-  isOwnTime,
-  onTick,
-}: {
-  readonly step: SetupStep;
-  readonly list: Changeover;
-  readonly ticked: boolean;
-  readonly isOwnTime: boolean;
-  /** With the minutes it took, when it was timed. */
-  readonly onTick: (ticked: boolean, minutes: number | null) => void;
-}) {
-  const [startedAt, setStartedAt] = useState<number | null>(null);
-  return (
-    <Box as="li" borderTopWidth="1px" borderColor="line" py="2" {...(ticked ? { opacity: 0.75 } : {})}>
-      <Box display="flex" gap="3" alignItems="flex-start">
-        <Box flex="1" minWidth={0}>
-          <Tick
-            checked={ticked}
-            onChange={(next) => {
-              onTick(next, startedAt === null ? null : Math.max((Date.now() - startedAt) / 60_000, 0.1));
-              setStartedAt(null);
-            }}
-          >
-            <Box as="strong" fontSize="15px">
-              {step.title}
-            </Box>
-            <Box as="span" display="block" fontSize="14px">
-              {step.from} → <strong>{step.to}</strong>
-            </Box>
-          </Tick>
-        </Box>
-        <Box textAlign="right" flexShrink={0}>
-          <Box textStyle="figure">{Math.round(step.minutes)} min</Box>
-          <Box textStyle="label" color="quiet">
-            {isOwnTime ? 'timed here' : 'usual'}
-          </Box>
-        </Box>
-      </Box>
-      {!ticked && (
-        <Box pl="34px">
-          {step.cautions.map((caution) => (
-            <Box key={caution.code} mb="1">
-              <Notice level={caution.level}>{caution.message}</Notice>
-            </Box>
-          ))}
-          <Box display="flex" gap="4" flexWrap="wrap" alignItems="flex-start">
-            <Box as="ol" pl="5" listStyleType="decimal" fontSize="14px" flex="1 1 260px">
-              {step.how.map((line) => (
-                <Box as="li" key={line} py="0.5">
-                  {line}
-                </Box>
-              ))}
-            </Box>
-            {step.kind === 'rolls' && <GrooveDrawing groove={list.needed.groove} />}
-            {step.kind === 'recess' && <RecessDrawing recessMm={list.needed.recessMm} />}
-          </Box>
-          <Box fontSize="13px" color="quiet" mt="1">
-            If forgotten: {step.why}
-          </Box>
-          <Action
-            kind="quiet"
-            fontSize="13px"
-            onClick={() => setStartedAt(startedAt === null ? Date.now() : null)}
-            aria-pressed={startedAt !== null}
-            aria-label={`Time it: ${step.title}`}
-          >
-            {startedAt === null ? 'Time it' : 'Timing… the tick stops it'}
-          </Action>
-        </Box>
-      )}
-    </Box>
-  );
-}
-
-function FirstArc({
-  seam,
-  machine,
-  program,
-}: {
-  readonly seam: SeamResource;
-  readonly machine: MachineResource;
-  readonly program: Program;
-}) {
-  const { materialGroup } = seam.spec;
-  const list = firstArcList(materialGroup, program.mode);
-  const { ticks, problem, tick, retry } = useFirstArc(machine.id, materialGroup);
-  const left = list.filter((line) => !ticks[line]).length;
-  return (
-    <Panel
-      title="Before the first arc today"
-      aside={
-        <Box textStyle="label" color={left === 0 ? 'spruce' : 'quiet'}>
-          {left === 0 ? '● all ticked' : `${left} left`}
-        </Box>
-      }
-    >
-      {list.map((line) => (
-        <Tick key={line} checked={ticks[line] ?? false} onChange={(ticked) => tick(line, ticked)}>
-          {line}
-        </Tick>
-      ))}
-      {problem !== null && (
-        <Notice level="caution" word="Not in the record yet." urgent>
-          {problem}{' '}
-          <Action kind="quiet" minHeight="36px" onClick={retry}>
-            Send it again
-          </Action>
-        </Notice>
-      )}
-      <Box textStyle="label" color="quiet" mt="1">
-        The usual cautions; your shop’s and your local rules come first.
-      </Box>
-    </Panel>
-  );
-}
-
-function WireAndFlow({
-  program,
-  list,
-  machine,
-}: {
-  readonly program: Program;
-  readonly list: Changeover;
-  readonly machine: MachineResource;
-}) {
-  const units = useSettings((state) => state.units);
-  const [form, setForm] = useKeptForm(`flow/${machine.id}`, { boreMm: 16, draught: false });
-  const band = flowBand(program, form.boreMm, form.draught);
-  const feeder = machine.file.feeders.find((one) => one.id === list.feederId);
-  // The liner that is in the gun is what the wire has to pass, not the one it should be.
-  const fitted = machine.standing?.feeders[list.feederId]?.liner ?? list.needed.liner;
-  const risk = feedRisk(program.filler, program.diameterMm, feeder?.gunLengthM ?? 3, fitted);
-  const flow = (value: number) => formatWithUnit(value, 'gasFlow', units);
-  const other = units === 'metric' ? 'us' : 'metric';
-  return (
-    <Panel title="Gas and wire on the way">
-      <Heading as="h3" textStyle="label" color="quiet">
-        Flow at the nozzle
-      </Heading>
-      <Box textStyle="bigFigure">
-        {flow(band.lowLPerMin)} to {flow(band.highLPerMin)}
-      </Box>
-      <Box fontSize="13px" color="quiet" mb="2">
-        {formatWithUnit(band.lowLPerMin, 'gasFlow', other)} to {formatWithUnit(band.highLPerMin, 'gasFlow', other)};
-        because {band.because}. Measure at the nozzle and read the middle of the ball.
-      </Box>
-      {band.caution !== undefined && (
-        <Box mb="2">
-          <Notice level="caution">{band.caution}</Notice>
-        </Box>
-      )}
-      <Box display="grid" gridTemplateColumns="140px 1fr" gap="3" alignItems="start">
-        <ValueField
-          label="Nozzle bore"
-          of="shortLength"
-          value={form.boreMm}
-          keep={`flow/${machine.id}/bore`}
-          range={[8, 30]}
-          onValue={(boreMm) => setForm({ ...form, boreMm: boreMm ?? 16 })}
-        />
-        <Box pt="16px">
-          <Tick checked={form.draught} onChange={(draught) => setForm({ ...form, draught })}>
-            It draws here (door, fan)
-          </Tick>
-        </Box>
-      </Box>
-      <Heading as="h3" textStyle="label" color="quiet" mt="2">
-        Feeding {formatWithUnit(feeder?.gunLengthM ?? 3, 'gunLength', units)} of gun
-      </Heading>
-      <Box fontSize="14px" color={risk.words === 'easy' ? 'spruce' : 'ochre'} fontWeight={600}>
-        {risk.words === 'easy' ? '●' : '◇'} {risk.words}, {risk.score} of 10
-      </Box>
-      <Box fontSize="13px" color="quiet">
-        {risk.reasons.length === 0 ? 'Stiff wire on a short way.' : `${risk.reasons.join(', ')}.`}
-        {risk.helps.length > 0 ? ` Helps: ${risk.helps.join('; ')}.` : ''}
-      </Box>
-    </Panel>
-  );
 }

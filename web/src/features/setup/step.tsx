@@ -1,0 +1,85 @@
+/** One step of the set-up walk: what to do, how to do it safely, what happens if it is forgotten; ticked and timed. */
+import { Box } from '@chakra-ui/react';
+import type { Changeover, SetupStep } from '@fox-tempo/core';
+import { useState } from 'react';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Tick } from '../../ui/tick.tsx';
+import { GrooveDrawing, RecessDrawing } from './drawings.tsx';
+
+export function Step({
+  step,
+  list,
+  ticked,
+  isOwnTime,
+  onTick,
+}: {
+  readonly step: SetupStep;
+  readonly list: Changeover;
+  readonly ticked: boolean;
+  readonly isOwnTime: boolean;
+  /** With the minutes it took, when it was timed. */
+  readonly onTick: (ticked: boolean, minutes: number | null) => void;
+}) {
+  const [startedAt, setStartedAt] = useState<number | null>(null);
+  return (
+    <Box as="li" borderTopWidth="1px" borderColor="line" py="2" {...(ticked ? { opacity: 0.75 } : {})}>
+      <Box display="flex" gap="3" alignItems="flex-start">
+        <Box flex="1" minWidth={0}>
+          <Tick
+            checked={ticked}
+            onChange={(next) => {
+              onTick(next, startedAt === null ? null : Math.max((Date.now() - startedAt) / 60_000, 0.1));
+              setStartedAt(null);
+            }}
+          >
+            <Box as="strong" fontSize="15px">
+              {step.title}
+            </Box>
+            <Box as="span" display="block" fontSize="14px">
+              {step.from} → <strong>{step.to}</strong>
+            </Box>
+          </Tick>
+        </Box>
+        <Box textAlign="right" flexShrink={0}>
+          <Box textStyle="figure">{Math.round(step.minutes)} min</Box>
+          <Box textStyle="label" color="quiet">
+            {isOwnTime ? 'timed here' : 'usual'}
+          </Box>
+        </Box>
+      </Box>
+      {!ticked && (
+        <Box pl="34px">
+          {step.cautions.map((caution) => (
+            <Box key={caution.code} mb="1">
+              <Notice level={caution.level}>{caution.message}</Notice>
+            </Box>
+          ))}
+          <Box display="flex" gap="4" flexWrap="wrap" alignItems="flex-start">
+            <Box as="ol" pl="5" listStyleType="decimal" fontSize="14px" flex="1 1 260px">
+              {step.how.map((line) => (
+                <Box as="li" key={line} py="0.5">
+                  {line}
+                </Box>
+              ))}
+            </Box>
+            {step.kind === 'rolls' && <GrooveDrawing groove={list.needed.groove} />}
+            {step.kind === 'recess' && <RecessDrawing recessMm={list.needed.recessMm} />}
+          </Box>
+          <Box fontSize="13px" color="quiet" mt="1">
+            If forgotten: {step.why}
+          </Box>
+          <Action
+            kind="quiet"
+            fontSize="13px"
+            onClick={() => setStartedAt(startedAt === null ? Date.now() : null)}
+            aria-pressed={startedAt !== null}
+            aria-label={`Time it: ${step.title}`}
+          >
+            {startedAt === null ? 'Time it' : 'Timing… the tick stops it'}
+          </Action>
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,74 @@
+/** Gas at the nozzle and wire on its way through the gun that is fitted. */
+import { Box, Heading } from '@chakra-ui/react';
+import type { MachineResource } from '@fox-tempo/contract';
+import { feedRisk, flowBand, formatWithUnit, type Changeover, type Program } from '@fox-tempo/core';
+import { useSettings } from '../../lib/settings.ts';
+import { useKeptForm } from '../../ui/kept-text.ts';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Tick } from '../../ui/tick.tsx';
+import { ValueField } from '../../ui/value-field.tsx';
+
+export function WireAndFlow({
+  program,
+  list,
+  machine,
+}: {
+  readonly program: Program;
+  readonly list: Changeover;
+  readonly machine: MachineResource;
+}) {
+  const units = useSettings((state) => state.units);
+  const [form, setForm] = useKeptForm(`flow/${machine.id}`, { boreMm: 16, draught: false });
+  const band = flowBand(program, form.boreMm, form.draught);
+  const feeder = machine.file.feeders.find((one) => one.id === list.feederId);
+  // The liner that is in the gun is what the wire has to pass, not the one it should be.
+  const fitted = machine.standing?.feeders[list.feederId]?.liner ?? list.needed.liner;
+  const risk = feedRisk(program.filler, program.diameterMm, feeder?.gunLengthM ?? 3, fitted);
+  const flow = (value: number) => formatWithUnit(value, 'gasFlow', units);
+  const other = units === 'metric' ? 'us' : 'metric';
+  return (
+    <Panel title="Gas and wire on the way">
+      <Heading as="h3" textStyle="label" color="quiet">
+        Flow at the nozzle
+      </Heading>
+      <Box textStyle="bigFigure">
+        {flow(band.lowLPerMin)} to {flow(band.highLPerMin)}
+      </Box>
+      <Box fontSize="13px" color="quiet" mb="2">
+        {formatWithUnit(band.lowLPerMin, 'gasFlow', other)} to {formatWithUnit(band.highLPerMin, 'gasFlow', other)};
+        because {band.because}. Measure at the nozzle and read the middle of the ball.
+      </Box>
+      {band.caution !== undefined && (
+        <Box mb="2">
+          <Notice level="caution">{band.caution}</Notice>
+        </Box>
+      )}
+      <Box display="grid" gridTemplateColumns="140px 1fr" gap="3" alignItems="start">
+        <ValueField
+          label="Nozzle bore"
+          of="shortLength"
+          value={form.boreMm}
+          keep={`flow/${machine.id}/bore`}
+          range={[8, 30]}
+          onValue={(boreMm) => setForm({ ...form, boreMm: boreMm ?? 16 })}
+        />
+        <Box pt="16px">
+          <Tick checked={form.draught} onChange={(draught) => setForm({ ...form, draught })}>
+            It draws here (door, fan)
+          </Tick>
+        </Box>
+      </Box>
+      <Heading as="h3" textStyle="label" color="quiet" mt="2">
+        Feeding {formatWithUnit(feeder?.gunLengthM ?? 3, 'gunLength', units)} of gun
+      </Heading>
+      <Box fontSize="14px" color={risk.words === 'easy' ? 'spruce' : 'ochre'} fontWeight={600}>
+        {risk.words === 'easy' ? '●' : '◇'} {risk.words}, {risk.score} of 10
+      </Box>
+      <Box fontSize="13px" color="quiet">
+        {risk.reasons.length === 0 ? 'Stiff wire on a short way.' : `${risk.reasons.join(', ')}.`}
+        {risk.helps.length > 0 ? ` Helps: ${risk.helps.join('; ')}.` : ''}
+      </Box>
+    </Panel>
+  );
+}

@@ -5,6 +5,7 @@ export {
   fillerCodes,
   fillerOf,
   fillers,
+  gasName,
   gasOf,
   grades,
   isSameFiller,
@@ -234,6 +235,7 @@ export {
   jointRules,
   joints,
   planInputIssues,
+  modeName,
   planModes,
   planSeam,
   planSetting,
@@ -292,7 +294,6 @@ export {
 } from './units/index.ts';
 export {
   feedHabits,
-  heldVoltsV,
   isUntuned,
   maskingOf,
   noTune,
@@ -346,8 +347,15 @@ export {
   type Segment,
   type Zone,
   type ZoneMap,
+  cellOf,
+  sweepOf,
+  sweepQuantities,
+  type CellRun,
+  type DialSweep,
+  type SweepQuantity,
+  type SweepStop,
 } from './zone-map/index.ts';
-export { crackles, looped, loudest, renderSound, strongestToneHz } from './sound/index.ts';
+export { crackles, looped, loudest, renderSound, strongestToneHz, type PowerTrace } from './sound/index.ts';
 export { beatForPitchHz, ripplePitchMm, sayBeat, type BeatSchool, type CanonicalBeat } from './double-pulse/index.ts';
 export * from './score/index.ts';
 export type { WireCorrection } from './arc/index.ts';

@@ -2,7 +2,6 @@
  * Corrects a wire in its gas on one machine by what was seen there: two or more points of feed and mean current (and volts, where known).
  * Least squares on the melting relation and the arc's voltage, with the table as prior: what the points do not settle stays where the table has it.
  */
-import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { arcElectrical, pulseLineMm, wireInGas } from '../arc/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { failure, rangeIssues, success, type Issue, type Outcome } from '../outcome/index.ts';
@@ -115,34 +114,11 @@ export function calibrate(input: CalibrationInput): Outcome<Calibration> {
   const sigma = filler.meltingError;
   const volts = rows.flatMap((row) => (row.point.voltageV === undefined ? [] : [row.point.voltageV - row.expectedV]));
 
-  // Every observation and every prior is one equation, scaled by its own error; parameters are the corrections themselves.
-  const equations: { predict: (p: readonly number[]) => number; target: number }[] = [
-    ...rows.map(({ arcShare, extensionShare }) => ({
-      predict: (p: readonly number[]) =>
-        (arcShare * (1 + (p[0] ?? 0)) + extensionShare * (1 + (p[1] ?? 0))) / observationError.relative,
-      target: 1 / observationError.relative,
-    })),
-    ...volts.map((offV) => ({
-      predict: (p: readonly number[]) => (p[2] ?? 0) / observationError.voltsV,
-      target: offV / observationError.voltsV,
-    })),
-    { predict: (p) => (p[0] ?? 0) / sigma, target: 0 },
-    { predict: (p) => (p[1] ?? 0) / (kBPriorShare * sigma), target: 0 },
-    { predict: (p) => (p[2] ?? 0) / priorVoltsV, target: 0 },
-  ];
-  const fit = levenbergMarquardt(
-    { x: equations.map((_, index) => index), y: equations.map((equation) => equation.target) },
-    (parameters) => (x) => equations[x]?.predict(parameters) ?? 0,
-    {
-      initialValues: [0, 0, 0],
-      gradientDifference: 1e-4,
-      damping: 1e-3,
-      maxIterations: 60,
-      errorTolerance: 1e-12,
-      improvementThreshold: 1e-9,
-    },
-  );
-  const [arcOff = 0, extensionOff = 0, arcVoltageV = 0] = fit.parameterValues;
+  const [arcOff, extensionOff] = meltingOffs(rows, sigma);
+  // The volts stand in no other equation: a mean, weighed against the table's own error.
+  const voltsWeight = 1 / observationError.voltsV ** 2;
+  const arcVoltageV =
+    (voltsWeight * volts.reduce((sum, offV) => sum + offV, 0)) / (volts.length * voltsWeight + 1 / priorVoltsV ** 2);
 
   const residuals = rows.map(({ point, arcShare, extensionShare, expectedV }): CalibrationResidual => {
     const melted = arcShare * (1 + arcOff) + extensionShare * (1 + extensionOff);
@@ -178,4 +154,34 @@ export function calibrate(input: CalibrationInput): Outcome<Calibration> {
         ? `the correction (arc ${(100 * arcOff).toFixed(0)} %, extension ${(100 * extensionOff).toFixed(0)} %, ${arcVoltageV.toFixed(1)} V) is larger than the table’s own error: check wire, stick-out and what the panel displays`
         : `all points lie within ${(100 * worstShare).toFixed(1)} % of the corrected line; arc ${(100 * arcOff).toFixed(1)} %, extension ${(100 * extensionOff).toFixed(1)} %, ${arcVoltageV.toFixed(1)} V`,
   });
+}
+
+/**
+ * Relative corrections of the arc's and the extension's melting, by least squares in closed form: every point says that its two shares
+ * of the feed are the whole of it, every prior that its correction is nought, each scaled by its own error.
+ */
+function meltingOffs(
+  rows: readonly { readonly arcShare: number; readonly extensionShare: number }[],
+  sigma: number,
+): readonly [arc: number, extension: number] {
+  const weight = 1 / observationError.relative ** 2;
+  let arc2 = 1 / sigma ** 2;
+  let extension2 = 1 / (kBPriorShare * sigma) ** 2;
+  let both = 0;
+  let arcMiss = 0;
+  let extensionMiss = 0;
+  for (const { arcShare, extensionShare } of rows) {
+    const miss = 1 - arcShare - extensionShare;
+    arc2 += weight * arcShare ** 2;
+    extension2 += weight * extensionShare ** 2;
+    both += weight * arcShare * extensionShare;
+    arcMiss += weight * arcShare * miss;
+    extensionMiss += weight * extensionShare * miss;
+  }
+  // The priors keep this above nought whatever the points say.
+  const determinant = arc2 * extension2 - both ** 2;
+  return [
+    (arcMiss * extension2 - extensionMiss * both) / determinant,
+    (extensionMiss * arc2 - arcMiss * both) / determinant,
+  ];
 }

@@ -61,7 +61,7 @@ const elements = { C: 'co2Pct', O: 'o2Pct', He: 'heliumPct' } as const;
 /** Reads a designation. Issues: `unknown-gas` (not of the form), `gas-group-mismatch` (percentages outside the group's limits). */
 export function parseGas(code: string, path = 'gas'): Outcome<Gas> {
   const single = Object.hasOwn(pure, code) ? pure[code] : undefined;
-  if (single) return success({ code, name: gasName(single), ...single });
+  if (single) return success({ code, name: compositionName(single), ...single });
   const match = /^(M\d{2}|I3)-Ar((?:He|C|O)+)-(\d+(?:\.\d+)?(?:\/\d+(?:\.\d+)?)*)$/.exec(code);
   const group = match?.[1];
   const components = match?.[2]?.match(/He|C|O/g) as (keyof typeof elements)[] | null | undefined;
@@ -94,7 +94,7 @@ export function parseGas(code: string, path = 'gas'): Outcome<Gas> {
       hint: 'Check the group letter and number on the cylinder label against the percentages.',
     });
   }
-  return success({ code, name: gasName(composition), ...composition });
+  return success({ code, name: compositionName(composition), ...composition });
 }
 
 /** The gas of a code already validated by the contract; throws on any other. */
@@ -106,6 +106,11 @@ export function gasOf(code: string): Gas {
   // A shop has a dozen gases; a stream of invented ones must not grow memory.
   if (read.size < 200) read.set(code, gas.value);
   return gas.value;
+}
+
+/** A gas in plain words, also where there is none. */
+export function gasName(code: string): string {
+  return code === 'none' ? 'no gas' : gasOf(code).name;
 }
 
 /** Designations read so far: a plan asks for its gas a hundred times. */
@@ -128,7 +133,7 @@ function inGroup(group: string, gas: GasComposition): boolean {
   return within(gas.co2Pct, limits.co2) && within(gas.o2Pct, limits.o2);
 }
 
-function gasName(gas: GasComposition): string {
+function compositionName(gas: GasComposition): string {
   const parts = [
     ['argon', gas.argonPct],
     ['helium', gas.heliumPct],

@@ -12,6 +12,7 @@ export {
 export {
   activeCo2EquivalentPct,
   commonGasCodes,
+  gasName,
   gasOf,
   isInert,
   parseGas,

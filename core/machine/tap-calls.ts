@@ -1,5 +1,5 @@
 /** What taps at rest call on a machine, and whether each called memory is for the wire and gas that are on it. */
-import { fillerOf, gasOf } from '../consumables/index.ts';
+import { fillerOf, gasName } from '../consumables/index.ts';
 import { sameWire } from './chart.ts';
 import type { Machine } from './machine.ts';
 import type { Program } from './program.ts';
@@ -31,9 +31,7 @@ export function tapTargets(
       ...(sameWire(held.program, loaded)
         ? []
         : [`${fillerOf(held.program.filler).name}, ${held.program.diameterMm.toFixed(1)} mm`]),
-      ...(held.program.gas === loaded.gas
-        ? []
-        : [held.program.gas === 'none' ? 'no gas' : gasOf(held.program.gas).name]),
+      ...(held.program.gas === loaded.gas ? [] : [gasName(held.program.gas)]),
     ];
     return {
       taps,

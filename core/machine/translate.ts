@@ -1,4 +1,5 @@
 /** A program said in one machine's own dials, quantised as that machine would, with the miss in physical terms and what it cannot say. */
+import { modeName } from '../plan/index.ts';
 import type { Warning } from '../outcome/index.ts';
 import { chartLineFor, gasTrimMm, lookAlikes } from './chart.ts';
 import { dialActs, inOrder } from './dial-order.ts';
@@ -259,7 +260,7 @@ function chartWarnings(
       {
         code: 'no-chart-line',
         level: 'caution',
-        message: `${machine.name} has no chart line for this wire and gas in ${program.mode.replace('-', ' ')}; the card's other figures hold only on a line made for them.`,
+        message: `${machine.name} has no chart line for this wire and gas in ${modeName(program.mode)}; the card's other figures hold only on a line made for them.`,
       },
     ];
   }

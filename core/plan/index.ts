@@ -24,7 +24,7 @@ export { currentRule, thicknessRules, thicknessThatCounts, type ThicknessRule } 
 export { positionName, positionRule, positionRules, positions, type Position, type PositionRule } from './positions.ts';
 export { planSeam, planSetting, ripplePuddleWarnings, type Plan } from './seam-plan.ts';
 export { decideMode, type ModeDecision, type ModeVerdict } from './decision.ts';
-export { isPulsed, planModes } from './mode.ts';
+export { isPulsed, modeName, planModes } from './mode.ts';
 export type { Pass, PassKind, PassPlace } from './passes.ts';
 export { dipArcMm, dipVoltageV, sprayArcMm } from './mode-model.ts';
 export { pulsedFeedForCurrent, steadyCurrentOf, steadyFeedOf } from './feed.ts';

@@ -7,3 +7,8 @@ export const planModes: readonly PlanMode[] = ['pulse', 'dip', 'spray', 'double-
 export function isPulsed(mode: PlanMode): boolean {
   return mode === 'pulse' || mode === 'double-pulse';
 }
+
+/** A mode as it stands in a sentence. */
+export function modeName(mode: PlanMode): string {
+  return mode.replace('-', ' ');
+}

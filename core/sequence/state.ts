@@ -37,6 +37,8 @@ export interface SequenceState {
   readonly slopeFrom: number;
   /** Between two stitches, with the gas on and the trigger held. */
   readonly pausing: boolean;
+  /** Pressed again while the gas of the last weld still flowed: there is nothing to wait for. */
+  readonly gasStands: boolean;
 }
 
 export const atRest: SequenceState = {
@@ -49,6 +51,7 @@ export const atRest: SequenceState = {
   stopping: false,
   slopeFrom: 100,
   pausing: false,
+  gasStands: false,
 };
 
 /** How a machine takes presses, where machines differ under one name. */

@@ -203,6 +203,11 @@ describe('machines that take presses differently under one name', () => {
     expect(transition(pressed, { kind: 'release', atS: 0.5 }, atRelease).phase).toBe('run-in');
     expect(transition(pressed, { kind: 'release', atS: 0.1 }, atRelease).phase).toBe('post-gas');
     expect(deadlineS(transition(rest, { kind: 'press', atS: 0 }, atPress), atPress)).toBe(0.2);
+    // Pressed again while the gas still flows: the wire starts as soon as it is let go, and the two gases do not overlap.
+    const after = stateIn('post-gas', false, false);
+    const again = transition(after, { kind: 'press', atS: 10.3 }, atRelease);
+    expect(again).toMatchObject({ phase: 'pre-gas', sinceS: 10.3 });
+    expect(transition(again, { kind: 'release', atS: 10.35 }, atRelease).phase).toBe('run-in');
   });
 
   it('stop at the second press, or when that is let go', () => {

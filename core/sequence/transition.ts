@@ -80,7 +80,7 @@ function pressed(state: SequenceState, atS: number, rules: SequenceRules): Seque
       // The gas is on already: no waiting for it again.
       const again = { ...state, letGo: false, litS: null, pausing: false };
       return sequence.trigger === 'latch' && habit.startsOn === 'release'
-        ? { ...again, phase: 'pre-gas', sinceS: atS - sequence.preGasS }
+        ? { ...again, phase: 'pre-gas', sinceS: atS, gasStands: true }
         : enter('run-in', again, atS, rules);
     }
     case 'main':
@@ -108,7 +108,7 @@ function released(state: SequenceState, atS: number, rules: SequenceRules): Sequ
   const facts = schoolFacts[sequence.trigger];
   switch (state.phase) {
     case 'pre-gas': {
-      const waited = atS - state.sinceS >= (hasGas ? sequence.preGasS : 0) - 1e-9;
+      const waited = state.gasStands || atS - state.sinceS >= (hasGas ? sequence.preGasS : 0) - 1e-9;
       if (sequence.trigger === 'latch' && habit.startsOn === 'release' && waited) {
         return enter('run-in', { ...state, letGo: true }, atS, rules);
       }
@@ -189,7 +189,7 @@ function ending(state: SequenceState, atS: number, rules: SequenceRules): Sequen
 /** Steps into a phase, and through it where it has no length. */
 function enter(phase: Phase, from: SequenceState, atS: number, rules: SequenceRules): SequenceState {
   const { sequence, hasGas } = rules;
-  const state: SequenceState = { ...from, phase, sinceS: atS, undecidedS: null, stopping: false };
+  const state: SequenceState = { ...from, phase, sinceS: atS, undecidedS: null, stopping: false, gasStands: false };
   const facts = schoolFacts[sequence.trigger];
   switch (phase) {
     case 'pre-gas':

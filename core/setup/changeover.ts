@@ -2,7 +2,7 @@
  * From what is on the machine to what the next seam needs: only the differences, the most often forgotten first, each with a safe way of
  * doing it and its minutes. On a machine with several feeders the one that needs least is taken.
  */
-import { fillerOf, gasOf, wireSizeLabel } from '../consumables/index.ts';
+import { fillerOf, gasName, wireSizeLabel } from '../consumables/index.ts';
 import type { Machine } from '../machine/index.ts';
 import { sameWire } from '../machine/index.ts';
 import type { Warning } from '../outcome/index.ts';
@@ -138,7 +138,7 @@ function feederStep(machine: Machine, state: MachineState, feederId: string): Ba
 }
 
 function gasStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
-  const name = (code: string) => (code === 'none' ? 'no gas' : gasOf(code).name);
+  const name = (code: string) => gasName(code);
   return {
     kind: 'gas',
     title: needed.gas === 'none' ? 'Shut the gas' : 'Change the gas',

@@ -1,5 +1,6 @@
 /** Loaded against selected against needed: any mismatch blocks a trial, and is the first cause to look at when an arc is bad. */
-import { fillerOf, gasOf, wireSizeLabel } from '../consumables/index.ts';
+import { modeName } from '../plan/index.ts';
+import { fillerOf, gasName, wireSizeLabel } from '../consumables/index.ts';
 import {
   chartLineFor,
   runsOnLine,
@@ -38,7 +39,6 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
   const unknown = 'not known';
   const wireName = (wire: { filler: Program['filler']; diameterMm: number }) =>
     `${fillerOf(wire.filler).name}, ${wireSizeLabel(wire.diameterMm)}`;
-  const gasName = (code: string) => (code === 'none' ? 'no gas' : gasOf(code).name);
   const lineMode = line?.mode.replace('-', ' ') ?? unknown;
   const modeFits =
     line !== null && (line.mode === program.mode || (program.mode === 'double-pulse' && line.mode === 'pulse'));
@@ -81,7 +81,7 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
       what: 'mode',
       loaded: '',
       selected: hasChart ? lineMode : 'no chart',
-      needed: program.mode.replace('-', ' '),
+      needed: modeName(program.mode),
       agrees: !hasChart || modeFits,
     },
     {

@@ -2,17 +2,14 @@
  * An arc that is driven while it runs: whoever holds the trigger says feed, pulse level, source and drive slice by slice, and gets a trace.
  * The same loop as every other simulation; only its source is set anew before each slice.
  */
-import { wireInGas } from '../arc/index.ts';
-import { failure, success, type Outcome } from '../outcome/index.ts';
+import { success, type Outcome } from '../outcome/index.ts';
 import { contact } from './arc-state.ts';
-import { advance } from './engine.ts';
-import { buildModel } from './model.ts';
 import type { SimulationInput } from './input.ts';
-import { simulationIssues } from './input-issues.ts';
-import { defaultStepS } from './params.ts';
+import { run } from './loop.ts';
+import { coldState, prepare } from './prepare.ts';
 import { Recorder } from './recorder.ts';
-import { chunkSteps, coldState, traceOf, type SimulationTrace } from './simulate.ts';
 import { buildSource, type Source } from './source.ts';
+import { traceOf, type SimulationTrace } from './trace.ts';
 
 /** What the machine does over a slice. */
 export interface DriveCommand {
@@ -49,26 +46,14 @@ const sourceGridMPerMin = 0.25;
 
 /** A cold wire over a cold plate. Issues: `simulationIssues`, and those of the source. */
 export function drivenArc(input: SimulationInput, traceEveryS: number): Outcome<DrivenArc> {
-  const issues = simulationIssues(input);
-  if (issues.length > 0) return failure(...issues);
-  const main = buildSource(input);
-  if (!main.ok) return main;
-  const model = buildModel({
-    wire: wireInGas(input.filler, input.gas, input.diameterMm),
-    source: main.value,
-    ctwdMm: input.ctwdMm,
-    feedMmPerS: (input.wireFeedMPerMin * 1000) / 60,
-    stepS: input.stepS ?? defaultStepS,
-    noise: input.noise ?? 1,
-    seed: input.seed,
-    runInShare: 1,
-    runInAfterS: 0,
-  });
+  const prepared = prepare(input);
+  if (!prepared.ok) return prepared;
+  const { model, source: main, feedMmPerS: fed } = prepared.value;
   const state = coldState(model, input);
   const recorder = new Recorder(longestSliceS, traceEveryS);
   recorder.measureFromS = 0;
   const sources = new Map<string, Source>();
-  let lastSource: Source = main.value;
+  let lastSource: Source = main;
   let wasOn = false;
 
   /** The source for a feed: solved once per grid step and arc length, and the last one where there is no pulse. */
@@ -106,7 +91,7 @@ export function drivenArc(input: SimulationInput, traceEveryS: number): Outcome<
       }
       wasOn = command.powerOn;
       lastSource = sourceFor(command);
-      const feedMmPerS = (command.wireFeedMPerMin * 1000) / 60;
+      const feedMmPerS = fed(command.wireFeedMPerMin);
       const source =
         lastSource.kind === 'pulse'
           ? {
@@ -119,10 +104,7 @@ export function drivenArc(input: SimulationInput, traceEveryS: number): Outcome<
       recorder.drops = 0;
       recorder.shorts = 0;
       const sliced = { ...model, setup: { ...model.setup, source, feedMmPerS } };
-      const steps = Math.round(Math.min(seconds, longestSliceS) / model.setup.stepS);
-      for (let left = steps; left > 0; left -= chunkSteps) {
-        advance(sliced, state, Math.min(left, chunkSteps), recorder, command.powerOn, command.wireFeedMPerMin > 0);
-      }
+      run(sliced, state, Math.min(seconds, longestSliceS), recorder, command.powerOn, command.wireFeedMPerMin > 0);
       const { drops, shorts, touches, buckles, litS } = recorder;
       return {
         trace: traceOf(recorder),

@@ -4,7 +4,7 @@ import { advance } from './engine.ts';
 import { buildModel, type ArcModel } from './model.ts';
 import type { SimulationInput } from './input.ts';
 import { Recorder } from './recorder.ts';
-import { warmState } from './simulate.ts';
+import { warmState } from './prepare.ts';
 import { buildSource } from './source.ts';
 
 const input: SimulationInput = {

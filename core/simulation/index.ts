@@ -12,15 +12,9 @@ export type {
 export type { SimulationMetrics } from './metrics.ts';
 export { inductanceUh, modeThresholds } from './params.ts';
 export { Recorder } from './recorder.ts';
-export {
-  beginSimulation,
-  settlingS,
-  simulate,
-  warmState,
-  type RunningSimulation,
-  type Simulation,
-  type SimulationTrace,
-  type StartStopResult,
-} from './simulate.ts';
+export { warmState } from './prepare.ts';
+export { beginSimulation, settlingS, simulate, type RunningSimulation, type Simulation } from './simulate.ts';
+export type { StartStopResult } from './stop.ts';
+export type { SimulationTrace } from './trace.ts';
 export { buildSource, nominalCircuitMOhm, type PulseSource, type Source } from './source.ts';
 export { drivenArc, longestSliceS, type DriveCommand, type DrivenArc, type DrivenSlice } from './driven.ts';

@@ -58,6 +58,7 @@ export function simulationIssues(input: SimulationInput): Issue[] {
     // Pulse has gates of its own, which the solved pulse names.
     issues.push(...gasIssues(input.filler, input.gas));
   } else {
+    if (input.really?.gas !== undefined) issues.push(...gasIssues(input.filler, input.really.gas));
     check('trim', source.trim, 'source.trim');
     check('slewAPerMs', source.pulse?.slewAPerMs, 'source.pulse.slewAPerMs');
     if (source.trim !== undefined && source.voltageV !== undefined) {

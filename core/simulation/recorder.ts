@@ -112,4 +112,13 @@ export class Recorder {
     this.ruptureA2 += i * i;
     this.drop(t, volumeMm3);
   }
+
+  /** Another recorder that goes on from here. */
+  copy(): Recorder {
+    const twin = new Recorder(0, this.traceEveryS);
+    for (const [name, value] of Object.entries(this)) {
+      Object.assign(twin, { [name]: ArrayBuffer.isView(value) ? (value as Float64Array).slice() : (value as unknown) });
+    }
+    return twin;
+  }
 }

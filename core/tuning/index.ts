@@ -2,7 +2,6 @@ export { feedHabits, trimAfterFeed, type FeedHabit } from './habits.ts';
 export { stepDial, withQuantity, type DialMove } from './step-dial.ts';
 export { isUntuned, noTune, pulseNumbers, tuned, tunedPulse, tuneLimits, type PulseNumber, type Tune } from './tune.ts';
 export {
-  heldVoltsV,
   maskingOf,
   otherSizeMm,
   showThroughOf,

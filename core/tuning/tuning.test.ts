@@ -5,7 +5,6 @@ import { planSeam, type PlanInput } from '../plan/index.ts';
 import { alder, hazel, medlar, rowan, scenarios } from '../scenarios/index.ts';
 import { simulate } from '../simulation/index.ts';
 import {
-  heldVoltsV,
   maskingOf,
   noTune,
   otherSizeMm,
@@ -25,6 +24,11 @@ function planned(id: string, change: Partial<PlanInput> = {}): Program {
 }
 const frame = planned('axle-plate-to-tube');
 const lid = planned('trike-lid-seam');
+/** Volts at the contact tip that the source of a program holds. */
+function heldVoltsV(program: Program): number {
+  const arc = arcOf(program, program.ctwdMm, program.trimMm);
+  return arc.lineVoltsAt(program.wireFeedMPerMin)! + program.trimMm * arc.wire.eVPerMm;
+}
 const value = (outcome: ReturnType<typeof tuned>) => {
   if (!outcome.ok) throw new Error(outcome.issues[0]?.message);
   return outcome.value;
@@ -176,9 +180,24 @@ describe('what if', () => {
       ...options,
       otherGas: 'M20-ArC-8',
     });
-    expect(both).toMatchObject({ ctwdMm: frame.ctwdMm + 6, gas: 'M20-ArC-8' });
+    expect(both.really).toEqual({
+      ctwdMm: frame.ctwdMm + 6,
+      gas: 'M20-ArC-8',
+      diameterMm: otherSizeMm(frame.diameterMm),
+    });
+    // The source was set for what the program says.
+    expect(both).toMatchObject({ ctwdMm: frame.ctwdMm, gas: frame.gas, diameterMm: frame.diameterMm });
     expect(otherSizeMm(0.8)).toBeCloseTo(0.762, 6);
     expect(maskingOf(frame, run(frame), run(frame))).toBeUndefined();
+  });
+
+  it('a pulse seam in the wrong gas burns, and badly: no drop a pulse in carbon dioxide', () => {
+    const swapped = run(frame, 'gas-swapped');
+    expect(run(frame).dropsPerPulse).toBeCloseTo(1, 1);
+    expect(Math.abs(swapped.dropsPerPulse - 1)).toBeGreaterThan(0.3);
+    // Aluminium is refused it: it would oxidise, at any setting.
+    const refused = simulate(whatIfInput(lid, new Set<WhatIf>(['gas-swapped']), options));
+    expect(refused).toMatchObject({ ok: false, issues: [{ code: 'gas-active-on-aluminium' }] });
   });
 
   it('a calibrated wire melts as it was seen to', () => {

@@ -2,7 +2,6 @@
 import { fillerOf, wireSizes } from '../consumables/index.ts';
 import { showThrough, type ShowThrough } from '../heat/index.ts';
 import { simulationOf, type Program } from '../machine/index.ts';
-import { arcOf } from '../machine/index.ts';
 import type { SimulationInput, SimulationMetrics } from '../simulation/index.ts';
 
 export const whatIfs = ['hand-out', 'lead-gained', 'gas-swapped', 'wire-other', 'plate-hot', 'feeder-slips'] as const;
@@ -27,30 +26,19 @@ export function otherSizeMm(diameterMm: number): number {
   return near?.diameterMm ?? diameterMm;
 }
 
-/**
- * The simulation with the given changes on top of each other. In pulse the source keeps the voltage it was set for: it does not know
- * that the hand, the lead or the wire has changed.
- */
+/** The simulation with the given changes on top of each other: the source stays as it was set, it does not know that hand, lead, gas or wire changed. */
 export function whatIfInput(program: Program, changes: ReadonlySet<WhatIf>, options: WhatIfOptions): SimulationInput {
-  const plain = simulationOf(program, options);
-  if (changes.size === 0) return plain;
-  const { source } = plain;
-  const held = source.kind === 'pulse' ? { ...source, trim: undefined, voltageV: heldVoltsV(program) } : source;
-  const circuitMOhm = options.circuitMOhm + (changes.has('lead-gained') ? whatIfSizes.leadMOhm : 0);
-  return {
+  const { otherGas, ...plain } = options;
+  return simulationOf(program, {
     ...plain,
-    source: { ...held, circuitMOhm },
-    ctwdMm: program.ctwdMm + (changes.has('hand-out') ? whatIfSizes.handOutMm : 0),
-    gas: changes.has('gas-swapped') ? options.otherGas : program.gas,
-    diameterMm: changes.has('wire-other') ? otherSizeMm(program.diameterMm) : program.diameterMm,
-    ...(changes.has('feeder-slips') ? { feedSlip: whatIfSizes.slipShare } : {}),
-  };
-}
-
-/** Mean volts at the contact tip that a pulse source was set to hold. */
-export function heldVoltsV(program: Program): number {
-  const arc = arcOf(program, program.ctwdMm, program.trimMm);
-  return (arc.lineVoltsAt(program.wireFeedMPerMin) ?? 20) + program.trimMm * arc.wire.eVPerMm;
+    faults: {
+      ...(changes.has('lead-gained') ? { leadExtraMOhm: whatIfSizes.leadMOhm } : {}),
+      ...(changes.has('hand-out') ? { ctwdMm: program.ctwdMm + whatIfSizes.handOutMm } : {}),
+      ...(changes.has('gas-swapped') ? { gas: otherGas } : {}),
+      ...(changes.has('wire-other') ? { diameterMm: otherSizeMm(program.diameterMm) } : {}),
+      ...(changes.has('feeder-slips') ? { slip: whatIfSizes.slipShare } : {}),
+    },
+  });
 }
 
 export interface Masking {

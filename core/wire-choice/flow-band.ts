@@ -1,6 +1,6 @@
 /** Gas flow by mode, wire, nozzle bore and draught, with where it stops making sense. Rules of practice. */
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
-import { flowLimitsLPerMin, gasFlow, stickOutMm, type PlanMode } from '../plan/index.ts';
+import { flowLimitsLPerMin, gasFlow, modeName, type PlanMode, stickOutMm } from '../plan/index.ts';
 
 export interface FlowBand {
   readonly lowLPerMin: number;
@@ -31,7 +31,7 @@ export function flowBand(
   const [lowLPerMin, highLPerMin] = plain.map((flow) => flow * factor) as [number, number];
   const [least, most] = flowLimitsLPerMin;
   const because = [
-    `${plain[0]} to ${plain[1]} L/min for ${diameterMm} mm wire in ${mode.replace('-', ' ')}`,
+    `${plain[0]} to ${plain[1]} L/min for ${diameterMm} mm wire in ${modeName(mode)}`,
     `× ${nozzleBoreMm} mm bore / ${usualBoreMm}`,
     ...(beyond > 0.5
       ? [`+ ${((100 * stickOutShare * beyond) / 5).toFixed(0)} % for ${beyond.toFixed(0)} mm more stick-out`]

@@ -1,16 +1,17 @@
 /** Which filler, size and gas suit a seam: every candidate with its place, reasons and cautions, or why it is ruled out. Places are rules of practice; exclusions are the plan's own refusals. */
 import {
   commonGasCodes,
+  type FillerCode,
   fillerOf,
   fillers,
+  gasName,
   gasOf,
+  type Grade,
   grades,
   materialOf,
   wireAreaMm2,
   wireSizeLabel,
   wireSizes,
-  type FillerCode,
-  type Grade,
 } from '../consumables/index.ts';
 import { planModes, planSetting, type PlanInput, type PlanMode, type Seam } from '../plan/index.ts';
 import { gasWarnings } from '../pulse/index.ts';
@@ -203,7 +204,7 @@ function sizeTrap(diameterMm: number, label: string): string[] {
 export function rankGases(input: PlanInput): RankedChoice<string>[] {
   return placed(
     commonGasCodes.map((gas): Judged<string> => {
-      const base = { value: gas, name: gas === 'none' ? 'no gas' : gasOf(gas).name };
+      const base = { value: gas, name: gasName(gas) };
       const asked = { ...input, gas };
       const plan = planSetting({ ...asked, wireFeedMPerMin: undefined });
       if (plan.ok) {

@@ -1,6 +1,6 @@
 /** A change of alloy, size or gas is a new program: the tests it opens, limited to what it touches, with what the model says has moved. */
 import { transitionCurrentA } from '../arc/index.ts';
-import { fillerOf, gasOf, wireAreaMm2, type FillerCode, isSameFiller } from '../consumables/index.ts';
+import { type FillerCode, fillerOf, gasName, gasOf, isSameFiller, wireAreaMm2 } from '../consumables/index.ts';
 import { arcOf, type Program } from '../machine/index.ts';
 
 export interface Retest {
@@ -126,8 +126,4 @@ function pulseWords(
   const ic = (one: WireAndGas) => transitionCurrentA(fillerOf(one.filler).family, one.diameterMm, gasOf(one.gas));
   const what = [alloy && 'alloy', size && 'size', gas && 'gas'].filter(Boolean).join(' and ');
   return `The ${what} moves what detaches a drop: transition ${ic(from).toFixed(0)} A before, ${ic(to).toFixed(0)} A now.`;
-}
-
-function gasName(code: string): string {
-  return code === 'none' ? 'no gas' : gasOf(code).name;
 }

@@ -5,10 +5,8 @@ import { simulate } from '../simulation/index.ts';
 import { movedTo, type AxisRange } from './axes.ts';
 import { zoneOf, type Zone } from './zone.ts';
 
-export interface MapRequest {
-  readonly program: Program;
-  readonly x: AxisRange;
-  readonly y: AxisRange;
+/** How the arc of a place is run. */
+export interface CellRun {
   readonly circuitMOhm: number;
   /** Measured part of each run, s. */
   readonly seconds: number;
@@ -16,6 +14,12 @@ export interface MapRequest {
   readonly settleS?: number | undefined;
   readonly stepS?: number | undefined;
   readonly correction?: WireCorrection | undefined;
+}
+
+export interface MapRequest extends CellRun {
+  readonly program: Program;
+  readonly x: AxisRange;
+  readonly y: AxisRange;
   /** A fast background set by hand, A; otherwise it follows the feed. */
   readonly heldBackgroundA?: number | null | undefined;
 }
@@ -34,22 +38,23 @@ export function cellFigure({ from, to }: AxisRange, at: number, count: number): 
 
 /** The seed belongs to the place, so that a map is the same each time it is made. */
 export function mapCell(request: MapRequest, column: number, row: number, count: number): Cell {
-  const { program, x, y, circuitMOhm, seconds, settleS, stepS, correction, heldBackgroundA = null } = request;
+  const { program, x, y, heldBackgroundA = null } = request;
   const [figureX, figureY] = [cellFigure(x, column, count), cellFigure(y, row, count)];
   const alongX = movedTo(program, x.axis, figureX, heldBackgroundA);
   // A background on the first axis is held along the second.
   const held = x.axis === 'backgroundCurrentA' ? figureX : heldBackgroundA;
   const moved = alongX.ok ? movedTo(alongX.value, y.axis, figureY, held) : alongX;
-  if (!moved.ok) return impossible;
-  const input = {
-    ...simulationOf(moved.value, { circuitMOhm, seconds, seed: 1 + column * 101 + row }),
-    settleS,
-    stepS,
-  };
+  return moved.ok ? cellOf(moved.value, request, 1 + column * 101 + row) : impossible;
+}
+
+/** What the arc of a program does, run for a moment. */
+export function cellOf(program: Program, how: CellRun, seed: number): Cell {
+  const { circuitMOhm, seconds, settleS, stepS, correction } = how;
+  const input = { ...simulationOf(program, { circuitMOhm, seconds, seed }), settleS, stepS };
   const run = simulate(correction ? { ...input, correction } : input);
   if (!run.ok) return impossible;
   const { metrics, transferMode } = run.value;
-  const { lineMm } = arcOf(moved.value, moved.value.ctwdMm, 0);
+  const { lineMm } = arcOf(program, program.ctwdMm, 0);
   return {
     zone: zoneOf(program.mode, transferMode, metrics, lineMm),
     shortsPerS: metrics.shortsPerS,

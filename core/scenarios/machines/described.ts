@@ -1,5 +1,6 @@
 /** Short forms for describing the demo machines: chart lines with their words, and the trigger modes that several of them share. */
-import { fillerOf, gasOf, type FillerCode } from '../../consumables/index.ts';
+import { modeName } from '../../plan/index.ts';
+import { type FillerCode, fillerOf, gasName } from '../../consumables/index.ts';
 import { type ChartLine, type ChartPoint, type Dial } from '../../machine/index.ts';
 import type { PlanMode } from '../../plan/index.ts';
 
@@ -15,7 +16,7 @@ type Row = readonly [
 export function chart(rows: readonly Row[]): ChartLine[] {
   return rows.map(([number, filler, diameterMm, gas, mode, points]) => ({
     number,
-    words: `${fillerOf(filler).name.split(',')[0] ?? filler} ${diameterMm.toFixed(1)}, ${gas === 'none' ? 'no gas' : gasOf(gas).name}${mode === 'pulse' ? '' : `, ${mode.replace('-', ' ')}`}`,
+    words: `${fillerOf(filler).name.split(',')[0] ?? filler} ${diameterMm.toFixed(1)}, ${gasName(gas)}${mode === 'pulse' ? '' : `, ${modeName(mode)}`}`,
     filler,
     diameterMm,
     gas,

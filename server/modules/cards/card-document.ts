@@ -1,27 +1,28 @@
 /** The dial card as a printed page, A5, A4 or Letter: one line a dial, large figures, readable with a glove on it. */
 import { asStands, planRequest, type CardPaper, type MachineResource, type SeamResource } from '@fox-tempo/contract';
 import {
+  type DialQuantity,
+  type DialSetting,
   fillerOf,
   firstArcList,
   formatWithUnit,
-  gasOf,
+  gasName,
   gunWords,
+  type HeldInSlot,
   jointRule,
+  modeName,
+  type Plan,
   planSeam,
   positionName,
+  type Program,
   quantityFacts,
   scoreOf,
   sequenceOnMachine,
   shouldShow,
   translate,
-  wireSizeLabel,
-  type DialQuantity,
-  type DialSetting,
-  type HeldInSlot,
-  type Plan,
-  type Program,
   type Translation,
   type UnitSystem,
+  wireSizeLabel,
 } from '@fox-tempo/core';
 import { dayIn } from '../../http/timestamp.ts';
 import { sequenceLines } from './sequence-lines.ts';
@@ -116,7 +117,7 @@ export function cardDocument({
       },
       { text: `${spec.name}, ${seam.partName}`, fontSize: 12, bold: true, margin: [0, 2, 0, 0] },
       {
-        text: `${jointRule(spec.joint).name.toLowerCase()} ${spec.thicknessesMm.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + ')}, ${positionName(spec.position, spec.joint)} · ${fillerOf(program.filler).name}, ${wireSizeLabel(program.diameterMm)}, ${program.gas === 'none' ? 'no gas' : gasOf(program.gas).name} · ${program.mode.replace('-', ' ')} · revision ${revision.number}`,
+        text: `${jointRule(spec.joint).name.toLowerCase()} ${spec.thicknessesMm.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + ')}, ${positionName(spec.position, spec.joint)} · ${fillerOf(program.filler).name}, ${wireSizeLabel(program.diameterMm)}, ${gasName(program.gas)} · ${modeName(program.mode)} · revision ${revision.number}`,
         color: quiet,
         margin: [0, 1, 0, 6],
       },

@@ -2,7 +2,9 @@
  * Keys of writes that add something. While it is not known whether a write arrived, its key is kept: the same write sent again counts
  * once, even after the page was loaded anew.
  */
-const place = 'fox-tempo/unanswered';
+import { keep, recall } from './device.ts';
+
+const place = 'unanswered';
 /** After this the same words mean a new act, ms. */
 const keptMs = 15 * 60_000;
 
@@ -12,19 +14,8 @@ interface Unanswered {
 }
 
 function read(): Record<string, Unanswered> {
-  try {
-    return JSON.parse(globalThis.localStorage.getItem(place) ?? '{}') as Record<string, Unanswered>;
-  } catch {
-    return {};
-  }
-}
-
-function write(all: Record<string, Unanswered>): void {
-  try {
-    globalThis.localStorage.setItem(place, JSON.stringify(all));
-  } catch {
-    // Storage full or closed: the key holds as long as the page does.
-  }
+  const kept = recall(place);
+  return typeof kept === 'object' && kept !== null ? (kept as Record<string, Unanswered>) : {};
 }
 
 /** A UUID, also where the page is served over plain HTTP and the browser hides its own maker of them. */
@@ -47,12 +38,12 @@ export function keyFor(write: string): string {
 export function answerLost(what: string, key: string): void {
   const now = Date.now();
   const still = Object.entries(read()).filter(([, { at }]) => now - at < keptMs);
-  write({ ...Object.fromEntries(still), [what]: { key, at: now } });
+  keep(place, { ...Object.fromEntries(still), [what]: { key, at: now } });
 }
 
 export function answered(what: string): void {
   const all = read();
   if (!(what in all)) return;
   const { [what]: _done, ...rest } = all;
-  write(rest);
+  keep(place, rest);
 }

@@ -1,8 +1,9 @@
 /** What this person at this screen prefers: light, units, name, machine. Kept on the device. */
 import type { UnitSystem } from '@fox-tempo/core';
 import { useStore } from 'zustand';
-import { persist } from 'zustand/middleware';
+import { createJSONStorage, persist } from 'zustand/middleware';
 import { createStore } from 'zustand/vanilla';
+import { bareStorage } from './device.ts';
 
 export interface Settings {
   readonly theme: 'day' | 'night';
@@ -38,7 +39,7 @@ export const settings = createStore<Settings>()(
           machineOfSeam: seamId === undefined ? machineOfSeam : { ...machineOfSeam, [seamId]: machineId },
         })),
     }),
-    { name: 'fox-tempo/settings' },
+    { name: 'settings', storage: createJSONStorage(() => bareStorage) },
   ),
 );
 

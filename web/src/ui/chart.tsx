@@ -13,7 +13,7 @@ import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import { download, svgToPng } from '../lib/download.ts';
 import { useSettings } from '../lib/settings.ts';
-import { Action } from './action.tsx';
+import { SaveMenu } from './save-menu.tsx';
 import { colours, type ColourName } from './theme/colours.ts';
 
 registerCharts([
@@ -43,9 +43,11 @@ export interface ChartProps {
   readonly name: string;
   readonly csv: () => string;
   readonly height?: number | string;
+  /** The menu stands in the head of the panel above, at the right. */
+  readonly savesOver?: boolean;
 }
 
-export function Chart({ option, label, name, csv, height = '210px' }: ChartProps) {
+export function Chart({ option, label, name, csv, height = '210px', savesOver = false }: ChartProps) {
   const theme = useSettings((state) => state.theme);
   const holder = useRef<HTMLDivElement>(null);
   const chart = useRef<EChartsType | null>(null);
@@ -72,22 +74,21 @@ export function Chart({ option, label, name, csv, height = '210px' }: ChartProps
 
   const svg = () => chart.current?.renderToSVGString() ?? '';
   return (
-    <Box>
+    <Box position="relative" {...(savesOver ? { height: '100%' } : {})}>
       <Box ref={holder} role="img" aria-label={label} height={height} width="100%" />
-      <Box display="flex" gap="1" justifyContent="flex-end" mt="1">
-        <Action kind="quiet" fontSize="12px" onClick={() => download(`${name}.svg`, 'image/svg+xml', svg())}>
-          Save SVG
-        </Action>
-        <Action
-          kind="quiet"
-          fontSize="12px"
-          onClick={() => void svgToPng(svg(), `${name}.png`, colours.surface[theme])}
-        >
-          Save PNG
-        </Action>
-        <Action kind="quiet" fontSize="12px" onClick={() => download(`${name}.csv`, 'text/csv', csv())}>
-          Save CSV
-        </Action>
+      <Box
+        display="flex"
+        justifyContent="flex-end"
+        {...(savesOver ? { position: 'absolute', top: '-44px', right: '0' } : {})}
+      >
+        <SaveMenu
+          what={name}
+          ways={[
+            { name: 'SVG', save: () => download(`${name}.svg`, 'image/svg+xml', svg()) },
+            { name: 'PNG', save: () => void svgToPng(svg(), `${name}.png`, colours.surface[theme]) },
+            { name: 'CSV', save: () => download(`${name}.csv`, 'text/csv', csv()) },
+          ]}
+        />
       </Box>
     </Box>
   );

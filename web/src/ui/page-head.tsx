@@ -1,15 +1,18 @@
-/** The head of a page: what it is about, one quiet line under it, and its acts at the right. */
+/** The head of a page: where it belongs, what it is about, one quiet line under it, and its acts at the right. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { usePageTitle } from './use-page-title.ts';
 
 export interface PageHeadProps {
   readonly title: string;
   readonly line?: ReactNode;
+  /** Where it belongs, the widest first. */
+  readonly trail?: readonly { readonly name: string; readonly to: string }[];
   readonly children?: ReactNode;
 }
 
-export function PageHead({ title, line, children }: PageHeadProps) {
+export function PageHead({ title, line, trail = [], children }: PageHeadProps) {
   usePageTitle(title);
   return (
     <Box
@@ -25,6 +28,18 @@ export function PageHead({ title, line, children }: PageHeadProps) {
       borderColor="line"
     >
       <Box flex="1 1 320px" minWidth={0}>
+        {trail.length > 0 && (
+          <Box as="nav" aria-label="Where this belongs" textStyle="label" color="quiet" display="flex" gap="1.5">
+            {trail.map(({ name, to }) => (
+              <Box key={to} display="flex" gap="1.5" minWidth={0}>
+                <Box asChild truncate _hover={{ color: 'ink', textDecoration: 'underline' }}>
+                  <Link to={to}>{name}</Link>
+                </Box>
+                <Box aria-hidden="true">/</Box>
+              </Box>
+            ))}
+          </Box>
+        )}
         <Heading as="h1" textStyle="title">
           {title}
         </Heading>

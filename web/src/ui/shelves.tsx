@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
+import { partLink } from './part-link.ts';
 
 export interface Shelf {
   readonly to: string;
@@ -14,27 +15,7 @@ export function Shelves({ label, shelves }: { readonly label: string; readonly s
   return (
     <Box as="nav" aria-label={label} display="flex" gap="1" flexWrap="wrap" px="3" pt="2">
       {shelves.map(({ to, name, mark }) => (
-        <Box
-          asChild
-          key={to}
-          display="inline-flex"
-          alignItems="center"
-          gap="1.5"
-          minHeight="44px"
-          px="3"
-          fontWeight={600}
-          fontSize="14px"
-          color="quiet"
-          borderBottomWidth="3px"
-          borderColor="line"
-          _hover={{ color: 'ink', bg: 'accentSoft' }}
-          css={{
-            '&[aria-current=page]': {
-              color: 'var(--chakra-colors-ink)',
-              borderBottomColor: 'var(--chakra-colors-accent)',
-            },
-          }}
-        >
+        <Box asChild key={to} {...partLink} px="3" fontSize="14px" gap="1.5">
           <NavLink to={to} end>
             {name}
             {mark !== undefined && (

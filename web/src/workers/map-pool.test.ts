@@ -1,7 +1,9 @@
+import { type Program } from '@fox-tempo/core';
 import { describe, expect, it, jest } from '@jest/globals';
 import type { Cell, MapRequest, ZoneMap } from '@fox-tempo/core';
-import { createMapPool, type MapWorkerLike } from './map-pool.ts';
-import type { FromMapWorker, ToMapWorker } from './map-protocol.ts';
+import { FakeWorker } from '../testing/fake-worker.ts';
+import { createMapPool } from './map-pool.ts';
+import type { CellWork, ToWorker } from './protocol.ts';
 
 const cell: Cell = { zone: 'hum', shortsPerS: 0, dropsPerPulse: 1, arcLengthMm: 3 };
 const request = { x: { axis: 'wireFeedMPerMin', from: 1, to: 2 }, y: { axis: 'trimMm', from: 0, to: 1 } } as Omit<
@@ -16,42 +18,27 @@ const passes = [
 /** Two zones that meet in a coarse picture, so that the fine one has to be run. */
 const cellAt = (place: number): Cell => ({ ...cell, zone: place % 2 === 0 ? 'hum' : 'crackle' });
 
+type Asked = Extract<ToWorker<CellWork>, { kind: 'ask' }>;
+const mapOf = ({ ask }: Asked) => ask as Extract<CellWork['ask'], { of: 'map' }>;
+
 /** Answers at once unless told to hold. */
-class FakeWorker implements MapWorkerLike {
-  heard: ToMapWorker[] = [];
-  ended = false;
-  onmessage: MapWorkerLike['onmessage'] = null;
-  onerror: MapWorkerLike['onerror'] = null;
-  private readonly hold: boolean;
-  constructor(hold: boolean) {
-    this.hold = hold;
-  }
-  postMessage(message: ToMapWorker) {
-    this.heard.push(message);
-    if (message.kind !== 'cells' || this.hold) return;
+function answering(holds: boolean) {
+  return new FakeWorker<CellWork>((message, worker) => {
+    if (message.kind !== 'ask' || holds) return;
     void Promise.resolve().then(() => {
-      this.say({
-        kind: 'cells',
-        id: message.id,
-        done: message.places.map((place) => ({ place, cell: cellAt(place) })),
-      });
-      this.say({ kind: 'finished', id: message.id });
+      const places = message.ask.of === 'map' ? message.ask.places : message.ask.programs.map((_, place) => place);
+      worker.say({ kind: 'part', id: message.id, part: places.map((place) => ({ place, cell: cellAt(place) })) });
+      worker.say({ kind: 'done', id: message.id, answer: null });
     });
-  }
-  terminate() {
-    this.ended = true;
-  }
-  say(data: FromMapWorker) {
-    this.onmessage?.({ data } as MessageEvent<FromMapWorker>);
-  }
+  });
 }
 /** Until a map has had its turn. */
 const begun = () => new Promise((resolve) => setTimeout(resolve, 0));
 
 function open(holds: readonly boolean[] = []) {
-  const workers: FakeWorker[] = [];
+  const workers: FakeWorker<CellWork>[] = [];
   const pool = createMapPool(() => {
-    const worker = new FakeWorker(holds[workers.length] ?? false);
+    const worker = answering(holds[workers.length] ?? false);
     workers.push(worker);
     return worker;
   }, 2);
@@ -68,7 +55,11 @@ describe('a map from a pool of workers', () => {
     expect(pictures[0]?.count).toBe(2);
     const asked = workers
       .flatMap((worker) => worker.heard)
-      .flatMap((message) => (message.kind === 'cells' && message.count === 3 ? message.places : []));
+      .flatMap((message) => {
+        if (message.kind !== 'ask') return [];
+        const { count, places } = mapOf(message);
+        return count === 3 ? places : [];
+      });
     expect([...asked].sort((a, b) => a - b)).toEqual([1, 4, 7]);
     const before = workers.flatMap((worker) => worker.heard).length;
     expect((await pool.draw(request, { passes })).ok).toBe(true);
@@ -91,21 +82,23 @@ describe('a map from a pool of workers', () => {
     const drawn = pool.draw(request, { passes });
     await begun();
     const [first] = workers;
-    const asked = first!.heard[0] as Extract<ToMapWorker, { kind: 'cells' }>;
-    first!.say({ kind: 'cells', id: asked.id, done: [{ place: asked.places[0]!, cell }] });
-    first!.onerror?.({} as ErrorEvent);
+    const asked = first!.heard[0] as Asked;
+    first!.say({ kind: 'part', id: asked.id, part: [{ place: mapOf(asked).places[0]!, cell }] });
+    first!.die();
     expect((await drawn).ok).toBe(true);
     expect(first!.ended).toBe(true);
-    const again = workers[2]!.heard[0] as Extract<ToMapWorker, { kind: 'cells' }>;
-    expect(again.places).toEqual(asked.places.slice(1));
+    const again = workers[2]!.heard[0] as Asked;
+    expect(mapOf(again).places).toEqual(mapOf(asked).places.slice(1));
   });
 
   it('says so when workers keep dying, and starts anew for the next map', async () => {
     const { pool, workers } = open([true, true, true]);
     const drawn = pool.draw(request, { passes });
     await begun();
-    workers[0]!.onerror?.({} as ErrorEvent);
-    workers[1]!.onerror?.({} as ErrorEvent);
+    workers[0]!.die();
+    workers[1]!.die();
+    await begun();
+    for (const worker of workers.slice(2)) worker.die();
     expect(await drawn).toMatchObject({ ok: false, issues: [{ code: 'worker-died' }] });
     pool.close();
     expect((await pool.draw(request, { passes })).ok).toBe(true);
@@ -125,5 +118,20 @@ describe('a map from a pool of workers', () => {
     const [one, two, cancelled] = await Promise.all(all);
     for (const drawn of [one, two]) expect(drawn?.ok && drawn.value.cells.every((cell) => cell !== null)).toBe(true);
     expect(cancelled).toMatchObject({ ok: false, issues: [{ code: 'cancelled' }] });
+  });
+
+  it('runs single programs one by one, handed out as they are done', async () => {
+    const { pool } = open();
+    const seen: number[] = [];
+    const outcome = await pool.sweep(
+      [{} as Program, null, {} as Program],
+      { circuitMOhm: 15, seconds: 0.2 },
+      {
+        signal: new AbortController().signal,
+        onCells: (cells) => seen.push(cells.filter((one) => one !== null).length),
+      },
+    );
+    expect(outcome.ok).toBe(true);
+    expect(seen.at(-1)).toBe(3);
   });
 });

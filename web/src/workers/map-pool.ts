@@ -11,19 +11,15 @@ import {
   placesToRun,
   success,
   type Cell,
+  type CellRun,
   type MapPass,
   type MapRequest,
   type Outcome,
+  type Program,
   type ZoneMap,
 } from '@fox-tempo/core';
-import type { FromMapWorker, ToMapWorker } from './map-protocol.ts';
-
-export interface MapWorkerLike {
-  postMessage(message: ToMapWorker): void;
-  terminate(): void;
-  onmessage: ((event: MessageEvent<FromMapWorker>) => void) | null;
-  onerror: ((event: ErrorEvent) => void) | null;
-}
+import type { CellWork } from './protocol.ts';
+import { cancelledIssue, supervise, type Supervised, type WorkerLike } from './supervised.ts';
 
 export interface MapOptions {
   readonly signal?: AbortSignal;
@@ -34,85 +30,68 @@ export interface MapOptions {
 export interface MapPool {
   /** The finest picture; `cancelled` after an abort, `worker-died` when a worker died twice. */
   draw(request: Omit<MapRequest, 'seconds'>, options?: MapOptions): Promise<Outcome<ZoneMap>>;
+  /** Each program run by itself, handed out as they are done; places without a program cannot be had. */
+  sweep(
+    programs: readonly (Program | null)[],
+    how: CellRun,
+    options: { readonly signal: AbortSignal; readonly onCells: (cells: readonly (Cell | null)[]) => void },
+  ): Promise<Outcome<null>>;
   close(): void;
 }
 
 /** Pictures kept for when the welder comes back to a setting. */
 const kept = 12;
 
-export function createMapPool(makeWorker: () => MapWorkerLike, size: number): MapPool {
-  const workers: (MapWorkerLike | undefined)[] = Array.from({ length: size }, () => undefined);
+export function createMapPool(makeWorker: () => WorkerLike<CellWork>, size: number): MapPool {
+  const workers: readonly Supervised<CellWork>[] = Array.from({ length: size }, () =>
+    supervise<CellWork>('The map', makeWorker),
+  );
   const finished = new Map<string, ZoneMap>();
-  let lastId = 0;
   // Two maps side by side share the workers: passes take turns, so that both grow.
   let turn: Promise<unknown> = Promise.resolve();
 
-  /** One pass over all workers. */
-  function pass(
+  /** One pass over all workers; the cells stand in `cells` as they come. */
+  async function pass(
     request: MapRequest,
     count: number,
     cells: (Cell | null)[],
     wanted: readonly number[],
     signal: AbortSignal | undefined,
     onProgress: (done: number) => void,
-  ): Promise<'done' | 'cancelled' | 'died'> {
-    return new Promise((settle) => {
-      let running = size;
-      let doneCells = 0;
-      let deaths = 0;
-      let isOver = false;
-      const ids: number[] = [];
-      const end = (how: 'done' | 'cancelled' | 'died') => {
-        if (isOver) return;
-        isOver = true;
-        signal?.removeEventListener('abort', onAbort);
-        settle(how);
-      };
-      const onAbort = () => {
-        ids.forEach((id, at) => workers[at]?.postMessage({ kind: 'cancel', id }));
-        end('cancelled');
-      };
-      signal?.addEventListener('abort', onAbort);
+  ): Promise<Outcome<null>> {
+    let deaths = 0;
+    let doneCells = 0;
+    const share = async (worker: Supervised<CellWork>, places: readonly number[]): Promise<Outcome<null>> => {
       // What is still owed: places already filled from a coarser picture are not.
-      const owed = new Set(wanted);
-      const ask = (at: number, places: readonly number[]) => {
-        const worker = (workers[at] ??= makeWorker());
-        const id = ++lastId;
-        ids[at] = id;
-        worker.onmessage = ({ data }) => {
-          if (isOver || data.id !== id) return;
-          if (data.kind === 'finished') {
-            running--;
-            if (running === 0) end('done');
-            return;
-          }
-          for (const { place, cell } of data.done) {
-            cells[place] = cell;
-            owed.delete(place);
-          }
-          doneCells += data.done.length;
-          onProgress(doneCells / wanted.length);
-        };
-        worker.onerror = () => {
-          worker.terminate();
-          workers[at] = undefined;
-          if (isOver) return;
-          if (++deaths > 1) end('died');
-          else
-            ask(
-              at,
-              places.filter((place) => owed.has(place)),
-            );
-        };
-        worker.postMessage({ kind: 'cells', id, request, count, places });
-      };
-      // Every so many-th place, so that all workers paint over the whole of the map.
-      for (let at = 0; at < size; at++)
-        ask(
-          at,
-          wanted.filter((_, index) => index % size === at),
+      const owed = new Set(places);
+      for (;;) {
+        const outcome = await worker.ask(
+          { of: 'map', request, count, places: [...owed] },
+          {
+            signal,
+            onPart: (done) => {
+              for (const { place, cell } of done) {
+                cells[place] = cell;
+                owed.delete(place);
+              }
+              doneCells += done.length;
+              onProgress(doneCells / wanted.length);
+            },
+          },
         );
-    });
+        if (outcome.ok || outcome.issues[0]?.code === 'cancelled' || ++deaths > 1) return outcome;
+      }
+    };
+    const shares = await Promise.all(
+      // Every so many-th place, so that all workers paint over the whole of the map.
+      workers.map((worker, at) =>
+        share(
+          worker,
+          wanted.filter((_, index) => index % size === at),
+        ),
+      ),
+    );
+    return shares.find((outcome) => !outcome.ok) ?? success(null);
   }
 
   return {
@@ -126,18 +105,17 @@ export function createMapPool(makeWorker: () => MapWorkerLike, size: number): Ma
       let last: ZoneMap | undefined;
       /** Runs places on a grid that already holds what is known; the finished picture, or why there is none. */
       const run = async (
-        how: Omit<MapPass, 'count'>,
+        { seconds, settleS, stepS }: Omit<MapPass, 'count'>,
         count: number,
         cells: (Cell | null)[],
         places: readonly number[],
-      ): Promise<ZoneMap | 'cancelled' | 'died'> => {
-        const { seconds, settleS, stepS } = how;
+      ): Promise<Outcome<ZoneMap>> => {
         const picture = (): ZoneMap => ({ count, x: wanted.x, y: wanted.y, cells: [...cells] });
-        if (places.length === 0) return picture();
+        if (places.length === 0) return success(picture());
         const shown = last;
         const mine = turn.then(() =>
           signal?.aborted
-            ? 'cancelled'
+            ? failure(cancelledIssue)
             : pass({ ...wanted, seconds, settleS, stepS }, count, cells, places, signal, (done) =>
                 // A finer picture is shown once it says more than the coarse one.
                 onPicture?.(shown ?? picture(), done),
@@ -145,38 +123,59 @@ export function createMapPool(makeWorker: () => MapWorkerLike, size: number): Ma
         );
         turn = mine;
         const ended = await mine;
-        if (signal?.aborted) return 'cancelled';
-        return ended === 'done' ? picture() : ended;
+        return ended.ok ? success(picture()) : ended;
+      };
+      const draw = async (places: Promise<Outcome<ZoneMap>>) => {
+        const drawn = await places;
+        if (drawn.ok) {
+          last = drawn.value;
+          onPicture?.(last, 1);
+        }
+        return drawn;
       };
       for (const one of passes) {
-        const drawn = await run(one, one.count, filledFrom(last, one.count), placesToRun(last, one.count));
-        if (typeof drawn === 'string') return failure(drawn === 'died' ? died : cancelled);
-        last = drawn;
-        onPicture?.(last, 1);
+        const drawn = await draw(run(one, one.count, filledFrom(last, one.count), placesToRun(last, one.count)));
+        if (!drawn.ok) return drawn;
       }
       const islands = last ? islandsOf(last) : [];
       if (last && islands.length > 0) {
-        const drawn = await run(islandPass, last.count, [...last.cells], islands);
-        if (typeof drawn === 'string') return failure(drawn === 'died' ? died : cancelled);
-        last = drawn;
-        onPicture?.(last, 1);
+        const drawn = await draw(run(islandPass, last.count, [...last.cells], islands));
+        if (!drawn.ok) return drawn;
       }
-      if (!last) return failure(cancelled);
+      if (!last) return failure(cancelledIssue);
       finished.set(key, last);
       if (finished.size > kept) finished.delete(finished.keys().next().value ?? '');
       return success(last);
     },
+    sweep(programs, how, { signal, onCells }) {
+      const cells: (Cell | null)[] = programs.map(() => null);
+      const mine = turn.then(() =>
+        workers[0]
+          ? workers[0].ask(
+              { of: 'programs', how, programs },
+              {
+                signal,
+                onPart: (done) => {
+                  for (const { place, cell } of done) cells[place] = cell;
+                  onCells([...cells]);
+                },
+              },
+            )
+          : failure(cancelledIssue),
+      );
+      return mine;
+    },
     close() {
-      for (const worker of workers) worker?.terminate();
-      workers.fill(undefined);
+      for (const worker of workers) worker.close();
     },
   };
 }
 
-const cancelled = { path: '', code: 'cancelled', message: 'The map was cancelled.' };
-const died = {
-  path: '',
-  code: 'worker-died',
-  message: 'The map’s workers stopped twice.',
-  hint: 'Draw it again; new workers are started.',
-};
+/** A core for each, one left for the page, two at least. */
+const poolSize = Math.min(Math.max((globalThis.navigator?.hardwareConcurrency ?? 2) - 1, 2), 4);
+
+/** The page's one pool. */
+export const mapPool = createMapPool(
+  () => new Worker(new URL('./cell.worker.ts', import.meta.url), { type: 'module' }),
+  poolSize,
+);

@@ -1,5 +1,6 @@
 /** The page's sound: one context, made when somebody asks to hear; without a device nothing is heard and nothing breaks. */
-import { looped, renderSound, type Simulation } from '@fox-tempo/core';
+import { looped, type Simulation } from '@fox-tempo/core';
+import { soundOf } from '../../workers/sound-client.ts';
 
 let context: AudioContext | null = null;
 
@@ -23,29 +24,35 @@ export interface Hum {
   stop: () => void;
 }
 
-/** Plays the arc of a run in a ring at a volume of 0..1; undefined where there is no sound device. */
+/** Plays the arc of a run in a ring at a volume of 0..1, as soon as it is rendered; undefined where there is no sound device. */
 export function playArc({ trace }: Simulation, volume: number): Hum | undefined {
   const audio = audioContext();
   if (!audio) return undefined;
   const rate = audio.sampleRate;
-  // The first quarter of a second is settling.
-  const samples = renderSound(trace, rate).slice(Math.floor(0.25 * rate));
-  if (samples.length < rate / 20) return undefined;
-  const ring = looped(samples, Math.floor(rate * 0.02));
-  const buffer = audio.createBuffer(1, ring.length, rate);
-  buffer.copyToChannel(ring, 0);
-  const source = audio.createBufferSource();
-  source.buffer = buffer;
-  source.loop = true;
   const gain = audio.createGain();
-  gain.gain.setValueAtTime(0, audio.currentTime);
-  gain.gain.linearRampToValueAtTime(Math.min(Math.max(volume, 0), 1), audio.currentTime + 0.05);
-  source.connect(gain).connect(audio.destination);
-  source.start();
+  let source: AudioBufferSourceNode | null = null;
+  let isWanted = true;
+  const { timeS, currentA, voltageV } = trace;
+  void soundOf({ timeS, currentA, voltageV }, rate).then((whole) => {
+    // The first quarter of a second is settling.
+    const samples = whole?.slice(Math.floor(0.25 * rate));
+    if (!isWanted || !samples || samples.length < rate / 20) return;
+    const ring = looped(samples, Math.floor(rate * 0.02));
+    const buffer = audio.createBuffer(1, ring.length, rate);
+    buffer.copyToChannel(ring, 0);
+    source = audio.createBufferSource();
+    source.buffer = buffer;
+    source.loop = true;
+    gain.gain.setValueAtTime(0, audio.currentTime);
+    gain.gain.linearRampToValueAtTime(Math.min(Math.max(volume, 0), 1), audio.currentTime + 0.05);
+    source.connect(gain).connect(audio.destination);
+    source.start();
+  });
   return {
     stop: () => {
+      isWanted = false;
       gain.gain.linearRampToValueAtTime(0, audio.currentTime + 0.05);
-      source.stop(audio.currentTime + 0.08);
+      source?.stop(audio.currentTime + 0.08);
     },
   };
 }

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { rowan, seam } from '../../testing/shop.ts';
 import { resetSettings, show } from '../../testing/show.tsx';
 import { Controls } from './controls.tsx';
+import { useSheetSession } from '../../sheet/session.ts';
 import { useSetting } from './use-setting.ts';
 
 afterEach(() => {
@@ -13,7 +14,8 @@ afterEach(() => {
 });
 
 function Bench() {
-  const setting = useSetting(seam(), rowan);
+  const session = useSheetSession(seam(), [rowan]);
+  const setting = useSetting(session);
   const [habit, setHabit] = useState<FeedHabit>('hold-length');
   return (
     <>

@@ -24,7 +24,8 @@ interface Control {
   readonly of: QuantityName;
   readonly range: (program: Program) => readonly [number, number];
   readonly step: number;
-  readonly pulsedOnly?: boolean;
+  /** Only where the machine has a dial for it; otherwise it stands with the other numbers of the pulse. */
+  readonly dialOnly?: boolean;
 }
 
 const controls: readonly Control[] = [
@@ -32,15 +33,7 @@ const controls: readonly Control[] = [
   { quantity: 'trimMm', label: 'Trim (arc length)', of: 'shortLength', range: () => [-6, 6], step: 0.1 },
   { quantity: 'stiffness', label: 'Soft to stiff', of: 'plain', range: () => [-10, 10], step: 1 },
   { quantity: 'ctwdMm', label: 'Stick-out', of: 'shortLength', range: () => [8, 35], step: 0.5 },
-  { quantity: 'peakCurrentA', label: 'Fast peak', of: 'current', range: () => [150, 600], step: 5, pulsedOnly: true },
-  {
-    quantity: 'backgroundCurrentA',
-    label: 'Fast background',
-    of: 'current',
-    range: () => [15, 300],
-    step: 2,
-    pulsedOnly: true,
-  },
+  { quantity: 'peakCurrentA', label: 'Fast peak', of: 'current', range: () => [150, 600], step: 5, dialOnly: true },
 ];
 
 const habitWords: Record<FeedHabit, string> = {
@@ -68,7 +61,9 @@ export function Controls({ setting, machine, habit, onHabit }: ControlsProps) {
   useEffect(() => hand.follow({ setting, machine, habit }));
   if (!program) return null;
   const dials = machine ? translate(machine.file, program).dials : [];
-  const shown = controls.filter((control) => !control.pulsedOnly || program.pulse);
+  const shown = controls.filter(
+    ({ dialOnly, quantity }) => !dialOnly || (program.pulse && dials.some((dial) => dial.quantity === quantity)),
+  );
   return (
     <Box
       as="section"
@@ -83,9 +78,9 @@ export function Controls({ setting, machine, habit, onHabit }: ControlsProps) {
       <Box
         display="grid"
         gridTemplateColumns={{
-          base: 'repeat(2, 1fr)',
-          md: 'repeat(3, 1fr)',
-          xl: `repeat(${shown.length}, minmax(0, 1fr))`,
+          base: 'repeat(2, minmax(0, 1fr))',
+          md: 'repeat(3, minmax(0, 1fr))',
+          xl: `repeat(${shown.length + 1}, minmax(0, 1fr))`,
         }}
         gap="3"
       >
@@ -102,22 +97,20 @@ export function Controls({ setting, machine, habit, onHabit }: ControlsProps) {
             hand={hand}
           />
         ))}
-      </Box>
-      <Box display="flex" gap="3" alignItems="end" mt="1" flexWrap="wrap">
-        <Box width="260px">
+        <Box>
           <ChoiceField
             label="When the feed moves"
             value={habit}
             choices={feedHabits.map((value) => ({ value, label: habitWords[value] }))}
             onChange={onHabit}
           />
-        </Box>
-        <Box fontSize="12.5px" color="quiet" flex="1 1 220px" pb="2">
-          {habit === 'hold-volts'
-            ? 'More feed then shortens the arc, less lengthens it: at fixed volts more wire can look colder.'
-            : habit === 'hold-length'
-              ? 'The arc keeps its length in millimetres whatever the feed.'
-              : 'The arc keeps to the machine’s own line: as taught from its chart, or the model’s length where it was not.'}
+          <Box fontSize="12px" color="quiet" lineHeight="1.3" mt="1">
+            {habit === 'hold-volts'
+              ? 'More feed then shortens the arc, less lengthens it: at fixed volts more wire can look colder.'
+              : habit === 'hold-length'
+                ? 'The arc keeps its length in millimetres whatever the feed.'
+                : 'The arc keeps to the machine’s own line: as taught from its chart, or the model’s length where it was not.'}
+          </Box>
         </Box>
       </Box>
     </Box>
@@ -203,7 +196,7 @@ function OneControl({
   const turn = (steps: number) => hand.turn(quantity, steps);
   return (
     <Box minWidth={0} {...(changed ? { borderLeftWidth: '3px', borderColor: 'accent', pl: '2' } : {})}>
-      <Box minHeight="84px">
+      <Box minHeight="80px">
         <ValueField
           label={label}
           of={of}
@@ -244,7 +237,7 @@ function OneControl({
         step={step}
         value={value ?? low}
         width="100%"
-        minHeight="30px"
+        minHeight="24px"
         accentColor="var(--chakra-colors-accent)"
         onChange={(event) => move(Number(event.target.value))}
       />
@@ -277,9 +270,7 @@ function OneControl({
         <Box fontSize="12px" color="quiet" minHeight="44px" textAlign="center" pt="2">
           {quantity === 'ctwdMm'
             ? 'your hand'
-            : quantity === 'backgroundCurrentA'
-              ? 'follows the feed'
-              : `no dial for it${machineName === undefined ? '' : ` on ${machineName}`}`}
+            : `no dial for it${machineName === undefined ? '' : ` on ${machineName}`}`}
         </Box>
       )}
     </Box>

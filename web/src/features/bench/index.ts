@@ -1,1 +1,5 @@
-export { Bench, loadAnyBench, loadBench } from './bench.tsx';
+import { loaderOfLast } from '../../sheet/last-seam.ts';
+
+export { loadSeamAndMachines as loadBench } from '../../sheet/load.ts';
+export { Bench } from './bench.tsx';
+export const loadAnyBench = loaderOfLast('bench');

@@ -4,16 +4,13 @@ import type { Simulation } from '@fox-tempo/core';
 import { useEffect, useRef } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
-import { colours } from '../../ui/theme/colours.ts';
+import { paints, ready, sharpness } from '../../ui/canvas/canvas.ts';
+import { useSize } from '../../ui/canvas/use-size.ts';
 import { drawArc, momentAt } from '../arc-view/index.ts';
 import { paces, type Pace, type Playhead } from './playhead.ts';
 
-const width = 236;
-const height = 252;
 /** The slider follows more slowly than the picture: to move it lays the page out again. */
 const sliderEveryMs = 120;
-/** Canvas pixels to a pixel of the page. */
-const sharpness = 2;
 
 export interface LivingArcProps {
   readonly simulation: Simulation;
@@ -41,15 +38,17 @@ export function LivingArc({
   const theme = useSettings((state) => state.theme);
   const canvas = useRef<HTMLCanvasElement>(null);
   const slider = useRef<HTMLInputElement>(null);
+  const holder = useRef<HTMLDivElement>(null);
+  const { width, height } = useSize(holder, { width: 180, height: 220 });
 
   useEffect(() => {
-    const context = canvas.current?.getContext('2d');
+    const context = ready(canvas.current);
     if (!context) return undefined;
-    context.setTransform(sharpness, 0, 0, sharpness, 0, 0);
+    const colour = paints(theme);
     const frame = { width, height, diameterMm, ctwdMm, recessMm };
     let slidAt = -sliderEveryMs;
     const paint = (timeS: number) => {
-      drawArc(context, frame, momentAt(simulation, timeS), (name) => colours[name][theme]);
+      drawArc(context, frame, momentAt(simulation, timeS), colour);
       const now = performance.now();
       if (now - slidAt < sliderEveryMs) return;
       slidAt = now;
@@ -57,19 +56,21 @@ export function LivingArc({
     };
     paint(playhead.timeS());
     return playhead.listen(paint);
-  }, [simulation, playhead, theme, diameterMm, ctwdMm, recessMm]);
+  }, [simulation, playhead, theme, width, height, diameterMm, ctwdMm, recessMm]);
 
   const { metrics, words } = simulation;
   return (
-    <Box>
-      <canvas
-        ref={canvas}
-        role="img"
-        aria-label={`The arc drawn to scale in slow motion: ${words}; arc ${metrics.minArcLengthMm.toFixed(1)} to ${metrics.maxArcLengthMm.toFixed(1)} mm, wire ${metrics.meanExtensionMm.toFixed(1)} mm out of the tip`}
-        width={width * sharpness}
-        height={height * sharpness}
-        style={{ width, height, display: 'block', margin: '0 auto' }}
-      />
+    <Box display="flex" flexDirection="column" height="100%" minHeight={0}>
+      <Box ref={holder} flex="1 1 auto" minHeight="150px" position="relative" overflow="hidden">
+        <canvas
+          ref={canvas}
+          role="img"
+          aria-label={`The arc drawn to scale in slow motion: ${words}; arc ${metrics.minArcLengthMm.toFixed(1)} to ${metrics.maxArcLengthMm.toFixed(1)} mm, wire ${metrics.meanExtensionMm.toFixed(1)} mm out of the tip`}
+          width={width * sharpness}
+          height={height * sharpness}
+          style={{ width, height, display: 'block', position: 'absolute', inset: 0 }}
+        />
+      </Box>
       <chakra.input
         ref={slider}
         type="range"
@@ -88,7 +89,8 @@ export function LivingArc({
       <Box display="flex" gap="1" alignItems="center">
         <Action
           kind="plain"
-          px="2.5"
+          px="2"
+          fontSize="13px"
           onClick={() => onPlaying(!playing)}
           aria-label={playing ? 'Pause the arc' : 'Play the arc'}
         >
@@ -96,8 +98,8 @@ export function LivingArc({
         </Action>
         <Action
           kind="quiet"
-          px="2"
-          fontSize="13px"
+          px="1.5"
+          fontSize="12.5px"
           onClick={() => {
             onPlaying(false);
             playhead.nextOf(simulation.dropAtS);

@@ -1,7 +1,7 @@
 /** Ticks and names of the map's axes. */
 import type { AxisRange } from '@fox-tempo/core';
 import { cssColour } from '../../ui/theme/colours.ts';
-import { frame, height, inner } from './map-frame.ts';
+import type { MapFrame } from './map-frame.ts';
 import { axisWords } from './map-words.ts';
 
 export function MapAxes({
@@ -9,12 +9,15 @@ export function MapAxes({
   y,
   px,
   py,
+  frame,
 }: {
+  frame: MapFrame;
   x: AxisRange;
   y: AxisRange;
   px: (figure: number) => number;
   py: (figure: number) => number;
 }) {
+  const { inner, height } = frame;
   const text = { fontSize: '11px', fontFamily: 'var(--chakra-fonts-mono)' };
   return (
     <g>

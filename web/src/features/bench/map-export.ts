@@ -2,13 +2,13 @@
 import type { ZoneMap } from '@fox-tempo/core';
 import { csvOf } from '../../lib/csv.ts';
 import { colours, cssColour, type ColourName } from '../../ui/theme/colours.ts';
-import { height, width } from './map-frame.ts';
 
 /** Ground and what moves over it as one drawing by itself, with its colours written out. */
 export function plainSvg(ground: SVGSVGElement | null, over: SVGSVGElement | null, theme: 'day' | 'night'): string {
   if (!ground || !over) return '';
   const whole = ground.cloneNode(true) as SVGSVGElement;
   for (const child of over.childNodes) whole.append(child.cloneNode(true));
+  const [, , width = '400', height = '300'] = (ground.getAttribute('viewBox') ?? '').split(' ');
   const text = new XMLSerializer()
     .serializeToString(whole)
     .replace('<svg ', `<svg width="${width}" height="${height}" `);

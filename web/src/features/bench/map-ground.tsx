@@ -11,7 +11,7 @@ import {
 } from '@fox-tempo/core';
 import { memo, useMemo } from 'react';
 import { cssColour, type ColourName } from '../../ui/theme/colours.ts';
-import { frame, inner } from './map-frame.ts';
+import type { MapFrame } from './map-frame.ts';
 import { MapText } from './map-text.tsx';
 
 /** Ground of a zone, with a hatch where colour alone would carry it. */
@@ -58,12 +58,15 @@ export const MapGround = memo(function MapGround({
   map,
   mode,
   prefix,
+  frame,
 }: {
   readonly map: ZoneMap;
+  readonly frame: MapFrame;
   readonly mode: PlanMode;
   readonly prefix: string;
 }) {
   const { count, cells } = map;
+  const { inner } = frame;
   const w = inner.w / count;
   const h = inner.h / count;
   const runs = useMemo(() => {

@@ -76,8 +76,8 @@ export function TraceChart({
       });
       return {
         grid: [
-          { ...grid, top: 20, height: '46%' },
-          { ...grid, top: '66%', bottom: 26 },
+          { ...grid, top: 26, height: '42%' },
+          { ...grid, top: '67%', bottom: 24 },
         ],
         xAxis: [
           { ...time, gridIndex: 0, axisLabel: { show: false } },
@@ -119,10 +119,11 @@ export function TraceChart({
   );
   const { metrics } = simulation;
   return (
-    <Box position="relative" ref={holder}>
+    <Box position="relative" ref={holder} height="100%">
       <Chart
         option={option}
-        height="288px"
+        height="100%"
+        savesOver
         name="arc"
         label={`Current and voltage of the simulated arc over ${windowS * 1000} ms: mean ${metrics.meanCurrentA.toFixed(0)} A and ${metrics.meanVoltageV.toFixed(1)} V, ${data.drops.length} drops (dots), ${data.shorts.length} shorts (triangles)`}
         csv={() => traceCsv(simulation)}
@@ -131,8 +132,8 @@ export function TraceChart({
         ref={cursor}
         position="absolute"
         top="12px"
+        bottom="24px"
         left="0"
-        height="254px"
         width="2px"
         pointerEvents="none"
         aria-hidden="true"

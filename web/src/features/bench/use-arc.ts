@@ -2,7 +2,7 @@
 import type { Simulation, SimulationInput, SimulationMetrics } from '@fox-tempo/core';
 import { useEffect, useState } from 'react';
 import { flushSync } from 'react-dom';
-import { arcClient } from '../../workers/shared-arc-client.ts';
+import { simulateArc } from '../../workers/arc-client.ts';
 
 export interface ArcRun {
   readonly simulation: Simulation;
@@ -31,7 +31,7 @@ export function useArc(input: SimulationInput | null, attempt: number): ArcRunSt
     const { signal } = abort;
     void (async () => {
       const traceEveryS = Math.max(finestS, (wanted.seconds + 0.25) / mostRows);
-      const outcome = await arcClient.simulate(wanted, { signal, traceEveryS });
+      const outcome = await simulateArc(wanted, { signal, traceEveryS });
       if (signal.aborted) return;
       if (!outcome.ok) {
         const message = outcome.issues.map((issue) => issue.message).join(' ');
@@ -43,7 +43,7 @@ export function useArc(input: SimulationInput | null, attempt: number): ArcRunSt
       flushSync(() => setState({ kind: 'ready', run: first, busy: true }));
       const seeds = [outcome.value.metrics];
       for (const seed of otherSeeds) {
-        const again = await arcClient.simulate({ ...wanted, seed }, { signal });
+        const again = await simulateArc({ ...wanted, seed }, { signal });
         if (signal.aborted || !again.ok) return;
         seeds.push(again.value.metrics);
       }

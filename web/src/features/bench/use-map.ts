@@ -1,7 +1,7 @@
 /** A map drawn by the pool of workers, growing while it is computed; the last finished one stays until the next has something to show. */
 import type { MapRequest, ZoneMap } from '@fox-tempo/core';
 import { useEffect, useState } from 'react';
-import { mapPool } from '../../workers/shared-map-pool.ts';
+import { mapPool } from '../../workers/map-pool.ts';
 
 export type MapState =
   | { readonly kind: 'off' }

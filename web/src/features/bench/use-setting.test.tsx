@@ -3,6 +3,7 @@ import { noTune } from '@fox-tempo/core';
 import { act, cleanup, renderHook } from '@testing-library/react';
 import { answerFetch, alder, choice, revision, rowan, seam } from '../../testing/shop.ts';
 import { resetSettings } from '../../testing/show.tsx';
+import { useSheetSession } from '../../sheet/session.ts';
 import { useSetting } from './use-setting.ts';
 
 afterEach(() => {
@@ -10,7 +11,11 @@ afterEach(() => {
   resetSettings();
 });
 
-const open = (loaded = seam(), machine = rowan) => renderHook(() => useSetting(loaded, machine)).result;
+const open = (loaded = seam(), machine = rowan) =>
+  renderHook(() => {
+    const session = useSheetSession(loaded, [machine]);
+    return { ...session, ...useSetting(session) };
+  }).result;
 
 describe('a setting on the bench', () => {
   it('begins as the plan, and a move of the trim solves the pulse again', () => {

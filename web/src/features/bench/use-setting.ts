@@ -1,6 +1,4 @@
-/** The sheet being tuned: its draft shared with the seam sheet, the program it makes, and moves that are one step to undo. */
-import { usePlanSite } from '../../lib/plan-site.ts';
-import type { MachineResource, SeamResource } from '@fox-tempo/contract';
+/** A sheet session as the bench tunes it: the program it makes, and moves that are one step to undo. */
 import {
   chartLineFor,
   isUntuned,
@@ -12,25 +10,11 @@ import {
   type Tune,
 } from '@fox-tempo/core';
 import { useMemo } from 'react';
-import { useSheet, type OpenSheet } from '../seams/index.ts';
+import type { SheetSession } from '../../sheet/session.ts';
 
 export type Tunable = 'wireFeedMPerMin' | 'trimMm' | 'stiffness' | 'ctwdMm' | PulseNumber;
 
-export interface Setting extends Pick<
-  OpenSheet,
-  | 'seam'
-  | 'plan'
-  | 'program'
-  | 'issues'
-  | 'edited'
-  | 'canUndo'
-  | 'canRedo'
-  | 'saving'
-  | 'settle'
-  | 'undo'
-  | 'redo'
-  | 'save'
-> {
+export interface Setting extends Pick<SheetSession, 'seam' | 'plan' | 'program' | 'issues'> {
   readonly tune: Tune;
   readonly stored: Program | null;
   move: (quantity: Tunable, figure: number, habit: FeedHabit) => void;
@@ -45,10 +29,7 @@ export interface Setting extends Pick<
   replace: (program: Program) => void;
 }
 
-export function useSetting(loaded: SeamResource, machine: MachineResource | undefined): Setting {
-  const open = useSheet(loaded, usePlanSite(machine));
-  const { seam, store, sheet, plan, program, issues, edited, canUndo, canRedo, saving, settle, undo, redo, save } =
-    open;
+export function useSetting({ seam, store, sheet, plan, program, issues, machine }: SheetSession): Setting {
   // One object until something of it changes, so that panels which show nothing new are not drawn again.
   return useMemo(() => {
     const set = (change: Partial<Tune>, feed: number | null | undefined, field: string) =>
@@ -84,10 +65,6 @@ export function useSetting(loaded: SeamResource, machine: MachineResource | unde
       issues,
       tune: { ...noTune, ...sheet.choice.tune },
       stored: seam.revision?.program ?? null,
-      edited,
-      canUndo,
-      canRedo,
-      saving,
       move,
       moveBoth: ({ wireFeedMPerMin, ...rest }) => set(rest, wireFeedMPerMin, 'map'),
       setBeat: (slowBeat) => set({ slowBeat }, slowBeat ? slowBeat.meanFeedMPerMin : undefined, 'beat'),
@@ -114,10 +91,6 @@ export function useSetting(loaded: SeamResource, machine: MachineResource | unde
           program.wireFeedMPerMin,
           'ghost',
         ),
-      settle,
-      undo,
-      redo,
-      save,
     };
-  }, [seam, plan, program, issues, sheet, edited, canUndo, canRedo, saving, save, machine, store, settle, undo, redo]);
+  }, [seam, plan, program, issues, sheet, machine, store]);
 }

@@ -13,11 +13,12 @@ import {
 import { useId, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { download, svgToPng } from '../../lib/download.ts';
 import { useSettings } from '../../lib/settings.ts';
-import { Action } from '../../ui/action.tsx';
+import { useSize } from '../../ui/canvas/use-size.ts';
+import { SaveMenu } from '../../ui/save-menu.tsx';
 import { colours, cssColour } from '../../ui/theme/colours.ts';
 import { MapAxes } from './map-axes.tsx';
 import { mapCsv, plainSvg } from './map-export.ts';
-import { frame, height, inner, width } from './map-frame.ts';
+import { mapFrame } from './map-frame.ts';
 import { MapGround } from './map-ground.tsx';
 import { MapText } from './map-text.tsx';
 import { axisWords, directionWords } from './map-words.ts';
@@ -41,9 +42,26 @@ export interface ZoneMapProps {
   readonly share: number;
   readonly title: string;
   readonly onMove: ((figures: { x: number; y: number }) => void) | null;
+  readonly height?: number | string;
 }
 
-export function ZoneMapView({ map, x, y, at, program, ghost, beat, share, title, onMove }: ZoneMapProps) {
+export function ZoneMapView({
+  map,
+  x,
+  y,
+  at,
+  program,
+  ghost,
+  beat,
+  share,
+  title,
+  onMove,
+  height: tall = '260px',
+}: ZoneMapProps) {
+  const holder = useRef<HTMLDivElement>(null);
+  const { width, height } = useSize(holder, { width: 380, height: 260 });
+  const frame = useMemo(() => mapFrame(width, height), [width, height]);
+  const { inner } = frame;
   const theme = useSettings((state) => state.theme);
   const svg = useRef<SVGSVGElement>(null);
   const ground = useRef<SVGSVGElement>(null);
@@ -80,26 +98,30 @@ export function ZoneMapView({ map, x, y, at, program, ghost, beat, share, title,
   const words = mapWords(map, at, x, y, margins);
   const name = `map-${x.axis}-${y.axis}`;
   return (
-    <Box>
-      <Box position="relative">
+    <Box minHeight={0} display="flex" flexDirection="column" height="100%">
+      <Box ref={holder} position="relative" height={tall} flex="1 1 auto" minHeight="160px">
         {/* A layer of its own: the crosshair moves over it without painting a thousand places again. */}
         <chakra.svg
           ref={ground}
           viewBox={`0 0 ${width} ${height}`}
           width="100%"
+          height="100%"
           position="absolute"
           inset="0"
           aria-hidden="true"
           css={{ willChange: 'transform', display: 'block' }}
         >
           <rect x={frame.left} y={frame.top} width={inner.w} height={inner.h} fill={cssColour('page')} />
-          {map && <MapGround map={map} mode={program.mode} prefix={prefix} />}
-          <MapAxes x={x} y={y} px={px} py={py} />
+          {map && <MapGround map={map} mode={program.mode} prefix={prefix} frame={frame} />}
+          <MapAxes x={x} y={y} px={px} py={py} frame={frame} />
         </chakra.svg>
         <chakra.svg
           ref={svg}
           viewBox={`0 0 ${width} ${height}`}
           width="100%"
+          height="100%"
+          position="absolute"
+          inset="0"
           role={onMove ? 'application' : 'img'}
           aria-roledescription={onMove ? 'map with a crosshair moved by the arrow keys' : undefined}
           aria-label={`${title}. ${words}`}
@@ -118,7 +140,7 @@ export function ZoneMapView({ map, x, y, at, program, ghost, beat, share, title,
           onPointerUp={() => {
             dragging.current = false;
           }}
-          css={{ touchAction: 'none', display: 'block', position: 'relative' }}
+          css={{ touchAction: 'none', display: 'block' }}
         >
           {beat && x.axis === 'wireFeedMPerMin' && (
             <g>
@@ -198,39 +220,26 @@ export function ZoneMapView({ map, x, y, at, program, ghost, beat, share, title,
           />
         </chakra.svg>
       </Box>
-      <Box display="flex" justifyContent="space-between" gap="2" alignItems="center" flexWrap="wrap">
-        <Box fontSize="13px" aria-live="polite" minHeight="20px">
+      <Box display="flex" justifyContent="space-between" gap="2" alignItems="center">
+        <Box fontSize="13px" aria-live="polite" minHeight="20px" truncate>
           {share < 1 ? `drawing… ${Math.round(100 * share)} %` : here ? `here: ${zoneWords[here].symptom}` : ''}
         </Box>
         {map && (
-          <Box display="flex" gap="0">
-            <Action
-              kind="quiet"
-              px="2"
-              fontSize="12px"
-              onClick={() => download(`${name}.svg`, 'image/svg+xml', plainSvg(ground.current, svg.current, theme))}
-            >
-              Save SVG
-            </Action>
-            <Action
-              kind="quiet"
-              px="2"
-              fontSize="12px"
-              onClick={() =>
-                void svgToPng(plainSvg(ground.current, svg.current, theme), `${name}.png`, colours.surface[theme])
-              }
-            >
-              Save PNG
-            </Action>
-            <Action
-              kind="quiet"
-              px="2"
-              fontSize="12px"
-              onClick={() => download(`${name}.csv`, 'text/csv', mapCsv(map))}
-            >
-              Save CSV
-            </Action>
-          </Box>
+          <SaveMenu
+            what="the map"
+            ways={[
+              {
+                name: 'SVG',
+                save: () => download(`${name}.svg`, 'image/svg+xml', plainSvg(ground.current, svg.current, theme)),
+              },
+              {
+                name: 'PNG',
+                save: () =>
+                  void svgToPng(plainSvg(ground.current, svg.current, theme), `${name}.png`, colours.surface[theme]),
+              },
+              { name: 'CSV', save: () => download(`${name}.csv`, 'text/csv', mapCsv(map)) },
+            ]}
+          />
         )}
       </Box>
     </Box>

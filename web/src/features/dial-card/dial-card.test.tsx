@@ -4,7 +4,7 @@ import { settings } from '../../lib/settings.ts';
 import { hazel, program, rowan } from '../../testing/shop.ts';
 import { resetSettings, show } from '../../testing/show.tsx';
 import { DialCard } from './dial-card.tsx';
-import { chosenMachine, leastChangeover } from './machine-choice.ts';
+import { chosenMachine, leastChangeover } from '../../sheet/machine-choice.ts';
 import { DialStrip } from './dial-strip.tsx';
 
 afterEach(() => {

@@ -3,28 +3,28 @@ import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import {
   correctionFor,
+  type DialQuantity,
+  type DialSetting,
   displayed,
   fillerOf,
   formatWithUnit,
-  gasOf,
+  gasName,
   gunWords,
+  type Program,
   quantityFacts,
   sameWire,
   shouldShow,
   translate,
-  wireSizeLabel,
-  type DialQuantity,
-  type DialSetting,
-  type Program,
   type Translation,
   type UnitSystem,
+  wireSizeLabel,
 } from '@fox-tempo/core';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { DialLine } from './dial-line.tsx';
-import { chosenMachine } from './machine-choice.ts';
+import { chosenMachine } from '../../sheet/machine-choice.ts';
 import { PrintCard } from './print-card.tsx';
 
 export interface DialCardProps {
@@ -301,10 +301,6 @@ function ByHand({ program, units }: { program: Program; units: UnitSystem }) {
 /** A name inside a sentence: its first letter small, codes such as AlMg5 as they are. */
 function inSentence(name: string): string {
   return name.charAt(0).toLowerCase() + name.slice(1);
-}
-
-function gasName(code: string): string {
-  return code === 'none' ? 'no gas' : gasOf(code).name;
 }
 
 function changesLine(dial: DialSetting, { standing }: MachineResource): boolean {

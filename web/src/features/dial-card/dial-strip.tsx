@@ -4,7 +4,7 @@ import type { MachineResource } from '@fox-tempo/contract';
 import { translate, type Program } from '@fox-tempo/core';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useSettings } from '../../lib/settings.ts';
-import { chosenMachine } from './machine-choice.ts';
+import { chosenMachine } from '../../sheet/machine-choice.ts';
 
 export function DialStrip({
   machines,

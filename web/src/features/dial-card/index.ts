@@ -1,2 +1,2 @@
-export { BesideCard } from './beside-card.tsx';
-export { useMachineFor } from './machine-choice.ts';
+export { DialCard, type DialCardProps } from './dial-card.tsx';
+export { DialStrip } from './dial-strip.tsx';

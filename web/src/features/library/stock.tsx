@@ -4,12 +4,12 @@ import type { MachineResource, SeamResource, Stock } from '@fox-tempo/contract';
 import {
   cylinderOutlook,
   fillerOf,
-  gasOf,
+  gasName,
   isWeighed,
+  type Outlook,
   sameWire,
   spoolOutlook,
   wireSizeLabel,
-  type Outlook,
 } from '@fox-tempo/core';
 import { useMemo, useState } from 'react';
 import { measureSeam } from '../../lib/part-use.ts';
@@ -60,7 +60,7 @@ export function StockShelf({
           <Row
             key={cylinder.id}
             title={cylinder.name}
-            line={`${cylinder.gas === 'none' ? 'no gas' : gasOf(cylinder.gas).name} · ${whereWords(cylinder.machineId, machines)}`}
+            line={`${gasName(cylinder.gas)} · ${whereWords(cylinder.machineId, machines)}`}
             content={
               isWeighed(cylinder.gas)
                 ? `${(cylinder.massKg ?? 0).toFixed(1)} kg`

@@ -3,14 +3,15 @@ import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import {
   commonGasCodes,
+  type FillerCode,
   fillers,
-  gasOf,
+  gasName,
   lookAlikes,
+  modeName,
+  type PlanMode,
   searchChart,
   wireSizeLabel,
   wireSizes,
-  type FillerCode,
-  type PlanMode,
 } from '@fox-tempo/core';
 import { Fragment, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
@@ -83,8 +84,7 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
                   <Cell head>
                     {line.words}
                     <Box textStyle="label" color="quiet" fontWeight={400}>
-                      {wireSizeLabel(line.diameterMm)}, {line.gas === 'none' ? 'no gas' : gasOf(line.gas).name},{' '}
-                      {line.mode.replace('-', ' ')}
+                      {wireSizeLabel(line.diameterMm)}, {gasName(line.gas)}, {modeName(line.mode)}
                     </Box>
                   </Cell>
                   <Cell figure fontSize="18px">
@@ -196,7 +196,7 @@ function AddLine({ editor, onClose }: { readonly editor: MachineEditor; readonly
           value={form.gas}
           choices={commonGasCodes.map((code) => ({
             value: code,
-            label: code === 'none' ? 'no gas' : gasOf(code).name,
+            label: gasName(code),
           }))}
           onChange={(gas) => set({ gas })}
         />
@@ -205,7 +205,7 @@ function AddLine({ editor, onClose }: { readonly editor: MachineEditor; readonly
           value={form.mode}
           choices={(['pulse', 'double-pulse', 'dip', 'spray'] as const).map((mode) => ({
             value: mode,
-            label: mode.replace('-', ' '),
+            label: modeName(mode),
           }))}
           onChange={(mode) => set({ mode })}
         />

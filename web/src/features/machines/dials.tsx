@@ -3,6 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { displayed, isNumeric, senseWords } from '@fox-tempo/core';
 import { Fragment, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
+import { forgetForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
@@ -54,7 +55,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
               .saveFile((now) => ({ ...now, dials: [...now.dials, dial] }))
               .then((done) => {
                 if (done) {
-                  localStorage.removeItem(`fox-tempo/form/dial/${machine.id}/new`);
+                  forgetForm(`dial/${machine.id}/new`);
                   close();
                 }
               });
@@ -202,7 +203,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                                 }))
                                 .then((done) => {
                                   if (done) {
-                                    localStorage.removeItem(`fox-tempo/form/dial/${machine.id}/${dial.id}`);
+                                    forgetForm(`dial/${machine.id}/${dial.id}`);
                                     close();
                                   }
                                 });

@@ -1,7 +1,7 @@
 /** All machines as they stand, the way to describe another, and two side by side. */
 import { Box, Heading } from '@chakra-ui/react';
 import { blankMachine, readMachineFile, type MachineResource } from '@fox-tempo/contract';
-import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core';
 import { useState } from 'react';
 import { Link, useLoaderData, useNavigate } from 'react-router';
 import { api } from '../../lib/api.ts';
@@ -92,7 +92,7 @@ function MachineCard({ machine: { id, file, standing, retired } }: { readonly ma
                   </Box>
                   {file.feeders.length > 1 ? `${label}: ` : ''}
                   {feeder
-                    ? `${fillerOf(feeder.filler).name}, ${wireSizeLabel(feeder.diameterMm)} · ${feeder.gas === 'none' ? 'no gas' : gasOf(feeder.gas).name}`
+                    ? `${fillerOf(feeder.filler).name}, ${wireSizeLabel(feeder.diameterMm)} · ${gasName(feeder.gas)}`
                     : 'nothing entered'}
                 </Box>
               );

@@ -2,15 +2,16 @@
 import { Box } from '@chakra-ui/react';
 import {
   arcOf,
+  type Dial,
   displayed,
   fillerOf,
   formatWithUnit,
-  gasOf,
-  readDials,
-  wireSizeLabel,
-  type Dial,
+  gasName,
+  modeName,
   type Program,
+  readDials,
   type UnitSystem,
+  wireSizeLabel,
 } from '@fox-tempo/core';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
@@ -150,8 +151,8 @@ function linesOf(program: Program, units: UnitSystem): [string, string][] {
   const arcLengthMm = arcOf(program, ctwdMm, trimMm).lineMm + trimMm;
   return [
     ['Wire', `${fillerOf(filler).name}, ${wireSizeLabel(diameterMm)}`],
-    ['Gas', gas === 'none' ? 'no gas' : gasOf(gas).name],
-    ['Way', mode.replace('-', ' ')],
+    ['Gas', gasName(gas)],
+    ['Way', modeName(mode)],
     ['Wire feed', formatWithUnit(wireFeedMPerMin, 'wireFeed', units)],
     [
       'Arc length',

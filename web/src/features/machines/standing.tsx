@@ -3,8 +3,9 @@ import { Box, Heading } from '@chakra-ui/react';
 import type { LeadReadingRow, MachineResource, StandingSave } from '@fox-tempo/contract';
 import {
   commonGasCodes,
+  type FeederState,
   fillers,
-  gasOf,
+  gasName,
   grooves,
   leadEffect,
   leadTrend,
@@ -12,7 +13,6 @@ import {
   processWords,
   setupProcesses,
   wireSizes,
-  type FeederState,
 } from '@fox-tempo/core';
 import { lazy, Suspense, useState } from 'react';
 import { api } from '../../lib/api.ts';
@@ -220,7 +220,7 @@ export function FeederFields({
         value={feeder.gas}
         choices={commonGasCodes.map((code) => ({
           value: code,
-          label: code === 'none' ? 'no gas' : gasOf(code).name,
+          label: gasName(code),
         }))}
         onChange={(gas) => onChange({ gas })}
       />

@@ -6,16 +6,13 @@ import { answerFetch, emptyRecord, rowan, seam } from '../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';
 
 let refuse = false;
-jest.unstable_mockModule('../../workers/shared-arc-client.ts', () => ({
-  arcClient: {
-    simulate: (input: SimulationInput, { traceEveryS = 0 } = {}) =>
-      Promise.resolve(
-        refuse
-          ? { ok: false, issues: [{ path: '', code: 'worker-died', message: 'The simulation stopped.' }] }
-          : simulate(input, traceEveryS),
-      ),
-    close: () => undefined,
-  },
+jest.unstable_mockModule('../../workers/arc-client.ts', () => ({
+  simulateArc: (input: SimulationInput, { traceEveryS = 0 } = {}) =>
+    Promise.resolve(
+      refuse
+        ? { ok: false, issues: [{ path: '', code: 'worker-died', message: 'The simulation stopped.' }] }
+        : simulate(input, traceEveryS),
+    ),
 }));
 const { loadScore, ScoreView } = await import('./index.ts');
 

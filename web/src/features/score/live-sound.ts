@@ -1,5 +1,6 @@
 /** The driven arc made audible as it burns: slices gathered to tenths of a second and queued one behind the other, a little late on purpose. */
-import { renderSound, type DrivenSlice } from '@fox-tempo/core';
+import type { DrivenSlice } from '@fox-tempo/core';
+import { soundOf } from '../../workers/sound-client.ts';
 import { audioContext } from '../arc-view/index.ts';
 
 /** Gathered before it is played, s; shorter pieces click, longer ones lag. */
@@ -19,6 +20,7 @@ export function liveSound(volume: number): LiveSound | null {
   gain.connect(audio.destination);
   let parts: { timeS: Float64Array; currentA: Float32Array; voltageV: Float32Array }[] = [];
   let gathered = 0;
+  let isHeard = true;
   let playsAt = 0;
 
   function flush(): void {
@@ -38,9 +40,17 @@ export function liveSound(volume: number): LiveSound | null {
     };
     parts = [];
     gathered = 0;
-    const rate = audio?.sampleRate ?? 48_000;
-    const samples = renderSound(trace, rate);
-    if (!audio || samples.length < rate * 0.02) return;
+    if (!audio) return;
+    const rate = audio.sampleRate;
+    void soundOf(trace, rate).then((samples) => {
+      if (samples && isHeard) play(samples);
+    });
+  }
+
+  /** One piece behind the last; pieces come back in the order they were asked for. */
+  function play(samples: Float32Array<ArrayBuffer>): void {
+    if (!audio || samples.length < audio.sampleRate * 0.02) return;
+    const rate = audio.sampleRate;
     const fade = Math.floor(fadeS * rate);
     for (let at = 0; at < fade; at++) {
       const share = at / fade;
@@ -65,7 +75,10 @@ export function liveSound(volume: number): LiveSound | null {
       gathered += (timeS.at(-1) ?? 0) - (timeS[0] ?? 0);
       if (gathered >= pieceS) flush();
     },
-    stop: () => gain.disconnect(),
+    stop: () => {
+      isHeard = false;
+      gain.disconnect();
+    },
   };
 }
 

@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import type { ScoreOf } from '@fox-tempo/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { useSettings } from '../../lib/settings.ts';
-import { paints, ready, sharpness } from './canvas.ts';
+import { paints, ready, sharpness } from '../../ui/canvas/canvas.ts';
 import type { LevelUnit } from './levels.ts';
 import { paintStaves } from './paint-staves.ts';
 import { staveLayout, xOf } from './stave-picture.ts';
@@ -11,7 +11,7 @@ import type { PlaySession } from './play-session.ts';
 import { pictureOf } from './staves.tsx';
 import { timeMap } from '@fox-tempo/core';
 import { fitted, held } from './window.ts';
-import { useWidth } from './use-width.ts';
+import { useWidth } from '../../ui/canvas/use-size.ts';
 
 const height = 356;
 /** Time across the paper while it follows, s. */

@@ -17,7 +17,7 @@ import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
-import { paints, ready, sharpness } from './canvas.ts';
+import { paints, ready, sharpness } from '../../ui/canvas/canvas.ts';
 import { DryTest } from './dry-test.tsx';
 import { paintStaves } from './paint-staves.ts';
 import { staveLayout } from './stave-picture.ts';
@@ -25,7 +25,7 @@ import { pictureOf } from './staves.tsx';
 import { foldsOf, timeMap } from '@fox-tempo/core';
 import { fitted } from './window.ts';
 import { TapCalls } from './tap-calls.tsx';
-import { useWidth } from './use-width.ts';
+import { useWidth } from '../../ui/canvas/use-size.ts';
 
 export interface MachinesPartProps {
   readonly machines: readonly MachineResource[];

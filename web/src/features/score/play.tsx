@@ -8,7 +8,7 @@ import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { clickSound, drawArc } from '../arc-view/index.ts';
-import { paints, ready, sharpness } from './canvas.ts';
+import { paints, ready, sharpness } from '../../ui/canvas/canvas.ts';
 import { liveSound } from './live-sound.ts';
 import type { PlaySession } from './play-session.ts';
 

@@ -88,7 +88,7 @@ describe('the score', () => {
       fireEvent.click(screen.getByRole('button', { name: /^Save revision/ }));
     });
     await waitFor(() => expect(answered.calls.some(({ method }) => method === 'PUT')).toBe(true));
-    expect(screen.getByText(/The draft is kept on this device/)).toBeTruthy();
+    expect(screen.getByText(/Your draft is kept on this device/)).toBeTruthy();
     expect(trigger().value).toBe('latch');
     expect(localStorage.getItem('fox-tempo/draft/axle')).toContain('latch');
   });

@@ -4,7 +4,7 @@ import type { PlayedPhase, ScoreOf, TriggerSequence } from '@fox-tempo/core';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
-import { paints, ready, sharpness } from './canvas.ts';
+import { paints, ready, sharpness } from '../../ui/canvas/canvas.ts';
 import { HandleButton } from './handle-button.tsx';
 import { handlesOf } from './handles.ts';
 import { paintLens } from './lens.ts';
@@ -12,7 +12,7 @@ import { levelText, type LevelUnit } from './levels.ts';
 import { paintStaves } from './paint-staves.ts';
 import { staveLayout, xOf, type StavePicture } from './stave-picture.ts';
 import { useView, type View } from './use-view.ts';
-import { useWidth } from './use-width.ts';
+import { useWidth } from '../../ui/canvas/use-size.ts';
 
 const height = 356;
 const lensSize = { width: 206, height: 116 };

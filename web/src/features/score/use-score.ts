@@ -12,7 +12,7 @@ import {
   type TriggerSequence,
 } from '@fox-tempo/core';
 import { useCallback, useMemo, useState } from 'react';
-import type { OpenSheet } from '../seams/index.ts';
+import type { SheetSession } from '../../sheet/session.ts';
 
 export interface Score {
   readonly sequence: TriggerSequence;
@@ -27,7 +27,7 @@ export interface Score {
   forget: () => void;
 }
 
-export function useScore(open: OpenSheet, machine: MachineResource | undefined): Score {
+export function useScore(open: SheetSession, machine: MachineResource | undefined): Score {
   const { program, plan, sheet, store } = open;
   const lengthMm = sheet.spec.lengthMm;
   const gunLengthM = machine?.file.feeders[0]?.gunLengthM;

@@ -1,7 +1,7 @@
 /** Cold starts and stops of a program in the arc worker: at full feed, and at its own run-in. */
 import { simulationOf, type Program, type Simulation, type StartStopResult } from '@fox-tempo/core';
 import { useEffect, useState } from 'react';
-import { arcClient } from '../../workers/shared-arc-client.ts';
+import { simulateArc } from '../../workers/arc-client.ts';
 
 export interface StartRun {
   readonly runInPercent: number;
@@ -43,7 +43,7 @@ export function useStarts(program: Program, circuitMOhm: number): Starts {
         const starts: StartStopResult[] = [];
         let trace: Simulation['trace'] | null = null;
         for (const seed of seeds) {
-          const outcome = await arcClient.simulate(
+          const outcome = await simulateArc(
             {
               ...simulationOf(bare, { circuitMOhm, seconds: runS, seed }),
               startStop: {

@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { formatWithUnit, type GaveWay, type Plan, type UnitSystem, type WayOut } from '@fox-tempo/core';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
-import type { DraftStore } from './draft-store.ts';
+import type { DraftStore } from '../../sheet/draft-store.ts';
 
 export function GaveWayPart({ plan, store }: { readonly plan: Plan; readonly store: DraftStore }) {
   const units = useSettings((state) => state.units);

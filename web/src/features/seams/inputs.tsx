@@ -26,10 +26,10 @@ import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { QuantityField } from '../../ui/quantity-field.tsx';
 import { TextField } from '../../ui/text-field.tsx';
-import type { DraftStore } from './draft-store.ts';
-import { numberFields, type NumberFieldName, type Sheet } from './sheet-fields.ts';
+import type { DraftStore } from '../../sheet/draft-store.ts';
+import { numberFields, type NumberFieldName, type Sheet } from '../../sheet/sheet-fields.ts';
 import { gasChoices, modeChoices, positionChoices, wireHint } from './offers.ts';
-import { followMetal, withFiller } from './wire-defaults.ts';
+import { followMetal, withFiller } from '../../sheet/wire-defaults.ts';
 
 export interface InputsProps {
   readonly store: DraftStore;

@@ -2,19 +2,20 @@
 import { planRequest, type ProgramChoice } from '@fox-tempo/contract';
 import {
   commonGasCodes,
+  type FillerCode,
   fillerFacts,
   fillerOf,
   gasOf,
+  modeName,
   planInputIssues,
+  type PlanMode,
   planModes,
+  type Position,
   positionName,
   positionRules,
   softnessWords,
-  type FillerCode,
-  type PlanMode,
-  type Position,
 } from '@fox-tempo/core';
-import type { Sheet } from './sheet-fields.ts';
+import type { Sheet } from '../../sheet/sheet-fields.ts';
 
 export interface Offer<T extends string> {
   readonly value: T;
@@ -59,9 +60,7 @@ export function gasChoices(spec: Sheet['spec'], choice: ProgramChoice): Offer<st
       shut !== undefined && planModes.some((mode) => whyShut(spec, { ...choice, gas, mode }) === undefined);
     const label = gasOf(gas).name;
     if (shut === undefined) return { value: gas, label };
-    return elsewhere
-      ? { value: gas, label: `${label}: not in ${choice.mode.replace('-', ' ')}` }
-      : offer(gas, label, shut);
+    return elsewhere ? { value: gas, label: `${label}: not in ${modeName(choice.mode)}` } : offer(gas, label, shut);
   });
 }
 

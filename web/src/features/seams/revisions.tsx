@@ -9,7 +9,7 @@ import { shopTime } from '../../lib/time.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import type { Sheet } from './sheet-fields.ts';
+import type { Sheet } from '../../sheet/sheet-fields.ts';
 
 export interface RevisionsProps {
   readonly seamId: string;

@@ -16,7 +16,7 @@ import { Panel } from '../../ui/panel.tsx';
 import { JointDrawing } from '../joint-drawing/index.ts';
 import { NewSeam } from './new-seam.tsx';
 import { SeamActs } from './seam-acts.tsx';
-import { planOf, sheetOf } from './sheet.ts';
+import { planOf, sheetOf } from '../../sheet/sheet.ts';
 
 export async function loadSeamList({ request }: { request: Request }) {
   const [seams, parts] = await Promise.all([api.seams(request.signal), api.parts(request.signal)]);

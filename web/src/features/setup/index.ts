@@ -1,1 +1,2 @@
-export { loadSetup, Setup } from './setup.tsx';
+export { loadSeamAndMachines as loadSetup } from '../../sheet/load.ts';
+export { Setup } from './setup.tsx';

@@ -1,43 +1,25 @@
 /** The set-up walk: from how the machine stands to what this seam needs. Only the differences, the most often forgotten first, safe ways only. */
 import { Box } from '@chakra-ui/react';
-import type { MachineResource, SeamResource, StepTimes } from '@fox-tempo/contract';
-import { changeover, checkLoaded, translate, type MachineState, type Program, type SetupStep } from '@fox-tempo/core';
-import { useEffect, useState } from 'react';
-import { Link, useLoaderData } from 'react-router';
-import { api } from '../../lib/api.ts';
-import { useSettings } from '../../lib/settings.ts';
-import { useTask } from '../../lib/use-task.ts';
-import { Action } from '../../ui/action.tsx';
-import { ChoiceField } from '../../ui/choice-field.tsx';
-import { useKeptForm } from '../../ui/kept-text.ts';
-import { Notice } from '../../ui/notice.tsx';
-import { PageHead } from '../../ui/page-head.tsx';
-import { Panel } from '../../ui/panel.tsx';
-import { Cell, Heads, Table } from '../../ui/table.tsx';
-import { useMachineFor } from '../dial-card/index.ts';
-import { SeamSteps } from '../seam-steps/index.tsx';
-import { LengthsDrawing } from './drawings.tsx';
-import { Step } from './step.tsx';
-import { FirstArc } from './first-arc.tsx';
-import { WireAndFlow } from './wire-and-flow.tsx';
+import { useMachineFor } from '../../sheet/machine-choice.ts';
+import { Walk } from './walk.tsx';
+import { SeamHead } from '../seam-frame/index.ts';
+import { type SeamAndMachines } from '../../sheet/load.ts';
 
-export async function loadSetup({ params, request }: { params: { id?: string | undefined }; request: Request }) {
-  const [seam, machines] = await Promise.all([api.seam(params.id ?? '', request.signal), api.machines(request.signal)]);
-  return { seam, machines: machines.filter((machine) => !machine.retired) };
-}
+import { useState } from 'react';
+import { Link, useLoaderData } from 'react-router';
+import { useSettings } from '../../lib/settings.ts';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { Notice } from '../../ui/notice.tsx';
 
 export function Setup() {
-  const { seam, machines: loaded } = useLoaderData<Awaited<ReturnType<typeof loadSetup>>>();
+  const { seam, machines: loaded } = useLoaderData<SeamAndMachines>();
   const [machines, setMachines] = useState(loaded);
   const chooseMachine = useSettings((state) => state.chooseMachine);
   const machine = useMachineFor(machines, seam);
   const program = seam.revision?.program ?? null;
   return (
     <>
-      <PageHead title={`Set-up for ${seam.spec.name}`} line={`${seam.partName} · ${seam.spec.grade}`} />
-      <Box px="3" pt="1">
-        <SeamSteps seamId={seam.id} />
-      </Box>
+      <SeamHead seam={seam} title={`Set-up for ${seam.spec.name}`} line={seam.spec.grade} />
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
         {!program ? (
           <Notice level="note">
@@ -68,175 +50,4 @@ export function Setup() {
       </Box>
     </>
   );
-}
-
-function Walk({
-  seam,
-  program,
-  machine,
-  onStands,
-}: {
-  readonly seam: SeamResource;
-  readonly program: Program;
-  readonly machine: MachineResource;
-  readonly onStands: (machine: MachineResource) => void;
-}) {
-  const [times, setTimes] = useState<StepTimes>({ minutes: {} });
-  useEffect(() => {
-    const abort = new AbortController();
-    // Without the shop's own times the usual ones stand; the walk does not wait for them.
-    api.stepTimes(machine.id, abort.signal).then(setTimes, () => undefined);
-    return () => abort.abort();
-  }, [machine.id]);
-  const state: MachineState = machine.standing ?? unknownState(machine);
-  const list = changeover(machine.file, state, program, times.minutes);
-  const check = checkLoaded(machine.file, state, program);
-  const keep = `setup/${machine.id}/${seam.id}/${seam.revision?.number ?? 0}/${machine.version}`;
-  const [ticks, setTicks, forget] = useKeptForm<Record<string, boolean>>(keep, {});
-  const task = useTask();
-  const done = list.steps.every((step) => ticks[step.kind]);
-
-  const tick = (step: SetupStep, ticked: boolean, minutes: number | null) => {
-    setTicks({ ...ticks, [step.kind]: ticked });
-    if (ticked && minutes !== null) {
-      void task.run(async () => setTimes(await api.addStepTime(machine.id, { kind: step.kind, minutes })));
-    }
-  };
-
-  const writeDown = () =>
-    void task.run(async () => {
-      const { file, standing } = machine;
-      const dials = Object.fromEntries(translate(file, program).dials.map((dial) => [dial.dialId, dial.value]));
-      const { needed, feederId } = list;
-      const { process, polarity, ctwdMm: _reach, ...feeder } = needed;
-      onStands(
-        await api.saveStanding(machine.id, machine.version, {
-          process,
-          polarity,
-          feederId,
-          feeders: { ...standing?.feeders, [feederId]: feeder },
-          dials: { ...standing?.dials, ...dials },
-          slot: null,
-        }),
-      );
-      forget();
-    });
-
-  return (
-    <Box
-      display="grid"
-      gap="3"
-      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.5fr) minmax(0, 1fr)' }}
-      alignItems="start"
-    >
-      <Box display="grid" gap="3" minWidth={0}>
-        <Panel
-          title={
-            list.steps.length === 0
-              ? 'Nothing to change'
-              : list.steps.length === 1
-                ? '1 thing to change'
-                : `${list.steps.length} things to change`
-          }
-          aside={
-            <Box textStyle="label" color="quiet">
-              {[
-                ...(list.steps.length === 0 ? [] : [`about ${Math.round(list.minutes)} min`]),
-                ...(machine.file.feeders.length > 1 ? [list.feederLabel] : []),
-              ].join(' · ')}
-            </Box>
-          }
-        >
-          {machine.standing === null && (
-            <Notice level="caution" word="Nobody has entered how it stands.">
-              So everything is asked for. <Link to={`/machines/${machine.id}/standing`}>Enter how it stands</Link> and
-              only the differences are left.
-            </Notice>
-          )}
-          {list.steps.length === 0 ? (
-            <Box fontSize="14px" color="spruce">
-              ● Process, poles, wire, gas, rolls, liner and tip are right for this seam.
-            </Box>
-          ) : (
-            <Box as="ol" listStyleType="none">
-              {list.steps.map((step) => (
-                <Step
-                  key={step.kind}
-                  step={step}
-                  list={list}
-                  ticked={ticks[step.kind] ?? false}
-                  isOwnTime={times.minutes[step.kind] !== undefined}
-                  onTick={(ticked, minutes) => tick(step, ticked, minutes)}
-                />
-              ))}
-            </Box>
-          )}
-          {task.problem !== null && (
-            <Notice level="refusal" word="Not saved." urgent>
-              {task.problem}
-            </Notice>
-          )}
-          <Box display="flex" gap="2" mt="3" flexWrap="wrap" alignItems="center">
-            <Action kind="main" disabled={!done || task.busy} onClick={writeDown}>
-              {list.steps.length === 0 ? 'The dials are set: write it down' : 'All done: write it down'}
-            </Action>
-            <Box fontSize="13px" color="quiet">
-              {done
-                ? `${machine.file.name} is then known to stand like this, dials as on its card.`
-                : `${list.steps.filter((step) => !ticks[step.kind]).length} left`}
-            </Box>
-          </Box>
-        </Panel>
-        <Panel title="Loaded against selected">
-          {check.blocked ? (
-            <Notice level="refusal" word="No trial yet:">
-              {check.rows
-                .filter((row) => !row.agrees)
-                .map((row) => row.what)
-                .join(', ')}{' '}
-              {check.rows.filter((row) => !row.agrees).length === 1 ? 'does' : 'do'} not agree. A mismatch here is also
-              the first cause to look at when an arc is bad.
-            </Notice>
-          ) : (
-            <Box fontSize="14px" color="spruce" mb="1">
-              ● What is loaded, what is chosen on the machine and what this seam needs agree.
-            </Box>
-          )}
-          <Table label="Loaded against selected" mt="2">
-            <Heads names={['', 'Loaded', 'Chosen on it', 'This seam needs', '']} />
-            <tbody>
-              {check.rows.map((row) => (
-                <tr key={row.what}>
-                  <Cell head>{row.what}</Cell>
-                  <Cell>{row.loaded}</Cell>
-                  <Cell>{row.selected}</Cell>
-                  <Cell>{row.needed}</Cell>
-                  <Cell color={row.agrees ? 'spruce' : 'crimson'} whiteSpace="nowrap" pr="0">
-                    {row.agrees ? '● agrees' : '✕ differs'}
-                  </Cell>
-                </tr>
-              ))}
-            </tbody>
-          </Table>
-        </Panel>
-      </Box>
-      <Box display="grid" gap="3" minWidth={0}>
-        <FirstArc seam={seam} machine={machine} program={program} />
-        <Panel title="Four lengths, four names">
-          <LengthsDrawing ctwdMm={program.ctwdMm} recessMm={list.needed.recessMm} />
-        </Panel>
-        <WireAndFlow program={program} list={list} machine={machine} />
-      </Box>
-    </Box>
-  );
-}
-
-function unknownState({ file }: MachineResource): MachineState {
-  return {
-    process: 'gas-metal',
-    polarity: 'electrode-positive',
-    feederId: file.feeders[0]?.id ?? 'one',
-    feeders: {},
-    dials: {},
-  };
 }

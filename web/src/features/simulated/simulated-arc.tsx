@@ -6,7 +6,7 @@ import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Figure } from '../../ui/quantity.tsx';
-import { arcClient } from '../../workers/shared-arc-client.ts';
+import { simulateArc } from '../../workers/arc-client.ts';
 
 /** Long enough for some hundred drops. */
 const simulatedSeconds = 1;
@@ -31,16 +31,17 @@ export function SimulatedArc({ program, circuitMOhm }: { readonly program: Progr
     const abort = new AbortController();
     const timer = setTimeout(() => {
       setState({ kind: 'running', share: 0 });
-      void arcClient
-        .simulate(input, { signal: abort.signal, onProgress: (share) => setState({ kind: 'running', share }) })
-        .then((outcome) => {
-          if (abort.signal.aborted) return;
-          setState(
-            outcome.ok
-              ? { kind: 'done', result: outcome.value }
-              : { kind: 'failed', message: outcome.issues.map((issue) => issue.message).join(' ') },
-          );
-        });
+      void simulateArc(input, {
+        signal: abort.signal,
+        onProgress: (share) => setState({ kind: 'running', share }),
+      }).then((outcome) => {
+        if (abort.signal.aborted) return;
+        setState(
+          outcome.ok
+            ? { kind: 'done', result: outcome.value }
+            : { kind: 'failed', message: outcome.issues.map((issue) => issue.message).join(' ') },
+        );
+      });
     }, restMs);
     return () => {
       clearTimeout(timer);

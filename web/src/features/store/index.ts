@@ -1,1 +1,2 @@
-export { loadStore, Store } from './store.tsx';
+export { loadSeamAndMachines as loadStore } from '../../sheet/load.ts';
+export { Store } from './store.tsx';

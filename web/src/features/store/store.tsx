@@ -1,290 +1,55 @@
 /** Storing a setting into a machine's memory: which slot, what it would overwrite line by line, and what stays of it. */
-import { Box, chakra, Heading } from '@chakra-ui/react';
-import type { MachineResource, SeamResource, SlotEntry } from '@fox-tempo/contract';
-import { driftReport, translate } from '@fox-tempo/core';
-import { useEffect, useMemo, useState } from 'react';
+import { Notice } from '../../ui/notice.tsx';
+import { Box } from '@chakra-ui/react';
 import { Link, useLoaderData } from 'react-router';
-import { api, ProblemError } from '../../lib/api.ts';
+import { useMachineFor } from '../../sheet/machine-choice.ts';
+import { Slots } from './slots.tsx';
+import { SeamFrame } from '../seam-frame/index.ts';
+import { type SeamAndMachines } from '../../sheet/load.ts';
+
 import { useSettings } from '../../lib/settings.ts';
 import { shopTime } from '../../lib/time.ts';
-import { useTask } from '../../lib/use-task.ts';
-import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
-import { useKeptForm } from '../../ui/kept-text.ts';
-import { Notice } from '../../ui/notice.tsx';
-import { PageHead } from '../../ui/page-head.tsx';
-import { Panel } from '../../ui/panel.tsx';
-import { Cell, Heads, Table } from '../../ui/table.tsx';
-import { TextField } from '../../ui/text-field.tsx';
-import { BesideCard, useMachineFor } from '../dial-card/index.ts';
-import { SeamSteps } from '../seam-steps/index.tsx';
-
-export async function loadStore({ params, request }: { params: { id?: string | undefined }; request: Request }) {
-  const [seam, machines] = await Promise.all([api.seam(params.id ?? '', request.signal), api.machines(request.signal)]);
-  return { seam, machines: machines.filter((machine) => !machine.retired) };
-}
 
 export function Store() {
-  const { seam, machines } = useLoaderData<Awaited<ReturnType<typeof loadStore>>>();
+  const { seam, machines } = useLoaderData<SeamAndMachines>();
   const chooseMachine = useSettings((state) => state.chooseMachine);
   const machine = useMachineFor(machines, seam);
   const program = seam.revision?.program ?? null;
-  const print = useMemo(() => ({ seamId: seam.id, isSaved: true }), [seam.id]);
   return (
-    <>
-      <PageHead
-        title={`Store ${seam.spec.name}`}
-        line={
-          seam.revision
-            ? `revision ${seam.revision.number}, saved ${shopTime(seam.revision.createdAt)}`
-            : 'no setting saved yet'
-        }
-      />
-      <Box px="3" pt="1">
-        <SeamSteps seamId={seam.id} />
-      </Box>
-      <BesideCard machines={machines} program={program} print={print} machine={machine} hasStrip={false}>
-        {!program ? (
-          <Notice level="note">
-            There is nothing to store yet. <Link to={`/seams/${seam.id}`}>Save a setting on the sheet</Link> first.
-          </Notice>
-        ) : !machine ? (
-          <Notice level="note">No machine is described yet.</Notice>
-        ) : (
-          <>
-            <Box maxWidth="340px">
-              <ChoiceField
-                label="Into which machine"
-                value={machine.id}
-                choices={machines.map(({ id, file }) => ({
-                  value: id,
-                  label: `${file.name}, ${file.slots.count} slots`,
-                }))}
-                onChange={(id) => chooseMachine(id, seam.id)}
-              />
-            </Box>
-            <Slots key={machine.id} seam={seam} machine={machine} />
-          </>
-        )}
-      </BesideCard>
-    </>
-  );
-}
-
-type Loaded =
-  | { readonly kind: 'loading' }
-  | { readonly kind: 'failed' }
-  | { readonly kind: 'ready'; readonly entries: readonly SlotEntry[] };
-
-function Slots({ seam, machine }: { readonly seam: SeamResource; readonly machine: MachineResource }) {
-  const [state, setState] = useState<Loaded>({ kind: 'loading' });
-  const [attempt, setAttempt] = useState(0);
-  useEffect(() => {
-    const abort = new AbortController();
-    api.slots(machine.id, abort.signal).then(
-      (entries) => setState({ kind: 'ready', entries }),
-      () => {
-        if (!abort.signal.aborted) setState({ kind: 'failed' });
-      },
-    );
-    return () => abort.abort();
-  }, [machine.id, attempt]);
-  if (state.kind === 'loading') {
-    return (
-      <Box color="quiet" role="status">
-        Loading what stands in its memory…
-      </Box>
-    );
-  }
-  if (state.kind === 'failed') {
-    return (
-      <Notice level="caution" word="Its memory could not be read.">
-        <Action kind="quiet" onClick={() => setAttempt(attempt + 1)}>
-          Try again
-        </Action>
-      </Notice>
-    );
-  }
-  if (machine.file.slots.count === 0) {
-    return <Notice level="note">{machine.file.name} has no memory slots: print its card instead.</Notice>;
-  }
-  return (
-    <ChooseSlot
+    <SeamFrame
       seam={seam}
+      machines={machines}
       machine={machine}
-      entries={state.entries}
-      onStored={(entry) =>
-        setState({ kind: 'ready', entries: [...state.entries.filter((one) => one.slot !== entry.slot), entry] })
+      title={`Store ${seam.spec.name}`}
+      line={
+        seam.revision
+          ? `revision ${seam.revision.number}, saved ${shopTime(seam.revision.createdAt)}`
+          : 'no setting saved yet'
       }
-    />
-  );
-}
-
-function ChooseSlot({
-  seam,
-  machine,
-  entries,
-  onStored,
-}: {
-  readonly seam: SeamResource;
-  readonly machine: MachineResource;
-  readonly entries: readonly SlotEntry[];
-  readonly onStored: (entry: SlotEntry) => void;
-}) {
-  const { file } = machine;
-  const numbers = Array.from({ length: file.slots.count }, (_, at) => file.slots.first + at);
-  const entryOf = (slot: number) => entries.find((entry) => entry.slot === slot);
-  const holding = numbers.find((number) => entryOf(number)?.seamId === seam.id);
-  const [slot, setSlot] = useState(holding ?? numbers.find((number) => !entryOf(number)) ?? numbers[0] ?? 1);
-  const [{ note }, setForm, forget] = useKeptForm(`store/${machine.id}/${seam.id}`, { note: '' });
-  const [done, setDone] = useState<SlotEntry | null>(null);
-  const task = useTask();
-  const present = entryOf(slot);
-  const program = seam.revision?.program;
-  if (!program) return null;
-  const dials = Object.fromEntries(translate(file, program).dials.map((dial) => [dial.dialId, dial.value]));
-  const differs = present
-    ? driftReport(file, present.dials, dials, program).filter((line) => line.verdict !== 'same')
-    : [];
-  const isSame = present?.seamId === seam.id && present.revision === seam.revision?.number;
-  const store = () =>
-    void task.run(async () => {
-      try {
-        const entry = await api.storeInSlot(machine.id, slot, { seamId: seam.id, note, replaces: present?.id ?? null });
-        onStored(entry);
-        setDone(entry);
-        forget();
-      } catch (error) {
-        // Somebody stored there meanwhile: show theirs, and ask again.
-        const current = error instanceof ProblemError ? (error.problem.current as SlotEntry | null | undefined) : null;
-        if (current) onStored(current);
-        throw error;
-      }
-    });
-  return (
-    <>
-      <Panel
-        title="Choose a slot"
-        aside={
-          <Box textStyle="label" color="quiet">
-            {numbers.length - entries.length} free
+    >
+      {!program ? (
+        <Notice level="note">
+          There is nothing to store yet. <Link to={`/seams/${seam.id}`}>Save a setting on the sheet</Link> first.
+        </Notice>
+      ) : !machine ? (
+        <Notice level="note">No machine is described yet.</Notice>
+      ) : (
+        <>
+          <Box maxWidth="340px">
+            <ChoiceField
+              label="Into which machine"
+              value={machine.id}
+              choices={machines.map(({ id, file }) => ({
+                value: id,
+                label: `${file.name}, ${file.slots.count} slots`,
+              }))}
+              onChange={(id) => chooseMachine(id, seam.id)}
+            />
           </Box>
-        }
-      >
-        <Box
-          role="group"
-          aria-label={`Slots of ${file.name}`}
-          display="grid"
-          gridTemplateColumns={
-            file.slots.count <= 20 ? 'repeat(auto-fill, minmax(140px, 1fr))' : 'repeat(auto-fill, minmax(58px, 1fr))'
-          }
-          gap="1.5"
-        >
-          {numbers.map((number) => {
-            const entry = entryOf(number);
-            return (
-              <chakra.button
-                key={number}
-                type="button"
-                aria-pressed={slot === number}
-                aria-label={`Slot ${number}: ${entry ? entry.seamName : 'free'}`}
-                onClick={() => {
-                  setSlot(number);
-                  setDone(null);
-                  task.clear();
-                }}
-                minHeight={file.slots.count <= 20 ? '60px' : '44px'}
-                p="1.5"
-                textAlign="left"
-                borderWidth="1px"
-                borderRadius="3px"
-                borderColor={slot === number ? 'accent' : entry ? 'edge' : 'line'}
-                bg={slot === number ? 'accentSoft' : entry ? 'surface' : 'transparent'}
-                color={entry ? 'ink' : 'quiet'}
-                cursor="pointer"
-                overflow="hidden"
-                minWidth={0}
-              >
-                <Box fontFamily="mono" fontSize="14px">
-                  {number}
-                  {entry?.seamId === seam.id ? ' ●' : ''}
-                </Box>
-                {file.slots.count <= 20 && (
-                  <Box fontSize="12px" lineClamp={2}>
-                    {entry ? entry.seamName : 'free'}
-                  </Box>
-                )}
-              </chakra.button>
-            );
-          })}
-        </Box>
-      </Panel>
-      <Panel title={`Slot ${slot} of ${file.name}`}>
-        {done && (
-          <Box mb="2" role="status">
-            <Notice level="note" word="Stored.">
-              Slot {done.slot} now holds {done.seamName}, revision {done.revision}. Set the dials as on the card, press
-              the machine’s own store key, and read it back once.
-            </Notice>
-          </Box>
-        )}
-        {present ? (
-          isSame ? (
-            <Box fontSize="14px" color="spruce" mb="2">
-              ● This very revision stands here since {shopTime(present.storedAt)}.
-            </Box>
-          ) : (
-            <>
-              <Notice level="caution" word="This would be overwritten:">
-                {present.seamName}, {present.partName}, revision {present.revision}, stored {shopTime(present.storedAt)}{' '}
-                by {present.storedBy}
-                {present.note === '' ? '' : `, “${present.note}”`}. It stays in the slot’s history, with its dials.
-              </Notice>
-              <Table label="What changes in the slot" mt="2">
-                <Heads names={['Dial', 'Stands there', 'Would stand', 'Which means']} />
-                <tbody>
-                  {differs.map((line) => (
-                    <tr key={line.dialId}>
-                      <Cell head>{line.label}</Cell>
-                      <Cell fontFamily="mono">
-                        {line.reference ?? '–'} {line.unit}
-                      </Cell>
-                      <Cell fontFamily="mono">
-                        {line.found ?? '–'} {line.unit}
-                      </Cell>
-                      <Cell>{line.means ?? ''}</Cell>
-                    </tr>
-                  ))}
-                </tbody>
-              </Table>
-            </>
-          )
-        ) : (
-          <Box fontSize="14px" mb="2">
-            Free: nothing is overwritten.
-          </Box>
-        )}
-        <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr auto' }} gap="2.5" alignItems="start" mt="2">
-          <TextField
-            label="Note (kept with it)"
-            value={note}
-            onChange={(text) => setForm({ note: text })}
-            maxLength={300}
-            hint="which trial passed, what to watch"
-          />
-          <Action kind="main" mt="18px" disabled={task.busy} onClick={store}>
-            {present && !isSame ? `Overwrite slot ${slot}` : `Store in slot ${slot}`}
-          </Action>
-        </Box>
-        {task.problem !== null && (
-          <Notice level="refusal" word="Not stored." urgent>
-            {task.problem} Look at what stands there now, then decide again.
-          </Notice>
-        )}
-        <Heading as="h3" fontSize="13px" fontWeight={400} color="quiet" mt="2">
-          <Link to={`/machines/${machine.id}/slots`}>The whole memory of {file.name}, with its history</Link>
-        </Heading>
-      </Panel>
-    </>
+          <Slots key={machine.id} seam={seam} machine={machine} />
+        </>
+      )}
+    </SeamFrame>
   );
 }

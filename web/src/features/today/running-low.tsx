@@ -1,18 +1,12 @@
 /** What is on the machines and will not last: cylinders and spools against the seams that take them. */
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource, Stock } from '@fox-tempo/contract';
-import { cylinderOutlook, sameWire, spoolOutlook, type Outlook } from '@fox-tempo/core';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { measureSeam } from '../../lib/part-use.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
-
-interface Low {
-  readonly id: string;
-  readonly name: string;
-  readonly machine: string;
-  readonly seam: string;
-  readonly outlook: Outlook;
-}
+import { useSum } from '../../workers/use-sum.ts';
 
 export function RunningLow({
   stock,
@@ -23,7 +17,13 @@ export function RunningLow({
   readonly machines: readonly MachineResource[];
   readonly seams: readonly SeamResource[];
 }) {
-  const low = lowOnes(stock, machines, seams);
+  const ask = useMemo(() => ({ stock, seams }), [stock, seams]);
+  const { answer, issues, retry } = useSum('lowStock', ask);
+  const nameOf = (id: string) => machines.find((machine) => machine.id === id)?.file.name;
+  const low = answer?.flatMap((one) => {
+    const machine = nameOf(one.machineId);
+    return machine === undefined ? [] : [{ ...one, machine }];
+  });
   return (
     <Panel
       title="Gas and wire on the machines"
@@ -42,7 +42,19 @@ export function RunningLow({
         </Box>
       }
     >
-      {low.length === 0 ? (
+      {issues.length > 0 && (
+        <Notice level="caution" word="Not counted.">
+          {issues[0]?.message}{' '}
+          <Action kind="quiet" minHeight="32px" onClick={retry}>
+            Count again
+          </Action>
+        </Notice>
+      )}
+      {!low ? (
+        <Box fontSize="13.5px" color="quiet" role="status">
+          Counting…
+        </Box>
+      ) : low.length === 0 ? (
         <Box fontSize="13.5px" color="spruce">
           ● Enough for five parts and more of every seam.
         </Box>
@@ -60,26 +72,4 @@ export function RunningLow({
       )}
     </Panel>
   );
-}
-
-function lowOnes(stock: Stock, machines: readonly MachineResource[], seams: readonly SeamResource[]): Low[] {
-  const nameOf = (id: string | null) => machines.find((machine) => machine.id === id)?.file.name;
-  return seams.flatMap(measureSeam).flatMap(({ seam, use }) => {
-    const program = seam.revision?.program;
-    if (!program) return [];
-    const rows = [
-      ...stock.cylinders
-        .filter((one) => one.gas === program.gas)
-        .map((one) => ({ ...one, outlook: cylinderOutlook(one, use) })),
-      ...stock.spools
-        .filter((one) => sameWire(one, program))
-        .map((one) => ({ ...one, outlook: spoolOutlook(one, use) })),
-    ];
-    return rows.flatMap(({ id, name, machineId, outlook }): Low[] => {
-      const machine = nameOf(machineId);
-      return machine === undefined || outlook.words === 'plenty'
-        ? []
-        : [{ id, name, machine, seam: seam.spec.name, outlook }];
-    });
-  });
 }

@@ -56,7 +56,7 @@ describe('Today', () => {
     expect(screen.getByText('Nobody has entered what is on it.')).toBeTruthy();
     expect(screen.getByText(/its dials are not described yet/)).toBeTruthy();
     // 0.05 bar over the 5 kept back is not enough for one part.
-    expect(screen.getByText('✕ Mix 1').parentElement?.textContent).toContain('on Rowan: 0 × Axle plate');
+    expect((await screen.findByText('✕ Mix 1')).parentElement?.textContent).toContain('on Rowan: 0 × Axle plate');
   });
 
   it('counts a part by one tap, and loads what that changed', async () => {

@@ -1,7 +1,7 @@
 /** Today: orders in hand with their seams, the machines as they stand, and what waits for somebody. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, Order, SeamResource, ShopState } from '@fox-tempo/contract';
-import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core';
 import { Link, useLoaderData, useRevalidator } from 'react-router';
 import { api } from '../../lib/api.ts';
 import { daysUntil, shopDate, shopTime, todayInWords } from '../../lib/time.ts';
@@ -254,8 +254,7 @@ function MachineRow({ machine: { id, file, standing } }: { readonly machine: Mac
                 return feeder ? (
                   <Box key={feederId} fontSize="13.5px">
                     {file.feeders.length > 1 ? `${feederId === standing.feederId ? '● ' : '○ '}${label}: ` : ''}
-                    {fillerOf(feeder.filler).name}, {wireSizeLabel(feeder.diameterMm)} ·{' '}
-                    {feeder.gas === 'none' ? 'no gas' : gasOf(feeder.gas).name}
+                    {fillerOf(feeder.filler).name}, {wireSizeLabel(feeder.diameterMm)} · {gasName(feeder.gas)}
                   </Box>
                 ) : null;
               })}

@@ -14,7 +14,7 @@ async function open(loaded = seam()) {
     [{ path: '/seams/:id/wire', Component: WireChoice, loader: loadWireChoice, HydrateFallback: () => null }],
     '/seams/axle/wire',
   );
-  await screen.findByRole('heading', { level: 1 });
+  await screen.findByRole('heading', { level: 2, name: 'Filler' });
 }
 const panel = (title: string | RegExp) =>
   within(screen.getByRole('heading', { level: 2, name: title }).closest('section')!);
@@ -40,11 +40,11 @@ describe('wire and gas', () => {
   it('takes a size as a draft, says what that opens again, and undoes it', async () => {
     await open();
     fireEvent.click(panel('Size').getAllByRole('button', { name: /^Take / })[0]!);
-    expect(screen.getByText('changed, not saved')).toBeTruthy();
+    expect(screen.getByText('revision 1, edited; draft kept here')).toBeTruthy();
     expect(screen.getByText(/this is a new program, not the old one with another wire/)).toBeTruthy();
     expect(localStorage.getItem('fox-tempo/draft/axle')).not.toBeNull();
     fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
-    expect(screen.queryByText('changed, not saved')).toBeNull();
+    expect(screen.queryByText('revision 1, edited; draft kept here')).toBeNull();
   });
 
   it('gives its number on each machine, with what it is easily taken for', async () => {

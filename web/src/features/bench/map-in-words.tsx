@@ -1,0 +1,245 @@
+/** The map in words: how far to each edge in dial steps and what waits there, how large each zone is, and the same map with something else. */
+import { Box } from '@chakra-ui/react';
+import type { MachineResource } from '@fox-tempo/contract';
+import {
+  commonGasCodes,
+  gasName,
+  goodZones,
+  isNumeric,
+  marginsAt,
+  quantityOf,
+  zoneAreas,
+  zoneCentre,
+  zoneWords,
+  type AxisRange,
+  type MapAxis,
+  type Program,
+  type ZoneMap,
+} from '@fox-tempo/core';
+import { memo, useMemo, useState } from 'react';
+import { Action } from '../../ui/action.tsx';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { axisWords, directionWords } from './map-words.ts';
+import { useMap } from './use-map.ts';
+import type { Setting } from './use-setting.ts';
+import { mapOf, shareOf, type ZoneMapState } from './use-zone-map.ts';
+import { ZoneMapView } from './zone-map.tsx';
+
+export interface MapInWordsProps {
+  readonly setting: Setting;
+  readonly program: Program;
+  readonly machine: MachineResource | undefined;
+  readonly zoneMap: ZoneMapState;
+}
+
+/** What the second map may have otherwise. */
+type Beside = 'none' | 'hand-out' | `gas:${string}`;
+
+export function MapInWords({ setting, program, machine, zoneMap }: MapInWordsProps) {
+  const { x, y, ranges, at, state, map, question } = zoneMap;
+  const [beside, setBeside] = useState<Beside>('none');
+  const other = useMemo(
+    () => (beside === 'none' ? null : { ...question, program: otherProgram(question.program, beside) }),
+    [question, beside],
+  );
+  const second = useMap(other, 0);
+  const otherName = besideWords(beside);
+  return (
+    <Box
+      display="grid"
+      gap="4"
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1fr)' }}
+      alignItems="start"
+    >
+      <Box minWidth={0}>
+        {map ? (
+          <>
+            <Margins
+              map={map}
+              at={at}
+              ranges={ranges}
+              program={program}
+              machine={machine}
+              setting={setting}
+              x={x}
+              y={y}
+              done={state.kind === 'done'}
+            />
+            {state.kind === 'done' && (
+              <Areas map={map} other={second.kind === 'done' ? second.map : null} otherName={otherName} />
+            )}
+          </>
+        ) : (
+          <Box color="quiet" fontSize="13px">
+            Once the map is drawn, its edges and zones stand here.
+          </Box>
+        )}
+      </Box>
+      <Box minWidth={0}>
+        <ChoiceField
+          label="The same map beside it, with"
+          value={beside}
+          choices={besideChoices(program)}
+          onChange={setBeside}
+        />
+        {beside !== 'none' && (
+          <Box mt="2">
+            <ZoneMapView
+              map={mapOf(second)}
+              {...ranges}
+              at={at}
+              program={program}
+              ghost={null}
+              beat={null}
+              share={shareOf(second)}
+              title={`The same with ${otherName}`}
+              onMove={null}
+            />
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function besideChoices(program: Program): { value: Beside; label: string }[] {
+  const family = commonGasCodes.filter((code) => code !== program.gas && code !== 'none');
+  return [
+    { value: 'none', label: 'nothing' },
+    { value: 'hand-out', label: 'stick-out 6 mm longer' },
+    ...family.map((code) => ({ value: `gas:${code}` as const, label: `in ${gasName(code)}` })),
+  ];
+}
+
+function besideWords(beside: Beside): string {
+  if (beside === 'hand-out') return 'stick-out 6 mm longer';
+  return beside === 'none' ? '' : gasName(beside.slice(4));
+}
+
+function otherProgram(program: Program, beside: Beside): Program {
+  if (beside === 'hand-out') return { ...program, ctwdMm: program.ctwdMm + 6 };
+  return beside === 'none' ? program : { ...program, gas: beside.slice(4) };
+}
+
+function Margins({
+  map,
+  at,
+  ranges,
+  program,
+  machine,
+  setting,
+  x,
+  y,
+  done,
+}: {
+  readonly map: ZoneMap;
+  readonly at: { x: number; y: number };
+  readonly ranges: { x: AxisRange; y: AxisRange };
+  readonly program: Program;
+  readonly machine: MachineResource | undefined;
+  readonly setting: Setting;
+  readonly x: MapAxis;
+  readonly y: MapAxis;
+  readonly done: boolean;
+}) {
+  const margins = marginsAt(map, at.x, at.y);
+  const centre = done ? zoneCentre(map, goodZones(program.mode)) : undefined;
+  return (
+    <Box mt="2" fontSize="13.5px">
+      <Box
+        as="ul"
+        listStyleType="none"
+        display="grid"
+        gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }}
+        columnGap="4"
+      >
+        {margins.map(({ direction, by, waits }) => {
+          const axis = direction.startsWith('x') ? x : y;
+          const steps = dialSteps(machine, program, axis, by);
+          return (
+            <Box as="li" key={direction} py="0.5" borderTopWidth="1px" borderColor="line">
+              <strong>
+                {by.toFixed(axisWords[axis].digits === 0 ? 0 : 1)} {directionWords(direction, ranges.x, ranges.y)}
+              </strong>
+              {steps === null ? '' : `, ${steps.count} ${steps.count === 1 ? 'step' : 'steps'} of ${steps.label}`}:{' '}
+              {waits ? zoneWords[waits].symptom : 'nothing yet at the end of the map'}
+            </Box>
+          );
+        })}
+      </Box>
+      {centre && (
+        <Box display="flex" gap="2" alignItems="center" flexWrap="wrap" mt="1">
+          <Box>
+            Middle of the good zone: {axisWords[x].name} {centre.x.toFixed(1)} {axisWords[x].unit}, {axisWords[y].name}{' '}
+            {centre.y.toFixed(1)} {axisWords[y].unit}.
+          </Box>
+          <Action
+            kind="quiet"
+            fontSize="13px"
+            onClick={() => setting.moveBoth({ [x]: Number(centre.x.toFixed(2)), [y]: Number(centre.y.toFixed(2)) })}
+          >
+            Go to the middle
+          </Action>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** A distance in steps of the machine's dial for that quantity; null where it has none. */
+function dialSteps(
+  machine: MachineResource | undefined,
+  program: Program,
+  axis: MapAxis,
+  by: number,
+): { count: number; label: string } | null {
+  const dial = machine?.file.dials.find(
+    ({ scale, modes }) => isNumeric(scale) && quantityOf(scale) === axis && (!modes || modes.includes(program.mode)),
+  );
+  if (!dial || dial.scale.kind === 'stepped' || dial.scale.kind === 'named' || dial.scale.kind === 'chart-line')
+    return null;
+  const { scale } = dial;
+  const perStep = scale.kind === 'linear' ? Math.abs(scale.quantityPerUnit) * scale.step : null;
+  return perStep === null ? null : { count: Math.round(by / perStep), label: dial.label };
+}
+
+const Areas = memo(function Areas({
+  map,
+  other,
+  otherName,
+}: {
+  readonly map: ZoneMap;
+  readonly other: ZoneMap | null;
+  readonly otherName: string;
+}) {
+  const [one, two] = [zoneAreas(map), other ? zoneAreas(other) : []];
+  const names = [...new Set([...one, ...two].map((area) => area.zone))];
+  const unit = areaUnit(map);
+  const figure = (list: typeof one, zone: (typeof names)[number]) => {
+    const found = list.find((area) => area.zone === zone);
+    return found ? `${(100 * found.share).toFixed(0)} %, ${found.area.toFixed(1)} ${unit}` : '0 %';
+  };
+  return (
+    <Table label="Share and area of each zone" mt="2">
+      <Heads
+        names={['Zone', 'Share and area', ...(other ? [`with ${otherName}`] : [])]}
+        right={['Share and area', `with ${otherName}`]}
+      />
+      <tbody>
+        {names.map((zone) => (
+          <tr key={zone}>
+            <Cell head>{zoneWords[zone].name}</Cell>
+            <Cell figure>{figure(one, zone)}</Cell>
+            {other && <Cell figure>{figure(two, zone)}</Cell>}
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+});
+
+/** One axis's unit times the other's; an axis without a unit counts steps of its own. */
+function areaUnit({ x, y }: ZoneMap): string {
+  return [axisWords[x.axis].unit, axisWords[y.axis].unit].filter((unit) => unit !== '').join('·');
+}

@@ -1,0 +1,89 @@
+/** The sweet-spot map with its axes to choose; dragging its crosshair is tuning. */
+import { Box, chakra } from '@chakra-ui/react';
+import { figureOn, mapAxes, type MapAxis, type Program } from '@fox-tempo/core';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { axisWords } from './map-words.ts';
+import type { Setting } from './use-setting.ts';
+import type { ZoneMapState } from './use-zone-map.ts';
+import { ZoneMapView } from './zone-map.tsx';
+
+export interface MapStageProps {
+  readonly setting: Setting;
+  readonly program: Program;
+  readonly ghost: Program | null;
+  readonly zoneMap: ZoneMapState;
+}
+
+export function MapStage({ setting, program, ghost, zoneMap }: MapStageProps) {
+  const { x, y, setX, setY, ranges, at, state, map, share, retry } = zoneMap;
+  const held = ghost ? { x: figureOn(ghost, x), y: figureOn(ghost, y) } : null;
+  const beat = program.slowBeat ? ([program.slowBeat.lowFeedMPerMin, program.slowBeat.highFeedMPerMin] as const) : null;
+  const axes = mapAxes.filter((axis) => axis !== 'backgroundCurrentA' || program.pulse !== null);
+  return (
+    <Box display="flex" flexDirection="column" height="100%" minHeight={0}>
+      <Box display="flex" gap="1.5" alignItems="center" mb="1">
+        <AxisChoice label="Up" value={y} axes={axes.filter((axis) => axis !== x)} onChange={setY} />
+        <Box aria-hidden="true" color="quiet" fontSize="12.5px" flexShrink={0}>
+          over
+        </Box>
+        <AxisChoice label="Across" value={x} axes={axes.filter((axis) => axis !== y)} onChange={setX} />
+      </Box>
+      {state.kind === 'failed' && (
+        <Notice level="caution" word="Not drawn.">
+          {state.message}{' '}
+          <Action kind="quiet" minHeight="32px" onClick={retry}>
+            Draw it again
+          </Action>
+        </Notice>
+      )}
+      <ZoneMapView
+        map={map}
+        {...ranges}
+        at={at}
+        program={program}
+        ghost={held}
+        beat={beat}
+        share={share}
+        title="Map of this setting"
+        onMove={(figures) => setting.moveBoth({ [x]: figures.x, [y]: figures.y })}
+      />
+    </Box>
+  );
+}
+
+function AxisChoice({
+  label,
+  value,
+  axes,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: MapAxis;
+  readonly axes: readonly MapAxis[];
+  readonly onChange: (axis: MapAxis) => void;
+}) {
+  return (
+    <chakra.select
+      aria-label={label}
+      value={value}
+      onChange={(event) => onChange(event.target.value as MapAxis)}
+      minHeight="44px"
+      minWidth={0}
+      flex="1 1 0"
+      bg="surface"
+      borderWidth="1px"
+      borderColor="edge"
+      borderRadius="3px"
+      fontSize="13px"
+      fontWeight={600}
+      px="1.5"
+    >
+      {axes.map((axis) => (
+        <option key={axis} value={axis}>
+          {axisWords[axis].name}
+        </option>
+      ))}
+    </chakra.select>
+  );
+}

@@ -1,0 +1,146 @@
+/** One dial swept across its travel, with what is heard at each stop; a stop can be taken. */
+import { Box, chakra } from '@chakra-ui/react';
+import {
+  goodZones,
+  sweepQuantities,
+  zoneWords,
+  type Cell,
+  type Machine,
+  type Program,
+  type SweepQuantity,
+  type SweepStop,
+  type WireCorrection,
+} from '@fox-tempo/core';
+import { useState } from 'react';
+import { useKeptForm } from '../../ui/kept-text.ts';
+import { Notice } from '../../ui/notice.tsx';
+import { axisWords } from './map-words.ts';
+import type { Setting } from './use-setting.ts';
+import { useSweep } from './use-sweep.ts';
+
+export interface SweepPanelProps {
+  readonly setting: Setting;
+  readonly machine: Machine | undefined;
+  readonly program: Program;
+  readonly circuitMOhm: number;
+  readonly correction: WireCorrection | null;
+}
+
+export function SweepPanel({ setting, machine, program, circuitMOhm, correction }: SweepPanelProps) {
+  const [{ quantity }, keep] = useKeptForm<{ quantity: SweepQuantity }>('bench-sweep', { quantity: 'trimMm' });
+  const { sweep, cells, problem } = useSweep(machine, program, quantity, circuitMOhm, correction);
+  const [taken, setTaken] = useState<string | null>(null);
+  return (
+    <Box display="flex" flexDirection="column" minHeight={0} flex="1">
+      <Box display="flex" gap="2" alignItems="center" mb="1">
+        <chakra.select
+          aria-label="Dial to sweep"
+          value={quantity}
+          onChange={(event) => keep({ quantity: event.target.value as SweepQuantity })}
+          minHeight="44px"
+          bg="surface"
+          borderWidth="1px"
+          borderColor="edge"
+          borderRadius="3px"
+          fontSize="13px"
+          fontWeight={600}
+          px="1.5"
+        >
+          {sweepQuantities.map((one) => (
+            <option key={one} value={one}>
+              {axisWords[one].name}
+            </option>
+          ))}
+        </chakra.select>
+        <Box fontSize="12px" color="quiet" lineHeight="1.25" minWidth={0}>
+          {sweep ? `${sweep.label}, ${sweep.stride === 1 ? 'each step' : `every ${sweep.stride} steps`}` : ''}
+        </Box>
+      </Box>
+      {problem !== null && (
+        <Notice level="caution" word="Not swept.">
+          {problem}
+        </Notice>
+      )}
+      {!sweep ? (
+        <Notice level="note">
+          {machine ? `${machine.name} has no dial for it that could be swept.` : 'No machine is chosen.'}
+        </Notice>
+      ) : (
+        <Box as="ol" listStyleType="none" overflowY="auto" minHeight={0} flex="1" aria-label={`${sweep.label} swept`}>
+          {sweep.stops.map((stop, at) => (
+            <Stop
+              key={stop.steps}
+              stop={stop}
+              unit={sweep.unit}
+              cell={cells[at] ?? null}
+              program={program}
+              onTake={() => {
+                setting.move(quantity, Number(stop.figure.toFixed(4)), 'hold-length');
+                setTaken(stop.display);
+              }}
+            />
+          ))}
+        </Box>
+      )}
+      <Box as="span" srOnly role="status">
+        {taken === null ? '' : `Moved to ${taken}`}
+      </Box>
+    </Box>
+  );
+}
+
+function Stop({
+  stop,
+  unit,
+  cell,
+  program,
+  onTake,
+}: {
+  readonly stop: SweepStop;
+  readonly unit: string;
+  readonly cell: Cell | null;
+  readonly program: Program;
+  readonly onTake: () => void;
+}) {
+  const isHere = stop.steps === 0;
+  const isGood = cell !== null && goodZones(program.mode).includes(cell.zone);
+  return (
+    <Box as="li" borderTopWidth="1px" borderColor="line">
+      <chakra.button
+        type="button"
+        width="100%"
+        minHeight="30px"
+        display="grid"
+        gridTemplateColumns="58px minmax(0, 1fr) auto"
+        gap="2"
+        alignItems="center"
+        textAlign="left"
+        fontSize="12.5px"
+        cursor="pointer"
+        disabled={isHere || stop.program === null}
+        aria-current={isHere ? 'true' : undefined}
+        bg={isHere ? 'accentSoft' : undefined}
+        borderLeftWidth="3px"
+        borderColor={isHere ? 'accent' : 'transparent'}
+        pl="1"
+        _hover={{ bg: 'accentSoft' }}
+        onClick={onTake}
+      >
+        <Box fontFamily="mono" fontSize="13.5px">
+          {stop.display}
+          <Box as="span" fontSize="10.5px" color="quiet" ml="0.5">
+            {unit}
+          </Box>
+        </Box>
+        <Box color={cell === null ? 'quiet' : isGood ? 'spruce' : 'ochre'} truncate>
+          {cell === null ? '…' : `${isGood ? '●' : '◇'} ${zoneWords[cell.zone].name}`}
+        </Box>
+        <Box fontFamily="mono" fontSize="11.5px" color="quiet" whiteSpace="nowrap">
+          {cell === null || cell.zone === 'impossible'
+            ? ''
+            : `${cell.arcLengthMm.toFixed(1)} mm${cell.shortsPerS >= 1 ? `, ${cell.shortsPerS.toFixed(0)}/s` : ''}`}
+        </Box>
+      </chakra.button>
+    </Box>
+  );
+}

@@ -1,0 +1,39 @@
+/** Undo, redo and save at the head of every view that edits a seam, with what became of the draft. */
+import { Box } from '@chakra-ui/react';
+import type { SheetSession } from '../../sheet/session.ts';
+import { Action } from '../../ui/action.tsx';
+
+export function SaveActs({ session }: { readonly session: SheetSession }) {
+  const { seam, saving, edited, cannotSave, canUndo, canRedo, undo, redo, save } = session;
+  const number = seam.revision?.number ?? null;
+  const stored = number === null ? 'no setting saved yet' : `revision ${number}`;
+  const text =
+    saving.kind === 'saving'
+      ? 'saving…'
+      : edited
+        ? `${stored}, edited; draft kept here`
+        : saving.kind === 'saved'
+          ? `saved as ${stored}`
+          : stored;
+  return (
+    <>
+      <Box role="status" color="quiet" fontSize="13px" mr="1" textAlign="right">
+        {text}
+      </Box>
+      <Action kind="quiet" disabled={!canUndo} onClick={undo} title="Undo (Ctrl Z)">
+        Undo
+      </Action>
+      <Action kind="quiet" disabled={!canRedo} onClick={redo} title="Redo (Ctrl Shift Z)">
+        Redo
+      </Action>
+      <Action
+        kind="main"
+        disabled={cannotSave !== null}
+        onClick={() => void save()}
+        title={cannotSave === null ? 'Save (Ctrl S)' : cannotSave}
+      >
+        Save revision {(number ?? 0) + 1}
+      </Action>
+    </>
+  );
+}

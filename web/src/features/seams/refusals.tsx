@@ -1,0 +1,83 @@
+/** Why there is no setting, and the way out where one touch can take it. */
+import { Box, Heading } from '@chakra-ui/react';
+import { fillerOf, gasOf, wireSizeLabel, type Issue } from '@fox-tempo/core';
+import type { DraftStore } from '../../sheet/draft-store.ts';
+import { usualGas, usualWire } from '../../sheet/wire-defaults.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+
+export function Refusals({ issues, store }: { readonly issues: readonly Issue[]; readonly store: DraftStore }) {
+  const { sheet, edit } = store.getState();
+  const remedy = (issue: Issue): { label: string; apply: () => void } | null => {
+    if (issue.path === 'gas') {
+      const gas = usualGas(sheet.choice.filler);
+      return {
+        label: `Change to ${gasOf(gas).name}`,
+        apply: () => edit((now) => ({ ...now, choice: { ...now.choice, gas } }), 'remedy'),
+      };
+    }
+    if (issue.path === 'seam.preparation') {
+      return {
+        label: 'Cut a V of 60°, gap 2 mm',
+        apply: () =>
+          edit(
+            (now) => ({
+              ...now,
+              spec: { ...now.spec, gapMm: Math.max(now.spec.gapMm, 2), preparation: { kind: 'v' } },
+            }),
+            'remedy',
+          ),
+      };
+    }
+    if (issue.code === 'cored-wire-only-cored') {
+      return {
+        label: 'Run it in the cored mode',
+        apply: () => edit((now) => ({ ...now, choice: { ...now.choice, mode: 'cored' } }), 'remedy'),
+      };
+    }
+    if (issue.path === 'filler') {
+      const wire = usualWire(sheet.spec.materialGroup);
+      return {
+        label: `Change to ${fillerOf(wire.filler).name}, ${wireSizeLabel(wire.diameterMm)}`,
+        apply: () => edit((now) => ({ ...now, choice: { ...now.choice, ...wire, wireFeedMPerMin: null } }), 'remedy'),
+      };
+    }
+    if (issue.path === 'wireFeedMPerMin') {
+      return {
+        label: 'Use the plan’s feed',
+        apply: () => edit((now) => ({ ...now, choice: { ...now.choice, wireFeedMPerMin: null } }), 'remedy'),
+      };
+    }
+    if (issue.path === 'seam.travelMmPerMin') {
+      return {
+        label: 'Use the plan’s pace',
+        apply: () => edit((now) => ({ ...now, spec: { ...now.spec, travelMmPerMin: null } }), 'remedy'),
+      };
+    }
+    return null;
+  };
+  return (
+    <Panel>
+      <Heading as="h2" textStyle="heading" mb="2">
+        No setting for this chain
+      </Heading>
+      <Box display="grid" gap="2">
+        {issues.map((issue) => {
+          const way = remedy(issue);
+          return (
+            <Notice key={`${issue.path} ${issue.code}`} level="refusal" urgent>
+              {issue.message}
+              {issue.hint !== undefined && <Box mt="1">{issue.hint}</Box>}
+              {way && (
+                <Action mt="2" onClick={way.apply}>
+                  {way.label}
+                </Action>
+              )}
+            </Notice>
+          );
+        })}
+      </Box>
+    </Panel>
+  );
+}

@@ -1,0 +1,37 @@
+/** The number of this wire and gas on each machine's own chart, with what it is easily taken for. */
+import type { MachineResource } from '@fox-tempo/contract';
+import { chartLineFor, lookAlikes, type PlanInput } from '@fox-tempo/core';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+
+export function LineNumbers({
+  machines,
+  request,
+}: {
+  readonly machines: readonly MachineResource[];
+  readonly request: PlanInput;
+}) {
+  return (
+    <Panel title="Its number on each machine">
+      <Table label="Chart lines for this wire and gas">
+        <Heads names={['Machine', 'Line', 'Number', 'Easily taken for']} right={['Number']} />
+        <tbody>
+          {machines.map(({ id, file }) => {
+            const line = chartLineFor(file.chartLines, request);
+            const similar = line ? lookAlikes(file.chartLines, line) : [];
+            return (
+              <tr key={id}>
+                <Cell head>{file.name}</Cell>
+                <Cell>{line ? line.words : 'no line for this wire, gas and way'}</Cell>
+                <Cell figure fontSize="18px">
+                  {line?.number ?? '–'}
+                </Cell>
+                <Cell color="ochre">{similar.map((one) => `${one.number} (${one.words})`).join('; ')}</Cell>
+              </tr>
+            );
+          })}
+        </tbody>
+      </Table>
+    </Panel>
+  );
+}

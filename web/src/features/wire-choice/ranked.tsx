@@ -1,0 +1,100 @@
+/** One list of choices, the best first, each with its reasons; what is ruled out stands behind a count. */
+import { Box, Heading } from '@chakra-ui/react';
+import type { RankedChoice } from '@fox-tempo/core';
+import { useState } from 'react';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+
+const marks = {
+  'first choice': { sign: '●', colour: 'spruce' },
+  'runner-up': { sign: '◐', colour: 'spruce' },
+  possible: { sign: '○', colour: 'quiet' },
+  'ruled out': { sign: '✕', colour: 'crimson' },
+} as const;
+
+export function Ranked<T extends string | number>({
+  title,
+  rows,
+  chosen,
+  onTake,
+  stockOf,
+  children,
+}: {
+  readonly title: string;
+  readonly rows: readonly RankedChoice<T>[];
+  readonly chosen: T;
+  readonly onTake: (value: T) => void;
+  readonly stockOf: (value: T) => string | undefined;
+  readonly children?: React.ReactNode;
+}) {
+  const [showsOut, setShowsOut] = useState(false);
+  const inPlace = rows.filter((row) => row.verdict !== 'ruled out' || row.value === chosen);
+  const out = rows.filter((row) => row.verdict === 'ruled out' && row.value !== chosen);
+  return (
+    <Panel title={title}>
+      {children}
+      <Box as="ul" listStyleType="none">
+        {[...inPlace, ...(showsOut ? out : [])].map((row) => {
+          const mark = marks[row.verdict];
+          const isChosen = row.value === chosen;
+          const stock = stockOf(row.value);
+          return (
+            <Box
+              as="li"
+              key={row.value}
+              borderTopWidth="1px"
+              borderColor="line"
+              py="2"
+              {...(isChosen
+                ? { bg: 'accentSoft', mx: '-12px', px: '12px', borderLeftWidth: '4px', borderLeftColor: 'accent' }
+                : {})}
+            >
+              <Box display="flex" justifyContent="space-between" gap="2" alignItems="flex-start">
+                <Box minWidth={0}>
+                  <Heading as="h3" fontSize="15px" fontWeight={600}>
+                    {row.name}
+                  </Heading>
+                  <Box fontSize="12.5px" fontWeight={600} color={mark.colour}>
+                    {mark.sign} {row.verdict}
+                    {stock === undefined ? '' : ` · ${stock}`}
+                  </Box>
+                </Box>
+                {isChosen ? (
+                  <Box fontSize="13px" color="accent" fontWeight={600} flexShrink={0}>
+                    taken
+                  </Box>
+                ) : (
+                  row.verdict !== 'ruled out' && (
+                    <Action
+                      kind="quiet"
+                      fontSize="13px"
+                      aria-label={`Take ${row.name}`}
+                      onClick={() => onTake(row.value)}
+                    >
+                      Take
+                    </Action>
+                  )
+                )}
+              </Box>
+              <Box fontSize="13px" mt="0.5">
+                {row.reasons.join('; ')}
+              </Box>
+              {row.cautions.map((caution) => (
+                <Box key={caution} fontSize="13px" color="ochre" mt="0.5">
+                  ◇ {caution}
+                </Box>
+              ))}
+            </Box>
+          );
+        })}
+      </Box>
+      {out.length > 0 && (
+        <Action kind="quiet" fontSize="13px" aria-expanded={showsOut} onClick={() => setShowsOut(!showsOut)}>
+          {showsOut ? 'Hide' : 'Show'} {out.length} ruled out, and why
+        </Action>
+      )}
+      {inPlace.length === 0 && <Notice level="caution">Nothing on the list suits; see why below.</Notice>}
+    </Panel>
+  );
+}

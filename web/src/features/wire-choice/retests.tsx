@@ -1,0 +1,36 @@
+/** What a change of wire or gas opens again: the saved setting is not carried over. */
+import { Box } from '@chakra-ui/react';
+import { retestList, wireWords, type Program } from '@fox-tempo/core';
+import type { Sheet } from '../../sheet/sheet-fields.ts';
+import { Panel } from '../../ui/panel.tsx';
+
+export function Retests({ saved, choice }: { readonly saved: Program; readonly choice: Sheet['choice'] }) {
+  const retests = retestList(saved, choice, saved);
+  if (retests.length === 0) return null;
+  return (
+    <Panel title="What this change opens again">
+      <Box fontSize="13.5px" mb="2">
+        The saved setting was made for {wireWords(saved.filler, saved.diameterMm)} in {saved.gas}; this is a new
+        program, not the old one with another wire.
+      </Box>
+      <Box as="ul" listStyleType="none">
+        {retests.map(({ id, title, why }) => (
+          <Box
+            as="li"
+            key={id}
+            display="grid"
+            gridTemplateColumns={{ md: '260px 1fr' }}
+            gap="3"
+            py="1"
+            borderTopWidth="1px"
+            borderColor="line"
+            fontSize="14px"
+          >
+            <Box fontWeight={600}>{title}</Box>
+            <Box>{why}</Box>
+          </Box>
+        ))}
+      </Box>
+    </Panel>
+  );
+}

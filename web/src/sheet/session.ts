@@ -1,0 +1,152 @@
+/**
+ * A seam's sheet as every view of it edits it: one draft, the plan and the setting it makes, what is unsaid, whether it can be saved and
+ * why not, who overtook it, undo. Seam sheet, arc bench, score and wire choice are views of one session.
+ */
+import type { MachineResource, PlanSite, SeamResource } from '@fox-tempo/contract';
+import type { Issue, Plan, Program } from '@fox-tempo/core';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useStore } from 'zustand';
+import type { StandingMachine } from '../lib/as-stands.ts';
+import { useMay } from '../lib/session.ts';
+import { createDraftStore, isEdited, type DraftState, type DraftStore } from './draft-store.ts';
+import { useMachineFor } from './machine-choice.ts';
+import { usePlanSite } from './plan-site.ts';
+import type { SaveState } from './save-state.ts';
+import { settingOf, sheetOf } from './sheet.ts';
+import type { Sheet } from './sheet-fields.ts';
+import { useSave } from './use-save.ts';
+
+export interface SheetSession {
+  readonly seam: SeamResource;
+  readonly machines: readonly MachineResource[];
+  /** Whose card stands beside it. */
+  readonly machine: StandingMachine | undefined;
+  readonly site: PlanSite;
+  readonly store: DraftStore;
+  readonly sheet: Sheet;
+  /** The last setting that could be made; `issues` says why the present wish cannot. */
+  readonly plan: Plan | null;
+  readonly program: Program | null;
+  readonly issues: readonly Issue[];
+  /** What is typed and cannot be taken. */
+  readonly unsaid: readonly Issue[];
+  readonly edited: boolean;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  readonly saving: SaveState;
+  /** Why it cannot be saved now; null when it can. */
+  readonly cannotSave: string | null;
+  /** What somebody stored since this draft was begun. */
+  readonly overtaken: SeamResource | null;
+  readonly elsewhere: DraftState['elsewhere'];
+  undo: () => void;
+  redo: () => void;
+  /** The hand has let go: the next move is a step of its own to undo. */
+  settle: () => void;
+  save: () => Promise<void>;
+  /** A sheet made of both, saved on top of the stored one. */
+  keepMine: (stored: SeamResource, sheet: Sheet) => Promise<void>;
+  takeTheirs: (stored: SeamResource) => void;
+  settleTabs: (take: 'theirs' | 'mine') => void;
+  /** The seam was stored by another way: locked, issued, moved. */
+  onStored: (seam: SeamResource) => void;
+}
+
+export function useSheetSession(loaded: SeamResource, machines: readonly MachineResource[]): SheetSession {
+  const [seam, setSeam] = useState(loaded);
+  const [store] = useState(() => createDraftStore(loaded.id, { version: loaded.version, sheet: sheetOf(loaded) }));
+  const draft = useStore(store);
+  useEffect(() => store.getState().follow(), [store]);
+  const machine = useMachineFor(machines, seam);
+  const site = usePlanSite(machine);
+  const maySave = useMay('saveSeam');
+  const { sheet, issues: unsaidByField, base, past, future, elsewhere, undo, redo, settle, settleTabs } = draft;
+  const outcome = useMemo(() => settingOf(sheet, site), [sheet, site]);
+  const [last, setLast] = useState(outcome.ok ? outcome.value : null);
+  if (outcome.ok && last !== outcome.value) setLast(outcome.value);
+  const shown = outcome.ok ? outcome.value : last;
+  const onStored = useCallback((stored: SeamResource) => setSeam(stored), []);
+  const { state: saving, save: send, keepMine, takeTheirs } = useSave(seam.id, store, onStored);
+  const edited = isEdited(draft);
+  const canUndo = past.length > 0;
+  const canRedo = future.length > 0;
+  // A draft kept on the device may be older than what is stored now.
+  const overtaken = saving.kind === 'conflict' ? saving.stored : edited && base.version < seam.version ? seam : null;
+  const isFirst = seam.revision === null;
+  const cannotSave = !maySave
+    ? 'Your role may not save settings.'
+    : saving.kind === 'saving'
+      ? 'It is being saved.'
+      : !outcome.ok
+        ? 'There is no setting for what is asked; the reasons stand below.'
+        : Object.keys(unsaidByField).length > 0
+          ? 'A field holds something that cannot be taken.'
+          : sheet.spec.name.trim() === ''
+            ? 'The seam has no name.'
+            : overtaken
+              ? 'Somebody saved in between; choose first what stands.'
+              : elsewhere
+                ? 'Another tab of this browser has another draft; choose first which goes on.'
+                : !edited && !isFirst
+                  ? 'Nothing is changed.'
+                  : null;
+  const save = useCallback(async () => {
+    if (cannotSave === null) await send();
+  }, [cannotSave, send]);
+  // One object until something of it changes, so that panels which show nothing new are not drawn again.
+  return useMemo(
+    () => ({
+      seam,
+      machines,
+      machine,
+      site,
+      store,
+      sheet,
+      plan: shown?.plan ?? null,
+      program: shown?.program ?? null,
+      issues: outcome.ok ? [] : outcome.issues,
+      unsaid: Object.values(unsaidByField),
+      edited,
+      canUndo,
+      canRedo,
+      saving,
+      cannotSave,
+      overtaken,
+      elsewhere,
+      undo,
+      redo,
+      settle,
+      save,
+      keepMine,
+      takeTheirs,
+      settleTabs,
+      onStored,
+    }),
+    [
+      seam,
+      machines,
+      machine,
+      site,
+      store,
+      sheet,
+      shown,
+      outcome,
+      unsaidByField,
+      edited,
+      canUndo,
+      canRedo,
+      saving,
+      cannotSave,
+      overtaken,
+      elsewhere,
+      undo,
+      redo,
+      settle,
+      save,
+      keepMine,
+      takeTheirs,
+      settleTabs,
+      onStored,
+    ],
+  );
+}

@@ -1,0 +1,15 @@
+/** The page's one sound worker. */
+import type { PowerTrace } from '@fox-tempo/core';
+import type { SoundWork } from './protocol.ts';
+import { supervise } from './supervised.ts';
+
+const sounds = supervise<SoundWork>(
+  'The sound',
+  () => new Worker(new URL('./sound.worker.ts', import.meta.url), { type: 'module' }),
+);
+
+/** Samples at a rate, in the order they were asked for; null where they could not be made. */
+export async function soundOf(trace: PowerTrace, rateHz: number): Promise<Float32Array<ArrayBuffer> | null> {
+  const outcome = await sounds.ask({ trace, rateHz });
+  return outcome.ok ? outcome.value : null;
+}

@@ -1,0 +1,6 @@
+/** Renders the sound of an arc off the page's thread: a second of it is a hundred thousand samples. */
+import { renderSound, success } from '@fox-tempo/core';
+import type { SoundWork } from './protocol.ts';
+import { serveQuestions } from './serve.ts';
+
+serveQuestions<SoundWork>(({ trace, rateHz }) => Promise.resolve(success(renderSound(trace, rateHz))));

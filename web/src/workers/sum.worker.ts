@@ -1,0 +1,9 @@
+/** Answers the sums of `sums.ts` off the page's thread. */
+import { success } from '@fox-tempo/core';
+import type { SumWork } from './protocol.ts';
+import { serveQuestions } from './serve.ts';
+import { sums } from './sums.ts';
+
+serveQuestions<SumWork>((ask) =>
+  Promise.resolve(success(ask.of === 'ranking' ? sums.ranking(ask.with) : sums.lowStock(ask.with))),
+);

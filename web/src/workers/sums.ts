@@ -1,0 +1,68 @@
+/** Sums that would hold the page up: each with what it is asked and what it answers. Plain functions; the worker runs them, tests call them. */
+import { planRequest, type SeamResource, type Stock } from '@fox-tempo/contract';
+import {
+  cylinderOutlook,
+  rankFillers,
+  rankGases,
+  rankSizes,
+  sameWire,
+  spoolOutlook,
+  type Outlook,
+  type RankedChoice,
+} from '@fox-tempo/core';
+import { measureSeam } from '../lib/part-use.ts';
+import type { Sheet } from '../sheet/sheet-fields.ts';
+
+export interface Wishes {
+  readonly anodised: boolean;
+  readonly brazed: boolean;
+}
+
+export interface Ranking {
+  readonly fillers: readonly RankedChoice<Sheet['choice']['filler']>[];
+  readonly sizes: readonly RankedChoice<number>[];
+  readonly gases: readonly RankedChoice<string>[];
+}
+
+/** A cylinder or spool on a machine that will not last for five parts of a seam. */
+export interface LowStock {
+  readonly id: string;
+  readonly name: string;
+  readonly machineId: string;
+  readonly seam: string;
+  readonly outlook: Outlook;
+}
+
+export interface SumQuestions {
+  ranking: { ask: { readonly sheet: Sheet; readonly wishes: Wishes }; answer: Ranking };
+  lowStock: { ask: { readonly stock: Stock; readonly seams: readonly SeamResource[] }; answer: readonly LowStock[] };
+}
+
+export const sums: { [K in keyof SumQuestions]: (ask: SumQuestions[K]['ask']) => SumQuestions[K]['answer'] } = {
+  ranking({ sheet: { spec, choice }, wishes }) {
+    const request = planRequest(spec, choice);
+    return {
+      fillers: rankFillers(request.seam, { grade: spec.grade, ...wishes }),
+      sizes: rankSizes(request),
+      gases: rankGases(request),
+    };
+  },
+  lowStock: ({ stock, seams }) =>
+    seams.flatMap(measureSeam).flatMap(({ seam, use }) => {
+      const program = seam.revision?.program;
+      if (!program) return [];
+      const rows = [
+        ...stock.cylinders
+          .filter((one) => one.gas === program.gas)
+          .map((one) => ({ ...one, outlook: cylinderOutlook(one, use) })),
+        ...stock.spools
+          .filter((one) => sameWire(one, program))
+          .map((one) => ({ ...one, outlook: spoolOutlook(one, use) })),
+      ];
+      return rows.flatMap(({ id, name, machineId, outlook }): LowStock[] =>
+        machineId === null || outlook.words === 'plenty'
+          ? []
+          : [{ id, name, machineId, seam: seam.spec.name, outlook }],
+      );
+    }),
+};

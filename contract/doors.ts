@@ -387,3 +387,8 @@ export function mayPass(name: DoorName, role: Role): boolean {
 export function addressOf(name: DoorName, params: Readonly<Record<string, string>> = {}): string {
   return doorFacts[name].path.replace(/:(\w+)/g, (_whole, key: string) => encodeURIComponent(params[key] ?? ''));
 }
+
+/** Goes up when an answer changes its shape: a page built with another one says so instead of breaking. */
+export const contractVersion = 1;
+/** Header of every answer of the API. */
+export const contractHeader = 'fox-tempo-contract';

@@ -79,6 +79,10 @@ export {
   seamCreate,
   seamResource,
   seamSave,
+  orderCreate,
+  orderSave,
+  partCreate,
+  partSave,
   seamSpec,
   type Order,
   type Page,
@@ -98,7 +102,16 @@ export {
   type SeamSave,
   type SeamSpec,
 } from './shop.ts';
-export { addressOf, doorFacts, doorNames, mayPass, type DoorFacts, type DoorName } from './doors.ts';
+export {
+  addressOf,
+  contractHeader,
+  contractVersion,
+  doorFacts,
+  doorNames,
+  mayPass,
+  type DoorFacts,
+  type DoorName,
+} from './doors.ts';
 export {
   doors,
   type Door,
@@ -130,6 +143,9 @@ export {
   type SessionState,
   type ShopSave,
   type ShopState,
+  personCreate,
+  personSave,
+  shopSave,
 } from './people.ts';
 export { roleNames, roles, type Role } from './roles.ts';
 export { bundle, readBundle, readSeamFile, type Bundle, type ImportReport, type SeamFile } from './bundle.ts';

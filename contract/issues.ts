@@ -39,10 +39,19 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
     }
     case 'too_small':
     case 'too_big': {
+      if (issue.code === 'too_small' && got === '')
+        return [{ path, code: 'missing', message: `${named(path)} is empty.`, limit: 1, got }];
       const field = rangedField(path);
       const ranged = field && typeof got === 'number' ? rangeIssue(field, got, path) : undefined;
       const limit = Number(issue.code === 'too_small' ? issue.minimum : issue.maximum);
-      return [ranged ?? { path, code: 'out-of-range', message: `${named(path)}: ${issue.message}.`, limit, got }];
+      const bound = issue.code === 'too_small' ? 'at least' : 'at most';
+      const message =
+        typeof got === 'number'
+          ? `${named(path)} must be ${bound} ${limit}; got ${got}.`
+          : typeof got === 'string'
+            ? `${named(path)} must have ${bound} ${limit} characters; it has ${got.length}.`
+            : `${named(path)}: ${issue.message}.`;
+      return [ranged ?? { path, code: 'out-of-range', message, limit, got }];
     }
     case 'unrecognized_keys':
       return issue.keys.map((key) => ({

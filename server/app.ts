@@ -1,6 +1,7 @@
 /** The application without a socket: everything but listening, so that tests can drive it. */
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
+import { contractHeader, contractVersion } from '@fox-tempo/contract';
 import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
@@ -68,6 +69,7 @@ function api({ connection, sessions, pool, queue, keeper, limits = usualLimits }
   // A shop's data is never worth a stale answer.
   router.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store');
+    response.set(contractHeader, String(contractVersion));
     next();
   });
   router.use(atMost(limits.perMinute));

@@ -13,7 +13,7 @@ export const cylinders = pgTable(
     /** Weighed gas has a gauge too; it says nothing of what is left and is kept as it was read. */
     gaugeBar: doublePrecision('gauge_bar'),
     convention: text('convention').notNull(),
-    /** Where it is connected; null in the store. */
+    /** Where it is connected; null on the shelf. */
     machineId: text('machine_id').references(() => machines.id),
     /** Empty and gone: off the lists, its movements stay. */
     retired: boolean('retired').notNull().default(false),

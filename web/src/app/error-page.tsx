@@ -1,7 +1,7 @@
 /** What is shown when a view cannot be: what happened, what is safe, and the way on. */
 import { Box, Heading } from '@chakra-ui/react';
 import { Link, useLocation, useRevalidator, useRouteError } from 'react-router';
-import { ProblemError } from '../lib/api.ts';
+import { ProblemError } from '../data/api.ts';
 import { Action } from '../ui/action.tsx';
 import { signInAddress } from './sign-in-address.ts';
 

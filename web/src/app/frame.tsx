@@ -2,10 +2,11 @@
 import { Box } from '@chakra-ui/react';
 import { useLayoutEffect } from 'react';
 import { Link, Outlet, redirect, ScrollRestoration, useLocation, useNavigation, type Location } from 'react-router';
-import { api } from '../lib/api.ts';
+import { api } from '../data/api.ts';
 import { session, useMe } from '../lib/session.ts';
 import { settings } from '../lib/settings.ts';
 import { Notice } from '../ui/notice.tsx';
+import { PageNotices, StandingTroubles } from './page-notices.tsx';
 import { Rail } from './rail.tsx';
 import { signInAddress } from './sign-in-address.ts';
 
@@ -79,8 +80,10 @@ export function Frame() {
             </Notice>
           </Box>
         )}
+        <StandingTroubles />
         <Outlet />
       </Box>
+      <PageNotices />
       <ScrollRestoration getKey={placeOf} />
     </Box>
   );

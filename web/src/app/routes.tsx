@@ -1,7 +1,7 @@
 /** Routes are nouns. Views load their data before they show, and come as chunks of their own. */
 import { Box } from '@chakra-ui/react';
 import { createBrowserRouter, redirect } from 'react-router';
-import { ProblemError } from '../lib/api.ts';
+import { ProblemError } from '../data/api.ts';
 import { ErrorPage } from './error-page.tsx';
 import { Frame, loadFrame } from './frame.tsx';
 

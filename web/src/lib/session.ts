@@ -2,7 +2,7 @@
 import { mayPass, type DoorName, type SessionState } from '@fox-tempo/contract';
 import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
-import { onSignedOut } from './api.ts';
+import { onSignedOut } from '../data/api.ts';
 
 interface Session {
   readonly state: SessionState | null;

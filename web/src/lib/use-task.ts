@@ -1,6 +1,6 @@
 /** One write at a time: whether it runs, what came of it, and the refusal in words. */
 import { useCallback, useState } from 'react';
-import { ProblemError } from './api.ts';
+import { ProblemError } from '../data/api.ts';
 
 export interface Task {
   readonly busy: boolean;

@@ -109,3 +109,59 @@ describe('wire and gas', () => {
     expect(followMetal(chosen, 'aluminium')).toEqual({ ...chosen, ...usualWire('aluminium'), wireFeedMPerMin: null });
   });
 });
+
+describe('one draft in two tabs', () => {
+  const other = { ...sheet, spec: { ...sheet.spec, gapMm: 2 } };
+  const fromTheOther = (value: unknown) =>
+    globalThis.dispatchEvent(
+      new StorageEvent('storage', {
+        key: 'fox-tempo/draft/s1',
+        newValue: value === null ? null : JSON.stringify({ keptAt: 1, value }),
+      }),
+    );
+  const theirs = { kind: 2, sheet: other, base: { version: 3, sheet }, texts: {}, issues: {} };
+
+  it('asks which goes on, writes over neither until then, and takes the other with an undo', () => {
+    const store = open();
+    const stop = store.getState().follow();
+    store.getState().type('gap', '1', 'metric');
+    fromTheOther(theirs);
+    expect(store.getState().elsewhere?.sheet.spec.gapMm).toBe(2);
+    const kept = localStorage.getItem('fox-tempo/draft/s1');
+    store.getState().type('gap', '1.5', 'metric');
+    expect(localStorage.getItem('fox-tempo/draft/s1')).toBe(kept);
+    store.getState().settleTabs('theirs');
+    expect(store.getState()).toMatchObject({ elsewhere: null, sheet: { spec: { gapMm: 2 } } });
+    store.getState().undo();
+    expect(store.getState().sheet.spec.gapMm).toBe(1.5);
+    stop();
+  });
+
+  it('goes on with this one when told to, and is quiet when both say the same', () => {
+    const store = open();
+    const stop = store.getState().follow();
+    store.getState().type('gap', '1', 'metric');
+    fromTheOther(theirs);
+    store.getState().settleTabs('mine');
+    expect(store.getState().elsewhere).toBeNull();
+    expect(localStorage.getItem('fox-tempo/draft/s1')).toContain('"gapMm":1');
+    fromTheOther({ ...theirs, sheet: { ...sheet, spec: { ...sheet.spec, gapMm: 1 } } });
+    expect(store.getState().elsewhere).toBeNull();
+    stop();
+  });
+});
+
+describe('undo', () => {
+  it('brings back what was half typed, too', () => {
+    const store = open();
+    store.getState().type('gap', 'half a', 'metric');
+    store.getState().type('thickness1', '3', 'metric');
+    store.getState().undo();
+    expect(store.getState().texts.gap).toBe('half a');
+    store.getState().undo();
+    expect(store.getState().texts.gap).toBeUndefined();
+    store.getState().redo();
+    expect(store.getState().texts.gap).toBe('half a');
+    expect(store.getState().issues.gap).toBeDefined();
+  });
+});

@@ -1,7 +1,7 @@
 /** The seam last open in a view on this device: where its door on the rail leads. */
 import { useEffect } from 'react';
 import { redirect } from 'react-router';
-import { api } from '../lib/api.ts';
+import { api } from '../data/api.ts';
 import { keep, recall } from '../lib/device.ts';
 
 type SeamView = 'bench' | 'score';

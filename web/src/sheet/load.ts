@@ -1,5 +1,5 @@
 /** What every view of a seam needs before it shows: the seam, and the machines in use. */
-import { api } from '../lib/api.ts';
+import { api } from '../data/api.ts';
 
 export async function loadSeamAndMachines({
   params,

@@ -1,7 +1,7 @@
 /** Saving a sheet: what state it is in, and what the server said when it would not. Whatever happens, it ends. */
 import type { SeamResource } from '@fox-tempo/contract';
 import { useCallback, useState } from 'react';
-import { api, ProblemError } from '../lib/api.ts';
+import { api, ProblemError } from '../data/api.ts';
 import type { DraftStore } from './draft-store.ts';
 import type { SaveState } from './save-state.ts';
 import { sheetOf } from './sheet.ts';

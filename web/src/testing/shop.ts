@@ -12,6 +12,7 @@ import {
   type ShopState,
   type Stock,
 } from '@fox-tempo/contract';
+import { queryClient } from '../data/queries.ts';
 import { planSeam, programFromPlan, type Machine, type Plan, type Program } from '@fox-tempo/core';
 import { alder as demoAlder, rowan as demoRowan } from '@fox-tempo/core/scenarios';
 
@@ -202,6 +203,8 @@ export function answerFetch(table: Record<string, unknown>): {
   calls: { method: string; path: string; body: unknown }[];
 } {
   const calls: { method: string; path: string; body: unknown }[] = [];
+  // Another world: what was read in the last one is not of it.
+  queryClient.clear();
   globalThis.fetch = ((path: string, init?: RequestInit) => {
     const method = init?.method ?? 'GET';
     calls.push({ method, path, body: typeof init?.body === 'string' ? (JSON.parse(init.body) as unknown) : null });
@@ -223,19 +226,24 @@ export function answerFetch(table: Record<string, unknown>): {
 
 /** A record of observations that starts empty and keeps what is sent. */
 export function emptyRecord(query: string): Record<string, unknown> {
-  let row = 0;
+  const rows: object[] = [];
   return {
-    [`GET /api/observations?${query}`]: { items: [], next: null },
-    'POST /api/observations': (sent: { corrects?: string }) => ({
-      id: `00000000-0000-4000-8000-${String(++row).padStart(12, '0')}`,
-      row,
-      at: when,
-      recordedBy: 'Teo Varnholt',
-      weldedBy: null,
-      attachments: [],
-      ...sent,
-      corrects: sent.corrects ?? null,
-    }),
+    [`GET /api/observations?${query}`]: () => ({ items: [...rows], next: null }),
+    'POST /api/observations': (sent: { corrects?: string }) => {
+      const row = rows.length + 1;
+      const added = {
+        id: `00000000-0000-4000-8000-${String(row).padStart(12, '0')}`,
+        row,
+        at: when,
+        recordedBy: 'Teo Varnholt',
+        weldedBy: null,
+        attachments: [],
+        ...sent,
+        corrects: sent.corrects ?? null,
+      };
+      rows.push(added);
+      return added;
+    },
   };
 }
 

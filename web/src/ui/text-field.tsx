@@ -6,6 +6,7 @@ export interface TextFieldProps {
   readonly label: string;
   readonly value: string;
   readonly onChange: (value: string) => void;
+  readonly onBlur?: () => void;
   readonly hint?: ReactNode;
   readonly error?: string | undefined;
   readonly maxLength?: number;
@@ -13,7 +14,16 @@ export interface TextFieldProps {
   readonly secret?: boolean;
 }
 
-export function TextField({ label, value, onChange, hint, error, maxLength = 80, secret = false }: TextFieldProps) {
+export function TextField({
+  label,
+  value,
+  onChange,
+  onBlur,
+  hint,
+  error,
+  maxLength = 80,
+  secret = false,
+}: TextFieldProps) {
   return (
     <Field label={label} hint={hint} error={error}>
       {({ id, describedBy, invalid }) => (
@@ -27,6 +37,7 @@ export function TextField({ label, value, onChange, hint, error, maxLength = 80,
           aria-describedby={describedBy}
           aria-invalid={invalid}
           onChange={(event) => onChange(event.target.value)}
+          onBlur={onBlur}
         />
       )}
     </Field>

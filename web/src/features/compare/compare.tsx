@@ -9,7 +9,7 @@ import {
   type DialSetting,
 } from '@fox-tempo/core';
 import { useLoaderData, useSearchParams } from 'react-router';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';

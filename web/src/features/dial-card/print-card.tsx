@@ -1,7 +1,7 @@
 /** The card on paper: a page made by the server from the saved revision. */
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { cardAddress } from '../../lib/api.ts';
+import { cardAddress } from '../../data/api.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 

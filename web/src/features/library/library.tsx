@@ -1,7 +1,7 @@
 /** What the shop works with: fillers, gases, metals, what is in stock, and what every machine calls the same thing. */
 import { Box } from '@chakra-ui/react';
 import { useLoaderData, useParams } from 'react-router';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Shelves } from '../../ui/shelves.tsx';
 import { Fillers } from './fillers.tsx';

@@ -1,47 +1,96 @@
 /** The forms for a cylinder and a spool: what they are called, hold and where they stand. */
 import { Box } from '@chakra-ui/react';
-import type { Cylinder, CylinderSave, MachineResource, Spool, SpoolSave } from '@fox-tempo/contract';
-import { commonGasCodes, fillers, formatWithUnit, gasOf, isWeighed, wireSizes } from '@fox-tempo/core';
-import { api } from '../../lib/api.ts';
-import { useSettings } from '../../lib/settings.ts';
-import { useTask } from '../../lib/use-task.ts';
+import {
+  cylinderSave,
+  parseWith,
+  spoolSave,
+  type Cylinder,
+  type CylinderSave,
+  type MachineResource,
+  type Spool,
+  type SpoolSave,
+} from '@fox-tempo/contract';
+import { commonGasCodes, fillers, formatForInput, gasName, isWeighed, wireSizes } from '@fox-tempo/core';
+import type { FieldValues } from 'react-hook-form';
+import { api } from '../../data/api.ts';
+import { settings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
-import { ChoiceField } from '../../ui/choice-field.tsx';
-import { useKeptForm } from '../../ui/kept-text.ts';
-import { Notice } from '../../ui/notice.tsx';
-import { TextField } from '../../ui/text-field.tsx';
-import { ValueField } from '../../ui/value-field.tsx';
+import { FormChoice, FormQuantity, FormText } from '../../ui/forms/fields.tsx';
+import { useRecordForm, type RecordForm } from '../../ui/forms/record-form.ts';
+import { RecordTroubles } from '../../ui/forms/record-troubles.tsx';
 
 const placeChoices = (machines: readonly MachineResource[]) => [
-  { value: '', label: 'in the store' },
+  { value: '', label: 'on the shelf' },
   ...machines.map(({ id, file }) => ({ value: id, label: `on ${file.name}` })),
 ];
+
+const conventions = [
+  'gauge at the regulator',
+  'scale',
+  'tube at the nozzle, middle of the ball',
+  'estimated',
+] as const satisfies readonly CylinderSave['convention'][];
+
+function textOf(figure: number | null | undefined, kind: 'pressure' | 'spoolMass' | 'volume'): string {
+  return figure === null || figure === undefined ? '' : formatForInput(figure, kind, settings.getState().units);
+}
+
+function nowhere(id: unknown): unknown {
+  return id === '' ? null : id;
+}
+
+interface StockFormProps<T> {
+  readonly machines: readonly MachineResource[];
+  readonly onDone: (saved: T | null) => void;
+}
+
+function cylinderValues(stored: Cylinder | null) {
+  return {
+    name: stored?.name ?? '',
+    gas: stored?.gas ?? 'M21-ArC-18',
+    volumeL: textOf(stored?.volumeL ?? 50, 'volume'),
+    pressureBar: textOf(stored ? stored.pressureBar : 200, 'pressure'),
+    massKg: textOf(stored?.massKg, 'spoolMass'),
+    convention: stored?.convention ?? conventions[0],
+    machineId: stored?.machineId ?? '',
+  };
+}
 
 export function CylinderForm({
   cylinder,
   machines,
   onDone,
-}: {
-  readonly cylinder: Cylinder | null;
-  readonly machines: readonly MachineResource[];
-  readonly onDone: (saved: Cylinder | null) => void;
-}) {
-  const keep = `cylinder/${cylinder?.id ?? 'new'}/${cylinder?.version ?? 0}`;
-  const fresh: CylinderSave = cylinder
-    ? pickCylinder(cylinder)
-    : {
-        name: '',
-        gas: 'M21-ArC-18',
-        volumeL: 50,
-        pressureBar: 200,
-        massKg: null,
-        convention: 'gauge at the regulator',
-        machineId: null,
-      };
-  const [form, setForm, forget] = useKeptForm<CylinderSave>(keep, fresh);
-  const set = (change: Partial<CylinderSave>) => setForm({ ...form, ...change });
-  const task = useTask();
-  const weighed = isWeighed(form.gas);
+}: StockFormProps<Cylinder> & { readonly cylinder: Cylinder | null }) {
+  const record = useRecordForm({
+    keep: `cylinder/${cylinder?.id ?? 'new'}`,
+    labels: {
+      name: 'What you call it',
+      gas: 'Gas',
+      volumeL: 'Water volume',
+      pressureBar: 'Gauge',
+      massKg: 'Gas left, by the scale',
+      convention: 'Read by',
+      machineId: 'Where',
+    },
+    quantities: { volumeL: 'volume', pressureBar: 'pressure', massKg: 'spoolMass' },
+    parse: (value) => {
+      const typed = value as CylinderSave;
+      // A liquefied gas is weighed, the others have a gauge.
+      const weighed = isWeighed(typed.gas);
+      return parseWith(cylinderSave, {
+        ...typed,
+        machineId: nowhere(typed.machineId),
+        massKg: weighed ? typed.massKg : null,
+        pressureBar: weighed ? null : typed.pressureBar,
+      });
+    },
+    stored: cylinder,
+    values: cylinderValues,
+    write: (body: CylinderSave, basedOn) =>
+      cylinder ? api.saveCylinder(cylinder.id, basedOn, body) : api.addCylinder(body),
+    onSaved: onDone,
+  });
+  const weighed = isWeighed(record.form.watch('gas'));
   return (
     <Box bg="page" p="3" borderRadius="4px" mt="2">
       <Box
@@ -49,195 +98,108 @@ export function CylinderForm({
         gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(3, 1fr)', lg: 'repeat(6, 1fr)' }}
         gap="2.5"
       >
-        <TextField label="What you call it" value={form.name} onChange={(name) => set({ name })} />
-        <ChoiceField
-          label="Gas"
-          value={form.gas}
+        <FormText of={record} name="name" />
+        <FormChoice
+          of={record}
+          name="gas"
           choices={commonGasCodes
             .filter((code) => code !== 'none')
-            .map((code) => ({ value: code, label: gasOf(code).name }))}
-          onChange={(gas) => set({ gas, massKg: isWeighed(gas) ? (form.massKg ?? 10) : null })}
+            .map((code) => ({ value: code, label: gasName(code) }))}
         />
-        <ValueField
-          label="Water volume"
-          of="volume"
-          value={form.volumeL}
-          keep={`${keep}/volume`}
-          range={[1, 1000]}
-          onValue={(volumeL) => set({ volumeL: volumeL ?? 50 })}
-        />
+        <FormQuantity of={record} name="volumeL" kind="volume" />
         {weighed ? (
-          <ValueField
-            label="Gas left, by the scale"
-            of="spoolMass"
-            value={form.massKg}
-            keep={`${keep}/mass`}
-            range={[0, 500]}
-            onValue={(massKg) => set({ massKg })}
-            hint="full weight less the tare stamped on it"
-          />
+          <FormQuantity of={record} name="massKg" kind="spoolMass" hint="full weight less the tare stamped on it" />
         ) : (
-          <ValueField
-            label="Gauge"
-            of="pressure"
-            value={form.pressureBar}
-            keep={`${keep}/pressure`}
-            range={[0, 350]}
-            step={5}
-            onValue={(pressureBar) => set({ pressureBar })}
-          />
+          <FormQuantity of={record} name="pressureBar" kind="pressure" />
         )}
-        <ChoiceField
-          label="Read by"
-          value={form.convention}
-          choices={(
-            ['gauge at the regulator', 'scale', 'tube at the nozzle, middle of the ball', 'estimated'] as const
-          ).map((value) => ({ value, label: value }))}
-          onChange={(convention) => set({ convention })}
-        />
-        <ChoiceField
-          label="Where"
-          value={form.machineId ?? ''}
-          choices={placeChoices(machines)}
-          onChange={(id) => set({ machineId: id === '' ? null : id })}
-        />
+        <FormChoice of={record} name="convention" choices={conventions.map((value) => ({ value, label: value }))} />
+        <FormChoice of={record} name="machineId" choices={placeChoices(machines)} />
       </Box>
-      <FormFoot
-        task={task}
-        canSave={form.name.trim() !== ''}
-        isNew={cylinder === null}
-        onSave={() =>
-          void task.run(async () => {
-            const saved = cylinder
-              ? await api.saveCylinder(cylinder.id, cylinder.version, form)
-              : await api.addCylinder(form);
-            forget();
-            onDone(saved);
-          })
-        }
-        onLeave={() => {
-          forget();
-          onDone(null);
-        }}
-      />
+      <FormFoot of={record} machines={machines} isNew={cylinder === null} onLeave={() => onDone(null)} />
     </Box>
   );
 }
 
-function pickCylinder({ name, gas, volumeL, pressureBar, massKg, convention, machineId }: Cylinder): CylinderSave {
+function spoolValues(stored: Spool | null) {
   return {
-    name,
-    gas,
-    volumeL,
-    pressureBar: pressureBar === null ? null : Number(pressureBar.toFixed(1)),
-    massKg: massKg === null ? null : Number(massKg.toFixed(2)),
-    convention,
-    machineId,
+    name: stored?.name ?? '',
+    filler: stored?.filler ?? 'steel-solid',
+    diameterMm: String(stored?.diameterMm ?? 1),
+    massKg: textOf(stored?.massKg ?? 15, 'spoolMass'),
+    machineId: stored?.machineId ?? '',
   };
 }
 
-export function SpoolForm({
-  spool,
-  machines,
-  onDone,
-}: {
-  readonly spool: Spool | null;
-  readonly machines: readonly MachineResource[];
-  readonly onDone: (saved: Spool | null) => void;
-}) {
-  const units = useSettings((state) => state.units);
-  const keep = `spool/${spool?.id ?? 'new'}/${spool?.version ?? 0}`;
-  const fresh: SpoolSave = spool
-    ? {
-        name: spool.name,
-        filler: spool.filler,
-        diameterMm: spool.diameterMm,
-        massKg: Number(spool.massKg.toFixed(3)),
-        machineId: spool.machineId,
-      }
-    : { name: '', filler: 'steel-solid', diameterMm: 1, massKg: 15, machineId: null };
-  const [form, setForm, forget] = useKeptForm<SpoolSave>(keep, fresh);
-  const set = (change: Partial<SpoolSave>) => setForm({ ...form, ...change });
-  const task = useTask();
+export function SpoolForm({ spool, machines, onDone }: StockFormProps<Spool> & { readonly spool: Spool | null }) {
+  const record = useRecordForm({
+    keep: `spool/${spool?.id ?? 'new'}`,
+    labels: { name: 'What you call it', filler: 'Wire', diameterMm: 'Size', massKg: 'Wire on it', machineId: 'Where' },
+    quantities: { massKg: 'spoolMass' },
+    parse: (value) => {
+      const typed = value as Omit<SpoolSave, 'diameterMm'> & { readonly diameterMm: string };
+      return parseWith(spoolSave, {
+        ...typed,
+        diameterMm: Number(typed.diameterMm),
+        machineId: nowhere(typed.machineId),
+      });
+    },
+    stored: spool,
+    values: spoolValues,
+    write: (body: SpoolSave, basedOn) => (spool ? api.saveSpool(spool.id, basedOn, body) : api.addSpool(body)),
+    onSaved: onDone,
+  });
   return (
     <Box bg="page" p="3" borderRadius="4px" mt="2">
       <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(5, 1fr)' }} gap="2.5">
-        <TextField label="What you call it" value={form.name} onChange={(name) => set({ name })} />
-        <ChoiceField
-          label="Wire"
-          value={form.filler}
+        <FormText of={record} name="name" />
+        <FormChoice
+          of={record}
+          name="filler"
           choices={fillers.map(({ code, name }) => ({ value: code, label: name }))}
-          onChange={(filler) => set({ filler })}
         />
-        <ChoiceField
-          label="Size"
-          value={String(form.diameterMm)}
+        <FormChoice
+          of={record}
+          name="diameterMm"
           choices={wireSizes.map(({ diameterMm, label }) => ({ value: String(diameterMm), label }))}
-          onChange={(value) => set({ diameterMm: Number(value) })}
         />
-        <ValueField
-          label="Wire on it"
-          of="spoolMass"
-          value={form.massKg}
-          keep={`${keep}/mass`}
-          range={[0, 500]}
-          hint={`${formatWithUnit(form.massKg, 'spoolMass', units === 'metric' ? 'us' : 'metric')}; without the spool`}
-          onValue={(massKg) => set({ massKg: massKg ?? 0 })}
-        />
-        <ChoiceField
-          label="Where"
-          value={form.machineId ?? ''}
-          choices={placeChoices(machines)}
-          onChange={(id) => set({ machineId: id === '' ? null : id })}
-        />
+        <FormQuantity of={record} name="massKg" kind="spoolMass" hint="without the spool" />
+        <FormChoice of={record} name="machineId" choices={placeChoices(machines)} />
       </Box>
-      <FormFoot
-        task={task}
-        canSave={form.name.trim() !== ''}
-        isNew={spool === null}
-        onSave={() =>
-          void task.run(async () => {
-            const saved = spool ? await api.saveSpool(spool.id, spool.version, form) : await api.addSpool(form);
-            forget();
-            onDone(saved);
-          })
-        }
-        onLeave={() => {
-          forget();
-          onDone(null);
-        }}
-      />
+      <FormFoot of={record} machines={machines} isNew={spool === null} onLeave={() => onDone(null)} />
     </Box>
   );
 }
 
-function FormFoot({
-  task,
-  canSave,
+function FormFoot<V extends FieldValues, D>({
+  of,
+  machines,
   isNew,
-  onSave,
   onLeave,
 }: {
-  readonly task: ReturnType<typeof useTask>;
-  readonly canSave: boolean;
+  readonly of: RecordForm<V, D>;
+  readonly machines: readonly MachineResource[];
   readonly isNew: boolean;
-  readonly onSave: () => void;
   readonly onLeave: () => void;
 }) {
+  const says = {
+    gas: (code: unknown) => gasName(String(code)),
+    machineId: (id: unknown) => placeChoices(machines).find(({ value }) => value === id)?.label ?? String(id),
+  };
   return (
     <>
-      {task.problem !== null && (
-        <Box mt="2">
-          <Notice level="refusal" word="Not saved." urgent>
-            {task.problem}
-          </Notice>
-        </Box>
-      )}
+      <RecordTroubles of={of} word="Not saved." says={says as Parameters<typeof RecordTroubles<V, D>>[0]['says']} />
       <Box display="flex" gap="2" mt="2.5">
-        <Action kind="main" disabled={!canSave || task.busy} onClick={onSave}>
+        <Action kind="main" disabled={of.busy} onClick={() => void of.submit()}>
           {isNew ? 'Add it' : 'Save'}
         </Action>
-        <Action onClick={onLeave}>Leave it</Action>
+        <Action
+          onClick={() => {
+            of.leave();
+            onLeave();
+          }}
+        >
+          Leave it
+        </Action>
       </Box>
     </>
   );

@@ -133,7 +133,7 @@ export function StockShelf({
 
 function whereWords(machineId: string | null, machines: readonly MachineResource[]): string {
   const machine = machines.find((one) => one.id === machineId);
-  return machine ? `on ${machine.file.name}` : 'in the store';
+  return machine ? `on ${machine.file.name}` : 'on the shelf';
 }
 
 interface SeamOutlook {

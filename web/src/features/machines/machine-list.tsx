@@ -4,7 +4,7 @@ import { blankMachine, readMachineFile, type MachineResource } from '@fox-tempo/
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core';
 import { useState } from 'react';
 import { Link, useLoaderData, useNavigate } from 'react-router';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';

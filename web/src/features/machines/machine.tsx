@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { LeadReadingRow, MachineResource, SlotEntry } from '@fox-tempo/contract';
 import { useLoaderData, useParams } from 'react-router';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
 import { download } from '../../lib/download.ts';
 import { useMay } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';

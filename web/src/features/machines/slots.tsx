@@ -2,9 +2,10 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource, SlotEntry } from '@fox-tempo/contract';
 import { driftReport, fillerOf, wireSizeLabel, type DriftLine } from '@fox-tempo/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
+import { useDoorList } from '../../data/queries.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
@@ -199,29 +200,15 @@ function Entry({
 }
 
 function History({ machineId, slot }: { readonly machineId: string; readonly slot: number }) {
-  const [past, setPast] = useState<readonly SlotEntry[] | 'loading' | 'failed'>('loading');
-  useEffect(() => {
-    let current = true;
-    api.slotHistory(machineId, slot).then(
-      (entries) => {
-        if (current) setPast(entries);
-      },
-      () => {
-        if (current) setPast('failed');
-      },
-    );
-    return () => {
-      current = false;
-    };
-  }, [machineId, slot]);
-  if (past === 'loading') {
+  const { data: past, isError } = useDoorList('slotHistory', { params: { id: machineId, slot: String(slot) } });
+  if (isError) return <Notice level="caution">What stood here before could not be loaded.</Notice>;
+  if (!past) {
     return (
       <Box color="quiet" fontSize="13px" mt="2" role="status">
         Loading what stood here before…
       </Box>
     );
   }
-  if (past === 'failed') return <Notice level="caution">What stood here before could not be loaded.</Notice>;
   return (
     <Table label={`History of slot ${slot}`} mt="2">
       <Heads names={['Stored', 'Seam', 'Feed', 'By', 'Note']} right={['Feed']} />

@@ -15,7 +15,7 @@ import {
   wireSizes,
 } from '@fox-tempo/core';
 import { lazy, Suspense, useState } from 'react';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';

@@ -1,7 +1,7 @@
 /** One machine being looked at and changed: the stored state, and writes that carry its version. */
 import type { DirectionSave, MachineFile, MachineResource, StandingSave } from '@fox-tempo/contract';
 import { useCallback, useState } from 'react';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
 import { useTask, type Task } from '../../lib/use-task.ts';
 
 export interface MachineEditor {

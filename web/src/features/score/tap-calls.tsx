@@ -3,7 +3,7 @@ import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { tapTargets, type Program, type TapTarget } from '@fox-tempo/core';
 import { useEffect, useState } from 'react';
-import { api, ProblemError } from '../../lib/api.ts';
+import { api, ProblemError } from '../../data/api.ts';
 
 type Found =
   | { readonly kind: 'loading' }

@@ -3,7 +3,7 @@ import type { MachineFile, MachineResource } from '@fox-tempo/contract';
 import { withPlainLatch, type PlainLatch } from '@fox-tempo/core';
 import { useCallback } from 'react';
 import { useRevalidator } from 'react-router';
-import { api, ProblemError } from '../../lib/api.ts';
+import { api, ProblemError } from '../../data/api.ts';
 import { useMe } from '../../lib/session.ts';
 import { shopDay } from '../../lib/time.ts';
 

@@ -2,7 +2,7 @@
 import { recordedKinds } from '@fox-tempo/contract';
 import type { StopSeen } from '@fox-tempo/core';
 import { useEffect, useRef } from 'react';
-import { onTheWay, useObserved } from '../../lib/use-observed.ts';
+import { onTheWay, useObserved } from '../../data/use-observed.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
 
 export interface Stops {

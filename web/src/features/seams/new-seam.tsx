@@ -12,7 +12,7 @@ import {
 } from '@fox-tempo/core';
 import { useState, type SubmitEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { api, ProblemError } from '../../lib/api.ts';
+import { api, ProblemError } from '../../data/api.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { forgetTexts, useKeptForm } from '../../ui/kept-text.ts';

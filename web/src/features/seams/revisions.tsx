@@ -1,9 +1,7 @@
 /** Every saved revision of the program; an old one can be brought back as the present draft. */
 import { Box } from '@chakra-ui/react';
-import type { Revision } from '@fox-tempo/contract';
 import { formatWithUnit, wireSizeLabel } from '@fox-tempo/core';
-import { useEffect, useState } from 'react';
-import { api } from '../../lib/api.ts';
+import { useDoorList } from '../../data/queries.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { shopTime } from '../../lib/time.ts';
 import { Action } from '../../ui/action.tsx';
@@ -13,39 +11,24 @@ import type { Sheet } from '../../sheet/sheet-fields.ts';
 
 export interface RevisionsProps {
   readonly seamId: string;
-  /** The newest revision's number; a new one makes the list load again. */
-  readonly newest: number;
   readonly onBringBack: (sheet: Sheet) => void;
 }
 
-export function Revisions({ seamId, newest, onBringBack }: RevisionsProps) {
+export function Revisions({ seamId, onBringBack }: RevisionsProps) {
   const units = useSettings((state) => state.units);
-  const [loaded, setLoaded] = useState<{ of: number; revisions: readonly Revision[] | null }>({
-    of: 0,
-    revisions: null,
-  });
-  useEffect(() => {
-    let current = true;
-    const show = (revisions: readonly Revision[] | null) => {
-      if (current) setLoaded({ of: newest, revisions });
-    };
-    api.revisions(seamId).then(show, () => show(null));
-    return () => {
-      current = false;
-    };
-  }, [seamId, newest]);
+  const { data: revisions, isError } = useDoorList('revisions', { params: { id: seamId } });
 
   return (
     <Panel title="Revisions">
-      {loaded.of !== newest ? (
+      {isError ? (
+        <Notice level="caution">The revisions could not be loaded; the sheet itself works on.</Notice>
+      ) : !revisions ? (
         <Box color="quiet" fontSize="13px" role="status">
           Loading the revisions…
         </Box>
-      ) : loaded.revisions === null ? (
-        <Notice level="caution">The revisions could not be loaded; the sheet itself works on.</Notice>
       ) : (
         <Box as="ol" listStyleType="none">
-          {loaded.revisions.map(({ number, program, spec, choice, createdAt, createdBy }) => (
+          {revisions.map(({ number, program, spec, choice, createdAt, createdBy }) => (
             <Box
               as="li"
               key={number}
@@ -67,9 +50,9 @@ export function Revisions({ seamId, newest, onBringBack }: RevisionsProps) {
                   {createdBy}, {shopTime(createdAt)}
                 </Box>
               </Box>
-              {number === newest ? (
+              {number === revisions[0]?.number ? (
                 <Box color="quiet" fontSize="12px">
-                  newest
+                  revisions[0]?.number
                 </Box>
               ) : (
                 <Action

@@ -3,7 +3,8 @@ import { Box } from '@chakra-ui/react';
 import type { Part, SeamResource } from '@fox-tempo/contract';
 import { useState } from 'react';
 import { useNavigate, useRevalidator } from 'react-router';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
+import { announce } from '../../lib/notices.ts';
 import { download } from '../../lib/download.ts';
 import { useMay } from '../../lib/session.ts';
 import { useTask } from '../../lib/use-task.ts';
@@ -15,11 +16,10 @@ import { TextField } from '../../ui/text-field.tsx';
 export interface SeamActsProps {
   readonly seam: SeamResource;
   readonly parts: readonly Part[];
-  readonly onDeleted: (seam: SeamResource) => void;
   readonly onClose: () => void;
 }
 
-export function SeamActs({ seam, parts, onDeleted, onClose }: SeamActsProps) {
+export function SeamActs({ seam, parts, onClose }: SeamActsProps) {
   const [form, setForm] = useState({ name: `${seam.spec.name}, copy`.slice(0, 80), partId: seam.partId });
   const task = useTask();
   const { revalidate } = useRevalidator();
@@ -53,8 +53,13 @@ export function SeamActs({ seam, parts, onDeleted, onClose }: SeamActsProps) {
           disabled={task.busy || !mayMove || form.partId === seam.partId}
           onClick={() =>
             void task.run(async () => {
-              await api.moveSeam(seam.id, seam.version, form.partId);
+              const moved = await api.moveSeam(seam.id, seam.version, form.partId);
               await revalidate();
+              announce({
+                level: 'note',
+                text: `${seam.spec.name} is on ${moved.partName} now.`,
+                undo: () => api.moveSeam(seam.id, moved.version, seam.partId),
+              });
               onClose();
             })
           }
@@ -73,8 +78,13 @@ export function SeamActs({ seam, parts, onDeleted, onClose }: SeamActsProps) {
           disabled={task.busy || !mayDelete}
           onClick={() =>
             void task.run(async () => {
-              onDeleted(await api.deleteSeam(seam.id, seam.version));
+              await api.deleteSeam(seam.id, seam.version);
               await revalidate();
+              announce({
+                level: 'note',
+                text: `${seam.spec.name} is off the list; nothing of it is lost.`,
+                undo: () => api.restoreSeam(seam.id),
+              });
             })
           }
         >

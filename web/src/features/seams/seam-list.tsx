@@ -3,11 +3,10 @@ import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
 import { fillerOf, formatWithUnit, gasOf, jointRule, positionName, wireSizeLabel } from '@fox-tempo/core';
 import { useState, type ReactNode } from 'react';
-import { Link, useLoaderData, useRevalidator } from 'react-router';
-import { api } from '../../lib/api.ts';
+import { Link, useLoaderData, useSearchParams } from 'react-router';
+import { api } from '../../data/api.ts';
 import { useMay } from '../../lib/session.ts';
 import { useSettings } from '../../lib/settings.ts';
-import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { inputLook } from '../../ui/field.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -26,9 +25,9 @@ export async function loadSeamList({ request }: { request: Request }) {
 export function SeamList() {
   const { seams, parts } = useLoaderData<Awaited<ReturnType<typeof loadSeamList>>>();
   const [adding, setAdding] = useState(false);
-  const [wanted, setWanted] = useState('');
+  const [asked] = useSearchParams();
+  const [wanted, setWanted] = useState(asked.get('part') ?? '');
   const [opened, setOpened] = useState<string | null>(null);
-  const [deleted, setDeleted] = useState<SeamResource | null>(null);
   const mayAdd = useMay('addSeam');
   const shown = seams.filter((seam) => isWanted(seam, wanted));
   const groups = parts
@@ -53,7 +52,6 @@ export function SeamList() {
       </PageHead>
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
         {adding && <NewSeam parts={parts} onClose={() => setAdding(false)} />}
-        {deleted && <Deleted seam={deleted} onDone={() => setDeleted(null)} />}
         {seams.length > 0 && shown.length === 0 && (
           <Notice level="note">No seam has “{wanted}” in its name, part, metal or wire.</Notice>
         )}
@@ -80,7 +78,7 @@ export function SeamList() {
                   opened={opened === seam.id}
                   onToggle={() => setOpened(opened === seam.id ? null : seam.id)}
                 >
-                  <SeamActs seam={seam} parts={parts} onDeleted={setDeleted} onClose={() => setOpened(null)} />
+                  <SeamActs seam={seam} parts={parts} onClose={() => setOpened(null)} />
                 </SeamRow>
               ))}
             </Box>
@@ -100,31 +98,6 @@ function isWanted({ spec, partName, revision }: SeamResource, wanted: string): b
 }
 
 /** Off the list, and back with one touch. */
-function Deleted({ seam, onDone }: { readonly seam: SeamResource; readonly onDone: () => void }) {
-  const task = useTask();
-  const { revalidate } = useRevalidator();
-  return (
-    <Notice level="note" word={`${seam.spec.name} is off the list.`} urgent>
-      Nothing of it is lost.{' '}
-      <Action
-        kind="quiet"
-        minHeight="36px"
-        disabled={task.busy}
-        onClick={() =>
-          void task.run(async () => {
-            await api.restoreSeam(seam.id);
-            await revalidate();
-            onDone();
-          })
-        }
-      >
-        Bring it back
-      </Action>
-      {task.problem !== null && <Box color="crimson">✕ {task.problem}</Box>}
-    </Notice>
-  );
-}
-
 function SeamRow({
   seam,
   opened,

@@ -132,11 +132,7 @@ function LoadedSheet({
           <StandingOfSetting seam={seam} machines={[...machines, ...retired]} onStored={session.onStored} />
         )}
         {seam.revision && (
-          <Revisions
-            seamId={seam.id}
-            newest={seam.revision.number}
-            onBringBack={(sheet) => store.getState().edit(() => sheet, 'revision')}
-          />
+          <Revisions seamId={seam.id} onBringBack={(sheet) => store.getState().edit(() => sheet, 'revision')} />
         )}
       </Box>
     </SheetFrame>

@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { useState } from 'react';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
 import { useMay } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';

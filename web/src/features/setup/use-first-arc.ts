@@ -1,7 +1,7 @@
 /** What was ticked before the first arc of the shop's day on a machine: shared by every screen, kept in the record. */
 import type { MaterialGroup } from '@fox-tempo/core';
 import { shopDay } from '../../lib/time.ts';
-import { useObserved } from '../../lib/use-observed.ts';
+import { useObserved } from '../../data/use-observed.ts';
 
 export interface FirstArcTicks {
   readonly ticks: Readonly<Record<string, boolean>>;

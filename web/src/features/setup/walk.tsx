@@ -1,4 +1,6 @@
 /** From how the machine stands to what this seam needs: only the differences, ticked off one by one, then written down. */
+import { api } from '../../data/api.ts';
+import { useDoor } from '../../data/queries.ts';
 import { WireAndFlow } from './wire-and-flow.tsx';
 import { LengthsDrawing } from './drawings.tsx';
 import { FirstArc } from './first-arc.tsx';
@@ -11,10 +13,9 @@ import { Panel } from '../../ui/panel.tsx';
 import { Box } from '@chakra-ui/react';
 import { useTask } from '../../lib/use-task.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
-import { api } from '../../lib/api.ts';
-import { useEffect, useState } from 'react';
+
 import { changeover, checkLoaded, type MachineState, type Program, type SetupStep, translate } from '@fox-tempo/core';
-import { type MachineResource, type SeamResource, type StepTimes } from '@fox-tempo/contract';
+import { type MachineResource, type SeamResource } from '@fox-tempo/contract';
 export function Walk({
   seam,
   program,
@@ -26,13 +27,8 @@ export function Walk({
   readonly machine: MachineResource;
   readonly onStands: (machine: MachineResource) => void;
 }) {
-  const [times, setTimes] = useState<StepTimes>({ minutes: {} });
-  useEffect(() => {
-    const abort = new AbortController();
-    // Without the shop's own times the usual ones stand; the walk does not wait for them.
-    api.stepTimes(machine.id, abort.signal).then(setTimes, () => undefined);
-    return () => abort.abort();
-  }, [machine.id]);
+  // Without the shop's own times the usual ones stand; the walk does not wait for them.
+  const { data: times = { minutes: {} } } = useDoor('stepTimes', { params: { id: machine.id } });
   const state: MachineState = machine.standing ?? unknownState(machine);
   const list = changeover(machine.file, state, program, times.minutes);
   const check = checkLoaded(machine.file, state, program);
@@ -44,7 +40,7 @@ export function Walk({
   const tick = (step: SetupStep, ticked: boolean, minutes: number | null) => {
     setTicks({ ...ticks, [step.kind]: ticked });
     if (ticked && minutes !== null) {
-      void task.run(async () => setTimes(await api.addStepTime(machine.id, { kind: step.kind, minutes })));
+      void task.run(() => api.addStepTime(machine.id, { kind: step.kind, minutes }));
     }
   };
 

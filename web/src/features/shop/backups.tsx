@@ -1,21 +1,21 @@
 /** The shop's name and time zone, the disk, the nightly backups, and a backup to take away. */
+import { RecordTroubles } from '../../ui/forms/record-troubles.tsx';
+import { FormChoice, FormText } from '../../ui/forms/fields.tsx';
+import { useRecordForm } from '../../ui/forms/record-form.ts';
 import { thicknessRules } from '@fox-tempo/core';
 import { Box } from '@chakra-ui/react';
-import { addressOf, problemKind, type Problem, type ShopState } from '@fox-tempo/contract';
-import { useState } from 'react';
+import { addressOf, parseWith, type Problem, problemKind, shopSave, type ShopState } from '@fox-tempo/contract';
 import { useRevalidator } from 'react-router';
-import { api, ProblemError } from '../../lib/api.ts';
+import { api, ProblemError } from '../../data/api.ts';
 import { download } from '../../lib/download.ts';
 import { useMay } from '../../lib/session.ts';
 import { shopDay, shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
-import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Refused } from '../../ui/refused.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
-import { TextField } from '../../ui/text-field.tsx';
 import { MayNot } from './may-not.tsx';
 
 export function Backups({ shop }: { readonly shop: ShopState }) {
@@ -45,40 +45,43 @@ export function Backups({ shop }: { readonly shop: ShopState }) {
 
 function ShopFields({ shop }: { readonly shop: ShopState }) {
   const may = useMay('saveShop');
-  const [form, setForm] = useState({ name: shop.name, timeZone: shop.timeZone, thicknessRule: shop.thicknessRule });
-  const task = useTask();
   const { revalidate } = useRevalidator();
-  const zones = Intl.supportedValuesOf('timeZone');
+  const record = useRecordForm({
+    keep: 'shop',
+    labels: {
+      name: 'Name',
+      timeZone: 'Time zone: days begin and end in it',
+      thicknessRule: 'Thickness that sets the current',
+    },
+    parse: (value) => parseWith(shopSave, value),
+    stored: shop,
+    values: (stored: ShopState | null) => ({
+      name: stored?.name ?? '',
+      timeZone: stored?.timeZone ?? 'Etc/UTC',
+      thicknessRule: stored?.thicknessRule ?? 'leaning',
+    }),
+    write: (body, basedOn) => api.saveShop(basedOn, body),
+    onSaved: async () => {
+      await revalidate();
+    },
+  });
+  const zones = [...new Set([shop.timeZone, ...Intl.supportedValuesOf('timeZone')])];
   return (
     <Panel title="The shop" aside={may ? undefined : <MayNot door="saveShop" />}>
-      <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr 1fr auto' }} alignItems="end">
-        <TextField label="Name" value={form.name} onChange={(name) => setForm({ ...form, name })} />
-        <ChoiceField
-          label="Time zone: days begin and end in it"
-          value={form.timeZone}
-          choices={[...new Set([form.timeZone, ...zones])].map((zone) => ({ value: zone, label: zone }))}
-          onChange={(timeZone) => setForm({ ...form, timeZone })}
-        />
-        <ChoiceField
-          label="Thickness that sets the current"
-          value={form.thicknessRule}
+      <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr 1fr auto' }} alignItems="start">
+        <FormText of={record} name="name" />
+        <FormChoice of={record} name="timeZone" choices={zones.map((zone) => ({ value: zone, label: zone }))} />
+        <FormChoice
+          of={record}
+          name="thicknessRule"
           choices={thicknessRules.map(({ rule, words }) => ({ value: rule, label: words }))}
-          onChange={(thicknessRule) => setForm({ ...form, thicknessRule })}
         />
         {may && (
           <Action
             kind="main"
-            disabled={
-              task.busy ||
-              form.name.trim() === '' ||
-              (form.name === shop.name && form.timeZone === shop.timeZone && form.thicknessRule === shop.thicknessRule)
-            }
-            onClick={() =>
-              void task.run(async () => {
-                await api.saveShop(shop.version, form);
-                await revalidate();
-              })
-            }
+            mt="18px"
+            disabled={record.busy || !record.isChanged}
+            onClick={() => void record.submit()}
           >
             Save
           </Action>
@@ -90,7 +93,7 @@ function ShopFields({ shop }: { readonly shop: ShopState }) {
           {(shop.diskFreeBytes / 1e9).toFixed(1)} GB free on the disk of the data.
         </Box>
       )}
-      <Refused task={task} word="Not saved." />
+      <RecordTroubles of={record} word="Not saved." />
     </Panel>
   );
 }

@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import type { ImportReport, Part } from '@fox-tempo/contract';
 import { useRef, useState } from 'react';
 import { useRevalidator } from 'react-router';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
 import { download } from '../../lib/download.ts';
 import { useMay } from '../../lib/session.ts';
 import { shopDay } from '../../lib/time.ts';

@@ -1,30 +1,21 @@
 /** Orders: how many of which part, until when. Closed ones leave Today; their counts stay. */
-import { Box, chakra } from '@chakra-ui/react';
-import type { Order, Part } from '@fox-tempo/contract';
-import { useState, type SubmitEvent } from 'react';
+import { Box } from '@chakra-ui/react';
+import { orderCreate, orderSave, parseWith, type Order, type Part } from '@fox-tempo/contract';
+import { useState } from 'react';
 import { useRevalidator } from 'react-router';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
+import { announce } from '../../lib/notices.ts';
 import { useMay } from '../../lib/session.ts';
 import { shopDate, shopDay } from '../../lib/time.ts';
-import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
-import { ChoiceField } from '../../ui/choice-field.tsx';
-import { Field, inputLook } from '../../ui/field.tsx';
-import { useKeptForm } from '../../ui/kept-text.ts';
+import { FormChoice, FormDate, FormText } from '../../ui/forms/fields.tsx';
+import { useRecordForm, type RecordForm } from '../../ui/forms/record-form.ts';
+import { RecordTroubles } from '../../ui/forms/record-troubles.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { Refused } from '../../ui/refused.tsx';
 import { Cell } from '../../ui/table.tsx';
-import { TextField } from '../../ui/text-field.tsx';
 import { ChangeableTable } from './changeable-table.tsx';
 import { MayNot } from './may-not.tsx';
-
-interface Form {
-  readonly number: string;
-  readonly partId: string;
-  readonly quantity: string;
-  readonly dueOn: string;
-}
 
 export function Orders({ orders, parts }: { readonly orders: readonly Order[]; readonly parts: readonly Part[] }) {
   const mayChange = useMay('saveOrder');
@@ -63,52 +54,48 @@ export function Orders({ orders, parts }: { readonly orders: readonly Order[]; r
   );
 }
 
-/** Number, part, quantity and date; the same fields for a new order and a changed one. */
-function OrderFields({
-  form,
-  parts,
-  onChange,
-}: {
-  readonly form: Form;
-  readonly parts: readonly Part[];
-  readonly onChange: (form: Form) => void;
-}) {
-  const quantity = Number(form.quantity);
-  const isCount = /^\d+$/.test(form.quantity.trim()) && quantity >= 1 && quantity <= 100_000;
-  return (
-    <>
-      <TextField label="Order number" value={form.number} onChange={(number) => onChange({ ...form, number })} />
-      <ChoiceField
-        label="Part"
-        value={form.partId}
-        choices={parts
-          .filter((part) => !part.retired || part.id === form.partId)
-          .map((part) => ({ value: part.id, label: part.name }))}
-        onChange={(partId) => onChange({ ...form, partId })}
-      />
-      <TextField
-        label="How many"
-        value={form.quantity}
-        onChange={(text) => onChange({ ...form, quantity: text })}
-        error={form.quantity === '' || isCount ? undefined : `1 to 100 000; got ${form.quantity}`}
-      />
-      <Field label="Due on">
-        {({ id }) => (
-          <chakra.input
-            id={id}
-            {...inputLook}
-            type="date"
-            value={form.dueOn}
-            onChange={(event) => onChange({ ...form, dueOn: event.target.value })}
-          />
-        )}
-      </Field>
-    </>
-  );
+const labels = { number: 'Order number', partId: 'Part', quantity: 'How many', dueOn: 'Due on' };
+
+function valuesOf(stored: Order | null, partId: string, dueOn: string) {
+  return stored
+    ? { ...pick(stored), quantity: String(stored.quantity), closed: stored.closed }
+    : { number: '', partId, quantity: '', dueOn, closed: false };
 }
 
-function bodyOf(form: Form) {
-  return { number: form.number.trim(), partId: form.partId, quantity: Number(form.quantity), dueOn: form.dueOn };
+function pick({ number, partId, dueOn }: Order) {
+  return { number, partId, dueOn };
+}
+
+/** A count is typed as text; what is no number is left for the shape to refuse. */
+function counted(value: unknown): Record<string, unknown> {
+  const { quantity, ...rest } = value as { quantity: string };
+  const text = quantity.trim();
+  return { ...rest, quantity: /^\d+$/.test(text) ? Number(text) : text === '' ? undefined : text };
+}
+
+/** Number, part, quantity and date; the same fields for a new order and a changed one. */
+function OrderFields({
+  of,
+  parts,
+}: {
+  readonly of: Pick<RecordForm<ReturnType<typeof valuesOf>, Order>, 'form' | 'labels'>;
+  readonly parts: readonly Part[];
+}) {
+  const now = of.form.getValues('partId');
+  return (
+    <>
+      <FormText of={of} name="number" maxLength={40} />
+      <FormChoice
+        of={of}
+        name="partId"
+        choices={parts
+          .filter((part) => !part.retired || part.id === now)
+          .map((part) => ({ value: part.id, label: part.name }))}
+      />
+      <FormText of={of} name="quantity" />
+      <FormDate of={of} name="dueOn" />
+    </>
+  );
 }
 
 function ChangeOrder({
@@ -120,20 +107,26 @@ function ChangeOrder({
   readonly parts: readonly Part[];
   readonly onDone: () => void;
 }) {
-  const [form, setForm] = useState<Form>({
-    number: order.number,
-    partId: order.partId,
-    quantity: String(order.quantity),
-    dueOn: order.dueOn,
-  });
-  const task = useTask();
   const { revalidate } = useRevalidator();
-  const save = (closed: boolean) =>
-    void task.run(async () => {
-      await api.saveOrder(order.id, order.version, { ...bodyOf(form), closed });
+  const record = useRecordForm({
+    keep: `order/${order.id}`,
+    labels: { ...labels, closed: 'Closed' },
+    parse: (value) => parseWith(orderSave, counted(value)),
+    stored: order,
+    values: (stored: Order | null) => valuesOf(stored, order.partId, order.dueOn),
+    write: (body, basedOn) => api.saveOrder(order.id, basedOn, body),
+    onSaved: async (saved) => {
       await revalidate();
       onDone();
-    });
+      if (saved.closed !== order.closed)
+        announce({
+          level: 'note',
+          text: `Order ${order.number} ${saved.closed ? 'is closed' : 'is open again'}.`,
+          undo: () =>
+            api.saveOrder(order.id, saved.version, { ...pick(order), quantity: order.quantity, closed: order.closed }),
+        });
+    },
+  });
   return (
     <Box>
       <Box
@@ -142,52 +135,68 @@ function ChangeOrder({
         gridTemplateColumns={{ base: '1fr', md: '1fr 1.4fr 0.8fr 1fr auto auto' }}
         alignItems="start"
       >
-        <OrderFields form={form} parts={parts} onChange={setForm} />
-        <Action kind="main" mt="18px" disabled={task.busy} onClick={() => save(order.closed)}>
+        <OrderFields of={record} parts={parts} />
+        <Action kind="main" mt="18px" disabled={record.busy} onClick={() => void record.submit()}>
           Save
         </Action>
-        <Action mt="18px" disabled={task.busy} onClick={() => save(!order.closed)}>
+        <Action mt="18px" disabled={record.busy} onClick={() => void record.submit({ closed: !order.closed })}>
           {order.closed ? 'Open it again' : 'Close it'}
         </Action>
       </Box>
-      <Refused task={task} word="Not saved." />
+      <RecordTroubles
+        of={record}
+        word="Not saved."
+        says={{
+          partId: (id) => parts.find((part) => part.id === id)?.name ?? String(id),
+          closed: (closed) => (closed === true ? 'yes' : 'no'),
+        }}
+      />
     </Box>
   );
 }
 
 function AddOrder({ parts }: { readonly parts: readonly Part[] }) {
   const [inAWeek] = useState(() => shopDay(new Date(Date.now() + 7 * 86_400_000)));
-  const blank: Form = {
-    number: '',
-    partId: parts.find((part) => !part.retired)?.id ?? '',
-    quantity: '',
-    dueOn: inAWeek,
-  };
-  const [form, setForm, forget] = useKeptForm<Form>('order/new', blank);
-  const task = useTask();
   const { revalidate } = useRevalidator();
+  const first = parts.find((part) => !part.retired)?.id ?? '';
+  const record = useRecordForm({
+    keep: 'order/new',
+    labels: { ...labels, closed: 'Closed' },
+    parse: (value) => {
+      const { closed: _open, ...rest } = counted(value);
+      return parseWith(orderCreate, rest);
+    },
+    stored: null,
+    values: (stored: Order | null) => valuesOf(stored, first, inAWeek),
+    write: (body) => api.addOrder(body),
+    onSaved: async () => {
+      record.leave();
+      await revalidate();
+    },
+  });
   if (parts.length === 0) {
     return <Notice level="note">An order is for a part: add a part first, under Parts.</Notice>;
   }
   return (
     <Panel title="A new order">
       <form
-        onSubmit={(event: SubmitEvent) => {
+        onSubmit={(event) => {
           event.preventDefault();
-          void task.run(async () => {
-            await api.addOrder(bodyOf(form));
-            forget();
-            await revalidate();
-          });
+          void record.submit();
         }}
       >
-        <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1fr 1.4fr 0.8fr 1fr auto' }}>
-          <OrderFields form={form} parts={parts} onChange={setForm} />
-          <Action kind="main" type="submit" mt="18px" disabled={task.busy || form.number.trim() === ''}>
+        <Box
+          display="grid"
+          gap="3"
+          gridTemplateColumns={{ base: '1fr', md: '1fr 1.4fr 0.8fr 1fr auto' }}
+          alignItems="start"
+        >
+          <OrderFields of={record} parts={parts} />
+          <Action kind="main" type="submit" mt="18px" disabled={record.busy}>
             Add the order
           </Action>
         </Box>
-        <Refused task={task} word="Not added." />
+        <RecordTroubles of={record} word="Not added." />
       </form>
     </Panel>
   );

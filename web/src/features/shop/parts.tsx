@@ -1,16 +1,17 @@
 /** Parts: what orders ask for and seams belong to. */
 import { Box } from '@chakra-ui/react';
-import type { Part } from '@fox-tempo/contract';
-import { useState, type SubmitEvent } from 'react';
+import { parseWith, partCreate, partSave, type Part } from '@fox-tempo/contract';
+import { useState } from 'react';
 import { useRevalidator } from 'react-router';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
+import { announce } from '../../lib/notices.ts';
 import { useMay } from '../../lib/session.ts';
-import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
-import { useKeptForm } from '../../ui/kept-text.ts';
+import { FormText } from '../../ui/forms/fields.tsx';
+import { useRecordForm } from '../../ui/forms/record-form.ts';
+import { RecordTroubles } from '../../ui/forms/record-troubles.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { Refused } from '../../ui/refused.tsx';
 import { Cell } from '../../ui/table.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { ChangeableTable } from './changeable-table.tsx';
@@ -59,66 +60,81 @@ export function Parts({ parts }: { readonly parts: readonly Part[] }) {
 }
 
 function ChangePart({ part, onDone }: { readonly part: Part; readonly onDone: () => void }) {
-  const [form, setForm] = useState({ name: part.name, about: part.about });
-  const task = useTask();
   const { revalidate } = useRevalidator();
-  const save = (retired: boolean) =>
-    void task.run(async () => {
-      await api.savePart(part.id, part.version, { ...form, retired });
+  const record = useRecordForm({
+    keep: `part/${part.id}`,
+    labels: { name: `Name of ${part.name}`, about: 'What it is', retired: 'Retired' },
+    parse: (value) => parseWith(partSave, value),
+    stored: part,
+    values: (stored: Part | null) => ({
+      name: stored?.name ?? '',
+      about: stored?.about ?? '',
+      retired: stored?.retired ?? false,
+    }),
+    write: (body, basedOn) => api.savePart(part.id, basedOn, body),
+    onSaved: async (saved) => {
       await revalidate();
       onDone();
-    });
+      if (saved.retired !== part.retired)
+        announce({
+          level: 'note',
+          text: `${part.name} ${saved.retired ? 'is retired' : 'is made again'}.`,
+          undo: () =>
+            api.savePart(part.id, saved.version, { name: part.name, about: part.about, retired: part.retired }),
+        });
+    },
+  });
   return (
     <Box>
-      <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1fr 1.6fr auto auto' }} alignItems="end">
-        <TextField label={`Name of ${part.name}`} value={form.name} onChange={(name) => setForm({ ...form, name })} />
-        <TextField
-          label="What it is"
-          value={form.about}
-          maxLength={300}
-          onChange={(about) => setForm({ ...form, about })}
-        />
-        <Action kind="main" disabled={task.busy} onClick={() => save(part.retired)}>
+      <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1fr 1.6fr auto auto' }} alignItems="start">
+        <FormText of={record} name="name" />
+        <FormText of={record} name="about" maxLength={300} />
+        <Action kind="main" mt="18px" disabled={record.busy} onClick={() => void record.submit()}>
           Save
         </Action>
-        <Action disabled={task.busy} onClick={() => save(!part.retired)}>
+        <Action mt="18px" disabled={record.busy} onClick={() => void record.submit({ retired: !part.retired })}>
           {part.retired ? 'Make it again' : 'Retire'}
         </Action>
       </Box>
-      <Refused task={task} word="Not saved." />
+      <RecordTroubles
+        of={record}
+        word="Not saved."
+        says={{ retired: (retired) => (retired === true ? 'yes' : 'no') }}
+      />
     </Box>
   );
 }
 
 function AddPart() {
-  const [form, setForm, forget] = useKeptForm('part/new', { name: '', about: '' });
-  const task = useTask();
   const { revalidate } = useRevalidator();
+  const record = useRecordForm({
+    keep: 'part/new',
+    labels: { name: 'Name', about: 'What it is' },
+    parse: (value) => parseWith(partCreate, value),
+    stored: null,
+    values: () => ({ name: '', about: '' }),
+    write: (body) => api.addPart(body),
+    onSaved: async () => {
+      record.leave();
+      await revalidate();
+    },
+  });
   return (
     <Panel title="A new part">
       <form
-        onSubmit={(event: SubmitEvent) => {
+        onSubmit={(event) => {
           event.preventDefault();
-          void task.run(async () => {
-            await api.addPart(form);
-            forget();
-            await revalidate();
-          });
+          void record.submit();
         }}
       >
-        <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1fr 1.6fr auto' }} alignItems="end">
-          <TextField label="Name" value={form.name} onChange={(name) => setForm({ ...form, name })} />
-          <TextField
-            label="What it is"
-            value={form.about}
-            maxLength={300}
-            onChange={(about) => setForm({ ...form, about })}
-          />
-          <Action kind="main" type="submit" disabled={task.busy || form.name.trim() === ''}>
+        <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1fr 1.6fr auto' }} alignItems="start">
+          <FormText of={record} name="name" />
+          <FormText of={record} name="about" maxLength={300} />
+          <Action kind="main" type="submit" mt="18px" disabled={record.busy}>
             Add the part
           </Action>
         </Box>
-        <Refused task={task} word="Not added." />
+        <RecordTroubles of={record} word="Not added." />
       </form>
     </Panel>
   );

@@ -1,14 +1,16 @@
 /** Who works here: names, roles, PINs. Nobody is deleted; who left is retired and stays under what was signed. */
 import { Box } from '@chakra-ui/react';
-import { roleNames, roles, type Person, type Role } from '@fox-tempo/contract';
-import { useState, type SubmitEvent } from 'react';
+import { parseWith, personCreate, personSave, roleNames, roles, type Person, type Role } from '@fox-tempo/contract';
+import { useState } from 'react';
 import { useRevalidator } from 'react-router';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
+import { announce } from '../../lib/notices.ts';
 import { useMay, useMe } from '../../lib/session.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
-import { ChoiceField } from '../../ui/choice-field.tsx';
-import { useKeptForm } from '../../ui/kept-text.ts';
+import { FormChoice, FormText } from '../../ui/forms/fields.tsx';
+import { useRecordForm } from '../../ui/forms/record-form.ts';
+import { RecordTroubles } from '../../ui/forms/record-troubles.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Refused } from '../../ui/refused.tsx';
 import { Cell } from '../../ui/table.tsx';
@@ -54,45 +56,70 @@ export function People({ people }: { readonly people: readonly Person[] }) {
 }
 
 function ChangePerson({ person, onDone }: { readonly person: Person; readonly onDone: () => void }) {
-  const [form, setForm] = useState({ name: person.name, role: person.role, pin: '' });
-  const task = useTask();
   const { revalidate } = useRevalidator();
-  const save = (retired: boolean) =>
-    void task.run(async () => {
-      await api.savePerson(person.id, person.version, { name: form.name, role: form.role, retired });
+  const record = useRecordForm({
+    keep: `person/${person.id}`,
+    labels: { name: `Name of ${person.name}`, role: 'Role', retired: 'Has left' },
+    parse: (value) => parseWith(personSave, value),
+    stored: person,
+    values: (stored: Person | null) => ({
+      name: stored?.name ?? '',
+      role: stored?.role ?? 'welder',
+      retired: stored?.retired ?? false,
+    }),
+    write: (body, basedOn) => api.savePerson(person.id, basedOn, body),
+    onSaved: async (saved) => {
       await revalidate();
       onDone();
-    });
+      if (saved.retired !== person.retired)
+        announce({
+          level: 'note',
+          text: `${person.name} ${saved.retired ? 'has left' : 'is back'}.`,
+          undo: () =>
+            api.savePerson(person.id, saved.version, { name: person.name, role: person.role, retired: person.retired }),
+        });
+    },
+  });
   return (
     <Box>
-      <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.4fr 1fr auto auto' }} alignItems="end">
-        <TextField label={`Name of ${person.name}`} value={form.name} onChange={(name) => setForm({ ...form, name })} />
-        <ChoiceField<Role>
-          label="Role"
-          value={form.role}
-          choices={roleChoices}
-          onChange={(role) => setForm({ ...form, role })}
-        />
-        <Action kind="main" disabled={task.busy} onClick={() => save(person.retired)}>
+      <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.4fr 1fr auto auto' }} alignItems="start">
+        <FormText of={record} name="name" />
+        <FormChoice of={record} name="role" choices={roleChoices} />
+        <Action kind="main" mt="18px" disabled={record.busy} onClick={() => void record.submit()}>
           Save
         </Action>
-        <Action disabled={task.busy} onClick={() => save(!person.retired)}>
+        <Action mt="18px" disabled={record.busy} onClick={() => void record.submit({ retired: !person.retired })}>
           {person.retired ? 'Is back' : 'Has left'}
         </Action>
       </Box>
+      <RecordTroubles
+        of={record}
+        word="Not changed."
+        says={{
+          role: (role) => roleNames[role as Role],
+          retired: (retired) => (retired === true ? 'yes' : 'no'),
+        }}
+      />
+      <NewPin person={person} onDone={onDone} />
+    </Box>
+  );
+}
+
+function NewPin({ person, onDone }: { readonly person: Person; readonly onDone: () => void }) {
+  const [pin, setPin] = useState('');
+  const task = useTask();
+  const { revalidate } = useRevalidator();
+  return (
+    <>
       <Box display="flex" gap="3" mt="3" alignItems="end" flexWrap="wrap">
         <Box width="240px">
-          <TextField
-            label={`New PIN for ${person.name}`}
-            value={form.pin}
-            onChange={(pin) => setForm({ ...form, pin: pinOnly(pin) })}
-          />
+          <TextField label={`New PIN for ${person.name}`} value={pin} onChange={(text) => setPin(pinOnly(text))} />
         </Box>
         <Action
-          disabled={task.busy || form.pin.length < 4}
+          disabled={task.busy || pin.length < 4}
           onClick={() =>
             void task.run(async () => {
-              await api.resetPin(person.id, person.version, form.pin);
+              await api.resetPin(person.id, person.version, pin);
               await revalidate();
               onDone();
             })
@@ -105,44 +132,43 @@ function ChangePerson({ person, onDone }: { readonly person: Person; readonly on
         </Box>
       </Box>
       <Refused task={task} word="Not changed." />
-    </Box>
+    </>
   );
 }
 
 function AddPerson() {
-  const blank = { name: '', role: 'welder' as Role };
-  const [form, setForm, forget] = useKeptForm('person/new', blank);
-  // A PIN is never kept on the device.
-  const [pin, setPin] = useState('');
-  const task = useTask();
   const { revalidate } = useRevalidator();
+  const record = useRecordForm({
+    keep: 'person/new',
+    labels: { name: 'Name', role: 'Role', pin: 'PIN, four to eight digits' },
+    // A PIN is never kept on the device.
+    secret: ['pin'],
+    parse: (value) => parseWith(personCreate, value),
+    stored: null,
+    values: () => ({ name: '', role: 'welder', pin: '' }),
+    write: (body) => api.addPerson(body),
+    onSaved: async () => {
+      record.leave();
+      await revalidate();
+    },
+  });
   return (
     <Panel title="Somebody new">
       <form
-        onSubmit={(event: SubmitEvent) => {
+        onSubmit={(event) => {
           event.preventDefault();
-          void task.run(async () => {
-            await api.addPerson({ ...form, pin });
-            forget();
-            setPin('');
-            await revalidate();
-          });
+          void record.submit();
         }}
       >
-        <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.4fr 1fr 1fr auto' }} alignItems="end">
-          <TextField label="Name" value={form.name} onChange={(name) => setForm({ ...form, name })} />
-          <ChoiceField<Role>
-            label="Role"
-            value={form.role}
-            choices={roleChoices}
-            onChange={(role) => setForm({ ...form, role })}
-          />
-          <TextField label="PIN, four to eight digits" value={pin} onChange={(text) => setPin(pinOnly(text))} />
-          <Action kind="main" type="submit" disabled={task.busy || form.name.trim() === '' || pin.length < 4}>
+        <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.4fr 1fr 1fr auto' }} alignItems="start">
+          <FormText of={record} name="name" />
+          <FormChoice of={record} name="role" choices={roleChoices} />
+          <FormText of={record} name="pin" only={pinOnly} />
+          <Action kind="main" type="submit" mt="18px" disabled={record.busy}>
             Add
           </Action>
         </Box>
-        <Refused task={task} word="Not added." />
+        <RecordTroubles of={record} word="Not added." />
       </form>
     </Panel>
   );

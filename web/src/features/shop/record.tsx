@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { Observation } from '@fox-tempo/contract';
 import { useCallback, useEffect, useState } from 'react';
-import { api, ProblemError } from '../../lib/api.ts';
+import { api, ProblemError } from '../../data/api.ts';
 import { shopTime } from '../../lib/time.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';

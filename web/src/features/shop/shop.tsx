@@ -1,7 +1,7 @@
 /** The shop: its people, what it makes, what was recorded, its files and its backups. */
 import { Box } from '@chakra-ui/react';
 import { useLoaderData, useParams } from 'react-router';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Shelves } from '../../ui/shelves.tsx';
 import { Backups } from './backups.tsx';

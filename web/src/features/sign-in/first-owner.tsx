@@ -2,7 +2,7 @@
 import { Box, Heading } from '@chakra-ui/react';
 import type { SessionState } from '@fox-tempo/contract';
 import { useState, type SubmitEvent } from 'react';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
 import type { Task } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';

@@ -3,7 +3,7 @@ import { Box, Heading, chakra } from '@chakra-ui/react';
 import { roleNames, type SessionState } from '@fox-tempo/contract';
 import { useEffect, useState } from 'react';
 import { useLoaderData, useNavigate, useSearchParams } from 'react-router';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
 import { session } from '../../lib/session.ts';
 import { settings, useSettings } from '../../lib/settings.ts';
 import { useTask } from '../../lib/use-task.ts';

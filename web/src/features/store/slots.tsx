@@ -1,4 +1,5 @@
 /** The machine's memory slots: which one, and what it holds now. */
+import { useDoorList } from '../../data/queries.ts';
 import { Link } from 'react-router';
 import { TextField } from '../../ui/text-field.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
@@ -10,68 +11,41 @@ import { useKeptForm } from '../../ui/kept-text.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Box, chakra, Heading } from '@chakra-ui/react';
-import { api, ProblemError } from '../../lib/api.ts';
-import { useEffect, useState } from 'react';
+import { api } from '../../data/api.ts';
+import { useState } from 'react';
 import { type MachineResource, type SeamResource, type SlotEntry } from '@fox-tempo/contract';
-type Loaded =
-  | { readonly kind: 'loading' }
-  | { readonly kind: 'failed' }
-  | { readonly kind: 'ready'; readonly entries: readonly SlotEntry[] };
-
 export function Slots({ seam, machine }: { readonly seam: SeamResource; readonly machine: MachineResource }) {
-  const [state, setState] = useState<Loaded>({ kind: 'loading' });
-  const [attempt, setAttempt] = useState(0);
-  useEffect(() => {
-    const abort = new AbortController();
-    api.slots(machine.id, abort.signal).then(
-      (entries) => setState({ kind: 'ready', entries }),
-      () => {
-        if (!abort.signal.aborted) setState({ kind: 'failed' });
-      },
+  const { data: entries, isError, refetch } = useDoorList('slots', { params: { id: machine.id } });
+  if (isError) {
+    return (
+      <Notice level="caution" word="Its memory could not be read.">
+        <Action kind="quiet" onClick={() => void refetch()}>
+          Try again
+        </Action>
+      </Notice>
     );
-    return () => abort.abort();
-  }, [machine.id, attempt]);
-  if (state.kind === 'loading') {
+  }
+  if (!entries) {
     return (
       <Box color="quiet" role="status">
         Loading what stands in its memory…
       </Box>
     );
   }
-  if (state.kind === 'failed') {
-    return (
-      <Notice level="caution" word="Its memory could not be read.">
-        <Action kind="quiet" onClick={() => setAttempt(attempt + 1)}>
-          Try again
-        </Action>
-      </Notice>
-    );
-  }
   if (machine.file.slots.count === 0) {
     return <Notice level="note">{machine.file.name} has no memory slots: print its card instead.</Notice>;
   }
-  return (
-    <ChooseSlot
-      seam={seam}
-      machine={machine}
-      entries={state.entries}
-      onStored={(entry) =>
-        setState({ kind: 'ready', entries: [...state.entries.filter((one) => one.slot !== entry.slot), entry] })
-      }
-    />
-  );
+  return <ChooseSlot seam={seam} machine={machine} entries={entries} />;
 }
 
 function ChooseSlot({
   seam,
   machine,
   entries,
-  onStored,
 }: {
   readonly seam: SeamResource;
   readonly machine: MachineResource;
   readonly entries: readonly SlotEntry[];
-  readonly onStored: (entry: SlotEntry) => void;
 }) {
   const { file } = machine;
   const numbers = Array.from({ length: file.slots.count }, (_, at) => file.slots.first + at);
@@ -91,17 +65,9 @@ function ChooseSlot({
   const isSame = present?.seamId === seam.id && present.revision === seam.revision?.number;
   const store = () =>
     void task.run(async () => {
-      try {
-        const entry = await api.storeInSlot(machine.id, slot, { seamId: seam.id, note, replaces: present?.id ?? null });
-        onStored(entry);
-        setDone(entry);
-        forget();
-      } catch (error) {
-        // Somebody stored there meanwhile: show theirs, and ask again.
-        const current = error instanceof ProblemError ? (error.problem.current as SlotEntry | null | undefined) : null;
-        if (current) onStored(current);
-        throw error;
-      }
+      // Where somebody stored meanwhile the memory is read again, and it is asked anew.
+      setDone(await api.storeInSlot(machine.id, slot, { seamId: seam.id, note, replaces: present?.id ?? null }));
+      forget();
     });
   return (
     <>

@@ -3,7 +3,7 @@ import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, Order, SeamResource, ShopState } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core';
 import { Link, useLoaderData, useRevalidator } from 'react-router';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
 import { daysUntil, shopDate, shopTime, todayInWords } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';

@@ -4,7 +4,7 @@ import { planRequest, type MachineResource, type SeamResource, type Stock } from
 import { modeName, sameWire, wireWords } from '@fox-tempo/core';
 import { useMemo } from 'react';
 import { useLoaderData } from 'react-router';
-import { api } from '../../lib/api.ts';
+import { api } from '../../data/api.ts';
 import { loadSeamAndMachines } from '../../sheet/load.ts';
 import { useSheetSession } from '../../sheet/session.ts';
 import { Action } from '../../ui/action.tsx';
@@ -58,7 +58,7 @@ function Choice({
     const onMachines = where.flatMap(
       (one) => machines.find((machine) => machine.id === one.machineId)?.file.name ?? [],
     );
-    return onMachines.length > 0 ? `on ${[...new Set(onMachines)].join(', ')}` : 'in the store';
+    return onMachines.length > 0 ? `on ${[...new Set(onMachines)].join(', ')}` : 'on the shelf';
   };
   return (
     <SheetFrame

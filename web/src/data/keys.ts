@@ -2,7 +2,7 @@
  * Keys of writes that add something. While it is not known whether a write arrived, its key is kept: the same write sent again counts
  * once, even after the page was loaded anew.
  */
-import { keep, recall } from './device.ts';
+import { keep, recall } from '../lib/device.ts';
 
 const place = 'unanswered';
 /** After this the same words mean a new act, ms. */

@@ -1,8 +1,9 @@
 /** Observations of one kind at one machine or seam: read from the shop's record, and added to it. */
 import { effective, type Observation, type ObservationCreate } from '@fox-tempo/contract';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { api, ProblemError } from './api.ts';
 import { newKey } from './keys.ts';
+import { placeInCache, useDoor } from './queries.ts';
 
 export interface Observed {
   /** In the order of arrival, corrected and without what was taken back; null while loading. */
@@ -26,44 +27,40 @@ export function useObserved(
   limit = 60,
 ): Observed {
   const { machine, seam } = where;
-  const [rows, setRows] = useState<readonly Observation[] | null>(null);
+  const asked = useMemo(
+    () => ({
+      query: {
+        kind,
+        limit: String(limit),
+        ...(machine === undefined ? {} : { machine }),
+        ...(seam === undefined ? {} : { seam }),
+      },
+    }),
+    [kind, machine, seam, limit],
+  );
+  const { data, error } = useDoor('observations', asked);
   const [waiting, setWaiting] = useState<readonly Waiting[]>([]);
-  const [problem, setProblem] = useState<string | null>(null);
-  useEffect(() => {
-    const leaving = new AbortController();
-    const query = {
-      kind,
-      limit: String(limit),
-      ...(machine === undefined ? {} : { machine }),
-      ...(seam === undefined ? {} : { seam }),
-    };
-    api.observations(query, leaving.signal).then(
-      (page) => {
-        setRows(page.items);
-        setProblem(null);
-      },
-      (error: unknown) => {
-        if (leaving.signal.aborted) return;
-        setRows([]);
-        setProblem(error instanceof ProblemError ? error.message : 'The record could not be read.');
-      },
-    );
-    return () => leaving.abort();
-  }, [kind, machine, seam, limit]);
+  const [refused, setRefused] = useState<string | null>(null);
 
-  const send = useCallback(async (one: Waiting) => {
-    try {
-      const added = await api.observe(one.sent);
-      setRows((before) => [...(before ?? []), added]);
-      setWaiting((before) => before.filter((other) => other !== one));
-      setProblem(null);
-      return true;
-    } catch (error) {
-      if (!(error instanceof ProblemError)) throw error;
-      setProblem(error.message);
-      return false;
-    }
-  }, []);
+  const send = useCallback(
+    async (one: Waiting) => {
+      try {
+        const added = await api.observe(one.sent);
+        placeInCache('observations', asked, (page) => ({
+          ...page,
+          items: [...page.items.filter(({ id }) => id !== added.id), added],
+        }));
+        setWaiting((before) => before.filter((other) => other !== one));
+        setRefused(null);
+        return true;
+      } catch (thrown) {
+        if (!(thrown instanceof ProblemError)) throw thrown;
+        setRefused(thrown.message);
+        return false;
+      }
+    },
+    [asked],
+  );
   const record = useCallback(
     (sent: ObservationCreate) => {
       const one = { sent, row: notYetThere(sent) };
@@ -72,9 +69,11 @@ export function useObserved(
     },
     [send],
   );
+  // A record that cannot be read is empty, and says why.
+  const read = data?.items ?? (error ? [] : null);
   return {
-    rows: rows === null && waiting.length === 0 ? null : effective([...(rows ?? []), ...waiting.map((one) => one.row)]),
-    problem,
+    rows: read === null && waiting.length === 0 ? null : effective([...(read ?? []), ...waiting.map((one) => one.row)]),
+    problem: refused ?? error?.message ?? null,
     record,
     retry: () => {
       for (const one of waiting) void send(one);

@@ -1,0 +1,95 @@
+/** The API as functions, made from the table of doors. What is read comes through the query cache; a refusal is a `ProblemError`. */
+import {
+  addressOf,
+  type DirectionSave,
+  type DoorSends,
+  type MachineFile,
+  type ObservationCreate,
+  type OrderSave,
+  type PartSave,
+  type PersonSave,
+  type SeamLock,
+  type SeamSave,
+  type ShopSave,
+  type SlotFound,
+  type SlotStore,
+  type SpoolSave,
+  type CylinderSave,
+  type StandingSave,
+} from '@fox-tempo/contract';
+import { pass } from './door.ts';
+import { read, readAll } from './queries.ts';
+
+export { onSignedOut, ProblemError } from './door.ts';
+
+/** Address of a printed card of a seam's newest revision. */
+export function cardAddress(seamId: string, machineId: string, paper: 'A5' | 'A4' | 'LETTER', units: string): string {
+  const query = new URLSearchParams({ machine: machineId, paper, units });
+  return `/api${addressOf('card', { id: seamId })}?${query.toString()}`;
+}
+
+export const api = {
+  session: (signal?: AbortSignal) => pass('session', { signal }),
+  signIn: (personId: string, pin: string) => pass('signIn', { body: { personId, pin } }),
+  demoSignIn: (personId: string) => pass('demoSignIn', { body: { personId } }),
+  makeOwner: (body: DoorSends<'makeOwner'>) => pass('makeOwner', { body }),
+  signOut: () => pass('signOut'),
+  changePin: (oldPin: string, pin: string) => pass('changePin', { body: { oldPin, pin } }),
+  shop: (signal?: AbortSignal) => read('shop', { signal }),
+  saveShop: (basedOn: number, body: ShopSave) => pass('saveShop', { body, basedOn }),
+  exportShop: () => pass('exportShop'),
+  importBundle: (body: DoorSends<'importBundle'>) => pass('importBundle', { body }),
+  people: (signal?: AbortSignal) => readAll('people', { signal }),
+  addPerson: (body: DoorSends<'addPerson'>) => pass('addPerson', { body }),
+  savePerson: (id: string, basedOn: number, body: PersonSave) => pass('savePerson', { params: { id }, body, basedOn }),
+  resetPin: (id: string, basedOn: number, pin: string) => pass('resetPin', { params: { id }, body: { pin }, basedOn }),
+  parts: (signal?: AbortSignal) => readAll('parts', { signal }),
+  addPart: (body: DoorSends<'addPart'>) => pass('addPart', { body }),
+  savePart: (id: string, basedOn: number, body: PartSave) => pass('savePart', { params: { id }, body, basedOn }),
+  orders: (signal?: AbortSignal) => readAll('orders', { signal }),
+  addOrder: (body: DoorSends<'addOrder'>) => pass('addOrder', { body }),
+  saveOrder: (id: string, basedOn: number, body: OrderSave) => pass('saveOrder', { params: { id }, body, basedOn }),
+  partsDone: (id: string, count: number) => pass('partsDone', { params: { id }, body: { count } }),
+  seams: (signal?: AbortSignal) => readAll('seams', { signal }),
+  seam: (id: string, signal?: AbortSignal) => read('seam', { params: { id }, signal }),
+  createSeam: (body: DoorSends<'addSeam'>) => pass('addSeam', { body }),
+  saveSeam: (id: string, basedOn: number, body: SeamSave) => pass('saveSeam', { params: { id }, body, basedOn }),
+  copySeam: (id: string, body: DoorSends<'copySeam'>) => pass('copySeam', { params: { id }, body }),
+  moveSeam: (id: string, basedOn: number, partId: string) =>
+    pass('moveSeam', { params: { id }, body: { partId }, basedOn }),
+  deleteSeam: (id: string, basedOn: number) => pass('deleteSeam', { params: { id }, basedOn }),
+  restoreSeam: (id: string) => pass('restoreSeam', { params: { id } }),
+  lockSeam: (id: string, basedOn: number, body: SeamLock) => pass('lockSeam', { params: { id }, body, basedOn }),
+  issueSeam: (id: string, body: DoorSends<'issueSeam'>) => pass('issueSeam', { params: { id }, body }),
+  machines: (signal?: AbortSignal) => readAll('machines', { signal }),
+  machine: (id: string, signal?: AbortSignal) => read('machine', { params: { id }, signal }),
+  createMachine: (file: unknown) => pass('addMachine', { body: { file } }),
+  saveMachine: (id: string, basedOn: number, file: MachineFile, retired?: boolean) =>
+    pass('saveMachine', {
+      params: { id },
+      body: { file, ...(retired === undefined ? {} : { retired }) },
+      basedOn,
+    }),
+  saveStanding: (id: string, basedOn: number, body: StandingSave) =>
+    pass('saveStanding', { params: { id }, body, basedOn }),
+  saveDirection: (id: string, basedOn: number, body: DirectionSave) =>
+    pass('saveDirection', { params: { id }, body, basedOn }),
+  slots: (id: string, signal?: AbortSignal) => readAll('slots', { params: { id }, signal }),
+  storeInSlot: (id: string, slot: number, body: SlotStore) =>
+    pass('storeInSlot', { params: { id, slot: String(slot) }, body }),
+  noteFound: (id: string, slot: number, body: SlotFound) =>
+    pass('noteFound', { params: { id, slot: String(slot) }, body }),
+  leadReadings: (id: string, signal?: AbortSignal) => readAll('leadReadings', { params: { id }, signal }),
+  addLeadReading: (id: string, body: DoorSends<'addLeadReading'>) => pass('addLeadReading', { params: { id }, body }),
+  addStepTime: (id: string, body: DoorSends<'addStepTime'>) => pass('addStepTime', { params: { id }, body }),
+  stock: (signal?: AbortSignal) => read('stock', { signal }),
+  addCylinder: (body: CylinderSave) => pass('addCylinder', { body }),
+  saveCylinder: (id: string, basedOn: number, body: CylinderSave) =>
+    pass('saveCylinder', { params: { id }, body, basedOn }),
+  addSpool: (body: SpoolSave) => pass('addSpool', { body }),
+  saveSpool: (id: string, basedOn: number, body: SpoolSave) => pass('saveSpool', { params: { id }, body, basedOn }),
+  /** One page of what was observed, the newest first. */
+  observations: (query: Readonly<Record<string, string>>, signal?: AbortSignal) =>
+    read('observations', { query, signal }),
+  observe: (body: ObservationCreate) => pass('observe', { body }),
+};

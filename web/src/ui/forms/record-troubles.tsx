@@ -1,0 +1,76 @@
+/** Under a record form: what the server said, and both versions where somebody saved in between. */
+import { Box, Heading } from '@chakra-ui/react';
+import type { FieldValues } from 'react-hook-form';
+import { Action } from '../action.tsx';
+import { Notice } from '../notice.tsx';
+import { Cell, Heads, Table } from '../table.tsx';
+import type { RecordForm } from './record-form.ts';
+
+export function RecordTroubles<V extends FieldValues, D>({
+  of,
+  word,
+  says = {},
+}: {
+  readonly of: RecordForm<V, D>;
+  readonly word: string;
+  /** Words for what a field holds, where that is a code. */
+  readonly says?: Partial<Record<keyof V & string, (value: unknown) => string>>;
+}) {
+  const { conflict, problem, form, labels, valuesOf, keepMine, takeTheirs } = of;
+  const root = form.formState.errors.root?.message ?? problem;
+  const mine = form.getValues();
+  const theirs = conflict && valuesOf(conflict);
+  const said = (name: string, value: unknown) =>
+    says[name]?.(value) ?? (typeof value === 'string' ? value : JSON.stringify(value ?? ''));
+  const differing = theirs
+    ? Object.keys(labels).filter((name) => said(name, mine[name]) !== said(name, theirs[name]))
+    : [];
+  return (
+    <>
+      {root !== undefined && root !== null && (
+        <Box mt="3">
+          <Notice level="refusal" word={word} urgent>
+            {root}
+          </Notice>
+        </Box>
+      )}
+      {theirs && (
+        <Box
+          role="alertdialog"
+          aria-label="Two versions"
+          bg="ochreSoft"
+          borderWidth="1px"
+          borderColor="ochre"
+          p="3"
+          mt="3"
+        >
+          <Heading as="h3" textStyle="heading" mb="1">
+            Somebody saved this since you opened it
+          </Heading>
+          {differing.length === 0 ? (
+            <Box fontSize="13.5px">Both say the same.</Box>
+          ) : (
+            <Table label="Stored against yours">
+              <Heads names={['Line', 'Stored now', 'Yours']} />
+              <tbody>
+                {differing.map((name) => (
+                  <tr key={name}>
+                    <Cell head>{labels[name]}</Cell>
+                    <Cell>{said(name, theirs[name])}</Cell>
+                    <Cell>{said(name, mine[name])}</Cell>
+                  </tr>
+                ))}
+              </tbody>
+            </Table>
+          )}
+          <Box display="flex" gap="2" mt="2" flexWrap="wrap">
+            <Action kind="main" disabled={of.busy} onClick={() => void keepMine()}>
+              Save mine over it
+            </Action>
+            <Action onClick={takeTheirs}>Take the stored one</Action>
+          </Box>
+        </Box>
+      )}
+    </>
+  );
+}

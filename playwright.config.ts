@@ -3,12 +3,12 @@ import { chromiumArguments, chromiumPath } from './scripts/lib/chromium.mjs';
 
 export default defineConfig({
   testDir: 'e2e',
-  // Two cores: one for the browser, one for the application.
-  workers: 1,
+  // Two, each with an application of its own: one waits while the other computes.
+  workers: 2,
   fullyParallel: false,
   forbidOnly: true,
-  // A loaded machine may lose a key or a frame once; what fails twice is a fault. Flaky ones are named in the report.
-  retries: process.env['CI'] ? 1 : 0,
+  // What fails once is a fault.
+  retries: 0,
   timeout: 60_000,
   reporter: [['list'], ['json']],
   use: {

@@ -51,7 +51,7 @@ export {
   type PartUse,
   type SpoolReading,
 } from './consumption/index.ts';
-export { doublePulse, type DoublePulseInput, type DoublePulseResult } from './double-pulse/index.ts';
+export { doublePulse, usualMetal, type DoublePulseInput, type DoublePulseResult } from './double-pulse/index.ts';
 export {
   arcEnergyKjPerMm,
   carbonEquivalentCet,

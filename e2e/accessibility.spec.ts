@@ -56,7 +56,7 @@ for (const [light, width, height] of [
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       if (waitsFor)
         await expect(page.getByRole('img', { name: waitsFor }).locator('svg')).toBeVisible({ timeout: 20_000 });
-      await expectAccessible(page);
+      await expectAccessible(page, light);
       // Nothing may run out of the window sideways.
       const beyond = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect(beyond, `${path} runs out of the window`).toBeLessThanOrEqual(0);
@@ -73,19 +73,19 @@ for (const [light, width, height] of [
     await page.getByLabel('Gas', { exact: true }).selectOption('C1');
     await expect(page.getByRole('alert')).toBeVisible();
     await page.getByLabel('Gap, mm').fill('wide');
-    await expectAccessible(page);
+    await expectAccessible(page, light);
 
     await page.goto(`${app.url}/machines/hazel`);
     await page.getByRole('button', { name: 'Try which way Share runs' }).click();
     await expect(page.getByText('Before you begin.')).toBeVisible();
-    await expectAccessible(page);
+    await expectAccessible(page, light);
     await page.getByRole('button', { name: 'Edit Drive' }).click();
     await expect(page.getByLabel('How it counts')).toBeVisible();
-    await expectAccessible(page);
+    await expectAccessible(page, light);
 
     await page.goto(`${app.url}/machines/rowan/chart`);
     await page.getByRole('button', { name: 'Teach line 12' }).click();
     await expect(page.getByRole('img', { name: /^Current against feed/ }).locator('svg')).toBeVisible();
-    await expectAccessible(page);
+    await expectAccessible(page, light);
   });
 }

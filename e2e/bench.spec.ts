@@ -2,8 +2,12 @@ import { expect, numberIn, test } from './driver.ts';
 import type { Locator, Page } from '@playwright/test';
 
 const theMap = (page: Page) => page.getByRole('application', { name: /^Map of this setting/ });
-const row = (page: Page, name: string) =>
-  page.getByRole('region', { name: 'In numbers' }).getByRole('row', { name: new RegExp(`^${name}`) });
+/** A figure the welder steers by, above the drawers. */
+const gauge = (page: Page, name: string) =>
+  page.getByRole('region', { name: 'In numbers' }).getByRole('button', { name: new RegExp(`^${name}`) });
+const figureOf = async (one: Locator) => numberIn(((await one.textContent()) ?? '').replace(/^[^\d−]*/, ''));
+const openDrawer = (page: Page, name: string) =>
+  page.getByRole('tablist', { name: 'Drawers of the bench' }).getByRole('tab', { name }).click();
 
 /** Waits until the map is all computed. */
 async function drawn(page: Page) {
@@ -20,11 +24,15 @@ test('pulse on steel, the trim dragged down on the map: from hum to crackle in w
 }) => {
   await page.goto(`${app.url}/seams/axle-plate-to-tube`);
   await page.getByRole('link', { name: 'Arc', exact: true }).click();
-  await expect(page.getByRole('heading', { level: 2, name: 'Pulsed, one drop a pulse: a steady hum' })).toBeVisible();
-  await expect(row(page, 'Shorts a second')).toContainText('0');
-  await theMap(page).scrollIntoViewIfNeeded();
+  await expect(gauge(page, 'Heard')).toContainText('hum');
+  await expect.poll(() => figureOf(gauge(page, 'Shorts a second'))).toBe(0);
   await drawn(page);
   await expect(page.getByText('here: one drop a pulse, steady hum')).toBeVisible();
+  // Arc, map, figures and dials are one screen: nothing of them lies under the fold.
+  for (const one of [theMap(page), gauge(page, 'At the back'), page.getByRole('region', { name: 'Controls' })]) {
+    const box = (await one.boundingBox())!;
+    expect(box.y + box.height).toBeLessThanOrEqual(800);
+  }
   const card = page.getByRole('complementary', { name: 'Dial card' });
   const before = await card.textContent();
 
@@ -38,8 +46,8 @@ test('pulse on steel, the trim dragged down on the map: from hum to crackle in w
   await page.mouse.move(x, bottom, { steps: 4 });
   await page.mouse.up();
   await expect(page.getByText('here: the arc touches: crackling and spatter')).toBeVisible();
-  await expect(page.getByRole('heading', { level: 2, name: /short/i })).toBeVisible();
-  await expect.poll(async () => numberIn(await row(page, 'Shorts a second').textContent())).toBeGreaterThan(3);
+  await expect(gauge(page, 'Heard')).toContainText('crackle');
+  await expect.poll(() => figureOf(gauge(page, 'Shorts a second'))).toBeGreaterThan(3);
   await expect(page.getByText('draft kept here')).toBeVisible();
   await expect.poll(() => card.textContent()).not.toBe(before);
 
@@ -101,7 +109,8 @@ test('argon mix beside CO2 in dip: the good zone in CO2 is the smaller, with fig
   await page.goto(`${app.url}/seams/axle-plate-to-tube`);
   await page.getByLabel('Transfer').selectOption({ label: 'Dip' });
   await page.getByRole('link', { name: 'Arc', exact: true }).click();
-  await page.getByLabel('Beside it').selectOption({ label: 'in CO₂' });
+  await openDrawer(page, 'Map in words');
+  await page.getByLabel('The same map beside it, with').selectOption({ label: 'in CO₂' });
   const areas = page.getByRole('group', { name: 'Share and area of each zone' });
   await expect(areas.getByRole('columnheader', { name: 'with CO₂' })).toBeVisible({ timeout: 90_000 });
   const shares = (await areas.getByRole('row', { name: /^even frying/ }).textContent()) ?? '';
@@ -113,6 +122,7 @@ test('argon mix beside CO2 in dip: the good zone in CO2 is the smaller, with fig
 test('at tablet size: the beat in three schools, what if, hold and compare, by touch', async ({ page, app }) => {
   await page.setViewportSize({ width: 768, height: 1024 });
   await page.goto(`${app.url}/bench/trike-lid-seam`);
+  await openDrawer(page, 'Slow beat');
   const schools = page.getByRole('group', { name: 'The same mean feed in three schools' });
   await expect(schools).toBeVisible();
   const powers = await schools.getByRole('cell', { name: /kW/ }).allTextContents();
@@ -123,6 +133,7 @@ test('at tablet size: the beat in three schools, what if, hold and compare, by t
   // Several simulations share the worker: each of them has to come home.
   for (const level of ['high', 'low']) await expect(page.getByText(new RegExp(`^Slow ${level}, .*kW`))).toBeVisible();
 
+  await openDrawer(page, 'What if');
   await page.getByRole('button', { name: /hand 6 mm further out/ }).click();
   await expect(page.getByText(/^Seen:/)).toBeVisible();
   // Stacked with a slipping feeder there is something to hide.
@@ -132,9 +143,13 @@ test('at tablet size: the beat in three schools, what if, hold and compare, by t
   await page.getByRole('button', { name: /feeder slips 5 %/ }).click();
   await expect(page.getByText(/^Seen:/)).toHaveCount(0);
 
+  await openDrawer(page, 'Hold and compare');
   await page.getByRole('button', { name: 'Hold this one' }).click();
+  await openDrawer(page, 'Dials');
   await page.getByRole('button', { name: /one step to more wire feed/ }).click();
+  await openDrawer(page, 'Hold and compare');
   await expect(page.getByRole('region', { name: 'Hold and compare' })).toContainText('Speed');
+  await openDrawer(page, 'Dials');
   // No target of the controls is smaller than a gloved finger asks for.
   for (const button of await page.getByRole('region', { name: 'Controls' }).getByRole('button').all()) {
     const box = (await button.boundingBox())!;
@@ -170,4 +185,35 @@ test('a worker that dies under the bench is said, and the next run works', async
   await expect(page.getByText('Not drawn.')).toBeVisible();
   await page.getByRole('button', { name: 'Draw it again' }).click();
   await drawn(page);
+});
+
+test('one dial swept across its travel: what is heard at each step, and a step is taken', async ({ page, app }) => {
+  await page.goto(`${app.url}/bench/axle-plate-to-tube`);
+  await page.getByRole('tab', { name: 'Sweep a dial' }).click();
+  const stops = page.getByRole('list', { name: 'Arc index swept' }).getByRole('listitem');
+  await expect(stops.first()).toContainText('crackle');
+  await expect(stops.filter({ hasText: 'hum' }).first()).toBeVisible();
+  const trim = page.getByLabel('Trim (arc length), mm', { exact: true });
+  const was = Number(await trim.inputValue());
+  await stops.first().getByRole('button').click();
+  await expect.poll(async () => Number(await trim.inputValue())).toBeLessThan(was - 2);
+  await expect(gauge(page, 'Heard')).toContainText('crackle');
+});
+
+test('on a phone the bench is one screen: picture, figures and the dials’ own steps', async ({ page, app }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${app.url}/bench/axle-plate-to-tube`);
+  await drawn(page);
+  const strip = (await page.getByRole('navigation', { name: 'Dials in short' }).boundingBox())!;
+  for (const one of [
+    theMap(page),
+    gauge(page, 'At the back'),
+    page.getByRole('button', { name: /one step to more wire feed/ }),
+    page.getByRole('button', { name: /one step to more trim/ }),
+  ]) {
+    const box = (await one.boundingBox())!;
+    expect(box.y + box.height).toBeLessThanOrEqual(strip.y);
+  }
+  await page.getByRole('tab', { name: 'Arc', exact: true }).click();
+  await expect(page.getByRole('img', { name: /^The arc drawn to scale/ })).toBeVisible();
 });

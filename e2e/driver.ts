@@ -125,8 +125,11 @@ export const test = base.extend<{ person: string }, { app: Application }>({
 
 export { expect };
 
-/** No violation of WCAG 2.2 A and AA that axe can find. */
-export async function expectAccessible(page: Page): Promise<void> {
+/**
+ * No violation of WCAG 2.2 A and AA that axe can find. Contrast is measured on the page by night, where it is nearer to its limit; of all
+ * pairs of colours in both lights it is computed in a unit test.
+ */
+export async function expectAccessible(page: Page, light: 'day' | 'night' = 'night'): Promise<void> {
   // What lies half under the strip that stays in sight scrolls out from under it; measured where it stands it counts as cut off.
   await page.evaluate(() => {
     for (const strip of document.querySelectorAll<HTMLElement>('nav[aria-label="Dials in short"]'))
@@ -134,6 +137,7 @@ export async function expectAccessible(page: Page): Promise<void> {
   });
   const { violations } = await new AxeBuilder({ page })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .disableRules(light === 'day' ? ['color-contrast'] : [])
     .analyze();
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual(
     [],

@@ -118,7 +118,7 @@ test('the office adds a person, a part and an order; a seam is described, copied
   await lead.getByRole('button', { name: 'Take it off the list' }).click();
   await expect(lead.getByRole('alert')).toContainText('Hatch flange lap is off the list');
   await expect(lead.getByRole('link', { name: /Hatch flange lap/ })).toHaveCount(0);
-  await lead.getByRole('button', { name: 'Bring it back' }).click();
+  await lead.getByRole('region', { name: 'Notices' }).getByRole('button', { name: 'Undo it' }).click();
   await expect(lead.getByRole('link', { name: /Hatch flange lap/ })).toBeVisible();
   await lead.context().close();
 });

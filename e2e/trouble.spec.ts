@@ -13,16 +13,20 @@ test('two people on one seam: both versions are shown, and either may stand', as
   const conflict = page.getByRole('alertdialog', { name: 'Two versions of this seam' });
   await expect(conflict.getByRole('row', { name: /Gap/ })).toContainText('0.8 mm');
   await expect(conflict.getByRole('row', { name: /Leg/ })).toContainText('6.0 mm');
-  await conflict.getByRole('button', { name: 'Keep mine as the next revision' }).click();
+  // Each changed another line: what is proposed is both.
+  await expect(conflict.getByRole('radio', { name: 'Gap: the stored one' })).toBeChecked();
+  await expect(conflict.getByRole('radio', { name: 'Leg: yours' })).toBeChecked();
+  await conflict.getByRole('button', { name: 'Save both together as the next revision' }).click();
   await expect(conflict).toHaveCount(0);
   await expect(page.getByLabel('Leg asked, mm')).toHaveValue('6');
+  await expect(page.getByLabel('Gap, mm')).toHaveValue('0.8');
 
   // The other one, now behind, takes what is stored.
   await other.getByLabel('Gap, mm').fill('1');
   await other.getByRole('button', { name: /^Save revision/ }).click();
   await other.getByRole('button', { name: 'Take the stored one' }).click();
   await expect(other.getByLabel('Leg asked, mm')).toHaveValue('6');
-  await expect(other.getByLabel('Gap, mm')).toHaveValue('0');
+  await expect(other.getByLabel('Gap, mm')).toHaveValue('0.8');
   await other.context().close();
 });
 

@@ -4,9 +4,9 @@
  */
 import { arcElectrical, pulseLineMm, wireInGas } from '../arc/index.ts';
 import { success, type Outcome, type Warning } from '../outcome/index.ts';
-import { currentRule } from '../plan/wishes.ts';
+import { currentRule, metalFactor } from '../plan/wishes.ts';
 import { pulseMeans, solveDefaultPulse } from '../pulse/index.ts';
-import type { FillerCode } from '../consumables/index.ts';
+import type { FillerCode, FillerFamily, MaterialGroup } from '../consumables/index.ts';
 import type { CanonicalBeat } from './canonical.ts';
 import { ripplePitchMm, usualPitchMm } from './ripple.ts';
 import { canonicalOf, sayBeat, type BeatInput, type BeatSchool, type SaidBeat } from './schools.ts';
@@ -39,7 +39,7 @@ export interface DoublePulseResult extends SaidBeat {
     readonly meanPowerW: number;
     /** A single pulse at the mean feed, for comparison. */
     readonly singlePowerW: number;
-    /** Steel fillet thickness whose reference current is this mean, mm. */
+    /** Thickness of a fillet of the wire's own metal whose reference current is this mean, mm. */
     readonly equivalentThicknessMm: number;
   };
   readonly warnings: readonly Warning[];
@@ -111,6 +111,7 @@ function effectOf(
       `The slow low level of ${beat.lowFeedMPerMin.toFixed(1)} m/min cannot be pulsed with this wire.`,
     );
   if (!high || !low || !single) return undefined;
+  const ownShare = metalFactor(usualMetal(wire.family), wire.family).factor;
   const mix = (a: number, b: number) => beat.highShare * a + (1 - beat.highShare) * b;
   const meanCurrentA = mix(high.meanCurrentA, low.meanCurrentA);
   return {
@@ -119,6 +120,11 @@ function effectOf(
     meanCurrentA,
     meanPowerW: mix(high.meanPowerW, low.meanPowerW),
     singlePowerW: single.meanPowerW,
-    equivalentThicknessMm: (meanCurrentA / currentRule.baseA) ** (1 / currentRule.exponent),
+    equivalentThicknessMm: (meanCurrentA / (currentRule.baseA * ownShare)) ** (1 / currentRule.exponent),
   };
+}
+
+/** The metal a wire is mostly laid on; brazing wires join steel. */
+export function usualMetal(family: FillerFamily): MaterialGroup {
+  return family === 'copper-silicon' ? 'steel' : family;
 }

@@ -5,6 +5,7 @@ import { Link, Outlet, redirect, ScrollRestoration, useLocation, useNavigation, 
 import { api } from '../data/api.ts';
 import { session, useMe } from '../lib/session.ts';
 import { settings } from '../lib/settings.ts';
+import { Overlays } from '../features/finding/index.ts';
 import { Notice } from '../ui/notice.tsx';
 import { PageNotices, StandingTroubles } from './page-notices.tsx';
 import { Rail } from './rail.tsx';
@@ -84,6 +85,7 @@ export function Frame() {
         <Outlet />
       </Box>
       <PageNotices />
+      <Overlays />
       <ScrollRestoration getKey={placeOf} />
     </Box>
   );

@@ -3,6 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { roleNames } from '@fox-tempo/contract';
 import type { ReactNode } from 'react';
 import { Link, NavLink, useLocation } from 'react-router';
+import { openOverlay } from '../features/finding/index.ts';
 import { useMe } from '../lib/session.ts';
 import { useSettings } from '../lib/settings.ts';
 import { signInAddress } from './sign-in-address.ts';
@@ -117,8 +118,31 @@ export function Rail() {
         </Box>
       ))}
       <Box flex="1" />
+      <Helps />
       <WhoWorks />
       <Switches />
+    </Box>
+  );
+}
+
+/** Finding and words for those without a keyboard. */
+function Helps() {
+  return (
+    <Box display="flex" flexDirection={{ base: 'row', md: 'column' }}>
+      <RailButton
+        label="Find and do"
+        hint="Ctrl K finds by any word"
+        onClick={() => openOverlay('find')}
+        top="⌕"
+        word="find"
+      />
+      <RailButton
+        label="What words mean here"
+        hint="F1 opens the words"
+        onClick={() => openOverlay('words')}
+        top="Aa"
+        word="words"
+      />
     </Box>
   );
 }

@@ -19,15 +19,16 @@ export function PageHead({ title, line, trail = [], children }: PageHeadProps) {
       as="header"
       display="flex"
       alignItems="center"
-      gap="4"
+      columnGap="4"
+      rowGap="0"
       flexWrap="wrap"
       minHeight="58px"
-      px="5"
+      px={{ base: '3', md: '5' }}
       py="1.5"
       borderBottomWidth="1px"
       borderColor="line"
     >
-      <Box flex="1 1 320px" minWidth={0}>
+      <Box flex={{ base: '1 1 100%', md: '1 1 240px' }} minWidth={0}>
         {trail.length > 0 && (
           <Box as="nav" aria-label="Where this belongs" textStyle="label" color="quiet" display="flex" gap="1.5">
             {trail.map(({ name, to }) => (
@@ -44,7 +45,7 @@ export function PageHead({ title, line, trail = [], children }: PageHeadProps) {
           {title}
         </Heading>
         {line !== undefined && (
-          <Box color="quiet" fontSize="13px" truncate>
+          <Box color="quiet" fontSize="13px" truncate display={{ base: 'none', md: 'block' }}>
             {line}
           </Box>
         )}

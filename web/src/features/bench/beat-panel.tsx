@@ -3,14 +3,17 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import {
   beatForPitchHz,
+  type BeatSchool,
+  type CanonicalBeat,
   doublePulse,
+  fillerOf,
+  materialOf,
+  type Plan,
+  type Program,
   ripplePitchMm,
   sayBeat,
   translate,
-  type BeatSchool,
-  type CanonicalBeat,
-  type Plan,
-  type Program,
+  usualMetal,
 } from '@fox-tempo/core';
 import { useEffect, useRef, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
@@ -237,8 +240,9 @@ function Schools({
       </Table>
       {thickness !== undefined && (
         <Box fontSize="13px" color="quiet" mt="1">
-          In mean current the beat heats like a steel fillet of {thickness.toFixed(1)} mm: what a panel that shows
-          thickness would read.
+          In mean current the beat heats like a{' '}
+          {materialOf(usualMetal(fillerOf(program.filler).family)).name.toLowerCase()} fillet of {thickness.toFixed(1)}{' '}
+          mm: what a panel that shows thickness would read.
         </Box>
       )}
       {rows[1]?.warnings.map((warning) => (
@@ -285,6 +289,8 @@ function Metronome({ hz, highShare }: { readonly hz: number; readonly highShare:
     let off: ReturnType<typeof setTimeout> | undefined;
     const beat = () => {
       clickSound();
+      // Felt in the hand where the device can: as long as the level is high.
+      navigator.vibrate?.(Math.round(periodMs * highShare * 0.6));
       if (lamp.current) lamp.current.style.opacity = '1';
       off = setTimeout(() => {
         if (lamp.current) lamp.current.style.opacity = '0.15';

@@ -79,7 +79,7 @@ export function Controls({ setting, machine, habit, onHabit }: ControlsProps) {
         display="grid"
         gridTemplateColumns={{
           base: 'repeat(2, minmax(0, 1fr))',
-          md: 'repeat(3, minmax(0, 1fr))',
+          md: `repeat(${shown.length}, minmax(0, 1fr))`,
           xl: `repeat(${shown.length + 1}, minmax(0, 1fr))`,
         }}
         gap="3"
@@ -97,7 +97,7 @@ export function Controls({ setting, machine, habit, onHabit }: ControlsProps) {
             hand={hand}
           />
         ))}
-        <Box>
+        <Box gridColumn={{ md: '1 / -1', xl: 'auto' }}>
           <ChoiceField
             label="When the feed moves"
             value={habit}
@@ -195,7 +195,13 @@ function OneControl({
   const changed = was !== null && value !== null && Math.abs(was - value) > step / 20;
   const turn = (steps: number) => hand.turn(quantity, steps);
   return (
-    <Box minWidth={0} {...(changed ? { borderLeftWidth: '3px', borderColor: 'accent', pl: '2' } : {})}>
+    // In a narrow place the dial's own steps come first: that is what the hand is at.
+    <Box
+      minWidth={0}
+      display="flex"
+      flexDirection="column"
+      {...(changed ? { borderLeftWidth: '3px', borderColor: 'accent', pl: '2' } : {})}
+    >
       <Box minHeight="80px">
         <ValueField
           label={label}
@@ -242,7 +248,12 @@ function OneControl({
         onChange={(event) => move(Number(event.target.value))}
       />
       {dial ? (
-        <Box display="grid" gridTemplateColumns="44px minmax(0, 1fr) 44px" alignItems="center">
+        <Box
+          display="grid"
+          gridTemplateColumns="44px minmax(0, 1fr) 44px"
+          alignItems="center"
+          order={{ base: -1, md: 0 }}
+        >
           <Box gridColumn="1 / -1" fontSize="12px" color="quiet" textAlign="center" lineHeight="1.2">
             {dial.label}
           </Box>
@@ -254,7 +265,12 @@ function OneControl({
           >
             −
           </Action>
-          <Box textStyle="figure" fontSize="17px" textAlign="center">
+          <Box
+            textStyle="figure"
+            fontSize={{ base: '17px', md: '15px', xl: '17px' }}
+            textAlign="center"
+            whiteSpace="nowrap"
+          >
             {dial.display}
           </Box>
           <Action

@@ -25,7 +25,7 @@ const middles = [
 type Middle = (typeof middles)[number]['id'];
 
 /** All of the first screen that gauges, dials and heads leave. */
-const tall = { base: '300px', md: '308px', xl: 'max(300px, calc(100vh - 456px))' } as const;
+const tall = { base: '236px', md: '270px', xl: 'max(300px, calc(100vh - 456px))' } as const;
 
 export interface StageProps {
   readonly run: ArcRun;
@@ -41,6 +41,7 @@ export function Stage({ run, ghost, isImagined, map, sweep }: StageProps) {
   const playing = usePlayhead(simulation);
   const [view, setView] = useState<View>('map');
   const [middle, setMiddle] = useState<Middle>('trace');
+  const listen = <Listen now={simulation} held={ghost} />;
   const shownOnPhone = (one: View) => ({ base: view === one ? 'flex' : 'none', md: 'flex' }) as const;
   return (
     <Box>
@@ -66,9 +67,11 @@ export function Stage({ run, ghost, isImagined, map, sweep }: StageProps) {
             recessMm={3}
           />
         </Part>
-        <Part area="trace" display={shownOnPhone('trace')} height={{ ...tall, md: '230px' }}>
-          <Box display="flex" alignItems="center" gap="1" minHeight="44px" pr="66px">
+        <Part area="trace" display={shownOnPhone('trace')} height={{ ...tall, md: '236px' }}>
+          <Box display="flex" alignItems="center" gap="1" minHeight="44px" pr="62px">
             <TabRow label="In the middle" tabs={middles} value={middle} onChange={setMiddle} />
+            <Box flex="1" />
+            <Box display={{ base: 'none', md: 'block', xl: 'none' }}>{listen}</Box>
           </Box>
           {middle === 'trace' ? (
             <>
@@ -83,7 +86,7 @@ export function Stage({ run, ghost, isImagined, map, sweep }: StageProps) {
                   <TraceChart simulation={simulation} ghost={ghost} playhead={playing.playhead} />
                 </Suspense>
               </Box>
-              <Listen now={simulation} held={ghost} />
+              <Box display={{ base: 'block', md: 'none', xl: 'block' }}>{listen}</Box>
             </>
           ) : (
             sweep

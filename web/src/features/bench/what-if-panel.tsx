@@ -62,57 +62,68 @@ export function WhatIfPanel({
         </Box>
       }
     >
-      <Box display="flex" gap="1.5" flexWrap="wrap">
-        {(Object.keys(labels) as WhatIf[]).map((change) => (
-          <chakra.button
-            key={change}
-            type="button"
-            aria-pressed={changes.has(change)}
-            onClick={() => onToggle(change)}
-            minHeight="44px"
-            px="3"
-            borderWidth="1px"
-            borderRadius="3px"
-            fontSize="13.5px"
-            fontWeight={changes.has(change) ? 600 : 400}
-            borderColor={changes.has(change) ? 'accent' : 'edge'}
-            bg={changes.has(change) ? 'accentSoft' : 'surface'}
-            cursor="pointer"
-          >
-            {changes.has(change) ? '● ' : '○ '}
-            {labels[change]}
-          </chakra.button>
-        ))}
+      <Box display="grid" gap="4" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.25fr) minmax(0, 1fr)' }}>
+        <Box minWidth={0}>
+          <Box display="flex" gap="1.5" flexWrap="wrap">
+            {(Object.keys(labels) as WhatIf[]).map((change) => (
+              <chakra.button
+                key={change}
+                type="button"
+                aria-pressed={changes.has(change)}
+                onClick={() => onToggle(change)}
+                minHeight="44px"
+                px="3"
+                borderWidth="1px"
+                borderRadius="3px"
+                fontSize="13.5px"
+                fontWeight={changes.has(change) ? 600 : 400}
+                borderColor={changes.has(change) ? 'accent' : 'edge'}
+                bg={changes.has(change) ? 'accentSoft' : 'surface'}
+                cursor="pointer"
+              >
+                {changes.has(change) ? '● ' : '○ '}
+                {labels[change]}
+              </chakra.button>
+            ))}
+          </Box>
+          {changes.has('gas-swapped') && (
+            <Box maxWidth="280px" mt="2">
+              <ChoiceField
+                label="Swapped for"
+                value={otherGas}
+                choices={commonGasCodes
+                  .filter((code) => code !== 'none' && code !== program.gas)
+                  .map((code) => ({ value: code, label: gasOf(code).name }))}
+                onChange={onGas}
+              />
+            </Box>
+          )}
+        </Box>
+        <Box minWidth={0}>
+          {changes.size === 0 && (
+            <Box fontSize="13.5px" color="quiet">
+              Choose what has changed; arc and chart above then show that arc, and here stands what gives it away.
+            </Box>
+          )}
+          {failed !== null && (
+            <Box mt="2">
+              <Notice level="caution" word="Not simulated.">
+                {failed}
+              </Notice>
+            </Box>
+          )}
+          {changes.size > 0 && before && after && (
+            <Found
+              program={program}
+              machine={machine}
+              thicknessMm={thicknessMm}
+              changes={changes}
+              before={before}
+              after={after}
+            />
+          )}
+        </Box>
       </Box>
-      {changes.has('gas-swapped') && (
-        <Box maxWidth="280px" mt="2">
-          <ChoiceField
-            label="Swapped for"
-            value={otherGas}
-            choices={commonGasCodes
-              .filter((code) => code !== 'none' && code !== program.gas)
-              .map((code) => ({ value: code, label: gasOf(code).name }))}
-            onChange={onGas}
-          />
-        </Box>
-      )}
-      {failed !== null && (
-        <Box mt="2">
-          <Notice level="caution" word="Not simulated.">
-            {failed}
-          </Notice>
-        </Box>
-      )}
-      {changes.size > 0 && before && after && (
-        <Found
-          program={program}
-          machine={machine}
-          thicknessMm={thicknessMm}
-          changes={changes}
-          before={before}
-          after={after}
-        />
-      )}
     </Panel>
   );
 }

@@ -99,7 +99,7 @@ export function ZoneMapView({
   const name = `map-${x.axis}-${y.axis}`;
   return (
     <Box minHeight={0} display="flex" flexDirection="column" height="100%">
-      <Box ref={holder} position="relative" height={tall} flex="1 1 auto" minHeight="160px">
+      <Box ref={holder} position="relative" height={tall} flex="1 1 auto" minHeight="110px">
         {/* A layer of its own: the crosshair moves over it without painting a thousand places again. */}
         <chakra.svg
           ref={ground}
@@ -225,21 +225,23 @@ export function ZoneMapView({
           {share < 1 ? `drawing… ${Math.round(100 * share)} %` : here ? `here: ${zoneWords[here].symptom}` : ''}
         </Box>
         {map && (
-          <SaveMenu
-            what="the map"
-            ways={[
-              {
-                name: 'SVG',
-                save: () => download(`${name}.svg`, 'image/svg+xml', plainSvg(ground.current, svg.current, theme)),
-              },
-              {
-                name: 'PNG',
-                save: () =>
-                  void svgToPng(plainSvg(ground.current, svg.current, theme), `${name}.png`, colours.surface[theme]),
-              },
-              { name: 'CSV', save: () => download(`${name}.csv`, 'text/csv', mapCsv(map)) },
-            ]}
-          />
+          <Box display={{ base: 'none', md: 'block' }}>
+            <SaveMenu
+              what="the map"
+              ways={[
+                {
+                  name: 'SVG',
+                  save: () => download(`${name}.svg`, 'image/svg+xml', plainSvg(ground.current, svg.current, theme)),
+                },
+                {
+                  name: 'PNG',
+                  save: () =>
+                    void svgToPng(plainSvg(ground.current, svg.current, theme), `${name}.png`, colours.surface[theme]),
+                },
+                { name: 'CSV', save: () => download(`${name}.csv`, 'text/csv', mapCsv(map)) },
+              ]}
+            />
+          </Box>
         )}
       </Box>
     </Box>

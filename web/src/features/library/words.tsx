@@ -2,46 +2,10 @@
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { dialQuantityNames, isNumeric, quantityFacts, quantityOf, senseWords } from '@fox-tempo/core';
+import { glossary } from '../../lib/glossary.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
-
-/** Words that mean different things on different machines. */
-const traps: readonly { readonly word: string; readonly hides: string; readonly ask: string }[] = [
-  {
-    word: 'heat',
-    hides: 'volts, amperes, energy, trim or plate temperature',
-    ask: 'power, energy per mm or plate temperature',
-  },
-  {
-    word: 'thickness',
-    hides: 'one sheet or the sum of both; on a display only a label of the feed',
-    ask: 'which sheet, in mm',
-  },
-  { word: 'peak, background', hides: 'the fast pulse, or high and low of the slow beat', ask: 'fast or slow' },
-  { word: 'frequency', hides: 'tens to hundreds a second (fast), or a few (slow)', ask: 'fast or slow' },
-  {
-    word: 'duty, balance',
-    hides: 'share of time at high, rating plate, or alternating current',
-    ask: 'which of the three',
-  },
-  { word: 'program, job, channel', hides: 'a line of the chart, or a memory', ask: 'chart line or slot' },
-  {
-    word: 'stick-out',
-    hides: 'wire to arc, wire cut before the start, tip to plate, wire left after the stop',
-    ask: 'one of the four lengths',
-  },
-  {
-    word: 'start level',
-    hides: 'percent of main, or amperes that stay when main is changed',
-    ask: 'percent or absolute',
-  },
-  {
-    word: 'burn-back',
-    hides: 'a time (more is shorter wire) or a length (more is longer)',
-    ask: 'what is left on the wire',
-  },
-];
 
 export function Words({ machines }: { readonly machines: readonly MachineResource[] }) {
   const described = machines.filter((machine) => machine.file.dials.length > 0);
@@ -99,13 +63,15 @@ export function Words({ machines }: { readonly machines: readonly MachineResourc
         <Table label="Words that mean different things">
           <Heads names={['Said', 'May mean', 'Ask for']} />
           <tbody>
-            {traps.map(({ word, hides, ask }) => (
-              <tr key={word}>
-                <Cell head>{word}</Cell>
-                <Cell>{hides}</Cell>
-                <Cell>{ask}</Cell>
-              </tr>
-            ))}
+            {glossary
+              .filter(({ hides }) => hides !== undefined)
+              .map(({ word, hides, ask }) => (
+                <tr key={word}>
+                  <Cell head>{word}</Cell>
+                  <Cell>{hides}</Cell>
+                  <Cell>{ask}</Cell>
+                </tr>
+              ))}
           </tbody>
         </Table>
       </Panel>

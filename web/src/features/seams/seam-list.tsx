@@ -24,8 +24,8 @@ export async function loadSeamList({ request }: { request: Request }) {
 
 export function SeamList() {
   const { seams, parts } = useLoaderData<Awaited<ReturnType<typeof loadSeamList>>>();
-  const [adding, setAdding] = useState(false);
   const [asked] = useSearchParams();
+  const [adding, setAdding] = useState(asked.has('new'));
   const [wanted, setWanted] = useState(asked.get('part') ?? '');
   const [opened, setOpened] = useState<string | null>(null);
   const mayAdd = useMay('addSeam');

@@ -1,0 +1,2 @@
+export { openOverlay } from './overlay.ts';
+export { Overlays } from './overlays.tsx';

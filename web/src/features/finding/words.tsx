@@ -1,0 +1,47 @@
+/** What words mean here, one key away; and what each of them may hide on another panel. */
+import { Box, chakra } from '@chakra-ui/react';
+import { useRef, useState } from 'react';
+import { lookUp } from '../../lib/glossary.ts';
+import { inputLook } from '../../ui/field.tsx';
+import { Sheet } from './sheet.tsx';
+
+export function WordsSheet() {
+  const [typed, setTyped] = useState('');
+  const field = useRef<HTMLInputElement>(null);
+  const shown = lookUp(typed);
+  return (
+    <Sheet title="What words mean here" first={field}>
+      <chakra.input
+        {...inputLook}
+        type="search"
+        aria-label="Look up a word"
+        placeholder="heat, pulse, stick-out …"
+        ref={field}
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+      />
+      {shown.length === 0 && (
+        <Box color="quiet" fontSize="13.5px" py="2">
+          No such word here.
+        </Box>
+      )}
+      <Box as="dl" mt="2" fontSize="13.5px">
+        {shown.map(({ word, means, hides, ask }) => (
+          <Box key={word} borderTopWidth="1px" borderColor="line" py="1.5">
+            <Box as="dt" fontWeight={650}>
+              {word}
+            </Box>
+            <Box as="dd">
+              {means}.
+              {hides !== undefined && (
+                <Box color="ochre" fontSize="12.5px">
+                  ◇ elsewhere it may mean {hides}; ask {ask}
+                </Box>
+              )}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Sheet>
+  );
+}

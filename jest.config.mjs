@@ -4,9 +4,9 @@ import { buildSync } from 'esbuild';
 
 /** The component library as one file: loading its thousand modules anew takes every suite a second. Made once for each of its versions. */
 const { version } = createRequire(import.meta.url)('@chakra-ui/react/package.json');
-const components = new URL(`node_modules/.cache/chakra-${version}.mjs`, import.meta.url).pathname;
+const components = new URL(`.cache/chakra-${version}.mjs`, import.meta.url).pathname;
 if (!existsSync(components)) {
-  mkdirSync(new URL('node_modules/.cache', import.meta.url).pathname, { recursive: true });
+  mkdirSync(new URL('.cache', import.meta.url).pathname, { recursive: true });
   buildSync({
     stdin: { contents: "export * from '@chakra-ui/react'", resolveDir: import.meta.dirname },
     bundle: true,

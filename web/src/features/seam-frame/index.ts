@@ -1,4 +1,3 @@
-export { BesideCard } from './beside-card.tsx';
 export { SeamFrame } from './seam-frame.tsx';
 export { SeamHead } from './seam-head.tsx';
 export { SheetFrame } from './sheet-frame.tsx';

@@ -1,0 +1,140 @@
+/** Passing a door of the server: the address from the table of doors, the version a write is based on, the key that makes it count once, and what is said when it will not. */
+import {
+  addressOf,
+  contractHeader,
+  contractVersion,
+  doorFacts,
+  problemKind,
+  type DoorAnswer,
+  type DoorFacts,
+  type DoorName,
+  type DoorParams,
+  type DoorSends,
+  type Page,
+  type Problem,
+  type ProblemKind,
+} from '@fox-tempo/contract';
+import { createStore } from 'zustand/vanilla';
+import { answered, answerLost, keyFor } from './keys.ts';
+
+export class ProblemError extends Error {
+  readonly kind: ProblemKind | 'unreachable';
+  readonly problem: Problem;
+  constructor(kind: ProblemKind | 'unreachable', problem: Problem) {
+    super(problem.detail ?? problem.title);
+    this.kind = kind;
+    this.problem = problem;
+  }
+}
+
+export interface Asked<K extends DoorName> {
+  readonly params?: DoorParams<K>;
+  readonly body?: DoorSends<K>;
+  readonly query?: Readonly<Record<string, string>>;
+  /** Version that a write is based on. */
+  readonly basedOn?: number;
+  readonly signal?: AbortSignal | undefined;
+}
+
+/** Told when the server says that nobody is signed in. */
+let whenSignedOut: () => void = () => undefined;
+export function onSignedOut(listener: () => void): void {
+  whenSignedOut = listener;
+}
+
+/** Told after every write that went through: what was read before may be old. */
+let afterWrite: () => void = () => undefined;
+export function onWritten(listener: () => void): void {
+  afterWrite = listener;
+}
+
+/** The server that answers was built with another contract than this page. */
+export const serverVersion = createStore<{ readonly differs: boolean }>()(() => ({ differs: false }));
+
+function hearVersion(response: Response): void {
+  // Answers made up in a test have no headers.
+  const version = (response.headers as Headers | undefined)?.get(contractHeader);
+  if (version !== undefined && version !== String(contractVersion)) serverVersion.setState({ differs: true });
+}
+
+/** Passes a door. */
+export async function pass<K extends DoorName>(name: K, asked: Asked<K> = {}): Promise<DoorAnswer<K>> {
+  const door: DoorFacts = doorFacts[name];
+  const { params, body, query, basedOn, signal } = asked;
+  const asks = query && Object.keys(query).length > 0 ? `?${new URLSearchParams(query).toString()}` : '';
+  const path = `/api${addressOf(name, params)}${asks}`;
+  const headers: Record<string, string> = { accept: 'application/json' };
+  const text = body === undefined ? null : JSON.stringify(body);
+  if (text !== null) headers['content-type'] = 'application/json';
+  if (basedOn !== undefined) headers['if-match'] = `"${basedOn}"`;
+  const write = `${name} ${path} ${text ?? ''}`;
+  const key = door.needs === 'key' ? keyFor(write) : null;
+  if (key !== null) headers['idempotency-key'] = key;
+
+  const send = () =>
+    fetch(path, {
+      method: door.method,
+      headers,
+      body: text,
+      // A server that hangs is as good as none.
+      signal: AbortSignal.any([AbortSignal.timeout(15_000), ...(signal ? [signal] : [])]),
+    });
+  let response: Response;
+  try {
+    response = await send();
+  } catch (error) {
+    if (signal?.aborted) throw error;
+    if (key === null) throw unreachable('The server does not answer.');
+    answerLost(write, key);
+    throw unreachable('It is not known whether this arrived. Send it again: it counts once.');
+  }
+  hearVersion(response);
+  const content: unknown = await response.json().catch(() => undefined);
+  if (response.ok && content !== undefined) {
+    if (key !== null) answered(write);
+    if (door.method !== 'GET') afterWrite();
+    return content as DoorAnswer<K>;
+  }
+  const problem = isProblem(content) ? content : undefined;
+  if (!problem) {
+    if (key === null) throw unreachable(`The server answered ${response.status} without saying why.`);
+    answerLost(write, key);
+    throw unreachable('The answer was cut off; it is not known whether this arrived. Send it again: it counts once.');
+  }
+  if (key !== null) answered(write);
+  const kind = problemKind(problem);
+  if (kind === 'not-signed-in') whenSignedOut();
+  // Somebody wrote meanwhile: what was read here is old.
+  if (kind === 'stale-version') afterWrite();
+  throw new ProblemError(kind, problem);
+}
+
+function unreachable(detail: string): ProblemError {
+  return new ProblemError('unreachable', {
+    type: 'about:blank',
+    title: 'The server cannot be reached',
+    status: 0,
+    detail,
+  });
+}
+
+function isProblem(content: unknown): content is Problem {
+  return (
+    typeof content === 'object' && content !== null && 'type' in content && 'title' in content && 'status' in content
+  );
+}
+
+export type Item<K extends DoorName> = DoorAnswer<K> extends Page<infer T> ? T : never;
+
+/** Every page of a list, one after the other. */
+export async function all<K extends DoorName>(name: K, asked: Asked<K> = {}): Promise<Item<K>[]> {
+  const items: Item<K>[] = [];
+  for (let cursor: string | null = ''; cursor !== null;) {
+    const query: Record<string, string> = cursor === '' ? { ...asked.query } : { ...asked.query, cursor };
+    const page = (await pass(name, { ...asked, query })) as unknown as Page<Item<K>>;
+    items.push(...page.items);
+    cursor = page.next;
+  }
+  return items;
+}
+

@@ -1,0 +1,67 @@
+/**
+ * What the server owns, read through one cache fed by the table of doors. Views that follow one another share an answer for some seconds;
+ * after any write everything counts as old, so that nobody sees what was before it.
+ */
+import type { DoorAnswer, DoorName } from '@fox-tempo/contract';
+import { QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
+import { all, onWritten, pass, type Asked, type Item, type ProblemError } from './door.ts';
+
+/** For so long an answer is as good as new, ms. */
+const freshMs = 4000;
+
+export const queryClient = new QueryClient({
+  defaultOptions: { queries: { staleTime: freshMs, retry: false, networkMode: 'always', refetchOnWindowFocus: true } },
+});
+onWritten(() => void queryClient.invalidateQueries());
+
+type Reading<K extends DoorName> = Pick<Asked<K>, 'params' | 'query'>;
+
+function one<K extends DoorName>(name: K, asked: Reading<K>) {
+  return {
+    queryKey: ['one', name, asked.params ?? {}, asked.query ?? {}],
+    queryFn: ({ signal }: { signal: AbortSignal }) => pass(name, { ...asked, signal }),
+  };
+}
+
+function list<K extends DoorName>(name: K, asked: Reading<K>) {
+  return {
+    queryKey: ['all', name, asked.params ?? {}, asked.query ?? {}],
+    queryFn: ({ signal }: { signal: AbortSignal }) => all(name, { ...asked, signal }),
+  };
+}
+
+/** For loaders: the answer of a door, as it was some seconds ago or anew. */
+export function read<K extends DoorName>(name: K, asked: Asked<K> = {}): Promise<DoorAnswer<K>> {
+  const { params, query } = asked;
+  return queryClient.query(one(name, { ...(params && { params }), ...(query && { query }) }));
+}
+
+/** For loaders: every page of a list. */
+export function readAll<K extends DoorName>(name: K, asked: Asked<K> = {}): Promise<Item<K>[]> {
+  const { params, query } = asked;
+  return queryClient.query(list(name, { ...(params && { params }), ...(query && { query }) }));
+}
+
+/** For components: the answer of a door, kept up to date with every write of this page. */
+export function useDoor<K extends DoorName>(
+  name: K,
+  asked: Reading<K> = {},
+): UseQueryResult<DoorAnswer<K>, ProblemError> {
+  return useQuery<DoorAnswer<K>, ProblemError>(one(name, asked), queryClient);
+}
+
+export function useDoorList<K extends DoorName>(
+  name: K,
+  asked: Reading<K> = {},
+): UseQueryResult<Item<K>[], ProblemError> {
+  return useQuery<Item<K>[], ProblemError>(list(name, asked), queryClient);
+}
+
+/** Adds what a write has answered before the next reading does. */
+export function placeInCache<K extends DoorName>(
+  name: K,
+  asked: Reading<K>,
+  change: (before: DoorAnswer<K>) => DoorAnswer<K>,
+): void {
+  queryClient.setQueryData<DoorAnswer<K>>(one(name, asked).queryKey, (before) => before && change(before));
+}

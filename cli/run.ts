@@ -1,6 +1,6 @@
 /** What the command line does, apart from the process around it, so that tests can call it. */
 import { findTrouble, verbNames, verbs, type VerbName } from '@fox-tempo/contract';
-import type { Issue } from '@fox-tempo/core';
+import type { Issue } from '@fox-tempo/core/outcome';
 
 interface CommandError {
   readonly error: Issue & { readonly issues: readonly Issue[] };

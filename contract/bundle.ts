@@ -1,5 +1,5 @@
 /** Open files that carry more than one thing: a seam with its setting, or a whole shop. Machines and programs stay files of their own. */
-import type { Outcome } from '@fox-tempo/core';
+import type { Outcome } from '@fox-tempo/core/outcome';
 import { z } from 'zod';
 import { idField, nameField } from './fields.ts';
 import { readVersioned } from './file-version.ts';

@@ -1,19 +1,9 @@
 /** Chart lines from a CSV table: RFC 4180, `;` or tab too, decimal comma, BOM; units in the heads or in the cells. Every row is read or refused by name before anything is written. */
-import {
-  fillerCodes,
-  fillers,
-  parseGas,
-  parseQuantity,
-  planModes,
-  rangeIssue,
-  type ChartLine,
-  type ChartPoint,
-  type FillerCode,
-  type PlanMode,
-  type QuantityName,
-  type RangedField,
-  type UnitSystem,
-} from '@fox-tempo/core';
+import { fillerCodes, fillers, parseGas, type FillerCode } from '@fox-tempo/core/consumables';
+import type { ChartLine, ChartPoint } from '@fox-tempo/core/machine';
+import { rangeIssue, type RangedField } from '@fox-tempo/core/outcome';
+import { planModes, type PlanMode } from '@fox-tempo/core/plan';
+import { parseQuantity, type QuantityName, type UnitSystem } from '@fox-tempo/core/units';
 import Papa from 'papaparse';
 import { mostChartLines, mostPoints } from './machine.ts';
 

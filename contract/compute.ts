@@ -1,5 +1,5 @@
 /** What the computations are asked; the same shapes at the command line and at the API. Answers are the core's own types. */
-import { weldShapes, type WeldShape } from '@fox-tempo/core';
+import { weldShapes, type WeldShape } from '@fox-tempo/core/heat';
 import { z } from 'zod';
 import {
   arcHabitField,

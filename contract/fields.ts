@@ -1,27 +1,28 @@
 /** Fields that several shapes share, with the core's own limits. */
 import {
-  arcIntents,
-  backings,
   fillerCodes,
-  joints,
   materialGroups,
   parseGas,
+  type FillerCode,
+  type MaterialGroup,
+} from '@fox-tempo/core/consumables';
+import { ranges, type RangedField } from '@fox-tempo/core/outcome';
+import {
+  arcIntents,
+  backings,
+  joints,
   planModes,
   positions,
   preparationKinds,
-  ranges,
   thicknessRules,
   type ArcIntent,
   type Backing,
-  type FillerCode,
   type Joint,
-  type MaterialGroup,
   type PlanMode,
   type Position,
   type PreparationKind,
-  type RangedField,
   type ThicknessRule,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/plan';
 import { z } from 'zod';
 
 /** A number within the core's range for that field. */

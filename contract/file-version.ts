@@ -1,5 +1,5 @@
 /** Reading `*.tempo.json`: the format's name, its version, and the way up from older ones. */
-import { failure, type Outcome } from '@fox-tempo/core';
+import { failure, type Outcome } from '@fox-tempo/core/outcome';
 import type { z } from 'zod';
 import { parseWith } from './issues.ts';
 

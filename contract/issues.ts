@@ -1,5 +1,13 @@
 /** Turns what Zod found into the core's issues: path, code, limit, value, and a sentence a welder can act on. */
-import { failure, rangeIssue, ranges, success, type Issue, type Outcome, type RangedField } from '@fox-tempo/core';
+import {
+  failure,
+  rangeIssue,
+  ranges,
+  success,
+  type Issue,
+  type Outcome,
+  type RangedField,
+} from '@fox-tempo/core/outcome';
 import type { z } from 'zod';
 
 /** Parses an unknown value; every issue at once. */

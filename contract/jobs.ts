@@ -1,5 +1,6 @@
 /** Computations that take seconds: queued, with progress, cancel and retry. */
-import { axisRange, mapAxes, mapCell, success, type Cell, type MapRequest, type Outcome } from '@fox-tempo/core';
+import { success, type Outcome } from '@fox-tempo/core/outcome';
+import { axisRange, mapAxes, mapCell, type Cell, type MapRequest } from '@fox-tempo/core/zone-map';
 import { z } from 'zod';
 import { timestampField } from './fields.ts';
 import { parseWith } from './issues.ts';

@@ -1,5 +1,6 @@
 /** `translate` and `read-dials`: between a program and one machine's dials. Files are read in any version and checked whole. */
-import { failure, readDials, success, translate } from '@fox-tempo/core';
+import { readDials, translate } from '@fox-tempo/core/machine';
+import { failure, success } from '@fox-tempo/core/outcome';
 import { z } from 'zod';
 import { fillerField, gasField, idField, ranged } from './fields.ts';
 import { parseWith } from './issues.ts';

@@ -1,20 +1,18 @@
 /** The machine file, version 2: a described power source. What it is allowed to say is checked by the core, what it looks like here. */
+import { calibrate } from '@fox-tempo/core/calibration';
+import { fillerCodes } from '@fox-tempo/core/consumables';
 import {
-  calibrate,
   dialQuantityNames,
   facets,
-  fillerCodes,
   machineIssues,
-  planModes,
-  sequenceNumbers,
-  triggerSchools,
   type DialQuantity,
   type Facet,
   type MachineCorrection,
-  type Outcome,
   type Polarity,
-  type SequenceNumber,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/machine';
+import type { Outcome } from '@fox-tempo/core/outcome';
+import { planModes } from '@fox-tempo/core/plan';
+import { sequenceNumbers, triggerSchools, type SequenceNumber } from '@fox-tempo/core/sequence';
 import { z } from 'zod';
 import { closed, fillerField, gasField, idField, modeField, nameField, ranged, timestampField } from './fields.ts';
 import { readVersioned } from './file-version.ts';

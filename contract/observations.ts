@@ -1,5 +1,6 @@
 /** What was observed, by kind. A row is never changed; a correction is a further row that names the one it corrects. */
-import { stepKinds, wireLefts, wireShapes } from '@fox-tempo/core';
+import { wireLefts, wireShapes } from '@fox-tempo/core/score';
+import { stepKinds } from '@fox-tempo/core/setup';
 import { z } from 'zod';
 import { fillerField, gasField, idField, materialField, ranged, timestampField } from './fields.ts';
 

@@ -1,16 +1,8 @@
 /** The core's question for a described seam and a chosen wire: one place, so that browser and server compute the same. */
-import {
-  noTune,
-  planSeam,
-  programFromPlan,
-  success,
-  tuned,
-  type Outcome,
-  type Plan,
-  type PlanInput,
-  type Program,
-  type ThicknessRule,
-} from '@fox-tempo/core';
+import { programFromPlan, type Program } from '@fox-tempo/core/machine';
+import { success, type Outcome } from '@fox-tempo/core/outcome';
+import { planSeam, type Plan, type PlanInput, type ThicknessRule } from '@fox-tempo/core/plan';
+import { noTune, tuned } from '@fox-tempo/core/tuning';
 import type { ProgramChoice, ProgramFile } from './program.ts';
 import type { SeamSpec } from './shop.ts';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { plainSequence, sequenceNumbers } from '@fox-tempo/core';
+import { plainSequence, sequenceNumbers } from '@fox-tempo/core/sequence';
 import { exampleFiles } from './example-files.ts';
 import { parseWith } from './issues.ts';
 import { programChoice, readProgramFile, triggerSequence } from './program.ts';

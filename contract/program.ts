@@ -1,15 +1,15 @@
 /** The program file, version 2: the physical setting a revision keeps; and what a person chooses, from which it is computed. */
+import type { FillerCode } from '@fox-tempo/core/consumables';
+import type { Outcome } from '@fox-tempo/core/outcome';
+import { gunRanges } from '@fox-tempo/core/plan';
 import {
-  gunRanges,
   mostTaps,
   plainSequence,
   sequenceRanges,
   triggerSchools,
   usualSequence,
-  type FillerCode,
-  type Outcome,
   type SequenceNumber,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/sequence';
 import { z } from 'zod';
 import { arcHabitField, fillerField, gasField, modeField, ranged } from './fields.ts';
 import { readVersioned } from './file-version.ts';

@@ -1,5 +1,7 @@
 /** `sequence`: presses of the trigger played through a program, as it means them or as a machine takes them. */
-import { evaluateSequence, failure, habitOf, success, triggerModeFor } from '@fox-tempo/core';
+import { habitOf, triggerModeFor } from '@fox-tempo/core/machine';
+import { failure, success } from '@fox-tempo/core/outcome';
+import { evaluateSequence } from '@fox-tempo/core/score';
 import { z } from 'zod';
 import { parseWith } from './issues.ts';
 import { machineFile, readMachineFile } from './machine.ts';

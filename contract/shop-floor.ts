@@ -1,5 +1,5 @@
 /** What stands on the shop floor: memory slots with their history, lead resistance, step times, cylinders and spools. */
-import { stepKinds } from '@fox-tempo/core';
+import { stepKinds } from '@fox-tempo/core/setup';
 import { z } from 'zod';
 import { fillerField, gasField, idField, nameField, ranged, timestampField } from './fields.ts';
 import { dialReadings, recordedKinds } from './observations.ts';

@@ -1,5 +1,5 @@
 /** How a machine stands: process, poles, what is threaded and connected on each feeder, what its dials show. As last entered. */
-import { grooves, liners, setupProcesses } from '@fox-tempo/core';
+import { grooves, liners, setupProcesses } from '@fox-tempo/core/setup';
 import { z } from 'zod';
 import { fillerField, gasField, idField, ranged, timestampField } from './fields.ts';
 import { machineResource, polarityField } from './machine.ts';

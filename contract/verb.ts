@@ -1,5 +1,5 @@
 /** One computation as the command line and the API offer it. */
-import type { Outcome } from '@fox-tempo/core';
+import type { Outcome } from '@fox-tempo/core/outcome';
 import type { z } from 'zod';
 
 export interface Verb {

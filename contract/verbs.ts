@@ -1,22 +1,14 @@
 /** The computations by their verb: shape of the question, and the core's answer. One table for the command line, the API and the worker. */
-import {
-  asDialled,
-  bead,
-  beginSimulation,
-  calibrate,
-  doublePulse,
-  failure,
-  heat,
-  melt,
-  planSeam,
-  programFromPlan,
-  simulationOf,
-  solvePulse,
-  success,
-  unalignedMOhm,
-  type Outcome,
-  type SimulationInput,
-} from '@fox-tempo/core';
+import { bead } from '@fox-tempo/core/bead';
+import { calibrate } from '@fox-tempo/core/calibration';
+import { doublePulse } from '@fox-tempo/core/double-pulse';
+import { heat } from '@fox-tempo/core/heat';
+import { asDialled, programFromPlan, simulationOf, unalignedMOhm } from '@fox-tempo/core/machine';
+import { melt } from '@fox-tempo/core/melting';
+import { failure, success, type Outcome } from '@fox-tempo/core/outcome';
+import { planSeam } from '@fox-tempo/core/plan';
+import { solvePulse } from '@fox-tempo/core/pulse';
+import { beginSimulation, type SimulationInput } from '@fox-tempo/core/simulation';
 import { z } from 'zod';
 import type { Verb } from './verb.ts';
 import {

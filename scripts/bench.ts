@@ -1,31 +1,22 @@
 /** The budgets that apply so far, measured on this machine: medians of several rounds after a warm-up. Nothing here fails a build. */
 import { cpus, totalmem } from 'node:os';
+import { doublePulse } from '@fox-tempo/core/double-pulse';
+import { programFromPlan, simulationOf, translate, type Program } from '@fox-tempo/core/machine';
+import { planSeam, planSetting, type PlanInput } from '@fox-tempo/core/plan';
+import { solvePulse } from '@fox-tempo/core/pulse';
+import { evaluateSequence, scoreOf, seamScore } from '@fox-tempo/core/score';
+import { sequenceTemplates } from '@fox-tempo/core/sequence';
+import { drivenArc, simulate, type SimulationInput } from '@fox-tempo/core/simulation';
 import {
   axisRange,
-  doublePulse,
-  drivenArc,
-  evaluateSequence,
   filledFrom,
   islandPass,
   islandsOf,
   mapCell,
   mapPasses,
   placesToRun,
-  planSeam,
-  planSetting,
-  programFromPlan,
-  scoreOf,
-  seamScore,
-  sequenceTemplates,
-  simulate,
-  simulationOf,
-  solvePulse,
-  translate,
-  type PlanInput,
-  type Program,
-  type SimulationInput,
   type ZoneMap,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/zone-map';
 import { rowan, scenarios } from '@fox-tempo/core/scenarios';
 
 interface Row {

@@ -1,7 +1,11 @@
 /** Draws the pictures of docs/physics from the code, and writes the tables between the marks in its pages: npm run physics */
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { melt, planSeam, simulate, solvePulse, type FillerCode, type SimulationInput } from '@fox-tempo/core';
+import type { FillerCode } from '@fox-tempo/core/consumables';
+import { melt } from '@fox-tempo/core/melting';
+import { planSeam } from '@fox-tempo/core/plan';
+import { solvePulse } from '@fox-tempo/core/pulse';
+import { simulate, type SimulationInput } from '@fox-tempo/core/simulation';
 import { LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, LegendComponent, TitleComponent } from 'echarts/components';
 import { init, use as registerCharts } from 'echarts/core';

@@ -6,7 +6,7 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { planInput } from '@fox-tempo/contract';
-import { planSetting, type PlanFigures } from '@fox-tempo/core';
+import { planSetting, type PlanFigures } from '@fox-tempo/core/plan';
 import { currentRule, notFitted, sizeRule, thicknessRule, travelRule } from '@fox-tempo/core/plan-rules';
 import type { Table } from './sweeps.ts';
 

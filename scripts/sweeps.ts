@@ -3,7 +3,8 @@
  * Also called by the script that draws docs/physics, so that the tables there are the code's own.
  */
 import { pathToFileURL } from 'node:url';
-import { planSeam, simulate, type PlanInput, type SimulationInput, type SimulationMetrics } from '@fox-tempo/core';
+import { planSeam, type PlanInput } from '@fox-tempo/core/plan';
+import { simulate, type SimulationInput, type SimulationMetrics } from '@fox-tempo/core/simulation';
 
 export interface Table {
   readonly title: string;

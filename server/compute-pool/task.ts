@@ -1,6 +1,6 @@
 /** Runs in a worker thread: one computation, its answer as the bytes that go out, so that nothing large is copied or written out on the event loop. */
 import { mapRow, verbs, type MapJob, type VerbName } from '@fox-tempo/contract';
-import type { Issue } from '@fox-tempo/core';
+import type { Issue } from '@fox-tempo/core/outcome';
 import type { CardContent } from '../modules/cards/card-document.ts';
 
 type ThreadTask =

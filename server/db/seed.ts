@@ -1,7 +1,8 @@
 /** Fills an empty database with the demo shop, in one transaction, through the same services that the API uses. */
 import { randomUUID } from 'node:crypto';
 import type { ProgramChoice, SeamSpec } from '@fox-tempo/contract';
-import { plainSequence, sequenceTemplates, translate } from '@fox-tempo/core';
+import { translate } from '@fox-tempo/core/machine';
+import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
 import { scenarios, type Scenario } from '@fox-tempo/core/scenarios';
 import { programIdOf } from '../modules/revisions/repo.ts';
 import { createSeam, requireSeam, saveSeam } from '../modules/seams/service.ts';

@@ -1,6 +1,6 @@
 /** Refusals as exceptions on the way out, RFC 9457 problem documents on the wire. */
 import { problems, problemType, type Problem, type ProblemKind } from '@fox-tempo/contract';
-import type { Issue, Outcome } from '@fox-tempo/core';
+import type { Issue, Outcome } from '@fox-tempo/core/outcome';
 import { factsOf, log } from './log.ts';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 

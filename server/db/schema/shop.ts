@@ -1,4 +1,4 @@
-import type { ThicknessRule } from '@fox-tempo/core';
+import type { ThicknessRule } from '@fox-tempo/core/plan';
 import { sql } from 'drizzle-orm';
 import { boolean, check, integer, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
 

@@ -1,29 +1,20 @@
 /** The dial card as a printed page, A5, A4 or Letter: one line a dial, large figures, readable with a glove on it. */
 import { asStands, planRequest, type CardPaper, type MachineResource, type SeamResource } from '@fox-tempo/contract';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import {
   type DialQuantity,
   type DialSetting,
-  fillerOf,
-  firstArcList,
-  formatWithUnit,
-  gasName,
-  gunWords,
   type HeldInSlot,
-  jointRule,
-  modeName,
-  type Plan,
-  planSeam,
-  positionName,
   type Program,
   quantityFacts,
-  scoreOf,
-  sequenceOnMachine,
   shouldShow,
   translate,
   type Translation,
-  type UnitSystem,
-  wireSizeLabel,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/machine';
+import { gunWords, jointRule, modeName, type Plan, planSeam, positionName } from '@fox-tempo/core/plan';
+import { scoreOf, sequenceOnMachine } from '@fox-tempo/core/score';
+import { firstArcList } from '@fox-tempo/core/setup';
+import { formatWithUnit, type UnitSystem } from '@fox-tempo/core/units';
 import { dayIn } from '../../http/timestamp.ts';
 import { sequenceLines } from './sequence-lines.ts';
 import { sequencePicture } from './sequence-picture.ts';

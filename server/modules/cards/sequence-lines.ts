@@ -1,15 +1,6 @@
 /** What stands under the sequence's picture: the hand's presses in counts, tacks or stitches, and memories called by taps. */
-import {
-  pressLines,
-  stitchPlan,
-  tackMmOf,
-  tackSchedule,
-  tapTargets,
-  type HeldInSlot,
-  type Machine,
-  type Program,
-  type ScoreOf,
-} from '@fox-tempo/core';
+import { tapTargets, type HeldInSlot, type Machine, type Program } from '@fox-tempo/core/machine';
+import { pressLines, stitchPlan, tackMmOf, tackSchedule, type ScoreOf } from '@fox-tempo/core/score';
 
 export function sequenceLines(whole: ScoreOf, machine: Machine, slots: readonly HeldInSlot[]): string[] {
   const { program, score, thicknessMm } = whole;

@@ -1,13 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
-import {
-  plainSequence,
-  planSeam,
-  programFromPlan,
-  scoreOf,
-  sequenceOnMachine,
-  sequenceTemplates,
-  translate,
-} from '@fox-tempo/core';
+import { programFromPlan, translate } from '@fox-tempo/core/machine';
+import { planSeam } from '@fox-tempo/core/plan';
+import { scoreOf, sequenceOnMachine } from '@fox-tempo/core/score';
+import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
 import { alder, hazel, rowan, scenarios } from '@fox-tempo/core/scenarios';
 import { sequenceLines } from './sequence-lines.ts';
 import { sequencePicture } from './sequence-picture.ts';

@@ -2,14 +2,12 @@
 import {
   foldsOf,
   handPresses,
-  isLit,
   timeMap,
-  type Phase,
-  type PlayedPhase,
   type ScoreOf,
   type SequenceOnMachine,
   type TimeMap,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/score';
+import { isLit, type Phase, type PlayedPhase } from '@fox-tempo/core/sequence';
 
 const ink = '#25211B';
 const quiet = '#6A6053';

@@ -1,6 +1,6 @@
 /** The queue in PostgreSQL: any worker process on any machine takes the next job; one whose worker fell silent is taken up again. */
 import { mapRow, readMapJob } from '@fox-tempo/contract';
-import type { Cell } from '@fox-tempo/core';
+import type { Cell } from '@fox-tempo/core/zone-map';
 import PgBoss from 'pg-boss';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import type { Connection } from '../../db/connection.ts';

@@ -7,7 +7,7 @@ import {
   type MachineResource,
   type StandingSave,
 } from '@fox-tempo/contract';
-import { withDirection } from '@fox-tempo/core';
+import { withDirection } from '@fox-tempo/core/machine';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput, orProblem, violates } from '../../http/problem.ts';
 import { dayIn } from '../../http/timestamp.ts';

@@ -1,6 +1,7 @@
 /** Minutes, wire and gas of a revision: those stored with it; a row older than the column is computed once more and filled at the start. */
 import { planRequest, type ProgramFile, type Revision, type RevisionUse, type SeamSave } from '@fox-tempo/contract';
-import { partTakes, planSeam } from '@fox-tempo/core';
+import { partTakes } from '@fox-tempo/core/consumption';
+import { planSeam } from '@fox-tempo/core/plan';
 import { createHash } from 'node:crypto';
 
 export function useFor({ spec, choice }: SeamSave, program: ProgramFile): RevisionUse | null {

@@ -11,7 +11,7 @@ import {
   type SeamResource,
   type SeamSave,
 } from '@fox-tempo/contract';
-import type { ThicknessRule } from '@fox-tempo/core';
+import type { ThicknessRule } from '@fox-tempo/core/plan';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput, orProblem } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';

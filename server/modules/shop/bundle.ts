@@ -9,7 +9,7 @@ import {
   type ProgramChoice,
   type SeamSpec,
 } from '@fox-tempo/contract';
-import type { Issue, Outcome } from '@fox-tempo/core';
+import type { Issue, Outcome } from '@fox-tempo/core/outcome';
 import type { Database } from '../../db/connection.ts';
 import type { Handlers } from '../../http/doors.ts';
 import { invalidInput, orProblem } from '../../http/problem.ts';

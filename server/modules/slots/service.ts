@@ -1,6 +1,6 @@
 /** Storing into a machine's memory: what stands there is kept for ever, and nobody overwrites what they have not seen. */
 import { asStands, type SlotEntry, type SlotFound, type SlotStore } from '@fox-tempo/contract';
-import { translate } from '@fox-tempo/core';
+import { translate } from '@fox-tempo/core/machine';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';

@@ -6,10 +6,10 @@ import {
   cylinderContent,
   gasOfContent,
   isWeighed,
-  sameWire,
   spoolContent,
   spoolLevel,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/consumption';
+import { sameWire } from '@fox-tempo/core/machine';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';

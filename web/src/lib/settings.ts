@@ -1,5 +1,5 @@
 /** What this person at this screen prefers: light, units, name, machine. Kept on the device. */
-import type { UnitSystem } from '@fox-tempo/core';
+import type { UnitSystem } from '@fox-tempo/core/units';
 import { useStore } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { createStore } from 'zustand/vanilla';

@@ -2,7 +2,8 @@
  * One seam sheet being edited: the sheet, texts that make no sense yet, undo and redo, and what it was based on.
  * Kept on the device while it differs from what is stored, so that a reload, a crash or a dead server loses nothing.
  */
-import type { Issue, UnitSystem } from '@fox-tempo/core';
+import type { Issue } from '@fox-tempo/core/outcome';
+import type { UnitSystem } from '@fox-tempo/core/units';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { keep, recall, whenChangedElsewhere } from '../lib/device.ts';
 import { numberFields, readNumber, type NumberFieldName, type Sheet } from './sheet-fields.ts';

@@ -1,6 +1,7 @@
 /** Which machine's card stands beside a seam: the one last taken for it here, else the one with the least to change over. */
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import { changeover, type Program } from '@fox-tempo/core';
+import type { Program } from '@fox-tempo/core/machine';
+import { changeover } from '@fox-tempo/core/setup';
 import { useMemo } from 'react';
 import { standingMachine, type StandingMachine } from '../lib/as-stands.ts';
 import { useSettings } from '../lib/settings.ts';

@@ -3,7 +3,9 @@
  * why not, who overtook it, undo. Seam sheet, arc bench, score and wire choice are views of one session.
  */
 import type { MachineResource, PlanSite, SeamResource } from '@fox-tempo/contract';
-import type { Issue, Plan, Program } from '@fox-tempo/core';
+import type { Program } from '@fox-tempo/core/machine';
+import type { Issue } from '@fox-tempo/core/outcome';
+import type { Plan } from '@fox-tempo/core/plan';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import type { StandingMachine } from '../lib/as-stands.ts';

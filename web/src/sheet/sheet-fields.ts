@@ -1,15 +1,8 @@
 /** The number fields of a seam sheet, as data: what each is called, where its value lives, how it is read and stepped. */
 import type { ProgramChoice, SeamSpec } from '@fox-tempo/contract';
-import {
-  materialOf,
-  parseQuantity,
-  rangeIssue,
-  success,
-  type Outcome,
-  type QuantityName,
-  type RangedField,
-  type UnitSystem,
-} from '@fox-tempo/core';
+import { materialOf } from '@fox-tempo/core/consumables';
+import { rangeIssue, success, type Outcome, type RangedField } from '@fox-tempo/core/outcome';
+import { parseQuantity, type QuantityName, type UnitSystem } from '@fox-tempo/core/units';
 
 /** Everything a person decides on the sheet, in stored units. */
 export interface Sheet {

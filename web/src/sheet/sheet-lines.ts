@@ -1,15 +1,7 @@
 /** A sheet line by line: what each line says, and how it is taken from one sheet into another. For two versions side by side. */
-import {
-  fillerOf,
-  formatWithUnit,
-  gasName,
-  jointRule,
-  materialOf,
-  modeName,
-  wireSizeLabel,
-  type QuantityName,
-  type UnitSystem,
-} from '@fox-tempo/core';
+import { fillerOf, gasName, materialOf, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { jointRule, modeName } from '@fox-tempo/core/plan';
+import { formatWithUnit, type QuantityName, type UnitSystem } from '@fox-tempo/core/units';
 import { canonical } from './draft-store.ts';
 import type { Sheet } from './sheet-fields.ts';
 

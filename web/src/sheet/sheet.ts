@@ -1,6 +1,7 @@
 /** From the stored seam to the sheet that is edited, and from the sheet to its plan. */
 import { planRequest, programOf, type PlanSite, type SeamResource, type SeamSpec } from '@fox-tempo/contract';
-import { planSeam, type Outcome, type Plan } from '@fox-tempo/core';
+import type { Outcome } from '@fox-tempo/core/outcome';
+import { planSeam, type Plan } from '@fox-tempo/core/plan';
 import type { Sheet } from './sheet-fields.ts';
 import { usualWire } from './wire-defaults.ts';
 

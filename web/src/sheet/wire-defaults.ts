@@ -1,6 +1,6 @@
 /** The wire and gas a metal usually gets in this shop, and what follows when the metal changes under a wire that does not join it. */
 import type { ProgramChoice } from '@fox-tempo/contract';
-import { fillerOf, materialOf, type MaterialGroup } from '@fox-tempo/core';
+import { fillerOf, materialOf, type MaterialGroup } from '@fox-tempo/core/consumables';
 
 type WireAndGas = Pick<ProgramChoice, 'filler' | 'gas' | 'diameterMm'>;
 

@@ -13,7 +13,8 @@ import {
   type Stock,
 } from '@fox-tempo/contract';
 import { queryClient } from '../data/queries.ts';
-import { planSeam, programFromPlan, type Machine, type Plan, type Program } from '@fox-tempo/core';
+import { programFromPlan, type Machine, type Program } from '@fox-tempo/core/machine';
+import { planSeam, type Plan } from '@fox-tempo/core/plan';
 import { alder as demoAlder, rowan as demoRowan } from '@fox-tempo/core/scenarios';
 
 export const when = '2026-01-15T08:30:00.000Z';

@@ -3,7 +3,7 @@
  * While somebody types, the text is theirs; once it is left and makes sense, it is shown in the chosen unit. Arrow keys step.
  */
 import { Box, chakra } from '@chakra-ui/react';
-import { formatForInput, formatWithUnit, quantity, type QuantityName } from '@fox-tempo/core';
+import { formatForInput, formatWithUnit, quantity, type QuantityName } from '@fox-tempo/core/units';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useSettings } from '../lib/settings.ts';
 import { Field, inputLook } from './field.tsx';

@@ -1,6 +1,6 @@
 /** A figure with its unit in the system the reader has chosen. */
 import { Box, type BoxProps } from '@chakra-ui/react';
-import { formatQuantity, type QuantityName } from '@fox-tempo/core';
+import { formatQuantity, type QuantityName } from '@fox-tempo/core/units';
 import { useSettings } from '../lib/settings.ts';
 
 export interface FigureProps extends BoxProps {

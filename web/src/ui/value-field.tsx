@@ -1,5 +1,5 @@
 /** A quantity field for forms outside the seam sheet: keeps what was half typed, says at the field what is wrong, hands over only what makes sense. */
-import { formatForInput, parseQuantity, quantity, type GaugedMetal, type QuantityName } from '@fox-tempo/core';
+import { formatForInput, parseQuantity, quantity, type GaugedMetal, type QuantityName } from '@fox-tempo/core/units';
 import { useState, type ReactNode } from 'react';
 import { useSettings } from '../lib/settings.ts';
 import { useKeptText } from './kept-text.ts';

@@ -1,5 +1,6 @@
 /** The page's one arc worker. */
-import type { Outcome, Simulation, SimulationInput } from '@fox-tempo/core';
+import type { Outcome } from '@fox-tempo/core/outcome';
+import type { Simulation, SimulationInput } from '@fox-tempo/core/simulation';
 import type { ArcWork } from './protocol.ts';
 import { supervise } from './supervised.ts';
 

@@ -1,5 +1,6 @@
 /** Simulates the arc off the page's thread, in slices. */
-import { beginSimulation, success } from '@fox-tempo/core';
+import { success } from '@fox-tempo/core/outcome';
+import { beginSimulation } from '@fox-tempo/core/simulation';
 import type { ArcWork } from './protocol.ts';
 import { serveQuestions } from './serve.ts';
 

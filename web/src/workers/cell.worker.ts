@@ -1,5 +1,6 @@
 /** Runs places of a map, or programs one by one, handing over what is done every few milliseconds. */
-import { cellOf, mapCell, success, type Cell } from '@fox-tempo/core';
+import { success } from '@fox-tempo/core/outcome';
+import { cellOf, mapCell, type Cell } from '@fox-tempo/core/zone-map';
 import type { CellWork } from './protocol.ts';
 import { serveQuestions } from './serve.ts';
 

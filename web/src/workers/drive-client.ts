@@ -1,5 +1,5 @@
 /** The page's side of a driven arc. Steps that the worker has not answered yet are not piled up: time it is behind is handed over with the next. */
-import type { DriveCommand, DrivenSlice, SimulationInput } from '@fox-tempo/core';
+import type { DriveCommand, DrivenSlice, SimulationInput } from '@fox-tempo/core/simulation';
 import type { DriveWork } from './protocol.ts';
 import { supervise, type Talk, type WorkerLike } from './supervised.ts';
 

@@ -1,5 +1,6 @@
 /** Runs the arc that a trigger drives, slice by slice as the page's clock goes on. */
-import { drivenArc, success } from '@fox-tempo/core';
+import { success } from '@fox-tempo/core/outcome';
+import { drivenArc } from '@fox-tempo/core/simulation';
 import type { DriveWork } from './protocol.ts';
 import { serveTalks } from './serve.ts';
 

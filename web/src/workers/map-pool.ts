@@ -2,22 +2,20 @@
  * A map from a pool of workers, coarse to fine: first few places over the whole of it, then those next to a border between zones, at last
  * single islands for longer. Each picture is handed out as it grows. A worker that dies is replaced once and its places are asked for again; a second death ends the map with a word.
  */
+import type { Program } from '@fox-tempo/core/machine';
+import { failure, success, type Outcome } from '@fox-tempo/core/outcome';
 import {
-  failure,
   filledFrom,
   islandPass,
   islandsOf,
   mapPasses,
   placesToRun,
-  success,
   type Cell,
   type CellRun,
   type MapPass,
   type MapRequest,
-  type Outcome,
-  type Program,
   type ZoneMap,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/zone-map';
 import type { CellWork } from './protocol.ts';
 import { cancelledIssue, supervise, type Supervised, type WorkerLike } from './supervised.ts';
 

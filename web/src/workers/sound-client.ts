@@ -1,5 +1,5 @@
 /** The page's one sound worker. */
-import type { PowerTrace } from '@fox-tempo/core';
+import type { PowerTrace } from '@fox-tempo/core/sound';
 import type { SoundWork } from './protocol.ts';
 import { supervise } from './supervised.ts';
 

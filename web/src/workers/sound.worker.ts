@@ -1,5 +1,6 @@
 /** Renders the sound of an arc off the page's thread: a second of it is a hundred thousand samples. */
-import { renderSound, success } from '@fox-tempo/core';
+import { success } from '@fox-tempo/core/outcome';
+import { renderSound } from '@fox-tempo/core/sound';
 import type { SoundWork } from './protocol.ts';
 import { serveQuestions } from './serve.ts';
 

@@ -1,15 +1,8 @@
 /** Sums that would hold the page up: each with what it is asked and what it answers. Plain functions; the worker runs them, tests call them. */
 import { planRequest, type SeamResource, type Stock } from '@fox-tempo/contract';
-import {
-  cylinderOutlook,
-  rankFillers,
-  rankGases,
-  rankSizes,
-  sameWire,
-  spoolOutlook,
-  type Outlook,
-  type RankedChoice,
-} from '@fox-tempo/core';
+import { cylinderOutlook, spoolOutlook, type Outlook } from '@fox-tempo/core/consumption';
+import { sameWire } from '@fox-tempo/core/machine';
+import { rankFillers, rankGases, rankSizes, type RankedChoice } from '@fox-tempo/core/wire-choice';
 import { measureSeam } from '../lib/part-use.ts';
 import type { Sheet } from '../sheet/sheet-fields.ts';
 

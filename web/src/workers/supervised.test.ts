@@ -1,5 +1,5 @@
 import { describe, expect, it, jest } from '@jest/globals';
-import type { Simulation, SimulationInput } from '@fox-tempo/core';
+import type { Simulation, SimulationInput } from '@fox-tempo/core/simulation';
 import { FakeWorker } from '../testing/fake-worker.ts';
 import type { ArcWork, DriveWork, Work } from './protocol.ts';
 import { supervise, type Supervised } from './supervised.ts';

@@ -2,7 +2,7 @@
  * The page's side of a worker, supervised. A question ends with an answer, a refusal or the reason why there is none: cancelled, thrown,
  * the worker died, or it has said nothing for too long. A worker that died or hangs is replaced when the next question comes.
  */
-import { failure, type Issue, type Outcome } from '@fox-tempo/core';
+import { failure, type Issue, type Outcome } from '@fox-tempo/core/outcome';
 import type { FromWorker, ToWorker, Work } from './protocol.ts';
 
 export interface WorkerLike<W extends Work> {

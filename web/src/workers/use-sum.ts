@@ -1,5 +1,5 @@
 /** A sum for a component: the last answer stays until the next is there. */
-import type { Issue, Outcome } from '@fox-tempo/core';
+import type { Issue, Outcome } from '@fox-tempo/core/outcome';
 import { useEffect, useState } from 'react';
 import type { SumWork } from './protocol.ts';
 import type { SumQuestions } from './sums.ts';

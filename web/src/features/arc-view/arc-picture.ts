@@ -1,5 +1,5 @@
 /** Draws one moment of the arc on a canvas, to scale: contact tip, wire, drop, arc, bridge, pool. Pure drawing; the moment comes from the simulation. */
-import type { Simulation } from '@fox-tempo/core';
+import type { Simulation } from '@fox-tempo/core/simulation';
 import type { ColourName } from '../../ui/theme/colours.ts';
 
 export interface ArcMoment {

@@ -1,16 +1,9 @@
 /** Both levels of a slow beat, each simulated by itself: what the arc does at it, and with what. */
 import { Box } from '@chakra-ui/react';
-import {
-  arcOf,
-  goodZones,
-  noTune,
-  simulationOf,
-  tuned,
-  zoneOf,
-  zoneWords,
-  type Program,
-  type SimulationInput,
-} from '@fox-tempo/core';
+import { arcOf, simulationOf, type Program } from '@fox-tempo/core/machine';
+import type { SimulationInput } from '@fox-tempo/core/simulation';
+import { noTune, tuned } from '@fox-tempo/core/tuning';
+import { goodZones, zoneOf, zoneWords } from '@fox-tempo/core/zone-map';
 import { useMemo } from 'react';
 import { Notice } from '../../ui/notice.tsx';
 import { useArc } from './use-arc.ts';

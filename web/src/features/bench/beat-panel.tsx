@@ -1,20 +1,18 @@
 /** Double pulse: mean, high and low together, the ripples to scale, a wished pitch solved backwards, a metronome, and the beat in all three schools. */
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
+import { fillerOf, materialOf } from '@fox-tempo/core/consumables';
 import {
   beatForPitchHz,
   type BeatSchool,
   type CanonicalBeat,
   doublePulse,
-  fillerOf,
-  materialOf,
-  type Plan,
-  type Program,
   ripplePitchMm,
   sayBeat,
-  translate,
   usualMetal,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/double-pulse';
+import { type Program, translate } from '@fox-tempo/core/machine';
+import type { Plan } from '@fox-tempo/core/plan';
 import { useEffect, useRef, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';

@@ -1,7 +1,10 @@
 /** The arc bench: the setting tuned by picture, chart, map, numbers and ear on one screen, with the machine's dial card always beside it. */
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import { modeName, wireWords, type FeedHabit, type Plan, type Program } from '@fox-tempo/core';
+import type { Program } from '@fox-tempo/core/machine';
+import { modeName, type Plan } from '@fox-tempo/core/plan';
+import type { FeedHabit } from '@fox-tempo/core/tuning';
+import { wireWords } from '@fox-tempo/core/wire-choice';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { Link, useLoaderData, useParams } from 'react-router';
 import { useLastSeam } from '../../sheet/last-seam.ts';

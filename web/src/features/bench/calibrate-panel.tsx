@@ -1,6 +1,9 @@
 /** Calibrating a wire on this machine from what it displayed: model and map then are of this very machine; residuals are shown, never hidden. */
 import { Box } from '@chakra-ui/react';
-import { calibrate, pulseMeans, type Calibration, type Program, type WireCorrection } from '@fox-tempo/core';
+import type { WireCorrection } from '@fox-tempo/core/arc';
+import { calibrate, type Calibration } from '@fox-tempo/core/calibration';
+import type { Program } from '@fox-tempo/core/machine';
+import { pulseMeans } from '@fox-tempo/core/pulse';
 import { Action } from '../../ui/action.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';

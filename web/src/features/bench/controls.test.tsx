@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
-import type { FeedHabit } from '@fox-tempo/core';
+import type { FeedHabit } from '@fox-tempo/core/tuning';
 import { useState } from 'react';
 import { rowan, seam } from '../../testing/shop.ts';
 import { resetSettings, show } from '../../testing/show.tsx';

@@ -1,17 +1,9 @@
 /** What can be moved, in physics with its unit, and under it the same in the machine's own dial; either moves the other. */
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import {
-  feedHabits,
-  pulseNumbers,
-  stepDial,
-  translate,
-  type DialSetting,
-  type FeedHabit,
-  type Program,
-  type PulseNumber,
-  type QuantityName,
-} from '@fox-tempo/core';
+import { translate, type DialSetting, type Program } from '@fox-tempo/core/machine';
+import { feedHabits, pulseNumbers, stepDial, type FeedHabit, type PulseNumber } from '@fox-tempo/core/tuning';
+import type { QuantityName } from '@fox-tempo/core/units';
 import { memo, useEffect, useRef, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';

@@ -1,13 +1,10 @@
 /** What a simulated arc says in numbers: each with the spread of its runs or the model's own error, and the sum behind it. */
-import {
-  arcEnergyKjPerMm,
-  bead,
-  migEfficiency,
-  type Plan,
-  type Program,
-  type QuantityName,
-  type SimulationMetrics,
-} from '@fox-tempo/core';
+import { bead } from '@fox-tempo/core/bead';
+import { arcEnergyKjPerMm, migEfficiency } from '@fox-tempo/core/heat';
+import type { Program } from '@fox-tempo/core/machine';
+import type { Plan } from '@fox-tempo/core/plan';
+import type { SimulationMetrics } from '@fox-tempo/core/simulation';
+import type { QuantityName } from '@fox-tempo/core/units';
 import type { ArcRun } from './use-arc.ts';
 
 export interface FigureRow {

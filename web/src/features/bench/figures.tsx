@@ -1,6 +1,9 @@
 /** All figures of the simulated arc in one table. */
 import { Box, chakra } from '@chakra-ui/react';
-import { formatQuantity, type Plan, type Program, type SimulationMetrics } from '@fox-tempo/core';
+import type { Program } from '@fox-tempo/core/machine';
+import type { Plan } from '@fox-tempo/core/plan';
+import type { SimulationMetrics } from '@fox-tempo/core/simulation';
+import { formatQuantity } from '@fox-tempo/core/units';
 import { memo, useCallback, useState } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { Panel } from '../../ui/panel.tsx';

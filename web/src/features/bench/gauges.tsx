@@ -1,16 +1,11 @@
 /** The figures a welder steers by, in one row: what is heard, then arc, current, volts, pulse, shorts and what shows at the back. */
 import { Box, chakra } from '@chakra-ui/react';
-import {
-  arcOf,
-  formatQuantity,
-  goodZones,
-  showThroughOf,
-  zoneOf,
-  zoneWords,
-  type Plan,
-  type Program,
-  type SimulationMetrics,
-} from '@fox-tempo/core';
+import { arcOf, type Program } from '@fox-tempo/core/machine';
+import type { Plan } from '@fox-tempo/core/plan';
+import type { SimulationMetrics } from '@fox-tempo/core/simulation';
+import { showThroughOf } from '@fox-tempo/core/tuning';
+import { formatQuantity } from '@fox-tempo/core/units';
+import { goodZones, zoneOf, zoneWords } from '@fox-tempo/core/zone-map';
 import { useState, type ReactNode } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { figureRows, type FigureRow } from './figure-rows.ts';

@@ -1,7 +1,7 @@
 /** A and B: the held setting against the present one, in numbers and in the dial lines that differ. */
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { translate, type Program } from '@fox-tempo/core';
+import { translate, type Program } from '@fox-tempo/core/machine';
 import { Action } from '../../ui/action.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';

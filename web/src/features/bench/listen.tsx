@@ -1,6 +1,6 @@
 /** The arc to the ear: off until asked for, level-limited, the held setting's sound beside the present one's. */
 import { Box, chakra } from '@chakra-ui/react';
-import type { Simulation } from '@fox-tempo/core';
+import type { Simulation } from '@fox-tempo/core/simulation';
 import { useEffect, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { hasSound, playArc } from '../arc-view/index.ts';

@@ -1,6 +1,6 @@
 /** The arc in slow motion: drawn from the simulated run, with pause, step to the next drop, and a slider through time. */
 import { Box, chakra } from '@chakra-ui/react';
-import type { Simulation } from '@fox-tempo/core';
+import type { Simulation } from '@fox-tempo/core/simulation';
 import { useEffect, useRef } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';

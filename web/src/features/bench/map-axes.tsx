@@ -1,5 +1,5 @@
 /** Ticks and names of the map's axes. */
-import type { AxisRange } from '@fox-tempo/core';
+import type { AxisRange } from '@fox-tempo/core/zone-map';
 import { cssColour } from '../../ui/theme/colours.ts';
 import type { MapFrame } from './map-frame.ts';
 import { axisWords } from './map-words.ts';

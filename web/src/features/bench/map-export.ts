@@ -1,5 +1,5 @@
 /** The map as a file: a drawing that stands by itself, or a table of its places. */
-import type { ZoneMap } from '@fox-tempo/core';
+import type { ZoneMap } from '@fox-tempo/core/zone-map';
 import { csvOf } from '../../lib/csv.ts';
 import { colours, cssColour, type ColourName } from '../../ui/theme/colours.ts';
 

@@ -1,14 +1,14 @@
 /** The zones of a map on their ground, hatched where colour alone would carry it, with contours and names. */
+import type { PlanMode } from '@fox-tempo/core/plan';
 import {
   contour,
   goodZones,
-  type PlanMode,
   zoneAreas,
   zoneCentre,
   zoneWords,
   type Zone,
   type ZoneMap,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/zone-map';
 import { memo, useMemo } from 'react';
 import { cssColour, type ColourName } from '../../ui/theme/colours.ts';
 import type { MapFrame } from './map-frame.ts';

@@ -1,21 +1,18 @@
 /** The map in words: how far to each edge in dial steps and what waits there, how large each zone is, and the same map with something else. */
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
+import { commonGasCodes, gasName } from '@fox-tempo/core/consumables';
+import { isNumeric, quantityOf, type Program } from '@fox-tempo/core/machine';
 import {
-  commonGasCodes,
-  gasName,
   goodZones,
-  isNumeric,
   marginsAt,
-  quantityOf,
   zoneAreas,
   zoneCentre,
   zoneWords,
   type AxisRange,
   type MapAxis,
-  type Program,
   type ZoneMap,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/zone-map';
 import { memo, useMemo, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';

@@ -1,6 +1,7 @@
 /** The sweet-spot map with its axes to choose; dragging its crosshair is tuning. */
 import { Box, chakra } from '@chakra-ui/react';
-import { figureOn, mapAxes, type MapAxis, type Program } from '@fox-tempo/core';
+import type { Program } from '@fox-tempo/core/machine';
+import { figureOn, mapAxes, type MapAxis } from '@fox-tempo/core/zone-map';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { axisWords } from './map-words.ts';

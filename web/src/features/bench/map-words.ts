@@ -1,5 +1,5 @@
 /** Names, units and steps of the map's axes, and how a direction on it is said. */
-import type { AxisRange, MapAxis, Margin } from '@fox-tempo/core';
+import type { AxisRange, MapAxis, Margin } from '@fox-tempo/core/zone-map';
 
 export const axisWords: Record<
   MapAxis,

@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, it, jest } from '@jest/globals';
-import { noTune, tuned, type Cell, type ZoneMap } from '@fox-tempo/core';
+import { noTune, tuned } from '@fox-tempo/core/tuning';
+import type { Cell, ZoneMap } from '@fox-tempo/core/zone-map';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { alder, program, rowan } from '../../testing/shop.ts';
 import { resetSettings, show } from '../../testing/show.tsx';

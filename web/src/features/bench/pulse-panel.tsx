@@ -1,13 +1,9 @@
 /** The fast pulse from its four numbers: as many as are typed stand, the rest is solved so that the wire fed is the wire melted. */
 import { Box } from '@chakra-ui/react';
-import {
-  pulseMeans,
-  pulseNumbers,
-  tunedPulse,
-  type Program,
-  type PulseNumber,
-  type QuantityName,
-} from '@fox-tempo/core';
+import type { Program } from '@fox-tempo/core/machine';
+import { pulseMeans } from '@fox-tempo/core/pulse';
+import { pulseNumbers, tunedPulse, type PulseNumber } from '@fox-tempo/core/tuning';
+import type { QuantityName } from '@fox-tempo/core/units';
 import { useMemo, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';

@@ -1,16 +1,15 @@
 /** One dial swept across its travel, with what is heard at each stop; a stop can be taken. */
 import { Box, chakra } from '@chakra-ui/react';
+import type { WireCorrection } from '@fox-tempo/core/arc';
+import type { Machine, Program } from '@fox-tempo/core/machine';
 import {
   goodZones,
   sweepQuantities,
   zoneWords,
   type Cell,
-  type Machine,
-  type Program,
   type SweepQuantity,
   type SweepStop,
-  type WireCorrection,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/zone-map';
 import { useState } from 'react';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';

@@ -1,7 +1,7 @@
 /** Current and voltage on one time axis, drops and shorts marked, the ghost's current behind, the moment as a line over both. */
 import { csvOf } from '../../lib/csv.ts';
 import { Box } from '@chakra-ui/react';
-import type { Simulation } from '@fox-tempo/core';
+import type { Simulation } from '@fox-tempo/core/simulation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { axisLook, Chart, type Paint } from '../../ui/chart.tsx';
 import { cssColour } from '../../ui/theme/colours.ts';

@@ -1,5 +1,5 @@
 /** The arc of a setting, simulated in the worker: the run with its trace, and two more with other seeds for the spread of what is counted. */
-import type { Simulation, SimulationInput, SimulationMetrics } from '@fox-tempo/core';
+import type { Simulation, SimulationInput, SimulationMetrics } from '@fox-tempo/core/simulation';
 import { useEffect, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { simulateArc } from '../../workers/arc-client.ts';

@@ -1,13 +1,8 @@
 /** What runs at the bench: the arc of the setting, of the one held, and of what is imagined, each simulated in the worker. */
-import {
-  correctionFor,
-  simulationOf,
-  whatIfInput,
-  type Program,
-  type SimulationInput,
-  type WhatIf,
-  type WireCorrection,
-} from '@fox-tempo/core';
+import type { WireCorrection } from '@fox-tempo/core/arc';
+import { correctionFor, simulationOf, type Program } from '@fox-tempo/core/machine';
+import type { SimulationInput } from '@fox-tempo/core/simulation';
+import { whatIfInput, type WhatIf } from '@fox-tempo/core/tuning';
 import { useCallback, useMemo, useState } from 'react';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useArc, type ArcRun, type ArcRunState } from './use-arc.ts';

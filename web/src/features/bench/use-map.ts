@@ -1,5 +1,5 @@
 /** A map drawn by the pool of workers, growing while it is computed; the last finished one stays until the next has something to show. */
-import type { MapRequest, ZoneMap } from '@fox-tempo/core';
+import type { MapRequest, ZoneMap } from '@fox-tempo/core/zone-map';
 import { useEffect, useState } from 'react';
 import { mapPool } from '../../workers/map-pool.ts';
 

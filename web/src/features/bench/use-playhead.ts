@@ -1,5 +1,5 @@
 /** The moment that arc and chart share, running in slow motion until it is paused. */
-import type { Simulation } from '@fox-tempo/core';
+import type { Simulation } from '@fox-tempo/core/simulation';
 import { useEffect, useMemo, useState } from 'react';
 import { createPlayhead, type Pace, type Playhead } from './playhead.ts';
 

@@ -1,14 +1,6 @@
 /** A sheet session as the bench tunes it: the program it makes, and moves that are one step to undo. */
-import {
-  chartLineFor,
-  isUntuned,
-  noTune,
-  trimAfterFeed,
-  type FeedHabit,
-  type Program,
-  type PulseNumber,
-  type Tune,
-} from '@fox-tempo/core';
+import { chartLineFor, type Program } from '@fox-tempo/core/machine';
+import { isUntuned, noTune, trimAfterFeed, type FeedHabit, type PulseNumber, type Tune } from '@fox-tempo/core/tuning';
 import { useMemo } from 'react';
 import type { SheetSession } from '../../sheet/session.ts';
 

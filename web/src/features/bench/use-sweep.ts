@@ -1,13 +1,7 @@
 /** One dial swept across its travel: what the arc does at each stop, run in the map's workers. */
-import {
-  sweepOf,
-  type Cell,
-  type DialSweep,
-  type Machine,
-  type Program,
-  type SweepQuantity,
-  type WireCorrection,
-} from '@fox-tempo/core';
+import type { WireCorrection } from '@fox-tempo/core/arc';
+import type { Machine, Program } from '@fox-tempo/core/machine';
+import { sweepOf, type Cell, type DialSweep, type SweepQuantity } from '@fox-tempo/core/zone-map';
 import { useEffect, useMemo, useState } from 'react';
 import { mapPool } from '../../workers/map-pool.ts';
 

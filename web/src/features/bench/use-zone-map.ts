@@ -1,5 +1,7 @@
 /** The map of a setting: its axes, what it is drawn around, and how far it is; kept by the view, so that map and words show the same. */
 import type { MachineResource } from '@fox-tempo/contract';
+import type { WireCorrection } from '@fox-tempo/core/arc';
+import type { Program } from '@fox-tempo/core/machine';
 import {
   axisRange,
   figureOn,
@@ -7,10 +9,8 @@ import {
   type AxisRange,
   type MapAxis,
   type MapRequest,
-  type Program,
-  type WireCorrection,
   type ZoneMap,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/zone-map';
 import { useMemo, useState } from 'react';
 import { useMap, type MapState } from './use-map.ts';
 

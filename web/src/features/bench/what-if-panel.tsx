@@ -1,20 +1,10 @@
 /** What if, without touching a dial: stackable changes, what one would see and hear, and which dial would hide it. */
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import {
-  commonGasCodes,
-  gasOf,
-  maskingOf,
-  otherSizeMm,
-  showThroughOf,
-  stepDial,
-  translate,
-  whatIfSizes,
-  wireSizeLabel,
-  type Program,
-  type SimulationMetrics,
-  type WhatIf,
-} from '@fox-tempo/core';
+import { commonGasCodes, gasOf, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { translate, type Program } from '@fox-tempo/core/machine';
+import type { SimulationMetrics } from '@fox-tempo/core/simulation';
+import { maskingOf, otherSizeMm, showThroughOf, stepDial, whatIfSizes, type WhatIf } from '@fox-tempo/core/tuning';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';

@@ -1,15 +1,15 @@
 /** The map: what the arc does around the present setting, its zones named, the crosshair to drag; dragging it is tuning. */
 import { Box, chakra } from '@chakra-ui/react';
+import type { Program } from '@fox-tempo/core/machine';
 import {
   goodZones,
   marginsAt,
   zoneCentre,
   zoneWords,
   type AxisRange,
-  type Program,
   type Zone,
   type ZoneMap,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/zone-map';
 import { useId, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { download, svgToPng } from '../../lib/download.ts';
 import { useSettings } from '../../lib/settings.ts';

@@ -7,7 +7,7 @@ import {
   type ComparedLine,
   type DialQuantity,
   type DialSetting,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/machine';
 import { useLoaderData, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';

@@ -1,24 +1,21 @@
 /** A program said in one machine's own dials: what to set, what changes, how far the dial's steps miss, what this machine cannot be told. */
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import {
   correctionFor,
   type DialQuantity,
   type DialSetting,
   displayed,
-  fillerOf,
-  formatWithUnit,
-  gasName,
-  gunWords,
   type Program,
   quantityFacts,
   sameWire,
   shouldShow,
   translate,
   type Translation,
-  type UnitSystem,
-  wireSizeLabel,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/machine';
+import { gunWords } from '@fox-tempo/core/plan';
+import { formatWithUnit, type UnitSystem } from '@fox-tempo/core/units';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';

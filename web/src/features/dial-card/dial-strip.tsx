@@ -1,7 +1,7 @@
 /** The card in one line at the foot of narrow screens, so that the dials stay in sight while the seam is changed. */
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { translate, type Program } from '@fox-tempo/core';
+import { translate, type Program } from '@fox-tempo/core/machine';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { chosenMachine } from '../../sheet/machine-choice.ts';

@@ -1,6 +1,7 @@
 /** What can be found: views, seams with each of their views, machines, acts, words. Found by all the words typed, in any order. */
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import { fillerOf, gasName, jointRule, wireSizeLabel } from '@fox-tempo/core';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { jointRule } from '@fox-tempo/core/plan';
 
 export interface FindItem {
   readonly id: string;

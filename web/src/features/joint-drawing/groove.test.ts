@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { planSeam, type Plan, type PreparationKind } from '@fox-tempo/core';
+import { planSeam, type Plan, type PreparationKind } from '@fox-tempo/core/plan';
 import { jointGeometry } from './geometry.ts';
 import type { Point } from './shapes.ts';
 

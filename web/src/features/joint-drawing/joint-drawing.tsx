@@ -1,6 +1,7 @@
 /** The joint drawn to scale from its numbers: plates, bead, gun with wire and arc at their true lengths, and a ruler. */
 import { chakra } from '@chakra-ui/react';
-import { formatWithUnit, jointRule, positionName } from '@fox-tempo/core';
+import { jointRule, positionName } from '@fox-tempo/core/plan';
+import { formatWithUnit } from '@fox-tempo/core/units';
 import { useSettings } from '../../lib/settings.ts';
 import { cssColour } from '../../ui/theme/colours.ts';
 import { jointGeometry, type JointNumbers } from './geometry.ts';

@@ -1,6 +1,7 @@
 /** Fillers by class with the constants the model uses, their errors, and what each means for the part. */
 import { Box } from '@chakra-ui/react';
-import { fillerFacts, fillers, wireAreaMm2, wireSizes } from '@fox-tempo/core';
+import { fillers, wireAreaMm2, wireSizes } from '@fox-tempo/core/consumables';
+import { fillerFacts } from '@fox-tempo/core/wire-choice';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 

@@ -1,6 +1,7 @@
 /** Gases by their composition, and what the gates of each family let them do. */
 import { Box } from '@chakra-ui/react';
-import { commonGasCodes, fillerOf, gasOf, gasUse, type FillerCode } from '@fox-tempo/core';
+import { commonGasCodes, fillerOf, gasOf, type FillerCode } from '@fox-tempo/core/consumables';
+import { gasUse } from '@fox-tempo/core/wire-choice';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 

@@ -1,6 +1,8 @@
 /** Base metals by grade, with the composition where a carbon equivalent needs it, and the gauge tables that differ by metal. */
 import { Box } from '@chakra-ui/react';
-import { carbonEquivalentCet, gaugeRows, grades, materials } from '@fox-tempo/core';
+import { grades, materials } from '@fox-tempo/core/consumables';
+import { carbonEquivalentCet } from '@fox-tempo/core/heat';
+import { gaugeRows } from '@fox-tempo/core/units';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 

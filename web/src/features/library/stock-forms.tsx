@@ -10,7 +10,9 @@ import {
   type Spool,
   type SpoolSave,
 } from '@fox-tempo/contract';
-import { commonGasCodes, fillers, formatForInput, gasName, isWeighed, wireSizes } from '@fox-tempo/core';
+import { commonGasCodes, fillers, gasName, wireSizes } from '@fox-tempo/core/consumables';
+import { isWeighed } from '@fox-tempo/core/consumption';
+import { formatForInput } from '@fox-tempo/core/units';
 import type { FieldValues } from 'react-hook-form';
 import { api } from '../../data/api.ts';
 import { settings } from '../../lib/settings.ts';

@@ -1,16 +1,9 @@
 /** Cylinders and spools: what is left as arc minutes and parts of a chosen seam, read anew or moved in place. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource, Stock } from '@fox-tempo/contract';
-import {
-  cylinderOutlook,
-  fillerOf,
-  gasName,
-  isWeighed,
-  type Outlook,
-  sameWire,
-  spoolOutlook,
-  wireSizeLabel,
-} from '@fox-tempo/core';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { cylinderOutlook, isWeighed, type Outlook, spoolOutlook } from '@fox-tempo/core/consumption';
+import { sameWire } from '@fox-tempo/core/machine';
 import { useMemo, useState } from 'react';
 import { measureSeam } from '../../lib/part-use.ts';
 import { shopTime } from '../../lib/time.ts';

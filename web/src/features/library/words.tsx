@@ -1,7 +1,7 @@
 /** One quantity, and what each machine of the shop calls it: the way from a label in front of you to what it moves. */
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { dialQuantityNames, isNumeric, quantityFacts, quantityOf, senseWords } from '@fox-tempo/core';
+import { dialQuantityNames, isNumeric, quantityFacts, quantityOf, senseWords } from '@fox-tempo/core/machine';
 import { glossary } from '../../lib/glossary.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';

@@ -1,7 +1,8 @@
 /** What a machine is called, where it stands, what it can give, how it says the slow beat, its memories and feeders, and its trigger modes. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
-import { schoolFacts, triggerTestFor } from '@fox-tempo/core';
+import { triggerTestFor } from '@fox-tempo/core/machine';
+import { schoolFacts } from '@fox-tempo/core/sequence';
 import { useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';

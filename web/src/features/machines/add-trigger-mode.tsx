@@ -1,6 +1,7 @@
 /** One more trigger mode: the machine's word for it and what the hand does; its states are drawn as machines usually have them, until somebody tries. */
 import { Box } from '@chakra-ui/react';
-import { schoolFacts, triggerSchools, usualTriggerMode, type TriggerMode, type TriggerSchool } from '@fox-tempo/core';
+import { usualTriggerMode, type TriggerMode } from '@fox-tempo/core/machine';
+import { schoolFacts, triggerSchools, type TriggerSchool } from '@fox-tempo/core/sequence';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';

@@ -6,13 +6,11 @@ import {
   type FillerCode,
   fillers,
   gasName,
-  lookAlikes,
-  modeName,
-  type PlanMode,
-  searchChart,
   wireSizeLabel,
   wireSizes,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/consumables';
+import { lookAlikes, searchChart } from '@fox-tempo/core/machine';
+import { modeName, type PlanMode } from '@fox-tempo/core/plan';
 import { Fragment, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';

@@ -1,19 +1,19 @@
 /** Describing one dial: its word, where a hand finds it, the quantity it moves and how. Half-typed forms stay on the device. */
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
+import { fillers } from '@fox-tempo/core/consumables';
 import {
   dialQuantityNames,
-  fillers,
   isNumeric,
-  planModes,
   quantityFacts,
   quantityOf,
-  triggerSchools,
   type Dial,
   type DialQuantity,
   type DialScale,
   type Facet,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/machine';
+import { planModes } from '@fox-tempo/core/plan';
+import { triggerSchools } from '@fox-tempo/core/sequence';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';

@@ -1,5 +1,5 @@
 /** A dial's scale in one plain sentence: what a welder would say of it. */
-import { isNumeric, quantityFacts, quantityText, type Dial, type Machine } from '@fox-tempo/core';
+import { isNumeric, quantityFacts, quantityText, type Dial, type Machine } from '@fox-tempo/core/machine';
 
 export function scaleWords({ scale }: Dial, dials: Machine['dials']): string {
   switch (scale.kind) {

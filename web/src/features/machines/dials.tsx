@@ -1,6 +1,6 @@
 /** A machine's dials as a readable table: its word, where it is, what it moves, its travel as a picture, and what nobody has tried yet. */
 import { Box } from '@chakra-ui/react';
-import { displayed, isNumeric, senseWords } from '@fox-tempo/core';
+import { displayed, isNumeric, senseWords } from '@fox-tempo/core/machine';
 import { Fragment, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { forgetForm } from '../../ui/kept-text.ts';

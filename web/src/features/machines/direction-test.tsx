@@ -1,6 +1,6 @@
 /** The two-minute test that finds out which way a dial runs, with its caution before its steps; the answer is stored with who and when. */
 import { Box, Heading } from '@chakra-ui/react';
-import { directionTestFor, type Dial } from '@fox-tempo/core';
+import { directionTestFor, type Dial } from '@fox-tempo/core/machine';
 import { useState } from 'react';
 import type { Task } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';

@@ -1,7 +1,7 @@
 /** What stands on the dials, typed in one after the other; empty means not read. */
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
-import { displayed } from '@fox-tempo/core';
+import { displayed } from '@fox-tempo/core/machine';
 import type { Task } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';

@@ -1,7 +1,7 @@
 /** Other gases that the door lists under one number, each with the arc it then burns. */
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
-import { commonGasCodes, gasOf } from '@fox-tempo/core';
+import { commonGasCodes, gasOf } from '@fox-tempo/core/consumables';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';

@@ -1,7 +1,7 @@
 /** All machines as they stand, the way to describe another, and two side by side. */
 import { Box, Heading } from '@chakra-ui/react';
 import { blankMachine, readMachineFile, type MachineResource } from '@fox-tempo/contract';
-import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { useState } from 'react';
 import { Link, useLoaderData, useNavigate } from 'react-router';
 import { api } from '../../data/api.ts';

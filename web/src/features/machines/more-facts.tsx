@@ -1,7 +1,8 @@
 /** What a machine's plate and manual say besides: volts, wire sizes, what its displays show, and memories called by taps. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
-import { dialQuantityNames, quantityFacts, wireSizeLabel, wireSizes, type DialQuantity } from '@fox-tempo/core';
+import { wireSizeLabel, wireSizes } from '@fox-tempo/core/consumables';
+import { dialQuantityNames, quantityFacts, type DialQuantity } from '@fox-tempo/core/machine';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';

@@ -1,18 +1,9 @@
 /** What these dials mean: somebody stands before the machine, types what it shows, and gets the weld as physics. */
 import { Box } from '@chakra-ui/react';
-import {
-  arcOf,
-  type Dial,
-  displayed,
-  fillerOf,
-  formatWithUnit,
-  gasName,
-  modeName,
-  type Program,
-  readDials,
-  type UnitSystem,
-  wireSizeLabel,
-} from '@fox-tempo/core';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { arcOf, type Dial, displayed, type Program, readDials } from '@fox-tempo/core/machine';
+import { modeName } from '@fox-tempo/core/plan';
+import { formatWithUnit, type UnitSystem } from '@fox-tempo/core/units';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';

@@ -1,5 +1,5 @@
 /** A dial's travel drawn as a rule: its ends, its neutral point, where it stands now, and which way "more" goes. */
-import { displayed, type DialScale, type NumericScale } from '@fox-tempo/core';
+import { displayed, type DialScale, type NumericScale } from '@fox-tempo/core/machine';
 import { cssColour } from '../../ui/theme/colours.ts';
 
 const width = 190;

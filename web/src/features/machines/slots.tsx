@@ -1,7 +1,8 @@
 /** The memory map: what stands where, since when, for which part; what was found there instead; and everything that ever stood there. */
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource, SlotEntry } from '@fox-tempo/contract';
-import { driftReport, fillerOf, wireSizeLabel, type DriftLine } from '@fox-tempo/core';
+import { fillerOf, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { driftReport, type DriftLine } from '@fox-tempo/core/machine';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../data/api.ts';

@@ -1,19 +1,16 @@
 /** How the machine stands now: process and poles, what is threaded and connected on each feeder, its dials; and its leads' resistance with the trend. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { LeadReadingRow, MachineResource, StandingSave } from '@fox-tempo/contract';
+import { commonGasCodes, fillers, gasName, wireSizes } from '@fox-tempo/core/consumables';
 import {
-  commonGasCodes,
   type FeederState,
-  fillers,
-  gasName,
   grooves,
   leadEffect,
   leadTrend,
   liners,
   processWords,
   setupProcesses,
-  wireSizes,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/setup';
 import { lazy, Suspense, useState } from 'react';
 import { api } from '../../data/api.ts';
 import { shopTime } from '../../lib/time.ts';

@@ -1,6 +1,6 @@
 /** What one unit of a one-number swing dial means on this machine, from two short beads; kept with the dial. */
 import { Box, Heading } from '@chakra-ui/react';
-import { swingFromTests, type Dial, type SwingReading, type SwingScale } from '@fox-tempo/core';
+import { swingFromTests, type Dial, type SwingReading, type SwingScale } from '@fox-tempo/core/machine';
 import type { Task } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { forgetTexts, useKeptForm } from '../../ui/kept-text.ts';

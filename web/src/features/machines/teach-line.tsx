@@ -1,7 +1,8 @@
 /** Teaching one chart line: a few printed or observed points, the fitted line with what each point misses by, the doubtful one named. */
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
-import { fitLine, formatWithUnit, type ChartPoint, type LineFit } from '@fox-tempo/core';
+import { fitLine, type ChartPoint, type LineFit } from '@fox-tempo/core/machine';
+import { formatWithUnit } from '@fox-tempo/core/units';
 import { lazy, Suspense, useMemo } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';

@@ -1,6 +1,6 @@
 /** A trigger mode as a state diagram in a row: states as boxes, what a press or release does written on the arrows. */
 import { Box } from '@chakra-ui/react';
-import type { TriggerMode } from '@fox-tempo/core';
+import type { TriggerMode } from '@fox-tempo/core/machine';
 
 const verbs = { press: 'press', release: 'let go', tap: 'tap', time: 'after its time', arc: 'when it lights' } as const;
 

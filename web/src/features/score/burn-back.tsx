@@ -1,15 +1,15 @@
 /** The burn-back helper: how long was the wire left, what shape; from that the next value in this machine's sense and unit, and the trend. */
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
+import { translate } from '@fox-tempo/core/machine';
 import {
   nextBurnBack,
-  translate,
   wireLefts,
   wireShapes,
   type ScoreOf,
   type WireLeft,
   type WireShape,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/score';
 import { useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';

@@ -1,6 +1,8 @@
 /** What the score is warned of, each with a way to the number that mends it. */
 import { Box } from '@chakra-ui/react';
-import { schoolFacts, type Phase, type ScoreOf, type StartLag } from '@fox-tempo/core';
+import type { StartLag } from '@fox-tempo/core/machine';
+import type { ScoreOf } from '@fox-tempo/core/score';
+import { schoolFacts, type Phase } from '@fox-tempo/core/sequence';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 

@@ -1,7 +1,7 @@
 /** The dry-test sheet: what a machine's plain latching really does, found without wire or arc, and written to its page. */
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { plainLatches, triggerTestFor, type PlainLatch, type TriggerMode } from '@fox-tempo/core';
+import { plainLatches, triggerTestFor, type PlainLatch, type TriggerMode } from '@fox-tempo/core/machine';
 import { useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';

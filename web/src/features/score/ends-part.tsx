@@ -1,7 +1,7 @@
 /** Start and stop from the simulated arc: run-in full against slow, the wire left, both ends judged, and the next burn-back from two taps. */
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import type { ScoreOf } from '@fox-tempo/core';
+import type { ScoreOf } from '@fox-tempo/core/score';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';

@@ -1,7 +1,8 @@
 /** The score as a file: JSON out, JSON in; what is wrong with a file is said with its place, and the score stays as it was. */
 import { Box } from '@chakra-ui/react';
 import { parseWith, triggerSequence } from '@fox-tempo/contract';
-import { sequenceIssues, type ScoreOf } from '@fox-tempo/core';
+import type { ScoreOf } from '@fox-tempo/core/score';
+import { sequenceIssues } from '@fox-tempo/core/sequence';
 import { useState } from 'react';
 import { download } from '../../lib/download.ts';
 import { Action } from '../../ui/action.tsx';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { plainSequence, scoreOf, sequenceTemplates, triggerSchools, type TriggerSequence } from '@fox-tempo/core';
+import { scoreOf } from '@fox-tempo/core/score';
+import { plainSequence, sequenceTemplates, triggerSchools, type TriggerSequence } from '@fox-tempo/core/sequence';
 import { program } from '../../testing/shop.ts';
 import { handlesOf, handleValue, movedBy, snapped, type Handle } from './handles.ts';
 

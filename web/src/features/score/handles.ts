@@ -1,12 +1,12 @@
 /** The handles of a score: which number each moves sideways and which up and down, where it stands, and what a nudge makes of it. */
+import type { ScoreOf } from '@fox-tempo/core/score';
 import {
   schoolFacts,
   sequenceRanges,
   type Phase,
-  type ScoreOf,
   type SequenceNumber,
   type TriggerSequence,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/sequence';
 
 export interface Handle {
   readonly id: string;

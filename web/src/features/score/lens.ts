@@ -1,15 +1,8 @@
 /** The lens: the fast pulses at one moment of the score, drawn large in a corner; what the staves show only as a level. */
-import {
-  hasBeat,
-  isLit,
-  percentAt,
-  phaseAt,
-  phaseTrimMm,
-  waveformPoints,
-  type ElectricalOf,
-  type PlayedPhase,
-  type Program,
-} from '@fox-tempo/core';
+import type { Program } from '@fox-tempo/core/machine';
+import { waveformPoints } from '@fox-tempo/core/pulse';
+import { phaseTrimMm, type ElectricalOf } from '@fox-tempo/core/score';
+import { hasBeat, isLit, percentAt, phaseAt, type PlayedPhase } from '@fox-tempo/core/sequence';
 import type { ColourName } from '../../ui/theme/colours.ts';
 
 export interface LensView {

@@ -1,5 +1,5 @@
 /** Levels said in percent of main, as feed or as current: each with the others beside it, whichever the welder's machine speaks. */
-import type { ElectricalOf } from '@fox-tempo/core';
+import type { ElectricalOf } from '@fox-tempo/core/score';
 
 export const levelUnits = ['percent', 'feed', 'current'] as const;
 export type LevelUnit = (typeof levelUnits)[number];

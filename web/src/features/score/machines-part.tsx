@@ -1,15 +1,8 @@
 /** The score on two machines side by side: each in its own words and as it would really run, and what it cannot do. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import {
-  pressLines,
-  scoreOf,
-  sequenceOnMachine,
-  translate,
-  type PlainLatch,
-  type ScoreOf,
-  type SequenceOnMachine,
-} from '@fox-tempo/core';
+import { translate, type PlainLatch } from '@fox-tempo/core/machine';
+import { pressLines, scoreOf, sequenceOnMachine, type ScoreOf, type SequenceOnMachine } from '@fox-tempo/core/score';
 import { useEffect, useMemo, useRef } from 'react';
 import { Link } from 'react-router';
 import { useSettings } from '../../lib/settings.ts';
@@ -22,7 +15,7 @@ import { DryTest } from './dry-test.tsx';
 import { paintStaves } from './paint-staves.ts';
 import { staveLayout } from './stave-picture.ts';
 import { pictureOf } from './staves.tsx';
-import { foldsOf, timeMap } from '@fox-tempo/core';
+import { foldsOf, timeMap } from '@fox-tempo/core/score';
 import { fitted } from './window.ts';
 import { TapCalls } from './tap-calls.tsx';
 import { useWidth } from '../../ui/canvas/use-size.ts';

@@ -1,5 +1,5 @@
 /** The paper of a score: grounds with their names, seconds above, millimetres below, and the breaks where a steady stretch is folded away. */
-import { foldAt, type Fold } from '@fox-tempo/core';
+import { foldAt, type Fold } from '@fox-tempo/core/score';
 import { font, xOf, type Colour, type StavePicture } from './stave-picture.ts';
 import { tickStep } from './window.ts';
 

@@ -1,6 +1,7 @@
 /** The painter against a canvas that writes down what is drawn: words, places and order, not pixels. */
 import { describe, expect, it } from '@jest/globals';
-import { plainSequence, scoreOf, sequenceTemplates, foldsOf, timeMap, type ScoreOf } from '@fox-tempo/core';
+import { scoreOf, foldsOf, timeMap, type ScoreOf } from '@fox-tempo/core/score';
+import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
 import { program } from '../../testing/shop.ts';
 import { paintLens } from './lens.ts';
 import { paintStaves } from './paint-staves.ts';

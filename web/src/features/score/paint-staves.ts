@@ -1,13 +1,7 @@
 /** Paints a score: trigger, gas, wire and current over one time axis, millimetres of seam under it. Pure drawing on a canvas. */
-import {
-  beatFactor,
-  handPresses,
-  hasBeat,
-  isLit,
-  phaseNames,
-  type CanonicalBeat,
-  type PlayedPhase,
-} from '@fox-tempo/core';
+import type { CanonicalBeat } from '@fox-tempo/core/double-pulse';
+import { handPresses } from '@fox-tempo/core/score';
+import { beatFactor, hasBeat, isLit, phaseNames, type PlayedPhase } from '@fox-tempo/core/sequence';
 import { paintFold, paintGrounds, paintMillimetres, paintTime } from './paint-axes.ts';
 import { font, xOf, type Colour, type StavePicture } from './stave-picture.ts';
 

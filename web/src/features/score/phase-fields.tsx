@@ -1,17 +1,8 @@
 /** The numbers of one phase, each with what else it means and the sum behind it. */
 import { Box } from '@chakra-ui/react';
-import {
-  formatWithUnit,
-  holdForWarmth,
-  mostTaps,
-  schoolFacts,
-  sequenceRanges,
-  type Phase,
-  type PhaseSum,
-  type QuantityName,
-  type ScoreOf,
-  type SequenceNumber,
-} from '@fox-tempo/core';
+import { holdForWarmth, type PhaseSum, type ScoreOf } from '@fox-tempo/core/score';
+import { mostTaps, schoolFacts, sequenceRanges, type Phase, type SequenceNumber } from '@fox-tempo/core/sequence';
+import { formatWithUnit, type QuantityName } from '@fox-tempo/core/units';
 import type { ReactNode } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';

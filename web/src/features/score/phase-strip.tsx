@@ -7,7 +7,7 @@ import {
   triggerSchools,
   type Phase,
   type TriggerSchool,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/sequence';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { levelUnitNames, levelUnits, type LevelUnit } from './levels.ts';

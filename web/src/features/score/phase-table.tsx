@@ -1,6 +1,8 @@
 /** What each phase takes and lays, with its name on the chosen machine, and what the whole takes. */
 import { Box } from '@chakra-ui/react';
-import { formatQuantity, phaseNames, type Phase, type ScoreOf, type SequenceOnMachine } from '@fox-tempo/core';
+import type { ScoreOf, SequenceOnMachine } from '@fox-tempo/core/score';
+import { phaseNames, type Phase } from '@fox-tempo/core/sequence';
+import { formatQuantity } from '@fox-tempo/core/units';
 import { useSettings } from '../../lib/settings.ts';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';

@@ -1,6 +1,8 @@
 /** The phases in numbers, and the weld played by the trigger. */
 import { Box } from '@chakra-ui/react';
-import { startLag, type Phase, type SequenceOnMachine } from '@fox-tempo/core';
+import { startLag } from '@fox-tempo/core/machine';
+import type { SequenceOnMachine } from '@fox-tempo/core/score';
+import type { Phase } from '@fox-tempo/core/sequence';
 import type { SheetSession } from '../../sheet/session.ts';
 import { Panel } from '../../ui/panel.tsx';
 import { Checks } from './checks.tsx';

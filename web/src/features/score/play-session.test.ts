@@ -1,6 +1,8 @@
 /** The session against a stand-in for the driven arc: what a key does, and what the machine is told. */
 import { describe, expect, it } from '@jest/globals';
-import { plainSequence, scoreOf, sequenceTemplates, type DriveCommand, type DrivenSlice } from '@fox-tempo/core';
+import { scoreOf } from '@fox-tempo/core/score';
+import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
+import type { DriveCommand, DrivenSlice } from '@fox-tempo/core/simulation';
 import type { DriveHeard } from '../../workers/drive-client.ts';
 import { program } from '../../testing/shop.ts';
 import { createPlaySession } from './play-session.ts';

@@ -2,30 +2,30 @@
  * One player at the trigger: presses in, state, record, arc and cue out. Has the page's clock and the driven arc, and no interface.
  * A press at rest begins a new weld, and with it a new record.
  */
+import { simulationOf, sourceVolts } from '@fox-tempo/core/machine';
 import {
-  advanced,
   cueFor,
   gunPath,
-  happened,
   leadS,
+  playedAgainst,
+  phaseTrimMm,
+  type Cue,
+  type GunPath,
+  type PlayedPart,
+  type ScoreOf,
+} from '@fox-tempo/core/score';
+import {
+  advanced,
+  happened,
   levelAt,
   livePlay,
-  playedAgainst,
   recordOf,
-  simulationOf,
-  sourceVolts,
-  phaseTrimMm,
   beatFactor,
   hasBeat,
-  type Cue,
-  type DriveCommand,
-  type DrivenSlice,
-  type GunPath,
   type LivePlay,
-  type PlayedPart,
   type PlayedPhase,
-  type ScoreOf,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/sequence';
+import type { DriveCommand, DrivenSlice } from '@fox-tempo/core/simulation';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { DriveClient, DriveHeard } from '../../workers/drive-client.ts';
 

@@ -1,6 +1,7 @@
 /** Play it: the space bar or the big button is the trigger. Which state the machine is in, what it waits for, and what to do next. */
 import { Box, Heading } from '@chakra-ui/react';
-import { phaseNames, waitsFor, type ScoreOf } from '@fox-tempo/core';
+import type { ScoreOf } from '@fox-tempo/core/score';
+import { phaseNames, waitsFor } from '@fox-tempo/core/sequence';
 import { useEffect, useRef } from 'react';
 import { useStore } from 'zustand';
 import { useSettings } from '../../lib/settings.ts';

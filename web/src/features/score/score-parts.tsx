@@ -1,7 +1,9 @@
 /** The parts of a score: the staves over all of them, then phases and play, machines side by side, start and stop, tacks. */
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { sequenceOnMachine, translate, type Phase, type TriggerSequence } from '@fox-tempo/core';
+import { translate } from '@fox-tempo/core/machine';
+import { sequenceOnMachine } from '@fox-tempo/core/score';
+import type { Phase, TriggerSequence } from '@fox-tempo/core/sequence';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { SheetSession } from '../../sheet/session.ts';

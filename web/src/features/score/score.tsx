@@ -1,6 +1,7 @@
 /** The score of a seam: the whole weld on one time axis and in millimetres, its phases in numbers, played by the trigger, said on machines. */
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import { modeName, wireWords } from '@fox-tempo/core';
+import { modeName } from '@fox-tempo/core/plan';
+import { wireWords } from '@fox-tempo/core/wire-choice';
 import { useMemo } from 'react';
 import { Link, useLoaderData, useParams } from 'react-router';
 import { useLastSeam } from '../../sheet/last-seam.ts';

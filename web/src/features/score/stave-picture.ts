@@ -1,5 +1,7 @@
 /** What the painters of a score share: the layout of the staves, what is drawn on them, and where a moment stands. */
-import type { ElectricalOf, GunPath, PlayedPhase, Program, SeamScore, TimeMap } from '@fox-tempo/core';
+import type { Program } from '@fox-tempo/core/machine';
+import type { ElectricalOf, GunPath, SeamScore, TimeMap } from '@fox-tempo/core/score';
+import type { PlayedPhase } from '@fox-tempo/core/sequence';
 import type { ColourName } from '../../ui/theme/colours.ts';
 import type { Window } from './window.ts';
 

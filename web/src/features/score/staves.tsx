@@ -1,6 +1,7 @@
 /** The score on the screen: painted staves, round handles over them, and a lens for what is too fast to see. Wheel, keys and hand move it. */
 import { Box } from '@chakra-ui/react';
-import type { PlayedPhase, ScoreOf, TriggerSequence } from '@fox-tempo/core';
+import type { ScoreOf } from '@fox-tempo/core/score';
+import type { PlayedPhase, TriggerSequence } from '@fox-tempo/core/sequence';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';

@@ -1,16 +1,10 @@
 /** Tacks and stitches planned: spacing, time, count, order, heat and the gas they lose; put on the score, and from there on the card. */
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import {
-  formatWithUnit,
-  schoolOn,
-  sequenceTemplates,
-  stitchPlan,
-  tackMmOf,
-  tackSchedule,
-  type ScoreOf,
-  type TackSchedule,
-} from '@fox-tempo/core';
+import { schoolOn } from '@fox-tempo/core/machine';
+import { stitchPlan, tackMmOf, tackSchedule, type ScoreOf, type TackSchedule } from '@fox-tempo/core/score';
+import { sequenceTemplates } from '@fox-tempo/core/sequence';
+import { formatWithUnit } from '@fox-tempo/core/units';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';

@@ -1,7 +1,7 @@
 /** Memories that taps at rest call on a machine, each checked against what this score needs loaded. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { tapTargets, type Program, type TapTarget } from '@fox-tempo/core';
+import { tapTargets, type Program, type TapTarget } from '@fox-tempo/core/machine';
 import { useEffect, useState } from 'react';
 import { api, ProblemError } from '../../data/api.ts';
 

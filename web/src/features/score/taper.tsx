@@ -1,6 +1,7 @@
 /** The taper: how warm the plate ahead of the arc gets along the seam, the level that leaves, and where a tap to the second level fits. */
 import { Box } from '@chakra-ui/react';
-import { schoolFacts, taperPlan, taperRanges, type ScoreOf } from '@fox-tempo/core';
+import { taperPlan, taperRanges, type ScoreOf } from '@fox-tempo/core/score';
+import { schoolFacts } from '@fox-tempo/core/sequence';
 import { Action } from '../../ui/action.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';

@@ -1,6 +1,6 @@
 /** What a dry test found, written to its machine. */
 import type { MachineFile, MachineResource } from '@fox-tempo/contract';
-import { withPlainLatch, type PlainLatch } from '@fox-tempo/core';
+import { withPlainLatch, type PlainLatch } from '@fox-tempo/core/machine';
 import { useCallback } from 'react';
 import { useRevalidator } from 'react-router';
 import { api, ProblemError } from '../../data/api.ts';

@@ -1,16 +1,10 @@
 /** The score being written: the sheet's sequence, edited as one change with one step to undo, and everything computed from it. */
 import type { MachineResource } from '@fox-tempo/contract';
-import {
-  habitOf,
-  plainSequence,
-  scoreOf,
-  triggerModeFor,
-  usualHabit,
-  type GunAngles,
-  type Issue,
-  type ScoreOf,
-  type TriggerSequence,
-} from '@fox-tempo/core';
+import { habitOf, triggerModeFor } from '@fox-tempo/core/machine';
+import type { Issue } from '@fox-tempo/core/outcome';
+import type { GunAngles } from '@fox-tempo/core/plan';
+import { scoreOf, type ScoreOf } from '@fox-tempo/core/score';
+import { plainSequence, usualHabit, type TriggerSequence } from '@fox-tempo/core/sequence';
 import { useCallback, useMemo, useState } from 'react';
 import type { SheetSession } from '../../sheet/session.ts';
 

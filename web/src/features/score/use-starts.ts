@@ -1,5 +1,6 @@
 /** Cold starts and stops of a program in the arc worker: at full feed, and at its own run-in. */
-import { simulationOf, type Program, type Simulation, type StartStopResult } from '@fox-tempo/core';
+import { simulationOf, type Program } from '@fox-tempo/core/machine';
+import type { Simulation, StartStopResult } from '@fox-tempo/core/simulation';
 import { useEffect, useState } from 'react';
 import { simulateArc } from '../../workers/arc-client.ts';
 

@@ -1,6 +1,6 @@
 /** Stops as they were seen on this machine for this seam: in the shop's record, so that every screen sees them. */
 import { recordedKinds } from '@fox-tempo/contract';
-import type { StopSeen } from '@fox-tempo/core';
+import type { StopSeen } from '@fox-tempo/core/score';
 import { useEffect, useRef } from 'react';
 import { onTheWay, useObserved } from '../../data/use-observed.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';

@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
-import { plainSequence, scoreOf } from '@fox-tempo/core';
+import { scoreOf } from '@fox-tempo/core/score';
+import { plainSequence } from '@fox-tempo/core/sequence';
 import { act, cleanup, renderHook } from '@testing-library/react';
 import { program } from '../../testing/shop.ts';
 import { useView } from './use-view.ts';

@@ -1,6 +1,6 @@
 /** Warmth of the pool's place along the seam, steady main as 1: where the ends fall cold or hot. */
 import { Box } from '@chakra-ui/react';
-import { coldBelow, endMm, hotAbove, type ScoreOf } from '@fox-tempo/core';
+import { coldBelow, endMm, hotAbove, type ScoreOf } from '@fox-tempo/core/score';
 import { cssColour } from '../../ui/theme/colours.ts';
 
 const size = { width: 440, height: 132, left: 34, bottom: 18, top: 8 };

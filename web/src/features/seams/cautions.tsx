@@ -1,6 +1,6 @@
 /** Hazards and cautions of a plan, where they arise. */
 import { Box } from '@chakra-ui/react';
-import type { Plan } from '@fox-tempo/core';
+import type { Plan } from '@fox-tempo/core/plan';
 import { Notice } from '../../ui/notice.tsx';
 
 export function Cautions({ plan }: { readonly plan: Plan }) {

@@ -1,6 +1,7 @@
 /** The plan's figures with bands; each opens to the sum behind it. */
 import { Box, chakra } from '@chakra-ui/react';
-import type { Plan, PlanFigures, QuantityName } from '@fox-tempo/core';
+import type { Plan, PlanFigures } from '@fox-tempo/core/plan';
+import type { QuantityName } from '@fox-tempo/core/units';
 import { useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Panel } from '../../ui/panel.tsx';

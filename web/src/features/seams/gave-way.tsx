@@ -1,6 +1,7 @@
 /** Three wishes rarely meet: what gave way, by how much, and both ways out as one touch each. */
 import { Box } from '@chakra-ui/react';
-import { formatWithUnit, type GaveWay, type Plan, type UnitSystem, type WayOut } from '@fox-tempo/core';
+import type { GaveWay, Plan, WayOut } from '@fox-tempo/core/plan';
+import { formatWithUnit, type UnitSystem } from '@fox-tempo/core/units';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import type { DraftStore } from '../../sheet/draft-store.ts';

@@ -1,25 +1,18 @@
 /** What is asked about the seam, in the order a welder thinks: metal, joint, size, then wire, gas and how the arc should stand. */
 import { Box } from '@chakra-ui/react';
+import { fillers, materialOf, materials, wireSizes, type FillerCode } from '@fox-tempo/core/consumables';
 import {
   arcIntents,
   backings,
-  fillers,
-  formatForInput,
-  formatQuantity,
-  formatWithUnit,
   jointRule,
   jointRules,
-  materialOf,
-  materials,
   preparationKinds,
-  quantity,
   usualRootFaceMm,
-  wireSizes,
   type ArcIntent,
-  type FillerCode,
   type Plan,
   type Position,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/plan';
+import { formatForInput, formatQuantity, formatWithUnit, quantity } from '@fox-tempo/core/units';
 import { useStore } from 'zustand';
 import { useSettings } from '../../lib/settings.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';

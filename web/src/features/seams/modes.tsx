@@ -1,6 +1,7 @@
 /** Which way of transferring the metal suits this seam, and why each other one was put behind or ruled out. */
 import { Box } from '@chakra-ui/react';
-import { formatWithUnit, type Plan } from '@fox-tempo/core';
+import type { Plan } from '@fox-tempo/core/plan';
+import { formatWithUnit } from '@fox-tempo/core/units';
 import { useSettings } from '../../lib/settings.ts';
 import { Panel } from '../../ui/panel.tsx';
 

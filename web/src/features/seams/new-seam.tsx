@@ -1,15 +1,9 @@
 /** Starts a seam: its part, name, metal, joint and thickness, and what is still missing of them; the rest is described on its sheet. */
 import { Box } from '@chakra-ui/react';
 import type { Part, SeamSpec } from '@fox-tempo/contract';
-import {
-  jointRules,
-  materialOf,
-  materials,
-  ranges,
-  type Joint,
-  type MaterialGroup,
-  type Position,
-} from '@fox-tempo/core';
+import { materialOf, materials, type MaterialGroup } from '@fox-tempo/core/consumables';
+import { ranges } from '@fox-tempo/core/outcome';
+import { jointRules, type Joint, type Position } from '@fox-tempo/core/plan';
 import { useState, type SubmitEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ProblemError } from '../../data/api.ts';

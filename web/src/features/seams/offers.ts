@@ -1,11 +1,7 @@
 /** What can be chosen on the sheet without building an impossible chain: each offer is tried on the core's own gates, and says why it is shut. */
 import { planRequest, type ProgramChoice } from '@fox-tempo/contract';
+import { commonGasCodes, type FillerCode, fillerOf, gasOf } from '@fox-tempo/core/consumables';
 import {
-  commonGasCodes,
-  type FillerCode,
-  fillerFacts,
-  fillerOf,
-  gasOf,
   modeName,
   planInputIssues,
   type PlanMode,
@@ -13,8 +9,8 @@ import {
   type Position,
   positionName,
   positionRules,
-  softnessWords,
-} from '@fox-tempo/core';
+} from '@fox-tempo/core/plan';
+import { fillerFacts, softnessWords } from '@fox-tempo/core/wire-choice';
 import type { Sheet } from '../../sheet/sheet-fields.ts';
 
 export interface Offer<T extends string> {

@@ -1,6 +1,7 @@
 /** Every pass of a seam that takes several: kind, setting, metal as it adds up, and where the gun points. */
 import { Box } from '@chakra-ui/react';
-import { formatQuantity, type Plan, type QuantityName } from '@fox-tempo/core';
+import type { Plan } from '@fox-tempo/core/plan';
+import { formatQuantity, type QuantityName } from '@fox-tempo/core/units';
 import { useSettings } from '../../lib/settings.ts';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';

@@ -1,6 +1,7 @@
 /** Why there is no setting, and the way out where one touch can take it. */
 import { Box, Heading } from '@chakra-ui/react';
-import { fillerOf, gasOf, wireSizeLabel, type Issue } from '@fox-tempo/core';
+import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core/consumables';
+import type { Issue } from '@fox-tempo/core/outcome';
 import type { DraftStore } from '../../sheet/draft-store.ts';
 import { usualGas, usualWire } from '../../sheet/wire-defaults.ts';
 import { Action } from '../../ui/action.tsx';

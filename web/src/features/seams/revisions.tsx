@@ -1,6 +1,7 @@
 /** Every saved revision of the program; an old one can be brought back as the present draft. */
 import { Box } from '@chakra-ui/react';
-import { formatWithUnit, wireSizeLabel } from '@fox-tempo/core';
+import { wireSizeLabel } from '@fox-tempo/core/consumables';
+import { formatWithUnit } from '@fox-tempo/core/units';
 import { useDoorList } from '../../data/queries.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { shopTime } from '../../lib/time.ts';

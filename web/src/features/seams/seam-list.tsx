@@ -1,7 +1,9 @@
 /** All seams by part, each with its joint drawn small and its setting in a line. */
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
-import { fillerOf, formatWithUnit, gasOf, jointRule, positionName, wireSizeLabel } from '@fox-tempo/core';
+import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { jointRule, positionName } from '@fox-tempo/core/plan';
+import { formatWithUnit } from '@fox-tempo/core/units';
 import { useState, type ReactNode } from 'react';
 import { Link, useLoaderData, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';

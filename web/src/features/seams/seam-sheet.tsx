@@ -1,7 +1,9 @@
 /** The seam sheet: the joint drawn live, what is asked beside it, the computed setting with its bands, the pulse, and the dial card. */
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import { fillerOf, gasName, jointRule, formatWithUnit, wireSizeLabel } from '@fox-tempo/core';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { jointRule } from '@fox-tempo/core/plan';
+import { formatWithUnit } from '@fox-tempo/core/units';
 import { planRequest } from '@fox-tempo/contract';
 import { useMemo } from 'react';
 import { useLoaderData, useParams } from 'react-router';

@@ -1,6 +1,7 @@
 /** The slow beat in numbers, always mean, high and low together, with what it does to the bead. */
 import { Box } from '@chakra-ui/react';
-import { doublePulse, type Plan, type PlanInput } from '@fox-tempo/core';
+import { doublePulse } from '@fox-tempo/core/double-pulse';
+import type { Plan, PlanInput } from '@fox-tempo/core/plan';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Figure } from '../../ui/quantity.tsx';

@@ -1,5 +1,5 @@
 /** Our own drawings of the set-up: grooves in section, where the tip ends, and the four lengths that are taken for one another. */
-import type { Groove } from '@fox-tempo/core';
+import type { Groove } from '@fox-tempo/core/setup';
 import { cssColour } from '../../ui/theme/colours.ts';
 
 const ink = cssColour('ink');

@@ -1,7 +1,8 @@
 /** The list before the first arc of the day, ticked for the machine and the metal. */
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import { firstArcList, type Program } from '@fox-tempo/core';
+import type { Program } from '@fox-tempo/core/machine';
+import { firstArcList } from '@fox-tempo/core/setup';
 import { Action } from '../../ui/action.tsx';
 import { useFirstArc } from './use-first-arc.ts';
 import { Notice } from '../../ui/notice.tsx';

@@ -1,6 +1,6 @@
 /** One step of the set-up walk: what to do, how to do it safely, what happens if it is forgotten; ticked and timed. */
 import { Box } from '@chakra-ui/react';
-import type { Changeover, SetupStep } from '@fox-tempo/core';
+import type { Changeover, SetupStep } from '@fox-tempo/core/setup';
 import { useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';

@@ -14,7 +14,8 @@ import { Box } from '@chakra-ui/react';
 import { useTask } from '../../lib/use-task.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
 
-import { changeover, checkLoaded, type MachineState, type Program, type SetupStep, translate } from '@fox-tempo/core';
+import { type Program, translate } from '@fox-tempo/core/machine';
+import { changeover, checkLoaded, type MachineState, type SetupStep } from '@fox-tempo/core/setup';
 import { type MachineResource, type SeamResource } from '@fox-tempo/contract';
 export function Walk({
   seam,

@@ -1,7 +1,10 @@
 /** Gas at the nozzle and wire on its way through the gun that is fitted. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { feedRisk, flowBand, formatWithUnit, type Changeover, type Program } from '@fox-tempo/core';
+import type { Program } from '@fox-tempo/core/machine';
+import type { Changeover } from '@fox-tempo/core/setup';
+import { formatWithUnit } from '@fox-tempo/core/units';
+import { feedRisk, flowBand } from '@fox-tempo/core/wire-choice';
 import { useSettings } from '../../lib/settings.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';

@@ -2,7 +2,7 @@
 import { RecordTroubles } from '../../ui/forms/record-troubles.tsx';
 import { FormChoice, FormText } from '../../ui/forms/fields.tsx';
 import { useRecordForm } from '../../ui/forms/record-form.ts';
-import { thicknessRules } from '@fox-tempo/core';
+import { thicknessRules } from '@fox-tempo/core/plan';
 import { Box } from '@chakra-ui/react';
 import { addressOf, parseWith, type Problem, problemKind, shopSave, type ShopState } from '@fox-tempo/contract';
 import { useRevalidator } from 'react-router';

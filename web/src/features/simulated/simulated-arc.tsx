@@ -1,6 +1,7 @@
 /** The planned setting run in the simulated arc, off the page's thread: what one would see and hear, beside what the plan says. */
 import { Box } from '@chakra-ui/react';
-import { simulationOf, type Program, type Simulation, type SimulationInput } from '@fox-tempo/core';
+import { simulationOf, type Program } from '@fox-tempo/core/machine';
+import type { Simulation, SimulationInput } from '@fox-tempo/core/simulation';
 import { useEffect, useMemo, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';

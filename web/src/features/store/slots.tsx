@@ -5,7 +5,7 @@ import { TextField } from '../../ui/text-field.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { shopTime } from '../../lib/time.ts';
 import { Panel } from '../../ui/panel.tsx';
-import { driftReport, translate } from '@fox-tempo/core';
+import { driftReport, translate } from '@fox-tempo/core/machine';
 import { useTask } from '../../lib/use-task.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Action } from '../../ui/action.tsx';

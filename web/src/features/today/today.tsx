@@ -1,7 +1,7 @@
 /** Today: orders in hand with their seams, the machines as they stand, and what waits for somebody. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, Order, SeamResource, ShopState } from '@fox-tempo/contract';
-import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { Link, useLoaderData, useRevalidator } from 'react-router';
 import { api } from '../../data/api.ts';
 import { daysUntil, shopDate, shopTime, todayInWords } from '../../lib/time.ts';

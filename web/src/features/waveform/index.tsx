@@ -1,6 +1,6 @@
 /** The chart library is large; it comes only when a waveform is to be seen. */
 import { Box } from '@chakra-ui/react';
-import type { PulseResult } from '@fox-tempo/core';
+import type { PulseResult } from '@fox-tempo/core/pulse';
 import { lazy, Suspense } from 'react';
 
 const Chart = lazy(async () => ({ default: (await import('./waveform-chart.tsx')).WaveformChart }));

@@ -1,5 +1,5 @@
 /** Current against time over three fast pulses, with peak, background, mean and rms, and each drop at its moment. */
-import type { PulseResult } from '@fox-tempo/core';
+import type { PulseResult } from '@fox-tempo/core/pulse';
 import { useCallback, useMemo } from 'react';
 import { Chart, chartFigures as figures, chartWords as words } from '../../ui/chart.tsx';
 import type { ColourName } from '../../ui/theme/colours.ts';

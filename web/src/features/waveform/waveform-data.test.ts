@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { solvePulse } from '@fox-tempo/core';
+import { solvePulse } from '@fox-tempo/core/pulse';
 import { waveformCsv, waveformData, waveformWords } from './waveform-data.ts';
 
 const result = solvePulse({

@@ -1,5 +1,5 @@
 /** The fast pulse as a chart wants it: corner points, levels, and the moments at which drops leave. Times in ms, currents in A. */
-import { leadMs, pulseMeans, waveformPoints, type PulseResult } from '@fox-tempo/core';
+import { leadMs, pulseMeans, waveformPoints, type PulseResult } from '@fox-tempo/core/pulse';
 import { csvOf } from '../../lib/csv.ts';
 
 export interface WaveformData {

@@ -1,6 +1,7 @@
 /** The number of this wire and gas on each machine's own chart, with what it is easily taken for. */
 import type { MachineResource } from '@fox-tempo/contract';
-import { chartLineFor, lookAlikes, type PlanInput } from '@fox-tempo/core';
+import { chartLineFor, lookAlikes } from '@fox-tempo/core/machine';
+import type { PlanInput } from '@fox-tempo/core/plan';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 

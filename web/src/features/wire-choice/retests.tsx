@@ -1,6 +1,7 @@
 /** What a change of wire or gas opens again: the saved setting is not carried over. */
 import { Box } from '@chakra-ui/react';
-import { retestList, wireWords, type Program } from '@fox-tempo/core';
+import type { Program } from '@fox-tempo/core/machine';
+import { retestList, wireWords } from '@fox-tempo/core/wire-choice';
 import type { Sheet } from '../../sheet/sheet-fields.ts';
 import { Panel } from '../../ui/panel.tsx';
 

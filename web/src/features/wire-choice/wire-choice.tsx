@@ -1,7 +1,9 @@
 /** Which wire and gas suit this seam: ranked with reasons, ruled out with reasons, what the shop has, and what a change opens again. */
 import { Box } from '@chakra-ui/react';
 import { planRequest, type MachineResource, type SeamResource, type Stock } from '@fox-tempo/contract';
-import { modeName, sameWire, wireWords } from '@fox-tempo/core';
+import { sameWire } from '@fox-tempo/core/machine';
+import { modeName } from '@fox-tempo/core/plan';
+import { wireWords } from '@fox-tempo/core/wire-choice';
 import { useMemo } from 'react';
 import { useLoaderData } from 'react-router';
 import { api } from '../../data/api.ts';

@@ -2,8 +2,9 @@
  * A form for one record of the shop: what is typed is kept on the device until it is sent, checked by the contract's own shapes field by
  * field, saved on the version it was opened from. Where somebody saved in between, both versions are there and the person decides.
  */
-import type { Issue, Outcome, QuantityName, UnitSystem } from '@fox-tempo/core';
-import { formatForInput, parseQuantity } from '@fox-tempo/core';
+import type { Issue, Outcome } from '@fox-tempo/core/outcome';
+import type { QuantityName, UnitSystem } from '@fox-tempo/core/units';
+import { formatForInput, parseQuantity } from '@fox-tempo/core/units';
 import { useEffect, useRef, useState } from 'react';
 import {
   useForm,

@@ -5,7 +5,17 @@ import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
 export default defineConfig(
-  { ignores: ['node_modules/', '.cache/', 'web/dist/', 'data/', 'server/drizzle/', 'test-results/', 'playwright-report/'] },
+  {
+    ignores: [
+      'node_modules/',
+      '.cache/',
+      'web/dist/',
+      'data/',
+      'server/drizzle/',
+      'test-results/',
+      'playwright-report/',
+    ],
+  },
   js.configs.recommended,
   {
     files: ['**/*.ts', '**/*.tsx'],

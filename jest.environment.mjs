@@ -24,11 +24,16 @@ export default class WebEnvironment extends TestEnvironment {
     for (const name of missing) this.global[name] ??= globalThis[name];
     // jsdom's own lack `any` and `timeout`, and Node's Request takes only Node's signals.
     for (const name of ['AbortController', 'AbortSignal']) this.global[name] = globalThis[name];
-    // A dialog's focus trap looks its content up by id.
-    this.global.CSS ??= { escape: (text) => text.replace(/[^\w-]/g, (sign) => `\\${sign}`), supports: () => false };
     this.global.ResizeObserver ??= ObserverStub;
     // Nothing is painted here; views have to bear a canvas without a context.
     this.global.HTMLCanvasElement.prototype.getContext = () => null;
+    // jsdom knows the element and not what it does.
+    this.global.HTMLDialogElement.prototype.showModal ??= function () {
+      this.open = true;
+    };
+    this.global.HTMLDialogElement.prototype.close ??= function () {
+      this.open = false;
+    };
     this.global.IntersectionObserver ??= ObserverStub;
     this.global.matchMedia ??= (query) => ({
       matches: false,

@@ -102,7 +102,7 @@ test('another alloy opens its re-tests, is taken, and stands on the sheet unsave
   await expect(page.getByText('Flow at the nozzle')).toHaveCount(0);
   await page.getByRole('button', { name: 'Show 10 ruled out, and why' }).click();
   await expect(page.getByText(/oxidises aluminium/).first()).toBeVisible();
-  await page.getByRole('link', { name: 'To the sheet with it' }).click();
+  await page.getByRole('link', { name: 'Seam', exact: true }).click();
   await expect(page.getByLabel('Wire', { exact: true })).toHaveValue('aluminium-4043');
   await expect(page.getByRole('status').filter({ hasText: 'edited; draft kept here' })).toBeVisible();
 });

@@ -94,7 +94,7 @@ test('the office adds a person, a part and an order; a seam is described, copied
   await page.getByLabel('Order number').fill('MC 2099');
   await page.getByLabel('Part', { exact: true }).selectOption({ label: 'Serving hatch' });
   await page.getByLabel('How many').fill('0');
-  await expect(page.getByText('1 to 100 000; got 0')).toBeVisible();
+  await expect(page.getByText('How many must be at least 1; got 0.')).toBeVisible();
   await page.getByLabel('How many').fill('8');
   await page.getByRole('button', { name: 'Add the order' }).click();
   await expect(page.getByRole('row', { name: /MC 2099 Serving hatch 0 of 8/ })).toBeVisible();

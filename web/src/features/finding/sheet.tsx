@@ -1,53 +1,63 @@
-/** What lies over the page: a head, its content, closed by Esc, a touch beside it or its own button; the focus goes back to where it was. */
-import { Box, Dialog, Portal } from '@chakra-ui/react';
-import type { ReactNode, RefObject } from 'react';
+/**
+ * What lies over the page, as the platform's own dialog: it keeps the focus within, closes by Esc, and gives the focus back. Closed also by
+ * a touch beside it or by its own button.
+ */
+import { Box, chakra, Heading } from '@chakra-ui/react';
+import { useEffect, useId, useRef, type ReactNode, type RefObject } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { closeOverlay } from './overlay.ts';
 
-export function Sheet({
-  title,
-  first,
-  children,
-}: {
+const Dialog = chakra('dialog');
+
+export interface SheetProps {
   readonly title: string;
   /** Where the hand begins. */
   readonly first?: RefObject<HTMLElement | null>;
   readonly children: ReactNode;
-}) {
+}
+
+export function Sheet({ title, first, children }: SheetProps) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  const titleId = useId();
+  useEffect(() => {
+    const element = dialog.current;
+    if (!element || element.open) return undefined;
+    element.showModal();
+    first?.current?.focus();
+    return () => element.close();
+  }, [first]);
   return (
-    <Dialog.Root
-      open
-      onOpenChange={closeOverlay}
-      placement="top"
-      scrollBehavior="inside"
-      lazyMount
-      {...(first ? { initialFocusEl: () => first.current } : {})}
+    <Dialog
+      ref={dialog}
+      aria-labelledby={titleId}
+      bg="surface"
+      color="ink"
+      borderWidth="1px"
+      borderColor="edge"
+      borderRadius="4px"
+      width="min(680px, calc(100vw - 24px))"
+      maxHeight="min(640px, calc(100vh - 48px))"
+      mx="auto"
+      mt={{ base: '3', md: '16' }}
+      p="0"
+      css={{ '&::backdrop': { background: 'rgba(20, 15, 8, 0.45)' } }}
+      onClose={closeOverlay}
+      onClick={(event) => {
+        // The dialog itself is hit only beside its content.
+        if (event.target === dialog.current) closeOverlay();
+      }}
     >
-      <Portal>
-        <Dialog.Backdrop bg="rgba(20, 15, 8, 0.45)" />
-        <Dialog.Positioner>
-          <Dialog.Content
-            bg="surface"
-            color="ink"
-            borderWidth="1px"
-            borderColor="edge"
-            borderRadius="4px"
-            width="min(680px, calc(100vw - 24px))"
-            maxWidth="none"
-            my={{ base: '3', md: '16' }}
-          >
-            <Box display="flex" alignItems="center" justifyContent="space-between" px="4" pt="3" pb="1">
-              <Dialog.Title textStyle="heading">{title}</Dialog.Title>
-              <Action kind="quiet" fontSize="13px" onClick={closeOverlay}>
-                Close
-              </Action>
-            </Box>
-            <Dialog.Body px="4" pb="4" pt="0">
-              {children}
-            </Dialog.Body>
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+      <Box px="4" pb="4">
+        <Box display="flex" alignItems="center" justifyContent="space-between" pt="3" pb="1">
+          <Heading as="h2" id={titleId} textStyle="heading">
+            {title}
+          </Heading>
+          <Action kind="quiet" fontSize="13px" onClick={closeOverlay}>
+            Close
+          </Action>
+        </Box>
+        {children}
+      </Box>
+    </Dialog>
   );
 }

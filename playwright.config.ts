@@ -4,7 +4,7 @@ import { chromiumArguments, chromiumPath } from './scripts/lib/chromium.mjs';
 export default defineConfig({
   testDir: 'e2e',
   // Two, each with an application of its own: one waits while the other computes.
-  workers: 3,
+  workers: 2,
   fullyParallel: false,
   forbidOnly: true,
   // What fails once is a fault.

@@ -1,6 +1,6 @@
 /** A row of tabs: one is chosen, arrow keys go along; what it shows stands elsewhere and is named by whoever shows it. */
 import { chakra, Box } from '@chakra-ui/react';
-import type { KeyboardEvent } from 'react';
+import { memo, type KeyboardEvent } from 'react';
 import { partLink } from './part-link.ts';
 
 export interface TabRowProps<T extends string> {
@@ -14,7 +14,7 @@ export interface TabRowProps<T extends string> {
 
 const steps: Partial<Record<string, number>> = { ArrowRight: 1, ArrowLeft: -1, Home: -1000, End: 1000 };
 
-export function TabRow<T extends string>({ label, tabs, value, onChange, controls }: TabRowProps<T>) {
+function Tabs<T extends string>({ label, tabs, value, onChange, controls }: TabRowProps<T>) {
   const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
     const step = steps[event.key];
     if (step === undefined) return;
@@ -46,3 +46,13 @@ export function TabRow<T extends string>({ label, tabs, value, onChange, control
     </Box>
   );
 }
+
+/** The same names with the same one chosen are not drawn again, whatever they show. */
+export const TabRow = memo(
+  Tabs,
+  (before, now) =>
+    before.value === now.value &&
+    before.onChange === now.onChange &&
+    before.tabs.map(({ id, name }) => `${id} ${name}`).join() ===
+      now.tabs.map(({ id, name }) => `${id} ${name}`).join(),
+) as typeof Tabs;

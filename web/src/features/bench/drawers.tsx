@@ -1,6 +1,6 @@
 /** Under the stage: the dials, and in the same place what is rarer. Which one is open stays with the device; nothing above it moves. */
 import { Box } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import { useCallback, useEffect, useRef, type ReactNode } from 'react';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { TabRow } from '../../ui/tab-row.tsx';
 
@@ -12,6 +12,11 @@ export interface Drawer {
 
 export function Drawers({ drawers }: { readonly drawers: readonly Drawer[] }) {
   const [{ open }, keep] = useKeptForm('bench-drawer', { open: 'dials' });
+  const keepNow = useRef(keep);
+  useEffect(() => {
+    keepNow.current = keep;
+  });
+  const onChange = useCallback((id: string) => keepNow.current({ open: id }), []);
   const shown = drawers.find(({ id }) => id === open) ?? drawers[0];
   if (!shown) return null;
   return (
@@ -20,7 +25,7 @@ export function Drawers({ drawers }: { readonly drawers: readonly Drawer[] }) {
         label="Drawers of the bench"
         tabs={drawers}
         value={shown.id}
-        onChange={(id) => keep({ open: id })}
+        onChange={onChange}
         controls="bench-drawer"
       />
       <Box id="bench-drawer" role="tabpanel" aria-label={shown.name}>

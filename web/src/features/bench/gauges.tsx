@@ -1,12 +1,12 @@
 /** The figures a welder steers by, in one row: what is heard, then arc, current, volts, pulse, shorts and what shows at the back. */
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { arcOf, type Program } from '@fox-tempo/core/machine';
 import type { Plan } from '@fox-tempo/core/plan';
 import type { SimulationMetrics } from '@fox-tempo/core/simulation';
 import { showThroughOf } from '@fox-tempo/core/tuning';
 import { formatQuantity } from '@fox-tempo/core/units';
 import { goodZones, zoneOf, zoneWords } from '@fox-tempo/core/zone-map';
-import { useState, type ReactNode } from 'react';
+import { memo, useCallback, useState } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { figureRows, type FigureRow } from './figure-rows.ts';
 import type { ArcRun } from './use-arc.ts';
@@ -28,7 +28,7 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
   const zone = zoneOf(program.mode, transferMode, metrics, arcOf(program, program.ctwdMm, 0).lineMm);
   const isGood = goodZones(program.mode).includes(zone);
   const through = showThroughOf(program, metrics, plan.thicknessMm, 20);
-  const toggle = (key: string) => setOpen(open === key ? null : key);
+  const toggle = useCallback((key: string) => setOpen((now) => (now === key ? null : key)), []);
   const shown = steeredBy.flatMap((key) => rows.find((row) => row.key === key) ?? []);
   const because: Record<string, string> = {
     ...Object.fromEntries(shown.map((row) => [row.key, `${row.label}: ${row.because}`])),
@@ -47,28 +47,32 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
     >
       <Box
         display="grid"
+        css={cellLooks}
         gridTemplateColumns={{
           base: 'repeat(4, minmax(0, 1fr))',
           md: `minmax(0, 1.5fr) repeat(${shown.length}, minmax(0, 1fr)) minmax(0, 1.25fr)`,
         }}
       >
-        <Gauge label="Heard" open={open === 'heard'} onToggle={() => toggle('heard')} isWord>
-          <Box as="span" color={isGood ? 'spruce' : 'ochre'}>
-            {isGood ? '●' : '◇'} {zoneWords[zone].name}
-          </Box>
-        </Gauge>
+        <Gauge
+          id="heard"
+          label="Heard"
+          value={`${isGood ? '●' : '◇'} ${zoneWords[zone].name}`}
+          word={isGood ? 'good' : 'near'}
+          open={open === 'heard'}
+          onToggle={toggle}
+        />
         {shown.map((row) => (
-          <FigureGauge key={row.key} row={row} open={open === row.key} onToggle={() => toggle(row.key)} />
+          <FigureGauge key={row.key} row={row} open={open === row.key} onToggle={toggle} />
         ))}
         <Gauge
+          id="back"
           label="At the back"
-          open={open === 'back'}
-          onToggle={() => toggle('back')}
-          isWord
+          value={through.verdict}
+          word="plain"
           below={`index ${through.index.toFixed(2)} ± 30 %`}
-        >
-          {through.verdict}
-        </Gauge>
+          open={open === 'back'}
+          onToggle={toggle}
+        />
       </Box>
       {open !== null && because[open] !== undefined && (
         <Box fontSize="12.5px" color="quiet" px="2" pb="1.5" role="note">
@@ -87,6 +91,59 @@ const shortLabels: Partial<Record<string, string>> = {
   shorts: 'Shorts a second',
 };
 
+/** Said once for the row: its cells are plain, because they are drawn again with every move of a dial. */
+const cellLooks = {
+  '& button': {
+    textAlign: 'left',
+    paddingInline: '8px',
+    paddingBlock: '4px',
+    minHeight: '60px',
+    minWidth: 0,
+    cursor: 'pointer',
+    borderLeft: '1px solid var(--chakra-colors-line)',
+  },
+  '& button:first-of-type': { borderLeftWidth: 0 },
+  '& button:hover, & button[aria-expanded=true]': { background: 'var(--chakra-colors-accent-soft)' },
+  '& span': { display: 'block', lineHeight: 1.2, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
+  '& .label': { fontSize: '11.5px', color: 'var(--chakra-colors-quiet)' },
+  '& .figure': {
+    fontFamily: 'var(--chakra-fonts-mono)',
+    fontWeight: 500,
+    fontSize: '18px',
+    lineHeight: 1.35,
+  },
+  '& .word': { fontWeight: 600, fontSize: '14px', whiteSpace: 'normal' },
+  '& .good': { color: 'var(--chakra-colors-spruce)' },
+  '& .near': { color: 'var(--chakra-colors-ochre)' },
+  '& small': { fontSize: '11.5px', color: 'var(--chakra-colors-quiet)', marginLeft: '2px' },
+  '& .below': { fontSize: '10.5px', color: 'var(--chakra-colors-quiet)' },
+} as const;
+
+interface GaugeProps {
+  readonly id: string;
+  readonly label: string;
+  readonly value: string;
+  readonly unit?: string;
+  readonly below?: string;
+  /** A word instead of a figure, with its standing. */
+  readonly word?: 'good' | 'near' | 'plain';
+  readonly open: boolean;
+  readonly onToggle: (id: string) => void;
+}
+
+const Gauge = memo(function Gauge({ id, label, value, unit = '', below = '', word, open, onToggle }: GaugeProps) {
+  return (
+    <button type="button" aria-expanded={open} onClick={() => onToggle(id)}>
+      <span className="label">{label}</span>
+      <span className={word === undefined ? 'figure' : `word ${word}`}>
+        {value}
+        {unit !== '' && <small>{unit}</small>}
+      </span>
+      <span className="below">{below}</span>
+    </button>
+  );
+});
+
 function FigureGauge({
   row,
   open,
@@ -94,16 +151,17 @@ function FigureGauge({
 }: {
   readonly row: FigureRow;
   readonly open: boolean;
-  readonly onToggle: () => void;
+  readonly onToggle: (id: string) => void;
 }) {
   const units = useSettings((state) => state.units);
   const said = (value: number) => formatQuantity(value, row.of, units, row.digits);
   const now = said(row.value);
   return (
     <Gauge
+      id={row.key}
       label={shortLabels[row.key] ?? row.label}
-      open={open}
-      onToggle={onToggle}
+      value={now.text}
+      unit={now.unit}
       below={
         row.ghost !== null
           ? `held ${said(row.ghost).text}`
@@ -111,62 +169,8 @@ function FigureGauge({
             ? row.band.map((end) => said(end).text).join(' to ')
             : ''
       }
-    >
-      {now.text}
-      <Box as="span" fontSize="11.5px" color="quiet" ml="0.5">
-        {now.unit}
-      </Box>
-    </Gauge>
-  );
-}
-
-function Gauge({
-  label,
-  open,
-  onToggle,
-  below = '',
-  isWord = false,
-  children,
-}: {
-  readonly label: string;
-  readonly open: boolean;
-  readonly onToggle: () => void;
-  readonly below?: string;
-  readonly isWord?: boolean;
-  readonly children: ReactNode;
-}) {
-  return (
-    <chakra.button
-      type="button"
-      aria-expanded={open}
-      onClick={onToggle}
-      textAlign="left"
-      px="2"
-      py="1"
-      minHeight="60px"
-      minWidth={0}
-      cursor="pointer"
-      borderLeftWidth="1px"
-      borderColor="line"
-      _first={{ borderLeftWidth: 0 }}
-      _hover={{ bg: 'accentSoft' }}
-      bg={open ? 'accentSoft' : undefined}
-    >
-      <Box fontSize="11.5px" color="quiet" lineHeight="1.2" truncate>
-        {label}
-      </Box>
-      <Box
-        fontFamily={isWord ? undefined : 'mono'}
-        fontWeight={isWord ? 600 : 500}
-        fontSize={isWord ? '14px' : '18px'}
-        lineHeight={isWord ? '1.15' : '1.35'}
-        lineClamp={isWord ? 2 : 1}
-      >
-        {children}
-      </Box>
-      <Box fontSize="10.5px" color="quiet" lineHeight="1.2" truncate>
-        {below}
-      </Box>
-    </chakra.button>
+      open={open}
+      onToggle={onToggle}
+    />
   );
 }

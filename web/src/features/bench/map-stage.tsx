@@ -2,6 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Program } from '@fox-tempo/core/machine';
 import { figureOn, mapAxes, type MapAxis } from '@fox-tempo/core/zone-map';
+import { memo, useMemo } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { axisWords } from './map-words.ts';
@@ -20,15 +21,20 @@ export function MapStage({ setting, program, ghost, zoneMap }: MapStageProps) {
   const { x, y, setX, setY, ranges, at, state, map, share, retry } = zoneMap;
   const held = ghost ? { x: figureOn(ghost, x), y: figureOn(ghost, y) } : null;
   const beat = program.slowBeat ? ([program.slowBeat.lowFeedMPerMin, program.slowBeat.highFeedMPerMin] as const) : null;
-  const axes = mapAxes.filter((axis) => axis !== 'backgroundCurrentA' || program.pulse !== null);
+  const hasPulse = program.pulse !== null;
+  const axes = useMemo(() => mapAxes.filter((axis) => axis !== 'backgroundCurrentA' || hasPulse), [hasPulse]);
+  const [up, across] = useMemo(
+    () => [axes.filter((axis) => axis !== x), axes.filter((axis) => axis !== y)],
+    [axes, x, y],
+  );
   return (
     <Box display="flex" flexDirection="column" height="100%" minHeight={0}>
       <Box display="flex" gap="1.5" alignItems="center" mb="1">
-        <AxisChoice label="Up" value={y} axes={axes.filter((axis) => axis !== x)} onChange={setY} />
+        <AxisChoice label="Up" value={y} axes={up ?? axes} onChange={setY} />
         <Box aria-hidden="true" color="quiet" fontSize="12.5px" flexShrink={0}>
           over
         </Box>
-        <AxisChoice label="Across" value={x} axes={axes.filter((axis) => axis !== y)} onChange={setX} />
+        <AxisChoice label="Across" value={x} axes={across ?? axes} onChange={setX} />
       </Box>
       {state.kind === 'failed' && (
         <Notice level="caution" word="Not drawn.">
@@ -53,7 +59,7 @@ export function MapStage({ setting, program, ghost, zoneMap }: MapStageProps) {
   );
 }
 
-function AxisChoice({
+const AxisChoice = memo(function AxisChoice({
   label,
   value,
   axes,
@@ -87,4 +93,4 @@ function AxisChoice({
       ))}
     </chakra.select>
   );
-}
+});

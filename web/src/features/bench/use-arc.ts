@@ -1,8 +1,8 @@
 /** The arc of a setting, simulated in the worker: the run with its trace, and two more with other seeds for the spread of what is counted. */
 import type { Simulation, SimulationInput, SimulationMetrics } from '@fox-tempo/core/simulation';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
-import { simulateArc } from '../../workers/arc-client.ts';
+import { beginArc, fetchArc, simulateArc } from '../../workers/arc-client.ts';
 
 export interface ArcRun {
   readonly simulation: Simulation;
@@ -21,17 +21,26 @@ const finestS = 2e-5;
 const mostRows = 16_000;
 const otherSeeds = [8, 9];
 
+function traceStep({ seconds }: SimulationInput): number {
+  return Math.max(finestS, (seconds + 0.25) / mostRows);
+}
+
 export function useArc(input: SimulationInput | null, attempt: number): ArcRunState {
   const [state, setState] = useState<ArcRunState>({ kind: 'none' });
   const key = input === null ? null : JSON.stringify(input);
+  // Before the page is drawn: the worker runs meanwhile.
+  useMemo(() => {
+    if (key === null) return;
+    const wanted = JSON.parse(key) as SimulationInput;
+    beginArc(wanted, traceStep(wanted));
+  }, [key]);
   useEffect(() => {
     if (key === null) return undefined;
     const wanted = JSON.parse(key) as SimulationInput;
     const abort = new AbortController();
     const { signal } = abort;
     void (async () => {
-      const traceEveryS = Math.max(finestS, (wanted.seconds + 0.25) / mostRows);
-      const outcome = await simulateArc(wanted, { signal, traceEveryS });
+      const outcome = await fetchArc(wanted, traceStep(wanted), signal);
       if (signal.aborted) return;
       if (!outcome.ok) {
         const message = outcome.issues.map((issue) => issue.message).join(' ');

@@ -1,5 +1,5 @@
 /** The map: what the arc does around the present setting, its zones named, the crosshair to drag; dragging it is tuning. */
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { Program } from '@fox-tempo/core/machine';
 import {
   goodZones,
@@ -22,6 +22,8 @@ import { mapFrame } from './map-frame.ts';
 import { MapGround } from './map-ground.tsx';
 import { MapText } from './map-text.tsx';
 import { axisWords, directionWords } from './map-words.ts';
+
+const layer = { position: 'absolute', inset: 0, width: '100%', height: '100%', display: 'block' } as const;
 
 const arrows: Partial<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-1, 0],
@@ -101,32 +103,23 @@ export function ZoneMapView({
     <Box minHeight={0} display="flex" flexDirection="column" height="100%">
       <Box ref={holder} position="relative" height={tall} flex="1 1 auto" minHeight="110px">
         {/* A layer of its own: the crosshair moves over it without painting a thousand places again. */}
-        <chakra.svg
+        <svg
           ref={ground}
           viewBox={`0 0 ${width} ${height}`}
-          width="100%"
-          height="100%"
-          position="absolute"
-          inset="0"
           aria-hidden="true"
-          css={{ willChange: 'transform', display: 'block' }}
+          style={{ ...layer, willChange: 'transform' }}
         >
           <rect x={frame.left} y={frame.top} width={inner.w} height={inner.h} fill={cssColour('page')} />
           {map && <MapGround map={map} mode={program.mode} prefix={prefix} frame={frame} />}
           <MapAxes x={x} y={y} px={px} py={py} frame={frame} />
-        </chakra.svg>
-        <chakra.svg
+        </svg>
+        <svg
           ref={svg}
           viewBox={`0 0 ${width} ${height}`}
-          width="100%"
-          height="100%"
-          position="absolute"
-          inset="0"
           role={onMove ? 'application' : 'img'}
           aria-roledescription={onMove ? 'map with a crosshair moved by the arrow keys' : undefined}
           aria-label={`${title}. ${words}`}
           tabIndex={onMove ? 0 : undefined}
-          cursor={onMove ? 'crosshair' : undefined}
           onKeyDown={onKeyDown}
           onPointerDown={(event) => {
             if (!onMove) return;
@@ -140,7 +133,7 @@ export function ZoneMapView({
           onPointerUp={() => {
             dragging.current = false;
           }}
-          css={{ touchAction: 'none', display: 'block' }}
+          style={{ ...layer, touchAction: 'none', cursor: onMove ? 'crosshair' : undefined }}
         >
           {beat && x.axis === 'wireFeedMPerMin' && (
             <g>
@@ -218,7 +211,7 @@ export function ZoneMapView({
             stroke={cssColour('surface')}
             strokeWidth="2.5"
           />
-        </chakra.svg>
+        </svg>
       </Box>
       <Box display="flex" justifyContent="space-between" gap="2" alignItems="center">
         <Box fontSize="13px" aria-live="polite" minHeight="20px" truncate>

@@ -1,11 +1,22 @@
 /** Undo, redo and save at the head of every view that edits a seam, with what became of the draft. */
 import { Box } from '@chakra-ui/react';
+import { memo } from 'react';
 import type { SheetSession } from '../../sheet/session.ts';
 import { Action } from '../../ui/action.tsx';
 
+type Shown = Pick<
+  SheetSession,
+  'saving' | 'edited' | 'cannotSave' | 'canUndo' | 'canRedo' | 'undo' | 'redo' | 'save'
+> & { readonly number: number | null };
+
+/** Only what it shows: a dial that moves changes nothing here after its first step. */
 export function SaveActs({ session }: { readonly session: SheetSession }) {
   const { seam, saving, edited, cannotSave, canUndo, canRedo, undo, redo, save } = session;
   const number = seam.revision?.number ?? null;
+  return <Acts {...{ number, saving, edited, cannotSave, canUndo, canRedo, undo, redo, save }} />;
+}
+
+const Acts = memo(function Acts({ number, saving, edited, cannotSave, canUndo, canRedo, undo, redo, save }: Shown) {
   const stored = number === null ? 'no setting saved yet' : `revision ${number}`;
   const text =
     saving.kind === 'saving'
@@ -36,4 +47,4 @@ export function SaveActs({ session }: { readonly session: SheetSession }) {
       </Action>
     </>
   );
-}
+});

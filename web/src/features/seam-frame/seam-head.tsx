@@ -1,9 +1,11 @@
 /** The head of every view of a seam: where it belongs, what it is, its acts, and the order of work on it. */
 import { Box } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
-import type { ReactNode } from 'react';
+import { memo, useMemo, type ReactNode } from 'react';
 import { PageHead } from '../../ui/page-head.tsx';
 import { SeamSteps } from './seam-steps.tsx';
+
+const Steps = memo(SeamSteps);
 
 export interface SeamHeadProps {
   readonly seam: SeamResource;
@@ -13,20 +15,21 @@ export interface SeamHeadProps {
 }
 
 export function SeamHead({ seam, title, line, children }: SeamHeadProps) {
+  const { partName } = seam;
+  const trail = useMemo(
+    () => [
+      { name: 'Seams', to: '/seams' },
+      { name: partName, to: `/seams?${new URLSearchParams({ part: partName }).toString()}` },
+    ],
+    [partName],
+  );
   return (
     <>
-      <PageHead
-        title={title}
-        line={line}
-        trail={[
-          { name: 'Seams', to: '/seams' },
-          { name: seam.partName, to: `/seams?${new URLSearchParams({ part: seam.partName }).toString()}` },
-        ]}
-      >
+      <PageHead title={title} line={line} trail={trail}>
         {children}
       </PageHead>
       <Box px="3" pt="1">
-        <SeamSteps seamId={seam.id} />
+        <Steps seamId={seam.id} />
       </Box>
     </>
   );

@@ -58,7 +58,7 @@ export function runVerb(verb: string | undefined, readInput: () => string | Erro
 
 /** The first issue stands at the top, as the interface promises; all of them follow. */
 function refused(issues: readonly Issue[]): CommandAnswer {
-  const first = issues[0] ?? { path: '', code: 'unknown', message: 'Refused without a reason.' };
+  const first = issues[0] ?? { path: '', code: 'refused', message: 'Refused without a reason.' };
   return { ok: false, error: { error: { hint: '', ...first, issues } } };
 }
 

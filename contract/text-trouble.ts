@@ -1,11 +1,13 @@
 /** What no shape names and no store can hold: text with a NUL or half a pair, and nesting that nobody wrote by hand. */
 
+import type { IssueCode } from '@fox-tempo/core/outcome';
+
 /** Deeper than any shape of ours by far, and far from where a stack ends. */
 const deepest = 64;
 
 export interface TextTrouble {
   readonly path: string;
-  readonly code: string;
+  readonly code: IssueCode;
   readonly says: string;
 }
 

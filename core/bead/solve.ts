@@ -49,7 +49,7 @@ export function bead({ filler, diameterMm, wireFeedMPerMin, travelMmPerMin, legM
     return failure(
       ...solved.map((issue) => ({
         ...issue,
-        code: 'no-solution',
+        code: 'no-solution' as const,
         message: `No solution, because the one that is left would be out of range. ${issue.message}`,
       })),
     );

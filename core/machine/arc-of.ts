@@ -8,8 +8,8 @@ import {
   type WireInGas,
 } from '../arc/index.ts';
 import type { FillerCode } from '../consumables/index.ts';
-import { sameWire } from './chart.ts';
-import type { MachineCorrection } from './machine.ts';
+import { sameWire } from './description/chart.ts';
+import type { MachineCorrection } from './description/machine.ts';
 import {
   dipArcMm,
   dipVoltageV,

@@ -7,14 +7,14 @@ export {
   sameSizeMm,
   sameWire,
   searchChart,
-} from './chart.ts';
-export { compareMachines, type ComparedLine, type Comparison } from './compare.ts';
-export { directionTestFor, triggerTestFor, withDirection, type DirectionTest } from './direction.ts';
-export { believableOffsetMm, neutralOffsetMm, unalignedMOhm, wishedFigures, type Circuit } from './wished.ts';
+} from './description/chart.ts';
+export { compareMachines, type ComparedLine, type Comparison } from './dials/compare.ts';
+export { directionTestFor, triggerTestFor, withDirection, type DirectionTest } from './learning/direction.ts';
+export { believableOffsetMm, neutralOffsetMm, unalignedMOhm, wishedFigures, type Circuit } from './dials/wished.ts';
 export { arcOf, correctionFor, type ArcOf, type WireAndMode } from './arc-of.ts';
-export { swingFromTests, type SwingReading, type SwingScale } from './swing-test.ts';
-export { driftReport, type DriftLine } from './drift.ts';
-export { fitLine, modelAmps, type FittedPoint, type LineFit } from './line-fit.ts';
+export { swingFromTests, type SwingReading, type SwingScale } from './learning/swing-test.ts';
+export { driftReport, type DriftLine } from './dials/drift.ts';
+export { fitLine, modelAmps, type FittedPoint, type LineFit } from './learning/line-fit.ts';
 export type {
   ChartLine,
   ChartPoint,
@@ -27,12 +27,18 @@ export type {
   MachineLimits,
   Polarity,
   TriggerMode,
-} from './machine.ts';
-export { machineIssues } from './machine-issues.ts';
-export { type NotCarried } from './not-carried.ts';
+} from './description/machine.ts';
+export { machineIssues } from './description/machine-issues.ts';
+export { type NotCarried } from './dials/not-carried.ts';
 export { programFromPlan, type Program, type ProgramPulse } from './program.ts';
-export { dialQuantities, dialQuantityNames, quantityFacts, quantityText, type DialQuantity } from './quantities.ts';
-export { readDials, type BesideDials, type DialReading } from './read-dials.ts';
+export {
+  dialQuantities,
+  dialQuantityNames,
+  quantityFacts,
+  quantityText,
+  type DialQuantity,
+} from './description/quantities.ts';
+export { readDials, type BesideDials, type DialReading } from './dials/read-dials.ts';
 export {
   displayed,
   facets,
@@ -43,16 +49,16 @@ export {
   type Facet,
   type LinearScale,
   type NumericScale,
-} from './scales.ts';
-export { habitOf, schoolOn, triggerModeFor, type ModeFor } from './trigger-mode.ts';
-export { shouldShow, type ShouldShow } from './should-show.ts';
-export { withinMachine } from './within-machine.ts';
+} from './description/scales.ts';
+export { habitOf, schoolOn, triggerModeFor, type ModeFor } from './description/trigger-mode.ts';
+export { shouldShow, type ShouldShow } from './dials/should-show.ts';
+export { withinMachine } from './dials/within-machine.ts';
 export { asDialled, simulationOf, sourceVolts, type Faults } from './simulation-of.ts';
-export type { DialSetting } from './dial-setting.ts';
-export { senseWords, taughtLine, translate, type ShownFigure, type Translation } from './translate.ts';
-export { drawnLatch, plainLatches, withPlainLatch, type PlainLatch } from './plain-latch.ts';
-export { tapTargets, type HeldInSlot, type TapTarget } from './tap-calls.ts';
-export { startLag, type StartLag } from './start-lag.ts';
+export type { DialSetting } from './dials/dial-setting.ts';
+export { senseWords, taughtLine, translate, type ShownFigure, type Translation } from './dials/translate.ts';
+export { drawnLatch, plainLatches, withPlainLatch, type PlainLatch } from './description/plain-latch.ts';
+export { tapTargets, type HeldInSlot, type TapTarget } from './description/tap-calls.ts';
+export { startLag, type StartLag } from './dials/start-lag.ts';
 export {
   holdMode,
   holdTimedMode,
@@ -62,4 +68,4 @@ export {
   spotMode,
   stitchMode,
   usualTriggerMode,
-} from './usual-modes.ts';
+} from './description/usual-modes.ts';

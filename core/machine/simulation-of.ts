@@ -2,10 +2,10 @@
 import type { SimulationInput } from '../simulation/index.ts';
 import { isPulsed } from '../plan/index.ts';
 import { arcOf } from './arc-of.ts';
-import type { Machine } from './machine.ts';
+import type { Machine } from './description/machine.ts';
 import type { Program } from './program.ts';
-import { translate } from './translate.ts';
-import { withinMachine } from './within-machine.ts';
+import { translate } from './dials/translate.ts';
+import { withinMachine } from './dials/within-machine.ts';
 
 export interface SimulationOptions {
   readonly circuitMOhm: number;

@@ -1,11 +1,13 @@
 /** The three error channels of the core: bad input is a list of issues, a numerical dead end is one of them with a reason, a bug throws. */
 
+import type { IssueCode } from './codes.ts';
+
 /** One thing wrong with an input, said so that a person can mend it. */
 export interface Issue {
   /** Dotted path of the field, for instance `seam.gapMm`; empty for the whole input. */
   readonly path: string;
-  /** Stable code, kebab-case. */
-  readonly code: string;
+  /** Stable; the table says what its limit is. */
+  readonly code: IssueCode;
   /** One sentence for the person at the bench: what is wrong, the limit and the value. */
   readonly message: string;
   /** The limit that was passed, where there is one. */

@@ -1,4 +1,5 @@
 /** Worker threads for whatever takes over ten milliseconds: capped, cancelled when the client leaves, refused when too many wait. */
+import { type Issue } from '@fox-tempo/core/outcome';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { Piscina } from 'piscina';
@@ -82,4 +83,4 @@ export function createComputePool(): ComputePool {
   };
 }
 
-const gone = { path: '', code: 'cancelled', message: 'Nobody waits for this any more.' };
+const gone: Issue = { path: '', code: 'cancelled', message: 'Nobody waits for this any more.' };

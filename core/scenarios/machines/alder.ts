@@ -8,7 +8,7 @@ import {
   latchMode,
   latchSecondMode,
   spotMode,
-} from '../../machine/usual-modes.ts';
+} from '../../machine/description/usual-modes.ts';
 
 export const alder: Machine = {
   name: 'Alder',

@@ -1,7 +1,7 @@
 /** Hazel: small, top school, arc trim of ±10, feed as a bare drive number, percentages for start and burn-back, 5 memories. Invented. */
 import type { Machine } from '../../machine/index.ts';
 import { chart, proportional } from './described.ts';
-import { holdMode, holdTimedMode, latchMode } from '../../machine/usual-modes.ts';
+import { holdMode, holdTimedMode, latchMode } from '../../machine/description/usual-modes.ts';
 
 export const hazel: Machine = {
   name: 'Hazel',

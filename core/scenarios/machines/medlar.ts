@@ -4,7 +4,7 @@
  */
 import type { Machine } from '../../machine/index.ts';
 import { chart, proportional } from './described.ts';
-import { holdMode } from '../../machine/usual-modes.ts';
+import { holdMode } from '../../machine/description/usual-modes.ts';
 
 export const medlar: Machine = {
   name: 'Medlar',

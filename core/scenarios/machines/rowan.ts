@@ -8,7 +8,7 @@ import {
   latchMode,
   latchSecondMode,
   stitchMode,
-} from '../../machine/usual-modes.ts';
+} from '../../machine/description/usual-modes.ts';
 
 export const rowan: Machine = {
   name: 'Rowan',

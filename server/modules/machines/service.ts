@@ -153,7 +153,7 @@ function refuseForeign(file: MachineFile, standing: StandingSave): void {
       .filter((id) => !feeders.includes(id))
       .map((id) => ({
         path: 'feeders',
-        code: 'unknown-feeder',
+        code: 'unknown-feeder' as const,
         message: `${file.name} has no feeder "${id}".`,
         limit: feeders,
         got: id,
@@ -162,7 +162,7 @@ function refuseForeign(file: MachineFile, standing: StandingSave): void {
       .filter((id) => !dials.includes(id))
       .map((id) => ({
         path: `dials.${id}`,
-        code: 'unknown-dial',
+        code: 'unknown-dial' as const,
         message: `${file.name} has no dial "${id}".`,
         limit: dials,
         got: id,

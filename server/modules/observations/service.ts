@@ -1,4 +1,5 @@
 /** Recording: what an observation names must be there, and a correction corrects the same kind of thing. */
+import { type IssueCode } from '@fox-tempo/core/outcome';
 import { recordedKinds, type Observation, type ObservationCreate } from '@fox-tempo/contract';
 import type { Database } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
@@ -61,6 +62,6 @@ export async function record(
   return made;
 }
 
-function unknown(path: string, code: string, message: string, got: string): HttpProblem {
+function unknown(path: string, code: IssueCode, message: string, got: string): HttpProblem {
   return invalidInput([{ path, code, message, got }]);
 }

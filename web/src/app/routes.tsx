@@ -74,7 +74,7 @@ export const router = createBrowserRouter([
           {
             path: 'seams/:id/store',
             lazy: async () => {
-              const { Store, loadStore } = await import('../features/store/index.ts');
+              const { Store, loadStore } = await import('../features/memory/index.ts');
               return { Component: Store, loader: loadStore };
             },
           },

@@ -47,7 +47,11 @@ describe('the driven arc’s page side', () => {
     const { client, workers, onLost } = open();
     expect(client.step(0.016, command)).toBe(false);
     client.begin(input, 1e-4);
-    workers[0]!.say({ kind: 'refused', id: 1, issues: [{ path: 'gas', code: 'x', message: 'No such gas.' }] });
+    workers[0]!.say({
+      kind: 'refused',
+      id: 1,
+      issues: [{ path: 'gas', code: 'unknown-gas', message: 'No such gas.' }],
+    });
     expect(onLost).toHaveBeenCalledWith('No such gas.');
     client.begin(input, 1e-4);
     workers[0]!.die('out of memory');

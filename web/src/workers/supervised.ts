@@ -2,7 +2,7 @@
  * The page's side of a worker, supervised. A question ends with an answer, a refusal or the reason why there is none: cancelled, thrown,
  * the worker died, or it has said nothing for too long. A worker that died or hangs is replaced when the next question comes.
  */
-import { failure, type Issue, type Outcome } from '@fox-tempo/core/outcome';
+import { failure, type Issue, type IssueCode, type Outcome } from '@fox-tempo/core/outcome';
 import type { FromWorker, ToWorker, Work } from './protocol.ts';
 
 export interface WorkerLike<W extends Work> {
@@ -103,7 +103,7 @@ export function supervise<W extends Work>(
   }
 
   /** Ends the worker; everything it owed fails, and the next question starts a new one. */
-  function bury(code: string, message: string): void {
+  function bury(code: IssueCode, message: string): void {
     worker?.terminate();
     worker = undefined;
     for (const id of [...open.keys()])

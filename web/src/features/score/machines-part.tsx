@@ -11,13 +11,13 @@ import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { paints, ready, sharpness } from '../../ui/canvas/canvas.ts';
-import { DryTest } from './dry-test.tsx';
-import { paintStaves } from './paint-staves.ts';
-import { staveLayout } from './stave-picture.ts';
-import { pictureOf } from './staves.tsx';
+import { DryTest } from './ends/dry-test.tsx';
+import { paintStaves } from './staves/paint-staves.ts';
+import { staveLayout } from './staves/stave-picture.ts';
+import { pictureOf } from './staves/staves.tsx';
 import { foldsOf, timeMap } from '@fox-tempo/core/score';
-import { fitted } from './window.ts';
-import { TapCalls } from './tap-calls.tsx';
+import { fitted } from './staves/window.ts';
+import { TapCalls } from './tacks/tap-calls.tsx';
 import { useWidth } from '../../ui/canvas/use-size.ts';
 
 export interface MachinesPartProps {

@@ -10,18 +10,18 @@ import type { SheetSession } from '../../sheet/session.ts';
 import { Action } from '../../ui/action.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Panel } from '../../ui/panel.tsx';
-import { Drawn } from './drawn.tsx';
-import { EndsPart } from './ends-part.tsx';
+import { Drawn } from './staves/drawn.tsx';
+import { EndsPart } from './ends/ends-part.tsx';
 import { FilePart } from './file-part.tsx';
-import type { LevelUnit } from './levels.ts';
-import { LiveStaves } from './live-staves.tsx';
+import type { LevelUnit } from './staves/levels.ts';
+import { LiveStaves } from './staves/live-staves.tsx';
 import { MachinesPart } from './machines-part.tsx';
-import { PlayPart } from './play-part.tsx';
-import { usePlaying } from './play.tsx';
-import { Staves } from './staves.tsx';
-import { TacksPart } from './tacks-part.tsx';
+import { PlayPart } from './phases/play-part.tsx';
+import { usePlaying } from './phases/play.tsx';
+import { Staves } from './staves/staves.tsx';
+import { TacksPart } from './tacks/tacks-part.tsx';
 import { useFound } from './use-found.ts';
-import { usePlayer } from './use-player.ts';
+import { usePlayer } from './phases/use-player.ts';
 import type { useScore } from './use-score.ts';
 
 const parts = [

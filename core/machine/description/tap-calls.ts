@@ -1,0 +1,43 @@
+/** What taps at rest call on a machine, and whether each called memory is for the wire and gas that are on it. */
+import { fillerOf, gasName } from '../../consumables/index.ts';
+import { sameWire } from './chart.ts';
+import type { Machine } from './machine.ts';
+import type { Program } from '../program.ts';
+
+export interface HeldInSlot {
+  readonly slot: number;
+  readonly name: string;
+  readonly program: Pick<Program, 'filler' | 'diameterMm' | 'gas'>;
+}
+
+export interface TapTarget {
+  readonly taps: number;
+  readonly slot: number;
+  /** What the memory holds; null while it is empty. */
+  readonly name: string | null;
+  /** Why it must not be called now; null where it may. */
+  readonly warning: string | null;
+}
+
+export function tapTargets(
+  { tapCalls = [] }: Pick<Machine, 'tapCalls'>,
+  slots: readonly HeldInSlot[],
+  loaded: Pick<Program, 'filler' | 'diameterMm' | 'gas'>,
+): TapTarget[] {
+  return tapCalls.map(({ taps, slot }) => {
+    const held = slots.find((one) => one.slot === slot);
+    if (!held) return { taps, slot, name: null, warning: `memory ${slot} is empty, what comes is unknown` };
+    const wrong = [
+      ...(sameWire(held.program, loaded)
+        ? []
+        : [`${fillerOf(held.program.filler).name}, ${held.program.diameterMm.toFixed(1)} mm`]),
+      ...(held.program.gas === loaded.gas ? [] : [gasName(held.program.gas)]),
+    ];
+    return {
+      taps,
+      slot,
+      name: held.name,
+      warning: wrong.length === 0 ? null : `memory ${slot} is for ${wrong.join(' in ')}, not for what is loaded`,
+    };
+  });
+}

@@ -1,0 +1,34 @@
+/** An absolute start level left behind by a higher main: what stands on the machine against what the program now asks. */
+import { schoolFacts } from '../../sequence/index.ts';
+import type { Machine } from '../description/machine.ts';
+import type { Program } from '../program.ts';
+import { isNumeric, quantityAt, quantityOf } from '../description/scales.ts';
+import { schoolOn } from '../description/trigger-mode.ts';
+
+export interface StartLag {
+  readonly label: string;
+  readonly standsMPerMin: number;
+  readonly mainMPerMin: number;
+  readonly message: string;
+}
+
+/** Null where the start is a percentage, is not known, or still lies where the program wants it. `standing`: dial values as they are now. */
+export function startLag(
+  machine: Machine,
+  standing: Readonly<Record<string, number>>,
+  program: Program,
+): StartLag | null {
+  if (schoolFacts[schoolOn(machine, program.sequence.trigger)].ends === 'none') return null;
+  const dial = machine.dials.find(({ scale }) => isNumeric(scale) && quantityOf(scale) === 'startFeedMPerMin');
+  const value = dial && standing[dial.id];
+  if (!dial || value === undefined || !isNumeric(dial.scale) || dial.scale.kind === 'percent-of') return null;
+  const stands = quantityAt(dial.scale, value, { fieldVPerMm: 1, reached: () => undefined });
+  const main = program.wireFeedMPerMin;
+  if (stands === undefined || stands >= main - 0.05 || program.sequence.startPercent < 100) return null;
+  return {
+    label: dial.label,
+    standsMPerMin: stands,
+    mainMPerMin: main,
+    message: `${dial.label} on ${machine.name} stands at ${stands.toFixed(1)} m/min, below the main feed of ${main.toFixed(1)}: left as it is, the start would be colder than the weld. Wanted: ${((main * program.sequence.startPercent) / 100).toFixed(1)} m/min.`,
+  };
+}

@@ -1,0 +1,443 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { planSeam, type PlanInput } from '../../plan/index.ts';
+import { alder, hazel, medlar, rowan, scenarios } from '../../scenarios/index.ts';
+import {
+  arcOf,
+  compareMachines,
+  correctionFor,
+  dialQuantityNames,
+  machineIssues,
+  programFromPlan,
+  quantityFacts,
+  readDials,
+  shouldShow,
+  translate,
+  type Dial,
+  type DialQuantity,
+  type Machine,
+  type Program,
+  type Translation,
+} from '../index.ts';
+
+function planned(input: PlanInput): Program {
+  const plan = planSeam(input);
+  if (!plan.ok) throw new Error(plan.issues[0]?.message);
+  return programFromPlan(input, plan.value);
+}
+const scenario = (id: string) => scenarios.find((one) => one.id === id)!.input;
+const frame = planned(scenario('axle-plate-to-tube'));
+const trikeInput = { ...scenario('trike-box-floor'), mode: 'double-pulse' } as const;
+const trike = planned(trikeInput);
+const machines = { rowan, hazel, alder, medlar };
+const dialOf = (machine: Machine, said: Program, id: string) =>
+  translate(machine, said).dials.find((one) => one.dialId === id)!;
+
+describe('a program in one machine’s dials', () => {
+  it('is quantised as the machine would, with the miss in physical terms', () => {
+    // Without a taught line: 0.5 mm shorter at 0.12 mm per step is 4.17 steps below 50, where the leads are those it takes for granted.
+    const said: Program = { ...frame, gas: 'M20-ArC-8', trimMm: -0.5 };
+    const usual = { ...rowan, circuitMOhm: 15 };
+    expect(dialOf(usual, said, 'arc-index')).toMatchObject({ value: 46, display: '46' });
+    expect(dialOf(usual, said, 'arc-index').wishedQuantity).toBeCloseTo(-0.5, 9);
+    expect(dialOf(usual, said, 'arc-index').error).toBeCloseTo(0.02, 9);
+    // 8 mΩ more of lead cost dR I / E of arc, which the dial makes up for; a machine that was aligned does it by itself.
+    const amps = translate(usual, said).displays.find((shown) => shown.quantity === 'meanCurrentA');
+    const longer = dialOf({ ...rowan, circuitMOhm: 23 }, said, 'arc-index').wishedQuantity! + 0.5;
+    expect(longer).toBeCloseTo((0.008 * Number(amps?.display)) / 0.636, 1);
+    const aligned = { ...rowan, circuitMOhm: 23, leadCompensation: { mOhm: 23 } };
+    expect(dialOf(aligned, said, 'arc-index').wishedQuantity).toBeCloseTo(-0.5, 9);
+    expect(dialOf(rowan, { ...frame, wireFeedMPerMin: 9.652 }, 'wire-feed')).toMatchObject({
+      value: 9.7,
+      display: '9.7',
+    });
+  });
+
+  it('says the same stiffness as a higher number on one machine and a lower one on the other', () => {
+    const stiff = { ...frame, stiffness: 4 };
+    expect(dialOf(rowan, stiff, 'firmness').display).toBe('+4');
+    expect(dialOf(alder, stiff, 'softness')).toMatchObject({ value: 3, sense: 'more is softer' });
+    expect(dialOf(hazel, stiff, 'bite').value).toBe(14);
+  });
+
+  it('says the slow beat in each school', () => {
+    const { highFeedMPerMin: high, lowFeedMPerMin: low, meanFeedMPerMin: mean } = trike.slowBeat!;
+    // Two levels: the main dial shows the high one.
+    expect(dialOf(rowan, trike, 'wire-feed').value).toBeCloseTo(high, 1);
+    expect(dialOf(rowan, trike, 'low-feed').value).toBeCloseTo(low, 1);
+    // Swing: the main dial shows the mean, strength 5 % each.
+    expect(dialOf(alder, trike, 'speed').value).toBeCloseTo(mean, 1);
+    expect(dialOf(alder, trike, 'strength').value).toBe(4);
+    // Top: the set value is the high level; low is a percentage of it, 0.8 / 1.2 = 67 %, in steps of 5.
+    expect(dialOf(hazel, trike, 'depth').value).toBe(65);
+  });
+
+  it('carries absolute and relative start levels to the same feed within their steps', () => {
+    const absolute = dialOf(rowan, trike, 'first-feed');
+    const relative = dialOf(alder, trike, 'lead-in');
+    expect(absolute.reachedQuantity).toBeCloseTo(absolute.wishedQuantity!, 1);
+    expect(relative.value).toBe(
+      Math.round((100 * relative.wishedQuantity!) / dialOf(alder, trike, 'speed').reachedQuantity!),
+    );
+  });
+
+  it('names the look-alike number, and the line that is missing', () => {
+    // On Rowan 12 is steel 1.0 in argon with 18 % CO2, 21 aluminium: digits swapped.
+    expect(translate(rowan, frame)).toMatchObject({ programNumber: 12 });
+    expect(translate(rowan, frame).warnings.find((one) => one.code === 'look-alike-number')?.message).toContain('21');
+    const other = translate(rowan, { ...frame, gas: 'M21-ArC-25' });
+    expect(other.programNumber).toBeNull();
+    expect(other.warnings.map((warning) => warning.code)).toContain('no-chart-line');
+  });
+
+  it('says when a dial has run out, what the machine cannot give and the nearest it can', () => {
+    const far = translate(hazel, { ...frame, trimMm: 7, wireFeedMPerMin: 24, stiffness: 3, diameterMm: 1.2 });
+    expect(far.warnings.map((warning) => warning.code)).toEqual(
+      expect.arrayContaining(['dial-at-its-end', 'feed-beyond-machine', 'wire-size-not-taken']),
+    );
+    expect(far.notCarried.find((one) => one.quantity === 'trimMm')?.nearest).toContain('3.00 mm');
+    // A peak the machine cannot give is solved again at the one it can.
+    const pulse = { ...frame.pulse!, peakCurrentA: 560 };
+    expect(translate(rowan, { ...frame, pulse }).warnings.map((one) => one.code)).toContain('peak-held-by-machine');
+  });
+
+  it('lists what a simpler machine cannot be told', () => {
+    const lost = translate(hazel, trike).notCarried;
+    expect(lost.map((one) => one.quantity)).toEqual(expect.arrayContaining(['peakCurrentA', 'slopeInS', 'trigger']));
+    expect(lost.every((one) => one.nearest !== '')).toBe(true);
+  });
+
+  it('gives both readings of a dial nobody has tried', () => {
+    const said: Program = { ...trike, slowBeat: { ...trike.slowBeat!, highShare: 0.3 } };
+    const share = dialOf(hazel, said, 'share');
+    expect(share.bothReadings).toMatchObject({ otherQuantity: 70 });
+    const { highFeedMPerMin: high, lowFeedMPerMin: low } = trike.slowBeat!;
+    // The consequence names the mean both ways.
+    expect(share.bothReadings?.consequence).toContain((0.7 * high + 0.3 * low).toFixed(1));
+  });
+
+  it('moves the arc to a taught line’s own neutral, by ΔU / E', () => {
+    const taught = dialOf(rowan, frame, 'arc-index');
+    const untaught: Machine = {
+      ...rowan,
+      chartLines: rowan.chartLines.map(({ points: _none, ...line }) => line),
+    };
+    const plain = dialOf(untaught, frame, 'arc-index');
+    expect(taught.wishedQuantity).not.toBeCloseTo(plain.wishedQuantity!, 2);
+    expect(Math.abs(taught.wishedQuantity! - plain.wishedQuantity!)).toBeLessThanOrEqual(3);
+  });
+
+  it('says the odd fourth machine too: amperes as master, clicks, a period, a dial that drags another', () => {
+    const said = { ...trike, stiffness: 4, trimMm: -0.5 };
+    const { dials } = translate(medlar, said);
+    const value = (id: string) => dials.find((one) => one.dialId === id)!;
+    expect(value('amps').reachedQuantity).toBeCloseTo(value('amps').wishedQuantity!, -1);
+    // Two clicks of temper shorten the arc by 0.4 mm, so the clicks need only make up for the rest.
+    expect(value('temper').value).toBe(2);
+    expect(value('clicks').display).toBe('E');
+    expect(1 / value('period').value).toBeCloseTo(trike.slowBeat!.frequencyHz, 0);
+  });
+});
+
+describe('from one machine to the other and back', () => {
+  it.each([
+    ['rowan', 'alder', frame],
+    ['rowan', 'alder', trike],
+    ['alder', 'rowan', trike],
+    ['hazel', 'rowan', { ...trike, diameterMm: 1.0 }],
+  ] as const)('%s to %s keeps feed, arc and beat within the two misses', (one, two, program) => {
+    const there = carried(machines[one], program);
+    const back = carried(machines[two], there);
+    expect(Math.abs(back.wireFeedMPerMin - program.wireFeedMPerMin)).toBeLessThan(0.35);
+    expect(Math.abs(back.trimMm - program.trimMm)).toBeLessThan(0.4);
+    expect(back.mode).toBe(program.mode);
+    expect(back.gas).toBe(program.gas);
+  });
+
+  it('is compared line by line, differences first', () => {
+    const { lines } = compareMachines(rowan, hazel, trike);
+    const ranks = lines.map((line) => line.rank);
+    expect(ranks).toEqual([...ranks].sort());
+    expect(lines[0]).toMatchObject({ rank: 0 });
+    expect(lines.find((line) => line.quantity === 'postGasS')?.apart).toBeCloseTo(0, 6);
+    // Their leads ask for dials 0.4 mm of arc apart; the arcs differ by no more than their half steps, 0.06 and 0.13 mm.
+    const worn = compareMachines(rowan, { ...alder, circuitMOhm: 40 }, trike).lines;
+    expect(Math.abs(worn.find((line) => line.quantity === 'trimMm')!.apart!)).toBeLessThan(0.2);
+  });
+});
+
+function carried(machine: Machine, program: Program): Program {
+  const { dials } = translate(machine, program);
+  const read = readDials(machine, Object.fromEntries(dials.map((dial) => [dial.dialId, dial.value])), {
+    loaded: program,
+    ctwdMm: program.ctwdMm,
+    travelMmPerMin: program.travelMmPerMin,
+  });
+  if (!read.ok) throw new Error(read.issues[0]?.message);
+  return read.value.program;
+}
+
+/* --- random machines, random programs --- */
+
+const bounds: Partial<Record<DialQuantity, readonly [number, number]>> = {
+  wireFeedMPerMin: [1, 20],
+  trimMm: [-4, 4],
+  stiffness: [-10, 10],
+  peakCurrentA: [100, 600],
+  gasFlowLPerMin: [5, 25],
+  postGasS: [0, 10],
+  preGasS: [0, 5],
+  burnBackMs: [0, 250],
+  startFeedMPerMin: [1, 25],
+  endFeedMPerMin: [1, 25],
+  startS: [0, 5],
+  endS: [0, 5],
+};
+const quantities = Object.keys(bounds) as DialQuantity[];
+
+const randomDial = (quantity: DialQuantity): fc.Arbitrary<Dial> => {
+  const [low, high] = bounds[quantity]!;
+  const face = { id: quantity.toLowerCase(), label: quantity, where: '', unit: '' };
+  const linear = fc
+    .record({
+      // On the dial: numbers from anywhere, either way round.
+      min: fc.integer({ min: -100, max: 100 }),
+      steps: fc.integer({ min: 4, max: 200 }),
+      step: fc.constantFrom(0.1, 0.5, 1, 5),
+      reversed: fc.boolean(),
+      cover: fc.double({ min: 0.4, max: 1.3, noNaN: true }),
+    })
+    .map(({ min, steps, step, reversed, cover }): Dial => {
+      const max = min + steps * step;
+      const perUnit = ((high - low) * cover * (reversed ? -1 : 1)) / (max - min);
+      return {
+        ...face,
+        scale: {
+          kind: 'linear',
+          quantity,
+          neutral: reversed ? max : min,
+          quantityAtNeutral: low,
+          quantityPerUnit: perUnit,
+          min,
+          max,
+          step,
+        },
+      };
+    });
+  const stepped = fc.integer({ min: 2, max: 12 }).map((count): Dial => ({
+    ...face,
+    scale: {
+      kind: 'stepped',
+      quantity,
+      positions: Array.from({ length: count }, (_, at) => ({
+        label: String.fromCharCode(65 + at),
+        quantity: low + ((high - low) * at) / (count - 1),
+      })),
+    },
+  }));
+  return fc.oneof({ weight: 4, arbitrary: linear }, { weight: 1, arbitrary: stepped });
+};
+const startAsPercent: Dial = {
+  id: 'startfeedmpermin',
+  label: 'Start',
+  where: '',
+  unit: '%',
+  scale: { kind: 'percent-of', quantity: 'startFeedMPerMin', of: 'wirefeedmpermin', min: 20, max: 200, step: 5 },
+};
+const randomMachine: fc.Arbitrary<Machine> = fc
+  .record({
+    dials: fc.tuple(...quantities.map(randomDial)),
+    kept: fc.subarray<DialQuantity>(quantities.filter((one) => one !== 'wireFeedMPerMin')),
+    percentStart: fc.boolean(),
+    volts: fc.boolean(),
+  })
+  .map(({ dials, kept, percentStart, volts }) => {
+    const chosen = dials
+      .filter((dial) => dial.label === 'wireFeedMPerMin' || kept.includes(dial.label as DialQuantity))
+      .map((dial) => (percentStart && dial.label === 'startFeedMPerMin' ? startAsPercent : dial))
+      .map((dial): Dial =>
+        volts && dial.label === 'trimMm'
+          ? { ...dial, scale: { kind: 'line-offset', neutral: 0, voltsPerUnit: -0.5, min: -8, max: 8, step: 1 } }
+          : dial,
+      );
+    return { ...medlar, beatSchool: null, chartLines: [], triggerModes: [], dials: chosen };
+  });
+const randomProgram: fc.Arbitrary<Program> = fc
+  .record({
+    base: fc.constantFrom(frame, trike, planned(scenario('canopy-rail-lap')), planned(scenario('counter-corner'))),
+    wireFeedMPerMin: fc.double({ min: 0.6, max: 28, noNaN: true }),
+    trimMm: fc.double({ min: -8, max: 8, noNaN: true }),
+    stiffness: fc.double({ min: -10, max: 10, noNaN: true }),
+    startPercent: fc.double({ min: 20, max: 200, noNaN: true }),
+    postGasS: fc.double({ min: 0, max: 12, noNaN: true }),
+    burnBackMs: fc.double({ min: 0, max: 300, noNaN: true }),
+  })
+  .map(({ base, startPercent, postGasS, burnBackMs, ...change }) => ({
+    ...base,
+    ...change,
+    mode: 'pulse',
+    slowBeat: null,
+    sequence: { ...base.sequence, startPercent, postGasS, burnBackMs },
+  }));
+
+const feedDialled = (said: Translation) =>
+  said.dials.find((dial) => dial.quantity === 'wireFeedMPerMin')?.reachedQuantity ?? 0;
+const burns = (program: Program, feed: number) => arcOf(program, program.ctwdMm, program.trimMm).currentAt(feed);
+
+describe('any machine, any program', () => {
+  // Ends that binary fractions leave a hair short of a whole step were passed by the rounding that came after the clamp.
+  it.each([1024398457, 2138419226])('keeps the ends of a dial under seed %d', (seed) => {
+    fc.assert(
+      fc.property(randomMachine, randomProgram, (machine, program) => {
+        for (const setting of translate(machine, program).dials) {
+          const { scale } = machine.dials.find((dial) => dial.id === setting.dialId)!;
+          if ('max' in scale) expect(setting.value).toBeLessThanOrEqual(scale.max);
+        }
+      }),
+      { numRuns: 300, seed },
+    );
+  });
+
+  it('never throws, never leaves a dial’s ends, and misses by at most half a step of what it carries', () => {
+    fc.assert(
+      fc.property(randomMachine, randomProgram, (machine, program) => {
+        expect(machineIssues(machine)).toEqual([]);
+        for (const setting of translate(machine, program).dials) {
+          const { scale } = machine.dials.find((dial) => dial.id === setting.dialId)!;
+          if ('min' in scale) {
+            expect(setting.value).toBeGreaterThanOrEqual(scale.min);
+            expect(setting.value).toBeLessThanOrEqual(scale.max);
+          }
+          expect(Number.isFinite(setting.reachedQuantity)).toBe(true);
+          if (!setting.clipped) expect(Math.abs(setting.error!)).toBeLessThanOrEqual(setting.halfStep! + 1e-9);
+        }
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  // 1946593376: a coarse feed dial that ends near the most the wire takes, where the leads' first guess had no current to lean on.
+  it.each([undefined, 1946593376])('reads back every carried quantity within half a step, seed %p', (seed) => {
+    fc.assert(
+      fc.property(randomMachine, randomProgram, (machine, program) => {
+        const said = translate(machine, program);
+        const read = readDials(machine, Object.fromEntries(said.dials.map((dial) => [dial.dialId, dial.value])), {
+          loaded: program,
+          ctwdMm: program.ctwdMm,
+        });
+        // A feed dial may stand outside what the core takes at all; that is refused by name.
+        if (!read.ok) {
+          expect(read.issues[0]!.path).toContain('wireFeedMPerMin');
+          return;
+        }
+        const figures: Partial<Record<DialQuantity, number>> = {
+          wireFeedMPerMin: read.value.program.wireFeedMPerMin,
+          trimMm: read.value.program.trimMm,
+          stiffness: read.value.program.stiffness,
+          postGasS: read.value.program.sequence.postGasS,
+          burnBackMs: read.value.program.sequence.burnBackMs,
+          startFeedMPerMin: (read.value.program.sequence.startPercent * read.value.program.wireFeedMPerMin) / 100,
+        };
+        for (const dial of said.dials) {
+          const back = figures[dial.quantity as DialQuantity];
+          if (back === undefined || dial.clipped) continue;
+          // Where the coarse feed dial asks for more than the wire burns there is no current, and no lead loss to make up for.
+          if (dial.quantity === 'trimMm' && burns(program, feedDialled(said)) === undefined) continue;
+          // The dial of the arc makes up for the machine's leads; what is read back is the arc itself.
+          const meant = dial.quantity === 'trimMm' ? program.trimMm : dial.wishedQuantity!;
+          expect(Math.abs(back - meant)).toBeLessThanOrEqual(
+            // What the leads lose is read at the arc as read, which itself is up to half a step off.
+            dial.halfStep! * (dial.quantity === 'trimMm' ? 1.05 : 1) + 1e-6,
+          );
+        }
+      }),
+      { numRuns: 300, ...(seed === undefined ? {} : { seed }) },
+    );
+  });
+
+  it.each(Object.entries(machines))('%s is sound, and says every demo seam', (_name, machine) => {
+    expect(machineIssues(machine)).toEqual([]);
+    for (const { input } of scenarios) {
+      const { dials, notCarried } = translate(machine, planned(input));
+      expect(dials.length).toBeGreaterThan(2);
+      expect(notCarried.every((one) => one.what.length > 4)).toBe(true);
+    }
+  });
+
+  it('every quantity has a name, a unit and words for more and less', () => {
+    for (const name of dialQuantityNames) {
+      const { name: said, more, less, noticed } = quantityFacts(name);
+      expect([said, more, less].every((word) => word.length > 2)).toBe(true);
+      expect(noticed).toBeGreaterThan(0);
+    }
+  });
+});
+
+describe('several gases under one chart number', () => {
+  const shared: Machine = {
+    ...rowan,
+    chartLines: rowan.chartLines
+      .filter((line) => line.number !== 12)
+      .concat({
+        number: 12,
+        words: 'Steel 1.0, argon mixes',
+        filler: 'steel-solid',
+        diameterMm: 1,
+        gas: 'M21-ArC-18',
+        mode: 'pulse',
+        alsoGases: [{ gas: 'M13-ArO-2', trimMm: 0.8 }],
+      }),
+  };
+  const own = frame;
+  const index = (program: Program) => translate(shared, program).dials.find((dial) => dial.quantity === 'trimMm')!;
+
+  it('takes the same number, and the dial makes up for the gas’s own arc', () => {
+    const other = { ...own, gas: 'M13-ArO-2' };
+    expect(translate(shared, other).programNumber).toBe(12);
+    expect(index(own).wishedQuantity! - index(other).wishedQuantity!).toBeCloseTo(0.8, 1);
+  });
+
+  it('reads the gas that is connected, and its arc back', () => {
+    const other = { ...own, gas: 'M13-ArO-2' };
+    const said = Object.fromEntries(translate(shared, other).dials.map((dial) => [dial.dialId, dial.value]));
+    const read = readDials(shared, said, { loaded: other, ctwdMm: other.ctwdMm });
+    if (!read.ok) throw new Error(read.issues[0]?.message);
+    expect(read.value.program.gas).toBe('M13-ArO-2');
+    expect(Math.abs(read.value.program.trimMm - other.trimMm)).toBeLessThanOrEqual(index(other).halfStep! + 0.02);
+  });
+});
+
+describe('a wire calibrated on a machine', () => {
+  // Melts a tenth less by the arc: the same feed needs more current, and the machine then says so everywhere.
+  const found = {
+    filler: frame.filler,
+    gas: frame.gas,
+    diameterMm: frame.diameterMm,
+    kAFactor: 0.9,
+    kBFactor: 1,
+    arcVoltageV: 0,
+  };
+  const calibrated: Machine = { ...rowan, corrections: [found] };
+
+  it('is that wire in that gas alone', () => {
+    expect(correctionFor(calibrated, frame)).toBe(found);
+    expect(correctionFor(calibrated, { ...frame, gas: 'C1' })).toBeUndefined();
+    expect(correctionFor(calibrated, { ...frame, diameterMm: 1.2 })).toBeUndefined();
+    expect(correctionFor(rowan, frame)).toBeUndefined();
+  });
+
+  it('moves what the panel should show, and says the program back as it was', () => {
+    const shown = shouldShow(frame, calibrated)!;
+    const byTable = shouldShow(frame, rowan)!;
+    // The arc does most of the melting, so a tenth less of it costs near a tenth more current.
+    expect(shown.runningA / byTable.runningA).toBeGreaterThan(1.05);
+    expect(shown.runningA / byTable.runningA).toBeLessThan(1.15);
+    const said = translate(calibrated, frame);
+    const read = readDials(calibrated, Object.fromEntries(said.dials.map((dial) => [dial.dialId, dial.value])), {
+      loaded: frame,
+      ctwdMm: frame.ctwdMm,
+    });
+    if (!read.ok) throw new Error(read.issues[0]?.message);
+    expect(Math.abs(read.value.program.trimMm - frame.trimMm)).toBeLessThan(0.3);
+  });
+});

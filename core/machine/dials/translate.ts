@@ -1,0 +1,302 @@
+/** A program said in one machine's own dials, quantised as that machine would, with the miss in physical terms and what it cannot say. */
+import { modeName } from '../../plan/index.ts';
+import type { Warning } from '../../outcome/index.ts';
+import { chartLineFor, gasTrimMm, lookAlikes } from '../description/chart.ts';
+import { dialActs, inOrder } from '../description/dial-order.ts';
+import type { DialSetting } from './dial-setting.ts';
+import { bothReadings } from '../learning/direction.ts';
+import { fitLine, type LineFit } from '../learning/line-fit.ts';
+import { limitWarnings } from './limit-warnings.ts';
+import type { ChartLine, Dial, Machine } from '../description/machine.ts';
+import { notCarried, type NotCarried } from './not-carried.ts';
+import type { Program } from '../program.ts';
+import { actsIn, quantityFacts, quantityText, type DialQuantity } from '../description/quantities.ts';
+import {
+  displayed,
+  halfStep,
+  isNumeric,
+  nearestValue,
+  quantityAt,
+  quantityOf,
+  type Facet,
+  type NumericScale,
+  type ScaleContext,
+} from '../description/scales.ts';
+import { schoolOn } from '../description/trigger-mode.ts';
+import { withinMachine } from './within-machine.ts';
+import { wishedFigures, type Figures, type Wished } from './wished.ts';
+
+export interface ShownFigure {
+  readonly id: string;
+  readonly label: string;
+  readonly where: string;
+  readonly unit: string;
+  readonly quantity: DialQuantity;
+  readonly display: string;
+}
+
+export interface Translation {
+  readonly dials: readonly DialSetting[];
+  /** What the machine's own displays should then show. */
+  readonly displays: readonly ShownFigure[];
+  /** Number on the chart, or null when this machine has no line for the wire, gas and mode. */
+  readonly programNumber: number | null;
+  readonly chartLine: ChartLine | null;
+  /** Numbers easily taken for it that mean another wire, gas or mode. */
+  readonly lookAlikes: readonly ChartLine[];
+  /** Quantities that a dial carries without running out. */
+  readonly carried: readonly DialQuantity[];
+  readonly notCarried: readonly NotCarried[];
+  readonly warnings: readonly Warning[];
+}
+
+export function translate(machine: Machine, asked: Program): Translation {
+  const program = withinMachine(asked, machine);
+  const chartLine = chartLineFor(machine.chartLines, program) ?? null;
+  // A gas that shares the number burns its own arc at the dial's neutral; the dial has to make up for it.
+  const told = { ...program, trimMm: program.trimMm - gasTrimMm(chartLine, program.gas) };
+  const line = taughtLine(chartLine);
+  const exact = wishedFigures(told, machine, line);
+  const first = setDials(machine, told, exact, chartLine);
+  const feed = first.find((dial) => dial.quantity === 'wireFeedMPerMin');
+  const isCoarse = feed?.reachedQuantity !== undefined && Math.abs(feed.error ?? 0) > 1e-9;
+  const wished = isCoarse ? wishedFigures(told, machine, line, feed.reachedQuantity) : exact;
+  const settings = isCoarse ? setDials(machine, told, wished, chartLine) : first;
+  const similar = chartLine ? lookAlikes(machine.chartLines, chartLine) : [];
+  const carried = settings.flatMap((dial) =>
+    dial.wishedQuantity !== undefined && !dial.clipped ? [dial.quantity as DialQuantity] : [],
+  );
+  return {
+    dials: settings,
+    displays: shownFigures(machine, program, wished, settings),
+    programNumber: chartLine?.number ?? null,
+    chartLine,
+    lookAlikes: similar,
+    carried: [...new Set(carried)],
+    notCarried: notCarried(machine, program, wished, settings),
+    warnings: [
+      ...chartWarnings(machine, chartLine, similar, program),
+      ...dialWarnings(settings, program),
+      ...heldPeak(machine, asked, program),
+      ...limitWarnings(machine, program, wished),
+    ],
+  };
+}
+
+function heldPeak({ name, limits }: Machine, { pulse: asked }: Program, { pulse: held }: Program): Warning[] {
+  if (!asked || !held || asked.peakCurrentA === held.peakCurrentA) return [];
+  return [
+    {
+      code: 'peak-held-by-machine',
+      level: 'note',
+      message: `${name} gives ${limits.peakCurrentA} A: the fast peak of ${asked.peakCurrentA.toFixed(0)} A is lowered to ${held.peakCurrentA.toFixed(0)} A and held ${held.peakTimeMs.toFixed(2)} ms instead of ${asked.peakTimeMs.toFixed(2)}.`,
+    },
+  ];
+}
+
+/** The fit of a line that was taught; a line without points has none. */
+export function taughtLine(line: ChartLine | null): LineFit | undefined {
+  if (!line?.points || line.points.length < 2) return undefined;
+  const fit = fitLine(line);
+  return fit.ok ? fit.value : undefined;
+}
+
+function setDials(machine: Machine, program: Program, wished: Wished, line: ChartLine | null): DialSetting[] {
+  const reached = new Map<string, number>();
+  const dragged: Figures = {};
+  const context: ScaleContext = {
+    fieldVPerMm: wished.arc.wire.eVPerMm,
+    reached: (id) => reached.get(id),
+  };
+  const byId = new Map<string, DialSetting>();
+  const school = schoolOn(machine, program.sequence.trigger);
+  for (const dial of inOrder(machine.dials)) {
+    if (!dialActs(dial, program, school)) continue;
+    const setting = withLevel(
+      setDial(dial, { ...program, sequence: { ...program.sequence, trigger: school } }, wished, line, context, dragged),
+      machine,
+      program,
+    );
+    if (!setting) continue;
+    byId.set(dial.id, setting);
+    if (setting.reachedQuantity !== undefined) reached.set(dial.id, setting.reachedQuantity);
+    if (dial.scale.kind === 'linear' && dial.scale.also) {
+      const { quantity, quantityPerUnit } = dial.scale.also;
+      dragged[quantity] = (dragged[quantity] ?? 0) + (setting.value - dial.scale.neutral) * quantityPerUnit;
+    }
+  }
+  return machine.dials.flatMap(({ id }) => byId.get(id) ?? []);
+}
+
+/** In double pulse the master dial shows another level in each school. */
+function withLevel(
+  setting: DialSetting | undefined,
+  { beatSchool }: Machine,
+  program: Program,
+): DialSetting | undefined {
+  const isMaster = setting?.quantity === 'wireFeedMPerMin' || setting?.quantity === 'meanCurrentA';
+  if (!setting || !isMaster || !program.slowBeat || !beatSchool) return setting;
+  return { ...setting, level: beatSchool === 'swing' ? 'mean of the slow beat' : 'slow high level' };
+}
+
+function setDial(
+  dial: Dial,
+  program: Program,
+  wished: Wished,
+  line: ChartLine | null,
+  context: ScaleContext,
+  dragged: Figures,
+): DialSetting | undefined {
+  const { id, label, where, unit, scale } = dial;
+  const face = { dialId: id, label, where, unit, hand: dial.hand ?? 'free' } as const;
+  if (scale.kind === 'chart-line') {
+    return line
+      ? {
+          ...face,
+          hand: dial.hand ?? 'fixed',
+          quantity: 'chart-line',
+          value: line.number,
+          display: String(line.number),
+          clipped: false,
+        }
+      : undefined;
+  }
+  if (scale.kind === 'named') {
+    const value = scale.positions.findIndex((position) => position.is.includes(facetOf(program, scale.facet)));
+    return value < 0
+      ? undefined
+      : {
+          ...face,
+          hand: dial.hand ?? 'fixed',
+          quantity: scale.facet,
+          value,
+          display: displayed(scale, value),
+          clipped: false,
+        };
+  }
+  const quantity = quantityOf(scale);
+  const wish = wished.figures[quantity];
+  if (wish === undefined) return undefined;
+  const target = wish - (dragged[quantity] ?? 0);
+  const found = nearestValue(scale, target, context);
+  if (!found) return undefined;
+  const own = quantityAt(scale, found.value, context);
+  if (own === undefined) return undefined;
+  const reachedQuantity = own + (dragged[quantity] ?? 0);
+  const sense = needsSense(dial) ? senseWords(scale) : undefined;
+  const both = dial.senseTested === false ? bothReadings(dial, found.value, reachedQuantity, program) : undefined;
+  return {
+    ...face,
+    quantity,
+    value: found.value,
+    display: displayed(scale, found.value),
+    ...(sense === undefined ? {} : { sense }),
+    wishedQuantity: wish,
+    reachedQuantity,
+    error: reachedQuantity - wish,
+    halfStep: halfStep(scale, found.value, context),
+    clipped: found.clipped,
+    ...(both ? { bothReadings: both } : {}),
+  };
+}
+
+/** Quantities whose direction a unit alone does not settle. */
+const twoWay: ReadonlySet<DialQuantity> = new Set(['trimMm', 'stiffness', 'beatHighSharePercent', 'burnBackMs']);
+
+/** A bare number, a reversed dial or a quantity with two schools wants its sense beside it; "faster" beside m/min is noise. */
+function needsSense({ unit, scale, senseTested }: Dial): boolean {
+  if (!isNumeric(scale)) return false;
+  const isReversed =
+    (scale.kind === 'linear' && scale.quantityPerUnit < 0) ||
+    (scale.kind === 'line-offset' && scale.voltsPerUnit < 0) ||
+    scale.kind === 'inverse';
+  return unit === '' || isReversed || senseTested !== undefined || twoWay.has(quantityOf(scale));
+}
+
+/** What turning a dial up does, in words; undefined where the label alone says it. */
+export function senseWords(scale: NumericScale): string | undefined {
+  const { more, less } = quantityFacts(quantityOf(scale));
+  const neutral = (at: number) => `${displayed(scale, at)} is the line`;
+  if (scale.kind === 'linear') {
+    const words = `more is ${scale.quantityPerUnit > 0 ? more : less}`;
+    return scale.quantity === 'trimMm' ? `${words}, ${neutral(scale.neutral)}` : words;
+  }
+  if (scale.kind === 'line-offset') {
+    return `more is ${scale.voltsPerUnit > 0 ? more : less}, ${neutral(scale.neutral)}`;
+  }
+  if (scale.kind === 'inverse') return `more is ${less}`;
+  return undefined;
+}
+
+export function facetOf(program: Program, facet: Facet): string {
+  if (facet === 'mode') return program.mode;
+  if (facet === 'filler') return program.filler;
+  return program.sequence.trigger;
+}
+
+function shownFigures(
+  machine: Machine,
+  program: Program,
+  { figures }: Wished,
+  settings: readonly DialSetting[],
+): ShownFigure[] {
+  return machine.displays.flatMap(({ id, label, where, unit, quantity, digits }) => {
+    // The display shows what the dials reach, where one of them moves it.
+    const value = settings.find((dial) => dial.quantity === quantity)?.reachedQuantity ?? figures[quantity];
+    if (value === undefined || !actsIn(quantity, program.mode)) return [];
+    return [{ id, label, where, unit, quantity, display: value.toFixed(digits).replace('-', '−') }];
+  });
+}
+
+function chartWarnings(
+  machine: Machine,
+  line: ChartLine | null,
+  similar: readonly ChartLine[],
+  program: Program,
+): Warning[] {
+  if (!line) {
+    if (!machine.dials.some((dial) => dial.scale.kind === 'chart-line')) return [];
+    return [
+      {
+        code: 'no-chart-line',
+        level: 'caution',
+        message: `${machine.name} has no chart line for this wire and gas in ${modeName(program.mode)}; the card's other figures hold only on a line made for them.`,
+      },
+    ];
+  }
+  const [first] = similar;
+  if (!first) return [];
+  return [
+    {
+      code: 'look-alike-number',
+      level: 'caution',
+      message: `${line.number} is easily taken for ${similar.map((one) => `${one.number} (${one.words})`).join(' or ')}.`,
+    },
+  ];
+}
+
+function dialWarnings(settings: readonly DialSetting[], program: Program): Warning[] {
+  const warnings: Warning[] = [];
+  for (const dial of settings) {
+    const { quantity, wishedQuantity: wish, reachedQuantity: reached } = dial;
+    if (dial.clipped && wish !== undefined && reached !== undefined) {
+      warnings.push({
+        code: 'dial-at-its-end',
+        level: 'caution',
+        message: `${dial.label} ends at ${dial.display}: it reaches ${quantityText(quantity as DialQuantity, reached)} where ${quantityText(quantity as DialQuantity, wish)} is wanted.`,
+      });
+    }
+    if (dial.bothReadings) {
+      warnings.push({ code: 'sense-untested', level: 'caution', message: dial.bothReadings.consequence });
+    }
+  }
+  const start = settings.find((dial) => dial.quantity === 'startFeedMPerMin');
+  if (start && program.sequence.startPercent > 100 && start.unit !== '%') {
+    warnings.push({
+      code: 'absolute-start',
+      level: 'note',
+      message: `${start.label} is absolute here: when the feed is raised, raise it too, or the start becomes colder than the weld (${program.sequence.startPercent} % of main now).`,
+    });
+  }
+  return warnings;
+}

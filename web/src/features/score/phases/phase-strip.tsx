@@ -1,0 +1,116 @@
+/** The phases of a score in a row; the one chosen shows its numbers to be typed, each with what else it means. */
+import { Box } from '@chakra-ui/react';
+import {
+  phaseNames,
+  schoolFacts,
+  sequenceTemplates,
+  triggerSchools,
+  type Phase,
+  type TriggerSchool,
+} from '@fox-tempo/core/sequence';
+import { Action } from '../../../ui/action.tsx';
+import { ChoiceField } from '../../../ui/choice-field.tsx';
+import { levelUnitNames, levelUnits, type LevelUnit } from '../staves/levels.ts';
+import { PhaseFields, type PhaseFieldsProps } from './phase-fields.tsx';
+import type { Score } from '../use-score.ts';
+
+export interface PhaseStripProps extends PhaseFieldsProps {
+  readonly onSelect: (phase: Phase) => void;
+  readonly onUnit: (unit: LevelUnit) => void;
+}
+
+/** The phases a trigger school has, in the order of the weld. */
+export function phasesOf(trigger: TriggerSchool): Phase[] {
+  const { ends, second } = schoolFacts[trigger];
+  const around = ends === 'none';
+  return [
+    'pre-gas',
+    'run-in',
+    ...(around ? [] : (['start', 'slope-in'] as const)),
+    'main',
+    ...(second ? (['second'] as const) : []),
+    ...(around ? [] : (['slope-out', 'end'] as const)),
+    'burn-back',
+    'post-gas',
+  ];
+}
+
+export function PhaseStrip(props: PhaseStripProps) {
+  const { score, selected, unit, onSelect, onUnit } = props;
+  const { sequence, edit } = score;
+  const phases = phasesOf(sequence.trigger);
+  const shown = phases.includes(selected) ? selected : 'main';
+  return (
+    <Box display="grid" gap="2">
+      <Box display="grid" gap="2" gridTemplateColumns={{ base: '1fr', md: 'minmax(0, 1.4fr) minmax(0, 1.2fr) 112px' }}>
+        <ChoiceField
+          label="Trigger"
+          value={sequence.trigger}
+          choices={triggerSchools.map((school) => ({ value: school, label: schoolFacts[school].name }))}
+          onChange={(trigger) => edit({ trigger }, 'trigger')}
+          hint={schoolFacts[sequence.trigger].hand}
+        />
+        <Templates score={score} />
+        <ChoiceField
+          label="Levels in"
+          value={unit}
+          choices={levelUnits.map((one) => ({ value: one, label: levelUnitNames[one] }))}
+          onChange={onUnit}
+        />
+      </Box>
+      <Box role="tablist" aria-label="Phases" display="flex" flexWrap="wrap" gap="1">
+        {phases.map((phase) => (
+          <Action
+            key={phase}
+            role="tab"
+            aria-selected={phase === shown}
+            kind="quiet"
+            px="2"
+            minHeight="40px"
+            fontSize="12.5px"
+            borderBottomWidth="3px"
+            borderBottomColor={phase === shown ? 'accent' : 'line'}
+            bg={phase === shown ? 'accentSoft' : 'transparent'}
+            onClick={() => onSelect(phase)}
+          >
+            {phaseNames[phase]}
+          </Action>
+        ))}
+      </Box>
+      <Box
+        role="tabpanel"
+        aria-label={phaseNames[shown]}
+        display="grid"
+        gap="2"
+        gridTemplateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(3, minmax(0, 1fr))' }}
+        alignItems="start"
+      >
+        <PhaseFields key={shown} {...props} selected={shown} />
+      </Box>
+    </Box>
+  );
+}
+
+function Templates({ score }: { readonly score: Score }) {
+  return (
+    <ChoiceField
+      label="Begin from"
+      value=""
+      choices={[
+        { value: '', label: score.isOwn ? 'this score' : 'the usual for this metal' },
+        ...sequenceTemplates.map(({ id, name }) => ({ value: id, label: name })),
+        { value: 'usual', label: 'the usual for this metal', disabled: !score.isOwn },
+      ].filter(({ value }, at) => at === 0 || value !== 'usual' || score.isOwn)}
+      onChange={(id: string) => {
+        if (id === 'usual') score.forget();
+        const template = sequenceTemplates.find((one) => one.id === id);
+        if (template) score.edit(template.change, `template ${id}`);
+      }}
+      hint={sequenceTemplates.find(({ change }) => isMadeOf(score, change))?.use}
+    />
+  );
+}
+
+function isMadeOf({ sequence }: Score, change: (typeof sequenceTemplates)[number]['change']): boolean {
+  return Object.entries(change).every(([field, value]) => sequence[field as keyof typeof sequence] === value);
+}

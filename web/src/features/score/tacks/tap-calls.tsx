@@ -1,0 +1,58 @@
+/** Memories that taps at rest call on a machine, each checked against what this score needs loaded. */
+import { Box, Heading } from '@chakra-ui/react';
+import type { MachineResource } from '@fox-tempo/contract';
+import { tapTargets, type Program, type TapTarget } from '@fox-tempo/core/machine';
+import { useEffect, useState } from 'react';
+import { api, ProblemError } from '../../../data/api.ts';
+
+type Found =
+  | { readonly kind: 'loading' }
+  | { readonly kind: 'failed'; readonly message: string }
+  | { readonly kind: 'ready'; readonly targets: readonly TapTarget[] };
+
+export function TapCalls({ machine, program }: { readonly machine: MachineResource; readonly program: Program }) {
+  const [found, setFound] = useState<Found>({ kind: 'loading' });
+  useEffect(() => {
+    const abort = new AbortController();
+    api
+      .slots(machine.id, abort.signal)
+      .then((slots) => {
+        const held = slots.map(({ slot, seamName, program: kept }) => ({ slot, name: seamName, program: kept }));
+        setFound({ kind: 'ready', targets: tapTargets(machine.file, held, program) });
+      })
+      .catch((error: unknown) => {
+        if (abort.signal.aborted) return;
+        if (!(error instanceof ProblemError)) throw error;
+        setFound({ kind: 'failed', message: error.problem.title });
+      });
+    return () => abort.abort();
+  }, [machine, program]);
+  return (
+    <Box>
+      <Heading as="h3" textStyle="label" color="quiet" fontWeight={600}>
+        Taps at rest
+      </Heading>
+      {found.kind === 'loading' && (
+        <Box role="status" fontSize="13px" color="quiet">
+          Looking into the memories…
+        </Box>
+      )}
+      {found.kind === 'failed' && (
+        <Box role="alert" fontSize="13px">
+          The memories could not be read: {found.message}. Do not call one by taps before you have looked.
+        </Box>
+      )}
+      {found.kind === 'ready' && (
+        <Box as="ul" listStyleType="none" fontSize="13px">
+          {found.targets.map(({ taps, slot, name, warning }) => (
+            <Box as="li" key={slot} color={warning ? 'ochre' : undefined}>
+              {warning ? '◆' : '●'} {taps} taps: memory {slot}
+              {name ? `, ${name}` : ''}
+              {warning ? `. Do not: ${warning}.` : ''}
+            </Box>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}

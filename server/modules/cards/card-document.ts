@@ -36,16 +36,14 @@ export interface CardContent {
   readonly slots: readonly HeldInSlot[];
 }
 
-export function cardDocument({
-  seam,
-  revision,
-  machine,
-  paper,
-  units,
-  printedAt,
-  timeZone,
-  slots,
-}: CardContent): TDocumentDefinitions {
+/** How close a card is set, so that it stays on one page: as it likes; lines that stand folded and less air; start and stop beside their picture too. */
+export const cardDensities = [0, 1, 2, 3] as const;
+export type CardDensity = (typeof cardDensities)[number];
+
+export function cardDocument(
+  { seam, revision, machine, paper, units, printedAt, timeZone, slots }: CardContent,
+  density: CardDensity = 0,
+): TDocumentDefinitions {
   const { program, spec } = revision;
   const { standing } = machine;
   const file = asStands(machine);
@@ -54,17 +52,20 @@ export function cardDocument({
     const now = standing?.dials[dialId];
     return now !== undefined && Math.abs(now - value) > 1e-9;
   };
+  const small = ([8, 7.5, 7, 6.5] as const)[density];
+  const air = ([8, 5, 4, 2] as const)[density];
+  const figure = density > 2 ? 12 : 15;
   const row = (label: string, where: string, value: string, unit: string, set: boolean): TableCell[] => [
     { text: set ? '›' : '', color: russet, bold: true, fontSize: 15 },
     {
       stack: [
         { text: label, bold: true },
-        { text: where, fontSize: 7.5, color: quiet },
+        { text: where, fontSize: density > 2 ? 6.5 : 7.5, color: quiet },
       ],
     },
     {
       text: [
-        { text: value, fontSize: value.length > 8 ? 10 : 15, bold: true },
+        { text: value, fontSize: value.length > 8 ? 10 : figure, bold: true },
         { text: unit === '' ? '' : `\u00a0\u00a0${unit.replaceAll(' ', '\u00a0')}`, color: quiet },
       ],
       alignment: 'right',
@@ -75,15 +76,22 @@ export function cardDocument({
     const [value = '', ...unit] = text.split(' ');
     return row(label, where, value, unit.join(' '), false);
   };
-  const dialRows = card.dials.map((dial) =>
-    row(
-      dial.label,
-      [dial.where, dial.level, dial.sense, missOf(dial)].filter(Boolean).join('; '),
-      dial.display,
-      dial.unit,
-      changed(dial),
-    ),
-  );
+  // Folded only where it is known that they stand.
+  const stands = (dial: DialSetting) => density > 0 && standing?.dials[dial.dialId] !== undefined && !changed(dial);
+  const folded = card.dials.filter(stands);
+  const changing = card.dials.filter(changed);
+  const glance = glanceWords(standing !== null, changing);
+  const dialRows = card.dials
+    .filter((dial) => !stands(dial))
+    .map((dial) =>
+      row(
+        dial.label,
+        [dial.where, dial.level, dial.sense, missOf(dial)].filter(Boolean).join('; '),
+        dial.display,
+        dial.unit,
+        changed(dial),
+      ),
+    );
   const planned = planSeam(planRequest(revision.spec, revision.choice, { circuitMOhm: file.circuitMOhm }));
   const plan = planned.ok ? planned.value : undefined;
   const cautions = plan?.warnings.filter(({ level }) => level !== 'note').map(({ message }) => message) ?? [];
@@ -92,11 +100,11 @@ export function cardDocument({
     ...card.warnings.map((warning) => warning.message),
     ...card.notCarried.map(({ what, nearest }) => `Not on this machine: ${what}. Nearest: ${nearest}.`),
   ];
-  const startAndStop = sequenceBlock(file, program, spec, card, paper, slots);
-  const two = dialRows.length > (paper === 'A5' ? 8 : 12);
+  const startAndStop = sequenceBlock(file, program, spec, card, paper, slots, density);
+  const two = dialRows.length > (density > 1 ? 4 : paper === 'A5' ? 8 : 12);
   return {
     pageSize: paper,
-    pageMargins: paper === 'A5' ? [24, 24, 24, 34] : [40, 40, 40, 44],
+    pageMargins: paper === 'A5' ? (density > 1 ? [18, 14, 18, 30] : [24, 24, 24, 34]) : [40, 40, 40, 44],
     info: { title: `${file.name}: ${spec.name}, revision ${revision.number}`, creator: 'Fox Tempo' },
     defaultStyle: { font: 'Roboto', fontSize: 9, color: '#25211B' },
     content: [
@@ -110,28 +118,51 @@ export function cardDocument({
       {
         text: `${jointRule(spec.joint).name.toLowerCase()} ${spec.thicknessesMm.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + ')}, ${positionName(spec.position, spec.joint)} · ${fillerOf(program.filler).name}, ${wireSizeLabel(program.diameterMm)}, ${gasName(program.gas)} · ${modeName(program.mode)} · revision ${revision.number}`,
         color: quiet,
-        margin: [0, 1, 0, 6],
+        margin: [0, 1, 0, 2],
       },
+      { text: glance, color: russet, bold: true, margin: [0, 0, 0, 4] },
       two
-        ? { columns: halves(dialRows).map((half) => dialTable(half)), columnGap: paper === 'A5' ? 12 : 16 }
-        : dialTable(dialRows),
-      { text: 'By hand', bold: true, fontSize: 11, margin: [0, 8, 0, 2] },
+        ? { columns: halves(dialRows).map((half) => dialTable(half, density)), columnGap: paper === 'A5' ? 12 : 16 }
+        : dialTable(dialRows, density),
+      ...(folded.length > 0
+        ? [
+            {
+              text: [
+                { text: 'Stand as needed: ', bold: true },
+                folded.map(({ label, display, unit }) => `${label} ${display} ${unit}`.trim()).join(', '),
+              ],
+              fontSize: small,
+              margin: [0, 3, 0, 0],
+            } satisfies Content,
+          ]
+        : []),
+      { text: 'By hand', bold: true, fontSize: density > 1 ? 9 : 11, margin: [0, air, 0, 1] },
       {
         columns: [
           hand('Gas flow', 'at the nozzle', formatWithUnit(program.gasFlowLPerMin, 'gasFlow', units)),
           hand('Stick-out', 'tip to plate', formatWithUnit(program.ctwdMm, 'shortLength', units)),
           hand('Travel', 'time it', formatWithUnit(program.travelMmPerMin, 'travel', units)),
-          ...(program.gun ? [row('Gun', 'angles', gunWords(program.gun), '', false)] : []),
-        ].map((own) => dialTable([own])),
+        ].map((own) => dialTable([own], density)),
         columnGap: 12,
       },
+      ...(program.gun
+        ? [
+            {
+              text: [{ text: 'Gun ', bold: true }, gunWords(program.gun)],
+              margin: [6, 2, 0, 0],
+            } satisfies Content,
+          ]
+        : []),
       ...showBlock(program, file),
       ...(plan && plan.passes > 1 ? passBlock(plan, units) : []),
       ...startAndStop,
-      ...(notes.length > 0 ? [{ ul: notes, fontSize: 8, margin: [0, 6, 0, 0] } satisfies Content] : []),
-      { text: 'Before the first arc', bold: true, fontSize: 10, margin: [0, 8, 0, 2] },
+      ...(notes.length > 0 ? [{ ul: notes, fontSize: small, margin: [0, air - 2, 0, 0] } satisfies Content] : []),
+      { text: 'Before the first arc', bold: true, fontSize: density > 1 ? 8.5 : 10, margin: [0, air, 0, 1] },
       {
-        columns: halves(firstArcList(spec.materialGroup, program.mode)).map((half) => ({ ul: half, fontSize: 7.5 })),
+        columns: halves(firstArcList(spec.materialGroup, program.mode)).map((half) => ({
+          ul: half,
+          fontSize: small - 0.5,
+        })),
         columnGap: 12,
       },
     ],
@@ -209,11 +240,13 @@ function sequenceBlock(
   card: Translation,
   paper: CardPaper,
   slots: readonly HeldInSlot[],
+  density: CardDensity,
 ): Content[] {
   const there = sequenceOnMachine(file, program, card);
   const whole = scoreOf(there.asRun, { lengthMm, thicknessMm: Math.min(...thicknessesMm) }, there.habit);
   if (!whole.ok) return [];
   const lines = sequenceLines(whole.value, file, slots);
+  const wide = paper === 'A5' ? 352 : 440;
   return [
     {
       unbreakable: true,
@@ -221,14 +254,38 @@ function sequenceBlock(
         {
           text: ['Start and stop', there.mode ? `: ${there.mode.label}` : ''].join(''),
           bold: true,
-          fontSize: 11,
-          margin: [0, 8, 0, 2],
+          fontSize: density > 1 ? 9 : 11,
+          margin: [0, density > 1 ? 3 : 8, 0, 2],
         },
-        { svg: sequencePicture(whole.value, there), width: paper === 'A5' ? 352 : 440 },
-        { ol: lines, fontSize: 7.5, margin: [0, 2, 0, 0] },
+        ...(density > 1
+          ? [
+              {
+                columns: [
+                  { svg: sequencePicture(whole.value, there), width: wide * (density > 2 ? 0.44 : 0.52) },
+                  { ol: lines, fontSize: density > 2 ? 6 : 6.5, width: '*' },
+                ],
+                columnGap: 10,
+              } satisfies Content,
+            ]
+          : [
+              { svg: sequencePicture(whole.value, there), width: wide * (density === 1 ? 0.8 : 1) } satisfies Content,
+              { ol: lines, fontSize: 7.5, margin: [0, 2, 0, 0] } satisfies Content,
+            ]),
       ],
     },
   ];
+}
+
+/** More of them are no glance any more. */
+const mostNamed = 5;
+
+/** What changes, in one glance. */
+function glanceWords(isKnown: boolean, changing: readonly DialSetting[]): string {
+  if (!isKnown) return 'Nobody has entered how it stands: set every line.';
+  if (changing.length === 0) return 'Nothing changes from how it stands.';
+  if (changing.length > mostNamed) return `${changing.length} lines change, marked ›.`;
+  const lines = changing.map(({ label, display, unit }) => `${label} to ${display} ${unit}`.trim()).join(', ');
+  return `${changing.length === 1 ? '1 line changes' : `${changing.length} lines change`}: ${lines}.`;
 }
 
 function halves<T>(list: readonly T[]): [T[], T[]] {
@@ -236,7 +293,8 @@ function halves<T>(list: readonly T[]): [T[], T[]] {
   return [list.slice(0, middle), list.slice(middle)];
 }
 
-function dialTable(body: TableCell[][]): Content {
+function dialTable(body: TableCell[][], density: CardDensity): Content {
+  const padding = density > 2 ? 1 : 2.5;
   return {
     table: {
       widths: [6, '*', 'auto'],
@@ -246,8 +304,8 @@ function dialTable(body: TableCell[][]): Content {
       hLineWidth: (at) => (at === 0 ? 0 : 0.6),
       vLineWidth: () => 0,
       hLineColor: () => line,
-      paddingTop: () => 2.5,
-      paddingBottom: () => 2.5,
+      paddingTop: () => padding,
+      paddingBottom: () => padding,
       paddingLeft: () => 0,
       paddingRight: () => 2,
     },

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { SeamResource } from '@fox-tempo/contract';
+import { pagesOf } from './pdf.ts';
 import { openTestApp } from '../../testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;
@@ -18,6 +19,20 @@ describe('printed cards', () => {
     expect(printed.headers['content-type']).toContain('application/pdf');
     expect((printed.body as Buffer).subarray(0, 4).toString()).toBe('%PDF');
     expect(printed.headers['content-disposition']).toContain('r1.pdf');
+  });
+
+  it('every seam of the shop on every machine is one page, also of the small paper', async () => {
+    const seams = (await test.as().get('/api/seams').expect(200)).body as { items: SeamResource[] };
+    const long: string[] = [];
+    for (const { id, revision } of seams.items) {
+      if (!revision) continue;
+      for (const machine of ['rowan', 'hazel', 'alder']) {
+        const printed = await card({ machine, paper: 'A5', units: 'us' }, id).expect(200);
+        if (pagesOf(printed.body as Buffer) > 1) long.push(`${id} on ${machine}`);
+      }
+    }
+    // Five passes of a V beside start and stop go on behind.
+    expect(long.filter((one) => !one.startsWith('tow-beam-butt'))).toEqual([]);
   });
 
   it('every paper, in US units', async () => {

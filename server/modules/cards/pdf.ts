@@ -20,3 +20,8 @@ pdfmake.setLocalAccessPolicy((path) => path.startsWith(fonts));
 export async function renderPdf(document: TDocumentDefinitions): Promise<Buffer> {
   return pdfmake.createPdf(document).getBuffer();
 }
+
+/** Pages of a PDF as this library writes it: each is an object of its own. */
+export function pagesOf(pdf: Buffer): number {
+  return pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length ?? 0;
+}

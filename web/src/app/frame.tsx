@@ -1,11 +1,12 @@
 /** The frame around every view: skip link, rail, who works here, and a line while the next view loads. */
 import { Box } from '@chakra-ui/react';
-import { useLayoutEffect } from 'react';
+import { useEffect, useLayoutEffect } from 'react';
 import { Link, Outlet, redirect, ScrollRestoration, useLocation, useNavigation, type Location } from 'react-router';
 import { api } from '../data/api.ts';
 import { session, useMe } from '../lib/session.ts';
 import { settings } from '../lib/settings.ts';
 import { Overlays } from '../features/finding/index.ts';
+import { visited } from '../features/tour/index.ts';
 import { Notice } from '../ui/notice.tsx';
 import { PageNotices, StandingTroubles } from './page-notices.tsx';
 import { Rail } from './rail.tsx';
@@ -31,6 +32,10 @@ export function Frame() {
   const me = useMe();
   const { pathname, search } = useLocation();
   const navigation = useNavigation();
+  const personId = me?.id;
+  useEffect(() => {
+    if (personId !== undefined) visited(personId, pathname);
+  }, [personId, pathname]);
   // Before the first paint: a key pressed as soon as a view shows must not fall through.
   useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {

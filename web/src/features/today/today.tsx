@@ -10,6 +10,7 @@ import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
+import { FirstHour } from '../tour/index.ts';
 import { RunningLow } from './running-low.tsx';
 
 export async function loadToday({ request }: { request: Request }) {
@@ -46,6 +47,7 @@ export function Today() {
         alignItems="start"
       >
         <ShopTrouble shop={shop} />
+        <FirstHour seams={seams} />
         <Panel title="Orders in hand">
           {orders.length === 0 ? (
             <Notice level="note">No order is in hand.</Notice>

@@ -1,0 +1,95 @@
+/** The first hour on Today: five steps with a seam of the person's own, ticked as they are visited, gone when all are or when put away. */
+import { Box } from '@chakra-ui/react';
+import type { SeamResource } from '@fox-tempo/contract';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useMe } from '../../lib/session.ts';
+import { Action } from '../../ui/action.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { putAway, tourOf, tourSteps } from './tour-steps.ts';
+
+export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }) {
+  const me = useMe();
+  const [isAway, setAway] = useState(false);
+  const done = me ? tourOf(me.id) : null;
+  if (!me || done === null || isAway || done.length === tourSteps.length) return null;
+  // One's own newest seam, else the first that has a setting.
+  const own =
+    seams.filter((seam) => seam.changedBy === me.name).at(-1) ?? seams.find((seam) => seam.revision) ?? seams[0];
+  const next = tourSteps.find(({ id }) => !done.includes(id));
+  return (
+    <Panel
+      gridColumn="1 / -1"
+      title="The first hour"
+      aside={
+        <Action
+          kind="quiet"
+          fontSize="13px"
+          my="-2"
+          onClick={() => {
+            putAway(me.id);
+            setAway(true);
+          }}
+        >
+          Put it away
+        </Action>
+      }
+    >
+      {!own ? (
+        <Box fontSize="14px">
+          It begins with a seam of yours: <Link to="/seams?new=1">describe one</Link> by metal, thickness, joint and
+          position.
+        </Box>
+      ) : (
+        <Box
+          as="ol"
+          listStyleType="none"
+          display="grid"
+          gap="2"
+          gridTemplateColumns={{ base: '1fr', md: 'repeat(5, 1fr)' }}
+        >
+          {tourSteps.map(({ id, name, why, to }) => {
+            const isDone = done.includes(id);
+            return (
+              <Box
+                as="li"
+                key={id}
+                borderTopWidth="3px"
+                borderColor={id === next?.id ? 'accent' : 'line'}
+                pt="1.5"
+                fontSize="13px"
+              >
+                <Box
+                  asChild
+                  fontWeight={650}
+                  fontSize="14px"
+                  minHeight="24px"
+                  display="inline-flex"
+                  alignItems="center"
+                >
+                  <Link to={to(own.id)}>
+                    {isDone ? '● ' : '○ '}
+                    {name}
+                    {isDone && (
+                      <Box as="span" srOnly>
+                        , done
+                      </Box>
+                    )}
+                  </Link>
+                </Box>
+                <Box color="quiet" fontSize="12.5px">
+                  {why}
+                </Box>
+              </Box>
+            );
+          })}
+        </Box>
+      )}
+      {own && (
+        <Box color="quiet" fontSize="12.5px" mt="2">
+          With {own.spec.name}, {own.partName}. Any word finds a view by Ctrl K; F1 says what words mean here.
+        </Box>
+      )}
+    </Panel>
+  );
+}

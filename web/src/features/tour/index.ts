@@ -1,0 +1,2 @@
+export { FirstHour } from './first-hour.tsx';
+export { visited } from './tour-steps.ts';

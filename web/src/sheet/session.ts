@@ -77,21 +77,23 @@ export function useSheetSession(loaded: SeamResource, machines: readonly Machine
   const isFirst = seam.revision === null;
   const cannotSave = !maySave
     ? 'Your role may not save settings.'
-    : saving.kind === 'saving'
-      ? 'It is being saved.'
-      : !outcome.ok
-        ? 'There is no setting for what is asked; the reasons stand below.'
-        : Object.keys(unsaidByField).length > 0
-          ? 'A field holds something that cannot be taken.'
-          : sheet.spec.name.trim() === ''
-            ? 'The seam has no name.'
-            : overtaken
-              ? 'Somebody saved in between; choose first what stands.'
-              : elsewhere
-                ? 'Another tab of this browser has another draft; choose first which goes on.'
-                : !edited && !isFirst
-                  ? 'Nothing is changed.'
-                  : null;
+    : seam.deleted
+      ? 'The seam is off the list; bring it back first.'
+      : saving.kind === 'saving'
+        ? 'It is being saved.'
+        : !outcome.ok
+          ? 'There is no setting for what is asked; the reasons stand below.'
+          : Object.keys(unsaidByField).length > 0
+            ? 'A field holds something that cannot be taken.'
+            : sheet.spec.name.trim() === ''
+              ? 'The seam has no name.'
+              : overtaken
+                ? 'Somebody saved in between; choose first what stands.'
+                : elsewhere
+                  ? 'Another tab of this browser has another draft; choose first which goes on.'
+                  : !edited && !isFirst
+                    ? 'Nothing is changed.'
+                    : null;
   const save = useCallback(async () => {
     if (cannotSave === null) await send();
   }, [cannotSave, send]);

@@ -38,7 +38,7 @@ export function Find() {
     act?.();
   };
   return (
-    <Sheet title="Find and do" first={field}>
+    <Sheet of="find" title="Find and do" first={field}>
       <Command shouldFilter={false} loop label="Find and do">
         <Box asChild {...inputLook} mb="2">
           <Command.Input

@@ -8,7 +8,7 @@ import { Sheet } from './sheet.tsx';
 export function KeysSheet() {
   const { view, keys } = keysAt(useLocation().pathname);
   return (
-    <Sheet title={view === null ? 'Keys' : `Keys: ${view}`}>
+    <Sheet of="keys" title={view === null ? 'Keys' : `Keys: ${view}`}>
       {keys.length > 0 && <Keys label={`Keys of ${view ?? 'this view'}`} keys={keys} />}
       <Box textStyle="label" color="quiet" mt="3" mb="1">
         In every view

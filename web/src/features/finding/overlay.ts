@@ -9,6 +9,7 @@ export function openOverlay(which: Overlay): void {
   overlay.setState({ open: which });
 }
 
-export function closeOverlay(): void {
-  overlay.setState({ open: null });
+/** Closes what is open; with a name only that one, since the platform says late that a dialog was closed. */
+export function closeOverlay(which?: Overlay): void {
+  if (which === undefined || overlay.getState().open === which) overlay.setState({ open: null });
 }

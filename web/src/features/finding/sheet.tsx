@@ -5,18 +5,19 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import { useEffect, useId, useRef, type ReactNode, type RefObject } from 'react';
 import { Action } from '../../ui/action.tsx';
-import { closeOverlay } from './overlay.ts';
+import { closeOverlay, type Overlay } from './overlay.ts';
 
 const Dialog = chakra('dialog');
 
 export interface SheetProps {
+  readonly of: Overlay;
   readonly title: string;
   /** Where the hand begins. */
   readonly first?: RefObject<HTMLElement | null>;
   readonly children: ReactNode;
 }
 
-export function Sheet({ title, first, children }: SheetProps) {
+export function Sheet({ of, title, first, children }: SheetProps) {
   const dialog = useRef<HTMLDialogElement>(null);
   const titleId = useId();
   useEffect(() => {
@@ -41,10 +42,10 @@ export function Sheet({ title, first, children }: SheetProps) {
       mt={{ base: '3', md: '16' }}
       p="0"
       css={{ '&::backdrop': { background: 'rgba(20, 15, 8, 0.45)' } }}
-      onClose={closeOverlay}
+      onClose={() => closeOverlay(of)}
       onClick={(event) => {
         // The dialog itself is hit only beside its content.
-        if (event.target === dialog.current) closeOverlay();
+        if (event.target === dialog.current) closeOverlay(of);
       }}
     >
       <Box px="4" pb="4">
@@ -52,7 +53,7 @@ export function Sheet({ title, first, children }: SheetProps) {
           <Heading as="h2" id={titleId} textStyle="heading">
             {title}
           </Heading>
-          <Action kind="quiet" fontSize="13px" onClick={closeOverlay}>
+          <Action kind="quiet" fontSize="13px" onClick={() => closeOverlay(of)}>
             Close
           </Action>
         </Box>

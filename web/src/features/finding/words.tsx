@@ -10,7 +10,7 @@ export function WordsSheet() {
   const field = useRef<HTMLInputElement>(null);
   const shown = lookUp(typed);
   return (
-    <Sheet title="What words mean here" first={field}>
+    <Sheet of="words" title="What words mean here" first={field}>
       <chakra.input
         {...inputLook}
         type="search"

@@ -3,6 +3,7 @@ import { Box } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
 import { memo, useMemo, type ReactNode } from 'react';
 import { PageHead } from '../../ui/page-head.tsx';
+import { OffTheList } from './off-the-list.tsx';
 import { SeamSteps } from './seam-steps.tsx';
 
 const Steps = memo(SeamSteps);
@@ -12,9 +13,11 @@ export interface SeamHeadProps {
   readonly title: string;
   readonly line: ReactNode;
   readonly children?: ReactNode;
+  /** The view keeps the seam itself: told when it was brought back. */
+  readonly onStored?: (seam: SeamResource) => void;
 }
 
-export function SeamHead({ seam, title, line, children }: SeamHeadProps) {
+export function SeamHead({ seam, title, line, children, onStored }: SeamHeadProps) {
   const { partName } = seam;
   const trail = useMemo(
     () => [
@@ -28,6 +31,7 @@ export function SeamHead({ seam, title, line, children }: SeamHeadProps) {
       <PageHead title={title} line={line} trail={trail}>
         {children}
       </PageHead>
+      <OffTheList seam={seam} onBack={onStored} />
       <Box px="3" pt="1">
         <Steps seamId={seam.id} />
       </Box>

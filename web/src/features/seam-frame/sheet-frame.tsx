@@ -58,7 +58,7 @@ export function SheetFrame({
   );
   return (
     <>
-      <Head seam={seam} title={title} line={line}>
+      <Head seam={seam} title={title} line={line} onStored={session.onStored}>
         {acts}
       </Head>
       {hasCard ? (

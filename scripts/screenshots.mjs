@@ -13,6 +13,7 @@ import { endOn, say } from './lib/say.mjs';
 
 const wide = { width: 1280, height: 800 };
 const tablet = { width: 768, height: 1024 };
+const phone = { width: 390, height: 844 };
 
 /** The whole of the sweet-spot map, and the arc held still. */
 async function mapDrawn(page) {
@@ -46,7 +47,6 @@ const pictures = [
   { name: 'today-day', path: '/today' },
   { name: 'seams-day', path: '/seams' },
   { name: 'seam-sheet-day', path: '/seams/axle-plate-to-tube' },
-  { name: 'seam-sheet-night', path: '/seams/trike-box-floor', theme: 'night' },
   {
     name: 'seam-passes-night',
     path: '/seams/tow-beam-butt',
@@ -67,13 +67,21 @@ const pictures = [
   },
   { name: 'bench-day', path: '/bench/axle-plate-to-tube', act: mapDrawn },
   {
-    name: 'bench-map-night',
-    path: '/bench/axle-plate-to-tube',
+    name: 'bench-sweep-night',
+    path: '/bench/trike-box-floor',
     theme: 'night',
     act: async (page) => {
       await mapDrawn(page);
-      await page.getByRole('heading', { name: 'Sweet-spot map' }).evaluate((node) => node.scrollIntoView());
+      await page.getByRole('tab', { name: 'Sweep a dial' }).click();
+      await page.getByRole('listitem').filter({ hasText: 'hum' }).last().waitFor();
+      await page.getByText('…', { exact: true }).waitFor({ state: 'detached' });
     },
+  },
+  {
+    name: 'bench-phone',
+    path: '/bench/axle-plate-to-tube',
+    size: phone,
+    act: (page) => page.getByText(/^here: /).waitFor({ timeout: 60_000 }),
   },
   { name: 'score-day', path: '/score/trike-frame-rail' },
   { name: 'score-play-day', path: '/score/trike-frame-rail', act: playedToSecond },

@@ -21,19 +21,15 @@ describe('printed cards', () => {
     expect(printed.headers['content-disposition']).toContain('r1.pdf');
   });
 
-  it('every seam of the shop on every machine is one page, also of the small paper', async () => {
-    const seams = (await test.as().get('/api/seams').expect(200)).body as { items: SeamResource[] };
-    const long: string[] = [];
-    for (const { id, revision } of seams.items) {
-      if (!revision) continue;
+  it.each(['trike-frame-rail', 'trike-lid-seam', 'jack-post-upright'])(
+    '%s, with the longest of sequences and cautions, is one page of the small paper on every machine',
+    async (id) => {
       for (const machine of ['rowan', 'hazel', 'alder']) {
         const printed = await card({ machine, paper: 'A5', units: 'us' }, id).expect(200);
-        if (pagesOf(printed.body as Buffer) > 1) long.push(`${id} on ${machine}`);
+        expect(pagesOf(printed.body as Buffer)).toBe(1);
       }
-    }
-    // Five passes of a V beside start and stop go on behind.
-    expect(long.filter((one) => !one.startsWith('tow-beam-butt'))).toEqual([]);
-  });
+    },
+  );
 
   it('every paper, in US units', async () => {
     for (const paper of ['A4', 'LETTER']) await card({ machine: 'alder', paper, units: 'us' }).expect(200);

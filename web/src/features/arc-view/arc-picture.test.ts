@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { simulationOf } from '@fox-tempo/core/machine';
-import { simulate, type Simulation } from '@fox-tempo/core/simulation';
+import { simulate } from '@fox-tempo/core/simulation';
 import { program } from '../../testing/shop.ts';
 import { drawArc, drawnFlightS, momentAt, rowAt, type ArcMoment } from './arc-picture.ts';
 
@@ -31,7 +31,7 @@ function paper() {
     fillRect: (...box: number[]) => fills.push({ colour: context.fillStyle, what: 'rect', box }),
   };
   const rest = new Proxy(context, {
-    get: (target, name: string) => target[name] ?? (() => undefined),
+    get: (target, name) => (Reflect.get(target, name) as unknown) ?? (() => undefined),
   });
   return { context: rest as unknown as CanvasRenderingContext2D, fills };
 }

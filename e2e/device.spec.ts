@@ -7,7 +7,7 @@ test('storage that is full is said at once, and what is typed still saves', asyn
       throw new DOMException('full', 'QuotaExceededError');
     };
   });
-  await page.goto(`${app.url}/seams/frame-corner-butt`);
+  await page.goto(`${app.url}/seams/jack-post-upright`);
   await page.getByLabel('Seam length, mm').fill('210');
   await expect(page.getByRole('alert').filter({ hasText: 'This device keeps nothing.' })).toContainText(
     'Its storage is full',

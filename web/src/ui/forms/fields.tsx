@@ -10,8 +10,7 @@ import { TextField } from '../text-field.tsx';
 import type { RecordForm } from './record-form.ts';
 
 interface OfForm<V extends FieldValues> {
-  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- a field does not care what is stored
-  readonly of: Pick<RecordForm<V, any>, 'form' | 'labels'>;
+  readonly of: Pick<RecordForm<V, unknown>, 'form' | 'labels'>;
   readonly name: FieldPath<V>;
   readonly hint?: ReactNode;
 }

@@ -74,6 +74,17 @@ describe('a form of one record', () => {
     await waitFor(() => expect(localStorage.getItem('fox-tempo/form/test/rail')).toBeNull());
   });
 
+  it('sends what was kept on the version it was begun on, not on what is stored by now', async () => {
+    localStorage.setItem(
+      'fox-tempo/form/test/rail',
+      JSON.stringify({ keptAt: 1, value: { name: 'Rail, left', about: '', retired: false, basedOn: 2 } }),
+    );
+    const write = jest.fn<(body: unknown, on: number) => Promise<unknown>>(() => Promise.resolve());
+    show(<PartForm write={write} />);
+    await press('Save');
+    expect(write).toHaveBeenCalledWith({ name: 'Rail, left', about: '', retired: false }, 2);
+  });
+
   it('shows both versions where somebody saved in between, and saves mine over theirs on theirs', async () => {
     const theirs = { ...rail, name: 'Rail of the cart', version: 5 };
     const write = jest

@@ -61,10 +61,12 @@ export function useRecordForm<V extends FieldValues, Body, D = never, R = unknow
 ): RecordForm<V, D> {
   const { labels, quantities = {}, secret = [], parse, stored, values, write, onSaved } = options;
   const place = `form/${options.keep}`;
+  const secretNames = secret.join(' ');
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const [conflict, setConflict] = useState<(D & { readonly version: number }) | null>(null);
-  const [basedOn, setBasedOn] = useState(stored?.version ?? 0);
+  // What was kept began from the version of its day: somebody may have saved since, and is then shown.
+  const [basedOn, setBasedOn] = useState(() => keptVersion(recall(place)) ?? stored?.version ?? 0);
   const units = useSettings((state) => state.units);
   const read = (written: V) => bodyFrom(written, quantities, labels, parse);
   const resolver: Resolver<V> = (written) => {
@@ -75,7 +77,14 @@ export function useRecordForm<V extends FieldValues, Body, D = never, R = unknow
   const [begun] = useState((): V => {
     const kept = recall(place);
     if (typeof kept !== 'object' || kept === null) return fresh;
-    const { unitsTyped = units, ...typed } = kept as Partial<V> & { unitsTyped?: UnitSystem };
+    const {
+      unitsTyped = units,
+      basedOn: _version,
+      ...typed
+    } = kept as Partial<V> & {
+      unitsTyped?: UnitSystem;
+      basedOn?: number;
+    };
     return inUnits({ ...fresh, ...typed }, quantities, unitsTyped, units);
   });
   const [isChanged, setIsChanged] = useState(!isSame(begun, fresh));
@@ -88,14 +97,12 @@ export function useRecordForm<V extends FieldValues, Body, D = never, R = unknow
         callback: ({ values: now }) => {
           const changed = !isSame(now, fresh);
           setIsChanged(changed);
-          const kept: Record<string, unknown> = { ...now, unitsTyped: settings.getState().units };
-          for (const name of secret) Reflect.deleteProperty(kept, name);
+          const kept: Record<string, unknown> = { ...now, unitsTyped: settings.getState().units, basedOn };
+          for (const name of secretNames.split(' ')) Reflect.deleteProperty(kept, name);
           keep(place, changed ? kept : null);
         },
       }),
-    // The secrets of a form do not change while it stands.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [subscribe, place, fresh],
+    [subscribe, place, fresh, secretNames, basedOn],
   );
 
   const unitsShown = useRef(units);
@@ -173,6 +180,12 @@ export function useRecordForm<V extends FieldValues, Body, D = never, R = unknow
       keep(place, null);
     },
   };
+}
+
+/** Version that a kept form was begun on; null where none is kept. */
+function keptVersion(kept: unknown): number | null {
+  const version = (kept as { basedOn?: unknown } | null)?.basedOn;
+  return typeof version === 'number' ? version : null;
 }
 
 function isSame(one: FieldValues, other: FieldValues): boolean {

@@ -2,7 +2,12 @@
 import { useEffect } from 'react';
 import type { SheetSession } from './session.ts';
 
-export function useSheetKeys({ undo, redo, save }: Pick<SheetSession, 'undo' | 'redo' | 'save'>): void {
+export function useSheetKeys({
+  undo,
+  redo,
+  save,
+  cannotSave,
+}: Pick<SheetSession, 'undo' | 'redo' | 'save' | 'cannotSave'>): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
@@ -10,7 +15,8 @@ export function useSheetKeys({ undo, redo, save }: Pick<SheetSession, 'undo' | '
       const inText = event.target instanceof HTMLInputElement && event.target.type === 'text';
       if (key === 's') {
         event.preventDefault();
-        void save();
+        // A view may have reasons of its own: a score that cannot be made.
+        if (cannotSave === null) void save();
       } else if (key === 'z' && !inText) {
         event.preventDefault();
         if (event.shiftKey) redo();
@@ -19,5 +25,5 @@ export function useSheetKeys({ undo, redo, save }: Pick<SheetSession, 'undo' | '
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [undo, redo, save]);
+  }, [undo, redo, save, cannotSave]);
 }

@@ -1,4 +1,4 @@
-/** Arrows of the house: core <- contract <- { server, web, cli }; nobody imports upward, features meet through their index. */
+/** Arrows of the house: core <- contract, core <- words, both <- { server, web, cli }; nobody imports upward, features meet through their index. */
 const inside = (folder) => `^${folder}/`;
 module.exports = {
   forbidden: [
@@ -9,6 +9,13 @@ module.exports = {
       severity: 'error',
       from: { path: inside('core'), pathNot: '\\.test\\.ts$' },
       to: { pathNot: inside('core') },
+    },
+    {
+      name: 'words-on-core-only',
+      comment: 'The words know codes and quantities, and nobody who asks for them.',
+      severity: 'error',
+      from: { path: inside('words'), pathNot: '\\.test\\.ts$' },
+      to: { pathNot: ['^(core|words)/', 'node_modules/intl-messageformat'] },
     },
     {
       name: 'contract-on-core-only',

@@ -25,6 +25,7 @@ const swc = (syntax) => [
     jsc: {
       parser: { syntax: 'typescript', tsx: syntax === 'tsx' },
       target: 'es2023',
+      experimental: { keepImportAttributes: true },
       transform: { react: { runtime: 'automatic' } },
     },
     module: { type: 'es6' },
@@ -45,7 +46,7 @@ export default {
       ...common,
       displayName: 'core',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/{core,contract,cli}/**/*.test.ts'],
+      testMatch: ['<rootDir>/{core,words,contract,cli}/**/*.test.ts'],
     },
     {
       ...common,
@@ -58,6 +59,7 @@ export default {
     {
       ...common,
       displayName: 'web',
+      setupFiles: ['<rootDir>/web/src/testing/speak-english.ts'],
       testEnvironment: '<rootDir>/jest.environment.mjs',
       testMatch: ['<rootDir>/web/**/*.test.{ts,tsx}'],
       moduleNameMapper: {

@@ -2,10 +2,13 @@ import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from '@jest/globals';
+import { languages, wordsIn } from '@fox-tempo/words';
+import { english } from '@fox-tempo/words/english';
+import { readFlags } from './flags.ts';
 import { runVerb } from './run.ts';
 
 const run = (verb: string | undefined, input: unknown) =>
-  runVerb(verb, () => (typeof input === 'string' ? input : JSON.stringify(input)));
+  runVerb(verb, () => (typeof input === 'string' ? input : JSON.stringify(input)), english);
 const pulse = { filler: 'steel-solid', gas: 'M21-ArC-18', diameterMm: 1.2, wireFeedMPerMin: 5.5, extensionMm: 13 };
 
 describe('tempo', () => {
@@ -100,6 +103,48 @@ describe('tempo', () => {
       ok: false,
       error: { error: { code, path, message: expect.any(String), hint: expect.any(String) } },
     });
+  });
+
+  it('refuses a plan in four languages with the same code, path and values', async () => {
+    const asked = {
+      seam: {
+        materialGroup: 'steel',
+        thicknessesMm: [3, 3],
+        joint: 'tee',
+        position: 'PB',
+        gapMm: 0,
+        lengthMm: 400,
+      },
+      arcHabit: 'by-joint',
+      filler: 'steel-solid',
+      gas: 'C1',
+      diameterMm: 1.2,
+      mode: 'pulse',
+    };
+    const answers = await Promise.all(
+      languages.map(async (language) => {
+        const answer = runVerb('plan', () => JSON.stringify(asked), await wordsIn(language, 'metric'));
+        if (answer.ok) throw new Error('pulse in pure CO2 was planned');
+        return (answer.error as { error: Record<'code' | 'path' | 'message' | 'hint', unknown> }).error;
+      }),
+    );
+    expect(new Set(answers.map(({ code, path }) => `${String(code)} ${String(path)}`)).size).toBe(1);
+    expect(answers[0]).toMatchObject({ code: 'gas-too-active-for-pulse', path: 'gas' });
+    // Four sentences, none of them the other's.
+    expect(new Set(answers.map(({ message }) => message)).size).toBe(4);
+    expect(new Set(answers.map(({ hint }) => hint)).size).toBe(4);
+  });
+
+  it.each([
+    [['plan', '--lang', 'pl', '-', '--units=us'], { lang: 'pl', units: 'us' }, ['plan', '-'], false],
+    [['plan', '--lang', 'fr'], { lang: 'en', units: 'metric' }, ['plan'], true],
+    [['plan', '--units', 'stones'], { lang: 'en', units: 'metric' }, ['plan'], true],
+  ])('reads %j', (args, flags, words, refused) => {
+    const read = readFlags(args);
+    expect({ flags: read.flags, words: read.words }).toEqual({ flags, words });
+    expect(read.refusal === undefined).toBe(!refused);
+    if (read.refusal)
+      expect(read.refusal(english)).toMatchObject({ ok: false, error: { error: { code: 'unknown-code' } } });
   });
 
   it('ends a real process with 2, a JSON error on standard error and nothing on standard output', () => {

@@ -1,36 +1,39 @@
 /** What the command line does, apart from the process around it, so that tests can call it. */
 import { findTrouble, verbNames, verbs, type VerbName } from '@fox-tempo/contract';
 import type { Issue } from '@fox-tempo/core/outcome';
+import { joined } from '@fox-tempo/core/said';
+import { phrase, withSentences, type Words } from '@fox-tempo/words';
 
 interface CommandError {
-  readonly error: Issue & { readonly issues: readonly Issue[] };
+  readonly error: unknown;
 }
 
 export type CommandAnswer =
   { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly error: CommandError };
 
-export function runVerb(verb: string | undefined, readInput: () => string | Error): CommandAnswer {
+/** `words` says the sentences beside the codes: in whose language, in which units. */
+export function runVerb(verb: string | undefined, readInput: () => string | Error, words: Words): CommandAnswer {
   const known: readonly string[] = verbNames;
   if (!isVerb(verb)) {
-    return refused([
+    return refused(words, [
       {
         path: 'verb',
         code: 'unknown-verb',
-        message: verb === undefined ? 'No verb given.' : `"${verb}" is not a verb.`,
+        message: verb === undefined ? phrase('cli.no-verb-given') : phrase('cli.is-not-a-verb', { verb }),
         limit: known,
         got: verb,
-        hint: `Use: tempo <${known.join(' | ')}> [file.json | -]`,
+        hint: phrase('cli.use', { verbs: known.join(' | ') }),
       },
     ]);
   }
   const text = readInput();
   if (text instanceof Error) {
-    return refused([
+    return refused(words, [
       {
         path: 'file',
         code: 'unreadable-input',
-        message: `The input cannot be read: ${text.message}.`,
-        hint: 'Name a JSON file, or pipe JSON in and give - as the file.',
+        message: phrase('cli.cannot-be-read', { why: text.message }),
+        hint: phrase('cli.name-a-file'),
       },
     ]);
   }
@@ -38,28 +41,30 @@ export function runVerb(verb: string | undefined, readInput: () => string | Erro
   try {
     input = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
-    return refused([
+    return refused(words, [
       {
         path: '',
         code: 'malformed-json',
-        message: `The input is not valid JSON: ${error instanceof Error ? error.message : String(error)}.`,
-        hint: 'One JSON object is expected.',
+        message: phrase('cli.is-not-json', { why: error instanceof Error ? error.message : String(error) }),
+        hint: phrase('cli.one-object'),
       },
     ]);
   }
   const trouble = findTrouble(input);
   if (trouble) {
     const { path, code, says } = trouble;
-    return refused([{ path, code, message: `${path === '' ? 'The input' : path}: ${says}` }]);
+    return refused(words, [
+      { path, code, message: joined([path === '' ? phrase('contract.the-input') : path, says], ': ') },
+    ]);
   }
   const outcome = verbs[verb].run(input);
-  return outcome.ok ? { ok: true, value: outcome.value } : refused(outcome.issues);
+  return outcome.ok ? { ok: true, value: withSentences(outcome.value, words) } : refused(words, outcome.issues);
 }
 
 /** The first issue stands at the top, as the interface promises; all of them follow. */
-function refused(issues: readonly Issue[]): CommandAnswer {
-  const first = issues[0] ?? { path: '', code: 'refused', message: 'Refused without a reason.' };
-  return { ok: false, error: { error: { hint: '', ...first, issues } } };
+export function refused(words: Words, issues: readonly Issue[]): CommandAnswer {
+  const first = issues[0] ?? { path: '', code: 'refused', message: phrase('cli.refused') };
+  return { ok: false, error: { error: withSentences({ hint: '', ...first, issues }, words) } };
 }
 
 function isVerb(verb: string | undefined): verb is VerbName {

@@ -3,6 +3,7 @@ import type { Outcome } from '@fox-tempo/core/outcome';
 import { z } from 'zod';
 import { idField, nameField } from './fields.ts';
 import { readVersioned } from './file-version.ts';
+import { phraseField } from './problem.ts';
 import { programChoice } from './program.ts';
 import { seamSpec } from './shop.ts';
 
@@ -32,7 +33,7 @@ export const importReport = z.object({
       name: z.string(),
       /** What happens with it, or why it cannot come in. */
       does: z.enum(['added', 'there already', 'refused']),
-      why: z.string().nullable(),
+      why: phraseField.nullable(),
     }),
   ),
 });

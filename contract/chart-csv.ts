@@ -1,4 +1,5 @@
 /** Chart lines from a CSV table: RFC 4180, `;` or tab too, decimal comma, BOM; units in the heads or in the cells. Every row is read or refused by name before anything is written. */
+import { say, type Phrase } from '@fox-tempo/core/said';
 import { fillerCodes, fillers, parseGas, type FillerCode } from '@fox-tempo/core/consumables';
 import type { ChartLine, ChartPoint } from '@fox-tempo/core/machine';
 import { rangeIssue, type RangedField } from '@fox-tempo/core/outcome';
@@ -14,7 +15,7 @@ export interface CsvProblem {
   /** Line of the file, counted from 1; 0 for the whole table. */
   readonly row: number;
   readonly column: string;
-  readonly message: string;
+  readonly message: Phrase;
 }
 
 export interface ChartCsv {
@@ -60,8 +61,8 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
     delimitersToGuess: [';', '\t', ',', '|'],
   });
   const [head, ...rows] = table.data;
-  const whole = (message: string): ChartCsv => ({ lines: [], problems: [{ row: 0, column: '', message }], rows: 0 });
-  if (!head) return whole('The table is empty.');
+  const whole = (message: Phrase): ChartCsv => ({ lines: [], problems: [{ row: 0, column: '', message }], rows: 0 });
+  if (!head) return whole(say('contract.the-table-is-empty'));
   const places = new Map<Column, { at: number; unit: string }>();
   for (const [at, cell] of head.entries()) {
     const { name, unit } = headOf(cell);
@@ -69,7 +70,7 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
     if (column && !places.has(column)) places.set(column, { at, unit });
   }
   const missing = needed.filter((column) => !places.has(column));
-  if (missing.length > 0) return whole(`The first row must name the columns; missing: ${missing.join(', ')}.`);
+  if (missing.length > 0) return whole(say('contract.the-first-row-must-name', { missing }));
 
   const problems: CsvProblem[] = [];
   const lines = new Map<number, Omit<ChartLine, 'points'> & { points?: ChartPoint[] }>();
@@ -84,22 +85,30 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
     const { line, point } = found;
     const before = lines.get(line.number);
     if (known.has(line.number)) {
-      problems.push({ row, column: 'number', message: `Line ${line.number} is on the machine already.` });
+      problems.push({
+        row,
+        column: 'number',
+        message: say('contract.line-is-on-the-machine', { number: line.number }),
+      });
     } else if (!before) {
       lines.set(line.number, point ? { ...line, points: [point] } : line);
     } else if (!sameLine(before, line)) {
       problems.push({
         row,
         column: 'number',
-        message: `Line ${line.number} stands above with another wire, gas or mode.`,
+        message: say('contract.line-stands-above-with-another', { number: line.number }),
       });
     } else if (!point) {
-      problems.push({ row, column: 'number', message: `Line ${line.number} stands above already.` });
+      problems.push({
+        row,
+        column: 'number',
+        message: say('contract.line-stands-above-already', { number: line.number }),
+      });
     } else if ((before.points?.length ?? 0) >= mostPoints) {
       problems.push({
         row,
         column: 'number',
-        message: `Line ${line.number} has ${mostPoints} points already; no more are kept.`,
+        message: say('contract.line-has-points-already', { number: line.number, most: mostPoints }),
       });
     } else {
       (before.points ??= []).push(point);
@@ -109,7 +118,7 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
     problems.unshift({
       row: 0,
       column: '',
-      message: `A machine holds up to ${mostChartLines} chart lines; this table would make ${lines.size + known.size}.`,
+      message: say('contract.a-machine-holds-up-to', { most: mostChartLines, count: lines.size + known.size }),
     });
   }
   return { lines: [...lines.values()], problems, rows: looked };
@@ -129,11 +138,11 @@ function readRow(
   cells: readonly string[],
   places: ReadonlyMap<Column, { at: number; unit: string }>,
   system: UnitSystem,
-  complain: (column: string, message: string) => void,
+  complain: (column: string, message: Phrase) => void,
 ): { line: Omit<ChartLine, 'points'>; point: ChartPoint | null } | null {
   const cell = (column: Column) => (cells[places.get(column)?.at ?? -1] ?? '').trim();
   let sound = true;
-  const refuse = (column: Column, message: string) => {
+  const refuse = (column: Column, message: Phrase) => {
     sound = false;
     complain(column, message);
   };
@@ -146,7 +155,7 @@ function readRow(
     const typed = place.unit !== '' && /^[\d.,\s/+-]+$/.test(text) ? `${text} ${place.unit}` : text;
     const read = parseQuantity(typed, measure.of, { system, name: column, path: column });
     if (!read.ok) {
-      refuse(column, read.issues[0]?.message ?? `"${text}" cannot be read.`);
+      refuse(column, read.issues[0]?.message ?? say('contract.cannot-be-read', { text }));
       return undefined;
     }
     const outside = measure.range && rangeIssue(measure.range, read.value, column);
@@ -156,16 +165,16 @@ function readRow(
 
   const number = Number(cell('number'));
   if (cell('number') === '' || !Number.isInteger(number) || number < 0 || number > 9999) {
-    refuse('number', `"${cell('number')}" is no whole number from 0 to 9999.`);
+    refuse('number', say('contract.is-no-whole-number-from', { cell: cell('number') }));
   }
   const filler = fillerFrom(cell('filler'));
-  if (!filler) refuse('filler', `"${cell('filler')}" is no wire known here; use one of ${fillerCodes.join(', ')}.`);
+  if (!filler) refuse('filler', say('contract.is-no-wire-known', { text: cell('filler'), known: fillerCodes }));
   const diameterMm = measured('diameter');
-  if (cell('diameter') === '') refuse('diameter', 'The wire’s diameter is missing.');
+  if (cell('diameter') === '') refuse('diameter', say('contract.the-wires-diameter-is-missing'));
   const gas = parseGas(cell('gas'));
-  if (!gas.ok) refuse('gas', gas.issues[0]?.message ?? 'unknown gas');
+  if (!gas.ok) refuse('gas', gas.issues[0]?.message ?? say('contract.unknown-gas'));
   const mode = planModes.find((one) => one === cell('mode').toLowerCase().replace(/\s+/g, '-'));
-  if (!mode) refuse('mode', `"${cell('mode')}" is no transfer mode; use ${planModes.join(', ')}.`);
+  if (!mode) refuse('mode', say('contract.is-no-transfer-mode', { text: cell('mode'), known: planModes }));
   const point: Record<string, number> = {};
   for (const column of ['feed', 'thickness', 'amps', 'volts'] as const) {
     const value = measured(column);
@@ -175,7 +184,7 @@ function readRow(
   if (!sound || !filler || diameterMm === undefined || !gas.ok || !mode) return null;
   const line = {
     number,
-    words: cell('words') || `${filler} ${diameterMm}, ${gas.value.name}`,
+    words: cell('words') || `${filler} ${diameterMm}, ${gas.value.code}`,
     filler,
     diameterMm,
     gas: gas.value.code,
@@ -190,10 +199,8 @@ function fillerFrom(text: string): FillerCode | undefined {
   if (said === '') return undefined;
   return (
     fillerCodes.find((code) => code === said) ??
-    fillers.find(
-      ({ name, classes }) =>
-        name.toLowerCase() === said ||
-        classes.split(' · ').some((one) => one.toLowerCase() === said || one.toLowerCase().split(' ').at(-1) === said),
+    fillers.find(({ classes }) =>
+      classes.split(' · ').some((one) => one.toLowerCase() === said || one.toLowerCase().split(' ').at(-1) === said),
     )?.code
   );
 }

@@ -3,6 +3,7 @@
  * answer on it. It mounts the server's routes, makes the typed client, writes OpenAPI, and drives the test that walks every door.
  * Plain data without shapes, so that the first view of the interface need not load what checks them.
  */
+import { say, type Phrase } from '@fox-tempo/core/said';
 import { desk, everybody, floor, leads, owners, planners, type Role } from './roles.ts';
 
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
@@ -11,7 +12,7 @@ export interface DoorFacts {
   readonly method: Method;
   /** Below `/api`, parameters as `:name`. */
   readonly path: string;
-  readonly summary: string;
+  readonly summary: Phrase;
   /** Who may: anybody, or the roles named; a session is needed for roles. */
   readonly who: 'anyone' | readonly Role[];
   /** When it went well; 200 when left out. */
@@ -31,95 +32,140 @@ const id = '/:id';
 
 export const doorFacts = {
   // The server itself
-  health: { method: 'GET', path: '/health', summary: 'The server lives; says nothing of the database', who: 'anyone' },
-  ready: { method: 'GET', path: '/ready', summary: 'Server and database answer', who: 'anyone' },
+  health: { method: 'GET', path: '/health', summary: say('contract.the-server-lives-says-nothing'), who: 'anyone' },
+  ready: { method: 'GET', path: '/ready', summary: say('contract.server-and-database-answer'), who: 'anyone' },
   metrics: {
     method: 'GET',
     path: '/metrics',
-    summary: 'Counters and times in the usual text format',
+    summary: say('contract.counters-and-times-in-the'),
     who: 'anyone',
     media: 'text/plain',
   },
-  openapi: { method: 'GET', path: '/openapi.json', summary: 'This description', who: 'anyone' },
-  docs: { method: 'GET', path: '/docs', summary: 'This description as a page', who: 'anyone', media: 'text/html' },
+  openapi: { method: 'GET', path: '/openapi.json', summary: say('contract.this-description'), who: 'anyone' },
+  docs: {
+    method: 'GET',
+    path: '/docs',
+    summary: say('contract.this-description-as-a-page'),
+    who: 'anyone',
+    media: 'text/html',
+  },
 
   // Who is here
-  session: { method: 'GET', path: '/session', summary: 'Who is signed in, and who could', who: 'anyone' },
-  signIn: { method: 'POST', path: '/session', summary: 'Signs in by name and PIN', who: 'anyone' },
+  session: { method: 'GET', path: '/session', summary: say('contract.who-is-signed-in-and'), who: 'anyone' },
+  signIn: { method: 'POST', path: '/session', summary: say('contract.signs-in-by-name-and'), who: 'anyone' },
   demoSignIn: {
     method: 'POST',
     path: '/session/demo',
-    summary: 'On the demo shop: in as any of its people',
+    summary: say('contract.on-the-demo-shop-in'),
     who: 'anyone',
   },
   makeOwner: {
     method: 'POST',
     path: '/session/owner',
-    summary: 'Makes the first owner with the one-time code',
+    summary: say('contract.makes-the-first-owner-with'),
     who: 'anyone',
     status: 201,
   },
-  signOut: { method: 'DELETE', path: '/session', summary: 'Signs out', who: 'anyone' },
-  changePin: { method: 'PUT', path: '/session/pin', summary: 'Changes one’s own PIN', who: everybody },
+  signOut: { method: 'DELETE', path: '/session', summary: say('contract.signs-out'), who: 'anyone' },
+  savePreferences: {
+    method: 'PUT',
+    path: '/session/preferences',
+    summary: say('contract.how-one-reads'),
+    who: everybody,
+  },
+  changePin: { method: 'PUT', path: '/session/pin', summary: say('contract.changes-ones-own-pin'), who: everybody },
 
   // The shop
-  shop: { method: 'GET', path: '/shop', summary: 'The shop: name, time zone, disk, backups', who: everybody },
-  saveShop: { method: 'PUT', path: '/shop', summary: 'Changes name and time zone', who: owners, needs: 'version' },
+  shop: { method: 'GET', path: '/shop', summary: say('contract.the-shop-name-time-zone'), who: everybody },
+  saveShop: {
+    method: 'PUT',
+    path: '/shop',
+    summary: say('contract.changes-name-and-time-zone'),
+    who: owners,
+    needs: 'version',
+  },
   backup: {
     method: 'POST',
     path: '/shop/backup',
-    summary: 'Everything as one file',
+    summary: say('contract.everything-as-one-file'),
     who: owners,
     media: 'application/octet-stream',
   },
   exportShop: {
     method: 'GET',
     path: '/shop/bundle',
-    summary: 'Parts, seams with their settings and machines as an open file',
+    summary: say('contract.parts-seams-with-their-settings'),
     who: everybody,
   },
   importBundle: {
     method: 'POST',
     path: '/shop/bundle',
-    summary: 'Takes seams, programs or machines from a file; previewed first',
+    summary: say('contract.takes-seams-programs-or-machines'),
     who: leads,
     needs: 'key',
     limitKb: 8192,
   },
-  people: { method: 'GET', path: '/people', summary: 'People of the shop', who: everybody, paged: true },
-  addPerson: { method: 'POST', path: '/people', summary: 'Adds a person', who: desk, needs: 'key', status: 201 },
+  people: { method: 'GET', path: '/people', summary: say('contract.people-of-the-shop'), who: everybody, paged: true },
+  addPerson: {
+    method: 'POST',
+    path: '/people',
+    summary: say('contract.adds-a-person'),
+    who: desk,
+    needs: 'key',
+    status: 201,
+  },
   savePerson: {
     method: 'PUT',
     path: `/people${id}`,
-    summary: 'Renames, changes the role, retires',
+    summary: say('contract.renames-changes-the-role-retires'),
     who: desk,
     needs: 'version',
   },
-  resetPin: { method: 'PUT', path: `/people${id}/pin`, summary: 'Sets a new PIN', who: desk, needs: 'version' },
+  resetPin: {
+    method: 'PUT',
+    path: `/people${id}/pin`,
+    summary: say('contract.sets-a-new-pin'),
+    who: desk,
+    needs: 'version',
+  },
 
   // What is to be made
-  parts: { method: 'GET', path: '/parts', summary: 'Parts', who: everybody, paged: true },
-  addPart: { method: 'POST', path: '/parts', summary: 'Adds a part', who: planners, needs: 'key', status: 201 },
+  parts: { method: 'GET', path: '/parts', summary: say('contract.parts'), who: everybody, paged: true },
+  addPart: {
+    method: 'POST',
+    path: '/parts',
+    summary: say('contract.adds-a-part'),
+    who: planners,
+    needs: 'key',
+    status: 201,
+  },
   savePart: {
     method: 'PUT',
     path: `/parts${id}`,
-    summary: 'Changes or retires a part',
+    summary: say('contract.changes-or-retires-a-part'),
     who: planners,
     needs: 'version',
   },
-  orders: { method: 'GET', path: '/orders', summary: 'Orders by due date', who: everybody, paged: true },
-  addOrder: { method: 'POST', path: '/orders', summary: 'Adds an order', who: planners, needs: 'key', status: 201 },
+  orders: { method: 'GET', path: '/orders', summary: say('contract.orders-by-due-date'), who: everybody, paged: true },
+  addOrder: {
+    method: 'POST',
+    path: '/orders',
+    summary: say('contract.adds-an-order'),
+    who: planners,
+    needs: 'key',
+    status: 201,
+  },
   saveOrder: {
     method: 'PUT',
     path: `/orders${id}`,
-    summary: 'Changes or closes an order',
+    summary: say('contract.changes-or-closes-an-order'),
     who: planners,
     needs: 'version',
   },
   partsDone: {
     method: 'POST',
     path: `/orders${id}/done`,
-    summary: 'Counts parts done, and gas and wire down',
+    summary: say('contract.counts-parts-done-and-gas'),
     who: everybody,
     needs: 'key',
   },
@@ -128,23 +174,30 @@ export const doorFacts = {
   seams: {
     method: 'GET',
     path: '/seams',
-    summary: 'Seams in the order they were described',
+    summary: say('contract.seams-in-the-order-they'),
     who: everybody,
     paged: true,
   },
-  addSeam: { method: 'POST', path: '/seams', summary: 'Describes a seam', who: floor, needs: 'key', status: 201 },
-  seam: { method: 'GET', path: `/seams${id}`, summary: 'One seam with its newest revision', who: everybody },
+  addSeam: {
+    method: 'POST',
+    path: '/seams',
+    summary: say('contract.describes-a-seam'),
+    who: floor,
+    needs: 'key',
+    status: 201,
+  },
+  seam: { method: 'GET', path: `/seams${id}`, summary: say('contract.one-seam-with-its-newest'), who: everybody },
   saveSeam: {
     method: 'PUT',
     path: `/seams${id}`,
-    summary: 'Saves seam and setting as the next revision',
+    summary: say('contract.saves-seam-and-setting-as'),
     who: floor,
     needs: 'version',
   },
   copySeam: {
     method: 'POST',
     path: `/seams${id}/copy`,
-    summary: 'A copy with its setting, on any part',
+    summary: say('contract.a-copy-with-its-setting'),
     who: floor,
     needs: 'key',
     status: 201,
@@ -152,29 +205,34 @@ export const doorFacts = {
   moveSeam: {
     method: 'PUT',
     path: `/seams${id}/part`,
-    summary: 'Moves it to another part',
+    summary: say('contract.moves-it-to-another-part'),
     who: leads,
     needs: 'version',
   },
   deleteSeam: {
     method: 'DELETE',
     path: `/seams${id}`,
-    summary: 'Takes it off the lists; nothing is lost',
+    summary: say('contract.takes-it-off-the-lists'),
     who: leads,
     needs: 'version',
   },
-  restoreSeam: { method: 'POST', path: `/seams${id}/restore`, summary: 'Brings a deleted one back', who: leads },
+  restoreSeam: {
+    method: 'POST',
+    path: `/seams${id}/restore`,
+    summary: say('contract.brings-a-deleted-one-back'),
+    who: leads,
+  },
   lockSeam: {
     method: 'PUT',
     path: `/seams${id}/lock`,
-    summary: 'Locks or frees its setting',
+    summary: say('contract.locks-or-frees-its-setting'),
     who: leads,
     needs: 'version',
   },
   issueSeam: {
     method: 'POST',
     path: `/seams${id}/issue`,
-    summary: 'Makes a revision the reference on one machine',
+    summary: say('contract.makes-a-revision-the-reference'),
     who: leads,
     needs: 'key',
     status: 201,
@@ -182,34 +240,34 @@ export const doorFacts = {
   revisions: {
     method: 'GET',
     path: `/seams${id}/revisions`,
-    summary: 'All revisions, the newest first',
+    summary: say('contract.all-revisions-the-newest-first'),
     who: everybody,
     paged: true,
   },
   card: {
     method: 'GET',
     path: `/seams${id}/card.pdf`,
-    summary: 'The newest revision on one machine’s card',
+    summary: say('contract.the-newest-revision-on-one'),
     who: everybody,
     media: 'application/pdf',
   },
 
   // Machines
-  machines: { method: 'GET', path: '/machines', summary: 'Machines', who: everybody, paged: true },
+  machines: { method: 'GET', path: '/machines', summary: say('contract.machines'), who: everybody, paged: true },
   addMachine: {
     method: 'POST',
     path: '/machines',
-    summary: 'Describes a machine',
+    summary: say('contract.describes-a-machine'),
     who: leads,
     needs: 'key',
     status: 201,
     limitKb: 1024,
   },
-  machine: { method: 'GET', path: `/machines${id}`, summary: 'One machine', who: everybody },
+  machine: { method: 'GET', path: `/machines${id}`, summary: say('contract.one-machine'), who: everybody },
   saveMachine: {
     method: 'PUT',
     path: `/machines${id}`,
-    summary: 'Saves its file',
+    summary: say('contract.saves-its-file'),
     who: leads,
     needs: 'version',
     limitKb: 1024,
@@ -217,35 +275,35 @@ export const doorFacts = {
   saveStanding: {
     method: 'PUT',
     path: `/machines${id}/standing`,
-    summary: 'How it stands now',
+    summary: say('contract.how-it-stands-now'),
     who: floor,
     needs: 'version',
   },
   saveDirection: {
     method: 'POST',
     path: `/machines${id}/directions`,
-    summary: 'What a direction test found',
+    summary: say('contract.what-a-direction-test-found'),
     who: leads,
     needs: 'version',
   },
   slots: {
     method: 'GET',
     path: `/machines${id}/slots`,
-    summary: 'What stands in its memory',
+    summary: say('contract.what-stands-in-its-memory'),
     who: everybody,
     paged: true,
   },
   slotHistory: {
     method: 'GET',
     path: `/machines${id}/slots/:slot`,
-    summary: 'Everything that ever stood in a slot',
+    summary: say('contract.everything-that-ever-stood-in'),
     who: everybody,
     paged: true,
   },
   storeInSlot: {
     method: 'POST',
     path: `/machines${id}/slots/:slot`,
-    summary: 'Stores a seam’s newest revision',
+    summary: say('contract.stores-a-seams-newest-revision'),
     who: floor,
     needs: 'key',
     status: 201,
@@ -253,41 +311,46 @@ export const doorFacts = {
   noteFound: {
     method: 'POST',
     path: `/machines${id}/slots/:slot/found`,
-    summary: 'What somebody found on the dials',
+    summary: say('contract.what-somebody-found-on-the'),
     who: floor,
     needs: 'key',
   },
   leadReadings: {
     method: 'GET',
     path: `/machines${id}/lead-readings`,
-    summary: 'Resistance of leads, gun and clamp',
+    summary: say('contract.resistance-of-leads-gun-and'),
     who: everybody,
     paged: true,
   },
   addLeadReading: {
     method: 'POST',
     path: `/machines${id}/lead-readings`,
-    summary: 'Logs a reading',
+    summary: say('contract.logs-a-reading'),
     who: floor,
     needs: 'key',
     status: 201,
   },
-  stepTimes: { method: 'GET', path: `/machines${id}/step-times`, summary: 'The shop’s own minutes', who: everybody },
+  stepTimes: {
+    method: 'GET',
+    path: `/machines${id}/step-times`,
+    summary: say('contract.the-shops-own-minutes'),
+    who: everybody,
+  },
   addStepTime: {
     method: 'POST',
     path: `/machines${id}/step-times`,
-    summary: 'Minutes a step took',
+    summary: say('contract.minutes-a-step-took'),
     who: floor,
     needs: 'key',
     status: 201,
   },
 
   // Stock
-  stock: { method: 'GET', path: '/stock', summary: 'Cylinders and spools', who: everybody },
+  stock: { method: 'GET', path: '/stock', summary: say('contract.cylinders-and-spools'), who: everybody },
   addCylinder: {
     method: 'POST',
     path: '/stock/cylinders',
-    summary: 'Adds a cylinder',
+    summary: say('contract.adds-a-cylinder'),
     who: everybody,
     needs: 'key',
     status: 201,
@@ -295,14 +358,14 @@ export const doorFacts = {
   saveCylinder: {
     method: 'PUT',
     path: `/stock/cylinders${id}`,
-    summary: 'Reads or moves a cylinder',
+    summary: say('contract.reads-or-moves-a-cylinder'),
     who: everybody,
     needs: 'version',
   },
   addSpool: {
     method: 'POST',
     path: '/stock/spools',
-    summary: 'Adds a spool',
+    summary: say('contract.adds-a-spool'),
     who: everybody,
     needs: 'key',
     status: 201,
@@ -310,7 +373,7 @@ export const doorFacts = {
   saveSpool: {
     method: 'PUT',
     path: `/stock/spools${id}`,
-    summary: 'Reads or moves a spool',
+    summary: say('contract.reads-or-moves-a-spool'),
     who: everybody,
     needs: 'version',
   },
@@ -319,14 +382,14 @@ export const doorFacts = {
   observations: {
     method: 'GET',
     path: '/observations',
-    summary: 'What was observed, the newest first',
+    summary: say('contract.what-was-observed-the-newest'),
     who: everybody,
     paged: true,
   },
   observe: {
     method: 'POST',
     path: '/observations',
-    summary: 'Records an observation, for ever',
+    summary: say('contract.records-an-observation-for-ever'),
     who: floor,
     needs: 'key',
     status: 201,
@@ -334,7 +397,7 @@ export const doorFacts = {
   addBlob: {
     method: 'POST',
     path: '/blobs',
-    summary: 'Keeps a picture, a sound or a trace',
+    summary: say('contract.keeps-a-picture-a-sound'),
     who: floor,
     takes: 'bytes',
     status: 201,
@@ -343,7 +406,7 @@ export const doorFacts = {
   blob: {
     method: 'GET',
     path: '/blobs/:sha256',
-    summary: 'A kept file',
+    summary: say('contract.a-kept-file'),
     who: everybody,
     media: 'application/octet-stream',
   },
@@ -352,26 +415,26 @@ export const doorFacts = {
   compute: {
     method: 'POST',
     path: '/compute/:verb',
-    summary: 'The core’s questions, as at the command line',
+    summary: say('contract.the-cores-questions-as-at'),
     who: everybody,
   },
   addJob: {
     method: 'POST',
     path: '/jobs',
-    summary: 'A computation that takes seconds, queued',
+    summary: say('contract.a-computation-that-takes-seconds'),
     who: everybody,
     needs: 'key',
     status: 202,
   },
-  job: { method: 'GET', path: `/jobs${id}`, summary: 'How far a job is, and its answer', who: everybody },
+  job: { method: 'GET', path: `/jobs${id}`, summary: say('contract.how-far-a-job-is'), who: everybody },
   jobEvents: {
     method: 'GET',
     path: `/jobs${id}/events`,
-    summary: 'Its progress as server-sent events',
+    summary: say('contract.its-progress-as-server-sent'),
     who: everybody,
     media: 'text/event-stream',
   },
-  cancelJob: { method: 'DELETE', path: `/jobs${id}`, summary: 'Cancels it', who: everybody },
+  cancelJob: { method: 'DELETE', path: `/jobs${id}`, summary: say('contract.cancels-it'), who: everybody },
 } as const satisfies Record<string, DoorFacts>;
 
 export type DoorName = keyof typeof doorFacts;
@@ -389,6 +452,6 @@ export function addressOf(name: DoorName, params: Readonly<Record<string, string
 }
 
 /** Goes up when an answer changes its shape: a page built with another one says so instead of breaking. */
-export const contractVersion = 1;
+export const contractVersion = 2;
 /** Header of every answer of the API. */
 export const contractHeader = 'fox-tempo-contract';

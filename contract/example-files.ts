@@ -13,7 +13,7 @@ export function exampleFiles(): Record<string, unknown> {
     if (!scenario) throw new Error(`the demo shop has no seam ${id}`);
     const input = { ...scenario.input, ...change };
     const plan = planSeam(input);
-    if (!plan.ok) throw new Error(`${id} must plan: ${plan.issues[0]?.message ?? ''}`);
+    if (!plan.ok) throw new Error(`${id} must plan: ${plan.issues[0]?.code ?? ''}`);
     return { format: 'fox-tempo/program', version: programVersion, ...programFromPlan(input, plan.value) };
   };
   return {

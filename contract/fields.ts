@@ -23,12 +23,13 @@ import {
   type PreparationKind,
   type ThicknessRule,
 } from '@fox-tempo/core/plan';
+import { quantity } from '@fox-tempo/core/units';
 import { z } from 'zod';
 
 /** A number within the core's range for that field. */
 export function ranged(field: RangedField): z.ZodNumber {
-  const { min, max, name, unit } = ranges[field];
-  return z.number().min(min).max(max).describe(`${name}, ${unit}`);
+  const { min, max, kind } = ranges[field];
+  return z.number().min(min).max(max).describe(quantity(kind).metric.label);
 }
 
 export function closed<T extends string>(values: readonly T[]): z.ZodEnum<{ [K in T]: K }> {
@@ -59,7 +60,7 @@ export const gasField = z
   .superRefine((code, context) => {
     const gas = parseGas(code);
     if (gas.ok) return;
-    for (const issue of gas.issues) context.addIssue({ code: 'custom', message: issue.message, params: { issue } });
+    for (const issue of gas.issues) context.addIssue({ code: 'custom', message: issue.code, params: { issue } });
   })
   .describe('Gas by ISO 14175, for instance M21-ArC-18, C1, I1');
 

@@ -1,4 +1,5 @@
 /** Reading `*.tempo.json`: the format's name, its version, and the way up from older ones. */
+import { say } from '@fox-tempo/core/said';
 import { failure, type Outcome } from '@fox-tempo/core/outcome';
 import type { z } from 'zod';
 import { parseWith } from './issues.ts';
@@ -16,7 +17,7 @@ export function readVersioned<S extends z.ZodType>(
     return failure({
       path: '',
       code: 'not-a-file',
-      message: 'This is no Fox Tempo file: one JSON object is expected.',
+      message: say('contract.this-is-no-fox-tempo'),
       got: value === null ? 'null' : Array.isArray(value) ? 'a list' : typeof value,
     });
   }
@@ -26,7 +27,7 @@ export function readVersioned<S extends z.ZodType>(
     return failure({
       path: 'format',
       code: 'wrong-format',
-      message: `A ${kind} file says "format": "${format}".`,
+      message: say('contract.a-file-says-format', { kind, format }),
       limit: format,
       got: file['format'],
     });
@@ -36,10 +37,10 @@ export function readVersioned<S extends z.ZodType>(
     return failure({
       path: 'version',
       code: 'version-from-the-future',
-      message: `This file is of version ${found}; this Fox Tempo reads up to ${version}.`,
+      message: say('contract.this-file-is-of-version', { found, version }),
       limit: version,
       got: found,
-      hint: 'Bring Fox Tempo up to date, or export the file as an older version.',
+      hint: say('contract.bring-fox-tempo-up-to'),
     });
   }
   for (let at = typeof found === 'number' ? found : 0; at !== version; at++) {
@@ -48,7 +49,10 @@ export function readVersioned<S extends z.ZodType>(
       return failure({
         path: 'version',
         code: 'unknown-version',
-        message: `There is no version ${JSON.stringify(found)?.slice(0, 60) ?? 'nothing'} of ${kind} files.`,
+        message: say('contract.there-is-no-version-of', {
+          slice: JSON.stringify(found)?.slice(0, 60) ?? 'nothing',
+          kind,
+        }),
         limit: version,
         got: found,
       });

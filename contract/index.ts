@@ -140,6 +140,8 @@ export {
   type Person,
   type PersonCreate,
   type PersonSave,
+  type Preferences,
+  type PreferencesSave,
   type SessionState,
   type ShopSave,
   type ShopState,

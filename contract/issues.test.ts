@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { meltInput, parseWith, planInput, pulseInput, seamSave } from './index.ts';
 
@@ -56,7 +57,7 @@ describe('issues of the border', () => {
       diameterMm: 1,
       mode: 'pulse',
     });
-    expect(parsed.ok ? [] : parsed.issues.map((issue) => issue.message)).toEqual([
+    expect(inEnglish(parsed.ok ? [] : parsed.issues.map((issue) => issue.message))).toEqual([
       'Thickness must lie between 0.6 and 25 mm; got 0 mm.',
       'Thickness must lie between 0.6 and 25 mm; got 400 mm.',
     ]);

@@ -1,4 +1,5 @@
 /** Turns what Zod found into the core's issues: path, code, limit, value, and a sentence a welder can act on. */
+import { say, joined, type Phrase } from '@fox-tempo/core/said';
 import {
   failure,
   rangeIssue,
@@ -24,11 +25,15 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
     case 'invalid_type':
       return [
         got === undefined
-          ? { path, code: 'missing', message: `${named(path)} is missing; a ${issue.expected} is needed.` }
+          ? {
+              path,
+              code: 'missing',
+              message: say('contract.is-missing-a-is-needed', { path: named(path), expected: issue.expected }),
+            }
           : {
               path,
               code: 'wrong-type',
-              message: `${named(path)} must be a ${issue.expected}; got ${shown(got)}.`,
+              message: say('contract.must-be-a-got', { path: named(path), expected: issue.expected, got: shown(got) }),
               limit: issue.expected,
               got,
             },
@@ -39,7 +44,7 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
         {
           path,
           code: got === undefined ? 'missing' : 'unknown-code',
-          message: `${named(path)} must be one of ${known.join(', ')}; got ${shown(got)}.`,
+          message: say('contract.must-be-one-of-got', { path: named(path), known, got: shown(got) }),
           limit: known,
           got,
         },
@@ -48,33 +53,39 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
     case 'too_small':
     case 'too_big': {
       if (issue.code === 'too_small' && got === '')
-        return [{ path, code: 'missing', message: `${named(path)} is empty.`, limit: 1, got }];
+        return [{ path, code: 'missing', message: say('contract.is-empty', { path: named(path) }), limit: 1, got }];
       const field = rangedField(path);
       const ranged = field && typeof got === 'number' ? rangeIssue(field, got, path) : undefined;
       const limit = Number(issue.code === 'too_small' ? issue.minimum : issue.maximum);
-      const bound = issue.code === 'too_small' ? 'at least' : 'at most';
+      const bound = issue.code === 'too_small' ? say('contract.at-least') : say('contract.at-most');
       const message =
         typeof got === 'number'
-          ? `${named(path)} must be ${bound} ${limit}; got ${got}.`
+          ? say('contract.must-be-got', { path: named(path), bound, limit, got })
           : typeof got === 'string'
-            ? `${named(path)} must have ${bound} ${limit} characters; it has ${got.length}.`
-            : `${named(path)}: ${issue.message}.`;
+            ? say('contract.must-have-characters-it-has', { path: named(path), bound, limit, got: got.length })
+            : say('contract.must-be-bound', { path: named(path), bound, limit });
       return [ranged ?? { path, code: 'out-of-range', message, limit, got }];
     }
     case 'unrecognized_keys':
       return issue.keys.map((key) => ({
         path: path === '' ? key : `${path}.${key}`,
         code: 'unknown-field',
-        message: `"${key}" is not a field here; check its spelling.`,
+        message: say('contract.is-not-a-field-here', { key }),
         got: key,
       }));
     case 'custom': {
       const own = issue.params?.['issue'] as Issue | undefined;
-      return [own ? { ...own, path } : { path, code: 'invalid', message: issue.message, got }];
+      return [own ? { ...own, path } : { path, code: 'invalid', message: ownWords(issue.message, path), got }];
     }
     default:
-      return [{ path, code: 'invalid', message: `${named(path)}: ${issue.message}.`, got }];
+      return [{ path, code: 'invalid', message: ownWords(issue.message, path), got }];
   }
+}
+
+/** A shape that has something of its own to say gives the code of it as its message; the library's own words are English and stay out. */
+function ownWords(message: string, path: string): Phrase {
+  if (message.startsWith('contract.')) return joined([named(path), { code: message, values: {} }], ': ');
+  return say('contract.is-not-as-needed', { path: named(path) });
 }
 
 function rangedField(path: string): RangedField | undefined {
@@ -85,8 +96,8 @@ function rangedField(path: string): RangedField | undefined {
   return Object.hasOwn(ranges, name) ? (name as RangedField) : undefined;
 }
 
-function named(path: string): string {
-  return path === '' ? 'The input' : path;
+function named(path: string): Phrase {
+  return path === '' ? say('contract.the-input') : path;
 }
 
 function shown(value: unknown): string {

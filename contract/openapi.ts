@@ -1,15 +1,17 @@
 /** OpenAPI 3.1 description of the API, written from the table of doors. */
+import type { Phrase } from '@fox-tempo/core/said';
 import { z } from 'zod';
 import { doorNames } from './doors.ts';
 import { doors, type Door } from './endpoints.ts';
 import { problemShape } from './problem.ts';
 import { verbNames, verbs } from './verbs.ts';
 
-export function openApiDocument(): Record<string, unknown> {
+/** `tell` says the summaries: in English in the committed description, in the reader's language on a server. */
+export function openApiDocument(tell: (said: Phrase) => string): Record<string, unknown> {
   const paths: Record<string, Record<string, unknown>> = {};
   const add = (door: Door, path = door.path) => {
     const at = path.replace(/:(\w+)/g, '{$1}');
-    paths[at] = { ...paths[at], [door.method.toLowerCase()]: describe(at, door) };
+    paths[at] = { ...paths[at], [door.method.toLowerCase()]: describe(at, door, tell) };
   };
   for (const name of doorNames) {
     if (name === 'compute')
@@ -30,7 +32,7 @@ export function openApiDocument(): Record<string, unknown> {
   };
 }
 
-function describe(path: string, door: Door): Record<string, unknown> {
+function describe(path: string, door: Door, tell: (said: Phrase) => string): Record<string, unknown> {
   const { summary, answer, body, query, status = 200, needs, who, paged, media, takes } = door;
   const parameter = (name: string, where: string, description: string, required: boolean) => ({
     name,
@@ -60,7 +62,7 @@ function describe(path: string, door: Door): Record<string, unknown> {
     'application/json': { schema: z.toJSONSchema(shape, { io, unrepresentable: 'any' }) },
   });
   return {
-    summary,
+    summary: tell(summary),
     ...(who === 'anyone' ? {} : { security: [{ session: [...who] }] }),
     ...(parameters.length > 0 ? { parameters } : {}),
     ...(body ? { requestBody: { required: true, content: json(body, 'input') } } : {}),

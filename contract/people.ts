@@ -1,12 +1,27 @@
 /** People, their sessions and the shop itself. */
+import { languages, type CoreSentences } from '@fox-tempo/core/said';
 import { z } from 'zod';
 import { idField, nameField, timestampField, thicknessRuleField } from './fields.ts';
 import { roleField } from './roles.ts';
 
 /** Four to eight digits: short enough for gloves; the waits that grow make up for it. */
-export const pinField = z.string().regex(/^\d{4,8}$/, 'a PIN is four to eight digits');
+export const pinField = z.string().regex(/^\d{4,8}$/, 'contract.pin-digits' satisfies keyof CoreSentences);
+
+/** How somebody reads: null is as the device does. A language that has left the shop is kept and read as English. */
+const readsContent = {
+  language: z.string().max(10).nullable(),
+  units: z.enum(['metric', 'us']).nullable(),
+};
+export const preferences = z.object({
+  ...readsContent,
+  theme: z.enum(['day', 'night']).nullable(),
+  /** The hand that holds the gun, so that what is tapped lies under the other one. */
+  hand: z.enum(['right', 'left']).nullable(),
+});
+export const preferencesSave = z.strictObject({ ...preferences.shape, language: z.enum(languages).nullable() });
 
 export const person = z.object({
+  ...readsContent,
   id: idField,
   name: z.string(),
   role: roleField,
@@ -27,7 +42,7 @@ export const ownerCreate = z.strictObject({ code: z.string().trim().min(1).max(4
 
 /** Who is signed in on this device, and who could. */
 export const sessionState = z.object({
-  me: z.object({ id: idField, name: z.string(), role: roleField }).nullable(),
+  me: z.object({ id: idField, name: z.string(), role: roleField, preferences }).nullable(),
   shop: z.object({
     name: z.string(),
     timeZone: z.string(),
@@ -38,13 +53,13 @@ export const sessionState = z.object({
   /** No owner yet: the one-time code that the start printed makes the first one. */
   needsOwner: z.boolean(),
   /** Names on the sign-in page. */
-  people: z.array(z.object({ id: idField, name: z.string(), role: roleField, hasPin: z.boolean() })),
+  people: z.array(z.object({ id: idField, name: z.string(), role: roleField, hasPin: z.boolean(), ...readsContent })),
 });
 
 export const timeZoneField = z
   .string()
   .max(60)
-  .refine(isTimeZone, 'not a time zone that this computer knows, for instance Europe/Berlin');
+  .refine(isTimeZone, 'contract.not-a-time-zone' satisfies keyof CoreSentences);
 
 function isTimeZone(name: string): boolean {
   try {
@@ -78,6 +93,8 @@ export const shopState = z.object({
   backupTrouble: z.string().nullable(),
 });
 
+export type Preferences = z.infer<typeof preferences>;
+export type PreferencesSave = z.infer<typeof preferencesSave>;
 export type Person = z.infer<typeof person>;
 export type PersonCreate = z.infer<typeof personCreate>;
 export type PersonSave = z.infer<typeof personSave>;

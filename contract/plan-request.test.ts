@@ -1,4 +1,5 @@
 /** A program that comes as a file stands on a sheet as it was: its choice computes it again. */
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { scenarios } from '@fox-tempo/core/scenarios';
 import { choiceOfProgram, exampleFiles, programOf, readProgramFile, type SeamSpec } from './index.ts';
@@ -14,7 +15,7 @@ const seamOf: Record<string, string> = {
 describe('the five example programs', () => {
   it.each(Object.entries(seamOf))('%s comes back the same from its choice on its seam', (name, id) => {
     const file = readProgramFile(exampleFiles()[name]);
-    if (!file.ok) throw new Error(file.issues[0]?.message);
+    if (!file.ok) throw new Error(inEnglish(file.issues[0]?.message));
     const { seam } = scenarios.find((scenario) => scenario.id === id)!.input;
     const spec: SeamSpec = {
       name,
@@ -29,7 +30,7 @@ describe('the five example programs', () => {
       travelMmPerMin: seam.travelMmPerMin ?? null,
     };
     const again = programOf(spec, choiceOfProgram(file.value));
-    if (!again.ok) throw new Error(again.issues[0]?.message);
+    if (!again.ok) throw new Error(inEnglish(again.issues[0]?.message));
     const { program } = again.value;
     const { wireFeedMPerMin, trimMm, stiffness, ctwdMm, pulse, sequence, mode, gas, filler } = file.value;
     expect(program).toMatchObject({ mode, gas, filler, sequence });

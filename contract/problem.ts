@@ -1,47 +1,57 @@
 /** RFC 9457 problem documents: how every refusal of the API looks. */
+import { say, type Phrase } from '@fox-tempo/core/said';
 import { z } from 'zod';
+
+/** A sentence as the API says it, or what it is made of. */
+export const phraseField = z.union([
+  z.string(),
+  z.object({ code: z.string(), values: z.record(z.string(), z.unknown()) }),
+]) as unknown as z.ZodType<Phrase>;
 
 export const issueShape = z.object({
   path: z.string(),
   code: z.string(),
-  message: z.string(),
+  message: phraseField,
   limit: z.unknown().optional(),
   got: z.unknown().optional(),
-  hint: z.string().optional(),
+  hint: phraseField.optional(),
+  /** Code and quantities of the two sentences, for whoever says them anew. */
+  messageSaid: z.unknown().optional(),
+  hintSaid: z.unknown().optional(),
 });
 
 /** Every problem the API can answer with: its type's last word, status and title. */
 export const problems = {
-  'malformed-json': { status: 400, title: 'The request body is not valid JSON' },
-  'invalid-input': { status: 422, title: 'Some fields cannot be taken as they are' },
-  'not-signed-in': { status: 401, title: 'Nobody is signed in on this device' },
-  'wrong-pin': { status: 401, title: 'Name and PIN do not belong together' },
-  'not-allowed': { status: 403, title: 'This is for another role' },
-  'cross-site': { status: 403, title: 'Writes are taken from Fox Tempo’s own pages only' },
-  'not-found': { status: 404, title: 'There is nothing at this address' },
-  locked: { status: 409, title: 'A lead hand has locked this' },
-  'method-not-allowed': { status: 405, title: 'This address does not take that method' },
-  'stale-version': { status: 412, title: 'Somebody saved this since you opened it' },
-  'too-large': { status: 413, title: 'The request body is too large' },
-  'malformed-request': { status: 400, title: 'The request could not be read' },
-  'unsupported-type': { status: 415, title: 'The body must be application/json' },
-  'wrong-host': { status: 421, title: 'This server does not answer under that name' },
-  'key-reused': { status: 422, title: 'This key was used for another write' },
-  'version-missing': { status: 428, title: 'A write must say which version it was based on' },
-  'key-missing': { status: 428, title: 'A write that adds something must carry a key' },
-  'too-many': { status: 429, title: 'Too many requests; wait a little' },
-  internal: { status: 500, title: 'Something broke on the server' },
-  busy: { status: 503, title: 'The server computes all it can' },
-  'database-away': { status: 503, title: 'The database cannot be reached' },
+  'malformed-json': { status: 400, title: say('contract.the-request-body-is-not') },
+  'invalid-input': { status: 422, title: say('contract.some-fields-cannot-be-taken') },
+  'not-signed-in': { status: 401, title: say('contract.nobody-is-signed-in-on') },
+  'wrong-pin': { status: 401, title: say('contract.name-and-pin-do-not') },
+  'not-allowed': { status: 403, title: say('contract.this-is-for-another-role') },
+  'cross-site': { status: 403, title: say('contract.writes-are-taken-from-fox') },
+  'not-found': { status: 404, title: say('contract.there-is-nothing-at-this') },
+  locked: { status: 409, title: say('contract.a-lead-hand-has-locked') },
+  'method-not-allowed': { status: 405, title: say('contract.this-address-does-not-take') },
+  'stale-version': { status: 412, title: say('contract.somebody-saved-this-since-you') },
+  'too-large': { status: 413, title: say('contract.the-request-body-is-too') },
+  'malformed-request': { status: 400, title: say('contract.the-request-could-not-be') },
+  'unsupported-type': { status: 415, title: say('contract.the-body-must-be-application') },
+  'wrong-host': { status: 421, title: say('contract.this-server-does-not-answer') },
+  'key-reused': { status: 422, title: say('contract.this-key-was-used-for') },
+  'version-missing': { status: 428, title: say('contract.a-write-must-say-which') },
+  'key-missing': { status: 428, title: say('contract.a-write-that-adds-something') },
+  'too-many': { status: 429, title: say('contract.too-many-requests-wait-a') },
+  internal: { status: 500, title: say('contract.something-broke-on-the-server') },
+  busy: { status: 503, title: say('contract.the-server-computes-all-it') },
+  'database-away': { status: 503, title: say('contract.the-database-cannot-be-reached') },
 } as const;
 
 export type ProblemKind = keyof typeof problems;
 
 export const problemShape = z.object({
   type: z.string(),
-  title: z.string(),
+  title: phraseField,
   status: z.int(),
-  detail: z.string().optional(),
+  detail: phraseField.optional(),
   issues: z.array(issueShape).optional(),
   /** Seconds to wait before trying again. */
   waitS: z.number().optional(),

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { plainSequence, sequenceNumbers } from '@fox-tempo/core/sequence';
 import { exampleFiles } from './example-files.ts';
@@ -23,7 +24,7 @@ describe('program files', () => {
   it('written before the score was a field mean the plain values', () => {
     const old = { ...lid, sequence: Object.fromEntries(oldKeys.map((key) => [key, lid.sequence[key]])) };
     const read = readProgramFile(JSON.parse(JSON.stringify(old)));
-    if (!read.ok) throw new Error(read.issues[0]?.message);
+    if (!read.ok) throw new Error(inEnglish(read.issues[0]?.message));
     for (const key of oldKeys) expect(read.value.sequence[key]).toEqual(lid.sequence[key]);
     expect(read.value.sequence).toMatchObject({
       secondPercent: plainSequence.secondPercent,

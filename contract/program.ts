@@ -10,6 +10,7 @@ import {
   usualSequence,
   type SequenceNumber,
 } from '@fox-tempo/core/sequence';
+import { quantity } from '@fox-tempo/core/units';
 import { z } from 'zod';
 import { arcHabitField, fillerField, gasField, modeField, ranged } from './fields.ts';
 import { readVersioned } from './file-version.ts';
@@ -25,8 +26,8 @@ export const slowBeat = z.object({
 });
 
 const field = (name: SequenceNumber) => {
-  const { min, max, unit, name: words } = sequenceRanges[name];
-  return z.number().min(min).max(max).describe(`${words}, ${unit}`);
+  const { min, max, kind } = sequenceRanges[name];
+  return z.number().min(min).max(max).describe(quantity(kind).metric.label);
 };
 /** Came with a later edition of the file: a sequence written before it means the plain value. */
 const added = (name: SequenceNumber) => field(name).default(plainSequence[name]);

@@ -1,15 +1,16 @@
 /** Who may do what here, by role. One person has one role; an owner may do everything. */
+import { say, type Phrase } from '@fox-tempo/core/said';
 import { z } from 'zod';
 
 export const roles = ['welder', 'lead', 'office', 'owner'] as const;
 export type Role = (typeof roles)[number];
 export const roleField = z.enum(roles);
 
-export const roleNames: Record<Role, string> = {
-  welder: 'welder',
-  lead: 'lead hand',
-  office: 'office',
-  owner: 'owner',
+export const roleNames: Record<Role, Phrase> = {
+  welder: say('contract.role-welder'),
+  lead: say('contract.lead-hand'),
+  office: say('contract.role-office'),
+  owner: say('contract.role-owner'),
 };
 
 export const everybody: readonly Role[] = [...roles];

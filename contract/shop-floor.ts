@@ -1,5 +1,6 @@
 /** What stands on the shop floor: memory slots with their history, lead resistance, step times, cylinders and spools. */
 import { stepKinds } from '@fox-tempo/core/setup';
+import { languages } from '@fox-tempo/core/said';
 import { z } from 'zod';
 import { fillerField, gasField, idField, nameField, ranged, timestampField } from './fields.ts';
 import { dialReadings, recordedKinds } from './observations.ts';
@@ -114,6 +115,8 @@ export const cardQuery = z.object({
   machine: z.string(),
   paper: z.enum(['A5', 'A4', 'LETTER']).default('A5'),
   units: z.enum(['metric', 'us']).default('metric'),
+  /** Language of whoever reads it; left out, of whoever asks. */
+  lang: z.enum(languages).optional(),
 });
 
 export type CardPaper = z.infer<typeof cardQuery>['paper'];

@@ -1,4 +1,5 @@
 /** The shop's nouns as the API carries them: orders, parts, seams with their program's revisions. */
+import type { CoreSentences } from '@fox-tempo/core/said';
 import { z } from 'zod';
 import {
   arcIntentField,
@@ -117,7 +118,11 @@ export const seamResource = z.object({
 /** Saves seam and setting in one piece; the server computes the program and stores it as the next revision. */
 export const seamSave = z.strictObject({ spec: seamSpec, choice: programChoice });
 
-const reasonField = z.string().trim().min(3, 'say why, in three letters or more').max(300);
+const reasonField = z
+  .string()
+  .trim()
+  .min(3, 'contract.say-why' satisfies keyof CoreSentences)
+  .max(300);
 export const seamLock = z.strictObject({ locked: z.boolean(), reason: reasonField });
 /** Makes a revision the shop's reference for this seam on one machine. */
 export const seamIssue = z.strictObject({ revision: z.int().min(1), machineId: idField, reason: reasonField });

@@ -1,5 +1,6 @@
 /** What no shape names and no store can hold: text with a NUL or half a pair, and nesting that nobody wrote by hand. */
 
+import { say, type Phrase } from '@fox-tempo/core/said';
 import type { IssueCode } from '@fox-tempo/core/outcome';
 
 /** Deeper than any shape of ours by far, and far from where a stack ends. */
@@ -8,7 +9,7 @@ const deepest = 64;
 export interface TextTrouble {
   readonly path: string;
   readonly code: IssueCode;
-  readonly says: string;
+  readonly says: Phrase;
 }
 
 /** The first text with a NUL or half a surrogate pair in it, or a nesting that nobody wrote by hand. Walks without recursion. */
@@ -19,7 +20,7 @@ export function findTrouble(value: unknown): TextTrouble | undefined {
       return {
         path: at.path,
         code: 'unreadable-text',
-        says: 'holds a character that cannot be kept (NUL, or half of a pair).',
+        says: say('contract.holds-a-character-that-cannot'),
       };
     }
     if (typeof at.value !== 'object' || at.value === null) continue;
@@ -27,12 +28,11 @@ export function findTrouble(value: unknown): TextTrouble | undefined {
       return {
         path: at.path.slice(0, 60),
         code: 'too-deep',
-        says: `lists nested more than ${deepest} deep are refused.`,
+        says: say('contract.lists-nested-more-than-deep', { deepest }),
       };
     for (const [key, inner] of Object.entries(at.value)) {
       const path = at.path === '' ? key : `${at.path}.${key}`;
-      if (!isStorable(key))
-        return { path: at.path, code: 'unreadable-text', says: 'has a name with a character that cannot be kept.' };
+      if (!isStorable(key)) return { path: at.path, code: 'unreadable-text', says: say('contract.has-a-name-with-a') };
       waiting.push({ value: inner, path, depth: at.depth + 1 });
     }
   }

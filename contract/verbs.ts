@@ -1,4 +1,5 @@
 /** The computations by their verb: shape of the question, and the core's answer. One table for the command line, the API and the worker. */
+import { say, type Phrase } from '@fox-tempo/core/said';
 import { bead } from '@fox-tempo/core/bead';
 import { calibrate } from '@fox-tempo/core/calibration';
 import { doublePulse } from '@fox-tempo/core/double-pulse';
@@ -30,7 +31,7 @@ import { programFile, programVersion, readProgramFile } from './program.ts';
 import { sequenceVerb } from './sequence-verb.ts';
 
 function verb<S extends z.ZodType>(
-  summary: string,
+  summary: Phrase,
   input: S,
   compute: (value: z.output<S>, isAwaited: () => boolean) => Outcome<unknown>,
 ): Verb {
@@ -63,7 +64,7 @@ const sliceS = 2;
 
 /** A simulation by its own figures, or of a program as a machine runs it, with what may be wrong. */
 const simulateVerb: Verb = {
-  summary: 'The arc, simulated',
+  summary: say('contract.the-arc-simulated'),
   input: z.union([simulateInput, simulateProgramInput]),
   run(value, isAwaited = () => true) {
     if (typeof value !== 'object' || value === null || !('program' in value)) {
@@ -98,7 +99,8 @@ function runSimulation(
   if (!begun.ok) return begun;
   const simulation = begun.value;
   while (simulation.doneS < simulation.totalS) {
-    if (!isAwaited()) return failure({ path: '', code: 'cancelled', message: 'Nobody waits for this simulation.' });
+    if (!isAwaited())
+      return failure({ path: '', code: 'cancelled', message: say('contract.nobody-waits-for-this-simulation') });
     simulation.step(sliceS);
   }
   const { metrics, transferMode, words, startStop, trace } = simulation.finish();
@@ -126,17 +128,17 @@ function plan({ program: wantsProgram, ...input }: z.output<typeof planInput>): 
 }
 
 export const verbs = {
-  melt: verb('From feed to current or back, at a given extension', meltInput, melt),
-  pulse: verb('A pulse waveform for a feed, or what a given one does', pulseInput, (input) => solvePulse(input)),
-  plan: verb('From a joint to a setting', planInput, plan),
+  melt: verb(say('contract.from-feed-to-current-or'), meltInput, melt),
+  pulse: verb(say('contract.a-pulse-waveform-for-a'), pulseInput, (input) => solvePulse(input)),
+  plan: verb(say('contract.from-a-joint-to-a'), planInput, plan),
   simulate: simulateVerb,
-  'double-pulse': verb('A slow beat from one school to another, and what it does', doublePulseInput, doublePulse),
-  bead: verb('Of feed, travel and leg any two give the third', beadInput, bead),
-  heat: verb('Arc energy, heat input, cooling time, preheat', heatInput, heat),
+  'double-pulse': verb(say('contract.a-slow-beat-from-one'), doublePulseInput, doublePulse),
+  bead: verb(say('contract.of-feed-travel-and-leg'), beadInput, bead),
+  heat: verb(say('contract.arc-energy-heat-input-cooling'), heatInput, heat),
   translate: translateVerb,
   'read-dials': readDialsVerb,
   sequence: sequenceVerb,
-  calibrate: verb('Corrects a wire in its gas by observed points', calibrateInput, calibrate),
+  calibrate: verb(say('contract.corrects-a-wire-in-its'), calibrateInput, calibrate),
 } as const satisfies Record<string, Verb>;
 
 export type VerbName = keyof typeof verbs;

@@ -1,4 +1,5 @@
 /** Draws the pictures of docs/physics from the code, and writes the tables between the marks in its pages: npm run physics */
+import { inEnglish } from '@fox-tempo/words/english';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { FillerCode } from '@fox-tempo/core/consumables';
@@ -132,7 +133,7 @@ function pulse(): void {
 
 function simulated(input: SimulationInput) {
   const result = simulate(input);
-  if (!result.ok) throw new Error(result.issues[0]?.message);
+  if (!result.ok) throw new Error(inEnglish(result.issues[0]?.message));
   return result.value.metrics;
 }
 

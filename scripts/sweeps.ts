@@ -2,6 +2,7 @@
  * Sweeps of the simulated arc as tables: npm run sweeps -- [trim | stick-out | alloys | gases]
  * Also called by the script that draws docs/physics, so that the tables there are the code's own.
  */
+import { inEnglish } from '@fox-tempo/words/english';
 import { pathToFileURL } from 'node:url';
 import { planSeam, type PlanInput } from '@fox-tempo/core/plan';
 import { simulate, type SimulationInput, type SimulationMetrics } from '@fox-tempo/core/simulation';
@@ -24,7 +25,7 @@ const steel: Omit<SimulationInput, 'source'> = {
 
 function run(input: SimulationInput): { metrics: SimulationMetrics; transferMode: string } {
   const result = simulate(input);
-  if (!result.ok) throw new Error(result.issues.map((issue) => issue.message).join(' '));
+  if (!result.ok) throw new Error(inEnglish(result.issues.map((issue) => issue.message)).join(' '));
   return result.value;
 }
 const n = (value: number, digits: number) => value.toFixed(digits);
@@ -102,7 +103,7 @@ export function alloys(): Table {
     head: ['wire', 'feed m/min', 'mean A', 'tip V', 'Hz', 'travel mm/min', 'kJ/mm'],
     rows: (['aluminium-4043', 'aluminium-5356'] as const).map((filler) => {
       const plan = planSeam({ ...seam, filler });
-      if (!plan.ok) throw new Error(plan.issues[0]?.message);
+      if (!plan.ok) throw new Error(inEnglish(plan.issues[0]?.message));
       const p = plan.value;
       return [
         filler,

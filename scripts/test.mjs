@@ -74,6 +74,7 @@ async function main() {
       '--config',
       '.dependency-cruiser.cjs',
       'core',
+      'words',
       'contract',
       'server',
       'web/src',
@@ -85,6 +86,7 @@ async function main() {
   // Awaited below; until then a finding must not count as one that nobody caught.
   beside.catch(() => undefined);
   await check('Types', 'typescript7/bin/tsc', ['-b']);
+  await check('Words', 'tsx/dist/cli.mjs', ['scripts/words.ts', '--check']);
   await timed('Unit and server tests', unit);
   await timed('Build', ensureBuild);
   await beside;

@@ -12,6 +12,7 @@ import { mountDoors, type Handlers } from './http/doors.ts';
 import { atMost, onlyKnownHosts, onlyOwnPages, readableAddress, usualLimits, type Limits } from './http/gate.ts';
 import { createMetrics } from './http/metrics.ts';
 import { notFound, sendProblem } from './http/problem.ts';
+import { chooseWords } from './http/words.ts';
 import { blobHandlers } from './modules/blobs/handlers.ts';
 import { cardHandlers } from './modules/cards/handlers.ts';
 import { computeHandlers } from './modules/compute/handlers.ts';
@@ -72,6 +73,7 @@ function api({ connection, sessions, pool, queue, keeper, limits = usualLimits }
     response.set(contractHeader, String(contractVersion));
     next();
   });
+  router.use(chooseWords);
   router.use(atMost(limits.perMinute));
   router.use(onlyOwnPages);
   router.post(['/session', '/session/owner', '/session/demo'], atMost(limits.signInsPerMinute));

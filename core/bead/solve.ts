@@ -1,4 +1,5 @@
 /** The `bead` question: of feed, travel and leg any two give the third. */
+import { say, amount, type Phrase } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { depositionKgPerH } from '../melting/index.ts';
@@ -22,7 +23,7 @@ export interface BeadResult {
   readonly areaMm2: number;
   readonly throatMm: number;
   readonly depositionKgPerH: number;
-  readonly because: string;
+  readonly because: Phrase;
 }
 
 /** Solves the missing one of feed (m/min), travel (mm/min) and fillet leg (mm). Issues: ranges, `two-of-three`, and a solved value out of its range. */
@@ -33,7 +34,10 @@ export function bead({ filler, diameterMm, wireFeedMPerMin, travelMmPerMin, legM
     issues.push({
       path: 'legMm',
       code: 'two-of-three',
-      message: `Give two of wireFeedMPerMin, travelMmPerMin and legMm; ${given} ${given === 1 ? 'was' : 'were'} given.`,
+      message: say('bead.give-two-of-wirefeedmpermin-travelmmpermin', {
+        given,
+        given2: given === 1 ? say('bead.was') : say('bead.were'),
+      }),
       limit: 2,
       got: given,
     });
@@ -50,7 +54,7 @@ export function bead({ filler, diameterMm, wireFeedMPerMin, travelMmPerMin, legM
       ...solved.map((issue) => ({
         ...issue,
         code: 'no-solution' as const,
-        message: `No solution, because the one that is left would be out of range. ${issue.message}`,
+        message: say('bead.no-solution-because-the-one', { message: issue.message }),
       })),
     );
   }
@@ -61,6 +65,12 @@ export function bead({ filler, diameterMm, wireFeedMPerMin, travelMmPerMin, legM
     areaMm2,
     throatMm: throatMm(leg),
     depositionKgPerH: depositionKgPerH(wire, feed),
-    because: `${feed.toFixed(2)} m/min × ${wire.areaMm2.toFixed(3)} mm² × yield ${wire.yield} / ${travel.toFixed(0)} mm/min = ${areaMm2.toFixed(1)} mm² = leg² / 2 × 1.10`,
+    because: say('bead.yield-leg2-2-1-10', {
+      feed: amount('wireFeed', feed, 2),
+      area: amount('area', wire.areaMm2, 3),
+      yield: wire.yield,
+      travel: amount('travel', travel, 0),
+      area2: amount('area', areaMm2, 1),
+    }),
   });
 }

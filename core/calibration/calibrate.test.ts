@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { wireInGas } from '../arc/index.ts';
@@ -29,7 +30,7 @@ function pointsOf(
 }
 function fitted(points: ObservedPoint[]) {
   const result = calibrate({ ...base, points });
-  if (!result.ok) throw new Error(result.issues[0]?.message);
+  if (!result.ok) throw new Error(inEnglish(result.issues[0]?.message));
   return result.value;
 }
 
@@ -67,7 +68,7 @@ describe('calibration', () => {
   it('names the point that does not fit, and a correction beyond belief', () => {
     const [first, second, third] = pointsOf(1, 1, [5, 7, 9]);
     const odd = fitted([first!, { ...second!, meanCurrentA: second!.meanCurrentA * 1.3 }, third!]);
-    expect(odd).toMatchObject({ verdict: 'doubtful', because: expect.stringContaining('7 m/min') });
+    expect(inEnglish(odd)).toMatchObject({ verdict: 'doubtful', because: expect.stringContaining('7 m/min') });
     expect(fitted(pointsOf(0.7, 0.7, [5, 7, 9])).verdict).toBe('doubtful');
   });
 

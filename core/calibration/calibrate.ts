@@ -2,6 +2,7 @@
  * Corrects a wire in its gas on one machine by what was seen there: two or more points of feed and mean current (and volts, where known).
  * Least squares on the melting relation and the arc's voltage, with the table as prior: what the points do not settle stays where the table has it.
  */
+import { say, amount, type Phrase } from '../said/index.ts';
 import { arcElectrical, pulseLineMm, wireInGas } from '../arc/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { failure, rangeIssues, success, type Issue, type Outcome } from '../outcome/index.ts';
@@ -47,7 +48,7 @@ export interface Calibration {
   readonly residuals: readonly CalibrationResidual[];
   readonly rmsResidualA: number;
   readonly verdict: 'plausible' | 'doubtful';
-  readonly because: string;
+  readonly because: Phrase;
 }
 
 /** How well a panel's current and a timed feed are known, relative; and its volts. Assumed. */
@@ -63,7 +64,7 @@ export function calibrate(input: CalibrationInput): Outcome<Calibration> {
     issues.push({
       path: 'points',
       code: 'too-few-points',
-      message: `Two observed points are needed at least; ${points.length} given.`,
+      message: say('calibration.two-observed-points-are-needed', { points: points.length }),
       limit: 2,
       got: points.length,
     });
@@ -78,7 +79,10 @@ export function calibrate(input: CalibrationInput): Outcome<Calibration> {
       issues.push({
         path: `points.${index}.rmsCurrentA`,
         code: 'rms-below-mean',
-        message: `The rms current of ${rmsCurrentA} A must not lie below the mean of ${meanCurrentA} A.`,
+        message: say('calibration.the-rms-current-of-must', {
+          rmsCurrent: amount('current', rmsCurrentA),
+          meanCurrent: amount('current', meanCurrentA),
+        }),
         got: rmsCurrentA,
       });
     }
@@ -86,7 +90,7 @@ export function calibrate(input: CalibrationInput): Outcome<Calibration> {
       issues.push({
         path: `points.${index}.voltageV`,
         code: 'out-of-range',
-        message: `Voltage must lie between 8 and 50 V; got ${voltageV}.`,
+        message: say('calibration.voltage-must-lie-between-8', { voltage: voltageV }),
         limit: [8, 50],
         got: voltageV,
       });
@@ -149,10 +153,23 @@ export function calibrate(input: CalibrationInput): Outcome<Calibration> {
     rmsResidualA: Math.sqrt(residuals.reduce((sum, row) => sum + row.residualA ** 2, 0) / residuals.length),
     verdict: isFar || isScattered ? 'doubtful' : 'plausible',
     because: isScattered
-      ? `the point at ${worst.wireFeedMPerMin} m/min misses the fit by ${worst.residualA.toFixed(0)} A (${(100 * worstShare).toFixed(0)} %): read it again`
+      ? say('calibration.the-point-at-misses-the', {
+          wireFeed: amount('wireFeed', worst.wireFeedMPerMin),
+          residual: amount('current', worst.residualA, 0),
+          worstShare: amount('percent', 100 * worstShare, 0),
+        })
       : isFar
-        ? `the correction (arc ${(100 * arcOff).toFixed(0)} %, extension ${(100 * extensionOff).toFixed(0)} %, ${arcVoltageV.toFixed(1)} V) is larger than the table’s own error: check wire, stick-out and what the panel displays`
-        : `all points lie within ${(100 * worstShare).toFixed(1)} % of the corrected line; arc ${(100 * arcOff).toFixed(1)} %, extension ${(100 * extensionOff).toFixed(1)} %, ${arcVoltageV.toFixed(1)} V`,
+        ? say('calibration.the-correction-arc-extension-is', {
+            arcOff: amount('percent', 100 * arcOff, 0),
+            extensionOff: amount('percent', 100 * extensionOff, 0),
+            arcVoltage: amount('voltage', arcVoltageV, 1),
+          })
+        : say('calibration.all-points-lie-within-of', {
+            worstShare: amount('percent', 100 * worstShare, 1),
+            arcOff: amount('percent', 100 * arcOff, 1),
+            extensionOff: amount('percent', 100 * extensionOff, 1),
+            arcVoltage: amount('voltage', arcVoltageV, 1),
+          }),
   });
 }
 

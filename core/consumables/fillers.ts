@@ -4,6 +4,7 @@
  * kA, kB and hot resistivity are *fits* so that section "melting" meets widely published operating data (Lesnewich 1958; Halmøy);
  * densities are handbook values.
  */
+import { say, type Phrase } from '../said/index.ts';
 export type FillerCode =
   | 'steel-solid'
   | 'stainless-solid'
@@ -22,7 +23,7 @@ export type FillerFamily = 'steel' | 'stainless' | 'aluminium' | 'copper-silicon
 
 export interface Filler {
   readonly code: FillerCode;
-  readonly name: string;
+  readonly name: Phrase;
   /** ISO and AWS classes, as on the spool. */
   readonly classes: string;
   readonly family: FillerFamily;
@@ -41,7 +42,7 @@ export interface Filler {
   readonly yield: number;
   readonly shielding: 'gas' | 'self';
   /** What the class is for, where classes melt alike and differ in what they join. */
-  readonly use?: string;
+  readonly use?: Phrase;
 }
 
 /** Austenitic wires melt alike; their classes differ in what they join. */
@@ -57,15 +58,15 @@ const stainless = {
   shielding: 'gas',
 } as const;
 const type308 = {
-  name: 'Stainless 308L type, solid',
+  name: say('consumables.stainless-308l-type-solid'),
   classes: 'ISO 14343 G 19 9 L Si · AWS ER308LSi',
-  use: '304 and 304L',
+  use: say('consumables.304-and-304l'),
 } as const;
 
 const list: readonly Filler[] = [
   {
     code: 'steel-solid',
-    name: 'Mild steel, solid',
+    name: say('consumables.mild-steel-solid'),
     classes: 'ISO 14341 G 42 4 M21 3Si1 · AWS ER70S-6',
     family: 'steel',
     construction: 'solid',
@@ -82,20 +83,20 @@ const list: readonly Filler[] = [
   {
     ...stainless,
     code: 'stainless-309l',
-    name: 'Stainless 309L type, solid',
+    name: say('consumables.stainless-309l-type-solid'),
     classes: 'ISO 14343 G 23 12 L Si · AWS ER309LSi',
-    use: 'stainless to plain steel',
+    use: say('consumables.stainless-to-plain-steel'),
   },
   {
     ...stainless,
     code: 'stainless-316l',
-    name: 'Stainless 316L type, solid',
+    name: say('consumables.stainless-316l-type-solid'),
     classes: 'ISO 14343 G 19 12 3 L Si · AWS ER316LSi',
-    use: '316 and 316L',
+    use: say('consumables.316-and-316l'),
   },
   {
     code: 'aluminium-4043',
-    name: 'Aluminium AlSi5',
+    name: say('consumables.aluminium-alsi5'),
     classes: 'ISO 18273 Al 4043 · AWS ER4043',
     family: 'aluminium',
     construction: 'solid',
@@ -109,7 +110,7 @@ const list: readonly Filler[] = [
   },
   {
     code: 'aluminium-5356',
-    name: 'Aluminium AlMg5',
+    name: say('consumables.aluminium-almg5'),
     classes: 'ISO 18273 Al 5356 · AWS ER5356',
     family: 'aluminium',
     construction: 'solid',
@@ -123,7 +124,7 @@ const list: readonly Filler[] = [
   },
   {
     code: 'cusi3',
-    name: 'Copper-silicon brazing wire',
+    name: say('consumables.copper-silicon-brazing-wire'),
     classes: 'ISO 24373 Cu 6560 · AWS ERCuSi-A',
     family: 'copper-silicon',
     construction: 'solid',
@@ -137,7 +138,7 @@ const list: readonly Filler[] = [
   },
   {
     code: 'steel-metal-cored',
-    name: 'Steel, metal-cored',
+    name: say('consumables.steel-metal-cored'),
     classes: 'ISO 17632 T 46 M M21 · AWS E70C-6M',
     family: 'steel',
     construction: 'cored',
@@ -151,7 +152,7 @@ const list: readonly Filler[] = [
   },
   {
     code: 'steel-flux-cored',
-    name: 'Steel, gas-shielded flux-cored',
+    name: say('consumables.steel-gas-shielded-flux-cored'),
     classes: 'ISO 17632 T 46 P M21 · AWS E71T-1M',
     family: 'steel',
     construction: 'cored',
@@ -165,7 +166,7 @@ const list: readonly Filler[] = [
   },
   {
     code: 'steel-self-shielded',
-    name: 'Steel, self-shielded flux-cored',
+    name: say('consumables.steel-self-shielded-flux-cored'),
     classes: 'ISO 17632 T 42 Z N · AWS E71T-11',
     family: 'steel',
     construction: 'cored',

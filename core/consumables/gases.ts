@@ -2,6 +2,7 @@
  * Shielding gases by ISO 14175 designation: the designation is read as a composition, and the composition is what the physics uses.
  * Form here: `<group>-Ar<components>-<percent>[/<percent>]`, components C (CO2), O (O2), He, in that order of the percentages.
  */
+import { say, amount, joined, type Phrase } from '../said/index.ts';
 import { failure, success, type Outcome } from '../outcome/index.ts';
 
 export interface GasComposition {
@@ -14,7 +15,7 @@ export interface GasComposition {
 export interface Gas extends GasComposition {
   readonly code: string;
   /** Plain words with percentages, never a trade nickname. */
-  readonly name: string;
+  readonly name: Phrase;
 }
 
 /** What the application offers; any other well-formed designation is read too. */
@@ -70,10 +71,10 @@ export function parseGas(code: string, path = 'gas'): Outcome<Gas> {
     return failure({
       path,
       code: 'unknown-gas',
-      message: `"${code}" is not a gas designation this application reads.`,
+      message: say('consumables.is-not-a-gas-designation', { code }),
       limit: [...commonGasCodes],
       got: code,
-      hint: 'Use the ISO 14175 designation with its percentages, for instance M21-ArC-18, C1 or I1.',
+      hint: say('consumables.use-the-iso-14175-designation'),
     });
   }
   const composition = { argonPct: 100, co2Pct: 0, o2Pct: 0, heliumPct: 0 };
@@ -89,9 +90,9 @@ export function parseGas(code: string, path = 'gas'): Outcome<Gas> {
     return failure({
       path,
       code: 'gas-group-mismatch',
-      message: `"${code}": these percentages do not belong to group ${group} of ISO 14175.`,
+      message: say('consumables.these-percentages-do-not-belong', { code, group }),
       got: code,
-      hint: 'Check the group letter and number on the cylinder label against the percentages.',
+      hint: say('consumables.check-the-group-letter-and'),
     });
   }
   return success({ code, name: compositionName(composition), ...composition });
@@ -109,8 +110,8 @@ export function gasOf(code: string): Gas {
 }
 
 /** A gas in plain words, also where there is none. */
-export function gasName(code: string): string {
-  return code === 'none' ? 'no gas' : gasOf(code).name;
+export function gasName(code: string): Phrase {
+  return code === 'none' ? say('consumables.no-gas') : gasOf(code).name;
 }
 
 /** Designations read so far: a plan asks for its gas a hundred times. */
@@ -133,15 +134,18 @@ function inGroup(group: string, gas: GasComposition): boolean {
   return within(gas.co2Pct, limits.co2) && within(gas.o2Pct, limits.o2);
 }
 
-function compositionName(gas: GasComposition): string {
+function compositionName(gas: GasComposition): Phrase {
   const parts = [
-    ['argon', gas.argonPct],
-    ['helium', gas.heliumPct],
+    [say('consumables.argon'), gas.argonPct],
+    [say('consumables.helium'), gas.heliumPct],
     ['CO₂', gas.co2Pct],
-    ['oxygen', gas.o2Pct],
+    [say('consumables.oxygen'), gas.o2Pct],
   ] as const;
   const present = parts.filter(([, share]) => share > 0);
-  if (present.length === 0) return 'no gas';
+  if (present.length === 0) return say('consumables.no-gas');
   if (present.length === 1 && present[0]) return present[0][0];
-  return present.map(([name, share]) => `${name} ${share} %`).join(', ');
+  return joined(
+    present.map(([name, share]) => joined([name, amount('percent', share)], ' ')),
+    ', ',
+  );
 }

@@ -1,4 +1,5 @@
 /** Base material groups and the fillers that belong on them. */
+import { say, type Phrase } from '../said/index.ts';
 import type { GaugedMetal } from '../units/index.ts';
 import type { FillerFamily } from './fillers.ts';
 
@@ -6,17 +7,32 @@ export type MaterialGroup = 'steel' | 'stainless' | 'aluminium' | 'galvanised';
 
 export interface Material {
   readonly group: MaterialGroup;
-  readonly name: string;
+  readonly name: Phrase;
   readonly gaugeTable: GaugedMetal;
   /** Filler families that make a sound joint on it; anything else is refused. */
   readonly families: readonly FillerFamily[];
 }
 
 export const materials: readonly Material[] = [
-  { group: 'steel', name: 'Steel', gaugeTable: 'steel', families: ['steel', 'copper-silicon', 'stainless'] },
-  { group: 'stainless', name: 'Stainless', gaugeTable: 'stainless', families: ['stainless', 'copper-silicon'] },
-  { group: 'aluminium', name: 'Aluminium', gaugeTable: 'aluminium', families: ['aluminium'] },
-  { group: 'galvanised', name: 'Galvanised steel', gaugeTable: 'galvanised', families: ['copper-silicon', 'steel'] },
+  {
+    group: 'steel',
+    name: say('consumables.steel'),
+    gaugeTable: 'steel',
+    families: ['steel', 'copper-silicon', 'stainless'],
+  },
+  {
+    group: 'stainless',
+    name: say('consumables.stainless'),
+    gaugeTable: 'stainless',
+    families: ['stainless', 'copper-silicon'],
+  },
+  { group: 'aluminium', name: say('consumables.aluminium'), gaugeTable: 'aluminium', families: ['aluminium'] },
+  {
+    group: 'galvanised',
+    name: say('consumables.galvanised-steel'),
+    gaugeTable: 'galvanised',
+    families: ['copper-silicon', 'steel'],
+  },
 ];
 
 export const materialGroups: readonly MaterialGroup[] = materials.map((material) => material.group);

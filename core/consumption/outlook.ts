@@ -1,4 +1,5 @@
 /** What is left in cylinders and on spools, as arc minutes and parts, counted down by what has been welded since it was read. */
+import { say, amount, type Phrase } from '../said/index.ts';
 import { fillerOf, gasOf, type FillerCode } from '../consumables/index.ts';
 import { co2LPerKg, co2Minutes, compressedMinutes, keptBackBar, seamGasL, spoolMinutes } from './stock.ts';
 import { wireAreaMm2 } from '../consumables/index.ts';
@@ -38,7 +39,7 @@ export interface Outlook {
   readonly partsLeft: number | undefined;
   /** L of gas or kg of wire that one part takes. */
   readonly perPart: number;
-  readonly because: string;
+  readonly because: Phrase;
   readonly words: 'plenty' | 'low' | 'not enough for one part';
 }
 
@@ -67,8 +68,19 @@ export function cylinderOutlook(cylinder: CylinderReading, use: PartUse): Outloo
         ? co2Minutes(Math.max(cylinder.massKg ?? 0, 0), flow)
         : compressedMinutes(cylinder.volumeL, cylinder.pressureBar ?? 0, flow);
   const because = isWeighed(cylinder.gas)
-    ? `${(cylinder.massKg ?? 0).toFixed(1)} kg × ${co2LPerKg} L/kg / ${flow} L/min; the pressure of liquid CO₂ says nothing until it is nearly empty`
-    : `${cylinder.volumeL} L × (${(cylinder.pressureBar ?? 0).toFixed(0)} − ${keptBackBar}) bar / ${flow} L/min; a part takes ${perPart.toFixed(1)} L with gas before and after each of ${use.starts} ${use.starts === 1 ? 'start' : 'starts'}`;
+    ? say('consumption.the-pressure-of-liquid-co2', {
+        mass: amount('spoolMass', cylinder.massKg ?? 0, 1),
+        co2LPer: amount('gasPerMass', co2LPerKg),
+        flow: amount('gasFlow', flow),
+      })
+    : say('consumption.bar-a-part-takes-with', {
+        volume: amount('volume', cylinder.volumeL),
+        pressure: amount('plain', cylinder.pressureBar ?? 0, 0),
+        keptBack: keptBackBar,
+        flow: amount('gasFlow', flow),
+        perPart: amount('volume', perPart, 1),
+        starts: use.starts,
+      });
   return outlook(arcMinutes, usable, perPart, because);
 }
 
@@ -82,11 +94,15 @@ export function spoolOutlook(spool: SpoolReading, use: PartUse): Outlook {
     spoolMinutes(left, spool.diameterMm, densityKgPerM3, use.wireFeedMPerMin),
     left,
     perPart,
-    `${spool.massKg.toFixed(2)} kg / (${(1000 * kgPerM).toFixed(2)} g/m × ${use.wireFeedMPerMin.toFixed(1)} m/min)`,
+    say('consumption.sum', {
+      mass: amount('spoolMass', spool.massKg, 2),
+      kgPerM: amount('wireMassPerLength', 1000 * kgPerM, 2),
+      wireFeed: amount('wireFeed', use.wireFeedMPerMin, 1),
+    }),
   );
 }
 
-function outlook(arcMinutes: number, left: number, perPart: number, because: string): Outlook {
+function outlook(arcMinutes: number, left: number, perPart: number, because: Phrase): Outlook {
   const partsLeft = perPart > 0 ? Math.floor(left / perPart + 1e-9) : undefined;
   const words =
     partsLeft === undefined || partsLeft >= lowParts ? 'plenty' : partsLeft === 0 ? 'not enough for one part' : 'low';

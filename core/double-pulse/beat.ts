@@ -2,6 +2,7 @@
  * The `double-pulse` question: a beat in one school said in another, and what it does: mean current and power at both levels,
  * the sheet thickness whose single-pulse setting has the same mean heat, ripples, and whether both levels can be pulsed.
  */
+import { say, amount, bare, type Phrase } from '../said/index.ts';
 import { arcElectrical, pulseLineMm, wireInGas } from '../arc/index.ts';
 import { success, type Outcome, type Warning } from '../outcome/index.ts';
 import { currentRule, metalFactor } from '../plan/wishes.ts';
@@ -50,12 +51,16 @@ export function doublePulse(input: DoublePulseInput): Outcome<DoublePulseResult>
   if (!canonical.ok) return canonical;
   const beat = canonical.value;
   const warnings: Warning[] = [];
-  const caution = (code: string, message: string) => warnings.push({ code, level: 'caution', message });
+  const caution = (code: Phrase, message: Phrase) => warnings.push({ code, level: 'caution', message });
   const pitch = input.travelMmPerMin === undefined ? undefined : ripplePitchMm(input.travelMmPerMin, beat.frequencyHz);
   if (pitch !== undefined && (pitch < usualPitchMm[0] || pitch > usualPitchMm[1])) {
     caution(
       'ripple-pitch',
-      `Ripples every ${pitch.toFixed(2)} mm are outside the usual ${usualPitchMm[0]} to ${usualPitchMm[1]} mm.`,
+      say('double-pulse.ripples-every-are-outside-the', {
+        pitch: amount('shortLength', pitch, 2),
+        usualPitch: bare('shortLength', usualPitchMm[0]),
+        usualPitch2: amount('shortLength', usualPitchMm[1]),
+      }),
     );
   }
   const limits = input.feedLimitsMPerMin;
@@ -67,7 +72,12 @@ export function doublePulse(input: DoublePulseInput): Outcome<DoublePulseResult>
       if (feed < limits[0] || feed > limits[1]) {
         caution(
           `${name}-beyond-limits`,
-          `The slow ${name} level of ${feed.toFixed(1)} m/min is outside ${limits[0]} to ${limits[1]} m/min.`,
+          say('double-pulse.the-slow-level-of-is', {
+            name,
+            feed: amount('wireFeed', feed, 1),
+            limits: bare('wireFeed', limits[0]),
+            limits2: amount('wireFeed', limits[1]),
+          }),
         );
       }
     }
@@ -85,7 +95,7 @@ export function doublePulse(input: DoublePulseInput): Outcome<DoublePulseResult>
 function effectOf(
   beat: CanonicalBeat,
   { filler, gas, diameterMm, extensionMm }: NonNullable<DoublePulseInput['wire']>,
-  caution: (code: string, message: string) => void,
+  caution: (code: string, message: Phrase) => void,
 ): DoublePulseResult['effect'] {
   const wire = wireInGas(filler, gas, diameterMm);
   const lineMm = pulseLineMm(wire.family, diameterMm);
@@ -103,12 +113,12 @@ function effectOf(
   if (!high)
     caution(
       'high-not-pulsable',
-      `The slow high level of ${beat.highFeedMPerMin.toFixed(1)} m/min cannot be pulsed with this wire.`,
+      say('double-pulse.the-slow-high-level-of', { highFeed: amount('wireFeed', beat.highFeedMPerMin, 1) }),
     );
   if (!low)
     caution(
       'low-not-pulsable',
-      `The slow low level of ${beat.lowFeedMPerMin.toFixed(1)} m/min cannot be pulsed with this wire.`,
+      say('double-pulse.the-slow-low-level-of', { lowFeed: amount('wireFeed', beat.lowFeedMPerMin, 1) }),
     );
   if (!high || !low || !single) return undefined;
   const ownShare = metalFactor(usualMetal(wire.family), wire.family).factor;

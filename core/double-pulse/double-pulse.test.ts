@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import {
@@ -12,7 +13,7 @@ import {
 
 function canonical(beat: BeatInput): CanonicalBeat {
   const result = canonicalOf(beat);
-  if (!result.ok) throw new Error(result.issues[0]?.message);
+  if (!result.ok) throw new Error(inEnglish(result.issues[0]?.message));
   return result.value;
 }
 
@@ -117,7 +118,7 @@ describe('the slow beat between schools', () => {
       feedLimitsMPerMin: [2, 15],
       travelMmPerMin: 60,
     });
-    expect(wild.ok && wild.value.warnings.map((warning) => warning.code)).toEqual(
+    expect(inEnglish(wild.ok && wild.value.warnings.map((warning) => warning.code))).toEqual(
       expect.arrayContaining(['high-not-pulsable', 'high-beyond-limits', 'ripple-pitch']),
     );
   });

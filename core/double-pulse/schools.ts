@@ -4,6 +4,7 @@
  * Two-level: high and low entered apart, with a balance of 10..90 % at high.
  * Swing: the set value is the mean, one strength gives a symmetric swing around it in equal times.
  */
+import { say, amount, bare, type Phrase } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import type { FillerCode } from '../consumables/index.ts';
 import { meltRateMmPerS } from '../melting/index.ts';
@@ -54,7 +55,7 @@ export const beatLimits = {
 
 /** Canonical description of a beat. Issues: ranges, `low-above-high`, `one-of`. */
 export function canonicalOf(beat: BeatInput): Outcome<CanonicalBeat> {
-  const issues: Issue[] = [...within('frequencyHz', beat.frequencyHz, beatLimits.frequencyHz, 'Hz')];
+  const issues: Issue[] = [...within('frequencyHz', beat.frequencyHz, beatLimits.frequencyHz, say('double-pulse.hz'))];
   if (beat.school === 'top') {
     issues.push(
       ...feedIssue('setFeedMPerMin', beat.setFeedMPerMin),
@@ -92,10 +93,13 @@ export function canonicalOf(beat: BeatInput): Outcome<CanonicalBeat> {
     issues.push({
       path: 'lowFeedMPerMin',
       code: 'low-above-high',
-      message: `The low level of ${low} m/min lies above the high one of ${high} m/min.`,
+      message: say('double-pulse.the-low-level-of-lies', {
+        low: amount('wireFeed', low),
+        high: amount('wireFeed', high),
+      }),
       limit: high,
       got: low,
-      hint: 'Swap the two.',
+      hint: say('double-pulse.swap-the-two'),
     });
   }
   return issues.length > 0
@@ -108,7 +112,7 @@ export interface SaidBeat {
   readonly representable: boolean;
   /** What the nearest representable beat really is, when the wish is not representable. */
   readonly nearest?: CanonicalBeat;
-  readonly why?: string;
+  readonly why?: Phrase;
 }
 
 /** The canonical beat said in a school; where it cannot be, the nearest that keeps the mean feed. */
@@ -132,7 +136,7 @@ export function sayBeat(beat: CanonicalBeat, school: BeatSchool): SaidBeat {
     if (isEven && depth <= beatLimits.swingPercent[1]) return { to, representable: true };
     return unrepresentable(
       to,
-      isEven ? 'the swing is deeper than this school goes' : 'this school knows only equal times at high and low',
+      isEven ? say('double-pulse.the-swing-is-deeper-than') : say('double-pulse.this-school-knows-only-equal'),
     );
   }
   if (school === 'top') {
@@ -144,19 +148,20 @@ export function sayBeat(beat: CanonicalBeat, school: BeatSchool): SaidBeat {
       ? highFeedMPerMin
       : meanFeedMPerMin / (share / 100 + (1 - share / 100) * (held / 100));
     const to: TopBeat = { school, setFeedMPerMin, lowPercent: held, highSharePercent: share, frequencyHz };
-    return isExact
-      ? { to, representable: true }
-      : unrepresentable(to, 'the low level or the share lies outside what this school can set');
+    return isExact ? { to, representable: true } : unrepresentable(to, say('double-pulse.the-low-level-or-the'));
   }
   const isExact = Math.abs(share - highShare * 100) < 1e-9;
   const high = isExact ? highFeedMPerMin : (meanFeedMPerMin - (1 - share / 100) * lowFeedMPerMin) / (share / 100);
   const to: TwoLevelBeat = { school, highFeedMPerMin: high, lowFeedMPerMin, highSharePercent: share, frequencyHz };
   return isExact
     ? { to, representable: true }
-    : unrepresentable(to, `the share at high must lie between ${least} and ${most} %`);
+    : unrepresentable(
+        to,
+        say('double-pulse.the-share-at-high-must', { least: bare('percent', least), most: amount('percent', most) }),
+      );
 }
 
-function unrepresentable(to: BeatInput, why: string): SaidBeat {
+function unrepresentable(to: BeatInput, why: Phrase): SaidBeat {
   const nearest = canonicalOf(to);
   return { to, representable: false, why, ...(nearest.ok ? { nearest: nearest.value } : {}) };
 }
@@ -192,7 +197,7 @@ function twoLevelFeeds(beat: TwoLevelBeat): Outcome<readonly [number, number]> {
       return failure({
         path: 'filler',
         code: 'missing',
-        message: 'Levels in A need filler, diameterMm and extensionMm to say what they melt.',
+        message: say('double-pulse.levels-in-a-need-filler'),
       });
     }
     const issues = [
@@ -209,7 +214,7 @@ function twoLevelFeeds(beat: TwoLevelBeat): Outcome<readonly [number, number]> {
   return failure({
     path: 'highFeedMPerMin',
     code: 'one-of',
-    message: 'Give both levels as feeds, or both as currents.',
+    message: say('double-pulse.give-both-levels-as-feeds'),
     got: { highFeedMPerMin, lowFeedMPerMin, highCurrentA, lowCurrentA },
   });
 }
@@ -219,13 +224,13 @@ function feedIssue(path: string, value: number): Issue[] {
   return issue ? [issue] : [];
 }
 
-function within(path: string, value: number, [min, max]: readonly [number, number], unit: string): Issue[] {
+function within(path: string, value: number, [min, max]: readonly [number, number], unit: Phrase): Issue[] {
   if (Number.isFinite(value) && value >= min && value <= max) return [];
   return [
     {
       path,
       code: 'out-of-range',
-      message: `${path} must lie between ${min} and ${max} ${unit}; got ${value}.`,
+      message: say('double-pulse.must-lie-between-and-got', { path, min, max, unit, value }),
       limit: [min, max],
       got: value,
     },

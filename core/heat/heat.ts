@@ -1,4 +1,5 @@
 /** The `heat` question: arc energy and heat input, cooling time, carbon equivalent, preheat and interpass ceiling. */
+import { say, amount, type Phrase } from '../said/index.ts';
 import type { MaterialGroup } from '../consumables/index.ts';
 import { failure, rangeIssues, success, type Issue, type Outcome } from '../outcome/index.ts';
 import { coolingTime, type WeldShape } from './cooling.ts';
@@ -32,7 +33,7 @@ export interface HeatResult {
   readonly carbonEquivalentCet?: number;
   readonly preheatAdviceC?: number;
   readonly interpassCeilingC?: readonly [number, number];
-  readonly because: string;
+  readonly because: Phrase;
 }
 
 /** Interpass ceilings unless a procedure says otherwise, °C: rules of practice. */
@@ -64,9 +65,9 @@ export function heat(input: HeatInput): Outcome<HeatResult> {
     issues.push({
       path: 'composition',
       code: 'steel-only',
-      message: `A carbon equivalent holds for unalloyed and low-alloy steel only; the metal is ${group}.`,
+      message: say('heat.a-carbon-equivalent-holds-for', { group }),
       got: group,
-      hint: 'Leave the composition out.',
+      hint: say('heat.leave-the-composition-out'),
     });
   }
   if (issues.length > 0) return failure(...issues);
@@ -88,7 +89,12 @@ export function heat(input: HeatInput): Outcome<HeatResult> {
     ...(cet === undefined ? {} : { carbonEquivalentCet: cet }),
     ...(advice === undefined ? {} : { preheatAdviceC: advice }),
     ...(ceiling ? { interpassCeilingC: ceiling } : {}),
-    because: `${(powerW ?? voltageV * currentA).toFixed(0)} W ${powerW === undefined ? '(volts × amps)' : '(true power)'} × 60 / ${travelMmPerMin} mm/min / 1000 × ${efficiency}`,
+    because: say('heat.60-1000', {
+      current: amount('watts', powerW ?? voltageV * currentA, 0),
+      undefined: powerW === undefined ? say('heat.volts-amps') : say('heat.true-power'),
+      travel: amount('travel', travelMmPerMin),
+      efficiency,
+    }),
   });
 }
 
@@ -98,7 +104,7 @@ function limited(path: string, value: number, min: number, max: number, unit: st
     {
       path,
       code: 'out-of-range',
-      message: `${path} must lie between ${min} and ${max}${unit === '' ? '' : ` ${unit}`}; got ${value}.`,
+      message: say('heat.must-lie-between-and-got', { path, min, max, unit: unit === '' ? '' : ` ${unit}`, value }),
       limit: [min, max],
       got: value,
     },

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { fillerCodes } from '../consumables/index.ts';
@@ -10,7 +11,7 @@ function currentFor(
   wireFeedMPerMin: number,
 ): number {
   const result = melt({ filler, diameterMm, extensionMm, wireFeedMPerMin });
-  if (!result.ok) throw new Error(result.issues[0]?.message);
+  if (!result.ok) throw new Error(inEnglish(result.issues[0]?.message));
   return result.value.currentA;
 }
 

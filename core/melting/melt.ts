@@ -1,4 +1,5 @@
 /** The `melt` question: from feed to current or from current to feed, at a given extension. */
+import { say, amount, type Phrase } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { failure, rangeIssues, ranges, success, type Issue, type Outcome } from '../outcome/index.ts';
@@ -21,7 +22,7 @@ export interface MeltResult {
   readonly currentA: number;
   readonly depositionKgPerH: number;
   readonly bands: { readonly currentA: readonly [number, number] };
-  readonly because: string;
+  readonly because: Phrase;
 }
 
 /** Feed, mean current and deposit that belong together. Issues: ranges, `one-of`, `rms-below-mean`, `rms-too-high`. */
@@ -32,7 +33,7 @@ export function melt(input: MeltInput): Outcome<MeltResult> {
     issues.push({
       path: 'wireFeedMPerMin',
       code: 'one-of',
-      message: 'Give exactly one of wireFeedMPerMin and currentA.',
+      message: say('melting.give-exactly-one-of-wirefeedmpermin'),
       got: { wireFeedMPerMin, currentA },
     });
   }
@@ -40,7 +41,10 @@ export function melt(input: MeltInput): Outcome<MeltResult> {
     issues.push({
       path: 'rmsCurrentA',
       code: 'out-of-range',
-      message: `rmsCurrentA must lie between 0 and ${ranges.currentA.max} A; got ${rmsCurrentA}.`,
+      message: say('melting.rmscurrenta-must-lie-between-0', {
+        current: amount('current', ranges.currentA.max),
+        rmsCurrent: rmsCurrentA,
+      }),
       limit: [0, ranges.currentA.max],
       got: rmsCurrentA,
     });
@@ -68,8 +72,11 @@ export function melt(input: MeltInput): Outcome<MeltResult> {
       path: 'rmsCurrentA',
       code: tooHigh ? 'rms-too-high' : 'rms-below-mean',
       message: tooHigh
-        ? `An rms current of ${rmsCurrentA} A alone melts more than the wire fed.`
-        : `An rms current of ${rmsCurrentA} A is below the mean of ${meanA.toFixed(1)} A; rms is never below mean.`,
+        ? say('melting.an-rms-current-of-alone', { rmsCurrent: amount('current', rmsCurrentA) })
+        : say('melting.an-rms-current-of-is', {
+            rmsCurrent: amount('current', rmsCurrentA),
+            mean: amount('current', meanA, 1),
+          }),
       limit: Number(meanA.toFixed(1)),
       got: rmsCurrentA,
     });
@@ -81,8 +88,13 @@ export function melt(input: MeltInput): Outcome<MeltResult> {
     currentA: meanA,
     depositionKgPerH: depositionKgPerH(wire, feed),
     bands: { currentA: [meanA * (1 - filler.meltingError), meanA * (1 + filler.meltingError)] },
-    because:
-      `arc ${wire.arcMeltMmPerAs.toFixed(3)} mm/(A s) × ${meanA.toFixed(0)} A = ${(wire.arcMeltMmPerAs * meanA).toFixed(1)} mm/s, ` +
-      `plus extension ${extensionMm} mm: ${extensionRate.toFixed(1)} mm/s; together ${feed.toFixed(2)} m/min`,
+    because: say('melting.arc-plus-extension-together', {
+      arcMeltMmPerAs: amount('meltRate', wire.arcMeltMmPerAs, 3),
+      mean: amount('current', meanA, 0),
+      mean2: amount('wireSpeed', wire.arcMeltMmPerAs * meanA, 1),
+      extension: amount('shortLength', extensionMm),
+      extensionRate: amount('wireSpeed', extensionRate, 1),
+      feed: amount('wireFeed', feed, 2),
+    }),
   });
 }

@@ -9,6 +9,7 @@ export const issueCodes = {
   'out-of-range': 'least and most, or the one that was passed',
   'not-a-number': null,
   'ambiguous-comma': null,
+  'mixed-separators': null,
   'unknown-unit': null,
   'unknown-gauge': 'the gauges that the table has',
   empty: null,

@@ -1,5 +1,6 @@
 /** The three error channels of the core: bad input is a list of issues, a numerical dead end is one of them with a reason, a bug throws. */
 
+import type { Phrase } from '../said/index.ts';
 import type { IssueCode } from './codes.ts';
 
 /** One thing wrong with an input, said so that a person can mend it. */
@@ -9,13 +10,13 @@ export interface Issue {
   /** Stable; the table says what its limit is. */
   readonly code: IssueCode;
   /** One sentence for the person at the bench: what is wrong, the limit and the value. */
-  readonly message: string;
+  readonly message: Phrase;
   /** The limit that was passed, where there is one. */
   readonly limit?: number | string | readonly (number | string)[] | undefined;
   /** What was given. */
   readonly got?: unknown;
   /** The nearest way out. */
-  readonly hint?: string | undefined;
+  readonly hint?: Phrase | undefined;
 }
 
 /** A value, or every reason why there is none. */
@@ -32,8 +33,8 @@ export function failure(...issues: readonly Issue[]): Outcome<never> {
 
 /** Said beside a result that stands: the setting is usable, but the welder should know this. */
 export interface Warning {
-  readonly code: string;
-  readonly message: string;
+  readonly code: Phrase;
+  readonly message: Phrase;
   /** `hazard`: can hurt somebody; `caution`: can cost the part; `note`: worth knowing. */
   readonly level: 'hazard' | 'caution' | 'note';
 }

@@ -1,11 +1,12 @@
 /** What an arc can be meant to do, apart from the joint it is in. Rules of practice. */
+import { say, type Phrase } from '../said/index.ts';
 export type ArcIntent = 'root' | 'neutral' | 'wrap';
 export const arcIntents: readonly {
   readonly intent: ArcIntent;
-  readonly name: string;
+  readonly name: Phrase;
   readonly arcMm: readonly [number, number];
 }[] = [
-  { intent: 'root', name: 'Short, into the root', arcMm: [2.5, 3.5] },
-  { intent: 'neutral', name: 'Neutral', arcMm: [3.5, 4.5] },
-  { intent: 'wrap', name: 'Long, so that the bead wraps', arcMm: [4.5, 6] },
+  { intent: 'root', name: say('plan.short-into-the-root'), arcMm: [2.5, 3.5] },
+  { intent: 'neutral', name: say('plan.neutral'), arcMm: [3.5, 4.5] },
+  { intent: 'wrap', name: say('plan.long-so-that-the-bead'), arcMm: [4.5, 6] },
 ];

@@ -1,127 +1,236 @@
 /** The sum behind every figure of a plan, in one line each. The formulas' constants are metric, so these lines are too. */
+import { say, amount, bare, joined, inSentence, type Phrase } from '../said/index.ts';
 import { trueFlowFactor } from '../consumption/index.ts';
 import { migEfficiency } from '../heat/index.ts';
 import { dipMelting } from '../melting/index.ts';
 import type { PlanFigures, Workings } from './figures.ts';
 import type { PlanInput } from './input.ts';
-import { jointRule } from './joints.ts';
+import { jointRule, type JointRule } from './joints.ts';
 import { flowAfterS, flowBeforeS, slagSPerM } from './practice.ts';
 
-export type Because = Readonly<Partial<Record<keyof PlanFigures, string>>>;
+export type Because = Readonly<Partial<Record<keyof PlanFigures, Phrase>>>;
 
 export function becauseLines(input: PlanInput, workings: Workings): Because {
   const { seam } = input;
   const { figures: f, wire, model, point } = workings;
   const { extensionMm } = model;
   const { pulse } = point;
-  const metal = `${fixed(f.wireFeedMPerMin, 2)} m/min × ${fixed(wire.areaMm2, 3)} mm² × yield ${wire.yield}`;
+  const metal = say('plan.yield', {
+    wireFeed: amount('wireFeed', f.wireFeedMPerMin, 2),
+    area: amount('area', wire.areaMm2, 3),
+    yield: wire.yield,
+  });
   const wireRate = (f.wireFeedMPerMin * 1000 * wire.areaMm2) / 60;
   return {
     thicknessMm: workings.wanted.thickness.because,
     proposedFeedMPerMin: feedLine(workings),
     wireFeedMPerMin:
-      feedLine(workings) +
-      (input.wireFeedMPerMin === undefined ? '' : `; you set ${fixed(f.wireFeedMPerMin, 2)} m/min`),
+      input.wireFeedMPerMin === undefined
+        ? feedLine(workings)
+        : joined([feedLine(workings), say('plan.you-set', { wireFeed: amount('wireFeed', f.wireFeedMPerMin, 2) })]),
     ...(pulse
       ? {
-          frequencyHz: `${fixed(wireRate, 1)} mm³/s of wire in drops of ${fixed(pulse.dropFactor, 2)} wire diameters, ${pulse.dropsPerPulse > 1.35 ? `${fixed(pulse.dropsPerPulse, 1)} a pulse: it streams` : 'one a pulse'}`,
-          backgroundCurrentA: `what melts the rest of the wire between peaks of ${fixed(pulse.peakCurrentA, 0)} A × ${fixed(pulse.peakTimeMs, 2)} ms`,
+          frequencyHz: say('plan.of-wire-in-drops-of', {
+            wireRate: amount('metalRate', wireRate, 1),
+            dropFactor: amount('plain', pulse.dropFactor, 2),
+            dropsPerPulse:
+              pulse.dropsPerPulse > 1.35
+                ? say('plan.a-pulse-it-streams', { dropsPerPulse: amount('plain', pulse.dropsPerPulse, 1) })
+                : say('plan.one-a-pulse'),
+          }),
+          backgroundCurrentA: say('plan.what-melts-the-rest-of', {
+            peakCurrent: amount('current', pulse.peakCurrentA, 0),
+            peakTime: amount('pulseTime', pulse.peakTimeMs, 2),
+          }),
         }
       : {}),
     meanCurrentA: currentLine(workings),
     rmsCurrentA: pulse
-      ? 'root of the mean square over one pulse with its flanks; it heats the free wire and the machine'
+      ? say('plan.root-of-the-mean-square')
       : input.mode === 'dip'
-        ? `${dipMelting.formFactor} × the mean: every short surges`
-        : 'taken as the mean: this mode is planned with a steady current',
+        ? say('plan.the-mean-every-short-surges', { formFactor: dipMelting.formFactor })
+        : say('plan.taken-as-the-mean-this'),
     voltageV:
       input.mode === 'dip'
-        ? `13.5 V + 0.036 × ${fixed(f.meanCurrentA, 0)} A${wire.co2Share > 0 ? ` + 2.5 V × ${fixed(wire.co2Share, 2)} (CO₂)` : ''}${wire.heliumPct > 0 ? ` + 0.03 V × ${wire.heliumPct} % helium` : ''}; a rule of practice, ±1.5 V`
-        : `${fixed(wire.v0V, 1)} V + ${fixed(wire.eVPerMm, 3)} V/mm × ${fixed(f.arcLengthMm, 2)} mm + ` +
-          `(${fixed(wire.raOhm * 1000, 0)} + ${fixed(wire.extensionOhmPerMm * extensionMm * 1000, 1)}) mΩ × ${fixed(f.meanCurrentA, 0)} A, at the contact tip`,
-    machineVoltageV: `${fixed(f.voltageV, 1)} V at the tip plus leads, gun and return clamp`,
+        ? say('plan.13-5-v-0-036', {
+            meanCurrent: amount('current', f.meanCurrentA, 0),
+            co2Share: wire.co2Share > 0 ? say('plan.2-5-v-co2', { co2Share: amount('plain', wire.co2Share, 2) }) : '',
+            helium: wire.heliumPct > 0 ? say('plan.0-03-v-helium', { helium: amount('percent', wire.heliumPct) }) : '',
+          })
+        : say('plan.m-at-the-contact-tip', {
+            v0V: amount('voltage', wire.v0V, 1),
+            eVPer: amount('voltsPerLength', wire.eVPerMm, 3),
+            arcLength: amount('shortLength', f.arcLengthMm, 2),
+            raOhm: amount('plain', wire.raOhm * 1000, 0),
+            extension: amount('plain', wire.extensionOhmPerMm * extensionMm * 1000, 1),
+            meanCurrent: amount('current', f.meanCurrentA, 0),
+          }),
+    machineVoltageV: say('plan.at-the-tip-plus-leads', { voltage: amount('voltage', f.voltageV, 1) }),
     meanPowerW: pulse
-      ? `mean of volts × amps at every instant; the two displayed means multiply to ${fixed(point.productPowerW / 1000, 2)} kW, ` +
-        `the truth is ${fixed(100 * (point.powerW / point.productPowerW - 1), 0)} % above that`
-      : `${fixed(f.voltageV, 1)} V × ${fixed(f.meanCurrentA, 0)} A; without pulses the product is near the truth`,
+      ? say('plan.mean-of-volts-amps-at', {
+          productPower: amount('kilowatts', point.productPowerW / 1000, 2),
+          productPower2: amount('percent', 100 * (point.powerW / point.productPowerW - 1), 0),
+        })
+      : say('plan.without-pulses-the-product-is', {
+          voltage: amount('voltage', f.voltageV, 1),
+          meanCurrent: amount('current', f.meanCurrentA, 0),
+        }),
     arcLengthMm: arcLine(input, workings),
-    trimMm: `${fixed(f.arcLengthMm, 2)} mm less the line of ${model.arc.lineMm} mm`,
-    ctwdMm:
-      `${input.mode === 'dip' ? 'dip: 10 mm at 0.8 mm wire, 1 more per 0.1 mm' : 'rises with the wire, held at 16 or 17 mm'}${input.mode === 'spray' || input.mode === 'cored' ? ', 2 more here' : ''}: ${fixed(extensionMm, 1)} mm of wire and ` +
-      `${fixed(f.arcLengthMm, 1)} mm of arc; tip ${f.tipRecessMm === 0 ? 'flush with the nozzle' : `${f.tipRecessMm} mm inside the nozzle`}`,
+    trimMm: say('plan.less-the-line-of', {
+      arcLength: amount('shortLength', f.arcLengthMm, 2),
+      line: amount('shortLength', model.arc.lineMm),
+    }),
+    ctwdMm: say('plan.of-wire-and-of-arc', {
+      mode:
+        input.mode === 'dip'
+          ? say('plan.dip-at-wire-1-more', {
+              short10: amount('shortLength', 10),
+              short0_8: amount('shortLength', 0.8),
+              short0_1: amount('shortLength', 0.1),
+            })
+          : say('plan.rises-with-the-wire-held', {
+              short16From: bare('shortLength', 16),
+              short17: amount('shortLength', 17),
+            }),
+      mode2: input.mode === 'spray' || input.mode === 'cored' ? say('plan.2-more-here') : '',
+      extension: amount('shortLength', extensionMm, 1),
+      arcLength: amount('shortLength', f.arcLengthMm, 1),
+      tipRecess:
+        f.tipRecessMm === 0
+          ? say('plan.flush-with-the-nozzle')
+          : say('plan.inside-the-nozzle', { tipRecess: amount('shortLength', f.tipRecessMm) }),
+    }),
     gasFlowLPerMin:
       f.gasFlowLPerMin === 0
-        ? 'this wire shields itself'
-        : `12 L/min at 0.8 mm wire and 10 more per mm${input.mode === 'spray' || input.mode === 'cored' ? ', 1 more here' : ''}; as an argon gauge reads it` +
-          (trueFlowFactor(input.gas) > 1
-            ? `, the lighter gas really runs ${fixed(f.gasFlowLPerMin * trueFlowFactor(input.gas), 0)} L/min`
-            : ''),
-    travelMmPerMin: `${metal} / ${fixed(f.areaMm2, 1)} mm²; wished ${workings.wanted.travelBecause}`,
+        ? say('plan.this-wire-shields-itself')
+        : say('plan.at-wire-and-10-more', {
+            gas12: amount('gasFlow', 12),
+            short0_8: amount('shortLength', 0.8),
+            mode: input.mode === 'spray' || input.mode === 'cored' ? say('plan.1-more-here') : '',
+            gas:
+              trueFlowFactor(input.gas) > 1
+                ? say('plan.the-lighter-gas-really-runs', {
+                    gas: amount('gasFlow', f.gasFlowLPerMin * trueFlowFactor(input.gas), 0),
+                  })
+                : '',
+          }),
+    travelMmPerMin: say('plan.wished', {
+      metal,
+      area: amount('area', f.areaMm2, 1),
+      travelBecause: workings.wanted.travelBecause,
+    }),
     legMm: legLine(input, workings),
     areaMm2: areaLine(workings),
     totalAreaMm2: areaLine(workings),
     weaveMm:
-      f.weaveMm > 0 ? 'going up the hand holds the pool on a shelf: the width less 2 mm, at most 12' : 'straight',
-    slagSeconds: f.slagSeconds > 0 ? `${slagSPerM} s for each metre of each pass, assumed` : 'this wire makes no slag',
-    heatInputKjPerMm: `${migEfficiency} × ${fixed(f.meanPowerW, 0)} W × 60 / ${fixed(f.travelMmPerMin, 0)} mm/min / 1000`,
-    depositionKgPerH: `${metal} × ${wire.densityKgPerM3} kg/m³`,
-    arcSeconds: `${fixed(seam.lengthMm, 0)} mm${f.passes > 1 ? ` × ${f.passes} passes` : ''} at ${fixed(f.travelMmPerMin, 0)} mm/min`,
-    gasLitres: `${fixed(f.gasFlowLPerMin * trueFlowFactor(input.gas), 1)} L/min for ${fixed(f.arcSeconds, 0)} s and ${flowBeforeS} + ${flowAfterS} s before and after${f.passes > 1 ? ' each pass' : ''}`,
-    wireGrams: `${fixed(f.wireFeedMPerMin, 2)} m/min for ${fixed(f.arcSeconds, 0)} s; starts, craters and cut ends come on top`,
+      f.weaveMm > 0 ? say('plan.going-up-the-hand-holds', { short2: amount('shortLength', 2) }) : say('plan.straight'),
+    slagSeconds:
+      f.slagSeconds > 0
+        ? say('plan.for-each-metre-of-each', { slagSPerM: amount('phaseTime', slagSPerM) })
+        : say('plan.this-wire-makes-no-slag'),
+    heatInputKjPerMm: say('plan.60-1000', {
+      migEfficiency,
+      meanPower: amount('watts', f.meanPowerW, 0),
+      travel: amount('travel', f.travelMmPerMin, 0),
+    }),
+    depositionKgPerH: say('plan.sum', { metal, densityKgPerM3: amount('density', wire.densityKgPerM3) }),
+    arcSeconds: say('plan.at', {
+      length: amount('shortLength', seam.lengthMm, 0),
+      passes: f.passes > 1 ? say('plan.passes', { passes: f.passes }) : '',
+      travel: amount('travel', f.travelMmPerMin, 0),
+    }),
+    gasLitres: say('plan.for-and-before-and-after', {
+      gas: amount('gasFlow', f.gasFlowLPerMin * trueFlowFactor(input.gas), 1),
+      arcSeconds: amount('phaseTime', f.arcSeconds, 0),
+      flowBefore: bare('phaseTime', flowBeforeS),
+      flowAfter: amount('phaseTime', flowAfterS),
+      passes: f.passes > 1 ? say('plan.each-pass') : '',
+    }),
+    wireGrams: say('plan.for-starts-craters-and-cut', {
+      wireFeed: amount('wireFeed', f.wireFeedMPerMin, 2),
+      arcSeconds: amount('phaseTime', f.arcSeconds, 0),
+    }),
   };
 }
 
-function currentLine({ figures, wire, model, point: { pulse } }: Workings): string {
-  const glowing = `melts as much as is fed, with ${fixed(model.extensionMm, 1)} mm of wire glowing`;
+function currentLine({ figures, wire, model, point: { pulse } }: Workings): Phrase {
+  const glowing = say('plan.melts-as-much-as-is', { extension: amount('shortLength', model.extensionMm, 1) });
   return pulse
-    ? `${fixed(pulse.backgroundCurrentA, 0)} A + (${fixed(pulse.peakCurrentA, 0)} − ${fixed(pulse.backgroundCurrentA, 0)}) A × ${fixed(pulse.peakTimeMs, 2)} ms × ${fixed(pulse.frequencyHz, 0)} Hz; ${glowing}`
-    : `arc ${fixed(wire.arcMeltMmPerAs, 3)} mm/(A s) × ${fixed(figures.meanCurrentA, 0)} A and the glowing wire; ${glowing}`;
+    ? say('plan.a', {
+        backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
+        peakCurrent: amount('plain', pulse.peakCurrentA, 0),
+        backgroundCurrent2: amount('plain', pulse.backgroundCurrentA, 0),
+        peakTime: amount('pulseTime', pulse.peakTimeMs, 2),
+        frequency: amount('frequency', pulse.frequencyHz, 0),
+        glowing,
+      })
+    : say('plan.arc-and-the-glowing-wire', {
+        arcMeltMmPerAs: amount('meltRate', wire.arcMeltMmPerAs, 3),
+        meanCurrent: amount('current', figures.meanCurrentA, 0),
+        glowing,
+      });
 }
 
-function feedLine({ figures, wanted }: Workings): string {
+function feedLine({ figures, wanted }: Workings): Phrase {
   const { currentBecause, travelBecause } = wanted;
-  return (
-    `current wished: ${currentBecause}; pace wished: ${travelBecause}; size wished: ${fixed(wanted.areaMm2, 1)} mm². ` +
-    `${fixed(figures.proposedFeedMPerMin, 2)} m/min bends the three least`
-  );
+  return say('plan.current-wished-pace-wished-size', {
+    currentBecause,
+    travelBecause,
+    area: amount('area', wanted.areaMm2, 1),
+    proposedFeed: amount('wireFeed', figures.proposedFeedMPerMin, 2),
+  });
 }
 
-function arcLine(input: PlanInput, { model: { arc } }: Workings): string {
-  const line = `the line of this wire is ${arc.lineMm} mm`;
-  const range = `${arc.range[0]} to ${arc.range[1]} mm`;
+function arcLine(input: PlanInput, { model: { arc } }: Workings): Phrase {
+  const line = say('plan.the-line-of-this-wire', { line: amount('shortLength', arc.lineMm) });
+  const range = say('plan.to', {
+    range: bare('shortLength', arc.range[0]),
+    range2: amount('shortLength', arc.range[1]),
+  });
   switch (arc.why) {
     case 'line':
-      return `${line}; moved only by ear`;
+      return say('plan.moved-only-by-ear', { line });
     case 'gap':
-      return `a gap wants it long, so that the bead wraps: ${range}; ${line}`;
+      return say('plan.a-gap-wants-it-long', { range, line });
     case 'brazing':
-      return `brazing keeps the arc slightly long: ${line}`;
+      return say('plan.brazing-keeps-the-arc-slightly', { line });
     case 'intent':
-      return `you asked for an arc of ${range}; ${line}`;
+      return say('plan.you-asked-for-an-arc', { range, line });
     case 'joint': {
       const joint = jointRule(input.seam.joint);
-      return `${joint.name.toLowerCase()} wants it ${joint.arcIntent}: ${range}; ${line}`;
+      return say('plan.wants-it', {
+        name: inSentence(joint.name),
+        arcIntent: arcIntentWords[joint.arcIntent],
+        range,
+        line,
+      });
     }
   }
 }
 
-function areaLine({ figures, wanted }: Workings): string {
-  const asked = `${wanted.areaBecause} = ${fixed(wanted.totalAreaMm2, 1)} mm²${wanted.passes > 1 ? `, in ${wanted.passes} passes` : ''}`;
+function areaLine({ figures, wanted }: Workings): Phrase {
+  const asked = say('plan.sum-2', {
+    areaBecause: wanted.areaBecause,
+    totalArea: amount('area', wanted.totalAreaMm2, 1),
+    passes: wanted.passes > 1 ? say('plan.in-passes', { passes: wanted.passes }) : '',
+  });
   return Math.abs(wanted.areaMm2 - figures.areaMm2) < 0.005 * wanted.areaMm2
     ? asked
-    : `${asked}; ${fixed(figures.areaMm2, 1)} mm² is what feed and pace lay`;
+    : say('plan.is-what-feed-and-pace', { asked, area: amount('area', figures.areaMm2, 1) });
 }
 
-function legLine({ seam }: PlanInput, { figures, wanted }: Workings): string {
-  if (figures.legMm === null) return 'this joint has no leg';
+function legLine({ seam }: PlanInput, { figures, wanted }: Workings): Phrase {
+  if (figures.legMm === null) return say('plan.this-joint-has-no-leg');
   const wished =
     seam.legMm === undefined
-      ? `2.35 × t^0.48 of the thinner part wishes ${fixed(wanted.legMm ?? 0, 1)} mm`
-      : `${fixed(seam.legMm, 1)} mm asked for`;
-  const gap = seam.gapMm > 0 ? ` − gap ${fixed(seam.gapMm, 1)}` : '';
-  return `${wished}; √(2 × ${fixed(figures.totalAreaMm2, 1)} mm² / 1.10)${gap}`;
+      ? say('plan.2-35-t-0-48', { leg: amount('shortLength', wanted.legMm ?? 0, 1) })
+      : say('plan.asked-for', { leg: amount('shortLength', seam.legMm, 1) });
+  const gap = seam.gapMm > 0 ? say('plan.gap', { gap: amount('plain', seam.gapMm, 1) }) : '';
+  return say('plan.2-1-10', { wished, totalArea: amount('area', figures.totalAreaMm2, 1), gap });
 }
 
-export function fixed(value: number, digits: number): string {
-  return String(Number(value.toFixed(digits)));
-}
+const arcIntentWords: Readonly<Record<JointRule['arcIntent'], Phrase>> = {
+  'short, into the root': say('plan.arc-short'),
+  normal: say('plan.arc-normal'),
+  'long, so that the bead wraps': say('plan.arc-long'),
+};

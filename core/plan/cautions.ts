@@ -1,4 +1,5 @@
 /** Hazards where they arise, and cautions a plan should carry: said with the setting, never instead of it. */
+import { say, amount, type Phrase } from '../said/index.ts';
 import { fillerOf, gasOf, type FillerCode } from '../consumables/index.ts';
 import type { Warning } from '../outcome/index.ts';
 import type { GunAngles } from './gun-angles.ts';
@@ -10,28 +11,19 @@ import { widestGapMm } from './practice.ts';
 /** Fume, rays and coating by metal and wire; the usual workshop cautions, deferring to local rules. */
 export function hazardWarnings({ seam, filler: code }: PlanInput): Warning[] {
   const warnings: Warning[] = [];
-  const hazard = (warningCode: string, message: string) =>
+  const hazard = (warningCode: string, message: Phrase) =>
     warnings.push({ code: warningCode, level: 'hazard', message });
   if (seam.materialGroup === 'aluminium') {
-    hazard(
-      'ultraviolet-ozone',
-      'Aluminium under argon gives stronger ultraviolet and ozone: darker shade, skin covered, screens up, extraction on.',
-    );
+    hazard('ultraviolet-ozone', say('plan.aluminium-under-argon-gives-stronger'));
   }
   if (seam.materialGroup === 'stainless') {
-    hazard(
-      'hexavalent-chromium',
-      'Stainless fume holds hexavalent chromium and nickel: extraction at the seam, and breathing protection where your rules ask for it.',
-    );
+    hazard('hexavalent-chromium', say('plan.stainless-fume-holds-hexavalent-chromium'));
   }
   if (seam.materialGroup === 'galvanised') {
-    hazard(
-      'zinc-fume',
-      'Zinc coating boils off as fume: extraction at the seam, keep your head out of the plume, take the coating off where it may be.',
-    );
+    hazard('zinc-fume', say('plan.zinc-coating-boils-off-as'));
   }
   if (fillerOf(code).family === 'copper-silicon') {
-    hazard('copper-fume', 'Brazing wire gives copper fume: extraction at the seam.');
+    hazard('copper-fume', say('plan.brazing-wire-gives-copper-fume'));
   }
   return warnings;
 }
@@ -40,7 +32,7 @@ export function hazardWarnings({ seam, filler: code }: PlanInput): Warning[] {
 export function seamWarnings(input: PlanInput): Warning[] {
   const { seam, filler: code, gas, mode } = input;
   const warnings: Warning[] = [];
-  const caution = (warningCode: string, message: string, level: Warning['level'] = 'caution') =>
+  const caution = (warningCode: string, message: Phrase, level: Warning['level'] = 'caution') =>
     warnings.push({ code: warningCode, level, message });
   const thinner = Math.min(...seam.thicknessesMm);
   const filler = fillerOf(code);
@@ -48,17 +40,18 @@ export function seamWarnings(input: PlanInput): Warning[] {
   if (seam.gapMm > limit) {
     caution(
       'gap-too-wide',
-      `A gap of ${seam.gapMm} mm is over ${limit.toFixed(1)} mm (half the thinner part plus 1 mm): refitting is cheaper than filling.`,
+      say('plan.a-gap-of-is-over', {
+        gap: amount('shortLength', seam.gapMm),
+        limit: amount('shortLength', limit, 1),
+        short1: amount('shortLength', 1),
+      }),
     );
   }
   if (seam.position === 'PG') {
-    caution(
-      'vertical-down-fusion',
-      'Vertical down runs ahead of its own arc: thin sheet only, and check fusion on a cut-open scrap piece.',
-    );
+    caution('vertical-down-fusion', say('plan.vertical-down-runs-ahead-of'));
   }
   if (seam.position === 'PD' || seam.position === 'PE') {
-    caution('overhead', 'Overhead: sparks and metal fall on you; cover neck, ears and cuffs.', 'hazard');
+    caution('overhead', say('plan.overhead-sparks-and-metal-fall'), 'hazard');
   }
   if (
     (seam.position === 'PB' || seam.position === 'PD') &&
@@ -66,46 +59,35 @@ export function seamWarnings(input: PlanInput): Warning[] {
   ) {
     caution(
       'position-for-fillets',
-      `${seam.position} is a fillet position; for this joint ${seam.position === 'PB' ? 'PA or PC' : 'PE'} is meant.`,
+      say('plan.is-a-fillet-position-for', {
+        position: seam.position,
+        position2: seam.position === 'PB' ? say('plan.pa-or-pc') : say('plan.pe'),
+      }),
       'note',
     );
   }
   if (filler.family === 'stainless' && code !== 'stainless-309l' && seam.materialGroup === 'steel') {
-    caution(
-      'dissimilar-filler',
-      'Stainless wire on steel dilutes into a hard seam; take 309L type, and only where a procedure asks for it.',
-    );
+    caution('dissimilar-filler', say('plan.stainless-wire-on-steel-dilutes'));
   }
   if (filler.family === 'steel' && seam.materialGroup === 'galvanised') {
-    caution(
-      'zinc-porosity',
-      'Steel wire melts the coated sheet: zinc boils into the seam as pores and spatter. Brazing wire keeps the sheet solid.',
-    );
+    caution('zinc-porosity', say('plan.steel-wire-melts-the-coated'));
   }
   if (filler.family === 'copper-silicon' && seam.joint === 'lap') {
     const sum = seam.thicknessesMm[0] + seam.thicknessesMm[1];
     caution(
       'brazed-lap-sum',
-      `Brazed lap: both sheets together are ${Number(sum.toFixed(2))} mm; strength comes from the overlap, not from melting them.`,
+      say('plan.brazed-lap-both-sheets-together', { sum: amount('shortLength', Number(sum.toFixed(2))) }),
       'note',
     );
   }
   if (Math.max(...seam.thicknessesMm) >= 10 && seam.materialGroup === 'steel') {
-    caution('preheat-check', 'From 10 mm on, steel may need preheat: follow the qualified procedure for this seam.');
+    caution('preheat-check', say('plan.from-on-steel-may-need', { short10: amount('shortLength', 10) }));
   }
   if (mode === 'dip' && filler.family !== 'aluminium' && gasOf(gas).co2Pct > 50) {
-    caution(
-      'soft-arc-in-co2',
-      'In CO₂ the shorts are hard: set the arc soft (more inductance), or it spatters and the bead stands up.',
-      'note',
-    );
+    caution('soft-arc-in-co2', say('plan.in-co2-the-shorts-are'), 'note');
   }
   if (mode === 'cored' && code !== 'steel-metal-cored') {
-    caution(
-      'slag',
-      'Slag flies when it is chipped: eye protection under the hood, and chip before the next pass.',
-      'hazard',
-    );
+    caution('slag', say('plan.slag-flies-when-it-is'), 'hazard');
   }
   return warnings;
 }
@@ -123,14 +105,14 @@ export function gunWarnings(
     warnings.push({
       code: 'drag-in-spray',
       level: 'caution',
-      message: 'Dragged, the metal of spray and pulse piles up behind the arc and loses its gas: push.',
+      message: say('plan.dragged-the-metal-of-spray'),
     });
   }
   if (jointRule(joint).isFillet && (workDeg < 30 || workDeg > 60)) {
     warnings.push({
       code: 'flat-fillet-angle',
       level: 'caution',
-      message: `At ${Math.round(workDeg)}° the fillet leans on one plate: unequal legs, undercut on the other. 40 to 50° lays it even.`,
+      message: say('plan.at-the-fillet-leans-on', { work: amount('angle', workDeg, 0) }),
     });
   }
   return warnings;

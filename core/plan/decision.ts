@@ -2,6 +2,7 @@
  * Which transfer mode suits the seam: every mode is planned, those that cannot be are rejected with the reason,
  * the rest are ranked by what practice wants of them. Rules of practice.
  */
+import { isSaid, say, amount, joined, type Phrase, type Said } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import type { Issue } from '../outcome/index.ts';
 import { lowestPulseFeed } from '../pulse/index.ts';
@@ -13,7 +14,7 @@ import { modeModel } from './mode-model.ts';
 export interface ModeVerdict {
   readonly mode: PlanMode;
   readonly verdict: 'first choice' | 'runner-up' | 'possible' | 'rejected';
-  readonly reason: string;
+  readonly reason: Phrase;
 }
 
 export interface ModeDecision {
@@ -29,7 +30,7 @@ const sprayFromMm = 5;
 const wideGapMm = 1;
 
 export function decideMode(input: PlanInput): ModeDecision {
-  const ranked: { mode: PlanMode; score: number; reason: string }[] = [];
+  const ranked: { mode: PlanMode; score: number; reason: Phrase }[] = [];
   const rejected: ModeVerdict[] = [];
   for (const mode of planModes) {
     // A feed chosen for one mode says nothing about another.
@@ -40,7 +41,7 @@ export function decideMode(input: PlanInput): ModeDecision {
       ...(mode === input.mode ? {} : { wireFeedMPerMin: undefined }),
     };
     const refusal = refusalOf(asked);
-    if (typeof refusal === 'string') rejected.push({ mode, verdict: 'rejected', reason: refusal });
+    if (isSaid(refusal)) rejected.push({ mode, verdict: 'rejected', reason: refusal });
     else ranked.push({ mode, ...judge(asked, refusal.thicknessMm) });
   }
   ranked.sort((a, b) => b.score - a.score);
@@ -59,75 +60,81 @@ export function decideMode(input: PlanInput): ModeDecision {
 }
 
 /** The thickness that counts when the mode can be planned, or why it cannot. */
-function refusalOf(input: PlanInput): string | { thicknessMm: number } {
+function refusalOf(input: PlanInput): Said | { thicknessMm: number } {
   const issues = planInputIssues(input);
   if (issues.length > 0) return firstSentence(issues);
   const outcome = planFigures(input);
   if (outcome.ok) {
     const { thicknessMm } = outcome.workings.figures;
-    if (input.mode === 'dip' && thicknessMm > dipToMm) return `Over ${dipToMm} mm dip risks lack of fusion.`;
+    if (input.mode === 'dip' && thicknessMm > dipToMm)
+      return say('plan.over-dip-risks-lack-of', { dipTo: amount('shortLength', dipToMm) });
     return { thicknessMm };
   }
   const machine = machineRefusal(input, outcome.miss.wireFeedMPerMin, outcome.miss.wanted.currentA);
   if (machine) return machine;
   switch (input.mode) {
     case 'dip':
-      return 'The seam asks for more current than this wire dips at.';
+      return say('plan.the-seam-asks-for-more');
     case 'spray':
-      return 'The current the seam asks for lies below this wire’s transition: the drops would be large and unsteady.';
+      return say('plan.the-current-the-seam-asks');
     default:
-      return 'The feed the seam asks for lies outside what this wire pulses.';
+      return say('plan.the-feed-the-seam-asks');
   }
 }
 
 /** The machine's own ceiling, where it and not the wire is in the way. */
-function machineRefusal({ machine }: PlanInput, feed: number | undefined, currentA: number): string | undefined {
+function machineRefusal({ machine }: PlanInput, feed: number | undefined, currentA: number): Said | undefined {
   if (machine?.maxCurrentA !== undefined && currentA > machine.maxCurrentA) {
-    return `The seam asks for ${currentA.toFixed(0)} A; this machine gives ${machine.maxCurrentA} A.`;
+    return say('plan.the-seam-asks-for-this', {
+      current: amount('current', currentA, 0),
+      maxCurrent: amount('current', machine.maxCurrentA),
+    });
   }
   const feeds = machine?.wireFeedMPerMin;
   if (feeds && feed !== undefined && (feed > feeds[1] || feed < feeds[0])) {
-    return `The seam asks for ${feed.toFixed(1)} m/min; this machine feeds ${feeds[0]} to ${feeds[1]}.`;
+    return say('plan.the-seam-asks-for-this-2', {
+      feed: amount('wireFeed', feed, 1),
+      feeds: feeds[0],
+      feeds2: feeds[1],
+    });
   }
   return undefined;
 }
 
-function firstSentence(issues: readonly Issue[]): string {
-  return issues[0]?.message ?? 'refused';
+function firstSentence(issues: readonly Issue[]): Said {
+  return joined([issues[0]?.message ?? '']);
 }
 
-function judge({ mode, seam }: PlanInput, thicknessMm: number): { score: number; reason: string } {
+function judge({ mode, seam }: PlanInput, thicknessMm: number): { score: number; reason: Phrase } {
   const isThin = thicknessMm < thinToMm;
   const isWide = seam.gapMm > wideGapMm;
   const isAluminium = seam.materialGroup === 'aluminium';
   switch (mode) {
     case 'pulse':
-      return { score: 80 - (isWide ? 15 : 0), reason: 'all positions, thin and thick, little spatter' };
+      return { score: 80 - (isWide ? 15 : 0), reason: say('plan.all-positions-thin-and-thick') };
     case 'dip':
       return {
         score: 50 + (isThin ? 20 : 0) + (isWide ? 20 : 0) - (seam.materialGroup === 'stainless' ? 15 : 0),
         reason: isWide
-          ? 'bridges the gap with a cool pool'
+          ? say('plan.bridges-the-gap-with-a')
           : isThin
-            ? 'cool on thin sheet; spatters more than pulse'
-            : 'cool; watch fusion as the plate gets thicker',
+            ? say('plan.cool-on-thin-sheet-spatters')
+            : say('plan.cool-watch-fusion-as-the'),
       };
     case 'spray':
       return {
         score: 55 + (thicknessMm >= sprayFromMm ? 30 : 0),
-        reason: 'thick plate, flat and horizontal fillets; fast and smooth',
+        reason: say('plan.thick-plate-flat-and-horizontal'),
       };
     case 'cored':
       return {
         score: 90,
-        reason: 'the arc of its own sheath: all positions, deep, slag to chip where the wire makes it',
+        reason: say('plan.the-arc-of-its-own'),
       };
     case 'double-pulse':
       return {
         score: 45 + (isAluminium ? 30 : 0),
-        reason: isAluminium
-          ? 'even ripples, and a pool that freezes between the beats'
-          : 'where even ripples are asked for',
+        reason: isAluminium ? say('plan.even-ripples-and-a-pool') : say('plan.where-even-ripples-are-asked'),
       };
   }
 }

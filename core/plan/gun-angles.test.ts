@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { gunWords, usualGun } from './gun-angles.ts';
 
@@ -9,8 +10,8 @@ describe('where the gun points', () => {
   });
 
   it('pushes solid wire and aluminium, drags flux-cored wire', () => {
-    expect(gunWords(usualGun('tee', [4, 4], 'aluminium-5356'))).toBe('45°, push 12°');
-    expect(gunWords(usualGun('tee', [4, 4], 'steel-flux-cored'))).toBe('45°, drag 10°');
-    expect(gunWords({ workDeg: 90, travelDeg: 0 })).toBe('90°, upright');
+    expect(inEnglish(gunWords(usualGun('tee', [4, 4], 'aluminium-5356')))).toBe('45°, push 12°');
+    expect(inEnglish(gunWords(usualGun('tee', [4, 4], 'steel-flux-cored')))).toBe('45°, drag 10°');
+    expect(inEnglish(gunWords({ workDeg: 90, travelDeg: 0 }))).toBe('90°, upright');
   });
 });

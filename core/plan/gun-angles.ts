@@ -1,4 +1,5 @@
 /** Where the gun points: work angle in the joint, travel angle along it, plus pushes and minus drags. Rules of practice, starts for trials. */
+import { say, amount, joined, type Said } from '../said/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { jointRule, type Joint } from './joints.ts';
 
@@ -21,7 +22,13 @@ export function usualGun(joint: Joint, thicknessesMm: readonly [number, number],
 }
 
 /** As it is said: "45°, push 12°". */
-export function gunWords({ workDeg, travelDeg }: GunAngles): string {
-  const along = travelDeg === 0 ? 'upright' : `${travelDeg > 0 ? 'push' : 'drag'} ${Math.abs(travelDeg).toFixed(0)}°`;
-  return `${workDeg.toFixed(0)}°, ${along}`;
+export function gunWords({ workDeg, travelDeg }: GunAngles): Said {
+  const travel = amount('angle', Math.abs(travelDeg), 0);
+  const along =
+    travelDeg === 0
+      ? say('plan.gun-upright')
+      : travelDeg > 0
+        ? say('plan.gun-push', { travel })
+        : say('plan.gun-drag', { travel });
+  return joined([amount('angle', workDeg, 0), along], ', ');
 }

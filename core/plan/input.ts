@@ -1,4 +1,5 @@
 /** What a plan is asked, and every reason to refuse it before anything is computed. */
+import { say, inSentence } from '../said/index.ts';
 import { fillerOf, materialOf, type FillerCode, type MaterialGroup } from '../consumables/index.ts';
 import { rangeIssues, type Issue } from '../outcome/index.ts';
 import { gasIssues, pulseGateIssues, sprayGasIssues, type MachineLimits } from '../pulse/index.ts';
@@ -69,9 +70,9 @@ export function planInputIssues(input: PlanInput): Issue[] {
     issues.push({
       path: 'seam.legMm',
       code: 'leg-without-fillet',
-      message: `A ${jointRule(seam.joint).name.toLowerCase()} joint has no leg; its area follows from thickness and gap.`,
+      message: say('plan.a-joint-has-no-leg', { name: inSentence(jointRule(seam.joint).name) }),
       got: seam.legMm,
-      hint: 'Leave the leg out, or choose a tee or lap joint.',
+      hint: say('plan.leave-the-leg-out-or'),
     });
   }
   return issues;
@@ -102,20 +103,20 @@ function modeIssues({ mode, filler: code, gas, seam }: PlanInput): Issue[] {
       path: 'mode',
       code: isCored ? 'cored-wire-only-cored' : 'cored-needs-cored-wire',
       message: isCored
-        ? `${filler.name} is not run in ${mode}: its sheath carries the arc.`
-        : `The cored mode needs a cored wire; ${filler.name.toLowerCase()} is solid.`,
+        ? say('plan.is-not-run-in-its', { filler: filler.name, mode })
+        : say('plan.the-cored-mode-needs-a', { name: inSentence(filler.name) }),
       got: mode,
-      hint: isCored ? 'Use the cored mode.' : 'Use dip, pulse or spray, or another wire.',
+      hint: isCored ? say('plan.use-the-cored-mode') : say('plan.use-dip-pulse-or-spray'),
     });
   }
   if (!allowsPosition(seam.position, mode)) {
     issues.push({
       path: 'seam.position',
       code: 'position-not-for-spray',
-      message: `Spray holds flat and in horizontal fillets only; in ${positionName(seam.position, seam.joint)} the pool runs away.`,
+      message: say('plan.spray-holds-flat-and-in', { joint: positionName(seam.position, seam.joint) }),
       limit: ['PA', 'PB'],
       got: seam.position,
-      hint: 'Use pulse or dip, or turn the part.',
+      hint: say('plan.use-pulse-or-dip-or'),
     });
   }
   if (mode === 'spray') issues.push(...sprayGasIssues(code, gas));
@@ -123,9 +124,9 @@ function modeIssues({ mode, filler: code, gas, seam }: PlanInput): Issue[] {
     issues.push({
       path: 'mode',
       code: 'dip-not-for-aluminium',
-      message: 'Dip transfer on aluminium leaves lack of fusion and pores.',
+      message: say('plan.dip-transfer-on-aluminium-leaves'),
       got: mode,
-      hint: 'Use pulse.',
+      hint: say('plan.use-pulse'),
     });
   }
   return issues;
@@ -139,10 +140,10 @@ function materialIssues({ seam, filler: code }: PlanInput): Issue[] {
     {
       path: 'filler',
       code: 'filler-not-for-metal',
-      message: `${filler.name} does not join ${material.name.toLowerCase()}.`,
+      message: say('plan.does-not-join', { filler: filler.name, name: inSentence(material.name) }),
       limit: material.families,
       got: filler.code,
-      hint: `Choose a filler of the family ${material.families.join(' or ')}.`,
+      hint: say('plan.choose-a-filler-of-the', { families: material.families.join(' or ') }),
     },
   ];
 }

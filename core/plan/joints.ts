@@ -1,4 +1,5 @@
 /** Joints as the plan sees them: paths for the heat, where the arc should stand, area to fill. Rules of practice. */
+import { say, type Phrase } from '../said/index.ts';
 import { edgeAreaMm2, filletAreaMm2 } from '../bead/index.ts';
 import type { FillerFamily } from '../consumables/index.ts';
 import { squareArea } from './preparation.ts';
@@ -8,7 +9,7 @@ export type Joint = 'butt' | 'lap' | 'tee' | 'corner-outside' | 'edge';
 
 export interface JointRule {
   readonly joint: Joint;
-  readonly name: string;
+  readonly name: Phrase;
   /** Ways for the heat to leave the seam, as practice counts them. */
   readonly heatPaths: number;
   /** Arc length asked for by practice, mm: shortest and longest. */
@@ -22,7 +23,7 @@ export interface JointRule {
 export const jointRules: readonly JointRule[] = [
   {
     joint: 'tee',
-    name: 'Tee',
+    name: say('plan.tee'),
     heatPaths: 3,
     arcMm: [2.5, 3.5],
     arcIntent: 'short, into the root',
@@ -31,7 +32,7 @@ export const jointRules: readonly JointRule[] = [
   },
   {
     joint: 'lap',
-    name: 'Lap',
+    name: say('plan.lap'),
     heatPaths: 3,
     arcMm: [2.5, 3.5],
     arcIntent: 'short, into the root',
@@ -40,7 +41,7 @@ export const jointRules: readonly JointRule[] = [
   },
   {
     joint: 'butt',
-    name: 'Butt',
+    name: say('plan.butt'),
     heatPaths: 2,
     arcMm: [3.5, 4.5],
     arcIntent: 'normal',
@@ -49,7 +50,7 @@ export const jointRules: readonly JointRule[] = [
   },
   {
     joint: 'corner-outside',
-    name: 'Outside corner',
+    name: say('plan.outside-corner'),
     heatPaths: 2,
     arcMm: [4.5, 6],
     arcIntent: 'long, so that the bead wraps',
@@ -58,7 +59,7 @@ export const jointRules: readonly JointRule[] = [
   },
   {
     joint: 'edge',
-    name: 'Edge',
+    name: say('plan.edge'),
     heatPaths: 1,
     arcMm: [4.5, 6],
     arcIntent: 'long, so that the bead wraps',
@@ -92,7 +93,7 @@ export function jointArea(
   [first, second]: Thicknesses,
   gapMm: number,
   legMm: number,
-): { areaMm2: number; because: string } {
+): { areaMm2: number; because: Phrase } {
   const thinner = Math.min(first, second);
   const t = round(thinner);
   switch (joint) {
@@ -100,17 +101,23 @@ export function jointArea(
     case 'lap':
       return {
         areaMm2: filletAreaMm2(legMm, gapMm),
-        because: `(${round(legMm)}${gapMm > 0 ? ` + gap ${round(gapMm)}` : ''})²/2 × 1.10`,
+        because: say('plan.2-2-1-10', {
+          leg: round(legMm),
+          gap: gapMm > 0 ? say('plan.gap-2', { gap: round(gapMm) }) : '',
+        }),
       };
     case 'butt':
       return squareArea(thinner, gapMm);
     case 'corner-outside':
       return {
         areaMm2: sizeRule.cornerSquare * thinner * thinner + sizeRule.cornerLinear * thinner,
-        because: `${sizeRule.cornerSquare} × ${t}² + ${sizeRule.cornerLinear} × ${t}`,
+        because: say('plan.2', { cornerSquare: sizeRule.cornerSquare, t, cornerLinear: sizeRule.cornerLinear }),
       };
     case 'edge':
-      return { areaMm2: edgeAreaMm2(first, second), because: `1.2 (${round(first)} + ${round(second)})` };
+      return {
+        areaMm2: edgeAreaMm2(first, second),
+        because: say('plan.edge-area', { first: round(first), second: round(second) }),
+      };
   }
 }
 

@@ -1,3 +1,5 @@
+import { say, type Said } from '../said/index.ts';
+
 /** Transfer modes a plan can be asked for. */
 export type PlanMode = 'dip' | 'spray' | 'pulse' | 'double-pulse' | 'cored';
 
@@ -9,6 +11,6 @@ export function isPulsed(mode: PlanMode): boolean {
 }
 
 /** A mode as it stands in a sentence. */
-export function modeName(mode: PlanMode): string {
-  return mode.replace('-', ' ');
+export function modeName(mode: PlanMode): Said {
+  return say(`plan.mode-${mode}`);
 }

@@ -1,4 +1,5 @@
 /** Several passes of one seam: kind, metal, setting, where each lies and where the gun points. Layers and angles are rules of practice. */
+import { say, type Phrase } from '../said/index.ts';
 import { filletLegMm, throatMm } from '../bead/index.ts';
 import type { PlanInput } from './input.ts';
 import { jointRule } from './joints.ts';
@@ -47,15 +48,15 @@ export interface Pass extends PassSetting {
   /** Leg reached after this pass; null where the joint has none. */
   readonly legAfterMm: number | null;
   readonly throatAfterMm: number | null;
-  readonly gun: string;
+  readonly gun: Phrase;
   /** Null in fillets, whose passes are drawn by their legs. */
   readonly place: PassPlace | null;
 }
 
 const filletGun = [
-  '45° between the plates, into the root',
-  '55 to 60° from the lower plate, on the lower toe of the first',
-  '30 to 40° from the lower plate, on the upper toe',
+  say('plan.45-between-the-plates-into'),
+  say('plan.55-to-60-from-the'),
+  say('plan.30-to-40-from-the'),
 ];
 
 export function passTable(
@@ -101,11 +102,11 @@ function grooveKind(index: number, passes: number, place: PassPlace | null, plac
   return isTopLayer ? 'cap' : 'fill';
 }
 
-function gunInGroove(kind: PassKind, place: PassPlace | null): string {
+function gunInGroove(kind: PassKind, place: PassPlace | null): Phrase {
   if (place && place.rightShare - place.leftShare < 1) {
-    return `75 to 80° from the plate, on the ${place.leftShare === 0 ? 'left' : 'right'} flank`;
+    return say('plan.75-to-80-from-the', { leftShare: place.leftShare === 0 ? say('plan.left') : say('plan.right') });
   }
-  return kind === 'root' ? 'straight on the root, pushed 5 to 10°' : 'straight on the joint, pushed 10 to 15°';
+  return kind === 'root' ? say('plan.straight-on-the-root-pushed') : say('plan.straight-on-the-joint-pushed');
 }
 
 /** Passes stacked in layers from the root; a double V is filled side by side, the second side after the first two. */

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { issueCodes } from '../outcome/index.ts';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
@@ -30,7 +31,7 @@ const stainless: PlanInput = {
 
 function planned(input: PlanInput): Plan {
   const plan = planSeam(input);
-  if (!plan.ok) throw new Error(plan.issues[0]?.message);
+  if (!plan.ok) throw new Error(inEnglish(plan.issues[0]?.message));
   return plan.value;
 }
 function codes(input: PlanInput): string[] {
@@ -76,7 +77,7 @@ describe('from a joint to a setting', () => {
     expect(up.weaveMm).toBeGreaterThan(0);
     const gapped = planned(seam(steel, { gapMm: 1.5 }));
     // 5 % less per half millimetre beyond the first; the wider bead asks some of it back.
-    expect(gapped.because.proposedFeedMPerMin).toContain('gap 0.9');
+    expect(inEnglish(gapped.because.proposedFeedMPerMin)).toContain('gap 0.9');
     expect(gapped.arcLengthMm).toBeGreaterThan(flat.arcLengthMm);
     expect(gapped.areaMm2).toBeGreaterThan(flat.areaMm2);
   });
@@ -129,7 +130,7 @@ describe('the welder’s own pace', () => {
     const crawl = seam(steel, { travelMmPerMin: 200, legMm: 3 });
     // 73 x 3^0.64 A is wished.
     expect(planned(crawl).meanCurrentA).toBeGreaterThanOrEqual(0.85 * 73 * 3 ** 0.64 * (1 - 1e-4));
-    expect(warned(crawl)).toContain('travel-faster');
+    expect(inEnglish(warned(crawl))).toContain('travel-faster');
   });
 
   it('says what gave way and both ways out, and each of them keeps the current', () => {
@@ -150,7 +151,7 @@ describe('the welder’s own pace', () => {
   it('turns a chosen feed and pace into the leg they lay', () => {
     const plan = planned({ ...seam(steel, { travelMmPerMin: 500 }), wireFeedMPerMin: 6 });
     within(plan.legMm ?? 0, Math.sqrt((2 * 6000 * (Math.PI / 4) * 0.98) / 500 / 1.1), 1e-6);
-    expect(warned({ ...seam(steel, { travelMmPerMin: 900, legMm: 5 }), wireFeedMPerMin: 6 })).toContain(
+    expect(inEnglish(warned({ ...seam(steel, { travelMmPerMin: 900, legMm: 5 }), wireFeedMPerMin: 6 }))).toContain(
       'leg-too-small',
     );
   });
@@ -187,28 +188,30 @@ describe('refusals and cautions', () => {
   });
 
   it('names the hazard of each metal', () => {
-    expect(warned(stainless)).toContain('hexavalent-chromium');
+    expect(inEnglish(warned(stainless))).toContain('hexavalent-chromium');
     const braze: PlanInput = {
       ...steel,
       seam: { ...fillet, materialGroup: 'galvanised', thicknessesMm: [1, 1], joint: 'lap' },
       filler: 'cusi3',
       gas: 'I1',
     };
-    expect(warned(braze)).toEqual(expect.arrayContaining(['zinc-fume', 'copper-fume', 'brazed-lap-sum']));
-    expect(warned({ ...seam(steel, { materialGroup: 'aluminium' }), filler: 'aluminium-4043', gas: 'I1' })).toContain(
-      'ultraviolet-ozone',
-    );
+    expect(inEnglish(warned(braze))).toEqual(expect.arrayContaining(['zinc-fume', 'copper-fume', 'brazed-lap-sum']));
+    expect(
+      inEnglish(warned({ ...seam(steel, { materialGroup: 'aluminium' }), filler: 'aluminium-4043', gas: 'I1' })),
+    ).toContain('ultraviolet-ozone');
   });
 
   it('warns where practice would', () => {
-    expect(warned(seam(steel, { position: 'PG' }))).toContain('vertical-down-fusion');
-    expect(warned(seam(steel, { gapMm: 3 }))).toContain('gap-too-wide');
-    expect(warned({ ...steel, wireFeedMPerMin: planned(steel).wireFeedMPerMin * 1.4 })).toContain('feed-far-from-plan');
-    expect(warned({ ...seam(steel, { thicknessesMm: [1.5, 1.5] }), gas: 'C1', mode: 'dip' })).toContain(
+    expect(inEnglish(warned(seam(steel, { position: 'PG' })))).toContain('vertical-down-fusion');
+    expect(inEnglish(warned(seam(steel, { gapMm: 3 })))).toContain('gap-too-wide');
+    expect(inEnglish(warned({ ...steel, wireFeedMPerMin: planned(steel).wireFeedMPerMin * 1.4 }))).toContain(
+      'feed-far-from-plan',
+    );
+    expect(inEnglish(warned({ ...seam(steel, { thicknessesMm: [1.5, 1.5] }), gas: 'C1', mode: 'dip' }))).toContain(
       'soft-arc-in-co2',
     );
     const thick = seam({ ...steel, diameterMm: 1.2 }, { thicknessesMm: [12, 12], legMm: 12 });
-    expect(warned(thick)).toEqual(expect.arrayContaining(['several-passes', 'preheat-check']));
+    expect(inEnglish(warned(thick))).toEqual(expect.arrayContaining(['several-passes', 'preheat-check']));
     expect(planned(thick).passes).toBe(3);
   });
 });
@@ -342,7 +345,7 @@ describe('the other modes', () => {
     const plan = planned({ ...thin, wireFeedMPerMin: planned(thin).decision.lowestPulseFeedMPerMin! * 1.1 });
     const { highFeedMPerMin = 0, meanFeedMPerMin = 1 } = plan.slowBeat ?? {};
     expect(highFeedMPerMin / meanFeedMPerMin - 1).toBeLessThan(0.15);
-    expect(plan.warnings.map((warning) => warning.code)).toContain('swing-shrunk');
+    expect(inEnglish(plan.warnings.map((warning) => warning.code))).toContain('swing-shrunk');
   });
 
   it('runs rutile cored wire in its own mode, at its published mean', () => {
@@ -391,7 +394,7 @@ describe('the other modes', () => {
       machine: { maxCurrentA: 380 },
     });
     expect(small.pulse!.peakCurrentA).toBeLessThanOrEqual(380);
-    expect(small.warnings.map((warning) => warning.code)).toContain('peak-held-by-machine');
+    expect(inEnglish(small.warnings.map((warning) => warning.code))).toContain('peak-held-by-machine');
     const thick = planned({
       ...seam({ ...steel, diameterMm: 1.2 }, { thicknessesMm: [6, 6] }),
       machine: { maxCurrentA: 300 },
@@ -403,7 +406,7 @@ describe('the other modes', () => {
       machine: { maxCurrentA: 220 },
       wireFeedMPerMin: 5,
     });
-    expect(weak.decision.modes.find((one) => one.mode === 'spray')).toMatchObject({
+    expect(inEnglish(weak.decision.modes.find((one) => one.mode === 'spray'))).toMatchObject({
       verdict: 'rejected',
       reason: expect.stringContaining('220 A'),
     });
@@ -430,7 +433,7 @@ describe('the other modes', () => {
       dip: 'rejected',
     });
     const decision = planned({ ...seam(steel, { thicknessesMm: [1.5, 1.5] }), gas: 'C1', mode: 'dip' }).decision;
-    expect(decision.modes.find((one) => one.mode === 'pulse')).toMatchObject({
+    expect(inEnglish(decision.modes.find((one) => one.mode === 'pulse'))).toMatchObject({
       verdict: 'rejected',
       reason: expect.stringContaining('argon-rich'),
     });

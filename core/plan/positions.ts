@@ -1,4 +1,5 @@
 /** Welding positions, ISO 6947 with the US names. */
+import { say, joined, type Phrase, type Said } from '../said/index.ts';
 import type { PlanMode } from './mode.ts';
 import { jointRule, type Joint } from './joints.ts';
 
@@ -6,7 +7,7 @@ export type Position = 'PA' | 'PB' | 'PC' | 'PD' | 'PE' | 'PF' | 'PG';
 
 export interface PositionRule {
   readonly position: Position;
-  readonly name: string;
+  readonly name: Phrase;
   /** US number; the letter follows the joint. */
   readonly us: string;
   /** Spray's large fluid pool stays where it is laid. */
@@ -14,13 +15,13 @@ export interface PositionRule {
 }
 
 export const positionRules: readonly PositionRule[] = [
-  { position: 'PA', name: 'flat', us: '1', holdsSpray: true },
-  { position: 'PB', name: 'horizontal fillet', us: '2', holdsSpray: true },
-  { position: 'PC', name: 'horizontal', us: '2', holdsSpray: false },
-  { position: 'PD', name: 'overhead fillet', us: '4', holdsSpray: false },
-  { position: 'PE', name: 'overhead', us: '4', holdsSpray: false },
-  { position: 'PF', name: 'vertical up', us: '3', holdsSpray: false },
-  { position: 'PG', name: 'vertical down', us: '3', holdsSpray: false },
+  { position: 'PA', name: say('plan.flat'), us: '1', holdsSpray: true },
+  { position: 'PB', name: say('plan.horizontal-fillet'), us: '2', holdsSpray: true },
+  { position: 'PC', name: say('plan.horizontal'), us: '2', holdsSpray: false },
+  { position: 'PD', name: say('plan.overhead-fillet'), us: '4', holdsSpray: false },
+  { position: 'PE', name: say('plan.overhead'), us: '4', holdsSpray: false },
+  { position: 'PF', name: say('plan.vertical-up'), us: '3', holdsSpray: false },
+  { position: 'PG', name: say('plan.vertical-down'), us: '3', holdsSpray: false },
 ];
 
 export const positions: readonly Position[] = positionRules.map((rule) => rule.position);
@@ -39,9 +40,9 @@ export function allowsPosition(position: Position, mode: PlanMode): boolean {
 export const isOverhead = (position: Position): boolean => position === 'PD' || position === 'PE';
 
 /** For instance "PB / 2F, horizontal fillet"; a US name exists only for the joint that the position is meant for. */
-export function positionName(position: Position, joint: Joint): string {
+export function positionName(position: Position, joint: Joint): Said {
   const rule = positionRule(position);
   const isFillet =
     position === 'PB' || position === 'PD' || (position !== 'PC' && position !== 'PE' && jointRule(joint).isFillet);
-  return `${position} / ${rule.us}${isFillet ? 'F' : 'G'}, ${rule.name}`;
+  return joined([`${position} / ${rule.us}${isFillet ? 'F' : 'G'}`, rule.name], ', ');
 }

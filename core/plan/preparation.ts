@@ -2,6 +2,7 @@
  * Edge preparation of a butt: square, V, single bevel, double V, with root face, root gap and backing. Areas are exact geometry plus a cap;
  * angles in degrees (included angle of a V, the bevelled side's own angle of a single bevel), lengths mm, areas mm².
  */
+import { say, amount, inSentence, type Phrase, type Said } from '../said/index.ts';
 import { squareButtAreaMm2 } from '../bead/index.ts';
 import { rangeIssues, type Issue } from '../outcome/index.ts';
 import { sizeRule } from './wishes.ts';
@@ -18,24 +19,28 @@ export interface Preparation {
 
 export const preparationKinds: readonly {
   readonly kind: PreparationKind;
-  readonly name: string;
+  readonly name: Phrase;
   readonly angleDeg: number;
 }[] = [
-  { kind: 'square', name: 'Square', angleDeg: 0 },
-  { kind: 'v', name: 'V', angleDeg: 60 },
-  { kind: 'bevel', name: 'Single bevel', angleDeg: 45 },
-  { kind: 'double-v', name: 'Double V', angleDeg: 60 },
+  { kind: 'square', name: say('plan.square'), angleDeg: 0 },
+  { kind: 'v', name: say('plan.v'), angleDeg: 60 },
+  { kind: 'bevel', name: say('plan.single-bevel'), angleDeg: 45 },
+  { kind: 'double-v', name: say('plan.double-v'), angleDeg: 60 },
 ];
-export const backings: readonly { readonly backing: Backing; readonly name: string }[] = [
-  { backing: 'none', name: 'None' },
-  { backing: 'strip', name: 'Strip that stays' },
-  { backing: 'ceramic', name: 'Ceramic' },
-  { backing: 'trough', name: 'Copper trough' },
+export const backings: readonly { readonly backing: Backing; readonly name: Phrase }[] = [
+  { backing: 'none', name: say('plan.none') },
+  { backing: 'strip', name: say('plan.strip-that-stays') },
+  { backing: 'ceramic', name: say('plan.ceramic') },
+  { backing: 'trough', name: say('plan.copper-trough') },
 ];
 export const usualRootFaceMm = 1;
 
 /** A square butt beyond this thickness is not fused through from one side, mm; without a gap it ends earlier. Rules of practice. */
 export const squareToMm = { steel: 4, aluminium: 6, closedSteel: 3, closedAluminium: 5 } as const;
+
+function backingName(backing: Backing): Said {
+  return inSentence(backings.find((one) => one.backing === backing)?.name ?? backing);
+}
 
 /** Widest root gap that holds a pool without backing, mm; assumed. */
 const openRootToMm = 4;
@@ -84,7 +89,7 @@ export function preparedArea(
   preparation: Preparation,
   thicknessMm: number,
   gapMm: number,
-): { areaMm2: number; because: string } {
+): { areaMm2: number; because: Phrase } {
   if (preparation.kind === 'square') return squareArea(thicknessMm, gapMm);
   const groove = grooveOf(preparation, thicknessMm, gapMm);
   const height = bevelHeightMm(groove);
@@ -93,19 +98,25 @@ export function preparedArea(
   const sides = groove.sides === 2 ? '2 × ' : '';
   return {
     areaMm2: gapMm * thicknessMm + bevels + caps,
-    because:
-      `${round(gapMm)} × ${round(thicknessMm)} + ${sides}${round(groove.widening)}/2 × ${round(height)}² + ` +
-      `${sides}${sizeRule.capMm} × ${round(topWidthMm(groove))} of cap`,
+    because: say('plan.2-2-of-cap', {
+      gap: round(gapMm),
+      thickness: round(thicknessMm),
+      sides,
+      widening: round(groove.widening),
+      height: round(height),
+      cap: sizeRule.capMm,
+      groove: round(topWidthMm(groove)),
+    }),
   };
 }
 
 /** Square butt: the gap and the caps of practice. */
-export function squareArea(thicknessMm: number, gapMm: number): { areaMm2: number; because: string } {
+export function squareArea(thicknessMm: number, gapMm: number): { areaMm2: number; because: Phrase } {
   const caps = squareButtAreaMm2(thicknessMm, 0);
   const t = round(thicknessMm);
   return {
     areaMm2: gapMm * thicknessMm + sizeRule.squareButtCaps * caps,
-    because: `${round(gapMm)} × ${t} + ${sizeRule.squareButtCaps} × 0.67 (${t} + 3)(0.1 × ${t} + 0.8)`,
+    because: say('plan.0-67-3-0-1', { gap: round(gapMm), t, squareButtCaps: sizeRule.squareButtCaps }),
   };
 }
 
@@ -124,11 +135,11 @@ export function preparationIssues(
         path: backed ? 'seam.preparation.backing' : 'seam.preparation.kind',
         code: backed ? 'backing-not-for-joint' : 'preparation-not-for-joint',
         message: backed
-          ? `A ${preparation.backing} backing belongs under a butt; this joint has none to lie under.`
-          : 'An edge preparation is planned on butts only.',
+          ? say('plan.a-backing-belongs-under-a', { backing: backingName(preparation.backing ?? 'none') })
+          : say('plan.an-edge-preparation-is-planned'),
         limit: 'butt',
         got: backed ? preparation.backing : preparation.kind,
-        hint: 'Leave the preparation out, or choose a butt.',
+        hint: say('plan.leave-the-preparation-out-or'),
       },
     ];
   }
@@ -142,19 +153,27 @@ export function preparationIssues(
     issues.push({
       path: 'seam.preparation.rootFaceMm',
       code: 'no-root',
-      message: `A root face of ${rootFaceMm} mm leaves no groove in ${round(thicknessMm)} mm; at most ${round(most)} mm may stand.`,
+      message: say('plan.a-root-face-of-leaves', {
+        rootFace: amount('shortLength', rootFaceMm),
+        thickness: amount('shortLength', round(thicknessMm)),
+        most: amount('shortLength', round(most)),
+      }),
       limit: round(most),
       got: rootFaceMm,
-      hint: 'Lower the root face, or weld it square.',
+      hint: say('plan.lower-the-root-face-or'),
     });
   } else if (rootFaceMm < 0.5 && gapMm > openRootToMm && (preparation.backing ?? 'none') === 'none') {
     issues.push({
       path: 'seam.preparation.rootFaceMm',
       code: 'no-root',
-      message: `With ${rootFaceMm} mm of root face over a gap of ${gapMm} mm nothing carries the root; to ${openRootToMm} mm it holds without backing.`,
+      message: say('plan.with-of-root-face-over', {
+        rootFace: amount('shortLength', rootFaceMm),
+        gap: amount('shortLength', gapMm),
+        openRootTo: amount('shortLength', openRootToMm),
+      }),
       limit: openRootToMm,
       got: gapMm,
-      hint: 'Close the gap, leave a root face, or put a backing under it.',
+      hint: say('plan.close-the-gap-leave-a'),
     });
   }
   return issues;
@@ -169,10 +188,17 @@ export function squareIssue(thicknessMm: number, gapMm: number, isAluminium: boo
   return {
     path: 'seam.preparation',
     code: 'needs-preparation',
-    message: `A square butt of ${round(thicknessMm)} mm ${gapMm > 0 ? 'with a gap' : 'without a gap'} does not fuse through; it is planned to ${limit} mm.`,
+    message: say('plan.a-square-butt-of-does', {
+      thickness: amount('shortLength', round(thicknessMm)),
+      gap: gapMm > 0 ? say('plan.with-a-gap') : say('plan.without-a-gap'),
+      limit: amount('shortLength', limit),
+    }),
     limit,
     got: thicknessMm,
-    hint: 'Give it an edge preparation, for instance a V of 60° with a root face of 1 mm and a gap of 2 mm.',
+    hint: say('plan.give-it-an-edge-preparation', {
+      short1: amount('shortLength', 1),
+      short2: amount('shortLength', 2),
+    }),
   };
 }
 

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { edgeAreaMm2, filletAreaMm2, filletLegMm, squareButtAreaMm2, throatMm } from '../bead/index.ts';
@@ -22,7 +23,7 @@ describe('joints', () => {
     expect(edgeAreaMm2(1, 1.5)).toBeCloseTo(3, 9);
     expect(throatMm(6)).toBeCloseTo(4.243, 3);
     expect(filletLegMm(filletAreaMm2(5, 1), 1)).toBeCloseTo(5, 9);
-    for (const { joint } of jointRules) expect(jointArea(joint, [2, 3], 0.5, 3).because).not.toBe('');
+    for (const { joint } of jointRules) expect(inEnglish(jointArea(joint, [2, 3], 0.5, 3).because)).not.toBe('');
   });
 
   it('wish a leg that grows slower than the plate, more with fluid wire and going up', () => {
@@ -180,11 +181,11 @@ describe('the least bending of three wishes', () => {
 
 describe('positions', () => {
   it('carry the US name of what they are for', () => {
-    expect(positionName('PB', 'tee')).toBe('PB / 2F, horizontal fillet');
-    expect(positionName('PC', 'butt')).toBe('PC / 2G, horizontal');
-    expect(positionName('PF', 'butt')).toBe('PF / 3G, vertical up');
+    expect(inEnglish(positionName('PB', 'tee'))).toBe('PB / 2F, horizontal fillet');
+    expect(inEnglish(positionName('PC', 'butt'))).toBe('PC / 2G, horizontal');
+    expect(inEnglish(positionName('PF', 'butt'))).toBe('PF / 3G, vertical up');
     // A fillet position stays one, whatever joint somebody lays in it.
-    expect(positionName('PB', 'butt')).toBe('PB / 2F, horizontal fillet');
+    expect(inEnglish(positionName('PB', 'butt'))).toBe('PB / 2F, horizontal fillet');
   });
 
   it('allow spray flat and in horizontal fillets only, every other mode anywhere', () => {
@@ -253,9 +254,9 @@ describe('passes', () => {
     const table = passTable(tee, 3, filletAreaMm2(12) / 3, () => setting);
     expect(table.map((pass) => pass.pass)).toEqual([1, 2, 3]);
     expect(table[2]?.legAfterMm).toBeCloseTo(12, 9);
-    expect(table[0]?.gun).toContain('root');
-    expect(table[1]?.gun).toContain('lower toe');
-    expect(table[2]?.gun).toContain('upper toe');
+    expect(inEnglish(table[0]?.gun)).toContain('root');
+    expect(inEnglish(table[1]?.gun)).toContain('lower toe');
+    expect(inEnglish(table[2]?.gun)).toContain('upper toe');
   });
 
   it('stack in a groove from root to cap without a hole, and end over the plate', () => {

@@ -1,4 +1,5 @@
 /** The `plan` question: a seam and a wire in, a setting with bands, reasons, warnings, passes and ways out. */
+import { say, amount, bare, joined, type Phrase } from '../said/index.ts';
 import { beatForPitchHz, usualPitchMm } from '../double-pulse/ripple.ts';
 import type { CanonicalBeat } from '../double-pulse/canonical.ts';
 import { showThrough, type ShowThrough } from '../heat/index.ts';
@@ -6,7 +7,7 @@ import { failure, success, type Issue, type Outcome, type Warning } from '../out
 import { gasWarnings, solvePulse, type PulseResult } from '../pulse/index.ts';
 import { travelForArea } from '../bead/index.ts';
 import { planBands, type Bands } from './bands.ts';
-import { becauseLines, fixed, type Because } from './because.ts';
+import { becauseLines, type Because } from './because.ts';
 import { gunWarnings, hazardWarnings, seamWarnings } from './cautions.ts';
 import { decideMode, type ModeDecision } from './decision.ts';
 import { pulsedFeedForCurrent, steadyFeedOf } from './feed.ts';
@@ -164,31 +165,31 @@ function pulseOf(input: PlanInput, outcome: FiguresOutcome): Outcome<PulseResult
 /** Why a mode without pulses has no feed for the seam. */
 function steadyMissIssue(input: PlanInput, feed: number | undefined): Issue {
   const path = input.wireFeedMPerMin === undefined ? 'mode' : 'wireFeedMPerMin';
-  const asked = `${fixed(feed ?? 0, 1)} m/min`;
+  const asked = joined([amount('wireFeed', feed ?? 0, 1)]);
   if (input.mode === 'dip') {
     return {
       path,
       code: 'too-hot-for-dip',
-      message: `No solution, because ${asked} needs more current than this wire dips at.`,
+      message: say('plan.no-solution-because-needs-more', { asked }),
       got: feed,
-      hint: 'Use pulse or spray, or a thicker wire.',
+      hint: say('plan.use-pulse-or-spray-or'),
     };
   }
   if (input.mode === 'cored') {
     return {
       path,
       code: 'outside-cored-range',
-      message: `No solution, because ${asked} is outside what this cored wire and machine run.`,
+      message: say('plan.no-solution-because-is-outside', { asked }),
       got: feed,
-      hint: 'Take another wire diameter.',
+      hint: say('plan.take-another-wire-diameter'),
     };
   }
   return {
     path,
     code: 'below-transition',
-    message: `No solution, because ${asked} needs less current than this wire’s transition: the drops would be large and unsteady.`,
+    message: say('plan.no-solution-because-needs-less', { asked }),
     got: feed,
-    hint: 'Use pulse or dip, or a thinner wire.',
+    hint: say('plan.use-pulse-or-dip-or-2'),
   };
 }
 
@@ -223,7 +224,10 @@ function beatWarnings(figures: PlanFigures, beat: CanonicalBeat & { ripplePitchM
     warnings.push({
       code: 'swing-shrunk',
       level: 'note',
-      message: `The swing is shrunk from ${100 * plannedSwing} to ${fixed(100 * swing, 0)} %: beyond it one of the two levels cannot be pulsed with this wire.`,
+      message: say('plan.the-swing-is-shrunk-from', {
+        plannedSwing: bare('percent', 100 * plannedSwing),
+        swing: amount('percent', 100 * swing, 0),
+      }),
     });
   }
   warnings.push(...ripplePuddleWarnings(beat.ripplePitchMm, figures.areaMm2));
@@ -241,7 +245,10 @@ export function ripplePuddleWarnings(ripplePitchMm: number, areaMm2: number): Wa
     {
       code: 'ripple-longer-than-puddle',
       level: 'caution',
-      message: `Ripples of ${fixed(ripplePitchMm, 1)} mm are longer than the puddle of about ${fixed(puddleMm, 1)} mm: spots instead of a seam. Beat faster, or travel slower.`,
+      message: say('plan.ripples-of-are-longer-than', {
+        ripplePitch: amount('shortLength', ripplePitchMm, 1),
+        puddle: amount('shortLength', puddleMm, 1),
+      }),
     },
   ];
 }
@@ -255,7 +262,10 @@ function throughWarnings(through: ShowThrough, passes: number, { filler, seam }:
     {
       code: through.verdict === 'burn-through likely' ? 'burn-through' : 'prints-through',
       level: 'caution',
-      message: `The bead reaches ${fixed(100 * through.index, 0)} % of the thinner part (±30 %): ${through.verdict}. Look at the back of the first scrap piece.`,
+      message: say('plan.the-bead-reaches-of-the', {
+        index: amount('percent', 100 * through.index, 0),
+        verdict: through.verdict,
+      }),
     },
   ];
 }
@@ -269,8 +279,8 @@ function blameForFeed(input: PlanInput, issue: Issue): Issue {
     ...issue,
     path: 'seam.travelMmPerMin',
     code: 'outside-pulse-range',
-    message: `This size at ${fixed(pace, 0)} mm/min asks for more wire than can be pulsed. ${issue.message}`,
-    hint: 'Travel slower, ask for a smaller size, or take another wire diameter.',
+    message: say('plan.this-size-at-asks-for', { pace: amount('travel', pace, 0), message: issue.message }),
+    hint: say('plan.travel-slower-ask-for-a'),
   };
 }
 
@@ -278,71 +288,80 @@ function noPulseIssue(input: PlanInput): Issue {
   return {
     path: 'diameterMm',
     code: 'no-solution',
-    message: `No solution, because no feed pulses a ${input.diameterMm} mm wire one drop at a time in ${input.gas} for this seam.`,
+    message: say('plan.no-solution-because-no-feed', {
+      diameter: amount('shortLength', input.diameterMm),
+      gas: input.gas,
+    }),
     got: input.diameterMm,
-    hint: 'Take another wire diameter, or another pace.',
+    hint: say('plan.take-another-wire-diameter-or'),
   };
 }
 
 /** What the welder should know about feed, pace and size as they came out. */
 function settingWarnings(input: PlanInput, { figures, wanted, bend }: Workings): Warning[] {
   const warnings: Warning[] = [];
-  const caution = (code: string, message: string, level: Warning['level'] = 'caution') =>
+  const caution = (code: string, message: Phrase, level: Warning['level'] = 'caution') =>
     warnings.push({ code, level, message });
   const { seam } = input;
   if (bend.held === 'lowest' && figures.meanCurrentA > 1.05 * wanted.currentA) {
     caution(
       'wire-too-thick-for-seam',
-      `The seam asks for ${fixed(wanted.currentA, 0)} A, less than this wire can run. Take a thinner wire.`,
+      say('plan.the-seam-asks-for-less', { current: amount('current', wanted.currentA, 0) }),
     );
   } else if (bend.held === 'highest' && figures.meanCurrentA < 0.95 * wanted.currentA) {
     caution(
       'wire-too-thin-for-seam',
-      `The seam asks for ${fixed(wanted.currentA, 0)} A, more than this wire and machine give. Take a thicker wire or more passes.`,
+      say('plan.the-seam-asks-for-more-2', { current: amount('current', wanted.currentA, 0) }),
     );
   }
   const [slowest, fastest] = handTravelMmPerMin(seam);
   const travel = figures.travelMmPerMin;
   if (travel > fastest) {
-    caution(
-      'travel-by-hand',
-      `${fixed(travel, 0)} mm/min is faster than a hand holds (${fastest}): ask for a larger size, or take less feed.`,
-    );
+    caution('travel-by-hand', say('plan.is-faster-than-a-hand', { travel: amount('travel', travel, 0), fastest }));
   } else if (travel < slowest) {
-    caution(
-      'travel-by-hand',
-      `${fixed(travel, 0)} mm/min is slower than a hand holds steady (${slowest}): take more feed, or plan more passes.`,
-    );
+    caution('travel-by-hand', say('plan.is-slower-than-a-hand', { travel: amount('travel', travel, 0), slowest }));
   }
   const pace = seam.travelMmPerMin;
   if (pace !== undefined && input.wireFeedMPerMin === undefined && Math.abs(travel / pace - 1) > 0.03) {
     caution(
       travel > pace ? 'travel-faster' : 'pace-asks-hot',
       travel > pace
-        ? `At ${fixed(pace, 0)} mm/min this size would be too cold to fuse: travel at ${fixed(travel, 0)} mm/min, or ask for a larger size.`
-        : `${fixed(pace, 0)} mm/min asks for more wire than the thickness bears: travel at ${fixed(travel, 0)} mm/min, or ask for a smaller size.`,
+        ? say('plan.at-this-size-would-be', { pace: amount('travel', pace, 0), travel: amount('travel', travel, 0) })
+        : say('plan.asks-for-more-wire-than', { pace: amount('travel', pace, 0), travel: amount('travel', travel, 0) }),
     );
   }
   const ratio = figures.wireFeedMPerMin / figures.proposedFeedMPerMin;
   if (input.wireFeedMPerMin !== undefined && (ratio > 1.25 || ratio < 0.75)) {
     caution(
       'feed-far-from-plan',
-      `${fixed(figures.wireFeedMPerMin, 1)} m/min is ${fixed(Math.abs(100 * (ratio - 1)), 0)} % ${ratio > 1 ? 'above' : 'below'} what the seam asks for (${fixed(figures.proposedFeedMPerMin, 1)}): ${ratio > 1 ? 'burn-through on thin parts' : 'poor fusion'} is likely.`,
+      say('plan.is-what-the-seam-asks', {
+        wireFeed: amount('wireFeed', figures.wireFeedMPerMin, 1),
+        ratio: amount('percent', Math.abs(100 * (ratio - 1)), 0),
+        ratio2: ratio > 1 ? say('plan.above') : say('plan.below'),
+        proposedFeed: amount('plain', figures.proposedFeedMPerMin, 1),
+        ratio3: ratio > 1 ? say('plan.burn-through-on-thin-parts') : say('plan.poor-fusion'),
+      }),
     );
   }
   if (figures.passes > 1) {
     caution(
       'several-passes',
       seam.joint === 'butt'
-        ? `The groove is planned in ${figures.passes} passes; the figures are for a fill pass, the table says what the root wants.`
-        : `Over ${singlePassLimitMm} mm of leg the seam is planned in ${figures.passes} passes; the figures are for one of them.`,
+        ? say('plan.the-groove-is-planned-in', { passes: figures.passes })
+        : say('plan.over-of-leg-the-seam', {
+            singlePassLimit: amount('shortLength', singlePassLimitMm),
+            passes: figures.passes,
+          }),
       'note',
     );
   }
   if (figures.legMm !== null && seam.legMm !== undefined && figures.legMm < seam.legMm - 0.15) {
     caution(
       'leg-too-small',
-      `At this feed and pace the leg is ${fixed(figures.legMm, 1)} mm; ${fixed(seam.legMm, 1)} was asked for.`,
+      say('plan.at-this-feed-and-pace', {
+        leg: amount('shortLength', figures.legMm, 1),
+        leg2: amount('plain', seam.legMm, 1),
+      }),
     );
   }
   return warnings;

@@ -1,4 +1,6 @@
 /** The three wishes of a seam, worked out from its data, each with the sum behind it; and the area it asks for. */
+import { materialOf } from '../consumables/index.ts';
+import { say, amount, joined, inSentence, type Phrase } from '../said/index.ts';
 import type { WireInGas } from '../arc/index.ts';
 import { filletAreaMm2 } from '../bead/index.ts';
 import type { Wish } from './bend.ts';
@@ -28,18 +30,18 @@ export interface WishNudges {
 export interface Wanted {
   readonly thickness: CountedThickness;
   readonly currentA: number;
-  readonly currentBecause: string;
+  readonly currentBecause: Phrase;
   /** What the thickness alone would wish; less than `currentA` only where spray's transition asks for more. */
   readonly thicknessCurrentA: number;
   readonly travelMmPerMin: number;
-  readonly travelBecause: string;
+  readonly travelBecause: Phrase;
   /** The welder's own pace, not practice's. */
   readonly isOwnPace: boolean;
   /** Of one pass. */
   readonly areaMm2: number;
   readonly totalAreaMm2: number;
   readonly passes: number;
-  readonly areaBecause: string;
+  readonly areaBecause: Phrase;
   /** Leg that makes the area; null where the joint has none. */
   readonly legMm: number | null;
   readonly isSizeAsked: boolean;
@@ -85,10 +87,10 @@ export function wantedOf(input: PlanInput, wire: WireInGas, nudges: WishNudges):
 
 interface Worked {
   readonly value: number;
-  readonly because: string;
+  readonly because: Phrase;
 }
 
-function product(first: Worked, factors: readonly (readonly [words: string, factor: number])[], unit: string): Worked {
+function product(first: Worked, factors: readonly (readonly [words: Phrase, factor: number])[], unit: string): Worked {
   const used = factors.filter(([, factor]) => factor !== 1);
   const value = used.reduce((sum, [, factor]) => sum * factor, first.value);
   return {
@@ -96,7 +98,15 @@ function product(first: Worked, factors: readonly (readonly [words: string, fact
     because:
       used.length === 0
         ? first.because
-        : `${first.because} × ${used.map(([words, factor]) => `${words} ${fixed(factor, 2)}`).join(' × ')} = ${fixed(value, 0)} ${unit}`,
+        : say('plan.sum-4', {
+            because: first.because,
+            factor: joined(
+              used.map(([words, factor]) => joined([words, Number(factor.toFixed(2))], ' ')),
+              ' × ',
+            ),
+            value: amount('plain', value, 0),
+            unit,
+          }),
   };
 }
 
@@ -112,12 +122,22 @@ function currentWish(
   const metal = metalFactor(seam.materialGroup, wire.family);
   const isOut = seam.position === 'PF' || isOverhead(seam.position);
   const wish = product(
-    { value: base, because: `${baseA} × ${fixed(thicknessMm, 2)}^${exponent} = ${fixed(base, 0)} A` },
+    {
+      value: base,
+      because: say('plan.sum-5', {
+        base: baseA,
+        thickness: Number(thicknessMm.toFixed(2)),
+        exponent,
+        base2: amount('current', base, 0),
+      }),
+    },
     [
-      [metal.because.replace(/ [\d.]+$/, ''), metal.factor],
-      isPrepared ? ['groove', currentRule.prepared] : [jointRule(seam.joint).name.toLowerCase(), jointShare(seam)],
-      ['out of position', isOut ? currentRule.outOfPosition : 1],
-      ['gap', isPrepared ? 1 : gapFactor(seam.gapMm)],
+      [metal.name, metal.factor],
+      isPrepared
+        ? [say('plan.groove-word'), currentRule.prepared]
+        : [inSentence(jointRule(seam.joint).name), jointShare(seam)],
+      [say('plan.out-of-position'), isOut ? currentRule.outOfPosition : 1],
+      [say('plan.gap-word'), isPrepared ? 1 : gapFactor(seam.gapMm)],
     ],
     'A',
   );
@@ -127,7 +147,12 @@ function currentWish(
     : {
         value: least,
         thicknessValue: wish.value,
-        because: `${wish.because}; spray wants ${currentRule.sprayAboveTransition} × its transition of ${fixed(wire.transitionA, 0)} A = ${fixed(least, 0)} A`,
+        because: say('plan.spray-wants-its-transition-of', {
+          because: wish.because,
+          sprayAboveTransition: currentRule.sprayAboveTransition,
+          transition: amount('current', wire.transitionA, 0),
+          least: amount('current', least, 0),
+        }),
       };
 }
 
@@ -143,7 +168,10 @@ function jointShare({ joint }: Seam): number {
 
 function travelWish({ seam }: PlanInput, wire: WireInGas): Worked {
   if (seam.travelMmPerMin !== undefined) {
-    return { value: seam.travelMmPerMin, because: `your own pace, ${fixed(seam.travelMmPerMin, 0)} mm/min` };
+    return {
+      value: seam.travelMmPerMin,
+      because: say('plan.your-own-pace', { travel: amount('travel', seam.travelMmPerMin, 0) }),
+    };
   }
   const isPrepared = isGroove(seam.preparation);
   const base = isPrepared ? travelRule.prepared : paceOf(wire.family);
@@ -152,14 +180,26 @@ function travelWish({ seam }: PlanInput, wire: WireInGas): Worked {
   return product(
     {
       value: base,
-      because: `${isPrepared ? 'in a groove' : `a hand on ${seam.materialGroup === 'aluminium' ? 'aluminium' : wire.family === 'copper-silicon' ? 'a brazed seam' : seam.materialGroup}`} ${base} mm/min`,
+      because: say('plan.sum-6', {
+        materialGroup: isPrepared
+          ? say('plan.in-a-groove')
+          : say('plan.a-hand-on', {
+              materialGroup:
+                seam.materialGroup === 'aluminium'
+                  ? say('plan.aluminium')
+                  : wire.family === 'copper-silicon'
+                    ? say('plan.a-brazed-seam')
+                    : inSentence(materialOf(seam.materialGroup).name),
+            }),
+        base: amount('travel', base),
+      }),
     },
     [
-      ['outside corner', seam.joint === 'corner-outside' ? travelRule.cornerOrDown : 1],
-      ['going down', seam.position === 'PG' ? travelRule.cornerOrDown : 1],
-      ['overhead', isOverhead(seam.position) ? travelRule.overhead : 1],
-      ['going up', seam.position === 'PF' ? up : 1],
-      ['gap', seam.joint === 'butt' && !isPrepared ? 1 / (1 + travelRule.perGapMm * wideMm) : 1],
+      [say('plan.outside-corner-2'), seam.joint === 'corner-outside' ? travelRule.cornerOrDown : 1],
+      [say('plan.going-down'), seam.position === 'PG' ? travelRule.cornerOrDown : 1],
+      [say('plan.overhead-word'), isOverhead(seam.position) ? travelRule.overhead : 1],
+      [say('plan.going-up'), seam.position === 'PF' ? up : 1],
+      [say('plan.gap-word'), seam.joint === 'butt' && !isPrepared ? 1 / (1 + travelRule.perGapMm * wideMm) : 1],
     ],
     'mm/min',
   );
@@ -171,7 +211,7 @@ function sizeWish(
 ): {
   totalAreaMm2: number;
   passes: number;
-  because: string;
+  because: Phrase;
   legMm: number | null;
   isExact: boolean;
   give: { free: number; spread: number };
@@ -196,8 +236,4 @@ function sizeWish(
     isExact: isFillet && seam.legMm !== undefined,
     give: isFillet ? give.fillet : joint === 'butt' ? give.squareButt : give.corner,
   };
-}
-
-function fixed(value: number, digits: number): string {
-  return String(Number(value.toFixed(digits)));
 }

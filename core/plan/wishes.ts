@@ -3,6 +3,7 @@
  * All constants of these rules, once, as data; 29 of them were fitted, the others are limits (`notFitted`). Source: *fits* to general practice in short-circuit, pulse, spray and cored welding by hand;
  * docs/physics/plan.md prints how the plan stands when a group of jobs is left out and when every constant is jittered.
  */
+import { say, amount, type Phrase } from '../said/index.ts';
 import type { FillerFamily, MaterialGroup } from '../consumables/index.ts';
 
 /** Thickness: the heat is aimed at the thicker part, mildly, and a single pass asks for no more beyond a limit. */
@@ -82,16 +83,16 @@ export function paceOf(family: FillerFamily): number {
 
 export type ThicknessRule = 'leaning' | 'thinner' | 'mean' | 'thicker';
 /** Which thickness a shop counts; "leaning" is the rule the current was fitted with. */
-export const thicknessRules: readonly { readonly rule: ThicknessRule; readonly words: string }[] = [
-  { rule: 'leaning', words: 'the thinner, leaning to the thicker' },
-  { rule: 'thinner', words: 'the thinner part' },
-  { rule: 'mean', words: 'the mean of both' },
-  { rule: 'thicker', words: 'the thicker part' },
+export const thicknessRules: readonly { readonly rule: ThicknessRule; readonly words: Phrase }[] = [
+  { rule: 'leaning', words: say('plan.the-thinner-leaning-to-the') },
+  { rule: 'thinner', words: say('plan.the-thinner-part') },
+  { rule: 'mean', words: say('plan.the-mean-of-both') },
+  { rule: 'thicker', words: say('plan.the-thicker-part') },
 ];
 
 export interface CountedThickness {
   readonly thicknessMm: number;
-  readonly because: string;
+  readonly because: Phrase;
 }
 
 /** Thickness that sets the current, mm, and how it was found. */
@@ -109,40 +110,56 @@ export function thicknessThatCounts(
     thicknessMm,
     because:
       thicknessMm < value
-        ? `${words}; a pass${isVerticalUp ? ' going up' : ''} asks for no more than ${most} mm does`
+        ? say('plan.a-pass-asks-for-no', {
+            words,
+            isVerticalUp: isVerticalUp ? say('plan.going-up-2') : '',
+            most: amount('shortLength', most),
+          })
         : words,
   };
 }
 
-function counted(thinner: number, thicker: number, rule: ThicknessRule): { value: number; words: string } {
+function counted(thinner: number, thicker: number, rule: ThicknessRule): { value: number; words: Phrase } {
   switch (rule) {
     case 'thinner':
-      return { value: thinner, words: `shop rule: the thinner part, ${round(thinner)} mm` };
+      return {
+        value: thinner,
+        words: say('plan.shop-rule-the-thinner-part', { thinner: amount('shortLength', round(thinner)) }),
+      };
     case 'thicker':
-      return { value: thicker, words: `shop rule: the thicker part, ${round(thicker)} mm` };
+      return {
+        value: thicker,
+        words: say('plan.shop-rule-the-thicker-part', { thicker: amount('shortLength', round(thicker)) }),
+      };
     case 'mean': {
       const mean = Math.min((thinner + thicker) / 2, 2 * thinner);
-      return { value: mean, words: `shop rule: the mean of both, at most twice the thinner, ${round(mean)} mm` };
+      return { value: mean, words: say('plan.shop-rule-the-mean-of', { mean: amount('shortLength', round(mean)) }) };
     }
     case 'leaning': {
-      if (thicker === thinner) return { value: thinner, words: `both parts ${round(thinner)} mm` };
+      if (thicker === thinner)
+        return { value: thinner, words: say('plan.both-parts', { thinner: amount('shortLength', round(thinner)) }) };
       const { mostRatio, exponent } = thicknessRule;
       const ratio = Math.min(thicker / thinner, mostRatio);
       const value = thinner * ratio ** exponent;
       return {
         value,
-        words: `${round(thinner)} mm × ${round(ratio)}^${exponent} = ${round(value)} mm: the arc looks at the thicker part`,
+        words: say('plan.the-arc-looks-at-the', {
+          thinner: amount('shortLength', round(thinner)),
+          ratio: round(ratio),
+          exponent,
+          value: amount('shortLength', round(value)),
+        }),
       };
     }
   }
 }
 
 /** Share of steel's current: the base metal's, unless a brazing wire leaves it solid. */
-export function metalFactor(group: MaterialGroup, family: FillerFamily): { factor: number; because: string } {
-  if (family === 'copper-silicon') return { factor: 1, because: 'brazing 1.00' };
-  if (group === 'stainless') return { factor: currentRule.stainless, because: 'stainless 0.90' };
-  if (group === 'aluminium') return { factor: currentRule.aluminium, because: 'aluminium 0.85' };
-  return { factor: 1, because: 'steel 1.00' };
+export function metalFactor(group: MaterialGroup, family: FillerFamily): { factor: number; name: Phrase } {
+  if (family === 'copper-silicon') return { factor: 1, name: say('plan.brazing') };
+  if (group === 'stainless') return { factor: currentRule.stainless, name: say('plan.stainless-word') };
+  if (group === 'aluminium') return { factor: currentRule.aluminium, name: say('plan.aluminium') };
+  return { factor: 1, name: say('plan.steel-word') };
 }
 
 function round(value: number): number {

@@ -1,15 +1,16 @@
 /** Which wires may be pulsed in which gas: hard gates with the reason and the way out, and warnings. Rules of practice (argon-rich gas only). */
+import { say, amount, inSentence, type Phrase } from '../said/index.ts';
 import { fillerOf, gasOf, isInert, type FillerCode, type FillerFamily } from '../consumables/index.ts';
 import type { Issue, Warning } from '../outcome/index.ts';
 
 export const pulseGateLimits = { activePct: 20, heliumPct: 75, stainlessCo2Pct: 3 } as const;
 
 /** Gases that pulse well, by family, for the way out. */
-const argonRich: Record<FillerFamily, string> = {
-  steel: 'M21-ArC-18 or M20-ArC-8',
-  stainless: 'M12-ArC-2 or M13-ArO-2',
+const argonRich: Record<FillerFamily, Phrase> = {
+  steel: say('pulse.m21-arc-18-or-m20'),
+  stainless: say('pulse.m12-arc-2-or-m13'),
   aluminium: 'I1',
-  'copper-silicon': 'I1 or M12-ArC-2',
+  'copper-silicon': say('pulse.i1-or-m12-arc-2'),
 };
 
 /** Refusals that hold for any transfer mode. */
@@ -21,9 +22,9 @@ export function gasIssues(fillerCode: FillerCode, gasCode: string): Issue[] {
       {
         path: 'gas',
         code: 'gas-missing',
-        message: `${filler.name} needs a shielding gas; without one the seam is porous.`,
+        message: say('pulse.needs-a-shielding-gas-without', { filler: filler.name }),
         got: gas.code,
-        hint: filler.family === 'aluminium' ? 'Use I1 (argon).' : 'Use for instance M21-ArC-18.',
+        hint: filler.family === 'aluminium' ? say('pulse.use-i1-argon') : say('pulse.use-for-instance-m21-arc'),
       },
     ];
   }
@@ -32,10 +33,10 @@ export function gasIssues(fillerCode: FillerCode, gasCode: string): Issue[] {
       {
         path: 'gas',
         code: 'gas-active-on-aluminium',
-        message: `${gas.name} oxidises aluminium: no CO₂ or oxygen on it, at any setting.`,
+        message: say('pulse.oxidises-aluminium-no-co2-or', { gas: gas.name }),
         limit: 0,
         got: gas.co2Pct + gas.o2Pct,
-        hint: 'Use I1 (argon) or an argon-helium mix such as I3-ArHe-30.',
+        hint: say('pulse.use-i1-argon-or-an'),
       },
     ];
   }
@@ -53,9 +54,9 @@ export function pulseGateIssues(fillerCode: FillerCode, gasCode: string): Issue[
       {
         path: 'filler',
         code: 'not-modelled',
-        message: `Pulse on ${filler.name.toLowerCase()} is not modelled here.`,
+        message: say('pulse.pulse-on-is-not-modelled', { name: inSentence(filler.name) }),
         got: filler.code,
-        hint: 'Use the solid wire for pulse, or constant voltage with the cored one.',
+        hint: say('pulse.use-the-solid-wire-for'),
       },
     ];
   }
@@ -65,10 +66,14 @@ export function pulseGateIssues(fillerCode: FillerCode, gasCode: string): Issue[
       {
         path: 'gas',
         code: 'gas-too-active-for-pulse',
-        message: `Pulse needs argon-rich gas: ${gas.name} is ${active} % active (CO₂ and oxygen), the limit is ${pulseGateLimits.activePct} %.`,
+        message: say('pulse.pulse-needs-argon-rich-gas', {
+          gas: gas.name,
+          active: amount('percent', active),
+          active2: amount('percent', pulseGateLimits.activePct),
+        }),
         limit: pulseGateLimits.activePct,
         got: active,
-        hint: `Change to ${argonRich[filler.family]}, or weld this gas in dip transfer.`,
+        hint: say('pulse.change-to-or-weld-this', { family: argonRich[filler.family] }),
       },
     ];
   }
@@ -77,10 +82,13 @@ export function pulseGateIssues(fillerCode: FillerCode, gasCode: string): Issue[
       {
         path: 'gas',
         code: 'gas-too-much-helium-for-pulse',
-        message: `Pulse needs argon for its drop: ${gas.name}, the limit is ${pulseGateLimits.heliumPct} % helium.`,
+        message: say('pulse.pulse-needs-argon-for-its', {
+          gas: gas.name,
+          helium: amount('percent', pulseGateLimits.heliumPct),
+        }),
         limit: pulseGateLimits.heliumPct,
         got: gas.heliumPct,
-        hint: 'Use I1 or I3-ArHe-30.',
+        hint: say('pulse.use-i1-or-i3-arhe'),
       },
     ];
   }
@@ -97,10 +105,14 @@ export function sprayGasIssues(fillerCode: FillerCode, gasCode: string): Issue[]
     {
       path: 'gas',
       code: 'gas-too-active-for-spray',
-      message: `Spray needs argon-rich gas: ${gas.name} is ${active} % active (CO₂ and oxygen), the limit is ${pulseGateLimits.activePct} %.`,
+      message: say('pulse.spray-needs-argon-rich-gas', {
+        gas: gas.name,
+        active: amount('percent', active),
+        active2: amount('percent', pulseGateLimits.activePct),
+      }),
       limit: pulseGateLimits.activePct,
       got: active,
-      hint: `Change to ${argonRich[filler.family]}, or weld this gas in dip transfer.`,
+      hint: say('pulse.change-to-or-weld-this', { family: argonRich[filler.family] }),
     },
   ];
 }
@@ -114,7 +126,10 @@ export function gasWarnings(fillerCode: FillerCode, gasCode: string): Warning[] 
       {
         code: 'carbon-pick-up',
         level: 'caution',
-        message: `${gas.co2Pct} % CO₂ on stainless carries carbon into the seam and dulls it; above ${pulseGateLimits.stainlessCo2Pct} % corrosion resistance suffers.`,
+        message: say('pulse.co2-on-stainless-carries-carbon', {
+          co2: amount('percent', gas.co2Pct),
+          stainlessCo2: amount('percent', pulseGateLimits.stainlessCo2Pct),
+        }),
       },
     ];
   }
@@ -123,7 +138,7 @@ export function gasWarnings(fillerCode: FillerCode, gasCode: string): Warning[] 
       {
         code: 'pure-argon-on-steel',
         level: 'caution',
-        message: 'Pure argon on steel wets poorly and the arc wanders; a few percent CO₂ settle it.',
+        message: say('pulse.pure-argon-on-steel-wets'),
       },
     ];
   }

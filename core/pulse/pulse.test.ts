@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { wireInGas } from '../arc/index.ts';
@@ -24,7 +25,7 @@ const steel: PulseInput = {
 
 function solved(input: PulseInput): PulseResult {
   const result = solvePulse(input);
-  if (!result.ok) throw new Error(result.issues[0]?.message);
+  if (!result.ok) throw new Error(inEnglish(result.issues[0]?.message));
   return result.value;
 }
 function codes(input: PulseInput): string[] {
@@ -153,7 +154,7 @@ describe('a waveform that the welder fixes in part', () => {
     expect(hotter.solvedFor).toEqual([]);
     const weak = solved({ ...fixed, peakCurrentA: 320 });
     expect(weak.dropsPerPulse).toBeLessThan(0.75);
-    expect(weak.warnings.map((warning) => warning.code)).toContain('less-than-one-drop');
+    expect(inEnglish(weak.warnings.map((warning) => warning.code))).toContain('less-than-one-drop');
     const strong = solved({ ...fixed, peakTimeMs: 4, frequencyHz: 60 });
     expect(strong.dropsPerPulse).toBeGreaterThan(1.35);
   });
@@ -199,7 +200,7 @@ describe('past one drop a pulse', () => {
     const stream = solved({ ...steel, filler: 'aluminium-4043', gas: 'I1', wireFeedMPerMin: 13 });
     expect(stream.dropsPerPulse).toBeGreaterThan(1.35);
     expect(stream.backgroundCurrentA).toBeGreaterThan(135);
-    expect(stream.warnings.map((warning) => warning.code)).toContain('several-drops');
+    expect(inEnglish(stream.warnings.map((warning) => warning.code))).toContain('several-drops');
     const means = Array.from(
       { length: 41 },
       (_, at) => solved({ ...steel, filler: 'aluminium-4043', gas: 'I1', wireFeedMPerMin: 10 + at / 10 }).meanCurrentA,
@@ -230,17 +231,19 @@ describe('gates', () => {
     expect(small.peakCurrentA).toBe(380);
     // Near the same I² t: 1.98 ms x (450/380)², within what the flanks carry.
     within(small.peakTimeMs, 1.98 * (450 / 380) ** 2, 0.05);
-    expect(small.warnings.map((warning) => warning.code)).toContain('peak-held-by-machine');
+    expect(inEnglish(small.warnings.map((warning) => warning.code))).toContain('peak-held-by-machine');
     expect(small.meltedMPerMin).toBeCloseTo(5.5, 6);
     expect(codes({ ...steel, peakCurrentA: 450, machine: { maxCurrentA: 400 } })).toEqual(['beyond-machine']);
     expect(codes({ ...steel, machine: { wireFeedMPerMin: [1, 5] } })).toEqual(['beyond-machine']);
   });
 
   it('warns of pure argon on steel and of CO2 on stainless', () => {
-    expect(solved({ ...steel, gas: 'I1' }).warnings.map((warning) => warning.code)).toContain('pure-argon-on-steel');
-    expect(solved({ ...steel, filler: 'stainless-solid' }).warnings.map((warning) => warning.code)).toContain(
-      'carbon-pick-up',
+    expect(inEnglish(solved({ ...steel, gas: 'I1' }).warnings.map((warning) => warning.code))).toContain(
+      'pure-argon-on-steel',
     );
+    expect(
+      inEnglish(solved({ ...steel, filler: 'stainless-solid' }).warnings.map((warning) => warning.code)),
+    ).toContain('carbon-pick-up');
   });
 });
 
@@ -263,7 +266,7 @@ describe('the drawn waveform', () => {
   it('lowers the peak when the slew cannot reach it, and says so', () => {
     const slow = solved({ ...steel, slewAPerMs: 100, wireFeedMPerMin: 5 });
     expect(pulseMeans(slow).reachedPeakA).toBeLessThan(slow.peakCurrentA - 50);
-    expect(slow.warnings.map((warning) => warning.code)).toContain('peak-not-reached');
+    expect(inEnglish(slow.warnings.map((warning) => warning.code))).toContain('peak-not-reached');
   });
 
   it('works on the drop as a fine summation does', () => {

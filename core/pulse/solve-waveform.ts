@@ -1,4 +1,5 @@
 /** The waveform for a feed from as much of it as is fixed: which number follows, and why there is none. Currents A, times ms, rates mm/s. */
+import { say, amount, bare, inSentence } from '../said/index.ts';
 import { failure, ranges, success, type Issue, type Outcome } from '../outcome/index.ts';
 import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
 import {
@@ -64,11 +65,19 @@ export function solveWaveform(
         path: 'frequencyHz',
         code: 'no-solution',
         message: tooHot
-          ? `No solution, because at ${frequencyHz} Hz the peaks and the lowest stable background of ${low.toFixed(0)} A already melt more than ${feed} m/min.`
-          : `No solution, because at ${frequencyHz} Hz the background would have to pass the transition current of ${high.toFixed(0)} A to melt ${feed} m/min.`,
+          ? say('pulse.no-solution-because-at-the', {
+              frequency: amount('frequency', frequencyHz),
+              low: amount('current', low, 0),
+              feed: amount('wireFeed', feed),
+            })
+          : say('pulse.no-solution-because-at-the-2', {
+              frequency: amount('frequency', frequencyHz),
+              high: amount('current', high, 0),
+              feed: amount('wireFeed', feed),
+            }),
         limit: [low, high],
         got: frequencyHz,
-        hint: tooHot ? 'Lower the frequency, or raise the feed.' : 'Raise the frequency, or lower the feed.',
+        hint: tooHot ? say('pulse.lower-the-frequency-or-raise') : say('pulse.raise-the-frequency-or-lower'),
       });
     }
     return success({
@@ -86,10 +95,15 @@ export function solveWaveform(
       return failure({
         path: 'backgroundCurrentA',
         code: 'no-solution',
-        message: `No solution, because with a background of ${backgroundCurrentA} A the frequency would have to be ${found.toFixed(0)} Hz; it may lie between ${min} and ${max} Hz.`,
+        message: say('pulse.no-solution-because-with-a', {
+          backgroundCurrent: amount('current', backgroundCurrentA),
+          found: amount('frequency', found, 0),
+          min: bare('frequency', min),
+          max: amount('frequency', max),
+        }),
         limit: [min, max],
         got: backgroundCurrentA,
-        hint: found < min ? 'Lower the background, or raise the feed.' : 'Raise the background, or lower the feed.',
+        hint: found < min ? say('pulse.lower-the-background-or-raise') : say('pulse.raise-the-background-or-lower'),
       });
     }
     return success({
@@ -108,15 +122,22 @@ export function solveWaveform(
   const [low, high] =
     field === 'peakCurrentA' ? [fixed.backgroundCurrentA, ranges.peakCurrentA.max] : [0, 1000 / fixed.frequencyHz];
   const found = balancingValue(site, fixed, field, rate, low, high);
-  const { min, max, unit, name } = ranges[field];
+  const { min, max, kind, name } = ranges[field];
   if (found === undefined || found < min || found > max) {
     return failure({
       path: field,
       code: 'no-solution',
-      message: `No solution, because with ${fixed.backgroundCurrentA} A background at ${fixed.frequencyHz} Hz the ${name.toLowerCase()} would have to leave ${min}..${max} ${unit} to melt ${feed} m/min.`,
+      message: say('pulse.no-solution-because-with-background', {
+        backgroundCurrent: amount('current', fixed.backgroundCurrentA),
+        frequency: amount('frequency', fixed.frequencyHz),
+        name: inSentence(name),
+        min: bare(kind, min),
+        max: amount(kind, max),
+        feed: amount('wireFeed', feed),
+      }),
       limit: [min, max],
       got: found,
-      hint: 'Give up one of the fixed values.',
+      hint: say('pulse.give-up-one-of-the'),
     });
   }
   return success({ pulse: { ...fixed, [field]: found }, solvedFor: [field], stretched: false, dropsPerPulse: 1 });
@@ -145,10 +166,13 @@ function peakFor(
     return failure({
       path: 'peakCurrentA',
       code: 'peak-below-transition',
-      message: `A peak of ${peakCurrentA} A pinches off no drop: it has to rise over the transition current of ${transitionA.toFixed(0)} A.`,
+      message: say('pulse.a-peak-of-pinches-off', {
+        peakCurrent: amount('current', peakCurrentA),
+        transition: amount('current', transitionA, 0),
+      }),
       limit: Math.ceil(transitionA * 1.02),
       got: peakCurrentA,
-      hint: 'Raise the peak, or give its time too.',
+      hint: say('pulse.raise-the-peak-or-give'),
     });
   }
   const { min, max } = ranges.peakTimeMs;
@@ -167,16 +191,19 @@ function outsidePulseRange(
   const rates = pulsableRates(site, peak);
   const limit = rates?.map((rate) => Number((rate / MM_PER_S_PER_M_PER_MIN).toFixed(2)));
   const why =
-    miss === 'feed-too-low'
-      ? 'the peak alone melts more than a drop needs, even with the lowest background that keeps the arc alight'
-      : 'the background would have to pass the transition current, or the pulses would follow too fast';
-  const span = limit ? ` At this stick-out this wire pulses from ${limit[0]} to ${limit[1]} m/min.` : '';
+    miss === 'feed-too-low' ? say('pulse.the-peak-alone-melts-more') : say('pulse.the-background-would-have-to');
+  const span = limit
+    ? say('pulse.at-this-stick-out-this', {
+        limit: bare('wireFeed', limit[0] ?? 0),
+        limit2: amount('wireFeed', limit[1] ?? 0),
+      })
+    : '';
   return {
     path: 'wireFeedMPerMin',
     code: 'outside-pulse-range',
-    message: `No solution at ${Number(feed.toFixed(2))} m/min, because ${why}.${span}`,
+    message: say('pulse.no-solution-at-because', { feed: amount('wireFeed', Number(feed.toFixed(2))), why, span }),
     limit,
     got: feed,
-    hint: miss === 'feed-too-low' ? 'Take a thinner wire or more feed.' : 'Take a thicker wire or less feed.',
+    hint: miss === 'feed-too-low' ? say('pulse.take-a-thinner-wire-or') : say('pulse.take-a-thicker-wire-or'),
   };
 }

@@ -3,6 +3,7 @@
  * Nothing fixed: one drop per pulse. One of background and frequency fixed: the other follows. Both fixed: the peak (or its time) follows.
  * All four fixed: nothing is solved; the answer says what that waveform melts and where the arc settles.
  */
+import { say, amount, bare, type Phrase } from '../said/index.ts';
 import { pulseLineMm, wireInGas, type Nudges } from '../arc/index.ts';
 import { failure, rangeIssues, ranges, success, type Issue, type Outcome, type Warning } from '../outcome/index.ts';
 import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
@@ -31,7 +32,7 @@ export interface PulseResult extends FastPulse {
   readonly dropMomentMs?: number;
   readonly solvedFor: readonly string[];
   readonly warnings: readonly Warning[];
-  readonly because: string;
+  readonly because: Phrase;
 }
 
 /** Drops per pulse by impulse, counted as one inside the band in which a pulse detaches exactly one. */
@@ -65,7 +66,7 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
     issues.push({
       path: 'extensionMm',
       code: 'one-of',
-      message: 'Give exactly one of extensionMm and ctwdMm.',
+      message: say('pulse.give-exactly-one-of-extensionmm'),
       got: { extensionMm, ctwdMm },
     });
   }
@@ -73,7 +74,10 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
     issues.push({
       path: 'backgroundCurrentA',
       code: 'background-above-peak',
-      message: `Background ${backgroundCurrentA} A must lie below the peak of ${peakCurrentA} A.`,
+      message: say('pulse.background-must-lie-below-the', {
+        backgroundCurrent: amount('current', backgroundCurrentA),
+        peakCurrent: amount('current', peakCurrentA),
+      }),
       limit: peakCurrentA,
       got: backgroundCurrentA,
     });
@@ -88,10 +92,15 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
     return failure({
       path: 'ctwdMm',
       code: 'stick-out-too-short',
-      message: `A stick-out of ${ctwdMm} mm leaves ${extension.toFixed(1)} mm of wire above a ${lineMm} mm arc; at least ${ranges.extensionMm.min} mm is needed, or the arc burns back to the tip.`,
+      message: say('pulse.a-stick-out-of-leaves', {
+        ctwd: amount('shortLength', ctwdMm ?? 0),
+        extension: amount('shortLength', extension, 1),
+        line: amount('shortLength', lineMm),
+        extension2: amount('shortLength', ranges.extensionMm.min),
+      }),
       limit: lineMm + ranges.extensionMm.min,
       got: ctwdMm,
-      hint: 'Hold the gun further out.',
+      hint: say('pulse.hold-the-gun-further-out'),
     });
   }
   const site: PulseSite = { wire, extensionMm: extension };
@@ -105,10 +114,14 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
     return failure({
       path: frequencyHz === undefined ? 'peakTimeMs' : 'frequencyHz',
       code: 'pulses-overlap',
-      message: `At ${pulse.frequencyHz.toFixed(0)} Hz a period lasts ${(1000 / pulse.frequencyHz).toFixed(2)} ms; a peak of ${pulse.peakTimeMs.toFixed(2)} ms with its flanks does not fit.`,
+      message: say('pulse.at-a-period-lasts-a', {
+        frequency: amount('frequency', pulse.frequencyHz, 0),
+        frequency2: amount('pulseTime', 1000 / pulse.frequencyHz, 2),
+        peakTime: amount('pulseTime', pulse.peakTimeMs, 2),
+      }),
       limit: Number((1000 / pulse.frequencyHz).toFixed(2)),
       got: pulse.peakTimeMs,
-      hint: 'Shorten the peak or lower the frequency.',
+      hint: say('pulse.shorten-the-peak-or-lower'),
     });
   }
   const described = describe(site, reference, rate, input, waveform.value, lineMm);
@@ -116,7 +129,11 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
   const held: Warning = {
     code: 'peak-held-by-machine',
     level: 'note',
-    message: `The machine gives ${reference.peakCurrentA} A at most; the peak of ${own.peakCurrentA.toFixed(0)} A is lowered and held for ${reference.peakTimeMs.toFixed(2)} ms instead.`,
+    message: say('pulse.the-machine-gives-at-most', {
+      peakCurrent: amount('current', reference.peakCurrentA),
+      peakCurrent2: amount('current', own.peakCurrentA, 0),
+      peakTime: amount('pulseTime', reference.peakTimeMs, 2),
+    }),
   };
   return success({ ...described, warnings: [...described.warnings, held] });
 }
@@ -128,10 +145,13 @@ function machineIssues({ machine, peakCurrentA, wireFeedMPerMin }: PulseInput): 
     issues.push({
       path: 'peakCurrentA',
       code: 'beyond-machine',
-      message: `A peak of ${peakCurrentA} A is more than this machine gives, ${machine.maxCurrentA} A.`,
+      message: say('pulse.a-peak-of-is-more', {
+        peakCurrent: amount('current', peakCurrentA),
+        maxCurrent: amount('current', machine.maxCurrentA),
+      }),
       limit: machine.maxCurrentA,
       got: peakCurrentA,
-      hint: 'Leave the peak out: a lower one is held longer instead.',
+      hint: say('pulse.leave-the-peak-out-a'),
     });
   }
   const feeds = machine?.wireFeedMPerMin;
@@ -139,10 +159,14 @@ function machineIssues({ machine, peakCurrentA, wireFeedMPerMin }: PulseInput): 
     issues.push({
       path: 'wireFeedMPerMin',
       code: 'beyond-machine',
-      message: `${wireFeedMPerMin} m/min is outside what this machine feeds, ${feeds[0]} to ${feeds[1]} m/min.`,
+      message: say('pulse.is-outside-what-this-machine', {
+        wireFeed: amount('wireFeed', wireFeedMPerMin),
+        feeds: bare('wireFeed', feeds[0]),
+        feeds2: amount('wireFeed', feeds[1]),
+      }),
       limit: feeds,
       got: wireFeedMPerMin,
-      hint: 'Take another wire diameter.',
+      hint: say('pulse.take-another-wire-diameter'),
     });
   }
   return issues;
@@ -169,47 +193,64 @@ function describe(
   const dropFactor = dropFactorFor(wire, rate, Math.max(pulse.frequencyHz * dropsPerPulse, 1e-6));
   const melted = meltedByPulse(site, pulse);
   const warnings: Warning[] = [...gasWarnings(input.filler, input.gas)];
-  const note = (code: string, message: string, level: Warning['level'] = 'caution') =>
+  const note = (code: string, message: Phrase, level: Warning['level'] = 'caution') =>
     warnings.push({ code, level, message });
 
   if (solved.stretched) {
     note(
       'peak-time-stretched',
-      `The peak is stretched from ${reference.peakTimeMs.toFixed(2)} to ${pulse.peakTimeMs.toFixed(2)} ms to melt this much wire; the drop leaves before the peak ends.`,
+      say('pulse.the-peak-is-stretched-from', {
+        peakTime: bare('pulseTime', reference.peakTimeMs, 2),
+        peakTime2: amount('pulseTime', pulse.peakTimeMs, 2),
+      }),
       'note',
     );
   }
   if (means.reachedPeakA < pulse.peakCurrentA - 0.5) {
     note(
       'peak-not-reached',
-      `At ${pulse.slewAPerMs} A/ms the current reaches only ${means.reachedPeakA.toFixed(0)} A of the ${pulse.peakCurrentA.toFixed(0)} A peak.`,
+      say('pulse.at-the-current-reaches-only', {
+        slewAPer: amount('slew', pulse.slewAPerMs),
+        reachedPeak: amount('current', means.reachedPeakA, 0),
+        peakCurrent: amount('current', pulse.peakCurrentA, 0),
+      }),
     );
   }
   if (dropsPerPulse < oneDropBand[0]) {
     note(
       'less-than-one-drop',
-      `A pulse carries ${(100 * dropsPerPulse).toFixed(0)} % of what detaches a drop: drops leave late and large.`,
+      say('pulse.a-pulse-carries-of-what', { dropsPerPulse: amount('percent', 100 * dropsPerPulse, 0) }),
     );
   } else if (dropsPerPulse > oneDropBand[1]) {
     note(
       'several-drops',
       oneDrop
-        ? `So much wire is past one drop a pulse: the pulse streams, ${dropsPerPulse.toFixed(1)} drops each over a background of ${pulse.backgroundCurrentA.toFixed(0)} A.`
-        : `A pulse carries ${dropsPerPulse.toFixed(1)} times what detaches a drop: several small drops leave in one pulse.`,
+        ? say('pulse.so-much-wire-is-past', {
+            dropsPerPulse: amount('plain', dropsPerPulse, 1),
+            backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
+          })
+        : say('pulse.a-pulse-carries-times-what', { dropsPerPulse: amount('plain', dropsPerPulse, 1) }),
       oneDrop ? 'note' : 'caution',
     );
   }
   if (!oneDrop && dropsPerPulse === 1 && (dropFactor < dropFactorLimits.min || dropFactor > dropFactorLimits.max)) {
     note(
       'drop-size',
-      `The drop would be ${dropFactor.toFixed(2)} wire diameters; ${dropFactorLimits.min} to ${dropFactorLimits.max} transfers cleanly.`,
+      say('pulse.the-drop-would-be-wire', {
+        dropFactor: amount('plain', dropFactor, 2),
+        dropFactorLimits: dropFactorLimits.min,
+        dropFactorLimits2: dropFactorLimits.max,
+      }),
     );
   }
   const floorA = backgroundFloorA(wire.transitionA);
   if (pulse.backgroundCurrentA < floorA - 0.5) {
     note(
       'background-below-floor',
-      `A background of ${pulse.backgroundCurrentA.toFixed(0)} A is below ${floorA.toFixed(0)} A; the arc may go out between pulses.`,
+      say('pulse.a-background-of-is-below', {
+        backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
+        floor: amount('current', floorA, 0),
+      }),
     );
   }
 
@@ -229,10 +270,18 @@ function describe(
     ...(drop === undefined ? {} : { dropMomentMs: drop }),
     solvedFor: solved.solvedFor,
     warnings,
-    because:
-      `feed ${Number(input.wireFeedMPerMin.toFixed(2))} m/min × ${wire.areaMm2.toFixed(3)} mm² = ${(rate * wire.areaMm2).toFixed(1)} mm³/s; ` +
-      `one drop of ${dropFactor.toFixed(2)} d per pulse → ${pulse.frequencyHz.toFixed(0)} Hz; ` +
-      `${means.reachedPeakA.toFixed(0)} A × ${pulse.peakTimeMs.toFixed(2)} ms and ${pulse.backgroundCurrentA.toFixed(0)} A between → mean ${means.meanA.toFixed(0)} A, rms ${means.rmsA.toFixed(0)} A`,
+    because: say('pulse.feed-one-drop-of-d', {
+      wireFeed: amount('wireFeed', Number(input.wireFeedMPerMin.toFixed(2))),
+      area: amount('area', wire.areaMm2, 3),
+      area2: amount('metalRate', rate * wire.areaMm2, 1),
+      dropFactor: amount('plain', dropFactor, 2),
+      frequency: amount('frequency', pulse.frequencyHz, 0),
+      reachedPeak: amount('current', means.reachedPeakA, 0),
+      peakTime: amount('pulseTime', pulse.peakTimeMs, 2),
+      backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
+      mean: amount('current', means.meanA, 0),
+      rms: amount('current', means.rmsA, 0),
+    }),
   };
 }
 
@@ -244,7 +293,7 @@ function settledArc(
   input: PulseInput,
   lineMm: number,
   nothingSolved: boolean,
-): { extensionMm: number; arcLengthMm?: number; note?: string } {
+): { extensionMm: number; arcLengthMm?: number; note?: Phrase } {
   if (!nothingSolved) {
     return input.ctwdMm === undefined
       ? { extensionMm: site.extensionMm }
@@ -259,7 +308,11 @@ function settledArc(
       extensionMm: site.extensionMm,
       ...(Math.abs(offMPerMin) > 0.01
         ? {
-            note: `This waveform melts ${Math.abs(offMPerMin).toFixed(2)} m/min ${offMPerMin > 0 ? 'more' : 'less'} than is fed; it balances at an extension of ${needed.toFixed(1)} mm.`,
+            note: say('pulse.this-waveform-melts-than-is', {
+              off: amount('wireFeed', Math.abs(offMPerMin), 2),
+              off2: offMPerMin > 0 ? say('pulse.more') : say('pulse.less'),
+              needed: amount('shortLength', needed, 1),
+            }),
           }
         : {}),
     };
@@ -268,9 +321,6 @@ function settledArc(
   if (needed >= ranges.extensionMm.min && arcLengthMm > 0) return { extensionMm: needed, arcLengthMm };
   return {
     extensionMm: site.extensionMm,
-    note:
-      arcLengthMm <= 0
-        ? 'This waveform melts too little: the wire reaches the plate and stubs.'
-        : 'This waveform melts too much: the arc climbs to the contact tip.',
+    note: arcLengthMm <= 0 ? say('pulse.this-waveform-melts-too-little') : say('pulse.this-waveform-melts-too-much'),
   };
 }

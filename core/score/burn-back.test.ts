@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import type { Program } from '../machine/index.ts';
 import { plainSequence } from '../sequence/index.ts';
@@ -37,9 +38,13 @@ describe('the next burn-back', () => {
 
   it('reads a trend, or scatter, from a row of stops', () => {
     expect(nextBurnBack(program, [stop('right')])?.trend).toBeNull();
-    expect(nextBurnBack(program, [stop('right'), stop('right'), stop('right')])?.trend).toContain('lock it');
-    expect(nextBurnBack(program, [stop('too-long'), stop('too-short'), stop('too-long')])?.trend).toContain('scatter');
-    expect(nextBurnBack(program, [stop('too-long'), stop('right'), stop('too-long')])?.trend).toContain('drifts');
+    expect(inEnglish(nextBurnBack(program, [stop('right'), stop('right'), stop('right')])?.trend)).toContain('lock it');
+    expect(inEnglish(nextBurnBack(program, [stop('too-long'), stop('too-short'), stop('too-long')])?.trend)).toContain(
+      'scatter',
+    );
+    expect(inEnglish(nextBurnBack(program, [stop('too-long'), stop('right'), stop('too-long')])?.trend)).toContain(
+      'drifts',
+    );
     expect(nextBurnBack(program, [])).toBeNull();
   });
 });

@@ -2,6 +2,7 @@
  * From the wire left after a stop to the next burn-back: free wire is L0 + ∫(feed − melt) dt while the drive coasts, so a millimetre
  * of wire is a melting time at the end level. Longer burn-back, shorter wire, whatever the dial is called.
  */
+import { say, amount, type Phrase } from '../said/index.ts';
 import type { Program } from '../machine/index.ts';
 
 /** What is seen in two taps: how long, and what shape. */
@@ -20,9 +21,9 @@ export interface StopSeen {
 export interface BurnBackAdvice {
   readonly nextMs: number;
   readonly endPulse: boolean;
-  readonly because: string;
+  readonly because: Phrase;
   /** What the row of stops says, once there are enough of them. */
-  readonly trend: string | null;
+  readonly trend: Phrase | null;
 }
 
 /** Free wire a next start likes, mm from the tip, and what each word stands for against it. Assumed. */
@@ -34,12 +35,12 @@ const offMm: Record<WireLeft, number> = {
   'too-short': -2.5,
   'welded-to-tip': -7,
 };
-const leftWords: Record<WireLeft, string> = {
-  'stuck-in-pool': 'The wire froze into the pool',
-  'too-long': 'The wire was left too long',
-  right: 'The length was right',
-  'too-short': 'The wire was left too short',
-  'welded-to-tip': 'The wire welded to the tip',
+const leftWords: Record<WireLeft, Phrase> = {
+  'stuck-in-pool': say('score.the-wire-froze-into-the'),
+  'too-long': say('score.the-wire-was-left-too'),
+  right: say('score.the-length-was-right'),
+  'too-short': say('score.the-wire-was-left-too-2'),
+  'welded-to-tip': say('score.the-wire-welded-to-the'),
 };
 /** One stop moves no further than this, ms: a hand and a pool scatter. */
 const mostStepMs = 40;
@@ -68,24 +69,47 @@ export function nextBurnBack(program: Program, stops: readonly StopSeen[]): Burn
     endPulse: program.sequence.endPulse || wantsPulse,
     because:
       off === 0 && ballStepMs === 0
-        ? `${leftWords.right}: leave burn-back at ${seen.burnBackMs} ms.${wantsPulse && !program.sequence.endPulse ? ' A last pulse would take the ball off; else snip it.' : ''}`
-        : `${leftWords[seen.left]}, about ${Math.abs(off).toFixed(1)} mm ${off > 0 ? 'over' : 'under'} ${wantedFreeMm} mm. At the end level ${rate.toFixed(0)} mm of wire melt a second: ${(1000 / rate).toFixed(0)} ms a millimetre${Math.abs(exactMs) > mostStepMs ? `, held to ${mostStepMs} ms in one step` : turned ? ', half of it because the last step went too far' : ''}. ${off > 0 ? 'Longer burn-back, shorter wire.' : off < 0 ? 'Shorter burn-back, longer wire.' : 'A shorter burn-back leaves less of a ball.'}`,
+        ? say('score.leave-burn-back-at', {
+            right: leftWords.right,
+            burnBack: amount('pulseTime', seen.burnBackMs),
+            endPulse: wantsPulse && !program.sequence.endPulse ? say('score.a-last-pulse-would-take') : '',
+          })
+        : say('score.about-at-the-end-level', {
+            left: leftWords[seen.left],
+            off: amount('shortLength', Math.abs(off), 1),
+            off2: off > 0 ? say('score.over') : say('score.under'),
+            wantedFree: amount('shortLength', wantedFreeMm),
+            rate: amount('shortLength', rate, 0),
+            rate2: amount('pulseTime', 1000 / rate, 0),
+            turned:
+              Math.abs(exactMs) > mostStepMs
+                ? say('score.held-to-in-one-step', { mostStep: amount('pulseTime', mostStepMs) })
+                : turned
+                  ? say('score.half-of-it-because-the')
+                  : '',
+            off3:
+              off > 0
+                ? say('score.longer-burn-back-shorter-wire')
+                : off < 0
+                  ? say('score.shorter-burn-back-longer-wire')
+                  : say('score.a-shorter-burn-back-leaves'),
+          }),
     trend: trendOf(stops),
   };
 }
 
-function trendOf(stops: readonly StopSeen[]): string | null {
+function trendOf(stops: readonly StopSeen[]): Phrase | null {
   const recent = stops.slice(-5);
   if (recent.length < 3) return null;
   const long = recent.filter(({ left }) => offMm[left] > 0).length;
   const short = recent.filter(({ left }) => offMm[left] < 0).length;
   const right = recent.length - long - short;
-  if (right === recent.length) return `The last ${recent.length} stops were right: lock it.`;
+  if (right === recent.length) return say('score.the-last-stops-were-right', { recent: recent.length });
   if (long > 0 && short > 0) {
-    return `Of the last ${recent.length} stops ${long} were long, ${short} short, ${right} right: more scatter than setting. Look at the hand’s stick-out, the tip and the drive’s pressure before you turn the dial again.`;
+    return say('score.of-the-last-stops-were', { recent: recent.length, long, short, right });
   }
   const which = long > 0 ? 'long' : 'short';
-  return `${Math.max(long, short)} of the last ${recent.length} stops were ${which}: the setting drifts one way, go on in the same sense.`;
+  return say('score.of-the-last-stops-were-2', { short: Math.max(long, short), recent: recent.length, which });
 }
 
 function clamp(value: number, low: number, high: number): number {

@@ -1,4 +1,5 @@
 /** What a welder should know of a score before it is welded: named with its phase, and with the figure that says so. */
+import { say, amount, bare, joined, type Phrase } from '../said/index.ts';
 import { fillerOf, type FillerFamily } from '../consumables/index.ts';
 import type { Program } from '../machine/index.ts';
 import { schoolFacts, unusedPhases, type Phase, type SequenceNumber } from '../sequence/index.ts';
@@ -14,7 +15,7 @@ export interface ScoreCheck {
   readonly phase: Phase | null;
   /** The number of the sequence to change; null where none alone mends it. */
   readonly field: SequenceNumber | 'tapsAtMm' | 'trigger' | 'endPulse' | null;
-  readonly message: string;
+  readonly message: Phrase;
 }
 
 export function scoreChecks(
@@ -49,17 +50,23 @@ function roomChecks({ sequence, travelMmPerMin }: Program, { overrunMm, lengthMm
   const pace = travelMmPerMin / 60;
   const parts = [
     ['start', sequence.runInAfterS + sequence.startS],
-    ['slope to main', sequence.slopeInS],
-    ['slope to end', sequence.slopeOutS],
+    [say('score.slope-to-main'), sequence.slopeInS],
+    [say('score.slope-to-end'), sequence.slopeOutS],
   ] as const;
-  const said = parts.filter(([, s]) => s > 0).map(([name, s]) => `${name} ${(s * pace).toFixed(0)} mm`);
+  const said = parts
+    .filter(([, s]) => s > 0)
+    .map(([name, s]) => say('score.sum', { name, pace: amount('shortLength', s * pace, 0) }));
   return [
     {
       code: 'short-seam',
       level: 'caution',
       phase: 'slope-out',
       field: sequence.startS > sequence.slopeOutS ? 'startS' : 'slopeOutS',
-      message: `The slopes meet before main is reached: ${said.join(', ')} on a seam of ${lengthMm.toFixed(0)} mm. It runs ${overrunMm.toFixed(0)} mm over the end.`,
+      message: say('score.the-slopes-meet-before-main', {
+        said,
+        length: amount('shortLength', lengthMm, 0),
+        overrun: amount('shortLength', overrunMm, 0),
+      }),
     },
   ];
 }
@@ -68,14 +75,16 @@ function pulseChecks({ sequence, wireFeedMPerMin }: Program, { pulseRangeMPerMin
   if (!pulseRangeMPerMin) return [];
   const [low, high] = pulseRangeMPerMin;
   const { ends, second } = schoolFacts[sequence.trigger];
-  const levels: (readonly [Phase, SequenceNumber, string])[] = [
+  const levels: (readonly [Phase, SequenceNumber, Phrase])[] = [
     ...(ends === 'none'
       ? []
       : ([
           ['start', 'startPercent', 'start'],
           ['end', 'endPercent', 'end'],
         ] as const)),
-    ...(second && sequence.tapsAtMm.length > 0 ? ([['second', 'secondPercent', 'second level']] as const) : []),
+    ...(second && sequence.tapsAtMm.length > 0
+      ? ([['second', 'secondPercent', say('score.second-level')]] as const)
+      : []),
   ];
   return levels.flatMap(([phase, field, name]) => {
     const feed = (wireFeedMPerMin * sequence[field]) / 100;
@@ -86,7 +95,12 @@ function pulseChecks({ sequence, wireFeedMPerMin }: Program, { pulseRangeMPerMin
         level: 'caution' as const,
         phase,
         field,
-        message: `The ${name} at ${feed.toFixed(1)} m/min lies outside what this wire pulses at one drop each, ${low.toFixed(1)} to ${high.toFixed(1)} m/min: the arc there is a plain one, rougher, and its figures are those of a plain arc.`,
+        message: say('score.the-at-lies-outside-what', {
+          name,
+          feed: amount('wireFeed', feed, 1),
+          low: bare('wireFeed', low, 1),
+          high: amount('wireFeed', high, 1),
+        }),
       },
     ];
   });
@@ -107,7 +121,13 @@ function endChecks(
       level: 'caution',
       phase: 'start',
       field: ends === 'none' ? 'trigger' : 'startPercent',
-      message: `${first.because} ${ends === 'none' ? 'This trigger has no start level: choose one that has, or dwell a moment at the start.' : 'Raise the start level or hold it longer.'}`,
+      message: joined(
+        [
+          first.because,
+          ends === 'none' ? say('score.this-trigger-has-no-start') : say('score.raise-the-start-level-or'),
+        ],
+        ' ',
+      ),
     });
   }
   if (first.verdict === 'hot' && !standing) {
@@ -124,7 +144,15 @@ function endChecks(
         level: 'caution',
         phase: 'end',
         field: ends === 'none' ? 'trigger' : 'endS',
-        message: `${filledS > 0 ? `The end is held ${filledS.toFixed(1)} s` : 'The end is not held'}; this crater asks for about ${crater.holdS.toFixed(1)} s (${crater.bandS[0].toFixed(1)} to ${crater.bandS[1].toFixed(1)}). An open crater cracks in aluminium.`,
+        message: say('score.this-crater-asks-for-about', {
+          filled:
+            filledS > 0
+              ? say('score.the-end-is-held', { filled: amount('phaseTime', filledS, 1) })
+              : say('score.the-end-is-not-held'),
+          hold: amount('phaseTime', crater.holdS, 1),
+          band: amount('plain', crater.bandS[0], 1),
+          band2: amount('plain', crater.bandS[1], 1),
+        }),
       });
     }
   }
@@ -134,7 +162,10 @@ function endChecks(
       level: 'note',
       phase: 'end',
       field: 'endS',
-      message: `The end is held ${sequence.endS.toFixed(1)} s; the crater is full after about ${crater.holdS.toFixed(1)} s, the rest piles up.`,
+      message: say('score.the-end-is-held-the', {
+        end: amount('phaseTime', sequence.endS, 1),
+        hold: amount('phaseTime', crater.holdS, 1),
+      }),
     });
   }
   return checks;
@@ -151,7 +182,12 @@ function tapChecks({ sequence }: Program, { events, lengthMm, gun }: SeamScore):
       level: 'caution',
       phase: 'second',
       field: 'tapsAtMm',
-      message: `${sequence.tapsAtMm.length - placed} of ${sequence.tapsAtMm.length} taps fall into the start, the end or beyond the seam (${lengthMm.toFixed(0)} mm, main from ${gun.mmAt(events[1]?.atS ?? 0).toFixed(0)} mm): they are left out.`,
+      message: say('score.of-taps-fall-into-the', {
+        placed: sequence.tapsAtMm.length - placed,
+        tapsAt: sequence.tapsAtMm.length,
+        length: amount('shortLength', lengthMm, 0),
+        at: amount('shortLength', gun.mmAt(events[1]?.atS ?? 0), 0),
+      }),
     },
   ];
 }
@@ -165,7 +201,12 @@ function gasChecks({ sequence }: Program, { gasL, arcS, seconds }: ScoreTotals):
       level: 'note',
       phase: 'post-gas',
       field: 'postGasS',
-      message: `${((100 * (seconds - arcS)) / seconds).toFixed(0)} % of ${gasL.toFixed(1)} L of gas flows without an arc: before and after together take ${beside.toFixed(1)} s for ${arcS.toFixed(1)} s of arc.`,
+      message: say('score.of-of-gas-flows-without', {
+        seconds: amount('percent', (100 * (seconds - arcS)) / seconds, 0),
+        gas: amount('volume', gasL, 1),
+        beside: amount('phaseTime', beside, 1),
+        arc: amount('phaseTime', arcS, 1),
+      }),
     },
   ];
 }

@@ -2,6 +2,7 @@
  * How long an end level has to be held to fill the crater: the hollow under the arc at the moment it stops,
  * half the pool's length deep in the bead's own section, filled at the end level's rate. Pool length 1.6 bead widths: assumed, ±40 %.
  */
+import { say, amount, type Phrase } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import { areaForTravel } from '../bead/travel.ts';
 import type { Program } from '../machine/index.ts';
@@ -11,7 +12,7 @@ export interface CraterFill {
   readonly fillMm3PerS: number;
   readonly holdS: number;
   readonly bandS: readonly [number, number];
-  readonly because: string;
+  readonly because: Phrase;
 }
 
 export const poolPerWidth = 1.6;
@@ -35,6 +36,15 @@ export function craterFill(program: Program): CraterFill {
     fillMm3PerS,
     holdS,
     bandS: [holdS * (1 - bandShare), holdS * (1 + bandShare)],
-    because: `Bead section ${areaMm2.toFixed(1)} mm², about ${widthMm.toFixed(1)} mm wide, pool ${(poolPerWidth * widthMm).toFixed(0)} mm long: a hollow of ${volumeMm3.toFixed(0)} mm³. At ${program.sequence.endPercent.toFixed(0)} % of ${program.wireFeedMPerMin.toFixed(1)} m/min the wire fills ${fillMm3PerS.toFixed(0)} mm³/s: ${holdS.toFixed(1)} s.`,
+    because: say('score.bead-section-about-wide-pool', {
+      area: amount('area', areaMm2, 1),
+      width: amount('shortLength', widthMm, 1),
+      width2: amount('shortLength', poolPerWidth * widthMm, 0),
+      volume: amount('metalVolume', volumeMm3, 0),
+      end: amount('percent', program.sequence.endPercent, 0),
+      wireFeed: amount('wireFeed', program.wireFeedMPerMin, 1),
+      fillMm3Per: amount('metalRate', fillMm3PerS, 0),
+      hold: amount('phaseTime', holdS, 1),
+    }),
   };
 }

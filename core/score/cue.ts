@@ -1,19 +1,20 @@
 /** What a hand should do next while a score is played, as somebody beside the welder would say it: hold, counts, millimetres to go, let go. */
+import { say, amount, joined, type Phrase } from '../said/index.ts';
 import { schoolFacts, type LivePlay, type PlayedPhase, type TriggerSequence } from '../sequence/index.ts';
+import { counts } from './counts.ts';
 import type { GunPath } from './gun-path.ts';
 import type { SeamScore } from './intended.ts';
 
 export interface Cue {
   /** The word to call. */
-  readonly word: string;
-  readonly detail: string;
+  readonly word: Phrase;
+  readonly detail: Phrase;
   /** The hand should move now. */
   readonly due: boolean;
   /** Whole counts since the holding began; moves on each second. */
   readonly count: number;
 }
 
-const counts = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
 /** Called ahead by this much, s: a hand needs it. */
 const aheadS = 1.5;
 
@@ -26,50 +27,65 @@ export function cueFor(
 ): Cue {
   const { state, nowS } = live;
   const facts = schoolFacts[sequence.trigger];
-  const say = (word: string, detail: string, due = false, count = 0): Cue => ({ word, detail, due, count });
-  const held = (fromS: number, wantedS: number, what: string): Cue => {
+  const cue = (word: Phrase, detail: Phrase, due = false, count = 0): Cue => ({ word, detail, due, count });
+  const held = (fromS: number, wantedS: number, what: Phrase): Cue => {
     const elapsed = nowS - fromS;
     const count = Math.floor(elapsed);
-    if (elapsed >= wantedS - 0.02) return say('let go', `${what} has had its ${wantedS.toFixed(1)} s`, true, count);
-    return say(
-      count === 0 ? 'hold…' : `hold… ${counts[count - 1] ?? String(count)}`,
-      `${what}: ${(wantedS - elapsed).toFixed(1)} s to go`,
+    if (elapsed >= wantedS - 0.02)
+      return cue(
+        say('score.let-go'),
+        say('score.has-had-its', { what, wanted: amount('phaseTime', wantedS, 1) }),
+        true,
+        count,
+      );
+    return cue(
+      count === 0 ? say('score.hold') : say('score.hold-2', { count: counts[count - 1] ?? String(count) }),
+      say('score.to-go', { what, elapsed: amount('phaseTime', wantedS - elapsed, 1) }),
       false,
       count,
     );
   };
   switch (state.phase) {
     case 'idle':
-      return say('press', facts.latches && facts.ends === 'none' ? 'press and let go' : 'press and hold', true);
+      return cue(
+        say('score.press-word'),
+        facts.latches && facts.ends === 'none' ? say('score.press-and-let-go') : say('score.press-and-hold'),
+        true,
+      );
     case 'pre-gas':
-      return say('hold…', 'gas first');
+      return cue(say('score.hold'), say('score.gas-first'));
     case 'run-in':
       return facts.latches && facts.ends === 'none'
-        ? say('let go', 'it welds on by itself', state.held)
-        : say('hold…', state.litS === null ? 'wire on its way' : 'it burns; move off');
+        ? cue(say('score.let-go'), say('score.it-welds-on-by-itself'), state.held)
+        : cue(say('score.hold'), state.litS === null ? say('score.wire-on-its-way') : say('score.it-burns-move-off'));
     case 'start':
       return facts.ends === 'held'
-        ? held(state.sinceS, sequence.startS, 'start')
-        : say('hold…', 'start by its own time; move');
+        ? held(state.sinceS, sequence.startS, say('score.start-word'))
+        : cue(say('score.hold'), say('score.start-by-its-own-time'));
     case 'slope-in':
-      return say('move', facts.latches ? 'slope to main; finger off' : 'slope to main; keep holding');
+      return cue(
+        say('score.move-word'),
+        facts.latches ? say('score.slope-to-main-finger-off') : say('score.slope-to-main-keep-holding'),
+      );
     case 'main':
     case 'second': {
-      if (sequence.trigger === 'spot') return say('hold…', 'the spot stops by itself');
+      if (sequence.trigger === 'spot') return cue(say('score.hold'), say('score.the-spot-stops-by-itself'));
       return alongSeam(live, sequence, score, gun, paceMmPerS);
     }
     case 'slope-out':
-      return state.held ? say('hold…', 'slope; the crater comes') : say('stay', 'slope to the end');
+      return state.held
+        ? cue(say('score.hold'), say('score.slope-the-crater-comes'))
+        : cue(say('score.stay-word'), say('score.slope-to-the-end'));
     case 'end':
       return facts.ends === 'held'
-        ? held(state.sinceS, sequence.endS, 'crater')
-        : say('stay', 'the crater fills by its own time');
+        ? held(state.sinceS, sequence.endS, say('score.crater-word'))
+        : cue(say('score.stay-word'), say('score.the-crater-fills-by-its'));
     case 'burn-back':
-      return say('stay', 'burning back');
+      return cue(say('score.stay-word'), say('score.burning-back'));
     case 'post-gas':
       return state.pausing && state.held
-        ? say('move', 'pause; the next stitch comes')
-        : say('stay', 'gas over the crater; do not lift yet');
+        ? cue(say('score.move-word'), say('score.pause-the-next-stitch-comes'))
+        : cue(say('score.stay-word'), say('score.gas-over-the-crater-do'));
   }
 }
 
@@ -84,13 +100,25 @@ function alongSeam(live: LivePlay, sequence: TriggerSequence, score: SeamScore, 
   const isTap = nextTap !== undefined && nextTap < endMm;
   const target = isTap ? nextTap : endMm;
   const toGo = target - mm;
-  const what = isTap ? 'tap' : facts.latches ? (facts.ends === 'held' ? 'press and hold' : 'press') : 'let go';
+  const what = isTap
+    ? say('score.tap-word')
+    : facts.latches
+      ? facts.ends === 'held'
+        ? say('score.press-and-hold')
+        : say('score.press-word')
+      : say('score.let-go');
   const due = toGo <= paceMmPerS * 0.15;
-  if (due) return { word: what, detail: isTap ? `at ${target.toFixed(0)} mm` : 'end of the seam', due: true, count: 0 };
+  if (due)
+    return {
+      word: what,
+      detail: isTap ? say('score.at', { target: amount('shortLength', target, 0) }) : say('score.end-of-the-seam'),
+      due: true,
+      count: 0,
+    };
   const seconds = toGo / paceMmPerS;
   return {
-    word: seconds < aheadS ? `${what} soon` : 'weld on',
-    detail: `${what} in ${toGo.toFixed(0)} mm, ${seconds.toFixed(1)} s`,
+    word: seconds < aheadS ? say('score.soon', { what }) : say('score.weld-on'),
+    detail: say('score.in', { what, toGo: amount('shortLength', toGo, 0), seconds: amount('phaseTime', seconds, 1) }),
     due: false,
     count: 0,
   };
@@ -112,9 +140,9 @@ export function changesIn(played: readonly PlayedPhase[]): PlayedPhase[] {
 }
 
 export interface PlayedPart {
-  readonly part: string;
-  readonly wanted: string;
-  readonly was: string;
+  readonly part: Phrase;
+  readonly wanted: Phrase;
+  readonly was: Phrase;
   /** Near enough that a seam would not show it. */
   readonly fits: boolean;
 }
@@ -129,30 +157,30 @@ export function playedAgainst(
   const facts = schoolFacts[sequence.trigger];
   const lasted = (name: PlayedPhase['name']) =>
     played.filter((phase) => phase.name === name).reduce((sum, { fromS, toS }) => sum + toS - fromS, 0);
-  const time = (part: string, wanted: number, was: number, slack: number): PlayedPart => ({
+  const time = (part: Phrase, wanted: number, was: number, slack: number): PlayedPart => ({
     part,
-    wanted: `${wanted.toFixed(1)} s`,
-    was: `${was.toFixed(1)} s`,
+    wanted: joined([amount('phaseTime', wanted, 1)]),
+    was: joined([amount('phaseTime', was, 1)]),
     fits: Math.abs(was - wanted) <= slack,
   });
-  const place = (part: string, wanted: number, was: number | undefined): PlayedPart => ({
+  const place = (part: Phrase, wanted: number, was: number | undefined): PlayedPart => ({
     part,
-    wanted: `${wanted.toFixed(0)} mm`,
-    was: was === undefined ? 'not done' : `${was.toFixed(0)} mm`,
+    wanted: joined([amount('shortLength', wanted, 0)]),
+    was: was === undefined ? say('score.not-done') : joined([amount('shortLength', was, 0)]),
     fits: was !== undefined && Math.abs(was - wanted) <= 5,
   });
   const parts: PlayedPart[] = [];
   if (facts.ends === 'held')
-    parts.push(time('start held', sequence.startS, lasted('start'), Math.max(0.3, sequence.startS * 0.3)));
+    parts.push(time(say('score.start-held'), sequence.startS, lasted('start'), Math.max(0.3, sequence.startS * 0.3)));
   if (facts.second) {
     const changes = changesIn(played);
     sequence.tapsAtMm.forEach((mm, at) => {
       const change = changes[at];
-      parts.push(place(`tap ${at + 1}`, mm, change && gun.mmAt(change.toS)));
+      parts.push(place(say('score.tap', { at: at + 1 }), mm, change && gun.mmAt(change.toS)));
     });
   }
-  if (sequence.trigger !== 'spot') parts.push(place('end of the seam', score.lengthMm, gun.endMm));
+  if (sequence.trigger !== 'spot') parts.push(place(say('score.end-of-the-seam'), score.lengthMm, gun.endMm));
   if (facts.ends === 'held')
-    parts.push(time('crater held', sequence.endS, lasted('end'), Math.max(0.3, sequence.endS * 0.4)));
+    parts.push(time(say('score.crater-held'), sequence.endS, lasted('end'), Math.max(0.3, sequence.endS * 0.4)));
   return parts;
 }

@@ -2,6 +2,7 @@
  * First and last 10 mm judged: warmth of the pool's place from all the power laid before it, against the same seam welded at main for ever.
  * Conduction from a moving source: Gaussian of the pool's size on a thick plate (half space) or through a thin one, after Rosenthal and Eagar.
  */
+import { say, amount, type Phrase } from '../said/index.ts';
 import { usualBaseMetal } from '../conduction/index.ts';
 import { fillerOf } from '../consumables/index.ts';
 import { wireInGas } from '../arc/index.ts';
@@ -17,7 +18,7 @@ export interface EndJudged {
   /** Mean warmth over the millimetres, 1 = steady main. */
   readonly warmth: number;
   readonly verdict: 'cold' | 'right' | 'hot';
-  readonly because: string;
+  readonly because: Phrase;
 }
 
 export interface EndsJudged {
@@ -66,10 +67,10 @@ export function judgeEnds(
     const value = warmthAt(mm);
     return value === undefined ? [] : [{ mm, warmth: value }];
   });
-  const regime = poolMm * 2 > thicknessMm ? 'through the sheet' : 'into the plate';
+  const regime = poolMm * 2 > thicknessMm ? say('score.through-the-sheet') : say('score.into-the-plate');
   return {
-    first: judged(first, `The first ${within.toFixed(0)} mm`, alpha, regime),
-    last: judged(last, `The last ${within.toFixed(0)} mm`, alpha, regime),
+    first: judged(first, say('score.the-first', { within: amount('shortLength', within, 0) }), alpha, regime),
+    last: judged(last, say('score.the-last', { within: amount('shortLength', within, 0) }), alpha, regime),
     along,
   };
 }
@@ -93,13 +94,23 @@ function sample(from: number, to: number, warmthAt: (mm: number) => number | und
   return found.length === 0 ? 1 : found.reduce((a, b) => a + b, 0) / found.length;
 }
 
-function judged(warmth: number, where: string, alpha: number, regime: string): EndJudged {
+function judged(warmth: number, where: Phrase, alpha: number, regime: Phrase): EndJudged {
   const verdict = warmth < coldBelow ? 'cold' : warmth > hotAbove ? 'hot' : 'right';
-  const words = { cold: 'colder than', right: 'about as warm as', hot: 'hotter than' }[verdict];
+  const words = { cold: say('score.colder-than'), right: say('score.about-as-warm-as'), hot: say('score.hotter-than') }[
+    verdict
+  ];
   return {
     warmth,
     verdict,
-    because: `${where}: ${Math.round(warmth * 100)} % of the warmth of steady main, ${words} the seam between; heat spreads ${regime} at ${alpha} mm²/s. Below ${coldBelow * 100} % fusion is in doubt, above ${hotAbove * 100} % it sags or burns through.`,
+    because: say('score.of-the-warmth-of-steady', {
+      where,
+      warmth: amount('percent', warmth * 100, 0),
+      words,
+      regime,
+      alpha: amount('diffusivity', alpha),
+      coldBelow: amount('percent', coldBelow * 100),
+      hotAbove: amount('percent', hotAbove * 100),
+    }),
   };
 }
 

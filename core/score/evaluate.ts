@@ -1,4 +1,5 @@
 /** The `sequence` question: timestamped presses of any kind, and what gas, wire and arc then do. Odd presses are played as the state table says. */
+import { say, amount } from '../said/index.ts';
 import type { Program } from '../machine/index.ts';
 import { failure, success, type Outcome } from '../outcome/index.ts';
 import {
@@ -50,7 +51,11 @@ export function evaluateSequence({
     issues.push({
       path: 'sampleEveryS',
       code: 'too-many-samples',
-      message: `Samples must stand far enough apart that there are at most ${mostSamples}; got one every ${String(sampleEveryS)} s over ${untilS} s.`,
+      message: say('score.samples-must-stand-far-enough', {
+        mostSamples,
+        sampleEvery: amount('phaseTime', sampleEveryS),
+        until: amount('phaseTime', untilS),
+      }),
       limit: untilS / mostSamples,
       got: sampleEveryS,
     });

@@ -1,11 +1,12 @@
 /** Gas before and after that the gun, the crater and the metal ask for. Rules of practice, assumed; starts for trials. */
+import { say, amount, type Phrase } from '../said/index.ts';
 import { fillerOf, type FillerFamily } from '../consumables/index.ts';
 import type { Program } from '../machine/index.ts';
 import type { CraterFill } from './crater.ts';
 
 export interface GasTime {
   readonly seconds: number;
-  readonly because: string;
+  readonly because: Phrase;
 }
 
 /** Bore of a gun's gas hose, mm, and the room in neck and nozzle, L: assumed. */
@@ -18,7 +19,13 @@ export function gasBefore({ gasFlowLPerMin }: Program, gunLengthM: number): GasT
   const seconds = gasFlowLPerMin > 0 ? ((hoseL + nozzleL) * 60) / gasFlowLPerMin : 0;
   return {
     seconds,
-    because: `${gunLengthM} m of gun at ${boreMm} mm bore and the nozzle hold ${(hoseL + nozzleL).toFixed(2)} L; at ${gasFlowLPerMin.toFixed(0)} L/min that is pushed out in ${seconds.toFixed(1)} s.`,
+    because: say('score.of-gun-at-bore-and', {
+      gunLengthM: amount('gunLength', gunLengthM),
+      bore: amount('shortLength', boreMm),
+      nozzle: amount('volume', hoseL + nozzleL, 2),
+      gasFlow: amount('gasFlow', gasFlowLPerMin, 0),
+      seconds: amount('phaseTime', seconds, 1),
+    }),
   };
 }
 
@@ -32,6 +39,12 @@ export function gasAfter({ filler }: Program, crater: CraterFill, endCurrentA: n
   const seconds = Math.max(byCurrent, freezeS, 0.5);
   return {
     seconds,
-    because: `${perHundredA[family]} s per 100 A for this metal at ${endCurrentA.toFixed(0)} A gives ${byCurrent.toFixed(1)} s; a crater of ${crater.volumeMm3.toFixed(0)} mm³ takes about ${freezeS.toFixed(1)} s to freeze.`,
+    because: say('score.per-100-a-for-this', {
+      family: amount('phaseTime', perHundredA[family]),
+      endCurrent: amount('current', endCurrentA, 0),
+      byCurrent: amount('phaseTime', byCurrent, 1),
+      volume: amount('metalVolume', crater.volumeMm3, 0),
+      freeze: amount('phaseTime', freezeS, 1),
+    }),
   };
 }

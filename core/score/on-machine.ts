@@ -1,4 +1,5 @@
 /** A score said on one machine: its trigger mode, its words for each part, what it runs by itself, and the sequence as it would really run there. */
+import { say, amount, joined, type Phrase } from '../said/index.ts';
 import {
   habitOf,
   triggerModeFor,
@@ -43,7 +44,7 @@ export interface PartOnMachine {
   /** The machine's own word with where it is; null without a dial. */
   readonly label: string | null;
   readonly where: string | null;
-  readonly said: string;
+  readonly said: Phrase;
   /** Set on a dial, timed by the hand, run by the machine as it likes, or not to be had. */
   readonly how: 'dial' | 'hand' | 'fixed' | 'not-here';
 }
@@ -52,7 +53,7 @@ export interface SequenceOnMachine {
   readonly mode: TriggerMode | null;
   readonly sameSchool: boolean;
   /** What the hand does in that mode. */
-  readonly hand: string;
+  readonly hand: Phrase;
   readonly habit: TriggerHabit;
   readonly parts: readonly PartOnMachine[];
   /** What this machine cannot do of the score, with the nearest it can. */
@@ -65,7 +66,7 @@ interface PartRule {
   readonly part: Part;
   readonly quantity: DialQuantity;
   readonly field: SequenceNumber;
-  readonly wanted: (sequence: TriggerSequence) => string;
+  readonly wanted: (sequence: TriggerSequence) => Phrase;
   /** What stands in the sequence where the machine cannot do it; null keeps the program's own figure as the machine's unknown one. */
   readonly without: number | null;
   /** A level: the dial's feed against main, in percent. */
@@ -73,10 +74,11 @@ interface PartRule {
 }
 
 const seconds = (field: SequenceNumber) => (sequence: TriggerSequence) =>
-  sequence[field] === 0 ? 'none' : `${sequence[field].toFixed(1)} s`;
-const percent = (field: SequenceNumber) => (sequence: TriggerSequence) => `${sequence[field].toFixed(0)} %`;
+  sequence[field] === 0 ? say('score.none') : joined([amount('phaseTime', sequence[field], 1)]);
+const percent = (field: SequenceNumber) => (sequence: TriggerSequence) =>
+  joined([amount('percent', sequence[field], 0)]);
 const millimetres = (field: SequenceNumber) => (sequence: TriggerSequence) =>
-  `${sequence[field] > 0 ? '+' : ''}${sequence[field].toFixed(1)} mm`.replace('-', '−');
+  joined([sequence[field] > 0 ? '+' : '', amount('shortLength', sequence[field], 1)]);
 
 const rules: readonly PartRule[] = [
   { part: 'gas before', quantity: 'preGasS', field: 'preGasS', wanted: seconds('preGasS'), without: null },
@@ -132,7 +134,7 @@ const rules: readonly PartRule[] = [
     part: 'burn-back',
     quantity: 'burnBackMs',
     field: 'burnBackMs',
-    wanted: (s) => `${s.burnBackMs.toFixed(0)} ms`,
+    wanted: (s) => joined([amount('pulseTime', s.burnBackMs, 0)]),
     without: null,
   },
   { part: 'gas after', quantity: 'postGasS', field: 'postGasS', wanted: seconds('postGasS'), without: null },
@@ -165,25 +167,31 @@ export function sequenceOnMachine(machine: Machine, program: Program, translatio
         part: rule.part,
         label: null,
         where: null,
-        said: `${rule.wanted({ ...wished, [rule.field]: own })}, fixed`,
+        said: say('score.fixed', { own: rule.wanted({ ...wished, [rule.field]: own }) }),
         how: 'fixed',
       });
     } else if (isByHand(rule.part, school)) {
-      parts.push({ part: rule.part, label: null, where: null, said: `${rule.wanted(wished)}, by hand`, how: 'hand' });
+      parts.push({
+        part: rule.part,
+        label: null,
+        where: null,
+        said: say('score.by-hand', { wished: rule.wanted(wished) }),
+        how: 'hand',
+      });
     } else {
       if (rule.without !== null) run[rule.field] = rule.without;
       parts.push({
         part: rule.part,
         label: null,
         where: null,
-        said: rule.without === null ? 'as the machine does' : 'not here',
+        said: rule.without === null ? say('score.as-the-machine-does') : say('score.not-here'),
         how: rule.without === null ? 'fixed' : 'not-here',
       });
     }
   }
   if (wished.endPulse) {
     run.endPulse = false;
-    parts.push({ part: 'end pulse', label: null, where: null, said: 'not described here', how: 'not-here' });
+    parts.push({ part: 'end pulse', label: null, where: null, said: say('score.not-described-here'), how: 'not-here' });
   }
   if (!schoolFacts[school].second) run.tapsAtMm = [];
   const sequenceQuantities = new Set<string>([...rules.map(({ quantity }) => quantity), 'trigger']);
@@ -242,8 +250,11 @@ function tapsLost(
   return [
     {
       quantity: 'secondFeedMPerMin',
-      what: `tap to ${secondPercent.toFixed(0)} % at ${tapsAtMm.map((mm) => mm.toFixed(0)).join(', ')} mm`,
-      nearest: 'main throughout; travel faster from there',
+      what: say('score.tap-to-at', {
+        second: amount('percent', secondPercent, 0),
+        mm: tapsAtMm.map((mm) => amount('shortLength', mm, 0)),
+      }),
+      nearest: say('score.main-throughout-travel-faster-from'),
     },
   ];
 }
@@ -259,7 +270,11 @@ function heldTimesLost(
     const own = fixed[quantity];
     if (own === undefined || Math.abs(own - wanted) < 0.1) return [];
     return [
-      { quantity, what: `${name} held ${wanted.toFixed(1)} s`, nearest: `${own.toFixed(1)} s, timed by the machine` },
+      {
+        quantity,
+        what: say('score.held', { name, wanted: amount('phaseTime', wanted, 1) }),
+        nearest: say('score.timed-by-the-machine', { own: amount('phaseTime', own, 1) }),
+      },
     ];
   };
   if (schoolFacts[school].ends === 'timed')
@@ -268,8 +283,8 @@ function heldTimesLost(
   return [
     {
       quantity: 'endS',
-      what: `crater of ${endS.toFixed(1)} s at ${endPercent.toFixed(0)} %`,
-      nearest: 'two or three short presses on the crater after the stop',
+      what: say('score.crater-of-at', { end: amount('phaseTime', endS, 1), end2: amount('percent', endPercent, 0) }),
+      nearest: say('score.two-or-three-short-presses'),
     },
   ];
 }

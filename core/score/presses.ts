@@ -1,4 +1,6 @@
 /** The hand's part of a score in words: when and where to press, how long to hold, what to count. */
+import { counts } from './counts.ts';
+import { say, amount, joined, type Phrase } from '../said/index.ts';
 import { longestTapS, type TriggerEvent } from '../sequence/index.ts';
 import type { SeamScore } from './intended.ts';
 
@@ -34,33 +36,42 @@ function pairs(events: readonly TriggerEvent[], untilS: number): { fromS: number
 }
 
 /** Seconds as a welder counts them behind the helmet: "one, two"; half a count is said as such. */
-export function countWords(seconds: number): string {
-  const words = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
+export function countWords(seconds: number): Phrase {
   const halves = Math.round(seconds * 2);
-  if (halves < 1) return 'no count';
-  if (halves === 1) return 'half a count';
+  if (halves < 1) return say('score.no-count');
+  if (halves === 1) return say('score.half-a-count');
   const whole = Math.floor(halves / 2);
-  if (whole > words.length) return `${whole} counts`;
-  const counted = words.slice(0, whole).join(', ');
-  return halves % 2 === 1 ? `${counted} and a half` : counted;
+  if (whole > counts.length) return say('score.counts', { whole });
+  const counted = joined(counts.slice(0, whole), ', ');
+  return halves % 2 === 1 ? say('score.and-a-half', { counted }) : counted;
 }
 
 /** The presses as lines for a card. */
-export function pressLines(score: SeamScore): string[] {
+export function pressLines(score: SeamScore): Phrase[] {
   const presses = handPresses(score);
   return presses.map((press, at) => {
     const isLast = at === presses.length - 1;
     const heldS = press.toS - press.fromS;
-    const where = at === 0 ? 'At the start' : `At ${press.mm.toFixed(0)} mm`;
+    const where = at === 0 ? say('score.at-the-start') : say('score.at-2', { mm: amount('shortLength', press.mm, 0) });
     if (press.kind === 'tap') {
       return at === 0 || !isLast || presses.length > 2
-        ? `${where}: ${at === 0 || isLast ? 'press and let go' : 'tap'}.`
-        : `${where}: press and let go to stop.`;
+        ? joined([where, ': ', at === 0 || isLast ? say('score.press-and-let-go') : say('score.tap-word'), '.'])
+        : say('score.press-and-let-go-to', { where });
     }
     const arcS = press.toS - Math.max(press.fromS, score.litS);
-    if (at === 0 && presses.length === 1) return `${where}: press and hold, ${score.lengthMm.toFixed(0)} mm, let go.`;
+    if (at === 0 && presses.length === 1)
+      return say('score.press-and-hold-let-go', { where, length: amount('shortLength', score.lengthMm, 0) });
     if (at === 0)
-      return `${where}: press and hold until ${arcS.toFixed(1)} s after the arc, ${press.overMm.toFixed(0)} mm: ${countWords(arcS)}. Let go.`;
-    return `${where}: press and hold ${heldS.toFixed(1)} s: ${countWords(heldS)}. Let go.`;
+      return say('score.press-and-hold-until-after', {
+        where,
+        arc: amount('phaseTime', arcS, 1),
+        over: amount('shortLength', press.overMm, 0),
+        arc2: countWords(arcS),
+      });
+    return say('score.press-and-hold-let-go-2', {
+      where,
+      held: amount('phaseTime', heldS, 1),
+      held2: countWords(heldS),
+    });
   });
 }

@@ -1,4 +1,5 @@
 /** Scores of shop seams: millimetres, sums, ends, crater, checks. Expected figures follow from feed × time and pace × time, worked by hand beside them. */
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { programFromPlan, translate, type Program } from '../machine/index.ts';
 import { planSeam } from '../plan/index.ts';
@@ -21,7 +22,7 @@ function programOf(
   const scenario = scenarios.find((one) => one.id === id);
   if (!scenario) throw new Error(id);
   const plan = planSeam(scenario.input);
-  if (!plan.ok) throw new Error(plan.issues[0]?.message);
+  if (!plan.ok) throw new Error(inEnglish(plan.issues[0]?.message));
   const program = programFromPlan(scenario.input, plan.value);
   return {
     program: { ...program, sequence: { ...program.sequence, ...change } },
@@ -32,7 +33,7 @@ function programOf(
 function scored(id: string, change: Partial<TriggerSequence> = {}, lengthMm?: number): ScoreOf {
   const made = programOf(id, change);
   const outcome = scoreOf(made.program, { lengthMm: lengthMm ?? made.lengthMm, thicknessMm: made.thicknessMm });
-  if (!outcome.ok) throw new Error(outcome.issues[0]?.message);
+  if (!outcome.ok) throw new Error(inEnglish(outcome.issues[0]?.message));
   return outcome.value;
 }
 const template = (id: string) => sequenceTemplates.find((one) => one.id === id)?.change ?? {};
@@ -79,13 +80,13 @@ describe('the score of an aluminium frame seam', () => {
   });
 
   it('says the hand’s part in counts', () => {
-    expect(pressLines(score)).toEqual([
+    expect(inEnglish(pressLines(score))).toEqual([
       expect.stringMatching(/^At the start: press and hold until 1\.1 s after the arc, 16 mm: one\. Let go\.$/),
       expect.stringMatching(/^At 88 mm: tap\.$/),
       expect.stringMatching(/^At 167 mm: press and hold 2\.1 s: one, two\. Let go\.$/),
     ]);
     expect(handPresses(score).map(({ kind }) => kind)).toEqual(['hold', 'tap', 'hold']);
-    expect(countWords(2.5)).toBe('one, two and a half');
+    expect(inEnglish(countWords(2.5))).toBe('one, two and a half');
   });
 });
 
@@ -186,7 +187,7 @@ describe('the crater', () => {
     const whole = craterFill({ ...program, sequence: { ...program.sequence, endPercent: 100 } });
     expect(half.holdS / whole.holdS).toBeCloseTo(2, 9);
     expect(half.bandS[0]).toBeLessThan(half.holdS);
-    expect(half.because).toContain('mm³/s');
+    expect(inEnglish(half.because)).toContain('mm³/s');
   });
 });
 
@@ -206,7 +207,7 @@ describe('the same score on three machines', () => {
   it('Rowan says levels in m/min and has no slopes', () => {
     const there = on(rowan);
     expect(there.mode?.label).toBe('Press on, tap level');
-    expect(there.parts.find(({ part }) => part === 'start level')?.said).toBe('9.0 m/min');
+    expect(inEnglish(there.parts.find(({ part }) => part === 'start level')?.said)).toBe('9.0 m/min');
     expect(there.lost.map(({ quantity }) => quantity)).toEqual(['slopeInS', 'slopeOutS']);
     expect(there.asRun.sequence).toMatchObject({ slopeInS: 0, slopeOutS: 0, trigger: 'latch-second' });
     expect(there.habit.endLimitS).toBe(6);
@@ -326,7 +327,7 @@ describe('the sequence question', () => {
         { atS: 2, action: 'release' },
       ],
     });
-    if (!outcome.ok) throw new Error(outcome.issues[0]?.message);
+    if (!outcome.ok) throw new Error(inEnglish(outcome.issues[0]?.message));
     expect(outcome.value.samples).toHaveLength(13);
     expect(outcome.value.samples[0]).toMatchObject({ gas: false, wireFeedMPerMin: 0, levelPercent: 0 });
     expect(outcome.value.samples[3]).toMatchObject({ gas: true, levelPercent: 130 });
@@ -367,7 +368,9 @@ describe('levels beyond a machine', () => {
       translate(hazel, { ...fast, sequence: { ...fast.sequence, trigger } })
         .warnings.filter(({ code }) => code === 'level-beyond-machine')
         .map(({ message }) => message);
-    expect(said('latch-second')).toEqual(["The start at 200 %, 20 m/min, is outside Hazel's 2 to 18 m/min."]);
+    expect(inEnglish(said('latch-second'))).toEqual([
+      "The start at 200 %, 20 m/min, is outside Hazel's 2 to 18 m/min.",
+    ]);
     expect(said('hold')).toEqual([]);
   });
 });

@@ -1,4 +1,5 @@
 /** A program's score on a seam, whole: played as meant, summed, judged and checked. What the view, the card and the API show. */
+import { say, amount } from '../said/index.ts';
 import type { Program } from '../machine/index.ts';
 import { failure, success, type Outcome } from '../outcome/index.ts';
 import { sequenceIssues, usualHabit, type TriggerHabit } from '../sequence/index.ts';
@@ -36,7 +37,10 @@ export function scoreOf(program: Program, seam: ScoreSeam, habit: TriggerHabit =
     issues.push({
       path: 'lengthMm',
       code: 'out-of-range',
-      message: `A seam needs a length above 0 mm; got ${String(seam.lengthMm)} mm.`,
+      message: say('score.a-seam-needs-a-length', {
+        short0: amount('shortLength', 0),
+        length: amount('shortLength', seam.lengthMm),
+      }),
       limit: 0,
       got: seam.lengthMm,
     });
@@ -45,7 +49,10 @@ export function scoreOf(program: Program, seam: ScoreSeam, habit: TriggerHabit =
     issues.push({
       path: 'travelMmPerMin',
       code: 'out-of-range',
-      message: `A score needs a pace above 0 mm/min; got ${String(program.travelMmPerMin)} mm/min.`,
+      message: say('score.a-score-needs-a-pace', {
+        travel0: amount('travel', 0),
+        travel: amount('travel', program.travelMmPerMin),
+      }),
       limit: 0,
       got: program.travelMmPerMin,
     });

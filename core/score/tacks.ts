@@ -1,4 +1,5 @@
 /** Tack and stitch schedules: how many, how far apart, how long each, and what they take. Spacing and length rules are practice, assumed. */
+import { say, amount, bare, type Phrase } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import { fillerOf } from '../consumables/index.ts';
 import { areaForTravel } from '../bead/travel.ts';
@@ -34,7 +35,7 @@ export interface TackSchedule {
   readonly gasLostL: number;
   readonly seconds: number;
   readonly dressBack: boolean;
-  readonly because: { readonly spacing: string; readonly time: string; readonly gas: string; readonly dress: string };
+  readonly because: { readonly spacing: Phrase; readonly time: Phrase; readonly gas: Phrase; readonly dress: Phrase };
 }
 
 export const tackRanges = { spacingMm: [5, 1000], tackMm: [2, 100] } as const;
@@ -56,14 +57,17 @@ export function tackSchedule({ program, lengthMm, thicknessMm, spacingMm, tackMm
   const wantedMm = spacingMm ?? rule;
   const tack = tackMm ?? Math.min(Math.max(3 * thicknessMm, 5), 25);
   const issues = [
-    ...limited('spacingMm', 'Spacing', wantedMm, tackRanges.spacingMm),
-    ...limited('tackMm', 'Length of a tack', tack, tackRanges.tackMm),
+    ...limited('spacingMm', say('score.spacing'), wantedMm, tackRanges.spacingMm),
+    ...limited('tackMm', say('score.length-of-a-tack'), tack, tackRanges.tackMm),
   ];
   if (issues.length === 0 && tack >= wantedMm) {
     issues.push({
       path: 'tackMm',
       code: 'tacks-touch',
-      message: `Tacks of ${tack} mm every ${wantedMm} mm leave no gap between them.`,
+      message: say('score.tacks-of-every-leave-no', {
+        tack: amount('shortLength', tack),
+        wanted: amount('shortLength', wantedMm),
+      }),
       limit: wantedMm,
       got: tack,
     });
@@ -99,24 +103,47 @@ export function tackSchedule({ program, lengthMm, thicknessMm, spacingMm, tackMm
     because: {
       spacing:
         spacingMm === undefined
-          ? `About ${isAluminium ? 25 : 20} times ${thicknessMm} mm, not under 25 or over 150 mm; ${gaps} equal gaps on ${lengthMm} mm.`
-          : `${wantedMm} mm wanted; ${gaps} equal gaps on ${lengthMm} mm.`,
-      time: `Bead section ${areaMm2.toFixed(1)} mm² over ${tack.toFixed(0)} mm at ${program.wireFeedMPerMin.toFixed(1)} m/min: ${arcS.toFixed(2)} s of arc each.`,
-      gas: `Each tack pays ${sequence.preGasS.toFixed(1)} s before, ${(idleS - sequence.preGasS - sequence.postGasS).toFixed(1)} s for starting and burn-back and ${sequence.postGasS.toFixed(1)} s after, at ${gasFlowLPerMin.toFixed(0)} L/min.`,
-      dress: dressBack
-        ? 'Longer than four thicknesses: the seam has to melt it through. Dress both ends back to a slope.'
-        : 'Short enough to be melted through; dress back where it stands higher than half the seam.',
+          ? say('score.about-times-not-under-25', {
+              isAluminium: isAluminium ? 25 : 20,
+              thickness: amount('shortLength', thicknessMm),
+              short150: amount('shortLength', 150),
+              gaps,
+              length: amount('shortLength', lengthMm),
+            })
+          : say('score.wanted-equal-gaps-on', {
+              wanted: amount('shortLength', wantedMm),
+              gaps,
+              length: amount('shortLength', lengthMm),
+            }),
+      time: say('score.bead-section-over-at-of', {
+        area: amount('area', areaMm2, 1),
+        tack: amount('shortLength', tack, 0),
+        wireFeed: amount('wireFeed', program.wireFeedMPerMin, 1),
+        arc: amount('phaseTime', arcS, 2),
+      }),
+      gas: say('score.each-tack-pays', {
+        before: amount('phaseTime', sequence.preGasS, 1),
+        between: amount('phaseTime', idleS - sequence.preGasS - sequence.postGasS, 1),
+        after: amount('phaseTime', sequence.postGasS, 1),
+        flow: amount('gasFlow', gasFlowLPerMin, 0),
+      }),
+      dress: dressBack ? say('score.longer-than-four-thicknesses-the') : say('score.short-enough-to-be-melted'),
     },
   });
 }
 
-function limited(path: string, name: string, got: number, [min, max]: readonly [number, number]): Issue[] {
+function limited(path: string, name: Phrase, got: number, [min, max]: readonly [number, number]): Issue[] {
   if (Number.isFinite(got) && got >= min && got <= max) return [];
   return [
     {
       path,
       code: 'out-of-range',
-      message: `${name} must lie between ${min} and ${max} mm; got ${String(got)} mm.`,
+      message: say('score.must-lie-between-and-got', {
+        name,
+        min: bare('shortLength', min),
+        max: amount('shortLength', max),
+        got: amount('shortLength', got),
+      }),
       limit: [min, max],
       got,
     },
@@ -148,7 +175,7 @@ export interface StitchPlan {
   readonly count: number;
   /** Heat against the same seam closed, share. */
   readonly heatShare: number;
-  readonly because: string;
+  readonly because: Phrase;
 }
 
 /** What a stitch rhythm lays along a seam at the program's pace. */
@@ -163,6 +190,11 @@ export function stitchPlan(program: Program, lengthMm: number): StitchPlan {
     gapMm,
     count: Math.max(Math.floor((lengthMm + gapMm) / (stitchMm + gapMm)), 1),
     heatShare: stitchMm / (stitchMm + gapMm),
-    because: `${stitchOnS.toFixed(2)} s of arc and ${stitchOffS.toFixed(2)} s of pause plus ${againS.toFixed(2)} s to light again, at ${program.travelMmPerMin.toFixed(0)} mm/min.`,
+    because: say('score.of-arc-and-of-pause', {
+      stitchOn: amount('phaseTime', stitchOnS, 2),
+      stitchOff: amount('phaseTime', stitchOffS, 2),
+      again: amount('phaseTime', againS, 2),
+      travel: amount('travel', program.travelMmPerMin, 0),
+    }),
   };
 }

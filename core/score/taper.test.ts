@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { spreadPerMm } from '../conduction/index.ts';
 import { describe, expect, it } from '@jest/globals';
 import { programFromPlan, startLag } from '../machine/index.ts';
@@ -14,7 +15,7 @@ const made = programFromPlan(rail.input, plan.value);
 const program = { ...made, sequence: { ...made.sequence, trigger: 'latch-second' as const, secondPercent: 80 } };
 const taper = (change: Partial<Parameters<typeof taperPlan>[0]> = {}): Taper => {
   const outcome = taperPlan({ program, lengthMm: 420, thicknessMm: 4, sideMm: 40, plateC: 20, ...change });
-  if (!outcome.ok) throw new Error(outcome.issues[0]?.message);
+  if (!outcome.ok) throw new Error(inEnglish(outcome.issues[0]?.message));
   return outcome.value;
 };
 
@@ -98,7 +99,7 @@ describe('the hold that warms the first millimetres', () => {
 
 describe('an absolute start left behind by main', () => {
   it('is named with both feeds, and only where the dial is absolute', () => {
-    expect(startLag(rowan, { 'first-feed': 6 }, program)?.message).toMatch(
+    expect(inEnglish(startLag(rowan, { 'first-feed': 6 }, program)?.message)).toMatch(
       /First feed on Rowan stands at 6\.0 m\/min, below the main feed/,
     );
     expect(startLag(rowan, { 'first-feed': 20 }, program)).toBeNull();

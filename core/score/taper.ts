@@ -4,6 +4,7 @@
  * Main is taken as tuned in a trial on a plate at 20 °C. The level answers to the warmth that is there without this arc's own field, which the
  * trial had too: level = (melting - base) / (melting - trial) on power, held between 60 and 105 %. Travel stays, so the leg falls with it.
  */
+import { say, amount, type Phrase } from '../said/index.ts';
 import { spreadPerMm as spread, usualBaseMetal } from '../conduction/index.ts';
 import { fillerOf } from '../consumables/index.ts';
 import { migEfficiency } from '../heat/index.ts';
@@ -36,7 +37,7 @@ export interface Taper {
   readonly stations: readonly TaperStation[];
   /** Where a tap to the second level comes nearest to the taper; null where main fits to the end. */
   readonly tapAtMm: number | null;
-  readonly because: string;
+  readonly because: Phrase;
 }
 
 export const taperRanges = { sideMm: [5, 2000], plateC: [-20, 400] } as const;
@@ -59,8 +60,8 @@ const worthPercent = 4;
 /** Issues: side and plate temperature out of their limits. */
 export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: TaperInput): Outcome<Taper> {
   const issues = [
-    ...limited('sideMm', 'Metal to each side', sideMm, taperRanges.sideMm, 'mm'),
-    ...limited('plateC', 'Plate temperature', plateC, taperRanges.plateC, '°C'),
+    ...limited('sideMm', say('score.metal-to-each-side'), sideMm, taperRanges.sideMm, 'mm'),
+    ...limited('plateC', say('score.plate-temperature'), plateC, taperRanges.plateC, '°C'),
   ];
   if (issues.length > 0) return failure(...issues);
   const metal = usualBaseMetal(fillerOf(program.filler).family);
@@ -112,7 +113,22 @@ export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: Ta
   return success({
     stations: found,
     tapAtMm: crossed ? Math.round(crossed.mm) : null,
-    because: `${(watts / 1000).toFixed(1)} kW into ${thicknessMm} mm of metal, ${sideMm} mm to each side, at ${program.travelMmPerMin.toFixed(0)} mm/min; heat spreads at ${alpha} mm²/s and turns back at edges. ${last ? `Near the end it is ${last.aheadC.toFixed(0)} °C ahead of the arc, ${last.baseC.toFixed(0)} °C of it without the arc’s own field; main was tuned on a plate of ${trialC} °C.` : ''} A tap to ${second.toFixed(0)} % fits from where the taper falls below ${half.toFixed(0)} %.`,
+    because: say('score.into-of-metal-to-each', {
+      watts: amount('kilowatts', watts / 1000, 1),
+      thickness: amount('shortLength', thicknessMm),
+      side: amount('shortLength', sideMm),
+      travel: amount('travel', program.travelMmPerMin, 0),
+      alpha: amount('diffusivity', alpha),
+      trial: last
+        ? say('score.near-the-end-it-is', {
+            ahead: amount('temperature', last.aheadC, 0),
+            base: amount('temperature', last.baseC, 0),
+            trial: amount('temperature', trialC),
+          })
+        : '',
+      second: amount('percent', second, 0),
+      half: amount('percent', half, 0),
+    }),
   });
 }
 
@@ -130,7 +146,7 @@ function sideways(sideMm: number, age: number, alpha: number): number {
 
 function limited(
   path: string,
-  name: string,
+  name: Phrase,
   got: number,
   [min, max]: readonly [number, number],
   unit: string,
@@ -140,7 +156,7 @@ function limited(
     {
       path,
       code: 'out-of-range',
-      message: `${name} must lie between ${min} and ${max} ${unit}; got ${String(got)} ${unit}.`,
+      message: say('score.must-lie-between-and-got-2', { name, min, max, unit, got: String(got) }),
       limit: [min, max],
       got,
     },

@@ -1,4 +1,6 @@
 /** Bad input of every kind: named with its place, its limits and what was given. */
+import { amount } from '../said/index.ts';
+import { english, inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { eventIssues, mostEvents, sequenceIssues, unusedPhases } from './issues.ts';
 import type { TriggerEvent } from './play.ts';
@@ -12,13 +14,15 @@ const codes = (issues: readonly { readonly code: string; readonly path: string }
 
 describe('numbers of a sequence', () => {
   it.each(sequenceNumbers)('%s outside its limits is named with them', (field) => {
-    const { min, max, name, unit } = sequenceRanges[field];
+    const { min, max, name, kind } = sequenceRanges[field];
     for (const wrong of [min - 0.5, max + 1, Number.NaN, Number.POSITIVE_INFINITY]) {
       const issue = sequenceIssues({ ...plainSequence, [field]: wrong }).find(
         ({ path }) => path === `sequence.${field}`,
       );
       expect(issue).toMatchObject({ code: 'out-of-range', limit: [min, max], got: wrong });
-      expect(issue?.message).toContain(`${name} must lie between ${min} and ${max} ${unit}`);
+      expect(inEnglish(issue?.message)).toContain(
+        `${inEnglish(name)} must lie between ${english.number(min)} and ${english.tell(amount(kind, max))}`,
+      );
     }
     for (const right of [min, max]) {
       const issues = sequenceIssues({ ...plainSequence, [field]: right }, false);

@@ -1,4 +1,5 @@
 /** What is wrong with a sequence: numbers out of their limits, levels beyond the machine, phases that a trigger school cannot have. Each with its place. */
+import { say, amount, bare, type Phrase } from '../said/index.ts';
 import type { Issue } from '../outcome/index.ts';
 import { schoolFacts } from './schools.ts';
 import { leastPostGasS } from './state.ts';
@@ -14,14 +15,19 @@ import type { TriggerEvent } from './play.ts';
 
 export function sequenceIssues(sequence: TriggerSequence, hasGas = true): Issue[] {
   const issues: Issue[] = sequenceNumbers.flatMap((field) => {
-    const { min, max, unit, name } = sequenceRanges[field];
+    const { min, max, kind, name } = sequenceRanges[field];
     const got = sequence[field];
     if (Number.isFinite(got) && got >= min && got <= max) return [];
     return [
       {
         path: `sequence.${field}`,
         code: 'out-of-range',
-        message: `${name} must lie between ${min} and ${max} ${unit}; got ${Number.isFinite(got) ? `${got} ${unit}` : String(got)}.`,
+        message: say('outcome.must-lie-between', {
+          name,
+          min: bare(kind, min),
+          max: amount(kind, max),
+          got: Number.isFinite(got) ? amount(kind, got) : String(got),
+        }),
         limit: [min, max],
         got,
       },
@@ -31,7 +37,10 @@ export function sequenceIssues(sequence: TriggerSequence, hasGas = true): Issue[
     issues.push({
       path: 'sequence.postGasS',
       code: 'no-gas-after',
-      message: `Gas after must be at least ${leastPostGasS} s with a shielding gas, or the end burns in air; got ${sequence.postGasS} s.`,
+      message: say('sequence.gas-after-must-be-at', {
+        leastPostGas: amount('phaseTime', leastPostGasS),
+        postGas: amount('phaseTime', sequence.postGasS),
+      }),
       limit: leastPostGasS,
       got: sequence.postGasS,
     });
@@ -41,7 +50,7 @@ export function sequenceIssues(sequence: TriggerSequence, hasGas = true): Issue[
     issues.push({
       path: 'sequence.tapsAtMm',
       code: 'too-many-taps',
-      message: `A hand places at most ${mostTaps} taps on one seam; got ${tapsAtMm.length}.`,
+      message: say('sequence.a-hand-places-at-most', { mostTaps, tapsAt: tapsAtMm.length }),
       limit: mostTaps,
       got: tapsAtMm.length,
     });
@@ -52,7 +61,11 @@ export function sequenceIssues(sequence: TriggerSequence, hasGas = true): Issue[
       issues.push({
         path: `sequence.tapsAtMm.${at}`,
         code: 'taps-out-of-order',
-        message: `Tap ${at + 1} must come after ${before} mm of seam; got ${mm} mm.`,
+        message: say('sequence.tap-must-come-after-of', {
+          at: at + 1,
+          before: amount('shortLength', before),
+          mm: amount('shortLength', mm),
+        }),
         limit: before,
         got: mm,
       });
@@ -63,21 +76,23 @@ export function sequenceIssues(sequence: TriggerSequence, hasGas = true): Issue[
 
 export interface UnusedPhase {
   readonly field: SequenceNumber | 'tapsAtMm' | 'endPulse';
-  readonly message: string;
+  readonly message: Phrase;
 }
 
 /** What the sequence says and its trigger school cannot do: kept, so that another school finds it again, but without effect here. */
 export function unusedPhases(sequence: TriggerSequence): UnusedPhase[] {
   const { ends, second, name } = schoolFacts[sequence.trigger];
   const unused: UnusedPhase[] = [];
-  const cannot = (field: UnusedPhase['field'], what: string) =>
-    unused.push({ field, message: `${what} is set, but a weld ${name} has none.` });
+  const cannot = (field: UnusedPhase['field'], what: Phrase) =>
+    unused.push({ field, message: say('sequence.is-set-but-a-weld', { what, name }) });
   const differs = (field: SequenceNumber) => sequence[field] !== plainSequence[field];
   if (ends === 'none') {
-    if (differs('startPercent')) cannot('startPercent', `A start level of ${sequence.startPercent} %`);
-    if (differs('endPercent')) cannot('endPercent', `An end level of ${sequence.endPercent} %`);
+    if (differs('startPercent'))
+      cannot('startPercent', say('sequence.a-start-level-of', { start: amount('percent', sequence.startPercent) }));
+    if (differs('endPercent'))
+      cannot('endPercent', say('sequence.an-end-level-of', { end: amount('percent', sequence.endPercent) }));
   }
-  if (!second && sequence.tapsAtMm.length > 0) cannot('tapsAtMm', 'A tap to the second level');
+  if (!second && sequence.tapsAtMm.length > 0) cannot('tapsAtMm', say('sequence.a-tap-to-the-second'));
   return unused;
 }
 
@@ -91,7 +106,7 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
     issues.push({
       path: 'untilS',
       code: 'out-of-range',
-      message: `The end must lie between 0 and 3600 s; got ${String(untilS)}.`,
+      message: say('sequence.the-end-must-lie-between', { until: String(untilS) }),
       limit: [0, 3600],
       got: untilS,
     });
@@ -100,7 +115,7 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
     issues.push({
       path: 'events',
       code: 'too-many-events',
-      message: `At most ${mostEvents} events can be played; got ${events.length}.`,
+      message: say('sequence.at-most-events-can-be', { mostEvents, events: events.length }),
       limit: mostEvents,
       got: events.length,
     });
@@ -114,7 +129,7 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
       issues.push({
         path: `events.${at}.atS`,
         code: 'negative-time',
-        message: `Event ${at + 1} must come at 0 s or later; got ${String(atS)} s.`,
+        message: say('sequence.event-must-come-at-0', { at: at + 1, at2: amount('phaseTime', atS) }),
         limit: 0,
         got: atS,
       });
@@ -124,7 +139,12 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
       issues.push({
         path: `events.${at}.atS`,
         code: 'out-of-order',
-        message: `Event ${at + 1}, a ${action} at ${atS} s, comes before the one ahead of it at ${lastS} s.`,
+        message: say('sequence.event-a-at-comes-before', {
+          at: at + 1,
+          action,
+          at2: amount('phaseTime', atS),
+          last: amount('phaseTime', lastS),
+        }),
         limit: lastS,
         got: atS,
       });
@@ -133,7 +153,12 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
       issues.push({
         path: `events.${at}.action`,
         code: 'not-possible',
-        message: `Event ${at + 1}, at ${atS} s, is a ${action} of a trigger that is ${held ? 'down' : 'up'} already.`,
+        message: say('sequence.event-at-is-a-of', {
+          at: at + 1,
+          at2: amount('phaseTime', atS),
+          action,
+          held: held ? say('sequence.down') : say('sequence.up'),
+        }),
         got: action,
       });
     }

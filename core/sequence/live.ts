@@ -1,4 +1,5 @@
 /** A sequence played as it happens: one value after the other, with the record of what was run. Pure; whoever has a clock calls it. */
+import type { Phrase } from '../said/index.ts';
 import { explained } from './words.ts';
 import { closePhase, type PlayedPhase, type TriggerEvent } from './play.ts';
 import { atRest, bounceS, type SequenceRules, type SequenceState } from './state.ts';
@@ -11,7 +12,7 @@ export interface LivePlay {
   readonly played: readonly PlayedPhase[];
   readonly events: readonly TriggerEvent[];
   /** What the last press or letting go did. */
-  readonly said: string | null;
+  readonly said: Phrase | null;
   /** As it was before the press that is down now, should it turn out to be a bounce. */
   readonly beforePress: LivePlay | null;
 }

@@ -1,4 +1,5 @@
 /** The trigger schools as data: what a hand does in each, and which phases it can have. Order matters: nearest stand-ins are looked for from the top. */
+import { say, type Phrase } from '../said/index.ts';
 
 export const triggerSchools = [
   'hold',
@@ -12,9 +13,9 @@ export const triggerSchools = [
 export type TriggerSchool = (typeof triggerSchools)[number];
 
 export interface SchoolFacts {
-  readonly name: string;
+  readonly name: Phrase;
   /** What the hand does, in one sentence. */
-  readonly hand: string;
+  readonly hand: Phrase;
   /** Start level with its slope, and end level with its slope: by their own time, while held, or not at all. */
   readonly ends: 'timed' | 'held' | 'none';
   readonly second: boolean;
@@ -26,56 +27,56 @@ export interface SchoolFacts {
 
 export const schoolFacts: Readonly<Record<TriggerSchool, SchoolFacts>> = {
   hold: {
-    name: 'held while welding',
-    hand: 'Press and hold while you weld; let go to stop.',
+    name: say('sequence.held-while-welding'),
+    hand: say('sequence.press-and-hold-while-you'),
     ends: 'none',
     second: false,
     latches: false,
     nearest: ['hold-timed', 'latch'],
   },
   'hold-timed': {
-    name: 'held, with timed start and end',
-    hand: 'Press and hold while you weld; start and end run by their own time, let go and stay until the arc stops.',
+    name: say('sequence.held-with-timed-start-and'),
+    hand: say('sequence.press-and-hold-while-you-2'),
     ends: 'timed',
     second: false,
     latches: false,
     nearest: ['latch-levels', 'hold', 'latch'],
   },
   latch: {
-    name: 'latched by a press',
-    hand: 'Press and let go: it welds on. Press again to stop.',
+    name: say('sequence.latched-by-a-press'),
+    hand: say('sequence.press-and-let-go-it'),
     ends: 'none',
     second: false,
     latches: true,
     nearest: ['hold', 'latch-levels', 'hold-timed'],
   },
   'latch-levels': {
-    name: 'latched, start and end while held',
-    hand: 'Press and hold for the start, let go for the main level, press and hold for the crater, let go to stop.',
+    name: say('sequence.latched-start-and-end-while'),
+    hand: say('sequence.press-and-hold-for-the'),
     ends: 'held',
     second: false,
     latches: true,
     nearest: ['latch-second', 'hold-timed', 'latch', 'hold'],
   },
   'latch-second': {
-    name: 'latched, with a second level on a tap',
-    hand: 'Press and hold for the start, let go; a tap changes between main and second level; press and hold for the crater, let go to stop.',
+    name: say('sequence.latched-with-a-second-level'),
+    hand: say('sequence.press-and-hold-for-the-2'),
     ends: 'held',
     second: true,
     latches: true,
     nearest: ['latch-levels', 'hold-timed', 'latch', 'hold'],
   },
   spot: {
-    name: 'one spot by the clock',
-    hand: 'Press: one spot of set length. Letting go early stops it.',
+    name: say('sequence.one-spot-by-the-clock'),
+    hand: say('sequence.press-one-spot-of-set'),
     ends: 'none',
     second: false,
     latches: false,
     nearest: ['hold'],
   },
   stitch: {
-    name: 'stitches by the clock while held',
-    hand: 'Press and hold: weld and pause follow each other until you let go.',
+    name: say('sequence.stitches-by-the-clock-while'),
+    hand: say('sequence.press-and-hold-weld-and'),
     ends: 'none',
     second: false,
     latches: false,

@@ -1,18 +1,19 @@
 /** Ready starts and stops under our own names: what each is for, and what it changes. Figures are assumed starts for trials. */
+import { say, type Phrase } from '../said/index.ts';
 import type { TriggerSequence } from './trigger-sequence.ts';
 
 export interface SequenceTemplate {
   readonly id: string;
-  readonly name: string;
-  readonly use: string;
+  readonly name: Phrase;
+  readonly use: Phrase;
   readonly change: Partial<TriggerSequence>;
 }
 
 export const sequenceTemplates: readonly SequenceTemplate[] = [
   {
     id: 'cold-plate-warm-hand',
-    name: 'Cold plate, warm hand',
-    use: 'Aluminium seams: a held hot start against the cold plate, a tap down when the part is warm, a filled crater.',
+    name: say('sequence.cold-plate-warm-hand'),
+    use: say('sequence.aluminium-seams-a-held-hot'),
     change: {
       trigger: 'latch-second',
       preGasS: 0.5,
@@ -31,8 +32,8 @@ export const sequenceTemplates: readonly SequenceTemplate[] = [
   },
   {
     id: 'thin-and-gentle',
-    name: 'Thin and gentle',
-    use: 'Thin steel: no hot start, a short soft end, so that neither end burns through.',
+    name: say('sequence.thin-and-gentle'),
+    use: say('sequence.thin-steel-no-hot-start'),
     change: {
       trigger: 'hold-timed',
       preGasS: 0.2,
@@ -50,8 +51,8 @@ export const sequenceTemplates: readonly SequenceTemplate[] = [
   },
   {
     id: 'stays-bright',
-    name: 'Stays bright',
-    use: 'Stainless: fades out and keeps the gas on until the end has cooled below tinting.',
+    name: say('sequence.stays-bright'),
+    use: say('sequence.stainless-fades-out-and-keeps'),
     change: {
       trigger: 'hold-timed',
       preGasS: 0.4,
@@ -68,8 +69,8 @@ export const sequenceTemplates: readonly SequenceTemplate[] = [
   },
   {
     id: 'row-of-tacks',
-    name: 'Row of tacks',
-    use: 'Tacks of one size, whatever the finger does; short gas times, because they are paid at every tack.',
+    name: say('sequence.row-of-tacks'),
+    use: say('sequence.tacks-of-one-size-whatever'),
     change: {
       trigger: 'spot',
       preGasS: 0.1,
@@ -82,8 +83,8 @@ export const sequenceTemplates: readonly SequenceTemplate[] = [
   },
   {
     id: 'stitch-by-stitch',
-    name: 'Stitch by stitch',
-    use: 'Sheet that warps or burns through under a closed seam: short stitches with a pause to freeze.',
+    name: say('sequence.stitch-by-stitch'),
+    use: say('sequence.sheet-that-warps-or-burns'),
     change: {
       trigger: 'stitch',
       preGasS: 0.2,

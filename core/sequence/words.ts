@@ -1,60 +1,66 @@
 /** What a machine is doing, what it waits for, and what a press did, in a welder's words. */
+import { say, amount, type Phrase } from '../said/index.ts';
 import { schoolFacts } from './schools.ts';
 import { bounceS, noArcS, type Happening, type Phase, type SequenceRules, type SequenceState } from './state.ts';
 import { deadlineS } from './transition.ts';
 
-export const phaseNames: Readonly<Record<Phase, string>> = {
-  'pre-gas': 'gas before',
-  'run-in': 'run-in',
-  start: 'start',
-  'slope-in': 'slope to main',
-  main: 'main',
-  second: 'second level',
-  'slope-out': 'slope to end',
-  end: 'crater',
-  'burn-back': 'burn-back',
-  'post-gas': 'gas after',
-  idle: 'at rest',
+export const phaseNames: Readonly<Record<Phase, Phrase>> = {
+  'pre-gas': say('sequence.gas-before-2'),
+  'run-in': say('sequence.run-in-word'),
+  start: say('sequence.start-word'),
+  'slope-in': say('sequence.slope-to-main-2'),
+  main: say('sequence.main-word'),
+  second: say('sequence.second-level-2'),
+  'slope-out': say('sequence.slope-to-end-2'),
+  end: say('sequence.crater-word'),
+  'burn-back': say('sequence.burn-back-word'),
+  'post-gas': say('sequence.gas-after-2'),
+  idle: say('sequence.at-rest'),
 };
 
 /** What the machine waits for now. */
-export function waitsFor(state: SequenceState, atS: number, rules: SequenceRules): string {
+export function waitsFor(state: SequenceState, atS: number, rules: SequenceRules): Phrase {
   const { phase, held, letGo } = state;
   const { sequence } = rules;
   const facts = schoolFacts[sequence.trigger];
   const due = deadlineS(state, rules);
-  const left = due === null ? '' : `${Math.max(due - atS, 0).toFixed(1)} s more`;
+  const left = due === null ? '' : say('sequence.more', { at: amount('phaseTime', Math.max(due - atS, 0), 1) });
   switch (phase) {
     case 'idle':
-      return held ? 'the trigger to be let go: it was down already' : 'a press';
+      return held ? say('sequence.the-trigger-to-be-let') : say('sequence.a-press');
     case 'pre-gas':
-      return due === null ? 'the trigger to be let go, then wire comes' : `${left} of gas`;
+      return due === null ? say('sequence.the-trigger-to-be-let-2') : say('sequence.of-gas', { left });
     case 'run-in':
-      return state.litS === null ? `the arc; gives up after ${noArcS} s` : `${left} of run-in`;
+      return state.litS === null
+        ? say('sequence.the-arc-gives-up-after', { noArc: amount('phaseTime', noArcS) })
+        : say('sequence.of-run-in', { left });
     case 'start':
-      return facts.ends === 'held' ? 'the trigger to be let go' : `${left} of start`;
+      return facts.ends === 'held' ? say('sequence.the-trigger-to-be-let-3') : say('sequence.of-start', { left });
     case 'slope-in':
-      return `${left} of slope`;
+      return say('sequence.of-slope', { left });
     case 'main':
     case 'second':
-      if (state.undecidedS !== null) return 'what this press is: short, a tap; longer, the end';
-      if (sequence.trigger === 'spot') return `${left} of spot, or letting go`;
-      if (sequence.trigger === 'stitch') return `${left} of stitch, or letting go`;
-      if (!facts.latches) return 'the trigger to be let go';
-      if (state.stopping) return 'the last press to be let go';
-      if (!letGo && held) return 'the trigger to be let go; it then welds on by itself';
-      return facts.second ? 'a tap for the other level, a held press for the end' : 'a press to stop';
+      if (state.undecidedS !== null) return say('sequence.what-this-press-is-short');
+      if (sequence.trigger === 'spot') return say('sequence.of-spot-or-letting-go', { left });
+      if (sequence.trigger === 'stitch') return say('sequence.of-stitch-or-letting-go', { left });
+      if (!facts.latches) return say('sequence.the-trigger-to-be-let-3');
+      if (state.stopping) return say('sequence.the-last-press-to-be');
+      if (!letGo && held) return say('sequence.the-trigger-to-be-let-4');
+      return facts.second ? say('sequence.a-tap-for-the-other') : say('sequence.a-press-to-stop');
     case 'slope-out':
-      return `${left} of slope${facts.ends === 'held' && letGo ? '; no crater, the trigger is up' : ''}`;
+      return say('sequence.of-slope-2', {
+        left,
+        letGo: facts.ends === 'held' && letGo ? say('sequence.no-crater-the-trigger-is') : '',
+      });
     case 'end':
-      if (facts.ends === 'timed') return `${left} of crater`;
-      return due === null ? 'the trigger to be let go' : `the trigger to be let go, at most ${left}`;
+      if (facts.ends === 'timed') return say('sequence.of-crater', { left });
+      return due === null ? say('sequence.the-trigger-to-be-let-3') : say('sequence.the-trigger-to-be-let-5', { left });
     case 'burn-back':
-      return `${left} of burn-back`;
+      return say('sequence.of-burn-back', { left });
     case 'post-gas':
       return state.pausing && held
-        ? `${left} of pause, gas on`
-        : `${left} of gas; a press starts again without the gas before`;
+        ? say('sequence.of-pause-gas-on', { left })
+        : say('sequence.of-gas-a-press-starts', { left });
   }
 }
 
@@ -65,33 +71,32 @@ export function explained(
   after: SequenceState,
   { sequence }: SequenceRules,
   isBounce = false,
-): string {
+): Phrase {
   const facts = schoolFacts[sequence.trigger];
-  if (isBounce) return `Shorter than ${bounceS * 1000} ms: taken for a bounce of the contact and ignored.`;
+  if (isBounce) return say('sequence.shorter-than-taken-for-a', { bounce: amount('pulseTime', bounceS * 1000) });
   if (after.phase !== before.phase) {
-    if (before.phase === 'pre-gas' && happening === 'release')
-      return 'Let go during the gas before: no wire, straight to the gas after.';
-    if (before.phase === 'slope-out' && happening === 'press')
-      return 'Pressed on the slope: held welding goes back to main.';
+    if (before.phase === 'pre-gas' && happening === 'release') return say('sequence.let-go-during-the-gas');
+    if (before.phase === 'slope-out' && happening === 'press') return say('sequence.pressed-on-the-slope-held');
     if (before.phase === 'run-in' && happening === 'release' && before.litS === null)
-      return 'Let go before it lit: the wire stops, the gas runs after.';
-    if (before.phase === 'post-gas' && happening === 'press')
-      return 'Pressed while the gas still runs: wire at once, no gas before.';
+      return say('sequence.let-go-before-it-lit');
+    if (before.phase === 'post-gas' && happening === 'press') return say('sequence.pressed-while-the-gas-still');
     if (happening === 'release' && after.phase === 'burn-back' && before.phase !== 'end' && facts.ends !== 'none')
-      return 'Let go: no crater level, straight to the stop.';
-    return `${happening === 'press' ? 'Pressed' : 'Let go'}: ${phaseNames[before.phase]} to ${phaseNames[after.phase]}.`;
+      return say('sequence.let-go-no-crater-level');
+    return say('sequence.to', {
+      happening: happening === 'press' ? say('sequence.pressed') : say('sequence.let-go'),
+      phase: phaseNames[before.phase],
+      phase2: phaseNames[after.phase],
+    });
   }
-  if (after.undecidedS !== null && before.undecidedS === null)
-    return 'A press here is a tap if it is short, the end if it is held.';
-  if (after.stopping && !before.stopping) return 'Second press: this machine stops when it is let go.';
+  if (after.undecidedS !== null && before.undecidedS === null) return say('sequence.a-press-here-is-a');
+  if (after.stopping && !before.stopping) return say('sequence.second-press-this-machine-stops');
   if (happening === 'press') {
-    if (before.phase === 'slope-out') return 'Pressed on the slope: a latched weld ignores it and goes on to the end.';
-    if (before.phase === 'burn-back' || before.phase === 'end')
-      return 'Pressed while it ends: ignored until the arc is out.';
-    return 'Pressed: nothing changes here.';
+    if (before.phase === 'slope-out') return say('sequence.pressed-on-the-slope-a');
+    if (before.phase === 'burn-back' || before.phase === 'end') return say('sequence.pressed-while-it-ends-ignored');
+    return say('sequence.pressed-nothing-changes-here');
   }
-  if (before.phase === 'slope-out' && facts.ends === 'held')
-    return 'Let go on the slope: there will be no held crater.';
-  if (facts.latches && before.phase !== 'idle') return `Let go: latched, ${phaseNames[before.phase]} goes on.`;
-  return before.phase === 'idle' ? 'Let go: ready for a press.' : 'Let go: nothing changes here.';
+  if (before.phase === 'slope-out' && facts.ends === 'held') return say('sequence.let-go-on-the-slope');
+  if (facts.latches && before.phase !== 'idle')
+    return say('sequence.let-go-latched-goes-on', { phase: phaseNames[before.phase] });
+  return before.phase === 'idle' ? say('sequence.let-go-ready-for-a') : say('sequence.let-go-nothing-changes-here');
 }

@@ -2,6 +2,7 @@
  * From what is on the machine to what the next seam needs: only the differences, the most often forgotten first, each with a safe way of
  * doing it and its minutes. On a machine with several feeders the one that needs least is taken.
  */
+import { say, amount, joined, type Phrase } from '../said/index.ts';
 import { fillerOf, gasName, wireSizeLabel } from '../consumables/index.ts';
 import type { Machine } from '../machine/index.ts';
 import { sameWire } from '../machine/index.ts';
@@ -13,13 +14,13 @@ import type { Program } from '../machine/index.ts';
 
 export interface SetupStep {
   readonly kind: StepKind;
-  readonly title: string;
-  readonly from: string;
-  readonly to: string;
+  readonly title: Phrase;
+  readonly from: Phrase;
+  readonly to: Phrase;
   /** What goes wrong when it is forgotten. */
-  readonly why: string;
+  readonly why: Phrase;
   /** A safe way of doing it, in order. */
-  readonly how: readonly string[];
+  readonly how: readonly Phrase[];
   readonly minutes: number;
   readonly cautions: readonly Warning[];
 }
@@ -88,21 +89,21 @@ function stepsFor(machine: Machine, state: MachineState, needed: NeededSetup, fe
 }
 
 const poles = {
-  'electrode-positive': 'wire on plus',
-  'electrode-negative': 'wire on minus',
+  'electrode-positive': say('setup.wire-on-plus'),
+  'electrode-negative': say('setup.wire-on-minus'),
 } as const;
 
 function polarityStep(state: MachineState, needed: NeededSetup): BareStep {
   return {
     kind: 'polarity',
-    title: 'Swap the pole leads',
+    title: say('setup.swap-the-pole-leads'),
     from: poles[state.polarity],
     to: poles[needed.polarity],
-    why: 'On the wrong pole the arc spits, hardly melts in and no dial mends it.',
+    why: say('setup.on-the-wrong-pole-the'),
     how: [
-      'Switch the source off at the wall and wait until its fan stops.',
-      `Swap gun and return lead at the terminals: ${poles[needed.polarity]}.`,
-      'Turn both plugs home; a loose one burns.',
+      say('setup.switch-the-source-off-at'),
+      say('setup.swap-gun-and-return-lead', { polarity: poles[needed.polarity] }),
+      say('setup.turn-both-plugs-home-a'),
     ],
   };
 }
@@ -110,14 +111,14 @@ function polarityStep(state: MachineState, needed: NeededSetup): BareStep {
 function processStep(state: MachineState, needed: NeededSetup): BareStep {
   return {
     kind: 'process',
-    title: 'Choose the process',
+    title: say('setup.choose-the-process'),
     from: processWords[state.process],
     to: processWords[needed.process],
-    why: 'The source still behaves as for the other process.',
+    why: say('setup.the-source-still-behaves-as'),
     how: [
-      'Take the other gun or electrode holder off its terminal and hang it insulated.',
-      'Choose the process on the source.',
-      'Check that the trigger plug is the one of this gun.',
+      say('setup.take-the-other-gun-or'),
+      say('setup.choose-the-process-on-the'),
+      say('setup.check-that-the-trigger-plug'),
     ],
   };
 }
@@ -125,15 +126,15 @@ function processStep(state: MachineState, needed: NeededSetup): BareStep {
 function feederStep(machine: Machine, state: MachineState, feederId: string): BareStep {
   const label = (id: string) => {
     const feeder = machine.feeders.find((one) => one.id === id);
-    return feeder ? `${feeder.label}, ${feeder.gun}` : id;
+    return feeder ? joined([feeder.label, feeder.gun], ', ') : id;
   };
   return {
     kind: 'feeder',
-    title: 'Switch to the other feeder',
+    title: say('setup.switch-to-the-other-feeder'),
     from: label(state.feederId),
     to: label(feederId),
-    why: 'The wrong gun stays live and the right one does nothing.',
-    how: ['Hang up the gun that is not used, its wire end clear of metal.', 'Switch the feeder on the source.'],
+    why: say('setup.the-wrong-gun-stays-live'),
+    how: [say('setup.hang-up-the-gun-that'), say('setup.switch-the-feeder-on-the')],
   };
 }
 
@@ -141,18 +142,18 @@ function gasStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep
   const name = (code: string) => gasName(code);
   return {
     kind: 'gas',
-    title: needed.gas === 'none' ? 'Shut the gas' : 'Change the gas',
-    from: feeder ? name(feeder.gas) : 'nothing known',
+    title: needed.gas === 'none' ? say('setup.shut-the-gas') : say('setup.change-the-gas'),
+    from: feeder ? name(feeder.gas) : nothingKnown,
     to: name(needed.gas),
-    why: 'The wrong gas looks like a bad setting: no pulse, pores, black bead.',
+    why: say('setup.the-wrong-gas-looks-like'),
     how:
       needed.gas === 'none'
-        ? ['Close the cylinder valve.', 'Let the hose run empty with the gas test key.']
+        ? [say('setup.close-the-cylinder-valve'), say('setup.let-the-hose-run-empty')]
         : [
-            'Close the cylinder valve, empty the hose with the gas test key.',
-            'Cap the old cylinder, chain the new one. Crack its valve for a moment, standing aside; no oil or grease.',
-            'Fit the regulator of this gas, seal ring in place, second spanner on the hose.',
-            'Open slowly, try every joint with leak spray, flush ten seconds.',
+            say('setup.close-the-cylinder-valve-empty'),
+            say('setup.cap-the-old-cylinder-chain'),
+            say('setup.fit-the-regulator-of-this'),
+            say('setup.open-slowly-try-every-joint'),
           ],
   };
 }
@@ -160,27 +161,33 @@ function gasStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep
 function flowStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
   return {
     kind: 'flow',
-    title: 'Set the flow',
-    from: feeder ? `${feeder.flowLPerMin} L/min` : 'nothing known',
-    to: `${needed.flowLPerMin} L/min`,
-    why: 'Too little lets air in; too much draws it in.',
-    how: ['Gas test key on, current off.', 'Measure at the nozzle with the cup; read the middle of the ball.'],
+    title: say('setup.set-the-flow'),
+    from: feeder ? joined([amount('gasFlow', feeder.flowLPerMin)]) : nothingKnown,
+    to: joined([amount('gasFlow', needed.flowLPerMin)]),
+    why: say('setup.too-little-lets-air-in'),
+    how: [say('setup.gas-test-key-on-current'), say('setup.measure-at-the-nozzle-with')],
   };
 }
 
-const grooveWords = { V: 'V groove, smooth', U: 'U groove, smooth', knurled: 'knurled' } as const;
+const nothingKnown = say('setup.nothing-known');
+const linerWords = { steel: say('setup.steel-liner'), polymer: say('setup.polymer-liner') } as const;
+const grooveWords = {
+  V: say('setup.v-groove-smooth'),
+  U: say('setup.u-groove-smooth'),
+  knurled: say('setup.knurled'),
+} as const;
 
 function rollStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
   return {
     kind: 'rolls',
-    title: 'Change the drive rolls',
-    from: feeder ? `${grooveWords[feeder.groove]}, ${feeder.rollMm.toFixed(1)}` : 'nothing known',
-    to: `${grooveWords[needed.groove]}, ${needed.rollMm.toFixed(1)}`,
-    why: 'A wrong groove shaves or slips the wire; in pulse every stutter shows.',
+    title: say('setup.change-the-drive-rolls'),
+    from: feeder ? joined([grooveWords[feeder.groove], amount('plain', feeder.rollMm, 1)], ', ') : nothingKnown,
+    to: joined([grooveWords[needed.groove], amount('plain', needed.rollMm, 1)], ', '),
+    why: say('setup.a-wrong-groove-shaves-or'),
     how: [
-      'Source off. Lift the pressure arm, fingers clear of the gears.',
-      'Change all rolls of the set; the stamp that faces you is the groove in use on most drives: look.',
-      'Blow nothing out with air towards your face; wipe.',
+      say('setup.source-off-lift-the-pressure'),
+      say('setup.change-all-rolls-of-the'),
+      say('setup.blow-nothing-out-with-air'),
     ],
   };
 }
@@ -188,33 +195,30 @@ function rollStep(feeder: FeederState | undefined, needed: NeededSetup): BareSte
 function linerStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
   return {
     kind: 'liner',
-    title: 'Change the liner',
-    from: feeder ? `${feeder.liner} liner` : 'nothing known',
-    to: `${needed.liner} liner`,
-    why:
-      needed.liner === 'polymer'
-        ? 'A steel liner shaves soft wire until it jams.'
-        : 'A polymer liner wears out quickly under hard wire.',
+    title: say('setup.change-the-liner'),
+    from: feeder ? linerWords[feeder.liner] : nothingKnown,
+    to: linerWords[needed.liner],
+    why: needed.liner === 'polymer' ? say('setup.a-steel-liner-shaves-soft') : say('setup.a-polymer-liner-wears-out'),
     how: [
-      'Source off, wire wound back and held: a loose spool unwinds.',
-      'Contact tip off, gun laid straight.',
-      'Pull the old liner, push the new one, seal ring at the socket, cut it square to length.',
+      say('setup.source-off-wire-wound-back'),
+      say('setup.contact-tip-off-gun-laid'),
+      say('setup.pull-the-old-liner-push'),
     ],
   };
 }
 
 function wireStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
-  const name = (code: FeederState['filler'], size: number) => `${fillerOf(code).name}, ${wireSizeLabel(size)}`;
+  const name = (code: FeederState['filler'], size: number) => joined([fillerOf(code).name, wireSizeLabel(size)], ', ');
   return {
     kind: 'wire',
-    title: 'Change the wire',
-    from: feeder ? name(feeder.filler, feeder.diameterMm) : 'nothing known',
+    title: say('setup.change-the-wire'),
+    from: feeder ? name(feeder.filler, feeder.diameterMm) : nothingKnown,
     to: name(needed.filler, needed.diameterMm),
-    why: 'Another alloy in the seam is seen only when it cracks. Note which seam got which wire.',
+    why: say('setup.another-alloy-in-the-seam'),
     how: [
-      'Read the spool’s label aloud: class and size.',
-      'Source off. Cut past any bend, file the end round, hold the wire all the time.',
-      'Contact tip off, gun straight, pressure arm light. Thread by the jog key, which carries no current; wire end away from face, hands and people.',
+      say('setup.read-the-spools-label-aloud'),
+      say('setup.source-off-cut-past-any'),
+      say('setup.contact-tip-off-gun-straight'),
     ],
   };
 }
@@ -222,46 +226,48 @@ function wireStep(feeder: FeederState | undefined, needed: NeededSetup): BareSte
 function tipStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
   return {
     kind: 'tip',
-    title: 'Change the contact tip',
-    from: feeder ? feeder.tipMm.toFixed(1) : 'nothing known',
-    to: needed.tipMm.toFixed(1),
+    title: say('setup.change-the-contact-tip'),
+    from: feeder ? joined([amount('plain', feeder.tipMm, 1)]) : nothingKnown,
+    to: joined([amount('plain', needed.tipMm, 1)]),
     why:
       needed.tipMm > needed.rollMm + 0.05
-        ? 'Aluminium swells when hot and sticks in a matched tip.'
-        : 'A wide tip sparks inside and the arc wanders.',
-    how: [
-      'Source off, tip cold.',
-      'Screw it home with the tool, not by hand: a loose tip is the first cause of an erratic arc.',
-    ],
+        ? say('setup.aluminium-swells-when-hot-and')
+        : say('setup.a-wide-tip-sparks-inside'),
+    how: [say('setup.source-off-tip-cold'), say('setup.screw-it-home-with-the')],
   };
 }
 
 function recessStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
-  const words = (mm: number) => (Math.abs(mm) < 0.5 ? 'flush' : mm > 0 ? `${mm} mm inside` : `${-mm} mm out`);
+  const words = (mm: number) =>
+    Math.abs(mm) < 0.5
+      ? 'flush'
+      : mm > 0
+        ? say('setup.inside', { mm: amount('shortLength', mm) })
+        : say('setup.out', { mm: amount('shortLength', -mm) });
   return {
     kind: 'recess',
-    title: 'Set the tip’s recess',
-    from: feeder ? words(feeder.recessMm) : 'nothing known',
+    title: say('setup.set-the-tips-recess'),
+    from: feeder ? words(feeder.recessMm) : nothingKnown,
     to: words(needed.recessMm),
-    why: needed.recessMm > 0 ? 'A flush tip overheats in pulse.' : 'A recessed tip makes dip reach too far.',
-    how: [
-      'Source off, nozzle cold.',
-      'Choose nozzle or holder so that the tip ends as drawn; measure with the rule’s end.',
-    ],
+    why: needed.recessMm > 0 ? say('setup.a-flush-tip-overheats-in') : say('setup.a-recessed-tip-makes-dip'),
+    how: [say('setup.source-off-nozzle-cold'), say('setup.choose-nozzle-or-holder-so')],
   };
 }
 
 function tensionStep(needed: NeededSetup): BareStep {
   return {
     kind: 'tension',
-    title: 'Set the pressure arm',
-    from: 'mark of the last wire',
-    to: `the mark for ${needed.groove} groove and ${fillerOf(needed.filler).name.split(',')[0] ?? ''}`,
-    why: 'Too tight crushes soft wire, too light slips.',
+    title: say('setup.set-the-pressure-arm'),
+    from: say('setup.mark-of-the-last-wire'),
+    to: say('setup.the-mark-for', {
+      groove: needed.groove === 'knurled' ? grooveWords.knurled : needed.groove,
+      filler: fillerOf(needed.filler).name,
+    }),
+    why: say('setup.too-tight-crushes-soft-wire'),
     how: [
-      'Jog without current against a block of wood at 50 mm, wire end low and away from people: it should bend over, not slip.',
-      'Never brake the wire or spool with thumb or glove: it pierces and may be live.',
-      'Write the mark on the arm down for this wire.',
+      say('setup.jog-without-current-against-a', { short50: amount('shortLength', 50) }),
+      say('setup.never-brake-the-wire-or'),
+      say('setup.write-the-mark-on-the'),
     ],
   };
 }
@@ -270,16 +276,16 @@ function cleanStep(needed: NeededSetup): BareStep {
   const isAluminium = fillerOf(needed.filler).family === 'aluminium';
   return {
     kind: 'clean',
-    title: isAluminium ? 'Brush and bench for aluminium' : 'Clean for the other metal',
-    from: 'dust of the last metal',
-    to: isAluminium ? 'stainless brush kept for aluminium, degreased joint' : 'clean bench, clean nozzle',
-    why: isAluminium ? 'Oxide and grease become pores.' : 'Dust of one metal spoils the other.',
+    title: isAluminium ? say('setup.brush-and-bench-for-aluminium') : say('setup.clean-for-the-other-metal'),
+    from: say('setup.dust-of-the-last-metal'),
+    to: isAluminium ? say('setup.stainless-brush-kept') : say('setup.clean-bench'),
+    why: isAluminium ? say('setup.oxide-and-grease-become-pores') : say('setup.dust-of-one-metal-spoils'),
     how: isAluminium
       ? [
-          'Degrease first, let it dry, then brush with the stainless brush kept for aluminium.',
-          'No chlorinated cleaner anywhere near: the arc makes poison gas of it.',
-          'Weld within the shift.',
+          say('setup.degrease-first-let-it-dry'),
+          say('setup.no-chlorinated-cleaner-anywhere-near'),
+          say('setup.weld-within-the-shift'),
         ]
-      : ['Wipe bench and clamps.', 'Nozzle free of spatter.'],
+      : [say('setup.wipe-bench-and-clamps'), say('setup.nozzle-free-of-spatter')],
   };
 }

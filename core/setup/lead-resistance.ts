@@ -1,4 +1,5 @@
 /** What leads, gun and clamp do to the arc: Δl = ΔR I / E at the same dial setting; and the trend of what was measured. */
+import { say, amount, type Phrase } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import type { Program } from '../machine/index.ts';
 
@@ -15,7 +16,7 @@ export interface LeadTrend {
   readonly gainedMOhm: number;
   /** Least squares over the readings, mΩ in 30 days; absent below three. */
   readonly perMonthMOhm?: number;
-  readonly words: string;
+  readonly words: Phrase;
 }
 
 /** A rise of this much against the first reading is worth cleaning clamps for, mΩ; assumed. */
@@ -33,10 +34,10 @@ export function leadTrend(readings: readonly LeadReading[]): LeadTrend | undefin
     ...(slope === undefined ? {} : { perMonthMOhm: slope }),
     words:
       gainedMOhm >= worthCleaningMOhm
-        ? `${gainedMOhm.toFixed(1)} mΩ above the first reading: clean the return clamp, tighten plugs, look at the gun’s cable.`
+        ? say('setup.above-the-first-reading-clean', { gained: amount('resistance', gainedMOhm, 1) })
         : sorted.length === 1
-          ? 'One reading; measure again after a month or a change of gun.'
-          : 'Holds.',
+          ? say('setup.one-reading-measure-again-after')
+          : say('setup.holds'),
   };
 }
 

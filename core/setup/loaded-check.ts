@@ -1,4 +1,5 @@
 /** Loaded against selected against needed: any mismatch blocks a trial, and is the first cause to look at when an arc is bad. */
+import { say, joined, type Phrase } from '../said/index.ts';
 import { modeName } from '../plan/index.ts';
 import { fillerOf, gasName, wireSizeLabel } from '../consumables/index.ts';
 import {
@@ -15,10 +16,10 @@ import { holds, neededSetup, type MachineState } from './state.ts';
 export interface CheckRow {
   readonly what: 'wire' | 'gas' | 'chart line' | 'mode' | 'slow beat' | 'polarity';
   /** On the machine. */
-  readonly loaded: string;
+  readonly loaded: Phrase;
   /** What the chart line chosen on the machine is made for. */
-  readonly selected: string;
-  readonly needed: string;
+  readonly selected: Phrase;
+  readonly needed: Phrase;
   readonly agrees: boolean;
 }
 
@@ -36,10 +37,10 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
   const number = dial && state.dials[dial.id];
   const line = machine.chartLines.find((one) => one.number === number) ?? null;
   const needed = neededSetup(program);
-  const unknown = 'not known';
+  const unknown = say('setup.not-known');
   const wireName = (wire: { filler: Program['filler']; diameterMm: number }) =>
-    `${fillerOf(wire.filler).name}, ${wireSizeLabel(wire.diameterMm)}`;
-  const lineMode = line?.mode.replace('-', ' ') ?? unknown;
+    joined([fillerOf(wire.filler).name, wireSizeLabel(wire.diameterMm)], ', ');
+  const lineMode = line ? modeName(line.mode) : unknown;
   const modeFits =
     line !== null && (line.mode === program.mode || (program.mode === 'double-pulse' && line.mode === 'pulse'));
   const hasChart = dial !== undefined;
@@ -48,7 +49,7 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
     {
       what: 'wire',
       loaded: feeder ? wireName(feeder) : unknown,
-      selected: line ? wireName(line) : hasChart ? unknown : 'no chart',
+      selected: line ? wireName(line) : hasChart ? unknown : say('setup.no-chart'),
       needed: wireName(program),
       agrees:
         feeder !== undefined &&
@@ -58,7 +59,11 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
     {
       what: 'gas',
       loaded: feeder ? gasName(feeder.gas) : unknown,
-      selected: line ? gasName(servesGas(line, program.gas) ? program.gas : line.gas) : hasChart ? unknown : 'no chart',
+      selected: line
+        ? gasName(servesGas(line, program.gas) ? program.gas : line.gas)
+        : hasChart
+          ? unknown
+          : say('setup.no-chart'),
       needed: gasName(program.gas),
       agrees:
         feeder !== undefined &&
@@ -71,7 +76,7 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
             what: 'chart line' as const,
             loaded: '',
             selected: line ? `${line.number}` : unknown,
-            needed: wanted ? `${wanted.number}` : 'none for this wire, gas and mode',
+            needed: wanted ? `${wanted.number}` : say('setup.none-for-this-wire-gas'),
             agrees: wanted !== undefined && line?.number === wanted.number,
           },
         ]
@@ -80,15 +85,15 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
     {
       what: 'mode',
       loaded: '',
-      selected: hasChart ? lineMode : 'no chart',
+      selected: hasChart ? lineMode : say('setup.no-chart'),
       needed: modeName(program.mode),
       agrees: !hasChart || modeFits,
     },
     {
       what: 'polarity',
-      loaded: state.polarity === 'electrode-positive' ? 'wire on plus' : 'wire on minus',
+      loaded: state.polarity === 'electrode-positive' ? say('setup.wire-on-plus') : say('setup.wire-on-minus'),
       selected: '',
-      needed: needed.polarity === 'electrode-positive' ? 'wire on plus' : 'wire on minus',
+      needed: needed.polarity === 'electrode-positive' ? say('setup.wire-on-plus') : say('setup.wire-on-minus'),
       agrees: state.polarity === needed.polarity,
     },
   ];
@@ -109,8 +114,8 @@ function beatRow({ dials }: Machine, state: MachineState, program: Program): Che
     {
       what: 'slow beat',
       loaded: '',
-      selected: stands?.label ?? 'not known',
-      needed: wants ? 'on' : 'off',
+      selected: stands?.label ?? say('setup.not-known'),
+      needed: wants ? say('setup.on') : say('setup.off'),
       agrees: stands !== undefined && (stands.is.includes(program.mode) || beats === wants),
     },
   ];

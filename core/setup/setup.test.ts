@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { programFromPlan, type Program } from '../machine/index.ts';
 import { planSeam } from '../plan/index.ts';
@@ -17,7 +18,7 @@ import {
 function program(id: string, change: object = {}): Program {
   const input = { ...scenarios.find((one) => one.id === id)!.input, ...change };
   const plan = planSeam(input);
-  if (!plan.ok) throw new Error(plan.issues[0]?.message);
+  if (!plan.ok) throw new Error(inEnglish(plan.issues[0]?.message));
   return programFromPlan(input, plan.value);
 }
 const aluminium = program('trike-box-floor');
@@ -58,7 +59,7 @@ describe('changeover', () => {
     const list = changeover(rowan, oneFeeder, aluminium);
     expect(kinds(list)).toEqual(['gas', 'flow', 'rolls', 'liner', 'wire', 'tip', 'tension', 'clean']);
     expect(list.minutes).toBe(5 + 1 + 4 + 15 + 6 + 1 + 1 + 3);
-    expect(list.steps.find((step) => step.kind === 'tip')?.to).toBe('1.4');
+    expect(inEnglish(list.steps.find((step) => step.kind === 'tip')?.to)).toBe('1.4');
   });
 
   it('on two feeders, with aluminium threaded on the right one: only the switch', () => {
@@ -108,7 +109,7 @@ describe('changeover', () => {
       expect(list.steps.find((step) => step.kind === kind)?.cautions.some((one) => one.level === 'hazard')).toBe(true);
     }
     // Only current-free ways of seeing the wire move.
-    const how = list.steps.flatMap((step) => step.how).join(' ');
+    const how = inEnglish(list.steps.flatMap((step) => step.how)).join(' ');
     expect(how).toContain('carries no current');
     expect(how).toContain('Never brake the wire or spool with thumb or glove');
   });
@@ -160,18 +161,18 @@ describe('lead resistance', () => {
     const trend = leadTrend([reading(14, 1), reading(19, 31), reading(16.5, 16)])!;
     expect(trend.perMonthMOhm).toBeCloseTo(5, 6);
     expect(trend.gainedMOhm).toBeCloseTo(5, 9);
-    expect(trend.words).toContain('clean the return clamp');
+    expect(inEnglish(trend.words)).toContain('clean the return clamp');
   });
 });
 
 describe('before the first arc of the day', () => {
   it('names eyes, ears and the fume of this metal', () => {
     for (const material of ['steel', 'stainless', 'aluminium', 'galvanised'] as const) {
-      const list = firstArcList(material, 'pulse').join(' ');
+      const list = inEnglish(firstArcList(material, 'pulse')).join(' ');
       expect(list).toContain('Ears plugged');
       expect(list).toMatch(/darker shade/);
     }
-    expect(firstArcList('stainless', 'dip').join(' ')).toContain('hexavalent chromium');
-    expect(firstArcList('galvanised', 'pulse').join(' ')).toContain('zinc');
+    expect(inEnglish(firstArcList('stainless', 'dip')).join(' ')).toContain('hexavalent chromium');
+    expect(inEnglish(firstArcList('galvanised', 'pulse')).join(' ')).toContain('zinc');
   });
 });

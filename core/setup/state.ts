@@ -1,4 +1,5 @@
 /** How a machine stands: what it is switched to, what is threaded, connected and fitted on each feeder, what its dials show. */
+import { say, type Phrase } from '../said/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { sameWire, type Polarity, type Program } from '../machine/index.ts';
 
@@ -6,11 +7,11 @@ import { sameWire, type Polarity, type Program } from '../machine/index.ts';
 export const setupProcesses = ['gas-metal', 'self-shielded', 'lift-tig', 'stick'] as const;
 export type SetupProcess = (typeof setupProcesses)[number];
 
-export const processWords: Record<SetupProcess, string> = {
-  'gas-metal': 'gas-shielded wire (ISO 4063: 131, 135, 136, 138)',
-  'self-shielded': 'self-shielded wire (114)',
-  'lift-tig': 'lift-arc TIG (141)',
-  stick: 'stick electrode (111)',
+export const processWords: Record<SetupProcess, Phrase> = {
+  'gas-metal': say('setup.gas-shielded-wire-iso-4063'),
+  'self-shielded': say('setup.self-shielded-wire-114'),
+  'lift-tig': say('setup.lift-arc-tig-141'),
+  stick: say('setup.stick-electrode-111'),
 };
 
 export const grooves = ['V', 'U', 'knurled'] as const;

@@ -1,4 +1,5 @@
 /** The name of what a run did, by the model's thresholds. */
+import { say, type Phrase } from '../said/index.ts';
 import type { SimulationMetrics } from './metrics.ts';
 import type { ArcModel } from './model.ts';
 import { arcDynamics, modeThresholds } from './params.ts';
@@ -52,13 +53,13 @@ export function transitionDropFactor(
 }
 
 /** For the welder. */
-export const transferWords: Record<TransferMode, string> = {
-  stubbing: 'the wire feeds faster than it melts and stubs on the plate',
-  dip: 'short-circuit (dip): a regular frying crackle',
-  globular: 'globular: large unsteady drops, erratic spatter',
-  spray: 'spray: fine drops, a soft hiss',
-  'pulsed-one-drop': 'pulsed, one drop a pulse: a steady hum',
-  'pulsed-multi-drop': 'pulsed, several drops a pulse',
-  'pulsed-with-shorts': 'pulsed with shorts: crackling on top of the hum',
-  'burn-back': 'the arc climbs to the contact tip',
+export const transferWords: Record<TransferMode, Phrase> = {
+  stubbing: say('simulation.the-wire-feeds-faster-than'),
+  dip: say('simulation.short-circuit-dip-a-regular'),
+  globular: say('simulation.globular-large-unsteady-drops-erratic'),
+  spray: say('simulation.spray-fine-drops-a-soft'),
+  'pulsed-one-drop': say('simulation.pulsed-one-drop-a-pulse'),
+  'pulsed-multi-drop': say('simulation.pulsed-several-drops-a-pulse'),
+  'pulsed-with-shorts': say('simulation.pulsed-with-shorts-crackling-on'),
+  'burn-back': say('simulation.the-arc-climbs-to-the'),
 };

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { drivenArc, longestSliceS } from './driven.ts';
 import type { SimulationInput } from './input.ts';
@@ -15,7 +16,7 @@ const steel: SimulationInput = {
 };
 function begin(input: SimulationInput = steel) {
   const begun = drivenArc(input, 1e-4);
-  if (!begun.ok) throw new Error(begun.issues[0]?.message);
+  if (!begun.ok) throw new Error(inEnglish(begun.issues[0]?.message));
   return begun.value;
 }
 const mean = (values: Float32Array) => values.reduce((a, b) => a + b, 0) / values.length;

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { wireInGas } from '../arc/index.ts';
 import { advance } from './engine.ts';
@@ -19,7 +20,7 @@ const input: SimulationInput = {
   source: { kind: 'pulse', trim: 0 },
 };
 const source = buildSource(input);
-if (!source.ok) throw new Error(source.issues[0]?.message);
+if (!source.ok) throw new Error(inEnglish(source.issues[0]?.message));
 const at = (ctwdMm: number): ArcModel =>
   buildModel({
     wire: wireInGas(input.filler, input.gas, input.diameterMm),

@@ -1,4 +1,5 @@
 /** Every reason to refuse a simulation before it runs. */
+import { say, type Phrase } from '../said/index.ts';
 import { gasIssues } from '../pulse/index.ts';
 import { rangeIssues, type Issue } from '../outcome/index.ts';
 import type { SimulationInput } from './input.ts';
@@ -34,7 +35,7 @@ export function simulationIssues(input: SimulationInput): Issue[] {
       issues.push({
         path,
         code: 'out-of-range',
-        message: `${path} must lie between ${min} and ${max}; got ${value}.`,
+        message: say('simulation.must-lie-between-and-got', { path, min, max, value }),
         limit: [min, max],
         got: value,
       });
@@ -53,7 +54,7 @@ export function simulationIssues(input: SimulationInput): Issue[] {
   if (source.kind === 'constant-voltage') {
     check('inductanceUh', source.inductanceUh, 'source.inductanceUh');
     if (source.inductanceUh !== undefined && source.stiffness !== undefined) {
-      issues.push(contradiction('source.stiffness', 'Give inductanceUh or stiffness, not both.'));
+      issues.push(contradiction('source.stiffness', say('simulation.give-inductanceuh-or-stiffness-not')));
     }
     // Pulse has gates of its own, which the solved pulse names.
     issues.push(...gasIssues(input.filler, input.gas));
@@ -62,7 +63,7 @@ export function simulationIssues(input: SimulationInput): Issue[] {
     check('trim', source.trim, 'source.trim');
     check('slewAPerMs', source.pulse?.slewAPerMs, 'source.pulse.slewAPerMs');
     if (source.trim !== undefined && source.voltageV !== undefined) {
-      issues.push(contradiction('source.trim', 'Give trim or voltageV, not both.'));
+      issues.push(contradiction('source.trim', say('simulation.give-trim-or-voltagev-not')));
     }
     if (source.slowBeat) {
       const { highFeedMPerMin, lowFeedMPerMin, highShare, frequencyHz } = source.slowBeat;
@@ -71,9 +72,7 @@ export function simulationIssues(input: SimulationInput): Issue[] {
         ...rangeIssues({ wireFeedMPerMin: lowFeedMPerMin }, 'source.slowBeat.low.'),
       );
       if (!(highShare > 0 && highShare < 1 && frequencyHz >= 0.2 && frequencyHz <= 10)) {
-        issues.push(
-          contradiction('source.slowBeat', 'A slow beat needs a share at high between 0 and 1 and 0.2 to 10 Hz.'),
-        );
+        issues.push(contradiction('source.slowBeat', say('simulation.a-slow-beat-needs-a')));
       }
     }
   }
@@ -84,6 +83,6 @@ export function simulationIssues(input: SimulationInput): Issue[] {
   return issues;
 }
 
-function contradiction(path: string, message: string): Issue {
+function contradiction(path: string, message: Phrase): Issue {
   return { path, code: 'contradiction', message };
 }

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { wireInGas } from '../arc/index.ts';
@@ -24,7 +25,7 @@ const pulse = (trim: number, more: object = {}): SimulationInput['source'] => ({
 
 function run(input: SimulationInput, traceEveryS = 0): Simulation {
   const result = simulate(input, traceEveryS);
-  if (!result.ok) throw new Error(result.issues[0]?.message);
+  if (!result.ok) throw new Error(inEnglish(result.issues[0]?.message));
   return result.value;
 }
 const metrics = (input: SimulationInput): SimulationMetrics => run(input).metrics;

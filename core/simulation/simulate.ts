@@ -1,4 +1,5 @@
 /** The `simulate` question: a slice of a running weld, or a whole start and stop, with what it did in numbers and in words. */
+import type { Phrase } from '../said/index.ts';
 import { success, type Outcome } from '../outcome/index.ts';
 import type { ArcState } from './arc-state.ts';
 import { classify, transferWords, type TransferMode } from './classify.ts';
@@ -14,7 +15,7 @@ import { traceOf, type SimulationTrace } from './trace.ts';
 export interface Simulation {
   readonly metrics: SimulationMetrics;
   readonly transferMode: TransferMode;
-  readonly words: string;
+  readonly words: Phrase;
   /** Moments of drops and shorts within what was measured, s. */
   readonly dropAtS: Float64Array;
   readonly shortAtS: Float64Array;

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { programFromPlan, simulationOf } from '../machine/index.ts';
 import { planSeam, type PlanInput } from '../plan/index.ts';
@@ -12,10 +13,10 @@ const traceEveryS = 2e-5;
 function heard(change: Partial<PlanInput>, trimMm: number) {
   const input = { ...scenarios[0]!.input, ...change };
   const plan = planSeam(input);
-  if (!plan.ok) throw new Error(plan.issues[0]?.message);
+  if (!plan.ok) throw new Error(inEnglish(plan.issues[0]?.message));
   const program = { ...programFromPlan(input, plan.value), trimMm };
   const run = simulate(simulationOf(program, { circuitMOhm: 15, seconds: 1, seed: 7 }), traceEveryS);
-  if (!run.ok) throw new Error(run.issues[0]?.message);
+  if (!run.ok) throw new Error(inEnglish(run.issues[0]?.message));
   const all = renderSound(run.value.trace, rate);
   return { ...run.value, samples: all.slice(Math.floor(settlingS * rate)) };
 }

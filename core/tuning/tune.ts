@@ -1,4 +1,5 @@
 /** What a welder moved away from the plan, and the program that comes of it. Only what was moved is kept, so that the rest follows a changed seam. */
+import { say } from '../said/index.ts';
 import type { CanonicalBeat } from '../double-pulse/index.ts';
 import { arcOf, type Program } from '../machine/index.ts';
 import { failure, rangeIssues, success, type Issue, type Outcome } from '../outcome/index.ts';
@@ -108,7 +109,12 @@ function within(path: 'trimMm' | 'stiffness', value: number | null): Issue[] {
     {
       path,
       code: 'out-of-range',
-      message: `${path === 'trimMm' ? 'Trim' : 'Stiffness'} must lie between ${min} and ${max}; got ${value}.`,
+      message: say('tuning.must-lie-between-and-got', {
+        path: path === 'trimMm' ? say('tuning.trim') : say('tuning.stiffness'),
+        min,
+        max,
+        value,
+      }),
       limit: [min, max],
       got: value,
     },

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { arcOf, programFromPlan, translate, type Program } from '../machine/index.ts';
@@ -19,7 +20,7 @@ import {
 function planned(id: string, change: Partial<PlanInput> = {}): Program {
   const input = { ...scenarios.find((one) => one.id === id)!.input, ...change };
   const plan = planSeam(input);
-  if (!plan.ok) throw new Error(plan.issues[0]?.message);
+  if (!plan.ok) throw new Error(inEnglish(plan.issues[0]?.message));
   return programFromPlan(input, plan.value);
 }
 const frame = planned('axle-plate-to-tube');
@@ -30,7 +31,7 @@ function heldVoltsV(program: Program): number {
   return arc.lineVoltsAt(program.wireFeedMPerMin)! + program.trimMm * arc.wire.eVPerMm;
 }
 const value = (outcome: ReturnType<typeof tuned>) => {
-  if (!outcome.ok) throw new Error(outcome.issues[0]?.message);
+  if (!outcome.ok) throw new Error(inEnglish(outcome.issues[0]?.message));
   return outcome.value;
 };
 
@@ -58,7 +59,7 @@ describe('a tuned program', () => {
     const all = { ...noTune, peakCurrentA, peakTimeMs, backgroundCurrentA: 40, frequencyHz: 100 };
     expect(value(tuned(frame, all)).pulse).toMatchObject({ peakTimeMs, backgroundCurrentA: 40, frequencyHz: 100 });
     const whole = tunedPulse(frame, all);
-    if (!whole.ok) throw new Error(whole.issues[0]?.message);
+    if (!whole.ok) throw new Error(inEnglish(whole.issues[0]?.message));
     // Nothing was left to solve, so that it melts what it melts.
     expect(whole.value.solvedFor).toEqual([]);
     expect(whole.value.meltedMPerMin).toBeLessThan(0.9 * frame.wireFeedMPerMin);
@@ -152,7 +153,7 @@ describe('what if', () => {
   const options = { circuitMOhm: 15, seconds: 0.4, seed: 5, otherGas: 'C1' };
   const run = (program: Program, ...changes: WhatIf[]) => {
     const outcome = simulate(whatIfInput(program, new Set(changes), options));
-    if (!outcome.ok) throw new Error(outcome.issues[0]?.message);
+    if (!outcome.ok) throw new Error(inEnglish(outcome.issues[0]?.message));
     return outcome.value.metrics;
   };
 

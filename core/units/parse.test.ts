@@ -83,6 +83,15 @@ describe('reading what a welder types', () => {
     expect(read('2,54')).toBe(2.54);
   });
 
+  it('asks when both separators stand in one number, with what may be meant', () => {
+    expect(code('1.234,5')).toBe('mixed-separators');
+    expect(code('1,234.5 mm')).toBe('mixed-separators');
+    expect(code('1.234.567')).toBe('mixed-separators');
+    const asked = parseQuantity('1.234,5', 'thickness', metric);
+    expect(asked).toMatchObject({ issues: [{ hint: { code: 'units.is-it-meant', values: { number: 1234.5 } } }] });
+    expect(read('1,5+2.5')).toBe(4);
+  });
+
   it('never throws and never yields NaN, whatever is typed', () => {
     fc.assert(
       fc.property(fc.string({ maxLength: 40 }), (text) => {

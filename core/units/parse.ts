@@ -1,5 +1,6 @@
 /** Reads what a welder types into a number field ("5/32 in", "14 ga", "2,5 mm", "380 ipm", "2+0.5") as a stored metric value. */
 import { failure, success, type Outcome } from '../outcome/index.ts';
+import { say, type Phrase } from '../said/index.ts';
 import { evaluateSum } from './arithmetic.ts';
 import { gaugeLimits, gaugeToMm, type GaugedMetal } from './gauges.ts';
 import { quantity, type QuantityName, type Unit, type UnitSystem } from './quantities.ts';
@@ -10,21 +11,21 @@ export interface ParseContext {
   /** Which gauge table "14 ga" reads from. */
   readonly metal?: GaugedMetal | undefined;
   /** The field's name, for messages. */
-  readonly name?: string;
+  readonly name?: Phrase;
   readonly path?: string;
 }
 
 /**
  * Stored value (mm, m/min, mm/min, L/min ...) of typed text.
- * Issues: `empty`, `not-a-number`, `unknown-unit`, `unknown-gauge`.
+ * Issues: `empty`, `not-a-number`, `unknown-unit`, `unknown-gauge`, `ambiguous-comma`, `mixed-separators`.
  */
 export function parseQuantity(text: string, name: QuantityName, context: ParseContext): Outcome<number> {
   const spec = quantity(name);
   const path = context.path ?? '';
-  const label = context.name ?? 'This field';
+  const label = context.name ?? say('units.this-field');
   const trimmed = text.trim();
   if (trimmed === '') {
-    return failure({ path, code: 'empty', message: `${label} is empty; type a number.`, got: text });
+    return failure({ path, code: 'empty', message: say('units.is-empty', { label }), got: text });
   }
 
   if (spec.gauged) {
@@ -43,18 +44,33 @@ export function parseQuantity(text: string, name: QuantityName, context: ParseCo
     return failure({
       path,
       code: 'unknown-unit',
-      message: `${label}: the unit "${unitText}" is not known here; use ${known.join(', ')}${spec.gauged ? ' or a gauge such as 14 ga' : ''}.`,
+      message: say('units.unit-not-known', {
+        label,
+        unit: unitText,
+        known,
+        gauge: spec.gauged ? say('units.or-a-gauge') : '',
+      }),
       limit: known,
       got: text,
+    });
+  }
+  const several = /\d+(?:[.,]\d+){2,}/.exec(numberText)?.[0];
+  if (several !== undefined) {
+    return failure({
+      path,
+      code: 'mixed-separators',
+      message: say('units.mixes-separators', { label, text: trimmed }),
+      got: text,
+      hint: say('units.is-it-meant', { number: withoutThousands(several) }),
     });
   }
   if (/(?<!\d)[1-9]\d{0,2},\d{3}(?!\d)/.test(numberText)) {
     return failure({
       path,
       code: 'ambiguous-comma',
-      message: `${label}: "${trimmed}" could mean thousands or thousandths.`,
+      message: say('units.could-mean-thousands', { label, text: trimmed }),
       got: text,
-      hint: 'Leave the comma out for thousands; use a point, or fewer digits, for a decimal.',
+      hint: say('units.leave-the-separator-out'),
     });
   }
   const value = evaluateSum(numberText);
@@ -62,25 +78,33 @@ export function parseQuantity(text: string, name: QuantityName, context: ParseCo
     return failure({
       path,
       code: 'not-a-number',
-      message: `${label}: "${trimmed}" is not a number or a sum.`,
+      message: say('units.is-not-a-number', { label, text: trimmed }),
       got: text,
-      hint: `Type for instance 2.5, 2,5, 5/32 in or 2 + 0.5.`,
+      hint: say('units.type-for-instance'),
     });
   }
-  return success(value * unit.factor);
+  return success(value * unit.factor + (unit.offset ?? 0));
 }
 
-function parseGauge(gauge: number, context: ParseContext, label: string, path: string): Outcome<number> {
+/** "1.234,5" read as somebody means it who separates thousands: the last mark stands before the decimals where it differs from the first. */
+function withoutThousands(digits: string): number {
+  const marks = digits.replace(/\d/g, '');
+  const last = digits.lastIndexOf(marks.at(-1) ?? '');
+  if (marks[0] === marks.at(-1)) return Number(digits.replace(/\D/g, ''));
+  return Number(`${digits.slice(0, last).replace(/\D/g, '')}.${digits.slice(last + 1)}`);
+}
+
+function parseGauge(gauge: number, context: ParseContext, label: Phrase, path: string): Outcome<number> {
   const metal = context.metal ?? 'steel';
   const thicknessMm = gaugeToMm(metal, gauge);
   if (thicknessMm === undefined) {
     return failure({
       path,
       code: 'unknown-gauge',
-      message: `${label}: gauge ${gauge} is outside the ${metal} table, ${gaugeLimits.min} to ${gaugeLimits.max}.`,
+      message: say('units.gauge-is-outside', { label, gauge, min: gaugeLimits.min, max: gaugeLimits.max }),
       limit: [gaugeLimits.min, gaugeLimits.max],
       got: gauge,
-      hint: 'Type the thickness in mm or inches.',
+      hint: say('units.type-the-thickness'),
     });
   }
   return success(thicknessMm);

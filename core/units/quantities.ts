@@ -6,8 +6,10 @@ export interface Unit {
   readonly label: string;
   /** As typed, lower case, without spaces. */
   readonly aliases: readonly string[];
-  /** Stored value = written value x factor. */
+  /** Stored value = written value x factor + offset. */
   readonly factor: number;
+  /** Added after that: 0 degrees of the one scale on the other. */
+  readonly offset?: number;
   /** Digits after the decimal point when shown. */
   readonly digits: number;
 }
@@ -39,6 +41,8 @@ export const quantities = {
   length: { metric: { ...mm, digits: 0 }, us: { ...inch, digits: 1 }, also: [cm, metre, foot], fractional: true },
   shortLength: { metric: mm, us: inch, fractional: true },
   diameter: { metric: { ...mm, digits: 2 }, us: inch },
+  /** As printed on the spool, in whatever units the reader has. */
+  wireSize: { metric: { ...mm, digits: 1 }, us: { ...mm, digits: 1 } },
   angle: same({ label: '°', aliases: ['°', 'deg'], factor: 1, digits: 0 }),
   wireFeed: {
     metric: { label: 'm/min', aliases: ['m/min', 'mpm'], factor: 1, digits: 1 },
@@ -91,6 +95,32 @@ export const quantities = {
     us: { label: 'ft', aliases: ['ft', "'"], factor: 12 * M_PER_IN, digits: 1 },
   },
   resistance: same({ label: 'mΩ', aliases: ['mω', 'mohm', 'mo'], factor: 1, digits: 1 }),
+  temperature: {
+    metric: { label: '°C', aliases: ['°c', 'c', 'degc'], factor: 1, digits: 0 },
+    us: { label: '°F', aliases: ['°f', 'f', 'degf'], factor: 5 / 9, offset: -160 / 9, digits: 0 },
+  },
+  /** What melts, spreads or carries: the figures of the model in its own sums. */
+  slew: same({ label: 'A/ms', aliases: ['a/ms'], factor: 1, digits: 0 }),
+  watts: same({ label: 'W', aliases: ['w'], factor: 1, digits: 0 }),
+  kilowatts: same({ label: 'kW', aliases: ['kw'], factor: 1, digits: 2 }),
+  meltRate: same({ label: 'mm/(A s)', aliases: [], factor: 1, digits: 3 }),
+  wireSpeed: {
+    metric: { label: 'mm/s', aliases: ['mm/s'], factor: 1, digits: 1 },
+    us: { label: 'in/s', aliases: ['in/s'], factor: MM_PER_IN, digits: 2 },
+  },
+  diffusivity: same({ label: 'mm²/s', aliases: ['mm2/s'], factor: 1, digits: 1 }),
+  metalRate: same({ label: 'mm³/s', aliases: ['mm3/s'], factor: 1, digits: 1 }),
+  metalVolume: {
+    metric: { label: 'mm³', aliases: ['mm3'], factor: 1, digits: 0 },
+    us: { label: 'in³', aliases: ['in3'], factor: MM_PER_IN ** 3, digits: 4 },
+  },
+  voltsPerLength: same({ label: 'V/mm', aliases: ['v/mm'], factor: 1, digits: 3 }),
+  density: same({ label: 'kg/m³', aliases: ['kg/m3'], factor: 1, digits: 0 }),
+  wireMassPerLength: {
+    metric: { label: 'g/m', aliases: ['g/m'], factor: 1, digits: 2 },
+    us: { label: 'oz/ft', aliases: ['oz/ft'], factor: (KG_PER_LB * 1000) / 16 / (12 * M_PER_IN), digits: 3 },
+  },
+  gasPerMass: same({ label: 'L/kg', aliases: ['l/kg'], factor: 1, digits: 0 }),
   minutes: same({ label: 'min', aliases: ['min'], factor: 1, digits: 1 }),
   percent: same({ label: '%', aliases: ['%'], factor: 1, digits: 0 }),
   plain: same({ label: '', aliases: [], factor: 1, digits: 3 }),

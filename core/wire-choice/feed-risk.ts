@@ -1,4 +1,5 @@
 /** How likely the wire buckles, shaves or jams on its way: a score with its reasons and what helps. Rules of practice. */
+import { say, amount, type Phrase } from '../said/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { fillerFacts } from './filler-facts.ts';
 
@@ -6,8 +7,8 @@ export interface FeedRisk {
   /** 0 none .. 10 do not try. */
   readonly score: number;
   readonly words: 'easy' | 'watch it' | 'risky';
-  readonly reasons: readonly string[];
-  readonly helps: readonly string[];
+  readonly reasons: readonly Phrase[];
+  readonly helps: readonly Phrase[];
 }
 
 /** Gun lengths in m above which a push drive tires with soft wire, by softness 0..4. */
@@ -20,27 +21,32 @@ export function feedRisk(
   liner: 'steel' | 'polymer',
 ): FeedRisk {
   const { softness } = fillerFacts[filler];
-  const reasons: string[] = [];
-  const helps: string[] = [];
+  const reasons: Phrase[] = [];
+  const helps: Phrase[] = [];
   let score = softness;
   const limit = easyLengthM[softness];
-  if (softness >= 2) reasons.push('soft wire');
+  if (softness >= 2) reasons.push(say('wire-choice.soft-wire'));
   if (gunLengthM > limit) {
     score += Math.min(3, 2 * (gunLengthM - limit));
-    reasons.push(`${gunLengthM} m of gun, easy to ${limit} m`);
-    helps.push('shorter gun, spool gun or push-pull');
+    reasons.push(
+      say('wire-choice.of-gun-easy-to', {
+        gunLengthM: amount('gunLength', gunLengthM),
+        limit: amount('gunLength', limit),
+      }),
+    );
+    helps.push(say('wire-choice.shorter-gun-spool-gun-or'));
   }
   if (diameterMm < 0.95 && softness >= 2) {
     score += 2;
     reasons.push('thin');
-    helps.push('next size up');
+    helps.push(say('wire-choice.next-size-up'));
   }
   if (softness >= 2 && liner === 'steel') {
     score += 3;
-    reasons.push('steel liner shaves it');
-    helps.push('polymer liner');
+    reasons.push(say('wire-choice.steel-liner-shaves-it'));
+    helps.push(say('wire-choice.polymer-liner'));
   }
-  if (fillerOf(filler).family === 'aluminium') helps.push('gun laid straight, rolls with U groove, light pressure');
+  if (fillerOf(filler).family === 'aluminium') helps.push(say('wire-choice.gun-laid-straight-rolls-with'));
   const held = Math.min(Math.round(score), 10);
   return { score: held, words: held <= 2 ? 'easy' : held <= 5 ? 'watch it' : 'risky', reasons, helps };
 }

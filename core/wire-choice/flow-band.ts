@@ -1,13 +1,14 @@
 /** Gas flow by mode, wire, nozzle bore and draught, with where it stops making sense. Rules of practice. */
+import { say, amount, bare, joined, type Phrase } from '../said/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { flowLimitsLPerMin, gasFlow, modeName, type PlanMode, stickOutMm } from '../plan/index.ts';
 
 export interface FlowBand {
   readonly lowLPerMin: number;
   readonly highLPerMin: number;
-  readonly because: string;
+  readonly because: Phrase;
   /** Set when the band leaves what shields: air is missed or drawn in. */
-  readonly caution?: string;
+  readonly caution?: Phrase;
 }
 
 /** Nozzle bore the plain rules are made for, mm; assumed. */
@@ -23,26 +24,40 @@ export function flowBand(
   draught: boolean,
 ): FlowBand {
   const { shielding } = fillerOf(filler);
-  if (shielding === 'self') return { lowLPerMin: 0, highLPerMin: 0, because: 'The wire makes its own shield.' };
+  if (shielding === 'self')
+    return { lowLPerMin: 0, highLPerMin: 0, because: say('wire-choice.the-wire-makes-its-own') };
   const plain = gasFlow(mode, filler, diameterMm).range;
   const bore = nozzleBoreMm / usualBoreMm;
   const beyond = Math.max(ctwdMm - stickOutMm(mode, diameterMm), 0);
   const factor = bore * (1 + (stickOutShare * beyond) / 5) * (draught ? 1 + draughtShare : 1);
   const [lowLPerMin, highLPerMin] = plain.map((flow) => flow * factor) as [number, number];
   const [least, most] = flowLimitsLPerMin;
-  const because = [
-    `${plain[0]} to ${plain[1]} L/min for ${diameterMm} mm wire in ${modeName(mode)}`,
-    `× ${nozzleBoreMm} mm bore / ${usualBoreMm}`,
-    ...(beyond > 0.5
-      ? [`+ ${((100 * stickOutShare * beyond) / 5).toFixed(0)} % for ${beyond.toFixed(0)} mm more stick-out`]
-      : []),
-    ...(draught ? [`+ ${100 * draughtShare} % for draught`] : []),
-  ].join(', ');
+  const because = joined(
+    [
+      say('wire-choice.to-for-wire-in', {
+        plain: bare('gasFlow', plain[0]),
+        plain2: amount('gasFlow', plain[1]),
+        diameter: amount('shortLength', diameterMm),
+        mode: modeName(mode),
+      }),
+      say('wire-choice.bore', { nozzleBore: amount('shortLength', nozzleBoreMm), usualBore: usualBoreMm }),
+      ...(beyond > 0.5
+        ? [
+            say('wire-choice.for-more-stick-out', {
+              beyond: amount('percent', (100 * stickOutShare * beyond) / 5, 0),
+              beyond2: amount('shortLength', beyond, 0),
+            }),
+          ]
+        : []),
+      ...(draught ? [say('wire-choice.for-draught', { draughtShare: amount('percent', 100 * draughtShare) })] : []),
+    ],
+    ', ',
+  );
   const caution =
     lowLPerMin < least
-      ? `Below ${least} L/min air gets in.`
+      ? say('wire-choice.below-air-gets-in', { least: amount('gasFlow', least) })
       : highLPerMin > most
-        ? `Above ${most} L/min the gas itself draws air in: a smaller nozzle or a screen instead.`
+        ? say('wire-choice.above-the-gas-itself-draws', { most: amount('gasFlow', most) })
         : undefined;
   return { lowLPerMin, highLPerMin, because, ...(caution === undefined ? {} : { caution }) };
 }

@@ -1,11 +1,12 @@
 /** What a gas lets a filler do: whether it welds at all, whether it pulses, and what to know. From the same gates that refuse a plan. */
+import type { Phrase } from '../said/index.ts';
 import type { FillerCode } from '../consumables/index.ts';
 import { gasIssues, gasWarnings, pulseGateIssues } from '../pulse/index.ts';
 
 export function gasUse(
   filler: FillerCode,
   gas: string,
-): { readonly pulse: boolean; readonly steady: boolean; readonly caution?: string } {
+): { readonly pulse: boolean; readonly steady: boolean; readonly caution?: Phrase } {
   const [caution] = gasWarnings(filler, gas);
   return {
     pulse: pulseGateIssues(filler, gas).length === 0,

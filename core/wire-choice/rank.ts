@@ -1,4 +1,5 @@
 /** Which filler, size and gas suit a seam: every candidate with its place, reasons and cautions, or why it is ruled out. Places are rules of practice; exclusions are the plan's own refusals. */
+import { say, amount, joined, inSentence, type Phrase } from '../said/index.ts';
 import {
   commonGasCodes,
   type FillerCode,
@@ -19,10 +20,10 @@ import { fillerFacts } from './filler-facts.ts';
 
 export interface RankedChoice<T> {
   readonly value: T;
-  readonly name: string;
+  readonly name: Phrase;
   readonly verdict: 'first choice' | 'runner-up' | 'possible' | 'ruled out';
-  readonly reasons: readonly string[];
-  readonly cautions: readonly string[];
+  readonly reasons: readonly Phrase[];
+  readonly cautions: readonly Phrase[];
 }
 
 export interface Wishes {
@@ -35,11 +36,11 @@ export interface Wishes {
 
 interface Judged<T> {
   readonly value: T;
-  readonly name: string;
+  readonly name: Phrase;
   /** Below 0 is ruled out. */
   readonly score: number;
-  readonly reasons: readonly string[];
-  readonly cautions?: readonly string[];
+  readonly reasons: readonly Phrase[];
+  readonly cautions?: readonly Phrase[];
 }
 
 const ruledOut = -1;
@@ -65,41 +66,44 @@ function judgeFiller(
 ): Pick<Judged<FillerCode>, 'score' | 'reasons' | 'cautions'> {
   const material = materialOf(seam.materialGroup);
   const filler = fillerOf(code);
-  const out = (reason: string) => ({ score: ruledOut, reasons: [reason] });
+  const out = (reason: Phrase) => ({ score: ruledOut, reasons: [reason] });
   if (!material.families.includes(filler.family))
-    return out(`does not join ${material.name.toLowerCase()} to itself soundly`);
+    return out(say('wire-choice.does-not-join-to-itself', { name: inSentence(material.name) }));
   const facts = fillerFacts[code];
   const grade = gradeIn(text, seam.materialGroup);
   const thinner = Math.min(...seam.thicknessesMm);
   const words = [facts.strength, facts.colour];
   switch (code) {
     case 'aluminium-4043':
-      if (grade?.code === '5083') return out('makes a brittle phase with the magnesium of 5083');
+      if (grade?.code === '5083') return out(say('wire-choice.makes-a-brittle-phase-with'));
       return {
         score: (grade?.code.startsWith('5') ? 40 : 90) - (anodised ? 50 : 0),
-        reasons: [...words, 'flows best, resists hot cracking on 6xxx'],
+        reasons: [...words, say('wire-choice.flows-best-resists-hot-cracking')],
         cautions: [
-          ...(grade?.code.startsWith('5') ? [`weakens a seam in ${grade.code}: AlMg5 is meant for it`] : []),
-          ...(anodised ? ['anodised it shows as a dark grey line'] : []),
+          ...(grade?.code.startsWith('5') ? [say('wire-choice.weakens-a-seam-in-almg5', { grade: grade.code })] : []),
+          ...(anodised ? [say('wire-choice.anodised-it-shows-as-a')] : []),
         ],
       };
     case 'aluminium-5356':
       return {
         score: 85 + (anodised ? 10 : 0) + (grade?.code.startsWith('5') ? 10 : 0),
-        reasons: [...words, ...(grade?.code.startsWith('5') ? [`made for ${grade.code}`] : [])],
-        cautions: grade?.code.startsWith('6') ? ['hot-cracks sooner than AlSi5 when little filler is added'] : [],
+        reasons: [
+          ...words,
+          ...(grade?.code.startsWith('5') ? [say('wire-choice.made-for', { grade: grade.code })] : []),
+        ],
+        cautions: grade?.code.startsWith('6') ? [say('wire-choice.hot-cracks-sooner-than-alsi5')] : [],
       };
     case 'cusi3':
       if (seam.materialGroup !== 'galvanised' && !brazed) {
-        return out('is for brazing, which is not meant here');
+        return out(say('wire-choice.is-for-brazing-which-is'));
       }
       return {
         score: seam.materialGroup === 'galvanised' ? 95 : thinner <= 3 ? 35 : 10,
         reasons: [
           ...words,
-          ...(seam.materialGroup === 'galvanised' ? ['leaves most of the zinc where it is, sheet stays solid'] : []),
+          ...(seam.materialGroup === 'galvanised' ? [say('wire-choice.leaves-most-of-the-zinc')] : []),
         ],
-        cautions: thinner > 3 ? ['brazing needs an overlap; plate this thick is welded'] : [],
+        cautions: thinner > 3 ? [say('wire-choice.brazing-needs-an-overlap-plate')] : [],
       };
     case 'stainless-solid':
     case 'stainless-308l':
@@ -108,7 +112,7 @@ function judgeFiller(
       return judgeStainless(code, seam, grade, words);
     case 'steel-solid':
       return seam.materialGroup === 'galvanised'
-        ? { score: 50, reasons: words, cautions: ['zinc boils into the seam as pores'] }
+        ? { score: 50, reasons: words, cautions: [say('wire-choice.zinc-boils-into-the-seam')] }
         : { score: 95, reasons: words };
     case 'steel-metal-cored':
       return { score: thinner >= 4 ? 70 : 30, reasons: [...words, facts.leaves], cautions: coredCautions(seam) };
@@ -118,7 +122,7 @@ function judgeFiller(
       return {
         score: 15,
         reasons: [...words, facts.leaves],
-        cautions: ['wire on minus, no gas: a changeover there and back'],
+        cautions: [say('wire-choice.wire-on-minus-no-gas')],
       };
   }
 }
@@ -128,14 +132,14 @@ function judgeStainless(
   code: FillerCode,
   seam: Seam,
   grade: Grade | undefined,
-  words: string[],
+  words: Phrase[],
 ): Pick<Judged<FillerCode>, 'score' | 'reasons' | 'cautions'> {
   const is309 = code === 'stainless-309l';
   if (seam.materialGroup !== 'stainless') {
     return {
       score: is309 ? 8 : 5,
       reasons: words,
-      cautions: ['on plain steel only where a procedure asks for it (309L type)'],
+      cautions: [say('wire-choice.on-plain-steel-only-where')],
     };
   }
   const wants316 = grade?.code === '316L';
@@ -145,14 +149,14 @@ function judgeStainless(
   return {
     score: is316 === wants316 ? 95 : is316 ? 70 : 60,
     reasons,
-    cautions: wants316 && !is316 ? ['lacks the molybdenum of 316L: the seam pits before the plate'] : [],
+    cautions: wants316 && !is316 ? [say('wire-choice.lacks-the-molybdenum-of-316l')] : [],
   };
 }
 
-function coredCautions({ materialGroup, thicknessesMm }: Seam): string[] {
+function coredCautions({ materialGroup, thicknessesMm }: Seam): Phrase[] {
   return [
-    ...(Math.min(...thicknessesMm) < 3 ? ['hot for thin sheet'] : []),
-    ...(materialGroup === 'galvanised' ? ['zinc boils into the seam as pores'] : []),
+    ...(Math.min(...thicknessesMm) < 3 ? [say('wire-choice.hot-for-thin-sheet')] : []),
+    ...(materialGroup === 'galvanised' ? [say('wire-choice.zinc-boils-into-the-seam')] : []),
   ];
 }
 
@@ -163,24 +167,31 @@ const easyFeed = [4, 11] as const;
 export function rankSizes(input: PlanInput): RankedChoice<number>[] {
   const soft = fillerFacts[input.filler].softness;
   return placed(
-    wireSizes.map(({ diameterMm, label }): Judged<number> => {
+    wireSizes.map(({ diameterMm, label, isInch }): Judged<number> => {
       const base = { value: diameterMm, name: label };
       const plan = planSetting({ ...input, diameterMm, wireFeedMPerMin: undefined });
-      if (!plan.ok) return { ...base, score: ruledOut, reasons: [plan.issues[0]?.message ?? 'cannot be planned'] };
+      if (!plan.ok)
+        return { ...base, score: ruledOut, reasons: [plan.issues[0]?.message ?? say('wire-choice.cannot-be-planned')] };
       const { wireFeedMPerMin: feed, meanCurrentA, frequencyHz } = plan.value;
       const off = Math.max(easyFeed[0] - feed, feed - easyFeed[1], 0);
-      const inch = label.endsWith(' in');
       const cautions = [
-        ...(soft >= 2 && diameterMm < 0.95 ? ['soft and thin: buckles at the drive, push-pull or spool gun'] : []),
-        ...(feed > easyFeed[1] ? ['runs fast: the drive and your hand must keep up'] : []),
-        ...(feed < easyFeed[0] ? ['runs slowly: starts and small stutters show'] : []),
+        ...(soft >= 2 && diameterMm < 0.95 ? [say('wire-choice.soft-and-thin-buckles-at')] : []),
+        ...(feed > easyFeed[1] ? [say('wire-choice.runs-fast-the-drive-and')] : []),
+        ...(feed < easyFeed[0] ? [say('wire-choice.runs-slowly-starts-and-small')] : []),
       ];
       return {
         ...base,
         // Inch sizes are stocked where the shop buys them; the metric ones are first here.
-        score: 100 - 12 * off - 3 * Math.abs(feed - 7) - (soft >= 2 && diameterMm < 0.95 ? 30 : 0) - (inch ? 8 : 0),
+        score: 100 - 12 * off - 3 * Math.abs(feed - 7) - (soft >= 2 && diameterMm < 0.95 ? 30 : 0) - (isInch ? 8 : 0),
         reasons: [
-          `${feed.toFixed(1)} m/min for ${meanCurrentA.toFixed(0)} A${frequencyHz === null ? '' : `, ${frequencyHz.toFixed(0)} pulses a second`}`,
+          say('wire-choice.for', {
+            feed: amount('wireFeed', feed, 1),
+            meanCurrent: amount('current', meanCurrentA, 0),
+            frequency:
+              frequencyHz === null
+                ? ''
+                : say('wire-choice.pulses-a-second', { frequency: amount('plain', frequencyHz, 0) }),
+          }),
           ...sizeTrap(diameterMm, label),
         ],
         cautions,
@@ -190,14 +201,20 @@ export function rankSizes(input: PlanInput): RankedChoice<number>[] {
 }
 
 /** The size beside it that looks the same and is not: how much more or less metal it feeds. */
-function sizeTrap(diameterMm: number, label: string): string[] {
+function sizeTrap(diameterMm: number, label: Phrase): Phrase[] {
   const near = wireSizes
     .filter((other) => other.label !== label && Math.abs(other.diameterMm - diameterMm) < 0.065)
     .sort((a, b) => Math.abs(a.diameterMm - diameterMm) - Math.abs(b.diameterMm - diameterMm))[0];
   if (!near) return [];
   const more = 100 * (wireAreaMm2(diameterMm) / wireAreaMm2(near.diameterMm) - 1);
   if (Math.abs(more) < 1) return [];
-  return [`carries ${Math.abs(more).toFixed(1)} % ${more > 0 ? 'more' : 'less'} metal than ${near.label}`];
+  return [
+    say('wire-choice.carries-metal-than', {
+      more: amount('percent', Math.abs(more), 1),
+      more2: more > 0 ? say('wire-choice.more') : say('wire-choice.less'),
+      near: near.label,
+    }),
+  ];
 }
 
 /** Gases for the filler and size of the question. A gas that is out in the asked mode but serves another is placed with that said. */
@@ -214,9 +231,13 @@ export function rankGases(input: PlanInput): RankedChoice<string>[] {
       const other = planModes.find(
         (mode) => mode !== input.mode && planSetting({ ...asked, mode, wireFeedMPerMin: undefined }).ok,
       );
-      const why = plan.issues[0]?.message ?? 'cannot be planned';
+      const why = plan.issues[0]?.message ?? say('wire-choice.cannot-be-planned');
       return other
-        ? { ...base, score: ruledOut, reasons: [why, `It would serve in ${other.replace('-', ' ')}.`] }
+        ? {
+            ...base,
+            score: ruledOut,
+            reasons: [why, say('wire-choice.it-would-serve-in', { replace: other.replace('-', ' ') })],
+          }
         : { ...base, score: ruledOut, reasons: [why] };
     }),
   );
@@ -227,45 +248,53 @@ function gasManners(
   { filler: code, seam }: PlanInput,
   gasCode: string,
   mode: PlanMode,
-): { score: number; reasons: string[] } {
+): { score: number; reasons: Phrase[] } {
   const { family, shielding } = fillerOf(code);
   const gas = gasOf(gasCode);
   if (shielding === 'self') {
     return gasCode === 'none'
-      ? { score: 95, reasons: ['the wire makes its own shield'] }
-      : { score: 5, reasons: ['gas around self-shielded wire changes its chemistry'] };
+      ? { score: 95, reasons: [say('wire-choice.the-wire-makes-its-own-2')] }
+      : { score: 5, reasons: [say('wire-choice.gas-around-self-shielded-wire')] };
   }
   if (gas.heliumPct > 0) {
     const thick = Math.min(...seam.thicknessesMm) >= 6;
     return {
       score: (thick ? 75 : 40) - Math.max(gas.heliumPct - 50, 0),
-      reasons: ['helium widens and heats the bead: thick plate', 'needs more flow and costs more'],
+      reasons: [say('wire-choice.helium-widens-and-heats-the'), say('wire-choice.needs-more-flow-and-costs')],
     };
   }
   switch (family) {
     case 'aluminium':
-      return { score: 95, reasons: ['steady arc, cleans the oxide'] };
+      return { score: 95, reasons: [say('wire-choice.steady-arc-cleans-the-oxide')] };
     case 'copper-silicon':
       return gas.argonPct === 100
-        ? { score: 95, reasons: ['clean copper seam'] }
-        : { score: 70 - 3 * gas.co2Pct, reasons: ['a little active gas steadies the arc, the seam comes out darker'] };
+        ? { score: 95, reasons: [say('wire-choice.clean-copper-seam')] }
+        : { score: 70 - 3 * gas.co2Pct, reasons: [say('wire-choice.a-little-active-gas-steadies')] };
     case 'stainless':
       return gas.co2Pct <= 3
         ? {
             score: gas.o2Pct > 0 ? 85 : 95,
-            reasons: [gas.o2Pct > 0 ? 'wets well, more tint' : 'steady arc, little tint'],
+            reasons: [
+              gas.o2Pct > 0 ? say('wire-choice.wets-well-more-tint') : say('wire-choice.steady-arc-little-tint'),
+            ],
           }
-        : { score: 30, reasons: ['wets well at the price of corrosion resistance'] };
+        : { score: 30, reasons: [say('wire-choice.wets-well-at-the-price')] };
     case 'steel':
       if (gas.argonPct === 0)
-        return { score: mode === 'dip' ? 60 : 20, reasons: ['cheap, digs in', 'more spatter, smaller window'] };
-      if (gas.co2Pct + gas.o2Pct < 5) return { score: 55, reasons: ['little spatter, narrow finger of penetration'] };
+        return {
+          score: mode === 'dip' ? 60 : 20,
+          reasons: [say('wire-choice.cheap-digs-in'), say('wire-choice.more-spatter-smaller-window')],
+        };
+      if (gas.co2Pct + gas.o2Pct < 5)
+        return { score: 55, reasons: [say('wire-choice.little-spatter-narrow-finger-of')] };
       return {
         score:
           mode === 'dip'
             ? 95 - 0.3 * Math.abs(gas.co2Pct - 18)
             : 95 - 0.5 * Math.abs(gas.co2Pct - 12) - 4 * Math.max(gas.co2Pct - 18, 0),
-        reasons: [gas.co2Pct <= 10 ? 'drier transfer, less slag' : 'digs in well, wide range of settings'],
+        reasons: [
+          gas.co2Pct <= 10 ? say('wire-choice.drier-transfer-less-slag') : say('wire-choice.digs-in-well-wide-range'),
+        ],
       };
   }
 }
@@ -287,6 +316,6 @@ function placed<T>(judged: readonly Judged<T>[]): RankedChoice<T>[] {
 }
 
 /** What is printed on the spool, for sentences. */
-export function wireWords(filler: FillerCode, diameterMm: number): string {
-  return `${fillerOf(filler).name}, ${wireSizeLabel(diameterMm)}`;
+export function wireWords(filler: FillerCode, diameterMm: number): Phrase {
+  return joined([fillerOf(filler).name, wireSizeLabel(diameterMm)], ', ');
 }

@@ -1,4 +1,5 @@
 /** A change of alloy, size or gas is a new program: the tests it opens, limited to what it touches, with what the model says has moved. */
+import { amount, say, type Phrase } from '../said/index.ts';
 import { transitionCurrentA } from '../arc/index.ts';
 import { type FillerCode, fillerOf, gasName, gasOf, isSameFiller, wireAreaMm2 } from '../consumables/index.ts';
 import { arcOf, type Program } from '../machine/index.ts';
@@ -16,8 +17,8 @@ export interface Retest {
     | 'strength'
     | 'looks'
     | 'record';
-  readonly title: string;
-  readonly why: string;
+  readonly title: Phrase;
+  readonly why: Phrase;
 }
 
 export interface WireAndGas {
@@ -42,40 +43,55 @@ export function retestList(
   const gas = from.gas !== to.gas;
   if (!alloy && !size && !gas) return [];
   const list: Retest[] = [];
-  const add = (id: Retest['id'], title: string, why: string) => list.push({ id, title, why });
+  const add = (id: Retest['id'], title: Phrase, why: Phrase) => list.push({ id, title, why });
   const before = arcOf({ ...from, mode }, ctwdMm, 0);
   const after = arcOf({ ...to, mode }, ctwdMm, 0);
   if (alloy || size)
-    add('feed', 'Feed for the same current', feedWords(before, after, wireFeedMPerMin, from, to, travelMmPerMin));
-  add('trim', 'Arc length: first crackle and margin', trimWords(before, after, wireFeedMPerMin));
+    add(
+      'feed',
+      say('wire-choice.feed-for-the-same-current'),
+      feedWords(before, after, wireFeedMPerMin, from, to, travelMmPerMin),
+    );
+  add('trim', say('wire-choice.arc-length-first-crackle-and'), trimWords(before, after, wireFeedMPerMin));
   if (mode === 'pulse' || mode === 'double-pulse') {
-    add('pulse', 'Fast pulse: one drop in each', pulseWords(from, to, { alloy, size, gas }));
-    add('lowest-feed', 'Slowest feed that still pulses cleanly', 'The window’s lower end moves with wire and gas.');
+    add('pulse', say('wire-choice.fast-pulse-one-drop-in'), pulseWords(from, to, { alloy, size, gas }));
+    add(
+      'lowest-feed',
+      say('wire-choice.slowest-feed-that-still-pulses'),
+      say('wire-choice.the-windows-lower-end-moves'),
+    );
   }
   if (alloy || size) {
-    add('starts-and-stops', 'Run-in, start level, burn-back', 'Another wire lights, buckles and burns back otherwise.');
+    add(
+      'starts-and-stops',
+      say('wire-choice.run-in-start-level-burn'),
+      say('wire-choice.another-wire-lights-buckles-and'),
+    );
     add(
       'wire-path',
-      'Rolls, pressure, liner, tip',
-      alloy ? 'Stiffness and swelling differ.' : 'Groove and tip are made for one size.',
+      say('wire-choice.rolls-pressure-liner-tip'),
+      alloy ? say('wire-choice.stiffness-and-swelling-differ') : say('wire-choice.groove-and-tip-are-made'),
     );
   }
   if (gas) {
     add(
       'flow',
-      'Flow at the nozzle',
-      `${gasName(to.gas)} is not ${gasName(from.gas)}: the meter reads one gas only, and light gas needs more.`,
+      say('wire-choice.flow-at-the-nozzle'),
+      say('wire-choice.is-not-the-meter-reads', { gas: gasName(to.gas), gas2: gasName(from.gas) }),
     );
-    add('penetration', 'Cut one open, look at the back', 'The gas shapes the penetration.');
+    add('penetration', say('wire-choice.cut-one-open-look-at'), say('wire-choice.the-gas-shapes-the-penetration'));
   }
   if (alloy) {
     add(
       'strength',
-      'Strength and cracking of the joint',
-      `${fillerOf(to.filler).name} instead of ${fillerOf(from.filler).name}: ask the procedure.`,
+      say('wire-choice.strength-and-cracking-of-the'),
+      say('wire-choice.instead-of-ask-the-procedure', {
+        filler: fillerOf(to.filler).name,
+        filler2: fillerOf(from.filler).name,
+      }),
     );
-    add('looks', 'Colour, tint, soot', 'Beside the old seam it may show.');
-    add('record', 'Note which seam got which wire', 'A later crack is traced by it.');
+    add('looks', say('wire-choice.colour-tint-soot'), say('wire-choice.beside-the-old-seam-it'));
+    add('record', say('wire-choice.note-which-seam-got-which'), say('wire-choice.a-later-crack-is-traced'));
   }
   return list;
 }
@@ -89,41 +105,61 @@ function feedWords(
   from: WireAndGas,
   to: WireAndGas,
   travelMmPerMin: number,
-): string {
+): Phrase {
   const current = before.currentAt(feed);
   const next = current === undefined ? undefined : after.feedAt(current);
   const metal = 100 * (wireAreaMm2(to.diameterMm) / wireAreaMm2(from.diameterMm) - 1);
   const more =
     Math.abs(metal) < 0.5
       ? ''
-      : ` Each metre carries ${Math.abs(metal).toFixed(0)} % ${metal > 0 ? 'more' : 'less'} metal.`;
+      : say('wire-choice.each-metre-carries-metal', {
+          metal: amount('percent', Math.abs(metal), 0),
+          metal2: metal > 0 ? say('wire-choice.more') : say('wire-choice.less'),
+        });
   return next === undefined
-    ? `At ${feed.toFixed(1)} m/min the new wire has no steady setting in this mode.${more}`
-    : `${(current ?? 0).toFixed(0)} A takes ${next.toFixed(1)} m/min instead of ${feed.toFixed(1)}.${more}${laidWords(feed, next, from, to, travelMmPerMin)}`;
+    ? say('wire-choice.at-the-new-wire-has', { feed: amount('wireFeed', feed, 1), more })
+    : say('wire-choice.takes-instead-of', {
+        current: amount('current', current ?? 0, 0),
+        next: amount('wireFeed', next, 1),
+        feed: amount('plain', feed, 1),
+        more,
+        travel: laidWords(feed, next, from, to, travelMmPerMin),
+      });
 }
 
 /** Metal laid for each millimetre of seam, before and after, side by side: the jump in the bead is then expected. */
-function laidWords(feed: number, next: number, from: WireAndGas, to: WireAndGas, travelMmPerMin: number): string {
+function laidWords(feed: number, next: number, from: WireAndGas, to: WireAndGas, travelMmPerMin: number): Phrase {
   const laid = (one: WireAndGas, at: number) =>
     (at * 1000 * wireAreaMm2(one.diameterMm) * fillerOf(one.filler).yield) / travelMmPerMin;
-  return ` Laid at the same pace: ${laid(from, feed).toFixed(1)} mm³ a mm before, ${laid(to, next).toFixed(1)} now.`;
+  return say('wire-choice.laid-at-the-same-pace', {
+    feed: amount('metalVolume', laid(from, feed), 1),
+    next: amount('plain', laid(to, next), 1),
+  });
 }
 
-function trimWords(before: Arc, after: Arc, feed: number): string {
+function trimWords(before: Arc, after: Arc, feed: number): Phrase {
   const [old, now] = [before.lineVoltsAt(feed), after.lineVoltsAt(feed)];
-  if (old === undefined || now === undefined) return 'The line of the new pair lies elsewhere.';
+  if (old === undefined || now === undefined) return say('wire-choice.the-line-of-the-new');
   const by = now - old;
   return Math.abs(by) < 0.2
-    ? 'The line’s volts hardly move; listen all the same.'
-    : `At this feed the line lies ${Math.abs(by).toFixed(1)} V ${by > 0 ? 'higher' : 'lower'}: the same volts would make a ${by > 0 ? 'shorter' : 'longer'} arc.`;
+    ? say('wire-choice.the-lines-volts-hardly-move')
+    : say('wire-choice.at-this-feed-the-line', {
+        by: amount('voltage', Math.abs(by), 1),
+        by2: by > 0 ? say('wire-choice.higher') : say('wire-choice.lower'),
+        by3: by > 0 ? say('wire-choice.shorter') : say('wire-choice.longer'),
+      });
 }
 
 function pulseWords(
   from: WireAndGas,
   to: WireAndGas,
   { alloy, size, gas }: { alloy: boolean; size: boolean; gas: boolean },
-): string {
+): Phrase {
   const ic = (one: WireAndGas) => transitionCurrentA(fillerOf(one.filler).family, one.diameterMm, gasOf(one.gas));
   const what = [alloy && 'alloy', size && 'size', gas && 'gas'].filter(Boolean).join(' and ');
-  return `The ${what} moves what detaches a drop: transition ${ic(from).toFixed(0)} A before, ${ic(to).toFixed(0)} A now.`;
+  return say('wire-choice.the-moves-what-detaches-a', {
+    what,
+    from: amount('current', ic(from), 0),
+    value: amount('current', ic(to), 0),
+  });
 }

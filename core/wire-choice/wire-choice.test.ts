@@ -1,3 +1,5 @@
+import type { Phrase } from '../said/index.ts';
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { scenarios } from '../scenarios/index.ts';
 import { feedRisk, flowBand, gradeIn, rankFillers, rankGases, rankSizes, retestList } from './index.ts';
@@ -9,7 +11,7 @@ const rail = scenario('canopy-rail-lap');
 const first = <T>(list: readonly { verdict: string; value: T }[]) =>
   list.find((one) => one.verdict === 'first choice')?.value;
 const row = <T>(
-  list: readonly { value: T; verdict: string; reasons: readonly string[]; cautions: readonly string[] }[],
+  list: readonly { value: T; verdict: string; reasons: readonly Phrase[]; cautions: readonly Phrase[] }[],
   value: T,
 ) => list.find((one) => one.value === value)!;
 
@@ -20,7 +22,7 @@ describe('which filler', () => {
     expect(first(rankFillers(trike.input.seam, { grade: '6082 frame' }))).toBe('aluminium-4043');
     const anodised = rankFillers(trike.input.seam, { grade: '6082 frame', anodised: true });
     expect(first(anodised)).toBe('aluminium-5356');
-    expect(row(anodised, 'aluminium-4043').cautions.join(' ')).toContain('dark grey');
+    expect(inEnglish(row(anodised, 'aluminium-4043').cautions).join(' ')).toContain('dark grey');
   });
 
   it('brazes coated sheet, and rules out what does not join', () => {
@@ -39,14 +41,14 @@ describe('which filler', () => {
 describe('which size', () => {
   it('plans each, with the feed it would run at, and says how inch sizes differ', () => {
     const sizes = rankSizes(frame.input);
-    expect(row(sizes, 1.0).reasons[0]).toMatch(/^5\.\d m\/min for \d+ A/);
+    expect(inEnglish(row(sizes, 1.0).reasons[0])).toMatch(/^5\.\d m\/min for \d+ A/);
     // (0.8 / 0.762)² = 1.102 and (1.2 / 1.143)² = 1.102: ten percent more metal.
-    expect(row(sizes, 0.8).reasons.join(' ')).toContain('10.2 % more metal than 0.030 in');
-    expect(row(sizes, 1.6).cautions.join(' ')).toContain('runs slowly');
+    expect(inEnglish(row(sizes, 0.8).reasons).join(' ')).toContain('10.2 % more metal than 0.030 in');
+    expect(inEnglish(row(sizes, 1.6).cautions).join(' ')).toContain('runs slowly');
     // An 8 mm fillet asks for more current than the thinnest wire can pulse.
     const thick = { ...frame.input, seam: { ...frame.input.seam, thicknessesMm: [8, 8] as const, legMm: 6 } };
     expect(row(rankSizes(thick), 0.6).verdict).toBe('ruled out');
-    expect(row(rankSizes(thick), 0.6).reasons[0]).toContain('m/min');
+    expect(inEnglish(row(rankSizes(thick), 0.6).reasons[0])).toContain('m/min');
   });
 });
 
@@ -55,11 +57,11 @@ describe('which gas', () => {
     const gases = rankGases(frame.input);
     expect(['M20-ArC-8', 'M21-ArC-18', 'M20-ArC-15']).toContain(first(gases));
     expect(row(gases, 'C1').verdict).toBe('ruled out');
-    expect(row(gases, 'C1').reasons.join(' ')).toContain('It would serve in dip.');
-    expect(row(gases, 'I1').cautions.join(' ')).toContain('wanders');
+    expect(inEnglish(row(gases, 'C1').reasons).join(' ')).toContain('It would serve in dip.');
+    expect(inEnglish(row(gases, 'I1').cautions).join(' ')).toContain('wanders');
     const aluminium = rankGases(trike.input);
-    expect(first(aluminium)).toBe('I1');
-    expect(row(aluminium, 'M21-ArC-18').reasons.join(' ')).not.toContain('would serve');
+    expect(inEnglish(first(aluminium))).toBe('I1');
+    expect(inEnglish(row(aluminium, 'M21-ArC-18').reasons).join(' ')).not.toContain('would serve');
   });
 });
 
@@ -82,7 +84,9 @@ describe('what a change opens again', () => {
 
   it('names how much more AlMg5 feeds than AlSi5 for the same current, 15 to 20 %', () => {
     const [feed, ...rest] = retestList(alsi, almg, at);
-    const [, amps, to, from] = /^(\d+) A takes (\d+\.\d) m\/min instead of (\d+\.\d)/.exec(feed!.why)!.map(Number);
+    const [, amps, to, from] = /^(\d+) A takes (\d+\.\d) m\/min instead of (\d+\.\d)/
+      .exec(inEnglish(feed!.why))!
+      .map(Number);
     expect(amps).toBeGreaterThan(100);
     expect(to! / from!).toBeGreaterThan(1.12);
     expect(to! / from!).toBeLessThan(1.22);
@@ -96,9 +100,9 @@ describe('what a change opens again', () => {
       { filler: 'steel-solid', diameterMm: 0.8, gas: 'M21-ArC-18' },
       { ...at, wireFeedMPerMin: 6 },
     );
-    expect(feed!.why).toContain('10 % more metal');
+    expect(inEnglish(feed!.why)).toContain('10 % more metal');
     // 6000 mm/min x 0.456 mm² x 0.98 / 600 mm/min.
-    expect(feed!.why).toMatch(/4\.5 mm³ a mm before/);
+    expect(inEnglish(feed!.why)).toMatch(/4\.5 mm³ a mm before/);
   });
 });
 
@@ -110,8 +114,10 @@ describe('flow and feeding', () => {
     expect(flowBand(wire, 16, false)).toMatchObject({ lowLPerMin: 12, highLPerMin: 16 });
     expect(flowBand(wire, 16, true).highLPerMin).toBeCloseTo(16 * 1.15, 9);
     expect(flowBand({ ...wire, ctwdMm: 23.5 }, 16, false).lowLPerMin).toBeGreaterThan(12);
-    expect(flowBand({ ...wire, diameterMm: 1.2 }, 24, true).caution).toContain('25 L/min');
-    expect(flowBand({ ...wire, diameterMm: 0.6, mode: 'dip', ctwdMm: 10 }, 12, false).caution).toContain('8 L/min');
+    expect(inEnglish(flowBand({ ...wire, diameterMm: 1.2 }, 24, true).caution)).toContain('25 L/min');
+    expect(inEnglish(flowBand({ ...wire, diameterMm: 0.6, mode: 'dip', ctwdMm: 10 }, 12, false).caution)).toContain(
+      '8 L/min',
+    );
     expect(flowBand({ ...wire, filler: 'steel-self-shielded' }, 16, false).highLPerMin).toBe(0);
   });
 
@@ -120,6 +126,6 @@ describe('flow and feeding', () => {
     const soft = feedRisk('aluminium-4043', 1.0, 3, 'polymer');
     expect(feedRisk('aluminium-4043', 1.0, 4.5, 'polymer').score).toBeGreaterThan(soft.score);
     expect(feedRisk('aluminium-4043', 0.8, 4, 'steel')).toMatchObject({ words: 'risky' });
-    expect(feedRisk('aluminium-4043', 0.8, 4, 'steel').helps).toContain('polymer liner');
+    expect(inEnglish(feedRisk('aluminium-4043', 0.8, 4, 'steel').helps)).toContain('polymer liner');
   });
 });

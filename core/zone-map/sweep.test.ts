@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { programFromPlan, translate } from '../machine/index.ts';
 import { planSeam } from '../plan/index.ts';
@@ -9,7 +10,7 @@ import { goodZones } from './zone.ts';
 
 const { input } = scenarios[0]!;
 const plan = planSeam(input);
-if (!plan.ok) throw new Error(plan.issues[0]?.message);
+if (!plan.ok) throw new Error(inEnglish(plan.issues[0]?.message));
 const program = programFromPlan(input, plan.value);
 
 describe('one dial swept across its travel', () => {

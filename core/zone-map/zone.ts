@@ -1,4 +1,5 @@
 /** Names for what the arc does at a place of the map, in the words a welder hears and sees. */
+import { say, type Phrase } from '../said/index.ts';
 import type { PlanMode } from '../plan/index.ts';
 import type { SimulationMetrics, TransferMode } from '../simulation/index.ts';
 
@@ -18,19 +19,19 @@ export const zones = [
 ] as const;
 export type Zone = (typeof zones)[number];
 
-export const zoneWords: Readonly<Record<Zone, { readonly name: string; readonly symptom: string }>> = {
-  hum: { name: 'hum', symptom: 'one drop a pulse, steady hum' },
-  'many-drops': { name: 'several drops a pulse', symptom: 'hot, fine drops behind each pulse' },
-  'big-drops': { name: 'a drop every few pulses', symptom: 'large drops, uneven hum' },
-  crackle: { name: 'crackle', symptom: 'the arc touches: crackling and spatter' },
-  flutter: { name: 'flutter', symptom: 'long arc: flutter, wide wet bead' },
-  'steady-dip': { name: 'even frying', symptom: 'regular shorts, little spatter' },
-  'rough-dip': { name: 'rough frying', symptom: 'violent shorts, spatter' },
-  globular: { name: 'globular', symptom: 'large unsteady drops, spatter' },
-  hiss: { name: 'hiss', symptom: 'spray: fine drops, soft hiss' },
-  stubbing: { name: 'stubbing', symptom: 'the wire pushes into the plate' },
-  'burn-back': { name: 'burn-back', symptom: 'the arc climbs to the contact tip' },
-  impossible: { name: 'not to be had', symptom: 'wire or machine cannot do it' },
+export const zoneWords: Readonly<Record<Zone, { readonly name: Phrase; readonly symptom: Phrase }>> = {
+  hum: { name: say('zone-map.hum'), symptom: say('zone-map.one-drop-a-pulse-steady') },
+  'many-drops': { name: say('zone-map.several-drops-a-pulse'), symptom: say('zone-map.hot-fine-drops-behind-each') },
+  'big-drops': { name: say('zone-map.a-drop-every-few-pulses'), symptom: say('zone-map.large-drops-uneven-hum') },
+  crackle: { name: say('zone-map.crackle'), symptom: say('zone-map.the-arc-touches-crackling-and') },
+  flutter: { name: say('zone-map.flutter'), symptom: say('zone-map.long-arc-flutter-wide-wet') },
+  'steady-dip': { name: say('zone-map.even-frying'), symptom: say('zone-map.regular-shorts-little-spatter') },
+  'rough-dip': { name: say('zone-map.rough-frying'), symptom: say('zone-map.violent-shorts-spatter') },
+  globular: { name: say('zone-map.globular'), symptom: say('zone-map.large-unsteady-drops-spatter') },
+  hiss: { name: say('zone-map.hiss'), symptom: say('zone-map.spray-fine-drops-soft-hiss') },
+  stubbing: { name: say('zone-map.stubbing'), symptom: say('zone-map.the-wire-pushes-into-the') },
+  'burn-back': { name: 'burn-back', symptom: say('zone-map.the-arc-climbs-to-the') },
+  impossible: { name: say('zone-map.not-to-be-had'), symptom: say('zone-map.wire-or-machine-cannot-do') },
 };
 
 /** Arc beyond the line from which a pulsed arc counts as too long, mm; assumed. */

@@ -6,7 +6,7 @@ import { collect, root } from './run.mjs';
 import { Refusal, say } from './say.mjs';
 
 const stampFile = join(root, 'web', 'dist', '.sources');
-const inputs = ['core', 'contract', 'web', 'package-lock.json'];
+const inputs = ['core', 'words', 'contract', 'web', 'package-lock.json'];
 const skipped = new Set(['node_modules', 'dist']);
 
 export async function ensureBuild() {

@@ -1,4 +1,6 @@
 /** Worker threads for whatever takes over ten milliseconds: capped, cancelled when the client leaves, refused when too many wait. */
+import { amount } from '@fox-tempo/core/said';
+import { phrase } from '@fox-tempo/words';
 import { type Issue } from '@fox-tempo/core/outcome';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
@@ -52,7 +54,10 @@ export function createComputePool(): ComputePool {
       )) as TaskAnswer;
     } catch (error) {
       if (error instanceof Error && error.name === 'AbortError')
-        throw new HttpProblem('busy', `This took longer than ${longestMs / 1000} s and was ended.`);
+        throw new HttpProblem(
+          'busy',
+          phrase('server.compute-pool.this-took-longer-than-and', { longest: amount('phaseTime', longestMs / 1000) }),
+        );
       throw error;
     } finally {
       signal?.removeEventListener('abort', leave);
@@ -68,7 +73,10 @@ export function createComputePool(): ComputePool {
           {
             path: '',
             code: 'answer-too-large',
-            message: `The answer has ${(answer.bytes.length / 1e6).toFixed(1)} MB; one answer carries ${largestAnswer / 1024 / 1024} MB. Ask for fewer samples or a shorter time.`,
+            message: phrase('server.compute-pool.the-answer-has-mb-one', {
+              bytes: amount('plain', answer.bytes.length / 1e6, 1),
+              largestAnswer: largestAnswer / 1024 / 1024,
+            }),
             limit: largestAnswer,
             got: answer.bytes.length,
           },
@@ -83,4 +91,4 @@ export function createComputePool(): ComputePool {
   };
 }
 
-const gone: Issue = { path: '', code: 'cancelled', message: 'Nobody waits for this any more.' };
+const gone: Issue = { path: '', code: 'cancelled', message: phrase('server.compute-pool.nobody-waits-for-this-any') };

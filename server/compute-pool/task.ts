@@ -1,10 +1,11 @@
 /** Runs in a worker thread: one computation, its answer as the bytes that go out, so that nothing large is copied or written out on the event loop. */
 import { mapRow, verbs, type MapJob, type VerbName } from '@fox-tempo/contract';
+import { withSentences, wordsIn, type Saying } from '@fox-tempo/words';
 import type { Issue } from '@fox-tempo/core/outcome';
 import type { CardContent } from '../modules/cards/card-document.ts';
 
 type ThreadTask =
-  | { readonly kind: 'verb'; readonly verb: VerbName; readonly input: unknown }
+  | { readonly kind: 'verb'; readonly verb: VerbName; readonly input: unknown; readonly saying?: Saying }
   | { readonly kind: 'map-row'; readonly job: MapJob; readonly row: number };
 
 export type Task = ThreadTask | { readonly kind: 'card'; readonly card: CardContent };
@@ -12,12 +13,20 @@ export type Task = ThreadTask | { readonly kind: 'card'; readonly card: CardCont
 export type TaskAnswer = { readonly bytes: Uint8Array } | { readonly issues: readonly Issue[] };
 
 /** `left` holds 1 once nobody waits for the answer; it is shared with the thread that asked. */
-export default function run({ task, left }: { readonly task: ThreadTask; readonly left: Int32Array }): TaskAnswer {
+export default async function run({
+  task,
+  left,
+}: {
+  readonly task: ThreadTask;
+  readonly left: Int32Array;
+}): Promise<TaskAnswer> {
   const isAwaited = () => Atomics.load(left, 0) === 0;
   if (!isAwaited()) return { issues: [] };
   if (task.kind === 'map-row') return json(mapRow(task.job, task.row));
   const outcome = verbs[task.verb].run(task.input, isAwaited);
-  return outcome.ok ? json(outcome.value) : { issues: outcome.issues };
+  if (!outcome.ok) return { issues: outcome.issues };
+  const { language = 'en', system = 'metric' } = task.saying ?? {};
+  return json(withSentences(outcome.value, await wordsIn(language, system)));
 }
 
 function json(value: unknown): TaskAnswer {

@@ -1,4 +1,5 @@
 /** So many at once, the others in the order they came, and no more waiting than can be served while somebody still cares. */
+import { phrase } from '@fox-tempo/words';
 import { HttpProblem } from '../http/problem.ts';
 
 export interface Turns {
@@ -14,7 +15,7 @@ export function createTurns(atOnce: number, mostWaiting: number): Turns {
     async take(run) {
       if (running >= atOnce) {
         if (waiting.length >= mostWaiting)
-          throw new HttpProblem('busy', 'Many computations wait already; try again in a moment.', { waitS: 2 });
+          throw new HttpProblem('busy', phrase('server.compute-pool.many-computations-wait-already-try'), { waitS: 2 });
         // Whoever ends hands over the place; it is never free in between.
         await new Promise<void>((resolve) => waiting.push(resolve));
       } else running += 1;

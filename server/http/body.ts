@@ -1,4 +1,6 @@
 /** Reading a body: its type and size are looked at before its bytes, and text that no database can hold is refused with its place. */
+import { joined } from '@fox-tempo/core/said';
+import { phrase } from '@fox-tempo/words';
 import { findTrouble, type Door } from '@fox-tempo/contract';
 import express, { type RequestHandler } from 'express';
 import { HttpProblem, invalidInput } from './problem.ts';
@@ -16,7 +18,7 @@ export function bodyReader(door: Door): RequestHandler[] {
 const onlyJson: RequestHandler = (request, _response, next) => {
   const hasBody = request.get('content-length') !== undefined && request.get('content-length') !== '0';
   if ((hasBody || request.get('transfer-encoding') !== undefined) && !request.is('application/json')) {
-    throw new HttpProblem('unsupported-type', 'Send the body as application/json.');
+    throw new HttpProblem('unsupported-type', phrase('server.http.send-the-body-as-application'));
   }
   next();
 };
@@ -25,7 +27,11 @@ const checkText: RequestHandler = (request, _response, next) => {
   const trouble = findTrouble(request.body);
   if (trouble) {
     throw invalidInput([
-      { path: trouble.path, code: trouble.code, message: `${trouble.path || 'The body'}: ${trouble.says}` },
+      {
+        path: trouble.path,
+        code: trouble.code,
+        message: joined([trouble.path || phrase('server.http.the-body'), trouble.says], ': '),
+      },
     ]);
   }
   next();

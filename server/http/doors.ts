@@ -1,4 +1,6 @@
 /** Mounts the table of doors: rights, body, version and key are looked at here, once for all; a handler only does its work. */
+import { oneOf } from '@fox-tempo/core/said';
+import { phrase, toldIn, withSentences } from '@fox-tempo/words';
 import { createHash } from 'node:crypto';
 import {
   doorNames,
@@ -11,7 +13,6 @@ import {
   type DoorName,
   type DoorParams,
   type DoorQuery,
-  type Role,
 } from '@fox-tempo/contract';
 import { type Request, type RequestHandler, type Response, type Router } from 'express';
 import type { Database } from '../db/connection.ts';
@@ -21,6 +22,7 @@ import { once } from './once.ts';
 import { pageRequest, type PageRequest } from './paging.ts';
 import { HttpProblem, orProblem } from './problem.ts';
 import { basedOn } from './version.ts';
+import { wordsOf } from './words.ts';
 
 /** One request at a door, everything about it already checked. */
 export interface Call<K extends DoorName> {
@@ -73,7 +75,7 @@ export function mountDoors(router: Router, db: Database, handlers: Handlers): vo
       response.set('Allow', [...known].join(', '));
       throw new HttpProblem(
         'method-not-allowed',
-        `${request.method} is not for this address; it takes ${[...known].join(', ')}.`,
+        phrase('server.http.is-not-for-this-address', { method: request.method, known: [...known] }),
       );
     });
 }
@@ -82,22 +84,22 @@ function allow(db: Database, { who, summary }: Door): RequestHandler {
   return async (request, response, next) => {
     const me = who === 'anyone' && request.session?.personId === undefined ? null : await personOf(db, request);
     if (who !== 'anyone') {
-      if (me === null) throw new HttpProblem('not-signed-in', 'Sign in first; what you typed stays on this device.');
+      if (me === null) throw new HttpProblem('not-signed-in', phrase('server.http.sign-in-first-what-you'));
       if (!who.includes(me.role)) {
         throw new HttpProblem(
           'not-allowed',
-          `${summary}: that is for ${listed(who)}. You are signed in as ${me.name}, ${roleNames[me.role]}.`,
+          phrase('server.http.that-is-for-you-are', {
+            summary,
+            who: oneOf(who.map((role) => roleNames[role])),
+            me: me.name,
+            role: roleNames[me.role],
+          }),
         );
       }
     }
     (response.locals as { me?: SignedIn | null }).me = me;
     next();
   };
-}
-
-function listed(who: readonly Role[]): string {
-  const names = who.map((role) => roleNames[role]);
-  return names.length === 1 ? `the ${names[0] ?? ''}` : `${names.slice(0, -1).join(', ')} or ${names.at(-1) ?? ''}`;
 }
 
 function serve(db: Database, name: DoorName, door: Door, handler: Handler<DoorName>): RequestHandler {
@@ -142,10 +144,7 @@ function serve(db: Database, name: DoorName, door: Door, handler: Handler<DoorNa
 function keyOf(request: Request): string {
   const key = request.get('idempotency-key') ?? '';
   if (uuid.test(key)) return key.toLowerCase();
-  throw new HttpProblem(
-    'key-missing',
-    'Send Idempotency-Key with a new UUID, and the same one again when the answer got lost.',
-  );
+  throw new HttpProblem('key-missing', phrase('server.http.send-idempotency-key-with-a'));
 }
 
 function send(response: Response, door: Door, status: number, answer: unknown): void {
@@ -160,5 +159,7 @@ function send(response: Response, door: Door, status: number, answer: unknown): 
   };
   if (typeof version === 'number') response.set('ETag', `"${version}"`);
   if (status === 201 && typeof id === 'string' && !door.path.includes(':')) response.location(`/api${door.path}/${id}`);
-  response.status(status).json(answer);
+  // A program that asks the core reads codes; everybody else reads sentences.
+  const say = door.path.startsWith('/compute') ? withSentences : toldIn;
+  response.status(status).json(say(answer, wordsOf(response)));
 }

@@ -1,4 +1,5 @@
 /** The outer gate: only names this server answers under, only writes from its own pages, and no more than a person could ask for. */
+import { phrase } from '@fox-tempo/words';
 import { isStorable } from '@fox-tempo/contract';
 import type { RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
@@ -25,7 +26,7 @@ export function onlyKnownHosts(): RequestHandler {
   return (request, _response, next) => {
     const name = (request.headers.host ?? '').toLowerCase().replace(/:\d+$/, '');
     if (!hosts.has(name)) {
-      throw new HttpProblem('wrong-host', 'This server answers to localhost and to the names in FOX_TEMPO_HOSTS.');
+      throw new HttpProblem('wrong-host', phrase('server.http.this-server-answers-to-localhost'));
     }
     next();
   };
@@ -39,7 +40,7 @@ export const onlyOwnPages: RequestHandler = (request, _response, next) => {
     (origin !== undefined && hostOf(origin) !== request.headers.host) ||
     (site !== undefined && site !== 'same-origin' && site !== 'none');
   if (foreign && !['GET', 'HEAD', 'OPTIONS'].includes(request.method)) {
-    throw new HttpProblem('cross-site', 'This write came from another page.');
+    throw new HttpProblem('cross-site', phrase('server.http.this-write-came-from-another'));
   }
   next();
 };
@@ -59,10 +60,10 @@ export const readableAddress: RequestHandler = (request, _response, next) => {
   try {
     plain = decodeURIComponent(path) + decodeURIComponent(url.replace(/\+/g, ' '));
   } catch {
-    throw new HttpProblem('malformed-request', 'The address holds a character that is no UTF-8.');
+    throw new HttpProblem('malformed-request', phrase('server.http.the-address-holds-a-character'));
   }
   if (!isStorable(plain))
-    throw new HttpProblem('malformed-request', 'The address holds a character that cannot be kept.');
+    throw new HttpProblem('malformed-request', phrase('server.http.the-address-holds-a-character-2'));
   next();
 };
 
@@ -73,7 +74,7 @@ export function atMost(limit: number): RequestHandler {
     standardHeaders: 'draft-8',
     legacyHeaders: false,
     handler: () => {
-      throw new HttpProblem('too-many', `More than ${limit} requests in a minute; wait a little.`, { waitS: 60 });
+      throw new HttpProblem('too-many', phrase('server.http.more-than-requests-in-a', { limit }), { waitS: 60 });
     },
   });
 }

@@ -1,4 +1,5 @@
 /** A write under the client's key is done once: the answer is kept in the same transaction, and the same key gets the same answer. */
+import { phrase } from '@fox-tempo/words';
 import { eq, lt, sql } from 'drizzle-orm';
 import type { Database } from '../db/connection.ts';
 import { keptAnswers } from '../db/schema/index.ts';
@@ -27,7 +28,7 @@ export async function once(
     }
     const [kept] = await tx.select().from(keptAnswers).where(eq(keptAnswers.key, keyed.key));
     if (kept?.personId !== keyed.personId || kept.door !== keyed.door || kept.requestHash !== keyed.requestHash) {
-      throw new HttpProblem('key-reused', 'This Idempotency-Key belongs to another write; make a new one for each.');
+      throw new HttpProblem('key-reused', phrase('server.http.this-idempotency-key-belongs-to'));
     }
     return kept.answer;
   });

@@ -1,4 +1,5 @@
 /** Cursor paging: the cursor is the sort key and id of the last row of the page before. */
+import { phrase } from '@fox-tempo/words';
 import { pageQuery, parseWith, type Page } from '@fox-tempo/contract';
 import type { Request } from 'express';
 import { HttpProblem, orProblem } from './problem.ts';
@@ -38,9 +39,9 @@ function readCursor(cursor: string): readonly [string, string] {
   } catch {
     // Falls through to the refusal: a cursor is only ever one that this server handed out.
   }
-  throw new HttpProblem('invalid-input', 'The cursor was not handed out by this server.', {
+  throw new HttpProblem('invalid-input', phrase('server.http.the-cursor-was-not-handed'), {
     issues: [
-      { path: 'cursor', code: 'unknown-cursor', message: 'The cursor was not handed out by this server.', got: cursor },
+      { path: 'cursor', code: 'unknown-cursor', message: phrase('server.http.the-cursor-was-not-handed'), got: cursor },
     ],
   });
 }

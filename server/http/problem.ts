@@ -1,4 +1,8 @@
 /** Refusals as exceptions on the way out, RFC 9457 problem documents on the wire. */
+import type { Phrase } from '@fox-tempo/core/said';
+import { phrase, withSentences } from '@fox-tempo/words';
+import { english } from '@fox-tempo/words/english';
+import { wordsOf } from './words.ts';
 import { problems, problemType, type Problem, type ProblemKind } from '@fox-tempo/contract';
 import type { Issue, Outcome } from '@fox-tempo/core/outcome';
 import { factsOf, log } from './log.ts';
@@ -6,8 +10,8 @@ import type { ErrorRequestHandler, RequestHandler } from 'express';
 
 export class HttpProblem extends Error {
   readonly body: Problem;
-  constructor(kind: ProblemKind, detail: string, extra: Partial<Problem> = {}) {
-    super(detail);
+  constructor(kind: ProblemKind, detail: Phrase, extra: Partial<Problem> = {}) {
+    super(english.tell(detail));
     const { status, title } = problems[kind];
     this.body = { type: problemType(kind), title, status, detail, ...extra };
   }
@@ -20,11 +24,16 @@ export function orProblem<T>(outcome: Outcome<T>): T {
 }
 
 export function invalidInput(issues: readonly Issue[]): HttpProblem {
-  return new HttpProblem('invalid-input', issues[0]?.message ?? 'The input was refused.', { issues: [...issues] });
+  return new HttpProblem('invalid-input', issues[0]?.message ?? phrase('server.http.the-input-was-refused'), {
+    issues: [...issues],
+  });
 }
 
 export const notFound: RequestHandler = (request) => {
-  throw new HttpProblem('not-found', `There is no ${request.method} ${request.originalUrl.slice(0, 200)}.`);
+  throw new HttpProblem(
+    'not-found',
+    phrase('server.http.there-is-no', { method: request.method, slice: request.originalUrl.slice(0, 200) }),
+  );
 };
 
 export const sendProblem: ErrorRequestHandler = (error: unknown, _request, response, next) => {
@@ -35,50 +44,47 @@ export const sendProblem: ErrorRequestHandler = (error: unknown, _request, respo
   const problem = toProblem(error);
   if (problem.body.status === 500) log.error('a request failed', factsOf(error));
   if (problem.body.waitS !== undefined) response.set('Retry-After', String(Math.ceil(problem.body.waitS)));
-  response.status(problem.body.status).type('application/problem+json').send(JSON.stringify(problem.body));
+  response
+    .status(problem.body.status)
+    .type('application/problem+json')
+    .send(JSON.stringify(withSentences(problem.body, wordsOf(response))));
 };
 
 function toProblem(error: unknown): HttpProblem {
   if (error instanceof HttpProblem) return error;
   const type = textProperty(error, 'type');
-  if (type === 'entity.parse.failed') return new HttpProblem('malformed-json', 'The body could not be read as JSON.');
-  if (type === 'entity.too.large')
-    return new HttpProblem(
-      'too-large',
-      'The body is larger than this address takes (256 kB; 1 MB for machines, 8 MB for files of a shop, 12 MB for attachments).',
-    );
+  if (type === 'entity.parse.failed')
+    return new HttpProblem('malformed-json', phrase('server.http.the-body-could-not-be'));
+  if (type === 'entity.too.large') return new HttpProblem('too-large', phrase('server.http.the-body-is-larger-than'));
   if (type === 'encoding.unsupported' || type === 'charset.unsupported') {
-    return new HttpProblem('unsupported-type', 'Only UTF-8 JSON is read.');
+    return new HttpProblem('unsupported-type', phrase('server.http.only-utf-8-json-is'));
   }
   const sqlState = sqlStateOf(error);
   // Class 22 is data that a column cannot hold: text for a date, a number too large, a character it does not know.
-  if (/^22/.test(sqlState)) return new HttpProblem('invalid-input', 'Something in the request cannot be read or kept.');
+  if (/^22/.test(sqlState))
+    return new HttpProblem('invalid-input', phrase('server.http.something-in-the-request-cannot'));
   if (sqlState === '23505')
     return new HttpProblem('invalid-input', 'Something with that name or number is there already.');
-  if (sqlState === '23503') return new HttpProblem('invalid-input', 'The request names something that is not there.');
-  if (sqlState === '23001') return new HttpProblem('not-allowed', 'What was recorded is never changed nor removed.');
+  if (sqlState === '23503')
+    return new HttpProblem('invalid-input', phrase('server.http.the-request-names-something-that'));
+  if (sqlState === '23001') return new HttpProblem('not-allowed', phrase('server.http.what-was-recorded-is-never'));
   // Two writers who locked each other out, or one who waited too long: nothing was written.
   if (/^(40|55)/.test(sqlState) || sqlState === '57014')
-    return new HttpProblem('busy', 'Others write the same just now; nothing was saved. Try again.', { waitS: 1 });
+    return new HttpProblem('busy', phrase('server.http.others-write-the-same-just'), { waitS: 1 });
   const status = numberProperty(error, 'status') ?? numberProperty(error, 'statusCode');
-  if (error instanceof URIError) return new HttpProblem('malformed-request', 'The address cannot be read.');
-  if (status === 404) return new HttpProblem('not-found', 'There is nothing at this address.');
+  if (error instanceof URIError)
+    return new HttpProblem('malformed-request', phrase('server.http.the-address-cannot-be-read'));
+  if (status === 404) return new HttpProblem('not-found', phrase('server.http.there-is-nothing-at-this'));
   // What the body reader, the file server and Node itself say of a request they could not read.
   if (status !== undefined && status >= 400 && status < 500) {
-    return new HttpProblem(
-      'malformed-request',
-      'The request could not be read: its body, encoding or headers are damaged.',
-    );
+    return new HttpProblem('malformed-request', phrase('server.http.the-request-could-not-be'));
   }
   if (error instanceof Error && error.name === 'AbortError')
-    return new HttpProblem('malformed-request', 'The client left before the answer was ready.');
+    return new HttpProblem('malformed-request', phrase('server.http.the-client-left-before-the'));
   if (isDatabaseAway(error)) {
-    return new HttpProblem(
-      'database-away',
-      'Nothing was saved. Keep this page open; saving works again when the database is back.',
-    );
+    return new HttpProblem('database-away', phrase('server.http.nothing-was-saved-keep-this'));
   }
-  return new HttpProblem('internal', 'Nothing was saved. The cause stands in the server log.');
+  return new HttpProblem('internal', phrase('server.http.nothing-was-saved-the-cause'));
 }
 
 function sqlStateOf(error: unknown, depth = 0): string {

@@ -1,4 +1,6 @@
 /** Optimistic versions on the wire: ETag out, If-Match in. */
+import type { Phrase } from '@fox-tempo/core/said';
+import { phrase } from '@fox-tempo/words';
 import type { Request } from 'express';
 import { HttpProblem } from './problem.ts';
 
@@ -7,15 +9,12 @@ export function basedOn(request: Request): number {
   const header = request.get('if-match');
   const version = /^(?:W\/)?"(\d{1,9})"$/.exec(header ?? '')?.[1];
   if (version === undefined) {
-    throw new HttpProblem(
-      'version-missing',
-      'Send If-Match with the ETag of the version you edited, for instance "3".',
-    );
+    throw new HttpProblem('version-missing', phrase('server.http.send-if-match-with-the'));
   }
   return Number(version);
 }
 
 /** A write that was based on an older version: both states, so that nothing is lost. */
-export function staleVersion(current: unknown, yours: unknown, detail: string): HttpProblem {
+export function staleVersion(current: unknown, yours: unknown, detail: Phrase): HttpProblem {
   return new HttpProblem('stale-version', detail, { current, yours });
 }

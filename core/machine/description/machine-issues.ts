@@ -1,4 +1,5 @@
 /** Everything that makes a machine file impossible to use, each named with its place: what cannot be inverted, leans on itself, or says one thing twice. */
+import { say, amount, type Phrase } from '../../said/index.ts';
 import type { Issue } from '../../outcome/index.ts';
 import type { Dial, Machine, TriggerMode } from './machine.ts';
 import { quantityFacts, type DialQuantity } from './quantities.ts';
@@ -8,12 +9,14 @@ export function machineIssues(machine: Machine): Issue[] {
   const { dials, chartLines, limits, triggerModes, feeders } = machine;
   return [
     ...dials.flatMap((dial, at) => scaleIssues(dial.scale, `dials.${at}.scale`, dial.label)),
-    ...repeated(dials.map((dial) => dial.id)).map(([at, id]) => twice(`dials.${at}.id`, `the dial id "${id}"`, id)),
+    ...repeated(dials.map((dial) => dial.id)).map(([at, id]) =>
+      twice(`dials.${at}.id`, say('machine.the-dial-id', { id }), id),
+    ),
     ...repeated(chartLines.map((line) => line.number)).map(([at, number]) =>
-      twice(`chartLines.${at}.number`, `chart line ${number}`, number),
+      twice(`chartLines.${at}.number`, say('machine.chart-line', { number }), number),
     ),
     ...repeated(feeders.map((feeder) => feeder.id)).map(([at, id]) =>
-      twice(`feeders.${at}.id`, `the feeder "${id}"`, id),
+      twice(`feeders.${at}.id`, say('machine.the-feeder', { id }), id),
     ),
     ...percentIssues(dials),
     ...sameQuantityIssues(dials),
@@ -36,7 +39,7 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
     return said.map(([, word]) => ({
       path: `${path}.positions`,
       code: 'overlapping-positions',
-      message: `Two positions of ${label} both mean "${word}": a program could not choose between them.`,
+      message: say('machine.two-positions-of-both-mean', { label, word }),
       got: word,
     }));
   }
@@ -47,16 +50,16 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
     issues.push({
       path: `${path}.max`,
       code: 'reversed-range',
-      message: `${label} must end above where it begins; got ${min} to ${max}.`,
+      message: say('machine.must-end-above-where-it', { label, min, max }),
       limit: min,
       got: max,
-      hint: 'A dial that runs the other way keeps its numbers rising and takes a negative quantity per unit.',
+      hint: say('machine.a-dial-that-runs-the'),
     });
   } else if (step > max - min) {
     issues.push({
       path: `${path}.step`,
       code: 'step-too-wide',
-      message: `A step of ${step} is wider than all of ${label}, ${min} to ${max}.`,
+      message: say('machine.a-step-of-is-wider', { step, label, min, max }),
       limit: max - min,
       got: step,
     });
@@ -65,7 +68,12 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
     issues.push({
       path: `${path}.step`,
       code: 'step-too-fine',
-      message: `A step of ${step} makes ${((max - min) / step).toExponential(1)} positions of ${label}; a dial has up to ${mostSteps}.`,
+      message: say('machine.a-step-of-makes-positions', {
+        step,
+        toExponential: ((max - min) / step).toExponential(1),
+        label,
+        mostSteps,
+      }),
       limit: (max - min) / mostSteps,
       got: step,
     });
@@ -75,7 +83,7 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
     issues.push({
       path: `${path}.${key}`,
       code: 'out-of-range',
-      message: `${label}: ${key} must lie between −${largestFigure} and ${largestFigure}; got ${figure}.`,
+      message: say('machine.must-lie-between-and-got', { label, key, largestFigure, figure }),
       limit: largestFigure,
       got: figure,
     });
@@ -84,15 +92,15 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
     (scale.kind === 'linear' && scale.quantityPerUnit === 0) ||
     (scale.kind === 'line-offset' && scale.voltsPerUnit === 0) ||
     (scale.kind === 'inverse' && scale.product === 0);
-  if (flat) issues.push(cannotInvert(path, label, 'it moves nothing'));
+  if (flat) issues.push(cannotInvert(path, label, say('machine.it-moves-nothing')));
   if (scale.kind === 'inverse' && min <= 0 && max >= 0) {
-    issues.push(cannotInvert(path, label, 'its travel holds 0, where an inverse scale has no figure'));
+    issues.push(cannotInvert(path, label, say('machine.its-travel-holds-0-where')));
   }
   if (scale.kind === 'linear' && scale.also?.quantity === scale.quantity) {
     issues.push({
       path: `${path}.also.quantity`,
       code: 'drags-itself',
-      message: `${label} cannot drag along the quantity that it moves, ${quantityFacts(scale.quantity).name}.`,
+      message: say('machine.cannot-drag-along-the-quantity', { label, quantity: quantityFacts(scale.quantity).name }),
       got: scale.quantity,
     });
   }
@@ -100,7 +108,7 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
 }
 
 function steppedIssues({ positions, quantity }: SteppedScale, path: string, label: string): Issue[] {
-  if (positions.length < 2) return [cannotInvert(`${path}.positions`, label, 'it has fewer than two positions')];
+  if (positions.length < 2) return [cannotInvert(`${path}.positions`, label, say('machine.it-has-fewer-than-two'))];
   const figures = positions.map((position) => position.quantity);
   const rising = figures.every((figure, at) => at === 0 || figure > (figures[at - 1] ?? figure));
   const falling = figures.every((figure, at) => at === 0 || figure < (figures[at - 1] ?? figure));
@@ -110,17 +118,17 @@ function steppedIssues({ positions, quantity }: SteppedScale, path: string, labe
     cannotInvert(
       `${path}.positions.${wrong}`,
       label,
-      `its positions neither rise nor fall throughout in ${quantityFacts(quantity).name}`,
+      say('machine.its-positions-neither-rise-nor', { quantity: quantityFacts(quantity).name }),
     ),
   ];
 }
 
-function cannotInvert(path: string, label: string, why: string): Issue {
+function cannotInvert(path: string, label: string, why: Phrase): Issue {
   return {
     path,
     code: 'cannot-be-inverted',
-    message: `${label} cannot be read back, because ${why}.`,
-    hint: 'Every dial value must stand for one figure, and every figure for one dial value.',
+    message: say('machine.cannot-be-read-back-because', { label, why }),
+    hint: say('machine.every-dial-value-must-stand'),
   };
 }
 
@@ -134,7 +142,7 @@ function percentIssues(dials: readonly Dial[]): Issue[] {
         {
           path,
           code: 'unknown-dial',
-          message: `${label} is a percentage of "${scale.of}", which is no dial here.`,
+          message: say('machine.is-a-percentage-of-which', { label, value: scale.of }),
           got: scale.of,
         },
       ];
@@ -144,7 +152,7 @@ function percentIssues(dials: readonly Dial[]): Issue[] {
         {
           path,
           code: 'not-a-number',
-          message: `${label} is a percentage of ${base.label}, which has no number.`,
+          message: say('machine.is-a-percentage-of-which-2', { label, base: base.label }),
           got: scale.of,
         },
       ];
@@ -155,9 +163,9 @@ function percentIssues(dials: readonly Dial[]): Issue[] {
           {
             path,
             code: 'percent-cycle',
-            message: `${label} leans on itself: ${loop.join(' → ')}.`,
+            message: say('machine.leans-on-itself', { label, loop: loop.join(' → ') }),
             got: scale.of,
-            hint: 'One of these dials must be absolute.',
+            hint: say('machine.one-of-these-dials-must'),
           },
         ]
       : [];
@@ -190,9 +198,13 @@ function sameQuantityIssues(dials: readonly Dial[]): Issue[] {
       issues.push({
         path: `dials.${at}.scale.quantity`,
         code: 'overlapping-dials',
-        message: `${other.dial.label} and ${dial.label} both move ${quantityFacts(quantity).name}, in the same mode.`,
+        message: say('machine.and-both-move-in-the', {
+          dial: other.dial.label,
+          dial2: dial.label,
+          quantity: quantityFacts(quantity).name,
+        }),
         got: quantity,
-        hint: 'Limit them to different modes, or take one off.',
+        hint: say('machine.limit-them-to-different-modes'),
       });
     } else {
       seen.push({ quantity, dial });
@@ -217,8 +229,8 @@ function draggingIssues(dials: readonly Dial[]): Issue[] {
           {
             path: `dials.${at}.scale.also`,
             code: 'dragging-cycle',
-            message: `${dial.label} drags along what ${other.dial.label} moves, and that one drags something itself.`,
-            hint: 'Only one of the two may drag a second quantity.',
+            message: say('machine.drags-along-what-moves-and', { dial: dial.label, dial2: other.dial.label }),
+            hint: say('machine.only-one-of-the-two'),
           },
         ]
       : [];
@@ -230,7 +242,7 @@ function chartDialIssues(dials: readonly Dial[]): Issue[] {
   return chart.slice(1).map((at) => ({
     path: `dials.${at}.scale.kind`,
     code: 'two-chart-dials',
-    message: 'Only one control can pick the chart line.',
+    message: say('machine.only-one-control-can-pick'),
   }));
 }
 
@@ -239,7 +251,7 @@ function limitIssues({ wireFeedMPerMin: [slowest, fastest], voltageV, duty }: Ma
   const reversed = (path: string, low: number, high: number): Issue => ({
     path,
     code: 'reversed-range',
-    message: `The upper limit must lie above the lower one; got ${low} to ${high}.`,
+    message: say('machine.the-upper-limit-must-lie', { low, high }),
     got: [low, high],
   });
   if (slowest >= fastest) issues.push(reversed('limits.wireFeedMPerMin', slowest, fastest));
@@ -250,7 +262,10 @@ function limitIssues({ wireFeedMPerMin: [slowest, fastest], voltageV, duty }: Ma
     issues.push({
       path: 'limits.duty',
       code: 'duty-rises',
-      message: `More current for longer is no rating plate: ${points[bad]?.currentA ?? 0} A at ${points[bad]?.percent ?? 0} %.`,
+      message: say('machine.more-current-for-longer-is', {
+        current: amount('current', points[bad]?.currentA ?? 0),
+        percent: amount('percent', points[bad]?.percent ?? 0),
+      }),
       got: points[bad],
     });
   }
@@ -265,7 +280,7 @@ function triggerIssues({ label, states, moves }: TriggerMode, path: string): Iss
         issues.push({
           path: `${path}.moves.${at}.${end}`,
           code: 'unknown-state',
-          message: `${label} moves ${end} "${move[end]}", which is none of its states.`,
+          message: say('machine.moves-which-is-none-of', { label, end, end2: move[end] }),
           limit: [...states],
           got: move[end],
         });
@@ -276,7 +291,7 @@ function triggerIssues({ label, states, moves }: TriggerMode, path: string): Iss
       issues.push({
         path: `${path}.moves.${at}`,
         code: 'two-ways',
-        message: `${label} has two moves from "${move.from}" on ${move.on}.`,
+        message: say('machine.has-two-moves-from-on', { label, from: move.from, on: move.on }),
         got: move.to,
       });
     }
@@ -290,7 +305,7 @@ function triggerIssues({ label, states, moves }: TriggerMode, path: string): Iss
     issues.push({
       path: `${path}.states`,
       code: 'unreachable-state',
-      message: `Nothing leads to "${lost}" in ${label}.`,
+      message: say('machine.nothing-leads-to-in', { lost, label }),
       got: lost,
     });
   }
@@ -301,6 +316,6 @@ function repeated<T>(values: readonly T[]): (readonly [number, T])[] {
   return values.flatMap((value, at) => (values.indexOf(value) < at ? [[at, value] as const] : []));
 }
 
-function twice(path: string, what: string, got: unknown): Issue {
-  return { path, code: 'said-twice', message: `There is already ${what}.`, got };
+function twice(path: string, what: Phrase, got: unknown): Issue {
+  return { path, code: 'said-twice', message: say('machine.there-is-already', { what }), got };
 }

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { alder, rowan } from '../../scenarios/index.ts';
 import { tapTargets } from './tap-calls.ts';
@@ -14,14 +15,14 @@ describe('memories called by taps', () => {
         program: { filler: 'stainless-solid', diameterMm: 1, gas: 'M12-ArC-2' } as const,
       },
     ];
-    expect(tapTargets(alder, slots, steel)).toEqual([
+    expect(inEnglish(tapTargets(alder, slots, steel))).toEqual([
       { taps: 2, slot: 1, name: 'Axle plate', warning: null },
       { taps: 3, slot: 2, name: 'Sink flange', warning: expect.stringContaining('not for what is loaded') },
     ]);
   });
 
   it('warn of an empty memory, and are none where the machine has no tap calls', () => {
-    expect(tapTargets(alder, [], steel)[0]?.warning).toContain('empty');
+    expect(inEnglish(tapTargets(alder, [], steel)[0]?.warning)).toContain('empty');
     expect(tapTargets(rowan, [], steel)).toEqual([]);
   });
 });

@@ -1,4 +1,5 @@
 /** What taps at rest call on a machine, and whether each called memory is for the wire and gas that are on it. */
+import { say, amount, joined, type Phrase } from '../../said/index.ts';
 import { fillerOf, gasName } from '../../consumables/index.ts';
 import { sameWire } from './chart.ts';
 import type { Machine } from './machine.ts';
@@ -16,7 +17,7 @@ export interface TapTarget {
   /** What the memory holds; null while it is empty. */
   readonly name: string | null;
   /** Why it must not be called now; null where it may. */
-  readonly warning: string | null;
+  readonly warning: Phrase | null;
 }
 
 export function tapTargets(
@@ -26,18 +27,18 @@ export function tapTargets(
 ): TapTarget[] {
   return tapCalls.map(({ taps, slot }) => {
     const held = slots.find((one) => one.slot === slot);
-    if (!held) return { taps, slot, name: null, warning: `memory ${slot} is empty, what comes is unknown` };
+    if (!held) return { taps, slot, name: null, warning: say('machine.memory-is-empty-what-comes', { slot }) };
     const wrong = [
       ...(sameWire(held.program, loaded)
         ? []
-        : [`${fillerOf(held.program.filler).name}, ${held.program.diameterMm.toFixed(1)} mm`]),
+        : [joined([fillerOf(held.program.filler).name, amount('diameter', held.program.diameterMm, 1)], ', ')]),
       ...(held.program.gas === loaded.gas ? [] : [gasName(held.program.gas)]),
     ];
     return {
       taps,
       slot,
       name: held.name,
-      warning: wrong.length === 0 ? null : `memory ${slot} is for ${wrong.join(' in ')}, not for what is loaded`,
+      warning: wrong.length === 0 ? null : say('machine.memory-is-for-not-for', { slot, wrong: joined(wrong, ' / ') }),
     };
   });
 }

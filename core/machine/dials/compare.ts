@@ -1,4 +1,5 @@
 /** One program on two machines, line by line under the physical quantity, differences first. */
+import { say, type Phrase } from '../../said/index.ts';
 import type { Machine } from '../description/machine.ts';
 import type { Program } from '../program.ts';
 import { dialQuantities, quantityFacts, type DialQuantity } from '../description/quantities.ts';
@@ -8,7 +9,7 @@ import { translate, type Translation } from './translate.ts';
 export interface ComparedLine {
   readonly quantity: string;
   /** The quantity's plain name. */
-  readonly name: string;
+  readonly name: Phrase;
   readonly left: DialSetting | null;
   readonly right: DialSetting | null;
   /** What the two really reach apart, in the quantity's unit; absent where one has none. */
@@ -60,9 +61,9 @@ function comparedLine(
   return { quantity, name, left, right, apart, rank: noticeable ? 1 : sameWords ? 3 : 2 };
 }
 
-const otherNames: Record<string, string> = {
-  'chart-line': 'line on the chart',
-  mode: 'transfer mode',
-  filler: 'wire',
-  trigger: 'trigger',
+const otherNames: Record<string, Phrase> = {
+  'chart-line': say('machine.line-on-the-chart'),
+  mode: say('machine.other-mode'),
+  filler: say('machine.other-wire'),
+  trigger: say('machine.other-trigger'),
 };

@@ -1,4 +1,5 @@
 /** One dial of a card: what to set, what it reaches, how far that misses. */
+import type { Phrase } from '../../said/index.ts';
 import type { BothReadings } from '../learning/direction.ts';
 import type { DialQuantity } from '../description/quantities.ts';
 import type { Facet } from '../description/scales.ts';
@@ -15,7 +16,7 @@ export interface DialSetting {
   /** `value` as that machine shows it. */
   readonly display: string;
   /** Which way it runs, in words; absent where the dial has no sense. */
-  readonly sense?: string;
+  readonly sense?: Phrase;
   /** Which level of a slow beat the figure is, where the dial alone does not say it. */
   readonly level?: string;
   /** Absent for chart lines and named positions. */

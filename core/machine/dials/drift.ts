@@ -1,4 +1,5 @@
 /** What is found on the dials against what was meant to stand there: the drift of a memory slot, and what storing over it would lose. */
+import { say, type Phrase } from '../../said/index.ts';
 import { wireInGas } from '../../arc/index.ts';
 import type { Dial, Machine } from '../description/machine.ts';
 import type { WireAndMode } from '../arc-of.ts';
@@ -14,7 +15,7 @@ export interface DriftLine {
   readonly reference: string | null;
   readonly found: string | null;
   /** What the difference does, in words; absent where they agree. */
-  readonly means?: string;
+  readonly means?: Phrase;
   readonly verdict: 'same' | 'drifted' | 'not read' | 'not stored';
 }
 
@@ -43,14 +44,19 @@ export function driftReport(
   return lines.sort((a, b) => rank[a.verdict] - rank[b.verdict]);
 }
 
-function meaning(dial: Dial, meant: number | undefined, read: number | undefined): string {
-  if (!isNumeric(dial.scale) || meant === undefined || read === undefined) return 'another choice';
+function meaning(dial: Dial, meant: number | undefined, read: number | undefined): Phrase {
+  if (!isNumeric(dial.scale) || meant === undefined || read === undefined) return say('machine.another-choice');
   const quantity: DialQuantity = quantityOf(dial.scale);
   const { name, more, less, noticed } = quantityFacts(quantity);
   const by = read - meant;
-  const change = `${by > 0 ? '+' : '−'}${quantityText(quantity, Math.abs(by))}`;
-  const size = Math.abs(by) < noticed ? ', hardly to be noticed' : '';
-  return `${name} ${change}, ${by > 0 ? more : less}${size}`;
+  const size = Math.abs(by) < noticed ? say('machine.hardly-to-be-noticed') : '';
+  return say('machine.name-change-sense', {
+    name,
+    sign: by > 0 ? '+' : '−',
+    change: quantityText(quantity, Math.abs(by)),
+    sense: by > 0 ? more : less,
+    size,
+  });
 }
 
 /** Physical figure of every numeric dial that is given. */

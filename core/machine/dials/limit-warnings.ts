@@ -1,4 +1,5 @@
 /** What a machine cannot give: peak, feed, volts, wire size, duty; the slow beat's high level is tested like any other. */
+import { say, amount, bare, type Phrase } from '../../said/index.ts';
 import { dutyPercent } from '../../consumption/index.ts';
 import type { Warning } from '../../outcome/index.ts';
 import { schoolFacts } from '../../sequence/index.ts';
@@ -8,25 +9,35 @@ import type { Wished } from './wished.ts';
 
 export function limitWarnings({ name, limits }: Machine, program: Program, { figures, arc }: Wished): Warning[] {
   const warnings: Warning[] = [];
-  const caution = (code: string, message: string) => warnings.push({ code, level: 'caution', message });
+  const caution = (code: string, message: Phrase) => warnings.push({ code, level: 'caution', message });
   if (program.pulse && program.pulse.peakCurrentA > limits.peakCurrentA) {
     caution(
       'peak-beyond-machine',
-      `The fast pulse peaks at ${round(program.pulse.peakCurrentA)} A; ${name} gives at most ${limits.peakCurrentA} A.`,
+      say('machine.the-fast-pulse-peaks-at', {
+        peakCurrent: amount('current', round(program.pulse.peakCurrentA)),
+        name,
+        peakCurrent2: amount('current', limits.peakCurrentA),
+      }),
     );
   }
   const [slowest, fastest] = limits.wireFeedMPerMin;
   const feeds = program.slowBeat
     ? ([
-        ['slow high level', program.slowBeat.highFeedMPerMin],
-        ['slow low level', program.slowBeat.lowFeedMPerMin],
+        [say('machine.slow-high-level'), program.slowBeat.highFeedMPerMin],
+        [say('machine.slow-low-level'), program.slowBeat.lowFeedMPerMin],
       ] as const)
     : ([['feed', program.wireFeedMPerMin]] as const);
   for (const [what, feed] of feeds) {
     if (feed > fastest || feed < slowest) {
       caution(
         'feed-beyond-machine',
-        `The ${what} of ${round(feed)} m/min is outside ${name}'s ${slowest} to ${fastest} m/min.`,
+        say('machine.the-of-is-outside-s', {
+          what,
+          feed: amount('wireFeed', round(feed)),
+          name,
+          slowest: bare('wireFeed', slowest),
+          fastest: amount('wireFeed', fastest),
+        }),
       );
     }
   }
@@ -36,14 +47,25 @@ export function limitWarnings({ name, limits }: Machine, program: Program, { fig
     if (feed > fastest || (feed < slowest && what !== 'run-in')) {
       caution(
         'level-beyond-machine',
-        `The ${what} at ${round(percent)} %, ${round(feed)} m/min, is outside ${name}'s ${slowest} to ${fastest} m/min.`,
+        say('machine.the-at-is-outside-s', {
+          what,
+          percent: amount('percent', round(percent)),
+          feed: amount('wireFeed', round(feed)),
+          name,
+          slowest: bare('wireFeed', slowest),
+          fastest: amount('wireFeed', fastest),
+        }),
       );
     }
   }
   if (limits.wireSizesMm && !limits.wireSizesMm.some((size) => Math.abs(size - program.diameterMm) < 0.03)) {
     caution(
       'wire-size-not-taken',
-      `${name} takes ${limits.wireSizesMm.map((size) => size.toFixed(1)).join(', ')} mm wire, not ${program.diameterMm} mm.`,
+      say('machine.takes-wire-not', {
+        name,
+        size: limits.wireSizesMm.map((size) => amount('diameter', size, 1)),
+        diameter: amount('shortLength', program.diameterMm),
+      }),
     );
   }
   const current = figures.meanCurrentA;
@@ -53,7 +75,12 @@ export function limitWarnings({ name, limits }: Machine, program: Program, { fig
     if (volts !== undefined && (volts < limits.voltageV[0] || volts > limits.voltageV[1])) {
       caution(
         'voltage-beyond-machine',
-        `${volts.toFixed(1)} V is outside ${name}'s ${limits.voltageV[0]} to ${limits.voltageV[1]} V.`,
+        say('machine.is-outside-s-to', {
+          volts: amount('voltage', volts, 1),
+          name,
+          voltage: bare('voltage', limits.voltageV[0]),
+          voltage2: amount('voltage', limits.voltageV[1]),
+        }),
       );
     }
   }
@@ -62,14 +89,18 @@ export function limitWarnings({ name, limits }: Machine, program: Program, { fig
     warnings.push({
       code: 'short-duty',
       level: duty < 35 ? 'caution' : 'note',
-      message: `At ${round(current ?? 0)} A ${name} may weld ${Math.floor(duty)} % of ten minutes, by its rating plate.`,
+      message: say('machine.at-may-weld-of-ten', {
+        current: amount('current', round(current ?? 0)),
+        name,
+        duty: amount('percent', Math.floor(duty)),
+      }),
     });
   }
   return warnings;
 }
 
 /** Levels beside main that the trigger really runs, percent of main. */
-function levelsOf(sequence: Program['sequence']): (readonly [string, number])[] {
+function levelsOf(sequence: Program['sequence']): (readonly [Phrase, number])[] {
   const { ends, second } = schoolFacts[sequence.trigger];
   return [
     ['run-in', sequence.runInPercent],
@@ -79,7 +110,9 @@ function levelsOf(sequence: Program['sequence']): (readonly [string, number])[] 
           ['start', sequence.startPercent],
           ['end', sequence.endPercent],
         ] as const)),
-    ...(second && sequence.tapsAtMm.length > 0 ? ([['second level', sequence.secondPercent]] as const) : []),
+    ...(second && sequence.tapsAtMm.length > 0
+      ? ([[say('machine.second-level'), sequence.secondPercent]] as const)
+      : []),
   ];
 }
 

@@ -1,4 +1,5 @@
 /** What a program asks and a machine has no dial for, or runs out of: said with the nearest that it can do. */
+import { say, amount, bare, joined, type Phrase } from '../../said/index.ts';
 import type { Machine, TriggerMode } from '../description/machine.ts';
 import type { Program } from '../program.ts';
 import { actsIn, quantityFacts, quantityText, type DialQuantity } from '../description/quantities.ts';
@@ -11,9 +12,9 @@ import type { Wished } from './wished.ts';
 export interface NotCarried {
   readonly quantity: DialQuantity | 'slow-beat' | 'trigger';
   /** What is lost, in words with its figure. */
-  readonly what: string;
+  readonly what: Phrase;
   /** The nearest that this machine can. */
-  readonly nearest: string;
+  readonly nearest: Phrase;
 }
 
 export function notCarried(
@@ -35,19 +36,25 @@ export function notCarried(
     if (fixed !== undefined) {
       lost.push({
         quantity,
-        what: `${name} of ${quantityText(quantity, wish)}`,
+        what: say('machine.of', { name, wish: quantityText(quantity, wish) }),
         nearest:
           fixed === 0
             ? nearest
-            : `${quantityText(quantity, fixed)}, which ${ours?.mode.label ?? machine.name} runs by itself`,
+            : say('machine.which-runs-by-itself', {
+                quantity: quantityText(quantity, fixed),
+                machine: ours?.mode.label ?? machine.name,
+              }),
       });
     } else if (!setting) {
-      lost.push({ quantity, what: `${name} of ${quantityText(quantity, wish)}`, nearest });
+      lost.push({ quantity, what: say('machine.of', { name, wish: quantityText(quantity, wish) }), nearest });
     } else if (setting.clipped && setting.reachedQuantity !== undefined) {
       lost.push({
         quantity,
-        what: `${name} of ${quantityText(quantity, wish)}`,
-        nearest: `${quantityText(quantity, setting.reachedQuantity)}, the end of ${setting.label}`,
+        what: say('machine.of', { name, wish: quantityText(quantity, wish) }),
+        nearest: say('machine.the-end-of', {
+          reachedQuantity: quantityText(quantity, setting.reachedQuantity),
+          setting: setting.label,
+        }),
       });
     }
   }
@@ -55,8 +62,8 @@ export function notCarried(
   if (ours && !ours.same) {
     lost.push({
       quantity: 'trigger',
-      what: `trigger ${schoolFacts[program.sequence.trigger].name}`,
-      nearest: `${ours.mode.label}: ${schoolFacts[ours.mode.school].name}`,
+      what: say('machine.trigger', { trigger: schoolFacts[program.sequence.trigger].name }),
+      nearest: joined([ours.mode.label, schoolFacts[ours.mode.school].name], ': '),
     });
   }
   return lost;
@@ -65,14 +72,19 @@ export function notCarried(
 function beatLost(machine: Machine, program: Program, wished: Wished): NotCarried[] {
   const beat = program.slowBeat;
   if (!beat) return [];
-  const said = `slow beat of ${beat.lowFeedMPerMin.toFixed(1)} to ${beat.highFeedMPerMin.toFixed(1)} m/min, ${Math.round(beat.highShare * 100)} % high, ${beat.frequencyHz.toFixed(1)} Hz`;
+  const said = say('machine.slow-beat-of-to-high', {
+    lowFeed: bare('wireFeed', beat.lowFeedMPerMin, 1),
+    highFeed: amount('wireFeed', beat.highFeedMPerMin, 1),
+    highShare: amount('percent', beat.highShare * 100, 0),
+    frequency: amount('frequency', beat.frequencyHz, 1),
+  });
   const rates = machine.dials.some(({ scale }) => isNumeric(scale) && quantityOf(scale) === 'beatFrequencyHz');
   if (machine.beatSchool === null || !rates) {
     return [
       {
         quantity: 'slow-beat',
         what: said,
-        nearest: `single pulse at the mean feed, ${beat.meanFeedMPerMin.toFixed(1)} m/min`,
+        nearest: say('machine.single-pulse-at-the-mean', { meanFeed: amount('wireFeed', beat.meanFeedMPerMin, 1) }),
       },
     ];
   }
@@ -82,10 +94,14 @@ function beatLost(machine: Machine, program: Program, wished: Wished): NotCarrie
   return [
     {
       quantity: 'slow-beat',
-      what: `${said}: ${miss.why}`,
+      what: joined([said, miss.why], ': '),
       nearest: near
-        ? `${near.lowFeedMPerMin.toFixed(1)} to ${near.highFeedMPerMin.toFixed(1)} m/min, ${Math.round(near.highShare * 100)} % high, same mean feed`
-        : 'none with the same mean feed',
+        ? say('machine.to-high-same-mean-feed', {
+            lowFeed: bare('wireFeed', near.lowFeedMPerMin, 1),
+            highFeed: amount('wireFeed', near.highFeedMPerMin, 1),
+            highShare: amount('percent', near.highShare * 100, 0),
+          })
+        : say('machine.none-with-the-same-mean'),
     },
   ];
 }
@@ -94,7 +110,7 @@ interface Demand {
   readonly quantity: DialQuantity;
   /** Whether the program asks for anything here beyond what every machine does by itself. */
   readonly when: boolean;
-  readonly nearest: string;
+  readonly nearest: Phrase;
 }
 
 /** Levels that a mode fixes are percent of main; dials and wishes are feeds. */
@@ -119,37 +135,57 @@ function demands({ trimMm, stiffness, sequence, pulse }: Program): Demand[] {
   const hasEnds = ends !== 'none';
   const hasTaps = second && sequence.tapsAtMm.length > 0;
   return [
-    { quantity: 'trimMm', when: Math.abs(trimMm) > 0.05, nearest: 'the machine’s own line' },
-    { quantity: 'stiffness', when: Math.abs(stiffness) >= 0.5, nearest: 'the machine’s own stiffness' },
-    { quantity: 'peakCurrentA', when: pulse !== null, nearest: 'the peak this chart line makes by itself' },
-    { quantity: 'runInFeedMPerMin', when: true, nearest: 'the machine’s own run-in' },
+    { quantity: 'trimMm', when: Math.abs(trimMm) > 0.05, nearest: say('machine.the-machines-own-line') },
+    { quantity: 'stiffness', when: Math.abs(stiffness) >= 0.5, nearest: say('machine.the-machines-own-stiffness') },
+    { quantity: 'peakCurrentA', when: pulse !== null, nearest: say('machine.the-peak-this-chart-line') },
+    { quantity: 'runInFeedMPerMin', when: true, nearest: say('machine.the-machines-own-run-in') },
     {
       quantity: 'startFeedMPerMin',
       when: hasEnds && sequence.startPercent !== 100,
-      nearest: 'start at the main level',
+      nearest: say('machine.start-at-the-main-level'),
     },
-    { quantity: 'startTrimMm', when: hasEnds && sequence.startTrimMm !== 0, nearest: 'the arc length of main' },
-    { quantity: 'startS', when: ends === 'timed' && sequence.startS > 0, nearest: 'the machine’s own start time' },
-    { quantity: 'slopeInS', when: hasEnds && sequence.slopeInS > 0, nearest: 'a step to the main level' },
+    {
+      quantity: 'startTrimMm',
+      when: hasEnds && sequence.startTrimMm !== 0,
+      nearest: say('machine.the-arc-length-of-main'),
+    },
+    {
+      quantity: 'startS',
+      when: ends === 'timed' && sequence.startS > 0,
+      nearest: say('machine.the-machines-own-start-time'),
+    },
+    { quantity: 'slopeInS', when: hasEnds && sequence.slopeInS > 0, nearest: say('machine.a-step-to-the-main') },
     {
       quantity: 'secondFeedMPerMin',
       when: hasTaps && sequence.secondPercent !== 100,
-      nearest: 'stay at main and travel faster where the part is warm',
+      nearest: say('machine.stay-at-main-and-travel'),
     },
-    { quantity: 'secondTrimMm', when: hasTaps && sequence.secondTrimMm !== 0, nearest: 'the arc length of main' },
-    { quantity: 'slopeOutS', when: hasEnds && sequence.slopeOutS > 0, nearest: 'a step to the end level' },
+    {
+      quantity: 'secondTrimMm',
+      when: hasTaps && sequence.secondTrimMm !== 0,
+      nearest: say('machine.the-arc-length-of-main'),
+    },
+    { quantity: 'slopeOutS', when: hasEnds && sequence.slopeOutS > 0, nearest: say('machine.a-step-to-the-end') },
     {
       quantity: 'endFeedMPerMin',
       when: hasEnds && sequence.endPercent !== 100,
-      nearest: 'end at the main level, fill the crater by taps',
+      nearest: say('machine.end-at-the-main-level'),
     },
-    { quantity: 'endTrimMm', when: hasEnds && sequence.endTrimMm !== 0, nearest: 'the arc length of main' },
-    { quantity: 'endS', when: ends === 'timed' && sequence.endS > 0, nearest: 'the machine’s own end time' },
-    { quantity: 'spotS', when: sequence.trigger === 'spot', nearest: 'count it with the finger' },
-    { quantity: 'stitchOnS', when: sequence.trigger === 'stitch', nearest: 'press and let go for each stitch' },
-    { quantity: 'stitchOffS', when: sequence.trigger === 'stitch', nearest: 'wait with the finger off' },
-    { quantity: 'burnBackMs', when: true, nearest: 'the machine’s own burn-back; snip the wire' },
-    { quantity: 'preGasS', when: sequence.preGasS > 0.2, nearest: 'the machine’s own gas before' },
-    { quantity: 'postGasS', when: sequence.postGasS > 1.5, nearest: 'hold the gun over the end of the seam' },
+    {
+      quantity: 'endTrimMm',
+      when: hasEnds && sequence.endTrimMm !== 0,
+      nearest: say('machine.the-arc-length-of-main'),
+    },
+    {
+      quantity: 'endS',
+      when: ends === 'timed' && sequence.endS > 0,
+      nearest: say('machine.the-machines-own-end-time'),
+    },
+    { quantity: 'spotS', when: sequence.trigger === 'spot', nearest: say('machine.count-it-with-the-finger') },
+    { quantity: 'stitchOnS', when: sequence.trigger === 'stitch', nearest: say('machine.press-and-let-go-for') },
+    { quantity: 'stitchOffS', when: sequence.trigger === 'stitch', nearest: say('machine.wait-with-the-finger-off') },
+    { quantity: 'burnBackMs', when: true, nearest: say('machine.the-machines-own-burn-back') },
+    { quantity: 'preGasS', when: sequence.preGasS > 0.2, nearest: say('machine.the-machines-own-gas-before') },
+    { quantity: 'postGasS', when: sequence.postGasS > 1.5, nearest: say('machine.hold-the-gun-over-the') },
   ];
 }

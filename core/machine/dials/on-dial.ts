@@ -1,24 +1,32 @@
 /** Whether a value is one that a dial can stand at. */
+import { say, type Phrase } from '../../said/index.ts';
 import type { Issue } from '../../outcome/index.ts';
 import type { Dial } from '../description/machine.ts';
 
 /** Issues: `not-on-dial`. */
 export function notOnDial({ id, label, scale }: Dial, value: number): Issue[] {
-  const issue = (message: string, limit: readonly [number, number]): Issue[] => [
+  const issue = (message: Phrase, limit: readonly [number, number]): Issue[] => [
     { path: `dials.${id}`, code: 'not-on-dial', message, limit, got: value },
   ];
   if (!Number.isFinite(value)) {
-    return [{ path: `dials.${id}`, code: 'not-on-dial', message: `${label} must be a number.`, got: String(value) }];
+    return [
+      {
+        path: `dials.${id}`,
+        code: 'not-on-dial',
+        message: say('machine.must-be-a-number', { label }),
+        got: String(value),
+      },
+    ];
   }
   if (scale.kind === 'chart-line') return [];
   if (scale.kind === 'named' || scale.kind === 'stepped') {
     const last = scale.positions.length - 1;
     return Number.isInteger(value) && value >= 0 && value <= last
       ? []
-      : issue(`${label} has positions 0 to ${last}; got ${value}.`, [0, last]);
+      : issue(say('machine.has-positions-0-to-got', { label, last, value }), [0, last]);
   }
   const { min, max } = scale;
   return value >= min - 1e-9 && value <= max + 1e-9
     ? []
-    : issue(`${label} goes from ${min} to ${max}; got ${value}.`, [min, max]);
+    : issue(say('machine.goes-from-to-got', { label, min, max, value }), [min, max]);
 }

@@ -1,4 +1,5 @@
 /** The way back: what stands on a machine's dials, read as physics. What no dial says is assumed by rule, and named. */
+import { say, type Phrase } from '../../said/index.ts';
 import type { FillerCode } from '../../consumables/index.ts';
 import { failure, success, type Issue, type Outcome, type Warning } from '../../outcome/index.ts';
 import { rangeIssue } from '../../outcome/range.ts';
@@ -21,7 +22,7 @@ export interface DialReading {
   /** What the dials said. */
   readonly read: readonly DialQuantity[];
   /** What they did not say and was taken from rules of practice, in words. */
-  readonly assumed: readonly string[];
+  readonly assumed: readonly Phrase[];
   readonly warnings: readonly Warning[];
 }
 
@@ -47,7 +48,7 @@ export function readDials(
     .map((id) => ({
       path: `dials.${id}`,
       code: 'unknown-dial',
-      message: `${machine.name} has no dial "${id}".`,
+      message: say('machine.has-no-dial', { machine: machine.name, id }),
       limit: machine.dials.map((dial) => dial.id),
       got: id,
     }));
@@ -62,7 +63,7 @@ export function readDials(
     issues.push({
       path: `dials.${chart.dial.id}`,
       code: 'unknown-chart-line',
-      message: `${machine.name} has no chart line ${chart.value}.`,
+      message: say('machine.has-no-chart-line', { machine: machine.name, value: chart.value }),
       got: chart.value,
     });
   }
@@ -75,8 +76,8 @@ export function readDials(
     issues.push({
       path: 'dials',
       code: 'wire-unknown',
-      message: `Nothing says which wire and gas ${machine.name} runs.`,
-      hint: 'Give the chart line, or what is loaded.',
+      message: say('machine.nothing-says-which-wire-and', { machine: machine.name }),
+      hint: say('machine.give-the-chart-line-or'),
     });
   }
   if (issues.length > 0 || !wire) return failure(...issues);
@@ -97,8 +98,8 @@ export function readDials(
     return failure({
       path: 'dials',
       code: 'feed-unknown',
-      message: `None of the dials given says how fast ${machine.name} feeds.`,
-      hint: 'Give the dial for feed, current or thickness.',
+      message: say('machine.none-of-the-dials-given', { machine: machine.name }),
+      hint: say('machine.give-the-dial-for-feed'),
     });
   }
   const feedIssue = rangeIssue('wireFeedMPerMin', setFeed, 'dials');
@@ -237,13 +238,13 @@ function pulseRead(
       {
         code: 'pulse-does-not-balance',
         level: 'caution',
-        message: `The dials as they stand do not make a steady pulse: ${asDialled.issues[0]?.message ?? ''}`,
+        message: say('machine.the-dials-as-they-stand', { message: asDialled.issues[0]?.message ?? '' }),
       },
     ],
   };
 }
 
-function assumedWords(figures: Figures, beside: BesideDials, facets: Partial<Record<Facet, string>>): string[] {
+function assumedWords(figures: Figures, beside: BesideDials, facets: Partial<Record<Facet, string>>): Phrase[] {
   const quantities: DialQuantity[] = [
     'trimMm',
     'stiffness',

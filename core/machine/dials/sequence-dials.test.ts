@@ -1,4 +1,5 @@
 /** A sequence said on a machine and read back from its dials: what a dial carries comes back within half its step, whatever was asked. */
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { planSeam } from '../../plan/index.ts';
@@ -22,7 +23,7 @@ function thereAndBack(machine: Machine, program: Program): TriggerSequence {
     ctwdMm: program.ctwdMm,
     travelMmPerMin: program.travelMmPerMin,
   });
-  if (!read.ok) throw new Error(read.issues[0]?.message);
+  if (!read.ok) throw new Error(inEnglish(read.issues[0]?.message));
   return read.value.program.sequence;
 }
 
@@ -85,7 +86,7 @@ describe('sequences through dials', () => {
     // One step of its index is 0.12 mm of arc; the program's own trim misses by up to half of one too.
     expect(back.startTrimMm).toBeCloseTo(0.6, 0);
     expect(Math.abs(back.endTrimMm + 0.96)).toBeLessThan(0.13);
-    expect(translate(alder, withTrigger('latch-levels', { startTrimMm: 0.6 })).notCarried).toEqual(
+    expect(inEnglish(translate(alder, withTrigger('latch-levels', { startTrimMm: 0.6 })).notCarried)).toEqual(
       expect.arrayContaining([expect.objectContaining({ quantity: 'startTrimMm', nearest: 'the arc length of main' })]),
     );
   });

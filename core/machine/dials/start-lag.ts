@@ -1,4 +1,5 @@
 /** An absolute start level left behind by a higher main: what stands on the machine against what the program now asks. */
+import { say, amount, type Phrase } from '../../said/index.ts';
 import { schoolFacts } from '../../sequence/index.ts';
 import type { Machine } from '../description/machine.ts';
 import type { Program } from '../program.ts';
@@ -9,7 +10,7 @@ export interface StartLag {
   readonly label: string;
   readonly standsMPerMin: number;
   readonly mainMPerMin: number;
-  readonly message: string;
+  readonly message: Phrase;
 }
 
 /** Null where the start is a percentage, is not known, or still lies where the program wants it. `standing`: dial values as they are now. */
@@ -29,6 +30,12 @@ export function startLag(
     label: dial.label,
     standsMPerMin: stands,
     mainMPerMin: main,
-    message: `${dial.label} on ${machine.name} stands at ${stands.toFixed(1)} m/min, below the main feed of ${main.toFixed(1)}: left as it is, the start would be colder than the weld. Wanted: ${((main * program.sequence.startPercent) / 100).toFixed(1)} m/min.`,
+    message: say('machine.on-stands-at-below-the', {
+      dial: dial.label,
+      machine: machine.name,
+      stands: amount('wireFeed', stands, 1),
+      main: amount('plain', main, 1),
+      start: amount('wireFeed', (main * program.sequence.startPercent) / 100, 1),
+    }),
   };
 }

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { planSeam, type PlanInput } from '../../plan/index.ts';
@@ -22,7 +23,7 @@ import {
 
 function planned(input: PlanInput): Program {
   const plan = planSeam(input);
-  if (!plan.ok) throw new Error(plan.issues[0]?.message);
+  if (!plan.ok) throw new Error(inEnglish(plan.issues[0]?.message));
   return programFromPlan(input, plan.value);
 }
 const scenario = (id: string) => scenarios.find((one) => one.id === id)!.input;
@@ -56,7 +57,7 @@ describe('a program in one machine’s dials', () => {
   it('says the same stiffness as a higher number on one machine and a lower one on the other', () => {
     const stiff = { ...frame, stiffness: 4 };
     expect(dialOf(rowan, stiff, 'firmness').display).toBe('+4');
-    expect(dialOf(alder, stiff, 'softness')).toMatchObject({ value: 3, sense: 'more is softer' });
+    expect(inEnglish(dialOf(alder, stiff, 'softness'))).toMatchObject({ value: 3, sense: 'more is softer' });
     expect(dialOf(hazel, stiff, 'bite').value).toBe(14);
   });
 
@@ -84,21 +85,25 @@ describe('a program in one machine’s dials', () => {
   it('names the look-alike number, and the line that is missing', () => {
     // On Rowan 12 is steel 1.0 in argon with 18 % CO2, 21 aluminium: digits swapped.
     expect(translate(rowan, frame)).toMatchObject({ programNumber: 12 });
-    expect(translate(rowan, frame).warnings.find((one) => one.code === 'look-alike-number')?.message).toContain('21');
+    expect(
+      inEnglish(translate(rowan, frame).warnings.find((one) => one.code === 'look-alike-number')?.message),
+    ).toContain('21');
     const other = translate(rowan, { ...frame, gas: 'M21-ArC-25' });
     expect(other.programNumber).toBeNull();
-    expect(other.warnings.map((warning) => warning.code)).toContain('no-chart-line');
+    expect(inEnglish(other.warnings.map((warning) => warning.code))).toContain('no-chart-line');
   });
 
   it('says when a dial has run out, what the machine cannot give and the nearest it can', () => {
     const far = translate(hazel, { ...frame, trimMm: 7, wireFeedMPerMin: 24, stiffness: 3, diameterMm: 1.2 });
-    expect(far.warnings.map((warning) => warning.code)).toEqual(
+    expect(inEnglish(far.warnings.map((warning) => warning.code))).toEqual(
       expect.arrayContaining(['dial-at-its-end', 'feed-beyond-machine', 'wire-size-not-taken']),
     );
-    expect(far.notCarried.find((one) => one.quantity === 'trimMm')?.nearest).toContain('3.00 mm');
+    expect(inEnglish(far.notCarried.find((one) => one.quantity === 'trimMm')?.nearest)).toContain('3.00 mm');
     // A peak the machine cannot give is solved again at the one it can.
     const pulse = { ...frame.pulse!, peakCurrentA: 560 };
-    expect(translate(rowan, { ...frame, pulse }).warnings.map((one) => one.code)).toContain('peak-held-by-machine');
+    expect(inEnglish(translate(rowan, { ...frame, pulse }).warnings.map((one) => one.code))).toContain(
+      'peak-held-by-machine',
+    );
   });
 
   it('lists what a simpler machine cannot be told', () => {
@@ -113,7 +118,7 @@ describe('a program in one machine’s dials', () => {
     expect(share.bothReadings).toMatchObject({ otherQuantity: 70 });
     const { highFeedMPerMin: high, lowFeedMPerMin: low } = trike.slowBeat!;
     // The consequence names the mean both ways.
-    expect(share.bothReadings?.consequence).toContain((0.7 * high + 0.3 * low).toFixed(1));
+    expect(inEnglish(share.bothReadings?.consequence)).toContain((0.7 * high + 0.3 * low).toFixed(1));
   });
 
   it('moves the arc to a taught line’s own neutral, by ΔU / E', () => {
@@ -173,7 +178,7 @@ function carried(machine: Machine, program: Program): Program {
     ctwdMm: program.ctwdMm,
     travelMmPerMin: program.travelMmPerMin,
   });
-  if (!read.ok) throw new Error(read.issues[0]?.message);
+  if (!read.ok) throw new Error(inEnglish(read.issues[0]?.message));
   return read.value.program;
 }
 
@@ -360,14 +365,14 @@ describe('any machine, any program', () => {
     for (const { input } of scenarios) {
       const { dials, notCarried } = translate(machine, planned(input));
       expect(dials.length).toBeGreaterThan(2);
-      expect(notCarried.every((one) => one.what.length > 4)).toBe(true);
+      expect(notCarried.every((one) => inEnglish(one.what).length > 4)).toBe(true);
     }
   });
 
   it('every quantity has a name, a unit and words for more and less', () => {
     for (const name of dialQuantityNames) {
       const { name: said, more, less, noticed } = quantityFacts(name);
-      expect([said, more, less].every((word) => word.length > 2)).toBe(true);
+      expect([said, more, less].every((word) => inEnglish(word).length > 2)).toBe(true);
       expect(noticed).toBeGreaterThan(0);
     }
   });
@@ -401,7 +406,7 @@ describe('several gases under one chart number', () => {
     const other = { ...own, gas: 'M13-ArO-2' };
     const said = Object.fromEntries(translate(shared, other).dials.map((dial) => [dial.dialId, dial.value]));
     const read = readDials(shared, said, { loaded: other, ctwdMm: other.ctwdMm });
-    if (!read.ok) throw new Error(read.issues[0]?.message);
+    if (!read.ok) throw new Error(inEnglish(read.issues[0]?.message));
     expect(read.value.program.gas).toBe('M13-ArO-2');
     expect(Math.abs(read.value.program.trimMm - other.trimMm)).toBeLessThanOrEqual(index(other).halfStep! + 0.02);
   });
@@ -437,7 +442,7 @@ describe('a wire calibrated on a machine', () => {
       loaded: frame,
       ctwdMm: frame.ctwdMm,
     });
-    if (!read.ok) throw new Error(read.issues[0]?.message);
+    if (!read.ok) throw new Error(inEnglish(read.issues[0]?.message));
     expect(Math.abs(read.value.program.trimMm - frame.trimMm)).toBeLessThan(0.3);
   });
 });

@@ -1,4 +1,5 @@
 /** A program said in one machine's own dials, quantised as that machine would, with the miss in physical terms and what it cannot say. */
+import { say, amount, joined, type Phrase } from '../../said/index.ts';
 import { modeName } from '../../plan/index.ts';
 import type { Warning } from '../../outcome/index.ts';
 import { chartLineFor, gasTrimMm, lookAlikes } from '../description/chart.ts';
@@ -89,7 +90,14 @@ function heldPeak({ name, limits }: Machine, { pulse: asked }: Program, { pulse:
     {
       code: 'peak-held-by-machine',
       level: 'note',
-      message: `${name} gives ${limits.peakCurrentA} A: the fast peak of ${asked.peakCurrentA.toFixed(0)} A is lowered to ${held.peakCurrentA.toFixed(0)} A and held ${held.peakTimeMs.toFixed(2)} ms instead of ${asked.peakTimeMs.toFixed(2)}.`,
+      message: say('machine.gives-the-fast-peak-of', {
+        name,
+        peakCurrent: amount('current', limits.peakCurrentA),
+        peakCurrent2: amount('current', asked.peakCurrentA, 0),
+        peakCurrent3: amount('current', held.peakCurrentA, 0),
+        peakTime: amount('pulseTime', held.peakTimeMs, 2),
+        peakTime2: amount('plain', asked.peakTimeMs, 2),
+      }),
     },
   ];
 }
@@ -214,17 +222,17 @@ function needsSense({ unit, scale, senseTested }: Dial): boolean {
 }
 
 /** What turning a dial up does, in words; undefined where the label alone says it. */
-export function senseWords(scale: NumericScale): string | undefined {
+export function senseWords(scale: NumericScale): Phrase | undefined {
   const { more, less } = quantityFacts(quantityOf(scale));
-  const neutral = (at: number) => `${displayed(scale, at)} is the line`;
+  const neutral = (at: number) => say('machine.is-the-line', { scale: displayed(scale, at) });
   if (scale.kind === 'linear') {
-    const words = `more is ${scale.quantityPerUnit > 0 ? more : less}`;
-    return scale.quantity === 'trimMm' ? `${words}, ${neutral(scale.neutral)}` : words;
+    const words = say('machine.more-is', { less: scale.quantityPerUnit > 0 ? more : less });
+    return scale.quantity === 'trimMm' ? joined([words, neutral(scale.neutral)], ', ') : words;
   }
   if (scale.kind === 'line-offset') {
-    return `more is ${scale.voltsPerUnit > 0 ? more : less}, ${neutral(scale.neutral)}`;
+    return say('machine.more-is-2', { less: scale.voltsPerUnit > 0 ? more : less, neutral: neutral(scale.neutral) });
   }
-  if (scale.kind === 'inverse') return `more is ${less}`;
+  if (scale.kind === 'inverse') return say('machine.more-is', { less });
   return undefined;
 }
 
@@ -260,7 +268,7 @@ function chartWarnings(
       {
         code: 'no-chart-line',
         level: 'caution',
-        message: `${machine.name} has no chart line for this wire and gas in ${modeName(program.mode)}; the card's other figures hold only on a line made for them.`,
+        message: say('machine.has-no-chart-line-for', { machine: machine.name, mode: modeName(program.mode) }),
       },
     ];
   }
@@ -270,7 +278,13 @@ function chartWarnings(
     {
       code: 'look-alike-number',
       level: 'caution',
-      message: `${line.number} is easily taken for ${similar.map((one) => `${one.number} (${one.words})`).join(' or ')}.`,
+      message: say('machine.is-easily-taken-for', {
+        number: line.number,
+        words: joined(
+          similar.map((one) => `${one.number} (${one.words})`),
+          ' / ',
+        ),
+      }),
     },
   ];
 }
@@ -283,7 +297,12 @@ function dialWarnings(settings: readonly DialSetting[], program: Program): Warni
       warnings.push({
         code: 'dial-at-its-end',
         level: 'caution',
-        message: `${dial.label} ends at ${dial.display}: it reaches ${quantityText(quantity as DialQuantity, reached)} where ${quantityText(quantity as DialQuantity, wish)} is wanted.`,
+        message: say('machine.ends-at-it-reaches-where', {
+          dial: dial.label,
+          display: dial.display,
+          reached: quantityText(quantity as DialQuantity, reached),
+          wish: quantityText(quantity as DialQuantity, wish),
+        }),
       });
     }
     if (dial.bothReadings) {
@@ -295,7 +314,10 @@ function dialWarnings(settings: readonly DialSetting[], program: Program): Warni
     warnings.push({
       code: 'absolute-start',
       level: 'note',
-      message: `${start.label} is absolute here: when the feed is raised, raise it too, or the start becomes colder than the weld (${program.sequence.startPercent} % of main now).`,
+      message: say('machine.is-absolute-here-when-the', {
+        start: start.label,
+        start2: amount('percent', program.sequence.startPercent),
+      }),
     });
   }
   return warnings;

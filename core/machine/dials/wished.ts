@@ -1,4 +1,5 @@
 /** Every figure of a program under the names that dials use, as this machine would have to be told them; and the way back. */
+import type { Phrase } from '../../said/index.ts';
 import { canonicalOf, sayBeat, type BeatInput, type BeatSchool, type CanonicalBeat } from '../../double-pulse/index.ts';
 import { arcOf, correctionFor, type ArcOf } from '../arc-of.ts';
 import type { MachineCorrection } from '../description/machine.ts';
@@ -12,7 +13,7 @@ export interface Wished {
   readonly figures: Figures;
   readonly arc: ArcOf;
   /** Set when the machine's school cannot say the beat: why, and what it would really run. */
-  readonly beatMiss?: { readonly why: string; readonly nearest: CanonicalBeat | undefined };
+  readonly beatMiss?: { readonly why: Phrase; readonly nearest: CanonicalBeat | undefined };
   /** How far the machine's own taught line lies from ours, mm of arc; 0 where it was not taught. */
   readonly lineOffsetMm: number;
 }

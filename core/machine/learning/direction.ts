@@ -2,6 +2,7 @@
  * Which way a dial really runs: both readings while nobody has tried, short tests that find out, and what their result changes.
  * Every test is made on scrap with helmet and gloves, or with nothing that feeds or burns; none asks for a look into a nozzle.
  */
+import { say, amount, bare, type Phrase } from '../../said/index.ts';
 import { success, failure, type Outcome } from '../../outcome/index.ts';
 import type { Dial, DirectionEvidence, Machine, TriggerMode } from '../description/machine.ts';
 import type { Program } from '../program.ts';
@@ -11,7 +12,7 @@ import { isNumeric, mirrored, quantityAt, quantityOf } from '../description/scal
 export interface BothReadings {
   /** What the same value would give if the dial ran the other way. */
   readonly otherQuantity: number;
-  readonly consequence: string;
+  readonly consequence: Phrase;
 }
 
 /** The other reading of a dial value; undefined where a scale has no sense to turn. */
@@ -33,28 +34,34 @@ function consequenceOf(
   reached: number,
   other: number,
   { slowBeat }: Program,
-): string {
-  const plain = `Nobody has tried which way ${dial.label} runs: this sets ${quantityText(quantity, reached)}, or ${quantityText(quantity, other)} if it runs the other way`;
-  if (quantity !== 'beatHighSharePercent' || !slowBeat) return `${plain}. Test it before you trust it.`;
+): Phrase {
+  const plain = say('machine.nobody-has-tried-which-way', {
+    dial: dial.label,
+    reached: quantityText(quantity, reached),
+    value: quantityText(quantity, other),
+  });
+  if (quantity !== 'beatHighSharePercent' || !slowBeat) return say('machine.test-it-before-you-trust', { plain });
   const { highFeedMPerMin: high, lowFeedMPerMin: low } = slowBeat;
-  const mean = (share: number) => ((share * high + (100 - share) * low) / 100).toFixed(1);
-  return `${plain}: a mean feed of ${mean(reached)} or ${mean(other)} m/min. Test it before you trust it.`;
+  const mean = (share: number) => (share * high + (100 - share) * low) / 100;
+  return say('machine.a-mean-feed-of-or', {
+    plain,
+    reached: bare('wireFeed', mean(reached), 1),
+    value: amount('wireFeed', mean(other), 1),
+  });
 }
 
 export interface DirectionTest {
-  readonly title: string;
+  readonly title: Phrase;
   readonly minutes: number;
-  readonly safety: string;
-  readonly steps: readonly string[];
-  readonly question: string;
+  readonly safety: Phrase;
+  readonly steps: readonly Phrase[];
+  readonly question: Phrase;
   /** What was seen when the dial runs as described, when it runs the other way, and when it cannot be told. */
-  readonly answers: { readonly asDescribed: string; readonly reversed: string; readonly unclear: string };
+  readonly answers: { readonly asDescribed: Phrase; readonly reversed: Phrase; readonly unclear: Phrase };
 }
 
-const onScrap =
-  'On scrap of the same metal: helmet, gloves, ears and skin covered, extraction on, others behind the screen. Never look into the nozzle.';
-const withoutFeed =
-  'Pressure arm lifted so that no wire feeds, wire end clear of metal, gun aimed at the bench and away from people, gas may flow. Wire can still be live: gloves on.';
+const onScrap = say('machine.on-scrap-of-the-same');
+const withoutFeed = say('machine.pressure-arm-lifted-so-that');
 
 /** The test for a dial; undefined for dials whose sense a label settles. */
 export function directionTestFor(dial: Dial): DirectionTest | undefined {
@@ -65,83 +72,83 @@ export function directionTestFor(dial: Dial): DirectionTest | undefined {
     dial.scale.kind === 'linear'
       ? dial.scale.quantityPerUnit > 0
       : dial.scale.kind === 'line-offset' && dial.scale.voltsPerUnit > 0;
-  const pair = (more: string, less: string) => ({
+  const pair = (more: Phrase, less: Phrase) => ({
     asDescribed: up ? more : less,
     reversed: up ? less : more,
-    unclear: 'No difference, or not sure',
+    unclear: say('machine.no-difference-or-not-sure'),
   });
   const { label } = dial;
   switch (quantity) {
     case 'stiffness':
       return {
-        title: `Three beads for ${label}`,
+        title: say('machine.three-beads-for', { label }),
         minutes: 2,
         safety: onScrap,
         steps: [
-          `Set ${label} to its middle and run a bead of 60 mm in dip or short pulse.`,
-          `Set ${label} to its upper end, nothing else, and run a second bead beside it.`,
-          `Set ${label} to its lower end and run a third. Let all three cool, then look.`,
+          say('machine.set-to-its-middle-and', { label, short60: amount('shortLength', 60) }),
+          say('machine.set-to-its-upper-end', { label }),
+          say('machine.set-to-its-lower-end', { label }),
         ],
-        question: `Against the middle one, the bead of the upper end of ${label} is …`,
-        answers: pair('narrower, crisper, more spatter', 'wider, softer, wetter, less spatter'),
+        question: say('machine.against-the-middle-one-the', { label }),
+        answers: pair(say('machine.narrower-crisper-more-spatter'), say('machine.wider-softer-wetter-less-spatter')),
       };
     case 'trimMm':
       return {
-        title: `Three beads for ${label}`,
+        title: say('machine.three-beads-for', { label }),
         minutes: 2,
         safety: onScrap,
         steps: [
-          `Run 60 mm with ${label} at its neutral point.`,
-          `A quarter of its travel up, same gun, same pace.`,
-          `A quarter down. Listen for the first crackle.`,
+          say('machine.run-with-at-its-neutral', { short60: amount('shortLength', 60), label }),
+          say('machine.a-quarter-of-its-travel'),
+          say('machine.a-quarter-down-listen-for'),
         ],
-        question: `Turned up, the arc …`,
-        answers: pair('grows longer: wider, flatter, quieter bead', 'grows shorter: it begins to crackle'),
+        question: say('machine.turned-up-the-arc'),
+        answers: pair(say('machine.grows-longer-wider-flatter-quieter'), say('machine.grows-shorter-it-begins-to')),
       };
     case 'beatHighSharePercent':
       return {
-        title: `A slow bead for ${label}`,
+        title: say('machine.a-slow-bead-for', { label }),
         minutes: 2,
         safety: onScrap,
         steps: [
-          'Set the slow rate to 0.5 Hz and the two levels far apart.',
-          `Set ${label} to 80, run 100 mm at an even pace. Let it cool.`,
-          'Look at the ripples: long hot stretches, or long cold ones?',
+          say('machine.set-the-slow-rate-to'),
+          say('machine.set-to-80-run-at', { label, short100: amount('shortLength', 100) }),
+          say('machine.look-at-the-ripples-long'),
         ],
-        question: `With ${label} at 80, most of each ripple is …`,
-        answers: pair('wide and hot: the share is time at high', 'narrow and cold: the share is time at low'),
+        question: say('machine.with-at-80-most-of', { label }),
+        answers: pair(say('machine.wide-and-hot-the-share'), say('machine.narrow-and-cold-the-share')),
       };
     case 'runInFeedMPerMin':
       return {
-        title: `Short beads for ${label}`,
+        title: say('machine.short-beads-for', { label }),
         minutes: 2,
         safety: onScrap,
         steps: [
-          `Set ${label} to its upper end, make three starts of 10 mm.`,
-          `Set it to its lower end, make three more. Only the jog, which carries no current, may be watched.`,
+          say('machine.set-to-its-upper-end-2', { label, short10: amount('shortLength', 10) }),
+          say('machine.set-it-to-its-lower'),
         ],
-        question: 'With the upper end the wire comes …',
-        answers: pair('faster: it pushes and stutters', 'slower: the arc lights softly'),
+        question: say('machine.with-the-upper-end-the'),
+        answers: pair(say('machine.faster-it-pushes-and-stutters'), say('machine.slower-the-arc-lights-softly')),
       };
     case 'burnBackMs':
       return {
-        title: `Two stops for ${label}`,
+        title: say('machine.two-stops-for', { label }),
         minutes: 2,
-        safety: `${onScrap} Power off before you bring a rule to the tip.`,
+        safety: say('machine.power-off-before-you-bring', { onScrap }),
         steps: [
-          `Set ${label} near its upper end, weld 20 mm, stop, switch off, measure the wire from the contact tip.`,
-          'The same near its lower end.',
+          say('machine.set-near-its-upper-end', { label, short20: amount('shortLength', 20) }),
+          say('machine.the-same-near-its-lower'),
         ],
-        question: 'With the upper end the wire left is …',
+        question: say('machine.with-the-upper-end-the-2'),
         answers: pair('shorter', 'longer'),
       };
     default:
       return {
-        title: `Two settings of ${label}`,
+        title: say('machine.two-settings-of', { label }),
         minutes: 2,
         safety: onScrap,
-        steps: [`Run 60 mm with ${label} low, then 60 mm with it high, nothing else changed.`],
-        question: `Turned up, the ${quantityFacts(quantity).name} is …`,
+        steps: [say('machine.run-with-low-then-with', { short60: amount('shortLength', 60), label })],
+        question: say('machine.turned-up-the-is', { quantity: quantityFacts(quantity).name }),
         answers: pair(quantityFacts(quantity).more, quantityFacts(quantity).less),
       };
   }
@@ -150,20 +157,20 @@ export function directionTestFor(dial: Dial): DirectionTest | undefined {
 /** The plain latching mode under test: what a machine does on each press, found without feeding or burning anything. */
 export function triggerTestFor(mode: TriggerMode): DirectionTest {
   return {
-    title: `What ${mode.label} does`,
+    title: say('machine.what-does', { mode: mode.label }),
     minutes: 2,
     safety: withoutFeed,
     steps: [
-      'Press and hold for two seconds; listen for the gas valve and the drive.',
-      'Release. Does the drive go on?',
-      'Press and hold again for two seconds. Does the drive slow down or go on as before?',
-      'Release. What stops: drive, or drive and gas?',
+      say('machine.press-and-hold-for-two'),
+      say('machine.release-does-the-drive-go'),
+      say('machine.press-and-hold-again-for'),
+      say('machine.release-what-stops-drive-or'),
     ],
-    question: 'Press by press it …',
+    question: say('machine.press-by-press-it'),
     answers: {
-      asDescribed: 'does what the drawing shows',
-      reversed: 'does something else: correct the drawing',
-      unclear: 'Cannot tell',
+      asDescribed: say('machine.does-what-the-drawing-shows'),
+      reversed: say('machine.does-something-else-correct-the'),
+      unclear: say('machine.cannot-tell'),
     },
   };
 }
@@ -175,7 +182,7 @@ export function withDirection(machine: Machine, dialId: string, evidence: Direct
     return failure({
       path: 'dialId',
       code: 'unknown-dial',
-      message: `${machine.name} has no dial "${dialId}".`,
+      message: say('machine.has-no-dial-2', { machine: machine.name, dialId }),
       got: dialId,
     });
   }
@@ -184,7 +191,7 @@ export function withDirection(machine: Machine, dialId: string, evidence: Direct
     return failure({
       path: 'dialId',
       code: 'nothing-to-turn',
-      message: `${dial.label} has no sense that could be reversed.`,
+      message: say('machine.has-no-sense-that-could', { dial: dial.label }),
       got: dialId,
     });
   }

@@ -2,6 +2,7 @@
  * A machine's own line from a few points of its door chart: current against feed as a power law, volts against feed as a straight line,
  * both held rising, least squares; thickness against feed between its points. Each point is judged by the fit through all the others.
  */
+import { say, amount, joined, type Phrase } from '../../said/index.ts';
 import { steadyCurrentA } from '../../melting/index.ts';
 import { wireInGas } from '../../arc/index.ts';
 import { failure, success, type Issue, type Outcome } from '../../outcome/index.ts';
@@ -32,7 +33,7 @@ export interface FittedPoint {
   readonly currentMissA?: number | undefined;
   readonly voltageMissV?: number | undefined;
   /** Why this point is doubted; absent when it fits the others. */
-  readonly doubt?: string;
+  readonly doubt?: Phrase;
 }
 
 /** A point off by more than this from the fit through the others is doubted: 8 % of current (the error of the melting table), 1.5 V. */
@@ -50,9 +51,9 @@ export function fitLine(line: ChartLine, path = 'points'): Outcome<LineFit> {
       issues.push({
         path: `${path}.${index}`,
         code: 'point-without-feed',
-        message: `Point ${index + 1} names neither a feed nor a current that this wire can melt at.`,
+        message: say('machine.point-names-neither-a-feed', { index: index + 1 }),
         got: point,
-        hint: 'Enter the feed, or the amperes that the chart shows.',
+        hint: say('machine.enter-the-feed-or-the'),
       });
       return [];
     }
@@ -64,7 +65,11 @@ export function fitLine(line: ChartLine, path = 'points'): Outcome<LineFit> {
       issues.push({
         path: `${path}.${point.index}`,
         code: 'duplicate-feed',
-        message: `Points ${twin.index + 1} and ${point.index + 1} have the same feed, ${point.wireFeedMPerMin.toFixed(2)} m/min, and other figures.`,
+        message: say('machine.points-and-have-the-same', {
+          index: twin.index + 1,
+          index2: point.index + 1,
+          wireFeed: amount('wireFeed', point.wireFeedMPerMin, 2),
+        }),
         got: point.wireFeedMPerMin,
       });
     }
@@ -73,7 +78,7 @@ export function fitLine(line: ChartLine, path = 'points'): Outcome<LineFit> {
     issues.push({
       path,
       code: 'too-few-points',
-      message: `A line needs two points or more; got ${points.length}.`,
+      message: say('machine.a-line-needs-two-points', { points: points.length }),
       limit: 2,
       got: points.length,
     });
@@ -105,24 +110,32 @@ function judged(point: FittedPoint, all: readonly FittedPoint[], amps?: Curve, v
   const others = all.filter((one) => one !== point);
   const currentMissA = missOf(point.currentA, amps, point);
   const voltageMissV = missOf(point.voltageV, volts, point);
-  const doubts: string[] = [];
+  const doubts: Phrase[] = [];
   // With three points or more the others can speak against one; a feed computed from the current proves nothing about it.
   if (all.length > 2) {
     const current = point.feedComputed ? undefined : missOf(point.currentA, fitAmps(others), point);
     if (current !== undefined && point.currentA !== undefined && Math.abs(current) > doubtfulShare * point.currentA) {
       doubts.push(
-        `${point.currentA} A lies ${Math.abs(current).toFixed(0)} A ${current > 0 ? 'above' : 'below'} what the others say`,
+        say('machine.lies-what-the-others-say', {
+          current: amount('current', point.currentA),
+          current2: amount('current', Math.abs(current), 0),
+          current3: current > 0 ? say('machine.above') : say('machine.below'),
+        }),
       );
     }
     const voltage = missOf(point.voltageV, fitVolts(others), point);
     if (voltage !== undefined && Math.abs(voltage) > doubtfulV) {
       doubts.push(
-        `${point.voltageV ?? 0} V lies ${Math.abs(voltage).toFixed(1)} V ${voltage > 0 ? 'above' : 'below'} what the others say`,
+        say('machine.lies-what-the-others-say-2', {
+          voltage: amount('voltage', point.voltageV ?? 0),
+          voltage2: amount('voltage', Math.abs(voltage), 1),
+          voltage3: voltage > 0 ? say('machine.above') : say('machine.below'),
+        }),
       );
     }
   }
   const { doubt: _none, ...plain } = point;
-  return { ...plain, currentMissA, voltageMissV, ...(doubts.length > 0 ? { doubt: doubts.join('; ') } : {}) };
+  return { ...plain, currentMissA, voltageMissV, ...(doubts.length > 0 ? { doubt: joined(doubts, '; ') } : {}) };
 }
 
 function missOf(read: number | undefined, curve: Curve | undefined, point: FittedPoint): number | undefined {

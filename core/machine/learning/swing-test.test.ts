@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { planSeam } from '../../plan/index.ts';
 import { alder, scenarios } from '../../scenarios/index.ts';
@@ -16,7 +17,7 @@ describe('a swing dial of one number', () => {
 
   it('takes its unit from two tests, with swing and mean of each', () => {
     const found = swingFromTests(strength, two);
-    if (!found.ok) throw new Error(found.issues[0]?.message);
+    if (!found.ok) throw new Error(inEnglish(found.issues[0]?.message));
     expect(found.value.perUnitPercent).toBeCloseTo(20 / 6, 9);
     expect(found.value.swingPercent[0]).toBeCloseTo(10, 9);
     expect(found.value.swingPercent[1]).toBeCloseTo(30, 9);
@@ -24,7 +25,7 @@ describe('a swing dial of one number', () => {
     // A program that wants 20 % each way is then dialled half way between the two tests.
     const seam = scenarios.find((one) => one.id === 'trike-lid-seam')!.input;
     const plan = planSeam(seam);
-    if (!plan.ok) throw new Error(plan.issues[0]?.message);
+    if (!plan.ok) throw new Error(inEnglish(plan.issues[0]?.message));
     const program = programFromPlan(seam, plan.value);
     const mean = program.slowBeat!.meanFeedMPerMin;
     const slowBeat = { ...program.slowBeat!, highFeedMPerMin: 1.2 * mean, lowFeedMPerMin: 0.8 * mean, highShare: 0.5 };

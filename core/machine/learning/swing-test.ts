@@ -1,4 +1,6 @@
 /** What one unit of a one-number swing dial means, from two tests: the slow levels are read at two values, the scale is the line through both. */
+import type { Phrase } from '../../said/index.ts';
+import { amount, bare, say } from '../../said/index.ts';
 import { failure, success, type Issue, type Outcome } from '../../outcome/index.ts';
 import { rangeIssue } from '../../outcome/range.ts';
 import type { Dial } from '../description/machine.ts';
@@ -18,7 +20,7 @@ export interface SwingScale {
   readonly swingPercent: readonly [number, number];
   readonly meanFeedMPerMin: readonly [number, number];
   readonly perUnitPercent: number;
-  readonly because: string;
+  readonly because: Phrase;
 }
 
 /** Less than this between two readings says nothing about a unit, percent of the mean; the noise of a display's last digit (assumed). */
@@ -34,7 +36,7 @@ export function swingFromTests(dial: Dial, readings: readonly [SwingReading, Swi
     return failure({
       path: 'dial',
       code: 'no-swing-dial',
-      message: `${dial.label} is no dial for the swing in even steps.`,
+      message: say('machine.is-no-dial-for-the', { dial: dial.label }),
       got: dial.id,
     });
   }
@@ -47,7 +49,7 @@ export function swingFromTests(dial: Dial, readings: readonly [SwingReading, Swi
     return failure({
       path: 'readings.1.dialValue',
       code: 'same-value',
-      message: `Both tests stand at ${one.dialValue}; a unit shows only between two values.`,
+      message: say('machine.both-tests-stand-at-a', { dialValue: one.dialValue }),
       got: two.dialValue,
     });
   }
@@ -55,10 +57,14 @@ export function swingFromTests(dial: Dial, readings: readonly [SwingReading, Swi
     return failure({
       path: 'readings.1.highFeedMPerMin',
       code: 'too-near',
-      message: `The swings of ${swings[0].toFixed(1)} and ${swings[1].toFixed(1)} % lie less than ${leastApartPercent} % apart.`,
+      message: say('machine.the-swings-of-and-lie', {
+        swings: bare('percent', swings[0], 1),
+        swings2: amount('percent', swings[1], 1),
+        leastApart: amount('percent', leastApartPercent),
+      }),
       limit: leastApartPercent,
       got: Number(Math.abs(swings[1] - swings[0]).toFixed(2)),
-      hint: 'Take the two values further apart.',
+      hint: say('machine.take-the-two-values-further'),
     });
   }
   const perUnit = (swings[1] - swings[0]) / apart;
@@ -70,7 +76,13 @@ export function swingFromTests(dial: Dial, readings: readonly [SwingReading, Swi
     swingPercent: swings,
     meanFeedMPerMin: [meanOf(one), meanOf(two)],
     perUnitPercent: perUnit,
-    because: `${words(one, swings[0])}; ${words(two, swings[1])}; a unit is ${perUnit.toFixed(2)} %, ${scale.neutral} is ${atNeutral.toFixed(1)} %`,
+    because: say('machine.a-unit-is-is', {
+      swings: words(one, swings[0]),
+      swings2: words(two, swings[1]),
+      perUnit: amount('percent', perUnit, 2),
+      neutral: scale.neutral,
+      atNeutral: amount('percent', atNeutral, 1),
+    }),
   });
 }
 
@@ -91,7 +103,10 @@ function issuesOf(dial: Dial, reading: SwingReading, path: string): Issue[] {
           {
             path: `${path}.highFeedMPerMin`,
             code: 'high-below-low',
-            message: `The high level of ${high} m/min must lie above the low one of ${low} m/min.`,
+            message: say('machine.the-high-level-of-must', {
+              high: amount('wireFeed', high),
+              low: amount('wireFeed', low),
+            }),
             limit: low,
             got: high,
           },

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { hazel, rowan } from '../../scenarios/index.ts';
@@ -23,7 +24,7 @@ const steel: ChartLine = {
 };
 const fitted = (points: readonly ChartPoint[]) => {
   const fit = fitLine({ ...steel, points });
-  if (!fit.ok) throw new Error(fit.issues[0]?.message);
+  if (!fit.ok) throw new Error(inEnglish(fit.issues[0]?.message));
   return fit.value;
 };
 
@@ -66,7 +67,7 @@ describe('a line taught from the door chart', () => {
     const line = fitted([...points.slice(0, 2), { wireFeedMPerMin: 8, currentA: 125, voltageV: 26 }, points[3]!]);
     const doubtful = line.points.filter((point) => point.doubt !== undefined);
     expect(doubtful.map((point) => point.index)).toContain(2);
-    expect(line.points[2]!.doubt).toContain('below');
+    expect(inEnglish(line.points[2]!.doubt)).toContain('below');
   });
 
   it('takes thickness and amperes where no feed is printed, with the feed from the melting model', () => {
@@ -132,11 +133,13 @@ describe('which way a dial runs', () => {
     for (const dial of [...hazel.dials, ...rowan.dials]) {
       const test = directionTestFor(dial);
       if (!test) continue;
-      const words = [test.safety, ...test.steps, test.question].join(' ').toLowerCase();
+      const words = inEnglish([test.safety, ...test.steps, test.question])
+        .join(' ')
+        .toLowerCase();
       expect(test.minutes).toBeLessThanOrEqual(2);
       expect(words).toContain('glove');
       expect(words).not.toMatch(/thumb|look into the nozzle and|feel the wire/);
-      expect(test.answers.asDescribed).not.toBe(test.answers.reversed);
+      expect(inEnglish(test.answers.asDescribed)).not.toBe(test.answers.reversed);
     }
   });
 });
@@ -170,8 +173,8 @@ describe('drift of a memory', () => {
       ['wire-feed', 'same'],
     ]);
     // Six steps of 0.12 mm.
-    expect(lines[0]!.means).toBe('arc trim +0.72 mm, longer arc');
+    expect(inEnglish(lines[0]!.means)).toBe('arc trim +0.72 mm, longer arc');
     // A percentage leans on the feed beside it: 60 % of 7.8 m/min.
-    expect(lines[1]!.means).toContain('+0.78 m/min, faster approach');
+    expect(inEnglish(lines[1]!.means)).toContain('+0.78 m/min, faster approach');
   });
 });

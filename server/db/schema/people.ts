@@ -14,7 +14,17 @@ export const people = pgTable(
     pinHash: text('pin_hash'),
     /** Wrong PINs in a row, and until when the next try has to wait. */
     failedTries: integer('failed_tries').notNull().default(0),
+    /** How this person reads; null is as the device does. */
+    language: text('language'),
+    units: text('units'),
+    theme: text('theme'),
+    hand: text('hand'),
     waitUntil: timestamp('wait_until', { withTimezone: true, mode: 'string' }),
   },
-  () => [check('people_role_known', sql`role in ('welder', 'lead', 'office', 'owner')`)],
+  () => [
+    check('people_role_known', sql`role in ('welder', 'lead', 'office', 'owner')`),
+    check('people_units_known', sql`units in ('metric', 'us')`),
+    check('people_theme_known', sql`theme in ('day', 'night')`),
+    check('people_hand_known', sql`hand in ('right', 'left')`),
+  ],
 );

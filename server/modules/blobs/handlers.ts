@@ -1,4 +1,5 @@
 /** Attached files in the database, by the hash of their bytes: one backup holds them, and every server of the shop has them. */
+import { phrase } from '@fox-tempo/words';
 import { createHash } from 'node:crypto';
 import { blobTypes } from '@fox-tempo/contract';
 import { Raw, type Handlers } from '../../http/doors.ts';
@@ -20,16 +21,21 @@ export const blobHandlers = {
     const said = (http.request.get('content-type') ?? '').split(';')[0]?.trim();
     const mediaType = blobTypes.find((one) => one === said);
     if (mediaType === undefined)
-      throw new HttpProblem('unsupported-type', `Kept are ${blobTypes.join(', ')}; got ${said ?? 'nothing'}.`);
-    if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw new HttpProblem('malformed-request', 'The file is empty.');
-    if (!beginnings[mediaType](bytes)) throw new HttpProblem('unsupported-type', `These bytes are no ${mediaType}.`);
+      throw new HttpProblem(
+        'unsupported-type',
+        phrase('server.blobs.kept-are-got', { blobTypes, said: said ?? 'nothing' }),
+      );
+    if (!Buffer.isBuffer(bytes) || bytes.length === 0)
+      throw new HttpProblem('malformed-request', phrase('server.blobs.the-file-is-empty'));
+    if (!beginnings[mediaType](bytes))
+      throw new HttpProblem('unsupported-type', phrase('server.blobs.these-bytes-are-no', { mediaType }));
     const sha256 = createHash('sha256').update(bytes).digest('hex');
     await keepBlob(db, { sha256, mediaType, size: bytes.length, bytes });
     return { sha256, mediaType, size: bytes.length };
   },
   blob: async ({ db, params }) => {
     const row = await findBlob(db, params.sha256);
-    if (!row) throw new HttpProblem('not-found', 'There is no such file.');
+    if (!row) throw new HttpProblem('not-found', phrase('server.blobs.there-is-no-such-file'));
     return new Raw((response) => {
       response
         .set('Content-Type', row.mediaType)

@@ -1,4 +1,5 @@
 /** The dial card as a printed page, A5, A4 or Letter: one line a dial, large figures, readable with a glove on it. */
+import { amount, inSentence, type Phrase } from '@fox-tempo/core/said';
 import { asStands, planRequest, type CardPaper, type MachineResource, type SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import {
@@ -14,7 +15,8 @@ import {
 import { gunWords, jointRule, modeName, type Plan, planSeam, positionName } from '@fox-tempo/core/plan';
 import { scoreOf, sequenceOnMachine } from '@fox-tempo/core/score';
 import { firstArcList } from '@fox-tempo/core/setup';
-import { formatWithUnit, type UnitSystem } from '@fox-tempo/core/units';
+import type { UnitSystem } from '@fox-tempo/core/units';
+import type { Language, Shown, Words } from '@fox-tempo/words';
 import { dayIn } from '../../http/timestamp.ts';
 import { sequenceLines } from './sequence-lines.ts';
 import { sequencePicture } from './sequence-picture.ts';
@@ -30,6 +32,7 @@ export interface CardContent {
   readonly revision: NonNullable<SeamResource['revision']>;
   readonly machine: MachineResource;
   readonly paper: CardPaper;
+  readonly language: Language;
   readonly units: UnitSystem;
   readonly printedAt: Date;
   readonly timeZone: string;
@@ -41,9 +44,12 @@ export const cardDensities = [0, 1, 2, 3] as const;
 export type CardDensity = (typeof cardDensities)[number];
 
 export function cardDocument(
-  { seam, revision, machine, paper, units, printedAt, timeZone, slots }: CardContent,
+  { seam, revision, machine, paper, printedAt, timeZone, slots }: CardContent,
+  say: Words,
   density: CardDensity = 0,
 ): TDocumentDefinitions {
+  const { t, tell } = say;
+  const hazard = (said: Phrase) => [tell(said), say.beside(said)].filter(Boolean).join(' / ');
   const { program, spec } = revision;
   const { standing } = machine;
   const file = asStands(machine);
@@ -72,21 +78,19 @@ export function cardDocument(
       noWrap: value.length <= 8,
     },
   ];
-  const hand = (label: string, where: string, text: string): TableCell[] => {
-    const [value = '', ...unit] = text.split(' ');
-    return row(label, where, value, unit.join(' '), false);
-  };
+  const hand = (label: string, where: string, { text, unit }: Shown): TableCell[] =>
+    row(label, where, text, unit, false);
   // Folded only where it is known that they stand.
   const stands = (dial: DialSetting) => density > 0 && standing?.dials[dial.dialId] !== undefined && !changed(dial);
   const folded = card.dials.filter(stands);
   const changing = card.dials.filter(changed);
-  const glance = glanceWords(standing !== null, changing);
+  const glance = glanceWords(say, standing !== null, changing);
   const dialRows = card.dials
     .filter((dial) => !stands(dial))
     .map((dial) =>
       row(
         dial.label,
-        [dial.where, dial.level, dial.sense, missOf(dial)].filter(Boolean).join('; '),
+        [dial.where, tell(dial.level ?? ''), tell(dial.sense ?? ''), missOf(say, dial)].filter(Boolean).join('; '),
         dial.display,
         dial.unit,
         changed(dial),
@@ -94,18 +98,21 @@ export function cardDocument(
     );
   const planned = planSeam(planRequest(revision.spec, revision.choice, { circuitMOhm: file.circuitMOhm }));
   const plan = planned.ok ? planned.value : undefined;
-  const cautions = plan?.warnings.filter(({ level }) => level !== 'note').map(({ message }) => message) ?? [];
+  const cautions = plan?.warnings.filter(({ level }) => level !== 'note').map(({ message }) => hazard(message)) ?? [];
   const notes = [
     ...cautions,
-    ...card.warnings.map((warning) => warning.message),
-    ...card.notCarried.map(({ what, nearest }) => `Not on this machine: ${what}. Nearest: ${nearest}.`),
+    ...card.warnings.map((warning) => tell(warning.message)),
+    ...card.notCarried.map(({ what, nearest }) => t('server.cards.not-on-this-machine-nearest', { what, nearest })),
   ];
-  const startAndStop = sequenceBlock(file, program, spec, card, paper, slots, density);
+  const startAndStop = sequenceBlock(say, file, program, spec, card, paper, slots, density);
   const two = dialRows.length > (density > 1 ? 4 : paper === 'A5' ? 8 : 12);
   return {
     pageSize: paper,
     pageMargins: paper === 'A5' ? (density > 1 ? [18, 14, 18, 30] : [24, 24, 24, 34]) : [40, 40, 40, 44],
-    info: { title: `${file.name}: ${spec.name}, revision ${revision.number}`, creator: 'Fox Tempo' },
+    info: {
+      title: t('server.cards.revision', { file: file.name, spec: spec.name, number: revision.number }),
+      creator: 'Fox Tempo',
+    },
     defaultStyle: { font: 'Roboto', fontSize: 9, color: '#25211B' },
     content: [
       {
@@ -116,19 +123,31 @@ export function cardDocument(
       },
       { text: `${spec.name}, ${seam.partName}`, fontSize: 12, bold: true, margin: [0, 2, 0, 0] },
       {
-        text: `${jointRule(spec.joint).name.toLowerCase()} ${spec.thicknessesMm.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + ')}, ${positionName(spec.position, spec.joint)} · ${fillerOf(program.filler).name}, ${wireSizeLabel(program.diameterMm)}, ${gasName(program.gas)} · ${modeName(program.mode)} · revision ${revision.number}`,
+        text: t('server.cards.revision-2', {
+          name: inSentence(jointRule(spec.joint).name),
+          units: spec.thicknessesMm.map((mm) => say.quantity(mm, 'thickness')).join(' + '),
+          joint: positionName(spec.position, spec.joint),
+          filler: fillerOf(program.filler).name,
+          diameter: wireSizeLabel(program.diameterMm),
+          gas: gasName(program.gas),
+          mode: modeName(program.mode),
+          number: revision.number,
+        }),
         color: quiet,
         margin: [0, 1, 0, 2],
       },
       { text: glance, color: russet, bold: true, margin: [0, 0, 0, 4] },
       two
-        ? { columns: halves(dialRows).map((half) => dialTable(half, density)), columnGap: paper === 'A5' ? 12 : 16 }
-        : dialTable(dialRows, density),
+        ? {
+            columns: halves(dialRows).map((half) => dialTable(say, half, density)),
+            columnGap: paper === 'A5' ? 12 : 16,
+          }
+        : dialTable(say, dialRows, density),
       ...(folded.length > 0
         ? [
             {
               text: [
-                { text: 'Stand as needed: ', bold: true },
+                { text: t('server.cards.stand-as-needed'), bold: true },
                 folded.map(({ label, display, unit }) => `${label} ${display} ${unit}`.trim()).join(', '),
               ],
               fontSize: small,
@@ -136,31 +155,40 @@ export function cardDocument(
             } satisfies Content,
           ]
         : []),
-      { text: 'By hand', bold: true, fontSize: density > 1 ? 9 : 11, margin: [0, air, 0, 1] },
+      { text: t('server.cards.by-hand'), bold: true, fontSize: density > 1 ? 9 : 11, margin: [0, air, 0, 1] },
       {
         columns: [
-          hand('Gas flow', 'at the nozzle', formatWithUnit(program.gasFlowLPerMin, 'gasFlow', units)),
-          hand('Stick-out', 'tip to plate', formatWithUnit(program.ctwdMm, 'shortLength', units)),
-          hand('Travel', 'time it', formatWithUnit(program.travelMmPerMin, 'travel', units)),
-        ].map((own) => dialTable([own], density)),
+          hand(
+            t('server.cards.gas-flow'),
+            t('server.cards.at-the-nozzle'),
+            say.show(program.gasFlowLPerMin, 'gasFlow'),
+          ),
+          hand(t('server.cards.stick-out'), t('server.cards.tip-to-plate'), say.show(program.ctwdMm, 'shortLength')),
+          hand(t('server.cards.travel'), t('server.cards.time-it'), say.show(program.travelMmPerMin, 'travel')),
+        ].map((own) => dialTable(say, [own], density)),
         columnGap: 12,
       },
       ...(program.gun
         ? [
             {
-              text: [{ text: 'Gun ', bold: true }, gunWords(program.gun)],
+              text: [{ text: t('server.cards.gun'), bold: true }, tell(gunWords(program.gun))],
               margin: [6, 2, 0, 0],
             } satisfies Content,
           ]
         : []),
-      ...showBlock(program, file),
-      ...(plan && plan.passes > 1 ? passBlock(plan, units) : []),
+      ...showBlock(say, program, file),
+      ...(plan && plan.passes > 1 ? passBlock(say, plan) : []),
       ...startAndStop,
       ...(notes.length > 0 ? [{ ul: notes, fontSize: small, margin: [0, air - 2, 0, 0] } satisfies Content] : []),
-      { text: 'Before the first arc', bold: true, fontSize: density > 1 ? 8.5 : 10, margin: [0, air, 0, 1] },
+      {
+        text: t('server.cards.before-the-first-arc'),
+        bold: true,
+        fontSize: density > 1 ? 8.5 : 10,
+        margin: [0, air, 0, 1],
+      },
       {
         columns: halves(firstArcList(spec.materialGroup, program.mode)).map((half) => ({
-          ul: half,
+          ul: half.map(hazard),
           fontSize: small - 0.5,
         })),
         columnGap: 12,
@@ -172,7 +200,7 @@ export function cardDocument(
       color: quiet,
       columns: [
         {
-          text: '› changes from how the machine stands. A starting point from a model: verify on scrap. Your local code and qualified procedure come first.',
+          text: t('server.cards.changes-from-how-the-machine'),
         },
         {
           text: `${dayIn(timeZone, printedAt)}, ${revision.createdBy}   ${page}/${pages}`,
@@ -185,18 +213,29 @@ export function cardDocument(
 }
 
 /** What the machine's own figures should read, so that a wrong wire or line is seen at the first arc. */
-function showBlock(program: Program, file: MachineResource['file']): Content[] {
+function showBlock({ t }: Words, program: Program, file: MachineResource['file']): Content[] {
   const show = shouldShow(program, file);
   if (!show) return [];
   const preset =
     show.presetA === null && show.presetV === null
-      ? 'before the arc: as its own chart says'
-      : `before the arc ${[show.presetA === null ? '' : `${show.presetA.toFixed(0)} A`, show.presetV === null ? '' : `${show.presetV.toFixed(1)} V`].filter(Boolean).join(', ')}`;
+      ? t('server.cards.before-the-arc-as-its')
+      : t('server.cards.before-the-arc', {
+          preset: [
+            ...(show.presetA === null ? [] : [amount('current', show.presetA, 0)]),
+            ...(show.presetV === null ? [] : [amount('voltage', show.presetV, 1)]),
+          ],
+        });
   return [
     {
       text: [
-        { text: 'It should show ', bold: true },
-        `${preset}; while it burns about ${show.runningA.toFixed(0)} A, ${show.runningV.toFixed(1)} V at the machine (${show.tipV.toFixed(1)} V at the tip, ${file.circuitMOhm} mΩ of leads).`,
+        { text: t('server.cards.it-should-show'), bold: true },
+        t('server.cards.while-it-burns-about-at', {
+          preset,
+          running: amount('current', show.runningA, 0),
+          running2: amount('voltage', show.runningV, 1),
+          tip: amount('voltage', show.tipV, 1),
+          circuit: amount('resistance', file.circuitMOhm),
+        }),
       ],
       fontSize: 8.5,
       margin: [0, 6, 0, 0],
@@ -205,10 +244,18 @@ function showBlock(program: Program, file: MachineResource['file']): Content[] {
 }
 
 /** Every pass with its setting, in the order it is laid. */
-function passBlock({ passTable }: Plan, units: UnitSystem): Content[] {
-  const head = ['Pass', 'Kind', 'Feed', 'Current', 'Travel', 'Metal', 'Gun'].map((text) => ({ text, color: quiet }));
+function passBlock({ t, tell, quantity }: Words, { passTable }: Plan): Content[] {
+  const head = [
+    t('server.cards.pass'),
+    t('server.cards.kind'),
+    t('server.cards.feed'),
+    t('server.cards.current'),
+    t('server.cards.travel'),
+    t('server.cards.metal'),
+    t('server.cards.gun-2'),
+  ].map((text) => ({ text, color: quiet }));
   return [
-    { text: 'Passes', bold: true, fontSize: 10, margin: [0, 8, 0, 2] },
+    { text: t('server.cards.passes'), bold: true, fontSize: 10, margin: [0, 8, 0, 2] },
     {
       fontSize: 7.5,
       layout: 'lightHorizontalLines',
@@ -219,12 +266,12 @@ function passBlock({ passTable }: Plan, units: UnitSystem): Content[] {
           head,
           ...passTable.map((pass) => [
             String(pass.pass),
-            pass.kind,
-            formatWithUnit(pass.wireFeedMPerMin, 'wireFeed', units),
-            `${pass.meanCurrentA.toFixed(0)} A`,
-            formatWithUnit(pass.travelMmPerMin, 'travel', units),
-            formatWithUnit(pass.areaMm2, 'area', units),
-            pass.gun,
+            t(`plan.pass-${pass.kind}`),
+            quantity(pass.wireFeedMPerMin, 'wireFeed'),
+            quantity(pass.meanCurrentA, 'current'),
+            quantity(pass.travelMmPerMin, 'travel'),
+            quantity(pass.areaMm2, 'area'),
+            tell(pass.gun),
           ]),
         ],
       },
@@ -234,6 +281,7 @@ function passBlock({ passTable }: Plan, units: UnitSystem): Content[] {
 
 /** The sequence as a picture in this machine's words, with what the hand does. Nothing where it cannot be made. */
 function sequenceBlock(
+  say: Words,
   file: MachineResource['file'],
   program: Program,
   { lengthMm, thicknessesMm }: SeamResource['spec'],
@@ -245,14 +293,14 @@ function sequenceBlock(
   const there = sequenceOnMachine(file, program, card);
   const whole = scoreOf(there.asRun, { lengthMm, thicknessMm: Math.min(...thicknessesMm) }, there.habit);
   if (!whole.ok) return [];
-  const lines = sequenceLines(whole.value, file, slots);
+  const lines = sequenceLines(say, whole.value, file, slots);
   const wide = paper === 'A5' ? 352 : 440;
   return [
     {
       unbreakable: true,
       stack: [
         {
-          text: ['Start and stop', there.mode ? `: ${there.mode.label}` : ''].join(''),
+          text: [say.t('server.cards.start-and-stop'), there.mode ? `: ${there.mode.label}` : ''].join(''),
           bold: true,
           fontSize: density > 1 ? 9 : 11,
           margin: [0, density > 1 ? 3 : 8, 0, 2],
@@ -261,14 +309,17 @@ function sequenceBlock(
           ? [
               {
                 columns: [
-                  { svg: sequencePicture(whole.value, there), width: wide * (density > 2 ? 0.44 : 0.52) },
+                  { svg: sequencePicture(say, whole.value, there), width: wide * (density > 2 ? 0.44 : 0.52) },
                   { ol: lines, fontSize: density > 2 ? 6 : 6.5, width: '*' },
                 ],
                 columnGap: 10,
               } satisfies Content,
             ]
           : [
-              { svg: sequencePicture(whole.value, there), width: wide * (density === 1 ? 0.8 : 1) } satisfies Content,
+              {
+                svg: sequencePicture(say, whole.value, there),
+                width: wide * (density === 1 ? 0.8 : 1),
+              } satisfies Content,
               { ol: lines, fontSize: 7.5, margin: [0, 2, 0, 0] } satisfies Content,
             ]),
       ],
@@ -280,12 +331,14 @@ function sequenceBlock(
 const mostNamed = 5;
 
 /** What changes, in one glance. */
-function glanceWords(isKnown: boolean, changing: readonly DialSetting[]): string {
-  if (!isKnown) return 'Nobody has entered how it stands: set every line.';
-  if (changing.length === 0) return 'Nothing changes from how it stands.';
-  if (changing.length > mostNamed) return `${changing.length} lines change, marked ›.`;
-  const lines = changing.map(({ label, display, unit }) => `${label} to ${display} ${unit}`.trim()).join(', ');
-  return `${changing.length === 1 ? '1 line changes' : `${changing.length} lines change`}: ${lines}.`;
+function glanceWords({ t }: Words, isKnown: boolean, changing: readonly DialSetting[]): string {
+  if (!isKnown) return t('server.cards.nobody-has-entered-how-it');
+  if (changing.length === 0) return t('server.cards.nothing-changes-from-how-it');
+  if (changing.length > mostNamed) return t('server.cards.lines-change-marked', { changing: changing.length });
+  const lines = changing
+    .map(({ label, display, unit }) => t('server.cards.to', { label, display, unit }).trim())
+    .join(', ');
+  return `${t('server.cards.lines-change', { changing: changing.length })}: ${lines}.`;
 }
 
 function halves<T>(list: readonly T[]): [T[], T[]] {
@@ -293,12 +346,12 @@ function halves<T>(list: readonly T[]): [T[], T[]] {
   return [list.slice(0, middle), list.slice(middle)];
 }
 
-function dialTable(body: TableCell[][], density: CardDensity): Content {
+function dialTable({ t }: Words, body: TableCell[][], density: CardDensity): Content {
   const padding = density > 2 ? 1 : 2.5;
   return {
     table: {
       widths: [6, '*', 'auto'],
-      body: body.length > 0 ? body : [['', 'This machine’s dials are not described.', '']],
+      body: body.length > 0 ? body : [['', t('server.cards.this-machines-dials-are-not'), '']],
     },
     layout: {
       hLineWidth: (at) => (at === 0 ? 0 : 0.6),
@@ -312,9 +365,13 @@ function dialTable(body: TableCell[][], density: CardDensity): Content {
   };
 }
 
-function missOf({ error, quantity, clipped }: DialSetting): string | undefined {
+function missOf({ t }: Words, { error, quantity, clipped }: DialSetting): string | undefined {
   if (error === undefined) return undefined;
   const { noticed, unit, digits } = quantityFacts(quantity as DialQuantity);
   if (Math.abs(error) < noticed && !clipped) return undefined;
-  return `misses by ${error > 0 ? '+' : '−'}${Math.abs(error).toFixed(digits)} ${unit}`.trim();
+  return t('server.cards.misses-by', {
+    error: error > 0 ? '+' : '−',
+    digits: amount('plain', Math.abs(error), digits),
+    unit,
+  }).trim();
 }

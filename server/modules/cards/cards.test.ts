@@ -31,6 +31,20 @@ describe('printed cards', () => {
     },
   );
 
+  it.each(['de', 'es', 'pl'])(
+    'are one page in %s too, with the English beside hazards nobody has read',
+    async (lang) => {
+      for (const [id, machine] of [
+        ['trike-lid-seam', 'alder'],
+        ['jack-post-upright', 'hazel'],
+        ['trike-frame-rail', 'rowan'],
+      ] as const) {
+        const printed = await card({ machine, paper: 'A4', units: 'metric', lang }, id).expect(200);
+        expect([id, pagesOf(printed.body as Buffer)]).toEqual([id, 1]);
+      }
+    },
+  );
+
   it('every paper, in US units', async () => {
     for (const paper of ['A4', 'LETTER']) await card({ machine: 'alder', paper, units: 'us' }).expect(200);
   });

@@ -1,6 +1,8 @@
+import { phrase } from '@fox-tempo/words';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import { Raw, type Handlers } from '../../http/doors.ts';
 import { HttpProblem } from '../../http/problem.ts';
+import { wordsOf } from '../../http/words.ts';
 import { requireMachine } from '../machines/service.ts';
 import { requireSeam } from '../seams/service.ts';
 import { readShop } from '../shop/repo.ts';
@@ -9,16 +11,18 @@ import { currentEntries } from '../slots/repo.ts';
 export function cardHandlers(pool: ComputePool): Pick<Handlers, 'card'> {
   return {
     /** The newest revision on one machine's card. */
-    card: async ({ db, params, query, signal }) => {
-      const { machine: machineId, paper, units } = query;
+    card: async ({ db, params, query, signal, http }) => {
+      const { machine: machineId, paper, units, lang } = query;
+      const language = lang ?? wordsOf(http.response).language;
       const seam = await requireSeam(db, params.id);
       const machine = await requireMachine(db, machineId);
-      if (!seam.revision) throw new HttpProblem('not-found', `${seam.spec.name} has no saved setting to print.`);
+      if (!seam.revision)
+        throw new HttpProblem('not-found', phrase('server.cards.has-no-saved-setting-to', { spec: seam.spec.name }));
       const { items } = await currentEntries(db, machineId, { limit: 1000, after: undefined });
       const slots = items.map(({ slot, seamName, program }) => ({ slot, name: seamName, program }));
       const { timeZone } = await readShop(db);
       const { revision } = seam;
-      const card = { seam, revision, machine, paper, units, printedAt: new Date(), timeZone, slots };
+      const card = { seam, revision, machine, paper, language, units, printedAt: new Date(), timeZone, slots };
       const pdf = await pool.run({ kind: 'card', card }, signal);
       const name = `${machine.file.name} ${seam.spec.name} r${seam.revision.number}.pdf`.replace(/[^\w .,-]+/g, '');
       return new Raw((response) =>

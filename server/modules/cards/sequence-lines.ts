@@ -1,24 +1,35 @@
 /** What stands under the sequence's picture: the hand's presses in counts, tacks or stitches, and memories called by taps. */
+import { amount } from '@fox-tempo/core/said';
+import type { Words } from '@fox-tempo/words';
 import { tapTargets, type HeldInSlot, type Machine, type Program } from '@fox-tempo/core/machine';
 import { pressLines, stitchPlan, tackMmOf, tackSchedule, type ScoreOf } from '@fox-tempo/core/score';
 
-export function sequenceLines(whole: ScoreOf, machine: Machine, slots: readonly HeldInSlot[]): string[] {
+export function sequenceLines(say: Words, whole: ScoreOf, machine: Machine, slots: readonly HeldInSlot[]): string[] {
   const { program, score, thicknessMm } = whole;
   return [
-    ...pressLines(score),
-    ...scheduleLines(program, score.lengthMm, thicknessMm),
-    ...tapTargets(machine, slots, program).map(
-      ({ taps, slot, name, warning }) =>
-        `${taps} taps at rest call memory ${slot}${name === null ? '' : `, ${name}`}${warning ? `: do not, ${warning}` : ''}.`,
+    ...pressLines(score).map(say.tell),
+    ...scheduleLines(say, program, score.lengthMm, thicknessMm),
+    ...tapTargets(machine, slots, program).map(({ taps, slot, name, warning }) =>
+      say.t('server.cards.taps-at-rest-call-memory', {
+        taps,
+        slot,
+        name: name === null ? '' : `, ${name}`,
+        warning: warning ? say.t('server.cards.do-not', { warning }) : '',
+      }),
     ),
   ];
 }
 
-function scheduleLines(program: Program, lengthMm: number, thicknessMm: number): string[] {
+function scheduleLines({ t, tell }: Words, program: Program, lengthMm: number, thicknessMm: number): string[] {
   if (program.sequence.trigger === 'stitch') {
     const { count, stitchMm, gapMm, heatShare } = stitchPlan(program, lengthMm);
     return [
-      `${count} stitches of ${stitchMm.toFixed(0)} mm, ${gapMm.toFixed(0)} mm between; ${(heatShare * 100).toFixed(0)} % of a closed seam’s heat.`,
+      t('server.cards.stitches-of-between-of-a', {
+        count,
+        stitch: amount('shortLength', stitchMm, 0),
+        gap: amount('shortLength', gapMm, 0),
+        heatShare: amount('percent', heatShare * 100, 0),
+      }),
     ];
   }
   if (program.sequence.trigger !== 'spot') return [];
@@ -30,9 +41,17 @@ function scheduleLines(program: Program, lengthMm: number, thicknessMm: number):
     tackMm: tackMmOf(program),
     ...(tackSpacingMm > 0 ? { spacingMm: tackSpacingMm } : {}),
   });
-  if (!plan.ok) return plan.issues.map(({ message }) => message);
+  if (!plan.ok) return plan.issues.map(({ message }) => tell(message));
   const { count, spacingMm, tackMm, arcS, gasL, gasLostL, dressBack } = plan.value;
   return [
-    `${count} tacks of ${tackMm.toFixed(0)} mm every ${spacingMm.toFixed(0)} mm, ${arcS.toFixed(2)} s each; both ends first, then the middles. ${gasL.toFixed(0)} L of gas, ${gasLostL.toFixed(0)} L without an arc.${dressBack ? ' Dress them back.' : ''}`,
+    t('server.cards.tacks-of-every-each-both', {
+      count,
+      tack: amount('shortLength', tackMm, 0),
+      spacing: amount('shortLength', spacingMm, 0),
+      arc: amount('phaseTime', arcS, 2),
+      gas: amount('volume', gasL, 0),
+      gasLost: amount('volume', gasLostL, 0),
+      dressBack: dressBack ? t('server.cards.dress-them-back') : '',
+    }),
   ];
 }

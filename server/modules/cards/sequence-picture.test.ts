@@ -4,6 +4,7 @@ import { planSeam } from '@fox-tempo/core/plan';
 import { scoreOf, sequenceOnMachine } from '@fox-tempo/core/score';
 import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
 import { alder, hazel, rowan, scenarios } from '@fox-tempo/core/scenarios';
+import { english, inEnglish } from '@fox-tempo/words/english';
 import { sequenceLines } from './sequence-lines.ts';
 import { sequencePicture } from './sequence-picture.ts';
 
@@ -17,8 +18,8 @@ const program = { ...base, sequence: { ...plainSequence, ...warm, tapsAtMm: [250
 function printed(machine: typeof rowan, of = program) {
   const there = sequenceOnMachine(machine, of, translate(machine, of));
   const whole = scoreOf(there.asRun, { lengthMm: 420, thicknessMm: 4 }, there.habit);
-  if (!whole.ok) throw new Error(whole.issues[0]?.message);
-  return { svg: sequencePicture(whole.value, there), lines: sequenceLines(whole.value, machine, []) };
+  if (!whole.ok) throw new Error(inEnglish(whole.issues[0]?.message));
+  return { svg: sequencePicture(english, whole.value, there), lines: sequenceLines(english, whole.value, machine, []) };
 }
 
 describe('the sequence on a printed card', () => {

@@ -1,4 +1,5 @@
 /** The sequence on a printed card: trigger, gas and level over folded time, each part with what this machine calls it. As SVG, in ink only. */
+import { amount } from '@fox-tempo/core/said';
 import {
   foldsOf,
   handPresses,
@@ -7,8 +8,11 @@ import {
   type SequenceOnMachine,
   type TimeMap,
 } from '@fox-tempo/core/score';
+import { say as sayCode } from '@fox-tempo/core/said';
+import type { Words } from '@fox-tempo/words';
 import { isLit, type Phase, type PlayedPhase } from '@fox-tempo/core/sequence';
 
+const codeOfTap = sayCode('score.tap-word');
 const ink = '#25211B';
 const quiet = '#6A6053';
 const line = '#DCD2BF';
@@ -22,7 +26,7 @@ const level = { top: 36, height: 60 };
 /** Highest level with some room above it. */
 const headroom = 1.12;
 
-export function sequencePicture({ score }: Pick<ScoreOf, 'score'>, there: SequenceOnMachine): string {
+export function sequencePicture(say: Words, { score }: Pick<ScoreOf, 'score'>, there: SequenceOnMachine): string {
   const steady = score.played.filter(({ name }) => name === 'main' || name === 'second');
   const map = timeMap(score.untilS, foldsOf(steady));
   const pxPerS = (size.width - size.left - size.right) / map.room;
@@ -34,7 +38,7 @@ export function sequencePicture({ score }: Pick<ScoreOf, 'score'>, there: Sequen
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${size.width} ${size.height}" font-family="Roboto">`,
     ...handPresses(score).map(
       ({ fromS, toS, kind }) =>
-        `<rect x="${x(fromS)}" y="${trigger.top}" width="${Math.max(x(toS) - x(fromS), 3)}" height="${trigger.height}" fill="${ink}"/>${label(Math.max(x(toS) + 3, 0), trigger.top + 11, kind === 'tap' ? 'tap' : `hold ${(toS - fromS).toFixed(1)} s`, quiet)}`,
+        `<rect x="${x(fromS)}" y="${trigger.top}" width="${Math.max(x(toS) - x(fromS), 3)}" height="${trigger.height}" fill="${ink}"/>${label(Math.max(x(toS) + 3, 0), trigger.top + 11, kind === 'tap' ? say.tell(codeOfTap) : say.t('server.cards.hold', { from: amount('phaseTime', toS - fromS, 1) }), quiet)}`,
     ),
     ...gasBars(score.played).map(
       ({ fromS, toS }) =>
@@ -50,9 +54,9 @@ export function sequencePicture({ score }: Pick<ScoreOf, 'score'>, there: Sequen
       const from = x(fold.fromS);
       const to = x(fold.toS);
       const mm = score.gun.mmAt(fold.toS) - score.gun.mmAt(fold.fromS);
-      return `<rect x="${from}" y="0" width="${to - from}" height="${floor + 2}" fill="#ffffff"/><line x1="${from}" x2="${from}" y1="0" y2="${floor + 2}" stroke="${line}" stroke-dasharray="3 2"/><line x1="${to}" x2="${to}" y1="0" y2="${floor + 2}" stroke="${line}" stroke-dasharray="3 2"/><text transform="translate(${(from + to) / 2 + 3} ${level.top + level.height / 2}) rotate(-90)" font-size="7.5" fill="${quiet}" text-anchor="middle">${mm.toFixed(0)} mm</text>`;
+      return `<rect x="${from}" y="0" width="${to - from}" height="${floor + 2}" fill="#ffffff"/><line x1="${from}" x2="${from}" y1="0" y2="${floor + 2}" stroke="${line}" stroke-dasharray="3 2"/><line x1="${to}" x2="${to}" y1="0" y2="${floor + 2}" stroke="${line}" stroke-dasharray="3 2"/><text transform="translate(${(from + to) / 2 + 3} ${level.top + level.height / 2}) rotate(-90)" font-size="7.5" fill="${quiet}" text-anchor="middle">${say.quantity(mm, 'shortLength', 0)}</text>`;
     }),
-    ...words(score.played, there, map, x),
+    ...words(say, score.played, there, map, x),
     '</svg>',
   ].join('');
 }
@@ -74,6 +78,7 @@ function gasBars(played: readonly PlayedPhase[]): { fromS: number; toS: number }
 
 /** The machine's words under the phases they make; one row lower where two would run into each other. */
 function words(
+  { tell }: Words,
   played: readonly PlayedPhase[],
   { parts }: SequenceOnMachine,
   map: TimeMap,
@@ -82,7 +87,7 @@ function words(
   const said = (names: readonly string[]) =>
     parts
       .filter(({ part, how }) => names.includes(part) && how !== 'not-here')
-      .map(({ label: own, said: value }) => (own ? `${own} ${value}` : value))
+      .map(({ label: own, said: value }) => (own ? `${own} ${tell(value)}` : tell(value)))
       .join(', ');
   const wanted: Partial<Record<Phase, readonly string[]>> = {
     start: ['start level'],

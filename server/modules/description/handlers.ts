@@ -1,4 +1,5 @@
 /** The server about itself: alive, ready, measured, and the API as OpenAPI for programs and one plain page for people. */
+import { english } from '@fox-tempo/words/english';
 import { openApiDocument } from '@fox-tempo/contract';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import type { Connection } from '../../db/connection.ts';
@@ -11,7 +12,7 @@ export function descriptionHandlers(
   metrics: Metrics,
   pool: ComputePool,
 ): Pick<Handlers, 'health' | 'ready' | 'metrics' | 'openapi' | 'docs'> {
-  const document = openApiDocument();
+  const document = openApiDocument(english.tell);
   const html = page(document);
   return {
     health: () => Promise.resolve({ status: 'ok' }),

@@ -1,3 +1,4 @@
+import { phrase } from '@fox-tempo/words';
 import { readMapJob, type Job } from '@fox-tempo/contract';
 import type { Executor } from '../../db/connection.ts';
 import { Raw, type Handlers } from '../../http/doors.ts';
@@ -49,6 +50,6 @@ export function jobHandlers(queue: JobQueue): Pick<Handlers, 'addJob' | 'job' | 
 
 async function requireJob(db: Executor, id: string): Promise<Job> {
   const job = uuid.test(id) ? await findJob(db, id) : undefined;
-  if (!job) throw new HttpProblem('not-found', `There is no job "${id.slice(0, 40)}".`);
+  if (!job) throw new HttpProblem('not-found', phrase('server.jobs.there-is-no-job', { slice: id.slice(0, 40) }));
   return job;
 }

@@ -2,6 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { asStands, machineWithStanding, type MachineResource } from '@fox-tempo/contract';
 import { medlar } from '@fox-tempo/core/scenarios';
+import { dayIn } from '../../http/timestamp.ts';
+import { readShop } from '../shop/repo.ts';
 import { openTestApp } from '../../testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;
@@ -105,7 +107,7 @@ describe('machines', () => {
       {
         result: 'reversed',
         by: 'Ilse Brandokor',
-        on: new Date().toISOString().slice(0, 10),
+        on: dayIn((await readShop(test.connection.db)).timeZone, new Date()),
         note: 'long cold stretches at 80',
       },
     ]);

@@ -1,4 +1,5 @@
 /** What writing a machine means: its file is checked whole, names stay unique, a stale write is refused with both states. */
+import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import {
   readMachineFile,
@@ -19,7 +20,7 @@ import { findMachine, insertMachine, lockMachine, nameTaken, updateMachine } fro
 
 export async function requireMachine(db: Executor, id: string): Promise<MachineResource> {
   const machine = await findMachine(db, id);
-  if (!machine) throw new HttpProblem('not-found', `There is no machine "${id}".`);
+  if (!machine) throw new HttpProblem('not-found', phrase('server.machines.there-is-no-machine', { id }));
   return machine;
 }
 
@@ -115,7 +116,11 @@ async function changeMachine(
       throw staleVersion(
         stored,
         yours,
-        `${stored.changedBy} saved version ${stored.version}; yours was based on ${basedOn}.`,
+        phrase('server.machines.saved-version-yours-was-based', {
+          changedBy: stored.changedBy,
+          version: stored.version,
+          basedOn,
+        }),
       );
     }
     const changed = await change(tx, stored);
@@ -140,7 +145,12 @@ async function namedOnce(name: string, write: () => Promise<void>): Promise<void
 
 function takenName(name: string): HttpProblem {
   return invalidInput([
-    { path: 'file.name', code: 'name-taken', message: `There is a machine called "${name}" already.`, got: name },
+    {
+      path: 'file.name',
+      code: 'name-taken',
+      message: phrase('server.machines.there-is-a-machine-called', { name }),
+      got: name,
+    },
   ]);
 }
 
@@ -154,7 +164,7 @@ function refuseForeign(file: MachineFile, standing: StandingSave): void {
       .map((id) => ({
         path: 'feeders',
         code: 'unknown-feeder' as const,
-        message: `${file.name} has no feeder "${id}".`,
+        message: phrase('server.machines.has-no-feeder', { file: file.name, id }),
         limit: feeders,
         got: id,
       })),
@@ -163,7 +173,7 @@ function refuseForeign(file: MachineFile, standing: StandingSave): void {
       .map((id) => ({
         path: `dials.${id}`,
         code: 'unknown-dial' as const,
-        message: `${file.name} has no dial "${id}".`,
+        message: phrase('server.machines.has-no-dial', { file: file.name, id }),
         limit: dials,
         got: id,
       })),

@@ -1,4 +1,6 @@
 /** Recording: what an observation names must be there, and a correction corrects the same kind of thing. */
+import type { Phrase } from '@fox-tempo/core/said';
+import { phrase } from '@fox-tempo/words';
 import { type IssueCode } from '@fox-tempo/core/outcome';
 import { recordedKinds, type Observation, type ObservationCreate } from '@fox-tempo/contract';
 import type { Database } from '../../db/connection.ts';
@@ -20,7 +22,12 @@ export async function record(
   const seam = row.seamId === undefined ? undefined : await requireSeam(db, row.seamId);
   if (row.weldedBy !== undefined) {
     if (!(await findPerson(db, row.weldedBy)))
-      throw unknown('weldedBy', 'unknown-person', `There is nobody "${row.weldedBy}" here.`, row.weldedBy);
+      throw unknown(
+        'weldedBy',
+        'unknown-person',
+        phrase('server.observations.there-is-nobody-here', { weldedBy: row.weldedBy }),
+        row.weldedBy,
+      );
   }
   let before: Observation | undefined;
   if (row.corrects !== undefined) {
@@ -31,7 +38,7 @@ export async function record(
       throw unknown(
         'corrects',
         'unknown-observation',
-        `There is no ${row.kind} "${row.corrects}" to correct.`,
+        phrase('server.observations.there-is-no-to-correct', { kind: row.kind, corrects: row.corrects }),
         row.corrects,
       );
   }
@@ -40,12 +47,7 @@ export async function record(
     attachments.map((file) => file.sha256),
   );
   if (missing !== undefined)
-    throw unknown(
-      'attachments',
-      'unknown-file',
-      'Send the file to /api/blobs before the observation that names it.',
-      missing,
-    );
+    throw unknown('attachments', 'unknown-file', phrase('server.observations.send-the-file-to-api'), missing);
   await addObservation(db, {
     id,
     recordedBy,
@@ -58,10 +60,10 @@ export async function record(
   });
   await attach(db, id, attachments);
   const made = await findObservation(db, id);
-  if (!made) throw new HttpProblem('internal', 'The observation was not kept.');
+  if (!made) throw new HttpProblem('internal', phrase('server.observations.the-observation-was-not-kept'));
   return made;
 }
 
-function unknown(path: string, code: IssueCode, message: string, got: string): HttpProblem {
+function unknown(path: string, code: IssueCode, message: Phrase, got: string): HttpProblem {
   return invalidInput([{ path, code, message, got }]);
 }

@@ -1,4 +1,5 @@
 /** Orders, and parts that are done: the order counts up, gas and wire count down, together or not at all. */
+import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import type { Counted, Order, OrderCreate, OrderSave } from '@fox-tempo/contract';
 import type { Database, Executor } from '../../db/connection.ts';
@@ -31,7 +32,7 @@ export async function saveOrder(
   await refuseTaken(db, save.number, id);
   const done = await updateOrder(db, id, version, save, by);
   const now = await requireOrder(db, id);
-  if (!done) throw staleVersion(now, save, `Order ${now.number} was changed meanwhile.`);
+  if (!done) throw staleVersion(now, save, phrase('server.orders.order-was-changed-meanwhile', { number: now.number }));
   return now;
 }
 
@@ -49,7 +50,11 @@ export function countDone(db: Database, id: string, key: string, count: number, 
         {
           path: 'count',
           code: 'more-than-done',
-          message: `Order ${before.number} has ${before.done} parts done; ${-count} cannot be taken back.`,
+          message: phrase('server.orders.order-has-parts-done-cannot', {
+            number: before.number,
+            done: before.done,
+            count: -count,
+          }),
           limit: before.done,
           got: count,
         },
@@ -83,10 +88,15 @@ async function requireOrder(db: Executor, id: string): Promise<Order> {
 async function refuseTaken(db: Executor, number: string, exceptId?: string): Promise<void> {
   if (await numberTaken(db, number, exceptId))
     throw invalidInput([
-      { path: 'number', code: 'number-taken', message: `There is an order ${number} already.`, got: number },
+      {
+        path: 'number',
+        code: 'number-taken',
+        message: phrase('server.orders.there-is-an-order-already', { number }),
+        got: number,
+      },
     ]);
 }
 
 function noOrder(id: string): HttpProblem {
-  return new HttpProblem('not-found', `There is no order "${id}".`);
+  return new HttpProblem('not-found', phrase('server.orders.there-is-no-order', { id }));
 }

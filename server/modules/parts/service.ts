@@ -1,4 +1,5 @@
 /** Parts: what orders ask for and seams belong to. */
+import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import type { Part, PartCreate, PartSave } from '@fox-tempo/contract';
 import type { Database, Executor } from '../../db/connection.ts';
@@ -9,7 +10,10 @@ import { findPart, findPartByName, insertPart, updatePart } from './repo.ts';
 /** A part that something new may be put on; 422 at `path` when there is none. */
 export async function requirePart(db: Executor, id: string, path = 'partId'): Promise<Part> {
   const part = await findPart(db, id);
-  if (!part) throw invalidInput([{ path, code: 'unknown-part', message: `There is no part "${id}".`, got: id }]);
+  if (!part)
+    throw invalidInput([
+      { path, code: 'unknown-part', message: phrase('server.parts.there-is-no-part', { id }), got: id },
+    ]);
   return part;
 }
 
@@ -24,8 +28,8 @@ export async function savePart(db: Database, id: string, version: number, save: 
   await refuseTaken(db, save.name, id);
   const done = await updatePart(db, id, version, save, by);
   const now = await findPart(db, id);
-  if (!now) throw new HttpProblem('not-found', `There is no part "${id}".`);
-  if (!done) throw staleVersion(now, save, `${now.name} was changed meanwhile.`);
+  if (!now) throw new HttpProblem('not-found', phrase('server.parts.there-is-no-part', { id }));
+  if (!done) throw staleVersion(now, save, phrase('server.parts.was-changed-meanwhile', { now: now.name }));
   return now;
 }
 
@@ -33,6 +37,6 @@ async function refuseTaken(db: Executor, name: string, exceptId?: string): Promi
   const taken = await findPartByName(db, name);
   if (taken && taken.id !== exceptId)
     throw invalidInput([
-      { path: 'name', code: 'name-taken', message: `There is a part called "${name}" already.`, got: name },
+      { path: 'name', code: 'name-taken', message: phrase('server.parts.there-is-a-part-called', { name }), got: name },
     ]);
 }

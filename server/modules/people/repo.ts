@@ -63,6 +63,7 @@ export async function lockOwners(db: Executor): Promise<string[]> {
   return rows.map((row) => row.id);
 }
 
-function toPerson({ id, name, role, version, retired, pinHash }: typeof people.$inferSelect): Person {
-  return { id, name, role: role as Role, version, retired, hasPin: pinHash !== null };
+function toPerson({ id, name, role, version, retired, pinHash, language, units }: typeof people.$inferSelect): Person {
+  const reads = { language, units: units as Person['units'] };
+  return { id, name, role: role as Role, version, retired, hasPin: pinHash !== null, ...reads };
 }

@@ -1,4 +1,5 @@
 /** Who works here. Only an owner makes, changes or re-keys an owner, and the last one who can sign in stays. */
+import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import type { Person, PersonCreate, PersonSave, Role } from '@fox-tempo/contract';
 import type { Database, Executor } from '../../db/connection.ts';
@@ -22,14 +23,15 @@ export function savePerson(db: Database, id: string, basedOn: number, save: Pers
     const stored = await lockPerson(tx, id);
     if (!stored) throw nobody(id);
     refuseOwnersBusiness(me, stored.role, save.role);
-    if (stored.version !== basedOn) throw staleVersion(stored, save, `${stored.name} was changed meanwhile.`);
+    if (stored.version !== basedOn)
+      throw staleVersion(stored, save, phrase('server.parts.was-changed-meanwhile', { now: stored.name }));
     const staysOwner = save.role === 'owner' && !save.retired;
     if (!staysOwner && owners.length === 1 && owners[0] === id) {
       throw invalidInput([
         {
           path: 'role',
           code: 'last-owner',
-          message: `${stored.name} is the last owner who can sign in; make another one first.`,
+          message: phrase('server.people.is-the-last-owner-who', { stored: stored.name }),
           got: save.role,
         },
       ]);
@@ -46,7 +48,8 @@ export async function resetPin(db: Database, id: string, basedOn: number, pin: s
     const stored = await lockPerson(tx, id);
     if (!stored) throw nobody(id);
     refuseOwnersBusiness(me, stored.role);
-    if (stored.version !== basedOn) throw staleVersion(stored, {}, `${stored.name} was changed meanwhile.`);
+    if (stored.version !== basedOn)
+      throw staleVersion(stored, {}, phrase('server.parts.was-changed-meanwhile', { now: stored.name }));
     await updatePerson(tx, id, { pinHash });
     await endSessionsOf(tx, id);
     return requirePerson(tx, id);
@@ -55,7 +58,7 @@ export async function resetPin(db: Database, id: string, basedOn: number, pin: s
 
 function refuseOwnersBusiness(me: SignedIn, ...touched: readonly Role[]): void {
   if (touched.includes('owner') && me.role !== 'owner')
-    throw new HttpProblem('not-allowed', `An owner is made and changed by an owner; you are signed in as ${me.name}.`);
+    throw new HttpProblem('not-allowed', phrase('server.people.an-owner-is-made-and', { me: me.name }));
 }
 
 async function requirePerson(db: Executor, id: string): Promise<Person> {
@@ -65,5 +68,5 @@ async function requirePerson(db: Executor, id: string): Promise<Person> {
 }
 
 function nobody(id: string): HttpProblem {
-  return new HttpProblem('not-found', `There is nobody "${id}" here.`);
+  return new HttpProblem('not-found', phrase('server.people.there-is-nobody-here', { id }));
 }

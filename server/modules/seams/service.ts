@@ -1,4 +1,5 @@
 /** What saving a seam means: the core computes the program, and seam and revision change together or not at all. */
+import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import {
@@ -26,7 +27,7 @@ import { contentHash, useFor } from '../revisions/use.ts';
 
 export async function requireSeam(db: Executor, id: string): Promise<SeamResource> {
   const seam = await findSeam(db, id);
-  if (!seam) throw new HttpProblem('not-found', `There is no seam "${id}".`);
+  if (!seam) throw new HttpProblem('not-found', phrase('server.seams.there-is-no-seam', { id }));
   return seam;
 }
 
@@ -160,7 +161,7 @@ export async function issueRevision(
         {
           path: 'revision',
           code: 'unknown-revision',
-          message: `${stored.spec.name} has no revision ${revision}.`,
+          message: phrase('server.seams.has-no-revision', { spec: stored.spec.name, revision }),
           got: revision,
         },
       ]);
@@ -201,7 +202,11 @@ function refuseStale(stored: SeamResource, version: number | undefined, basedOn:
   throw staleVersion(
     stored,
     yours,
-    `${stored.changedBy} saved version ${stored.version}; yours was based on ${basedOn}.`,
+    phrase('server.machines.saved-version-yours-was-based', {
+      changedBy: stored.changedBy,
+      version: stored.version,
+      basedOn,
+    }),
   );
 }
 
@@ -209,7 +214,7 @@ function refuseLocked({ lock, spec }: SeamResource, me: Pick<SignedIn, 'role'>):
   if (!lock || me.role === 'lead' || me.role === 'owner') return;
   throw new HttpProblem(
     'locked',
-    `${lock.by} locked ${spec.name}: ${lock.reason}. A lead hand can free it; your draft is kept.`,
+    phrase('server.seams.locked-a-lead-hand-can', { by: lock.by, spec: spec.name, reason: lock.reason }),
   );
 }
 

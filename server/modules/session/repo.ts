@@ -1,21 +1,36 @@
 /** People as sign-in needs them: tries, waits, sessions, and whether there is an owner. */
-import type { Role } from '@fox-tempo/contract';
+import type { Preferences, Role, SessionState } from '@fox-tempo/contract';
 import { and, asc, eq, isNull, lt, or, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
 import { people, sessions, shop } from '../../db/schema/index.ts';
 import { firstWaitS, freeTries, longestWaitS } from './pin.ts';
 
-export interface Here {
-  readonly id: string;
-  readonly name: string;
-  readonly role: Role;
-  readonly hasPin: boolean;
+export type Here = SessionState['people'][number];
+
+export async function preferencesOf(db: Executor, id: string): Promise<Preferences> {
+  const [row] = await db
+    .select({ language: people.language, units: people.units, theme: people.theme, hand: people.hand })
+    .from(people)
+    .where(eq(people.id, id));
+  return (row ?? { language: null, units: null, theme: null, hand: null }) as Preferences;
+}
+
+/** One's own; the record of the person, which others change, keeps its version. */
+export async function setPreferences(db: Executor, id: string, preferences: Preferences): Promise<void> {
+  await db.update(people).set(preferences).where(eq(people.id, id));
 }
 
 /** Everybody who has not left, by name. */
 export async function peopleHere(db: Executor): Promise<Here[]> {
   const rows = await db.select().from(people).where(eq(people.retired, false)).orderBy(asc(people.name));
-  return rows.map(({ id, name, role, pinHash }) => ({ id, name, role: role as Role, hasPin: pinHash !== null }));
+  return rows.map(({ id, name, role, pinHash, language, units }) => ({
+    id,
+    name,
+    role: role as Role,
+    hasPin: pinHash !== null,
+    language,
+    units: units as Here['units'],
+  }));
 }
 
 export async function findHere(db: Executor, id: string): Promise<Pick<Here, 'id' | 'name' | 'role'> | undefined> {

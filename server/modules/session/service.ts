@@ -1,4 +1,6 @@
 /** Signing in and out, and making the first owner. A try is counted before the PIN is looked at, so that many at once gain nothing. */
+import { amount } from '@fox-tempo/core/said';
+import { phrase } from '@fox-tempo/words';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { SessionState } from '@fox-tempo/contract';
 import type { Request } from 'express';
@@ -15,6 +17,7 @@ import {
   insertOwner,
   lockOwnerCode,
   peopleHere,
+  preferencesOf,
   setOwnerCode,
   waitLeftS,
 } from './repo.ts';
@@ -22,8 +25,9 @@ import { personOf } from './who.ts';
 
 export async function sessionState(db: Executor, request: Request): Promise<SessionState> {
   const { name, timeZone, thicknessRule, demo } = await readShop(db);
+  const me = await personOf(db, request);
   return {
-    me: await personOf(db, request),
+    me: me && { ...me, preferences: await preferencesOf(db, me.id) },
     shop: { name, timeZone, demo, thicknessRule },
     needsOwner: !(await hasOwner(db)),
     people: await peopleHere(db),
@@ -44,8 +48,9 @@ export async function signIn(db: Executor, request: Request, personId: string, p
 /** In as anybody, on the demo shop alone. */
 export async function demoSignIn(db: Executor, request: Request, personId: string): Promise<void> {
   const { demo } = await readShop(db);
-  if (!demo) throw new HttpProblem('not-allowed', 'Only the demo shop lets visitors in without a PIN.');
-  if (!(await findHere(db, personId))) throw new HttpProblem('not-found', `There is nobody "${personId}" here.`);
+  if (!demo) throw new HttpProblem('not-allowed', phrase('server.session.only-the-demo-shop-lets'));
+  if (!(await findHere(db, personId)))
+    throw new HttpProblem('not-found', phrase('server.session.there-is-nobody-here', { personId }));
   await begin(request, personId);
 }
 
@@ -69,9 +74,8 @@ export async function makeOwner(
     await insertOwner(tx, { id: personId, name, pinHash });
     return 'made' as const;
   });
-  if (outcome === 'has-owner')
-    throw new HttpProblem('not-allowed', 'This shop has an owner; ask that person to add you.');
-  if (outcome === 'wrong') throw new HttpProblem('wrong-pin', 'That is not the code that the start printed.');
+  if (outcome === 'has-owner') throw new HttpProblem('not-allowed', phrase('server.session.this-shop-has-an-owner'));
+  if (outcome === 'wrong') throw new HttpProblem('wrong-pin', phrase('server.session.that-is-not-the-code'));
   if (typeof outcome === 'number') throw tooSoon(outcome);
   await begin(request, personId);
 }
@@ -129,11 +133,17 @@ function asError(value: unknown): Error {
 function wrongPin(waitS = 0): HttpProblem {
   return new HttpProblem(
     'wrong-pin',
-    waitS > 0 ? `That PIN does not fit. The next try has to wait ${waitS} s.` : 'That PIN does not fit.',
+    waitS > 0
+      ? phrase('server.session.that-pin-does-not-fit', { wait: amount('phaseTime', waitS) })
+      : phrase('server.session.that-pin-does-not-fit-2'),
     waitS > 0 ? { waitS } : {},
   );
 }
 
 function tooSoon(waitS: number): HttpProblem {
-  return new HttpProblem('too-many', `Too many wrong tries; the next one has to wait ${waitS} s.`, { waitS });
+  return new HttpProblem(
+    'too-many',
+    phrase('server.session.too-many-wrong-tries-the', { wait: amount('phaseTime', waitS) }),
+    { waitS },
+  );
 }

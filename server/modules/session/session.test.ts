@@ -24,12 +24,46 @@ describe('signing in', () => {
     expect(before.people.map((person) => person.role).sort()).toEqual(['lead', 'office', 'owner', 'welder']);
     expect(JSON.stringify(before)).not.toMatch(/argon|pinHash/);
     const { body, headers } = await signIn('teo-varnholt', pinOf('teo-varnholt'), agent).expect(200);
-    expect(body.me).toEqual({ id: 'teo-varnholt', name: 'Teo Varnholt', role: 'welder' });
+    expect(body.me).toEqual({
+      id: 'teo-varnholt',
+      name: 'Teo Varnholt',
+      role: 'welder',
+      preferences: { language: null, units: null, theme: null, hand: null },
+    });
     const [cookie = ''] = headers['set-cookie'] as unknown as string[];
     expect(cookie).toMatch(/^tempo=.*HttpOnly.*SameSite=Strict/);
     await agent.get('/api/seams').expect(200);
     await agent.delete('/api/session').expect(200);
     await agent.get('/api/seams').expect(401);
+  });
+
+  it('keeps how a person reads, and refuses what there is not', async () => {
+    const agent = request.agent(test.app);
+    await signIn('teo-varnholt', pinOf('teo-varnholt'), agent).expect(200);
+    const reads = { language: 'pl', units: 'us', theme: 'night', hand: 'left' };
+    const saved = (await agent.put('/api/session/preferences').send(reads).expect(200)).body as SessionState;
+    expect(saved.me?.preferences).toEqual(reads);
+    // Whoever prints a card for him sees it before they ask.
+    expect(saved.people.find(({ id }) => id === 'teo-varnholt')).toMatchObject({ language: 'pl', units: 'us' });
+    const again = (await agent.get('/api/session').expect(200)).body as SessionState;
+    expect(again.me?.preferences).toEqual(reads);
+    const refused = await agent
+      .put('/api/session/preferences')
+      .send({ ...reads, units: 'stones' })
+      .expect(422);
+    expect(refused.body.issues[0]).toMatchObject({ path: 'units' });
+    await request(test.app).put('/api/session/preferences').send(reads).expect(401);
+  });
+
+  it('is refused in the language asked for, with the code beside the sentence', async () => {
+    const ask = (query: object, headers: Record<string, string> = {}) =>
+      request(test.app).get('/api/seams').query(query).set(headers).expect(401);
+    const german = (await ask({ lang: 'de' })).body;
+    const polish = (await ask({}, { 'accept-language': 'pl-PL,de;q=0.8' })).body;
+    const english = (await ask({ lang: 'xx' })).body;
+    expect(german.titleSaid).toEqual(polish.titleSaid);
+    expect(new Set([german.title, polish.title, english.title]).size).toBe(3);
+    expect(english.title).toBe('Nobody is signed in on this device');
   });
 
   it('gives a new session each time: one that was planted is worth nothing', async () => {

@@ -1,4 +1,5 @@
 /** The shop as an open file, out and in. What comes in is checked whole first; with one refusal nothing is written. */
+import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import {
   readBundle,
@@ -95,7 +96,7 @@ async function imported(
           kind: 'seam',
           name: spec.name,
           does: 'refused',
-          why: `There is no part "${partName}"; choose one for it.`,
+          why: phrase('server.shop.there-is-no-part-choose', { partName }),
         });
         continue;
       }
@@ -128,7 +129,7 @@ async function imported(
         {
           path: 'file',
           code: 'refused',
-          message: `${refused.name}: ${refused.why ?? ''} Nothing was written.`,
+          message: phrase('server.shop.nothing-was-written', { refused: refused.name, why: refused.why ?? '' }),
           got: refused.name,
         },
       ]);

@@ -1,3 +1,4 @@
+import { phrase } from '@fox-tempo/words';
 import type { Handlers } from '../../http/doors.ts';
 import { bundleHandlers } from './bundle.ts';
 import type { Keeper } from '../../backup/keeper.ts';
@@ -14,7 +15,7 @@ export function shopHandlers(
     shop: ({ db }) => shopState(db, keeper),
     saveShop: async ({ db, basedOn, body }) => {
       if (!(await updateShop(db, basedOn, body)))
-        throw staleVersion(await readShop(db), body, 'The shop was changed meanwhile.');
+        throw staleVersion(await readShop(db), body, phrase('server.shop.the-shop-was-changed-meanwhile'));
       return shopState(db, keeper);
     },
     backup: async ({ signal }) => {

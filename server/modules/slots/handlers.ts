@@ -1,3 +1,4 @@
+import { phrase } from '@fox-tempo/words';
 import type { Handlers } from '../../http/doors.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { requireMachine } from '../machines/service.ts';
@@ -13,6 +14,7 @@ export const slotHandlers = {
 } satisfies Partial<Handlers>;
 
 function numberOf(slot: string): number {
-  if (!/^\d{1,4}$/.test(slot)) throw new HttpProblem('not-found', `"${slot.slice(0, 40)}" is no slot number.`);
+  if (!/^\d{1,4}$/.test(slot))
+    throw new HttpProblem('not-found', phrase('server.slots.is-no-slot-number', { slice: slot.slice(0, 40) }));
   return Number(slot);
 }

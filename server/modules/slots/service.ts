@@ -1,4 +1,5 @@
 /** Storing into a machine's memory: what stands there is kept for ever, and nobody overwrites what they have not seen. */
+import { phrase } from '@fox-tempo/words';
 import { asStands, type SlotEntry, type SlotFound, type SlotStore } from '@fox-tempo/contract';
 import { translate } from '@fox-tempo/core/machine';
 import type { Database, Executor } from '../../db/connection.ts';
@@ -29,14 +30,14 @@ export async function storeInSlot(
         {
           path: 'seamId',
           code: 'no-revision',
-          message: `${seam.spec.name} has no saved setting to store.`,
+          message: phrase('server.slots.has-no-saved-setting-to', { spec: seam.spec.name }),
           got: seamId,
         },
       ]);
     }
     const present = await newest(tx, machineId, slot);
     if ((present?.id ?? null) !== replaces) {
-      throw new HttpProblem('stale-version', `Slot ${slot} holds something else than you saw.`, {
+      throw new HttpProblem('stale-version', phrase('server.slots.slot-holds-something-else-than', { slot }), {
         current: present ?? null,
         yours: { seamId, replaces },
       });
@@ -79,7 +80,7 @@ export async function noteFound(
         foreign.map((id) => ({
           path: `dials.${id}`,
           code: 'unknown-dial',
-          message: `${file.name} has no dial "${id}".`,
+          message: phrase('server.machines.has-no-dial', { file: file.name, id }),
           got: id,
         })),
       );
@@ -103,7 +104,7 @@ async function newest(db: Executor, machineId: string, slot: number): Promise<Sl
 
 async function requireEntry(db: Executor, machineId: string, slot: number): Promise<SlotEntry> {
   const entry = await newest(db, machineId, slot);
-  if (!entry) throw new HttpProblem('not-found', `Nothing is stored in slot ${slot}.`);
+  if (!entry) throw new HttpProblem('not-found', phrase('server.slots.nothing-is-stored-in-slot', { slot }));
   return entry;
 }
 
@@ -116,8 +117,8 @@ function requireSlot({ name, slots }: { name: string; slots: { count: number; fi
       code: 'no-such-slot',
       message:
         slots.count === 0
-          ? `${name} has no memory slots.`
-          : `${name} has slots ${slots.first} to ${last}; got ${slot}.`,
+          ? phrase('server.slots.has-no-memory-slots', { name })
+          : phrase('server.slots.has-slots-to-got', { name, first: slots.first, last, slot }),
       limit: [slots.first, last],
       got: slot,
     },

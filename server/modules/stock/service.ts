@@ -1,4 +1,5 @@
 /** Cylinders and spools: read anew, moved, and counted down by what is welded. Every change of a level is a movement with an observation. */
+import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import type { Cylinder, CylinderSave, SeamResource, Spool, SpoolSave, Stock } from '@fox-tempo/contract';
 import {
@@ -228,11 +229,15 @@ async function requireSpool(db: Executor, id: string): Promise<Spool> {
 }
 
 function missing(what: string, id: string): HttpProblem {
-  return new HttpProblem('not-found', `There is no ${what} "${id}".`);
+  return new HttpProblem('not-found', phrase('server.stock.there-is-no', { what, id }));
 }
 
 function stale(current: Cylinder | Spool, yours: unknown): HttpProblem {
-  return staleVersion(current, yours, `${current.changedBy} changed it to version ${current.version} meanwhile.`);
+  return staleVersion(
+    current,
+    yours,
+    phrase('server.stock.changed-it-to-version-meanwhile', { changedBy: current.changedBy, version: current.version }),
+  );
 }
 
 async function refuseCylinder(db: Executor, save: CylinderSave): Promise<void> {
@@ -244,8 +249,8 @@ async function refuseCylinder(db: Executor, save: CylinderSave): Promise<void> {
         path: field,
         code: 'missing',
         message: weighed
-          ? 'CO₂ is liquid in its cylinder: enter the mass of gas left; its pressure says nothing.'
-          : 'Enter the pressure on the gauge.',
+          ? phrase('server.stock.co2-is-liquid-in-its')
+          : phrase('server.stock.enter-the-pressure-on-the'),
         got: null,
       },
     ]);
@@ -256,6 +261,11 @@ async function refuseCylinder(db: Executor, save: CylinderSave): Promise<void> {
 async function refuseMachine(db: Executor, machineId: string | null): Promise<void> {
   if (machineId === null || (await findMachine(db, machineId))) return;
   throw invalidInput([
-    { path: 'machineId', code: 'unknown-machine', message: `There is no machine "${machineId}".`, got: machineId },
+    {
+      path: 'machineId',
+      code: 'unknown-machine',
+      message: phrase('server.stock.there-is-no-machine', { machineId }),
+      got: machineId,
+    },
   ]);
 }

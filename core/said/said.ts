@@ -1,0 +1,43 @@
+/** What the core has to say: a code and the quantities in it. The sentence is hung on the code in the workspace of the words. */
+import type { QuantityName } from '../units/quantities.ts';
+import type { CoreSentences } from './keys.ts';
+import type { Amount, Phrase, Said, SaidValue } from './values.ts';
+
+type ValuesOf<K extends keyof CoreSentences> = CoreSentences[K] extends null ? [] : [CoreSentences[K]];
+
+export function say<K extends keyof CoreSentences>(code: K, ...[values]: ValuesOf<K>): Said {
+  return { code, values: values ?? {} };
+}
+
+export function amount(kind: QuantityName, value: number, digits?: number): Amount {
+  return digits === undefined ? { kind, value } : { kind, value, digits };
+}
+
+/** An amount whose unit follows with the next one. */
+export function bare(kind: QuantityName, value: number, digits?: number): Amount {
+  return { ...amount(kind, value, digits), bare: true };
+}
+
+/** A name as it stands within a sentence: its first letter small, in languages that write it so. */
+export function inSentence(name: Phrase): Said {
+  return { code: codes.inSentence, values: { name } };
+}
+
+/** Parts of one line, one after the other. */
+export function joined(parts: readonly SaidValue[], between = ''): Said {
+  return { code: codes.joined, values: { parts, between } };
+}
+
+/** One of these: "lead hand, office or owner". */
+export function oneOf(parts: readonly SaidValue[]): Said {
+  return { code: codes.oneOf, values: { parts } };
+}
+
+/** Codes that no catalogue holds: they say how others are put together. */
+export const codes = { inSentence: '~in-sentence', joined: '~joined', oneOf: '~one-of' } as const;
+
+/** True of what this file makes, whatever door it came through. */
+export function isSaid(value: unknown): value is Said {
+  if (typeof value !== 'object' || value === null || !('code' in value) || !('values' in value)) return false;
+  return typeof value.code === 'string' && typeof value.values === 'object' && Object.keys(value).length === 2;
+}

@@ -1,0 +1,97 @@
+/** What every catalogue must hold, whatever it says. */
+import { readFileSync } from 'node:fs';
+import { parse, TYPE, type MessageFormatElement } from '@formatjs/icu-messageformat-parser';
+import { describe, expect, it } from '@jest/globals';
+import hazardTexts from './hazards.en.json' with { type: 'json' };
+import { unread, type Reviews } from './hazards.ts';
+import { sentenceCount } from './keys.ts';
+import { languages, type Language } from './languages.ts';
+import reviewed from './reviewed.json' with { type: 'json' };
+
+const read = (language: Language) =>
+  JSON.parse(readFileSync(new URL(`${language}.json`, import.meta.url), 'utf8')) as Record<string, string>;
+const catalogues = Object.fromEntries(languages.map((language) => [language, read(language)])) as Record<
+  Language,
+  Record<string, string>
+>;
+const english = catalogues.en;
+const others = languages.filter((language) => language !== 'en');
+
+function values(elements: readonly MessageFormatElement[], found = new Set<string>()): Set<string> {
+  for (const element of elements) {
+    if (element.type === TYPE.argument) found.add(element.value);
+    if (element.type === TYPE.plural || element.type === TYPE.select) {
+      found.add(element.value);
+      for (const option of Object.values(element.options)) values(option.value, found);
+    }
+  }
+  return found;
+}
+const valuesIn = (pattern: string) => [...values(parse(pattern, { ignoreTag: true }))].sort();
+function pluralsIn(elements: readonly MessageFormatElement[]): string[][] {
+  return elements.flatMap((element) => (element.type === TYPE.plural ? [Object.keys(element.options)] : []));
+}
+
+describe.each(others)('the catalogue of %s', (language) => {
+  const catalogue = catalogues[language];
+
+  it('has the same keys as the English one, in the same order', () => {
+    expect(Object.keys(catalogue)).toEqual(Object.keys(english));
+    expect(Object.keys(catalogue)).toHaveLength(sentenceCount);
+  });
+
+  it('names the same values in every sentence, and none is empty', () => {
+    for (const [key, pattern] of Object.entries(catalogue)) {
+      expect([key, valuesIn(pattern)]).toEqual([key, valuesIn(english[key] ?? '')]);
+      if ((english[key] ?? '').trim() !== '') expect([key, pattern.trim()]).not.toEqual([key, '']);
+    }
+  });
+
+  it('keeps the spaces at both ends: sentences are set beside one another', () => {
+    const ends = (text: string) => [/^\s*/.exec(text)?.[0].length, /\s*$/.exec(text)?.[0].length];
+    for (const [key, pattern] of Object.entries(catalogue)) {
+      expect([key, ends(pattern)]).toEqual([key, ends(english[key] ?? '')]);
+    }
+  });
+
+  it('has every form its own numbers ask for', () => {
+    const forms = new Intl.PluralRules(language).resolvedOptions().pluralCategories;
+    for (const [key, pattern] of Object.entries(catalogue)) {
+      for (const given of pluralsIn(parse(pattern, { ignoreTag: true }))) {
+        expect([key, given.sort()]).toEqual([key, [...forms].sort()]);
+      }
+    }
+  });
+
+  it('leaves no English sentence', () => {
+    const left = Object.entries(catalogue).filter(
+      ([key, pattern]) =>
+        pattern === english[key] && /\p{L}{3,}\s+\p{L}{2,}\s+\p{L}{2,}/u.test(pattern.replace(/\{[^}]*\}/g, '')),
+    );
+    expect(left).toEqual([]);
+  });
+
+  it('has been read by a named person wherever a hazard stands without its English', () => {
+    const reviews: Reviews = reviewed;
+    for (const [key, review] of Object.entries(reviews[language] ?? {})) {
+      expect(Object.keys(hazardTexts)).toContain(key);
+      expect(review.by.trim()).not.toBe('');
+      expect(review.on).toMatch(/^\d{4}-\d{2}-\d{2}$/);
+      expect(review.text).toBe(catalogue[key]);
+    }
+  });
+});
+
+describe('hazards', () => {
+  const [key = ''] = Object.keys(hazardTexts);
+  it('stand in English in every catalogue that nobody has read', () => {
+    expect(hazardTexts[key as keyof typeof hazardTexts]).toBe(english[key]);
+    expect(unread('de', catalogues.de, {})[key]).toBe(english[key]);
+    expect(unread('en', english, {})).toEqual({});
+  });
+  it('count as unread again when the sentence was changed after it was read', () => {
+    const read = { de: { [key]: { by: 'Ilse Brandokor', on: '2026-11-26', text: catalogues.de[key] ?? '' } } };
+    expect(unread('de', catalogues.de, read)[key]).toBeUndefined();
+    expect(unread('de', { ...catalogues.de, [key]: 'anders' }, read)[key]).toBe(english[key]);
+  });
+});

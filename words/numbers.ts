@@ -1,0 +1,100 @@
+/** Says a number and a quantity: value, unit, digits and sign by system of units and language. The only place where a shown number is rounded. */
+import type { Amount } from '@fox-tempo/core/said';
+import { quantity, type QuantityName, type UnitSystem } from '@fox-tempo/core/units';
+import type { Language } from './languages.ts';
+
+export interface Shown {
+  /** Rounded digits with a true minus sign. */
+  readonly text: string;
+  readonly unit: string;
+}
+
+export interface Saying {
+  readonly language: Language;
+  readonly system: UnitSystem;
+}
+
+/** Between digits and unit. English pages break where they like; elsewhere the two stay together. */
+const unitSpace: Readonly<Record<Language, string>> = { en: ' ', de: '\u00a0', es: '\u00a0', pl: '\u00a0' };
+
+/** Sixteenths that the trade reads off a rule; further off than this the decimal is the truth. */
+const sixteenthWithinIn = 0.004;
+
+/** `value` in stored units; a value that is not finite is shown as a dash. */
+export function showQuantity(value: number, name: QuantityName, saying: Saying, digits?: number): Shown {
+  const spec = quantity(name);
+  const unit = spec[saying.system];
+  if (!Number.isFinite(value)) return { text: '–', unit: unit.label };
+  const written = (value - (unit.offset ?? 0)) / unit.factor;
+  if (saying.system === 'us' && spec.fractional && unit.label === 'in') {
+    const fraction = sixteenths(written);
+    if (fraction !== undefined) return { text: fraction, unit: unit.label };
+  }
+  const isStored = unit.factor === spec.metric.factor && unit.label === spec.metric.label;
+  return {
+    text: signed(written.toFixed((isStored ? digits : undefined) ?? unit.digits), saying.language),
+    unit: unit.label,
+  };
+}
+
+/** Number and unit in one string, for sentences. */
+export function sayQuantity(value: number, name: QuantityName, saying: Saying, digits?: number): string {
+  return glued(showQuantity(value, name, saying, digits), saying.language);
+}
+
+/** An amount of the core: with as many digits as were given where it names none. */
+export function sayAmount({ kind, value, digits, bare }: Amount, saying: Saying): string {
+  const unit = quantity(kind)[saying.system];
+  if (bare)
+    return sayAmount({ kind, value, ...(digits === undefined ? {} : { digits }) }, saying).replace(
+      tail(unit.label),
+      '',
+    );
+  const isStored = unit.factor === 1 && unit.offset === undefined;
+  if (digits !== undefined || !isStored || !Number.isFinite(value)) return sayQuantity(value, kind, saying, digits);
+  return glued({ text: sayNumber(value, saying.language), unit: unit.label }, saying.language);
+}
+
+/** A bare number with up to six digits after the point, none of them idle. */
+export function sayNumber(value: number, language: Language): string {
+  if (!Number.isFinite(value)) return String(value);
+  return signed(String(Number(value.toFixed(6))), language);
+}
+
+/** A number with its digits fixed, for figures that stand in columns. */
+export function sayFixed(value: number, digits: number, language: Language): string {
+  return Number.isFinite(value) ? signed(value.toFixed(digits), language) : '–';
+}
+
+/** Text for an input field: as short as it can be without losing what was stored to the digits that matter. */
+export function formatForInput(value: number, name: QuantityName, saying: Saying): string {
+  const unit = quantity(name)[saying.system];
+  const digits = unit.digits + (saying.system === 'metric' ? 2 : 1);
+  return signed(String(Number(((value - (unit.offset ?? 0)) / unit.factor).toFixed(digits))), saying.language, '-');
+}
+
+/** The unit at the end with the space before it. */
+function tail(unit: string): string | RegExp {
+  return unit === '' ? '' : new RegExp(`[ \\u00a0]?${unit.replaceAll(/[/()]/g, '\\$&')}$`);
+}
+
+function glued({ text, unit }: Shown, language: Language): string {
+  if (unit === '') return text;
+  return unit === '°' ? `${text}°` : `${text}${unitSpace[language]}${unit}`;
+}
+
+function signed(fixed: string, language: Language, minus = '−'): string {
+  // "-0.0" is no number a welder should read.
+  const text = Number(fixed) === 0 ? fixed.replace('-', '') : fixed.replace(/^-/, minus);
+  return language === 'en' ? text : text.replace('.', ',');
+}
+
+function sixteenths(inches: number): string | undefined {
+  const whole = Math.round(inches * 16);
+  if (whole < 1 || Math.abs(inches - whole / 16) > sixteenthWithinIn) return undefined;
+  let [top, bottom] = [whole % 16, 16];
+  while (top > 0 && top % 2 === 0) [top, bottom] = [top / 2, bottom / 2];
+  const full = Math.floor(whole / 16);
+  if (top === 0) return String(full);
+  return full === 0 ? `${top}/${bottom}` : `${full} ${top}/${bottom}`;
+}

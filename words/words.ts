@@ -1,0 +1,150 @@
+/** A catalogue with a language and a system of units: turns codes and quantities into sentences. */
+import { codes, isSaid, type Phrase, type Said, type SaidValue } from '@fox-tempo/core/said';
+import type { QuantityName, UnitSystem } from '@fox-tempo/core/units';
+import { IntlMessageFormat } from 'intl-messageformat';
+import type { Sentences } from './keys.ts';
+import { nounsAreLarge, type Language } from './languages.ts';
+import { sayAmount, sayFixed, sayNumber, sayQuantity, showQuantity, type Saying, type Shown } from './numbers.ts';
+
+export type Catalogue = Readonly<Record<keyof Sentences, string>>;
+export type SentenceKey = keyof Sentences;
+export type ValuesOf<K extends SentenceKey> = Sentences[K] extends null ? [] : [Sentences[K]];
+
+export interface Words {
+  readonly language: Language;
+  readonly system: UnitSystem;
+  /** The sentence of a key. */
+  readonly t: <K extends SentenceKey>(key: K, ...values: ValuesOf<K>) => string;
+  /** What the core said; a name is passed on. */
+  readonly tell: (said: SaidValue) => string;
+  /** The English of a hazard that nobody of the shop has read in this language yet; else nothing. */
+  readonly beside: (said: SaidValue) => string | undefined;
+  readonly show: (value: number, name: QuantityName, digits?: number) => Shown;
+  readonly quantity: (value: number, name: QuantityName, digits?: number) => string;
+  readonly number: (value: number) => string;
+  /** A number with its digits fixed. */
+  readonly fixed: (value: number, digits: number) => string;
+  /** The same words in another system of units. */
+  readonly inUnits: (system: UnitSystem) => Words;
+  /** Keys asked for that the catalogue lacks, with how often. */
+  readonly missing: ReadonlyMap<string, number>;
+}
+
+/** A sentence kept for later, in whatever language it will be read. */
+export function phrase<K extends SentenceKey>(code: K, ...[values]: ValuesOf<K>): Said {
+  return { code, values: values ?? {} };
+}
+
+/**
+ * `spare` says in English what `catalogue` lacks: an older page beside a newer server. `hazards` is the English of hazards that nobody has
+ * read in this language.
+ */
+export function makeWords(
+  catalogue: Readonly<Record<string, string>>,
+  language: Language,
+  system: UnitSystem,
+  {
+    spare = catalogue,
+    hazards = {},
+  }: {
+    readonly spare?: Readonly<Record<string, string>>;
+    readonly hazards?: Readonly<Record<string, string>>;
+  } = {},
+): Words {
+  const saying: Saying = { language, system };
+  const compiled = new Map<string, (values: Readonly<Record<string, SaidValue>>) => string>();
+  const missing = new Map<string, number>();
+
+  function sentence(key: string, values: Readonly<Record<string, SaidValue>> | undefined): string {
+    let format = compiled.get(key);
+    if (!format) {
+      const own = Object.hasOwn(catalogue, key) ? catalogue[key] : undefined;
+      if (own === undefined) missing.set(key, (missing.get(key) ?? 0) + 1);
+      const pattern = own ?? (Object.hasOwn(spare, key) ? spare[key] : undefined);
+      // Never the key: somebody at the bench can do nothing with it.
+      if (pattern === undefined) return '…';
+      format = compile(pattern);
+      if (own !== undefined) compiled.set(key, format);
+    }
+    return format(values ?? {});
+  }
+
+  function compile(pattern: string): (values: Readonly<Record<string, SaidValue>>) => string {
+    if (!/[{'#<]/.test(pattern)) return () => pattern;
+    const message = new IntlMessageFormat(pattern, language, undefined, { ignoreTag: true });
+    const counts = countNames(message.getAst());
+    return (values) => {
+      const said: Record<string, string | number> = {};
+      for (const [name, value] of Object.entries(values)) {
+        said[name] = counts.has(name) && typeof value === 'number' ? value : sayValue(value);
+      }
+      return String(message.format(said));
+    };
+  }
+
+  function sayValue(value: SaidValue): string {
+    if (typeof value === 'string') return value;
+    if (typeof value === 'number') return sayNumber(value, language);
+    if (isRow(value)) return value.map(sayValue).join(', ');
+    return isSaid(value) ? tell(value) : sayAmount(value, saying);
+  }
+
+  function tell(phrase: Phrase): string {
+    if (typeof phrase === 'string') return phrase;
+    const { code, values } = phrase;
+    if (code === codes.inSentence) return small(sayValue(values['name'] ?? ''), language);
+    if (code === codes.joined) {
+      const parts = values['parts'] ?? [];
+      return (isRow(parts) ? parts : [parts]).map(sayValue).join(sayValue(values['between'] ?? ''));
+    }
+    if (code === codes.oneOf) {
+      const parts = values['parts'] ?? [];
+      return new Intl.ListFormat(language === 'en' ? 'en-GB' : language, { type: 'disjunction' }).format(
+        (isRow(parts) ? parts : [parts]).map(sayValue),
+      );
+    }
+    return sentence(code, values);
+  }
+
+  return {
+    language,
+    system,
+    missing,
+    tell: sayValue,
+    beside: (said) => (isSaid(said) && Object.hasOwn(hazards, said.code) ? hazards[said.code] : undefined),
+    t: ((key: string, values?: Readonly<Record<string, SaidValue>>) => sentence(key, values)) as Words['t'],
+    show: (value, name, digits) => showQuantity(value, name, saying, digits),
+    quantity: (value, name, digits) => sayQuantity(value, name, saying, digits),
+    number: (value) => sayNumber(value, language),
+    fixed: (value, digits) => sayFixed(value, digits, language),
+    inUnits: (other) => (other === system ? words(language, system) : words(language, other)),
+  };
+
+  function words(into: Language, units: UnitSystem): Words {
+    return makeWords(catalogue, into, units, { spare, hazards });
+  }
+}
+
+function isRow(value: SaidValue): value is readonly SaidValue[] {
+  return Array.isArray(value);
+}
+
+/** "Tee" within a sentence is "tee"; "TIG" and "AlMg5" stay, and so do German nouns. */
+function small(name: string, language: Language): string {
+  if (nounsAreLarge.has(language) || !/^\p{Lu}\p{Ll}+(?=$|[\s,)-])/u.test(name)) return name;
+  return name.charAt(0).toLowerCase() + name.slice(1);
+}
+
+/** Values that decide a plural or are counted need to stay numbers. */
+function countNames(elements: readonly unknown[], found = new Set<string>()): Set<string> {
+  for (const element of elements as readonly {
+    type: number;
+    value?: unknown;
+    options?: Record<string, { value: readonly unknown[] }>;
+  }[]) {
+    if (!element.options) continue;
+    if (typeof element.value === 'string') found.add(element.value);
+    for (const option of Object.values(element.options)) countNames(option.value, found);
+  }
+  return found;
+}

@@ -1,21 +1,21 @@
-import '@fontsource-variable/archivo/standard.css';
-import '@fontsource/spline-sans-mono/500.css';
-import { ChakraProvider } from '@chakra-ui/react';
-import { StrictMode } from 'react';
-import { createRoot } from 'react-dom/client';
-import { RouterProvider } from 'react-router';
-import { router } from './app/routes.tsx';
-import { sweep } from './lib/device.ts';
-import { system } from './ui/theme/system.ts';
+/** First the words, then the interface: nothing is shown that would have to be said again. */
+import { isLanguage } from '@fox-tempo/words';
+import { wordsForPage } from './lib/load-words.ts';
+import { borrowUnits, settings } from './lib/settings.ts';
+import { spoken, speak } from './lib/words.ts';
 
-// What nobody came back for goes with the first page of the day.
-sweep();
+/** A card may be opened in the language and units of another reader. */
+const asked = new URLSearchParams(location.search);
+const lang = asked.get('lang');
+const units = asked.get('units');
+if (units === 'metric' || units === 'us') borrowUnits(units);
+const { language, units: system } = settings.getState();
+speak(await wordsForPage(isLanguage(lang) ? lang : language, system));
+settings.subscribe((state) => {
+  if (state.units !== spoken().system) speak(spoken().inUnits(state.units));
+});
+
 const root = document.getElementById('root');
 if (!root) throw new Error('index.html has no #root');
-createRoot(root).render(
-  <StrictMode>
-    <ChakraProvider value={system}>
-      <RouterProvider router={router} />
-    </ChakraProvider>
-  </StrictMode>,
-);
+const { start } = await import('./app/start.tsx');
+start(root);

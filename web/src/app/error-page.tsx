@@ -1,4 +1,5 @@
 /** What is shown when a view cannot be: what happened, what is safe, and the way on. */
+import { t, tell } from '../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import { Link, useLocation, useRevalidator, useRouteError } from 'react-router';
 import { ProblemError } from '../data/api.ts';
@@ -16,7 +17,7 @@ export function ErrorPage() {
       <Heading as="h1" textStyle="title" mb="2">
         {title}
       </Heading>
-      <Box mb="4">{detail} Drafts on this device are kept.</Box>
+      <Box mb="4">{t('view.app.drafts-on-this-device-are', { detail })}</Box>
       <Box display="flex" gap="2" alignItems="center">
         {mayRetry && (
           <Action
@@ -27,14 +28,14 @@ export function ErrorPage() {
               else void revalidate();
             }}
           >
-            {state === 'loading' ? 'Trying…' : 'Try again'}
+            {state === 'loading' ? t('view.app.trying') : t('view.app.try-again')}
           </Action>
         )}
         <Box asChild minHeight="44px" display="inline-flex" alignItems="center" px="3" color="accent" fontWeight={600}>
           {signedOut ? (
-            <Link to={signInAddress(`${pathname}${search}`)}>Sign in</Link>
+            <Link to={signInAddress(`${pathname}${search}`)}>{t('view.app.sign-in')}</Link>
           ) : (
-            <Link to="/today">To Today</Link>
+            <Link to="/today">{t('view.app.to-today')}</Link>
           )}
         </Box>
       </Box>
@@ -44,16 +45,20 @@ export function ErrorPage() {
 
 function explain(error: unknown): { title: string; detail: string; mayRetry: boolean | 'reload' } {
   if (error instanceof ProblemError) {
-    return { title: error.problem.title, detail: error.message, mayRetry: error.kind !== 'not-found' };
+    return { title: tell(error.problem.title), detail: error.message, mayRetry: error.kind !== 'not-found' };
   }
   // A view's chunk that cannot be fetched: the server is gone, or was replaced by a newer build.
   if (error instanceof TypeError && /import|fetch/i.test(error.message)) {
-    return { title: 'The server cannot be reached', detail: 'This view could not be loaded.', mayRetry: 'reload' };
+    return {
+      title: t('view.app.the-server-cannot-be-reached'),
+      detail: t('view.app.this-view-could-not-be'),
+      mayRetry: 'reload',
+    };
   }
   console.error(error);
   return {
-    title: 'This view broke',
-    detail: 'Reloading the page usually helps; the cause stands in the browser’s console.',
+    title: t('view.app.this-view-broke'),
+    detail: t('view.app.reloading-the-page-usually-helps'),
     mayRetry: true,
   };
 }

@@ -1,10 +1,13 @@
 /** The frame around every view: skip link, rail, who works here, and a line while the next view loads. */
+import { languageNames } from '@fox-tempo/words';
+import { t, spoken } from '../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { useEffect, useLayoutEffect } from 'react';
 import { Link, Outlet, redirect, ScrollRestoration, useLocation, useNavigation, type Location } from 'react-router';
 import { api } from '../data/api.ts';
 import { session, useMe } from '../lib/session.ts';
-import { settings } from '../lib/settings.ts';
+import { isForSomebodyElse, readAs, toggleTheme, toggleUnits } from '../lib/reading.ts';
+import { useSettings } from '../lib/settings.ts';
 import { Overlays } from '../features/finding/index.ts';
 import { visited } from '../features/tour/index.ts';
 import { Notice } from '../ui/notice.tsx';
@@ -16,6 +19,11 @@ import { signInAddress } from './sign-in-address.ts';
 export async function loadFrame({ request }: { request: Request }) {
   const state = await api.session(request.signal);
   session.getState().take(state);
+  if (readAs(state.me?.preferences)) {
+    location.reload();
+    // Nothing is shown in a language that is about to leave.
+    await new Promise(() => undefined);
+  }
   if (state.me === null) {
     const { pathname, search } = new URL(request.url);
     return redirect(signInAddress(`${pathname}${search}`));
@@ -32,6 +40,7 @@ export function Frame() {
   const me = useMe();
   const { pathname, search } = useLocation();
   const navigation = useNavigation();
+  const hand = useSettings((state) => state.hand);
   const personId = me?.id;
   useEffect(() => {
     if (personId !== undefined) visited(personId, pathname);
@@ -40,7 +49,7 @@ export function Frame() {
   useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.shiftKey) return;
-      const act = { F2: settings.getState().toggleUnits, F4: settings.getState().toggleTheme }[event.key];
+      const act = { F2: toggleUnits, F4: toggleTheme }[event.key];
       if (!act) return;
       event.preventDefault();
       act();
@@ -50,7 +59,11 @@ export function Frame() {
   }, []);
 
   return (
-    <Box minHeight="100vh" display="flex" flexDirection={{ base: 'column', md: 'row' }}>
+    <Box
+      minHeight="100vh"
+      display="flex"
+      flexDirection={{ base: 'column', md: hand === 'left' ? 'row-reverse' : 'row' }}
+    >
       <Box
         asChild
         position="absolute"
@@ -65,26 +78,34 @@ export function Frame() {
         borderColor="accent"
         _focus={{ left: '2' }}
       >
-        <a href="#content">Skip to the content</a>
+        <a href="#content">{t('view.app.skip-to-the-content')}</a>
       </Box>
       <Rail />
       <Box flex="1" minWidth={0} display="flex" flexDirection="column" position="relative">
         {navigation.state !== 'idle' && (
           <Box role="status" position="absolute" top="0" left="0" right="0" height="3px" bg="accent">
             <Box as="span" srOnly>
-              Loading
+              {t('view.app.loading')}
             </Box>
           </Box>
         )}
         {me === null && (
           <Box position="sticky" top="0" zIndex={5}>
-            <Notice level="caution" word="Signed out." urgent>
-              The session on this device has ended; what you typed is kept here.{' '}
+            <Notice level="caution" word={t('view.app.signed-out')} urgent>
+              {t('view.app.the-session-on-this-device')}{' '}
               <Box asChild color="accent" fontWeight={600} textDecoration="underline">
-                <Link to={signInAddress(`${pathname}${search}`)}>Sign in again</Link>
+                <Link to={signInAddress(`${pathname}${search}`)}>{t('view.app.sign-in-again')}</Link>
               </Box>
             </Notice>
           </Box>
+        )}
+        {isForSomebodyElse() && (
+          <Notice level="note" word={t('view.app.for-another-reader')}>
+            {t('view.app.this-page-is-said-in', { language: languageNames[spoken().language] })}{' '}
+            <Box asChild color="accent" fontWeight={600} textDecoration="underline">
+              <a href={pathname}>{t('view.app.back-to-your-own')}</a>
+            </Box>
+          </Notice>
         )}
         <StandingTroubles />
         <Outlet />

@@ -1,4 +1,5 @@
 /** Notices over the page: at its lower edge, read out when they come, gone when they are put away or undone. */
+import { t } from '../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { useRevalidator } from 'react-router';
@@ -16,7 +17,7 @@ export function PageNotices() {
   return (
     <Box
       role="region"
-      aria-label="Notices"
+      aria-label={t('view.app.notices')}
       position="fixed"
       bottom={{ base: '64px', xl: '12px' }}
       left={{ base: '8px', md: '96px' }}
@@ -49,15 +50,15 @@ function One({ notice }: { readonly notice: PageNotice }) {
   };
   return (
     <Box boxShadow="0 2px 10px rgba(0,0,0,0.25)">
-      <Notice level={notice.level} urgent word={notice.level === 'note' ? 'Done.' : 'Trouble.'}>
-        {notice.text} {problem !== null && `Not undone: ${problem} `}
+      <Notice level={notice.level} urgent word={notice.level === 'note' ? t('view.app.done') : t('view.app.trouble')}>
+        {notice.text} {problem !== null && t('view.app.not-undone', { problem })}
         {notice.undo && (
           <Action kind="quiet" minHeight="32px" disabled={busy} onClick={() => void undo()}>
-            Undo it
+            {t('view.app.undo-it')}
           </Action>
         )}
         <Action kind="quiet" minHeight="32px" onClick={() => dismiss(notice.id)}>
-          Put away
+          {t('view.app.put-away')}
         </Action>
       </Notice>
     </Box>
@@ -71,16 +72,17 @@ export function StandingTroubles() {
   return (
     <>
       {trouble !== null && (
-        <Notice level="caution" word="This device keeps nothing." urgent>
-          {trouble === 'full' ? 'Its storage is full' : 'The browser forbids it'}: what is typed lives only in this
-          page. Save before you leave it.
+        <Notice level="caution" word={t('view.app.this-device-keeps-nothing')} urgent>
+          {t('view.app.what-is-typed-lives-only', {
+            trouble: trouble === 'full' ? t('view.app.its-storage-is-full') : t('view.app.the-browser-forbids-it'),
+          })}
         </Notice>
       )}
       {differs && (
-        <Notice level="caution" word="Another version." urgent>
-          The server runs another version than this page. Drafts are kept here; load the page anew before you save.{' '}
+        <Notice level="caution" word={t('view.app.another-version')} urgent>
+          {t('view.app.the-server-runs-another-version')}{' '}
           <Action kind="quiet" minHeight="32px" onClick={() => window.location.reload()}>
-            Load it anew
+            {t('view.app.load-it-anew')}
           </Action>
         </Notice>
       )}

@@ -1,11 +1,13 @@
 /** The rail: the views that exist, each with a small drawing of its physics; light, units and who works here at its foot. */
+import { languageNames } from '@fox-tempo/words';
+import { t, tell, spoken } from '../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import { roleNames } from '@fox-tempo/contract';
 import type { ReactNode } from 'react';
 import { Link, NavLink, useLocation } from 'react-router';
 import { openOverlay } from '../features/finding/index.ts';
 import { useMe } from '../lib/session.ts';
-import { useSettings } from '../lib/settings.ts';
+import { toggleTheme, toggleUnits, useReading } from '../lib/reading.ts';
 import { signInAddress } from './sign-in-address.ts';
 
 interface Stop {
@@ -18,36 +20,36 @@ const stops: readonly Stop[] = [
   // Three beads laid on a plate: what the day asks for.
   {
     to: '/today',
-    name: 'Today',
+    name: t('view.app.today'),
     drawing: <path d="M2 19h20M4 19c0-5 4-5 4 0M10 19c0-5 4-5 4 0M16 19c0-5 4-5 4 0M4 6h16M4 10h9" />,
   },
   // A tee with its fillet.
-  { to: '/seams', name: 'Seams', drawing: <path d="M2 19h20M8 19V3M8 11l8 8" /> },
+  { to: '/seams', name: t('view.app.seams'), drawing: <path d="M2 19h20M8 19V3M8 11l8 8" /> },
   // A wire between two drive rolls.
   {
     to: '/machines',
-    name: 'Machines',
+    name: t('view.app.machines'),
     drawing: <path d="M2 12h20M12 9a4 4 0 1 1 .01 0ZM12 23a4 4 0 1 1 .01 0Z" />,
   },
   // Wire, arc and pool.
-  { to: '/bench', name: 'Arc bench', drawing: <path d="M12 2v8M12 10l-6 9M12 10l6 9M2 20h20" /> },
+  { to: '/bench', name: t('view.app.arc-bench'), drawing: <path d="M12 2v8M12 10l-6 9M12 10l6 9M2 20h20" /> },
   // A weld over time: hot start, main, crater.
-  { to: '/score', name: 'Score', drawing: <path d="M2 20h20M3 20V6h5l3 4h6l3 6v4" /> },
+  { to: '/score', name: t('view.app.score'), drawing: <path d="M2 20h20M3 20V6h5l3 4h6l3 6v4" /> },
   // A spool seen from the side, wire leaving it.
   {
     to: '/library',
-    name: 'Library',
+    name: t('view.app.library'),
     drawing: <path d="M4 4h3v16H4ZM17 4h3v16h-3ZM7 7h10M7 12h10M7 17h10l4 4" />,
   },
   // A saw-tooth roof.
-  { to: '/shop', name: 'Shop', drawing: <path d="M3 20V10l6-5v5l6-5v5l6-5v15ZM9 20v-5h6v5" /> },
+  { to: '/shop', name: t('view.app.shop'), drawing: <path d="M3 20V10l6-5v5l6-5v5l6-5v15ZM9 20v-5h6v5" /> },
 ];
 
 export function Rail() {
   return (
     <Box
       as="nav"
-      aria-label="Views"
+      aria-label={t('view.app.views')}
       display="flex"
       flexDirection={{ base: 'row', md: 'column' }}
       alignItems="stretch"
@@ -57,6 +59,7 @@ export function Rail() {
       borderBottomWidth={{ base: '1px', md: 0 }}
       borderColor="line"
       position={{ base: 'static', md: 'sticky' }}
+      overflowX={{ base: 'auto', md: 'visible' }}
       top="0"
       height={{ base: 'auto', md: '100vh' }}
       gap="1"
@@ -71,8 +74,8 @@ export function Rail() {
         pt="3"
         pb="3"
       >
-        Fox
-        <Box color="accent">Tempo</Box>
+        {'Fox'}
+        <Box color="accent">{'Tempo'}</Box>
       </Box>
       {stops.map(({ to, name, drawing }) => (
         <Box
@@ -130,18 +133,18 @@ function Helps() {
   return (
     <Box display="flex" flexDirection={{ base: 'row', md: 'column' }}>
       <RailButton
-        label="Find and do"
-        hint="Ctrl K finds by any word"
+        label={t('view.app.find-and-do')}
+        hint={t('view.app.ctrl-k-finds-by-any')}
         onClick={() => openOverlay('find')}
         top="⌕"
-        word="find"
+        word={t('view.app.find')}
       />
       <RailButton
-        label="What words mean here"
-        hint="F1 opens the words"
+        label={t('view.app.what-words-mean-here')}
+        hint={t('view.app.f1-opens-the-words')}
         onClick={() => openOverlay('words')}
-        top="Aa"
-        word="words"
+        top={'Aa'}
+        word={t('view.app.words')}
       />
     </Box>
   );
@@ -165,13 +168,15 @@ function WhoWorks() {
     >
       <Link
         to={signInAddress(`${pathname}${search}`)}
-        title={me ? `${me.name} is signed in; another person signs in here` : 'Sign in'}
-        aria-label={me ? `${me.name}, ${roleNames[me.role]}. Change who works here` : 'Sign in'}
+        title={me ? t('view.app.is-signed-in-another-person', { me: me.name }) : t('view.app.sign-in')}
+        aria-label={
+          me ? t('view.app.change-who-works-here', { me: me.name, role: roleNames[me.role] }) : t('view.app.sign-in')
+        }
       >
         <Box fontFamily="mono" fontSize="15px" color="ink" lineHeight="1.2" aria-hidden="true">
           {me ? initials(me.name) : '?'}
         </Box>
-        <Box aria-hidden="true">{me ? roleNames[me.role] : 'sign in'}</Box>
+        <Box aria-hidden="true">{me ? tell(roleNames[me.role]) : t('view.app.sign-in-2')}</Box>
       </Link>
     </Box>
   );
@@ -185,22 +190,30 @@ function initials(name: string): string {
 }
 
 function Switches() {
-  const { theme, units, toggleTheme, toggleUnits } = useSettings((state) => state);
+  const { theme, units } = useReading();
+  const { language } = spoken();
   return (
     <Box display="flex" flexDirection={{ base: 'row', md: 'column' }} pb={{ base: 0, md: '2' }}>
       <RailButton
-        label={units === 'metric' ? 'Units: metric' : 'Units: US'}
-        hint="F2 changes the units"
+        label={units === 'metric' ? t('view.app.units-metric') : t('view.app.units-us')}
+        hint={t('view.app.f2-changes-the-units')}
         onClick={toggleUnits}
         top={units === 'metric' ? 'mm' : 'in'}
-        word={units === 'metric' ? 'metric' : 'US'}
+        word={units === 'metric' ? t('view.app.metric') : t('view.app.us')}
       />
       <RailButton
-        label={theme === 'day' ? 'Light: day' : 'Light: night'}
-        hint="F4 changes day and night"
+        label={theme === 'day' ? t('view.app.light-day') : t('view.app.light-night')}
+        hint={t('view.app.f4-changes-day-and-night')}
         onClick={toggleTheme}
         top={theme === 'day' ? '○' : '●'}
-        word={theme}
+        word={theme === 'day' ? t('view.finding.day') : t('view.finding.night')}
+      />
+      <RailButton
+        label={languageNames[language]}
+        hint={t('view.finding.how-you-read')}
+        onClick={() => openOverlay('reading')}
+        top={language}
+        word={languageNames[language]}
       />
     </Box>
   );

@@ -1,4 +1,5 @@
 /** Routes are nouns. Views load their data before they show, and come as chunks of their own. */
+import { t } from '../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { createBrowserRouter, redirect } from 'react-router';
 import { ProblemError } from '../data/api.ts';
@@ -8,7 +9,7 @@ import { Frame, loadFrame } from './frame.tsx';
 function Loading() {
   return (
     <Box as="main" minHeight="100vh" display="grid" placeItems="center" color="quiet" role="status">
-      Loading Fox Tempo…
+      {t('view.app.loading-fox-tempo')}
     </Box>
   );
 }

@@ -8,6 +8,7 @@ import {
   type OrderSave,
   type PartSave,
   type PersonSave,
+  type PreferencesSave,
   type SeamLock,
   type SeamSave,
   type ShopSave,
@@ -17,14 +18,22 @@ import {
   type CylinderSave,
   type StandingSave,
 } from '@fox-tempo/contract';
+import type { UnitSystem } from '@fox-tempo/core/units';
+import type { Language } from '@fox-tempo/words';
 import { pass } from './door.ts';
 import { read, readAll } from './queries.ts';
 
 export { onSignedOut, ProblemError } from './door.ts';
 
+/** In whose language and units something is to be read. */
+export interface Reader {
+  readonly language: Language;
+  readonly units: UnitSystem;
+}
+
 /** Address of a printed card of a seam's newest revision. */
-export function cardAddress(seamId: string, machineId: string, paper: 'A5' | 'A4' | 'LETTER', units: string): string {
-  const query = new URLSearchParams({ machine: machineId, paper, units });
+export function cardAddress(seamId: string, machineId: string, paper: 'A5' | 'A4' | 'LETTER', reader: Reader): string {
+  const query = new URLSearchParams({ machine: machineId, paper, units: reader.units, lang: reader.language });
   return `/api${addressOf('card', { id: seamId })}?${query.toString()}`;
 }
 
@@ -34,6 +43,7 @@ export const api = {
   demoSignIn: (personId: string) => pass('demoSignIn', { body: { personId } }),
   makeOwner: (body: DoorSends<'makeOwner'>) => pass('makeOwner', { body }),
   signOut: () => pass('signOut'),
+  savePreferences: (body: PreferencesSave) => pass('savePreferences', { body }),
   changePin: (oldPin: string, pin: string) => pass('changePin', { body: { oldPin, pin } }),
   shop: (signal?: AbortSignal) => read('shop', { signal }),
   saveShop: (basedOn: number, body: ShopSave) => pass('saveShop', { body, basedOn }),

@@ -1,4 +1,5 @@
 /** Passing a door of the server: the address from the table of doors, the version a write is based on, the key that makes it count once, and what is said when it will not. */
+import { t, tell, tellIf, spoken } from '../lib/words.ts';
 import {
   addressOf,
   contractHeader,
@@ -21,7 +22,7 @@ export class ProblemError extends Error {
   readonly kind: ProblemKind | 'unreachable';
   readonly problem: Problem;
   constructor(kind: ProblemKind | 'unreachable', problem: Problem) {
-    super(problem.detail ?? problem.title);
+    super(tell(tellIf(problem.detail) ?? problem.title));
     this.kind = kind;
     this.problem = problem;
   }
@@ -63,7 +64,12 @@ export async function pass<K extends DoorName>(name: K, asked: Asked<K> = {}): P
   const { params, body, query, basedOn, signal } = asked;
   const asks = query && Object.keys(query).length > 0 ? `?${new URLSearchParams(query).toString()}` : '';
   const path = `/api${addressOf(name, params)}${asks}`;
-  const headers: Record<string, string> = { accept: 'application/json' };
+  const headers: Record<string, string> = {
+    accept: 'application/json',
+    // What a refusal is said in.
+    'accept-language': spoken().language,
+    'fox-tempo-units': spoken().system,
+  };
   const text = body === undefined ? null : JSON.stringify(body);
   if (text !== null) headers['content-type'] = 'application/json';
   if (basedOn !== undefined) headers['if-match'] = `"${basedOn}"`;
@@ -84,9 +90,9 @@ export async function pass<K extends DoorName>(name: K, asked: Asked<K> = {}): P
     response = await send();
   } catch (error) {
     if (signal?.aborted) throw error;
-    if (key === null) throw unreachable('The server does not answer.');
+    if (key === null) throw unreachable(t('view.data.the-server-does-not-answer'));
     answerLost(write, key);
-    throw unreachable('It is not known whether this arrived. Send it again: it counts once.');
+    throw unreachable(t('view.data.it-is-not-known-whether'));
   }
   hearVersion(response);
   const content: unknown = await response.json().catch(() => undefined);
@@ -97,9 +103,9 @@ export async function pass<K extends DoorName>(name: K, asked: Asked<K> = {}): P
   }
   const problem = isProblem(content) ? content : undefined;
   if (!problem) {
-    if (key === null) throw unreachable(`The server answered ${response.status} without saying why.`);
+    if (key === null) throw unreachable(t('view.data.the-server-answered-without-saying', { status: response.status }));
     answerLost(write, key);
-    throw unreachable('The answer was cut off; it is not known whether this arrived. Send it again: it counts once.');
+    throw unreachable(t('view.data.the-answer-was-cut-off'));
   }
   if (key !== null) answered(write);
   const kind = problemKind(problem);
@@ -112,7 +118,7 @@ export async function pass<K extends DoorName>(name: K, asked: Asked<K> = {}): P
 function unreachable(detail: string): ProblemError {
   return new ProblemError('unreachable', {
     type: 'about:blank',
-    title: 'The server cannot be reached',
+    title: t('view.data.the-server-cannot-be-reached'),
     status: 0,
     detail,
   });

@@ -1,4 +1,5 @@
 /** What happened and is worth a word over the page: an act that went through and can be undone, a failure nobody caught. */
+import { t } from './words.ts';
 import { createStore } from 'zustand/vanilla';
 
 export interface PageNotice {
@@ -32,7 +33,7 @@ export function hearFailures(): () => void {
   const say = (error: unknown) => {
     console.error(error);
     const words = error instanceof Error ? error.message : String(error);
-    announce({ level: 'refusal', text: `Something broke: ${words}. What was typed is kept on this device.` });
+    announce({ level: 'refusal', text: t('view.lib.something-broke-what-was-typed', { words }) });
   };
   const onError = (event: ErrorEvent) => say(event.error ?? event.message);
   const onRejection = (event: PromiseRejectionEvent) => say(event.reason);

@@ -1,9 +1,16 @@
 /** Moments and days in the shop's own time zone, wherever the screen stands. */
+import { spoken } from './words.ts';
 import { shopTimeZone } from './session.ts';
+
+/** Months and weekdays in the language of the page; in English as the device writes them. */
+function tongue(): string | undefined {
+  const { language } = spoken();
+  return language === 'en' ? undefined : language;
+}
 
 /** A moment, as short as it can be said. */
 export function shopTime(iso: string): string {
-  return new Date(iso).toLocaleString(undefined, {
+  return new Date(iso).toLocaleString(tongue(), {
     timeZone: shopTimeZone(),
     day: 'numeric',
     month: 'short',
@@ -14,7 +21,7 @@ export function shopTime(iso: string): string {
 
 /** A date without a time. */
 export function shopDate(isoDate: string): string {
-  return new Date(`${isoDate}T12:00:00Z`).toLocaleDateString(undefined, {
+  return new Date(`${isoDate}T12:00:00Z`).toLocaleDateString(tongue(), {
     timeZone: 'UTC',
     weekday: 'short',
     day: 'numeric',
@@ -30,7 +37,7 @@ export function shopDay(moment = new Date()): string {
 
 /** Today in words. */
 export function todayInWords(): string {
-  return new Date().toLocaleDateString(undefined, {
+  return new Date().toLocaleDateString(tongue(), {
     timeZone: shopTimeZone(),
     weekday: 'long',
     day: 'numeric',

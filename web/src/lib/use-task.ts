@@ -1,4 +1,5 @@
 /** One write at a time: whether it runs, what came of it, and the refusal in words. */
+import { tell } from './words.ts';
 import { useCallback, useState } from 'react';
 import { ProblemError } from '../data/api.ts';
 
@@ -32,6 +33,11 @@ export function useTask(): Task {
   const issues = error?.problem.issues ?? [];
   const problem =
     error &&
-    (issues.length > 0 ? issues.map((issue) => issue.message).join(' ') : `${error.problem.title}. ${error.message}`);
+    (issues.length > 0
+      ? issues
+          .map((issue) => issue.message)
+          .map(tell)
+          .join(' ')
+      : `${tell(error.problem.title)}. ${error.message}`);
   return { busy, problem, error, run, clear: useCallback(() => setError(null), []) };
 }

@@ -2,6 +2,7 @@
  * One seam sheet being edited: the sheet, texts that make no sense yet, undo and redo, and what it was based on.
  * Kept on the device while it differs from what is stored, so that a reload, a crash or a dead server loses nothing.
  */
+import { t } from '../lib/words.ts';
 import type { Issue } from '@fox-tempo/core/outcome';
 import type { UnitSystem } from '@fox-tempo/core/units';
 import { createStore, type StoreApi } from 'zustand/vanilla';
@@ -130,7 +131,7 @@ export function createDraftStore(
         if (!elsewhere) return;
         if (take === 'theirs') {
           const { base, ...written } = elsewhere;
-          step(written, 'other tab');
+          step(written, t('view.sheet.other-tab'));
           set({ base, elsewhere: null });
         } else {
           set({ elsewhere: null });

@@ -2,6 +2,7 @@
  * A seam's sheet as every view of it edits it: one draft, the plan and the setting it makes, what is unsaid, whether it can be saved and
  * why not, who overtook it, undo. Seam sheet, arc bench, score and wire choice are views of one session.
  */
+import { t } from '../lib/words.ts';
 import type { MachineResource, PlanSite, SeamResource } from '@fox-tempo/contract';
 import type { Program } from '@fox-tempo/core/machine';
 import type { Issue } from '@fox-tempo/core/outcome';
@@ -76,23 +77,23 @@ export function useSheetSession(loaded: SeamResource, machines: readonly Machine
   const overtaken = saving.kind === 'conflict' ? saving.stored : edited && base.version < seam.version ? seam : null;
   const isFirst = seam.revision === null;
   const cannotSave = !maySave
-    ? 'Your role may not save settings.'
+    ? t('view.sheet.your-role-may-not-save')
     : seam.deleted
-      ? 'The seam is off the list; bring it back first.'
+      ? t('view.sheet.the-seam-is-off-the')
       : saving.kind === 'saving'
-        ? 'It is being saved.'
+        ? t('view.sheet.it-is-being-saved')
         : !outcome.ok
-          ? 'There is no setting for what is asked; the reasons stand below.'
+          ? t('view.sheet.there-is-no-setting-for')
           : Object.keys(unsaidByField).length > 0
-            ? 'A field holds something that cannot be taken.'
+            ? t('view.sheet.a-field-holds-something-that')
             : sheet.spec.name.trim() === ''
-              ? 'The seam has no name.'
+              ? t('view.sheet.the-seam-has-no-name')
               : overtaken
-                ? 'Somebody saved in between; choose first what stands.'
+                ? t('view.sheet.somebody-saved-in-between-choose')
                 : elsewhere
-                  ? 'Another tab of this browser has another draft; choose first which goes on.'
+                  ? t('view.sheet.another-tab-of-this-browser')
                   : !edited && !isFirst
-                    ? 'Nothing is changed.'
+                    ? t('view.sheet.nothing-is-changed')
                     : null;
   const save = useCallback(async () => {
     if (cannotSave === null) await send();

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { choice, seam, spec } from '../testing/shop.ts';
 import { planOf, sheetOf } from './sheet.ts';
@@ -31,7 +32,9 @@ describe('number fields of the sheet', () => {
 
   it('name the field, the limit and the value in a refusal', () => {
     const outcome = readNumber('travel', '5 m', sheet, 'metric');
-    expect(outcome.ok ? '' : outcome.issues[0]?.message).toContain('Your pace: the unit "m" is not known here');
+    expect(inEnglish(outcome.ok ? '' : outcome.issues[0]?.message)).toContain(
+      'Your pace: the unit "m" is not known here',
+    );
     const far = readNumber('length', '90 m', sheet, 'metric');
     expect(far.ok ? undefined : far.issues[0]).toMatchObject({ code: 'out-of-range', limit: [5, 20000], got: 90000 });
   });

@@ -1,4 +1,5 @@
 /** The number fields of a seam sheet, as data: what each is called, where its value lives, how it is read and stepped. */
+import { t } from '../lib/words.ts';
 import type { ProgramChoice, SeamSpec } from '@fox-tempo/contract';
 import { materialOf } from '@fox-tempo/core/consumables';
 import { rangeIssue, success, type Outcome, type RangedField } from '@fox-tempo/core/outcome';
@@ -36,7 +37,7 @@ function onPreparation(sheet: Sheet, change: Partial<NonNullable<SeamSpec['prepa
 
 export const numberFields: Record<NumberFieldName, NumberField> = {
   thickness1: {
-    label: 'First part',
+    label: t('view.seams.first-part'),
     quantity: 'thickness',
     range: 'thicknessMm',
     step: 0.1,
@@ -45,7 +46,7 @@ export const numberFields: Record<NumberFieldName, NumberField> = {
     write: (sheet, value) => onSpec(sheet, { thicknessesMm: [value ?? 0, sheet.spec.thicknessesMm[1]] }),
   },
   thickness2: {
-    label: 'Second part',
+    label: t('view.seams.second-part'),
     quantity: 'thickness',
     range: 'thicknessMm',
     step: 0.1,
@@ -54,7 +55,7 @@ export const numberFields: Record<NumberFieldName, NumberField> = {
     write: (sheet, value) => onSpec(sheet, { thicknessesMm: [sheet.spec.thicknessesMm[0], value ?? 0] }),
   },
   gap: {
-    label: 'Gap',
+    label: t('view.sheet.gap'),
     quantity: 'shortLength',
     range: 'gapMm',
     step: 0.1,
@@ -63,7 +64,7 @@ export const numberFields: Record<NumberFieldName, NumberField> = {
     write: (sheet, value) => onSpec(sheet, { gapMm: value ?? 0 }),
   },
   angle: {
-    label: 'Groove angle',
+    label: t('view.sheet.groove-angle'),
     quantity: 'angle',
     range: 'angleDeg',
     step: 5,
@@ -72,7 +73,7 @@ export const numberFields: Record<NumberFieldName, NumberField> = {
     write: (sheet, value) => onPreparation(sheet, { angleDeg: value ?? undefined }),
   },
   rootFace: {
-    label: 'Root face',
+    label: t('view.sheet.root-face'),
     quantity: 'shortLength',
     range: 'rootFaceMm',
     step: 0.1,
@@ -81,7 +82,7 @@ export const numberFields: Record<NumberFieldName, NumberField> = {
     write: (sheet, value) => onPreparation(sheet, { rootFaceMm: value ?? undefined }),
   },
   leg: {
-    label: 'Leg asked',
+    label: t('view.sheet.leg-asked'),
     quantity: 'shortLength',
     range: 'legMm',
     step: 0.1,
@@ -90,7 +91,7 @@ export const numberFields: Record<NumberFieldName, NumberField> = {
     write: (sheet, value) => onSpec(sheet, { legMm: value }),
   },
   length: {
-    label: 'Seam length',
+    label: t('view.seams.seam-length'),
     quantity: 'length',
     range: 'lengthMm',
     step: 10,
@@ -99,7 +100,7 @@ export const numberFields: Record<NumberFieldName, NumberField> = {
     write: (sheet, value) => onSpec(sheet, { lengthMm: value ?? 0 }),
   },
   travel: {
-    label: 'Your pace',
+    label: t('view.sheet.your-pace'),
     quantity: 'travel',
     range: 'travelMmPerMin',
     step: 10,
@@ -108,7 +109,7 @@ export const numberFields: Record<NumberFieldName, NumberField> = {
     write: (sheet, value) => onSpec(sheet, { travelMmPerMin: value }),
   },
   feed: {
-    label: 'Wire feed',
+    label: t('view.bench.wire-feed'),
     quantity: 'wireFeed',
     range: 'wireFeedMPerMin',
     step: 0.1,

@@ -1,7 +1,9 @@
 /** A sheet line by line: what each line says, and how it is taken from one sheet into another. For two versions side by side. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, formatWithUnit } from '../lib/words.ts';
 import { fillerOf, gasName, materialOf, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { jointRule, modeName } from '@fox-tempo/core/plan';
-import { formatWithUnit, type QuantityName, type UnitSystem } from '@fox-tempo/core/units';
+import { type QuantityName, type UnitSystem } from '@fox-tempo/core/units';
 import { canonical } from './draft-store.ts';
 import type { Sheet } from './sheet-fields.ts';
 
@@ -49,20 +51,21 @@ function choiceLine(
 
 const inUnits = (quantity: QuantityName) => (mm: number, units: UnitSystem) => formatWithUnit(mm, quantity, units);
 const orPlan = (quantity: QuantityName) => (value: number | null, units: UnitSystem) =>
-  value === null ? 'as planned' : formatWithUnit(value, quantity, units);
-const orUsual = (value: unknown) => (value === null || value === undefined ? 'as usual' : 'own');
+  value === null ? t('view.seams.as-planned') : formatWithUnit(value, quantity, units);
+const orUsual = (value: unknown) =>
+  value === null || value === undefined ? t('view.sheet.as-usual') : t('view.sheet.own');
 
 export const sheetLines: readonly SheetLine[] = [
-  specLine('Name', 'name', (name) => name),
-  specLine('Metal', 'materialGroup', (group) => materialOf(group).name),
-  specLine('Grade', 'grade', (grade) => grade),
-  specLine('Thicknesses', 'thicknessesMm', (both, units) =>
+  specLine(t('view.seams.name'), 'name', (name) => name),
+  specLine(t('view.library.metal'), 'materialGroup', (group) => tell(materialOf(group).name)),
+  specLine(t('view.library.grade'), 'grade', (grade) => grade),
+  specLine(t('view.sheet.thicknesses'), 'thicknessesMm', (both, units) =>
     both.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + '),
   ),
-  specLine('Joint', 'joint', (joint) => jointRule(joint).name),
-  specLine('Edges', 'preparation', (cut, units) =>
+  specLine(t('view.seams.joint'), 'joint', (joint) => tell(jointRule(joint).name)),
+  specLine(t('view.seams.edges'), 'preparation', (cut, units) =>
     !cut
-      ? 'as they are'
+      ? t('view.sheet.as-they-are')
       : [
           cut.kind,
           ...(cut.angleDeg === undefined ? [] : [formatWithUnit(cut.angleDeg, 'angle', units)]),
@@ -70,32 +73,37 @@ export const sheetLines: readonly SheetLine[] = [
           ...(cut.backing === undefined ? [] : [cut.backing]),
         ].join(', '),
   ),
-  specLine('The arc is to', 'arcIntent', (intent) => intent ?? 'as the joint wants'),
-  specLine('Position', 'position', (position) => position),
-  specLine('Gap', 'gapMm', inUnits('shortLength')),
-  specLine('Leg', 'legMm', orPlan('shortLength')),
-  specLine('Length', 'lengthMm', inUnits('length')),
-  specLine('Pace', 'travelMmPerMin', orPlan('travel')),
-  choiceLine('Wire and gas', ['mode', 'filler', 'gas', 'diameterMm'], ({ mode, filler, gas, diameterMm }) =>
-    [modeName(mode), fillerOf(filler).name, wireSizeLabel(diameterMm), gasName(gas)].join(', '),
+  specLine(t('view.sheet.the-arc-is-to'), 'arcIntent', (intent) => intent ?? t('view.sheet.as-the-joint-wants')),
+  specLine(t('view.seams.position'), 'position', (position) => position),
+  specLine(t('view.sheet.gap'), 'gapMm', inUnits('shortLength')),
+  specLine(t('view.seams.leg'), 'legMm', orPlan('shortLength')),
+  specLine(t('view.sheet.length'), 'lengthMm', inUnits('length')),
+  specLine(t('view.sheet.pace'), 'travelMmPerMin', orPlan('travel')),
+  choiceLine(
+    t('view.seam-frame.wire-and-gas'),
+    ['mode', 'filler', 'gas', 'diameterMm'],
+    ({ mode, filler, gas, diameterMm }) =>
+      [modeName(mode), fillerOf(filler).name, wireSizeLabel(diameterMm), gasName(gas)].map(tell).join(', '),
   ),
-  choiceLine('Arc length', ['arcHabit'], ({ arcHabit }) => arcHabit.replaceAll('-', ' ')),
-  choiceLine('Wire feed', ['wireFeedMPerMin'], ({ wireFeedMPerMin }, units) =>
+  choiceLine(t('view.bench.arc-length'), ['arcHabit'], ({ arcHabit }) => t(`view.sheet.habit-${arcHabit}`)),
+  choiceLine(t('view.bench.wire-feed'), ['wireFeedMPerMin'], ({ wireFeedMPerMin }, units) =>
     orPlan('wireFeed')(wireFeedMPerMin, units),
   ),
-  choiceLine('Tuned at the bench', ['tune'], ({ tune }) => (tune === null ? 'no' : tuneWords(tune))),
-  choiceLine('Start and stop', ['sequence'], ({ sequence }) => orUsual(sequence)),
-  choiceLine('Gun angles', ['gun'], ({ gun }) => orUsual(gun)),
+  choiceLine(t('view.sheet.tuned-at-the-bench'), ['tune'], ({ tune }) =>
+    tune === null ? t('view.sheet.no') : tuneWords(tune),
+  ),
+  choiceLine(t('view.score.start-and-stop'), ['sequence'], ({ sequence }) => orUsual(sequence)),
+  choiceLine(t('view.sheet.gun-angles'), ['gun'], ({ gun }) => orUsual(gun)),
 ];
 
 function tuneWords({ trimMm, stiffness, ctwdMm, slowBeat }: NonNullable<Choice['tune']>): string {
   const moved = [
-    trimMm === null ? null : `trim ${trimMm.toFixed(1)} mm`,
-    stiffness === null ? null : `stiffness ${stiffness.toFixed(1)}`,
-    ctwdMm === null ? null : `reach ${ctwdMm.toFixed(0)} mm`,
-    slowBeat === null ? null : `beat ${slowBeat.frequencyHz.toFixed(1)} Hz`,
+    trimMm === null ? null : t('view.sheet.trim', { trim: amount('shortLength', trimMm, 1) }),
+    stiffness === null ? null : t('view.sheet.stiffness', { stiffness: amount('plain', stiffness, 1) }),
+    ctwdMm === null ? null : t('view.sheet.reach', { ctwd: amount('shortLength', ctwdMm, 0) }),
+    slowBeat === null ? null : t('view.sheet.beat', { frequency: amount('frequency', slowBeat.frequencyHz, 1) }),
   ].filter((word) => word !== null);
-  return moved.length > 0 ? moved.join(', ') : 'pulse only';
+  return moved.length > 0 ? moved.join(', ') : t('view.sheet.pulse-only');
 }
 
 export interface LineChoice {

@@ -1,4 +1,5 @@
 /** Saving a sheet: what state it is in, and what the server said when it would not. Whatever happens, it ends. */
+import { t, tell } from '../lib/words.ts';
 import type { SeamResource } from '@fox-tempo/contract';
 import { useCallback, useState } from 'react';
 import { api, ProblemError } from '../data/api.ts';
@@ -52,12 +53,12 @@ export function useSave(seamId: string, store: DraftStore, onStored: (seam: Seam
 async function failure(error: unknown, seamId: string): Promise<SaveState> {
   if (!(error instanceof ProblemError)) {
     console.error(error);
-    return { kind: 'failed', title: 'The page could not save it', detail: String(error) };
+    return { kind: 'failed', title: t('view.sheet.the-page-could-not-save'), detail: String(error) };
   }
   if (error.kind === 'stale-version') {
     const known = error.problem.current as SeamResource | undefined;
     const stored = known ?? (await api.seam(seamId).catch(() => null));
     if (stored) return { kind: 'conflict', stored };
   }
-  return { kind: 'failed', title: error.problem.title, detail: error.message };
+  return { kind: 'failed', title: tell(error.problem.title), detail: error.message };
 }

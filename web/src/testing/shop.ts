@@ -1,4 +1,5 @@
 /** A small shop for tests of the interface: one machine described, one outlined, two seams, one order. */
+import { inEnglish } from '@fox-tempo/words/english';
 import {
   planRequest,
   readMachineFile,
@@ -45,7 +46,7 @@ export const choice: Revision['choice'] = {
 
 export function planned(change: Partial<SeamSpec> = {}, wire: Partial<Revision['choice']> = {}): Plan {
   const plan = planSeam(planRequest({ ...spec, ...change }, { ...choice, ...wire }));
-  if (!plan.ok) throw new Error(plan.issues[0]?.message);
+  if (!plan.ok) throw new Error(inEnglish(plan.issues[0]?.message));
   return plan.value;
 }
 
@@ -109,7 +110,7 @@ export function order(change: Partial<Order> = {}): Order {
 
 function fileOf(machine: Machine): MachineFile {
   const read = readMachineFile({ format: 'fox-tempo/machine', version: 2, ...machine });
-  if (!read.ok) throw new Error(read.issues[0]?.message);
+  if (!read.ok) throw new Error(inEnglish(read.issues[0]?.message));
   return read.value;
 }
 

@@ -25,7 +25,12 @@ export function showRoutes(routes: RouteObject[], at: string) {
 /** Signed in as the lead hand of the small shop, who may do nearly everything. */
 export function signInAs(role: Role, name = 'Ilse Brandokor'): void {
   const shop = { name: 'Test shop', timeZone: 'Europe/Berlin', demo: true, thicknessRule: 'leaning' as const };
-  session.getState().take({ me: { id: 'someone', name, role }, shop, needsOwner: false, people: [] });
+  session.getState().take({
+    me: { id: 'someone', name, role, preferences: { language: null, units: null, theme: null, hand: null } },
+    shop,
+    needsOwner: false,
+    people: [],
+  });
 }
 
 export function resetSettings(): void {

@@ -1,11 +1,13 @@
 /** A choice from a list, as the platform's own list: it works with gloves, keyboard and screen readers. */
 import { Box, chakra } from '@chakra-ui/react';
+import type { Phrase } from '@fox-tempo/core/said';
 import type { ReactNode } from 'react';
+import { tell } from '../lib/words.ts';
 import { Field, inputLook } from './field.tsx';
 
 export interface Choice<T extends string> {
   readonly value: T;
-  readonly label: string;
+  readonly label: Phrase;
   readonly disabled?: boolean;
 }
 
@@ -37,7 +39,7 @@ export function ChoiceField<T extends string>({ label, value, choices, onChange,
           >
             {choices.map((choice) => (
               <option key={choice.value} value={choice.value} disabled={choice.disabled}>
-                {choice.label}
+                {tell(choice.label)}
               </option>
             ))}
           </chakra.select>

@@ -1,4 +1,6 @@
 /** A button that asks for one text file; its size is asked before it is read. */
+import { amount } from '@fox-tempo/core/said';
+import { t } from '../lib/words.ts';
 import { useRef } from 'react';
 import { Action } from './action.tsx';
 
@@ -20,7 +22,11 @@ export function FileChooser({ word, label, onText, onRefused }: FileChooserProps
   async function read(file: File) {
     if (file.size > largestKilobytes * 1024) {
       onRefused(
-        `${file.name} has ${(file.size / 1024).toFixed(0)} kB; such a file has up to ${String(largestKilobytes)}.`,
+        t('view.ui.has-kb-such-a-file', {
+          file: file.name,
+          size: amount('plain', file.size / 1024, 0),
+          largestKilobytes: String(largestKilobytes),
+        }),
       );
       return;
     }

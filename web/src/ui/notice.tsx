@@ -1,14 +1,15 @@
 /** Something to know, with a shape and a word beside its colour: hazard (triangle), caution (diamond), note (circle), refusal (bar). */
+import { t } from '../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 
 export type NoticeLevel = 'hazard' | 'caution' | 'note' | 'refusal';
 
 const looks = {
-  hazard: { word: 'Hazard', ground: 'crimsonSoft', ink: 'crimson', shape: 'M8 1.5 15 14H1Z' },
-  refusal: { word: 'Refused', ground: 'crimsonSoft', ink: 'crimson', shape: 'M2 6h12v4H2Z' },
-  caution: { word: 'Caution', ground: 'ochreSoft', ink: 'ochre', shape: 'M8 1 15 8 8 15 1 8Z' },
-  note: { word: 'Note', ground: 'spruceSoft', ink: 'spruce', shape: 'M8 2a6 6 0 1 0 .01 0Z' },
+  hazard: { word: t('view.ui.hazard'), ground: 'crimsonSoft', ink: 'crimson', shape: 'M8 1.5 15 14H1Z' },
+  refusal: { word: t('view.ui.refused'), ground: 'crimsonSoft', ink: 'crimson', shape: 'M2 6h12v4H2Z' },
+  caution: { word: t('view.ui.caution'), ground: 'ochreSoft', ink: 'ochre', shape: 'M8 1 15 8 8 15 1 8Z' },
+  note: { word: t('view.machines.note'), ground: 'spruceSoft', ink: 'spruce', shape: 'M8 2a6 6 0 1 0 .01 0Z' },
 } as const;
 
 export interface NoticeProps {

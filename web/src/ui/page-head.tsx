@@ -1,4 +1,5 @@
 /** The head of a page: where it belongs, what it is about, one quiet line under it, and its acts at the right. */
+import { t } from '../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import { memo, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -45,7 +46,14 @@ const Titles = memo(function Titles({
   return (
     <Box flex={{ base: '1 1 100%', md: '1 1 240px' }} minWidth={0}>
       {trail.length > 0 && (
-        <Box as="nav" aria-label="Where this belongs" textStyle="label" color="quiet" display="flex" gap="1.5">
+        <Box
+          as="nav"
+          aria-label={t('view.ui.where-this-belongs')}
+          textStyle="label"
+          color="quiet"
+          display="flex"
+          gap="1.5"
+        >
           {trail.map(({ name, to }) => (
             <Box key={to} display="flex" gap="1.5" minWidth={0}>
               <Box asChild truncate _hover={{ color: 'ink', textDecoration: 'underline' }}>
@@ -60,7 +68,13 @@ const Titles = memo(function Titles({
         {title}
       </Heading>
       {line !== undefined && (
-        <Box color="quiet" fontSize="13px" truncate display={{ base: 'none', md: 'block' }}>
+        <Box
+          color="quiet"
+          fontSize="13px"
+          truncate
+          {...(typeof line === 'string' ? { title: line } : {})}
+          display={{ base: 'none', md: 'block' }}
+        >
           {line}
         </Box>
       )}

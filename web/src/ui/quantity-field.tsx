@@ -2,8 +2,9 @@
  * A number with a unit, typed the way people say it: "5/32 in", "14 ga", "2,5", "380 ipm", "2 + 0.5". The other system stands beside it.
  * While somebody types, the text is theirs; once it is left and makes sense, it is shown in the chosen unit. Arrow keys step.
  */
+import { formatWithUnit, formatForInput } from '../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
-import { formatForInput, formatWithUnit, quantity, type QuantityName } from '@fox-tempo/core/units';
+import { quantity, type QuantityName } from '@fox-tempo/core/units';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useSettings } from '../lib/settings.ts';
 import { Field, inputLook } from './field.tsx';

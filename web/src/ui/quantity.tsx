@@ -1,6 +1,7 @@
 /** A figure with its unit in the system the reader has chosen. */
+import { t, formatQuantity } from '../lib/words.ts';
 import { Box, type BoxProps } from '@chakra-ui/react';
-import { formatQuantity, type QuantityName } from '@fox-tempo/core/units';
+import { type QuantityName } from '@fox-tempo/core/units';
 import { useSettings } from '../lib/settings.ts';
 
 export interface FigureProps extends BoxProps {
@@ -38,7 +39,7 @@ export function BandText({
   const [low, high] = band.map((value) => formatQuantity(value, of, units, digits).text);
   return (
     <Box as="span" fontFamily="mono" fontSize="12px" color="quiet" whiteSpace="nowrap">
-      {low} to {high}
+      {t('view.setup.to', { low: low ?? '', high: high ?? '' })}
     </Box>
   );
 }

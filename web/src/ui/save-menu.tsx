@@ -1,4 +1,5 @@
 /** What is drawn, as files: a small menu that lies over the page and moves nothing. */
+import { t } from '../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { useEffect, useRef } from 'react';
 import { Action } from './action.tsx';
@@ -38,7 +39,7 @@ export function SaveMenu({ what, ways }: SaveMenuProps) {
           listStyleType="none"
           _hover={{ bg: 'accentSoft' }}
         >
-          <summary aria-label={`Save ${what}`}>Save as</summary>
+          <summary aria-label={t('view.ui.save', { what })}>{t('view.ui.save-as')}</summary>
         </Box>
         <Box
           position="absolute"
@@ -57,7 +58,7 @@ export function SaveMenu({ what, ways }: SaveMenuProps) {
               kind="quiet"
               fontSize="13px"
               justifyContent="flex-start"
-              aria-label={`Save ${what} as ${name}`}
+              aria-label={t('view.ui.save-as-2', { what, name })}
               onClick={() => {
                 save();
                 holder.current?.removeAttribute('open');

@@ -74,7 +74,9 @@ describe('a field for a quantity', () => {
   it('shows the other system beside it, and itself in the one chosen', () => {
     field();
     expect(screen.getByText(/0\.157 in/)).toBeTruthy();
-    act(() => settings.getState().toggleUnits());
+    act(() => {
+      settings.setState({ units: 'us' });
+    });
     expect(input().value).toMatch(/^0\.157/);
     expect(screen.getByText(/4(\.0)? mm/)).toBeTruthy();
   });

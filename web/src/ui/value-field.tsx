@@ -1,5 +1,6 @@
 /** A quantity field for forms outside the seam sheet: keeps what was half typed, says at the field what is wrong, hands over only what makes sense. */
-import { formatForInput, parseQuantity, quantity, type GaugedMetal, type QuantityName } from '@fox-tempo/core/units';
+import { t, tell, tellIf, formatForInput } from '../lib/words.ts';
+import { parseQuantity, quantity, type GaugedMetal, type QuantityName } from '@fox-tempo/core/units';
 import { useState, type ReactNode } from 'react';
 import { useSettings } from '../lib/settings.ts';
 import { useKeptText } from './kept-text.ts';
@@ -58,7 +59,9 @@ export function ValueField({
 
   function check(typed: string): { value: number | null; message: string | null } {
     if (typed.trim() === '') {
-      return optional ? { value: null, message: null } : { value: null, message: `${label} is empty; type a number.` };
+      return optional
+        ? { value: null, message: null }
+        : { value: null, message: t('view.ui.is-empty-type-a-number', { label }) };
     }
     const read = parseQuantity(typed, of, {
       system: units,
@@ -66,13 +69,21 @@ export function ValueField({
       path: keep,
       ...(metal === undefined ? {} : { metal }),
     });
-    if (!read.ok) return { value: null, message: read.issues[0]?.message ?? 'This is no number.' };
-    if (whole && !Number.isInteger(read.value)) return { value: null, message: `${label} must be a whole number.` };
+    if (!read.ok)
+      return { value: null, message: tell(tellIf(read.issues[0]?.message) ?? t('view.ui.this-is-no-number')) };
+    if (whole && !Number.isInteger(read.value))
+      return { value: null, message: t('view.ui.must-be-a-whole-number', { label }) };
     if (range && (read.value < range[0] || read.value > range[1])) {
       const unit = quantity(of).metric.label;
       return {
         value: null,
-        message: `${label} must lie between ${range[0]} and ${range[1]}${unit === '' ? '' : ` ${unit}`}; got ${Number(read.value.toFixed(3))}.`,
+        message: t('view.ui.must-lie-between-and-got', {
+          label,
+          range: range[0],
+          range2: range[1],
+          unit: unit === '' ? '' : ` ${unit}`,
+          value: Number(read.value.toFixed(3)),
+        }),
       };
     }
     return { value: read.value, message: null };

@@ -1,11 +1,12 @@
 /** The page's one arc worker. */
+import { t } from '../lib/words.ts';
 import type { Outcome } from '@fox-tempo/core/outcome';
 import type { Simulation, SimulationInput } from '@fox-tempo/core/simulation';
 import type { ArcWork } from './protocol.ts';
 import { supervise } from './supervised.ts';
 
 const arcs = supervise<ArcWork>(
-  'The simulated arc',
+  t('view.workers.the-simulated-arc'),
   () => new Worker(new URL('./arc.worker.ts', import.meta.url), { type: 'module' }),
 );
 

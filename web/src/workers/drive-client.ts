@@ -1,4 +1,5 @@
 /** The page's side of a driven arc. Steps that the worker has not answered yet are not piled up: time it is behind is handed over with the next. */
+import { t, tell } from '../lib/words.ts';
 import type { DriveCommand, DrivenSlice, SimulationInput } from '@fox-tempo/core/simulation';
 import type { DriveWork } from './protocol.ts';
 import { supervise, type Talk, type WorkerLike } from './supervised.ts';
@@ -29,7 +30,7 @@ export function createDriveClient(
   makeWorker: () => WorkerLike<DriveWork> = () =>
     new Worker(new URL('./drive.worker.ts', import.meta.url), { type: 'module' }),
 ): DriveClient {
-  const arcs = supervise<DriveWork>('The simulated arc', makeWorker, longestSilenceMs);
+  const arcs = supervise<DriveWork>(t('view.workers.the-simulated-arc'), makeWorker, longestSilenceMs);
   let talk: Talk<DriveWork> | null = null;
   let ahead = 0;
   let owedS = 0;
@@ -48,7 +49,12 @@ export function createDriveClient(
           },
           onLost(issues) {
             talk = null;
-            heard.onLost(issues.map(({ message }) => message).join(' '));
+            heard.onLost(
+              issues
+                .map(({ message }) => message)
+                .map(tell)
+                .join(' '),
+            );
           },
         },
       );

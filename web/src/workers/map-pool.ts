@@ -2,6 +2,7 @@
  * A map from a pool of workers, coarse to fine: first few places over the whole of it, then those next to a border between zones, at last
  * single islands for longer. Each picture is handed out as it grows. A worker that dies is replaced once and its places are asked for again; a second death ends the map with a word.
  */
+import { t } from '../lib/words.ts';
 import type { Program } from '@fox-tempo/core/machine';
 import { failure, success, type Outcome } from '@fox-tempo/core/outcome';
 import {
@@ -42,7 +43,7 @@ const kept = 12;
 
 export function createMapPool(makeWorker: () => WorkerLike<CellWork>, size: number): MapPool {
   const workers: readonly Supervised<CellWork>[] = Array.from({ length: size }, () =>
-    supervise<CellWork>('The map', makeWorker),
+    supervise<CellWork>(t('view.workers.the-map'), makeWorker),
   );
   const finished = new Map<string, ZoneMap>();
   // Two maps side by side share the workers: passes take turns, so that both grow.

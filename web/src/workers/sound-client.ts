@@ -1,10 +1,11 @@
 /** The page's one sound worker. */
+import { t } from '../lib/words.ts';
 import type { PowerTrace } from '@fox-tempo/core/sound';
 import type { SoundWork } from './protocol.ts';
 import { supervise } from './supervised.ts';
 
 const sounds = supervise<SoundWork>(
-  'The sound',
+  t('view.workers.the-sound'),
   () => new Worker(new URL('./sound.worker.ts', import.meta.url), { type: 'module' }),
 );
 

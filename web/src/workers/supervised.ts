@@ -2,6 +2,8 @@
  * The page's side of a worker, supervised. A question ends with an answer, a refusal or the reason why there is none: cancelled, thrown,
  * the worker died, or it has said nothing for too long. A worker that died or hangs is replaced when the next question comes.
  */
+import { amount } from '@fox-tempo/core/said';
+import { t } from '../lib/words.ts';
 import { failure, type Issue, type IssueCode, type Outcome } from '@fox-tempo/core/outcome';
 import type { FromWorker, ToWorker, Work } from './protocol.ts';
 
@@ -47,7 +49,7 @@ interface Open<W extends Work> {
 /** Without a word for so long while it owes one, a worker counts as hanging, ms. */
 const longestSilenceMs = 15_000;
 
-export const cancelledIssue: Issue = { path: '', code: 'cancelled', message: 'It was cancelled.' };
+export const cancelledIssue: Issue = { path: '', code: 'cancelled', message: t('view.workers.it-was-cancelled') };
 
 /** `what` names the work in a sentence: "The simulated arc". */
 export function supervise<W extends Work>(
@@ -65,7 +67,11 @@ export function supervise<W extends Work>(
     made.onmessage = ({ data }) => hear(data);
     made.onerror = (event) => {
       // An older worker's last word must not end its successor.
-      if (worker === made) bury('worker-died', `${what} stopped: ${event.message || 'its worker died'}.`);
+      if (worker === made)
+        bury(
+          'worker-died',
+          t('view.workers.stopped', { what, message: event.message || t('view.workers.its-worker-died') }),
+        );
     };
     worker = made;
     return made;
@@ -89,7 +95,11 @@ export function supervise<W extends Work>(
       case 'failed':
         end(
           message.id,
-          failure({ path: '', code: 'worker-failed', message: `${what} broke off: ${message.message}.` }),
+          failure({
+            path: '',
+            code: 'worker-failed',
+            message: t('view.workers.broke-off', { what, message: message.message }),
+          }),
         );
     }
   }
@@ -107,14 +117,21 @@ export function supervise<W extends Work>(
     worker?.terminate();
     worker = undefined;
     for (const id of [...open.keys()])
-      end(id, failure({ path: '', code, message, hint: 'Ask again; a new worker is started.' }));
+      end(id, failure({ path: '', code, message, hint: t('view.workers.ask-again-a-new-worker') }));
   }
 
   function watch(one: Open<W>): void {
     clearTimeout(one.timer);
     one.timer =
       one.owed > 0
-        ? setTimeout(() => bury('worker-hangs', `${what} said nothing for ${quietMs / 1000} s.`), quietMs)
+        ? setTimeout(
+            () =>
+              bury(
+                'worker-hangs',
+                t('view.workers.said-nothing-for', { what, quiet: amount('phaseTime', quietMs / 1000) }),
+              ),
+            quietMs,
+          )
         : undefined;
   }
 
@@ -131,7 +148,14 @@ export function supervise<W extends Work>(
     try {
       living().postMessage(message);
     } catch (error) {
-      end(id, failure({ path: '', code: 'worker-failed', message: `${what} could not be asked: ${String(error)}.` }));
+      end(
+        id,
+        failure({
+          path: '',
+          code: 'worker-failed',
+          message: t('view.workers.could-not-be-asked', { what, error: String(error) }),
+        }),
+      );
     }
   }
 
@@ -174,6 +198,6 @@ export function supervise<W extends Work>(
         },
       };
     },
-    close: () => bury('cancelled', `${what} was closed.`),
+    close: () => bury('cancelled', t('view.workers.was-closed', { what })),
   };
 }

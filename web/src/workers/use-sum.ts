@@ -1,4 +1,5 @@
 /** A sum for a component: the last answer stays until the next is there. */
+import { t } from '../lib/words.ts';
 import type { Issue, Outcome } from '@fox-tempo/core/outcome';
 import { useEffect, useState } from 'react';
 import type { SumWork } from './protocol.ts';
@@ -6,7 +7,7 @@ import type { SumQuestions } from './sums.ts';
 import { supervise } from './supervised.ts';
 
 const worker = supervise<SumWork>(
-  'The sum',
+  t('view.workers.the-sum'),
   () => new Worker(new URL('./sum.worker.ts', import.meta.url), { type: 'module' }),
 );
 

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { simulationOf } from '@fox-tempo/core/machine';
 import { simulate } from '@fox-tempo/core/simulation';
@@ -6,7 +7,7 @@ import { drawArc, drawnFlightS, momentAt, rowAt, type ArcMoment } from './arc-pi
 
 const run = (() => {
   const outcome = simulate(simulationOf(program(), { circuitMOhm: 15, seconds: 0.1, seed: 3 }), 1e-4);
-  if (!outcome.ok) throw new Error(outcome.issues[0]?.message);
+  if (!outcome.ok) throw new Error(inEnglish(outcome.issues[0]?.message));
   return outcome.value;
 })();
 

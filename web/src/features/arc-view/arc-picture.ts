@@ -1,4 +1,5 @@
 /** Draws one moment of the arc on a canvas, to scale: contact tip, wire, drop, arc, bridge, pool. Pure drawing; the moment comes from the simulation. */
+import { t, fixed } from '../../lib/words.ts';
 import type { Simulation } from '@fox-tempo/core/simulation';
 import type { ColourName } from '../../ui/theme/colours.ts';
 
@@ -183,8 +184,8 @@ function drawLengths(
   context.fillStyle = colour('ink');
   context.font = '500 13px "Spline Sans Mono", monospace';
   context.textAlign = 'right';
-  context.fillText(extensionMm.toFixed(1), x - 8, (tipY + endY) / 2 + 4);
-  const word = contact === 1 ? arcLengthMm.toFixed(1) : contact === 0 ? 'out' : 'short';
+  context.fillText(fixed(extensionMm, 1), x - 8, (tipY + endY) / 2 + 4);
+  const word = contact === 1 ? fixed(arcLengthMm, 1) : contact === 0 ? t('view.arc.out') : t('view.arc.short');
   context.fillStyle = colour(contact === 1 ? 'ink' : 'crimson');
   context.fillText(word, x - 8, (endY + plateY) / 2 + 4);
 }

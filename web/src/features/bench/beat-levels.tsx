@@ -1,4 +1,6 @@
 /** Both levels of a slow beat, each simulated by itself: what the arc does at it, and with what. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { arcOf, simulationOf, type Program } from '@fox-tempo/core/machine';
 import type { SimulationInput } from '@fox-tempo/core/simulation';
@@ -16,8 +18,18 @@ export function BeatLevels({ program, circuitMOhm }: { readonly program: Program
   if (!beat) return null;
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="2" my="1.5">
-      <Level word="Slow high" feedMPerMin={beat.highFeedMPerMin} program={program} circuitMOhm={circuitMOhm} />
-      <Level word="Slow low" feedMPerMin={beat.lowFeedMPerMin} program={program} circuitMOhm={circuitMOhm} />
+      <Level
+        word={t('view.bench.slow-high')}
+        feedMPerMin={beat.highFeedMPerMin}
+        program={program}
+        circuitMOhm={circuitMOhm}
+      />
+      <Level
+        word={t('view.bench.slow-low')}
+        feedMPerMin={beat.lowFeedMPerMin}
+        program={program}
+        circuitMOhm={circuitMOhm}
+      />
     </Box>
   );
 }
@@ -37,10 +49,16 @@ function Level({
     const level = tuned({ ...program, mode: 'pulse', slowBeat: null }, noTune, feedMPerMin);
     return level.ok
       ? { input: simulationOf(level.value, { circuitMOhm, seconds: levelS, seed: 7 }), refusal: '' }
-      : { input: null, refusal: level.issues.map((issue) => issue.message).join(' ') };
+      : {
+          input: null,
+          refusal: level.issues
+            .map((issue) => issue.message)
+            .map(tell)
+            .join(' '),
+        };
   }, [program, feedMPerMin, circuitMOhm]);
   const arc = useArc(question.input, 0);
-  const name = `${word}, ${feedMPerMin.toFixed(1)} m/min`;
+  const name = t('view.bench.sum', { word, feed: amount('wireFeed', feedMPerMin, 1) });
   if (!question.input)
     return (
       <Notice level="caution" word={`${name}:`}>
@@ -50,7 +68,7 @@ function Level({
   if (arc.kind !== 'ready')
     return (
       <Box color="quiet" fontSize="13px">
-        {arc.kind === 'failed' ? `${name}: ${arc.message}` : `${name}: simulating…`}
+        {arc.kind === 'failed' ? `${name}: ${arc.message}` : t('view.bench.simulating', { name })}
       </Box>
     );
   const { metrics, transferMode } = arc.run.simulation;
@@ -59,8 +77,13 @@ function Level({
   const isGood = goodZones('pulse').includes(zone);
   return (
     <Notice level={isGood ? 'note' : 'caution'} word={`${name}:`}>
-      {zoneWords[zone].symptom}. {metrics.meanCurrentA.toFixed(0)} A, {(metrics.meanPowerW / 1000).toFixed(2)} kW, arc{' '}
-      {metrics.meanArcLengthMm.toFixed(1)} mm, {metrics.shortsPerS.toFixed(0)} shorts a second.
+      {t('view.bench.arc-shorts-a-second', {
+        symptom: zoneWords[zone].symptom,
+        meanCurrent: amount('current', metrics.meanCurrentA, 0),
+        meanPower: amount('kilowatts', metrics.meanPowerW / 1000, 2),
+        meanArcLength: amount('shortLength', metrics.meanArcLengthMm, 1),
+        shortsPer: amount('plain', metrics.shortsPerS, 0),
+      })}
     </Notice>
   );
 }

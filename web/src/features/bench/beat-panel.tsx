@@ -1,4 +1,6 @@
 /** Double pulse: mean, high and low together, the ripples to scale, a wished pitch solved backwards, a metronome, and the beat in all three schools. */
+import { amount, bare, inSentence } from '@fox-tempo/core/said';
+import { t, tell, tellIf, fixed } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { fillerOf, materialOf } from '@fox-tempo/core/consumables';
@@ -25,9 +27,9 @@ import { clickSound } from '../arc-view/index.ts';
 import type { Setting } from './use-setting.ts';
 
 const schoolWords: Record<BeatSchool, string> = {
-  top: 'top: set value is the high level',
-  'two-level': 'two levels apart',
-  swing: 'swing: set value is the mean',
+  top: t('view.bench.top-set-value-is-the'),
+  'two-level': t('view.bench.two-levels-apart'),
+  swing: t('view.bench.swing-set-value-is-the'),
 };
 
 export function BeatPanel({
@@ -62,10 +64,10 @@ export function BeatPanel({
   };
   const pitch = ripplePitchMm(program.travelMmPerMin, beat.frequencyHz);
   return (
-    <Panel title="Slow beat" aside={<Metronome hz={beat.frequencyHz} highShare={beat.highShare} />}>
+    <Panel title={t('view.bench.slow-beat')} aside={<Metronome hz={beat.frequencyHz} highShare={beat.highShare} />}>
       <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(5, 1fr)' }} gap="2.5">
         <ValueField
-          label="Mean feed"
+          label={t('view.bench.mean-feed')}
           of="wireFeed"
           value={round(beat.meanFeedMPerMin)}
           keep={`${keep}/mean`}
@@ -74,7 +76,7 @@ export function BeatPanel({
           onValue={(mean) => mean !== null && change({ mean })}
         />
         <ValueField
-          label="Swing each way"
+          label={t('view.bench.swing-each-way')}
           of="percent"
           value={round(depthOf(beat))}
           keep={`${keep}/depth`}
@@ -83,7 +85,7 @@ export function BeatPanel({
           onValue={(depthPercent) => depthPercent !== null && change({ depthPercent })}
         />
         <ValueField
-          label="Share at high"
+          label={t('view.bench.share-at-high')}
           of="percent"
           value={round(100 * beat.highShare)}
           keep={`${keep}/share`}
@@ -92,7 +94,7 @@ export function BeatPanel({
           onValue={(sharePercent) => sharePercent !== null && change({ sharePercent })}
         />
         <ValueField
-          label="Slow rate"
+          label={t('view.bench.slow-rate')}
           of="frequency"
           value={round(beat.frequencyHz)}
           keep={`${keep}/hz`}
@@ -101,13 +103,13 @@ export function BeatPanel({
           onValue={(hz) => hz !== null && change({ hz })}
         />
         <ValueField
-          label="Ripple wished"
+          label={t('view.bench.ripple-wished')}
           of="shortLength"
           value={round(pitch)}
           keep={`${keep}/pitch`}
           range={[0.5, 12]}
           step={0.1}
-          hint={`at ${program.travelMmPerMin.toFixed(0)} mm/min`}
+          hint={t('view.bench.at', { travel: amount('travel', program.travelMmPerMin, 0) })}
           onValue={(wished) =>
             wished !== null &&
             change({ hz: Math.min(Math.max(beatForPitchHz(program.travelMmPerMin, wished), 0.2), 10) })
@@ -115,9 +117,9 @@ export function BeatPanel({
         />
       </Box>
       <Box fontSize="14px" mt="2">
-        Mean <strong>{beat.meanFeedMPerMin.toFixed(1)}</strong>, slow high{' '}
-        <strong>{beat.highFeedMPerMin.toFixed(1)}</strong>, slow low <strong>{beat.lowFeedMPerMin.toFixed(1)}</strong>{' '}
-        m/min.
+        {t('view.bench.mean')} <strong>{fixed(beat.meanFeedMPerMin, 1)}</strong>
+        {t('view.bench.slow-high-2')} <strong>{fixed(beat.highFeedMPerMin, 1)}</strong>
+        {t('view.bench.slow-low-2')} <strong>{fixed(beat.lowFeedMPerMin, 1)}</strong> {t('view.bench.m-min')}
       </Box>
       <BeatLevels program={program} circuitMOhm={circuitMOhm} />
       <Ripples pitchMm={pitch} beat={beat} legMm={plan.legMm ?? 4} />
@@ -155,7 +157,10 @@ function Ripples({
       width="100%"
       maxWidth="480px"
       role="img"
-      aria-label={`Bead of ${length} mm seen from above, to scale: ripples every ${pitchMm.toFixed(2)} mm`}
+      aria-label={t('view.bench.bead-of-seen-from-above', {
+        length: amount('shortLength', length),
+        pitch: amount('shortLength', pitchMm, 2),
+      })}
       my="1"
     >
       {Array.from({ length: count }, (_, at) => (
@@ -172,7 +177,7 @@ function Ripples({
       ))}
       <path d={`M10 66v4h${10 * px}v-4`} fill="none" stroke={cssColour('ink')} />
       <text x={10 + 10 * px + 6} y="71" style={{ fontSize: '11px' }} fill={cssColour('ink')}>
-        10 mm, ripple {pitchMm.toFixed(2)} mm
+        {t('view.bench.ripple', { short10: amount('shortLength', 10), pitch: amount('shortLength', pitchMm, 2) })}
       </text>
     </chakra.svg>
   );
@@ -211,10 +216,16 @@ function Schools({
     machines.filter((machine) => machine.file.beatSchool === school).map((machine) => beatDials(machine, program));
   return (
     <>
-      <Table label="The same mean feed in three schools" mt="1">
+      <Table label={t('view.bench.the-same-mean-feed-in')} mt="1">
         <Heads
-          names={['School', 'As it says it', 'Mean power', 'Against single pulse', 'Dials']}
-          right={['Mean power', 'Against single pulse']}
+          names={[
+            t('view.bench.school'),
+            t('view.bench.as-it-says-it'),
+            t('view.bench.mean-power'),
+            t('view.bench.against-single-pulse'),
+            t('view.bench.dials'),
+          ]}
+          right={[t('view.bench.mean-power'), t('view.bench.against-single-pulse')]}
         />
         <tbody>
           {rows.map(({ school, said, effect }) => (
@@ -222,10 +233,10 @@ function Schools({
               <Cell head>{schoolWords[school]}</Cell>
               <Cell>
                 {saidWords(said.to)}
-                {said.representable ? '' : `; nearest, because ${said.why ?? ''}`}
+                {said.representable ? '' : t('view.bench.nearest-because', { why: tellIf(said.why) ?? '' })}
               </Cell>
               <Cell figure>
-                {effect ? `${(effect.meanPowerW / 1000).toFixed(3)} kW` : '–'}
+                {effect ? tell(amount('kilowatts', effect.meanPowerW / 1000, 3)) : '–'}
                 {effect && first !== undefined && school !== 'top'
                   ? ` (${signedPercent(effect.meanPowerW / first - 1)})`
                   : ''}
@@ -238,14 +249,15 @@ function Schools({
       </Table>
       {thickness !== undefined && (
         <Box fontSize="13px" color="quiet" mt="1">
-          In mean current the beat heats like a{' '}
-          {materialOf(usualMetal(fillerOf(program.filler).family)).name.toLowerCase()} fillet of {thickness.toFixed(1)}{' '}
-          mm: what a panel that shows thickness would read.
+          {t('view.bench.in-mean-current-the-beat', {
+            what: inSentence(materialOf(usualMetal(fillerOf(program.filler).family)).name),
+            thickness: amount('shortLength', thickness, 1),
+          })}
         </Box>
       )}
       {rows[1]?.warnings.map((warning) => (
-        <Box key={warning.code} mt="1.5">
-          <Notice level={warning.level}>{warning.message}</Notice>
+        <Box key={tell(warning.code)} mt="1.5">
+          <Notice level={warning.level}>{tell(warning.message)}</Notice>
         </Box>
       ))}
     </>
@@ -267,14 +279,26 @@ function beatDials({ file }: MachineResource, program: Program): string {
 
 function saidWords(beat: ReturnType<typeof sayBeat>['to']): string {
   if (beat.school === 'top')
-    return `${beat.setFeedMPerMin.toFixed(1)} m/min, low ${beat.lowPercent.toFixed(0)} %, share ${beat.highSharePercent.toFixed(0)} %`;
-  if (beat.school === 'swing') return `${beat.meanFeedMPerMin.toFixed(1)} m/min ± ${beat.swingPercent.toFixed(0)} %`;
-  return `${(beat.highFeedMPerMin ?? 0).toFixed(1)} and ${(beat.lowFeedMPerMin ?? 0).toFixed(1)} m/min, share ${beat.highSharePercent.toFixed(0)} %`;
+    return t('view.bench.low-share', {
+      setFeed: amount('wireFeed', beat.setFeedMPerMin, 1),
+      low: amount('percent', beat.lowPercent, 0),
+      highShare: amount('percent', beat.highSharePercent, 0),
+    });
+  if (beat.school === 'swing')
+    return t('view.bench.sum-2', {
+      meanFeed: amount('wireFeed', beat.meanFeedMPerMin, 1),
+      swing: amount('percent', beat.swingPercent, 0),
+    });
+  return t('view.bench.and-share', {
+    highFeed: bare('wireFeed', beat.highFeedMPerMin ?? 0, 1),
+    lowFeed: amount('wireFeed', beat.lowFeedMPerMin ?? 0, 1),
+    highShare: amount('percent', beat.highSharePercent, 0),
+  });
 }
 
 function signedPercent(share: number): string {
   const percent = 100 * share;
-  return Math.abs(percent) < 0.05 ? '±0.0 %' : `${percent > 0 ? '+' : '−'}${Math.abs(percent).toFixed(1)} %`;
+  return Math.abs(percent) < 0.05 ? '±0.0 %' : `${percent > 0 ? '+' : '−'}${fixed(Math.abs(percent), 1)} %`;
 }
 
 /** Sound and flash at the beat, to practise the pace against. */
@@ -317,7 +341,7 @@ function Metronome({ hz, highShare }: { readonly hz: number; readonly highShare:
         css={{ opacity: 0.15 }}
       />
       <Action kind="quiet" fontSize="13px" aria-pressed={on} onClick={() => setOn(!on)}>
-        {on ? 'Stop the metronome' : `Metronome, ${hz.toFixed(1)} a second`}
+        {on ? t('view.bench.stop-the-metronome') : t('view.bench.metronome-a-second', { hz: amount('plain', hz, 1) })}
       </Action>
     </Box>
   );

@@ -1,4 +1,5 @@
 /** The arc bench: the setting tuned by picture, chart, map, numbers and ear on one screen, with the machine's dial card always beside it. */
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import type { Program } from '@fox-tempo/core/machine';
@@ -67,18 +68,18 @@ function LoadedBench({
     <SheetFrame
       session={session}
       gap="2"
-      title={`${sheet.spec.name} at the arc bench`}
+      title={t('view.bench.at-the-arc-bench', { spec: sheet.spec.name })}
       line={
         program
-          ? `${wireWords(program.filler, program.diameterMm)}, ${modeName(program.mode)} · ${seam.revision ? `revision ${seam.revision.number}` : 'not saved yet'}${edited ? ', edited' : ''}`
-          : 'no setting yet'
+          ? `${tell(wireWords(program.filler, program.diameterMm))}, ${tell(modeName(program.mode))} · ${seam.revision ? t('view.seams.revision', { number: seam.revision.number }) : t('view.bench.not-saved-yet')}${edited ? t('view.bench.edited') : ''}`
+          : t('view.bench.no-setting-yet')
       }
     >
       {bench.arc.kind === 'failed' && (
-        <Notice level="caution" word="Not simulated." urgent>
+        <Notice level="caution" word={t('view.bench.not-simulated')} urgent>
           {bench.arc.message}{' '}
           <Action kind="quiet" minHeight="32px" onClick={bench.runAgain}>
-            Run it again
+            {t('view.bench.run-it-again')}
           </Action>
         </Notice>
       )}
@@ -86,8 +87,8 @@ function LoadedBench({
         <Running session={session} setting={setting} program={program} plan={plan} bench={bench} />
       ) : (
         <Notice level="note">
-          This seam has no setting that could be made. <Link to={`/seams/${seam.id}`}>Look at its sheet</Link> for the
-          reason.
+          {t('view.bench.this-seam-has-no-setting')}{' '}
+          <Link to={`/seams/${seam.id}`}>{t('view.bench.look-at-its-sheet')}</Link> {t('view.bench.for-the-reason')}
         </Notice>
       )}
     </SheetFrame>
@@ -147,12 +148,12 @@ function Running({ session, setting, program, plan, bench }: RunningProps) {
   const drawers: Drawer[] = [
     {
       id: 'dials',
-      name: 'Dials',
+      name: t('view.bench.dials'),
       content: () => <Moves setting={setting} machine={machine} habit={habit} onHabit={setHabit} />,
     },
     {
       id: 'what-if',
-      name: 'What if',
+      name: t('view.bench.what-if'),
       content: () => (
         <Imagined
           program={laterProgram}
@@ -170,19 +171,25 @@ function Running({ session, setting, program, plan, bench }: RunningProps) {
     },
     {
       id: 'hold',
-      name: 'Hold and compare',
+      name: t('view.bench.hold-and-compare'),
       content: () => (
         <Ghost program={laterProgram} ghost={ghost} machine={machine} onHold={onHold} onSwap={onSwap} onDrop={onDrop} />
       ),
     },
     ...(program.pulse
-      ? [{ id: 'pulse', name: 'Fast pulse', content: () => <Pulse setting={later} program={laterProgram} /> }]
+      ? [
+          {
+            id: 'pulse',
+            name: t('view.bench.fast-pulse'),
+            content: () => <Pulse setting={later} program={laterProgram} />,
+          },
+        ]
       : []),
     ...(program.slowBeat
       ? [
           {
             id: 'beat',
-            name: 'Slow beat',
+            name: t('view.bench.slow-beat'),
             content: () => (
               <Beat
                 setting={later}
@@ -197,7 +204,7 @@ function Running({ session, setting, program, plan, bench }: RunningProps) {
       : []),
     {
       id: 'map',
-      name: 'Map in words',
+      name: t('view.bench.map-in-words'),
       content: () => (
         <Panel>
           <Words setting={setting} program={program} machine={machine} zoneMap={zoneMap} />
@@ -206,13 +213,13 @@ function Running({ session, setting, program, plan, bench }: RunningProps) {
     },
     {
       id: 'figures',
-      name: 'All figures',
+      name: t('view.bench.all-figures'),
       content: () =>
         steady && <Figures run={steady} ghost={held?.simulation.metrics ?? null} program={laterProgram} plan={plan} />,
     },
     {
       id: 'calibrate',
-      name: 'Calibrate',
+      name: t('view.bench.calibrate'),
       content: () => (
         <Calibrate
           program={laterProgram}
@@ -229,7 +236,7 @@ function Running({ session, setting, program, plan, bench }: RunningProps) {
         <OnStage run={seen} ghost={heldLater} isImagined={imagined !== null} map={map} sweep={sweep} />
       ) : (
         <Box height="344px" display="grid" placeItems="center" color="quiet" role="status">
-          Striking the simulated arc…
+          {t('view.bench.striking-the-simulated-arc')}
         </Box>
       )}
       {steady && <Numbers run={steady} ghost={held?.simulation.metrics ?? null} program={program} plan={plan} />}

@@ -1,4 +1,6 @@
 /** Calibrating a wire on this machine from what it displayed: model and map then are of this very machine; residuals are shown, never hidden. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { WireCorrection } from '@fox-tempo/core/arc';
 import { calibrate, type Calibration } from '@fox-tempo/core/calibration';
@@ -53,20 +55,20 @@ export function CalibratePanel({
       : null;
   return (
     <Panel
-      title="Calibrate here"
+      title={t('view.bench.calibrate-here')}
       aside={
         <Box textStyle="label" color={applied ? 'spruce' : 'quiet'}>
-          {applied ? '● in use' : 'not in use'}
+          {applied ? t('view.bench.in-use') : t('view.bench.not-in-use')}
         </Box>
       }
     >
       <Box fontSize="13px" color="quiet" mb="2">
-        What the machine showed at two or three settings, welding on scrap at {program.ctwdMm.toFixed(1)} mm stick-out.
+        {t('view.bench.what-the-machine-showed-at', { ctwd: amount('shortLength', program.ctwdMm, 1) })}
       </Box>
       {points.map((point, at) => (
         <Box key={at} display="grid" gridTemplateColumns="repeat(3, 1fr)" gap="2" mb="1">
           <ValueField
-            label={`Feed ${at + 1}`}
+            label={t('view.bench.feed', { at: at + 1 })}
             of="wireFeed"
             value={point.feed}
             keep={`${keep}/${at}/feed`}
@@ -76,7 +78,7 @@ export function CalibratePanel({
             onValue={(feed) => set(at, { feed })}
           />
           <ValueField
-            label={`Current ${at + 1}`}
+            label={t('view.bench.current', { at: at + 1 })}
             of="current"
             value={point.amps}
             keep={`${keep}/${at}/amps`}
@@ -85,7 +87,7 @@ export function CalibratePanel({
             onValue={(amps) => set(at, { amps })}
           />
           <ValueField
-            label={`Voltage ${at + 1}`}
+            label={t('view.bench.voltage', { at: at + 1 })}
             of="voltage"
             value={point.volts}
             keep={`${keep}/${at}/volts`}
@@ -97,13 +99,16 @@ export function CalibratePanel({
         </Box>
       ))}
       {outcome && !outcome.ok && (
-        <Notice level="caution" word="Not yet.">
-          {outcome.issues.map((issue) => issue.message).join(' ')}
+        <Notice level="caution" word={t('view.bench.not-yet')}>
+          {outcome.issues
+            .map((issue) => issue.message)
+            .map(tell)
+            .join(' ')}
         </Notice>
       )}
       {outcome?.ok && <Found found={outcome.value} />}
       {problem !== null && (
-        <Notice level="caution" word="Not in the record." urgent>
+        <Notice level="caution" word={t('view.bench.not-in-the-record')} urgent>
           {problem}
         </Notice>
       )}
@@ -121,10 +126,10 @@ export function CalibratePanel({
               });
           }}
         >
-          Use it for card, arc and map
+          {t('view.bench.use-it-for-card-arc')}
         </Action>
         <Action disabled={!applied} onClick={() => onApply(null)}>
-          Back to the table
+          {t('view.bench.back-to-the-table')}
         </Action>
       </Box>
     </Panel>
@@ -147,26 +152,35 @@ function Found({ found }: { readonly found: Calibration }) {
   return (
     <Box fontSize="13.5px">
       <Box color={found.verdict === 'plausible' ? 'spruce' : 'ochre'} fontWeight={600}>
-        {found.verdict === 'plausible' ? '●' : '◇'} {found.verdict}: {found.because}
+        {found.verdict === 'plausible' ? '●' : '◇'} {found.verdict}: {tell(found.because)}
       </Box>
-      <Table label="Residuals">
-        <Heads names={['Feed', 'Model now', 'Off']} right={['Model now', 'Off']} />
+      <Table label={t('view.bench.residuals')}>
+        <Heads
+          names={[t('view.bench.feed-2'), t('view.bench.model-now'), t('view.bench.off')]}
+          right={[t('view.bench.model-now'), t('view.bench.off')]}
+        />
         <tbody>
           {found.residuals.map((row) => (
             <tr key={row.wireFeedMPerMin}>
-              <Cell>{row.wireFeedMPerMin.toFixed(1)} m/min</Cell>
-              <Cell figure>{row.fittedCurrentA.toFixed(0)} A</Cell>
+              <Cell>{tell(amount('wireFeed', row.wireFeedMPerMin, 1))}</Cell>
+              <Cell figure>{tell(amount('current', row.fittedCurrentA, 0))}</Cell>
               <Cell figure>
-                {row.residualA >= 0 ? '+' : '−'}
-                {Math.abs(row.residualA).toFixed(1)} A
+                {t('view.bench.sum-4', {
+                  residual: row.residualA >= 0 ? '+' : '−',
+                  residual2: amount('current', Math.abs(row.residualA), 1),
+                })}
               </Cell>
             </tr>
           ))}
         </tbody>
       </Table>
       <Box textStyle="label" color="quiet">
-        kA × {found.kAFactor.toFixed(3)}, kB × {found.kBFactor.toFixed(3)}, arc {found.arcVoltageV >= 0 ? '+' : '−'}
-        {Math.abs(found.arcVoltageV).toFixed(2)} V
+        {t('view.bench.ka-kb-arc', {
+          kAFactor: amount('plain', found.kAFactor, 3),
+          kBFactor: amount('plain', found.kBFactor, 3),
+          arcVoltage: found.arcVoltageV >= 0 ? '+' : '−',
+          arcVoltage2: amount('voltage', Math.abs(found.arcVoltageV), 2),
+        })}
       </Box>
     </Box>
   );

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { afterEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import type { FeedHabit } from '@fox-tempo/core/tuning';
@@ -21,7 +22,7 @@ function Bench() {
     <>
       <Controls setting={setting} machine={rowan} habit={habit} onHabit={setHabit} />
       {setting.issues.map((issue) => (
-        <p key={issue.path}>{issue.message}</p>
+        <p key={issue.path}>{inEnglish(issue.message)}</p>
       ))}
     </>
   );

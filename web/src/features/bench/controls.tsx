@@ -1,4 +1,6 @@
 /** What can be moved, in physics with its unit, and under it the same in the machine's own dial; either moves the other. */
+import { inSentence } from '@fox-tempo/core/said';
+import { t } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { translate, type DialSetting, type Program } from '@fox-tempo/core/machine';
@@ -21,17 +23,24 @@ interface Control {
 }
 
 const controls: readonly Control[] = [
-  { quantity: 'wireFeedMPerMin', label: 'Wire feed', of: 'wireFeed', range: () => [0.5, 25], step: 0.1 },
-  { quantity: 'trimMm', label: 'Trim (arc length)', of: 'shortLength', range: () => [-6, 6], step: 0.1 },
-  { quantity: 'stiffness', label: 'Soft to stiff', of: 'plain', range: () => [-10, 10], step: 1 },
-  { quantity: 'ctwdMm', label: 'Stick-out', of: 'shortLength', range: () => [8, 35], step: 0.5 },
-  { quantity: 'peakCurrentA', label: 'Fast peak', of: 'current', range: () => [150, 600], step: 5, dialOnly: true },
+  { quantity: 'wireFeedMPerMin', label: t('view.bench.wire-feed'), of: 'wireFeed', range: () => [0.5, 25], step: 0.1 },
+  { quantity: 'trimMm', label: t('view.bench.trim-arc-length'), of: 'shortLength', range: () => [-6, 6], step: 0.1 },
+  { quantity: 'stiffness', label: t('view.bench.soft-to-stiff'), of: 'plain', range: () => [-10, 10], step: 1 },
+  { quantity: 'ctwdMm', label: t('view.bench.stick-out'), of: 'shortLength', range: () => [8, 35], step: 0.5 },
+  {
+    quantity: 'peakCurrentA',
+    label: t('view.bench.fast-peak'),
+    of: 'current',
+    range: () => [150, 600],
+    step: 5,
+    dialOnly: true,
+  },
 ];
 
 const habitWords: Record<FeedHabit, string> = {
-  'follow-line': 'follow the machine’s line',
-  'hold-volts': 'hold the volts',
-  'hold-length': 'hold the arc length',
+  'follow-line': t('view.bench.follow-the-machines-line'),
+  'hold-volts': t('view.bench.hold-the-volts'),
+  'hold-length': t('view.bench.hold-the-arc-length'),
 };
 
 const isPulseNumber = (quantity: Tunable): quantity is PulseNumber => pulseNumbers.some((one) => one === quantity);
@@ -59,7 +68,7 @@ export function Controls({ setting, machine, habit, onHabit }: ControlsProps) {
   return (
     <Box
       as="section"
-      aria-label="Controls"
+      aria-label={t('view.bench.controls')}
       bg="surface"
       borderWidth="1px"
       borderColor="line"
@@ -91,17 +100,17 @@ export function Controls({ setting, machine, habit, onHabit }: ControlsProps) {
         ))}
         <Box gridColumn={{ md: '1 / -1', xl: 'auto' }}>
           <ChoiceField
-            label="When the feed moves"
+            label={t('view.bench.when-the-feed-moves')}
             value={habit}
             choices={feedHabits.map((value) => ({ value, label: habitWords[value] }))}
             onChange={onHabit}
           />
           <Box fontSize="12px" color="quiet" lineHeight="1.3" mt="1">
             {habit === 'hold-volts'
-              ? 'More feed then shortens the arc, less lengthens it: at fixed volts more wire can look colder.'
+              ? t('view.bench.more-feed-then-shortens-the')
               : habit === 'hold-length'
-                ? 'The arc keeps its length in millimetres whatever the feed.'
-                : 'The arc keeps to the machine’s own line: as taught from its chart, or the model’s length where it was not.'}
+                ? t('view.bench.the-arc-keeps-its-length')
+                : t('view.bench.the-arc-keeps-to-the')}
           </Box>
         </Box>
       </Box>
@@ -208,7 +217,7 @@ function OneControl({
           hint={
             changed ? (
               <>
-                was {Number(was.toFixed(2))}
+                {t('view.bench.was', { was: Number(was.toFixed(2)) })}
                 <chakra.button
                   type="button"
                   color="accent"
@@ -216,10 +225,10 @@ function OneControl({
                   ml="1"
                   minHeight="24px"
                   cursor="pointer"
-                  aria-label={`Put ${label} back`}
+                  aria-label={t('view.bench.put-back', { label })}
                   onClick={() => hand.putBack(quantity)}
                 >
-                  put back
+                  {t('view.bench.put-back-2')}
                 </chakra.button>
               </>
             ) : undefined
@@ -229,7 +238,7 @@ function OneControl({
       <chakra.input
         ref={slider}
         type="range"
-        aria-label={`${label}, slider`}
+        aria-label={t('view.bench.slider', { label })}
         min={low}
         max={high}
         step={step}
@@ -252,7 +261,7 @@ function OneControl({
           <Action
             kind="quiet"
             px="0"
-            aria-label={`${dial.label} one step to less ${label.toLowerCase()}`}
+            aria-label={t('view.bench.one-step-to-less', { dial: dial.label, what: inSentence(label) })}
             onClick={() => turn(-1)}
           >
             −
@@ -268,7 +277,7 @@ function OneControl({
           <Action
             kind="quiet"
             px="0"
-            aria-label={`${dial.label} one step to more ${label.toLowerCase()}`}
+            aria-label={t('view.bench.one-step-to-more', { dial: dial.label, what: inSentence(label) })}
             onClick={() => turn(1)}
           >
             +
@@ -277,8 +286,10 @@ function OneControl({
       ) : (
         <Box fontSize="12px" color="quiet" minHeight="44px" textAlign="center" pt="2">
           {quantity === 'ctwdMm'
-            ? 'your hand'
-            : `no dial for it${machineName === undefined ? '' : ` on ${machineName}`}`}
+            ? t('view.bench.your-hand')
+            : t('view.bench.no-dial-for-it', {
+                machineName: machineName === undefined ? '' : t('view.bench.on', { machineName }),
+              })}
         </Box>
       )}
     </Box>

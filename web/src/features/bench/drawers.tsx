@@ -1,4 +1,5 @@
 /** Under the stage: the dials, and in the same place what is rarer. Which one is open stays with the device; nothing above it moves. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { useCallback, useEffect, useRef, type ReactNode } from 'react';
 import { useKeptForm } from '../../ui/kept-text.ts';
@@ -22,7 +23,7 @@ export function Drawers({ drawers }: { readonly drawers: readonly Drawer[] }) {
   return (
     <Box minWidth={0}>
       <TabRow
-        label="Drawers of the bench"
+        label={t('view.bench.drawers-of-the-bench')}
         tabs={drawers}
         value={shown.id}
         onChange={onChange}

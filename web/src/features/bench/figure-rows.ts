@@ -1,4 +1,6 @@
 /** What a simulated arc says in numbers: each with the spread of its runs or the model's own error, and the sum behind it. */
+import { amount, bare } from '@fox-tempo/core/said';
+import { t } from '../../lib/words.ts';
 import { bead } from '@fox-tempo/core/bead';
 import { arcEnergyKjPerMm, migEfficiency } from '@fox-tempo/core/heat';
 import type { Program } from '@fox-tempo/core/machine';
@@ -36,7 +38,7 @@ export function figureRows(
   plan: Plan,
 ): FigureRow[] {
   const m = simulation.metrics;
-  const measured = `${input.seconds} s of simulated arc`;
+  const measured = t('view.bench.of-simulated-arc', { seconds: amount('phaseTime', input.seconds) });
   const product = m.meanVoltageV * m.meanCurrentA;
   const offPercent = 100 * (m.meanPowerW / product - 1);
   const laid = bead({
@@ -66,114 +68,139 @@ export function figureRows(
   return [
     row(
       'mean',
-      'Mean current',
+      t('view.bench.mean-current'),
       'current',
       (x) => x.meanCurrentA,
-      `mean of i over ${measured}; spread of ${seeds.length} runs, and the melting table’s own error`,
+      t('view.bench.mean-of-i-over-spread', { measured, seeds: seeds.length }),
       { band: 'meanCurrentA' },
     ),
     row(
       'rms',
-      'Rms current',
+      t('view.bench.rms-current'),
       'current',
       (x) => x.rmsCurrentA,
-      `root of the mean of i² over ${measured}: what warms wire, leads and source`,
+      t('view.bench.root-of-the-mean-of', { measured }),
     ),
     row(
       'volts',
-      'Voltage at the tip',
+      t('view.bench.voltage-at-the-tip'),
       'voltage',
       (x) => x.meanVoltageV,
-      `mean of u = V0 + Ra i + E l and what the wire drops, over ${measured}`,
+      t('view.bench.mean-of-u-v0-ra', { measured }),
       { band: 'voltageV' },
     ),
     row(
       'power',
-      'True power',
+      t('view.bench.true-power'),
       'power',
       (x) => x.meanPowerW,
-      `mean of u · i at every step; mean U × mean I is ${(product / 1000).toFixed(2)} kW, off by ${offPercent.toFixed(1)} %`,
+      t('view.bench.mean-of-u-i-at', {
+        product: amount('kilowatts', product / 1000, 2),
+        off: amount('percent', offPercent, 1),
+      }),
       { band: 'meanPowerW' },
     ),
     ...(m.pulseFrequencyHz > 0
       ? [
           row(
             'hz',
-            'Fast pulse rate',
+            t('view.bench.fast-pulse-rate'),
             'frequency',
             (x) => x.pulseFrequencyHz,
-            'pulses counted; the source moves them so that the mean voltage keeps to its set-point',
+            t('view.bench.pulses-counted-the-source-moves'),
           ),
           row(
             'drops',
-            'Drops a pulse',
+            t('view.bench.drops-a-pulse'),
             'plain',
             (x) => x.dropsPerPulse,
-            'drops that left, shorts among them, over pulses; one is wanted',
+            t('view.bench.drops-that-left-shorts-among'),
             { digits: 2 },
           ),
         ]
       : []),
-    row('shorts', 'Shorts a second', 'plain', (x) => x.shortsPerS, 'times the drop touched the pool', { digits: 0 }),
+    row(
+      'shorts',
+      t('view.bench.shorts-a-second'),
+      'plain',
+      (x) => x.shortsPerS,
+      t('view.bench.times-the-drop-touched-the'),
+      { digits: 0 },
+    ),
     row(
       'arc',
-      'Arc length',
+      t('view.bench.arc-length'),
       'shortLength',
       (x) => x.meanArcLengthMm,
-      `underside of the drop to the plate while lit; swings from ${m.minArcLengthMm.toFixed(1)} to ${m.maxArcLengthMm.toFixed(1)} mm`,
+      t('view.bench.underside-of-the-drop-to', {
+        minArcLength: bare('shortLength', m.minArcLengthMm, 1),
+        maxArcLength: amount('shortLength', m.maxArcLengthMm, 1),
+      }),
       { digits: 1 },
     ),
-    row('size', 'Drop over wire', 'plain', (x) => x.dropFactor, 'mean diameter of what left over the wire’s diameter', {
-      digits: 2,
-    }),
+    row(
+      'size',
+      t('view.bench.drop-over-wire'),
+      'plain',
+      (x) => x.dropFactor,
+      t('view.bench.mean-diameter-of-what-left'),
+      {
+        digits: 2,
+      },
+    ),
     row(
       'steady',
-      'Steadiness',
+      t('view.bench.steadiness'),
       'plain',
       (x) => x.stabilityIndex,
-      '1 for drops like clockwork, 0.37 for drops at random: e to the minus spread of their intervals',
+      t('view.bench.1-for-drops-like-clockwork'),
       { digits: 2 },
     ),
     ...(m.regularityIndex > 0
       ? [
           row(
             'regularity',
-            'Spread of shorts',
+            t('view.bench.spread-of-shorts'),
             'plain' as const,
             (x: SimulationMetrics) => x.regularityIndex,
-            'spread over mean of the shorts plus that of the arcs between them; 0.6 to 1.2 in good dip',
+            t('view.bench.spread-over-mean-of-the'),
             { digits: 2 },
           ),
         ]
       : []),
     row(
       'spatter',
-      'Spatter index',
+      t('view.bench.spatter-index'),
       'plain',
       (x) => x.spatterIndex,
       m.lostShare > 0
-        ? `a hundredth of the sum of (current at rupture / 100 A)² a second, and a tenth of the ${(100 * m.lostShare).toFixed(0)} % of wire bent away or burst off`
-        : 'a hundredth of the sum of (current at rupture / 100 A)² a second; compares settings, weighs nothing',
+        ? t('view.bench.a-hundredth-of-the-sum', { lostShare: amount('percent', 100 * m.lostShare, 0) })
+        : t('view.bench.a-hundredth-of-the-sum-2'),
       { digits: 2 },
     ),
     row(
       'heat',
-      'Heat per length',
+      t('view.bench.heat-per-length'),
       'heatInput',
       (x) => migEfficiency * arcEnergyKjPerMm(x.meanPowerW, program.travelMmPerMin),
-      `${migEfficiency} × ${m.meanPowerW.toFixed(0)} W / ${program.travelMmPerMin.toFixed(0)} mm/min = ${heat.toFixed(3)} kJ/mm`,
+      t('view.bench.sum-3', {
+        migEfficiency,
+        meanPower: amount('watts', m.meanPowerW, 0),
+        travel: amount('travel', program.travelMmPerMin, 0),
+        heat: amount('heatInput', heat, 3),
+      }),
       { band: 'heatInputKjPerMm' },
     ),
     ...(laid.ok
       ? [
           {
             key: 'leg',
-            label: 'Leg at this pace',
+            label: t('view.bench.leg-at-this-pace'),
             of: 'shortLength' as const,
             value: laid.value.legMm,
             band: bandOf([laid.value.legMm], plan, 'legMm'),
             ghost: null,
-            because: `feed × wire area × yield / travel = ${laid.value.areaMm2.toFixed(1)} mm²; leg = √(2 A / 1.10)`,
+            because: t('view.bench.feed-wire-area-yield-travel', { area: amount('area', laid.value.areaMm2, 1) }),
           },
         ]
       : []),

@@ -1,9 +1,9 @@
 /** All figures of the simulated arc in one table. */
+import { t, tell, formatQuantity } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { Program } from '@fox-tempo/core/machine';
 import type { Plan } from '@fox-tempo/core/plan';
 import type { SimulationMetrics } from '@fox-tempo/core/simulation';
-import { formatQuantity } from '@fox-tempo/core/units';
 import { memo, useCallback, useState } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { Panel } from '../../ui/panel.tsx';
@@ -34,11 +34,11 @@ export function ArcFigures({
   const onToggle = useCallback((key: string) => setOpen((now) => (now === key ? null : key)), []);
   return (
     <Panel
-      title="All figures"
-      aria-label="All figures"
+      title={t('view.bench.all-figures')}
+      aria-label={t('view.bench.all-figures')}
       aside={
         <Box textStyle="label" color="quiet">
-          {run.simulation.words}
+          {tell(run.simulation.words)}
         </Box>
       }
     >
@@ -46,7 +46,12 @@ export function ArcFigures({
         <table>
           <thead>
             <tr>
-              {['', 'now', 'band', ...(ghost ? ['held'] : [])].map((head) => (
+              {[
+                '',
+                t('view.bench.now-word'),
+                t('view.bench.band-word'),
+                ...(ghost ? [t('view.bench.held-3')] : []),
+              ].map((head) => (
                 <Box
                   asChild
                   key={head}
@@ -93,7 +98,9 @@ function RowView({
         <td className="now">
           {now.text} <small>{now.unit}</small>
         </td>
-        <td className="beside">{row.band && row.band.map((end) => said(end).text).join(' to ')}</td>
+        <td className="beside">
+          {row.band && t('view.ui.band', { low: said(row.band[0]).text, high: said(row.band[1]).text })}
+        </td>
         {hasGhost && (
           <td className="beside">
             {held?.text} {held?.unit}
@@ -104,7 +111,7 @@ function RowView({
         <tr>
           <Box asChild fontSize="12.5px" color="quiet" pb="1">
             <td colSpan={hasGhost ? 4 : 3} style={{ textAlign: 'left', whiteSpace: 'normal', border: 0 }}>
-              <strong>because</strong> {row.because}
+              <strong>{t('view.bench.because')}</strong> {row.because}
             </td>
           </Box>
         </tr>

@@ -1,4 +1,5 @@
 /** Gauges, drawers and the swept dial: what stands on the bench's first screen beside picture and map. */
+import { inEnglish } from '@fox-tempo/words/english';
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { simulationOf } from '@fox-tempo/core/machine';
 import { simulate } from '@fox-tempo/core/simulation';
@@ -17,7 +18,7 @@ const { SweepPanel } = await import('./sweep-panel.tsx');
 
 const input = simulationOf(program(), { circuitMOhm: 15, seconds: 0.3, seed: 7 });
 const simulation = simulate(input);
-if (!simulation.ok) throw new Error(simulation.issues[0]?.message);
+if (!simulation.ok) throw new Error(inEnglish(simulation.issues[0]?.message));
 const run = { simulation: simulation.value, input, seeds: [simulation.value.metrics] };
 
 beforeEach(resetSettings);

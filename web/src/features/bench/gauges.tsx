@@ -1,10 +1,11 @@
 /** The figures a welder steers by, in one row: what is heard, then arc, current, volts, pulse, shorts and what shows at the back. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, named, formatQuantity } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { arcOf, type Program } from '@fox-tempo/core/machine';
 import type { Plan } from '@fox-tempo/core/plan';
 import type { SimulationMetrics } from '@fox-tempo/core/simulation';
 import { showThroughOf } from '@fox-tempo/core/tuning';
-import { formatQuantity } from '@fox-tempo/core/units';
 import { goodZones, zoneOf, zoneWords } from '@fox-tempo/core/zone-map';
 import { memo, useCallback, useState } from 'react';
 import { useSettings } from '../../lib/settings.ts';
@@ -32,13 +33,23 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
   const shown = steeredBy.flatMap((key) => rows.find((row) => row.key === key) ?? []);
   const because: Record<string, string> = {
     ...Object.fromEntries(shown.map((row) => [row.key, `${row.label}: ${row.because}`])),
-    heard: `Heard: ${words}. ${zoneWords[zone].symptom}, judged from drops, shorts and arc length of ${run.input.seconds} s of simulated arc.`,
-    back: `Show-through: reach into the plate over its thickness, ${through.penetrationMm.toFixed(1)} mm / ${plan.thicknessMm.toFixed(1)} mm = ${through.index.toFixed(2)}; ${through.band[0].toFixed(2)} to ${through.band[1].toFixed(2)} with the model’s own error.`,
+    heard: t('view.bench.heard-judged-from-drops-shorts', {
+      words,
+      symptom: zoneWords[zone].symptom,
+      seconds: amount('phaseTime', run.input.seconds),
+    }),
+    back: t('view.bench.show-through-reach-into-the', {
+      penetration: amount('shortLength', through.penetrationMm, 1),
+      thickness: amount('shortLength', plan.thicknessMm, 1),
+      index: amount('plain', through.index, 2),
+      band: amount('plain', through.band[0], 2),
+      band2: amount('plain', through.band[1], 2),
+    }),
   };
   return (
     <Box
       as="section"
-      aria-label="In numbers"
+      aria-label={t('view.bench.in-numbers')}
       bg="surface"
       borderWidth="1px"
       borderColor="line"
@@ -55,8 +66,8 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
       >
         <Gauge
           id="heard"
-          label="Heard"
-          value={`${isGood ? '●' : '◇'} ${zoneWords[zone].name}`}
+          label={t('view.bench.heard')}
+          value={`${isGood ? '●' : '◇'} ${tell(zoneWords[zone].name)}`}
           word={isGood ? 'good' : 'near'}
           open={open === 'heard'}
           onToggle={toggle}
@@ -66,17 +77,17 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
         ))}
         <Gauge
           id="back"
-          label="At the back"
-          value={through.verdict}
+          label={t('view.bench.at-the-back')}
+          value={named(through.verdict)}
           word="plain"
-          below={`index ${through.index.toFixed(2)} ± 30 %`}
+          below={t('view.bench.index-30', { index: amount('plain', through.index, 2) })}
           open={open === 'back'}
           onToggle={toggle}
         />
       </Box>
       {open !== null && because[open] !== undefined && (
         <Box fontSize="12.5px" color="quiet" px="2" pb="1.5" role="note">
-          <strong>because</strong> {because[open]}
+          <strong>{t('view.bench.because')}</strong> {because[open]}
         </Box>
       )}
     </Box>
@@ -84,11 +95,11 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
 }
 
 const shortLabels: Partial<Record<string, string>> = {
-  arc: 'Arc length',
-  mean: 'Mean current',
-  volts: 'At the tip',
-  hz: 'Fast pulse',
-  shorts: 'Shorts a second',
+  arc: t('view.bench.arc-length'),
+  mean: t('view.bench.mean-current'),
+  volts: t('view.bench.at-the-tip'),
+  hz: t('view.bench.fast-pulse'),
+  shorts: t('view.bench.shorts-a-second'),
 };
 
 /** Said once for the row: its cells are plain, because they are drawn again with every move of a dial. */
@@ -105,6 +116,7 @@ const cellLooks = {
   '& button:first-of-type': { borderLeftWidth: 0 },
   '& button:hover, & button[aria-expanded=true]': { background: 'var(--chakra-colors-accent-soft)' },
   '& span': { display: 'block', lineHeight: 1.2, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
+  '& .label, & .below': { whiteSpace: 'normal', overflowWrap: 'anywhere', hyphens: 'auto' },
   '& .label': { fontSize: '11.5px', color: 'var(--chakra-colors-quiet)' },
   '& .figure': {
     fontFamily: 'var(--chakra-fonts-mono)',
@@ -164,9 +176,9 @@ function FigureGauge({
       unit={now.unit}
       below={
         row.ghost !== null
-          ? `held ${said(row.ghost).text}`
+          ? t('view.bench.held', { text: said(row.ghost).text })
           : row.band
-            ? row.band.map((end) => said(end).text).join(' to ')
+            ? t('view.ui.band', { low: said(row.band[0]).text, high: said(row.band[1]).text })
             : ''
       }
       open={open}

@@ -1,4 +1,5 @@
 /** A and B: the held setting against the present one, in numbers and in the dial lines that differ. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { translate, type Program } from '@fox-tempo/core/machine';
@@ -23,11 +24,11 @@ export function GhostPanel({
 }) {
   if (!ghost) {
     return (
-      <Panel title="Hold and compare" aria-label="Hold and compare">
+      <Panel title={t('view.bench.hold-and-compare')} aria-label={t('view.bench.hold-and-compare')}>
         <Box fontSize="14px" mb="2">
-          Hold the present setting, move the other: both stay on chart and map, in numbers, and to the ear.
+          {t('view.bench.hold-the-present-setting-move')}
         </Box>
-        <Action onClick={onHold}>Hold this one</Action>
+        <Action onClick={onHold}>{t('view.bench.hold-this-one')}</Action>
       </Panel>
     );
   }
@@ -38,14 +39,17 @@ export function GhostPanel({
     return other && other.display !== dial.display ? [{ dial, other }] : [];
   });
   return (
-    <Panel title="Held against now" aria-label="Hold and compare">
+    <Panel title={t('view.bench.held-against-now')} aria-label={t('view.bench.hold-and-compare')}>
       {differing.length === 0 ? (
         <Box fontSize="14px" color="quiet">
-          {machine ? 'No dial differs yet.' : 'No machine is chosen.'}
+          {machine ? t('view.bench.no-dial-differs-yet') : t('view.bench.no-machine-is-chosen')}
         </Box>
       ) : (
-        <Table label="Dial lines that differ">
-          <Heads names={['Dial', 'Held', 'Now']} right={['Held', 'Now']} />
+        <Table label={t('view.bench.dial-lines-that-differ')}>
+          <Heads
+            names={[t('view.bench.dial'), t('view.bench.held-2'), t('view.bench.now')]}
+            right={[t('view.bench.held-2'), t('view.bench.now')]}
+          />
           <tbody>
             {differing.map(({ dial, other }) => (
               <tr key={dial.dialId}>
@@ -62,12 +66,12 @@ export function GhostPanel({
         </Table>
       )}
       <Box display="flex" gap="2" mt="2" flexWrap="wrap">
-        <Action onClick={onSwap}>Swap the two</Action>
+        <Action onClick={onSwap}>{t('view.bench.swap-the-two')}</Action>
         <Action kind="quiet" onClick={onHold}>
-          Hold the present one instead
+          {t('view.bench.hold-the-present-one-instead')}
         </Action>
         <Action kind="quiet" onClick={onDrop}>
-          Let go
+          {t('view.bench.let-go')}
         </Action>
       </Box>
     </Panel>

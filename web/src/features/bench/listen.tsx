@@ -1,4 +1,5 @@
 /** The arc to the ear: off until asked for, level-limited, the held setting's sound beside the present one's. */
+import { t } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { Simulation } from '@fox-tempo/core/simulation';
 import { useEffect, useState } from 'react';
@@ -21,17 +22,17 @@ export function Listen({ now, held }: { readonly now: Simulation; readonly held:
   return (
     <Box display="flex" gap="1" alignItems="center" flexWrap="wrap">
       <Action kind="plain" px="2.5" fontSize="13px" aria-pressed={heard === 'now'} onClick={() => toggle('now')}>
-        {heard === 'now' ? 'Silence' : 'Hear it'}
+        {heard === 'now' ? t('view.bench.silence') : t('view.bench.hear-it')}
       </Action>
       {held && (
         <Action kind="quiet" px="2" fontSize="13px" aria-pressed={heard === 'held'} onClick={() => toggle('held')}>
-          {heard === 'held' ? 'Silence' : 'Hear the held one'}
+          {heard === 'held' ? t('view.bench.silence') : t('view.bench.hear-the-held-one')}
         </Action>
       )}
       {heard !== 'none' && (
         <chakra.input
           type="range"
-          aria-label="Loudness"
+          aria-label={t('view.bench.loudness')}
           min={0}
           max={1}
           step={0.05}
@@ -43,7 +44,11 @@ export function Listen({ now, held }: { readonly now: Simulation; readonly held:
         />
       )}
       <Box fontSize="12px" color="quiet" role="status">
-        {isMute ? 'no sound device here' : heard === 'none' ? '' : 'from the simulated power alone'}
+        {isMute
+          ? t('view.bench.no-sound-device-here')
+          : heard === 'none'
+            ? ''
+            : t('view.bench.from-the-simulated-power-alone')}
       </Box>
     </Box>
   );

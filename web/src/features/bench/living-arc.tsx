@@ -1,4 +1,6 @@
 /** The arc in slow motion: drawn from the simulated run, with pause, step to the next drop, and a slider through time. */
+import { amount, bare } from '@fox-tempo/core/said';
+import { t } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { Simulation } from '@fox-tempo/core/simulation';
 import { useEffect, useRef } from 'react';
@@ -65,7 +67,12 @@ export function LivingArc({
         <canvas
           ref={canvas}
           role="img"
-          aria-label={`The arc drawn to scale in slow motion: ${words}; arc ${metrics.minArcLengthMm.toFixed(1)} to ${metrics.maxArcLengthMm.toFixed(1)} mm, wire ${metrics.meanExtensionMm.toFixed(1)} mm out of the tip`}
+          aria-label={t('view.bench.the-arc-drawn-to-scale', {
+            words,
+            minArcLength: bare('shortLength', metrics.minArcLengthMm, 1),
+            maxArcLength: amount('shortLength', metrics.maxArcLengthMm, 1),
+            meanExtension: amount('shortLength', metrics.meanExtensionMm, 1),
+          })}
           width={width * sharpness}
           height={height * sharpness}
           style={{ width, height, display: 'block', position: 'absolute', inset: 0 }}
@@ -74,7 +81,7 @@ export function LivingArc({
       <chakra.input
         ref={slider}
         type="range"
-        aria-label="Moment, in hundredths of a millisecond"
+        aria-label={t('view.bench.moment-in-hundredths-of-a')}
         min={0}
         max={Math.round((playhead.untilS - playhead.fromS) * 1e5)}
         defaultValue={0}
@@ -86,15 +93,16 @@ export function LivingArc({
           playhead.seek(playhead.fromS + Number(event.target.value) / 1e5);
         }}
       />
-      <Box display="flex" gap="1" alignItems="center">
+      <Box display="flex" gap="1" alignItems="center" flexWrap="wrap">
         <Action
           kind="plain"
-          px="2"
+          px="1.5"
           fontSize="13px"
+          flexShrink={0}
           onClick={() => onPlaying(!playing)}
-          aria-label={playing ? 'Pause the arc' : 'Play the arc'}
+          aria-label={playing ? t('view.bench.pause-the-arc') : t('view.bench.play-the-arc')}
         >
-          {playing ? 'Pause' : 'Play'}
+          {playing ? t('view.bench.pause') : t('view.bench.play')}
         </Action>
         <Action
           kind="quiet"
@@ -105,10 +113,10 @@ export function LivingArc({
             playhead.nextOf(simulation.dropAtS);
           }}
         >
-          Next drop
+          {t('view.bench.next-drop')}
         </Action>
         <chakra.select
-          aria-label="Slow motion"
+          aria-label={t('view.bench.slow-motion')}
           value={pace}
           onChange={(event) => onPace(Number(event.target.value) as Pace)}
           minHeight="44px"

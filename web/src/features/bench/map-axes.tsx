@@ -1,4 +1,5 @@
 /** Ticks and names of the map's axes. */
+import { t, fixed, spoken } from '../../lib/words.ts';
 import type { AxisRange } from '@fox-tempo/core/zone-map';
 import { cssColour } from '../../ui/theme/colours.ts';
 import type { MapFrame } from './map-frame.ts';
@@ -31,7 +32,7 @@ export function MapAxes({
             stroke={cssColour('edge')}
           />
           <text x={px(tick)} y={frame.top + inner.h + 16} textAnchor="middle" style={text} fill={cssColour('quiet')}>
-            {tick.toFixed(axisWords[x.axis].digits === 0 ? 0 : tick % 1 === 0 ? 0 : 1)}
+            {fixed(tick, axisWords[x.axis].digits === 0 ? 0 : tick % 1 === 0 ? 0 : 1)}
           </text>
         </g>
       ))}
@@ -39,7 +40,7 @@ export function MapAxes({
         <g key={tick}>
           <line x1={frame.left - 4} x2={frame.left} y1={py(tick)} y2={py(tick)} stroke={cssColour('edge')} />
           <text x={frame.left - 7} y={py(tick) + 4} textAnchor="end" style={text} fill={cssColour('quiet')}>
-            {String(Number(tick.toFixed(1))).replace('-', '−')}
+            {spoken().number(Number(tick.toFixed(1)))}
           </text>
         </g>
       ))}
@@ -54,8 +55,10 @@ export function MapAxes({
         {axisWords[x.axis].unit === '' ? '' : `, ${axisWords[x.axis].unit}`}
       </text>
       <text x={4} y={height - 6} style={{ fontSize: '12px' }} fill={cssColour('quiet')}>
-        up: {axisWords[y.axis].name}
-        {axisWords[y.axis].unit === '' ? '' : `, ${axisWords[y.axis].unit}`}
+        {t('view.bench.up', {
+          axis: axisWords[y.axis].name,
+          unit: axisWords[y.axis].unit === '' ? '' : `, ${axisWords[y.axis].unit}`,
+        })}
       </text>
     </g>
   );

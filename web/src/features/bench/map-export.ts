@@ -1,4 +1,5 @@
 /** The map as a file: a drawing that stands by itself, or a table of its places. */
+import { t } from '../../lib/words.ts';
 import type { ZoneMap } from '@fox-tempo/core/zone-map';
 import { csvOf } from '../../lib/csv.ts';
 import { colours, cssColour, type ColourName } from '../../ui/theme/colours.ts';
@@ -19,7 +20,14 @@ export function plainSvg(ground: SVGSVGElement | null, over: SVGSVGElement | nul
 }
 
 export function mapCsv(map: ZoneMap): string {
-  const heads = [map.x.axis, map.y.axis, 'zone', 'shorts per s', 'drops per pulse', 'arc length (mm)'];
+  const heads = [
+    map.x.axis,
+    map.y.axis,
+    'zone',
+    t('view.bench.shorts-per-s'),
+    t('view.bench.drops-per-pulse'),
+    t('view.bench.arc-length-mm'),
+  ];
   const rows = map.cells.flatMap((cell, place) => {
     if (!cell) return [];
     const x = map.x.from + (((place % map.count) + 0.5) / map.count) * (map.x.to - map.x.from);

@@ -1,4 +1,6 @@
 /** The map in words: how far to each edge in dial steps and what waits there, how large each zone is, and the same map with something else. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { commonGasCodes, gasName } from '@fox-tempo/core/consumables';
@@ -69,13 +71,13 @@ export function MapInWords({ setting, program, machine, zoneMap }: MapInWordsPro
           </>
         ) : (
           <Box color="quiet" fontSize="13px">
-            Once the map is drawn, its edges and zones stand here.
+            {t('view.bench.once-the-map-is-drawn')}
           </Box>
         )}
       </Box>
       <Box minWidth={0}>
         <ChoiceField
-          label="The same map beside it, with"
+          label={t('view.bench.the-same-map-beside-it')}
           value={beside}
           choices={besideChoices(program)}
           onChange={setBeside}
@@ -90,7 +92,7 @@ export function MapInWords({ setting, program, machine, zoneMap }: MapInWordsPro
               ghost={null}
               beat={null}
               share={shareOf(second)}
-              title={`The same with ${otherName}`}
+              title={t('view.bench.the-same-with', { otherName })}
               onMove={null}
             />
           </Box>
@@ -103,15 +105,18 @@ export function MapInWords({ setting, program, machine, zoneMap }: MapInWordsPro
 function besideChoices(program: Program): { value: Beside; label: string }[] {
   const family = commonGasCodes.filter((code) => code !== program.gas && code !== 'none');
   return [
-    { value: 'none', label: 'nothing' },
-    { value: 'hand-out', label: 'stick-out 6 mm longer' },
-    ...family.map((code) => ({ value: `gas:${code}` as const, label: `in ${gasName(code)}` })),
+    { value: 'none', label: t('view.bench.nothing') },
+    { value: 'hand-out', label: t('view.bench.stick-out-longer', { short6: amount('shortLength', 6) }) },
+    ...family.map((code) => ({
+      value: `gas:${code}` as const,
+      label: t('view.bench.in', { gasName: gasName(code) }),
+    })),
   ];
 }
 
 function besideWords(beside: Beside): string {
-  if (beside === 'hand-out') return 'stick-out 6 mm longer';
-  return beside === 'none' ? '' : gasName(beside.slice(4));
+  if (beside === 'hand-out') return t('view.bench.stick-out-longer', { short6: amount('shortLength', 6) });
+  return beside === 'none' ? '' : tell(gasName(beside.slice(4)));
 }
 
 function otherProgram(program: Program, beside: Beside): Program {
@@ -157,10 +162,15 @@ function Margins({
           return (
             <Box as="li" key={direction} py="0.5" borderTopWidth="1px" borderColor="line">
               <strong>
-                {by.toFixed(axisWords[axis].digits === 0 ? 0 : 1)} {directionWords(direction, ranges.x, ranges.y)}
+                {fixed(by, axisWords[axis].digits === 0 ? 0 : 1)} {directionWords(direction, ranges.x, ranges.y)}
               </strong>
-              {steps === null ? '' : `, ${steps.count} ${steps.count === 1 ? 'step' : 'steps'} of ${steps.label}`}:{' '}
-              {waits ? zoneWords[waits].symptom : 'nothing yet at the end of the map'}
+              {steps === null
+                ? ''
+                : t('view.bench.of', {
+                    count: steps.count,
+                    steps: steps.label,
+                  })}
+              : {waits ? tell(zoneWords[waits].symptom) : t('view.bench.nothing-yet-at-the-end')}
             </Box>
           );
         })}
@@ -168,15 +178,21 @@ function Margins({
       {centre && (
         <Box display="flex" gap="2" alignItems="center" flexWrap="wrap" mt="1">
           <Box>
-            Middle of the good zone: {axisWords[x].name} {centre.x.toFixed(1)} {axisWords[x].unit}, {axisWords[y].name}{' '}
-            {centre.y.toFixed(1)} {axisWords[y].unit}.
+            {t('view.bench.middle-of-the-good-zone', {
+              axisWordsx: axisWords[x].name,
+              x: amount('plain', centre.x, 1),
+              unit: axisWords[x].unit,
+              axisWordsy: axisWords[y].name,
+              y: amount('plain', centre.y, 1),
+              unit2: axisWords[y].unit,
+            })}
           </Box>
           <Action
             kind="quiet"
             fontSize="13px"
             onClick={() => setting.moveBoth({ [x]: Number(centre.x.toFixed(2)), [y]: Number(centre.y.toFixed(2)) })}
           >
-            Go to the middle
+            {t('view.bench.go-to-the-middle')}
           </Action>
         </Box>
       )}
@@ -215,18 +231,22 @@ const Areas = memo(function Areas({
   const unit = areaUnit(map);
   const figure = (list: typeof one, zone: (typeof names)[number]) => {
     const found = list.find((area) => area.zone === zone);
-    return found ? `${(100 * found.share).toFixed(0)} %, ${found.area.toFixed(1)} ${unit}` : '0 %';
+    return found ? `${fixed(100 * found.share, 0)} %, ${fixed(found.area, 1)} ${unit}` : '0 %';
   };
   return (
-    <Table label="Share and area of each zone" mt="2">
+    <Table label={t('view.bench.share-and-area-of-each')} mt="2">
       <Heads
-        names={['Zone', 'Share and area', ...(other ? [`with ${otherName}`] : [])]}
-        right={['Share and area', `with ${otherName}`]}
+        names={[
+          t('view.bench.zone'),
+          t('view.bench.share-and-area'),
+          ...(other ? [t('view.bench.with', { otherName })] : []),
+        ]}
+        right={[t('view.bench.share-and-area'), t('view.bench.with', { otherName })]}
       />
       <tbody>
         {names.map((zone) => (
           <tr key={zone}>
-            <Cell head>{zoneWords[zone].name}</Cell>
+            <Cell head>{tell(zoneWords[zone].name)}</Cell>
             <Cell figure>{figure(one, zone)}</Cell>
             {other && <Cell figure>{figure(two, zone)}</Cell>}
           </tr>

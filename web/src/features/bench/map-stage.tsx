@@ -1,4 +1,5 @@
 /** The sweet-spot map with its axes to choose; dragging its crosshair is tuning. */
+import { t } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { Program } from '@fox-tempo/core/machine';
 import { figureOn, mapAxes, type MapAxis } from '@fox-tempo/core/zone-map';
@@ -30,17 +31,17 @@ export function MapStage({ setting, program, ghost, zoneMap }: MapStageProps) {
   return (
     <Box display="flex" flexDirection="column" height="100%" minHeight={0}>
       <Box display="flex" gap="1.5" alignItems="center" mb="1">
-        <AxisChoice label="Up" value={y} axes={up ?? axes} onChange={setY} />
+        <AxisChoice label={t('view.bench.up-2')} value={y} axes={up ?? axes} onChange={setY} />
         <Box aria-hidden="true" color="quiet" fontSize="12.5px" flexShrink={0}>
-          over
+          {t('view.bench.over')}
         </Box>
-        <AxisChoice label="Across" value={x} axes={across ?? axes} onChange={setX} />
+        <AxisChoice label={t('view.bench.across')} value={x} axes={across ?? axes} onChange={setX} />
       </Box>
       {state.kind === 'failed' && (
-        <Notice level="caution" word="Not drawn.">
+        <Notice level="caution" word={t('view.bench.not-drawn')}>
           {state.message}{' '}
           <Action kind="quiet" minHeight="32px" onClick={retry}>
-            Draw it again
+            {t('view.bench.draw-it-again')}
           </Action>
         </Notice>
       )}
@@ -52,7 +53,7 @@ export function MapStage({ setting, program, ghost, zoneMap }: MapStageProps) {
         ghost={held}
         beat={beat}
         share={share}
-        title="Map of this setting"
+        title={t('view.bench.map-of-this-setting')}
         onMove={(figures) => setting.moveBoth({ [x]: figures.x, [y]: figures.y })}
       />
     </Box>

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { afterEach, describe, expect, it, jest } from '@jest/globals';
 import { noTune, tuned } from '@fox-tempo/core/tuning';
 import type { Cell, ZoneMap } from '@fox-tempo/core/zone-map';
@@ -18,7 +19,7 @@ afterEach(() => {
 
 const faster = (() => {
   const moved = tuned(program(), { ...noTune, trimMm: 1.5 }, program().wireFeedMPerMin + 1);
-  if (!moved.ok) throw new Error(moved.issues[0]?.message);
+  if (!moved.ok) throw new Error(inEnglish(moved.issues[0]?.message));
   return moved.value;
 })();
 
@@ -126,7 +127,7 @@ describe('the map', () => {
     shown(() => undefined);
     const drawn = screen.getByRole('application');
     expect(drawn.getAttribute('aria-label')).toContain('Crosshair at wire feed 5.5 m/min, trim 1.0 mm: hum.');
-    expect(drawn.getAttribute('aria-label')).toContain('crackle 1.0 mm less trim');
+    expect(drawn.getAttribute('aria-label')).toContain('crackle 1 mm less trim');
     expect(screen.getByText('here: one drop a pulse, steady hum')).toBeTruthy();
   });
 

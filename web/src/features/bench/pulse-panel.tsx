@@ -1,4 +1,6 @@
 /** The fast pulse from its four numbers: as many as are typed stand, the rest is solved so that the wire fed is the wire melted. */
+import { amount, inSentence } from '@fox-tempo/core/said';
+import { t, tell, tellIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Program } from '@fox-tempo/core/machine';
 import { pulseMeans } from '@fox-tempo/core/pulse';
@@ -13,10 +15,10 @@ import { Waveform } from '../waveform/index.tsx';
 import type { Setting } from './use-setting.ts';
 
 const faces: Record<PulseNumber, { readonly label: string; readonly of: QuantityName; readonly step: number }> = {
-  peakCurrentA: { label: 'Peak', of: 'current', step: 5 },
-  peakTimeMs: { label: 'Time at peak', of: 'pulseTime', step: 0.05 },
-  backgroundCurrentA: { label: 'Background', of: 'current', step: 2 },
-  frequencyHz: { label: 'Pulses a second', of: 'frequency', step: 5 },
+  peakCurrentA: { label: t('view.bench.peak'), of: 'current', step: 5 },
+  peakTimeMs: { label: t('view.bench.time-at-peak'), of: 'pulseTime', step: 0.05 },
+  backgroundCurrentA: { label: t('view.bench.background'), of: 'current', step: 2 },
+  frequencyHz: { label: t('view.bench.pulses-a-second'), of: 'frequency', step: 5 },
 };
 
 export function PulsePanel({ setting, program }: { readonly setting: Setting; readonly program: Program }) {
@@ -32,17 +34,17 @@ export function PulsePanel({ setting, program }: { readonly setting: Setting; re
   const fixed = pulseNumbers.filter((quantity) => tune[quantity] !== null);
   return (
     <Panel
-      title="Fast pulse from its four numbers"
+      title={t('view.bench.fast-pulse-from-its-four')}
       aside={
         <Action kind="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
-          {open ? 'Fold it' : 'Type the waveform'}
+          {open ? t('view.bench.fold-it') : t('view.bench.type-the-waveform')}
         </Action>
       }
     >
       <Box fontSize="13.5px" color="quiet">
         {fixed.length === 0
-          ? 'All four are solved: one drop a pulse, the wire fed is the wire melted.'
-          : `Fixed: ${fixed.map((quantity) => faces[quantity].label.toLowerCase()).join(', ')}.`}
+          ? t('view.bench.all-four-are-solved-one')
+          : t('view.bench.fixed', { what: fixed.map((quantity) => inSentence(faces[quantity].label)) })}
       </Box>
       {open && (
         <>
@@ -57,8 +59,10 @@ export function PulsePanel({ setting, program }: { readonly setting: Setting; re
                 step={faces[quantity].step}
                 optional
                 follows
-                placeholder={`solved: ${pulse[quantity].toFixed(quantity === 'peakTimeMs' ? 2 : 0)}`}
-                error={issues.find(({ path }) => path === quantity)?.message}
+                placeholder={t('view.bench.solved', {
+                  quantity: amount('plain', pulse[quantity], quantity === 'peakTimeMs' ? 2 : 0),
+                })}
+                error={tellIf(issues.find(({ path }) => path === quantity)?.message)}
                 onValue={(figure) => setting.fixPulse(quantity, figure)}
               />
             ))}
@@ -68,15 +72,15 @@ export function PulsePanel({ setting, program }: { readonly setting: Setting; re
               <Sum pulse={solved.value} feedMPerMin={program.wireFeedMPerMin} />
               <Waveform pulse={solved.value} />
               {solved.value.warnings.map(({ code, level, message }) => (
-                <Notice key={code} level={level}>
-                  {message}
+                <Notice key={tell(code)} level={level}>
+                  {tell(message)}
                 </Notice>
               ))}
             </>
           )}
           <Box mt="2">
             <Action disabled={fixed.length === 0} onClick={setting.solvePulse}>
-              Solve all four
+              {t('view.bench.solve-all-four')}
             </Action>
           </Box>
         </>
@@ -93,14 +97,22 @@ function Sum({ pulse, feedMPerMin }: { readonly pulse: Solved; readonly feedMPer
   const isBalanced = Math.abs(pulse.meltedMPerMin - feedMPerMin) < 0.01 * feedMPerMin;
   return (
     <Box fontSize="14px" my="2" aria-live="polite">
-      Mean <strong>{meanA.toFixed(0)} A</strong>, rms {rmsA.toFixed(0)} A; a period of{' '}
-      <strong>{periodMs.toFixed(2)} ms</strong>, {((100 * pulse.peakTimeMs) / periodMs).toFixed(0)} % of it at the peak;{' '}
-      {pulse.dropsPerPulse.toFixed(2)} drops a pulse.{' '}
-      {isBalanced
-        ? `Melts the ${feedMPerMin.toFixed(1)} m/min that are fed.`
-        : `Melts ${pulse.meltedMPerMin.toFixed(1)} m/min where ${feedMPerMin.toFixed(1)} are fed: the arc ${pulse.meltedMPerMin > feedMPerMin ? 'climbs' : 'sinks'} until it fits.`}
+      {t('view.bench.mean')} <strong>{tell(amount('current', meanA, 0))}</strong>
+      {t('view.bench.rms-a-period-of', { rms: amount('current', rmsA, 0) })}{' '}
+      <strong>{tell(amount('pulseTime', periodMs, 2))}</strong>
+      {t('view.bench.of-it-at-the-peak', {
+        period: amount('percent', (100 * pulse.peakTimeMs) / periodMs, 0),
+        dropsPerPulse: amount('plain', pulse.dropsPerPulse, 2),
+        feed: isBalanced
+          ? t('view.bench.melts-the-that-are-fed', { feed: amount('wireFeed', feedMPerMin, 1) })
+          : t('view.bench.melts-where-are-fed-the', {
+              melted: amount('wireFeed', pulse.meltedMPerMin, 1),
+              feed: amount('plain', feedMPerMin, 1),
+              feed2: pulse.meltedMPerMin > feedMPerMin ? t('view.bench.climbs') : t('view.bench.sinks'),
+            }),
+      })}
       <Box color="quiet" fontSize="13px">
-        Because: {pulse.because}
+        {t('view.bench.because-2', { because: pulse.because })}
       </Box>
     </Box>
   );

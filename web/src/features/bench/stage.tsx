@@ -1,4 +1,5 @@
 /** What is looked at while a dial is turned: the arc in slow motion, current and voltage or one dial swept, and the map; on a phone one of them. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Simulation } from '@fox-tempo/core/simulation';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
@@ -12,15 +13,15 @@ import { usePlayhead } from './use-playhead.ts';
 const TraceChart = lazy(async () => ({ default: (await import('./trace-chart.tsx')).TraceChart }));
 
 const views = [
-  { id: 'arc', name: 'Arc' },
-  { id: 'trace', name: 'Trace' },
-  { id: 'map', name: 'Map' },
+  { id: 'arc', name: t('view.bench.arc') },
+  { id: 'trace', name: t('view.bench.trace') },
+  { id: 'map', name: t('view.bench.map') },
 ] as const;
 type View = (typeof views)[number]['id'];
 
 const middles = [
-  { id: 'trace', name: 'Trace' },
-  { id: 'sweep', name: 'Sweep a dial' },
+  { id: 'trace', name: t('view.bench.trace') },
+  { id: 'sweep', name: t('view.bench.sweep-a-dial') },
 ] as const;
 type Middle = (typeof middles)[number]['id'];
 
@@ -46,7 +47,7 @@ export function Stage({ run, ghost, isImagined, map, sweep }: StageProps) {
   return (
     <Box>
       <Box display={{ base: 'block', md: 'none' }} mb="1">
-        <TabRow label="What is shown" tabs={views} value={view} onChange={setView} />
+        <TabRow label={t('view.bench.what-is-shown')} tabs={views} value={view} onChange={setView} />
       </Box>
       <Box
         display="grid"
@@ -54,7 +55,12 @@ export function Stage({ run, ghost, isImagined, map, sweep }: StageProps) {
         gridTemplateColumns={{ base: '1fr', md: '190px minmax(0, 1fr)', xl: '196px minmax(0, 1fr) minmax(0, 1.18fr)' }}
         gridTemplateAreas={{ base: '"only"', md: '"arc map" "trace trace"', xl: '"arc trace map"' }}
       >
-        <Part area="arc" display={shownOnPhone('arc')} title={isImagined ? 'If it were so' : undefined} height={tall}>
+        <Part
+          area="arc"
+          display={shownOnPhone('arc')}
+          title={isImagined ? t('view.bench.if-it-were-so') : undefined}
+          height={tall}
+        >
           <LivingArc
             simulation={simulation}
             playhead={playing.playhead}
@@ -69,7 +75,7 @@ export function Stage({ run, ghost, isImagined, map, sweep }: StageProps) {
         </Part>
         <Part area="trace" display={shownOnPhone('trace')} height={{ ...tall, md: '236px' }}>
           <Box display="flex" alignItems="center" gap="1" minHeight="44px" pr="62px">
-            <TabRow label="In the middle" tabs={middles} value={middle} onChange={setMiddle} />
+            <TabRow label={t('view.bench.in-the-middle')} tabs={middles} value={middle} onChange={setMiddle} />
             <Box flex="1" />
             <Box display={{ base: 'none', md: 'block', xl: 'none' }}>{listen}</Box>
           </Box>
@@ -79,7 +85,7 @@ export function Stage({ run, ghost, isImagined, map, sweep }: StageProps) {
                 <Suspense
                   fallback={
                     <Box display="grid" placeItems="center" color="quiet" fontSize="13px" role="status">
-                      Drawing current and voltage…
+                      {t('view.bench.drawing-current-and-voltage')}
                     </Box>
                   }
                 >

@@ -1,4 +1,6 @@
 /** One dial swept across its travel, with what is heard at each stop; a stop can be taken. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { WireCorrection } from '@fox-tempo/core/arc';
 import type { Machine, Program } from '@fox-tempo/core/machine';
@@ -33,7 +35,7 @@ export function SweepPanel({ setting, machine, program, circuitMOhm, correction 
     <Box display="flex" flexDirection="column" minHeight={0} flex="1">
       <Box display="flex" gap="2" alignItems="center" mb="1">
         <chakra.select
-          aria-label="Dial to sweep"
+          aria-label={t('view.bench.dial-to-sweep')}
           value={quantity}
           onChange={(event) => keep({ quantity: event.target.value as SweepQuantity })}
           minHeight="44px"
@@ -52,20 +54,31 @@ export function SweepPanel({ setting, machine, program, circuitMOhm, correction 
           ))}
         </chakra.select>
         <Box fontSize="12px" color="quiet" lineHeight="1.25" minWidth={0}>
-          {sweep ? `${sweep.label}, ${sweep.stride === 1 ? 'each step' : `every ${sweep.stride} steps`}` : ''}
+          {sweep
+            ? `${sweep.label}, ${sweep.stride === 1 ? t('view.bench.each-step') : t('view.bench.every-steps', { stride: sweep.stride })}`
+            : ''}
         </Box>
       </Box>
       {problem !== null && (
-        <Notice level="caution" word="Not swept.">
+        <Notice level="caution" word={t('view.bench.not-swept')}>
           {problem}
         </Notice>
       )}
       {!sweep ? (
         <Notice level="note">
-          {machine ? `${machine.name} has no dial for it that could be swept.` : 'No machine is chosen.'}
+          {machine
+            ? t('view.bench.has-no-dial-for-it', { machine: machine.name })
+            : t('view.bench.no-machine-is-chosen')}
         </Notice>
       ) : (
-        <Box as="ol" listStyleType="none" overflowY="auto" minHeight={0} flex="1" aria-label={`${sweep.label} swept`}>
+        <Box
+          as="ol"
+          listStyleType="none"
+          overflowY="auto"
+          minHeight={0}
+          flex="1"
+          aria-label={t('view.bench.swept', { sweep: sweep.label })}
+        >
           {sweep.stops.map((stop, at) => (
             <Stop
               key={stop.steps}
@@ -82,7 +95,7 @@ export function SweepPanel({ setting, machine, program, circuitMOhm, correction 
         </Box>
       )}
       <Box as="span" srOnly role="status">
-        {taken === null ? '' : `Moved to ${taken}`}
+        {taken === null ? '' : t('view.bench.moved-to', { taken })}
       </Box>
     </Box>
   );
@@ -132,12 +145,16 @@ function Stop({
           </Box>
         </Box>
         <Box color={cell === null ? 'quiet' : isGood ? 'spruce' : 'ochre'} truncate>
-          {cell === null ? '…' : `${isGood ? '●' : '◇'} ${zoneWords[cell.zone].name}`}
+          {cell === null ? '…' : `${isGood ? '●' : '◇'} ${tell(zoneWords[cell.zone].name)}`}
         </Box>
         <Box fontFamily="mono" fontSize="11.5px" color="quiet" whiteSpace="nowrap">
           {cell === null || cell.zone === 'impossible'
             ? ''
-            : `${cell.arcLengthMm.toFixed(1)} mm${cell.shortsPerS >= 1 ? `, ${cell.shortsPerS.toFixed(0)}/s` : ''}`}
+            : t('view.bench.sum-7', {
+                arcLength: amount('shortLength', cell.arcLengthMm, 1),
+                shortsPer:
+                  cell.shortsPerS >= 1 ? t('view.bench.s', { shortsPer: amount('plain', cell.shortsPerS, 0) }) : '',
+              })}
         </Box>
       </chakra.button>
     </Box>

@@ -1,4 +1,6 @@
 /** Current and voltage on one time axis, drops and shorts marked, the ghost's current behind, the moment as a line over both. */
+import { amount } from '@fox-tempo/core/said';
+import { t, fixed } from '../../lib/words.ts';
 import { csvOf } from '../../lib/csv.ts';
 import { Box } from '@chakra-ui/react';
 import type { Simulation } from '@fox-tempo/core/simulation';
@@ -88,8 +90,24 @@ export function TraceChart({
           },
         ],
         yAxis: [
-          { type: 'value' as const, gridIndex: 0, name: 'current, A', min: 0, max: data.topA, splitNumber: 4, ...look },
-          { type: 'value' as const, gridIndex: 1, name: 'voltage, V', min: 0, max: data.topV, splitNumber: 3, ...look },
+          {
+            type: 'value' as const,
+            gridIndex: 0,
+            name: t('view.bench.current-a'),
+            min: 0,
+            max: data.topA,
+            splitNumber: 4,
+            ...look,
+          },
+          {
+            type: 'value' as const,
+            gridIndex: 1,
+            name: t('view.bench.voltage-v'),
+            min: 0,
+            max: data.topV,
+            splitNumber: 3,
+            ...look,
+          },
         ],
         series: [
           ...(behind ? [line(behind.amps, 'quiet', 0, 1)] : []),
@@ -125,7 +143,13 @@ export function TraceChart({
         height="100%"
         savesOver
         name="arc"
-        label={`Current and voltage of the simulated arc over ${windowS * 1000} ms: mean ${metrics.meanCurrentA.toFixed(0)} A and ${metrics.meanVoltageV.toFixed(1)} V, ${data.drops.length} drops (dots), ${data.shorts.length} shorts (triangles)`}
+        label={t('view.bench.current-and-voltage-of-the', {
+          window: amount('pulseTime', windowS * 1000),
+          meanCurrent: amount('current', metrics.meanCurrentA, 0),
+          meanVoltage: amount('voltage', metrics.meanVoltageV, 1),
+          drops: data.drops.length,
+          shorts: data.shorts.length,
+        })}
         csv={() => traceCsv(simulation)}
       />
       <Box
@@ -173,9 +197,15 @@ function windowOf(simulation: Simulation, fromS: number) {
 }
 
 function traceCsv({ trace }: Simulation): string {
-  const figure = (list: ArrayLike<number>, at: number, digits: number) => (list[at] ?? 0).toFixed(digits);
+  const figure = (list: ArrayLike<number>, at: number, digits: number) => fixed(list[at] ?? 0, digits);
   return csvOf(
-    ['time (s)', 'current (A)', 'voltage (V)', 'arc length (mm)', 'extension (mm)'],
+    [
+      t('view.bench.time-s'),
+      t('view.bench.current-a-2'),
+      t('view.bench.voltage-v-2'),
+      t('view.bench.arc-length-mm'),
+      t('view.bench.extension-mm'),
+    ],
     Array.from({ length: trace.timeS.length }, (_, at) => [
       figure(trace.timeS, at, 6),
       figure(trace.currentA, at, 1),

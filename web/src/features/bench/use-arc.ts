@@ -1,4 +1,5 @@
 /** The arc of a setting, simulated in the worker: the run with its trace, and two more with other seeds for the spread of what is counted. */
+import { tell } from '../../lib/words.ts';
 import type { Simulation, SimulationInput, SimulationMetrics } from '@fox-tempo/core/simulation';
 import { useEffect, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
@@ -43,7 +44,10 @@ export function useArc(input: SimulationInput | null, attempt: number): ArcRunSt
       const outcome = await fetchArc(wanted, traceStep(wanted), signal);
       if (signal.aborted) return;
       if (!outcome.ok) {
-        const message = outcome.issues.map((issue) => issue.message).join(' ');
+        const message = outcome.issues
+          .map((issue) => issue.message)
+          .map(tell)
+          .join(' ');
         setState((now) => ({ kind: 'failed', message, before: now.kind === 'ready' ? now.run : null }));
         return;
       }

@@ -1,4 +1,5 @@
 /** A map drawn by the pool of workers, growing while it is computed; the last finished one stays until the next has something to show. */
+import { tell } from '../../lib/words.ts';
 import type { MapRequest, ZoneMap } from '@fox-tempo/core/zone-map';
 import { useEffect, useState } from 'react';
 import { mapPool } from '../../workers/map-pool.ts';
@@ -32,7 +33,13 @@ export function useMap(request: Omit<MapRequest, 'seconds'> | null, attempt: num
           setState(
             outcome.ok
               ? { kind: 'done', map: outcome.value }
-              : { kind: 'failed', message: outcome.issues.map((issue) => issue.message).join(' ') },
+              : {
+                  kind: 'failed',
+                  message: outcome.issues
+                    .map((issue) => issue.message)
+                    .map(tell)
+                    .join(' '),
+                },
           );
         });
     }, restMs);

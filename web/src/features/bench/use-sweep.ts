@@ -1,4 +1,5 @@
 /** One dial swept across its travel: what the arc does at each stop, run in the map's workers. */
+import { tell } from '../../lib/words.ts';
 import type { WireCorrection } from '@fox-tempo/core/arc';
 import type { Machine, Program } from '@fox-tempo/core/machine';
 import { sweepOf, type Cell, type DialSweep, type SweepQuantity } from '@fox-tempo/core/zone-map';
@@ -50,7 +51,13 @@ export function useSweep(
         )
         .then((outcome) => {
           if (!outcome.ok && !abort.signal.aborted)
-            setDone((now) => ({ ...now, problem: outcome.issues.map(({ message }) => message).join(' ') }));
+            setDone((now) => ({
+              ...now,
+              problem: outcome.issues
+                .map(({ message }) => message)
+                .map(tell)
+                .join(' '),
+            }));
         });
     }, restMs);
     return () => {

@@ -1,4 +1,6 @@
 /** What if, without touching a dial: stackable changes, what one would see and hear, and which dial would hide it. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { commonGasCodes, gasOf, wireSizeLabel } from '@fox-tempo/core/consumables';
@@ -36,19 +38,19 @@ export function WhatIfPanel({
   onGas,
 }: WhatIfPanelProps) {
   const labels: Record<WhatIf, string> = {
-    'hand-out': `hand ${whatIfSizes.handOutMm} mm further out`,
-    'lead-gained': `lead gained ${whatIfSizes.leadMOhm} mΩ`,
-    'gas-swapped': `gas is ${gasOf(otherGas).name}`,
-    'wire-other': `wire is really ${wireSizeLabel(otherSizeMm(program.diameterMm))}`,
-    'plate-hot': `plate at ${whatIfSizes.plateC} °C`,
-    'feeder-slips': `feeder slips ${100 * whatIfSizes.slipShare} %`,
+    'hand-out': t('view.bench.hand-further-out', { handOut: amount('shortLength', whatIfSizes.handOutMm) }),
+    'lead-gained': t('view.bench.lead-gained', { lead: amount('resistance', whatIfSizes.leadMOhm) }),
+    'gas-swapped': t('view.bench.gas-is', { otherGas: gasOf(otherGas).name }),
+    'wire-other': t('view.bench.wire-is-really', { diameter: wireSizeLabel(otherSizeMm(program.diameterMm)) }),
+    'plate-hot': t('view.bench.plate-at', { plate: amount('temperature', whatIfSizes.plateC) }),
+    'feeder-slips': t('view.bench.feeder-slips', { slipShare: amount('percent', 100 * whatIfSizes.slipShare) }),
   };
   return (
     <Panel
-      title="What if"
+      title={t('view.bench.what-if')}
       aside={
         <Box textStyle="label" color="quiet">
-          nobody touches a dial
+          {t('view.bench.nobody-touches-a-dial')}
         </Box>
       }
     >
@@ -79,7 +81,7 @@ export function WhatIfPanel({
           {changes.has('gas-swapped') && (
             <Box maxWidth="280px" mt="2">
               <ChoiceField
-                label="Swapped for"
+                label={t('view.bench.swapped-for')}
                 value={otherGas}
                 choices={commonGasCodes
                   .filter((code) => code !== 'none' && code !== program.gas)
@@ -92,12 +94,12 @@ export function WhatIfPanel({
         <Box minWidth={0}>
           {changes.size === 0 && (
             <Box fontSize="13.5px" color="quiet">
-              Choose what has changed; arc and chart above then show that arc, and here stands what gives it away.
+              {t('view.bench.choose-what-has-changed-arc')}
             </Box>
           )}
           {failed !== null && (
             <Box mt="2">
-              <Notice level="caution" word="Not simulated.">
+              <Notice level="caution" word={t('view.bench.not-simulated')}>
                 {failed}
               </Notice>
             </Box>
@@ -137,42 +139,58 @@ function Found({
   const mask = maskingOf(program, before, now);
   const through = showThroughOf(program, now, thicknessMm, changes.has('plate-hot') ? whatIfSizes.plateC : 20);
   const change = (label: string, was: number, is: number, digits: number, unit: string) =>
-    `${label} ${is.toFixed(digits)}${unit} instead of ${was.toFixed(digits)}${unit}`;
+    t('view.bench.instead-of', {
+      label,
+      digits: amount('plain', is, digits),
+      unit,
+      digits2: amount('plain', was, digits),
+    });
   return (
     <Box mt="2" fontSize="14px" aria-live="polite">
       <Box>
-        <strong>Seen:</strong>{' '}
-        {[
-          change('current', before.meanCurrentA, now.meanCurrentA, 0, ' A'),
-          change('arc', before.meanArcLengthMm, now.meanArcLengthMm, 1, ' mm'),
-          change('shorts', before.shortsPerS, now.shortsPerS, 0, ' a second'),
-        ].join('; ')}
-        . {capital(through.verdict)} at the back (index {through.index.toFixed(2)}).
+        <strong>{t('view.bench.seen')}</strong>{' '}
+        {t('view.bench.at-the-back-index', {
+          shortsPer: [
+            change('current', before.meanCurrentA, now.meanCurrentA, 0, ' A'),
+            change('arc', before.meanArcLengthMm, now.meanArcLengthMm, 1, t('view.bench.mm')),
+            change('shorts', before.shortsPerS, now.shortsPerS, 0, t('view.bench.a-second')),
+          ].join('; '),
+          verdict: capital(through.verdict),
+          index: amount('plain', through.index, 2),
+        })}
       </Box>
       <Box>
-        <strong>Heard:</strong> {after.simulation.words}.
+        <strong>{t('view.bench.heard-2')}</strong> {tell(after.simulation.words)}.
       </Box>
       <Box>
-        <strong>Would hide it:</strong> {maskWords(program, machine, mask)}
+        <strong>{t('view.bench.would-hide-it')}</strong> {maskWords(program, machine, mask)}
       </Box>
     </Box>
   );
 }
 
 function maskWords(program: Program, machine: MachineResource | undefined, mask: ReturnType<typeof maskingOf>): string {
-  if (!mask) return 'nothing that a welder would notice has moved.';
+  if (!mask) return t('view.bench.nothing-that-a-welder-would');
   const dial = machine && translate(machine.file, program).dials.find((one) => one.quantity === mask.quantity);
-  const what = mask.quantity === 'trimMm' ? 'trim' : 'wire feed';
+  const what = mask.quantity === 'trimMm' ? t('view.bench.trim') : t('view.bench.wire-feed-2');
   const unit = mask.quantity === 'trimMm' ? 'mm' : 'm/min';
-  const by = `${mask.by > 0 ? '+' : '−'}${Math.abs(mask.by).toFixed(1)} ${unit} of ${what}`;
+  const by = t('view.bench.of-2', {
+    by: mask.by > 0 ? '+' : '−',
+    by2: amount('plain', Math.abs(mask.by), 1),
+    unit,
+    what,
+  });
   const one = machine && stepDial(machine.file, program, mask.quantity, 1);
   const now = mask.quantity === 'trimMm' ? program.trimMm : program.wireFeedMPerMin;
   const perStep = one ? Math.abs(one.figure - now) : 0;
   const steps =
     dial && perStep > 0.004
-      ? `, about ${Math.max(1, Math.round(Math.abs(mask.by) / perStep))} steps of ${dial.label}`
+      ? t('view.bench.about-steps-of', {
+          perStep: Math.max(1, Math.round(Math.abs(mask.by) / perStep)),
+          dial: dial.label,
+        })
       : '';
-  return `${by}${steps}. It hides the cause and does not mend it.`;
+  return t('view.bench.it-hides-the-cause-and', { by, steps });
 }
 
 function capital(text: string): string {

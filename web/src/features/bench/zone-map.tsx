@@ -1,4 +1,6 @@
 /** The map: what the arc does around the present setting, its zones named, the crosshair to drag; dragging it is tuning. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, spoken, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Program } from '@fox-tempo/core/machine';
 import {
@@ -117,7 +119,7 @@ export function ZoneMapView({
           ref={svg}
           viewBox={`0 0 ${width} ${height}`}
           role={onMove ? 'application' : 'img'}
-          aria-roledescription={onMove ? 'map with a crosshair moved by the arrow keys' : undefined}
+          aria-roledescription={onMove ? t('view.bench.map-with-a-crosshair-moved') : undefined}
           aria-label={`${title}. ${words}`}
           tabIndex={onMove ? 0 : undefined}
           onKeyDown={onKeyDown}
@@ -146,7 +148,7 @@ export function ZoneMapView({
                 strokeWidth="4"
                 opacity="0.8"
               />
-              {(['slow low', 'slow high'] as const).map((label, index) => (
+              {([t('view.bench.slow-low-3'), t('view.bench.slow-high-3')] as const).map((label, index) => (
                 <g key={label}>
                   <circle cx={px(beat[index] ?? 0)} cy={py(at.y)} r="6" fill={cssColour('volt')} />
                   <MapText x={px(beat[index] ?? 0)} y={py(at.y) - 10} anchor="middle">
@@ -165,7 +167,7 @@ export function ZoneMapView({
                 strokeWidth="2"
               />
               <MapText x={px(centre.x)} y={py(centre.y) + 22} anchor="middle">
-                middle
+                {t('view.bench.middle')}
               </MapText>
             </g>
           )}
@@ -181,7 +183,7 @@ export function ZoneMapView({
                 strokeDasharray="3 3"
               />
               <MapText x={px(ghost.x)} y={py(ghost.y) - 11} anchor="middle">
-                held
+                {t('view.bench.held-3')}
               </MapText>
             </g>
           )}
@@ -215,12 +217,16 @@ export function ZoneMapView({
       </Box>
       <Box display="flex" justifyContent="space-between" gap="2" alignItems="center">
         <Box fontSize="13px" aria-live="polite" minHeight="20px" truncate>
-          {share < 1 ? `drawing… ${Math.round(100 * share)} %` : here ? `here: ${zoneWords[here].symptom}` : ''}
+          {share < 1
+            ? t('view.bench.drawing', { share: amount('percent', 100 * share, 0) })
+            : here
+              ? t('view.bench.here', { symptom: zoneWords[here].symptom })
+              : ''}
         </Box>
         {map && (
           <Box display={{ base: 'none', md: 'block' }}>
             <SaveMenu
-              what="the map"
+              what={t('view.bench.the-map')}
               ways={[
                 {
                   name: 'SVG',
@@ -259,14 +265,18 @@ function mapWords(
   y: AxisRange,
   margins: ReturnType<typeof marginsAt>,
 ): string {
-  const place = `${axisWords[x.axis].name} ${at.x.toFixed(1)} ${axisWords[x.axis].unit}, ${axisWords[y.axis].name} ${at.y.toFixed(1)} ${axisWords[y.axis].unit}`;
-  if (!map) return `Crosshair at ${place}; not drawn yet.`;
+  const place = `${axisWords[x.axis].name} ${fixed(at.x, 1)} ${axisWords[x.axis].unit}, ${axisWords[y.axis].name} ${fixed(at.y, 1)} ${axisWords[y.axis].unit}`;
+  if (!map) return t('view.bench.crosshair-at-not-drawn-yet', { place });
   const here = zoneHere(map, at);
   const edges = margins
     .filter((margin) => margin.waits !== null)
     .map(
       ({ direction, by, waits }) =>
-        `${waits ? zoneWords[waits].name : ''} ${by.toFixed(1)} ${directionWords(direction, x, y)}`,
+        `${waits ? tell(zoneWords[waits].name) : ''} ${spoken().number(Number(by.toFixed(1)))} ${directionWords(direction, x, y)}`,
     );
-  return `Crosshair at ${place}: ${here ? zoneWords[here].name : 'nothing computed'}. Edges: ${edges.join(', ')}.`;
+  return t('view.bench.crosshair-at-edges', {
+    place,
+    here: here ? zoneWords[here].name : t('view.bench.nothing-computed'),
+    edges,
+  });
 }

@@ -1,9 +1,10 @@
 /** One program on two machines, line by line under the physical quantity, differences first. */
+import { t, tell, tellIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import {
   compareMachines,
-  quantityFacts,
+  quantityText,
   type ComparedLine,
   type DialQuantity,
   type DialSetting,
@@ -22,10 +23,10 @@ export async function loadCompare({ request }: { request: Request }) {
 }
 
 const ranks = {
-  0: { words: 'only one of them has it', sign: '✕', colour: 'ochre' },
-  1: { words: 'reaches something else', sign: '◇', colour: 'ochre' },
-  2: { words: 'same physics, other numbers', sign: '●', colour: 'spruce' },
-  3: { words: 'the same in every word', sign: '=', colour: 'quiet' },
+  0: { words: t('view.compare.only-one-of-them-has'), sign: '✕', colour: 'ochre' },
+  1: { words: t('view.compare.reaches-something-else'), sign: '◇', colour: 'ochre' },
+  2: { words: t('view.compare.same-physics-other-numbers'), sign: '●', colour: 'spruce' },
+  3: { words: t('view.compare.the-same-in-every-word'), sign: '=', colour: 'quiet' },
 } as const;
 
 export function Compare() {
@@ -43,22 +44,35 @@ export function Compare() {
   };
   return (
     <>
-      <PageHead title="Two machines, one program" line={seam ? `${seam.spec.name}, ${seam.partName}` : ''} />
+      <PageHead
+        title={t('view.compare.two-machines-one-program')}
+        line={seam ? `${seam.spec.name}, ${seam.partName}` : ''}
+      />
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
         {!left || !right || !seam?.revision ? (
-          <Notice level="note">Two machines and one seam with a saved setting are needed to compare.</Notice>
+          <Notice level="note">{t('view.compare.two-machines-and-one-seam')}</Notice>
         ) : (
           <>
             <Panel>
               <Box display="grid" gridTemplateColumns={{ base: '1fr', md: 'repeat(3, 1fr)' }} gap="2.5">
                 <ChoiceField
-                  label="Program of the seam"
+                  label={t('view.compare.program-of-the-seam')}
                   value={seam.id}
                   choices={seams.map((one) => ({ value: one.id, label: `${one.spec.name}, ${one.partName}` }))}
                   onChange={choose('seam')}
                 />
-                <ChoiceField label="Left" value={left.id} choices={named(machines)} onChange={choose('left')} />
-                <ChoiceField label="Right" value={right.id} choices={named(machines)} onChange={choose('right')} />
+                <ChoiceField
+                  label={t('view.compare.left')}
+                  value={left.id}
+                  choices={named(machines)}
+                  onChange={choose('left')}
+                />
+                <ChoiceField
+                  label={t('view.compare.right')}
+                  value={right.id}
+                  choices={named(machines)}
+                  onChange={choose('right')}
+                />
               </Box>
             </Panel>
             <Sides left={left} right={right} program={seam.revision.program} />
@@ -89,11 +103,11 @@ function Sides({
   ];
   return (
     <>
-      <Panel title="Line by line">
-        <Table label="The same program on two machines">
+      <Panel title={t('view.compare.line-by-line')}>
+        <Table label={t('view.compare.the-same-program-on-two')}>
           <Heads
-            names={['Quantity', left.file.name, right.file.name, 'Apart', '']}
-            right={[left.file.name, right.file.name, 'Apart']}
+            names={[t('view.compare.quantity'), left.file.name, right.file.name, t('view.compare.apart'), '']}
+            right={[left.file.name, right.file.name, t('view.compare.apart')]}
           />
           <tbody>
             {lines.map((line) => (
@@ -104,16 +118,16 @@ function Sides({
       </Panel>
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }}>
         {lost.map(({ name, list }) => (
-          <Panel key={name} title={`Cannot be said on ${name}`}>
+          <Panel key={name} title={t('view.compare.cannot-be-said-on', { name })}>
             {list.length === 0 ? (
               <Box color="spruce" fontSize="14px">
-                ● Everything of this program can be said.
+                {t('view.compare.everything-of-this-program-can')}
               </Box>
             ) : (
               <Box as="ul" pl="4" listStyleType="disc" fontSize="14px">
                 {list.map(({ quantity, what, nearest }) => (
                   <Box as="li" key={quantity} py="0.5">
-                    {what}; nearest: {nearest}
+                    {t('view.compare.nearest', { what, nearest })}
                   </Box>
                 ))}
               </Box>
@@ -127,17 +141,15 @@ function Sides({
 
 function Row({ line }: { readonly line: ComparedLine }) {
   const rank = ranks[line.rank];
-  const unit = line.apart === undefined ? '' : quantityFacts(line.quantity as DialQuantity).unit;
-  const digits = line.apart === undefined ? 0 : quantityFacts(line.quantity as DialQuantity).digits;
   return (
     <tr>
-      <Cell head>{line.name}</Cell>
+      <Cell head>{tell(line.name)}</Cell>
       <Side setting={line.left} />
       <Side setting={line.right} />
       <Cell figure>
         {line.apart === undefined
           ? ''
-          : `${line.apart > 0 ? '+' : line.apart < 0 ? '−' : ''}${Math.abs(line.apart).toFixed(digits)} ${unit}`}
+          : `${line.apart > 0 ? '+' : ''}${tell(quantityText(line.quantity as DialQuantity, line.apart))}`}
       </Cell>
       <Cell color={rank.colour} fontSize="13px" pr="0">
         {rank.sign} {rank.words}
@@ -166,7 +178,7 @@ function Side({ setting }: { readonly setting: DialSetting | null }) {
         whiteSpace="normal"
       >
         {setting.label}
-        {[setting.level, setting.sense].filter(Boolean).map((words) => `, ${words ?? ''}`)}
+        {[setting.level, setting.sense].filter(Boolean).map((words) => `, ${tell(tellIf(words) ?? '')}`)}
       </Box>
       <Box as="span" fontSize="18px">
         {setting.display}

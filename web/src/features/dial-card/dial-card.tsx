@@ -1,4 +1,6 @@
 /** A program said in one machine's own dials: what to set, what changes, how far the dial's steps miss, what this machine cannot be told. */
+import { amount, inSentence } from '@fox-tempo/core/said';
+import { t, tell, tellIf, formatWithUnit } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
@@ -15,7 +17,7 @@ import {
   type Translation,
 } from '@fox-tempo/core/machine';
 import { gunWords } from '@fox-tempo/core/plan';
-import { formatWithUnit, type UnitSystem } from '@fox-tempo/core/units';
+import { type UnitSystem } from '@fox-tempo/core/units';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
@@ -40,14 +42,19 @@ export function DialCard({ machines: all, program, print, machine: offered }: Di
   const chooseMachine = useSettings((state) => state.chooseMachine);
   const units = useSettings((state) => state.units);
   const machine = offered ?? chosenMachine(machines, machineId);
-  if (!machine) return <Notice level="note">No machine is described yet, so there is nothing to dial.</Notice>;
+  if (!machine) return <Notice level="note">{t('view.dial-card.no-machine-is-described-yet')}</Notice>;
 
   const translation = program && translate(machine.file, program);
   const changes = translation?.dials.filter((dial) => changesLine(dial, machine)).length ?? 0;
   const isOutline = machine.file.dials.length === 0;
 
   return (
-    <Box as="section" id="dial-card" tabIndex={-1} aria-label={`Dial card, ${machine.file.name}`}>
+    <Box
+      as="section"
+      id="dial-card"
+      tabIndex={-1}
+      aria-label={t('view.dial-card.dial-card', { file: machine.file.name })}
+    >
       <Box display="flex" alignItems="baseline" justifyContent="space-between" gap="3">
         <Heading as="h2" textStyle="title">
           {machine.file.name}
@@ -58,23 +65,25 @@ export function DialCard({ machines: all, program, print, machine: offered }: Di
       </Box>
       <Box color="quiet" fontSize="13px" mb="3" aria-live="polite">
         {isOutline
-          ? 'outlined only'
+          ? t('view.dial-card.outlined-only')
           : !program
-            ? 'nothing to set yet'
+            ? t('view.dial-card.nothing-to-set-yet')
             : machine.standing === null
-              ? 'nobody entered how it stands: set every line'
+              ? t('view.dial-card.nobody-entered-how-it-stands')
               : changes === 0
-                ? 'stands as needed'
-                : `${changes} ${changes === 1 ? 'line changes' : 'lines change'} from how it stands`}
+                ? t('view.dial-card.stands-as-needed')
+                : t('view.dial-card.from-how-it-stands', {
+                    changes,
+                  })}
       </Box>
       {machines.length > 1 && (
         <Box mb="3">
           <ChoiceField
-            label="Machine"
+            label={t('view.dial-card.machine')}
             value={machine.id}
             choices={machines.map(({ id, file }) => ({
               value: id,
-              label: `${file.name}, ${file.place}${file.dials.length === 0 ? ' (outlined)' : ''}`,
+              label: `${file.name}, ${file.place}${file.dials.length === 0 ? t('view.dial-card.outlined') : ''}`,
             }))}
             onChange={(id) => chooseMachine(id, print?.seamId)}
           />
@@ -82,8 +91,7 @@ export function DialCard({ machines: all, program, print, machine: offered }: Di
       )}
       {isOutline && (
         <Notice level="note">
-          {machine.file.name}’s dials have not been described, so a setting cannot be said in its words.{' '}
-          {machine.file.about}
+          {t('view.dial-card.s-dials-have-not-been', { file: machine.file.name, about: machine.file.about })}
         </Notice>
       )}
       {program && !isOutline && <Loaded machine={machine} program={program} />}
@@ -94,8 +102,7 @@ export function DialCard({ machines: all, program, print, machine: offered }: Di
       {print && !isOutline && <PrintCard seamId={print.seamId} machineId={machine.id} isSaved={print.isSaved} />}
       {program && (
         <Box color="quiet" textStyle="label" mt="3">
-          A starting point from a model: verify on scrap. Ears, eyes and skin covered, extraction on; your local code
-          and qualified procedure come first.
+          {t('view.dial-card.a-starting-point-from-a')}
         </Box>
       )}
     </Box>
@@ -110,10 +117,10 @@ function Lines({ translation, machine }: { readonly translation: Translation; re
   const toSet = translation.dials.filter((dial) => !stands(dial));
   const standing = translation.dials.filter(stands);
   const groups = [
-    { title: 'First', dials: toSet.filter((dial) => dial.quantity === 'chart-line') },
-    { title: 'Free to move', dials: toSet.filter((dial) => dial.hand === 'free') },
+    { title: t('view.dial-card.first'), dials: toSet.filter((dial) => dial.quantity === 'chart-line') },
+    { title: t('view.dial-card.free-to-move'), dials: toSet.filter((dial) => dial.hand === 'free') },
     {
-      title: 'Set once',
+      title: t('view.dial-card.set-once'),
       dials: toSet.filter((dial) => dial.hand === 'fixed' && dial.quantity !== 'chart-line'),
     },
   ].filter((group) => group.dials.length > 0);
@@ -143,8 +150,10 @@ function Lines({ translation, machine }: { readonly translation: Translation; re
               ▸
             </Box>
             <span>
-              {standing.length === 1 ? '1 line stands' : `${standing.length} lines stand`} as needed:{' '}
-              {standing.map((dial) => `${dial.label} ${dial.display}`).join(', ')}
+              {t('view.dial-card.as-needed', {
+                standing: standing.length,
+                display: standing.map((dial) => `${dial.label} ${dial.display}`),
+              })}
             </span>
           </chakra.summary>
           <LineList dials={standing} machine={machine} />
@@ -152,11 +161,11 @@ function Lines({ translation, machine }: { readonly translation: Translation; re
       )}
       {translation.displays.length > 0 && (
         <Box textStyle="label" color="quiet" mt="1">
-          It should then show{' '}
-          {translation.displays
-            .map(({ display, unit, label, where }) => `${display} ${unit} (${label}, ${where})`)
-            .join(' and ')}
-          .
+          {t('view.dial-card.it-should-then-show', {
+            where: translation.displays
+              .map(({ display, unit, label, where }) => `${display} ${unit} (${label}, ${where})`)
+              .join(' and '),
+          })}
         </Box>
       )}
     </>
@@ -168,15 +177,19 @@ function ShouldShowPart({ program, machine }: { readonly program: Program; reado
   const show = shouldShow(program, machine.file);
   if (!show) return null;
   const preset = [
-    show.presetA === null ? '' : `${show.presetA.toFixed(0)} A`,
-    show.presetV === null ? '' : `${show.presetV.toFixed(1)} V`,
+    show.presetA === null ? '' : tell(amount('current', show.presetA, 0)),
+    show.presetV === null ? '' : tell(amount('voltage', show.presetV, 1)),
   ].filter((one) => one !== '');
   return (
     <Box textStyle="label" color="quiet" mt="1">
-      {preset.length > 0 && <>Before the arc it shows about {preset.join(', ')} by its chart. </>}
-      While it burns about {show.runningA.toFixed(0)} A and {show.runningV.toFixed(1)} V at the machine,{' '}
-      {show.tipV.toFixed(1)} V of it at the tip; {machine.file.circuitMOhm} mΩ of leads take the rest.
-      {correctionFor(machine.file, program) ? ' As calibrated with this wire here.' : ''}
+      {preset.length > 0 && <>{t('view.dial-card.before-the-arc-it-shows', { preset })} </>}
+      {t('view.dial-card.while-it-burns-about-and', {
+        running: amount('current', show.runningA, 0),
+        running2: amount('voltage', show.runningV, 1),
+        tip: amount('voltage', show.tipV, 1),
+        circuit: amount('resistance', machine.file.circuitMOhm),
+        program: correctionFor(machine.file, program) ? t('view.dial-card.as-calibrated-with-this-wire') : '',
+      })}
     </Box>
   );
 }
@@ -188,7 +201,7 @@ function LineList({ dials, machine }: { readonly dials: readonly DialSetting[]; 
         <DialLine
           key={dial.dialId}
           label={dial.label}
-          where={[dial.where, dial.level, dial.sense].filter(Boolean).join('; ')}
+          where={[dial.where, tell(dial.level ?? ''), tell(tellIf(dial.sense) ?? '')].filter(Boolean).join('; ')}
           display={dial.display}
           unit={dial.unit}
           changed={changesLine(dial, machine)}
@@ -204,17 +217,15 @@ function CardNotes({ translation, machineName }: { readonly translation: Transla
   return (
     <Box display="grid" gap="2" mt="3">
       {translation.warnings.map((warning) => (
-        <Notice key={`${warning.code} ${warning.message}`} level={warning.level}>
-          {warning.message}
+        <Notice key={`${tell(warning.code)} ${tell(warning.message)}`} level={warning.level}>
+          {tell(warning.message)}
         </Notice>
       ))}
       {translation.notCarried.length > 0 && (
-        <Notice level="note" word={`Cannot be said on ${machineName}.`}>
+        <Notice level="note" word={t('view.dial-card.cannot-be-said-on', { machineName })}>
           <Box as="ul" pl="4" listStyleType="disc">
             {translation.notCarried.map(({ quantity, what, nearest }) => (
-              <li key={quantity}>
-                {what}; nearest: {nearest}
-              </li>
+              <li key={quantity}>{t('view.compare.nearest', { what, nearest })}</li>
             ))}
           </Box>
         </Notice>
@@ -237,18 +248,22 @@ function Loaded({ machine, program }: { machine: MachineResource; program: Progr
   });
   return (
     <Box mb="3">
-      <Notice level="caution" word="Change over first.">
+      <Notice level="caution" word={t('view.dial-card.change-over-first')}>
         {other ? (
-          <>
-            {other.label} holds the right wire and gas; {file.name} is switched to another.
-          </>
+          <>{t('view.dial-card.holds-the-right-wire-and', { value: other.label, file: file.name })}</>
         ) : (
           <>
-            {file.name} holds {inSentence(fillerOf(feeder.filler).name)}, {wireSizeLabel(feeder.diameterMm)}, in{' '}
-            {gasName(feeder.gas)}; this seam needs{' '}
-            {wrongWire ? `${inSentence(fillerOf(program.filler).name)}, ${wireSizeLabel(program.diameterMm)}` : ''}
-            {wrongWire && wrongGas ? ', in ' : ''}
-            {wrongGas ? gasName(program.gas) : ''}.
+            {t('view.dial-card.holds-in-this-seam-needs', {
+              file: file.name,
+              filler: tell(inSentence(fillerOf(feeder.filler).name)),
+              diameter: wireSizeLabel(feeder.diameterMm),
+              gas: gasName(feeder.gas),
+              diameter2: wrongWire
+                ? `${tell(inSentence(fillerOf(program.filler).name))}, ${tell(wireSizeLabel(program.diameterMm))}`
+                : '',
+              wrongGas: wrongWire && wrongGas ? t('view.dial-card.in') : '',
+              gas2: wrongGas ? gasName(program.gas) : '',
+            })}
           </>
         )}
       </Notice>
@@ -264,29 +279,29 @@ function ByHand({ program, units }: { program: Program; units: UnitSystem }) {
   return (
     <>
       <Heading as="h3" textStyle="heading" mt="4" mb="1">
-        By hand
+        {t('view.dial-card.by-hand')}
       </Heading>
       <Box as="dl">
         <DialLine
-          label="Gas flow"
-          where="at the nozzle, middle of the ball"
+          label={t('view.dial-card.gas-flow')}
+          where={t('view.dial-card.at-the-nozzle-middle-of')}
           {...figure(formatWithUnit(program.gasFlowLPerMin, 'gasFlow', units))}
         />
         <DialLine
-          label="Stick-out"
-          where="contact tip to plate"
+          label={t('view.bench.stick-out')}
+          where={t('view.dial-card.contact-tip-to-plate')}
           {...figure(formatWithUnit(program.ctwdMm, 'shortLength', units, units === 'metric' ? 1 : 2))}
         />
         <DialLine
-          label="Travel"
-          where="time a marked length"
+          label={t('view.dial-card.travel')}
+          where={t('view.dial-card.time-a-marked-length')}
           {...figure(formatWithUnit(program.travelMmPerMin, 'travel', units))}
         />
         {program.gun && (
           <DialLine
-            label="Gun"
-            where="in the joint from the lower plate, along it"
-            display={gunWords(program.gun)}
+            label={t('view.dial-card.gun')}
+            where={t('view.dial-card.in-the-joint-from-the')}
+            display={tell(gunWords(program.gun))}
             unit=""
           />
         )}
@@ -296,9 +311,6 @@ function ByHand({ program, units }: { program: Program; units: UnitSystem }) {
 }
 
 /** A name inside a sentence: its first letter small, codes such as AlMg5 as they are. */
-function inSentence(name: string): string {
-  return name.charAt(0).toLowerCase() + name.slice(1);
-}
 
 function changesLine(dial: DialSetting, { standing }: MachineResource): boolean {
   const now = standing?.dials[dial.dialId];
@@ -316,6 +328,11 @@ function missText({ error, quantity }: DialSetting): string | undefined {
   if (error === undefined) return undefined;
   const { noticed, unit, digits } = quantityFacts(quantity as DialQuantity);
   if (Math.abs(error) < noticed) return undefined;
-  const of = quantity === 'trimMm' ? ' of arc' : '';
-  return `misses by ${error > 0 ? '+' : '−'}${Math.abs(error).toFixed(digits)} ${unit}${of}`.trim();
+  const of = quantity === 'trimMm' ? t('view.dial-card.of-arc') : '';
+  return t('view.dial-card.misses-by', {
+    error: error > 0 ? '+' : '−',
+    digits: amount('plain', Math.abs(error), digits),
+    unit,
+    value: of,
+  }).trim();
 }

@@ -1,4 +1,5 @@
 /** One line of the card: the machine's word, where a hand finds it, and the figure to set. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 
 export interface DialLineProps {
@@ -33,7 +34,7 @@ export function DialLine({ label, where, display, unit, changed = false, was, no
           {label}
           {changed && (
             <Box as="span" color="accent" fontWeight={600} fontSize="12px" ml="1.5">
-              set{was === undefined ? '' : `, was ${was}`}
+              {t('view.dial-card.set', { was: was === undefined ? '' : t('view.dial-card.was', { was }) })}
             </Box>
           )}
         </Box>

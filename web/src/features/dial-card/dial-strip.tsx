@@ -1,4 +1,5 @@
 /** The card in one line at the foot of narrow screens, so that the dials stay in sight while the seam is changed. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { translate, type Program } from '@fox-tempo/core/machine';
@@ -21,7 +22,7 @@ export function DialStrip({
   return (
     <Box
       as="nav"
-      aria-label="Dials in short"
+      aria-label={t('view.dial-card.dials-in-short')}
       display={{ base: 'block', xl: 'none' }}
       position="sticky"
       bottom="0"
@@ -40,7 +41,7 @@ export function DialStrip({
         overflowX="auto"
         color="ink"
       >
-        <a href="#dial-card" aria-label={`To the dial card of ${machine.file.name}`}>
+        <a href="#dial-card" aria-label={t('view.dial-card.to-the-dial-card-of', { file: machine.file.name })}>
           <Box as="strong" fontSize="15px">
             {machine.file.name}
           </Box>

@@ -1,11 +1,13 @@
 /** What can be found: views, seams with each of their views, machines, acts, words. Found by all the words typed, in any order. */
+import { t, tell } from '../../lib/words.ts';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { jointRule } from '@fox-tempo/core/plan';
+import { jointRule, modeName } from '@fox-tempo/core/plan';
 
 export interface FindItem {
   readonly id: string;
-  readonly group: 'Views' | 'Seams' | 'Machines' | 'Acts';
+  /** Under which heading it stands. */
+  readonly group: string;
   readonly name: string;
   /** Said small behind the name. */
   readonly about: string;
@@ -16,31 +18,31 @@ export interface FindItem {
 }
 
 const views: readonly (readonly [name: string, to: string, also: string])[] = [
-  ['Today', '/today', 'orders machines stock home'],
-  ['Seams', '/seams', 'list parts joints'],
-  ['Machines', '/machines', 'dials slots memory'],
-  ['Compare two machines', '/machines/compare', 'side by side'],
-  ['Arc bench', '/bench', 'tune map arc sound'],
-  ['Score', '/score', 'trigger sequence crater start stop'],
-  ['Fillers', '/library', 'library wire constants'],
-  ['Gases', '/library/gases', 'library shielding'],
-  ['Metals', '/library/metals', 'library grades'],
-  ['Stock', '/library/stock', 'cylinders spools gas wire left'],
-  ['Words', '/library/words', 'glossary labels'],
-  ['People', '/shop', 'shop pin roles'],
-  ['Parts', '/shop/parts', 'shop'],
-  ['Orders', '/shop/orders', 'shop due'],
-  ['Record', '/shop/record', 'observations log history'],
-  ['Backup', '/shop/backups', 'shop file restore'],
+  [t('view.app.today'), '/today', t('view.finding.orders-machines-stock-home')],
+  [t('view.app.seams'), '/seams', t('view.finding.list-parts-joints')],
+  [t('view.app.machines'), '/machines', t('view.finding.dials-slots-memory')],
+  [t('view.finding.compare-two-machines'), '/machines/compare', t('view.finding.side-by-side')],
+  [t('view.app.arc-bench'), '/bench', t('view.finding.tune-map-arc-sound')],
+  [t('view.app.score'), '/score', t('view.finding.trigger-sequence-crater-start-stop')],
+  [t('view.finding.fillers'), '/library', t('view.finding.library-wire-constants')],
+  [t('view.finding.gases'), '/library/gases', t('view.finding.library-shielding')],
+  [t('view.finding.metals'), '/library/metals', t('view.finding.library-grades')],
+  [t('view.finding.stock'), '/library/stock', t('view.finding.cylinders-spools-gas-wire-left')],
+  [t('view.finding.words'), '/library/words', t('view.finding.glossary-labels')],
+  [t('view.finding.people'), '/shop', t('view.finding.shop-pin-roles')],
+  [t('view.finding.parts'), '/shop/parts', 'shop'],
+  [t('view.finding.orders'), '/shop/orders', t('view.finding.shop-due')],
+  [t('view.finding.record'), '/shop/record', t('view.finding.observations-log-history')],
+  [t('view.finding.backup'), '/shop/backups', t('view.finding.shop-file-restore')],
 ];
 
 const viewsOfSeam: readonly (readonly [name: string, to: (id: string) => string, also: string])[] = [
-  ['', (id) => `/seams/${id}`, 'sheet seam setting'],
-  ['arc bench', (id) => `/bench/${id}`, 'tune map'],
-  ['score', (id) => `/score/${id}`, 'trigger sequence'],
-  ['set-up', (id) => `/seams/${id}/setup`, 'walk changeover'],
-  ['wire and gas', (id) => `/seams/${id}/wire`, 'filler choice'],
-  ['store', (id) => `/seams/${id}/store`, 'slot memory'],
+  ['', (id) => `/seams/${id}`, t('view.finding.sheet-seam-setting')],
+  [t('view.finding.arc-bench'), (id) => `/bench/${id}`, t('view.finding.tune-map')],
+  ['score', (id) => `/score/${id}`, t('view.finding.trigger-sequence')],
+  ['set-up', (id) => `/seams/${id}/setup`, t('view.finding.walk-changeover')],
+  [t('view.finding.wire-and-gas'), (id) => `/seams/${id}/wire`, t('view.finding.filler-choice')],
+  ['store', (id) => `/seams/${id}/store`, t('view.finding.slot-memory')],
 ];
 
 export function itemsOf(
@@ -49,20 +51,32 @@ export function itemsOf(
   acts: readonly { readonly name: string; readonly also: string; readonly act: () => void }[],
 ): FindItem[] {
   return [
-    ...views.map(([name, to, also]): FindItem => ({ id: `view ${to}`, group: 'Views', name, about: '', also, to })),
+    ...views.map(([name, to, also]): FindItem => ({
+      id: `view ${to}`,
+      group: t('view.app.views'),
+      name,
+      about: '',
+      also,
+      to,
+    })),
     ...seams.flatMap(({ id, spec, partName, choice }) =>
       viewsOfSeam.map(([view, to, also]): FindItem => ({
         id: `seam ${to(id)}`,
-        group: 'Seams',
+        group: t('view.app.seams'),
         name: view === '' ? spec.name : `${spec.name}: ${view}`,
         about: partName,
         also: [
           also,
           spec.grade,
-          jointRule(spec.joint).name,
+          tell(jointRule(spec.joint).name),
           spec.position,
           ...(choice
-            ? [fillerOf(choice.filler).name, wireSizeLabel(choice.diameterMm), gasName(choice.gas), choice.mode]
+            ? [
+                fillerOf(choice.filler).name,
+                tell(wireSizeLabel(choice.diameterMm)),
+                gasName(choice.gas),
+                modeName(choice.mode),
+              ].map(tell)
             : []),
         ].join(' '),
         to: to(id),
@@ -72,13 +86,20 @@ export function itemsOf(
       .filter((machine) => !machine.retired)
       .map(({ id, file }): FindItem => ({
         id: `machine ${id}`,
-        group: 'Machines',
+        group: t('view.app.machines'),
         name: file.name,
         about: file.place,
-        also: 'machine dials slots memory leads',
+        also: t('view.finding.machine-dials-slots-memory-leads'),
         to: `/machines/${id}`,
       })),
-    ...acts.map(({ name, also, act }): FindItem => ({ id: `act ${name}`, group: 'Acts', name, about: '', also, act })),
+    ...acts.map(({ name, also, act }): FindItem => ({
+      id: `act ${name}`,
+      group: t('view.finding.acts'),
+      name,
+      about: '',
+      also,
+      act,
+    })),
   ];
 }
 

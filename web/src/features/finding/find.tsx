@@ -1,17 +1,18 @@
 /** Find and do: any word finds a view, a seam, a machine or an act; Enter goes there. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { Command } from 'cmdk';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useDoorList } from '../../data/queries.ts';
 import { lookUp } from '../../lib/glossary.ts';
-import { settings } from '../../lib/settings.ts';
+import { toggleTheme, toggleUnits } from '../../lib/reading.ts';
 import { inputLook } from '../../ui/field.tsx';
 import { found, itemsOf, type FindItem } from './find-items.ts';
 import { closeOverlay, openOverlay } from './overlay.ts';
 import { Sheet } from './sheet.tsx';
 
-const groups = ['Views', 'Seams', 'Machines', 'Acts'] as const;
+const groups = [t('view.app.views'), t('view.app.seams'), t('view.app.machines'), t('view.finding.acts')] as const;
 
 export function Find() {
   const navigate = useNavigate();
@@ -22,11 +23,31 @@ export function Find() {
   const items = useMemo(
     () =>
       itemsOf(seams, machines, [
-        { name: 'Change the units', also: 'metric us inch mm F2', act: settings.getState().toggleUnits },
-        { name: 'Change day and night', also: 'theme dark light F4', act: settings.getState().toggleTheme },
-        { name: 'What words mean here', also: 'glossary help F1', act: () => openOverlay('words') },
-        { name: 'Keys of this view', also: 'keyboard shortcuts help', act: () => openOverlay('keys') },
-        { name: 'Describe a seam', also: 'new add joint', act: () => void navigate('/seams?new=1') },
+        {
+          name: t('view.finding.change-the-units'),
+          also: t('view.finding.metric-us-inch-mm-f2'),
+          act: toggleUnits,
+        },
+        {
+          name: t('view.finding.change-day-and-night'),
+          also: t('view.finding.theme-dark-light-f4'),
+          act: toggleTheme,
+        },
+        {
+          name: t('view.app.what-words-mean-here'),
+          also: t('view.finding.glossary-help-f1'),
+          act: () => openOverlay('words'),
+        },
+        {
+          name: t('view.finding.keys-of-this-view'),
+          also: t('view.finding.keyboard-shortcuts-help'),
+          act: () => openOverlay('keys'),
+        },
+        {
+          name: t('view.finding.describe-a-seam'),
+          also: t('view.finding.new-add-joint'),
+          act: () => void navigate('/seams?new=1'),
+        },
       ]),
     [seams, machines, navigate],
   );
@@ -38,14 +59,14 @@ export function Find() {
     act?.();
   };
   return (
-    <Sheet of="find" title="Find and do" first={field}>
-      <Command shouldFilter={false} loop label="Find and do">
+    <Sheet of="find" title={t('view.app.find-and-do')} first={field}>
+      <Command shouldFilter={false} loop label={t('view.app.find-and-do')}>
         <Box asChild {...inputLook} mb="2">
           <Command.Input
             ref={field}
             value={typed}
             onValueChange={setTyped}
-            placeholder="Seam, part, machine, view, wire, act …"
+            placeholder={t('view.finding.seam-part-machine-view-wire')}
           />
         </Box>
         <Box
@@ -56,10 +77,10 @@ export function Find() {
             '& [cmdk-group-heading]': { fontSize: '12px', color: 'var(--chakra-colors-quiet)', paddingTop: '6px' },
           }}
         >
-          <Command.List label="What was found">
+          <Command.List label={t('view.finding.what-was-found')}>
             {shown.length === 0 && words.length === 0 && (
               <Box color="quiet" fontSize="13.5px" py="2">
-                Nothing holds all of these words.
+                {t('view.finding.nothing-holds-all-of-these')}
               </Box>
             )}
             {groups.map((group) => {
@@ -74,7 +95,7 @@ export function Find() {
               );
             })}
             {words.length > 0 && (
-              <Command.Group heading="Words">
+              <Command.Group heading={t('view.finding.words')}>
                 {words.map(({ word, means }) => (
                   <Found
                     key={word}

@@ -1,4 +1,5 @@
 /** The keys of the view one is in, and those of every view. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { useLocation } from 'react-router';
 import { everywhere, keysAt, type KeyUse } from '../../lib/keys-of-view.ts';
@@ -8,12 +9,14 @@ import { Sheet } from './sheet.tsx';
 export function KeysSheet() {
   const { view, keys } = keysAt(useLocation().pathname);
   return (
-    <Sheet of="keys" title={view === null ? 'Keys' : `Keys: ${view}`}>
-      {keys.length > 0 && <Keys label={`Keys of ${view ?? 'this view'}`} keys={keys} />}
+    <Sheet of="keys" title={view === null ? t('view.finding.keys') : t('view.finding.keys-2', { view })}>
+      {keys.length > 0 && (
+        <Keys label={t('view.finding.keys-of', { view: view ?? t('view.finding.this-view') })} keys={keys} />
+      )}
       <Box textStyle="label" color="quiet" mt="3" mb="1">
-        In every view
+        {t('view.finding.in-every-view')}
       </Box>
-      <Keys label="Keys of every view" keys={everywhere} />
+      <Keys label={t('view.finding.keys-of-every-view')} keys={everywhere} />
     </Sheet>
   );
 }

@@ -1,7 +1,7 @@
 /** Which of the things that lie over any page is open: at most one. */
 import { createStore } from 'zustand/vanilla';
 
-export type Overlay = 'find' | 'words' | 'keys';
+export type Overlay = 'find' | 'words' | 'keys' | 'reading';
 
 export const overlay = createStore<{ readonly open: Overlay | null }>()(() => ({ open: null }));
 

@@ -13,6 +13,8 @@ function isTyping(target: EventTarget | null): boolean {
   );
 }
 
+const ReadingSheet = lazy(async () => ({ default: (await import('./reading.tsx')).ReadingSheet }));
+
 export function Overlays() {
   const open = useStore(overlay, (state) => state.open);
   useLayoutEffect(() => {
@@ -38,6 +40,7 @@ export function Overlays() {
       {open === 'find' && <Find />}
       {open === 'words' && <WordsSheet />}
       {open === 'keys' && <KeysSheet />}
+      {open === 'reading' && <ReadingSheet />}
     </Suspense>
   );
 }

@@ -2,6 +2,7 @@
  * What lies over the page, as the platform's own dialog: it keeps the focus within, closes by Esc, and gives the focus back. Closed also by
  * a touch beside it or by its own button.
  */
+import { t } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import { useEffect, useId, useRef, type ReactNode, type RefObject } from 'react';
 import { Action } from '../../ui/action.tsx';
@@ -54,7 +55,7 @@ export function Sheet({ of, title, first, children }: SheetProps) {
             {title}
           </Heading>
           <Action kind="quiet" fontSize="13px" onClick={() => closeOverlay(of)}>
-            Close
+            {t('view.finding.close')}
           </Action>
         </Box>
         {children}

@@ -1,4 +1,5 @@
 /** What words mean here, one key away; and what each of them may hide on another panel. */
+import { t } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { lookUp } from '../../lib/glossary.ts';
@@ -10,19 +11,19 @@ export function WordsSheet() {
   const field = useRef<HTMLInputElement>(null);
   const shown = lookUp(typed);
   return (
-    <Sheet of="words" title="What words mean here" first={field}>
+    <Sheet of="words" title={t('view.app.what-words-mean-here')} first={field}>
       <chakra.input
         {...inputLook}
         type="search"
-        aria-label="Look up a word"
-        placeholder="heat, pulse, stick-out …"
+        aria-label={t('view.finding.look-up-a-word')}
+        placeholder={t('view.finding.heat-pulse-stick-out')}
         ref={field}
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
       />
       {shown.length === 0 && (
         <Box color="quiet" fontSize="13.5px" py="2">
-          No such word here.
+          {t('view.finding.no-such-word-here')}
         </Box>
       )}
       <Box as="dl" mt="2" fontSize="13.5px">
@@ -35,7 +36,7 @@ export function WordsSheet() {
               {means}.
               {hides !== undefined && (
                 <Box color="ochre" fontSize="12.5px">
-                  ◇ elsewhere it may mean {hides}; ask {ask}
+                  {t('view.finding.elsewhere-it-may-mean-ask', { hides, ask: ask ?? '' })}
                 </Box>
               )}
             </Box>

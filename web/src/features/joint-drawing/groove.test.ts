@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { planSeam, type Plan, type PreparationKind } from '@fox-tempo/core/plan';
 import { jointGeometry } from './geometry.ts';
@@ -20,7 +21,7 @@ function planned(kind: PreparationKind): Plan {
     diameterMm: 1.2,
     mode: 'pulse',
   });
-  if (!plan.ok) throw new Error(plan.issues[0]?.message);
+  if (!plan.ok) throw new Error(inEnglish(plan.issues[0]?.message));
   return plan.value;
 }
 /** Shoelace, mm². */

@@ -1,7 +1,8 @@
 /** The joint drawn to scale from its numbers: plates, bead, gun with wire and arc at their true lengths, and a ruler. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, formatWithUnit } from '../../lib/words.ts';
 import { chakra } from '@chakra-ui/react';
 import { jointRule, positionName } from '@fox-tempo/core/plan';
-import { formatWithUnit } from '@fox-tempo/core/units';
 import { useSettings } from '../../lib/settings.ts';
 import { cssColour } from '../../ui/theme/colours.ts';
 import { jointGeometry, type JointNumbers } from './geometry.ts';
@@ -42,11 +43,18 @@ export function JointDrawing({ gun, width = 560, height = 230, small = false, ..
   const name = (mm: number) => formatWithUnit(mm, 'thickness', units);
   const [first, second] = numbers.thicknessesMm;
 
-  const words =
-    `${jointRule(numbers.joint).name} joint in ${positionName(numbers.position, numbers.joint)}, ${name(first)} and ${name(second)}` +
-    `${numbers.gapMm > 0 ? `, gap ${name(numbers.gapMm)}` : ''}${numbers.legMm === null ? '' : `, leg ${name(numbers.legMm)}`}` +
-    (joint.passes ? `, ${joint.passes.length} passes` : '') +
-    `${gun ? `, stick-out ${name(gun.ctwdMm)} with an arc of ${name(gun.arcLengthMm)}` : ''}. Drawn to scale.`;
+  const words = t('view.joint-drawing.joint-in-and-drawn-to', {
+    joint: jointRule(numbers.joint).name,
+    joint2: positionName(numbers.position, numbers.joint),
+    first: name(first),
+    second: name(second),
+    gap: numbers.gapMm > 0 ? t('view.joint-drawing.gap', { gap: name(numbers.gapMm) }) : '',
+    leg: numbers.legMm === null ? '' : t('view.joint-drawing.leg', { leg: name(numbers.legMm) }),
+    passes: joint.passes ? t('view.joint-drawing.passes', { passes: joint.passes.length }) : '',
+    arcLength: gun
+      ? t('view.joint-drawing.stick-out-with-an-arc', { ctwd: name(gun.ctwdMm), arcLength: name(gun.arcLengthMm) })
+      : '',
+  });
 
   return (
     <chakra.svg
@@ -112,7 +120,7 @@ export function JointDrawing({ gun, width = 560, height = 230, small = false, ..
             <Dimension
               from={joint.leg[0]}
               to={joint.leg[1]}
-              label={`leg ${name(numbers.legMm)}`}
+              label={t('view.joint-drawing.leg-2', { leg: name(numbers.legMm) })}
               away={[-joint.gun[0], -joint.gun[1]]}
               x={x}
               y={y}
@@ -122,7 +130,9 @@ export function JointDrawing({ gun, width = 560, height = 230, small = false, ..
           <Ruler scale={scale} height={height} units={units} />
           {(numbers.position === 'PF' || numbers.position === 'PG') && (
             <text x={width - 12} y={height - 12} textAnchor="end" fontSize="12" fill={cssColour('quiet')}>
-              seen along the seam; travel runs {numbers.position === 'PF' ? 'up ↑' : 'down ↓'}
+              {t('view.joint-drawing.seen-along-the-seam-travel', {
+                position: numbers.position === 'PF' ? t('view.joint-drawing.up') : t('view.joint-drawing.down'),
+              })}
             </text>
           )}
         </>
@@ -298,7 +308,7 @@ function Ruler({ scale, height, units }: { scale: number; height: number; units:
         fill={cssColour('quiet')}
         stroke="none"
       >
-        {units === 'us' ? '¼ in' : `${lengthMm} mm`}
+        {units === 'us' ? t('view.joint-drawing.1-4-in') : tell(amount('shortLength', lengthMm))}
       </text>
     </g>
   );

@@ -1,4 +1,6 @@
 /** Fillers by class with the constants the model uses, their errors, and what each means for the part. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { fillers, wireAreaMm2, wireSizes } from '@fox-tempo/core/consumables';
 import { fillerFacts } from '@fox-tempo/core/wire-choice';
@@ -8,11 +10,19 @@ import { Cell, Heads, Table } from '../../ui/table.tsx';
 export function Fillers() {
   return (
     <>
-      <Panel title="Fillers">
-        <Table label="Fillers">
+      <Panel title={t('view.finding.fillers')}>
+        <Table label={t('view.finding.fillers')}>
           <Heads
-            names={['Filler', 'What it means for the part', 'kA', 'kB', 'Density', 'Error', 'Yield']}
-            right={['kA', 'kB', 'Density', 'Error', 'Yield']}
+            names={[
+              t('view.library.filler'),
+              t('view.library.what-it-means-for-the'),
+              'kA',
+              'kB',
+              t('view.library.density'),
+              t('view.library.error'),
+              t('view.library.yield'),
+            ]}
+            right={['kA', 'kB', t('view.library.density'), t('view.library.error'), t('view.library.yield')]}
           />
           <tbody>
             {fillers.map((filler) => {
@@ -20,45 +30,53 @@ export function Fillers() {
               return (
                 <tr key={filler.code}>
                   <Cell head minWidth="190px">
-                    {filler.name}
+                    {tell(filler.name)}
                     <Box textStyle="label" color="quiet" fontWeight={400}>
                       {filler.classes}
-                      {filler.use === undefined ? '' : `: ${filler.use}`}
+                      {filler.use === undefined ? '' : `: ${tell(filler.use)}`}
                     </Box>
                   </Cell>
                   <Cell minWidth="260px" fontSize="13px">
-                    {facts.strength}; {facts.colour}; {facts.cracking}; {facts.leaves}
+                    {tell(facts.strength)}; {tell(facts.colour)}; {tell(facts.cracking)}; {tell(facts.leaves)}
                   </Cell>
-                  <Cell figure>{filler.kA.toFixed(3)}</Cell>
-                  <Cell figure>{(filler.kB * 1e5).toFixed(1)}e−5</Cell>
+                  <Cell figure>{fixed(filler.kA, 3)}</Cell>
+                  <Cell figure>{t('view.library.e-5', { kB: amount('plain', filler.kB * 1e5, 1) })}</Cell>
                   <Cell figure>{filler.densityKgPerM3}</Cell>
-                  <Cell figure>±{(100 * filler.meltingError).toFixed(0)} %</Cell>
-                  <Cell figure>{(100 * filler.yield).toFixed(0)} %</Cell>
+                  <Cell figure>±{fixed(100 * filler.meltingError, 0)} %</Cell>
+                  <Cell figure>{fixed(100 * filler.yield, 0)} %</Cell>
                 </tr>
               );
             })}
           </tbody>
         </Table>
         <Box textStyle="label" color="quiet" mt="2">
-          kA in mm³/(A s), kB in mm⁴/(A² s), density in kg/m³ (effective for cored wires). Melting: v = kA I / A + kB L
-          I² / A². Fits to published operating data; corrected by your own points where you calibrate a machine.
+          {t('view.library.ka-in-mm3-a-s')}
         </Box>
       </Panel>
-      <Panel title="Sizes are not what they seem">
-        <Table label="Wire sizes">
+      <Panel title={t('view.library.sizes-are-not-what-they')}>
+        <Table label={t('view.library.wire-sizes')}>
           <Heads
-            names={['On the spool', 'True diameter', 'Metal a metre', 'Against 1.0 mm']}
-            right={['True diameter', 'Metal a metre', 'Against 1.0 mm']}
+            names={[
+              t('view.library.on-the-spool'),
+              t('view.library.true-diameter'),
+              t('view.library.metal-a-metre'),
+              t('view.library.against', { short1_0: amount('shortLength', 1.0) }),
+            ]}
+            right={[
+              t('view.library.true-diameter'),
+              t('view.library.metal-a-metre'),
+              t('view.library.against', { short1_0: amount('shortLength', 1.0) }),
+            ]}
           />
           <tbody>
             {[...wireSizes]
               .sort((a, b) => a.diameterMm - b.diameterMm)
               .map(({ diameterMm, label }) => (
-                <tr key={label}>
-                  <Cell head>{label}</Cell>
-                  <Cell figure>{diameterMm.toFixed(3)} mm</Cell>
-                  <Cell figure>{wireAreaMm2(diameterMm).toFixed(3)} mm²</Cell>
-                  <Cell figure>{((100 * wireAreaMm2(diameterMm)) / wireAreaMm2(1)).toFixed(1)} %</Cell>
+                <tr key={diameterMm}>
+                  <Cell head>{tell(label)}</Cell>
+                  <Cell figure>{tell(amount('shortLength', diameterMm, 3))}</Cell>
+                  <Cell figure>{tell(amount('area', wireAreaMm2(diameterMm), 3))}</Cell>
+                  <Cell figure>{fixed((100 * wireAreaMm2(diameterMm)) / wireAreaMm2(1), 1)} %</Cell>
                 </tr>
               ))}
           </tbody>

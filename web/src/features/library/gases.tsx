@@ -1,4 +1,5 @@
 /** Gases by their composition, and what the gates of each family let them do. */
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { commonGasCodes, fillerOf, gasOf, type FillerCode } from '@fox-tempo/core/consumables';
 import { gasUse } from '@fox-tempo/core/wire-choice';
@@ -7,19 +8,26 @@ import { Cell, Heads, Table } from '../../ui/table.tsx';
 
 /** One wire of each family stands for it. */
 const families: readonly { readonly code: FillerCode; readonly name: string }[] = [
-  { code: 'steel-solid', name: 'Steel' },
-  { code: 'stainless-solid', name: 'Stainless' },
-  { code: 'aluminium-5356', name: 'Aluminium' },
-  { code: 'cusi3', name: 'Copper-silicon' },
+  { code: 'steel-solid', name: t('view.library.steel') },
+  { code: 'stainless-solid', name: t('view.library.stainless') },
+  { code: 'aluminium-5356', name: t('view.library.aluminium') },
+  { code: 'cusi3', name: t('view.library.copper-silicon') },
 ];
 
 export function Gases() {
   return (
-    <Panel title="Gases by ISO 14175">
-      <Table label="Gases">
+    <Panel title={t('view.library.gases-by-iso-14175')}>
+      <Table label={t('view.finding.gases')}>
         <Heads
-          names={['Code', 'Argon', 'CO₂', 'Oxygen', 'Helium', ...families.map((family) => family.name)]}
-          right={['Argon', 'CO₂', 'Oxygen', 'Helium']}
+          names={[
+            t('view.library.code'),
+            t('view.library.argon'),
+            'CO₂',
+            t('view.library.oxygen'),
+            t('view.library.helium'),
+            ...families.map((family) => family.name),
+          ]}
+          right={[t('view.library.argon'), 'CO₂', t('view.library.oxygen'), t('view.library.helium')]}
         />
         <tbody>
           {commonGasCodes
@@ -45,8 +53,7 @@ export function Gases() {
         </tbody>
       </Table>
       <Box textStyle="label" color="quiet" mt="2">
-        Pulse needs at most 20 % active gas and 75 % helium; nothing active belongs on aluminium. Percentages only:
-        nicknames differ from shop to shop.
+        {t('view.library.pulse-needs-at-most-20')}
       </Box>
     </Panel>
   );
@@ -55,15 +62,15 @@ export function Gases() {
 function Use({ filler, gas }: { readonly filler: FillerCode; readonly gas: string }) {
   const { pulse, steady, caution } = gasUse(filler, gas);
   const family = fillerOf(filler).family;
-  if (!steady) return <Cell color="crimson">✕ not on {family}</Cell>;
+  if (!steady) return <Cell color="crimson">{t('view.library.not-on', { family })}</Cell>;
   return (
     <Cell fontSize="13px">
       <Box as="span" color={pulse ? 'spruce' : 'ochre'} fontWeight={600}>
-        {pulse ? '● pulse' : '◇ no pulse'}
+        {pulse ? t('view.library.pulse') : t('view.library.no-pulse')}
       </Box>
       {caution !== undefined && (
         <Box color="quiet" textStyle="label">
-          {caution}
+          {tell(caution)}
         </Box>
       )}
     </Cell>

@@ -68,7 +68,7 @@ describe('the library', () => {
     fireEvent.change(screen.getByRole('textbox', { name: 'What you call it' }), { target: { value: 'Steel 1.0' } });
     const mass = screen.getByRole('textbox', { name: /^Wire on it/ });
     fireEvent.change(mass, { target: { value: '-3' } });
-    expect(await screen.findByText(/Wire on it must be at least 0; got -3/)).toBeTruthy();
+    expect(await screen.findByText(/Wire on it must be at least 0; got −3/)).toBeTruthy();
     fireEvent.change(mass, { target: { value: '12' } });
     await act(async () => {
       fireEvent.click(screen.getByRole('button', { name: 'Add it' }));

@@ -1,4 +1,5 @@
 /** What the shop works with: fillers, gases, metals, what is in stock, and what every machine calls the same thing. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { useLoaderData, useParams } from 'react-router';
 import { api } from '../../data/api.ts';
@@ -24,15 +25,15 @@ export function Library() {
   const { shelf = 'fillers' } = useParams();
   return (
     <>
-      <PageHead title="Library" line="Constants with their errors, codes, and what the shop has" />
+      <PageHead title={t('view.app.library')} line={t('view.library.constants-with-their-errors-codes')} />
       <Shelves
-        label="Shelves of the library"
+        label={t('view.library.shelves-of-the-library')}
         shelves={[
-          { to: '/library', name: 'Fillers' },
-          { to: '/library/gases', name: 'Gases' },
-          { to: '/library/metals', name: 'Metals' },
-          { to: '/library/stock', name: 'Stock' },
-          { to: '/library/words', name: 'Words' },
+          { to: '/library', name: t('view.finding.fillers') },
+          { to: '/library/gases', name: t('view.finding.gases') },
+          { to: '/library/metals', name: t('view.finding.metals') },
+          { to: '/library/stock', name: t('view.finding.stock') },
+          { to: '/library/words', name: t('view.finding.words') },
         ]}
       />
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>

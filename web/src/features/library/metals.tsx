@@ -1,4 +1,6 @@
 /** Base metals by grade, with the composition where a carbon equivalent needs it, and the gauge tables that differ by metal. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, tellIf, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { grades, materials } from '@fox-tempo/core/consumables';
 import { carbonEquivalentCet } from '@fox-tempo/core/heat';
@@ -10,43 +12,53 @@ export function Metals() {
   const gauges = gaugeRows();
   return (
     <>
-      <Panel title="Grades">
-        <Table label="Grades">
-          <Heads names={['Grade', 'Also', 'Metal', 'C', 'Mn', 'CET', 'To know']} right={['C', 'Mn', 'CET']} />
+      <Panel title={t('view.library.grades')}>
+        <Table label={t('view.library.grades')}>
+          <Heads
+            names={[
+              t('view.library.grade'),
+              t('view.library.also'),
+              t('view.library.metal'),
+              'C',
+              'Mn',
+              'CET',
+              t('view.library.to-know'),
+            ]}
+            right={['C', 'Mn', 'CET']}
+          />
           <tbody>
             {grades.map((grade) => (
               <tr key={grade.code}>
                 <Cell head>{grade.code}</Cell>
                 <Cell>{grade.alias}</Cell>
-                <Cell>{materials.find((material) => material.group === grade.group)?.name}</Cell>
-                <Cell figure>{grade.composition ? grade.composition.C.toFixed(2) : '–'}</Cell>
-                <Cell figure>{grade.composition ? grade.composition.Mn.toFixed(2) : '–'}</Cell>
-                <Cell figure>{grade.composition ? carbonEquivalentCet(grade.composition).toFixed(3) : '–'}</Cell>
-                <Cell>{grade.note}</Cell>
+                <Cell>{tellIf(materials.find((material) => material.group === grade.group)?.name)}</Cell>
+                <Cell figure>{grade.composition ? fixed(grade.composition.C, 2) : '–'}</Cell>
+                <Cell figure>{grade.composition ? fixed(grade.composition.Mn, 2) : '–'}</Cell>
+                <Cell figure>{grade.composition ? fixed(carbonEquivalentCet(grade.composition), 3) : '–'}</Cell>
+                <Cell>{tell(grade.note)}</Cell>
               </tr>
             ))}
           </tbody>
         </Table>
         <Box textStyle="label" color="quiet" mt="2">
-          Typical values in percent of mass; a real seam belongs to its mill certificate. CET = C + (Mn + Mo)/10 + (Cr +
-          Cu)/20 + Ni/40.
+          {t('view.library.typical-values-in-percent-of')}
         </Box>
       </Panel>
-      <Panel title="One gauge, four thicknesses">
-        <Table label="Gauge tables">
+      <Panel title={t('view.library.one-gauge-four-thicknesses')}>
+        <Table label={t('view.library.gauge-tables')}>
           <Heads
-            names={['Gauge', ...materials.map((material) => material.name)]}
-            right={materials.map((material) => material.name)}
+            names={[t('view.library.gauge'), ...materials.map((material) => tell(material.name))]}
+            right={materials.map((material) => tell(material.name))}
           />
           <tbody>
             {gauges.map(({ gauge, mm }) => (
               <tr key={gauge}>
-                <Cell head>{gauge} ga</Cell>
+                <Cell head>{t('view.library.ga', { gauge })}</Cell>
                 {materials.map((material) => {
                   const thickness = mm[material.gaugeTable];
                   return (
                     <Cell figure key={material.group}>
-                      {thickness === undefined ? '–' : `${thickness.toFixed(2)} mm`}
+                      {thickness === undefined ? '–' : tell(amount('shortLength', thickness, 2))}
                     </Cell>
                   );
                 })}

@@ -1,4 +1,5 @@
 /** The forms for a cylinder and a spool: what they are called, hold and where they stand. */
+import { t, named, formatForInput } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import {
   cylinderSave,
@@ -12,7 +13,6 @@ import {
 } from '@fox-tempo/contract';
 import { commonGasCodes, fillers, gasName, wireSizes } from '@fox-tempo/core/consumables';
 import { isWeighed } from '@fox-tempo/core/consumption';
-import { formatForInput } from '@fox-tempo/core/units';
 import type { FieldValues } from 'react-hook-form';
 import { api } from '../../data/api.ts';
 import { settings } from '../../lib/settings.ts';
@@ -22,8 +22,8 @@ import { useRecordForm, type RecordForm } from '../../ui/forms/record-form.ts';
 import { RecordTroubles } from '../../ui/forms/record-troubles.tsx';
 
 const placeChoices = (machines: readonly MachineResource[]) => [
-  { value: '', label: 'on the shelf' },
-  ...machines.map(({ id, file }) => ({ value: id, label: `on ${file.name}` })),
+  { value: '', label: t('view.library.on-the-shelf') },
+  ...machines.map(({ id, file }) => ({ value: id, label: t('view.library.on', { file: file.name }) })),
 ];
 
 const conventions = [
@@ -66,13 +66,13 @@ export function CylinderForm({
   const record = useRecordForm({
     keep: `cylinder/${cylinder?.id ?? 'new'}`,
     labels: {
-      name: 'What you call it',
+      name: t('view.library.what-you-call-it'),
       gas: 'Gas',
-      volumeL: 'Water volume',
-      pressureBar: 'Gauge',
-      massKg: 'Gas left, by the scale',
-      convention: 'Read by',
-      machineId: 'Where',
+      volumeL: t('view.library.water-volume'),
+      pressureBar: t('view.library.gauge'),
+      massKg: t('view.library.gas-left-by-the-scale'),
+      convention: t('view.library.read-by'),
+      machineId: t('view.library.where'),
     },
     quantities: { volumeL: 'volume', pressureBar: 'pressure', massKg: 'spoolMass' },
     parse: (value) => {
@@ -110,11 +110,15 @@ export function CylinderForm({
         />
         <FormQuantity of={record} name="volumeL" kind="volume" />
         {weighed ? (
-          <FormQuantity of={record} name="massKg" kind="spoolMass" hint="full weight less the tare stamped on it" />
+          <FormQuantity of={record} name="massKg" kind="spoolMass" hint={t('view.library.full-weight-less-the-tare')} />
         ) : (
           <FormQuantity of={record} name="pressureBar" kind="pressure" />
         )}
-        <FormChoice of={record} name="convention" choices={conventions.map((value) => ({ value, label: value }))} />
+        <FormChoice
+          of={record}
+          name="convention"
+          choices={conventions.map((value) => ({ value, label: named(value) }))}
+        />
         <FormChoice of={record} name="machineId" choices={placeChoices(machines)} />
       </Box>
       <FormFoot of={record} machines={machines} isNew={cylinder === null} onLeave={() => onDone(null)} />
@@ -135,7 +139,13 @@ function spoolValues(stored: Spool | null) {
 export function SpoolForm({ spool, machines, onDone }: StockFormProps<Spool> & { readonly spool: Spool | null }) {
   const record = useRecordForm({
     keep: `spool/${spool?.id ?? 'new'}`,
-    labels: { name: 'What you call it', filler: 'Wire', diameterMm: 'Size', massKg: 'Wire on it', machineId: 'Where' },
+    labels: {
+      name: t('view.library.what-you-call-it'),
+      filler: 'Wire',
+      diameterMm: t('view.library.size'),
+      massKg: t('view.library.wire-on-it'),
+      machineId: t('view.library.where'),
+    },
     quantities: { massKg: 'spoolMass' },
     parse: (value) => {
       const typed = value as Omit<SpoolSave, 'diameterMm'> & { readonly diameterMm: string };
@@ -164,7 +174,7 @@ export function SpoolForm({ spool, machines, onDone }: StockFormProps<Spool> & {
           name="diameterMm"
           choices={wireSizes.map(({ diameterMm, label }) => ({ value: String(diameterMm), label }))}
         />
-        <FormQuantity of={record} name="massKg" kind="spoolMass" hint="without the spool" />
+        <FormQuantity of={record} name="massKg" kind="spoolMass" hint={t('view.library.without-the-spool')} />
         <FormChoice of={record} name="machineId" choices={placeChoices(machines)} />
       </Box>
       <FormFoot of={record} machines={machines} isNew={spool === null} onLeave={() => onDone(null)} />
@@ -189,10 +199,14 @@ function FormFoot<V extends FieldValues, D>({
   };
   return (
     <>
-      <RecordTroubles of={of} word="Not saved." says={says as Parameters<typeof RecordTroubles<V, D>>[0]['says']} />
+      <RecordTroubles
+        of={of}
+        word={t('view.library.not-saved')}
+        says={says as Parameters<typeof RecordTroubles<V, D>>[0]['says']}
+      />
       <Box display="flex" gap="2" mt="2.5">
         <Action kind="main" disabled={of.busy} onClick={() => void of.submit()}>
-          {isNew ? 'Add it' : 'Save'}
+          {isNew ? t('view.library.add-it') : t('view.library.save')}
         </Action>
         <Action
           onClick={() => {
@@ -200,7 +214,7 @@ function FormFoot<V extends FieldValues, D>({
             onLeave();
           }}
         >
-          Leave it
+          {t('view.library.leave-it')}
         </Action>
       </Box>
     </>

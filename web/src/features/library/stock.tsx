@@ -1,4 +1,7 @@
 /** Cylinders and spools: what is left as arc minutes and parts of a chosen seam, read anew or moved in place. */
+import { amount } from '@fox-tempo/core/said';
+import { phrase } from '@fox-tempo/words';
+import { t, tell, named } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource, Stock } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
@@ -8,6 +11,7 @@ import { useMemo, useState } from 'react';
 import { measureSeam } from '../../lib/part-use.ts';
 import { shopTime } from '../../lib/time.ts';
 import { Action } from '../../ui/action.tsx';
+import { HazardText } from '../../ui/hazard-text.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { CylinderForm, SpoolForm } from './stock-forms.tsx';
@@ -26,15 +30,14 @@ export function StockShelf({
   const measured = useMemo(() => seams.flatMap(measureSeam), [seams]);
   return (
     <>
-      <Notice level="hazard" word="Cylinders:">
-        chained, capped when moved, valve cracked standing aside, no oil or grease; argon and CO₂ push the air out of
-        small rooms. Spools: hold the wire end, it springs.
+      <Notice level="hazard" word={t('view.library.cylinders')}>
+        <HazardText said={phrase('view.library.chained-capped-when-moved-valve')} />
       </Notice>
       <Panel
-        title="Cylinders"
+        title={t('view.library.cylinders-2')}
         aside={
           <Action kind="quiet" my="-2" onClick={() => setAdding('cylinder')}>
-            Add a cylinder
+            {t('view.library.add-a-cylinder')}
           </Action>
         }
       >
@@ -48,18 +51,21 @@ export function StockShelf({
             }}
           />
         )}
-        {stock.cylinders.length === 0 && <Notice level="note">No cylinder is entered yet.</Notice>}
+        {stock.cylinders.length === 0 && <Notice level="note">{t('view.library.no-cylinder-is-entered-yet')}</Notice>}
         {stock.cylinders.map((cylinder) => (
           <Row
             key={cylinder.id}
             title={cylinder.name}
-            line={`${gasName(cylinder.gas)} · ${whereWords(cylinder.machineId, machines)}`}
+            line={`${tell(gasName(cylinder.gas))} · ${whereWords(cylinder.machineId, machines)}`}
             content={
               isWeighed(cylinder.gas)
-                ? `${(cylinder.massKg ?? 0).toFixed(1)} kg`
-                : `${(cylinder.pressureBar ?? 0).toFixed(0)} bar in ${cylinder.volumeL} L`
+                ? tell(amount('spoolMass', cylinder.massKg ?? 0, 1))
+                : t('view.library.in', {
+                    pressure: amount('pressure', cylinder.pressureBar ?? 0, 0),
+                    volume: amount('volume', cylinder.volumeL),
+                  })
             }
-            read={`${cylinder.convention}, ${shopTime(cylinder.changedAt)}, ${cylinder.changedBy}`}
+            read={`${named(cylinder.convention)}, ${shopTime(cylinder.changedAt)}, ${cylinder.changedBy}`}
             outlooks={measured
               .filter(({ seam }) => seam.revision?.program.gas === cylinder.gas)
               .map(({ seam, use }) => ({ seam, outlook: cylinderOutlook(cylinder, use), unit: 'L' }))}
@@ -78,10 +84,10 @@ export function StockShelf({
         ))}
       </Panel>
       <Panel
-        title="Spools"
+        title={t('view.library.spools')}
         aside={
           <Action kind="quiet" my="-2" onClick={() => setAdding('spool')}>
-            Add a spool
+            {t('view.library.add-a-spool')}
           </Action>
         }
       >
@@ -95,13 +101,13 @@ export function StockShelf({
             }}
           />
         )}
-        {stock.spools.length === 0 && <Notice level="note">No spool is entered yet.</Notice>}
+        {stock.spools.length === 0 && <Notice level="note">{t('view.library.no-spool-is-entered-yet')}</Notice>}
         {stock.spools.map((spool) => (
           <Row
             key={spool.id}
             title={spool.name}
-            line={`${fillerOf(spool.filler).name}, ${wireSizeLabel(spool.diameterMm)} · ${whereWords(spool.machineId, machines)}`}
-            content={`${spool.massKg.toFixed(2)} kg`}
+            line={`${tell(fillerOf(spool.filler).name)}, ${tell(wireSizeLabel(spool.diameterMm))} · ${whereWords(spool.machineId, machines)}`}
+            content={tell(amount('spoolMass', spool.massKg, 2))}
             read={`${shopTime(spool.changedAt)}, ${spool.changedBy}`}
             outlooks={measured
               .filter(({ seam }) => seam.revision && sameWire(seam.revision.program, spool))
@@ -126,7 +132,7 @@ export function StockShelf({
 
 function whereWords(machineId: string | null, machines: readonly MachineResource[]): string {
   const machine = machines.find((one) => one.id === machineId);
-  return machine ? `on ${machine.file.name}` : 'on the shelf';
+  return machine ? t('view.library.on', { file: machine.file.name }) : t('view.library.on-the-shelf');
 }
 
 interface SeamOutlook {
@@ -176,42 +182,52 @@ function Row({
         </Box>
         <Box fontSize="13.5px">
           {outlooks.length === 0 ? (
-            <Box color="quiet">No saved setting takes it.</Box>
+            <Box color="quiet">{t('view.library.no-saved-setting-takes-it')}</Box>
           ) : (
             outlooks.map(({ seam, outlook, unit }) => (
               <Box key={seam.id} py="0.5">
                 <Box as="span" color={levels[outlook.words].colour} fontWeight={600}>
-                  {levels[outlook.words].sign} {outlook.partsLeft ?? '∞'} × {seam.spec.name}
+                  {t('view.library.sum-4', {
+                    sign: levels[outlook.words].sign,
+                    partsLeft: outlook.partsLeft ?? '∞',
+                    spec: seam.spec.name,
+                  })}
                 </Box>
-                , {minutes(outlook.arcMinutes)} of arc
-                {outlook.words === 'plenty' ? '' : `: ${outlook.words}`}
+                {t('view.library.of-arc', {
+                  arcMinutes: minutes(outlook.arcMinutes),
+                  words: outlook.words === 'plenty' ? '' : `: ${named(outlook.words)}`,
+                })}
                 {open === 'sums' && (
                   <Box textStyle="label" color="quiet">
-                    because {outlook.because}; {outlook.perPart.toFixed(unit === 'kg' ? 3 : 1)} {unit} a part
+                    {t('view.library.because-a-part', {
+                      because: outlook.because,
+                      unit: amount('plain', outlook.perPart, unit === 'kg' ? 3 : 1),
+                      unit2: unit,
+                    })}
                   </Box>
                 )}
               </Box>
             ))
           )}
         </Box>
-        <Box display="flex" gap="1">
+        <Box display="flex" gap="1" flexWrap="wrap" maxWidth={{ md: '150px', lg: 'none' }}>
           <Action
             kind="quiet"
             fontSize="13px"
             aria-expanded={open === 'sums'}
             onClick={() => setOpen(open === 'sums' ? null : 'sums')}
-            aria-label={`Sums of ${title}`}
+            aria-label={t('view.library.sums-of', { title })}
           >
-            Sums
+            {t('view.library.sums')}
           </Action>
           <Action
             kind="quiet"
             fontSize="13px"
             aria-expanded={open === 'edit'}
             onClick={() => setOpen(open === 'edit' ? null : 'edit')}
-            aria-label={`Read or move ${title}`}
+            aria-label={t('view.library.read-or-move', { title })}
           >
-            Read or move
+            {t('view.library.read-or-move-2')}
           </Action>
         </Box>
       </Box>
@@ -221,6 +237,8 @@ function Row({
 }
 
 function minutes(value: number): string {
-  if (!Number.isFinite(value)) return 'without end';
-  return value >= 120 ? `${(value / 60).toFixed(1)} h` : `${value.toFixed(0)} min`;
+  if (!Number.isFinite(value)) return t('view.library.without-end');
+  return value >= 120
+    ? t('view.library.h', { value: amount('plain', value / 60, 1) })
+    : tell(amount('minutes', value, 0));
 }

@@ -1,4 +1,5 @@
 /** One quantity, and what each machine of the shop calls it: the way from a label in front of you to what it moves. */
+import { t, tell, tellIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { dialQuantityNames, isNumeric, quantityFacts, quantityOf, senseWords } from '@fox-tempo/core/machine';
@@ -17,17 +18,17 @@ export function Words({ machines }: { readonly machines: readonly MachineResourc
   });
   return (
     <>
-      <Panel title="What each machine calls it">
+      <Panel title={t('view.library.what-each-machine-calls-it')}>
         {described.length === 0 ? (
-          <Notice level="note">No machine’s dials are described yet.</Notice>
+          <Notice level="note">{t('view.library.no-machines-dials-are-described')}</Notice>
         ) : (
-          <Table label="Quantities and their labels">
-            <Heads names={['Quantity', ...described.map((machine) => machine.file.name)]} />
+          <Table label={t('view.library.quantities-and-their-labels')}>
+            <Heads names={[t('view.compare.quantity'), ...described.map((machine) => machine.file.name)]} />
             <tbody>
               {rows.map(({ quantity, labels }) => (
                 <tr key={quantity}>
                   <Cell head>
-                    {quantityFacts(quantity).name}
+                    {tell(quantityFacts(quantity).name)}
                     <Box as="span" fontWeight={400} color="quiet">
                       {' '}
                       {quantityFacts(quantity).unit}
@@ -45,8 +46,8 @@ export function Words({ machines }: { readonly machines: readonly MachineResourc
                             <strong>{dial.label}</strong>
                             {dial.unit === '' ? '' : ` (${dial.unit})`}
                             <Box textStyle="label" color="quiet">
-                              {isNumeric(dial.scale) ? senseWords(dial.scale) : ''}
-                              {dial.senseTested === false ? '; ◇ untried' : ''}
+                              {isNumeric(dial.scale) ? tellIf(senseWords(dial.scale)) : ''}
+                              {dial.senseTested === false ? t('view.library.untried') : ''}
                             </Box>
                           </Box>
                         ))
@@ -59,9 +60,9 @@ export function Words({ machines }: { readonly machines: readonly MachineResourc
           </Table>
         )}
       </Panel>
-      <Panel title="Words that trap">
-        <Table label="Words that mean different things">
-          <Heads names={['Said', 'May mean', 'Ask for']} />
+      <Panel title={t('view.library.words-that-trap')}>
+        <Table label={t('view.library.words-that-mean-different-things')}>
+          <Heads names={[t('view.library.said'), t('view.library.may-mean'), t('view.library.ask-for')]} />
           <tbody>
             {glossary
               .filter(({ hides }) => hides !== undefined)

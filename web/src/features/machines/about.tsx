@@ -1,4 +1,5 @@
 /** What a machine is called, where it stands, what it can give, how it says the slow beat, its memories and feeders, and its trigger modes. */
+import { t, tell } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { triggerTestFor } from '@fox-tempo/core/machine';
@@ -26,10 +27,10 @@ function factsOf({ name, place, about, circuitMOhm, limits, beatSchool, slots, f
 }
 
 const schools = [
-  { value: 'none', label: 'no double pulse' },
-  { value: 'top', label: 'the set value is the high level, low a percentage' },
-  { value: 'two-level', label: 'high and low entered apart' },
-  { value: 'swing', label: 'the set value is the mean, one strength' },
+  { value: 'none', label: t('view.machines.no-double-pulse') },
+  { value: 'top', label: t('view.machines.the-set-value-is-the') },
+  { value: 'two-level', label: t('view.machines.high-and-low-entered-apart') },
+  { value: 'swing', label: t('view.machines.the-set-value-is-the-2') },
 ] as const;
 
 export function About({ editor }: { readonly editor: MachineEditor }) {
@@ -44,15 +45,24 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
   const duty = form.limits.duty ?? [];
   return (
     <Box display="grid" gap="3">
-      <Panel title="About this machine">
+      <Panel title={t('view.machines.about-this-machine')}>
         <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="2.5">
-          <TextField label="What you call it" value={form.name} onChange={(name) => set({ name })} />
-          <TextField label="Where it stands" value={form.place} onChange={(place) => set({ place })} />
+          <TextField label={t('view.library.what-you-call-it')} value={form.name} onChange={(name) => set({ name })} />
+          <TextField
+            label={t('view.machines.where-it-stands')}
+            value={form.place}
+            onChange={(place) => set({ place })}
+          />
           <Box gridColumn={{ md: 'span 2' }}>
-            <TextField label="In a line" value={form.about} onChange={(about) => set({ about })} maxLength={300} />
+            <TextField
+              label={t('view.machines.in-a-line')}
+              value={form.about}
+              onChange={(about) => set({ about })}
+              maxLength={300}
+            />
           </Box>
           <ValueField
-            label="Highest current it gives"
+            label={t('view.machines.highest-current-it-gives')}
             of="current"
             value={form.limits.peakCurrentA}
             keep={`${keep}/peak`}
@@ -60,7 +70,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             onValue={(value) => set({ limits: { ...form.limits, peakCurrentA: value ?? 400 } })}
           />
           <ValueField
-            label="Slowest feed"
+            label={t('view.machines.slowest-feed')}
             of="wireFeed"
             value={slowest}
             keep={`${keep}/slowest`}
@@ -69,7 +79,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             onValue={(value) => set({ limits: { ...form.limits, wireFeedMPerMin: [value ?? 1, fastest] } })}
           />
           <ValueField
-            label="Fastest feed"
+            label={t('view.machines.fastest-feed')}
             of="wireFeed"
             value={fastest}
             keep={`${keep}/fastest`}
@@ -78,7 +88,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             onValue={(value) => set({ limits: { ...form.limits, wireFeedMPerMin: [slowest, value ?? 20] } })}
           />
           <ValueField
-            label="Leads, gun and clamp"
+            label={t('view.machines.leads-gun-and-clamp')}
             of="resistance"
             value={form.circuitMOhm}
             keep={`${keep}/circuit`}
@@ -86,13 +96,13 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             onValue={(value) => set({ circuitMOhm: value ?? 15 })}
           />
           <ChoiceField
-            label="How it says the slow beat"
+            label={t('view.machines.how-it-says-the-slow')}
             value={form.beatSchool ?? 'none'}
             choices={schools}
             onChange={(value) => set({ beatSchool: value === 'none' ? null : value })}
           />
           <ValueField
-            label="Memory slots"
+            label={t('view.machines.memory-slots')}
             of="plain"
             value={form.slots.count}
             keep={`${keep}/slots`}
@@ -101,7 +111,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             onValue={(count) => set({ slots: { ...form.slots, count: count ?? 0 } })}
           />
           <ChoiceField
-            label="First slot is called"
+            label={t('view.machines.first-slot-is-called')}
             value={String(form.slots.first)}
             choices={[
               { value: '0', label: '0' },
@@ -110,13 +120,13 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             onChange={(first) => set({ slots: { ...form.slots, first: Number(first) } })}
           />
           <ValueField
-            label="Rated current at 60 %"
+            label={t('view.machines.rated-current-at-60')}
             of="current"
             value={duty.find((point) => point.percent === 60)?.currentA ?? null}
             keep={`${keep}/duty`}
             range={[20, 700]}
             optional
-            hint="from the rating plate"
+            hint={t('view.machines.from-the-rating-plate')}
             onValue={(currentA) =>
               set({
                 limits: {
@@ -131,7 +141,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
           />
         </Box>
         <Heading as="h3" textStyle="heading" mt="3" mb="1">
-          Feeders and guns
+          {t('view.machines.feeders-and-guns')}
         </Heading>
         {form.feeders.map((feeder, at) => (
           <Box
@@ -142,17 +152,17 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             mb="2"
           >
             <TextField
-              label="Feeder"
+              label={t('view.machines.feeder')}
               value={feeder.label}
               onChange={(label) => set({ feeders: replaced(form.feeders, at, { ...feeder, label }) })}
             />
             <TextField
-              label="Its gun"
+              label={t('view.machines.its-gun')}
               value={feeder.gun}
               onChange={(gun) => set({ feeders: replaced(form.feeders, at, { ...feeder, gun }) })}
             />
             <ValueField
-              label="Gun length"
+              label={t('view.machines.gun-length')}
               of="gunLength"
               value={feeder.gunLengthM}
               keep={`${keep}/gun/${feeder.id}`}
@@ -166,10 +176,10 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
               kind="quiet"
               mt="18px"
               disabled={form.feeders.length === 1}
-              aria-label={`Take off ${feeder.label}`}
+              aria-label={t('view.machines.take-off', { feeder: feeder.label })}
               onClick={() => set({ feeders: form.feeders.filter((_, index) => index !== at) })}
             >
-              Take off
+              {t('view.machines.take-off-2')}
             </Action>
           </Box>
         ))}
@@ -180,16 +190,21 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             set({
               feeders: [
                 ...form.feeders,
-                { id: freeFeeder(form.feeders), label: `Feeder ${form.feeders.length + 1}`, gun: 'gun', gunLengthM: 3 },
+                {
+                  id: freeFeeder(form.feeders),
+                  label: t('view.machines.feeder-2', { feeders: form.feeders.length + 1 }),
+                  gun: 'gun',
+                  gunLengthM: 3,
+                },
               ],
             })
           }
         >
-          One more feeder
+          {t('view.machines.one-more-feeder')}
         </Action>
         {savedFrom === 'about' && task.problem !== null && (
-          <Notice level="refusal" word="Not saved." urgent>
-            {task.problem} What you typed is kept on this device.
+          <Notice level="refusal" word={t('view.library.not-saved')} urgent>
+            {t('view.machines.what-you-typed-is-kept', { problem: task.problem })}
           </Notice>
         )}
         <Box display="flex" gap="2" mt="3" flexWrap="wrap">
@@ -205,13 +220,13 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
                 });
             }}
           >
-            Save
+            {t('view.library.save')}
           </Action>
           <Action disabled={!edited} onClick={forget}>
-            Back to what is stored
+            {t('view.machines.back-to-what-is-stored')}
           </Action>
           <Action kind="quiet" disabled={task.busy} onClick={() => void editor.retire(!machine.retired)}>
-            {machine.retired ? 'Take it into use again' : 'Take it out of use'}
+            {machine.retired ? t('view.machines.take-it-into-use-again') : t('view.machines.take-it-out-of-use')}
           </Action>
         </Box>
       </Panel>
@@ -220,9 +235,9 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
         onSave={() => setSavedFrom('more')}
         problem={savedFrom === 'more' ? task.problem : null}
       />
-      <Panel title="What the trigger does">
+      <Panel title={t('view.machines.what-the-trigger-does')}>
         {machine.file.triggerModes.length === 0 && (
-          <Notice level="note">No trigger mode is described yet; until then cards leave the trigger to you.</Notice>
+          <Notice level="note">{t('view.machines.no-trigger-mode-is-described')}</Notice>
         )}
         {machine.file.triggerModes.map((mode) => {
           const test = triggerTestFor(mode);
@@ -231,7 +246,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
               <Heading as="h3" textStyle="heading">
                 {mode.label}{' '}
                 <Box as="span" fontWeight={400} fontSize="13px" color="quiet">
-                  {schoolFacts[mode.school].name}
+                  {tell(schoolFacts[mode.school].name)}
                 </Box>
               </Heading>
               <TriggerDrawing mode={mode} />
@@ -239,7 +254,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
                 kind="quiet"
                 fontSize="13px"
                 disabled={task.busy}
-                aria-label={`Take the mode ${mode.label} off`}
+                aria-label={t('view.machines.take-the-mode-off', { mode: mode.label })}
                 onClick={() => {
                   void editor.saveFile((file) => ({
                     ...file,
@@ -247,14 +262,14 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
                   }));
                 }}
               >
-                Take off
+                {t('view.machines.take-off-2')}
               </Action>
               {mode.senseTested === false && (
-                <Notice level="caution" word="Nobody has tried it.">
-                  {test.safety}
+                <Notice level="caution" word={t('view.machines.nobody-has-tried-it')}>
+                  {tell(test.safety)}
                   <Box as="ol" pl="5" listStyleType="decimal" mt="1">
                     {test.steps.map((step) => (
-                      <li key={step}>{step}</li>
+                      <li key={tell(step)}>{tell(step)}</li>
                     ))}
                   </Box>
                   <Action
@@ -269,7 +284,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
                       }));
                     }}
                   >
-                    Yes, that is what it does
+                    {t('view.machines.yes-that-is-what-it')}
                   </Action>
                 </Notice>
               )}

@@ -1,4 +1,5 @@
 /** One more trigger mode: the machine's word for it and what the hand does; its states are drawn as machines usually have them, until somebody tries. */
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { usualTriggerMode, type TriggerMode } from '@fox-tempo/core/machine';
 import { schoolFacts, triggerSchools, type TriggerSchool } from '@fox-tempo/core/sequence';
@@ -17,13 +18,17 @@ export function AddTriggerMode({ editor }: { readonly editor: MachineEditor }) {
   return (
     <Box borderTopWidth="1px" borderColor="line" pt="3" mt="2">
       <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 2fr auto' }} gap="2.5" alignItems="start">
-        <TextField label="The machine calls it" value={form.label} onChange={(label) => setForm({ ...form, label })} />
+        <TextField
+          label={t('view.machines.the-machine-calls-it')}
+          value={form.label}
+          onChange={(label) => setForm({ ...form, label })}
+        />
         <ChoiceField<TriggerSchool>
-          label="What the hand does"
+          label={t('view.machines.what-the-hand-does')}
           value={form.school}
           choices={triggerSchools.map((school) => ({ value: school, label: schoolFacts[school].name }))}
           onChange={(school) => setForm({ ...form, school })}
-          hint={schoolFacts[form.school].hand}
+          hint={tell(schoolFacts[form.school].hand)}
         />
         <Action
           mt="18px"
@@ -42,7 +47,7 @@ export function AddTriggerMode({ editor }: { readonly editor: MachineEditor }) {
               })
           }
         >
-          Add the mode
+          {t('view.machines.add-the-mode')}
         </Action>
       </Box>
     </Box>

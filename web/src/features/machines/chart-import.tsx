@@ -1,4 +1,6 @@
 /** Chart lines from a CSV table: what it would add and every row that cannot be read, before anything is written. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { chartCsvExample, largestChartCsvBytes, readChartCsv } from '@fox-tempo/contract';
 import { useMemo, useState } from 'react';
@@ -25,10 +27,10 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
   const read = useMemo(() => (text.trim() === '' ? null : readChartCsv(text, taken, units)), [text, taken, units]);
   const canImport = read !== null && read.lines.length > 0 && !read.problems.some((problem) => problem.row === 0);
   return (
-    <Box as="section" aria-label="Import chart lines" bg="page" p="3" borderRadius="4px" mb="2">
+    <Box as="section" aria-label={t('view.machines.import-chart-lines')} bg="page" p="3" borderRadius="4px" mb="2">
       <Field
-        label="Paste the table, or choose a file"
-        hint="Columns: number, words, filler, diameter, gas, mode; feed, thickness, current, voltage where you have them. Units in brackets behind a head or behind the figure; ; or , between, decimal comma too."
+        label={t('view.machines.paste-the-table-or-choose')}
+        hint={t('view.machines.columns-number-words-filler-diameter')}
       >
         {({ id, describedBy }) => (
           <chakra.textarea
@@ -48,7 +50,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
         <chakra.input
           type="file"
           accept=".csv,text/csv,text/plain"
-          aria-label="Table file"
+          aria-label={t('view.machines.table-file')}
           minHeight="44px"
           fontSize="13px"
           onChange={(event) => {
@@ -56,7 +58,11 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
             if (!file) return;
             // Asked before it is read: a wrong pick may have gigabytes.
             const isTooLarge = file.size > largestChartCsvBytes;
-            setTooLarge(isTooLarge ? `${file.name} has ${(file.size / 1e6).toFixed(1)} MB` : null);
+            setTooLarge(
+              isTooLarge
+                ? t('view.machines.has-mb', { file: file.name, size: amount('plain', file.size / 1e6, 1) })
+                : null,
+            );
             if (!isTooLarge) void file.text().then((content) => keep(content));
           }}
         />
@@ -65,49 +71,67 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
           fontSize="13px"
           onClick={() => download('chart-lines-example.csv', 'text/csv', chartCsvExample)}
         >
-          Save an example
+          {t('view.machines.save-an-example')}
         </Action>
       </Box>
       {tooLarge !== null && (
-        <Notice level="refusal" word="Not read." urgent>
-          {tooLarge}; a table of chart lines has up to {largestChartCsvBytes / 1024 / 1024} MB.
+        <Notice level="refusal" word={t('view.machines.not-read')} urgent>
+          {t('view.machines.a-table-of-chart-lines', {
+            tooLarge,
+            largestChartCsvBytes: largestChartCsvBytes / 1024 / 1024,
+          })}
         </Notice>
       )}
       {read && (
         <Box aria-live="polite">
           <Box fontWeight={600} mb="1">
-            {read.rows} rows read: {read.lines.length} lines to add, {read.problems.length}{' '}
-            {read.problems.length === 1 ? 'row' : 'places'} that cannot be taken
+            {t('view.machines.rows-read-lines-to-add', {
+              rows: read.rows,
+              lines: read.lines.length,
+              problems: read.problems.length,
+            })}
           </Box>
           {read.problems.length > 0 && (
-            <Table label="What cannot be read" mb="2">
-              <Heads names={['Row', 'Column', 'Why']} />
+            <Table label={t('view.machines.what-cannot-be-read')} mb="2">
+              <Heads names={[t('view.machines.row-2'), t('view.machines.column'), t('view.machines.why')]} />
               <tbody>
                 {read.problems.slice(0, shownRows).map(({ row, column, message }, at) => (
                   <tr key={`${row}${column}${at}`}>
-                    <Cell>{row === 0 ? 'all' : row}</Cell>
+                    <Cell>{row === 0 ? t('view.machines.all') : row}</Cell>
                     <Cell>{column}</Cell>
-                    <Cell color="crimson">✕ {message}</Cell>
+                    <Cell color="crimson">✕ {tell(message)}</Cell>
                   </tr>
                 ))}
                 {read.problems.length > shownRows && (
                   <tr>
-                    <Cell color="quiet">and {read.problems.length - shownRows} more</Cell>
+                    <Cell color="quiet">
+                      {t('view.machines.and-more', { shownRows: read.problems.length - shownRows })}
+                    </Cell>
                   </tr>
                 )}
               </tbody>
             </Table>
           )}
           {read.lines.length > 0 && (
-            <Table label="What would be added" mb="2">
-              <Heads names={['Number', 'Words', 'Wire', 'Size', 'Gas', 'Way', 'Points']} />
+            <Table label={t('view.machines.what-would-be-added')} mb="2">
+              <Heads
+                names={[
+                  'Number',
+                  t('view.finding.words'),
+                  t('view.machines.wire'),
+                  t('view.library.size'),
+                  t('view.machines.gas'),
+                  t('view.machines.way'),
+                  t('view.machines.points'),
+                ]}
+              />
               <tbody>
                 {read.lines.slice(0, shownRows).map((line) => (
                   <tr key={line.number}>
                     <Cell>{line.number}</Cell>
                     <Cell>{line.words}</Cell>
                     <Cell>{line.filler}</Cell>
-                    <Cell>{Number(line.diameterMm.toFixed(3))} mm</Cell>
+                    <Cell>{tell(amount('shortLength', Number(line.diameterMm.toFixed(3))))}</Cell>
                     <Cell>{line.gas}</Cell>
                     <Cell>{line.mode}</Cell>
                     <Cell>{line.points?.length ?? 0}</Cell>
@@ -115,7 +139,9 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
                 ))}
                 {read.lines.length > shownRows && (
                   <tr>
-                    <Cell color="quiet">and {read.lines.length - shownRows} more</Cell>
+                    <Cell color="quiet">
+                      {t('view.machines.and-more', { shownRows: read.lines.length - shownRows })}
+                    </Cell>
                   </tr>
                 )}
               </tbody>
@@ -124,7 +150,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
         </Box>
       )}
       {task.problem !== null && (
-        <Notice level="refusal" word="Not imported." urgent>
+        <Notice level="refusal" word={t('view.machines.not-imported')} urgent>
           {task.problem}
         </Notice>
       )}
@@ -152,9 +178,9 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
               });
           }}
         >
-          Add {read?.lines.length ?? 0} lines
+          {t('view.machines.add-lines', { lines: read?.lines.length ?? 0 })}
         </Action>
-        <Action onClick={onClose}>Leave it</Action>
+        <Action onClick={onClose}>{t('view.library.leave-it')}</Action>
       </Box>
     </Box>
   );

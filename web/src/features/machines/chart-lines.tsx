@@ -1,4 +1,5 @@
 /** The chart inside the door: names first, number second; found by words, added one by one or from a table, taught by a few of its figures. */
+import { t, tell, tellIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import {
@@ -39,42 +40,51 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
   };
   return (
     <Panel
-      title="Chart inside the door"
+      title={t('view.machines.chart-inside-the-door')}
       aside={
-        <Box display="flex" gap="1" my="-2">
+        <Box display="flex" flexWrap="wrap" gap="1" my="-2">
           <Action kind="quiet" onClick={() => setOpen('add')}>
-            Add a line
+            {t('view.machines.add-a-line')}
           </Action>
           <Action kind="quiet" onClick={() => setOpen('import')}>
-            Import a table
+            {t('view.machines.import-a-table')}
           </Action>
         </Box>
       }
     >
       <Box fontSize="13px" color="quiet" mb="2">
-        The number is only an index into this machine’s door: another machine’s {chartLines[0]?.number ?? 12} is another
-        wire.
+        {t('view.machines.the-number-is-only-an', { number: chartLines[0]?.number ?? 12 })}
       </Box>
       {open === 'add' && <AddLine editor={editor} onClose={close} />}
       {open === 'import' && <ChartImport editor={editor} onClose={close} />}
       {chartLines.length > 0 && (
         <Box maxWidth="360px" mb="2">
           <TextField
-            label="Find a line"
+            label={t('view.machines.find-a-line')}
             value={asked}
             onChange={setAsked}
-            hint={asked === '' ? 'words, wire, size, gas or number' : `${shown.length} of ${chartLines.length}`}
+            hint={
+              asked === ''
+                ? t('view.machines.words-wire-size-gas-or')
+                : t('view.machines.of', { shown: shown.length, chartLines: chartLines.length })
+            }
           />
         </Box>
       )}
       {chartLines.length === 0 ? (
-        <Notice level="note">
-          No line is entered yet. Without one a card cannot say which number to choose; the figures of a line make its
-          own arc length known.
-        </Notice>
+        <Notice level="note">{t('view.machines.no-line-is-entered-yet')}</Notice>
       ) : (
-        <Table label={`Chart lines of ${machine.file.name}`}>
-          <Heads names={['Wire, gas and way', 'Number', 'Easily taken for', 'Taught', '']} right={['Number']} />
+        <Table label={t('view.machines.chart-lines-of', { file: machine.file.name })}>
+          <Heads
+            names={[
+              t('view.machines.wire-gas-and-way'),
+              'Number',
+              t('view.machines.easily-taken-for'),
+              t('view.machines.taught'),
+              '',
+            ]}
+            right={['Number']}
+          />
           <tbody>
             {shown.map((line) => (
               <Fragment key={line.number}>
@@ -82,7 +92,7 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
                   <Cell head>
                     {line.words}
                     <Box textStyle="label" color="quiet" fontWeight={400}>
-                      {wireSizeLabel(line.diameterMm)}, {gasName(line.gas)}, {modeName(line.mode)}
+                      {tell(wireSizeLabel(line.diameterMm))}, {tell(gasName(line.gas))}, {tell(modeName(line.mode))}
                     </Box>
                   </Cell>
                   <Cell figure fontSize="18px">
@@ -93,21 +103,23 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
                       .map((other) => other.number)
                       .join(', ')}
                   </Cell>
-                  <Cell fontSize="13px">{line.points ? `${line.points.length} points` : '–'}</Cell>
+                  <Cell fontSize="13px">
+                    {line.points ? t('view.machines.points-2', { points: line.points.length }) : '–'}
+                  </Cell>
                   <Cell pr="0" textAlign="right" whiteSpace="nowrap">
                     <Action
                       kind="quiet"
                       fontSize="13px"
-                      aria-label={`Teach line ${line.number}`}
+                      aria-label={t('view.machines.teach-line', { number: line.number })}
                       onClick={() => setOpen(open === line.number ? null : line.number)}
                     >
-                      Teach
+                      {t('view.machines.teach')}
                     </Action>
                     <Action
                       kind="quiet"
                       fontSize="13px"
                       disabled={task.busy}
-                      aria-label={`Take off line ${line.number}`}
+                      aria-label={t('view.machines.take-off-line', { number: line.number })}
                       onClick={() => {
                         void editor.saveFile((file) => ({
                           ...file,
@@ -115,7 +127,7 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
                         }));
                       }}
                     >
-                      Take off
+                      {t('view.machines.take-off-2')}
                     </Action>
                   </Cell>
                 </tr>
@@ -131,7 +143,7 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
             ))}
             {shown.length === 0 && (
               <tr>
-                <Cell color="quiet">No line holds all of these words.</Cell>
+                <Cell color="quiet">{t('view.machines.no-line-holds-all-of')}</Cell>
               </tr>
             )}
           </tbody>
@@ -166,7 +178,7 @@ function AddLine({ editor, onClose }: { readonly editor: MachineEditor; readonly
   const set = (change: Partial<LineForm>) => setForm({ ...form, ...change });
   const filler = fillers.find((one) => one.code === form.filler);
   return (
-    <Box as="section" aria-label="A new chart line" bg="page" p="3" borderRadius="4px" mb="2">
+    <Box as="section" aria-label={t('view.machines.a-new-chart-line')} bg="page" p="3" borderRadius="4px" mb="2">
       <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', lg: 'repeat(6, 1fr)' }} gap="2.5">
         <ValueField
           label="Number"
@@ -178,19 +190,19 @@ function AddLine({ editor, onClose }: { readonly editor: MachineEditor; readonly
           onValue={(number) => set({ number })}
         />
         <ChoiceField
-          label="Wire"
+          label={t('view.machines.wire')}
           value={form.filler}
           choices={fillers.map(({ code, name }) => ({ value: code, label: name }))}
           onChange={(code) => set({ filler: code })}
         />
         <ChoiceField
-          label="Size"
+          label={t('view.library.size')}
           value={String(form.diameterMm)}
           choices={wireSizes.map(({ diameterMm, label }) => ({ value: String(diameterMm), label }))}
           onChange={(value) => set({ diameterMm: Number(value) })}
         />
         <ChoiceField
-          label="Gas"
+          label={t('view.machines.gas')}
           value={form.gas}
           choices={commonGasCodes.map((code) => ({
             value: code,
@@ -199,7 +211,7 @@ function AddLine({ editor, onClose }: { readonly editor: MachineEditor; readonly
           onChange={(gas) => set({ gas })}
         />
         <ChoiceField
-          label="Way"
+          label={t('view.machines.way')}
           value={form.mode}
           choices={(['pulse', 'double-pulse', 'dip', 'spray'] as const).map((mode) => ({
             value: mode,
@@ -207,11 +219,16 @@ function AddLine({ editor, onClose }: { readonly editor: MachineEditor; readonly
           }))}
           onChange={(mode) => set({ mode })}
         />
-        <TextField label="Words on the door" value={form.words} onChange={(words) => set({ words })} maxLength={120} />
+        <TextField
+          label={t('view.machines.words-on-the-door')}
+          value={form.words}
+          onChange={(words) => set({ words })}
+          maxLength={120}
+        />
       </Box>
       {task.problem !== null && (
         <Box mt="2">
-          <Notice level="refusal" word="Not saved." urgent>
+          <Notice level="refusal" word={t('view.library.not-saved')} urgent>
             {task.problem}
           </Notice>
         </Box>
@@ -223,7 +240,9 @@ function AddLine({ editor, onClose }: { readonly editor: MachineEditor; readonly
           onClick={() => {
             const { number } = form;
             if (number === null) return;
-            const words = form.words.trim() || `${filler?.name ?? form.filler} ${wireSizeLabel(form.diameterMm)}`;
+            const words =
+              form.words.trim() ||
+              `${tell(tellIf(filler?.name) ?? form.filler)} ${tell(wireSizeLabel(form.diameterMm))}`;
             void editor
               .saveFile((file) => ({
                 ...file,
@@ -237,9 +256,9 @@ function AddLine({ editor, onClose }: { readonly editor: MachineEditor; readonly
               });
           }}
         >
-          Add this line
+          {t('view.machines.add-this-line')}
         </Action>
-        <Action onClick={onClose}>Leave it</Action>
+        <Action onClick={onClose}>{t('view.library.leave-it')}</Action>
       </Box>
     </Box>
   );

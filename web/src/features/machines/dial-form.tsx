@@ -1,4 +1,5 @@
 /** Describing one dial: its word, where a hand finds it, the quantity it moves and how. Half-typed forms stay on the device. */
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { fillers } from '@fox-tempo/core/consumables';
@@ -26,13 +27,13 @@ type FileDial = MachineFile['dials'][number];
 type Kind = DialScale['kind'];
 
 const kinds: readonly { value: Kind; label: string }[] = [
-  { value: 'linear', label: 'In proportion: so much a unit' },
-  { value: 'percent-of', label: 'Percent of another dial' },
-  { value: 'line-offset', label: 'Volts against the machine’s line' },
-  { value: 'inverse', label: 'The other way over: a figure divided by it' },
-  { value: 'stepped', label: 'Clicks, each for one figure' },
-  { value: 'named', label: 'Named positions or pictures' },
-  { value: 'chart-line', label: 'Picks the line of the chart' },
+  { value: 'linear', label: t('view.machines.in-proportion-so-much-a') },
+  { value: 'percent-of', label: t('view.machines.percent-of-another-dial') },
+  { value: 'line-offset', label: t('view.machines.volts-against-the-machines-line') },
+  { value: 'inverse', label: t('view.machines.the-other-way-over-a') },
+  { value: 'stepped', label: t('view.machines.clicks-each-for-one-figure') },
+  { value: 'named', label: t('view.machines.named-positions-or-pictures') },
+  { value: 'chart-line', label: t('view.machines.picks-the-line-of-the') },
 ];
 
 /** Everything a form may hold at once, so that changing the kind and back loses nothing. */
@@ -117,24 +118,49 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
   );
   const made = dialOf(form, dial, dials);
   return (
-    <Box as="section" aria-label={dial ? `Edit ${dial.label}` : 'A new dial'} bg="page" p="3" borderRadius="4px" my="2">
+    <Box
+      as="section"
+      aria-label={dial ? t('view.machines.edit', { dial: dial.label }) : t('view.machines.a-new-dial')}
+      bg="page"
+      p="3"
+      borderRadius="4px"
+      my="2"
+    >
       <Box display="grid" gridTemplateColumns={{ base: '1fr', sm: 'repeat(2, 1fr)', lg: 'repeat(4, 1fr)' }} gap="2.5">
-        <TextField label="The machine’s word" value={form.label} onChange={(label) => set({ label })} />
-        <TextField label="Where a hand finds it" value={form.where} onChange={(where) => set({ where })} />
-        <TextField label="Unit as printed" value={form.unit} onChange={(unit) => set({ unit })} maxLength={20} />
+        <TextField
+          label={t('view.machines.the-machines-word')}
+          value={form.label}
+          onChange={(label) => set({ label })}
+        />
+        <TextField
+          label={t('view.machines.where-a-hand-finds-it')}
+          value={form.where}
+          onChange={(where) => set({ where })}
+        />
+        <TextField
+          label={t('view.machines.unit-as-printed')}
+          value={form.unit}
+          onChange={(unit) => set({ unit })}
+          maxLength={20}
+        />
         <ChoiceField
-          label="In the welder’s hand"
+          label={t('view.machines.in-the-welders-hand')}
           value={form.hand}
           choices={[
-            { value: 'free', label: 'Free to move' },
-            { value: 'fixed', label: 'Set once' },
+            { value: 'free', label: t('view.dial-card.free-to-move') },
+            { value: 'fixed', label: t('view.dial-card.set-once') },
           ]}
           onChange={(hand) => set({ hand })}
         />
-        <ChoiceField label="How it counts" value={form.kind} choices={kinds} onChange={(kind) => set({ kind })} />
+        <ChoiceField
+          label={t('view.machines.how-it-counts')}
+          value={form.kind}
+          choices={kinds}
+          onChange={(kind) => set({ kind })}
+        />
         {numeric && form.kind !== 'line-offset' && (
           <ChoiceField
-            label="What it moves"
+            label={t('view.machines.what-it-moves')}
             value={form.quantity}
             choices={quantityChoices}
             onChange={(quantity) => set({ quantity })}
@@ -142,43 +168,51 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
         )}
         {form.kind === 'percent-of' && (
           <ChoiceField
-            label="Percent of"
+            label={t('view.machines.percent-of')}
             value={form.of === '' ? (others[0]?.id ?? '') : form.of}
             choices={others.map((one) => ({ value: one.id, label: one.label }))}
             onChange={(of) => set({ of })}
           />
         )}
-        {travels && number('Lower end', 'min')}
-        {travels && number('Upper end', 'max')}
-        {travels && number('Step', 'step')}
-        {(form.kind === 'linear' || form.kind === 'line-offset') && number('Neutral point', 'neutral', 'on the dial')}
-        {form.kind === 'linear' &&
-          number('Figure at neutral', 'atNeutral', `in ${quantityFacts(form.quantity).unit || 'its unit'}`)}
+        {travels && number(t('view.machines.lower-end'), 'min')}
+        {travels && number(t('view.machines.upper-end'), 'max')}
+        {travels && number(t('view.machines.step'), 'step')}
+        {(form.kind === 'linear' || form.kind === 'line-offset') &&
+          number(t('view.machines.neutral-point'), 'neutral', t('view.machines.on-the-dial'))}
         {form.kind === 'linear' &&
           number(
-            'For one unit more',
-            'perUnit',
-            `${quantityFacts(form.quantity).unit || 'units'}; negative when it runs the other way`,
+            t('view.machines.figure-at-neutral'),
+            'atNeutral',
+            t('view.machines.in', { unit: quantityFacts(form.quantity).unit || t('view.machines.its-unit') }),
           )}
-        {form.kind === 'line-offset' && number('Volts for one unit', 'voltsPerUnit')}
-        {form.kind === 'inverse' && number('Figure × dial', 'product', 'a period in s for Hz: 1')}
+        {form.kind === 'linear' &&
+          number(
+            t('view.machines.for-one-unit-more'),
+            'perUnit',
+            t('view.machines.negative-when-it-runs-the', { unit: quantityFacts(form.quantity).unit || 'units' }),
+          )}
+        {form.kind === 'line-offset' && number(t('view.machines.volts-for-one-unit'), 'voltsPerUnit')}
+        {form.kind === 'inverse' &&
+          number(t('view.machines.figure-dial'), 'product', t('view.machines.a-period-in-s-for'))}
         {form.kind === 'linear' && (
           <ChoiceField
-            label="Also drags along"
+            label={t('view.machines.also-drags-along')}
             value={form.alsoQuantity}
-            choices={[{ value: 'none', label: 'nothing' }, ...quantityChoices]}
+            choices={[{ value: 'none', label: t('view.bench.nothing') }, ...quantityChoices]}
             onChange={(alsoQuantity) => set({ alsoQuantity })}
           />
         )}
-        {form.kind === 'linear' && form.alsoQuantity !== 'none' && number('By this for one unit', 'alsoPerUnit')}
+        {form.kind === 'linear' &&
+          form.alsoQuantity !== 'none' &&
+          number(t('view.machines.by-this-for-one-unit'), 'alsoPerUnit')}
         {form.kind === 'named' && (
           <ChoiceField
-            label="What it chooses"
+            label={t('view.machines.what-it-chooses')}
             value={form.facet}
             choices={[
-              { value: 'mode', label: 'transfer mode' },
-              { value: 'trigger', label: 'trigger mode' },
-              { value: 'filler', label: 'wire' },
+              { value: 'mode', label: t('view.machines.transfer-mode') },
+              { value: 'trigger', label: t('view.machines.trigger-mode') },
+              { value: 'filler', label: t('view.machines.wire-2') },
             ]}
             onChange={(facet) => set({ facet, positions: '' })}
           />
@@ -187,26 +221,30 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
       {(form.kind === 'stepped' || form.kind === 'named') && (
         <Box mt="2.5">
           <TextField
-            label="Positions in their order"
+            label={t('view.machines.positions-in-their-order')}
             value={form.positions}
             onChange={(positions) => set({ positions })}
             maxLength={900}
             hint={
               form.kind === 'stepped'
-                ? 'label = figure, with ; between: A = −3; B = 0; C = 3'
-                : `label = ${facetCodes(form.facet).join(' or ')}; a position may mean several: Flat = dip, spray`
+                ? t('view.machines.label-figure-with-between-a')
+                : t('view.machines.label-a-position-may-mean', { facet: facetCodes(form.facet).join(' or ') })
             }
           />
         </Box>
       )}
       {numeric && (
         <Tick checked={form.isSure} onChange={(isSure) => set({ isSure })}>
-          I know which way it runs (otherwise the card gives both readings until somebody tries it)
+          {t('view.machines.i-know-which-way-it')}
         </Tick>
       )}
       {(problem ?? (made.ok ? null : made.message)) !== null && (
         <Box my="2">
-          <Notice level="refusal" word={problem === null ? 'Not yet.' : 'Not saved.'} urgent={problem !== null}>
+          <Notice
+            level="refusal"
+            word={problem === null ? t('view.bench.not-yet') : t('view.library.not-saved')}
+            urgent={problem !== null}
+          >
             {problem ?? (made.ok ? '' : made.message)}
           </Notice>
         </Box>
@@ -219,7 +257,7 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
             if (made.ok) onSave(made.dial);
           }}
         >
-          {dial ? 'Save this dial' : 'Add this dial'}
+          {dial ? t('view.machines.save-this-dial') : t('view.machines.add-this-dial')}
         </Action>
         <Action
           onClick={() => {
@@ -227,11 +265,11 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
             onClose();
           }}
         >
-          Leave it
+          {t('view.library.leave-it')}
         </Action>
         {onRemove && (
           <Action kind="quiet" disabled={busy} onClick={onRemove}>
-            Take this dial off
+            {t('view.machines.take-this-dial-off')}
           </Action>
         )}
       </Box>
@@ -241,7 +279,7 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
 
 const quantityChoices = dialQuantityNames.map((value) => {
   const { name, unit } = quantityFacts(value);
-  return { value, label: unit === '' ? name : `${name}, ${unit}` };
+  return { value, label: unit === '' ? name : `${tell(name)}, ${unit}` };
 });
 
 function facetCodes(facet: Facet): readonly string[] {
@@ -300,7 +338,7 @@ type Made = { readonly ok: true; readonly dial: FileDial } | { readonly ok: fals
 
 /** The dial that a form describes, or what it still lacks. What it means as a whole is checked when the machine is saved. */
 function dialOf(form: Form, before: FileDial | null, dials: MachineFile['dials']): Made {
-  if (form.label.trim() === '') return { ok: false, message: 'Write down the machine’s own word for this dial.' };
+  if (form.label.trim() === '') return { ok: false, message: t('view.machines.write-down-the-machines-own') };
   const scale = scaleFrom(form, dials, before?.id);
   if (typeof scale === 'string') return { ok: false, message: scale };
   const id = before?.id ?? freeId(form.label, dials);
@@ -338,7 +376,7 @@ function scaleFrom(form: Form, dials: MachineFile['dials'], ownId: string | unde
     case 'percent-of': {
       const of = form.of === '' ? dials.find((dial) => dial.id !== ownId && isNumeric(dial.scale))?.id : form.of;
       return of === undefined
-        ? 'There is no other dial yet that this one could be a percentage of.'
+        ? t('view.machines.there-is-no-other-dial')
         : { kind: 'percent-of', quantity: form.quantity, of, ...travel };
     }
     case 'line-offset':
@@ -353,9 +391,9 @@ function scaleFrom(form: Form, dials: MachineFile['dials'], ownId: string | unde
         quantity: Number(figure.replace('−', '-').replace(',', '.')),
       }));
       const bad = read.find((position) => position.label === '' || !Number.isFinite(position.quantity));
-      if (read.length < 2) return 'Write at least two positions, with ; between.';
+      if (read.length < 2) return t('view.machines.write-at-least-two-positions');
       return bad
-        ? `"${bad.label}" needs a figure behind =.`
+        ? t('view.machines.needs-a-figure-behind', { bad: bad.label })
         : { kind: 'stepped', quantity: form.quantity, positions: read };
     }
     case 'named': {
@@ -367,10 +405,10 @@ function scaleFrom(form: Form, dials: MachineFile['dials'], ownId: string | unde
           .map((word) => word.trim().toLowerCase().replace(/\s+/g, '-'))
           .filter(Boolean),
       }));
-      if (read.length === 0) return 'Write the positions, with ; between.';
+      if (read.length === 0) return t('view.machines.write-the-positions-with-between');
       const unknown = read.flatMap((position) => position.is).find((word) => !codes.includes(word));
-      if (unknown !== undefined) return `"${unknown}" is none of ${codes.join(', ')}.`;
-      if (read.some((position) => position.is.length === 0)) return 'Every position needs what it means behind =.';
+      if (unknown !== undefined) return t('view.machines.is-none-of', { unknown, codes });
+      if (read.some((position) => position.is.length === 0)) return t('view.machines.every-position-needs-what-it');
       return { kind: 'named', facet: form.facet, positions: read };
     }
   }

@@ -1,34 +1,57 @@
 /** A dial's scale in one plain sentence: what a welder would say of it. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, named, spoken } from '../../lib/words.ts';
 import { isNumeric, quantityFacts, quantityText, type Dial, type Machine } from '@fox-tempo/core/machine';
 
 export function scaleWords({ scale }: Dial, dials: Machine['dials']): string {
   switch (scale.kind) {
     case 'linear': {
       const { name } = quantityFacts(scale.quantity);
-      const also = scale.also ? `; drags ${quantityFacts(scale.also.quantity).name} along` : '';
+      const also = scale.also
+        ? t('view.machines.drags-along', { quantity: tell(quantityFacts(scale.also.quantity).name) })
+        : '';
       const plain = scale.quantityPerUnit === 1 && scale.neutral === scale.quantityAtNeutral;
       return plain
-        ? `${name}, as it reads${also}`
-        : `${name}: ${shownPerUnit(scale.quantityPerUnit)} ${quantityFacts(scale.quantity).unit} a unit, ${quantityText(scale.quantity, scale.quantityAtNeutral)} at ${scale.neutral}${also}`;
+        ? t('view.machines.as-it-reads', { name, also })
+        : t('view.machines.a-unit-at', {
+            tell: tell(name),
+            quantityPerUnit: shownPerUnit(scale.quantityPerUnit),
+            unit: quantityFacts(scale.quantity).unit,
+            quantityAtNeutral: tell(quantityText(scale.quantity, scale.quantityAtNeutral)),
+            neutral: scale.neutral,
+            also,
+          });
     }
     case 'percent-of': {
       const base = dials.find((dial) => dial.id === scale.of);
-      return `${quantityFacts(scale.quantity).name}: percent of ${base?.label ?? scale.of}`;
+      return t('view.machines.percent-of-2', {
+        quantity: quantityFacts(scale.quantity).name,
+        value: base?.label ?? scale.of,
+      });
     }
     case 'line-offset':
-      return `arc trim: ${shownPerUnit(scale.voltsPerUnit)} V a unit against the machine’s line`;
+      return t('view.machines.arc-trim-a-unit-against', {
+        voltsPerUnit: amount('voltage', Number(shownPerUnit(scale.voltsPerUnit))),
+      });
     case 'inverse':
-      return `${quantityFacts(scale.quantity).name}: ${scale.product} divided by it`;
+      return t('view.machines.divided-by-it', { quantity: quantityFacts(scale.quantity).name, product: scale.product });
     case 'stepped':
-      return `${quantityFacts(scale.quantity).name}: ${scale.positions.length} clicks`;
+      return t('view.machines.clicks', {
+        quantity: tell(quantityFacts(scale.quantity).name),
+        positions: scale.positions.length,
+      });
     case 'named':
       return `${facetWords[scale.facet]}: ${scale.positions.map((position) => position.label).join(', ')}`;
     case 'chart-line':
-      return 'picks the line of the chart';
+      return t('view.machines.picks-the-line-of-the-2');
   }
 }
 
-const facetWords = { mode: 'transfer mode', filler: 'wire', trigger: 'trigger mode' } as const;
+const facetWords = {
+  mode: t('view.machines.transfer-mode'),
+  filler: named('wire'),
+  trigger: t('view.machines.trigger-mode'),
+} as const;
 
 /** A dial whose sense somebody should try: described, never tested. */
 export function isUntested({ scale, senseTested }: Dial): boolean {
@@ -36,5 +59,5 @@ export function isUntested({ scale, senseTested }: Dial): boolean {
 }
 
 function shownPerUnit(value: number): string {
-  return Number(value.toPrecision(4)).toString().replace('-', '−');
+  return spoken().number(Number(value.toPrecision(4)));
 }

@@ -1,4 +1,5 @@
 /** A machine's dials as a readable table: its word, where it is, what it moves, its travel as a picture, and what nobody has tried yet. */
+import { t, tell, tellIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { displayed, isNumeric, senseWords } from '@fox-tempo/core/machine';
 import { Fragment, useState } from 'react';
@@ -25,18 +26,20 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
   };
   return (
     <Panel
-      title="Dials"
+      title={t('view.bench.dials')}
       aside={
         <Action kind="quiet" my="-2" onClick={() => setOpen({ what: 'edit', id: '' })}>
-          Describe a dial
+          {t('view.machines.describe-a-dial')}
         </Action>
       }
     >
       {untested.length > 0 && (
         <Box mb="2">
           <Notice level="caution">
-            Nobody has tried which way {untested.map((dial) => dial.label).join(' and ')}{' '}
-            {untested.length === 1 ? 'runs' : 'run'}. Until then cards give both readings.
+            {t('view.machines.nobody-has-tried-which-way', {
+              dial: untested.map((dial) => dial.label).join(' and '),
+              untested: untested.length === 1 ? t('view.machines.runs') : t('view.machines.run'),
+            })}
           </Notice>
         </Box>
       )}
@@ -63,13 +66,19 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
         />
       )}
       {file.dials.length === 0 ? (
-        <Notice level="note">
-          No dial is described yet. Stand in front of the machine and go through its knobs and menus one by one: its
-          word, what it moves, its lower and upper end. Feed and arc length are enough for a first card.
-        </Notice>
+        <Notice level="note">{t('view.machines.no-dial-is-described-yet')}</Notice>
       ) : (
-        <Table label={`Dials of ${file.name}`}>
-          <Heads names={['Dial', 'Moves', 'Travel', 'Stands', '']} right={['Stands']} />
+        <Table label={t('view.machines.dials-of', { file: file.name })}>
+          <Heads
+            names={[
+              t('view.bench.dial'),
+              t('view.machines.moves'),
+              t('view.dial-card.travel'),
+              t('view.machines.stands'),
+              '',
+            ]}
+            right={[t('view.machines.stands')]}
+          />
           <tbody>
             {file.dials.map((dial) => {
               const sense = isNumeric(dial.scale) ? senseWords(dial.scale) : undefined;
@@ -81,31 +90,37 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                       {dial.label}
                       <Box textStyle="label" color="quiet" fontWeight={400}>
                         {dial.where}
-                        {dial.hand === 'fixed' ? '; set once' : ''}
+                        {dial.hand === 'fixed' ? t('view.machines.set-once') : ''}
                       </Box>
                     </Cell>
                     <Cell minWidth={{ base: '140px', xl: '180px' }}>
                       {scaleWords(dial, file.dials)}
                       {sense !== undefined && (
                         <Box textStyle="label" color="quiet">
-                          {sense}
+                          {tell(sense)}
                         </Box>
                       )}
                       {dial.evidence?.map((one) => (
                         <Box textStyle="label" color="spruce" key={`${one.on}${one.result}`}>
-                          ● tried {one.on} by {one.by}:{' '}
-                          {one.result === 'reversed' ? 'ran the other way' : 'runs as said'}
-                          {one.note === undefined ? '' : `, “${one.note}”`}
+                          {t('view.machines.tried-by', {
+                            on: one.on,
+                            by: one.by,
+                            result:
+                              one.result === 'reversed'
+                                ? t('view.machines.ran-the-other-way')
+                                : t('view.machines.runs-as-said'),
+                            note: one.note === undefined ? '' : `, “${one.note}”`,
+                          })}
                         </Box>
                       ))}
                       {isUntested(dial) && (
                         <Box textStyle="label" color="ochre" fontWeight={600}>
-                          ◇ nobody has tried it
+                          {t('view.machines.nobody-has-tried-it-2')}
                         </Box>
                       )}
                     </Cell>
                     <Cell>
-                      <ScalePicture scale={dial.scale} sense={sense} stands={stands} />
+                      <ScalePicture scale={dial.scale} sense={tellIf(sense)} stands={stands} />
                     </Cell>
                     <Cell figure whiteSpace={isNumeric(dial.scale) ? 'nowrap' : 'normal'}>
                       {stands === undefined ? '–' : displayed(dial.scale, stands)}
@@ -125,29 +140,29 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                           <Action
                             kind="quiet"
                             fontSize="13px"
-                            aria-label={`Try which way ${dial.label} runs`}
+                            aria-label={t('view.machines.try-which-way-runs', { dial: dial.label })}
                             onClick={() => setOpen({ what: 'test', id: dial.id })}
                           >
-                            Try it
+                            {t('view.machines.try-it')}
                           </Action>
                         )}
                         {hasSwingUnit(dial) && (
                           <Action
                             kind="quiet"
                             fontSize="13px"
-                            aria-label={`Find what a unit of ${dial.label} means`}
+                            aria-label={t('view.machines.find-what-a-unit-of', { dial: dial.label })}
                             onClick={() => setOpen({ what: 'unit', id: dial.id })}
                           >
-                            Its unit
+                            {t('view.machines.its-unit-2')}
                           </Action>
                         )}
                         <Action
                           kind="quiet"
                           fontSize="13px"
-                          aria-label={`Edit ${dial.label}`}
+                          aria-label={t('view.machines.edit', { dial: dial.label })}
                           onClick={() => setOpen({ what: 'edit', id: dial.id })}
                         >
-                          Edit
+                          {t('view.machines.edit-2')}
                         </Action>
                       </Box>
                     </Cell>
@@ -228,8 +243,9 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
       )}
       {file.displays.length > 0 && (
         <Box fontSize="13px" color="quiet" mt="2">
-          It shows by itself: {file.displays.map(({ label, where, unit }) => `${label} (${unit}, ${where})`).join('; ')}
-          .
+          {t('view.machines.it-shows-by-itself', {
+            where: file.displays.map(({ label, where, unit }) => `${label} (${unit}, ${where})`).join('; '),
+          })}
         </Box>
       )}
     </Panel>

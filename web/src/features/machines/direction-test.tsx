@@ -1,4 +1,5 @@
 /** The two-minute test that finds out which way a dial runs, with its caution before its steps; the answer is stored with who and when. */
+import { t, tell } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import { directionTestFor, type Dial } from '@fox-tempo/core/machine';
 import { useState } from 'react';
@@ -20,47 +21,44 @@ export function DirectionTestPanel({ dial, task, onAnswer, onClose }: DirectionT
   const test = directionTestFor(dial);
   if (!test) return null;
   return (
-    <Box borderLeftWidth="4px" borderColor="accent" pl="3" py="1" my="2" as="section" aria-label={test.title}>
+    <Box borderLeftWidth="4px" borderColor="accent" pl="3" py="1" my="2" as="section" aria-label={tell(test.title)}>
       <Heading as="h3" textStyle="heading" mb="1.5">
-        {test.title}, {test.minutes} minutes
+        {t('view.machines.minutes', { title: test.title, minutes: test.minutes })}
       </Heading>
-      <Notice level="hazard" word="Before you begin.">
-        {test.safety}
+      <Notice level="hazard" word={t('view.machines.before-you-begin')}>
+        {tell(test.safety)}
       </Notice>
       <Box as="ol" pl="5" my="2" listStyleType="decimal" fontSize="14px">
         {test.steps.map((step) => (
-          <Box as="li" key={step} py="1">
-            {step}
+          <Box as="li" key={tell(step)} py="1">
+            {tell(step)}
           </Box>
         ))}
       </Box>
       <Box fontWeight={600} mb="1.5">
-        {test.question}
+        {tell(test.question)}
       </Box>
-      <TextField label="What you saw (kept with the result)" value={note} onChange={setNote} maxLength={300} />
+      <TextField label={t('view.machines.what-you-saw-kept-with')} value={note} onChange={setNote} maxLength={300} />
       <Box display="flex" gap="2" flexWrap="wrap" mt="2">
         <Action kind="main" disabled={task.busy} whiteSpace="normal" onClick={() => onAnswer('as-described', note)}>
-          {test.answers.asDescribed}
+          {tell(test.answers.asDescribed)}
         </Action>
         <Action kind="main" disabled={task.busy} whiteSpace="normal" onClick={() => onAnswer('reversed', note)}>
-          {test.answers.reversed}
+          {tell(test.answers.reversed)}
         </Action>
-        <Action onClick={() => setUnclear(true)}>{test.answers.unclear}</Action>
+        <Action onClick={() => setUnclear(true)}>{tell(test.answers.unclear)}</Action>
         <Action kind="quiet" onClick={onClose}>
-          Not now
+          {t('view.machines.not-now')}
         </Action>
       </Box>
       {unclear && (
         <Box mt="2">
-          <Notice level="note">
-            Nothing is stored. Take the two ends further apart, change nothing else, and look again; until then the card
-            gives both readings.
-          </Notice>
+          <Notice level="note">{t('view.machines.nothing-is-stored-take-the')}</Notice>
         </Box>
       )}
       {task.problem !== null && (
         <Box mt="2">
-          <Notice level="refusal" word="Not stored." urgent>
+          <Notice level="refusal" word={t('view.machines.not-stored')} urgent>
             {task.problem}
           </Notice>
         </Box>

@@ -1,4 +1,5 @@
 /** What stands on the dials, typed in one after the other; empty means not read. */
+import { t, named } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { displayed } from '@fox-tempo/core/machine';
@@ -26,7 +27,7 @@ export function FoundForm({ file, reference, keep, task, onSend, onClose }: Foun
     setDials(value === null ? rest : { ...rest, [id]: value });
   };
   return (
-    <Box as="section" aria-label="Read back" bg="page" p="3" borderRadius="4px" my="2">
+    <Box as="section" aria-label={t('view.machines.read-back')} bg="page" p="3" borderRadius="4px" my="2">
       <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="2.5">
         {file.dials
           .filter((dial) => reference[dial.id] !== undefined)
@@ -42,7 +43,7 @@ export function FoundForm({ file, reference, keep, task, onSend, onClose }: Foun
           ))}
       </Box>
       {task.problem !== null && (
-        <Notice level="refusal" word="Not stored." urgent>
+        <Notice level="refusal" word={t('view.machines.not-stored')} urgent>
           {task.problem}
         </Notice>
       )}
@@ -55,13 +56,13 @@ export function FoundForm({ file, reference, keep, task, onSend, onClose }: Foun
             forget();
           }}
         >
-          Keep as found
+          {t('view.machines.keep-as-found')}
         </Action>
         <Action kind="plain" disabled={task.busy} onClick={() => onSend({ ...reference })}>
-          All as stored
+          {t('view.machines.all-as-stored')}
         </Action>
         <Action kind="quiet" onClick={onClose}>
-          Leave it
+          {t('view.library.leave-it')}
         </Action>
       </Box>
     </Box>
@@ -85,14 +86,15 @@ export function DialReading({
   readonly onValue: (value: number | null) => void;
 }) {
   const { scale, label, unit } = dial;
-  const hint = meant === undefined ? undefined : `meant: ${meant}${unit === '' ? '' : ` ${unit}`}`;
+  const hint =
+    meant === undefined ? undefined : t('view.machines.meant', { meant, unit: unit === '' ? '' : ` ${unit}` });
   if (scale.kind === 'named' || scale.kind === 'stepped') {
     return (
       <ChoiceField
         label={label}
         value={value === null ? '' : String(value)}
         choices={[
-          { value: '', label: 'not read' },
+          { value: '', label: named('not read') },
           ...scale.positions.map((position, at) => ({ value: String(at), label: position.label })),
         ]}
         onChange={(next) => onValue(next === '' ? null : Number(next))}

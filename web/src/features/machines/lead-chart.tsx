@@ -1,4 +1,6 @@
 /** Lead resistance over time. */
+import { amount, bare } from '@fox-tempo/core/said';
+import { t } from '../../lib/words.ts';
 import type { LeadReadingRow } from '@fox-tempo/contract';
 import { csvOf } from '../../lib/csv.ts';
 import { useCallback } from 'react';
@@ -33,10 +35,14 @@ export function LeadChart({
       option={option}
       height="160px"
       name={`leads-${machineName}`}
-      label={`Resistance of leads, ${rows.length} readings from ${rows[0]?.mOhm ?? 0} to ${rows.at(-1)?.mOhm ?? 0} mΩ`}
+      label={t('view.machines.resistance-of-leads-readings-from', {
+        rows: rows.length,
+        mOhm: bare('resistance', rows[0]?.mOhm ?? 0),
+        mOhm2: amount('resistance', rows.at(-1)?.mOhm ?? 0),
+      })}
       csv={() =>
         csvOf(
-          ['time', 'resistance (mOhm)', 'note'],
+          ['time', t('view.machines.resistance-mohm'), 'note'],
           rows.map((row) => [row.at, row.mOhm, row.note]),
         )
       }

@@ -1,4 +1,5 @@
 /** A taught line: points as read, the fitted line through them, the model's own line beside it for comparison. */
+import { t } from '../../lib/words.ts';
 import { csvOf } from '../../lib/csv.ts';
 import { modelAmps, type ChartLine, type LineFit } from '@fox-tempo/core/machine';
 import { useCallback, useMemo } from 'react';
@@ -11,24 +12,24 @@ export function LineFitChart({ line, fit }: { readonly line: ChartLine; readonly
       grid: { left: 50, right: 16, top: 26, bottom: 40 },
       xAxis: {
         type: 'value' as const,
-        name: 'wire feed, m/min',
+        name: t('view.machines.wire-feed-m-min'),
         nameLocation: 'middle' as const,
         nameGap: 26,
         scale: true,
         ...axisLook(colour),
       },
-      yAxis: { type: 'value' as const, name: 'current, A', scale: true, ...axisLook(colour) },
+      yAxis: { type: 'value' as const, name: t('view.bench.current-a'), scale: true, ...axisLook(colour) },
       series: [
         {
           type: 'line' as const,
-          name: 'model',
+          name: t('view.machines.model'),
           showSymbol: false,
           data: rows.map((row) => [row.feed, row.model]),
           lineStyle: { color: colour('quiet'), width: 1.5, type: 'dashed' as const },
         },
         {
           type: 'line' as const,
-          name: 'this machine',
+          name: t('view.machines.this-machine'),
           showSymbol: false,
           data: rows.flatMap((row) => (row.fitted === undefined ? [] : [[row.feed, row.fitted]])),
           lineStyle: { color: colour('accent'), width: 2 },
@@ -62,10 +63,10 @@ export function LineFitChart({ line, fit }: { readonly line: ChartLine; readonly
       option={option}
       height="230px"
       name={`line-${line.number}`}
-      label={`Current against feed: ${fit.points.length} points, ${doubtful} doubtful, the fitted line solid, the model’s dashed`}
+      label={t('view.machines.current-against-feed-points-doubtful', { points: fit.points.length, doubtful })}
       csv={() =>
         csvOf(
-          ['feed (m/min)', 'fitted (A)', 'model (A)'],
+          [t('view.machines.feed-m-min'), t('view.machines.fitted-a'), t('view.machines.model-a')],
           rows.map((row) => [row.feed, row.fitted ?? '', row.model]),
         )
       }

@@ -1,4 +1,6 @@
 /** Other gases that the door lists under one number, each with the arc it then burns. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { commonGasCodes, gasOf } from '@fox-tempo/core/consumables';
@@ -31,31 +33,42 @@ export function LineGases({ editor, line }: { readonly editor: MachineEditor; re
       ),
     }));
   return (
-    <Box as="section" aria-label={`Other gases under line ${line.number}`} bg="page" p="3" borderRadius="4px" my="2">
+    <Box
+      as="section"
+      aria-label={t('view.machines.other-gases-under-line', { number: line.number })}
+      bg="page"
+      p="3"
+      borderRadius="4px"
+      my="2"
+    >
       <Box fontSize="13px" color="quiet" mb="2">
-        {line.number} is for {gasOf(line.gas).name}. Does the door list other gases under it? The arc then burns longer
-        or shorter at the dial’s neutral; the card makes up for that.
+        {t('view.machines.is-for-does-the-door', { number: line.number, gas: gasOf(line.gas).name })}
       </Box>
       {also.length > 0 && (
-        <Table label={`Gases under line ${line.number}`} mb="2">
-          <Heads names={['Gas', 'Arc at neutral', '']} right={['Arc at neutral']} />
+        <Table label={t('view.machines.gases-under-line', { number: line.number })} mb="2">
+          <Heads
+            names={[t('view.machines.gas'), t('view.machines.arc-at-neutral'), '']}
+            right={[t('view.machines.arc-at-neutral')]}
+          />
           <tbody>
             {also.map(({ gas, trimMm }) => (
               <tr key={gas}>
-                <Cell middle>{gasOf(gas).name}</Cell>
+                <Cell middle>{tell(gasOf(gas).name)}</Cell>
                 <Cell middle figure>
-                  {trimMm > 0 ? '+' : trimMm < 0 ? '−' : ''}
-                  {Math.abs(trimMm).toFixed(1)} mm
+                  {t('view.machines.sum', {
+                    trim: trimMm > 0 ? '+' : trimMm < 0 ? '−' : '',
+                    trim2: amount('shortLength', Math.abs(trimMm), 1),
+                  })}
                 </Cell>
                 <Cell middle textAlign="right">
                   <Action
                     kind="quiet"
                     fontSize="13px"
                     disabled={task.busy}
-                    aria-label={`Take ${gasOf(gas).name} off`}
+                    aria-label={t('view.machines.take-off-3', { gas: gasOf(gas).name })}
                     onClick={() => void save(also.filter((one) => one.gas !== gas))}
                   >
-                    Take off
+                    {t('view.machines.take-off-2')}
                   </Action>
                 </Cell>
               </tr>
@@ -66,13 +79,13 @@ export function LineGases({ editor, line }: { readonly editor: MachineEditor; re
       {free.length > 0 && (
         <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 180px auto' }} gap="2.5" alignItems="start">
           <ChoiceField
-            label="One more gas"
+            label={t('view.machines.one-more-gas')}
             value={form.gas}
             choices={free.map((code) => ({ value: code, label: gasOf(code).name }))}
             onChange={(gas) => setForm({ ...form, gas })}
           />
           <ValueField
-            label="Arc at neutral, longer by"
+            label={t('view.machines.arc-at-neutral-longer-by')}
             of="shortLength"
             value={form.trimMm}
             keep={`${keep}/trim`}
@@ -91,7 +104,7 @@ export function LineGases({ editor, line }: { readonly editor: MachineEditor; re
                 });
             }}
           >
-            Add the gas
+            {t('view.machines.add-the-gas')}
           </Action>
         </Box>
       )}

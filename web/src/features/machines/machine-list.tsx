@@ -1,4 +1,5 @@
 /** All machines as they stand, the way to describe another, and two side by side. */
+import { t, tell } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import { blankMachine, readMachineFile, type MachineResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
@@ -26,21 +27,21 @@ export function MachineList() {
   const [adding, setAdding] = useState(false);
   return (
     <>
-      <PageHead title="Machines" line={`${machines.filter((one) => !one.retired).length} in use`}>
+      <PageHead
+        title={t('view.app.machines')}
+        line={t('view.machines.in-use', { retired: machines.filter((one) => !one.retired).length })}
+      >
         <Box asChild minHeight="44px" display="inline-flex" alignItems="center" px="3" fontWeight={600} fontSize="14px">
-          <Link to="/machines/compare">Two side by side</Link>
+          <Link to="/machines/compare">{t('view.machines.two-side-by-side')}</Link>
         </Box>
         <Action kind="main" aria-expanded={adding} onClick={() => setAdding(!adding)}>
-          Describe a machine
+          {t('view.machines.describe-a-machine')}
         </Action>
       </PageHead>
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
         {adding && <NewMachine onClose={() => setAdding(false)} />}
         {machines.length === 0 && !adding && (
-          <Notice level="note">
-            No machine is described yet. Describe one: its name, its limits, then its dials one by one. Feed and arc
-            length are enough for a first card.
-          </Notice>
+          <Notice level="note">{t('view.machines.no-machine-is-described-yet')}</Notice>
         )}
         <Box
           as="ul"
@@ -76,7 +77,7 @@ function MachineCard({ machine: { id, file, standing, retired } }: { readonly ma
               {file.name}
             </Heading>
             <Box fontSize="13px" color="quiet">
-              {retired ? 'out of use' : file.place}
+              {retired ? t('view.machines.out-of-use') : file.place}
             </Box>
           </Box>
           <Box fontSize="13.5px" color="quiet" mb="2">
@@ -92,23 +93,27 @@ function MachineCard({ machine: { id, file, standing, retired } }: { readonly ma
                   </Box>
                   {file.feeders.length > 1 ? `${label}: ` : ''}
                   {feeder
-                    ? `${fillerOf(feeder.filler).name}, ${wireSizeLabel(feeder.diameterMm)} · ${gasName(feeder.gas)}`
-                    : 'nothing entered'}
+                    ? `${tell(fillerOf(feeder.filler).name)}, ${tell(wireSizeLabel(feeder.diameterMm))} · ${tell(gasName(feeder.gas))}`
+                    : t('view.machines.nothing-entered')}
                 </Box>
               );
             })
           ) : (
             <Box fontSize="14px" color="ochre">
-              ◇ nobody has entered what is on it
+              {t('view.machines.nobody-has-entered-what-is')}
             </Box>
           )}
           <Box fontSize="13px" color="quiet" mt="2">
-            {file.dials.length} dials · {file.chartLines.length} chart lines · {file.slots.count} slots
-            {standing ? ` · entered ${shopTime(standing.since)}` : ''}
+            {t('view.machines.dials-chart-lines-slots', {
+              dials: file.dials.length,
+              chartLines: file.chartLines.length,
+              count: file.slots.count,
+              since: standing ? t('view.machines.entered', { since: shopTime(standing.since) }) : '',
+            })}
           </Box>
           {untested.length > 0 && (
             <Box fontSize="13px" color="ochre" fontWeight={600}>
-              ◇ nobody has tried {untested.map((dial) => dial.label).join(', ')}
+              {t('view.machines.nobody-has-tried', { dial: untested.map((dial) => dial.label) })}
             </Box>
           )}
         </Link>
@@ -152,24 +157,24 @@ function NewMachine({ onClose }: { readonly onClose: () => void }) {
     try {
       value = JSON.parse(await file.text());
     } catch {
-      setFileProblem(`${file.name} is no JSON file.`);
+      setFileProblem(t('view.machines.is-no-json-file', { file: file.name }));
       return;
     }
     const read = readMachineFile(value);
     if (read.ok) await make(read.value);
     else
       setFileProblem(
-        read.issues.map((issue) => `${issue.path === '' ? '' : `${issue.path}: `}${issue.message}`).join(' '),
+        read.issues.map((issue) => `${issue.path === '' ? '' : `${issue.path}: `}${tell(issue.message)}`).join(' '),
       );
   }
 
   return (
-    <Panel title="A new machine">
+    <Panel title={t('view.machines.a-new-machine')}>
       <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(5, 1fr)' }} gap="2.5" alignItems="start">
-        <TextField label="What you call it" value={form.name} onChange={(name) => set({ name })} />
-        <TextField label="Where it stands" value={form.place} onChange={(place) => set({ place })} />
+        <TextField label={t('view.library.what-you-call-it')} value={form.name} onChange={(name) => set({ name })} />
+        <TextField label={t('view.machines.where-it-stands')} value={form.place} onChange={(place) => set({ place })} />
         <ValueField
-          label="Highest current it gives"
+          label={t('view.machines.highest-current-it-gives')}
           of="current"
           value={form.peakCurrentA}
           keep="new-machine/peak"
@@ -177,7 +182,7 @@ function NewMachine({ onClose }: { readonly onClose: () => void }) {
           onValue={(peakCurrentA) => set({ peakCurrentA: peakCurrentA ?? 400 })}
         />
         <ValueField
-          label="Slowest feed"
+          label={t('view.machines.slowest-feed')}
           of="wireFeed"
           value={form.slowest}
           keep="new-machine/slowest"
@@ -185,7 +190,7 @@ function NewMachine({ onClose }: { readonly onClose: () => void }) {
           onValue={(slowest) => set({ slowest: slowest ?? 1 })}
         />
         <ValueField
-          label="Fastest feed"
+          label={t('view.machines.fastest-feed')}
           of="wireFeed"
           value={form.fastest}
           keep="new-machine/fastest"
@@ -204,11 +209,11 @@ function NewMachine({ onClose }: { readonly onClose: () => void }) {
             });
           }}
         >
-          Go on to its dials
+          {t('view.machines.go-on-to-its-dials')}
         </Action>
         <Box asChild fontSize="13px" color="quiet">
           <label>
-            or bring a machine file:{' '}
+            {t('view.machines.or-bring-a-machine-file')}{' '}
             <chakra.input
               type="file"
               accept=".json,application/json"
@@ -222,12 +227,12 @@ function NewMachine({ onClose }: { readonly onClose: () => void }) {
           </label>
         </Box>
         <Action kind="quiet" onClick={onClose}>
-          Leave it
+          {t('view.library.leave-it')}
         </Action>
       </Box>
       {(task.problem ?? fileProblem) !== null && (
         <Box mt="2">
-          <Notice level="refusal" word="Not made." urgent>
+          <Notice level="refusal" word={t('view.machines.not-made')} urgent>
             {task.problem ?? fileProblem}
           </Notice>
         </Box>

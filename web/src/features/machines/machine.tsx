@@ -1,4 +1,5 @@
 /** One machine: dials, chart, memory, how it stands, and what it is; each part with an address of its own. */
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { LeadReadingRow, MachineResource, SlotEntry } from '@fox-tempo/contract';
 import { useLoaderData, useParams } from 'react-router';
@@ -56,11 +57,13 @@ function LoadedMachine({
     <>
       <PageHead title={file.name} line={`${file.place} · ${file.about}`}>
         <Box role="status" color="quiet" fontSize="13px" mr="1">
-          {task.busy ? 'saving…' : `changed ${shopTime(machine.changedAt)} by ${machine.changedBy}`}
+          {task.busy
+            ? t('view.machines.saving')
+            : t('view.machines.changed-by', { changedAt: shopTime(machine.changedAt), changedBy: machine.changedBy })}
         </Box>
         {undo && (
           <Action kind="quiet" disabled={task.busy} onClick={() => void undo()}>
-            Undo the last change
+            {t('view.machines.undo-the-last-change')}
           </Action>
         )}
         <Action
@@ -68,36 +71,43 @@ function LoadedMachine({
             download(`${file.name.toLowerCase()}.tempo.json`, 'application/json', JSON.stringify(file, null, 2))
           }
         >
-          Save as file
+          {t('view.machines.save-as-file')}
         </Action>
       </PageHead>
       <Shelves
-        label={`Parts of ${file.name}`}
+        label={t('view.machines.parts-of', { file: file.name })}
         shelves={[
-          { to: to('dials'), name: 'Dials', ...(untested > 0 ? { mark: `◇ ${untested} untried` } : {}) },
-          { to: to('chart'), name: 'Chart', mark: undefined },
-          { to: to('slots'), name: 'Memory' },
-          { to: to('standing'), name: 'As it stands' },
-          { to: to('read'), name: 'Read its dials' },
-          { to: to('about'), name: 'About' },
+          {
+            to: to('dials'),
+            name: t('view.bench.dials'),
+            ...(untested > 0 ? { mark: t('view.machines.untried', { untested }) } : {}),
+          },
+          { to: to('chart'), name: t('view.machines.chart'), mark: undefined },
+          { to: to('slots'), name: t('view.machines.memory') },
+          { to: to('standing'), name: t('view.machines.as-it-stands') },
+          { to: to('read'), name: t('view.machines.read-its-dials') },
+          { to: to('about'), name: t('view.machines.about') },
         ]}
       />
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
         {!mayChange && ['dials', 'chart', 'about'].includes(part) && (
-          <Notice level="note" word="To look at.">
-            What is described here is changed by a lead hand or owner. How it stands, readings and memories are yours
-            too.
+          <Notice level="note" word={t('view.machines.to-look-at')}>
+            {t('view.machines.what-is-described-here-is')}
           </Notice>
         )}
         {machine.trouble && (
-          <Notice level="refusal" word="Its file no longer passes." urgent>
-            What is shown is an outline. {machine.trouble.map((issue) => issue.message).join(' ')} The stored file is
-            kept; bring a mended one in under Shop, Files, or describe it anew here.
+          <Notice level="refusal" word={t('view.machines.its-file-no-longer-passes')} urgent>
+            {t('view.machines.what-is-shown-is-an', {
+              message: machine.trouble
+                .map((issue) => issue.message)
+                .map(tell)
+                .join(' '),
+            })}
           </Notice>
         )}
         {machine.retired && (
-          <Notice level="note" word="Out of use.">
-            It is kept with all it holds, and not offered for new work.
+          <Notice level="note" word={t('view.machines.out-of-use-2')}>
+            {t('view.machines.it-is-kept-with-all')}
           </Notice>
         )}
         {part === 'chart' ? (

@@ -223,7 +223,7 @@ describe('the chart', () => {
     expect(screen.getByText(/Line 12 is on the machine already/)).toBeTruthy();
     expect(screen.getByText(/the unit "kg" is not known here/)).toBeTruthy();
     expect(calls.some((call) => call.method === 'PUT')).toBe(false);
-    fireEvent.click(screen.getByRole('button', { name: 'Add 1 lines' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Add 1 line' }));
     await screen.findByRole('button', { name: 'Undo the last change' });
     const sent = calls.find((call) => call.method === 'PUT')?.body as { file: MachineResource['file'] };
     expect(sent.file.chartLines.map((line) => line.number)).toContain(53);

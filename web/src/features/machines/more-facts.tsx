@@ -1,4 +1,5 @@
 /** What a machine's plate and manual say besides: volts, wire sizes, what its displays show, and memories called by taps. */
+import { t, tell } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { wireSizeLabel, wireSizes } from '@fox-tempo/core/consumables';
@@ -72,10 +73,10 @@ export function MoreFacts({
       });
   };
   return (
-    <Panel title="Volts, wire sizes, displays, taps">
+    <Panel title={t('view.machines.volts-wire-sizes-displays-taps')}>
       <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: '160px 160px 1fr' }} gap="2.5" alignItems="start">
         <ValueField
-          label="Lowest voltage"
+          label={t('view.machines.lowest-voltage')}
           of="voltage"
           value={form.lowV}
           keep={`${keep}/low`}
@@ -84,18 +85,18 @@ export function MoreFacts({
           onValue={(lowV) => set({ lowV })}
         />
         <ValueField
-          label="Highest voltage"
+          label={t('view.machines.highest-voltage')}
           of="voltage"
           value={form.highV}
           keep={`${keep}/high`}
           range={[0, 80]}
           optional
           onValue={(highV) => set({ highV })}
-          hint={halfVolts ? 'both ends, or none' : undefined}
+          hint={halfVolts ? t('view.machines.both-ends-or-none') : undefined}
         />
         <Box as="fieldset" gridColumn={{ base: 'span 2', md: 'auto' }}>
           <Box as="legend" textStyle="label" color="quiet">
-            Wire it may run; none ticked: any
+            {t('view.machines.wire-it-may-run-none')}
           </Box>
           <Box display="flex" flexWrap="wrap" columnGap="4">
             {wireSizes.map(({ diameterMm }) => (
@@ -106,14 +107,14 @@ export function MoreFacts({
                   set({ sizes: on ? [...form.sizes, diameterMm] : form.sizes.filter((size) => size !== diameterMm) })
                 }
               >
-                {wireSizeLabel(diameterMm)}
+                {tell(wireSizeLabel(diameterMm))}
               </Tick>
             ))}
           </Box>
         </Box>
       </Box>
       <Heading as="h3" textStyle="heading" mt="3" mb="1">
-        What its displays show
+        {t('view.machines.what-its-displays-show')}
       </Heading>
       {form.displays.map((display, at) => {
         const change = (one: Partial<typeof display>) =>
@@ -126,17 +127,26 @@ export function MoreFacts({
             gap="2.5"
             mb="2"
           >
-            <TextField label="It is called" value={display.label} onChange={(label) => change({ label })} />
-            <TextField label="Where" value={display.where} onChange={(where) => change({ where })} />
-            <TextField label="Unit" value={display.unit} maxLength={20} onChange={(unit) => change({ unit })} />
+            <TextField
+              label={t('view.machines.it-is-called')}
+              value={display.label}
+              onChange={(label) => change({ label })}
+            />
+            <TextField label={t('view.library.where')} value={display.where} onChange={(where) => change({ where })} />
+            <TextField
+              label={t('view.machines.unit')}
+              value={display.unit}
+              maxLength={20}
+              onChange={(unit) => change({ unit })}
+            />
             <ChoiceField<DialQuantity>
-              label="Shows"
+              label={t('view.machines.shows')}
               value={display.quantity}
               choices={shown}
               onChange={(quantity) => change({ quantity })}
             />
             <ValueField
-              label="Digits"
+              label={t('view.machines.digits')}
               of="plain"
               value={display.digits}
               keep={`${keep}/digits/${display.id}`}
@@ -147,10 +157,10 @@ export function MoreFacts({
             <Action
               kind="quiet"
               mt="18px"
-              aria-label={`Take ${display.label} off`}
+              aria-label={t('view.machines.take-off-4', { display: display.label })}
               onClick={() => set({ displays: form.displays.filter((_, index) => index !== at) })}
             >
-              Take off
+              {t('view.machines.take-off-2')}
             </Action>
           </Box>
         );
@@ -167,7 +177,7 @@ export function MoreFacts({
                   'display',
                   form.displays.map((one) => one.id),
                 ),
-                label: 'Amperes',
+                label: t('view.machines.amperes'),
                 where: 'left',
                 unit: 'A',
                 quantity: 'meanCurrentA',
@@ -177,10 +187,10 @@ export function MoreFacts({
           })
         }
       >
-        One more display
+        {t('view.machines.one-more-display')}
       </Action>
       <Heading as="h3" textStyle="heading" mt="3" mb="1">
-        Memories called by taps of the trigger
+        {t('view.machines.memories-called-by-taps-of')}
       </Heading>
       {form.tapCalls.map((call, at) => {
         const change = (one: Partial<typeof call>) =>
@@ -188,7 +198,7 @@ export function MoreFacts({
         return (
           <Box key={`${call.taps}-${at}`} display="grid" gridTemplateColumns="120px 120px auto" gap="2.5" mb="2">
             <ValueField
-              label="Taps"
+              label={t('view.machines.taps')}
               of="plain"
               value={call.taps}
               keep={`${keep}/taps/${at}`}
@@ -197,7 +207,7 @@ export function MoreFacts({
               onValue={(taps) => change({ taps: taps ?? 1 })}
             />
             <ValueField
-              label="Call slot"
+              label={t('view.machines.call-slot')}
               of="plain"
               value={call.slot}
               keep={`${keep}/slot/${at}`}
@@ -209,10 +219,10 @@ export function MoreFacts({
               kind="quiet"
               mt="18px"
               justifySelf="start"
-              aria-label={`Take the call by ${call.taps} taps off`}
+              aria-label={t('view.machines.take-the-call-by-taps', { taps: call.taps })}
               onClick={() => set({ tapCalls: form.tapCalls.filter((_, index) => index !== at) })}
             >
-              Take off
+              {t('view.machines.take-off-2')}
             </Action>
           </Box>
         );
@@ -224,24 +234,24 @@ export function MoreFacts({
           set({ tapCalls: [...form.tapCalls, { taps: form.tapCalls.length + 1, slot: machine.file.slots.first }] })
         }
       >
-        One more call
+        {t('view.machines.one-more-call')}
       </Action>
       {machine.file.slots.count === 0 && (
         <Box textStyle="label" color="quiet">
-          It has no memories to call.
+          {t('view.machines.it-has-no-memories-to')}
         </Box>
       )}
       {problem !== null && (
-        <Notice level="refusal" word="Not saved." urgent>
-          {problem} What you typed is kept on this device.
+        <Notice level="refusal" word={t('view.library.not-saved')} urgent>
+          {t('view.machines.what-you-typed-is-kept', { problem })}
         </Notice>
       )}
       <Box display="flex" gap="2" mt="3" flexWrap="wrap">
         <Action kind="main" disabled={!edited || task.busy || halfVolts} onClick={save}>
-          Save these
+          {t('view.machines.save-these')}
         </Action>
         <Action disabled={!edited} onClick={forget}>
-          Back to what is stored
+          {t('view.machines.back-to-what-is-stored')}
         </Action>
       </Box>
     </Panel>

@@ -1,9 +1,11 @@
 /** What these dials mean: somebody stands before the machine, types what it shows, and gets the weld as physics. */
+import { amount, bare } from '@fox-tempo/core/said';
+import { t, tell, tellIf, formatWithUnit, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { arcOf, type Dial, displayed, type Program, readDials } from '@fox-tempo/core/machine';
 import { modeName } from '@fox-tempo/core/plan';
-import { formatWithUnit, type UnitSystem } from '@fox-tempo/core/units';
+import { type UnitSystem } from '@fox-tempo/core/units';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
@@ -26,7 +28,7 @@ export function ReadBack({ editor: { machine } }: { readonly editor: MachineEdit
     setForm({ values: value === null ? rest : { ...rest, [id]: value } });
   };
   if (file.dials.length === 0) {
-    return <Notice level="note">Its dials are not described yet; describe them first, then they can be read.</Notice>;
+    return <Notice level="note">{t('view.machines.its-dials-are-not-described')}</Notice>;
   }
   const feeder = standing?.feeders[standing.feederId];
   const read = readDials(file, values, feeder ? { loaded: feeder } : {});
@@ -38,10 +40,10 @@ export function ReadBack({ editor: { machine } }: { readonly editor: MachineEdit
       alignItems="start"
     >
       <Panel
-        title="As the dials stand"
+        title={t('view.machines.as-the-dials-stand')}
         aside={
           <Action kind="quiet" fontSize="13px" minHeight="32px" onClick={forget}>
-            Back to what was entered
+            {t('view.machines.back-to-what-was-entered')}
           </Action>
         }
       >
@@ -57,10 +59,10 @@ export function ReadBack({ editor: { machine } }: { readonly editor: MachineEdit
           ))}
         </Box>
       </Panel>
-      <Panel title="That is this weld">
+      <Panel title={t('view.machines.that-is-this-weld')}>
         {read.ok ? (
           <>
-            <Table label="The weld as physics">
+            <Table label={t('view.machines.the-weld-as-physics')}>
               <tbody>
                 {linesOf(read.value.program, units).map(([name, text]) => (
                   <tr key={name}>
@@ -74,19 +76,19 @@ export function ReadBack({ editor: { machine } }: { readonly editor: MachineEdit
             </Table>
             {read.value.assumed.length > 0 && (
               <Box textStyle="label" color="quiet" mt="2">
-                No dial says, so taken from practice: {read.value.assumed.join(', ')}.
+                {t('view.machines.no-dial-says-so-taken', { assumed: read.value.assumed })}
               </Box>
             )}
             {read.value.warnings.map((warning) => (
-              <Notice key={warning.code} level="caution">
-                {warning.message}
+              <Notice key={tell(warning.code)} level="caution">
+                {tell(warning.message)}
               </Notice>
             ))}
           </>
         ) : (
           read.issues.map((issue) => (
-            <Notice key={`${issue.path} ${issue.code}`} level="refusal" word="Cannot be read.">
-              {issue.message} {issue.hint ?? ''}
+            <Notice key={`${issue.path} ${issue.code}`} level="refusal" word={t('view.machines.cannot-be-read')}>
+              {tell(issue.message)} {tell(tellIf(issue.hint) ?? '')}
             </Notice>
           ))
         )}
@@ -141,29 +143,44 @@ function linesOf(program: Program, units: UnitSystem): [string, string][] {
   const { filler, diameterMm, gas, mode, wireFeedMPerMin, trimMm, stiffness, pulse, slowBeat, ctwdMm } = program;
   const arcLengthMm = arcOf(program, ctwdMm, trimMm).lineMm + trimMm;
   return [
-    ['Wire', `${fillerOf(filler).name}, ${wireSizeLabel(diameterMm)}`],
-    ['Gas', gasName(gas)],
-    ['Way', modeName(mode)],
-    ['Wire feed', formatWithUnit(wireFeedMPerMin, 'wireFeed', units)],
+    [t('view.machines.wire'), `${tell(fillerOf(filler).name)}, ${tell(wireSizeLabel(diameterMm))}`],
+    [t('view.machines.gas'), tell(gasName(gas))],
+    [t('view.machines.way'), tell(modeName(mode))],
+    [t('view.bench.wire-feed'), formatWithUnit(wireFeedMPerMin, 'wireFeed', units)],
     [
-      'Arc length',
-      `${formatWithUnit(arcLengthMm, 'shortLength', units)} (${trimMm >= 0 ? '+' : '−'}${Math.abs(trimMm).toFixed(1)} mm against the line)`,
+      t('view.bench.arc-length'),
+      t('view.machines.against-the-line', {
+        units: formatWithUnit(arcLengthMm, 'shortLength', units),
+        trim: trimMm >= 0 ? '+' : '−',
+        trim2: amount('shortLength', Math.abs(trimMm), 1),
+      }),
     ],
-    ['Stiffness', `${stiffness > 0 ? '+' : stiffness < 0 ? '−' : ''}${Math.abs(stiffness).toFixed(1)}`],
+    [t('view.machines.stiffness'), `${stiffness > 0 ? '+' : stiffness < 0 ? '−' : ''}${fixed(Math.abs(stiffness), 1)}`],
     ...(pulse
       ? ([
           [
-            'Fast pulse',
-            `${pulse.peakCurrentA.toFixed(0)} A for ${pulse.peakTimeMs.toFixed(2)} ms, ${pulse.backgroundCurrentA.toFixed(0)} A between`,
+            t('view.bench.fast-pulse'),
+            t('view.machines.for-between', {
+              peakCurrent: amount('current', pulse.peakCurrentA, 0),
+              peakTime: amount('pulseTime', pulse.peakTimeMs, 2),
+              backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
+            }),
           ],
-          ['Fast pulses', `${pulse.frequencyHz.toFixed(0)} a second`],
+          [
+            t('view.machines.fast-pulses'),
+            t('view.machines.a-second', { frequency: amount('plain', pulse.frequencyHz, 0) }),
+          ],
         ] as [string, string][])
       : []),
     ...(slowBeat
       ? ([
           [
-            'Slow beat',
-            `${slowBeat.lowFeedMPerMin.toFixed(1)} to ${slowBeat.highFeedMPerMin.toFixed(1)} m/min, ${slowBeat.frequencyHz.toFixed(1)} a second`,
+            t('view.bench.slow-beat'),
+            t('view.machines.to-a-second', {
+              lowFeed: bare('wireFeed', slowBeat.lowFeedMPerMin, 1),
+              highFeed: amount('wireFeed', slowBeat.highFeedMPerMin, 1),
+              frequency: amount('plain', slowBeat.frequencyHz, 1),
+            }),
           ],
         ] as [string, string][])
       : []),

@@ -1,4 +1,5 @@
 /** A dial's travel drawn as a rule: its ends, its neutral point, where it stands now, and which way "more" goes. */
+import { t } from '../../lib/words.ts';
 import { displayed, type DialScale, type NumericScale } from '@fox-tempo/core/machine';
 import { cssColour } from '../../ui/theme/colours.ts';
 
@@ -21,8 +22,10 @@ export function ScalePicture({
   const at = (value: number) => left + ((value - travel.min) / (travel.max - travel.min)) * (right - left);
   const words = [
     `from ${displayed(scale, travel.min)} to ${displayed(scale, travel.max)}`,
-    ...(travel.neutral === undefined ? [] : [`neutral at ${displayed(scale, travel.neutral)}`]),
-    ...(stands === undefined ? [] : [`stands at ${displayed(scale, stands)}`]),
+    ...(travel.neutral === undefined
+      ? []
+      : [t('view.machines.neutral-at', { neutral: displayed(scale, travel.neutral) })]),
+    ...(stands === undefined ? [] : [t('view.machines.stands-at', { stands: displayed(scale, stands) })]),
     ...(sense === undefined ? [] : [sense]),
   ].join(', ');
   const ticks = ticksOf(scale, travel);

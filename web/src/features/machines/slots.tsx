@@ -1,4 +1,6 @@
 /** The memory map: what stands where, since when, for which part; what was found there instead; and everything that ever stood there. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, tellIf } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource, SlotEntry } from '@fox-tempo/contract';
 import { fillerOf, wireSizeLabel } from '@fox-tempo/core/consumables';
@@ -27,8 +29,8 @@ export function Slots({
   const [chosen, setChosen] = useState<number | null>(entries[0]?.slot ?? null);
   if (slots.count === 0) {
     return (
-      <Panel title="Memory slots">
-        <Notice level="note">{name} has no memory slots, or nobody has said how many: see “About”.</Notice>
+      <Panel title={t('view.machines.memory-slots')}>
+        <Notice level="note">{t('view.machines.has-no-memory-slots-or', { name })}</Notice>
       </Panel>
     );
   }
@@ -38,24 +40,25 @@ export function Slots({
   const present = chosen === null ? undefined : entryOf(chosen);
   return (
     <Panel
-      title="Memory slots"
+      title={t('view.machines.memory-slots')}
       aside={
         <Box textStyle="label" color="quiet">
-          {entries.length} of {slots.count} filled
+          {t('view.machines.of-filled', { entries: entries.length, count: slots.count })}
         </Box>
       }
     >
       {drifted.length > 0 && (
         <Box mb="2">
-          <Notice level="caution" word="Drifted.">
-            {drifted.map((entry) => `Slot ${entry.slot} (${entry.seamName})`).join(', ')} stood otherwise when last
-            read.
+          <Notice level="caution" word={t('view.machines.drifted')}>
+            {t('view.machines.stood-otherwise-when-last-read', {
+              seamName: drifted.map((entry) => t('view.machines.slot', { slot: entry.slot, seamName: entry.seamName })),
+            })}
           </Notice>
         </Box>
       )}
       <Box
         role="group"
-        aria-label={`Slots of ${name}`}
+        aria-label={t('view.machines.slots-of', { name })}
         display="grid"
         gridTemplateColumns={
           slots.count <= 20 ? 'repeat(auto-fill, minmax(150px, 1fr))' : 'repeat(auto-fill, minmax(64px, 1fr))'
@@ -70,7 +73,12 @@ export function Slots({
               key={number}
               type="button"
               aria-pressed={chosen === number}
-              aria-label={`Slot ${number}: ${entry ? `${entry.seamName}${hasDrift ? ', drifted' : ''}` : 'empty'}`}
+              aria-label={t('view.machines.slot-2', {
+                number,
+                hasDrift: entry
+                  ? `${entry.seamName}${hasDrift ? t('view.machines.drifted-2') : ''}`
+                  : t('view.machines.empty'),
+              })}
               onClick={() => setChosen(number)}
               minHeight={slots.count <= 20 ? '64px' : '44px'}
               minWidth={0}
@@ -95,7 +103,7 @@ export function Slots({
               </Box>
               {slots.count <= 20 && (
                 <Box fontSize="12px" lineClamp={2}>
-                  {entry ? entry.seamName : 'empty'}
+                  {entry ? entry.seamName : t('view.machines.empty')}
                 </Box>
               )}
               {slots.count > 20 && entry && <Box fontSize="11px">●</Box>}
@@ -113,8 +121,8 @@ export function Slots({
               onFound={(next) => setEntries(entries.map((one) => (one.id === next.id ? next : one)))}
             />
           ) : (
-            <Notice level="note" word={`Slot ${chosen} is empty.`}>
-              Store a seam’s setting into it from the seam’s “Store” step.
+            <Notice level="note" word={t('view.machines.slot-is-empty', { chosen })}>
+              {t('view.machines.store-a-seams-setting-into')}
             </Notice>
           )}
         </Box>
@@ -141,30 +149,54 @@ function Entry({
   const drift = driftOf(machine, entry);
   const off = drift.filter((line) => line.verdict === 'drifted');
   return (
-    <Box as="section" aria-label={`Slot ${entry.slot}`} borderTopWidth="1px" borderColor="line" pt="2">
+    <Box
+      as="section"
+      aria-label={t('view.machines.slot-3', { slot: entry.slot })}
+      borderTopWidth="1px"
+      borderColor="line"
+      pt="2"
+    >
       <Box display="flex" gap="3" alignItems="baseline" flexWrap="wrap">
         <Heading as="h3" textStyle="heading">
-          Slot {entry.slot}: <Link to={`/seams/${entry.seamId}`}>{entry.seamName}</Link>
+          {t('view.machines.slot-4', { slot: entry.slot })} <Link to={`/seams/${entry.seamId}`}>{entry.seamName}</Link>
         </Heading>
         <Box fontSize="13px" color="quiet">
-          {entry.partName} · revision {entry.revision} · {fillerOf(entry.program.filler).name},{' '}
-          {wireSizeLabel(entry.program.diameterMm)} · stored {shopTime(entry.storedAt)} by {entry.storedBy}
-          {entry.note === '' ? '' : ` · “${entry.note}”`}
+          {t('view.machines.revision-stored-by', {
+            partName: entry.partName,
+            revision: entry.revision,
+            filler: fillerOf(entry.program.filler).name,
+            diameter: wireSizeLabel(entry.program.diameterMm),
+            storedAt: shopTime(entry.storedAt),
+            storedBy: entry.storedBy,
+            note: entry.note === '' ? '' : ` · “${entry.note}”`,
+          })}
         </Box>
       </Box>
       {entry.found ? (
         off.length === 0 ? (
           <Box fontSize="14px" color="spruce" my="1.5">
-            ● Stood as stored when {entry.found.foundBy} read it, {shopTime(entry.found.foundAt)}.
+            {t('view.machines.stood-as-stored-when-read', {
+              foundBy: entry.found.foundBy,
+              foundAt: shopTime(entry.found.foundAt),
+            })}
           </Box>
         ) : (
           <Box my="2">
-            <Notice level="caution" word="Drifted.">
-              {entry.found.foundBy} found other figures {shopTime(entry.found.foundAt)}:
+            <Notice level="caution" word={t('view.machines.drifted')}>
+              {t('view.machines.found-other-figures', {
+                foundBy: entry.found.foundBy,
+                foundAt: shopTime(entry.found.foundAt),
+              })}
               <Box as="ul" pl="4" listStyleType="disc">
                 {off.map((line) => (
                   <li key={line.dialId}>
-                    {line.label} {line.found} {line.unit} instead of {line.reference} {line.unit}: {line.means}
+                    {t('view.machines.instead-of', {
+                      line: line.label,
+                      found: line.found ?? '',
+                      unit: line.unit,
+                      reference: line.reference ?? '',
+                      means: tellIf(line.means) ?? '',
+                    })}
                   </li>
                 ))}
               </Box>
@@ -173,12 +205,12 @@ function Entry({
         )
       ) : (
         <Box fontSize="13.5px" color="quiet" my="1.5">
-          Nobody has read it back since it was stored.
+          {t('view.machines.nobody-has-read-it-back')}
         </Box>
       )}
       <Box display="flex" gap="2" flexWrap="wrap">
         <Action onClick={() => setReading(!reading)} aria-expanded={reading}>
-          Read it back
+          {t('view.machines.read-it-back')}
         </Action>
       </Box>
       {reading && (
@@ -202,28 +234,35 @@ function Entry({
 
 function History({ machineId, slot }: { readonly machineId: string; readonly slot: number }) {
   const { data: past, isError } = useDoorList('slotHistory', { params: { id: machineId, slot: String(slot) } });
-  if (isError) return <Notice level="caution">What stood here before could not be loaded.</Notice>;
+  if (isError) return <Notice level="caution">{t('view.machines.what-stood-here-before-could')}</Notice>;
   if (!past) {
     return (
       <Box color="quiet" fontSize="13px" mt="2" role="status">
-        Loading what stood here before…
+        {t('view.machines.loading-what-stood-here-before')}
       </Box>
     );
   }
   return (
-    <Table label={`History of slot ${slot}`} mt="2">
-      <Heads names={['Stored', 'Seam', 'Feed', 'By', 'Note']} right={['Feed']} />
+    <Table label={t('view.machines.history-of-slot', { slot })} mt="2">
+      <Heads
+        names={[
+          t('view.machines.stored'),
+          t('view.machines.seam'),
+          t('view.bench.feed-2'),
+          t('view.machines.by'),
+          t('view.machines.note'),
+        ]}
+        right={[t('view.bench.feed-2')]}
+      />
       <tbody>
         {past.map((one, at) => (
           <tr key={one.id}>
             <Cell>
               {shopTime(one.storedAt)}
-              {at === 0 ? ', stands now' : ''}
+              {at === 0 ? t('view.machines.stands-now') : ''}
             </Cell>
-            <Cell>
-              {one.seamName}, revision {one.revision}
-            </Cell>
-            <Cell figure>{one.program.wireFeedMPerMin.toFixed(1)} m/min</Cell>
+            <Cell>{t('view.machines.revision', { seamName: one.seamName, revision: one.revision })}</Cell>
+            <Cell figure>{tell(amount('wireFeed', one.program.wireFeedMPerMin, 1))}</Cell>
             <Cell>{one.storedBy}</Cell>
             <Cell>{one.note}</Cell>
           </tr>

@@ -1,4 +1,6 @@
 /** How the machine stands now: process and poles, what is threaded and connected on each feeder, its dials; and its leads' resistance with the trend. */
+import { amount, joined } from '@fox-tempo/core/said';
+import { t, named, fixed } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { LeadReadingRow, MachineResource, StandingSave } from '@fox-tempo/contract';
 import { commonGasCodes, fillers, gasName, wireSizes } from '@fox-tempo/core/consumables';
@@ -83,38 +85,40 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
   const edited = JSON.stringify(form) !== JSON.stringify(stored);
   return (
     <Panel
-      title="As it stands"
+      title={t('view.machines.as-it-stands')}
       aside={
         <Box textStyle="label" color="quiet">
-          {machine.standing ? `entered ${shopTime(machine.standing.since)}` : 'nobody has entered it yet'}
+          {machine.standing
+            ? t('view.machines.entered-2', { since: shopTime(machine.standing.since) })
+            : t('view.machines.nobody-has-entered-it-yet')}
         </Box>
       }
     >
       <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="2.5" mb="3">
         <ChoiceField
-          label="Process"
+          label={t('view.machines.process')}
           value={form.process}
           choices={setupProcesses.map((value) => ({ value, label: processWords[value] }))}
           onChange={(process) => set({ process })}
         />
         <ChoiceField
-          label="Poles"
+          label={t('view.machines.poles')}
           value={form.polarity}
           choices={[
-            { value: 'electrode-positive', label: 'wire on plus' },
-            { value: 'electrode-negative', label: 'wire on minus' },
+            { value: 'electrode-positive', label: t('view.machines.wire-on-plus') },
+            { value: 'electrode-negative', label: t('view.machines.wire-on-minus') },
           ]}
           onChange={(polarity) => set({ polarity })}
         />
         <ChoiceField
-          label="Feeder switched on"
+          label={t('view.machines.feeder-switched-on')}
           value={form.feederId}
           choices={file.feeders.map(({ id, label, gun }) => ({ value: id, label: `${label}, ${gun}` }))}
           onChange={(feederId) => set({ feederId })}
         />
         {file.slots.count > 0 && (
           <ValueField
-            label="Memory slot in use"
+            label={t('view.machines.memory-slot-in-use')}
             of="plain"
             value={form.slot}
             keep={`${keep}/slot`}
@@ -132,21 +136,27 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
             <Heading as="h3" textStyle="heading" mb="1.5">
               {label}{' '}
               <Box as="span" fontWeight={400} fontSize="13px" color="quiet">
-                {gun}, {gunLengthM} m
+                {t('view.machines.sum-2', { gun, gunLengthM: amount('gunLength', gunLengthM) })}
               </Box>
             </Heading>
             {feeder ? (
               <FeederFields feeder={feeder} keep={`${keep}/${id}`} onChange={(change) => setFeeder(id, change)} />
             ) : (
-              <Action onClick={() => setFeeder(id, {})}>Enter what is on it</Action>
+              <Action onClick={() => setFeeder(id, {})}>{t('view.machines.enter-what-is-on-it')}</Action>
             )}
           </Box>
         );
       })}
       {file.dials.length > 0 && (
-        <Box as="section" aria-label="Dials as they stand" borderTopWidth="1px" borderColor="line" py="2">
+        <Box
+          as="section"
+          aria-label={t('view.machines.dials-as-they-stand')}
+          borderTopWidth="1px"
+          borderColor="line"
+          py="2"
+        >
           <Heading as="h3" textStyle="heading" mb="1.5">
-            Dials
+            {t('view.bench.dials')}
           </Heading>
           <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="2.5">
             {file.dials.map((dial) => (
@@ -165,8 +175,8 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
         </Box>
       )}
       {task.problem !== null && (
-        <Notice level="refusal" word="Not saved." urgent>
-          {task.problem} What you typed is kept on this device.
+        <Notice level="refusal" word={t('view.library.not-saved')} urgent>
+          {t('view.machines.what-you-typed-is-kept', { problem: task.problem })}
         </Notice>
       )}
       <Box display="flex" gap="2" mt="2">
@@ -179,10 +189,10 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
             });
           }}
         >
-          This is how it stands
+          {t('view.machines.this-is-how-it-stands')}
         </Action>
         <Action disabled={!edited} onClick={forget}>
-          Back to what is stored
+          {t('view.machines.back-to-what-is-stored')}
         </Action>
       </Box>
     </Panel>
@@ -201,19 +211,19 @@ export function FeederFields({
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="2.5">
       <ChoiceField
-        label="Wire"
+        label={t('view.machines.wire')}
         value={feeder.filler}
         choices={fillers.map(({ code, name }) => ({ value: code, label: name }))}
         onChange={(filler) => onChange({ filler })}
       />
       <ChoiceField
-        label="Size"
+        label={t('view.library.size')}
         value={String(feeder.diameterMm)}
         choices={wireSizes.map(({ diameterMm, label }) => ({ value: String(diameterMm), label }))}
         onChange={(value) => onChange({ diameterMm: Number(value) })}
       />
       <ChoiceField
-        label="Gas"
+        label={t('view.machines.gas')}
         value={feeder.gas}
         choices={commonGasCodes.map((code) => ({
           value: code,
@@ -222,7 +232,7 @@ export function FeederFields({
         onChange={(gas) => onChange({ gas })}
       />
       <ValueField
-        label="Flow at the nozzle"
+        label={t('view.machines.flow-at-the-nozzle')}
         of="gasFlow"
         value={feeder.flowLPerMin}
         keep={`${keep}/flow`}
@@ -230,13 +240,16 @@ export function FeederFields({
         onValue={(flowLPerMin) => onChange({ flowLPerMin: flowLPerMin ?? 0 })}
       />
       <ChoiceField
-        label="Roll groove"
+        label={t('view.machines.roll-groove')}
         value={feeder.groove}
-        choices={grooves.map((value) => ({ value, label: value === 'knurled' ? 'knurled' : `${value}, smooth` }))}
+        choices={grooves.map((value) => ({
+          value,
+          label: value === 'knurled' ? t('view.machines.knurled') : t('view.machines.smooth', { value }),
+        }))}
         onChange={(groove) => onChange({ groove })}
       />
       <ValueField
-        label="Stamped on the roll"
+        label={t('view.machines.stamped-on-the-roll')}
         of="diameter"
         value={feeder.rollMm}
         keep={`${keep}/roll`}
@@ -245,13 +258,13 @@ export function FeederFields({
         onValue={(rollMm) => onChange({ rollMm: rollMm ?? 1 })}
       />
       <ChoiceField
-        label="Liner"
+        label={t('view.machines.liner')}
         value={feeder.liner}
-        choices={liners.map((value) => ({ value, label: value }))}
+        choices={liners.map((value) => ({ value, label: named(value) }))}
         onChange={(liner) => onChange({ liner })}
       />
       <ValueField
-        label="Contact tip"
+        label={t('view.machines.contact-tip')}
         of="diameter"
         value={feeder.tipMm}
         keep={`${keep}/tip`}
@@ -260,7 +273,7 @@ export function FeederFields({
         onValue={(tipMm) => onChange({ tipMm: tipMm ?? 1 })}
       />
       <ValueField
-        label="Tip behind the nozzle edge"
+        label={t('view.machines.tip-behind-the-nozzle-edge')}
         of="shortLength"
         value={feeder.recessMm}
         keep={`${keep}/recess`}
@@ -281,31 +294,42 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
   // At the middle of what such a machine runs: what the gained resistance does to the arc.
   const effect = trend && feeder ? leadEffect(feeder, 150, trend.gainedMOhm) : undefined;
   return (
-    <Panel title="Leads, gun and clamp">
+    <Panel title={t('view.machines.leads-gun-and-clamp')}>
       {trend ? (
         <Box fontSize="14px" mb="2">
           <Box as="span" textStyle="bigFigure">
-            {trend.latestMOhm.toFixed(1)}
+            {fixed(trend.latestMOhm, 1)}
           </Box>{' '}
-          mΩ at the last reading
-          {trend.perMonthMOhm === undefined ? '' : `, ${signed(trend.perMonthMOhm)} mΩ a month`}. {trend.words}
+          {t('view.machines.m-at-the-last-reading', {
+            perMonth:
+              trend.perMonthMOhm === undefined
+                ? ''
+                : t('view.machines.a-month', {
+                    perMonth: joined([trend.perMonthMOhm > 0 ? '+' : '', amount('resistance', trend.perMonthMOhm, 1)]),
+                  }),
+            words: trend.words,
+          })}
           {effect !== undefined && trend.gainedMOhm > 0.5 && (
             <Box color="quiet" fontSize="13.5px" mt="1">
-              Against the first reading this loses {effect.volts.toFixed(1)} V at 150 A: the same dial makes an arc{' '}
-              {Math.abs(effect.arcMm).toFixed(1)} mm shorter, because Δl = ΔR · I / E.
+              {t('view.machines.against-the-first-reading-this', {
+                volts: amount('voltage', effect.volts, 1),
+                arc: amount('shortLength', Math.abs(effect.arcMm), 1),
+              })}
             </Box>
           )}
         </Box>
       ) : (
         <Notice level="note">
-          No resistance was measured yet; the model takes {machine.file.circuitMOhm} mΩ as entered under “About”.
+          {t('view.machines.no-resistance-was-measured-yet', {
+            circuit: amount('resistance', machine.file.circuitMOhm),
+          })}
         </Notice>
       )}
       {rows.length > 1 && (
         <Suspense
           fallback={
             <Box height="190px" display="grid" placeItems="center" color="quiet" fontSize="13px" role="status">
-              Drawing the trend…
+              {t('view.machines.drawing-the-trend')}
             </Box>
           }
         >
@@ -320,7 +344,7 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
         mt="2"
       >
         <ValueField
-          label="Measured now"
+          label={t('view.machines.measured-now')}
           of="resistance"
           value={form.mOhm}
           keep={`${keep}/mohm`}
@@ -328,9 +352,9 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
           step={0.1}
           optional
           onValue={(mOhm) => setForm({ ...form, mOhm })}
-          hint="gun tip on clean plate, source’s own test or meter; arc off"
+          hint={t('view.machines.gun-tip-on-clean-plate')}
         />
-        <TextField label="Note" value={form.note} onChange={(note) => setForm({ ...form, note })} />
+        <TextField label={t('view.machines.note')} value={form.note} onChange={(note) => setForm({ ...form, note })} />
         <Action
           kind="main"
           mt="18px"
@@ -345,18 +369,14 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
             });
           }}
         >
-          Log it
+          {t('view.machines.log-it')}
         </Action>
       </Box>
       {task.problem !== null && (
-        <Notice level="refusal" word="Not logged." urgent>
+        <Notice level="refusal" word={t('view.machines.not-logged')} urgent>
           {task.problem}
         </Notice>
       )}
     </Panel>
   );
-}
-
-function signed(value: number): string {
-  return `${value >= 0 ? '+' : '−'}${Math.abs(value).toFixed(1)}`;
 }

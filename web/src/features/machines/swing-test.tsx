@@ -1,4 +1,6 @@
 /** What one unit of a one-number swing dial means on this machine, from two short beads; kept with the dial. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, tellIf, fixed } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import { swingFromTests, type Dial, type SwingReading, type SwingScale } from '@fox-tempo/core/machine';
 import type { Task } from '../../lib/use-task.ts';
@@ -18,8 +20,8 @@ interface Row {
   readonly low: number | null;
 }
 const feeds = [
-  ['high', 'Highest feed shown'],
-  ['low', 'Lowest feed shown'],
+  ['high', t('view.machines.highest-feed-shown')],
+  ['low', t('view.machines.lowest-feed-shown')],
 ] as const;
 const blank: Row = { dialValue: null, high: null, low: null };
 
@@ -50,29 +52,31 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
       py="1"
       my="2"
       as="section"
-      aria-label={`Two beads for ${dial.label}`}
+      aria-label={t('view.machines.two-beads-for', { dial: dial.label })}
     >
       <Heading as="h3" textStyle="heading" mb="1.5">
-        Two beads for {dial.label}, 4 minutes
+        {t('view.machines.two-beads-for-4-minutes', { dial: dial.label })}
       </Heading>
-      <Notice level="hazard" word="Before you begin.">
-        On scrap of the same metal: helmet, gloves, ears and skin covered, extraction on, others behind the screen.
+      <Notice level="hazard" word={t('view.machines.before-you-begin')}>
+        {t('view.machines.on-scrap-of-the-same')}
       </Notice>
       <Box as="ol" pl="5" my="2" listStyleType="decimal" fontSize="14px">
         <Box as="li" py="1">
-          Set the slow rate to 0.5 Hz, so that the display has time to follow.
+          {t('view.machines.set-the-slow-rate-to')}
         </Box>
         <Box as="li" py="1">
-          Set {dial.label} low, weld 60 mm; somebody reads the highest and the lowest wire feed shown.
+          {t('view.machines.set-low-weld-somebody-reads', { dial: dial.label, short60: amount('shortLength', 60) })}
         </Box>
         <Box as="li" py="1">
-          The same with {dial.label} high, nothing else changed.
+          {t('view.machines.the-same-with-high-nothing', { dial: dial.label })}
         </Box>
       </Box>
       {([0, 1] as const).map((index) => (
         <Box key={index} display="grid" gap="3" mb="2" gridTemplateColumns="repeat(3, minmax(0, 1fr))" maxWidth="720px">
           <ValueField
-            label={index === 0 ? `${dial.label}, low` : `${dial.label}, high`}
+            label={
+              index === 0 ? t('view.machines.low', { dial: dial.label }) : t('view.machines.high', { dial: dial.label })
+            }
             of="plain"
             value={rows[index].dialValue}
             keep={`${keep}/${index}/dial`}
@@ -96,22 +100,26 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
       {outcome &&
         (outcome.ok ? (
           <Box fontSize="14px" aria-live="polite">
-            <strong>A unit is {outcome.value.perUnitPercent.toFixed(2)} % each way.</strong> Swing{' '}
-            {outcome.value.swingPercent.map((swing) => `${swing.toFixed(1)} %`).join(' and ')} around{' '}
-            {outcome.value.meanFeedMPerMin.map((mean) => `${mean.toFixed(1)} m/min`).join(' and ')}.
+            <strong>
+              {t('view.machines.a-unit-is-each-way', { perUnit: amount('percent', outcome.value.perUnitPercent, 2) })}
+            </strong>{' '}
+            {t('view.machines.swing-around', {
+              swing: outcome.value.swingPercent.map((swing) => `${fixed(swing, 1)} %`).join(' and '),
+              mean: outcome.value.meanFeedMPerMin.map((mean) => `${fixed(mean, 1)} m/min`).join(' and '),
+            })}
             <Box color="quiet" fontSize="13px">
-              Because: {outcome.value.because}
+              {t('view.bench.because-2', { because: outcome.value.because })}
             </Box>
           </Box>
         ) : (
           outcome.issues.map((issue) => (
-            <Notice key={`${issue.path}${issue.code}`} level="refusal" word="Not yet.">
-              {issue.message} {issue.hint ?? ''}
+            <Notice key={`${issue.path}${issue.code}`} level="refusal" word={t('view.bench.not-yet')}>
+              {tell(issue.message)} {tell(tellIf(issue.hint) ?? '')}
             </Notice>
           ))
         ))}
       {task.problem !== null && (
-        <Notice level="refusal" word="Not stored." urgent>
+        <Notice level="refusal" word={t('view.machines.not-stored')} urgent>
           {task.problem}
         </Notice>
       )}
@@ -128,10 +136,10 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
               });
           }}
         >
-          Keep it with the dial
+          {t('view.machines.keep-it-with-the-dial')}
         </Action>
         <Action kind="quiet" onClick={onClose}>
-          Not now
+          {t('view.machines.not-now')}
         </Action>
       </Box>
     </Box>

@@ -1,8 +1,8 @@
 /** Teaching one chart line: a few printed or observed points, the fitted line with what each point misses by, the doubtful one named. */
+import { t, tell, tellIf, formatWithUnit, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { fitLine, type ChartPoint, type LineFit } from '@fox-tempo/core/machine';
-import { formatWithUnit } from '@fox-tempo/core/units';
 import { lazy, Suspense, useMemo } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
@@ -57,10 +57,16 @@ export function TeachLine({
     />
   );
   return (
-    <Box as="section" aria-label={`Teach line ${line.number}`} bg="page" p="3" borderRadius="4px" my="2">
+    <Box
+      as="section"
+      aria-label={t('view.machines.teach-line', { number: line.number })}
+      bg="page"
+      p="3"
+      borderRadius="4px"
+      my="2"
+    >
       <Box fontSize="13px" color="quiet" mb="2">
-        Copy two to five rows of the door, or note what the machine showed. Feed or thickness with amperes; volts tell
-        where its arc stands.
+        {t('view.machines.copy-two-to-five-rows')}
       </Box>
       {points.map((point, at) => (
         <Box key={at} mb="1">
@@ -70,36 +76,36 @@ export function TeachLine({
             gap="2"
             alignItems="start"
           >
-            {field(at, 'wireFeedMPerMin', 'Feed', 'wireFeed')}
-            {field(at, 'thicknessMm', 'Thickness', 'thickness')}
-            {field(at, 'currentA', 'Current', 'current')}
-            {field(at, 'voltageV', 'Voltage', 'voltage')}
+            {field(at, 'wireFeedMPerMin', t('view.bench.feed-2'), 'wireFeed')}
+            {field(at, 'thicknessMm', t('view.machines.thickness'), 'thickness')}
+            {field(at, 'currentA', t('view.machines.current'), 'current')}
+            {field(at, 'voltageV', t('view.machines.voltage'), 'voltage')}
             <Action
               kind="quiet"
               fontSize="13px"
               mt="18px"
-              aria-label={`Take out point ${at + 1}`}
+              aria-label={t('view.machines.take-out-point', { at: at + 1 })}
               onClick={() => setForm({ points: points.filter((_, index) => index !== at) })}
             >
-              Take out
+              {t('view.machines.take-out')}
             </Action>
           </Box>
           {doubtOf(point) !== undefined && (
-            <Notice level="caution" word={`Point ${at + 1} is doubtful:`}>
-              {doubtOf(point)}. Look at the door again.
+            <Notice level="caution" word={t('view.machines.point-is-doubtful', { at: at + 1 })}>
+              {t('view.machines.look-at-the-door-again', { point: tellIf(doubtOf(point)) ?? '' })}
             </Notice>
           )}
         </Box>
       ))}
       <Action kind="quiet" onClick={() => setForm({ points: [...points, {}] })}>
-        One more point
+        {t('view.machines.one-more-point')}
       </Action>
       {fit.ok ? (
         <>
           <Suspense
             fallback={
               <Box height="250px" display="grid" placeItems="center" color="quiet" fontSize="13px" role="status">
-                Drawing the line…
+                {t('view.machines.drawing-the-line')}
               </Box>
             }
           >
@@ -109,13 +115,16 @@ export function TeachLine({
         </>
       ) : (
         filled.length > 0 && (
-          <Notice level="note" word="Not a line yet.">
-            {fit.issues.map((issue) => issue.message).join(' ')}
+          <Notice level="note" word={t('view.machines.not-a-line-yet')}>
+            {fit.issues
+              .map((issue) => issue.message)
+              .map(tell)
+              .join(' ')}
           </Notice>
         )
       )}
       {task.problem !== null && (
-        <Notice level="refusal" word="Not saved." urgent>
+        <Notice level="refusal" word={t('view.library.not-saved')} urgent>
           {task.problem}
         </Notice>
       )}
@@ -139,7 +148,7 @@ export function TeachLine({
               });
           }}
         >
-          Keep these {filled.length} points
+          {t('view.machines.keep-these-points', { filled: filled.length })}
         </Action>
         <Action
           onClick={() => {
@@ -147,7 +156,7 @@ export function TeachLine({
             onClose();
           }}
         >
-          Leave it
+          {t('view.library.leave-it')}
         </Action>
       </Box>
     </Box>
@@ -160,16 +169,19 @@ function Residuals({ fit, units }: { readonly fit: LineFit; readonly units: 'met
       ? '–'
       : Number(value.toFixed(digits)) === 0
         ? `0 ${unit}`
-        : `${value > 0 ? '+' : '−'}${Math.abs(value).toFixed(digits)} ${unit}`;
+        : `${value > 0 ? '+' : '−'}${fixed(Math.abs(value), digits)} ${unit}`;
   return (
-    <Table label="What each point misses by">
-      <Heads names={['Feed', 'Current off', 'Voltage off']} right={['Current off', 'Voltage off']} />
+    <Table label={t('view.machines.what-each-point-misses-by')}>
+      <Heads
+        names={[t('view.bench.feed-2'), t('view.machines.current-off'), t('view.machines.voltage-off')]}
+        right={[t('view.machines.current-off'), t('view.machines.voltage-off')]}
+      />
       <tbody>
         {fit.points.map((point) => (
           <tr key={point.index}>
             <Cell>
               {formatWithUnit(point.wireFeedMPerMin, 'wireFeed', units)}
-              {point.feedComputed ? ' (from its current)' : ''}
+              {point.feedComputed ? t('view.machines.from-its-current') : ''}
             </Cell>
             <Cell figure>{point.feedComputed ? '–' : miss(point.currentMissA, 'A', 0)}</Cell>
             <Cell figure>{miss(point.voltageMissV, 'V', 1)}</Cell>

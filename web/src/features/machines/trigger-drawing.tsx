@@ -1,8 +1,15 @@
 /** A trigger mode as a state diagram in a row: states as boxes, what a press or release does written on the arrows. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { TriggerMode } from '@fox-tempo/core/machine';
 
-const verbs = { press: 'press', release: 'let go', tap: 'tap', time: 'after its time', arc: 'when it lights' } as const;
+const verbs = {
+  press: 'press',
+  release: t('view.machines.let-go'),
+  tap: 'tap',
+  time: t('view.machines.after-its-time'),
+  arc: t('view.machines.when-it-lights'),
+} as const;
 
 export function TriggerDrawing({ mode }: { readonly mode: TriggerMode }) {
   return (

@@ -1,4 +1,5 @@
 /** The machine's memory slots: which one, and what it holds now. */
+import { t, tell, tellIf } from '../../lib/words.ts';
 import { useDoorList } from '../../data/queries.ts';
 import { Link } from 'react-router';
 import { TextField } from '../../ui/text-field.tsx';
@@ -18,9 +19,9 @@ export function Slots({ seam, machine }: { readonly seam: SeamResource; readonly
   const { data: entries, isError, refetch } = useDoorList('slots', { params: { id: machine.id } });
   if (isError) {
     return (
-      <Notice level="caution" word="Its memory could not be read.">
+      <Notice level="caution" word={t('view.memory.its-memory-could-not-be')}>
         <Action kind="quiet" onClick={() => void refetch()}>
-          Try again
+          {t('view.app.try-again')}
         </Action>
       </Notice>
     );
@@ -28,12 +29,12 @@ export function Slots({ seam, machine }: { readonly seam: SeamResource; readonly
   if (!entries) {
     return (
       <Box color="quiet" role="status">
-        Loading what stands in its memory…
+        {t('view.memory.loading-what-stands-in-its')}
       </Box>
     );
   }
   if (machine.file.slots.count === 0) {
-    return <Notice level="note">{machine.file.name} has no memory slots: print its card instead.</Notice>;
+    return <Notice level="note">{t('view.memory.has-no-memory-slots-print', { file: machine.file.name })}</Notice>;
   }
   return <ChooseSlot seam={seam} machine={machine} entries={entries} />;
 }
@@ -72,16 +73,16 @@ function ChooseSlot({
   return (
     <>
       <Panel
-        title="Choose a slot"
+        title={t('view.memory.choose-a-slot')}
         aside={
           <Box textStyle="label" color="quiet">
-            {numbers.length - entries.length} free
+            {t('view.memory.free', { entries: numbers.length - entries.length })}
           </Box>
         }
       >
         <Box
           role="group"
-          aria-label={`Slots of ${file.name}`}
+          aria-label={t('view.memory.slots-of', { file: file.name })}
           display="grid"
           gridTemplateColumns={
             file.slots.count <= 20 ? 'repeat(auto-fill, minmax(140px, 1fr))' : 'repeat(auto-fill, minmax(58px, 1fr))'
@@ -95,7 +96,10 @@ function ChooseSlot({
                 key={number}
                 type="button"
                 aria-pressed={slot === number}
-                aria-label={`Slot ${number}: ${entry ? entry.seamName : 'free'}`}
+                aria-label={t('view.memory.slot', {
+                  number,
+                  seamName: entry ? entry.seamName : t('view.memory.free-2'),
+                })}
                 onClick={() => {
                   setSlot(number);
                   setDone(null);
@@ -119,7 +123,7 @@ function ChooseSlot({
                 </Box>
                 {file.slots.count <= 20 && (
                   <Box fontSize="12px" lineClamp={2}>
-                    {entry ? entry.seamName : 'free'}
+                    {entry ? entry.seamName : t('view.memory.free-2')}
                   </Box>
                 )}
               </chakra.button>
@@ -127,29 +131,44 @@ function ChooseSlot({
           })}
         </Box>
       </Panel>
-      <Panel title={`Slot ${slot} of ${file.name}`}>
+      <Panel title={t('view.memory.slot-of', { slot, file: file.name })}>
         {done && (
           <Box mb="2" role="status">
-            <Notice level="note" word="Stored.">
-              Slot {done.slot} now holds {done.seamName}, revision {done.revision}. Set the dials as on the card, press
-              the machine’s own store key, and read it back once.
+            <Notice level="note" word={t('view.memory.stored')}>
+              {t('view.memory.slot-now-holds-revision-set', {
+                slot: done.slot,
+                seamName: done.seamName,
+                revision: done.revision,
+              })}
             </Notice>
           </Box>
         )}
         {present ? (
           isSame ? (
             <Box fontSize="14px" color="spruce" mb="2">
-              ● This very revision stands here since {shopTime(present.storedAt)}.
+              {t('view.memory.this-very-revision-stands-here', { storedAt: shopTime(present.storedAt) })}
             </Box>
           ) : (
             <>
-              <Notice level="caution" word="This would be overwritten:">
-                {present.seamName}, {present.partName}, revision {present.revision}, stored {shopTime(present.storedAt)}{' '}
-                by {present.storedBy}
-                {present.note === '' ? '' : `, “${present.note}”`}. It stays in the slot’s history, with its dials.
+              <Notice level="caution" word={t('view.memory.this-would-be-overwritten')}>
+                {t('view.memory.revision-stored-by-it-stays', {
+                  seamName: present.seamName,
+                  partName: present.partName,
+                  revision: present.revision,
+                  storedAt: shopTime(present.storedAt),
+                  storedBy: present.storedBy,
+                  note: present.note === '' ? '' : `, “${present.note}”`,
+                })}
               </Notice>
-              <Table label="What changes in the slot" mt="2">
-                <Heads names={['Dial', 'Stands there', 'Would stand', 'Which means']} />
+              <Table label={t('view.memory.what-changes-in-the-slot')} mt="2">
+                <Heads
+                  names={[
+                    t('view.bench.dial'),
+                    t('view.memory.stands-there'),
+                    t('view.memory.would-stand'),
+                    t('view.memory.which-means'),
+                  ]}
+                />
                 <tbody>
                   {differs.map((line) => (
                     <tr key={line.dialId}>
@@ -160,7 +179,7 @@ function ChooseSlot({
                       <Cell fontFamily="mono">
                         {line.found ?? '–'} {line.unit}
                       </Cell>
-                      <Cell>{line.means ?? ''}</Cell>
+                      <Cell>{tell(tellIf(line.means) ?? '')}</Cell>
                     </tr>
                   ))}
                 </tbody>
@@ -169,28 +188,30 @@ function ChooseSlot({
           )
         ) : (
           <Box fontSize="14px" mb="2">
-            Free: nothing is overwritten.
+            {t('view.memory.free-nothing-is-overwritten')}
           </Box>
         )}
         <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr auto' }} gap="2.5" alignItems="start" mt="2">
           <TextField
-            label="Note (kept with it)"
+            label={t('view.memory.note-kept-with-it')}
             value={note}
             onChange={(text) => setForm({ note: text })}
             maxLength={300}
-            hint="which trial passed, what to watch"
+            hint={t('view.memory.which-trial-passed-what-to')}
           />
           <Action kind="main" mt="18px" disabled={task.busy} onClick={store}>
-            {present && !isSame ? `Overwrite slot ${slot}` : `Store in slot ${slot}`}
+            {present && !isSame ? t('view.memory.overwrite-slot', { slot }) : t('view.memory.store-in-slot', { slot })}
           </Action>
         </Box>
         {task.problem !== null && (
-          <Notice level="refusal" word="Not stored." urgent>
-            {task.problem} Look at what stands there now, then decide again.
+          <Notice level="refusal" word={t('view.machines.not-stored')} urgent>
+            {t('view.memory.look-at-what-stands-there', { problem: task.problem })}
           </Notice>
         )}
         <Heading as="h3" fontSize="13px" fontWeight={400} color="quiet" mt="2">
-          <Link to={`/machines/${machine.id}/slots`}>The whole memory of {file.name}, with its history</Link>
+          <Link to={`/machines/${machine.id}/slots`}>
+            {t('view.memory.the-whole-memory-of-with', { file: file.name })}
+          </Link>
         </Heading>
       </Panel>
     </>

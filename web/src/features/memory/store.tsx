@@ -1,4 +1,5 @@
 /** Storing a setting into a machine's memory: which slot, what it would overwrite line by line, and what stays of it. */
+import { t } from '../../lib/words.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Box } from '@chakra-ui/react';
 import { Link, useLoaderData } from 'react-router';
@@ -21,28 +22,32 @@ export function Store() {
       seam={seam}
       machines={machines}
       machine={machine}
-      title={`Store ${seam.spec.name}`}
+      title={t('view.memory.store', { spec: seam.spec.name })}
       line={
         seam.revision
-          ? `revision ${seam.revision.number}, saved ${shopTime(seam.revision.createdAt)}`
-          : 'no setting saved yet'
+          ? t('view.memory.revision-saved', {
+              number: seam.revision.number,
+              createdAt: shopTime(seam.revision.createdAt),
+            })
+          : t('view.memory.no-setting-saved-yet')
       }
     >
       {!program ? (
         <Notice level="note">
-          There is nothing to store yet. <Link to={`/seams/${seam.id}`}>Save a setting on the sheet</Link> first.
+          {t('view.memory.there-is-nothing-to-store')}{' '}
+          <Link to={`/seams/${seam.id}`}>{t('view.memory.save-a-setting-on-the')}</Link> {t('view.memory.first')}
         </Notice>
       ) : !machine ? (
-        <Notice level="note">No machine is described yet.</Notice>
+        <Notice level="note">{t('view.memory.no-machine-is-described-yet')}</Notice>
       ) : (
         <>
           <Box maxWidth="340px">
             <ChoiceField
-              label="Into which machine"
+              label={t('view.memory.into-which-machine')}
               value={machine.id}
               choices={machines.map(({ id, file }) => ({
                 value: id,
-                label: `${file.name}, ${file.slots.count} slots`,
+                label: t('view.memory.slots', { file: file.name, count: file.slots.count }),
               }))}
               onChange={(id) => chooseMachine(id, seam.id)}
             />

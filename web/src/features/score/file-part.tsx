@@ -1,4 +1,5 @@
 /** The score as a file: JSON out, JSON in; what is wrong with a file is said with its place, and the score stays as it was. */
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { parseWith, triggerSequence } from '@fox-tempo/contract';
 import type { ScoreOf } from '@fox-tempo/core/score';
@@ -43,22 +44,22 @@ export function FilePart({
           )
         }
       >
-        Score as JSON
+        {t('view.score.score-as-json')}
       </Action>
       <FileChooser
-        word="Score from JSON…"
-        label="Score file"
+        word={t('view.score.score-from-json')}
+        label={t('view.score.score-file')}
         onText={take}
         onRefused={(message) => {
           setTaken(null);
           setRefused([message]);
         }}
       />
-      {taken && <Box role="status">{taken} is on the score; undo brings the old one back.</Box>}
+      {taken && <Box role="status">{t('view.score.is-on-the-score-undo', { taken })}</Box>}
       {refused.length > 0 && (
         <Box flex="1 1 100%">
-          <Notice level="refusal" word="Not taken." urgent>
-            {refused.join(' ')} The score is as it was.
+          <Notice level="refusal" word={t('view.score.not-taken')} urgent>
+            {t('view.score.the-score-is-as-it', { refused: refused.join(' ') })}
           </Notice>
         </Box>
       )}
@@ -76,21 +77,24 @@ export function readSequenceText(text: string, whole: Pick<ScoreOf, 'score'>): R
   try {
     value = JSON.parse(text);
   } catch (error) {
-    return { ok: false, messages: [`This is no JSON: ${error instanceof Error ? error.message : String(error)}.`] };
+    return {
+      ok: false,
+      messages: [t('view.score.this-is-no-json', { error: error instanceof Error ? error.message : String(error) })],
+    };
   }
   const format = (value as { format?: unknown } | null)?.format;
   if (format !== sequenceFormat && format !== 'fox-tempo/program') {
     return {
       ok: false,
       messages: [
-        `A score file says "format": "${sequenceFormat}", or is a program file; this one says ${JSON.stringify(format) ?? 'nothing'}.`,
+        t('view.score.a-score-file-says-format', { sequenceFormat, format: JSON.stringify(format) ?? 'nothing' }),
       ],
     };
   }
   const parsed = parseWith(triggerSequence, (value as { sequence?: unknown }).sequence);
   const issues = parsed.ok ? sequenceIssues(parsed.value, whole.score.rules.hasGas) : parsed.issues;
   if (!parsed.ok || issues.length > 0) {
-    return { ok: false, messages: issues.slice(0, 5).map(({ path, message }) => `${path}: ${message}`) };
+    return { ok: false, messages: issues.slice(0, 5).map(({ path, message }) => `${path}: ${tell(message)}`) };
   }
   return { ok: true, sequence: parsed.value };
 }

@@ -1,4 +1,5 @@
 /** The score on two machines side by side: each in its own words and as it would really run, and what it cannot do. */
+import { t, tell, named, fixed } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { translate, type PlainLatch } from '@fox-tempo/core/machine';
@@ -30,7 +31,7 @@ export interface MachinesPartProps {
 
 export function MachinesPart({ machines, whole, pair, onPair, onFound }: MachinesPartProps) {
   const described = machines.filter(({ file }) => file.dials.length > 0);
-  if (described.length === 0) return <Notice level="note">No machine is described yet.</Notice>;
+  if (described.length === 0) return <Notice level="note">{t('view.memory.no-machine-is-described-yet')}</Notice>;
   return (
     <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }} alignItems="start">
       {pair.map((id, at) => {
@@ -39,7 +40,7 @@ export function MachinesPart({ machines, whole, pair, onPair, onFound }: Machine
         return (
           <Panel key={at === 0 ? 'left' : 'right'} px="4" py="3">
             <ChoiceField
-              label={at === 0 ? 'On' : 'and on'}
+              label={at === 0 ? t('view.score.on') : t('view.score.and-on')}
               value={machine.id}
               choices={described.map(({ id: value, file }) => ({ value, label: `${file.name}, ${file.place}` }))}
               onChange={(next) => onPair(at === 0 ? [next, pair[1]] : [pair[0], next])}
@@ -75,49 +76,52 @@ function OnMachine({
     <Box mt="2" display="grid" gap="2">
       <Box>
         <Heading as="h2" textStyle="heading">
-          {mode?.label ?? 'No trigger mode described'}
+          {mode?.label ?? t('view.score.no-trigger-mode-described')}
           {mode && !there.sameSchool && (
             <Box as="span" fontWeight={400} fontSize="13px" color="ochre" ml="2">
-              ◆ the nearest it has
+              {t('view.score.the-nearest-it-has')}
             </Box>
           )}
         </Heading>
         <Box color="quiet" fontSize="13px">
-          {there.hand}
+          {tell(there.hand)}
         </Box>
       </Box>
       {run.ok ? (
         <SmallStaves whole={run.value} name={file.name} />
       ) : (
-        <Notice level="refusal">{run.issues.map(({ message }) => message).join(' ')}</Notice>
+        <Notice level="refusal">
+          {run.issues
+            .map(({ message }) => message)
+            .map(tell)
+            .join(' ')}
+        </Notice>
       )}
       <Parts there={there} />
       {run.ok && (
         <Box>
           <Heading as="h3" textStyle="label" color="quiet" fontWeight={600}>
-            Your hand
+            {t('view.score.your-hand')}
           </Heading>
           <Box as="ol" pl="5" listStyleType="decimal" fontSize="13px">
             {pressLines(run.value.score).map((line) => (
-              <li key={line}>{line}</li>
+              <li key={tell(line)}>{tell(line)}</li>
             ))}
           </Box>
         </Box>
       )}
       {(file.tapCalls?.length ?? 0) > 0 && <TapCalls machine={machine} program={whole.program} />}
       {there.lost.length > 0 ? (
-        <Notice level="caution" word={`What ${file.name} cannot do.`}>
+        <Notice level="caution" word={t('view.score.what-cannot-do', { file: file.name })}>
           <Box as="ul" pl="4" listStyleType="disc" data-lost={file.name}>
             {there.lost.map(({ what, nearest }) => (
-              <li key={what}>
-                {what}; nearest: {nearest}
-              </li>
+              <li key={tell(what)}>{t('view.compare.nearest', { what, nearest })}</li>
             ))}
           </Box>
         </Notice>
       ) : (
-        <Notice level="note" word="All of it.">
-          {file.name} says the whole score.
+        <Notice level="note" word={t('view.score.all-of-it')}>
+          {t('view.score.says-the-whole-score', { file: file.name })}
         </Notice>
       )}
       {file.triggerModes
@@ -128,7 +132,7 @@ function OnMachine({
       <Box fontSize="13px">
         <Link to={`/machines/${machine.id}`}>
           <Box as="span" textDecoration="underline">
-            {file.name}’s own page
+            {t('view.score.s-own-page', { file: file.name })}
           </Box>
         </Link>
       </Box>
@@ -137,15 +141,20 @@ function OnMachine({
 }
 
 function Parts({ there }: { readonly there: SequenceOnMachine }) {
-  const shapes = { dial: '', hand: 'by hand', fixed: 'machine', 'not-here': 'missing' } as const;
+  const shapes = {
+    dial: '',
+    hand: t('view.score.by-hand'),
+    fixed: named('machine'),
+    'not-here': t('view.score.missing'),
+  } as const;
   return (
-    <Table label="Parts of the score in this machine's words">
-      <Heads names={['part', 'dial', 'set to']} right={['set to']} />
+    <Table label={t('view.score.parts-of-the-score-in')}>
+      <Heads names={[named('part'), t('view.score.dial'), t('view.score.set-to')]} right={[t('view.score.set-to')]} />
       <tbody>
         {there.parts.map(({ part, label, where, said, how }) => (
           <tr key={part}>
             <Cell head py="1">
-              {part}
+              {named(part)}
             </Cell>
             <Cell py="1" color={how === 'not-here' ? 'ochre' : label ? undefined : 'quiet'}>
               {label ?? (how === 'not-here' ? `◆ ${shapes[how]}` : shapes[how])}
@@ -157,7 +166,7 @@ function Parts({ there }: { readonly there: SequenceOnMachine }) {
               )}
             </Cell>
             <Cell figure py="1" fontSize="14px">
-              {said}
+              {tell(said)}
             </Cell>
           </tr>
         ))}
@@ -189,7 +198,10 @@ function SmallStaves({ whole, name }: { readonly whole: ScoreOf; readonly name: 
       <canvas
         ref={canvas}
         role="img"
-        aria-label={`The score as ${name} would run it: ${whole.totals.phases.map(({ phase, seconds }) => `${phase} ${seconds.toFixed(1)} s`).join(', ')}`}
+        aria-label={t('view.score.the-score-as-would-run', {
+          name,
+          seconds: whole.totals.phases.map(({ phase, seconds }) => `${phase} ${fixed(seconds, 1)} s`),
+        })}
         width={width * sharpness}
         height={height * sharpness}
         style={{ width: '100%', height: `${height}px`, display: 'block' }}

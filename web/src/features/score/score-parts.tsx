@@ -1,4 +1,5 @@
 /** The parts of a score: the staves over all of them, then phases and play, machines side by side, start and stop, tacks. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { translate } from '@fox-tempo/core/machine';
@@ -25,10 +26,10 @@ import { usePlayer } from './phases/use-player.ts';
 import type { useScore } from './use-score.ts';
 
 const parts = [
-  { id: 'play', name: 'Phases and play' },
-  { id: 'machines', name: 'On two machines' },
-  { id: 'ends', name: 'Start and stop' },
-  { id: 'tacks', name: 'Tacks and stitches' },
+  { id: 'play', name: t('view.score.phases-and-play') },
+  { id: 'machines', name: t('view.score.on-two-machines') },
+  { id: 'ends', name: t('view.score.start-and-stop') },
+  { id: 'tacks', name: t('view.score.tacks-and-stitches') },
 ] as const;
 type Part = (typeof parts)[number]['id'];
 
@@ -80,7 +81,7 @@ export function ScoreParts({
           }
         </Drawn>
       </Panel>
-      <Box as="nav" aria-label="Parts of the score" display="flex" flexWrap="wrap" gap="1">
+      <Box as="nav" aria-label={t('view.score.parts-of-the-score')} display="flex" flexWrap="wrap" gap="1">
         {parts.map(({ id: to, name }) => (
           <Action
             key={to}

@@ -60,7 +60,7 @@ describe('the score', () => {
     await open('/score/axle', { 'GET /api/seams/axle': seam({ choice: { ...seam().choice!, sequence: warm } }) });
     show('crater');
     fireEvent.change(field(/^Hold it for/), { target: { value: '-2' } });
-    expect(screen.getByText(/must lie between 0 and 20 s; got -2/)).toBeTruthy();
+    expect(screen.getByText(/must lie between 0 and 20 s; got −2/)).toBeTruthy();
     expect(field(/^Hold it for/).value).toBe('-2');
     fireEvent.change(field(/^Hold it for/), { target: { value: '0,8' } });
     expect(screen.queryByText(/must lie between 0 and 20/)).toBeNull();

@@ -1,4 +1,6 @@
 /** The score of a seam: the whole weld on one time axis and in millimetres, its phases in numbers, played by the trigger, said on machines. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tellIf } from '../../lib/words.ts';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { modeName } from '@fox-tempo/core/plan';
 import { wireWords } from '@fox-tempo/core/wire-choice';
@@ -35,25 +37,30 @@ function LoadedScore({
     () =>
       issues.length === 0
         ? session
-        : { ...session, issues: [...session.issues, ...issues], cannotSave: issues[0]?.message ?? null },
+        : { ...session, issues: [...session.issues, ...issues], cannotSave: tellIf(issues[0]?.message) ?? null },
     [session, issues],
   );
   return (
     <SheetFrame
       session={framed}
-      title={`${sheet.spec.name}: the score`}
+      title={t('view.score.the-score', { spec: sheet.spec.name })}
       line={
         program
-          ? `${sheet.spec.lengthMm} mm at ${program.travelMmPerMin.toFixed(0)} mm/min · ${wireWords(program.filler, program.diameterMm)}, ${modeName(program.mode)}`
-          : 'no setting yet'
+          ? t('view.score.at', {
+              length: amount('shortLength', sheet.spec.lengthMm),
+              travel: amount('travel', program.travelMmPerMin, 0),
+              diameter: wireWords(program.filler, program.diameterMm),
+              mode: modeName(program.mode),
+            })
+          : t('view.bench.no-setting-yet')
       }
     >
       {whole ? (
         <ScoreParts session={session} score={score} whole={whole} />
       ) : (
         <Notice level="note">
-          This seam has no setting yet, so there is nothing to start and stop.{' '}
-          <Link to={`/seams/${seam.id}`}>Look at its sheet</Link> first.
+          {t('view.score.this-seam-has-no-setting')}{' '}
+          <Link to={`/seams/${seam.id}`}>{t('view.bench.look-at-its-sheet')}</Link> {t('view.memory.first')}
         </Notice>
       )}
     </SheetFrame>

@@ -1,4 +1,5 @@
 /** What a dry test found, written to its machine. */
+import { t, tell, tellIf } from '../../lib/words.ts';
 import type { MachineFile, MachineResource } from '@fox-tempo/contract';
 import { withPlainLatch, type PlainLatch } from '@fox-tempo/core/machine';
 import { useCallback } from 'react';
@@ -17,15 +18,15 @@ export function useFound(): (machine: MachineResource, modeId: string, plain: Pl
         result: 'as-described',
         by,
         on: shopDay(),
-        note: `dry test: drive starts on ${plain.startsOn}, stops on ${plain.endsOn}`,
+        note: t('view.score.dry-test-drive-starts-on', { startsOn: plain.startsOn, endsOn: plain.endsOn }),
       });
-      if (!found.ok) return found.issues[0]?.message ?? 'Not taken.';
+      if (!found.ok) return tellIf(found.issues[0]?.message) ?? t('view.score.not-taken');
       try {
         await api.saveMachine(machine.id, machine.version, { ...machine.file, ...found.value } as MachineFile);
         await revalidate();
         return null;
       } catch (error) {
-        if (error instanceof ProblemError) return `${error.problem.title}. ${error.message}`;
+        if (error instanceof ProblemError) return `${tell(error.problem.title)}. ${error.message}`;
         throw error;
       }
     },

@@ -1,4 +1,5 @@
 /** The score being written: the sheet's sequence, edited as one change with one step to undo, and everything computed from it. */
+import { t } from '../../lib/words.ts';
 import type { MachineResource } from '@fox-tempo/contract';
 import { habitOf, triggerModeFor } from '@fox-tempo/core/machine';
 import type { Issue } from '@fox-tempo/core/outcome';
@@ -53,7 +54,10 @@ export function useScore(open: SheetSession, machine: MachineResource | undefine
     () =>
       store
         .getState()
-        .edit((current) => ({ ...current, choice: { ...current.choice, sequence: null } }), 'sequence usual'),
+        .edit(
+          (current) => ({ ...current, choice: { ...current.choice, sequence: null } }),
+          t('view.score.sequence-usual'),
+        ),
     [store],
   );
   return useMemo(

@@ -1,4 +1,5 @@
 /** The frame of every view of a seam's setting: the work at the left, the chosen machine's dial card always beside it, its strip under it. */
+import { t } from '../../lib/words.ts';
 import { Box, type BoxProps } from '@chakra-ui/react';
 import { memo } from 'react';
 import { DialCard, type DialCardProps } from '../dial-card/index.ts';
@@ -32,7 +33,7 @@ export function BesideCard({ machines, program, print, machine, hasStrip = true,
         </Box>
         <Box
           as="aside"
-          aria-label="Dial card"
+          aria-label={t('view.seam-frame.dial-card')}
           bg="surface"
           borderLeftWidth={{ base: 0, xl: '1px' }}
           borderTopWidth={{ base: '1px', xl: 0 }}

@@ -1,4 +1,5 @@
 /** Somebody saved in between: both versions line by line, what each changed, and the person decides line by line. */
+import { t } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -34,19 +35,21 @@ export function Conflict({ session, stored }: ConflictProps) {
       p="4"
     >
       <Heading as="h2" id="conflict-title" textStyle="heading" mb="1">
-        Two versions of this seam
+        {t('view.seam-frame.two-versions-of-this-seam')}
       </Heading>
       <Box fontSize="13.5px" mb="2">
-        {stored.changedBy} saved {shopTime(stored.changedAt)}, after you opened it. Nothing is lost: the other stays in
-        the revisions or in your undo. What only one of you changed is proposed as changed.
+        {t('view.seam-frame.saved-after-you-opened-it', {
+          changedBy: stored.changedBy,
+          changedAt: shopTime(stored.changedAt),
+        })}
       </Box>
       <Box asChild width="100%" fontSize="13.5px">
         <table>
           <thead>
             <tr>
-              <Cell head>Line</Cell>
-              <Cell head>Stored by {stored.changedBy}</Cell>
-              <Cell head>Yours</Cell>
+              <Cell head>{t('view.seam-frame.line')}</Cell>
+              <Cell head>{t('view.seam-frame.stored-by', { changedBy: stored.changedBy })}</Cell>
+              <Cell head>{t('view.seam-frame.yours')}</Cell>
             </tr>
           </thead>
           <tbody>
@@ -57,7 +60,7 @@ export function Conflict({ session, stored }: ConflictProps) {
                   {isContested && (
                     <Box as="span" color="ochre">
                       {' '}
-                      ◇ both changed it
+                      {t('view.seam-frame.both-changed-it')}
                     </Box>
                   )}
                 </Cell>
@@ -68,7 +71,7 @@ export function Conflict({ session, stored }: ConflictProps) {
                         <input
                           type="radio"
                           name={`conflict ${line.label}`}
-                          aria-label={`${line.label}: ${side === 'mine' ? 'yours' : 'the stored one'}`}
+                          aria-label={`${line.label}: ${side === 'mine' ? t('view.seam-frame.yours-2') : t('view.seam-frame.the-stored-one')}`}
                           checked={takes(line.label, proposed) === side}
                           onChange={() => setChosen({ ...chosen, [line.label]: side })}
                         />
@@ -81,7 +84,7 @@ export function Conflict({ session, stored }: ConflictProps) {
             ))}
             {lines.length === 0 && (
               <tr>
-                <Cell>Both say the same.</Cell>
+                <Cell>{t('view.seam-frame.both-say-the-same')}</Cell>
               </tr>
             )}
           </tbody>
@@ -101,10 +104,14 @@ export function Conflict({ session, stored }: ConflictProps) {
             )
           }
         >
-          {fromTheirs.length > 0 ? 'Save both together as the next revision' : 'Keep mine as the next revision'}
+          {fromTheirs.length > 0
+            ? t('view.seam-frame.save-both-together-as-the')
+            : t('view.seam-frame.keep-mine-as-the-next')}
         </Action>
-        {fromTheirs.length > 0 && <Action onClick={() => void session.keepMine(stored, mine)}>Keep only mine</Action>}
-        <Action onClick={() => session.takeTheirs(stored)}>Take the stored one</Action>
+        {fromTheirs.length > 0 && (
+          <Action onClick={() => void session.keepMine(stored, mine)}>{t('view.seam-frame.keep-only-mine')}</Action>
+        )}
+        <Action onClick={() => session.takeTheirs(stored)}>{t('view.seam-frame.take-the-stored-one')}</Action>
       </Box>
     </Box>
   );

@@ -1,4 +1,5 @@
 /** A link led to a seam that was taken off the list: what happened, what is safe, and the way back for those who may. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
 import { useRevalidator } from 'react-router';
@@ -22,9 +23,11 @@ export function OffTheList({
   if (!seam.deleted) return null;
   return (
     <Box px="3" pt="2">
-      <Notice level="caution" word="Off the list." urgent>
-        {seam.changedBy} took this seam off {shopTime(seam.changedAt)}. Nothing of it is lost: its revisions stay, and
-        so does a draft on this device.{' '}
+      <Notice level="caution" word={t('view.seam-frame.off-the-list')} urgent>
+        {t('view.seam-frame.took-this-seam-off-nothing', {
+          changedBy: seam.changedBy,
+          changedAt: shopTime(seam.changedAt),
+        })}{' '}
         {may ? (
           <Action
             kind="quiet"
@@ -38,12 +41,12 @@ export function OffTheList({
               })
             }
           >
-            Bring it back
+            {t('view.seam-frame.bring-it-back')}
           </Action>
         ) : (
-          'A lead hand or owner can bring it back.'
+          t('view.seam-frame.a-lead-hand-or-owner')
         )}
-        {task.problem !== null && ` Not brought back: ${task.problem}`}
+        {task.problem !== null && t('view.seam-frame.not-brought-back', { problem: task.problem })}
       </Notice>
     </Box>
   );

@@ -1,4 +1,5 @@
 /** Undo, redo and save at the head of every view that edits a seam, with what became of the draft. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { memo } from 'react';
 import type { SheetSession } from '../../sheet/session.ts';
@@ -17,33 +18,33 @@ export function SaveActs({ session }: { readonly session: SheetSession }) {
 }
 
 const Acts = memo(function Acts({ number, saving, edited, cannotSave, canUndo, canRedo, undo, redo, save }: Shown) {
-  const stored = number === null ? 'no setting saved yet' : `revision ${number}`;
+  const stored = number === null ? t('view.memory.no-setting-saved-yet') : t('view.seams.revision', { number });
   const text =
     saving.kind === 'saving'
-      ? 'saving…'
+      ? t('view.machines.saving')
       : edited
-        ? `${stored}, edited; draft kept here`
+        ? t('view.seam-frame.edited-draft-kept-here', { stored })
         : saving.kind === 'saved'
-          ? `saved as ${stored}`
+          ? t('view.seam-frame.saved-as', { stored })
           : stored;
   return (
     <>
       <Box role="status" color="quiet" fontSize="13px" mr="1" textAlign="right">
         {text}
       </Box>
-      <Action kind="quiet" disabled={!canUndo} onClick={undo} title="Undo (Ctrl Z)">
-        Undo
+      <Action kind="quiet" disabled={!canUndo} onClick={undo} title={t('view.seam-frame.undo-ctrl-z')}>
+        {t('view.seam-frame.undo')}
       </Action>
-      <Action kind="quiet" disabled={!canRedo} onClick={redo} title="Redo (Ctrl Shift Z)">
-        Redo
+      <Action kind="quiet" disabled={!canRedo} onClick={redo} title={t('view.seam-frame.redo-ctrl-shift-z')}>
+        {t('view.seam-frame.redo')}
       </Action>
       <Action
         kind="main"
         disabled={cannotSave !== null}
         onClick={() => void save()}
-        title={cannotSave === null ? 'Save (Ctrl S)' : cannotSave}
+        title={cannotSave === null ? t('view.seam-frame.save-ctrl-s') : cannotSave}
       >
-        Save revision {(number ?? 0) + 1}
+        {t('view.seam-frame.save-revision', { number: (number ?? 0) + 1 })}
       </Action>
     </>
   );

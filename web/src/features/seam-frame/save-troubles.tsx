@@ -1,4 +1,5 @@
 /** What stands between a draft and the shop's record: a save that failed, somebody who saved first, another tab, a wish that cannot be had. */
+import { t, tellIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { memo } from 'react';
 import type { SheetSession } from '../../sheet/session.ts';
@@ -23,23 +24,23 @@ export const SaveTroubles = memo(function SaveTroubles({
       )}
       {saving.kind === 'failed' && (
         <Whole>
-          <Notice level="refusal" word="Not saved." urgent>
-            {saving.title}. {saving.detail} Your draft is kept on this device.{' '}
+          <Notice level="refusal" word={t('view.library.not-saved')} urgent>
+            {t('view.seam-frame.your-draft-is-kept-on', { title: saving.title, detail: saving.detail })}{' '}
             <Action kind="quiet" minHeight="32px" onClick={() => void session.save()}>
-              Try again
+              {t('view.app.try-again')}
             </Action>
           </Notice>
         </Whole>
       )}
       {elsewhere && (
         <Whole>
-          <Notice level="caution" word="Another tab has another draft of this seam." urgent>
-            Nothing of either is lost yet; one of them goes on.{' '}
+          <Notice level="caution" word={t('view.seam-frame.another-tab-has-another-draft')} urgent>
+            {t('view.seam-frame.nothing-of-either-is-lost')}{' '}
             <Action kind="quiet" minHeight="32px" onClick={() => session.settleTabs('mine')}>
-              Go on with this one
+              {t('view.seam-frame.go-on-with-this-one')}
             </Action>{' '}
             <Action kind="quiet" minHeight="32px" onClick={() => session.settleTabs('theirs')}>
-              Take the other tab’s
+              {t('view.seam-frame.take-the-other-tabs')}
             </Action>
           </Notice>
         </Whole>
@@ -47,8 +48,11 @@ export const SaveTroubles = memo(function SaveTroubles({
       {refusals === 'here' &&
         issues.map((issue) => (
           <Whole key={`${issue.path}${issue.code}`}>
-            <Notice level="refusal" word="Not to be had." urgent>
-              {issue.message} {issue.hint ?? ''} The last setting that works is shown; undo, or change it back.
+            <Notice level="refusal" word={t('view.seam-frame.not-to-be-had')} urgent>
+              {t('view.seam-frame.the-last-setting-that-works', {
+                message: issue.message,
+                hint: tellIf(issue.hint) ?? '',
+              })}
             </Notice>
           </Whole>
         ))}

@@ -1,4 +1,5 @@
 /** The head of every view of a seam: where it belongs, what it is, its acts, and the order of work on it. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
 import { memo, useMemo, type ReactNode } from 'react';
@@ -21,7 +22,7 @@ export function SeamHead({ seam, title, line, children, onStored }: SeamHeadProp
   const { partName } = seam;
   const trail = useMemo(
     () => [
-      { name: 'Seams', to: '/seams' },
+      { name: t('view.app.seams'), to: '/seams' },
       { name: partName, to: `/seams?${new URLSearchParams({ part: partName }).toString()}` },
     ],
     [partName],

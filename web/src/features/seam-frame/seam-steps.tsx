@@ -1,20 +1,28 @@
 /** The order of work on one seam, as links between its views; only the views that exist. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { NavLink } from 'react-router';
 import { partLink } from '../../ui/part-link.ts';
 
 const steps = [
-  { name: 'Seam', to: (id: string) => `/seams/${id}` },
-  { name: 'Wire and gas', to: (id: string) => `/seams/${id}/wire` },
-  { name: 'Set-up', to: (id: string) => `/seams/${id}/setup` },
-  { name: 'Arc', to: (id: string) => `/bench/${id}` },
-  { name: 'Score', to: (id: string) => `/score/${id}` },
-  { name: 'Store', to: (id: string) => `/seams/${id}/store` },
+  { name: t('view.machines.seam'), to: (id: string) => `/seams/${id}` },
+  { name: t('view.seam-frame.wire-and-gas'), to: (id: string) => `/seams/${id}/wire` },
+  { name: t('view.seam-frame.set-up'), to: (id: string) => `/seams/${id}/setup` },
+  { name: t('view.bench.arc'), to: (id: string) => `/bench/${id}` },
+  { name: t('view.app.score'), to: (id: string) => `/score/${id}` },
+  { name: t('view.seam-frame.store'), to: (id: string) => `/seams/${id}/store` },
 ] as const;
 
 export function SeamSteps({ seamId }: { readonly seamId: string }) {
   return (
-    <Box as="nav" aria-label="Steps of this seam" display="flex" gap="1" overflowX="auto" whiteSpace="nowrap">
+    <Box
+      as="nav"
+      aria-label={t('view.seam-frame.steps-of-this-seam')}
+      display="flex"
+      gap="1"
+      overflowX="auto"
+      whiteSpace="nowrap"
+    >
       {steps.map(({ to, name }) => (
         <Box asChild key={name} {...partLink}>
           <NavLink to={to(seamId)} end={name !== 'Score'}>

@@ -1,15 +1,17 @@
 /** Hazards and cautions of a plan, where they arise. */
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Plan } from '@fox-tempo/core/plan';
+import { HazardText } from '../../ui/hazard-text.tsx';
 import { Notice } from '../../ui/notice.tsx';
 
 export function Cautions({ plan }: { readonly plan: Plan }) {
   if (plan.warnings.length === 0) return null;
   return (
-    <Box as="section" aria-label="Hazards and cautions" display="grid" gap="1.5">
+    <Box as="section" aria-label={t('view.seams.hazards-and-cautions')} display="grid" gap="1.5">
       {plan.warnings.map((warning) => (
-        <Notice key={warning.code} level={warning.level}>
-          {warning.message}
+        <Notice key={tell(warning.code)} level={warning.level}>
+          <HazardText said={warning.message} />
         </Notice>
       ))}
     </Box>

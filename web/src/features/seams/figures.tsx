@@ -1,4 +1,5 @@
 /** The plan's figures with bands; each opens to the sum behind it. */
+import { t, tell } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { Plan, PlanFigures } from '@fox-tempo/core/plan';
 import type { QuantityName } from '@fox-tempo/core/units';
@@ -16,26 +17,26 @@ interface Row {
 
 /** The order of use: what is set, what the hand does, what the pulse is, what it costs. */
 const rows: readonly Row[] = [
-  { key: 'wireFeedMPerMin', label: 'Wire feed', of: 'wireFeed' },
-  { key: 'meanCurrentA', label: 'Mean current', of: 'current' },
-  { key: 'voltageV', label: 'Voltage at the tip', of: 'voltage' },
-  { key: 'machineVoltageV', label: 'At the machine', of: 'voltage' },
-  { key: 'arcLengthMm', label: 'Arc length', of: 'shortLength' },
-  { key: 'travelMmPerMin', label: 'Travel', of: 'travel' },
-  { key: 'heatInputKjPerMm', label: 'Heat input', of: 'heatInput' },
-  { key: 'legMm', label: 'Leg', of: 'shortLength' },
-  { key: 'ctwdMm', label: 'Stick-out', of: 'shortLength' },
-  { key: 'frequencyHz', label: 'Fast pulse', of: 'frequency' },
-  { key: 'meanPowerW', label: 'True power', of: 'power' },
-  { key: 'gasFlowLPerMin', label: 'Gas flow', of: 'gasFlow' },
-  { key: 'thicknessMm', label: 'Thickness counted', of: 'thickness', digits: 2 },
-  { key: 'arcSeconds', label: 'Arc time', of: 'seconds' },
-  { key: 'wireGrams', label: 'Wire for it', of: 'mass' },
-  { key: 'gasLitres', label: 'Gas for it', of: 'volume' },
-  { key: 'areaMm2', label: 'Metal a pass', of: 'area' },
-  { key: 'totalAreaMm2', label: 'Metal in all', of: 'area' },
-  { key: 'weaveMm', label: 'Weave', of: 'shortLength' },
-  { key: 'slagSeconds', label: 'Slag to chip', of: 'seconds' },
+  { key: 'wireFeedMPerMin', label: t('view.bench.wire-feed'), of: 'wireFeed' },
+  { key: 'meanCurrentA', label: t('view.bench.mean-current'), of: 'current' },
+  { key: 'voltageV', label: t('view.bench.voltage-at-the-tip'), of: 'voltage' },
+  { key: 'machineVoltageV', label: t('view.seams.at-the-machine'), of: 'voltage' },
+  { key: 'arcLengthMm', label: t('view.bench.arc-length'), of: 'shortLength' },
+  { key: 'travelMmPerMin', label: t('view.dial-card.travel'), of: 'travel' },
+  { key: 'heatInputKjPerMm', label: t('view.seams.heat-input'), of: 'heatInput' },
+  { key: 'legMm', label: t('view.seams.leg'), of: 'shortLength' },
+  { key: 'ctwdMm', label: t('view.bench.stick-out'), of: 'shortLength' },
+  { key: 'frequencyHz', label: t('view.bench.fast-pulse'), of: 'frequency' },
+  { key: 'meanPowerW', label: t('view.bench.true-power'), of: 'power' },
+  { key: 'gasFlowLPerMin', label: t('view.dial-card.gas-flow'), of: 'gasFlow' },
+  { key: 'thicknessMm', label: t('view.seams.thickness-counted'), of: 'thickness', digits: 2 },
+  { key: 'arcSeconds', label: t('view.seams.arc-time'), of: 'seconds' },
+  { key: 'wireGrams', label: t('view.seams.wire-for-it'), of: 'mass' },
+  { key: 'gasLitres', label: t('view.seams.gas-for-it'), of: 'volume' },
+  { key: 'areaMm2', label: t('view.seams.metal-a-pass'), of: 'area' },
+  { key: 'totalAreaMm2', label: t('view.seams.metal-in-all'), of: 'area' },
+  { key: 'weaveMm', label: t('view.seams.weave'), of: 'shortLength' },
+  { key: 'slagSeconds', label: t('view.seams.slag-to-chip'), of: 'seconds' },
 ];
 
 export function Figures({ plan }: { readonly plan: Plan }) {
@@ -50,7 +51,7 @@ export function Figures({ plan }: { readonly plan: Plan }) {
     });
   return (
     <Panel
-      title="Setting"
+      title={t('view.seams.setting')}
       aside={
         <Action
           kind="quiet"
@@ -59,7 +60,7 @@ export function Figures({ plan }: { readonly plan: Plan }) {
           aria-pressed={allOpen}
           onClick={() => setOpen(allOpen ? new Set() : new Set(shown.map((row) => row.key)))}
         >
-          {allOpen ? 'Hide the sums' : 'Show the sums'}
+          {allOpen ? t('view.seams.hide-the-sums') : t('view.seams.show-the-sums')}
         </Action>
       }
     >
@@ -123,9 +124,9 @@ function FigureCell({ row, plan, open, onToggle }: { row: Row; plan: Plan; open:
       {open && because !== undefined && (
         <Box fontSize="13px" color="ink" alignSelf="center" py="1">
           <Box as="strong" mr="1">
-            because
+            {t('view.bench.because')}
           </Box>
-          {because}
+          {tell(because)}
         </Box>
       )}
     </Box>

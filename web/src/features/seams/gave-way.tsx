@@ -1,7 +1,8 @@
 /** Three wishes rarely meet: what gave way, by how much, and both ways out as one touch each. */
+import { t, formatWithUnit, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { GaveWay, Plan, WayOut } from '@fox-tempo/core/plan';
-import { formatWithUnit, type UnitSystem } from '@fox-tempo/core/units';
+import { type UnitSystem } from '@fox-tempo/core/units';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import type { DraftStore } from '../../sheet/draft-store.ts';
@@ -24,7 +25,7 @@ export function GaveWayPart({ plan, store }: { readonly plan: Plan; readonly sto
   return (
     <Box
       as="section"
-      aria-label="What gave way"
+      aria-label={t('view.seams.what-gave-way')}
       borderLeftWidth="3px"
       borderColor="ochre"
       bg="surface"
@@ -33,7 +34,7 @@ export function GaveWayPart({ plan, store }: { readonly plan: Plan; readonly sto
       fontSize="13.5px"
     >
       <Box>
-        <Box as="strong">Current, pace and size do not all meet.</Box>{' '}
+        <Box as="strong">{t('view.seams.current-pace-and-size-do')}</Box>{' '}
         {plan.gaveWay.map((one) => said(one, units)).join('; ')}.
       </Box>
       {ways.length > 0 && (
@@ -41,8 +42,8 @@ export function GaveWayPart({ plan, store }: { readonly plan: Plan; readonly sto
           {ways.map((way) => (
             <Action key={way.code} onClick={() => take(way)}>
               {way.code === 'own-pace'
-                ? `Your own pace: ${formatWithUnit(way.travelMmPerMin, 'travel', units)}`
-                : `${plan.legMm !== null && way.legMm > plan.legMm ? 'A larger leg' : 'Another leg'}: ${formatWithUnit(way.legMm, 'shortLength', units)}`}
+                ? t('view.seams.your-own-pace', { units: formatWithUnit(way.travelMmPerMin, 'travel', units) })
+                : `${plan.legMm !== null && way.legMm > plan.legMm ? t('view.seams.a-larger-leg') : t('view.seams.another-leg')}: ${formatWithUnit(way.legMm, 'shortLength', units)}`}
             </Action>
           ))}
         </Box>
@@ -51,11 +52,16 @@ export function GaveWayPart({ plan, store }: { readonly plan: Plan; readonly sto
   );
 }
 
-const names: Record<GaveWay['wish'], string> = { current: 'Current', travel: 'travel', size: 'size' };
+const names: Record<GaveWay['wish'], string> = { current: t('view.machines.current'), travel: 'travel', size: 'size' };
 const quantities = { A: 'current', 'mm/min': 'travel', 'mm²': 'area' } as const;
 
 function said({ wish, by, value, wished, unit }: GaveWay, units: UnitSystem): string {
   const of = quantities[unit];
-  const percent = `${Math.abs(100 * by).toFixed(0)} % ${by > 0 ? 'over' : 'under'}`;
-  return `${names[wish]} is ${formatWithUnit(value, of, units)}, ${percent} the ${formatWithUnit(wished, of, units)} wished`;
+  const percent = `${fixed(Math.abs(100 * by), 0)} % ${by > 0 ? t('view.bench.over') : t('view.seams.under')}`;
+  return t('view.seams.is-the-wished', {
+    wish: names[wish],
+    units: formatWithUnit(value, of, units),
+    percent,
+    units2: formatWithUnit(wished, of, units),
+  });
 }

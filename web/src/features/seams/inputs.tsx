@@ -1,4 +1,6 @@
 /** What is asked about the seam, in the order a welder thinks: metal, joint, size, then wire, gas and how the arc should stand. */
+import { amount, type Phrase, inSentence } from '@fox-tempo/core/said';
+import { t, tell, tellIf, formatQuantity, formatWithUnit, formatForInput } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { fillers, materialOf, materials, wireSizes, type FillerCode } from '@fox-tempo/core/consumables';
 import {
@@ -12,7 +14,7 @@ import {
   type Plan,
   type Position,
 } from '@fox-tempo/core/plan';
-import { formatForInput, formatQuantity, formatWithUnit, quantity } from '@fox-tempo/core/units';
+import { quantity } from '@fox-tempo/core/units';
 import { useStore } from 'zustand';
 import { useSettings } from '../../lib/settings.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
@@ -42,8 +44,8 @@ export function Inputs({ store, plan }: InputsProps) {
   const material = materialOf(spec.materialGroup);
   const proposed = (value: number | null | undefined, name: NumberFieldName) =>
     value === null || value === undefined
-      ? 'as planned'
-      : `plan: ${formatQuantity(value, numberFields[name].quantity, units).text}`;
+      ? t('view.seams.as-planned')
+      : t('view.seams.plan', { text: formatQuantity(value, numberFields[name].quantity, units).text });
 
   const setMetal = (materialGroup: Sheet['spec']['materialGroup']) =>
     edit(
@@ -70,35 +72,39 @@ export function Inputs({ store, plan }: InputsProps) {
       };
     }, 'habit');
 
-  const sizes = wireSizes.map(({ diameterMm, label }) => ({
+  const sizes = wireSizes.map(({ diameterMm, label, isInch }) => ({
     value: String(diameterMm),
-    label: label.endsWith('mm') ? label : `${label} (${diameterMm.toFixed(2)} mm)`,
+    label: isInch ? t('view.seams.sum', { label, diameter: amount('shortLength', diameterMm, 2) }) : label,
   }));
   const gases = gasChoices(spec, choice);
 
   return (
     <>
-      <Panel title="Seam">
+      <Panel title={t('view.machines.seam')}>
         <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(3, 1fr)', lg: '1fr 1fr' }} gap="2.5">
           <Wide>
             <TextField
-              label="Name"
+              label={t('view.seams.name')}
               value={spec.name}
               onChange={(name) => onSpec({ name }, 'name')}
-              error={spec.name.trim() === '' ? 'A seam needs a name.' : undefined}
+              error={spec.name.trim() === '' ? t('view.seams.a-seam-needs-a-name') : undefined}
             />
           </Wide>
           <ChoiceField
-            label="Metal"
+            label={t('view.library.metal')}
             value={spec.materialGroup}
             choices={materials.map(({ group, name }) => ({ value: group, label: name }))}
             onChange={setMetal}
           />
-          <TextField label="Grade" value={spec.grade} onChange={(grade) => onSpec({ grade }, 'grade')} />
+          <TextField
+            label={t('view.library.grade')}
+            value={spec.grade}
+            onChange={(grade) => onSpec({ grade }, 'grade')}
+          />
           <NumberInput store={store} name="thickness1" />
           <NumberInput store={store} name="thickness2" />
           <ChoiceField
-            label="Joint"
+            label={t('view.seams.joint')}
             value={spec.joint}
             choices={jointRules.map(({ joint, name }) => ({ value: joint, label: name }))}
             onChange={setJoint}
@@ -106,7 +112,7 @@ export function Inputs({ store, plan }: InputsProps) {
           <NumberInput store={store} name="gap" />
           <Wide>
             <ChoiceField
-              label="Position"
+              label={t('view.seams.position')}
               value={spec.position}
               choices={positionChoices(spec, choice)}
               onChange={(position: Position) => onSpec({ position }, 'position')}
@@ -118,11 +124,11 @@ export function Inputs({ store, plan }: InputsProps) {
           <NumberInput store={store} name="travel" placeholder={proposed(plan?.travelMmPerMin, 'travel')} />
         </Box>
       </Panel>
-      <Panel title="Wire, gas and arc">
+      <Panel title={t('view.seams.wire-gas-and-arc')}>
         <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(3, 1fr)', lg: '1fr 1fr' }} gap="2.5">
           <Wide>
             <ChoiceField
-              label="Transfer"
+              label={t('view.seams.transfer')}
               value={choice.mode}
               choices={modeChoices(spec, choice)}
               onChange={(mode) => onChoice({ mode, wireFeedMPerMin: null }, 'mode')}
@@ -130,11 +136,13 @@ export function Inputs({ store, plan }: InputsProps) {
           </Wide>
           <Wide>
             <ChoiceField
-              label="Wire"
+              label={t('view.machines.wire')}
               value={choice.filler}
               choices={fillers.map(({ code, name, family }) => ({
                 value: code,
-                label: material.families.includes(family) ? name : `${name}: not on ${material.name.toLowerCase()}`,
+                label: material.families.includes(family)
+                  ? name
+                  : t('view.seams.not-on', { name, what: inSentence(material.name) }),
                 disabled: !material.families.includes(family),
               }))}
               onChange={(filler: FillerCode) => onChoice(withFiller(choice, filler), 'filler')}
@@ -142,7 +150,7 @@ export function Inputs({ store, plan }: InputsProps) {
             />
           </Wide>
           <ChoiceField
-            label="Wire size"
+            label={t('view.seams.wire-size')}
             value={String(choice.diameterMm)}
             choices={withPresent(sizes, String(choice.diameterMm))}
             onChange={(value) => onChoice({ diameterMm: Number(value) }, 'diameter')}
@@ -150,21 +158,21 @@ export function Inputs({ store, plan }: InputsProps) {
           <NumberInput store={store} name="feed" placeholder={proposed(plan?.proposedFeedMPerMin, 'feed')} />
           <Wide>
             <ChoiceField
-              label="Gas"
+              label={t('view.machines.gas')}
               value={choice.gas}
               choices={withPresent(gases, choice.gas)}
               onChange={(gas) => onChoice({ gas }, 'gas')}
-              hint={choice.gas === 'none' ? undefined : `ISO 14175 ${choice.gas}`}
+              hint={choice.gas === 'none' ? undefined : t('view.seams.iso-14175', { gas: choice.gas })}
             />
           </Wide>
           <Wide>
             <ChoiceField
-              label="Arc length"
+              label={t('view.bench.arc-length')}
               value={choice.arcHabit === 'on-line' ? 'on-line' : (spec.arcIntent ?? 'by-joint')}
               choices={[
-                { value: 'by-joint', label: 'By the joint' },
+                { value: 'by-joint', label: t('view.seams.by-the-joint') },
                 ...arcIntents.map(({ intent, name }) => ({ value: intent, label: name })),
-                { value: 'on-line', label: 'At the wire’s line, moved by ear' },
+                { value: 'on-line', label: t('view.seams.at-the-wires-line-moved') },
               ]}
               onChange={setArc}
               hint={habitHint(choice.arcHabit, plan, units)}
@@ -188,24 +196,30 @@ function Edges({ store }: { readonly store: DraftStore }) {
   return (
     <>
       <ChoiceField
-        label="Edges"
+        label={t('view.seams.edges')}
         value={kind}
         choices={preparationKinds.map((one) => ({ value: one.kind, label: one.name }))}
         onChange={(next) =>
           set(next === 'square' ? undefined : { kind: next, backing: preparation?.backing }, 'preparation')
         }
-        hint={isPrepared && gapMm === 0 ? 'a root gap of 2 mm is usual' : undefined}
+        hint={
+          isPrepared && gapMm === 0 ? t('view.seams.a-root-gap-of-is', { short2: amount('shortLength', 2) }) : undefined
+        }
       />
       {isPrepared && preparation ? (
         <>
           <ChoiceField
-            label="Backing"
+            label={t('view.seams.backing')}
             value={preparation.backing ?? 'none'}
             choices={backings.map(({ backing, name }) => ({ value: backing, label: name }))}
             onChange={(backing) => set({ ...preparation, backing }, 'backing')}
           />
-          <NumberInput store={store} name="angle" placeholder={`usual: ${usualAngle}`} />
-          <NumberInput store={store} name="rootFace" placeholder={`usual: ${usualRootFaceMm}`} />
+          <NumberInput store={store} name="angle" placeholder={t('view.seams.usual', { usualAngle })} />
+          <NumberInput
+            store={store}
+            name="rootFace"
+            placeholder={t('view.seams.usual-2', { usualRootFace: usualRootFaceMm })}
+          />
         </>
       ) : null}
     </>
@@ -216,7 +230,7 @@ function Edges({ store }: { readonly store: DraftStore }) {
 function NoLeg() {
   return (
     <Box textStyle="label" color="quiet" alignSelf="center">
-      No leg on this joint; its size follows from thickness and gap.
+      {t('view.seams.no-leg-on-this-joint')}
     </Box>
   );
 }
@@ -249,7 +263,7 @@ function NumberInput({
       // A step that is round in the unit shown.
       step={units === 'us' && quantity(field.quantity).us.factor !== 1 ? field.step * 2.54 : field.step}
       {...(placeholder === undefined ? {} : { placeholder })}
-      error={issue && [issue.message, issue.hint].filter(Boolean).join(' ')}
+      error={issue && [tell(issue.message), tell(tellIf(issue.hint) ?? '')].filter(Boolean).join(' ')}
       onText={(typed) => store.getState().type(name, typed, units)}
       onValue={(next) => store.getState().type(name, formatForInput(next, field.quantity, units), units)}
     />
@@ -261,12 +275,15 @@ function habitHint(habit: Sheet['choice']['arcHabit'], plan: Plan | null, units:
   if (!plan) return undefined;
   const line = plan.arcLengthMm - plan.trimMm;
   return habit === 'on-line'
-    ? `the line of this wire, ${formatWithUnit(line, 'shortLength', units)}`
-    : `${formatWithUnit(plan.arcLengthMm, 'shortLength', units)}; the wire’s line is ${formatWithUnit(line, 'shortLength', units)}`;
+    ? t('view.seams.the-line-of-this-wire', { units: formatWithUnit(line, 'shortLength', units) })
+    : t('view.seams.the-wires-line-is', {
+        units: formatWithUnit(plan.arcLengthMm, 'shortLength', units),
+        units2: formatWithUnit(line, 'shortLength', units),
+      });
 }
 
 /** The list with the present value in it, even when it is not a common one. */
-function withPresent(choices: readonly { value: string; label: string }[], present: string) {
+function withPresent(choices: readonly { value: string; label: Phrase }[], present: string) {
   return choices.some((choice) => choice.value === present)
     ? choices
     : [...choices, { value: present, label: present }];

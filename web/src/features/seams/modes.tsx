@@ -1,16 +1,17 @@
 /** Which way of transferring the metal suits this seam, and why each other one was put behind or ruled out. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, named, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Plan } from '@fox-tempo/core/plan';
-import { formatWithUnit } from '@fox-tempo/core/units';
 import { useSettings } from '../../lib/settings.ts';
 import { Panel } from '../../ui/panel.tsx';
 
 const names: Record<Plan['mode'], string> = {
-  pulse: 'Pulse',
-  dip: 'Dip',
-  spray: 'Spray',
-  'double-pulse': 'Double pulse',
-  cored: 'Cored',
+  pulse: t('view.seams.pulse'),
+  dip: t('view.seams.dip'),
+  spray: t('view.seams.spray'),
+  'double-pulse': t('view.seams.double-pulse'),
+  cored: t('view.seams.cored'),
 };
 const marks: Record<Plan['decision']['modes'][number]['verdict'], { readonly sign: string; readonly colour: string }> =
   {
@@ -25,7 +26,7 @@ export function Modes({ plan }: { readonly plan: Plan }) {
   const { modes, lowestPulseFeedMPerMin } = plan.decision;
   const { showThrough, heatPaths } = plan;
   return (
-    <Panel title="Ways to transfer the metal">
+    <Panel title={t('view.seams.ways-to-transfer-the-metal')}>
       <Box as="ul" listStyleType="none" fontSize="13.5px">
         {modes.map(({ mode, verdict, reason }) => (
           <Box
@@ -44,20 +45,27 @@ export function Modes({ plan }: { readonly plan: Plan }) {
             <Box as="strong">{names[mode]}</Box>
             <Box>
               <Box as="span" color={marks[verdict].colour} fontWeight={600}>
-                {verdict}:
+                {named(verdict)}:
               </Box>{' '}
-              {reason}
+              {tell(reason)}
             </Box>
           </Box>
         ))}
       </Box>
       <Box textStyle="label" color="quiet" mt="2">
-        {heatPaths === 1 ? 'One way' : `${heatPaths} ways`} for the heat to leave. Penetration index{' '}
-        {showThrough.index.toFixed(2)} ({showThrough.band[0].toFixed(2)} to {showThrough.band[1].toFixed(2)}):{' '}
-        {showThrough.verdict}.
-        {lowestPulseFeedMPerMin === null
-          ? ''
-          : ` This wire pulses one drop at a time from ${formatWithUnit(lowestPulseFeedMPerMin, 'wireFeed', units)} on.`}
+        {t('view.seams.for-the-heat-to-leave', {
+          heatPaths: heatPaths === 1 ? t('view.seams.one-way') : t('view.seams.ways', { heatPaths }),
+          index: amount('plain', showThrough.index, 2),
+          band: amount('plain', showThrough.band[0], 2),
+          band2: amount('plain', showThrough.band[1], 2),
+          verdict: named(showThrough.verdict),
+          units:
+            lowestPulseFeedMPerMin === null
+              ? ''
+              : t('view.seams.this-wire-pulses-one-drop', {
+                  units: formatWithUnit(lowestPulseFeedMPerMin, 'wireFeed', units),
+                }),
+        })}
       </Box>
     </Panel>
   );

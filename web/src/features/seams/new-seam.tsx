@@ -1,4 +1,5 @@
 /** Starts a seam: its part, name, metal, joint and thickness, and what is still missing of them; the rest is described on its sheet. */
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Part, SeamSpec } from '@fox-tempo/contract';
 import { materialOf, materials, type MaterialGroup } from '@fox-tempo/core/consumables';
@@ -43,9 +44,9 @@ function described({
   if (metal === '' || joint === '' || firstMm === null) {
     return {
       missing: [
-        ...(metal === '' ? ['the metal'] : []),
-        ...(joint === '' ? ['the joint'] : []),
-        ...(firstMm === null ? ['the first part’s thickness'] : []),
+        ...(metal === '' ? [t('view.seams.the-metal')] : []),
+        ...(joint === '' ? [t('view.seams.the-joint')] : []),
+        ...(firstMm === null ? [t('view.seams.the-first-parts-thickness')] : []),
       ],
     };
   }
@@ -88,11 +89,11 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
     event.preventDefault();
     const name = answers.name.trim();
     if (name === '') {
-      setProblem('A seam needs a name.');
+      setProblem(t('view.seams.a-seam-needs-a-name'));
       return;
     }
     if ('missing' in answer) {
-      setProblem(`Still missing: ${answer.missing.join(', ')}.`);
+      setProblem(t('view.seams.still-missing', { missing: answer.missing }));
       return;
     }
     setBusy(true);
@@ -102,15 +103,15 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
       await navigate(`/seams/${seam.id}`);
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;
-      setProblem(`${error.problem.title}. ${error.message}`);
+      setProblem(`${tell(error.problem.title)}. ${error.message}`);
       setBusy(false);
     }
   }
 
   if (parts.length === 0) {
     return (
-      <Notice level="note" word="First a part.">
-        A seam belongs to a part. Add one under Shop, Parts; an office, lead hand or owner may.
+      <Notice level="note" word={t('view.seams.first-a-part')}>
+        {t('view.seams.a-seam-belongs-to-a')}
       </Notice>
     );
   }
@@ -122,7 +123,7 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
     step: 0.5,
   } as const;
   return (
-    <Panel title="A new seam">
+    <Panel title={t('view.seams.a-new-seam')}>
       <form onSubmit={(event) => void create(event)}>
         <Box
           display="grid"
@@ -131,59 +132,63 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
           alignItems="start"
         >
           <ChoiceField
-            label="On which part"
+            label={t('view.seams.on-which-part')}
             value={answers.partId}
             choices={parts.filter((part) => !part.retired).map((part) => ({ value: part.id, label: part.name }))}
             onChange={(partId) => set({ partId })}
           />
-          <TextField label="What it is called" value={answers.name} onChange={(name) => set({ name })} />
+          <TextField
+            label={t('view.seams.what-it-is-called')}
+            value={answers.name}
+            onChange={(name) => set({ name })}
+          />
           <ChoiceField
-            label="Metal"
+            label={t('view.library.metal')}
             value={answers.metal}
             choices={[
-              { value: '', label: 'choose' },
+              { value: '', label: t('view.seams.choose') },
               ...materials.map((one) => ({ value: one.group, label: one.name })),
             ]}
             onChange={(metal: Answers['metal']) => set({ metal })}
           />
           <ChoiceField
-            label="Joint"
+            label={t('view.seams.joint')}
             value={answers.joint}
             choices={[
-              { value: '', label: 'choose' },
+              { value: '', label: t('view.seams.choose') },
               ...jointRules.map((one) => ({ value: one.joint, label: one.name })),
             ]}
             onChange={(joint: Answers['joint']) => set({ joint })}
           />
           <ValueField
             {...thickness}
-            label="First part"
+            label={t('view.seams.first-part')}
             keep={`${keep}/first`}
             value={answers.firstMm}
             onValue={(firstMm) => set({ firstMm })}
           />
           <ValueField
             {...thickness}
-            label="Second part"
+            label={t('view.seams.second-part')}
             keep={`${keep}/second`}
             value={answers.secondMm}
-            placeholder="as the first"
+            placeholder={t('view.seams.as-the-first')}
             onValue={(secondMm) => set({ secondMm })}
           />
           <ValueField
-            label="Seam length"
+            label={t('view.seams.seam-length')}
             of="length"
             range={[ranges.lengthMm.min, ranges.lengthMm.max]}
             keep={`${keep}/length`}
             value={answers.lengthMm}
             optional
             step={10}
-            placeholder="if known"
+            placeholder={t('view.seams.if-known')}
             onValue={(lengthMm) => set({ lengthMm })}
           />
           <Box display="flex" gap="2" pt="18px">
             <Action kind="main" type="submit" disabled={busy}>
-              Go to its sheet
+              {t('view.seams.go-to-its-sheet')}
             </Action>
             <Action
               onClick={() => {
@@ -191,18 +196,18 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
                 onClose();
               }}
             >
-              Leave it
+              {t('view.library.leave-it')}
             </Action>
           </Box>
         </Box>
         <Box textStyle="label" color="quiet" mt="2" aria-live="polite">
           {'missing' in answer
-            ? `Still missing: ${answer.missing.join(', ')}. Metal and thickness give a first figure; the joint says where it goes.`
-            : 'Enough for a first figure. Position, gap, size and pace are asked on the sheet; what is left open there follows practice.'}
+            ? t('view.seams.still-missing-metal-and-thickness', { missing: answer.missing })
+            : t('view.seams.enough-for-a-first-figure')}
         </Box>
         {problem !== null && (
           <Box mt="3">
-            <Notice level="refusal" word="Not made." urgent>
+            <Notice level="refusal" word={t('view.machines.not-made')} urgent>
               {problem}
             </Notice>
           </Box>

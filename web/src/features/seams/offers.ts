@@ -1,4 +1,6 @@
 /** What can be chosen on the sheet without building an impossible chain: each offer is tried on the core's own gates, and says why it is shut. */
+import { joined, type Phrase } from '@fox-tempo/core/said';
+import { t, tell } from '../../lib/words.ts';
 import { planRequest, type ProgramChoice } from '@fox-tempo/contract';
 import { commonGasCodes, type FillerCode, fillerOf, gasOf } from '@fox-tempo/core/consumables';
 import {
@@ -15,24 +17,24 @@ import type { Sheet } from '../../sheet/sheet-fields.ts';
 
 export interface Offer<T extends string> {
   readonly value: T;
-  readonly label: string;
+  readonly label: Phrase;
   readonly disabled?: boolean;
 }
 
 const modeNames: Record<PlanMode, string> = {
-  pulse: 'Pulse',
-  'double-pulse': 'Double pulse',
-  dip: 'Dip',
-  spray: 'Spray',
-  cored: 'Cored',
+  pulse: t('view.seams.pulse'),
+  'double-pulse': t('view.seams.double-pulse'),
+  dip: t('view.seams.dip'),
+  spray: t('view.seams.spray'),
+  cored: t('view.seams.cored'),
 };
 
 /** Fields of the chain metal, wire, gas, mode and position; other troubles of the sheet are not the offer's. */
 const shutBy: Readonly<Record<string, string>> = {
-  gas: 'not in this gas',
-  filler: 'not with this wire',
-  mode: 'not with this wire',
-  'seam.position': 'not in this position',
+  gas: t('view.seams.not-in-this-gas'),
+  filler: t('view.seams.not-with-this-wire'),
+  mode: t('view.seams.not-with-this-wire'),
+  'seam.position': t('view.seams.not-in-this-position'),
 };
 
 function whyShut(spec: Sheet['spec'], choice: ProgramChoice): string | undefined {
@@ -40,8 +42,8 @@ function whyShut(spec: Sheet['spec'], choice: ProgramChoice): string | undefined
   return issue && shutBy[issue.path];
 }
 
-function offer<T extends string>(value: T, label: string, shut: string | undefined): Offer<T> {
-  return shut === undefined ? { value, label } : { value, label: `${label}: ${shut}`, disabled: true };
+function offer<T extends string>(value: T, label: Phrase, shut: string | undefined): Offer<T> {
+  return shut === undefined ? { value, label } : { value, label: joined([label, shut], ': '), disabled: true };
 }
 
 export function modeChoices(spec: Sheet['spec'], choice: ProgramChoice): Offer<PlanMode>[] {
@@ -56,7 +58,9 @@ export function gasChoices(spec: Sheet['spec'], choice: ProgramChoice): Offer<st
       shut !== undefined && planModes.some((mode) => whyShut(spec, { ...choice, gas, mode }) === undefined);
     const label = gasOf(gas).name;
     if (shut === undefined) return { value: gas, label };
-    return elsewhere ? { value: gas, label: `${label}: not in ${modeName(choice.mode)}` } : offer(gas, label, shut);
+    return elsewhere
+      ? { value: gas, label: t('view.seams.not-in', { label, mode: modeName(choice.mode) }) }
+      : offer(gas, label, shut);
   });
 }
 
@@ -65,12 +69,16 @@ export function positionChoices(spec: Sheet['spec'], choice: ProgramChoice): Off
     const issue = planInputIssues(planRequest({ ...spec, position }, choice)).find(
       ({ path }) => path === 'seam.position',
     );
-    return offer(position, positionName(position, spec.joint), issue && `not in ${choice.mode}`);
+    return offer(
+      position,
+      tell(positionName(position, spec.joint)),
+      issue && t('view.seams.not-in-2', { mode: choice.mode }),
+    );
   });
 }
 
 /** Class, how it feeds, and what it is for. */
 export function wireHint(code: FillerCode): string {
   const { classes, use } = fillerOf(code);
-  return `${classes}${use === undefined ? '' : `, for ${use}`}; ${softnessWords[fillerFacts[code].softness]}`;
+  return `${classes}${use === undefined ? '' : t('view.seams.for', { use: tell(use) })}; ${tell(softnessWords[fillerFacts[code].softness])}`;
 }

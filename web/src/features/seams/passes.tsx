@@ -1,7 +1,8 @@
 /** Every pass of a seam that takes several: kind, setting, metal as it adds up, and where the gun points. */
+import { t, tell, formatQuantity } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Plan } from '@fox-tempo/core/plan';
-import { formatQuantity, type QuantityName } from '@fox-tempo/core/units';
+import { type QuantityName } from '@fox-tempo/core/units';
 import { useSettings } from '../../lib/settings.ts';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
@@ -14,25 +15,32 @@ export function Passes({ plan }: { readonly plan: Plan }) {
   const head = (words: string, of: QuantityName) => `${words}, ${formatQuantity(1, of, units).unit}`;
   const figure = (value: number, of: QuantityName) => formatQuantity(value, of, units).text;
   const columns = [
-    head('Feed', 'wireFeed'),
-    head('Current', 'current'),
-    head('Travel', 'travel'),
-    head('Metal', 'area'),
-    head('So far', 'area'),
-    ...(isGroove ? [] : [head('Leg', 'shortLength')]),
+    head(t('view.bench.feed-2'), 'wireFeed'),
+    head(t('view.machines.current'), 'current'),
+    head(t('view.dial-card.travel'), 'travel'),
+    head(t('view.library.metal'), 'area'),
+    head(t('view.seams.so-far'), 'area'),
+    ...(isGroove ? [] : [head(t('view.seams.leg'), 'shortLength')]),
   ];
   return (
-    <Panel title="Passes" aside={<Box textStyle="label" color="quiet">{`${plan.passes} in all`}</Box>}>
-      <Table label="Passes">
-        <Heads names={['Pass', ...columns]} right={columns} />
+    <Panel
+      title={t('view.seams.passes')}
+      aside={
+        <Box textStyle="label" color="quiet">
+          {t('view.seams.in-all', { passes: plan.passes })}
+        </Box>
+      }
+    >
+      <Table label={t('view.seams.passes')}>
+        <Heads names={[t('view.seams.pass'), ...columns]} right={columns} />
         <tbody>
           {plan.passTable.map((pass) => (
             <tr key={pass.pass}>
               <Cell head minWidth="150px">
                 {pass.pass}
-                {pass.kind === 'single' ? '' : ` ${pass.kind}`}
+                {pass.kind === 'single' ? '' : ` ${t(`plan.pass-${pass.kind}`)}`}
                 <Box textStyle="label" color="quiet" fontWeight={400}>
-                  {pass.gun}
+                  {tell(pass.gun)}
                 </Box>
               </Cell>
               <Cell figure>{figure(pass.wireFeedMPerMin, 'wireFeed')}</Cell>
@@ -48,9 +56,7 @@ export function Passes({ plan }: { readonly plan: Plan }) {
         </tbody>
       </Table>
       <Box textStyle="label" color="quiet" mt="2">
-        {isGroove
-          ? 'The root is run colder so that it holds over its gap; store it as a program of its own where the machine has room. Clean between passes.'
-          : 'The setting is for each pass alike; clean between passes.'}
+        {isGroove ? t('view.seams.the-root-is-run-colder') : t('view.seams.the-setting-is-for-each')}
       </Box>
     </Panel>
   );

@@ -1,4 +1,5 @@
 /** The setting as a program file, out and in: a file from elsewhere stands on this sheet as a draft, which undo takes back. */
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { choiceOfProgram, readProgramFile, type ProgramChoice, type SeamResource } from '@fox-tempo/contract';
 import { useState } from 'react';
@@ -39,22 +40,22 @@ export function ProgramFilePart({ seam, onTaken }: ProgramFilePartProps) {
             );
         }}
       >
-        Program as a file
+        {t('view.seams.program-as-a-file')}
       </Action>
       <FileChooser
-        word="Bring a program in…"
-        label="Program file"
+        word={t('view.seams.bring-a-program-in')}
+        label={t('view.seams.program-file')}
         onText={take}
         onRefused={(message) => {
           setTaken(null);
           setRefused([message]);
         }}
       />
-      {taken !== null && <Box role="status">{taken} is on the sheet; undo brings the old one back.</Box>}
+      {taken !== null && <Box role="status">{t('view.seams.is-on-the-sheet-undo', { taken })}</Box>}
       {refused.length > 0 && (
         <Box flex="1 1 100%">
-          <Notice level="refusal" word="Not taken." urgent>
-            {refused.join(' ')} The sheet is as it was.
+          <Notice level="refusal" word={t('view.score.not-taken')} urgent>
+            {t('view.seams.the-sheet-is-as-it', { refused: refused.join(' ') })}
           </Notice>
         </Box>
       )}
@@ -70,13 +71,16 @@ function readText(text: string): Read {
   try {
     value = JSON.parse(text);
   } catch {
-    return { ok: false, messages: ['This is no JSON; a program file ends in .tempo.json.'] };
+    return { ok: false, messages: [t('view.seams.this-is-no-json-a')] };
   }
   const read = readProgramFile(value);
   return read.ok
     ? { ok: true, choice: choiceOfProgram(read.value) }
     : {
         ok: false,
-        messages: read.issues.slice(0, 4).map(({ path, message }) => (path === '' ? message : `${path}: ${message}`)),
+        messages: read.issues
+          .slice(0, 4)
+          .map(({ path, message }) => (path === '' ? message : `${path}: ${tell(message)}`))
+          .map(tell),
       };
 }

@@ -1,4 +1,6 @@
 /** Why there is no setting, and the way out where one touch can take it. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core/consumables';
 import type { Issue } from '@fox-tempo/core/outcome';
@@ -14,13 +16,13 @@ export function Refusals({ issues, store }: { readonly issues: readonly Issue[];
     if (issue.path === 'gas') {
       const gas = usualGas(sheet.choice.filler);
       return {
-        label: `Change to ${gasOf(gas).name}`,
+        label: t('view.seams.change-to', { gas: gasOf(gas).name }),
         apply: () => edit((now) => ({ ...now, choice: { ...now.choice, gas } }), 'remedy'),
       };
     }
     if (issue.path === 'seam.preparation') {
       return {
-        label: 'Cut a V of 60°, gap 2 mm',
+        label: t('view.seams.cut-a-v-of-60', { short2: amount('shortLength', 2) }),
         apply: () =>
           edit(
             (now) => ({
@@ -33,26 +35,29 @@ export function Refusals({ issues, store }: { readonly issues: readonly Issue[];
     }
     if (issue.code === 'cored-wire-only-cored') {
       return {
-        label: 'Run it in the cored mode',
+        label: t('view.seams.run-it-in-the-cored'),
         apply: () => edit((now) => ({ ...now, choice: { ...now.choice, mode: 'cored' } }), 'remedy'),
       };
     }
     if (issue.path === 'filler') {
       const wire = usualWire(sheet.spec.materialGroup);
       return {
-        label: `Change to ${fillerOf(wire.filler).name}, ${wireSizeLabel(wire.diameterMm)}`,
+        label: t('view.seams.change-to-2', {
+          filler: fillerOf(wire.filler).name,
+          diameter: wireSizeLabel(wire.diameterMm),
+        }),
         apply: () => edit((now) => ({ ...now, choice: { ...now.choice, ...wire, wireFeedMPerMin: null } }), 'remedy'),
       };
     }
     if (issue.path === 'wireFeedMPerMin') {
       return {
-        label: 'Use the plan’s feed',
+        label: t('view.seams.use-the-plans-feed'),
         apply: () => edit((now) => ({ ...now, choice: { ...now.choice, wireFeedMPerMin: null } }), 'remedy'),
       };
     }
     if (issue.path === 'seam.travelMmPerMin') {
       return {
-        label: 'Use the plan’s pace',
+        label: t('view.seams.use-the-plans-pace'),
         apply: () => edit((now) => ({ ...now, spec: { ...now.spec, travelMmPerMin: null } }), 'remedy'),
       };
     }
@@ -61,15 +66,15 @@ export function Refusals({ issues, store }: { readonly issues: readonly Issue[];
   return (
     <Panel>
       <Heading as="h2" textStyle="heading" mb="2">
-        No setting for this chain
+        {t('view.seams.no-setting-for-this-chain')}
       </Heading>
       <Box display="grid" gap="2">
         {issues.map((issue) => {
           const way = remedy(issue);
           return (
             <Notice key={`${issue.path} ${issue.code}`} level="refusal" urgent>
-              {issue.message}
-              {issue.hint !== undefined && <Box mt="1">{issue.hint}</Box>}
+              {tell(issue.message)}
+              {issue.hint !== undefined && <Box mt="1">{tell(issue.hint)}</Box>}
               {way && (
                 <Action mt="2" onClick={way.apply}>
                   {way.label}

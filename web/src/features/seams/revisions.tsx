@@ -1,7 +1,7 @@
 /** Every saved revision of the program; an old one can be brought back as the present draft. */
+import { t, tell, named, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { wireSizeLabel } from '@fox-tempo/core/consumables';
-import { formatWithUnit } from '@fox-tempo/core/units';
 import { useDoorList } from '../../data/queries.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { shopTime } from '../../lib/time.ts';
@@ -20,12 +20,12 @@ export function Revisions({ seamId, onBringBack }: RevisionsProps) {
   const { data: revisions, isError } = useDoorList('revisions', { params: { id: seamId } });
 
   return (
-    <Panel title="Revisions">
+    <Panel title={t('view.seams.revisions')}>
       {isError ? (
-        <Notice level="caution">The revisions could not be loaded; the sheet itself works on.</Notice>
+        <Notice level="caution">{t('view.seams.the-revisions-could-not-be')}</Notice>
       ) : !revisions ? (
         <Box color="quiet" fontSize="13px" role="status">
-          Loading the revisions…
+          {t('view.seams.loading-the-revisions')}
         </Box>
       ) : (
         <Box as="ol" listStyleType="none">
@@ -45,24 +45,24 @@ export function Revisions({ seamId, onBringBack }: RevisionsProps) {
                 {number}
               </Box>
               <Box flex="1" minWidth={0}>
-                {formatWithUnit(program.wireFeedMPerMin, 'wireFeed', units)}, {wireSizeLabel(program.diameterMm)},{' '}
-                {program.origin}
+                {formatWithUnit(program.wireFeedMPerMin, 'wireFeed', units)}, {tell(wireSizeLabel(program.diameterMm))},{' '}
+                {named(program.origin)}
                 <Box textStyle="label" color="quiet">
                   {createdBy}, {shopTime(createdAt)}
                 </Box>
               </Box>
               {number === revisions[0]?.number ? (
                 <Box color="quiet" fontSize="12px">
-                  revisions[0]?.number
+                  {t('view.seams.newest')}
                 </Box>
               ) : (
                 <Action
                   kind="quiet"
                   fontSize="13px"
                   onClick={() => onBringBack({ spec, choice })}
-                  aria-label={`Bring back revision ${number}`}
+                  aria-label={t('view.seams.bring-back-revision', { number })}
                 >
-                  Bring back
+                  {t('view.seams.bring-back')}
                 </Action>
               )}
             </Box>

@@ -1,4 +1,5 @@
 /** What can be done with a whole seam: a copy with its setting, another part, off the list. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Part, SeamResource } from '@fox-tempo/contract';
 import { useState } from 'react';
@@ -20,7 +21,10 @@ export interface SeamActsProps {
 }
 
 export function SeamActs({ seam, parts, onClose }: SeamActsProps) {
-  const [form, setForm] = useState({ name: `${seam.spec.name}, copy`.slice(0, 80), partId: seam.partId });
+  const [form, setForm] = useState({
+    name: t('view.seams.copy', { spec: seam.spec.name }).slice(0, 80),
+    partId: seam.partId,
+  });
   const task = useTask();
   const { revalidate } = useRevalidator();
   const navigate = useNavigate();
@@ -31,9 +35,13 @@ export function SeamActs({ seam, parts, onClose }: SeamActsProps) {
   return (
     <Box borderTopWidth="1px" borderColor="line" py="3" pl={{ md: '112px' }}>
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.2fr 1.2fr auto auto' }} alignItems="end">
-        <TextField label="Name of a copy" value={form.name} onChange={(name) => setForm({ ...form, name })} />
+        <TextField
+          label={t('view.seams.name-of-a-copy')}
+          value={form.name}
+          onChange={(name) => setForm({ ...form, name })}
+        />
         <ChoiceField
-          label="On which part"
+          label={t('view.seams.on-which-part')}
           value={form.partId}
           choices={choices}
           onChange={(partId) => setForm({ ...form, partId })}
@@ -47,7 +55,7 @@ export function SeamActs({ seam, parts, onClose }: SeamActsProps) {
             })
           }
         >
-          Copy it there
+          {t('view.seams.copy-it-there')}
         </Action>
         <Action
           disabled={task.busy || !mayMove || form.partId === seam.partId}
@@ -57,19 +65,19 @@ export function SeamActs({ seam, parts, onClose }: SeamActsProps) {
               await revalidate();
               announce({
                 level: 'note',
-                text: `${seam.spec.name} is on ${moved.partName} now.`,
+                text: t('view.seams.is-on-now', { spec: seam.spec.name, partName: moved.partName }),
                 undo: () => api.moveSeam(seam.id, moved.version, seam.partId),
               });
               onClose();
             })
           }
         >
-          Move it there
+          {t('view.seams.move-it-there')}
         </Action>
       </Box>
       <Box display="flex" gap="2" mt="2" flexWrap="wrap" alignItems="center">
         <Action kind="quiet" fontSize="13px" onClick={() => saveFile(seam)}>
-          Take it as a file
+          {t('view.seams.take-it-as-a-file')}
         </Action>
         <Action
           kind="quiet"
@@ -82,21 +90,21 @@ export function SeamActs({ seam, parts, onClose }: SeamActsProps) {
               await revalidate();
               announce({
                 level: 'note',
-                text: `${seam.spec.name} is off the list; nothing of it is lost.`,
+                text: t('view.seams.is-off-the-list-nothing', { spec: seam.spec.name }),
                 undo: () => api.restoreSeam(seam.id),
               });
             })
           }
         >
-          Take it off the list
+          {t('view.seams.take-it-off-the-list')}
         </Action>
         {!mayDelete && (
           <Box fontSize="13px" color="quiet">
-            Moved and taken off by a lead hand or owner.
+            {t('view.seams.moved-and-taken-off-by')}
           </Box>
         )}
       </Box>
-      <Refused task={task} word="Not done." />
+      <Refused task={task} word={t('view.seams.not-done')} />
     </Box>
   );
 }

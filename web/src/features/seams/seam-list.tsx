@@ -1,9 +1,10 @@
 /** All seams by part, each with its joint drawn small and its setting in a line. */
+import { inSentence } from '@fox-tempo/core/said';
+import { t, tell, formatWithUnit } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { jointRule, positionName } from '@fox-tempo/core/plan';
-import { formatWithUnit } from '@fox-tempo/core/units';
 import { useState, type ReactNode } from 'react';
 import { Link, useLoaderData, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
@@ -37,31 +38,30 @@ export function SeamList() {
     .filter((group) => group.seams.length > 0);
   return (
     <>
-      <PageHead title="Seams" line={`${seams.length} seams on ${groups.length} parts`}>
+      <PageHead
+        title={t('view.app.seams')}
+        line={t('view.seams.seams-on-parts', { seams: seams.length, groups: groups.length })}
+      >
         <Box width="220px">
           <chakra.input
             {...inputLook}
             type="search"
-            aria-label="Search the seams"
-            placeholder="Search"
+            aria-label={t('view.seams.search-the-seams')}
+            placeholder={t('view.seams.search')}
             value={wanted}
             onChange={(event) => setWanted(event.target.value)}
           />
         </Box>
         <Action kind="main" disabled={!mayAdd} onClick={() => setAdding(true)} aria-expanded={adding}>
-          Describe a seam
+          {t('view.finding.describe-a-seam')}
         </Action>
       </PageHead>
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
         {adding && <NewSeam parts={parts} onClose={() => setAdding(false)} />}
         {seams.length > 0 && shown.length === 0 && (
-          <Notice level="note">No seam has “{wanted}” in its name, part, metal or wire.</Notice>
+          <Notice level="note">{t('view.seams.no-seam-has-in-its', { wanted })}</Notice>
         )}
-        {seams.length === 0 && !adding && (
-          <Notice level="note">
-            No seam is described yet. Describe one: metal, thickness, joint and position are enough for a first setting.
-          </Notice>
-        )}
+        {seams.length === 0 && !adding && <Notice level="note">{t('view.seams.no-seam-is-described-yet')}</Notice>}
         {groups.map(({ part, seams: own }) => (
           <Panel
             key={part.id}
@@ -95,7 +95,7 @@ function isWanted({ spec, partName, revision }: SeamResource, wanted: string): b
   const words = wanted.trim().toLowerCase().split(/\s+/);
   const wire = revision ? fillerOf(revision.program.filler).name : '';
   const text =
-    `${spec.name} ${partName} ${spec.grade} ${spec.materialGroup} ${spec.joint} ${spec.position} ${wire}`.toLowerCase();
+    `${spec.name} ${partName} ${spec.grade} ${spec.materialGroup} ${spec.joint} ${spec.position} ${tell(wire)}`.toLowerCase();
   return words.every((word) => text.includes(word));
 }
 
@@ -151,20 +151,20 @@ function SeamRow({
                 {spec.name}
               </Heading>
               <Box fontSize="13px" color="quiet">
-                {jointRule(spec.joint).name.toLowerCase()}{' '}
+                {tell(inSentence(jointRule(spec.joint).name))}{' '}
                 {spec.thicknessesMm.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + ')},{' '}
-                {positionName(spec.position, spec.joint)}
+                {tell(positionName(spec.position, spec.joint))}
               </Box>
             </Box>
             <Box fontSize="13px" minWidth={0} display={{ base: 'none', md: 'block' }}>
               {revision ? (
                 <>
-                  {fillerOf(revision.program.filler).name}, {wireSizeLabel(revision.program.diameterMm)}
-                  <Box color="quiet">{gasOf(revision.program.gas).name}</Box>
+                  {tell(fillerOf(revision.program.filler).name)}, {tell(wireSizeLabel(revision.program.diameterMm))}
+                  <Box color="quiet">{tell(gasOf(revision.program.gas).name)}</Box>
                 </>
               ) : (
                 <Box color="ochre" fontWeight={600}>
-                  ◇ waits for its first setting
+                  {t('view.seams.waits-for-its-first-setting')}
                 </Box>
               )}
             </Box>
@@ -173,7 +173,7 @@ function SeamRow({
                 <>
                   <Box textStyle="figure">{formatWithUnit(revision.program.wireFeedMPerMin, 'wireFeed', units)}</Box>
                   <Box textStyle="label" color="quiet">
-                    revision {revision.number}
+                    {t('view.seams.revision', { number: revision.number })}
                   </Box>
                 </>
               )}
@@ -182,7 +182,7 @@ function SeamRow({
         </Box>
         <Action
           kind="quiet"
-          aria-label={`Copy, move or take off ${spec.name}`}
+          aria-label={t('view.seams.copy-move-or-take-off', { spec: spec.name })}
           aria-expanded={opened}
           onClick={onToggle}
         >

@@ -1,9 +1,10 @@
 /** The seam sheet: the joint drawn live, what is asked beside it, the computed setting with its bands, the pulse, and the dial card. */
+import { amount, inSentence } from '@fox-tempo/core/said';
+import { t, tell, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { jointRule } from '@fox-tempo/core/plan';
-import { formatWithUnit } from '@fox-tempo/core/units';
 import { planRequest } from '@fox-tempo/contract';
 import { useMemo } from 'react';
 import { useLoaderData, useParams } from 'react-router';
@@ -58,7 +59,7 @@ function LoadedSheet({
   return (
     <SheetFrame
       session={session}
-      title={spec.name || 'Seam without a name'}
+      title={spec.name || t('view.seams.seam-without-a-name')}
       line={line}
       refusals="own"
       gridTemplateColumns={{ base: '1fr', lg: '296px minmax(0, 1fr)' }}
@@ -91,8 +92,8 @@ function LoadedSheet({
         {plan && <GaveWayPart plan={plan} store={store} />}
         {outcome.ok ? <Cautions plan={outcome.value} /> : <Refusals issues={outcome.issues} store={store} />}
         {choice.tune !== null && (
-          <Notice level="note" word="Tuned at the arc bench.">
-            The figures below are the plan’s; the dial card and the simulated arc follow what was tuned.{' '}
+          <Notice level="note" word={t('view.seams.tuned-at-the-arc-bench')}>
+            {t('view.seams.the-figures-below-are-the')}{' '}
             <Action
               kind="quiet"
               minHeight="32px"
@@ -100,7 +101,7 @@ function LoadedSheet({
                 store.getState().edit((sheet) => ({ ...sheet, choice: { ...sheet.choice, tune: null } }), 'tune')
               }
             >
-              Back to the plan
+              {t('view.seams.back-to-the-plan')}
             </Action>
           </Notice>
         )}
@@ -109,12 +110,12 @@ function LoadedSheet({
         {plan && <Passes plan={plan} />}
         {plan?.pulse && (
           <Panel
-            title="Fast pulse"
+            title={t('view.bench.fast-pulse')}
             aside={
               <Box textStyle="label" color="quiet">
                 {plan.pulse.dropsPerPulse === 1
-                  ? 'one drop a pulse'
-                  : `${plan.pulse.dropsPerPulse.toFixed(1)} drops a pulse`}
+                  ? t('view.seams.one-drop-a-pulse')
+                  : t('view.seams.drops-a-pulse', { dropsPerPulse: amount('plain', plan.pulse.dropsPerPulse, 1) })}
               </Box>
             }
           >
@@ -124,7 +125,7 @@ function LoadedSheet({
         {plan && <SlowBeat plan={plan} input={planRequest(spec, choice)} />}
         {plan && <Modes plan={plan} />}
         {program && <SimulatedArc program={program} circuitMOhm={site.circuitMOhm ?? 15} />}
-        <Panel title="Files">
+        <Panel title={t('view.seams.files')}>
           <ProgramFilePart
             seam={seam}
             onTaken={(choice) => store.getState().edit((sheet) => ({ ...sheet, choice }), 'file')}
@@ -145,6 +146,6 @@ function useSeamLine({ spec, choice }: Sheet): string {
   const units = useSettings((state) => state.units);
   const thick = spec.thicknessesMm.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + ');
   const grade = spec.grade === '' ? '' : `, ${spec.grade}`;
-  const wire = `${fillerOf(choice.filler).name}, ${wireSizeLabel(choice.diameterMm)}, ${gasName(choice.gas)}`;
-  return `${jointRule(spec.joint).name.toLowerCase()} ${thick}${grade}, ${spec.position} · ${wire}`;
+  const wire = `${tell(fillerOf(choice.filler).name)}, ${tell(wireSizeLabel(choice.diameterMm))}, ${tell(gasName(choice.gas))}`;
+  return `${tell(inSentence(jointRule(spec.joint).name))} ${thick}${grade}, ${spec.position} · ${wire}`;
 }

@@ -1,4 +1,6 @@
 /** The slow beat in numbers, always mean, high and low together, with what it does to the bead. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { doublePulse } from '@fox-tempo/core/double-pulse';
 import type { Plan, PlanInput } from '@fox-tempo/core/plan';
@@ -29,10 +31,10 @@ export function SlowBeat({ plan, input }: { readonly plan: Plan; readonly input:
   const found = outcome.ok ? outcome.value : null;
   return (
     <Panel
-      title="Slow beat"
+      title={t('view.bench.slow-beat')}
       aside={
         <Box textStyle="label" color="quiet">
-          a fifth up and down to start from
+          {t('view.seams.a-fifth-up-and-down')}
         </Box>
       }
     >
@@ -42,30 +44,30 @@ export function SlowBeat({ plan, input }: { readonly plan: Plan; readonly input:
         columnGap="4"
         rowGap="1.5"
       >
-        <Item label="Mean feed">
+        <Item label={t('view.bench.mean-feed')}>
           <Figure value={beat.meanFeedMPerMin} of="wireFeed" />
         </Item>
-        <Item label="Slow high">
+        <Item label={t('view.bench.slow-high')}>
           <Figure value={beat.highFeedMPerMin} of="wireFeed" />
         </Item>
-        <Item label="Slow low">
+        <Item label={t('view.bench.slow-low')}>
           <Figure value={beat.lowFeedMPerMin} of="wireFeed" />
         </Item>
-        <Item label="Share at high">
+        <Item label={t('view.bench.share-at-high')}>
           <Figure value={100 * beat.highShare} of="percent" />
         </Item>
-        <Item label="Slow rate">
+        <Item label={t('view.bench.slow-rate')}>
           <Figure value={beat.frequencyHz} of="frequency" digits={1} />
         </Item>
-        <Item label="Ripple">
+        <Item label={t('view.seams.ripple')}>
           <Figure value={beat.ripplePitchMm} of="shortLength" />
         </Item>
         {found?.effect && (
           <>
-            <Item label="Mean current">
+            <Item label={t('view.bench.mean-current')}>
               <Figure value={found.effect.meanCurrentA} of="current" />
             </Item>
-            <Item label="High and low current">
+            <Item label={t('view.seams.high-and-low-current')}>
               <Figure value={found.effect.high.meanCurrentA} of="current" />
               {' / '}
               <Figure value={found.effect.low.meanCurrentA} of="current" />
@@ -75,13 +77,14 @@ export function SlowBeat({ plan, input }: { readonly plan: Plan; readonly input:
       </Box>
       {found?.effect && (
         <Box textStyle="label" color="quiet" mt="2">
-          Against single pulse at the same mean feed: {heatWords(found.effect.meanPowerW, found.effect.singlePowerW)}{' '}
-          Whether a beat is hotter or colder is a matter of its numbers, never of its name.
+          {t('view.seams.against-single-pulse-at-the', {
+            singlePower: heatWords(found.effect.meanPowerW, found.effect.singlePowerW),
+          })}
         </Box>
       )}
       {found?.warnings.map((warning) => (
-        <Box key={warning.code} mt="2">
-          <Notice level={warning.level}>{warning.message}</Notice>
+        <Box key={tell(warning.code)} mt="2">
+          <Notice level={warning.level}>{tell(warning.message)}</Notice>
         </Box>
       ))}
     </Panel>
@@ -102,6 +105,9 @@ function Item({ label, children }: { readonly label: string; readonly children: 
 function heatWords(mean: number, single: number): string {
   const percent = 100 * (mean / single - 1);
   return Math.abs(percent) < 0.5
-    ? 'the same power.'
-    : `${Math.abs(percent).toFixed(1)} % ${percent > 0 ? 'more' : 'less'} power.`;
+    ? t('view.seams.the-same-power')
+    : t('view.seams.power', {
+        percent: amount('percent', Math.abs(percent), 1),
+        percent2: percent > 0 ? t('view.score.more') : t('view.seams.less'),
+      });
 }

@@ -1,4 +1,5 @@
 /** Whether the setting is locked, and which revision is the shop's reference on which machine; a lead hand changes both here. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { useState } from 'react';
@@ -25,7 +26,7 @@ export function StandingOfSetting({ seam, machines, onStored }: StandingOfSettin
   const nameOf = (id: string) => machines.find((machine) => machine.id === id)?.file.name ?? id;
   return (
     <Panel
-      title="Reference and lock"
+      title={t('view.seams.reference-and-lock')}
       aside={
         may && revision ? (
           <Action
@@ -35,7 +36,7 @@ export function StandingOfSetting({ seam, machines, onStored }: StandingOfSettin
             aria-expanded={opened}
             onClick={() => setOpened(!opened)}
           >
-            {opened ? 'Close' : 'Issue or lock'}
+            {opened ? t('view.finding.close') : t('view.seams.issue-or-lock')}
           </Action>
         ) : undefined
       }
@@ -45,25 +46,25 @@ export function StandingOfSetting({ seam, machines, onStored }: StandingOfSettin
           {lock ? (
             <>
               <Box as="strong" color="ochre">
-                ◇ Locked
+                {t('view.seams.locked')}
               </Box>{' '}
-              by {lock.by}, {shopTime(lock.at)}: {lock.reason}
+              {t('view.seams.by', { by: lock.by, lock: shopTime(lock.at), reason: lock.reason })}
             </>
           ) : (
             <Box as="span" color="quiet">
-              Not locked: whoever welds here may save a setting.
+              {t('view.seams.not-locked-whoever-welds-here')}
             </Box>
           )}
         </Box>
         {issued.length === 0 ? (
-          <Box color="quiet">No revision is the shop’s reference yet.</Box>
+          <Box color="quiet">{t('view.seams.no-revision-is-the-shops')}</Box>
         ) : (
           issued.map(({ revision: number, machineId, reason, by, at }) => (
             <Box key={machineId}>
               <Box as="strong" color="spruce">
-                ● Revision {number} on {nameOf(machineId)}
+                {t('view.seams.revision-on', { number, machineId: nameOf(machineId) })}
               </Box>{' '}
-              by {by}, {shopTime(at)}: {reason}
+              {t('view.seams.by-2', { by, shopTime: shopTime(at), reason })}
             </Box>
           ))
         )}
@@ -102,9 +103,15 @@ function Signing({
   return (
     <Box mt="3" pt="3" borderTopWidth="1px" borderColor="line">
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.6fr 1fr' }} alignItems="start">
-        <TextField label="Why" value={reason} maxLength={300} onChange={setReason} hint="stands beside your name" />
+        <TextField
+          label={t('view.machines.why')}
+          value={reason}
+          maxLength={300}
+          onChange={setReason}
+          hint={t('view.seams.stands-beside-your-name')}
+        />
         <ChoiceField
-          label="On which machine"
+          label={t('view.seams.on-which-machine')}
           value={machineId}
           choices={machines.map((machine) => ({ value: machine.id, label: machine.file.name }))}
           onChange={setMachineId}
@@ -118,7 +125,7 @@ function Signing({
             void task.run(async () => onStored(await api.issueSeam(seam.id, { revision: newest, machineId, reason })))
           }
         >
-          Issue revision {newest}
+          {t('view.seams.issue-revision', { newest })}
         </Action>
         <Action
           disabled={task.busy || !hasReason}
@@ -128,13 +135,13 @@ function Signing({
             )
           }
         >
-          {seam.lock ? 'Free the setting' : 'Lock the setting'}
+          {seam.lock ? t('view.seams.free-the-setting') : t('view.seams.lock-the-setting')}
         </Action>
       </Box>
       <Box textStyle="label" color="quiet" mt="2">
-        Issued is the shop’s own word for its reference; it is no qualification of a procedure.
+        {t('view.seams.issued-is-the-shops-own')}
       </Box>
-      <Refused task={task} word="Not signed." />
+      <Refused task={task} word={t('view.seams.not-signed')} />
     </Box>
   );
 }

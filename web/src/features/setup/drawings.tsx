@@ -1,4 +1,6 @@
 /** Our own drawings of the set-up: grooves in section, where the tip ends, and the four lengths that are taken for one another. */
+import { amount } from '@fox-tempo/core/said';
+import { t } from '../../lib/words.ts';
 import type { Groove } from '@fox-tempo/core/setup';
 import { cssColour } from '../../ui/theme/colours.ts';
 
@@ -9,9 +11,9 @@ const edge = cssColour('metalEdge');
 const accent = cssColour('accent');
 
 const grooveWords: Record<Groove, string> = {
-  V: 'V groove, smooth: hard wire sits on two flanks',
-  U: 'U groove, smooth: soft wire is held all round',
-  knurled: 'knurled groove: teeth grip the sheath of cored wire',
+  V: t('view.setup.v-groove-smooth-hard-wire'),
+  U: t('view.setup.u-groove-smooth-soft-wire'),
+  knurled: t('view.setup.knurled-groove-teeth-grip-the'),
 };
 
 /** Section through the roll with the wire in its groove. */
@@ -36,10 +38,10 @@ export function RecessDrawing({ recessMm }: { readonly recessMm: number }) {
   const tipY = edgeY - 4 * recessMm;
   const words =
     Math.abs(recessMm) < 0.5
-      ? 'contact tip flush with the nozzle'
+      ? t('view.setup.contact-tip-flush-with-the')
       : recessMm > 0
-        ? `contact tip ${recessMm} mm inside the nozzle`
-        : `contact tip ${-recessMm} mm out of the nozzle`;
+        ? t('view.setup.contact-tip-inside-the-nozzle', { recess: amount('shortLength', recessMm) })
+        : t('view.setup.contact-tip-out-of-the', { recess: amount('shortLength', -recessMm) });
   return (
     <svg width="120" height="84" viewBox="0 0 120 84" role="img" aria-label={words}>
       <path d={`M30 4V${edgeY}H38V4ZM90 4V${edgeY}H82V4Z`} fill={metal} stroke={edge} strokeWidth="1.5" />
@@ -57,17 +59,30 @@ export function LengthsDrawing({ ctwdMm, recessMm }: { readonly ctwdMm: number; 
   const tipY = 30;
   const scale = 3.4;
   const columns = [
-    { name: 'cut', note: 'before the start', length: Math.max(ctwdMm - 5, 5), plate: false },
-    { name: 'stick-out', note: 'tip to plate', length: ctwdMm, plate: true },
-    { name: 'recess', note: 'tip to nozzle edge', length: recessMm, plate: false },
-    { name: 'left after stop', note: 'wire end to tip', length: Math.max(ctwdMm - 4, 5), plate: false },
+    {
+      name: t('view.setup.cut'),
+      note: t('view.setup.before-the-start'),
+      length: Math.max(ctwdMm - 5, 5),
+      plate: false,
+    },
+    { name: t('view.bench.stick-out-2'), note: t('view.setup.tip-to-plate'), length: ctwdMm, plate: true },
+    { name: t('view.setup.recess'), note: t('view.setup.tip-to-nozzle-edge'), length: recessMm, plate: false },
+    {
+      name: t('view.setup.left-after-stop'),
+      note: t('view.setup.wire-end-to-tip'),
+      length: Math.max(ctwdMm - 4, 5),
+      plate: false,
+    },
   ];
   return (
     <svg
       width="100%"
       viewBox="0 0 420 128"
       role="img"
-      aria-label={`Four lengths: wire cut before the start, stick-out ${ctwdMm} mm from tip to plate, recess ${recessMm} mm, wire left after the stop`}
+      aria-label={t('view.setup.four-lengths-wire-cut-before', {
+        ctwd: amount('shortLength', ctwdMm),
+        recess: amount('shortLength', recessMm),
+      })}
       style={{ maxWidth: '520px' }}
     >
       {columns.map(({ name, note, length, plate }, at) => {

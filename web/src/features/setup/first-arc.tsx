@@ -1,10 +1,12 @@
 /** The list before the first arc of the day, ticked for the machine and the metal. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import type { Program } from '@fox-tempo/core/machine';
 import { firstArcList } from '@fox-tempo/core/setup';
 import { Action } from '../../ui/action.tsx';
 import { useFirstArc } from './use-first-arc.ts';
+import { HazardText } from '../../ui/hazard-text.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Tick } from '../../ui/tick.tsx';
@@ -21,31 +23,31 @@ export function FirstArc({
   const { materialGroup } = seam.spec;
   const list = firstArcList(materialGroup, program.mode);
   const { ticks, problem, tick, retry } = useFirstArc(machine.id, materialGroup);
-  const left = list.filter((line) => !ticks[line]).length;
+  const left = list.filter((line) => !ticks[line.code]).length;
   return (
     <Panel
-      title="Before the first arc today"
+      title={t('view.setup.before-the-first-arc-today')}
       aside={
         <Box textStyle="label" color={left === 0 ? 'spruce' : 'quiet'}>
-          {left === 0 ? '● all ticked' : `${left} left`}
+          {left === 0 ? t('view.setup.all-ticked') : t('view.setup.left', { left })}
         </Box>
       }
     >
       {list.map((line) => (
-        <Tick key={line} checked={ticks[line] ?? false} onChange={(ticked) => tick(line, ticked)}>
-          {line}
+        <Tick key={line.code} checked={ticks[line.code] ?? false} onChange={(ticked) => tick(line.code, ticked)}>
+          <HazardText said={line} />
         </Tick>
       ))}
       {problem !== null && (
-        <Notice level="caution" word="Not in the record yet." urgent>
+        <Notice level="caution" word={t('view.setup.not-in-the-record-yet')} urgent>
           {problem}{' '}
           <Action kind="quiet" minHeight="36px" onClick={retry}>
-            Send it again
+            {t('view.score.send-it-again')}
           </Action>
         </Notice>
       )}
       <Box textStyle="label" color="quiet" mt="1">
-        The usual cautions; your shop’s and your local rules come first.
+        {t('view.setup.the-usual-cautions-your-shops')}
       </Box>
     </Panel>
   );

@@ -1,4 +1,5 @@
 /** The set-up walk: from how the machine stands to what this seam needs. Only the differences, the most often forgotten first, safe ways only. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { useMachineFor } from '../../sheet/machine-choice.ts';
 import { Walk } from './walk.tsx';
@@ -19,20 +20,21 @@ export function Setup() {
   const program = seam.revision?.program ?? null;
   return (
     <>
-      <SeamHead seam={seam} title={`Set-up for ${seam.spec.name}`} line={seam.spec.grade} />
+      <SeamHead seam={seam} title={t('view.setup.set-up-for', { spec: seam.spec.name })} line={seam.spec.grade} />
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
         {!program ? (
           <Notice level="note">
-            This seam has no saved setting yet. <Link to={`/seams/${seam.id}`}>Save one on its sheet</Link> and the walk
-            knows what the machine needs.
+            {t('view.setup.this-seam-has-no-saved')}{' '}
+            <Link to={`/seams/${seam.id}`}>{t('view.setup.save-one-on-its-sheet')}</Link>{' '}
+            {t('view.setup.and-the-walk-knows-what')}
           </Notice>
         ) : !machine ? (
-          <Notice level="note">No machine is described yet.</Notice>
+          <Notice level="note">{t('view.memory.no-machine-is-described-yet')}</Notice>
         ) : (
           <>
             <Box maxWidth="340px">
               <ChoiceField
-                label="On which machine"
+                label={t('view.seams.on-which-machine')}
                 value={machine.id}
                 choices={machines.map(({ id, file }) => ({ value: id, label: `${file.name}, ${file.place}` }))}
                 onChange={(id) => chooseMachine(id, seam.id)}

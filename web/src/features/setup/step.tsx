@@ -1,8 +1,11 @@
 /** One step of the set-up walk: what to do, how to do it safely, what happens if it is forgotten; ticked and timed. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Changeover, SetupStep } from '@fox-tempo/core/setup';
 import { useState } from 'react';
 import { Action } from '../../ui/action.tsx';
+import { HazardText } from '../../ui/hazard-text.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Tick } from '../../ui/tick.tsx';
 import { GrooveDrawing, RecessDrawing } from './drawings.tsx';
@@ -34,32 +37,34 @@ export function Step({
             }}
           >
             <Box as="strong" fontSize="15px">
-              {step.title}
+              {tell(step.title)}
             </Box>
             <Box as="span" display="block" fontSize="14px">
-              {step.from} → <strong>{step.to}</strong>
+              {tell(step.from)} → <strong>{tell(step.to)}</strong>
             </Box>
           </Tick>
         </Box>
         <Box textAlign="right" flexShrink={0}>
-          <Box textStyle="figure">{Math.round(step.minutes)} min</Box>
+          <Box textStyle="figure">{tell(amount('minutes', step.minutes, 0))}</Box>
           <Box textStyle="label" color="quiet">
-            {isOwnTime ? 'timed here' : 'usual'}
+            {isOwnTime ? t('view.setup.timed-here') : t('view.setup.usual')}
           </Box>
         </Box>
       </Box>
       {!ticked && (
         <Box pl="34px">
           {step.cautions.map((caution) => (
-            <Box key={caution.code} mb="1">
-              <Notice level={caution.level}>{caution.message}</Notice>
+            <Box key={tell(caution.code)} mb="1">
+              <Notice level={caution.level}>
+                <HazardText said={caution.message} />
+              </Notice>
             </Box>
           ))}
           <Box display="flex" gap="4" flexWrap="wrap" alignItems="flex-start">
             <Box as="ol" pl="5" listStyleType="decimal" fontSize="14px" flex="1 1 260px">
               {step.how.map((line) => (
-                <Box as="li" key={line} py="0.5">
-                  {line}
+                <Box as="li" key={tell(line)} py="0.5">
+                  {tell(line)}
                 </Box>
               ))}
             </Box>
@@ -67,16 +72,16 @@ export function Step({
             {step.kind === 'recess' && <RecessDrawing recessMm={list.needed.recessMm} />}
           </Box>
           <Box fontSize="13px" color="quiet" mt="1">
-            If forgotten: {step.why}
+            {t('view.setup.if-forgotten', { why: step.why })}
           </Box>
           <Action
             kind="quiet"
             fontSize="13px"
             onClick={() => setStartedAt(startedAt === null ? Date.now() : null)}
             aria-pressed={startedAt !== null}
-            aria-label={`Time it: ${step.title}`}
+            aria-label={t('view.setup.time-it', { title: step.title })}
           >
-            {startedAt === null ? 'Time it' : 'Timing… the tick stops it'}
+            {startedAt === null ? t('view.setup.time-it-2') : t('view.setup.timing-the-tick-stops-it')}
           </Action>
         </Box>
       )}

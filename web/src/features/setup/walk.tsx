@@ -1,4 +1,5 @@
 /** From how the machine stands to what this seam needs: only the differences, ticked off one by one, then written down. */
+import { t, tell, named } from '../../lib/words.ts';
 import { api } from '../../data/api.ts';
 import { useDoor } from '../../data/queries.ts';
 import { WireAndFlow } from './wire-and-flow.tsx';
@@ -75,10 +76,8 @@ export function Walk({
         <Panel
           title={
             list.steps.length === 0
-              ? 'Nothing to change'
-              : list.steps.length === 1
-                ? '1 thing to change'
-                : `${list.steps.length} things to change`
+              ? t('view.setup.nothing-to-change')
+              : t('view.setup.things-to-change', { steps: list.steps.length })
           }
           aside={
             <Box textStyle="label" color="quiet">
@@ -90,14 +89,15 @@ export function Walk({
           }
         >
           {machine.standing === null && (
-            <Notice level="caution" word="Nobody has entered how it stands.">
-              So everything is asked for. <Link to={`/machines/${machine.id}/standing`}>Enter how it stands</Link> and
-              only the differences are left.
+            <Notice level="caution" word={t('view.setup.nobody-has-entered-how-it')}>
+              {t('view.setup.so-everything-is-asked-for')}{' '}
+              <Link to={`/machines/${machine.id}/standing`}>{t('view.setup.enter-how-it-stands')}</Link>{' '}
+              {t('view.setup.and-only-the-differences-are')}
             </Notice>
           )}
           {list.steps.length === 0 ? (
             <Box fontSize="14px" color="spruce">
-              ● Process, poles, wire, gas, rolls, liner and tip are right for this seam.
+              {t('view.setup.process-poles-wire-gas-rolls')}
             </Box>
           ) : (
             <Box as="ol" listStyleType="none">
@@ -114,47 +114,50 @@ export function Walk({
             </Box>
           )}
           {task.problem !== null && (
-            <Notice level="refusal" word="Not saved." urgent>
+            <Notice level="refusal" word={t('view.library.not-saved')} urgent>
               {task.problem}
             </Notice>
           )}
           <Box display="flex" gap="2" mt="3" flexWrap="wrap" alignItems="center">
             <Action kind="main" disabled={!done || task.busy} onClick={writeDown}>
-              {list.steps.length === 0 ? 'The dials are set: write it down' : 'All done: write it down'}
+              {list.steps.length === 0
+                ? t('view.setup.the-dials-are-set-write')
+                : t('view.setup.all-done-write-it-down')}
             </Action>
             <Box fontSize="13px" color="quiet">
               {done
-                ? `${machine.file.name} is then known to stand like this, dials as on its card.`
-                : `${list.steps.filter((step) => !ticks[step.kind]).length} left`}
+                ? t('view.setup.is-then-known-to-stand', { file: machine.file.name })
+                : t('view.setup.left-2', { kind: list.steps.filter((step) => !ticks[step.kind]).length })}
             </Box>
           </Box>
         </Panel>
-        <Panel title="Loaded against selected">
+        <Panel title={t('view.setup.loaded-against-selected')}>
           {check.blocked ? (
-            <Notice level="refusal" word="No trial yet:">
-              {check.rows
-                .filter((row) => !row.agrees)
-                .map((row) => row.what)
-                .join(', ')}{' '}
-              {check.rows.filter((row) => !row.agrees).length === 1 ? 'does' : 'do'} not agree. A mismatch here is also
-              the first cause to look at when an arc is bad.
+            <Notice level="refusal" word={t('view.setup.no-trial-yet')}>
+              {t('view.setup.not-agree-a-mismatch-here', {
+                what: check.rows.filter((row) => !row.agrees).map((row) => named(row.what)),
+                agrees:
+                  check.rows.filter((row) => !row.agrees).length === 1 ? t('view.setup.does') : t('view.setup.do'),
+              })}
             </Notice>
           ) : (
             <Box fontSize="14px" color="spruce" mb="1">
-              ● What is loaded, what is chosen on the machine and what this seam needs agree.
+              {t('view.setup.what-is-loaded-what-is')}
             </Box>
           )}
-          <Table label="Loaded against selected" mt="2">
-            <Heads names={['', 'Loaded', 'Chosen on it', 'This seam needs', '']} />
+          <Table label={t('view.setup.loaded-against-selected')} mt="2">
+            <Heads
+              names={['', t('view.setup.loaded'), t('view.setup.chosen-on-it'), t('view.setup.this-seam-needs'), '']}
+            />
             <tbody>
               {check.rows.map((row) => (
                 <tr key={row.what}>
-                  <Cell head>{row.what}</Cell>
-                  <Cell>{row.loaded}</Cell>
-                  <Cell>{row.selected}</Cell>
-                  <Cell>{row.needed}</Cell>
+                  <Cell head>{named(row.what)}</Cell>
+                  <Cell>{tell(row.loaded)}</Cell>
+                  <Cell>{tell(row.selected)}</Cell>
+                  <Cell>{tell(row.needed)}</Cell>
                   <Cell color={row.agrees ? 'spruce' : 'crimson'} whiteSpace="nowrap" pr="0">
-                    {row.agrees ? '● agrees' : '✕ differs'}
+                    {row.agrees ? t('view.setup.agrees') : t('view.setup.differs')}
                   </Cell>
                 </tr>
               ))}
@@ -164,7 +167,7 @@ export function Walk({
       </Box>
       <Box display="grid" gap="3" minWidth={0}>
         <FirstArc seam={seam} machine={machine} program={program} />
-        <Panel title="Four lengths, four names">
+        <Panel title={t('view.setup.four-lengths-four-names')}>
           <LengthsDrawing ctwdMm={program.ctwdMm} recessMm={list.needed.recessMm} />
         </Panel>
         <WireAndFlow program={program} list={list} machine={machine} />

@@ -1,9 +1,9 @@
 /** Gas at the nozzle and wire on its way through the gun that is fitted. */
+import { t, tell, named, formatWithUnit } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import type { Program } from '@fox-tempo/core/machine';
 import type { Changeover } from '@fox-tempo/core/setup';
-import { formatWithUnit } from '@fox-tempo/core/units';
 import { feedRisk, flowBand } from '@fox-tempo/core/wire-choice';
 import { useSettings } from '../../lib/settings.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
@@ -31,25 +31,28 @@ export function WireAndFlow({
   const flow = (value: number) => formatWithUnit(value, 'gasFlow', units);
   const other = units === 'metric' ? 'us' : 'metric';
   return (
-    <Panel title="Gas and wire on the way">
+    <Panel title={t('view.setup.gas-and-wire-on-the')}>
       <Heading as="h3" textStyle="label" color="quiet">
-        Flow at the nozzle
+        {t('view.machines.flow-at-the-nozzle')}
       </Heading>
       <Box textStyle="bigFigure">
-        {flow(band.lowLPerMin)} to {flow(band.highLPerMin)}
+        {t('view.setup.to', { low: flow(band.lowLPerMin), high: flow(band.highLPerMin) })}
       </Box>
       <Box fontSize="13px" color="quiet" mb="2">
-        {formatWithUnit(band.lowLPerMin, 'gasFlow', other)} to {formatWithUnit(band.highLPerMin, 'gasFlow', other)};
-        because {band.because}. Measure at the nozzle and read the middle of the ball.
+        {t('view.setup.to-because-measure-at-the', {
+          value: formatWithUnit(band.lowLPerMin, 'gasFlow', other),
+          value2: formatWithUnit(band.highLPerMin, 'gasFlow', other),
+          because: band.because,
+        })}
       </Box>
       {band.caution !== undefined && (
         <Box mb="2">
-          <Notice level="caution">{band.caution}</Notice>
+          <Notice level="caution">{tell(band.caution)}</Notice>
         </Box>
       )}
       <Box display="grid" gridTemplateColumns="140px 1fr" gap="3" alignItems="start">
         <ValueField
-          label="Nozzle bore"
+          label={t('view.setup.nozzle-bore')}
           of="shortLength"
           value={form.boreMm}
           keep={`flow/${machine.id}/bore`}
@@ -58,19 +61,23 @@ export function WireAndFlow({
         />
         <Box pt="16px">
           <Tick checked={form.draught} onChange={(draught) => setForm({ ...form, draught })}>
-            It draws here (door, fan)
+            {t('view.setup.it-draws-here-door-fan')}
           </Tick>
         </Box>
       </Box>
       <Heading as="h3" textStyle="label" color="quiet" mt="2">
-        Feeding {formatWithUnit(feeder?.gunLengthM ?? 3, 'gunLength', units)} of gun
+        {t('view.setup.feeding-of-gun', { units: formatWithUnit(feeder?.gunLengthM ?? 3, 'gunLength', units) })}
       </Heading>
       <Box fontSize="14px" color={risk.words === 'easy' ? 'spruce' : 'ochre'} fontWeight={600}>
-        {risk.words === 'easy' ? '●' : '◇'} {risk.words}, {risk.score} of 10
+        {t('view.setup.of-10', {
+          words: risk.words === 'easy' ? '●' : '◇',
+          words2: named(risk.words),
+          score: risk.score,
+        })}
       </Box>
       <Box fontSize="13px" color="quiet">
-        {risk.reasons.length === 0 ? 'Stiff wire on a short way.' : `${risk.reasons.join(', ')}.`}
-        {risk.helps.length > 0 ? ` Helps: ${risk.helps.join('; ')}.` : ''}
+        {risk.reasons.length === 0 ? t('view.setup.stiff-wire-on-a-short') : `${risk.reasons.map(tell).join(', ')}.`}
+        {risk.helps.length > 0 ? t('view.setup.helps', { helps: risk.helps.map(tell).join('; ') }) : ''}
       </Box>
     </Panel>
   );

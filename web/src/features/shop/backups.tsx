@@ -1,4 +1,6 @@
 /** The shop's name and time zone, the disk, the nightly backups, and a backup to take away. */
+import { amount } from '@fox-tempo/core/said';
+import { t } from '../../lib/words.ts';
 import { RecordTroubles } from '../../ui/forms/record-troubles.tsx';
 import { FormChoice, FormText } from '../../ui/forms/fields.tsx';
 import { useRecordForm } from '../../ui/forms/record-form.ts';
@@ -22,17 +24,17 @@ export function Backups({ shop }: { readonly shop: ShopState }) {
   return (
     <>
       <ShopFields key={shop.version} shop={shop} />
-      <Panel title="Backup">
+      <Panel title={t('view.finding.backup')}>
         <Box fontSize="14px" mb="3" maxWidth="64ch">
-          Everything in one file with its checksum, attachments too. It is restored at the command line:{' '}
+          {t('view.shop.everything-in-one-file-with')}{' '}
           <Box as="code" fontFamily="mono" fontSize="13px">
-            npm run restore -- file
+            {t('view.shop.npm-run-restore-file')}
           </Box>
         </Box>
         <TakeBackup />
         {shop.backupTrouble !== null && (
           <Box mt="3">
-            <Notice level="caution" word="No backup last night.">
+            <Notice level="caution" word={t('view.shop.no-backup-last-night')}>
               {shop.backupTrouble}
             </Notice>
           </Box>
@@ -49,9 +51,9 @@ function ShopFields({ shop }: { readonly shop: ShopState }) {
   const record = useRecordForm({
     keep: 'shop',
     labels: {
-      name: 'Name',
+      name: t('view.seams.name'),
       timeZone: 'Time zone: days begin and end in it',
-      thicknessRule: 'Thickness that sets the current',
+      thicknessRule: t('view.shop.thickness-that-sets-the-current'),
     },
     parse: (value) => parseWith(shopSave, value),
     stored: shop,
@@ -67,7 +69,7 @@ function ShopFields({ shop }: { readonly shop: ShopState }) {
   });
   const zones = [...new Set([shop.timeZone, ...Intl.supportedValuesOf('timeZone')])];
   return (
-    <Panel title="The shop" aside={may ? undefined : <MayNot door="saveShop" />}>
+    <Panel title={t('view.shop.the-shop')} aside={may ? undefined : <MayNot door="saveShop" />}>
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr 1fr auto' }} alignItems="start">
         <FormText of={record} name="name" />
         <FormChoice of={record} name="timeZone" choices={zones.map((zone) => ({ value: zone, label: zone }))} />
@@ -83,17 +85,19 @@ function ShopFields({ shop }: { readonly shop: ShopState }) {
             disabled={record.busy || !record.isChanged}
             onClick={() => void record.submit()}
           >
-            Save
+            {t('view.library.save')}
           </Action>
         )}
       </Box>
       {shop.diskFreeBytes !== null && (
         <Box mt="3" fontSize="13.5px" color={shop.diskIsLow ? 'ochre' : 'quiet'}>
-          {shop.diskIsLow ? '◇ ' : ''}
-          {(shop.diskFreeBytes / 1e9).toFixed(1)} GB free on the disk of the data.
+          {t('view.shop.gb-free-on-the-disk', {
+            diskIsLow: shop.diskIsLow ? '◇ ' : '',
+            diskFreeBytes: amount('plain', shop.diskFreeBytes / 1e9, 1),
+          })}
         </Box>
       )}
-      <RecordTroubles of={record} word="Not saved." />
+      <RecordTroubles of={record} word={t('view.library.not-saved')} />
     </Panel>
   );
 }
@@ -113,9 +117,9 @@ function TakeBackup() {
           )
         }
       >
-        {task.busy ? 'Writing it…' : 'Back everything up'}
+        {task.busy ? t('view.shop.writing-it') : t('view.shop.back-everything-up')}
       </Action>
-      <Refused task={task} word="Not made." />
+      <Refused task={task} word={t('view.machines.not-made')} />
     </>
   );
 }
@@ -132,23 +136,23 @@ function Nights({ shop: { backups } }: { readonly shop: ShopState }) {
   if (backups === null) {
     return (
       <Box mt="3">
-        <Notice level="note">
-          This shop’s database lives elsewhere; whoever keeps it keeps its backups. docs/running-a-shop.md says how.
-        </Notice>
+        <Notice level="note">{t('view.shop.this-shops-database-lives-elsewhere')}</Notice>
       </Box>
     );
   }
   return (
     <Box mt="4">
       <Box fontSize="13.5px" color="quiet" mb="1">
-        One is made every night and seven are kept beside the data folder, and one before every change of the database’s
-        shape.
+        {t('view.shop.one-is-made-every-night')}
       </Box>
       {backups.length === 0 ? (
-        <Notice level="note">None yet; the first one is made within the day.</Notice>
+        <Notice level="note">{t('view.shop.none-yet-the-first-one')}</Notice>
       ) : (
-        <Table label="Backups beside the data folder">
-          <Heads names={['File', 'Made', 'Size']} right={['Size']} />
+        <Table label={t('view.shop.backups-beside-the-data-folder')}>
+          <Heads
+            names={[t('view.shop.file'), t('view.shop.made'), t('view.library.size')]}
+            right={[t('view.library.size')]}
+          />
           <tbody>
             {backups.map((one) => (
               <tr key={one.name}>
@@ -156,7 +160,7 @@ function Nights({ shop: { backups } }: { readonly shop: ShopState }) {
                   {one.name}
                 </Cell>
                 <Cell>{shopTime(one.madeAt)}</Cell>
-                <Cell figure>{(one.bytes / 1e6).toFixed(1)} MB</Cell>
+                <Cell figure>{t('view.shop.mb', { bytes: amount('plain', one.bytes / 1e6, 1) })}</Cell>
               </tr>
             ))}
           </tbody>

@@ -1,4 +1,5 @@
 /** A table whose rows open a form below it, one at a time; without the right to change it is only read. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { Action } from '../../ui/action.tsx';
@@ -51,7 +52,7 @@ export function ChangeableTable<T extends Item>({
                     aria-label={actName(one)}
                     onClick={() => setOpened(opened === one.id ? null : one.id)}
                   >
-                    Change
+                    {t('view.shop.change')}
                   </Action>
                 )}
               </Cell>

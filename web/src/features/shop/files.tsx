@@ -1,4 +1,6 @@
 /** Open files out and in: the whole shop, or a machine or a seam from elsewhere. What would come in is shown first. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tellIf, named } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { ImportReport, Part } from '@fox-tempo/contract';
 import { useRef, useState } from 'react';
@@ -28,10 +30,9 @@ export function Files({ parts }: { readonly parts: readonly Part[] }) {
   const task = useTask();
   return (
     <>
-      <Panel title="Out">
+      <Panel title={t('view.shop.out')}>
         <Box fontSize="14px" mb="3" maxWidth="64ch">
-          Parts, seams with what their settings are computed from, and machines, as one open file. The record and the
-          stock are in the backup.
+          {t('view.shop.parts-seams-with-what-their')}
         </Box>
         <Action
           disabled={task.busy}
@@ -42,9 +43,9 @@ export function Files({ parts }: { readonly parts: readonly Part[] }) {
             })
           }
         >
-          Take the shop as a file
+          {t('view.shop.take-the-shop-as-a')}
         </Action>
-        <Refused task={task} word="Not made." />
+        <Refused task={task} word={t('view.machines.not-made')} />
       </Panel>
       <Import parts={parts} />
     </>
@@ -69,7 +70,7 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
     setReport(null);
     setUnreadable(null);
     if (file.size > largestBytes) {
-      setUnreadable(`${file.name} has ${(file.size / 1e6).toFixed(1)} MB; files of a shop have up to 8 MB.`);
+      setUnreadable(t('view.shop.has-mb-files-of-a', { file: file.name, size: amount('plain', file.size / 1e6, 1) }));
       return;
     }
     try {
@@ -77,12 +78,12 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
       setPicked({ name: file.name, file: content });
       await ask(content, partId, false);
     } catch {
-      setUnreadable(`${file.name} is no JSON; a file of Fox Tempo ends in .tempo.json.`);
+      setUnreadable(t('view.shop.is-no-json-a-file', { file: file.name }));
     }
   };
   if (!may) {
     return (
-      <Panel title="In">
+      <Panel title={t('view.shop.in')}>
         <MayNot door="importBundle" />
       </Panel>
     );
@@ -90,27 +91,27 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
   const comes = report?.rows.filter((row) => row.does === 'added').length ?? 0;
   const refused = report?.rows.filter((row) => row.does === 'refused').length ?? 0;
   return (
-    <Panel title="In">
+    <Panel title={t('view.shop.in')}>
       <Box display="flex" gap="3" flexWrap="wrap" alignItems="end">
         <input
           ref={input}
           type="file"
           accept=".json,application/json"
           hidden
-          aria-label="A file to take in"
+          aria-label={t('view.shop.a-file-to-take-in')}
           onChange={(event) => {
             const file = event.target.files?.[0];
             if (file) void pick(file);
             event.target.value = '';
           }}
         />
-        <Action onClick={() => input.current?.click()}>Choose a file</Action>
+        <Action onClick={() => input.current?.click()}>{t('view.shop.choose-a-file')}</Action>
         <Box width="260px">
           <ChoiceField
-            label="Put seams on"
+            label={t('view.shop.put-seams-on')}
             value={partId}
             choices={[
-              { value: '', label: 'the part that the file names' },
+              { value: '', label: t('view.shop.the-part-that-the-file') },
               ...parts.map((part) => ({ value: part.id, label: part.name })),
             ]}
             onChange={(next) => {
@@ -122,23 +123,23 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
       </Box>
       {unreadable !== null && (
         <Box mt="3">
-          <Notice level="refusal" word="Not read." urgent>
+          <Notice level="refusal" word={t('view.machines.not-read')} urgent>
             {unreadable}
           </Notice>
         </Box>
       )}
-      <Refused task={task} word="Not taken." />
+      <Refused task={task} word={t('view.score.not-taken')} />
       {report && picked && (
         <Box mt="3">
-          <Table label={`What ${picked.name} holds`}>
-            <Heads names={['What', 'Name', 'Happens']} />
+          <Table label={t('view.shop.what-holds', { picked: picked.name })}>
+            <Heads names={[t('view.shop.what'), t('view.seams.name'), t('view.shop.happens')]} />
             <tbody>
               {report.rows.map((row, at) => (
                 <tr key={`${row.kind} ${row.name} ${at}`}>
-                  <Cell color="quiet">{row.kind}</Cell>
+                  <Cell color="quiet">{named(row.kind)}</Cell>
                   <Cell head>{row.name}</Cell>
                   <Cell color={row.does === 'refused' ? 'crimson' : 'ink'}>
-                    {row.does === 'refused' ? `✕ refused: ${row.why ?? ''}` : row.does}
+                    {row.does === 'refused' ? t('view.shop.refused', { why: tellIf(row.why) ?? '' }) : named(row.does)}
                   </Cell>
                 </tr>
               ))}
@@ -146,7 +147,7 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
           </Table>
           {report.written ? (
             <Box role="status" color="spruce" mt="2" fontSize="14px">
-              ● Taken in: {comes}.
+              {t('view.shop.taken-in', { comes })}
             </Box>
           ) : (
             <Action
@@ -155,7 +156,7 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
               disabled={task.busy || comes === 0 || refused > 0}
               onClick={() => void ask(picked.file, partId, true)}
             >
-              Take {comes} in
+              {t('view.shop.take-in', { comes })}
             </Action>
           )}
         </Box>

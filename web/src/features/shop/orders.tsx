@@ -1,4 +1,5 @@
 /** Orders: how many of which part, until when. Closed ones leave Today; their counts stay. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { orderCreate, orderSave, parseWith, type Order, type Part } from '@fox-tempo/contract';
 import { useState } from 'react';
@@ -22,24 +23,24 @@ export function Orders({ orders, parts }: { readonly orders: readonly Order[]; r
   const rows = [...orders.filter((order) => !order.closed), ...orders.filter((order) => order.closed)];
   return (
     <>
-      <Panel title="Orders" aside={mayChange ? undefined : <MayNot door="saveOrder" />}>
-        {rows.length === 0 && <Notice level="note">No order yet.</Notice>}
+      <Panel title={t('view.finding.orders')} aside={mayChange ? undefined : <MayNot door="saveOrder" />}>
+        {rows.length === 0 && <Notice level="note">{t('view.shop.no-order-yet')}</Notice>}
         <ChangeableTable
-          label="Orders"
-          heads={['Order', 'Part', 'Done', 'Due']}
-          right={['Done']}
+          label={t('view.finding.orders')}
+          heads={[t('view.shop.order'), t('view.shop.part'), t('view.shop.done'), t('view.shop.due')]}
+          right={[t('view.shop.done')]}
           items={rows}
           mayChange={mayChange}
-          actName={(order) => `Change order ${order.number}`}
+          actName={(order) => t('view.shop.change-order', { number: order.number })}
           cells={(order) => (
             <>
               <Cell middle head color={order.closed ? 'quiet' : 'ink'}>
                 {order.number}
-                {order.closed ? ' (closed)' : ''}
+                {order.closed ? t('view.shop.closed') : ''}
               </Cell>
               <Cell middle>{order.partName}</Cell>
               <Cell middle figure>
-                {order.done} of {order.quantity}
+                {t('view.shop.of', { done: order.done, quantity: order.quantity })}
               </Cell>
               <Cell middle pl="4">
                 {shopDate(order.dueOn)}
@@ -54,7 +55,12 @@ export function Orders({ orders, parts }: { readonly orders: readonly Order[]; r
   );
 }
 
-const labels = { number: 'Order number', partId: 'Part', quantity: 'How many', dueOn: 'Due on' };
+const labels = {
+  number: t('view.shop.order-number'),
+  partId: t('view.shop.part'),
+  quantity: 'How many',
+  dueOn: t('view.shop.due-on'),
+};
 
 function valuesOf(stored: Order | null, partId: string, dueOn: string) {
   return stored
@@ -110,7 +116,7 @@ function ChangeOrder({
   const { revalidate } = useRevalidator();
   const record = useRecordForm({
     keep: `order/${order.id}`,
-    labels: { ...labels, closed: 'Closed' },
+    labels: { ...labels, closed: t('view.shop.closed-2') },
     parse: (value) => parseWith(orderSave, counted(value)),
     stored: order,
     values: (stored: Order | null) => valuesOf(stored, order.partId, order.dueOn),
@@ -121,7 +127,10 @@ function ChangeOrder({
       if (saved.closed !== order.closed)
         announce({
           level: 'note',
-          text: `Order ${order.number} ${saved.closed ? 'is closed' : 'is open again'}.`,
+          text: t('view.shop.order-2', {
+            number: order.number,
+            closed: saved.closed ? t('view.shop.is-closed') : t('view.shop.is-open-again'),
+          }),
           undo: () =>
             api.saveOrder(order.id, saved.version, { ...pick(order), quantity: order.quantity, closed: order.closed }),
         });
@@ -137,18 +146,18 @@ function ChangeOrder({
       >
         <OrderFields of={record} parts={parts} />
         <Action kind="main" mt="18px" disabled={record.busy} onClick={() => void record.submit()}>
-          Save
+          {t('view.library.save')}
         </Action>
         <Action mt="18px" disabled={record.busy} onClick={() => void record.submit({ closed: !order.closed })}>
-          {order.closed ? 'Open it again' : 'Close it'}
+          {order.closed ? t('view.shop.open-it-again') : t('view.shop.close-it')}
         </Action>
       </Box>
       <RecordTroubles
         of={record}
-        word="Not saved."
+        word={t('view.library.not-saved')}
         says={{
           partId: (id) => parts.find((part) => part.id === id)?.name ?? String(id),
-          closed: (closed) => (closed === true ? 'yes' : 'no'),
+          closed: (closed) => (closed === true ? t('view.shop.yes') : t('view.sheet.no')),
         }}
       />
     </Box>
@@ -161,7 +170,7 @@ function AddOrder({ parts }: { readonly parts: readonly Part[] }) {
   const first = parts.find((part) => !part.retired)?.id ?? '';
   const record = useRecordForm({
     keep: 'order/new',
-    labels: { ...labels, closed: 'Closed' },
+    labels: { ...labels, closed: t('view.shop.closed-2') },
     parse: (value) => {
       const { closed: _open, ...rest } = counted(value);
       return parseWith(orderCreate, rest);
@@ -175,10 +184,10 @@ function AddOrder({ parts }: { readonly parts: readonly Part[] }) {
     },
   });
   if (parts.length === 0) {
-    return <Notice level="note">An order is for a part: add a part first, under Parts.</Notice>;
+    return <Notice level="note">{t('view.shop.an-order-is-for-a')}</Notice>;
   }
   return (
-    <Panel title="A new order">
+    <Panel title={t('view.shop.a-new-order')}>
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -193,10 +202,10 @@ function AddOrder({ parts }: { readonly parts: readonly Part[] }) {
         >
           <OrderFields of={record} parts={parts} />
           <Action kind="main" type="submit" mt="18px" disabled={record.busy}>
-            Add the order
+            {t('view.shop.add-the-order')}
           </Action>
         </Box>
-        <RecordTroubles of={record} word="Not added." />
+        <RecordTroubles of={record} word={t('view.shop.not-added')} />
       </form>
     </Panel>
   );

@@ -1,4 +1,5 @@
 /** Parts: what orders ask for and seams belong to. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { parseWith, partCreate, partSave, type Part } from '@fox-tempo/contract';
 import { useState } from 'react';
@@ -25,26 +26,29 @@ export function Parts({ parts }: { readonly parts: readonly Part[] }) {
   );
   return (
     <>
-      <Panel title={`${parts.length} parts`} aside={mayChange ? undefined : <MayNot door="savePart" />}>
+      <Panel
+        title={t('view.shop.parts', { parts: parts.length })}
+        aside={mayChange ? undefined : <MayNot door="savePart" />}
+      >
         <Box maxWidth="320px" mb="2">
-          <TextField label="Search" value={wanted} onChange={setWanted} />
+          <TextField label={t('view.seams.search')} value={wanted} onChange={setWanted} />
         </Box>
         {shown.length === 0 && (
           <Notice level="note">
-            {parts.length === 0 ? 'No part yet. Add the first one below.' : 'No part of that name.'}
+            {parts.length === 0 ? t('view.shop.no-part-yet-add-the') : t('view.shop.no-part-of-that-name')}
           </Notice>
         )}
         <ChangeableTable
-          label="Parts"
-          heads={['Part', 'What it is']}
+          label={t('view.finding.parts')}
+          heads={[t('view.shop.part'), t('view.shop.what-it-is')]}
           items={shown}
           mayChange={mayChange}
-          actName={(part) => `Change ${part.name}`}
+          actName={(part) => t('view.shop.change-2', { part: part.name })}
           cells={(part) => (
             <>
               <Cell middle head color={part.retired ? 'quiet' : 'ink'}>
                 {part.name}
-                {part.retired ? ' (retired)' : ''}
+                {part.retired ? t('view.shop.retired') : ''}
               </Cell>
               <Cell middle color="quiet">
                 {part.about}
@@ -63,7 +67,11 @@ function ChangePart({ part, onDone }: { readonly part: Part; readonly onDone: ()
   const { revalidate } = useRevalidator();
   const record = useRecordForm({
     keep: `part/${part.id}`,
-    labels: { name: `Name of ${part.name}`, about: 'What it is', retired: 'Retired' },
+    labels: {
+      name: t('view.shop.name-of', { part: part.name }),
+      about: t('view.shop.what-it-is'),
+      retired: t('view.shop.retired-2'),
+    },
     parse: (value) => parseWith(partSave, value),
     stored: part,
     values: (stored: Part | null) => ({
@@ -78,7 +86,7 @@ function ChangePart({ part, onDone }: { readonly part: Part; readonly onDone: ()
       if (saved.retired !== part.retired)
         announce({
           level: 'note',
-          text: `${part.name} ${saved.retired ? 'is retired' : 'is made again'}.`,
+          text: `${part.name} ${saved.retired ? t('view.shop.is-retired') : t('view.shop.is-made-again')}.`,
           undo: () =>
             api.savePart(part.id, saved.version, { name: part.name, about: part.about, retired: part.retired }),
         });
@@ -90,16 +98,16 @@ function ChangePart({ part, onDone }: { readonly part: Part; readonly onDone: ()
         <FormText of={record} name="name" />
         <FormText of={record} name="about" maxLength={300} />
         <Action kind="main" mt="18px" disabled={record.busy} onClick={() => void record.submit()}>
-          Save
+          {t('view.library.save')}
         </Action>
         <Action mt="18px" disabled={record.busy} onClick={() => void record.submit({ retired: !part.retired })}>
-          {part.retired ? 'Make it again' : 'Retire'}
+          {part.retired ? t('view.shop.make-it-again') : t('view.shop.retire')}
         </Action>
       </Box>
       <RecordTroubles
         of={record}
-        word="Not saved."
-        says={{ retired: (retired) => (retired === true ? 'yes' : 'no') }}
+        word={t('view.library.not-saved')}
+        says={{ retired: (retired) => (retired === true ? t('view.shop.yes') : t('view.sheet.no')) }}
       />
     </Box>
   );
@@ -109,7 +117,7 @@ function AddPart() {
   const { revalidate } = useRevalidator();
   const record = useRecordForm({
     keep: 'part/new',
-    labels: { name: 'Name', about: 'What it is' },
+    labels: { name: t('view.seams.name'), about: t('view.shop.what-it-is') },
     parse: (value) => parseWith(partCreate, value),
     stored: null,
     values: () => ({ name: '', about: '' }),
@@ -120,7 +128,7 @@ function AddPart() {
     },
   });
   return (
-    <Panel title="A new part">
+    <Panel title={t('view.shop.a-new-part')}>
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -131,10 +139,10 @@ function AddPart() {
           <FormText of={record} name="name" />
           <FormText of={record} name="about" maxLength={300} />
           <Action kind="main" type="submit" mt="18px" disabled={record.busy}>
-            Add the part
+            {t('view.shop.add-the-part')}
           </Action>
         </Box>
-        <RecordTroubles of={record} word="Not added." />
+        <RecordTroubles of={record} word={t('view.shop.not-added')} />
       </form>
     </Panel>
   );

@@ -1,4 +1,5 @@
 /** Who works here: names, roles, PINs. Nobody is deleted; who left is retired and stays under what was signed. */
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { parseWith, personCreate, personSave, roleNames, roles, type Person, type Role } from '@fox-tempo/contract';
 import { useState } from 'react';
@@ -27,22 +28,22 @@ export function People({ people }: { readonly people: readonly Person[] }) {
   const gone = people.filter((person) => person.retired);
   return (
     <>
-      <Panel title="People" aside={mayChange ? undefined : <MayNot door="savePerson" />}>
+      <Panel title={t('view.finding.people')} aside={mayChange ? undefined : <MayNot door="savePerson" />}>
         <ChangeableTable
-          label="People of the shop"
-          heads={['Name', 'Role', 'PIN']}
+          label={t('view.shop.people-of-the-shop')}
+          heads={[t('view.seams.name'), t('view.shop.role'), 'PIN']}
           items={[...here, ...gone]}
           mayChange={mayChange}
-          actName={(person) => `Change ${person.name}`}
+          actName={(person) => t('view.shop.change-3', { person: person.name })}
           cells={(person) => (
             <>
               <Cell middle head color={person.retired ? 'quiet' : 'ink'}>
                 {person.name}
-                {person.retired ? ' (left)' : ''}
+                {person.retired ? t('view.shop.left') : ''}
               </Cell>
-              <Cell middle>{roleNames[person.role]}</Cell>
+              <Cell middle>{tell(roleNames[person.role])}</Cell>
               <Cell middle color={person.hasPin ? 'quiet' : 'ochre'}>
-                {person.hasPin ? 'set' : '◇ none: cannot sign in'}
+                {person.hasPin ? t('view.shop.set') : t('view.shop.none-cannot-sign-in')}
               </Cell>
             </>
           )}
@@ -59,7 +60,11 @@ function ChangePerson({ person, onDone }: { readonly person: Person; readonly on
   const { revalidate } = useRevalidator();
   const record = useRecordForm({
     keep: `person/${person.id}`,
-    labels: { name: `Name of ${person.name}`, role: 'Role', retired: 'Has left' },
+    labels: {
+      name: t('view.shop.name-of-2', { person: person.name }),
+      role: t('view.shop.role'),
+      retired: t('view.shop.has-left'),
+    },
     parse: (value) => parseWith(personSave, value),
     stored: person,
     values: (stored: Person | null) => ({
@@ -74,7 +79,7 @@ function ChangePerson({ person, onDone }: { readonly person: Person; readonly on
       if (saved.retired !== person.retired)
         announce({
           level: 'note',
-          text: `${person.name} ${saved.retired ? 'has left' : 'is back'}.`,
+          text: `${person.name} ${saved.retired ? t('view.shop.has-left-2') : t('view.shop.is-back')}.`,
           undo: () =>
             api.savePerson(person.id, saved.version, { name: person.name, role: person.role, retired: person.retired }),
         });
@@ -86,18 +91,18 @@ function ChangePerson({ person, onDone }: { readonly person: Person; readonly on
         <FormText of={record} name="name" />
         <FormChoice of={record} name="role" choices={roleChoices} />
         <Action kind="main" mt="18px" disabled={record.busy} onClick={() => void record.submit()}>
-          Save
+          {t('view.library.save')}
         </Action>
         <Action mt="18px" disabled={record.busy} onClick={() => void record.submit({ retired: !person.retired })}>
-          {person.retired ? 'Is back' : 'Has left'}
+          {person.retired ? t('view.shop.is-back-2') : t('view.shop.has-left')}
         </Action>
       </Box>
       <RecordTroubles
         of={record}
-        word="Not changed."
+        word={t('view.shop.not-changed')}
         says={{
-          role: (role) => roleNames[role as Role],
-          retired: (retired) => (retired === true ? 'yes' : 'no'),
+          role: (role) => tell(roleNames[role as Role]),
+          retired: (retired) => (retired === true ? t('view.shop.yes') : t('view.sheet.no')),
         }}
       />
       <NewPin person={person} onDone={onDone} />
@@ -113,7 +118,11 @@ function NewPin({ person, onDone }: { readonly person: Person; readonly onDone: 
     <>
       <Box display="flex" gap="3" mt="3" alignItems="end" flexWrap="wrap">
         <Box width="240px">
-          <TextField label={`New PIN for ${person.name}`} value={pin} onChange={(text) => setPin(pinOnly(text))} />
+          <TextField
+            label={t('view.shop.new-pin-for', { person: person.name })}
+            value={pin}
+            onChange={(text) => setPin(pinOnly(text))}
+          />
         </Box>
         <Action
           disabled={task.busy || pin.length < 4}
@@ -125,13 +134,13 @@ function NewPin({ person, onDone }: { readonly person: Person; readonly onDone: 
             })
           }
         >
-          Set the PIN
+          {t('view.shop.set-the-pin')}
         </Action>
         <Box color="quiet" fontSize="13px" pb="3">
-          A new PIN or role signs {person.name} out everywhere.
+          {t('view.shop.a-new-pin-or-role', { person: person.name })}
         </Box>
       </Box>
-      <Refused task={task} word="Not changed." />
+      <Refused task={task} word={t('view.shop.not-changed')} />
     </>
   );
 }
@@ -140,7 +149,7 @@ function AddPerson() {
   const { revalidate } = useRevalidator();
   const record = useRecordForm({
     keep: 'person/new',
-    labels: { name: 'Name', role: 'Role', pin: 'PIN, four to eight digits' },
+    labels: { name: t('view.seams.name'), role: t('view.shop.role'), pin: t('view.shop.pin-four-to-eight-digits') },
     // A PIN is never kept on the device.
     secret: ['pin'],
     parse: (value) => parseWith(personCreate, value),
@@ -153,7 +162,7 @@ function AddPerson() {
     },
   });
   return (
-    <Panel title="Somebody new">
+    <Panel title={t('view.shop.somebody-new')}>
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -165,10 +174,10 @@ function AddPerson() {
           <FormChoice of={record} name="role" choices={roleChoices} />
           <FormText of={record} name="pin" only={pinOnly} />
           <Action kind="main" type="submit" mt="18px" disabled={record.busy}>
-            Add
+            {t('view.shop.add')}
           </Action>
         </Box>
-        <RecordTroubles of={record} word="Not added." />
+        <RecordTroubles of={record} word={t('view.shop.not-added')} />
       </form>
     </Panel>
   );
@@ -180,12 +189,12 @@ function OwnPin() {
   const [done, setDone] = useState(false);
   const task = useTask();
   return (
-    <Panel title="Your own PIN">
+    <Panel title={t('view.shop.your-own-pin')}>
       <Box display="flex" gap="3" flexWrap="wrap" alignItems="end">
         <Box width="200px">
           <TextField
             secret
-            label="PIN now"
+            label={t('view.shop.pin-now')}
             value={pins.old}
             onChange={(text) => setPins({ ...pins, old: pinOnly(text) })}
           />
@@ -193,7 +202,7 @@ function OwnPin() {
         <Box width="200px">
           <TextField
             secret
-            label="New PIN"
+            label={t('view.shop.new-pin')}
             value={pins.next}
             onChange={(text) => setPins({ ...pins, next: pinOnly(text) })}
           />
@@ -209,13 +218,13 @@ function OwnPin() {
               })
           }
         >
-          Change it
+          {t('view.shop.change-it')}
         </Action>
         <Box role="status" color="spruce" fontSize="13px" pb="3">
-          {done ? `● ${me?.name ?? ''} has a new PIN.` : ''}
+          {done ? t('view.shop.has-a-new-pin', { me: me?.name ?? '' }) : ''}
         </Box>
       </Box>
-      <Refused task={task} word="Not changed." />
+      <Refused task={task} word={t('view.shop.not-changed')} />
     </Panel>
   );
 }

@@ -1,21 +1,23 @@
 /** One line for each kind of observation. */
+import { amount } from '@fox-tempo/core/said';
+import { t, fixed } from '../../lib/words.ts';
 import type { Observation } from '@fox-tempo/contract';
 
 export const kindNames: Record<Observation['kind'], string> = {
-  'parts-done': 'Parts counted',
-  stock: 'Stock',
-  'slot-found': 'Found in a slot',
-  standing: 'How it stands',
-  'direction-test': 'Direction test',
-  'lead-reading': 'Lead reading',
-  'step-time': 'Step timed',
-  'burn-back-stop': 'Stop for burn-back',
-  'calibration-points': 'Calibration points',
-  'first-arc': 'Before the first arc',
-  lock: 'Lock',
-  issue: 'Issued',
-  note: 'Note',
-  withdrawal: 'Taken back',
+  'parts-done': t('view.shop.parts-counted'),
+  stock: t('view.finding.stock'),
+  'slot-found': t('view.shop.found-in-a-slot'),
+  standing: t('view.shop.how-it-stands'),
+  'direction-test': t('view.shop.direction-test'),
+  'lead-reading': t('view.shop.lead-reading'),
+  'step-time': t('view.shop.step-timed'),
+  'burn-back-stop': t('view.shop.stop-for-burn-back'),
+  'calibration-points': t('view.shop.calibration-points'),
+  'first-arc': t('view.shop.before-the-first-arc'),
+  lock: t('view.shop.lock'),
+  issue: t('view.shop.issued'),
+  note: t('view.machines.note'),
+  withdrawal: t('view.shop.taken-back'),
 };
 
 export function observationLine({ kind, body, revision }: Observation): string {
@@ -26,37 +28,44 @@ export function observationLine({ kind, body, revision }: Observation): string {
   switch (kind) {
     case 'parts-done': {
       const count = Number(body['count']);
-      return count < 0 ? `${-count} taken back` : `${count} done`;
+      return count < 0 ? t('view.shop.taken-back-2', { count: -count }) : t('view.shop.done-2', { count });
     }
     case 'stock': {
       const quantity = Number(body['quantity']);
       const moved = Number.isFinite(quantity)
-        ? `: ${quantity >= 0 ? '+' : '−'}${Math.abs(quantity).toFixed(text('unit') === 'L' ? 0 : 2)} ${text('unit')}`
+        ? `: ${quantity >= 0 ? '+' : '−'}${fixed(Math.abs(quantity), text('unit') === 'L' ? 0 : 2)} ${text('unit')}`
         : '';
       return [text('name'), `${text('why')}${moved}`].filter((one) => one !== '').join(', ');
     }
     case 'slot-found':
-      return `slot ${text('slot')}`;
+      return t('view.shop.slot', { text: text('slot') });
     case 'standing':
-      return 'entered anew';
+      return t('view.shop.entered-anew');
     case 'direction-test':
       return `${text('dialId')}: ${text('result')}`;
     case 'lead-reading':
-      return `${text('mOhm')} mΩ${text('note') === '' ? '' : `, ${text('note')}`}`;
+      return t('view.shop.sum', {
+        text: amount('resistance', Number(text('mOhm'))),
+        text2: text('note') === '' ? '' : `, ${text('note')}`,
+      });
     case 'step-time':
-      return `${text('kind')}: ${text('minutes')} min`;
+      return t('view.shop.sum-2', { text: text('kind'), text2: amount('minutes', Number(text('minutes'))) });
     case 'burn-back-stop':
-      return `${text('left').replaceAll('-', ' ')}, ${text('shape').replaceAll('-', ' ')}, at ${text('burnBackMs')} ms`;
+      return t('view.shop.at', {
+        replaceAll: text('left').replaceAll('-', ' '),
+        replaceAll2: text('shape').replaceAll('-', ' '),
+        text: amount('pulseTime', Number(text('burnBackMs'))),
+      });
     case 'calibration-points':
-      return `${Array.isArray(body['points']) ? body['points'].length : 0} points`;
+      return t('view.shop.points', { body: Array.isArray(body['points']) ? body['points'].length : 0 });
     case 'first-arc': {
       const ticks = Object.values((body['ticks'] ?? {}) as Record<string, boolean>);
-      return `${ticks.filter(Boolean).length} of ${ticks.length} ticked`;
+      return t('view.shop.of-ticked', { boolean: ticks.filter(Boolean).length, ticks: ticks.length });
     }
     case 'lock':
-      return `${body['locked'] === true ? 'locked' : 'freed'}: ${text('reason')}`;
+      return `${body['locked'] === true ? t('view.shop.locked') : 'freed'}: ${text('reason')}`;
     case 'issue':
-      return `revision ${revision ?? '?'}: ${text('reason')}`;
+      return t('view.shop.revision', { revision: revision ?? '?', text: text('reason') });
     case 'note':
       return text('text');
     case 'withdrawal':

@@ -1,4 +1,5 @@
 /** Everything that was observed, the newest first: who, when, where. Rows are never changed; a correction is a further row. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Observation } from '@fox-tempo/contract';
 import { useCallback, useEffect, useState } from 'react';
@@ -48,13 +49,13 @@ export function Record() {
   }, [kind, load]);
   const current = loaded?.of === kind ? loaded : null;
   return (
-    <Panel title="Record">
+    <Panel title={t('view.finding.record')}>
       <Box maxWidth="280px" mb="2">
         <ChoiceField<Kind>
-          label="Show"
+          label={t('view.shop.show')}
           value={kind}
           choices={[
-            { value: 'all', label: 'everything' },
+            { value: 'all', label: t('view.shop.everything') },
             ...Object.entries(kindNames).map(([value, label]) => ({ value: value as Kind, label })),
           ]}
           onChange={setKind}
@@ -62,20 +63,28 @@ export function Record() {
       </Box>
       {current === null ? (
         <Box role="status" color="quiet" fontSize="13px">
-          Loading the record…
+          {t('view.shop.loading-the-record')}
         </Box>
       ) : (
         <>
           {current.problem !== null && (
-            <Notice level="caution" word="Not loaded." urgent>
+            <Notice level="caution" word={t('view.shop.not-loaded')} urgent>
               {current.problem}
             </Notice>
           )}
           {current.rows.length === 0 && current.problem === null && (
-            <Notice level="note">Nothing of this kind was recorded yet.</Notice>
+            <Notice level="note">{t('view.shop.nothing-of-this-kind-was')}</Notice>
           )}
-          <Table label="Observations">
-            <Heads names={['When', 'What', '', 'Where', 'Recorded by']} />
+          <Table label={t('view.shop.observations')}>
+            <Heads
+              names={[
+                t('view.shop.when'),
+                t('view.shop.what'),
+                '',
+                t('view.library.where'),
+                t('view.shop.recorded-by'),
+              ]}
+            />
             <tbody>
               {current.rows.map((row) => (
                 <tr key={row.id}>
@@ -83,12 +92,12 @@ export function Record() {
                   <Cell head>{kindNames[row.kind]}</Cell>
                   <Cell>
                     {observationLine(row)}
-                    {row.corrects === null ? '' : ' (a correction)'}
+                    {row.corrects === null ? '' : t('view.shop.a-correction')}
                   </Cell>
                   <Cell color="quiet">{[row.machineId, row.seamId].filter((one) => one !== null).join(', ')}</Cell>
                   <Cell>
                     {row.recordedBy}
-                    {row.weldedBy === null ? '' : `, welded by ${row.weldedBy}`}
+                    {row.weldedBy === null ? '' : t('view.shop.welded-by', { weldedBy: row.weldedBy })}
                   </Cell>
                 </tr>
               ))}
@@ -96,7 +105,7 @@ export function Record() {
           </Table>
           {current.next !== null && (
             <Action mt="3" onClick={() => void load(kind, current.next)}>
-              Older ones
+              {t('view.shop.older-ones')}
             </Action>
           )}
         </>

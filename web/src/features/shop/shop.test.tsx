@@ -15,6 +15,8 @@ const person = (change: Partial<Person>): Person => ({
   version: 3,
   retired: false,
   hasPin: true,
+  language: null,
+  units: null,
   ...change,
 });
 const people = [person({}), person({ id: 'mirja', name: 'Mirja Keskalo', role: 'owner', hasPin: false })];

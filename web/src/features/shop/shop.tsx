@@ -1,4 +1,5 @@
 /** The shop: its people, what it makes, what was recorded, its files and its backups. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { useLoaderData, useParams } from 'react-router';
 import { api } from '../../data/api.ts';
@@ -28,17 +29,21 @@ export function Shop() {
     <>
       <PageHead
         title={shop.name}
-        line={shop.demo ? 'The demo shop: everything in it is made up' : 'People, orders, record and backup'}
+        line={shop.demo ? t('view.shop.the-demo-shop-everything-in') : t('view.shop.people-orders-record-and-backup')}
       />
       <Shelves
-        label="Parts of the shop"
+        label={t('view.shop.parts-of-the-shop')}
         shelves={[
-          { to: '/shop', name: 'People' },
-          { to: '/shop/orders', name: 'Orders' },
-          { to: '/shop/parts', name: 'Parts' },
-          { to: '/shop/record', name: 'Record' },
-          { to: '/shop/files', name: 'Files' },
-          { to: '/shop/backup', name: 'Shop and backup', mark: shop.diskIsLow || shop.backupTrouble ? '◇' : undefined },
+          { to: '/shop', name: t('view.finding.people') },
+          { to: '/shop/orders', name: t('view.finding.orders') },
+          { to: '/shop/parts', name: t('view.finding.parts') },
+          { to: '/shop/record', name: t('view.finding.record') },
+          { to: '/shop/files', name: t('view.seams.files') },
+          {
+            to: '/shop/backup',
+            name: t('view.shop.shop-and-backup'),
+            mark: shop.diskIsLow || shop.backupTrouble ? '◇' : undefined,
+          },
         ]}
       />
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>

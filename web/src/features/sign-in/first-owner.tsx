@@ -1,4 +1,5 @@
 /** The first owner of a shop: the code that the start printed, a name and a PIN. */
+import { t, tellIf } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { SessionState } from '@fox-tempo/contract';
 import { useState, type SubmitEvent } from 'react';
@@ -22,11 +23,10 @@ export function FirstOwner({
   return (
     <Panel mb="6" px="5" py="4">
       <Heading as="h2" textStyle="heading" mb="1">
-        This shop has no owner yet
+        {t('view.sign-in.this-shop-has-no-owner')}
       </Heading>
       <Box color="quiet" fontSize="14px" mb="3" maxWidth="60ch">
-        The window where Fox Tempo was started shows a one-time code. Whoever has it becomes the owner and adds the
-        others.
+        {t('view.sign-in.the-window-where-fox-tempo')}
       </Box>
       <form
         onSubmit={(event: SubmitEvent) => {
@@ -40,23 +40,33 @@ export function FirstOwner({
           gridTemplateColumns={{ base: '1fr', md: '1.2fr 1.4fr 1fr auto' }}
           alignItems="start"
         >
-          <TextField label="One-time code" value={form.code} onChange={(code) => set({ code })} error={issue('code')} />
-          <TextField label="Your name" value={form.name} onChange={(name) => set({ name })} error={issue('name')} />
           <TextField
-            label="PIN, four to eight digits"
+            label={t('view.sign-in.one-time-code')}
+            value={form.code}
+            onChange={(code) => set({ code })}
+            error={tellIf(issue('code'))}
+          />
+          <TextField
+            label={t('view.sign-in.your-name')}
+            value={form.name}
+            onChange={(name) => set({ name })}
+            error={tellIf(issue('name'))}
+          />
+          <TextField
+            label={t('view.shop.pin-four-to-eight-digits')}
             value={form.pin}
             maxLength={8}
             onChange={(pin) => set({ pin: pin.replace(/\D/g, '') })}
-            error={issue('pin')}
+            error={tellIf(issue('pin'))}
           />
           <Action kind="main" type="submit" mt="18px" disabled={task.busy}>
-            Become the owner
+            {t('view.sign-in.become-the-owner')}
           </Action>
         </Box>
       </form>
       {task.error && !task.error.problem.issues && (
         <Box mt="3">
-          <Notice level="refusal" word="Not made." urgent>
+          <Notice level="refusal" word={t('view.machines.not-made')} urgent>
             {task.error.message}
           </Notice>
         </Box>

@@ -1,4 +1,5 @@
 /** Digits large enough for gloves; the keyboard types as well. Four digits and a press of OK. */
+import { t } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useRef } from 'react';
 
@@ -51,14 +52,20 @@ export function PinPad({ label, value, onChange, onDone, disabled, describedBy }
         borderRadius="3px"
         mb="2"
       />
-      <Box display="grid" gridTemplateColumns="repeat(3, 1fr)" gap="2" role="group" aria-label="Digits">
+      <Box
+        display="grid"
+        gridTemplateColumns="repeat(3, 1fr)"
+        gap="2"
+        role="group"
+        aria-label={t('view.machines.digits')}
+      >
         {['1', '2', '3', '4', '5', '6', '7', '8', '9'].map((digit) => (
           <Key key={digit} name={digit} disabled={disabled} onPress={() => add(digit)}>
             {digit}
           </Key>
         ))}
         <Key
-          name="Wipe the last digit"
+          name={t('view.sign-in.wipe-the-last-digit')}
           disabled={disabled || value === ''}
           onPress={() => onChange(value.slice(0, -1))}
         >
@@ -67,8 +74,8 @@ export function PinPad({ label, value, onChange, onDone, disabled, describedBy }
         <Key name="0" disabled={disabled} onPress={() => add('0')}>
           0
         </Key>
-        <Key name="Sign in" main disabled={disabled || value.length < shortest} onPress={onDone}>
-          OK
+        <Key name={t('view.app.sign-in')} main disabled={disabled || value.length < shortest} onPress={onDone}>
+          {t('view.sign-in.ok')}
         </Key>
       </Box>
     </Box>

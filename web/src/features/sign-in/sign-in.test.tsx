@@ -12,11 +12,19 @@ const state: SessionState = {
   shop: { name: 'Test shop', timeZone: 'Europe/Berlin', demo: true, thicknessRule: 'leaning' },
   needsOwner: false,
   people: [
-    { id: 'ada', name: 'Ada Quill', role: 'lead', hasPin: true },
-    { id: 'bo', name: 'Bo Marrin', role: 'welder', hasPin: false },
+    { id: 'ada', name: 'Ada Quill', role: 'lead', hasPin: true, language: null, units: null },
+    { id: 'bo', name: 'Bo Marrin', role: 'welder', hasPin: false, language: null, units: null },
   ],
 };
-const signedIn: SessionState = { ...state, me: { id: 'ada', name: 'Ada Quill', role: 'lead' } };
+const signedIn: SessionState = {
+  ...state,
+  me: {
+    id: 'ada',
+    name: 'Ada Quill',
+    role: 'lead',
+    preferences: { language: null, units: null, theme: null, hand: null },
+  },
+};
 
 async function open(table: Record<string, unknown> = {}, at = '/sign-in?next=%2Fseams%2Faxle') {
   const answered = answerFetch({ 'GET /api/session': state, ...table });

@@ -1,4 +1,6 @@
 /** Who works at this screen: a name and a PIN, in two touches and four digits; on the demo shop a visitor may try it as anybody. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell } from '../../lib/words.ts';
 import { Box, Heading, chakra } from '@chakra-ui/react';
 import { roleNames, type SessionState } from '@fox-tempo/contract';
 import { useEffect, useState } from 'react';
@@ -6,6 +8,8 @@ import { useLoaderData, useNavigate, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
 import { session } from '../../lib/session.ts';
 import { settings, useSettings } from '../../lib/settings.ts';
+import { readAs } from '../../lib/reading.ts';
+import { LanguageRow } from '../../ui/language-row.tsx';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -21,16 +25,16 @@ export async function loadSignIn({ request }: { request: Request }) {
 
 /** What each role does here, in a line. */
 const roleLines = {
-  welder: 'welds, logs, saves settings of seams',
-  lead: 'machines, locks and issued references too',
-  office: 'orders, parts, stock and people',
-  owner: 'everything, and the backup',
+  welder: t('view.sign-in.welds-logs-saves-settings-of'),
+  lead: t('view.sign-in.machines-locks-and-issued-references'),
+  office: t('view.sign-in.orders-parts-stock-and-people'),
+  owner: t('view.sign-in.everything-and-the-backup'),
 } as const;
 
 type Name = SessionState['people'][number];
 
 export function SignIn() {
-  usePageTitle('Sign in');
+  usePageTitle(t('view.app.sign-in'));
   const state = useLoaderData<SessionState>();
   const [params] = useSearchParams();
   const navigate = useNavigate();
@@ -47,7 +51,9 @@ export function SignIn() {
         const now = await ask();
         session.getState().take(now);
         settings.getState().choosePerson(personId);
-        await navigate(placeAfter(params.get('next')), { replace: true });
+        const place = placeAfter(params.get('next'));
+        if (readAs(now.me?.preferences)) location.assign(place);
+        else await navigate(place, { replace: true });
       })
       .then(() => setPin(''));
 
@@ -62,7 +68,11 @@ export function SignIn() {
     >
       <Box maxWidth="1040px" mx="auto">
         <Box display="flex" alignItems="baseline" gap="1" mb="1" fontWeight={750} fontStretch="84%" fontSize="18px">
-          Fox<Box color="accent">Tempo</Box>
+          {'Fox'}
+          <Box color="accent">{'Tempo'}</Box>
+        </Box>
+        <Box mb="5" mt="3">
+          <LanguageRow />
         </Box>
         <Heading as="h1" textStyle="title" fontSize="28px" mb="6">
           {state.shop.name}
@@ -77,12 +87,11 @@ export function SignIn() {
           >
             <Box>
               <Heading as="h2" textStyle="heading" mb="2">
-                Who works here now?
+                {t('view.sign-in.who-works-here-now')}
               </Heading>
               {state.shop.demo && (
                 <Box color="quiet" fontSize="14px" mb="3" maxWidth="62ch">
-                  This is the demo shop; everything in it is made up. Look around as any of its people without a PIN, or
-                  sign in as they would: the PINs stand in the README.
+                  {t('view.sign-in.this-is-the-demo-shop')}
                 </Box>
               )}
               <Box display="grid" gap="2">
@@ -104,12 +113,16 @@ export function SignIn() {
             </Box>
             <Box>
               {chosen !== null && !chosen.hasPin ? (
-                <Notice level="caution" word="No PIN yet.">
-                  Ask the office or an owner to set one for {chosen.name}.
+                <Notice level="caution" word={t('view.sign-in.no-pin-yet')}>
+                  {t('view.sign-in.ask-the-office-or-an', { chosen: chosen.name })}
                 </Notice>
               ) : (
                 <PinPad
-                  label={chosen === null ? 'Choose your name first' : `PIN of ${chosen.name}`}
+                  label={
+                    chosen === null
+                      ? t('view.sign-in.choose-your-name-first')
+                      : t('view.sign-in.pin-of', { chosen: chosen.name })
+                  }
                   value={pin}
                   onChange={setPin}
                   disabled={task.busy || chosen === null}
@@ -121,7 +134,7 @@ export function SignIn() {
               )}
               {task.error && (
                 <Box id="sign-in-trouble" mt="3" width={{ md: '252px' }}>
-                  <Notice level="refusal" word="Not signed in." urgent>
+                  <Notice level="refusal" word={t('view.sign-in.not-signed-in')} urgent>
                     {task.error.message}
                     {task.error.problem.waitS !== undefined && <Wait seconds={task.error.problem.waitS} />}
                   </Notice>
@@ -173,12 +186,17 @@ function NameTile({
           {person.name}
         </Box>
         <Box fontSize="13px" color="quiet">
-          {roleNames[person.role]}: {roleLines[person.role]}
+          {tell(roleNames[person.role])}: {roleLines[person.role]}
         </Box>
       </chakra.button>
       {onVisit && (
-        <Action minHeight="68px" disabled={busy} aria-label={`Look around as ${person.name}`} onClick={onVisit}>
-          Look around
+        <Action
+          minHeight="68px"
+          disabled={busy}
+          aria-label={t('view.sign-in.look-around-as', { person: person.name })}
+          onClick={onVisit}
+        >
+          {t('view.sign-in.look-around')}
         </Action>
       )}
     </Box>
@@ -194,7 +212,7 @@ function Wait({ seconds }: { readonly seconds: number }) {
   }, []);
   return (
     <Box textStyle="figure" mt="1">
-      {left > 0 ? `${left} s` : 'Try again now.'}
+      {left > 0 ? tell(amount('phaseTime', left)) : t('view.sign-in.try-again-now')}
     </Box>
   );
 }

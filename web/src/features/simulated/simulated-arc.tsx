@@ -1,4 +1,6 @@
 /** The planned setting run in the simulated arc, off the page's thread: what one would see and hear, beside what the plan says. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { simulationOf, type Program } from '@fox-tempo/core/machine';
 import type { Simulation, SimulationInput } from '@fox-tempo/core/simulation';
@@ -40,7 +42,13 @@ export function SimulatedArc({ program, circuitMOhm }: { readonly program: Progr
         setState(
           outcome.ok
             ? { kind: 'done', result: outcome.value }
-            : { kind: 'failed', message: outcome.issues.map((issue) => issue.message).join(' ') },
+            : {
+                kind: 'failed',
+                message: outcome.issues
+                  .map((issue) => issue.message)
+                  .map(tell)
+                  .join(' '),
+              },
         );
       });
     }, restMs);
@@ -52,25 +60,25 @@ export function SimulatedArc({ program, circuitMOhm }: { readonly program: Progr
 
   return (
     <Panel
-      title="Simulated arc"
+      title={t('view.simulated.simulated-arc')}
       aside={
         <Box textStyle="label" color="quiet">
-          a hand that trembles, a pool that waves
+          {t('view.simulated.a-hand-that-trembles-a')}
         </Box>
       }
     >
       {state.kind === 'failed' ? (
-        <Notice level="caution" word="Not simulated.">
+        <Notice level="caution" word={t('view.bench.not-simulated')}>
           {state.message}{' '}
           <Action kind="quiet" minHeight="32px" onClick={() => setAttempt((count) => count + 1)}>
-            Run it again
+            {t('view.bench.run-it-again')}
           </Action>
         </Notice>
       ) : (
         <Box minHeight="76px" aria-live="polite" aria-busy={state.kind === 'running'}>
           {state.kind === 'running' ? (
             <Box color="quiet" fontSize="13px">
-              Simulating one second of arc… {Math.round(100 * state.share)} %
+              {t('view.simulated.simulating-one-second-of-arc', { share: amount('percent', 100 * state.share, 0) })}
             </Box>
           ) : (
             <Findings result={state.result} />
@@ -85,7 +93,7 @@ function Findings({ result: { metrics: m, words } }: { readonly result: Simulati
   return (
     <>
       <Box fontSize="14px" mb="1.5">
-        {words.charAt(0).toUpperCase() + words.slice(1)}.
+        {tell(words).charAt(0).toUpperCase() + tell(words).slice(1)}.
       </Box>
       <Box
         display="grid"
@@ -93,28 +101,29 @@ function Findings({ result: { metrics: m, words } }: { readonly result: Simulati
         columnGap="4"
         rowGap="1"
       >
-        <Finding label="Arc, least to most">
-          <Figure value={m.minArcLengthMm} of="shortLength" /> to <Figure value={m.maxArcLengthMm} of="shortLength" />
+        <Finding label={t('view.simulated.arc-least-to-most')}>
+          <Figure value={m.minArcLengthMm} of="shortLength" /> {t('view.simulated.to')}{' '}
+          <Figure value={m.maxArcLengthMm} of="shortLength" />
         </Finding>
         {m.pulseFrequencyHz > 0 ? (
-          <Finding label="Drops a pulse">
+          <Finding label={t('view.bench.drops-a-pulse')}>
             <Box as="span" textStyle="figure">
-              {m.dropsPerPulse.toFixed(2)}
+              {fixed(m.dropsPerPulse, 2)}
             </Box>
           </Finding>
         ) : (
-          <Finding label="Drops a second">
+          <Finding label={t('view.simulated.drops-a-second')}>
             <Box as="span" textStyle="figure">
-              {m.dropsPerS.toFixed(0)}
+              {fixed(m.dropsPerS, 0)}
             </Box>
           </Finding>
         )}
-        <Finding label="Shorts a second">
+        <Finding label={t('view.bench.shorts-a-second')}>
           <Box as="span" textStyle="figure">
-            {m.shortsPerS.toFixed(0)}
+            {fixed(m.shortsPerS, 0)}
           </Box>
         </Finding>
-        <Finding label="Mean current">
+        <Finding label={t('view.bench.mean-current')}>
           <Figure value={m.meanCurrentA} of="current" />
         </Finding>
       </Box>

@@ -1,4 +1,6 @@
 /** What is on the machines and will not last: cylinders and spools against the seams that take them. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tellIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource, Stock } from '@fox-tempo/contract';
 import { useMemo } from 'react';
@@ -26,7 +28,7 @@ export function RunningLow({
   });
   return (
     <Panel
-      title="Gas and wire on the machines"
+      title={t('view.today.gas-and-wire-on-the')}
       aside={
         <Box
           asChild
@@ -38,25 +40,25 @@ export function RunningLow({
           display="inline-flex"
           alignItems="center"
         >
-          <Link to="/library/stock">All stock</Link>
+          <Link to="/library/stock">{t('view.today.all-stock')}</Link>
         </Box>
       }
     >
       {issues.length > 0 && (
-        <Notice level="caution" word="Not counted.">
-          {issues[0]?.message}{' '}
+        <Notice level="caution" word={t('view.today.not-counted')}>
+          {tellIf(issues[0]?.message)}{' '}
           <Action kind="quiet" minHeight="32px" onClick={retry}>
-            Count again
+            {t('view.today.count-again')}
           </Action>
         </Notice>
       )}
       {!low ? (
         <Box fontSize="13.5px" color="quiet" role="status">
-          Counting…
+          {t('view.today.counting')}
         </Box>
       ) : low.length === 0 ? (
         <Box fontSize="13.5px" color="spruce">
-          ● Enough for five parts and more of every seam.
+          {t('view.today.enough-for-five-parts-and')}
         </Box>
       ) : (
         <Box as="ul" listStyleType="none" fontSize="13.5px">
@@ -65,7 +67,12 @@ export function RunningLow({
               <Box as="span" color={outlook.partsLeft === 0 ? 'crimson' : 'ochre'} fontWeight={600}>
                 {outlook.partsLeft === 0 ? '✕' : '◇'} {name}
               </Box>{' '}
-              on {machine}: {outlook.partsLeft} × {seam}, {outlook.arcMinutes.toFixed(0)} min of arc
+              {t('view.today.on-of-arc', {
+                machine,
+                partsLeft: outlook.partsLeft ?? '',
+                seam,
+                arcMinutes: amount('minutes', outlook.arcMinutes, 0),
+              })}
             </Box>
           ))}
         </Box>

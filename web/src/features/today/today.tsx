@@ -1,4 +1,6 @@
 /** Today: orders in hand with their seams, the machines as they stand, and what waits for somebody. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, Order, SeamResource, ShopState } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
@@ -35,7 +37,7 @@ export function Today() {
   const waiting = seams.filter((seam) => seam.revision === null);
   return (
     <>
-      <PageHead title="Today" line={todayInWords()} />
+      <PageHead title={t('view.app.today')} line={todayInWords()} />
       <Box
         as="main"
         id="content"
@@ -48,9 +50,9 @@ export function Today() {
       >
         <ShopTrouble shop={shop} />
         <FirstHour seams={seams} />
-        <Panel title="Orders in hand">
+        <Panel title={t('view.today.orders-in-hand')}>
           {orders.length === 0 ? (
-            <Notice level="note">No order is in hand.</Notice>
+            <Notice level="note">{t('view.today.no-order-is-in-hand')}</Notice>
           ) : (
             <Box as="ul" listStyleType="none">
               {orders.map((order) => (
@@ -60,10 +62,10 @@ export function Today() {
           )}
         </Panel>
         <Box display="grid" gap="3">
-          <Panel title="Waits for a setting">
+          <Panel title={t('view.today.waits-for-a-setting')}>
             {waiting.length === 0 ? (
               <Box color="quiet" fontSize="13.5px">
-                Every seam has a setting.
+                {t('view.today.every-seam-has-a-setting')}
               </Box>
             ) : (
               <Box as="ul" listStyleType="none">
@@ -74,9 +76,9 @@ export function Today() {
             )}
           </Panel>
           <RunningLow stock={stock} machines={machines} seams={seams} />
-          <Panel title="Machines as they stand">
+          <Panel title={t('view.today.machines-as-they-stand')}>
             {machines.length === 0 ? (
-              <Notice level="note">No machine is described yet.</Notice>
+              <Notice level="note">{t('view.memory.no-machine-is-described-yet')}</Notice>
             ) : (
               <Box as="ul" listStyleType="none">
                 {machines.map((machine) => (
@@ -97,13 +99,14 @@ function ShopTrouble({ shop }: { readonly shop: ShopState }) {
   return (
     <Box gridColumn="1 / -1" display="grid" gap="1.5">
       {shop.diskIsLow && (
-        <Notice level="caution" word="The disk runs full.">
-          {((shop.diskFreeBytes ?? 0) / 1e9).toFixed(1)} GB are left where the shop’s data lie. Free some soon; a full
-          disk takes no more records.
+        <Notice level="caution" word={t('view.today.the-disk-runs-full')}>
+          {t('view.today.gb-are-left-where-the', {
+            diskFreeBytes: amount('plain', (shop.diskFreeBytes ?? 0) / 1e9, 1),
+          })}
         </Notice>
       )}
       {shop.backupTrouble !== null && (
-        <Notice level="caution" word="No backup last night.">
+        <Notice level="caution" word={t('view.shop.no-backup-last-night')}>
           {shop.backupTrouble}
         </Notice>
       )}
@@ -114,7 +117,13 @@ function ShopTrouble({ shop }: { readonly shop: ShopState }) {
 function OrderRow({ order, seams }: { readonly order: Order; readonly seams: readonly SeamResource[] }) {
   const days = daysUntil(order.dueOn);
   const due =
-    days < 0 ? `${-days} days late` : days === 0 ? 'due today' : days === 1 ? 'due tomorrow' : `due in ${days} days`;
+    days < 0
+      ? t('view.today.days-late', { days: -days })
+      : days === 0
+        ? t('view.today.due-today')
+        : days === 1
+          ? t('view.today.due-tomorrow')
+          : t('view.today.due-in-days', { days });
   return (
     <Box as="li" borderTopWidth="1px" borderColor="line" _first={{ borderTopWidth: 0, pt: 0 }} py="3">
       <Box display="grid" gridTemplateColumns="minmax(0, 1fr) auto" columnGap="4" alignItems="baseline">
@@ -125,7 +134,7 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
           {order.done}
           <Box as="span" color="quiet" fontSize="14px">
             {' '}
-            of {order.quantity}
+            {t('view.today.of', { quantity: order.quantity })}
           </Box>
         </Box>
         <Box fontSize="13px" color="quiet">
@@ -136,11 +145,17 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
           </Box>
         </Box>
         <Box textStyle="label" color="quiet" textAlign="right">
-          done
+          {t('view.today.done')}
         </Box>
       </Box>
       <Box display="flex" alignItems="center" gap="3" flexWrap="wrap">
-        <Box role="img" aria-label={`${order.done} of ${order.quantity} done`} height="4px" bg="line" flex="1 1 160px">
+        <Box
+          role="img"
+          aria-label={t('view.today.of-done', { done: order.done, quantity: order.quantity })}
+          height="4px"
+          bg="line"
+          flex="1 1 160px"
+        >
           <Box height="100%" width={`${(100 * Math.min(order.done, order.quantity)) / order.quantity}%`} bg="spruce" />
         </Box>
         <PartDone order={order} />
@@ -152,14 +167,18 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
             seam={seam}
             detail={
               seam.revision
-                ? `${fillerOf(seam.revision.program.filler).name}, ${wireSizeLabel(seam.revision.program.diameterMm)}, revision ${seam.revision.number}`
-                : '◇ no setting yet'
+                ? t('view.today.revision', {
+                    filler: fillerOf(seam.revision.program.filler).name,
+                    diameter: wireSizeLabel(seam.revision.program.diameterMm),
+                    number: seam.revision.number,
+                  })
+                : t('view.today.no-setting-yet')
             }
           />
         ))}
         {seams.length === 0 && (
           <Box as="li" color="quiet" fontSize="13px">
-            No seam of this part is described yet.
+            {t('view.today.no-seam-of-this-part')}
           </Box>
         )}
       </Box>
@@ -181,23 +200,25 @@ function PartDone({ order }: { readonly order: Order }) {
       <Action
         disabled={task.busy}
         fontSize="13px"
-        aria-label={`One more ${order.partName} done`}
+        aria-label={t('view.today.one-more-done', { partName: order.partName })}
         onClick={() => count(1)}
       >
-        One part done
+        {t('view.today.one-part-done')}
       </Action>
       <Action
         kind="quiet"
         fontSize="13px"
         disabled={task.busy || order.done === 0}
-        aria-label={`Take one ${order.partName} back`}
+        aria-label={t('view.today.take-one-back', { partName: order.partName })}
         onClick={() => count(-1)}
       >
-        Take one back
+        {t('view.today.take-one-back-2')}
       </Action>
       {task.problem !== null && (
         <Box role="alert" color="crimson" fontSize="13px">
-          {task.error?.kind === 'unreachable' ? '◇ Not known whether it was counted. ' : '✕ Not counted. '}
+          {task.error?.kind === 'unreachable'
+            ? t('view.today.not-known-whether-it-was')
+            : t('view.today.not-counted-2')}
           {task.error?.kind === 'unreachable' ? task.error.message : task.problem}
         </Box>
       )}
@@ -246,7 +267,7 @@ function MachineRow({ machine: { id, file, standing } }: { readonly machine: Mac
             </Heading>
             <Box fontSize="13px" color="quiet">
               {file.place}
-              {standing?.slot === null || standing === null ? '' : ` · slot ${standing.slot}`}
+              {standing?.slot === null || standing === null ? '' : t('view.today.slot', { slot: standing.slot })}
             </Box>
           </Box>
           {standing ? (
@@ -256,22 +277,23 @@ function MachineRow({ machine: { id, file, standing } }: { readonly machine: Mac
                 return feeder ? (
                   <Box key={feederId} fontSize="13.5px">
                     {file.feeders.length > 1 ? `${feederId === standing.feederId ? '● ' : '○ '}${label}: ` : ''}
-                    {fillerOf(feeder.filler).name}, {wireSizeLabel(feeder.diameterMm)} · {gasName(feeder.gas)}
+                    {tell(fillerOf(feeder.filler).name)}, {tell(wireSizeLabel(feeder.diameterMm))} ·{' '}
+                    {tell(gasName(feeder.gas))}
                   </Box>
                 ) : null;
               })}
               <Box color="quiet" fontSize="13px">
-                entered {shopTime(standing.since)}
+                {t('view.machines.entered-2', { since: shopTime(standing.since) })}
               </Box>
             </>
           ) : (
             <Box color="quiet" fontSize="13.5px">
-              Nobody has entered what is on it.
+              {t('view.today.nobody-has-entered-what-is')}
             </Box>
           )}
           {file.dials.length === 0 && (
             <Box color="quiet" fontSize="13px">
-              Outlined: its dials are not described yet.
+              {t('view.today.outlined-its-dials-are-not')}
             </Box>
           )}
         </Link>

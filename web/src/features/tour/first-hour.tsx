@@ -1,4 +1,5 @@
 /** The first hour on Today: five steps with a seam of the person's own, ticked as they are visited, gone when all are or when put away. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
 import { useState } from 'react';
@@ -20,7 +21,7 @@ export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }
   return (
     <Panel
       gridColumn="1 / -1"
-      title="The first hour"
+      title={t('view.tour.the-first-hour')}
       aside={
         <Action
           kind="quiet"
@@ -31,14 +32,14 @@ export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }
             setAway(true);
           }}
         >
-          Put it away
+          {t('view.tour.put-it-away')}
         </Action>
       }
     >
       {!own ? (
         <Box fontSize="14px">
-          It begins with a seam of yours: <Link to="/seams?new=1">describe one</Link> by metal, thickness, joint and
-          position.
+          {t('view.tour.it-begins-with-a-seam')} <Link to="/seams?new=1">{t('view.tour.describe-one')}</Link>{' '}
+          {t('view.tour.by-metal-thickness-joint-and')}
         </Box>
       ) : (
         <Box
@@ -72,7 +73,7 @@ export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }
                     {name}
                     {isDone && (
                       <Box as="span" srOnly>
-                        , done
+                        {t('view.tour.done')}
                       </Box>
                     )}
                   </Link>
@@ -87,7 +88,7 @@ export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }
       )}
       {own && (
         <Box color="quiet" fontSize="12.5px" mt="2">
-          With {own.spec.name}, {own.partName}. Any word finds a view by Ctrl K; F1 says what words mean here.
+          {t('view.tour.with-any-word-finds-a', { spec: own.spec.name, partName: own.partName })}
         </Box>
       )}
     </Panel>

@@ -1,4 +1,5 @@
 /** The first hour: the way of one seam through the application, at the person's own first seam. What was visited is kept on the device, by person. */
+import { t } from '../../lib/words.ts';
 import { keep, recall } from '../../lib/device.ts';
 
 export interface TourStep {
@@ -13,36 +14,36 @@ export interface TourStep {
 export const tourSteps: readonly TourStep[] = [
   {
     id: 'sheet',
-    name: 'Read its sheet',
-    why: 'metal, joint and thickness make a first setting; touch a figure for the sum behind it',
+    name: t('view.tour.read-its-sheet'),
+    why: t('view.tour.metal-joint-and-thickness-make'),
     to: (id) => `/seams/${id}`,
     at: /^\/seams\/[^/]+$/,
   },
   {
     id: 'set-up',
-    name: 'Walk the set-up',
-    why: 'what this machine needs changed for it, in the order that is forgotten least',
+    name: t('view.tour.walk-the-set-up'),
+    why: t('view.tour.what-this-machine-needs-changed'),
     to: (id) => `/seams/${id}/setup`,
     at: /^\/seams\/[^/]+\/setup$/,
   },
   {
     id: 'arc',
-    name: 'Tune it at the arc bench',
-    why: 'drag the point on the map and hear what becomes of the arc; the card beside it says what to dial',
+    name: t('view.tour.tune-it-at-the-arc'),
+    why: t('view.tour.drag-the-point-on-the'),
     to: (id) => `/bench/${id}`,
     at: /^\/bench\/[^/]+$/,
   },
   {
     id: 'score',
-    name: 'Play its start and stop',
-    why: 'hold the space bar as you would the trigger',
+    name: t('view.tour.play-its-start-and-stop'),
+    why: t('view.tour.hold-the-space-bar-as'),
     to: (id) => `/score/${id}`,
     at: /^\/score\/[^/]+/,
   },
   {
     id: 'store',
-    name: 'Store it, or print its card',
-    why: 'into a slot of the machine, with what it would overwrite named first',
+    name: t('view.tour.store-it-or-print-its'),
+    why: t('view.tour.into-a-slot-of-the'),
     to: (id) => `/seams/${id}/store`,
     at: /^\/seams\/[^/]+\/store$/,
   },

@@ -1,4 +1,5 @@
 /** The chart library is large; it comes only when a waveform is to be seen. */
+import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { PulseResult } from '@fox-tempo/core/pulse';
 import { lazy, Suspense } from 'react';
@@ -10,7 +11,7 @@ export function Waveform({ pulse }: { readonly pulse: PulseResult }) {
     <Suspense
       fallback={
         <Box height="258px" display="grid" placeItems="center" color="quiet" fontSize="13px" role="status">
-          Drawing the pulse…
+          {t('view.waveform.drawing-the-pulse')}
         </Box>
       }
     >

@@ -1,4 +1,5 @@
 /** Current against time over three fast pulses, with peak, background, mean and rms, and each drop at its moment. */
+import { t, fixed } from '../../lib/words.ts';
 import type { PulseResult } from '@fox-tempo/core/pulse';
 import { useCallback, useMemo } from 'react';
 import { Chart, chartFigures as figures, chartWords as words } from '../../ui/chart.tsx';
@@ -22,7 +23,7 @@ function option(data: WaveformData, colour: (name: ColourName) => string) {
     yAxis: value,
     lineStyle: { color: colour('quiet'), type: dashed ? ('dashed' as const) : ('dotted' as const), width: 1 },
     label: {
-      formatter: `${name} ${value.toFixed(0)} A`,
+      formatter: `${name} ${fixed(value, 0)} A`,
       position: 'end' as const,
       distance: 6,
       // Apart even where the two lines nearly meet.
@@ -51,7 +52,7 @@ function option(data: WaveformData, colour: (name: ColourName) => string) {
     },
     yAxis: {
       type: 'value' as const,
-      name: 'current, A',
+      name: t('view.bench.current-a'),
       nameTextStyle: {
         color: colour('quiet'),
         fontFamily: words,
@@ -75,7 +76,7 @@ function option(data: WaveformData, colour: (name: ColourName) => string) {
         markLine: {
           silent: true,
           symbol: 'none',
-          data: [level(data.rmsA, 'rms', false), level(data.meanA, 'mean', true)],
+          data: [level(data.rmsA, t('view.waveform.rms'), false), level(data.meanA, t('view.waveform.mean'), true)],
         },
       },
       {
@@ -147,12 +148,19 @@ function peakNotes(
     type: 'group' as const,
     children: [
       { type: 'line' as const, shape: { x1, y1: half, x2, y2: half }, style: { stroke: colour('ink'), lineWidth: 1 } },
-      text(`${data.peakA.toFixed(0)} A`, (x1 + x2) / 2, top - 9, 'center'),
+      text(`${fixed(data.peakA, 0)} A`, (x1 + x2) / 2, top - 9, 'center'),
       ...(data.drops[0] === undefined
         ? []
-        : [text('drop leaves', (coord([data.drops[0], 0])[0] ?? 0) + 10, coord([0, axisTop * 0.93])[1] ?? 0, 'left')]),
-      text(`${(to - from).toFixed(2)} ms`, x2 + 10, half, 'left'),
-      text(`${data.backgroundA.toFixed(0)} A`, edge + 6, low - 9, 'left'),
+        : [
+            text(
+              t('view.waveform.drop-leaves'),
+              (coord([data.drops[0], 0])[0] ?? 0) + 10,
+              coord([0, axisTop * 0.93])[1] ?? 0,
+              'left',
+            ),
+          ]),
+      text(`${fixed(to - from, 2)} ms`, x2 + 10, half, 'left'),
+      text(`${fixed(data.backgroundA, 0)} A`, edge + 6, low - 9, 'left'),
     ],
   };
 }

@@ -1,4 +1,6 @@
 /** The fast pulse as a chart wants it: corner points, levels, and the moments at which drops leave. Times in ms, currents in A. */
+import { amount } from '@fox-tempo/core/said';
+import { t } from '../../lib/words.ts';
 import { leadMs, pulseMeans, waveformPoints, type PulseResult } from '@fox-tempo/core/pulse';
 import { csvOf } from '../../lib/csv.ts';
 
@@ -44,11 +46,18 @@ export function waveformCsv({ points }: WaveformData): string {
 /** The chart in one sentence, for those who do not see it. */
 export function waveformWords(data: WaveformData): string {
   const drop = data.drops[0];
-  return (
-    `Fast pulse: ${data.peakA.toFixed(0)} amperes for ${(data.firstPeak[1] - data.firstPeak[0]).toFixed(2)} milliseconds, ` +
-    `${data.backgroundA.toFixed(0)} amperes between, every ${data.periodMs.toFixed(1)} milliseconds; mean ${data.meanA.toFixed(0)}, rms ${data.rmsA.toFixed(0)} amperes. ` +
-    (drop === undefined
-      ? 'A single pulse is too weak to detach a drop.'
-      : `A drop leaves ${(drop - data.firstPeak[0]).toFixed(2)} milliseconds after the rise.`)
-  );
+  return t('view.waveform.fast-pulse-amperes-for-milliseconds', {
+    peak: amount('plain', data.peakA, 0),
+    firstPeak: amount('plain', data.firstPeak[1] - data.firstPeak[0], 2),
+    background: amount('plain', data.backgroundA, 0),
+    period: amount('plain', data.periodMs, 1),
+    mean: amount('plain', data.meanA, 0),
+    rms: amount('plain', data.rmsA, 0),
+    firstPeak2:
+      drop === undefined
+        ? t('view.waveform.a-single-pulse-is-too')
+        : t('view.waveform.a-drop-leaves-milliseconds-after', {
+            firstPeak: amount('plain', drop - data.firstPeak[0], 2),
+          }),
+  });
 }

@@ -1,4 +1,5 @@
 /** The number of this wire and gas on each machine's own chart, with what it is easily taken for. */
+import { t } from '../../lib/words.ts';
 import type { MachineResource } from '@fox-tempo/contract';
 import { chartLineFor, lookAlikes } from '@fox-tempo/core/machine';
 import type { PlanInput } from '@fox-tempo/core/plan';
@@ -13,9 +14,17 @@ export function LineNumbers({
   readonly request: PlanInput;
 }) {
   return (
-    <Panel title="Its number on each machine">
-      <Table label="Chart lines for this wire and gas">
-        <Heads names={['Machine', 'Line', 'Number', 'Easily taken for']} right={['Number']} />
+    <Panel title={t('view.wire-choice.its-number-on-each-machine')}>
+      <Table label={t('view.wire-choice.chart-lines-for-this-wire')}>
+        <Heads
+          names={[
+            t('view.dial-card.machine'),
+            t('view.seam-frame.line'),
+            'Number',
+            t('view.machines.easily-taken-for'),
+          ]}
+          right={['Number']}
+        />
         <tbody>
           {machines.map(({ id, file }) => {
             const line = chartLineFor(file.chartLines, request);
@@ -23,7 +32,7 @@ export function LineNumbers({
             return (
               <tr key={id}>
                 <Cell head>{file.name}</Cell>
-                <Cell>{line ? line.words : 'no line for this wire, gas and way'}</Cell>
+                <Cell>{line ? line.words : t('view.wire-choice.no-line-for-this-wire')}</Cell>
                 <Cell figure fontSize="18px">
                   {line?.number ?? '–'}
                 </Cell>

@@ -1,4 +1,5 @@
 /** One list of choices, the best first, each with its reasons; what is ruled out stands behind a count. */
+import { t, tell, named } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { RankedChoice } from '@fox-tempo/core/wire-choice';
 import { useState } from 'react';
@@ -53,36 +54,36 @@ export function Ranked<T extends string | number>({
               <Box display="flex" justifyContent="space-between" gap="2" alignItems="flex-start">
                 <Box minWidth={0}>
                   <Heading as="h3" fontSize="15px" fontWeight={600}>
-                    {row.name}
+                    {tell(row.name)}
                   </Heading>
                   <Box fontSize="12.5px" fontWeight={600} color={mark.colour}>
-                    {mark.sign} {row.verdict}
+                    {mark.sign} {named(row.verdict)}
                     {stock === undefined ? '' : ` · ${stock}`}
                   </Box>
                 </Box>
                 {isChosen ? (
                   <Box fontSize="13px" color="accent" fontWeight={600} flexShrink={0}>
-                    taken
+                    {t('view.wire-choice.taken')}
                   </Box>
                 ) : (
                   row.verdict !== 'ruled out' && (
                     <Action
                       kind="quiet"
                       fontSize="13px"
-                      aria-label={`Take ${row.name}`}
+                      aria-label={t('view.wire-choice.take', { row: row.name })}
                       onClick={() => onTake(row.value)}
                     >
-                      Take
+                      {t('view.wire-choice.take-2')}
                     </Action>
                   )
                 )}
               </Box>
               <Box fontSize="13px" mt="0.5">
-                {row.reasons.join('; ')}
+                {row.reasons.map(tell).join('; ')}
               </Box>
               {row.cautions.map((caution) => (
-                <Box key={caution} fontSize="13px" color="ochre" mt="0.5">
-                  ◇ {caution}
+                <Box key={tell(caution)} fontSize="13px" color="ochre" mt="0.5">
+                  ◇ {tell(caution)}
                 </Box>
               ))}
             </Box>
@@ -91,10 +92,13 @@ export function Ranked<T extends string | number>({
       </Box>
       {out.length > 0 && (
         <Action kind="quiet" fontSize="13px" aria-expanded={showsOut} onClick={() => setShowsOut(!showsOut)}>
-          {showsOut ? 'Hide' : 'Show'} {out.length} ruled out, and why
+          {t('view.wire-choice.ruled-out-and-why', {
+            showsOut: showsOut ? t('view.wire-choice.hide') : t('view.shop.show'),
+            out: out.length,
+          })}
         </Action>
       )}
-      {inPlace.length === 0 && <Notice level="caution">Nothing on the list suits; see why below.</Notice>}
+      {inPlace.length === 0 && <Notice level="caution">{t('view.wire-choice.nothing-on-the-list-suits')}</Notice>}
     </Panel>
   );
 }

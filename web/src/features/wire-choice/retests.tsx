@@ -1,4 +1,5 @@
 /** What a change of wire or gas opens again: the saved setting is not carried over. */
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Program } from '@fox-tempo/core/machine';
 import { retestList, wireWords } from '@fox-tempo/core/wire-choice';
@@ -9,10 +10,12 @@ export function Retests({ saved, choice }: { readonly saved: Program; readonly c
   const retests = retestList(saved, choice, saved);
   if (retests.length === 0) return null;
   return (
-    <Panel title="What this change opens again">
+    <Panel title={t('view.wire-choice.what-this-change-opens-again')}>
       <Box fontSize="13.5px" mb="2">
-        The saved setting was made for {wireWords(saved.filler, saved.diameterMm)} in {saved.gas}; this is a new
-        program, not the old one with another wire.
+        {t('view.wire-choice.the-saved-setting-was-made', {
+          diameter: wireWords(saved.filler, saved.diameterMm),
+          gas: saved.gas,
+        })}
       </Box>
       <Box as="ul" listStyleType="none">
         {retests.map(({ id, title, why }) => (
@@ -27,8 +30,8 @@ export function Retests({ saved, choice }: { readonly saved: Program; readonly c
             borderColor="line"
             fontSize="14px"
           >
-            <Box fontWeight={600}>{title}</Box>
-            <Box>{why}</Box>
+            <Box fontWeight={600}>{tell(title)}</Box>
+            <Box>{tell(why)}</Box>
           </Box>
         ))}
       </Box>

@@ -1,4 +1,5 @@
 /** Which wire and gas suit this seam: ranked with reasons, ruled out with reasons, what the shop has, and what a change opens again. */
+import { t, tell, tellIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { planRequest, type MachineResource, type SeamResource, type Stock } from '@fox-tempo/contract';
 import { sameWire } from '@fox-tempo/core/machine';
@@ -50,7 +51,7 @@ function Choice({
     store.getState().edit(
       // A feed chosen for one wire says nothing about another.
       (now) => ({ ...now, choice: { ...now.choice, ...change, wireFeedMPerMin: null } }),
-      'wire choice',
+      t('view.wire-choice.wire-choice'),
     );
   const stocked = (
     test: (one: { filler?: string; diameterMm?: number; gas?: string; machineId: string | null }) => boolean,
@@ -60,27 +61,29 @@ function Choice({
     const onMachines = where.flatMap(
       (one) => machines.find((machine) => machine.id === one.machineId)?.file.name ?? [],
     );
-    return onMachines.length > 0 ? `on ${[...new Set(onMachines)].join(', ')}` : 'on the shelf';
+    return onMachines.length > 0
+      ? t('view.wire-choice.on', { onMachines: [...new Set(onMachines)] })
+      : t('view.library.on-the-shelf');
   };
   return (
     <SheetFrame
       session={session}
       hasCard={false}
-      title={`Wire and gas for ${spec.name}`}
-      line={[spec.grade, wireWords(choice.filler, choice.diameterMm)].filter(Boolean).join(' · ')}
+      title={t('view.wire-choice.wire-and-gas-for', { spec: spec.name })}
+      line={[spec.grade, wireWords(choice.filler, choice.diameterMm)].filter(Boolean).map(tell).join(' · ')}
     >
       {seam.revision && <Retests saved={seam.revision.program} choice={choice} />}
       {issues.length > 0 && (
-        <Notice level="caution" word="Not ranked." urgent>
-          {issues[0]?.message}{' '}
+        <Notice level="caution" word={t('view.wire-choice.not-ranked')} urgent>
+          {tellIf(issues[0]?.message)}{' '}
           <Action kind="quiet" minHeight="32px" onClick={retry}>
-            Rank again
+            {t('view.wire-choice.rank-again')}
           </Action>
         </Notice>
       )}
       {!ranking ? (
         <Box color="quiet" role="status">
-          Ranking wires and gases…
+          {t('view.wire-choice.ranking-wires-and-gases')}
         </Box>
       ) : (
         <Box
@@ -90,7 +93,7 @@ function Choice({
           alignItems="start"
         >
           <Ranked
-            title="Filler"
+            title={t('view.library.filler')}
             rows={ranking.fillers}
             chosen={choice.filler}
             onTake={(filler) => take({ filler })}
@@ -98,17 +101,17 @@ function Choice({
           >
             {spec.materialGroup === 'aluminium' && (
               <Tick checked={wishes.anodised} onChange={(anodised) => setWishes({ ...wishes, anodised })}>
-                The part will be anodised
+                {t('view.wire-choice.the-part-will-be-anodised')}
               </Tick>
             )}
             {(spec.materialGroup === 'steel' || spec.materialGroup === 'stainless') && (
               <Tick checked={wishes.brazed} onChange={(brazed) => setWishes({ ...wishes, brazed })}>
-                It is meant to be brazed
+                {t('view.wire-choice.it-is-meant-to-be')}
               </Tick>
             )}
           </Ranked>
           <Ranked
-            title="Size"
+            title={t('view.library.size')}
             rows={ranking.sizes}
             chosen={choice.diameterMm}
             onTake={(diameterMm) => take({ diameterMm })}
@@ -122,7 +125,7 @@ function Choice({
             }
           />
           <Ranked
-            title={`Gas for ${modeName(choice.mode)}`}
+            title={t('view.wire-choice.gas-for', { mode: modeName(choice.mode) })}
             rows={ranking.gases}
             chosen={choice.gas}
             onTake={(gas) => take({ gas })}

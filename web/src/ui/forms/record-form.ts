@@ -2,9 +2,10 @@
  * A form for one record of the shop: what is typed is kept on the device until it is sent, checked by the contract's own shapes field by
  * field, saved on the version it was opened from. Where somebody saved in between, both versions are there and the person decides.
  */
+import { tell, formatForInput } from '../../lib/words.ts';
 import type { Issue, Outcome } from '@fox-tempo/core/outcome';
 import type { QuantityName, UnitSystem } from '@fox-tempo/core/units';
-import { formatForInput, parseQuantity } from '@fox-tempo/core/units';
+import { parseQuantity } from '@fox-tempo/core/units';
 import { useEffect, useRef, useState } from 'react';
 import {
   useForm,
@@ -132,9 +133,15 @@ export function useRecordForm<V extends FieldValues, Body, D = never, R = unknow
       else {
         const issues = error.problem.issues ?? [];
         const elsewhere = issues.filter(({ path }) => !(path in labels));
-        for (const { path, message } of issues) if (path in labels) setError(path as never, { message });
-        if (issues.length === 0) setProblem(`${error.problem.title}. ${error.message}`);
-        else if (elsewhere.length > 0) setProblem(elsewhere.map(({ message }) => message).join(' '));
+        for (const { path, message } of issues) if (path in labels) setError(path as never, { message: tell(message) });
+        if (issues.length === 0) setProblem(`${tell(error.problem.title)}. ${error.message}`);
+        else if (elsewhere.length > 0)
+          setProblem(
+            elsewhere
+              .map(({ message }) => message)
+              .map(tell)
+              .join(' '),
+          );
       }
       return false;
     } finally {
@@ -223,10 +230,11 @@ function errorsOf<V extends FieldValues>(
   for (const { path, code, message, hint } of issues) {
     const label = labels[path];
     // The contract calls a field by its own name, the form by its label.
-    const words = label !== undefined && message.startsWith(path) ? label + message.slice(path.length) : message;
+    const words =
+      label !== undefined && tell(message).startsWith(path) ? label + tell(message).slice(path.length) : message;
     errors[label === undefined ? 'root' : path] ??= {
       type: code,
-      message: hint === undefined ? words : `${words} ${hint}`,
+      message: hint === undefined ? tell(words) : `${tell(words)} ${tell(hint)}`,
     };
   }
   return errors as FieldErrors<V>;

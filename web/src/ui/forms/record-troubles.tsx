@@ -1,4 +1,5 @@
 /** Under a record form: what the server said, and both versions where somebody saved in between. */
+import { t } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { FieldValues } from 'react-hook-form';
 import { Action } from '../action.tsx';
@@ -37,7 +38,7 @@ export function RecordTroubles<V extends FieldValues, D>({
       {theirs && (
         <Box
           role="alertdialog"
-          aria-label="Two versions"
+          aria-label={t('view.ui.two-versions')}
           bg="ochreSoft"
           borderWidth="1px"
           borderColor="ochre"
@@ -45,13 +46,13 @@ export function RecordTroubles<V extends FieldValues, D>({
           mt="3"
         >
           <Heading as="h3" textStyle="heading" mb="1">
-            Somebody saved this since you opened it
+            {t('view.ui.somebody-saved-this-since-you')}
           </Heading>
           {differing.length === 0 ? (
-            <Box fontSize="13.5px">Both say the same.</Box>
+            <Box fontSize="13.5px">{t('view.seam-frame.both-say-the-same')}</Box>
           ) : (
-            <Table label="Stored against yours">
-              <Heads names={['Line', 'Stored now', 'Yours']} />
+            <Table label={t('view.ui.stored-against-yours')}>
+              <Heads names={[t('view.seam-frame.line'), t('view.ui.stored-now'), t('view.seam-frame.yours')]} />
               <tbody>
                 {differing.map((name) => (
                   <tr key={name}>
@@ -65,9 +66,9 @@ export function RecordTroubles<V extends FieldValues, D>({
           )}
           <Box display="flex" gap="2" mt="2" flexWrap="wrap">
             <Action kind="main" disabled={of.busy} onClick={() => void keepMine()}>
-              Save mine over it
+              {t('view.ui.save-mine-over-it')}
             </Action>
-            <Action onClick={takeTheirs}>Take the stored one</Action>
+            <Action onClick={takeTheirs}>{t('view.seam-frame.take-the-stored-one')}</Action>
           </Box>
         </Box>
       )}

@@ -1,4 +1,6 @@
 /** The burn-back helper: how long was the wire left, what shape; from that the next value in this machine's sense and unit, and the trend. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { translate } from '@fox-tempo/core/machine';
@@ -20,13 +22,17 @@ import type { Starts } from './use-starts.ts';
 import { useStops } from './use-stops.ts';
 
 const leftNames: Record<WireLeft, string> = {
-  'stuck-in-pool': 'froze into the pool',
-  'too-long': 'too long',
-  right: 'right length',
-  'too-short': 'too short',
-  'welded-to-tip': 'welded to the tip',
+  'stuck-in-pool': t('view.score.froze-into-the-pool'),
+  'too-long': t('view.score.too-long'),
+  right: t('view.score.right-length'),
+  'too-short': t('view.score.too-short'),
+  'welded-to-tip': t('view.score.welded-to-the-tip'),
 };
-const shapeNames: Record<WireShape, string> = { sharp: 'sharp', 'small-ball': 'small ball', 'big-ball': 'big ball' };
+const shapeNames: Record<WireShape, string> = {
+  sharp: t('view.score.sharp'),
+  'small-ball': t('view.score.small-ball'),
+  'big-ball': t('view.score.big-ball'),
+};
 /** Length drawn below the tip, and the ball on its end, px. */
 const drawnLength: Record<WireLeft, number> = {
   'stuck-in-pool': 34,
@@ -44,6 +50,8 @@ const tiles = {
   gap: '1.5',
 } as const;
 const tile = {
+  overflowWrap: 'anywhere',
+  minWidth: 0,
   px: '1',
   whiteSpace: 'normal',
   lineHeight: '1.15',
@@ -74,14 +82,13 @@ export function BurnBack({
   const applied =
     advice !== null && Math.abs(advice.nextMs - burnBackMs) < 0.5 && advice.endPulse === score.sequence.endPulse;
   return (
-    <Panel title="Burn-back from what is left" px="4" py="3">
+    <Panel title={t('view.score.burn-back-from-what-is')} px="4" py="3">
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.3fr 1fr', lg: '1fr' }}>
         <Box>
           <Box fontSize="13px" color="quiet" mb="1">
-            After a stop, gun clear of the part: how was the wire, then what is on its end? Two taps. Snip a ball before
-            the next start.
+            {t('view.score.after-a-stop-gun-clear')}
           </Box>
-          <Box {...tiles} role="group" aria-label="How long the wire was left">
+          <Box {...tiles} role="group" aria-label={t('view.score.how-long-the-wire-was')}>
             {wireLefts.map((one) => (
               <Action
                 key={one}
@@ -95,7 +102,7 @@ export function BurnBack({
               </Action>
             ))}
           </Box>
-          <Box {...tiles} mt="1.5" role="group" aria-label="What is on its end">
+          <Box {...tiles} mt="1.5" role="group" aria-label={t('view.score.what-is-on-its-end')}>
             {wireShapes.map((shape) => (
               <Action
                 key={shape}
@@ -114,38 +121,46 @@ export function BurnBack({
           </Box>
           {stop && (
             <Box fontSize="13px" color="quiet" mt="2">
-              The simulated arc leaves {stop.freeWireMm.toFixed(1)} mm at {burnBackMs.toFixed(0)} ms
-              {stop.stuck ? ', stuck' : ''}, end {stop.ballFactor.toFixed(2)} wire diameters
-              {score.sequence.endPulse ? ' with the last pulse' : ''}. From a model: ±3 mm.
+              {t('view.score.the-simulated-arc-leaves-at', {
+                freeWire: amount('shortLength', stop.freeWireMm, 1),
+                burnBack: amount('pulseTime', burnBackMs, 0),
+                stuck: stop.stuck ? t('view.score.stuck') : '',
+                ballFactor: amount('plain', stop.ballFactor, 2),
+                endPulse: score.sequence.endPulse ? t('view.score.with-the-last-pulse') : '',
+                short3: amount('shortLength', 3),
+              })}
             </Box>
           )}
         </Box>
         <Box display="grid" gap="2" alignContent="start">
           {problem !== null && (
-            <Notice level="caution" word="Not in the record." urgent>
+            <Notice level="caution" word={t('view.bench.not-in-the-record')} urgent>
               {problem}{' '}
               <Action kind="quiet" minHeight="36px" onClick={retry}>
-                Send it again
+                {t('view.score.send-it-again')}
               </Action>
             </Notice>
           )}
           {!advice && (
-            <Notice level="note" word="No stop recorded yet">
-              on {machine?.file.name ?? 'this machine'} for this seam.
+            <Notice level="note" word={t('view.score.no-stop-recorded-yet')}>
+              {t('view.score.on-for-this-seam', { file: machine?.file.name ?? t('view.machines.this-machine') })}
             </Notice>
           )}
           {advice && (
             <>
               <Box fontSize="15px" fontWeight={600}>
-                Next: {advice.nextMs} ms{machine ? ` · ${onDial(machine, whole, advice.nextMs)}` : ''}
-                {advice.endPulse ? ', last pulse on' : ''}
+                {t('view.score.next', {
+                  next: amount('pulseTime', advice.nextMs),
+                  next2: machine ? ` · ${onDial(machine, whole, advice.nextMs)}` : '',
+                  endPulse: advice.endPulse ? t('view.score.last-pulse-on') : '',
+                })}
               </Box>
               <Box fontSize="13px" color="quiet">
-                {advice.because}
+                {tell(advice.because)}
               </Box>
               {advice.trend && (
-                <Notice level="note" word="Trend.">
-                  {advice.trend}
+                <Notice level="note" word={t('view.score.trend')}>
+                  {tell(advice.trend)}
                 </Notice>
               )}
               <Box display="flex" gap="1.5" flexWrap="wrap">
@@ -153,13 +168,16 @@ export function BurnBack({
                   kind="main"
                   disabled={applied}
                   onClick={() =>
-                    score.edit({ burnBackMs: advice.nextMs, endPulse: advice.endPulse }, 'burn-back advice')
+                    score.edit(
+                      { burnBackMs: advice.nextMs, endPulse: advice.endPulse },
+                      t('view.score.burn-back-advice'),
+                    )
                   }
                 >
-                  {applied ? 'Taken' : `Take ${advice.nextMs} ms`}
+                  {applied ? t('view.score.taken') : t('view.score.take', { next: amount('pulseTime', advice.nextMs) })}
                 </Action>
                 <Action kind="quiet" onClick={takeLastBack}>
-                  Take the last stop back
+                  {t('view.score.take-the-last-stop-back')}
                 </Action>
               </Box>
             </>
@@ -177,9 +195,9 @@ function onDial(machine: MachineResource, whole: ScoreOf, nextMs: number): strin
     ...program,
     sequence: { ...program.sequence, burnBackMs: nextMs },
   }).dials.find(({ quantity }) => quantity === 'burnBackMs');
-  if (!said) return `${machine.file.name} has no dial for it`;
-  const sense = said.bothReadings ? 'nobody has tried which way it runs' : (said.sense ?? '');
-  return `${said.label} ${said.display}${said.unit ? ` ${said.unit}` : ''}${sense ? `, ${sense}` : ''}`;
+  if (!said) return t('view.score.has-no-dial-for-it', { file: machine.file.name });
+  const sense = said.bothReadings ? t('view.score.nobody-has-tried-which-way') : (said.sense ?? '');
+  return `${said.label} ${said.display}${said.unit ? ` ${said.unit}` : ''}${sense ? `, ${tell(sense)}` : ''}`;
 }
 
 function WireEnd({ left, shape }: { readonly left: WireLeft; readonly shape: WireShape }) {

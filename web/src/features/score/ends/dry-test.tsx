@@ -1,4 +1,5 @@
 /** The dry-test sheet: what a machine's plain latching really does, found without wire or arc, and written to its page. */
+import { t, tell } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { plainLatches, triggerTestFor, type PlainLatch, type TriggerMode } from '@fox-tempo/core/machine';
@@ -23,31 +24,34 @@ export function DryTest({
   const [failed, setFailed] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   return (
-    <Notice level="caution" word={`Nobody has tried “${mode.label}”.`}>
-      Plain latching means {plainLatches.length} different things on different machines. Find out dry, about{' '}
-      {test.minutes} minutes. {test.safety}
+    <Notice level="caution" word={t('view.score.nobody-has-tried', { mode: mode.label })}>
+      {t('view.score.plain-latching-means-different-things', {
+        plainLatches: plainLatches.length,
+        minutes: test.minutes,
+        safety: test.safety,
+      })}
       <Box as="ol" pl="5" listStyleType="decimal" mt="1">
         {test.steps.map((step) => (
-          <li key={step}>{step}</li>
+          <li key={tell(step)}>{tell(step)}</li>
         ))}
       </Box>
       <Timeline startsOn={startsOn} endsOn={endsOn} />
       <Box display="grid" gap="2" my="2">
         <ChoiceField
-          label="The drive starts"
+          label={t('view.score.the-drive-starts')}
           value={startsOn}
           choices={[
-            { value: 'press', label: 'while the first press is down' },
-            { value: 'release', label: 'when the first press is let go' },
+            { value: 'press', label: t('view.score.while-the-first-press-is') },
+            { value: 'release', label: t('view.score.when-the-first-press-is') },
           ]}
           onChange={setStartsOn}
         />
         <ChoiceField
-          label="The drive stops"
+          label={t('view.score.the-drive-stops')}
           value={endsOn}
           choices={[
-            { value: 'press', label: 'as soon as it is pressed again' },
-            { value: 'release', label: 'when the second press is let go' },
+            { value: 'press', label: t('view.score.as-soon-as-it-is') },
+            { value: 'release', label: t('view.score.when-the-second-press-is') },
           ]}
           onChange={setEndsOn}
         />
@@ -62,7 +66,7 @@ export function DryTest({
           });
         }}
       >
-        Yes, that is what it does
+        {t('view.machines.yes-that-is-what-it')}
       </Action>
       {failed && (
         <Box role="alert" color="crimson" mt="1">
@@ -87,7 +91,10 @@ function Timeline({ startsOn, endsOn }: PlainLatch) {
       <svg
         viewBox="0 0 380 78"
         role="img"
-        aria-label={`Drive starts ${startsOn === 'press' ? 'at the first press' : 'when the first press is let go'}, stops ${endsOn === 'press' ? 'at the second press' : 'when the second press is let go'}`}
+        aria-label={t('view.score.drive-starts-stops', {
+          startsOn: startsOn === 'press' ? t('view.score.at-the-first-press') : t('view.score.when-the-first-press-is'),
+          endsOn: endsOn === 'press' ? t('view.score.at-the-second-press') : t('view.score.when-the-second-press-is'),
+        })}
       >
         {row(2, 'trigger')}
         {row(28, 'gas')}

@@ -1,4 +1,6 @@
 /** Start and stop from the simulated arc: run-in full against slow, the wire left, both ends judged, and the next burn-back from two taps. */
+import { amount, bare } from '@fox-tempo/core/said';
+import { t, tell, fixed, named } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import type { ScoreOf } from '@fox-tempo/core/score';
@@ -27,14 +29,14 @@ export function EndsPart({
   const starts = useStarts(whole.program, circuitMOhm);
   return (
     <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }} alignItems="start">
-      <Panel title="Starting: full feed against slow" px="4" py="3">
+      <Panel title={t('view.score.starting-full-feed-against-slow')} px="4" py="3">
         {starts.kind === 'running' && (
           <Box role="status" color="quiet" minHeight="220px" display="grid" placeItems="center">
-            Striking simulated arcs…
+            {t('view.score.striking-simulated-arcs')}
           </Box>
         )}
         {starts.kind === 'failed' && (
-          <Notice level="caution" word="Not simulated.">
+          <Notice level="caution" word={t('view.bench.not-simulated')}>
             {starts.message}
           </Notice>
         )}
@@ -45,20 +47,26 @@ export function EndsPart({
             ))}
             <StartTable runs={starts.runs} />
             <Box textStyle="label" color="quiet" mt="2">
-              {starts.runs[0]?.starts.length ?? 0} cold starts each, from 5 mm over the plate, told apart by the hand’s
-              tremor. Wire pushed beyond 0.4 mm before it fuses bends and bursts further up: stubbing.
+              {t('view.score.cold-starts-each-from-over', {
+                starts: starts.runs[0]?.starts.length ?? 0,
+                short5: amount('shortLength', 5),
+                short0_4: amount('shortLength', 0.4),
+              })}
             </Box>
           </>
         )}
       </Panel>
-      <Panel title="Both ends judged" px="4" py="3">
+      <Panel title={t('view.score.both-ends-judged')} px="4" py="3">
         <WarmthLine whole={whole} />
         <Box as="ul" listStyleType="none" fontSize="13px" display="grid" gap="1.5" mt="2">
-          <li>{whole.ends.first.because}</li>
-          <li>{whole.ends.last.because}</li>
+          <li>{tell(whole.ends.first.because)}</li>
+          <li>{tell(whole.ends.last.because)}</li>
           <li>
-            Crater: {whole.crater.because} Band {whole.crater.bandS[0].toFixed(1)} to {whole.crater.bandS[1].toFixed(1)}{' '}
-            s.
+            {t('view.score.crater-band-to', {
+              because: whole.crater.because,
+              band: bare('phaseTime', whole.crater.bandS[0], 1),
+              band2: amount('phaseTime', whole.crater.bandS[1], 1),
+            })}
           </li>
         </Box>
       </Panel>
@@ -83,24 +91,27 @@ function StartTable({ runs }: { readonly runs: readonly StartRun[] }) {
       ))}
     </tr>
   );
-  const names = runs.map(({ runInPercent }) => `${runInPercent.toFixed(0)} %`);
+  const names = runs.map(({ runInPercent }) => `${fixed(runInPercent, 0)} %`);
   return (
-    <Table label="Starts at full feed and at run-in feed" mt="2">
-      <Heads names={['run-in', ...names]} right={names} />
+    <Table label={t('view.score.starts-at-full-feed-and')} mt="2">
+      <Heads names={[named('run-in'), ...names]} right={names} />
       <tbody>
-        {row(
-          'wire to arc',
-          ({ starts }) => `${mean(starts.flatMap(({ ignitionMs }) => ignitionMs ?? [])).toFixed(0)} ms`,
+        {row(t('view.score.wire-to-arc'), ({ starts }) =>
+          tell(amount('pulseTime', mean(starts.flatMap(({ ignitionMs }) => ignitionMs ?? [])), 0)),
         )}
-        {row(
-          'wire pushed into the plate',
-          ({ starts }) => `${mean(starts.map(({ pushedMm }) => pushedMm)).toFixed(2)} mm`,
+        {row(t('view.score.wire-pushed-into-the-plate'), ({ starts }) =>
+          tell(amount('shortLength', mean(starts.map(({ pushedMm }) => pushedMm)), 2)),
         )}
-        {row('bent wire', ({ starts }) => `${starts.filter(({ buckles }) => buckles > 0).length} of ${starts.length}`)}
-        {row(
-          'clean starts',
-          ({ starts }) =>
-            `${starts.filter(({ buckles, touches, ignitionMs }) => buckles === 0 && touches <= 1 && ignitionMs !== null).length} of ${starts.length}`,
+        {row(t('view.score.bent-wire'), ({ starts }) =>
+          t('view.score.of-2', { buckles: starts.filter(({ buckles }) => buckles > 0).length, starts: starts.length }),
+        )}
+        {row(t('view.score.clean-starts'), ({ starts }) =>
+          t('view.score.of-3', {
+            ignition: starts.filter(
+              ({ buckles, touches, ignitionMs }) => buckles === 0 && touches <= 1 && ignitionMs !== null,
+            ).length,
+            starts: starts.length,
+          }),
         )}
       </tbody>
     </Table>

@@ -1,4 +1,6 @@
 /** The first third of a second of a cold start: current as it came, and the moment the arc stayed. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, fixed } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { cssColour } from '../../../ui/theme/colours.ts';
 import type { StartRun } from './use-starts.ts';
@@ -14,18 +16,21 @@ export function StartTrace({ run, topA }: { readonly run: StartRun; readonly top
   const yOf = (a: number) => size.height - size.bottom - (a / topA) * (size.height - size.bottom - size.top);
   const words =
     litMs === null
-      ? 'never lit'
-      : `lit after ${litMs.toFixed(0)} ms${first && first.buckles > 0 ? ', wire bent' : ', clean'}`;
+      ? t('view.score.never-lit')
+      : t('view.score.lit-after', {
+          lit: amount('pulseTime', litMs, 0),
+          buckles: first && first.buckles > 0 ? t('view.score.wire-bent') : t('view.score.clean'),
+        });
   return (
     <Box>
       <Box textStyle="label" color="quiet">
-        Run-in {runInPercent.toFixed(0)} %: {words}
+        {t('view.score.run-in', { runIn: amount('percent', runInPercent, 0), words })}
       </Box>
       <Box asChild width="100%">
         <svg
           viewBox={`0 0 ${size.width} ${size.height}`}
           role="img"
-          aria-label={`Current in a start at ${runInPercent.toFixed(0)} % run-in: ${words}`}
+          aria-label={t('view.score.current-in-a-start-at', { runIn: amount('percent', runInPercent, 0), words })}
         >
           {[0, topA / 2, topA].map((a) => (
             <g key={a}>
@@ -37,7 +42,7 @@ export function StartTrace({ run, topA }: { readonly run: StartRun; readonly top
                 fill={cssColour('quiet')}
                 style={{ fontSize: '10.5px' }}
               >
-                {`${a.toFixed(0)} A`}
+                {`${fixed(a, 0)} A`}
               </text>
             </g>
           ))}
@@ -50,7 +55,7 @@ export function StartTrace({ run, topA }: { readonly run: StartRun; readonly top
               fill={cssColour('quiet')}
               style={{ fontSize: '10.5px' }}
             >
-              {s * 1000} ms
+              {tell(amount('pulseTime', s * 1000))}
             </text>
           ))}
           <path

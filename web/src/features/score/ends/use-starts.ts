@@ -1,4 +1,5 @@
 /** Cold starts and stops of a program in the arc worker: at full feed, and at its own run-in. */
+import { tell } from '../../../lib/words.ts';
 import { simulationOf, type Program } from '@fox-tempo/core/machine';
 import type { Simulation, StartStopResult } from '@fox-tempo/core/simulation';
 import { useEffect, useState } from 'react';
@@ -60,7 +61,13 @@ export function useStarts(program: Program, circuitMOhm: number): Starts {
           if (!outcome.ok) {
             setState({
               key,
-              starts: { kind: 'failed', message: outcome.issues.map(({ message }) => message).join(' ') },
+              starts: {
+                kind: 'failed',
+                message: outcome.issues
+                  .map(({ message }) => message)
+                  .map(tell)
+                  .join(' '),
+              },
             });
             return;
           }

@@ -1,4 +1,5 @@
 /** Stops as they were seen on this machine for this seam: in the shop's record, so that every screen sees them. */
+import { t } from '../../../lib/words.ts';
 import { recordedKinds } from '@fox-tempo/contract';
 import type { StopSeen } from '@fox-tempo/core/score';
 import { useEffect, useRef } from 'react';
@@ -34,7 +35,7 @@ export function useStops(seamId: string, machineId: string | undefined): Stops {
     retry,
     add: (stop) => void add(stop),
     takeLastBack: () => {
-      if (last) void record({ kind: 'withdrawal', corrects: last.id, body: { why: 'a slip' }, ...place });
+      if (last) void record({ kind: 'withdrawal', corrects: last.id, body: { why: t('view.score.a-slip') }, ...place });
     },
   };
 }

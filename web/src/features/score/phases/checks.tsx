@@ -1,4 +1,5 @@
 /** What the score is warned of, each with a way to the number that mends it. */
+import { t, tell } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { StartLag } from '@fox-tempo/core/machine';
 import type { ScoreOf } from '@fox-tempo/core/score';
@@ -19,9 +20,8 @@ export function Checks({
   const { checks, program } = whole;
   if (checks.length === 0 && lag === null) {
     return (
-      <Notice level="note" word="Nothing stands out.">
-        Start, slopes and end fit this seam, and both ends come out about as warm as the middle. Starts for trials: weld
-        one on scrap.
+      <Notice level="note" word={t('view.score.nothing-stands-out')}>
+        {t('view.score.start-slopes-and-end-fit')}
       </Notice>
     );
   }
@@ -29,18 +29,18 @@ export function Checks({
     phase !== null &&
     (schoolFacts[program.sequence.trigger].ends !== 'none' || !['start', 'end', 'slope-out'].includes(phase));
   return (
-    <Box as="section" aria-label="Checks" display="grid" gap="1.5">
+    <Box as="section" aria-label={t('view.score.checks')} display="grid" gap="1.5">
       {lag && (
-        <Notice level="caution" word="Start left behind.">
-          {lag.message}
+        <Notice level="caution" word={t('view.score.start-left-behind')}>
+          {tell(lag.message)}
         </Notice>
       )}
       {checks.map(({ code, level, phase, message }) => (
-        <Notice key={`${code}${message}`} level={level}>
-          {message}{' '}
+        <Notice key={`${code}${tell(message)}`} level={level}>
+          {tell(message)}{' '}
           {hasPhase(phase) && (
             <Action kind="quiet" minHeight="32px" onClick={() => onSelect(phase)}>
-              Show its numbers
+              {t('view.score.show-its-numbers')}
             </Action>
           )}
         </Notice>

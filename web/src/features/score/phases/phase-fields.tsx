@@ -1,8 +1,10 @@
 /** The numbers of one phase, each with what else it means and the sum behind it. */
+import { amount, bare } from '@fox-tempo/core/said';
+import { t, tell, formatWithUnit } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { holdForWarmth, type PhaseSum, type ScoreOf } from '@fox-tempo/core/score';
 import { mostTaps, schoolFacts, sequenceRanges, type Phase, type SequenceNumber } from '@fox-tempo/core/sequence';
-import { formatWithUnit, type QuantityName } from '@fox-tempo/core/units';
+import { type QuantityName } from '@fox-tempo/core/units';
 import type { ReactNode } from 'react';
 import { useSettings } from '../../../lib/settings.ts';
 import { Action } from '../../../ui/action.tsx';
@@ -40,46 +42,53 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
     <NumberField
       {...props}
       field={field}
-      label="Trim"
+      label={t('view.score.trim')}
       of="shortLength"
       step={0.1}
-      hint={has ? 'beside the program’s own' : `no such dial on ${hasTrims.machine}`}
+      hint={
+        has ? t('view.score.beside-the-programs-own') : t('view.score.no-such-dial-on', { machine: hasTrims.machine })
+      }
     />
   );
   const sum = whole.totals.phases.find(({ phase }) => phase === selected);
   /** The shortest start that warms the first millimetres; at most 5 s where none does. */
   const workOutHold = () =>
-    edit({ startS: holdForWarmth(whole.program, whole.thicknessMm, whole.score.lengthMm) ?? 5 }, 'hold worked out');
+    edit(
+      { startS: holdForWarmth(whole.program, whole.thicknessMm, whole.score.lengthMm) ?? 5 },
+      t('view.score.hold-worked-out'),
+    );
   switch (selected) {
     case 'pre-gas':
       return (
         <>
-          {time('preGasS', 'Gas before')}
-          <Because>{whole.gas.before.because}</Because>
+          {time('preGasS', t('view.score.gas-before'))}
+          <Because>{tell(whole.gas.before.because)}</Because>
         </>
       );
     case 'run-in':
       return (
         <>
-          {level('runInPercent', 'Run-in level')}
-          {time('runInAfterS', 'After it has lit')}
+          {level('runInPercent', t('view.score.run-in-level'))}
+          {time('runInAfterS', t('view.score.after-it-has-lit'))}
           <Because>
-            Slow wire until the arc lights; full feed on cold plate stubs. Lights after about{' '}
-            {(whole.score.ignitionS * 1000).toFixed(0)} ms, {whole.score.rules.sequence.runInPercent.toFixed(0)} % over
-            5 mm.
+            {t('view.score.slow-wire-until-the-arc', {
+              ignition: amount('pulseTime', whole.score.ignitionS * 1000, 0),
+              runIn: amount('percent', whole.score.rules.sequence.runInPercent, 0),
+              short5: amount('shortLength', 5),
+            })}
           </Because>
         </>
       );
     case 'start':
       return (
         <>
-          {level('startPercent', 'Start level')}
-          {time('startS', isHeld ? 'Hold it for' : 'Start time', <Along sum={sum} />)}
+          {level('startPercent', t('view.score.start-level'))}
+          {time('startS', isHeld ? t('view.score.hold-it-for') : t('view.score.start-time'), <Along sum={sum} />)}
           {trim('startTrimMm', hasTrims.start)}
           <Because>
-            {whole.ends.first.because}
+            {tell(whole.ends.first.because)}
             <Action kind="quiet" minHeight="32px" onClick={workOutHold}>
-              Work out the hold
+              {t('view.score.work-out-the-hold')}
             </Action>
           </Because>
         </>
@@ -87,24 +96,31 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
     case 'slope-in':
       return (
         <>
-          {time('slopeInS', 'Slope to main', <Along sum={sum} />)}
-          <Because>From {sequence.startPercent.toFixed(0)} % to main. No slope where the levels are the same.</Because>
+          {time('slopeInS', t('view.score.slope-to-main'), <Along sum={sum} />)}
+          <Because>
+            {t('view.score.from-to-main-no-slope', { start: amount('percent', sequence.startPercent, 0) })}
+          </Because>
         </>
       );
     case 'main':
       return (
         <>
-          {sequence.trigger === 'spot' && time('spotS', 'Spot time')}
+          {sequence.trigger === 'spot' && time('spotS', t('view.score.spot-time'))}
           {sequence.trigger === 'stitch' && (
             <>
-              {time('stitchOnS', 'Stitch', <Along sum={sum} />)}
-              {time('stitchOffS', 'Pause')}
+              {time('stitchOnS', t('view.score.stitch'), <Along sum={sum} />)}
+              {time('stitchOffS', t('view.bench.pause'))}
             </>
           )}
           <Because>
-            Main is the program itself: {whole.program.wireFeedMPerMin.toFixed(1)} m/min
-            {whole.program.slowBeat ? `, slow beat ${whole.program.slowBeat.frequencyHz.toFixed(1)} a second` : ''}. It
-            is tuned at the arc bench.
+            {t('view.score.main-is-the-program-itself', {
+              wireFeed: amount('wireFeed', whole.program.wireFeedMPerMin, 1),
+              frequency: whole.program.slowBeat
+                ? t('view.score.slow-beat-a-second', {
+                    frequency: amount('plain', whole.program.slowBeat.frequencyHz, 1),
+                  })
+                : '',
+            })}
           </Because>
           {whole.program.gun && <GunFields seamId={props.seamId} gun={whole.program.gun} onGun={score.pointGun} />}
         </>
@@ -112,7 +128,7 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
     case 'second':
       return (
         <>
-          {level('secondPercent', 'Second level')}
+          {level('secondPercent', t('view.score.second-level'))}
           {trim('secondTrimMm', hasTrims.second)}
           <Taps {...props} />
         </>
@@ -120,25 +136,29 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
     case 'slope-out':
       return (
         <>
-          {time('slopeOutS', 'Slope to crater', <Along sum={sum} />)}
-          <Because>{whole.ends.last.because}</Because>
+          {time('slopeOutS', t('view.score.slope-to-crater'), <Along sum={sum} />)}
+          <Because>{tell(whole.ends.last.because)}</Because>
         </>
       );
     case 'end':
       return (
         <>
-          {level('endPercent', 'Crater level')}
-          {time('endS', isHeld ? 'Hold it for' : 'Crater time')}
+          {level('endPercent', t('view.score.crater-level'))}
+          {time('endS', isHeld ? t('view.score.hold-it-for') : t('view.score.crater-time'))}
           {trim('endTrimMm', hasTrims.end)}
           <Because>
-            {whole.crater.because} Band {whole.crater.bandS[0].toFixed(1)} to {whole.crater.bandS[1].toFixed(1)} s.
+            {t('view.score.band-to', {
+              because: whole.crater.because,
+              band: bare('phaseTime', whole.crater.bandS[0], 1),
+              band2: amount('phaseTime', whole.crater.bandS[1], 1),
+            })}
             {Math.abs(sequence.endS - whole.crater.holdS) > 0.15 && (
               <Action
                 kind="quiet"
                 minHeight="32px"
-                onClick={() => edit({ endS: Math.round(whole.crater.holdS * 10) / 10 }, 'crater time')}
+                onClick={() => edit({ endS: Math.round(whole.crater.holdS * 10) / 10 }, t('view.score.crater-time-2'))}
               >
-                Take {whole.crater.holdS.toFixed(1)} s
+                {t('view.score.take-2', { hold: amount('phaseTime', whole.crater.holdS, 1) })}
               </Action>
             )}
           </Because>
@@ -147,22 +167,20 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
     case 'burn-back':
       return (
         <>
-          <NumberField {...props} field="burnBackMs" label="Burn-back" of="pulseTime" step={5} />
+          <NumberField {...props} field="burnBackMs" label={t('view.score.burn-back')} of="pulseTime" step={5} />
           <Box alignSelf="center">
             <Tick checked={sequence.endPulse} onChange={(endPulse) => edit({ endPulse }, 'endPulse')}>
-              Last pulse against the ball
+              {t('view.score.last-pulse-against-the-ball')}
             </Tick>
           </Box>
-          <Because>
-            Longer burn-back leaves a shorter wire. “Start and stop” below shows what the simulated arc leaves.
-          </Because>
+          <Because>{t('view.score.longer-burn-back-leaves-a')}</Because>
         </>
       );
     case 'post-gas':
       return (
         <>
-          {time('postGasS', 'Gas after')}
-          <Because>{whole.gas.after.because}</Because>
+          {time('postGasS', t('view.score.gas-after'))}
+          <Because>{tell(whole.gas.after.because)}</Because>
         </>
       );
     case 'idle':
@@ -182,7 +200,7 @@ function Because({ children }: { readonly children: ReactNode }) {
 function Along({ sum }: { readonly sum: PhaseSum | undefined }) {
   const units = useSettings((state) => state.units);
   if (!sum || sum.mm <= 0) return null;
-  return <>{`${formatWithUnit(sum.mm / sum.count, 'length', units)} of seam`}</>;
+  return <>{t('view.score.of-seam', { units: formatWithUnit(sum.mm / sum.count, 'length', units) })}</>;
 }
 
 function NumberField({
@@ -243,7 +261,7 @@ function LevelField({
       follows
       hint={
         isColder
-          ? `below main: ${otherLevels(percent, unit, scale)}; the start is colder than the weld`
+          ? t('view.score.below-main-the-start-is', { scale: otherLevels(percent, unit, scale) })
           : otherLevels(percent, unit, scale)
       }
       onValue={(value) => {
@@ -263,7 +281,7 @@ function Taps({ seamId, score, whole }: PhaseFieldsProps) {
         <Box key={at} display="flex" gap="1" alignItems="end">
           <Box flex="1">
             <ValueField
-              label={`Tap ${at + 1} at`}
+              label={t('view.score.tap-at', { at: at + 1 })}
               of="length"
               value={mm}
               keep={`score/${seamId}/tap/${at}`}
@@ -274,13 +292,13 @@ function Taps({ seamId, score, whole }: PhaseFieldsProps) {
                   score.edit({ tapsAtMm: tapsAtMm.map((one, index) => (index === at ? value : one)) }, `tap ${at}`);
                 }
               }}
-              hint={at % 2 === 0 ? 'to the second level' : 'back to main'}
+              hint={at % 2 === 0 ? t('view.score.to-the-second-level') : t('view.score.back-to-main')}
             />
           </Box>
           <Action
             kind="quiet"
             mb="5"
-            aria-label={`Remove tap ${at + 1}`}
+            aria-label={t('view.score.remove-tap', { at: at + 1 })}
             onClick={() => score.edit({ tapsAtMm: tapsAtMm.filter((_, index) => index !== at) }, `tap ${at} away`)}
           >
             ✕
@@ -292,10 +310,10 @@ function Taps({ seamId, score, whole }: PhaseFieldsProps) {
           alignSelf="center"
           onClick={() => {
             const from = tapsAtMm.at(-1) ?? 0;
-            score.edit({ tapsAtMm: [...tapsAtMm, Math.round((from + room) / 2)] }, 'tap added');
+            score.edit({ tapsAtMm: [...tapsAtMm, Math.round((from + room) / 2)] }, t('view.score.tap-added'));
           }}
         >
-          Add a tap
+          {t('view.score.add-a-tap')}
         </Action>
       )}
     </>

@@ -1,4 +1,5 @@
 /** The phases of a score in a row; the one chosen shows its numbers to be typed, each with what else it means. */
+import { t, tell, tellIf } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import {
   phaseNames,
@@ -44,21 +45,21 @@ export function PhaseStrip(props: PhaseStripProps) {
     <Box display="grid" gap="2">
       <Box display="grid" gap="2" gridTemplateColumns={{ base: '1fr', md: 'minmax(0, 1.4fr) minmax(0, 1.2fr) 112px' }}>
         <ChoiceField
-          label="Trigger"
+          label={t('view.score.trigger')}
           value={sequence.trigger}
           choices={triggerSchools.map((school) => ({ value: school, label: schoolFacts[school].name }))}
           onChange={(trigger) => edit({ trigger }, 'trigger')}
-          hint={schoolFacts[sequence.trigger].hand}
+          hint={tell(schoolFacts[sequence.trigger].hand)}
         />
         <Templates score={score} />
         <ChoiceField
-          label="Levels in"
+          label={t('view.score.levels-in')}
           value={unit}
           choices={levelUnits.map((one) => ({ value: one, label: levelUnitNames[one] }))}
           onChange={onUnit}
         />
       </Box>
-      <Box role="tablist" aria-label="Phases" display="flex" flexWrap="wrap" gap="1">
+      <Box role="tablist" aria-label={t('view.score.phases')} display="flex" flexWrap="wrap" gap="1">
         {phases.map((phase) => (
           <Action
             key={phase}
@@ -73,13 +74,13 @@ export function PhaseStrip(props: PhaseStripProps) {
             bg={phase === shown ? 'accentSoft' : 'transparent'}
             onClick={() => onSelect(phase)}
           >
-            {phaseNames[phase]}
+            {tell(phaseNames[phase])}
           </Action>
         ))}
       </Box>
       <Box
         role="tabpanel"
-        aria-label={phaseNames[shown]}
+        aria-label={tell(phaseNames[shown])}
         display="grid"
         gap="2"
         gridTemplateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(3, minmax(0, 1fr))' }}
@@ -94,19 +95,19 @@ export function PhaseStrip(props: PhaseStripProps) {
 function Templates({ score }: { readonly score: Score }) {
   return (
     <ChoiceField
-      label="Begin from"
+      label={t('view.score.begin-from')}
       value=""
       choices={[
-        { value: '', label: score.isOwn ? 'this score' : 'the usual for this metal' },
+        { value: '', label: score.isOwn ? t('view.score.this-score') : t('view.score.the-usual-for-this-metal') },
         ...sequenceTemplates.map(({ id, name }) => ({ value: id, label: name })),
-        { value: 'usual', label: 'the usual for this metal', disabled: !score.isOwn },
+        { value: 'usual', label: t('view.score.the-usual-for-this-metal'), disabled: !score.isOwn },
       ].filter(({ value }, at) => at === 0 || value !== 'usual' || score.isOwn)}
       onChange={(id: string) => {
         if (id === 'usual') score.forget();
         const template = sequenceTemplates.find((one) => one.id === id);
         if (template) score.edit(template.change, `template ${id}`);
       }}
-      hint={sequenceTemplates.find(({ change }) => isMadeOf(score, change))?.use}
+      hint={tellIf(sequenceTemplates.find(({ change }) => isMadeOf(score, change))?.use)}
     />
   );
 }

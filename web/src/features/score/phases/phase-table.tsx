@@ -1,8 +1,9 @@
 /** What each phase takes and lays, with its name on the chosen machine, and what the whole takes. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, formatQuantity, fixed } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { ScoreOf, SequenceOnMachine } from '@fox-tempo/core/score';
 import { phaseNames, type Phase } from '@fox-tempo/core/sequence';
-import { formatQuantity } from '@fox-tempo/core/units';
 import { useSettings } from '../../../lib/settings.ts';
 import { Panel } from '../../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../../ui/table.tsx';
@@ -24,11 +25,22 @@ export function PhaseTable({
   const { totals } = whole;
   const length = (mm: number) => formatQuantity(mm, 'length', units);
   const lengthUnit = length(1).unit;
-  const names = ['phase', 'seconds', lengthUnit, 'wire g', 'gas L', 'kJ', ...(machine ? [`on ${machine}`] : [])];
+  const names = [
+    t('view.score.phase'),
+    t('view.score.seconds'),
+    lengthUnit,
+    t('view.score.wire-g'),
+    t('view.score.gas-l'),
+    'kJ',
+    ...(machine ? [t('view.score.on-2', { machine })] : []),
+  ];
   return (
     <Panel px="4" py="2">
-      <Table label="Phases with time, seam, wire, gas and energy">
-        <Heads names={names} right={['seconds', lengthUnit, 'wire g', 'gas L', 'kJ']} />
+      <Table label={t('view.score.phases-with-time-seam-wire')}>
+        <Heads
+          names={names}
+          right={[t('view.score.seconds'), lengthUnit, t('view.score.wire-g'), t('view.score.gas-l'), 'kJ']}
+        />
         <tbody>
           {totals.phases.map(({ phase, seconds, mm, wireG, gasL, energyKj, count }, at) => (
             <tr key={`${phase}${at}`}>
@@ -41,25 +53,27 @@ export function PhaseTable({
                   cursor="pointer"
                   _hover={{ textDecoration: 'underline' }}
                 >
-                  {phaseNames[phase]}
-                  {whole.program.slowBeat && (phase === 'main' || phase === 'second') ? ' with slow beat' : ''}
+                  {tell(phaseNames[phase])}
+                  {whole.program.slowBeat && (phase === 'main' || phase === 'second')
+                    ? t('view.score.with-slow-beat')
+                    : ''}
                   {count > 1 ? ` × ${count}` : ''}
                 </Box>
               </Cell>
               <Cell figure py="1">
-                {seconds.toFixed(seconds < 10 ? 2 : 1)}
+                {fixed(seconds, seconds < 10 ? 2 : 1)}
               </Cell>
               <Cell figure py="1">
                 {mm > 0 ? length(mm).text : ''}
               </Cell>
               <Cell figure py="1">
-                {wireG > 0.005 ? wireG.toFixed(2) : ''}
+                {wireG > 0.005 ? fixed(wireG, 2) : ''}
               </Cell>
               <Cell figure py="1">
-                {gasL > 0.005 ? gasL.toFixed(2) : ''}
+                {gasL > 0.005 ? fixed(gasL, 2) : ''}
               </Cell>
               <Cell figure py="1">
-                {energyKj > 0.005 ? energyKj.toFixed(1) : ''}
+                {energyKj > 0.005 ? fixed(energyKj, 1) : ''}
               </Cell>
               {machine && (
                 <Cell py="1" color="quiet" fontSize="12.5px">
@@ -70,31 +84,34 @@ export function PhaseTable({
           ))}
           <tr>
             <Cell head py="1" borderBottomWidth="0">
-              in all
+              {t('view.score.in-all')}
             </Cell>
             <Cell figure py="1" borderBottomWidth="0">
-              {totals.seconds.toFixed(1)}
+              {fixed(totals.seconds, 1)}
             </Cell>
             <Cell figure py="1" borderBottomWidth="0">
               {length(totals.mm).text}
             </Cell>
             <Cell figure py="1" borderBottomWidth="0">
-              {totals.wireG.toFixed(1)}
+              {fixed(totals.wireG, 1)}
             </Cell>
             <Cell figure py="1" borderBottomWidth="0">
-              {totals.gasL.toFixed(1)}
+              {fixed(totals.gasL, 1)}
             </Cell>
             <Cell figure py="1" borderBottomWidth="0">
-              {totals.energyKj.toFixed(1)}
+              {fixed(totals.energyKj, 1)}
             </Cell>
             {machine && <Cell py="1" borderBottomWidth="0" />}
           </tr>
         </tbody>
       </Table>
       <Box textStyle="label" color="quiet" mt="1">
-        Arc {totals.arcS.toFixed(1)} s. Start, slopes, second level and crater lay {totals.addedWireG >= 0 ? '' : '−'}
-        {Math.abs(totals.addedWireG).toFixed(2)} g {totals.addedWireG >= 0 ? 'more' : ''} against main over the same
-        length. Energy at the contact tip, from the model: ±10 %.
+        {t('view.score.arc-start-slopes-second-level', {
+          arc: amount('phaseTime', totals.arcS, 1),
+          addedWireG: totals.addedWireG >= 0 ? '' : '−',
+          addedWireG2: amount('mass', Math.abs(totals.addedWireG), 2),
+          addedWireG3: totals.addedWireG >= 0 ? t('view.score.more') : '',
+        })}
       </Box>
     </Panel>
   );
@@ -115,5 +132,8 @@ function wordFor(phase: Phase, { parts }: SequenceOnMachine): string {
   };
   const found = parts.filter(({ part }) => wanted[phase]?.includes(part));
   if (phase === 'main') return 'main';
-  return found.map(({ label, said, how }) => (how === 'dial' ? `${label ?? ''} ${said}` : said)).join('; ');
+  return found
+    .map(({ label, said, how }) => (how === 'dial' ? `${label ?? ''} ${tell(said)}` : said))
+    .map(tell)
+    .join('; ');
 }

@@ -1,4 +1,5 @@
 /** The phases in numbers, and the weld played by the trigger. */
+import { t } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { startLag } from '@fox-tempo/core/machine';
 import type { SequenceOnMachine } from '@fox-tempo/core/score';
@@ -65,7 +66,7 @@ export function PlayPart({
               start: hasDial('startTrimMm'),
               end: hasDial('endTrimMm'),
               second: hasDial('secondTrimMm'),
-              machine: machine?.file.name ?? 'this machine',
+              machine: machine?.file.name ?? t('view.machines.this-machine'),
             }}
             onSelect={onSelect}
             onUnit={onUnit}

@@ -1,4 +1,6 @@
 /** Play it: the space bar or the big button is the trigger. Which state the machine is in, what it waits for, and what to do next. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, fixed } from '../../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { ScoreOf } from '@fox-tempo/core/score';
 import { phaseNames, waitsFor } from '@fox-tempo/core/sequence';
@@ -34,27 +36,28 @@ export function Play({
 
   return (
     <Panel
-      title="Play it"
+      title={t('view.score.play-it')}
       px="4"
       py="2"
       aside={
         <Action kind="quiet" minHeight="32px" aria-pressed={sound} onClick={() => onSound(!sound)}>
-          {sound ? 'Sound on' : 'Sound off'}
+          {sound ? t('view.score.sound-on') : t('view.score.sound-off')}
         </Action>
       }
     >
       <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 132px" gap="3" alignItems="start">
         <Box display="grid" gap="2">
           <Box color="quiet" fontSize="13px">
-            Space bar or the button is the trigger: press, hold, let go, tap.
+            {t('view.score.space-bar-or-the-button')}
           </Box>
           <Action
             kind="main"
             minHeight="72px"
             fontSize="20px"
+            whiteSpace="normal"
             width="100%"
             css={{ touchAction: 'none' }}
-            aria-label="Trigger: press, hold and let go"
+            aria-label={t('view.score.trigger-press-hold-and-let')}
             aria-pressed={state.held}
             data-trigger=""
             onPointerDown={(event) => {
@@ -66,12 +69,12 @@ export function Play({
             onContextMenu={(event) => event.preventDefault()}
           >
             {state.held
-              ? 'Held'
+              ? t('view.bench.held-2')
               : running
-                ? 'Trigger'
+                ? t('view.score.trigger')
                 : rules.sequence.trigger === 'latch'
-                  ? 'Press to start'
-                  : 'Hold to start'}
+                  ? t('view.score.press-to-start')
+                  : t('view.score.hold-to-start')}
           </Action>
           <Box
             aria-live="off"
@@ -83,10 +86,10 @@ export function Play({
             minHeight="58px"
           >
             <Box fontSize="20px" fontWeight={650} data-cue="">
-              {cue.word}
+              {tell(cue.word)}
             </Box>
             <Box fontSize="13px" color="quiet">
-              {cue.detail}
+              {tell(cue.detail)}
             </Box>
           </Box>
         </Box>
@@ -94,34 +97,39 @@ export function Play({
       </Box>
       <Box as="dl" display="grid" gridTemplateColumns="84px 1fr" fontSize="13px" mt="2" rowGap="0.5">
         <Box as="dt" color="quiet">
-          Machine is
+          {t('view.score.machine-is')}
         </Box>
         <Box as="dd" fontWeight={600}>
           <span role="status" data-state={state.phase}>
-            {phaseNames[state.phase]}
+            {tell(phaseNames[state.phase])}
           </span>
         </Box>
         <Box as="dt" color="quiet">
-          waits for
+          {t('view.score.waits-for')}
         </Box>
-        <Box as="dd">{waitsFor(state, nowS, rules)}</Box>
+        <Box as="dd">{tell(waitsFor(state, nowS, rules))}</Box>
         <Box as="dt" color="quiet">
-          gun at
+          {t('view.score.gun-at-2')}
         </Box>
         <Box as="dd" textStyle="figure" fontSize="13px">
-          {gun.mmAt(nowS).toFixed(0)} mm{slice && running ? `, ${meanOf(slice.trace.currentA).toFixed(0)} A` : ''}
-          {slice && slice.buckles > 0 ? ', wire bent on the plate' : ''}
+          {t('view.score.sum-2', {
+            now: amount('shortLength', gun.mmAt(nowS), 0),
+            current: slice && running ? `, ${fixed(meanOf(slice.trace.currentA), 0)} A` : '',
+            buckles: slice && slice.buckles > 0 ? t('view.score.wire-bent-on-the-plate') : '',
+          })}
         </Box>
       </Box>
       {said && (
         <Box fontSize="13px" color="quiet" mt="1" data-said="">
-          {said}
+          {tell(said)}
         </Box>
       )}
       {withoutArc && (
-        <Notice level="caution" word="Without an arc.">
-          {withoutArc} The sequence plays on; it lights after the computed {(whole.score.ignitionS * 1000).toFixed(0)}{' '}
-          ms.
+        <Notice level="caution" word={t('view.score.without-an-arc')}>
+          {t('view.score.the-sequence-plays-on-it', {
+            withoutArc,
+            ignition: amount('pulseTime', whole.score.ignitionS * 1000, 0),
+          })}
         </Notice>
       )}
       {result && !running && <Result result={result} />}
@@ -133,28 +141,28 @@ function Result({ result }: { readonly result: NonNullable<ReturnType<PlaySessio
   if (result.length === 0) {
     return (
       <Box mt="2">
-        <Notice level="note" word="No weld.">
-          The arc was not let burn to main; what each press did stands above.
+        <Notice level="note" word={t('view.score.no-weld')}>
+          {t('view.score.the-arc-was-not-let')}
         </Notice>
       </Box>
     );
   }
   return (
-    <Box mt="2" as="section" aria-label="How it was played">
+    <Box mt="2" as="section" aria-label={t('view.score.how-it-was-played')}>
       <Heading as="h3" textStyle="label" color="quiet" fontWeight={600}>
-        As played
+        {t('view.score.as-played')}
       </Heading>
       <Box as="ul" listStyleType="none" fontSize="13px">
         {result.map(({ part, wanted, was, fits }) => (
-          <Box as="li" key={part} display="grid" gridTemplateColumns="18px 1fr auto" gap="1">
+          <Box as="li" key={tell(part)} display="grid" gridTemplateColumns="18px 1fr auto" gap="1">
             <Box color={fits ? 'spruce' : 'ochre'} aria-hidden="true">
               {fits ? '●' : '◆'}
             </Box>
-            <Box>{part}</Box>
+            <Box>{tell(part)}</Box>
             <Box textStyle="figure" fontSize="13px">
-              {was}
+              {tell(was)}
               <Box as="span" color="quiet">
-                {fits ? ' fits' : ` of ${wanted}`}
+                {fits ? t('view.score.fits') : t('view.score.of', { wanted })}
               </Box>
             </Box>
           </Box>
@@ -242,7 +250,7 @@ function LiveArc({ session, whole }: { readonly session: PlaySession; readonly w
     <canvas
       ref={canvas}
       role="img"
-      aria-label="The simulated arc while the score is played"
+      aria-label={t('view.score.the-simulated-arc-while-the')}
       width={arcSize.width * sharpness}
       height={arcSize.height * sharpness}
       style={{ width: `${arcSize.width}px`, height: `${arcSize.height}px` }}

@@ -1,4 +1,6 @@
 /** The taper: how warm the plate ahead of the arc gets along the seam, the level that leaves, and where a tap to the second level fits. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, fixed } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { taperPlan, taperRanges, type ScoreOf } from '@fox-tempo/core/score';
 import { schoolFacts } from '@fox-tempo/core/sequence';
@@ -24,10 +26,10 @@ export function TaperPanel({
   const outcome = taperPlan({ program, lengthMm: whole.score.lengthMm, thicknessMm, ...asked });
   const hasSecond = schoolFacts[program.sequence.trigger].second;
   return (
-    <Panel title="Taper along the seam" px="4" py="3">
+    <Panel title={t('view.score.taper-along-the-seam')} px="4" py="3">
       <Box display="grid" gap="2" gridTemplateColumns="1fr 1fr">
         <ValueField
-          label="Metal to each side"
+          label={t('view.score.metal-to-each-side')}
           of="length"
           value={asked.sideMm}
           keep={`taper/${seamId}/side`}
@@ -35,7 +37,7 @@ export function TaperPanel({
           onValue={(sideMm) => sideMm !== null && ask({ ...asked, sideMm })}
         />
         <ValueField
-          label="Plate at the start, °C"
+          label={t('view.score.plate-at-the-start-c')}
           of="plain"
           value={asked.plateC}
           keep={`taper/${seamId}/plate`}
@@ -43,13 +45,32 @@ export function TaperPanel({
           onValue={(plateC) => plateC !== null && ask({ ...asked, plateC })}
         />
       </Box>
-      {!outcome.ok && <Notice level="refusal">{outcome.issues.map(({ message }) => message).join(' ')}</Notice>}
+      {!outcome.ok && (
+        <Notice level="refusal">
+          {outcome.issues
+            .map(({ message }) => message)
+            .map(tell)
+            .join(' ')}
+        </Notice>
+      )}
       {outcome.ok && (
         <>
-          <Table label="Level at stations along the seam" mt="2">
+          <Table label={t('view.score.level-at-stations-along-the')} mt="2">
             <Heads
-              names={['at mm', 'ahead °C', 'level', 'band', 'm/min']}
-              right={['at mm', 'ahead °C', 'level', 'band', 'm/min']}
+              names={[
+                t('view.score.at-mm'),
+                t('view.score.ahead-c'),
+                t('view.score.level'),
+                t('view.score.band'),
+                'm/min',
+              ]}
+              right={[
+                t('view.score.at-mm'),
+                t('view.score.ahead-c'),
+                t('view.score.level'),
+                t('view.score.band'),
+                'm/min',
+              ]}
             />
             <tbody>
               {outcome.value.stations
@@ -57,26 +78,26 @@ export function TaperPanel({
                 .map(({ mm, aheadC, levelPercent, band }) => (
                   <tr key={mm}>
                     <Cell figure py="1">
-                      {mm.toFixed(0)}
+                      {fixed(mm, 0)}
                     </Cell>
                     <Cell figure py="1">
-                      {aheadC.toFixed(0)}
+                      {fixed(aheadC, 0)}
                     </Cell>
                     <Cell figure py="1">
-                      {levelPercent.toFixed(0)} %
+                      {fixed(levelPercent, 0)} %
                     </Cell>
                     <Cell figure py="1" color="quiet" fontSize="13px">
-                      {band[0].toFixed(0)} to {band[1].toFixed(0)}
+                      {t('view.score.to', { band: amount('plain', band[0], 0), band2: amount('plain', band[1], 0) })}
                     </Cell>
                     <Cell figure py="1">
-                      {((program.wireFeedMPerMin * levelPercent) / 100).toFixed(1)}
+                      {fixed((program.wireFeedMPerMin * levelPercent) / 100, 1)}
                     </Cell>
                   </tr>
                 ))}
             </tbody>
           </Table>
           <Box textStyle="label" color="quiet" mt="2">
-            {outcome.value.because}
+            {tell(outcome.value.because)}
           </Box>
           {outcome.value.tapAtMm !== null && (
             <Box mt="2">
@@ -85,14 +106,13 @@ export function TaperPanel({
                   disabled={
                     program.sequence.tapsAtMm.length === 1 && program.sequence.tapsAtMm[0] === outcome.value.tapAtMm
                   }
-                  onClick={() => score.edit({ tapsAtMm: [outcome.value.tapAtMm ?? 1] }, 'taper tap')}
+                  onClick={() => score.edit({ tapsAtMm: [outcome.value.tapAtMm ?? 1] }, t('view.score.taper-tap'))}
                 >
-                  Put the tap at {outcome.value.tapAtMm} mm
+                  {t('view.score.put-the-tap-at', { tapAt: amount('shortLength', outcome.value.tapAtMm) })}
                 </Action>
               ) : (
                 <Box fontSize="13px">
-                  A trigger with a second level could follow it by a tap at {outcome.value.tapAtMm} mm; with this one,
-                  travel faster from there.
+                  {t('view.score.a-trigger-with-a-second', { tapAt: amount('shortLength', outcome.value.tapAtMm) })}
                 </Box>
               )}
             </Box>

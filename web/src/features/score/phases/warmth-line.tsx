@@ -1,4 +1,6 @@
 /** Warmth of the pool's place along the seam, steady main as 1: where the ends fall cold or hot. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { coldBelow, endMm, hotAbove, type ScoreOf } from '@fox-tempo/core/score';
 import { cssColour } from '../../../ui/theme/colours.ts';
@@ -20,7 +22,11 @@ export function WarmthLine({ whole }: { readonly whole: ScoreOf }) {
       <svg
         viewBox={`0 0 ${size.width} ${size.height}`}
         role="img"
-        aria-label={`Warmth along the seam against steady main: first ${endMm} mm ${Math.round(whole.ends.first.warmth * 100)} %, last ${endMm} mm ${Math.round(whole.ends.last.warmth * 100)} %`}
+        aria-label={t('view.score.warmth-along-the-seam-against', {
+          end: amount('shortLength', endMm),
+          warmth: amount('percent', whole.ends.first.warmth * 100, 0),
+          warmth2: amount('percent', whole.ends.last.warmth * 100, 0),
+        })}
       >
         <rect
           x={size.left}
@@ -54,11 +60,11 @@ export function WarmthLine({ whole }: { readonly whole: ScoreOf }) {
             fill={cssColour('quiet')}
             style={{ fontSize: '10.5px' }}
           >
-            {mm.toFixed(0)} mm
+            {tell(amount('shortLength', mm, 0))}
           </text>
         ))}
         <text x={size.left + 6} y={yOf(hotAbove) + 12} fill={cssColour('spruce')} style={{ fontSize: '10.5px' }}>
-          % of main’s warmth, the band that fuses without sagging
+          {t('view.score.of-mains-warmth-the-band')}
         </text>
       </svg>
     </Box>

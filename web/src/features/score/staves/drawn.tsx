@@ -1,4 +1,5 @@
 /** The staves' place on the page: the score, or what is being played with the word for the hand beside it. */
+import { t, tell } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { phaseNames } from '@fox-tempo/core/sequence';
 import { useState, type ReactNode } from 'react';
@@ -34,10 +35,10 @@ export function Drawn({
           ) : (
             <>
               <Box fontWeight={600} fontSize="13px">
-                As it was played
+                {t('view.score.as-it-was-played')}
               </Box>
               <Action kind="quiet" onClick={() => setLooksBack(true)}>
-                Back to the score
+                {t('view.score.back-to-the-score')}
               </Action>
             </>
           )}
@@ -65,11 +66,11 @@ function Called({ session }: { readonly session: PlaySession }) {
         borderColor={due ? 'ochre' : 'line'}
         minWidth="190px"
       >
-        {word}
+        {tell(word)}
       </Box>
       <Box fontSize="13px">
-        <Box fontWeight={600}>{phaseNames[phase]}</Box>
-        <Box color="quiet">{detail}</Box>
+        <Box fontWeight={600}>{tell(phaseNames[phase])}</Box>
+        <Box color="quiet">{tell(detail)}</Box>
       </Box>
     </>
   );

@@ -1,4 +1,5 @@
 /** One round handle over the staves: dragged, or moved by arrow keys; a slider to a screen reader. */
+import { t } from '../../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { TriggerSequence } from '@fox-tempo/core/sequence';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
@@ -73,7 +74,7 @@ export function HandleButton({
       aria-label={handle.name}
       aria-valuetext={handleValue(handle, sequence)}
       aria-valuenow={handle.level ? sequence[handle.level] : handle.time ? sequence[handle.time.field] : 0}
-      title={`${handle.name}: ${handleValue(handle, sequence)}. Drag, or arrow keys; with Shift or Alt in small steps.`}
+      title={t('view.score.drag-or-arrow-keys-with', { handle: handle.name, sequence: handleValue(handle, sequence) })}
       position="absolute"
       left={`${x - hitPx / 2}px`}
       top={`${y - hitPx / 2}px`}

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { scoreOf } from '@fox-tempo/core/score';
 import { plainSequence, sequenceTemplates, triggerSchools, type TriggerSequence } from '@fox-tempo/core/sequence';
@@ -11,7 +12,7 @@ const warm: TriggerSequence = {
 };
 function handles(sequence: TriggerSequence): Handle[] {
   const made = scoreOf({ ...program(), sequence }, { lengthMm: 160, thicknessMm: 3 });
-  if (!made.ok) throw new Error(made.issues[0]?.message);
+  if (!made.ok) throw new Error(inEnglish(made.issues[0]?.message));
   return handlesOf(made.value);
 }
 const one = (id: string, sequence = warm): Handle => {

@@ -1,4 +1,6 @@
 /** The handles of a score: which number each moves sideways and which up and down, where it stands, and what a nudge makes of it. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, fixed } from '../../../lib/words.ts';
 import type { ScoreOf } from '@fox-tempo/core/score';
 import {
   schoolFacts,
@@ -40,7 +42,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
   if (score.rules.hasGas && runIn) {
     add({
       id: 'pre-gas',
-      name: 'Gas before',
+      name: t('view.score.gas-before'),
       phase: 'pre-gas',
       stave: 'gas',
       atS: preGas?.fromS ?? runIn.fromS,
@@ -51,7 +53,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
   if (runIn) {
     add({
       id: 'run-in',
-      name: 'Run-in level',
+      name: t('view.score.run-in-level'),
       phase: 'run-in',
       stave: 'wire',
       atS: (runIn.fromS + (runIn.litS ?? runIn.toS)) / 2,
@@ -66,7 +68,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
     const atS = start?.toS ?? slopeIn?.fromS ?? main?.fromS ?? 0;
     add({
       id: 'start',
-      name: 'Start level and time',
+      name: t('view.score.start-level-and-time'),
       phase: 'start',
       stave: 'current',
       atS,
@@ -77,7 +79,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
     if (sequence.startPercent !== 100) {
       add({
         id: 'slope-in',
-        name: 'Slope to main',
+        name: t('view.score.slope-to-main'),
         phase: 'slope-in',
         stave: 'current',
         atS: slopeIn?.toS ?? atS,
@@ -91,7 +93,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
     if (on) {
       add({
         id: 'second',
-        name: 'Second level',
+        name: t('view.score.second-level'),
         phase: 'second',
         stave: 'current',
         atS: on.fromS + Math.min((on.toS - on.fromS) / 2, 0.8),
@@ -102,7 +104,15 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
     sequence.tapsAtMm.forEach((mm, at) => {
       const atS = score.gun.timeAt(mm);
       if (atS !== undefined) {
-        add({ id: `tap-${at}`, name: `Tap ${at + 1}`, phase: 'second', stave: 'trigger', atS, percent: null, tap: at });
+        add({
+          id: `tap-${at}`,
+          name: t('view.score.tap', { at: at + 1 }),
+          phase: 'second',
+          stave: 'trigger',
+          atS,
+          percent: null,
+          tap: at,
+        });
       }
     });
   }
@@ -114,7 +124,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
     const outS = end?.fromS ?? burn?.fromS ?? score.untilS;
     add({
       id: 'slope-out',
-      name: 'Slope to crater',
+      name: t('view.score.slope-to-crater'),
       phase: 'slope-out',
       stave: 'current',
       atS: slopeOut?.fromS ?? outS,
@@ -123,7 +133,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
     });
     add({
       id: 'end',
-      name: 'Crater level and time',
+      name: t('view.score.crater-level-and-time'),
       phase: 'end',
       stave: 'current',
       atS: endsS,
@@ -138,7 +148,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
     if (on) {
       add({
         id: 'on',
-        name: sequence.trigger === 'spot' ? 'Spot time' : 'Stitch time',
+        name: sequence.trigger === 'spot' ? t('view.score.spot-time') : t('view.score.stitch-time'),
         phase: 'main',
         stave: 'current',
         atS: on.toS,
@@ -150,7 +160,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
     if (sequence.trigger === 'stitch' && again) {
       add({
         id: 'pause',
-        name: 'Pause',
+        name: t('view.bench.pause'),
         phase: 'post-gas',
         stave: 'wire',
         atS: again.fromS,
@@ -163,7 +173,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
   if (after) {
     add({
       id: 'post-gas',
-      name: 'Gas after',
+      name: t('view.score.gas-after'),
       phase: 'post-gas',
       stave: 'gas',
       atS: after.toS,
@@ -216,9 +226,11 @@ export function movedBy(
 /** Spoken value of a handle. */
 export function handleValue({ time, level, tap }: Handle, sequence: TriggerSequence): string {
   const parts = [
-    ...(level ? [`${sequence[level].toFixed(0)} %`] : []),
-    ...(time ? [`${sequence[time.field].toFixed(2)} s`] : []),
-    ...(tap === undefined ? [] : [`at ${(sequence.tapsAtMm[tap] ?? 0).toFixed(0)} mm`]),
+    ...(level ? [`${fixed(sequence[level], 0)} %`] : []),
+    ...(time ? [tell(amount('phaseTime', sequence[time.field], 2))] : []),
+    ...(tap === undefined
+      ? []
+      : [t('view.score.at-2', { tap: amount('shortLength', sequence.tapsAtMm[tap] ?? 0, 0) })]),
   ];
   return parts.join(', ');
 }

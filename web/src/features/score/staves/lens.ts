@@ -1,4 +1,6 @@
 /** The lens: the fast pulses at one moment of the score, drawn large in a corner; what the staves show only as a level. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell } from '../../../lib/words.ts';
 import type { Program } from '@fox-tempo/core/machine';
 import { waveformPoints } from '@fox-tempo/core/pulse';
 import { phaseTrimMm, type ElectricalOf } from '@fox-tempo/core/score';
@@ -39,7 +41,7 @@ export function paintLens(
   context.textAlign = 'left';
   const said = (text: string) => context.fillText(text, x + 9, y + 16);
   if (!phase || !isLit(phase, lens.atS)) {
-    said('no arc here');
+    said(t('view.score.no-arc-here'));
     return;
   }
   const percent = percentAt(phase, lens.atS, hasBeat(phase.name) ? program.slowBeat : null);
@@ -48,10 +50,15 @@ export function paintLens(
   const pulse = electrical.pulseAt(feed, trim);
   const { currentA } = electrical.at(feed, trim);
   if (!pulse) {
-    said(`${currentA.toFixed(0)} A, no pulse`);
+    said(t('view.score.no-pulse', { current: amount('current', currentA, 0) }));
     return;
   }
-  said(`${pulse.frequencyHz.toFixed(0)} Hz, mean ${currentA.toFixed(0)} A`);
+  said(
+    t('view.score.mean', {
+      frequency: amount('frequency', pulse.frequencyHz, 0),
+      current: amount('current', currentA, 0),
+    }),
+  );
   const points = waveformPoints(pulse, periods);
   const spanMs = points.at(-1)?.timeMs ?? 1;
   const top = Math.max(pulse.peakCurrentA * 1.08, 1);
@@ -68,9 +75,13 @@ export function paintLens(
   context.stroke();
   context.fillStyle = colour('quiet');
   context.font = "500 10.5px 'Spline Sans Mono', monospace";
-  context.fillText(`${pulse.peakCurrentA.toFixed(0)} A peak`, left, y + 30);
+  context.fillText(t('view.score.peak', { peakCurrent: amount('current', pulse.peakCurrentA, 0) }), left, y + 30);
   context.textAlign = 'right';
-  context.fillText(`${spanMs.toFixed(0)} ms`, x + width - 9, y + height - 6);
+  context.fillText(tell(amount('pulseTime', spanMs, 0)), x + width - 9, y + height - 6);
   context.textAlign = 'left';
-  context.fillText(`${pulse.backgroundCurrentA.toFixed(0)} A between`, left, y + height - 6);
+  context.fillText(
+    t('view.score.between-2', { backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0) }),
+    left,
+    y + height - 6,
+  );
 }

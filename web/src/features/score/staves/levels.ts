@@ -1,10 +1,16 @@
 /** Levels said in percent of main, as feed or as current: each with the others beside it, whichever the welder's machine speaks. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, fixed } from '../../../lib/words.ts';
 import type { ElectricalOf } from '@fox-tempo/core/score';
 
 export const levelUnits = ['percent', 'feed', 'current'] as const;
 export type LevelUnit = (typeof levelUnits)[number];
 
-export const levelUnitNames: Record<LevelUnit, string> = { percent: '% of main', feed: 'm/min', current: 'A' };
+export const levelUnitNames: Record<LevelUnit, string> = {
+  percent: t('view.score.of-main'),
+  feed: 'm/min',
+  current: 'A',
+};
 
 export interface LevelScale {
   readonly feedMPerMin: number;
@@ -13,9 +19,9 @@ export interface LevelScale {
 
 export function levelText(percent: number, unit: LevelUnit, { feedMPerMin, electrical }: LevelScale): string {
   const feed = (feedMPerMin * percent) / 100;
-  if (unit === 'feed') return `${feed.toFixed(1)} m/min`;
-  if (unit === 'current') return `${electrical.at(feed).currentA.toFixed(0)} A`;
-  return `${percent.toFixed(0)} %`;
+  if (unit === 'feed') return tell(amount('wireFeed', feed, 1));
+  if (unit === 'current') return tell(amount('current', electrical.at(feed).currentA, 0));
+  return `${fixed(percent, 0)} %`;
 }
 
 /** The other ways of saying a level, for the line under it. */

@@ -1,4 +1,5 @@
 /** The score as it is being played: the record so far over the intended one's time, the present as a line that the paper follows. */
+import { t } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { ScoreOf } from '@fox-tempo/core/score';
 import { useEffect, useMemo, useRef } from 'react';
@@ -66,7 +67,7 @@ export function LiveStaves({
       <canvas
         ref={canvas}
         role="img"
-        aria-label="What is being played: trigger, gas, wire and current up to now"
+        aria-label={t('view.score.what-is-being-played-trigger')}
         width={width * sharpness}
         height={height * sharpness}
         style={{ width: '100%', height: `${height}px`, display: 'block' }}

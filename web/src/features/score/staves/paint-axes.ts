@@ -1,4 +1,6 @@
 /** The paper of a score: grounds with their names, seconds above, millimetres below, and the breaks where a steady stretch is folded away. */
+import { amount } from '@fox-tempo/core/said';
+import { t, named, fixed } from '../../../lib/words.ts';
 import { foldAt, type Fold } from '@fox-tempo/core/score';
 import { font, xOf, type Colour, type StavePicture } from './stave-picture.ts';
 import { tickStep } from './window.ts';
@@ -9,10 +11,10 @@ export function paintGrounds(
   colour: Colour,
 ): void {
   for (const [name, box] of [
-    ['trigger', layout.trigger],
-    ['gas', layout.gas],
-    ['wire', layout.wire],
-    ['current', layout.current],
+    [named('trigger'), layout.trigger],
+    [named('gas'), layout.gas],
+    [t('view.score.stave-wire'), layout.wire],
+    [t('view.score.stave-current'), layout.current],
   ] as const) {
     context.fillStyle = colour('page');
     context.fillRect(layout.left, box.top, layout.width - layout.left - layout.right, box.height);
@@ -44,7 +46,7 @@ export function paintTime(context: CanvasRenderingContext2D, picture: StavePictu
     }
     const x = xOf(picture, at);
     context.fillStyle = colour('quiet');
-    context.fillText(at.toFixed(digits), x, picture.isSmall ? 11 : 17);
+    context.fillText(fixed(at, digits), x, picture.isSmall ? 11 : 17);
     context.fillStyle = colour('line');
     context.fillRect(x, layout.trigger.top, 1, layout.current.top + layout.current.height - layout.trigger.top);
   }
@@ -67,13 +69,13 @@ export function paintMillimetres(context: CanvasRenderingContext2D, picture: Sta
     const x = xOf(picture, atS);
     if (x - last < 30) continue;
     last = x;
-    context.fillText(mm.toFixed(step < 1 ? 1 : 0), x, y);
+    context.fillText(fixed(mm, step < 1 ? 1 : 0), x, y);
     context.fillRect(x, layout.current.top + layout.current.height, 1, 4);
   }
   // The end of the seam always has its figure.
   const endS = gun.timeAt(gun.endMm);
   if (endS !== undefined && xOf(picture, endS) - last > 30) {
-    context.fillText(gun.endMm.toFixed(0), xOf(picture, endS), y);
+    context.fillText(fixed(gun.endMm, 0), xOf(picture, endS), y);
   }
 }
 
@@ -107,6 +109,10 @@ export function paintFold(context: CanvasRenderingContext2D, picture: StavePictu
   context.textAlign = 'center';
   context.font = font(11, false, 600);
   context.fillStyle = colour('quiet');
-  context.fillText(`folded: ${seconds.toFixed(0)} s, ${mm.toFixed(0)} mm`, 0, 0);
+  context.fillText(
+    t('view.score.folded', { seconds: amount('phaseTime', seconds, 0), mm: amount('shortLength', mm, 0) }),
+    0,
+    0,
+  );
   context.restore();
 }

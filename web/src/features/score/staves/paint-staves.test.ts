@@ -1,4 +1,5 @@
 /** The painter against a canvas that writes down what is drawn: words, places and order, not pixels. */
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { scoreOf, foldsOf, timeMap, type ScoreOf } from '@fox-tempo/core/score';
 import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
@@ -38,7 +39,7 @@ function canvas(): Drawn {
 
 function scored(change: object = {}, lengthMm = 900): ScoreOf {
   const made = scoreOf({ ...program(), ...change, sequence: warm }, { lengthMm, thicknessMm: 3 });
-  if (!made.ok) throw new Error(made.issues[0]?.message);
+  if (!made.ok) throw new Error(inEnglish(made.issues[0]?.message));
   return made.value;
 }
 const layout = staveLayout(800, 356);

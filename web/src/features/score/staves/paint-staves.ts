@@ -1,4 +1,6 @@
 /** Paints a score: trigger, gas, wire and current over one time axis, millimetres of seam under it. Pure drawing on a canvas. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell } from '../../../lib/words.ts';
 import type { CanonicalBeat } from '@fox-tempo/core/double-pulse';
 import { handPresses } from '@fox-tempo/core/score';
 import { beatFactor, hasBeat, isLit, phaseNames, type PlayedPhase } from '@fox-tempo/core/sequence';
@@ -45,8 +47,9 @@ function paintTrigger(context: CanvasRenderingContext2D, picture: StavePicture, 
     if (to < layout.left || from > layout.width) continue;
     context.fillStyle = colour('ink');
     rounded(context, from, top + 3, Math.max(to - from, 3), height - 6, 2);
-    const short = picture.program.sequence.trigger === 'latch' ? 'press' : 'tap';
-    const text = press.kind === 'tap' ? short : `hold ${(press.toS - press.fromS).toFixed(1)} s`;
+    const short = picture.program.sequence.trigger === 'latch' ? 'press' : t('view.score.tap-2');
+    const text =
+      press.kind === 'tap' ? short : t('view.score.hold', { from: amount('phaseTime', press.toS - press.fromS, 1) });
     if (isSmall) continue;
     context.font = font(11, false, 600);
     if (to - from > 58) {
@@ -76,7 +79,7 @@ function paintGas(context: CanvasRenderingContext2D, picture: StavePicture, colo
     context.fillStyle = colour('spruce');
     context.font = font(11, true);
     context.textAlign = 'left';
-    context.fillText(`${flowLPerMin.toFixed(0)} L/min`, Math.max(from, layout.left) + 15, top + height / 2 + 5);
+    context.fillText(tell(amount('gasFlow', flowLPerMin, 0)), Math.max(from, layout.left) + 15, top + height / 2 + 5);
   }
 }
 
@@ -250,14 +253,14 @@ function paintNames(context: CanvasRenderingContext2D, picture: StavePicture, co
     context.fillStyle = colour('line');
     context.fillRect(from, top, 1, height);
     if (phase.name === 'run-in' || phase.name === 'burn-back') continue;
-    const said = `${phaseNames[phase.name]}${phase.name.startsWith('slope') ? '' : ` ${picture.levelText(phase.fromPercent, phase.name)}`}`;
-    const short = phase.name.startsWith('slope') ? 'slope' : phaseNames[phase.name];
-    const text = [said, short].find((words) => context.measureText(words).width < room - 8);
+    const said = `${tell(phaseNames[phase.name])}${phase.name.startsWith('slope') ? '' : ` ${picture.levelText(phase.fromPercent, phase.name)}`}`;
+    const short = phase.name.startsWith('slope') ? t('view.score.slope') : phaseNames[phase.name];
+    const text = [said, short].find((words) => context.measureText(tell(words)).width < room - 8);
     const x = Math.max(from, layout.left) + 5;
     if (text && x > usedTo) {
       context.fillStyle = picture.selected === phase.name ? colour('accent') : colour('quiet');
-      context.fillText(text, x, top + 14);
-      usedTo = x + context.measureText(text).width + 4;
+      context.fillText(tell(text), x, top + 14);
+      usedTo = x + context.measureText(tell(text)).width + 4;
     }
   }
 }

@@ -1,4 +1,6 @@
 /** The score on the screen: painted staves, round handles over them, and a lens for what is too fast to see. Wheel, keys and hand move it. */
+import { amount } from '@fox-tempo/core/said';
+import { t, fixed } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { ScoreOf } from '@fox-tempo/core/score';
 import type { PlayedPhase, TriggerSequence } from '@fox-tempo/core/sequence';
@@ -81,33 +83,44 @@ export function Staves({ whole, unit, selected, onSelect, onEdit, onSettle }: St
   return (
     <Box>
       <Box display="flex" gap="1" flexWrap="wrap" alignItems="center" mb="1">
-        <Action kind="quiet" minHeight="44px" onClick={() => view.zoom(1.6)} aria-label="Zoom in" title="Zoom in (+)">
+        <Action
+          kind="quiet"
+          minHeight="44px"
+          onClick={() => view.zoom(1.6)}
+          aria-label={t('view.score.zoom-in')}
+          title={t('view.score.zoom-in-2')}
+        >
           +
         </Action>
-        <Action kind="quiet" onClick={() => view.zoom(1 / 1.6)} aria-label="Zoom out" title="Zoom out (−)">
+        <Action
+          kind="quiet"
+          onClick={() => view.zoom(1 / 1.6)}
+          aria-label={t('view.score.zoom-out')}
+          title={t('view.score.zoom-out-2')}
+        >
           −
         </Action>
-        <Action kind="quiet" disabled={view.isWhole} onClick={view.whole} title="Whole score (0)">
-          Whole
+        <Action kind="quiet" disabled={view.isWhole} onClick={view.whole} title={t('view.score.whole-score-0')}>
+          {t('view.score.whole')}
         </Action>
         <Action kind="quiet" onClick={() => view.show(0, score.litS + 2.5)}>
-          Start
+          {t('view.score.start')}
         </Action>
         <Action kind="quiet" onClick={() => view.show(Math.max(score.untilS - 6, 0), score.untilS)}>
-          End
+          {t('view.score.end')}
         </Action>
         {view.canFold && (
           <Action kind="quiet" aria-pressed={view.folded} onClick={() => view.setFolded(!view.folded)}>
-            {view.folded ? 'Unfold main' : 'Fold main'}
+            {view.folded ? t('view.score.unfold-main') : t('view.score.fold-main')}
           </Action>
         )}
         <Action
           kind="quiet"
           aria-pressed={hasLens}
           onClick={() => setLens(!hasLens)}
-          title="Fast pulses under a lens (L)"
+          title={t('view.score.fast-pulses-under-a-lens')}
         >
-          {hasLens ? 'Lens away' : 'Lens on the pulses'}
+          {hasLens ? t('view.score.lens-away') : t('view.score.lens-on-the-pulses')}
         </Action>
       </Box>
       <Box
@@ -118,7 +131,7 @@ export function Staves({ whole, unit, selected, onSelect, onEdit, onSettle }: St
         css={{ touchAction: 'pan-y' }}
         tabIndex={0}
         role="group"
-        aria-label="Score: trigger, gas, wire and current over time and seam. Plus and minus zoom, arrows scroll."
+        aria-label={t('view.score.score-trigger-gas-wire-and')}
         onKeyDown={(event) => onViewKey(event, view, () => setLens(!hasLens))}
         onPointerDown={(event) => {
           if (event.target !== canvas.current) return;
@@ -193,8 +206,8 @@ export function pictureOf(
 }
 
 function describe({ totals, score }: ScoreOf): string {
-  const phases = totals.phases.map(({ phase, seconds }) => `${phase} ${seconds.toFixed(1)} s`).join(', ');
-  return `${score.lengthMm.toFixed(0)} mm of seam: ${phases}`;
+  const phases = totals.phases.map(({ phase, seconds }) => `${phase} ${fixed(seconds, 1)} s`).join(', ');
+  return t('view.score.of-seam-2', { length: amount('shortLength', score.lengthMm, 0), phases });
 }
 
 function onViewKey(event: KeyboardEvent, view: View, toggleLens: () => void): void {

@@ -1,10 +1,11 @@
 /** Tacks and stitches planned: spacing, time, count, order, heat and the gas they lose; put on the score, and from there on the card. */
+import { amount } from '@fox-tempo/core/said';
+import { t, tell, formatWithUnit, fixed } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { schoolOn } from '@fox-tempo/core/machine';
 import { stitchPlan, tackMmOf, tackSchedule, type ScoreOf, type TackSchedule } from '@fox-tempo/core/score';
 import { sequenceTemplates } from '@fox-tempo/core/sequence';
-import { formatWithUnit } from '@fox-tempo/core/units';
 import { useSettings } from '../../../lib/settings.ts';
 import { Action } from '../../../ui/action.tsx';
 import { Notice } from '../../../ui/notice.tsx';
@@ -51,32 +52,43 @@ export function TacksPart({
   const stitchOf = sequenceTemplates.find(({ id }) => id === 'stitch-by-stitch');
   return (
     <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1.35fr 1fr' }} alignItems="start">
-      <Panel title="Tacks" px="4" py="3">
+      <Panel title={t('view.score.tacks')} px="4" py="3">
         <Box display="grid" gap="2" gridTemplateColumns="1fr 1fr">
           <ValueField
-            label="Spacing"
+            label={t('view.score.spacing')}
             of="length"
             value={asked.spacingMm}
             keep={`tacks/${seamId}/spacing`}
             optional
-            placeholder={outcome.ok ? `rule: ${outcome.value.spacingMm.toFixed(0)}` : 'by rule'}
+            placeholder={
+              outcome.ok
+                ? t('view.score.rule', { spacing: amount('plain', outcome.value.spacingMm, 0) })
+                : t('view.score.by-rule')
+            }
             range={[5, 1000]}
             onValue={(spacingMm) => ask({ ...asked, spacingMm })}
           />
           <ValueField
-            label="Length of a tack"
+            label={t('view.score.length-of-a-tack')}
             of="length"
             value={asked.tackMm}
             keep={`tacks/${seamId}/tack`}
             optional
-            placeholder={outcome.ok ? `rule: ${outcome.value.tackMm.toFixed(0)}` : 'by rule'}
+            placeholder={
+              outcome.ok
+                ? t('view.score.rule-2', { tack: amount('plain', outcome.value.tackMm, 0) })
+                : t('view.score.by-rule')
+            }
             range={[2, 100]}
             onValue={(tackMm) => ask({ ...asked, tackMm })}
           />
         </Box>
         {!outcome.ok && (
           <Notice level="refusal" urgent>
-            {outcome.issues.map(({ message }) => message).join(' ')}
+            {outcome.issues
+              .map(({ message }) => message)
+              .map(tell)
+              .join(' ')}
           </Notice>
         )}
         {outcome.ok && (
@@ -84,30 +96,44 @@ export function TacksPart({
             <TackDrawing plan={outcome.value} lengthMm={lengthMm} />
             <Figures
               lines={[
-                ['Tacks', `${outcome.value.count}`, outcome.value.because.spacing],
-                ['Arc each', `${outcome.value.arcS.toFixed(2)} s`, outcome.value.because.time],
+                [t('view.score.tacks'), `${outcome.value.count}`, tell(outcome.value.because.spacing)],
                 [
-                  'Heat each',
-                  `${outcome.value.energyKjEach.toFixed(2)} kJ`,
-                  `${(outcome.value.energyKjEach * outcome.value.count).toFixed(1)} kJ in all, ${(outcome.value.wireGEach * outcome.value.count).toFixed(1)} g of wire.`,
+                  t('view.score.arc-each'),
+                  tell(amount('phaseTime', outcome.value.arcS, 2)),
+                  tell(outcome.value.because.time),
                 ],
                 [
-                  'Gas',
-                  `${outcome.value.gasL.toFixed(1)} L`,
-                  `${outcome.value.gasLostL.toFixed(1)} L of it without an arc. ${outcome.value.because.gas}`,
+                  t('view.score.heat-each'),
+                  t('view.score.kj', { energyKjEach: amount('plain', outcome.value.energyKjEach, 2) }),
+                  t('view.score.kj-in-all-of-wire', {
+                    count: amount('plain', outcome.value.energyKjEach * outcome.value.count, 1),
+                    count2: amount('mass', outcome.value.wireGEach * outcome.value.count, 1),
+                  }),
                 ],
                 [
-                  'Time',
-                  `${outcome.value.seconds.toFixed(0)} s`,
-                  'Arc, gas times and about 2 s of moving between them.',
+                  t('view.machines.gas'),
+                  tell(amount('volume', outcome.value.gasL, 1)),
+                  t('view.score.of-it-without-an-arc', {
+                    gasLost: amount('volume', outcome.value.gasLostL, 1),
+                    gas: outcome.value.because.gas,
+                  }),
                 ],
-                ['Dressing', outcome.value.dressBack ? 'dress back' : 'leave', outcome.value.because.dress],
+                [
+                  t('view.score.time'),
+                  tell(amount('phaseTime', outcome.value.seconds, 0)),
+                  t('view.score.arc-gas-times-and-about'),
+                ],
+                [
+                  t('view.score.dressing'),
+                  outcome.value.dressBack ? t('view.score.dress-back') : t('view.score.leave'),
+                  tell(outcome.value.because.dress),
+                ],
               ]}
             />
             <Box mt="2">
               {machine && !spotHere ? (
-                <Notice level="note" word={`${machine.file.name} has no timed spot.`}>
-                  Hold it for {outcome.value.arcS.toFixed(1)} s by count, or use a machine that has one.
+                <Notice level="note" word={t('view.score.has-no-timed-spot', { file: machine.file.name })}>
+                  {t('view.score.hold-it-for-by-count', { arc: amount('phaseTime', outcome.value.arcS, 1) })}
                 </Notice>
               ) : null}
               <Action
@@ -124,30 +150,34 @@ export function TacksPart({
                   )
                 }
               >
-                Put the tacks on the score
+                {t('view.score.put-the-tacks-on-the')}
               </Action>
             </Box>
           </>
         )}
       </Panel>
-      <Panel title="Stitches" px="4" py="3">
+      <Panel title={t('view.score.stitches')} px="4" py="3">
         <Figures
           lines={[
-            ['Stitch', formatWithUnit(stitch.stitchMm, 'length', units), stitch.because],
+            [t('view.score.stitch'), formatWithUnit(stitch.stitchMm, 'length', units), tell(stitch.because)],
             [
-              'Between',
+              t('view.score.between'),
               formatWithUnit(stitch.gapMm, 'length', units),
-              'Left open; a second pass may close it when the first is cold.',
+              t('view.score.left-open-a-second-pass'),
             ],
-            ['Stitches', String(stitch.count), `on ${formatWithUnit(lengthMm, 'length', units)}`],
-            ['Heat', `${(stitch.heatShare * 100).toFixed(0)} %`, 'of the same seam closed.'],
+            [
+              t('view.score.stitches'),
+              String(stitch.count),
+              t('view.score.on-3', { units: formatWithUnit(lengthMm, 'length', units) }),
+            ],
+            [t('view.score.heat'), `${fixed(stitch.heatShare * 100, 0)} %`, t('view.score.of-the-same-seam-closed')],
           ]}
         />
         <Action mt="2" onClick={() => score.edit(stitchOf?.change ?? {}, 'stitches')}>
-          Stitch this seam
+          {t('view.score.stitch-this-seam')}
         </Action>
         <Box textStyle="label" color="quiet" mt="2">
-          Stitch and pause are set in the phases “main” of a stitching score.
+          {t('view.score.stitch-and-pause-are-set')}
         </Box>
       </Panel>
     </Box>
@@ -191,7 +221,14 @@ function TackDrawing({ plan, lengthMm }: { readonly plan: TackSchedule; readonly
   const every = Math.ceil(plan.count / 22);
   return (
     <Box asChild width="100%" mt="2">
-      <svg viewBox={`0 0 ${width} 58`} role="img" aria-label={`${plan.count} tacks on ${lengthMm} mm, both ends first`}>
+      <svg
+        viewBox={`0 0 ${width} 58`}
+        role="img"
+        aria-label={t('view.score.tacks-on-both-ends-first', {
+          count: plan.count,
+          length: amount('shortLength', lengthMm),
+        })}
+      >
         <rect x="10" y="30" width={width - 20} height="10" fill={cssColour('metal')} stroke={cssColour('metalEdge')} />
         {plan.atMm.map((mm, at) => (
           <g key={mm}>
@@ -213,7 +250,7 @@ function TackDrawing({ plan, lengthMm }: { readonly plan: TackSchedule; readonly
           0
         </text>
         <text x={width - 10} y="55" textAnchor="end" fill={cssColour('quiet')} style={{ fontSize: '10.5px' }}>
-          {lengthMm.toFixed(0)} mm
+          {tell(amount('shortLength', lengthMm, 0))}
         </text>
       </svg>
     </Box>

@@ -1,4 +1,5 @@
 /** Memories that taps at rest call on a machine, each checked against what this score needs loaded. */
+import { t, tell, tellIf } from '../../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { tapTargets, type Program, type TapTarget } from '@fox-tempo/core/machine';
@@ -23,32 +24,36 @@ export function TapCalls({ machine, program }: { readonly machine: MachineResour
       .catch((error: unknown) => {
         if (abort.signal.aborted) return;
         if (!(error instanceof ProblemError)) throw error;
-        setFound({ kind: 'failed', message: error.problem.title });
+        setFound({ kind: 'failed', message: tell(error.problem.title) });
       });
     return () => abort.abort();
   }, [machine, program]);
   return (
     <Box>
       <Heading as="h3" textStyle="label" color="quiet" fontWeight={600}>
-        Taps at rest
+        {t('view.score.taps-at-rest')}
       </Heading>
       {found.kind === 'loading' && (
         <Box role="status" fontSize="13px" color="quiet">
-          Looking into the memories…
+          {t('view.score.looking-into-the-memories')}
         </Box>
       )}
       {found.kind === 'failed' && (
         <Box role="alert" fontSize="13px">
-          The memories could not be read: {found.message}. Do not call one by taps before you have looked.
+          {t('view.score.the-memories-could-not-be', { message: found.message })}
         </Box>
       )}
       {found.kind === 'ready' && (
         <Box as="ul" listStyleType="none" fontSize="13px">
           {found.targets.map(({ taps, slot, name, warning }) => (
             <Box as="li" key={slot} color={warning ? 'ochre' : undefined}>
-              {warning ? '◆' : '●'} {taps} taps: memory {slot}
-              {name ? `, ${name}` : ''}
-              {warning ? `. Do not: ${warning}.` : ''}
+              {t('view.score.taps-memory', {
+                warning: warning ? '◆' : '●',
+                taps,
+                slot,
+                name: name ? `, ${name}` : '',
+                warning2: warning ? t('view.score.do-not', { warning: tellIf(warning) ?? '' }) : '',
+              })}
             </Box>
           ))}
         </Box>

@@ -1,42 +1,5 @@
 import { expect, expectAccessible, signIn, test } from './driver.ts';
-
-/** Every view, with what must have come before it is judged. */
-const views: readonly { readonly path: string; readonly waitsFor?: RegExp }[] = [
-  { path: '/today' },
-  { path: '/seams' },
-  { path: '/seams/trike-box-floor', waitsFor: /^Fast pulse/ },
-  { path: '/seams/trike-frame-node/wire' },
-  { path: '/seams/trike-box-floor/setup' },
-  { path: '/seams/canopy-post-edge/setup' },
-  { path: '/seams/counter-corner/store' },
-  { path: '/bench/axle-plate-to-tube', waitsFor: /^Current and voltage/ },
-  { path: '/bench/trike-lid-seam' },
-  { path: '/score/trike-frame-rail' },
-  { path: '/score/trike-frame-rail/machines' },
-  { path: '/score/trike-frame-rail/ends' },
-  { path: '/score/counter-corner/tacks' },
-  { path: '/seams/nowhere' },
-  { path: '/machines' },
-  { path: '/machines/compare' },
-  { path: '/machines/hazel' },
-  { path: '/machines/rowan/chart' },
-  { path: '/machines/rowan/slots' },
-  { path: '/machines/alder/standing', waitsFor: /^Resistance of leads/ },
-  { path: '/machines/hazel/about' },
-  { path: '/library' },
-  { path: '/library/gases' },
-  { path: '/library/metals' },
-  { path: '/library/stock' },
-  { path: '/library/words' },
-  { path: '/machines/rowan/read' },
-  { path: '/shop' },
-  { path: '/shop/orders' },
-  { path: '/shop/parts' },
-  { path: '/shop/record' },
-  { path: '/shop/files' },
-  { path: '/shop/backup' },
-  { path: '/sign-in' },
-];
+import { views } from './views.ts';
 
 for (const [light, width, height] of [
   ['day', 1280, 800],

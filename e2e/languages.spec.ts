@@ -1,0 +1,124 @@
+/** Every view in every language: nothing of the English catalogue is left, and nothing is cut off, on a desk, a tablet and a phone. */
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { expect, signIn, test } from './driver.ts';
+import { views } from './views.ts';
+
+const read = (language: string) =>
+  JSON.parse(readFileSync(new URL(`../words/${language}.json`, import.meta.url), 'utf8')) as Record<string, string>;
+const english = read('en');
+
+/** The text between the values of a sentence. */
+const literals = (pattern: string) =>
+  pattern
+    .split(/\{[^{}]*(?:\{[^{}]*\}[^{}]*)*\}/)
+    .map((part) => part.trim())
+    .filter((part) => /\p{L}{3}/u.test(part));
+
+/** English pieces that would give a sentence away: one that stands alone, or three words of a longer one. */
+function traces(language: string): { readonly whole: Set<string>; readonly parts: readonly string[] } {
+  const own = read(language);
+  const said = Object.values(own).join('\n');
+  const whole = new Set<string>();
+  const parts = new Set<string>();
+  for (const [key, pattern] of Object.entries(english)) {
+    if (own[key] === pattern) continue;
+    for (const part of literals(pattern)) {
+      if (said.includes(part)) continue;
+      if (part === pattern.trim()) whole.add(part);
+      if (/\p{L}+\s+\p{L}+\s+\p{L}+/u.test(part)) parts.add(part);
+    }
+  }
+  return { whole, parts: [...parts] };
+}
+
+/** Everything the page says, names for screen readers and its title too; what is marked as English on purpose is left out. */
+function saidOn(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const out = [document.title];
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    while (walker.nextNode()) {
+      const node = walker.currentNode;
+      if (!node.parentElement?.closest('script, style, [lang="en"]')) out.push(node.textContent ?? '');
+    }
+    for (const name of ['aria-label', 'title', 'placeholder', 'alt', 'aria-valuetext'])
+      for (const element of document.querySelectorAll(`[${name}]`)) out.push(element.getAttribute(name) ?? '');
+    return out.map((text) => text.trim()).filter((text) => /\p{L}{3}/u.test(text));
+  });
+}
+
+/** What stands on the machines' own plates: it is shown as it is there. */
+async function platesOf(page: Page, url: string): Promise<ReadonlySet<string>> {
+  const found = new Set<string>();
+  const visit = (value: unknown) => {
+    if (typeof value === 'string') found.add(value.trim());
+    else if (typeof value === 'object' && value !== null) Object.values(value).forEach(visit);
+  };
+  const { items } = (await (await page.request.get(`${url}/api/machines`)).json()) as {
+    items: readonly { id: string }[];
+  };
+  for (const { id } of items) visit(await (await page.request.get(`${url}/api/machines/${id}`)).json());
+  return found;
+}
+
+/** Text that is wider than what it stands in, and the page where it runs out of the window. */
+function cutOffOn(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const out: string[] = [];
+    const beyond = document.documentElement.scrollWidth - window.innerWidth;
+    if (beyond > 0) out.push(`the page runs out of the window by ${beyond}`);
+    for (const element of document.querySelectorAll<HTMLElement>('body *')) {
+      const direct = [...element.childNodes].some(
+        (node) => node.nodeType === Node.TEXT_NODE && node.textContent?.trim(),
+      );
+      if (!direct || element.closest('svg, select, [aria-hidden="true"]')) continue;
+      const { display, overflowX } = getComputedStyle(element);
+      if (display === 'inline' || element.clientWidth <= 1) continue;
+      if (overflowX === 'auto' || overflowX === 'scroll') continue;
+      // What is cut at the first line on purpose carries its whole text as its title.
+      if (overflowX !== 'visible' && element.title !== '') continue;
+      if (element.scrollWidth > element.clientWidth + 1)
+        out.push(
+          `${element.tagName.toLowerCase()} "${element.textContent?.trim().slice(0, 60)}" ${element.scrollWidth} in ${element.clientWidth}`,
+        );
+    }
+    return out;
+  });
+}
+
+for (const language of ['de', 'es', 'pl']) {
+  test(`every view in ${language}: no English sentence left, nothing cut off`, async ({ page, app }) => {
+    test.setTimeout(420_000);
+    const { whole, parts } = traces(language);
+    await signIn(page, app, 'mirja-keskalo');
+    await page.addInitScript(
+      (chosen) =>
+        localStorage.setItem('fox-tempo/settings', JSON.stringify({ state: { language: chosen }, version: 0 })),
+      language,
+    );
+    const plates = await platesOf(page, app.url);
+    const found = new Set<string>();
+    for (const { path } of views) {
+      await page.setViewportSize({ width: 1280, height: 800 });
+      await page.goto(app.url + path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await page.waitForLoadState('networkidle');
+      await expect(page.locator('html')).toHaveAttribute('lang', language);
+      for (const text of await saidOn(page)) {
+        if (plates.has(text)) continue;
+        const trace = whole.has(text) ? text : parts.find((part) => text.includes(part));
+        if (trace !== undefined) found.add(`${path}: ${trace}`);
+      }
+      for (const [width, height] of [
+        [1280, 800],
+        [768, 1024],
+        [390, 844],
+      ] as const) {
+        await page.setViewportSize({ width, height });
+        await page.waitForTimeout(150);
+        for (const cut of await cutOffOn(page)) found.add(`${path} at ${width}: ${cut}`);
+      }
+    }
+    expect([...found]).toEqual([]);
+  });
+}

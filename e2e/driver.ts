@@ -98,10 +98,12 @@ export class Application {
   }
 }
 
-/** Signs a page's browser in as one of the demo shop's people. */
+/** Signs a page's browser in as one of the demo shop's people, who reads as the device does: what an earlier journey chose is not theirs. */
 export async function signIn(page: Page, app: Application, personId = 'ilse-brandokor'): Promise<void> {
   const answer = await page.request.post(`${app.url}/api/session/demo`, { data: { personId } });
   expect(answer.status()).toBe(200);
+  const preferences = { language: null, units: null, theme: null, hand: null };
+  expect((await page.request.put(`${app.url}/api/session/preferences`, { data: preferences })).status()).toBe(200);
 }
 
 export const test = base.extend<{ person: string }, { app: Application }>({

@@ -48,7 +48,7 @@ test('a fourth machine, taught from nothing and used on a seam', async ({ page, 
     .fill(
       'number;filler;diameter (mm);gas;mode;feed (ipm);A;V\n7;steel-solid;1,0;M21-ArC-18;pulse;200;112;22\n7;steel-solid;1,0;M21-ArC-18;pulse;320;162;24,5',
     );
-  await page.getByRole('button', { name: 'Add 1 lines' }).click();
+  await page.getByRole('button', { name: 'Add 1 line' }).click();
   await expect(page.getByText('2 points')).toBeVisible();
 
   await page.goto(`${app.url}/seams/axle-plate-to-tube`);

@@ -58,7 +58,7 @@ test('Spanish on a tablet in US units: a seam, its setting and its set-up', asyn
   await expect(feed).toContainText('ipm');
   await expect(feed).not.toContainText('m/min');
   // 2.5 mm is no sixteenth: it is said as a decimal with a comma.
-  await expect(page.getByLabel('Primera pieza, in')).toHaveValue('0,098');
+  await expect(page.getByLabel('Primera pieza, in')).toHaveValue('0,0984');
   // A hazard that nobody has read in Spanish has its English beside it.
   await expect(page.locator('[lang=en]', { hasText: 'Aluminium under argon' })).toBeVisible();
   await page.getByLabel('Primera pieza, in').fill('1/8');

@@ -406,7 +406,6 @@ export interface Sentences extends CoreSentences {
     readonly low: SaidValue;
     readonly setFeed: SaidValue;
   };
-  readonly 'view.bench.m-min': null;
   readonly 'view.bench.map': null;
   readonly 'view.bench.map-in-words': null;
   readonly 'view.bench.map-of-this-setting': null;
@@ -430,8 +429,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.bench.middle-of-the-good-zone': {
     readonly axisWordsx: SaidValue;
     readonly axisWordsy: SaidValue;
-    readonly unit: SaidValue;
-    readonly unit2: SaidValue;
     readonly x: SaidValue;
     readonly y: SaidValue;
   };
@@ -464,12 +461,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.bench.now': null;
   readonly 'view.bench.now-word': null;
   readonly 'view.bench.of': { readonly count: number; readonly steps: SaidValue };
-  readonly 'view.bench.of-2': {
-    readonly by: SaidValue;
-    readonly by2: SaidValue;
-    readonly unit: SaidValue;
-    readonly what: SaidValue;
-  };
+  readonly 'view.bench.of-2': { readonly by: SaidValue; readonly by2: SaidValue; readonly what: SaidValue };
   readonly 'view.bench.of-it-at-the-peak': {
     readonly dropsPerPulse: SaidValue;
     readonly feed: SaidValue;
@@ -1354,7 +1346,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.why': null;
   readonly 'view.machines.wire': null;
   readonly 'view.machines.wire-2': null;
-  readonly 'view.machines.wire-feed-m-min': null;
+  readonly 'view.machines.wire-feed-unit': { readonly unit: SaidValue };
   readonly 'view.machines.wire-gas-and-way': null;
   readonly 'view.machines.wire-it-may-run-none': null;
   readonly 'view.machines.wire-on-minus': null;
@@ -1416,7 +1408,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.add-a-tap': null;
   readonly 'view.score.after-a-stop-gun-clear': null;
   readonly 'view.score.after-it-has-lit': null;
-  readonly 'view.score.ahead-c': null;
+  readonly 'view.score.ahead-unit': { readonly unit: SaidValue };
   readonly 'view.score.all-of-it': null;
   readonly 'view.score.and-on': null;
   readonly 'view.score.arc-each': null;
@@ -1437,9 +1429,9 @@ export interface Sentences extends CoreSentences {
     readonly travel: SaidValue;
   };
   readonly 'view.score.at-2': { readonly tap: SaidValue };
-  readonly 'view.score.at-mm': null;
   readonly 'view.score.at-the-first-press': null;
   readonly 'view.score.at-the-second-press': null;
+  readonly 'view.score.at-unit': { readonly unit: SaidValue };
   readonly 'view.score.back-to-main': null;
   readonly 'view.score.back-to-the-score': null;
   readonly 'view.score.band': null;
@@ -1492,7 +1484,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.froze-into-the-pool': null;
   readonly 'view.score.gas-after': null;
   readonly 'view.score.gas-before': null;
-  readonly 'view.score.gas-l': null;
+  readonly 'view.score.gas-unit': { readonly unit: SaidValue };
   readonly 'view.score.gun-along-it': null;
   readonly 'view.score.gun-at': { readonly gun: SaidValue };
   readonly 'view.score.gun-at-2': null;
@@ -1569,7 +1561,7 @@ export interface Sentences extends CoreSentences {
     readonly plainLatches: SaidValue;
     readonly safety: SaidValue;
   };
-  readonly 'view.score.plate-at-the-start-c': null;
+  readonly 'view.score.plate-at-the-start': null;
   readonly 'view.score.play-it': null;
   readonly 'view.score.plus-pushes-minus-drags': null;
   readonly 'view.score.press-to-start': null;
@@ -1698,9 +1690,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.whole-score-0': null;
   readonly 'view.score.wire-bent': null;
   readonly 'view.score.wire-bent-on-the-plate': null;
-  readonly 'view.score.wire-g': null;
   readonly 'view.score.wire-pushed-into-the-plate': null;
   readonly 'view.score.wire-to-arc': null;
+  readonly 'view.score.wire-unit': { readonly unit: SaidValue };
   readonly 'view.score.with-slow-beat': null;
   readonly 'view.score.with-the-last-pulse': null;
   readonly 'view.score.without-an-arc': null;
@@ -2312,4 +2304,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 3283;
+export const sentenceCount = 3282;

@@ -3,7 +3,7 @@
  * loaded, so that every file may say its sentences where it needs them; another language is another page (ADR 0023).
  */
 import type { SaidValue } from '@fox-tempo/core/said';
-import type { QuantityName, UnitSystem } from '@fox-tempo/core/units';
+import { quantity, type QuantityName, type Unit, type UnitSystem } from '@fox-tempo/core/units';
 import { formatForInput as textForInput, type Shown, type SentenceKey, type Words } from '@fox-tempo/words';
 
 let words: Words | undefined;
@@ -38,6 +38,17 @@ export function formatQuantity(value: number, name: QuantityName, system: UnitSy
 
 export function formatWithUnit(value: number, name: QuantityName, system: UnitSystem, digits?: number): string {
   return spoken().inUnits(system).quantity(value, name, digits);
+}
+
+/** The unit in which this page shows a kind of quantity: axes and heads of columns need it by itself. */
+export function unitShown(name: QuantityName): Unit {
+  return quantity(name)[spoken().system];
+}
+
+/** A stored figure as this page counts it. */
+export function inUnitShown(value: number, name: QuantityName): number {
+  const { factor, offset = 0 } = unitShown(name);
+  return (value - offset) / factor;
 }
 
 /** Nothing stays nothing. */

@@ -1,5 +1,5 @@
 /** Draws one moment of the arc on a canvas, to scale: contact tip, wire, drop, arc, bridge, pool. Pure drawing; the moment comes from the simulation. */
-import { t, fixed } from '../../lib/words.ts';
+import { inUnitShown, fixed, spoken, t, unitShown } from '../../lib/words.ts';
 import type { Simulation } from '@fox-tempo/core/simulation';
 import type { ColourName } from '../../ui/theme/colours.ts';
 
@@ -145,7 +145,7 @@ function drawScale(
   scale: number,
   colour: (name: ColourName) => string,
 ): void {
-  const mm = 5;
+  const mm = spoken().system === 'us' ? 25.4 / 4 : 5;
   const right = width - 16;
   const y = height - 18;
   context.strokeStyle = colour('ink');
@@ -159,7 +159,12 @@ function drawScale(
   context.fillStyle = colour('ink');
   context.font = '12px "Archivo Variable", sans-serif';
   context.textAlign = 'right';
-  context.fillText(`${mm} mm`, right, y - 8);
+  context.fillText(spoken().quantity(mm, 'shortLength', 0), right, y - 8);
+}
+
+/** Without its unit, as a drawing has it: tenths of a millimetre, hundredths of an inch. */
+function lengthText(mm: number): string {
+  return fixed(inUnitShown(mm, 'shortLength'), unitShown('shortLength').digits - (spoken().system === 'us' ? 1 : 0));
 }
 
 function drawLengths(
@@ -184,8 +189,8 @@ function drawLengths(
   context.fillStyle = colour('ink');
   context.font = '500 13px "Spline Sans Mono", monospace';
   context.textAlign = 'right';
-  context.fillText(fixed(extensionMm, 1), x - 8, (tipY + endY) / 2 + 4);
-  const word = contact === 1 ? fixed(arcLengthMm, 1) : contact === 0 ? t('view.arc.out') : t('view.arc.short');
+  context.fillText(lengthText(extensionMm), x - 8, (tipY + endY) / 2 + 4);
+  const word = contact === 1 ? lengthText(arcLengthMm) : contact === 0 ? t('view.arc.out') : t('view.arc.short');
   context.fillStyle = colour(contact === 1 ? 'ink' : 'crimson');
   context.fillText(word, x - 8, (endY + plateY) / 2 + 4);
 }

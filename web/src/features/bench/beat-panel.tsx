@@ -1,6 +1,6 @@
 /** Double pulse: mean, high and low together, the ripples to scale, a wished pitch solved backwards, a metronome, and the beat in all three schools. */
 import { amount, bare, inSentence } from '@fox-tempo/core/said';
-import { t, tell, tellIf, fixed } from '../../lib/words.ts';
+import { t, tell, tellIf, fixed, unitShown } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { fillerOf, materialOf } from '@fox-tempo/core/consumables';
@@ -117,9 +117,10 @@ export function BeatPanel({
         />
       </Box>
       <Box fontSize="14px" mt="2">
-        {t('view.bench.mean')} <strong>{fixed(beat.meanFeedMPerMin, 1)}</strong>
-        {t('view.bench.slow-high-2')} <strong>{fixed(beat.highFeedMPerMin, 1)}</strong>
-        {t('view.bench.slow-low-2')} <strong>{fixed(beat.lowFeedMPerMin, 1)}</strong> {t('view.bench.m-min')}
+        {t('view.bench.mean')} <strong>{tell(bare('wireFeed', beat.meanFeedMPerMin, 1))}</strong>
+        {t('view.bench.slow-high-2')} <strong>{tell(bare('wireFeed', beat.highFeedMPerMin, 1))}</strong>
+        {t('view.bench.slow-low-2')} <strong>{tell(bare('wireFeed', beat.lowFeedMPerMin, 1))}</strong>{' '}
+        {unitShown('wireFeed').label}.
       </Box>
       <BeatLevels program={program} circuitMOhm={circuitMOhm} />
       <Ripples pitchMm={pitch} beat={beat} legMm={plan.legMm ?? 4} />
@@ -298,7 +299,7 @@ function saidWords(beat: ReturnType<typeof sayBeat>['to']): string {
 
 function signedPercent(share: number): string {
   const percent = 100 * share;
-  return Math.abs(percent) < 0.05 ? '±0.0 %' : `${percent > 0 ? '+' : '−'}${fixed(Math.abs(percent), 1)} %`;
+  return Math.abs(percent) < 0.05 ? `±${fixed(0, 1)} %` : `${percent > 0 ? '+' : '−'}${fixed(Math.abs(percent), 1)} %`;
 }
 
 /** Sound and flash at the beat, to practise the pace against. */

@@ -1,9 +1,9 @@
 /** Ticks and names of the map's axes. */
-import { t, fixed, spoken } from '../../lib/words.ts';
+import { inUnitShown, spoken, t, unitShown } from '../../lib/words.ts';
 import type { AxisRange } from '@fox-tempo/core/zone-map';
 import { cssColour } from '../../ui/theme/colours.ts';
 import type { MapFrame } from './map-frame.ts';
-import { axisWords } from './map-words.ts';
+import { axisUnit, axisWords } from './map-words.ts';
 
 export function MapAxes({
   x,
@@ -32,7 +32,7 @@ export function MapAxes({
             stroke={cssColour('edge')}
           />
           <text x={px(tick)} y={frame.top + inner.h + 16} textAnchor="middle" style={text} fill={cssColour('quiet')}>
-            {fixed(tick, axisWords[x.axis].digits === 0 ? 0 : tick % 1 === 0 ? 0 : 1)}
+            {tickText(tick, x)}
           </text>
         </g>
       ))}
@@ -40,7 +40,7 @@ export function MapAxes({
         <g key={tick}>
           <line x1={frame.left - 4} x2={frame.left} y1={py(tick)} y2={py(tick)} stroke={cssColour('edge')} />
           <text x={frame.left - 7} y={py(tick) + 4} textAnchor="end" style={text} fill={cssColour('quiet')}>
-            {spoken().number(Number(tick.toFixed(1)))}
+            {tickText(tick, y)}
           </text>
         </g>
       ))}
@@ -52,24 +52,31 @@ export function MapAxes({
         fill={cssColour('quiet')}
       >
         {axisWords[x.axis].name}
-        {axisWords[x.axis].unit === '' ? '' : `, ${axisWords[x.axis].unit}`}
+        {axisUnit(x.axis) === '' ? '' : `, ${axisUnit(x.axis)}`}
       </text>
       <text x={4} y={height - 6} style={{ fontSize: '12px' }} fill={cssColour('quiet')}>
         {t('view.bench.up', {
           axis: axisWords[y.axis].name,
-          unit: axisWords[y.axis].unit === '' ? '' : `, ${axisWords[y.axis].unit}`,
+          unit: axisUnit(y.axis) === '' ? '' : `, ${axisUnit(y.axis)}`,
         })}
       </text>
     </g>
   );
 }
 
-function ticks({ from, to }: AxisRange): number[] {
-  const rough = (to - from) / 6;
+/** Stored figures at which the shown ones are round. */
+function ticks({ axis, from, to }: AxisRange): number[] {
+  const { factor } = unitShown(axisWords[axis].kind);
+  const [low, high] = [from / factor, to / factor];
+  const rough = (high - low) / 6;
   const power = 10 ** Math.floor(Math.log10(rough));
   const step = [1, 2, 5, 10].map((one) => one * power).find((one) => one >= rough) ?? rough;
-  const first = Math.ceil(from / step) * step;
-  return Array.from({ length: Math.floor((to - first) / step + 1e-9) + 1 }, (_, at) =>
-    Number((first + at * step).toFixed(6)),
+  const first = Math.ceil(low / step) * step;
+  return Array.from({ length: Math.floor((high - first) / step + 1e-9) + 1 }, (_, at) =>
+    Number(((first + at * step) * factor).toFixed(9)),
   );
+}
+
+function tickText(tick: number, { axis }: AxisRange): string {
+  return spoken().number(Number(inUnitShown(tick, axisWords[axis].kind).toFixed(3)));
 }

@@ -1,6 +1,6 @@
 /** The map in words: how far to each edge in dial steps and what waits there, how large each zone is, and the same map with something else. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, fixed } from '../../lib/words.ts';
+import { t, tell, fixed, unitShown } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { commonGasCodes, gasName } from '@fox-tempo/core/consumables';
@@ -19,7 +19,7 @@ import { memo, useMemo, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
-import { axisWords, directionWords } from './map-words.ts';
+import { axisFigure, axisWords, directionWords } from './map-words.ts';
 import { useMap } from './use-map.ts';
 import type { Setting } from './use-setting.ts';
 import { mapOf, shareOf, type ZoneMapState } from './use-zone-map.ts';
@@ -161,9 +161,7 @@ function Margins({
           const steps = dialSteps(machine, program, axis, by);
           return (
             <Box as="li" key={direction} py="0.5" borderTopWidth="1px" borderColor="line">
-              <strong>
-                {fixed(by, axisWords[axis].digits === 0 ? 0 : 1)} {directionWords(direction, ranges.x, ranges.y)}
-              </strong>
+              <strong>{directionWords(direction, ranges.x, ranges.y, by)}</strong>
               {steps === null
                 ? ''
                 : t('view.bench.of', {
@@ -180,11 +178,9 @@ function Margins({
           <Box>
             {t('view.bench.middle-of-the-good-zone', {
               axisWordsx: axisWords[x].name,
-              x: amount('plain', centre.x, 1),
-              unit: axisWords[x].unit,
+              x: axisFigure(x, centre.x),
               axisWordsy: axisWords[y].name,
-              y: amount('plain', centre.y, 1),
-              unit2: axisWords[y].unit,
+              y: axisFigure(y, centre.y),
             })}
           </Box>
           <Action
@@ -228,10 +224,10 @@ const Areas = memo(function Areas({
 }) {
   const [one, two] = [zoneAreas(map), other ? zoneAreas(other) : []];
   const names = [...new Set([...one, ...two].map((area) => area.zone))];
-  const unit = areaUnit(map);
+  const { unit, perUnit } = areaUnit(map);
   const figure = (list: typeof one, zone: (typeof names)[number]) => {
     const found = list.find((area) => area.zone === zone);
-    return found ? `${fixed(100 * found.share, 0)} %, ${fixed(found.area, 1)} ${unit}` : '0 %';
+    return found ? `${fixed(100 * found.share, 0)} %, ${fixed(found.area / perUnit, 1)} ${unit}` : '0 %';
   };
   return (
     <Table label={t('view.bench.share-and-area-of-each')} mt="2">
@@ -257,6 +253,13 @@ const Areas = memo(function Areas({
 });
 
 /** One axis's unit times the other's; an axis without a unit counts steps of its own. */
-function areaUnit({ x, y }: ZoneMap): string {
-  return [axisWords[x.axis].unit, axisWords[y.axis].unit].filter((unit) => unit !== '').join('·');
+function areaUnit({ x, y }: ZoneMap): { readonly unit: string; readonly perUnit: number } {
+  const units = [x.axis, y.axis].map((axis) => unitShown(axisWords[axis].kind));
+  return {
+    unit: units
+      .map(({ label }) => label)
+      .filter((label) => label !== '')
+      .join('·'),
+    perUnit: units.reduce((product, { factor }) => product * factor, 1),
+  };
 }

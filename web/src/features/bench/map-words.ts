@@ -1,20 +1,34 @@
-/** Names, units and steps of the map's axes, and how a direction on it is said. */
-import { t } from '../../lib/words.ts';
+/** Names, kinds and steps of the map's axes, and how a figure or a direction on it is said. */
+import { spoken, t, unitShown } from '../../lib/words.ts';
+import type { QuantityName } from '@fox-tempo/core/units';
 import type { AxisRange, MapAxis, Margin } from '@fox-tempo/core/zone-map';
 
 export const axisWords: Record<
   MapAxis,
-  { readonly name: string; readonly unit: string; readonly digits: number; readonly step: number }
+  { readonly name: string; readonly kind: QuantityName; readonly digits: number; readonly step: number }
 > = {
-  wireFeedMPerMin: { name: t('view.bench.wire-feed-2'), unit: 'm/min', digits: 1, step: 0.1 },
-  trimMm: { name: t('view.bench.trim'), unit: 'mm', digits: 1, step: 0.1 },
-  stiffness: { name: t('view.bench.soft-to-stiff-2'), unit: '', digits: 0, step: 1 },
-  ctwdMm: { name: t('view.bench.stick-out-2'), unit: 'mm', digits: 1, step: 0.5 },
-  backgroundCurrentA: { name: t('view.bench.fast-background'), unit: 'A', digits: 0, step: 2 },
+  wireFeedMPerMin: { name: t('view.bench.wire-feed-2'), kind: 'wireFeed', digits: 1, step: 0.1 },
+  trimMm: { name: t('view.bench.trim'), kind: 'shortLength', digits: 1, step: 0.1 },
+  stiffness: { name: t('view.bench.soft-to-stiff-2'), kind: 'plain', digits: 0, step: 1 },
+  ctwdMm: { name: t('view.bench.stick-out-2'), kind: 'shortLength', digits: 1, step: 0.5 },
+  backgroundCurrentA: { name: t('view.bench.fast-background'), kind: 'current', digits: 0, step: 2 },
 };
 
-export function directionWords(direction: Margin['direction'], x: AxisRange, y: AxisRange): string {
-  const axis = direction.startsWith('x') ? x.axis : y.axis;
-  const { unit, name } = axisWords[axis];
-  return t(direction.endsWith('up') ? 'view.bench.more-of' : 'view.bench.less-of', { unit, name }).trim();
+/** The unit of an axis, empty where it only counts. */
+export function axisUnit(axis: MapAxis): string {
+  return unitShown(axisWords[axis].kind).label;
+}
+
+/** A figure of an axis with its unit. */
+export function axisFigure(axis: MapAxis, figure: number): string {
+  const { kind, digits } = axisWords[axis];
+  return spoken().quantity(figure, kind, digits);
+}
+
+export function directionWords(direction: Margin['direction'], x: AxisRange, y: AxisRange, by: number): string {
+  const { axis } = direction.startsWith('x') ? x : y;
+  return t(direction.endsWith('up') ? 'view.bench.more-of' : 'view.bench.less-of', {
+    unit: axisFigure(axis, by),
+    name: axisWords[axis].name,
+  });
 }

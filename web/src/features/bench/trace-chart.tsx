@@ -1,6 +1,6 @@
 /** Current and voltage on one time axis, drops and shorts marked, the ghost's current behind, the moment as a line over both. */
 import { amount } from '@fox-tempo/core/said';
-import { t, fixed } from '../../lib/words.ts';
+import { t } from '../../lib/words.ts';
 import { csvOf } from '../../lib/csv.ts';
 import { Box } from '@chakra-ui/react';
 import type { Simulation } from '@fox-tempo/core/simulation';
@@ -197,7 +197,7 @@ function windowOf(simulation: Simulation, fromS: number) {
 }
 
 function traceCsv({ trace }: Simulation): string {
-  const figure = (list: ArrayLike<number>, at: number, digits: number) => fixed(list[at] ?? 0, digits);
+  const figure = (list: ArrayLike<number>, at: number, digits: number) => (list[at] ?? 0).toFixed(digits);
   return csvOf(
     [
       t('view.bench.time-s'),

@@ -173,11 +173,9 @@ function maskWords(program: Program, machine: MachineResource | undefined, mask:
   if (!mask) return t('view.bench.nothing-that-a-welder-would');
   const dial = machine && translate(machine.file, program).dials.find((one) => one.quantity === mask.quantity);
   const what = mask.quantity === 'trimMm' ? t('view.bench.trim') : t('view.bench.wire-feed-2');
-  const unit = mask.quantity === 'trimMm' ? 'mm' : 'm/min';
   const by = t('view.bench.of-2', {
     by: mask.by > 0 ? '+' : '−',
-    by2: amount('plain', Math.abs(mask.by), 1),
-    unit,
+    by2: amount(mask.quantity === 'trimMm' ? 'shortLength' : 'wireFeed', Math.abs(mask.by), 1),
     what,
   });
   const one = machine && stepDial(machine.file, program, mask.quantity, 1);

@@ -1,6 +1,6 @@
 /** The map: what the arc does around the present setting, its zones named, the crosshair to drag; dragging it is tuning. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, spoken, fixed } from '../../lib/words.ts';
+import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Program } from '@fox-tempo/core/machine';
 import {
@@ -23,7 +23,7 @@ import { mapCsv, plainSvg } from './map-export.ts';
 import { mapFrame } from './map-frame.ts';
 import { MapGround } from './map-ground.tsx';
 import { MapText } from './map-text.tsx';
-import { axisWords, directionWords } from './map-words.ts';
+import { axisFigure, axisWords, directionWords } from './map-words.ts';
 
 const layer = { position: 'absolute', inset: 0, width: '100%', height: '100%', display: 'block' } as const;
 
@@ -265,14 +265,14 @@ function mapWords(
   y: AxisRange,
   margins: ReturnType<typeof marginsAt>,
 ): string {
-  const place = `${axisWords[x.axis].name} ${fixed(at.x, 1)} ${axisWords[x.axis].unit}, ${axisWords[y.axis].name} ${fixed(at.y, 1)} ${axisWords[y.axis].unit}`;
+  const place = `${axisWords[x.axis].name} ${axisFigure(x.axis, at.x)}, ${axisWords[y.axis].name} ${axisFigure(y.axis, at.y)}`;
   if (!map) return t('view.bench.crosshair-at-not-drawn-yet', { place });
   const here = zoneHere(map, at);
   const edges = margins
     .filter((margin) => margin.waits !== null)
     .map(
       ({ direction, by, waits }) =>
-        `${waits ? tell(zoneWords[waits].name) : ''} ${spoken().number(Number(by.toFixed(1)))} ${directionWords(direction, x, y)}`,
+        `${waits ? tell(zoneWords[waits].name) : ''} ${directionWords(direction, x, y, by)}`,
     );
   return t('view.bench.crosshair-at-edges', {
     place,

@@ -1,5 +1,5 @@
 /** A taught line: points as read, the fitted line through them, the model's own line beside it for comparison. */
-import { t } from '../../lib/words.ts';
+import { inUnitShown, t, unitShown } from '../../lib/words.ts';
 import { csvOf } from '../../lib/csv.ts';
 import { modelAmps, type ChartLine, type LineFit } from '@fox-tempo/core/machine';
 import { useCallback, useMemo } from 'react';
@@ -12,7 +12,7 @@ export function LineFitChart({ line, fit }: { readonly line: ChartLine; readonly
       grid: { left: 50, right: 16, top: 26, bottom: 40 },
       xAxis: {
         type: 'value' as const,
-        name: t('view.machines.wire-feed-m-min'),
+        name: t('view.machines.wire-feed-unit', { unit: unitShown('wireFeed').label }),
         nameLocation: 'middle' as const,
         nameGap: 26,
         scale: true,
@@ -24,14 +24,14 @@ export function LineFitChart({ line, fit }: { readonly line: ChartLine; readonly
           type: 'line' as const,
           name: t('view.machines.model'),
           showSymbol: false,
-          data: rows.map((row) => [row.feed, row.model]),
+          data: rows.map((row) => [shownFeed(row.feed), row.model]),
           lineStyle: { color: colour('quiet'), width: 1.5, type: 'dashed' as const },
         },
         {
           type: 'line' as const,
           name: t('view.machines.this-machine'),
           showSymbol: false,
-          data: rows.flatMap((row) => (row.fitted === undefined ? [] : [[row.feed, row.fitted]])),
+          data: rows.flatMap((row) => (row.fitted === undefined ? [] : [[shownFeed(row.feed), row.fitted]])),
           lineStyle: { color: colour('accent'), width: 2 },
         },
         {
@@ -42,7 +42,7 @@ export function LineFitChart({ line, fit }: { readonly line: ChartLine; readonly
               ? []
               : [
                   {
-                    value: [point.wireFeedMPerMin, point.currentA],
+                    value: [shownFeed(point.wireFeedMPerMin), point.currentA],
                     symbol: point.doubt === undefined ? 'circle' : 'diamond',
                     itemStyle: {
                       color: colour(point.doubt === undefined ? 'ink' : 'ochre'),
@@ -72,6 +72,11 @@ export function LineFitChart({ line, fit }: { readonly line: ChartLine; readonly
       }
     />
   );
+}
+
+/** A chart is read in the reader's units; its table keeps the stored ones. */
+function shownFeed(feedMPerMin: number): number {
+  return Number(inUnitShown(feedMPerMin, 'wireFeed').toFixed(2));
 }
 
 function rowsOf(line: ChartLine, fit: LineFit) {

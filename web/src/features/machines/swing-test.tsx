@@ -1,6 +1,6 @@
 /** What one unit of a one-number swing dial means on this machine, from two short beads; kept with the dial. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, tellIf, fixed } from '../../lib/words.ts';
+import { t, tell, tellIf } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import { swingFromTests, type Dial, type SwingReading, type SwingScale } from '@fox-tempo/core/machine';
 import type { Task } from '../../lib/use-task.ts';
@@ -104,8 +104,8 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
               {t('view.machines.a-unit-is-each-way', { perUnit: amount('percent', outcome.value.perUnitPercent, 2) })}
             </strong>{' '}
             {t('view.machines.swing-around', {
-              swing: outcome.value.swingPercent.map((swing) => `${fixed(swing, 1)} %`).join(' and '),
-              mean: outcome.value.meanFeedMPerMin.map((mean) => `${fixed(mean, 1)} m/min`).join(' and '),
+              swing: outcome.value.swingPercent.map((swing) => amount('percent', swing, 1)),
+              mean: outcome.value.meanFeedMPerMin.map((mean) => amount('wireFeed', mean, 1)),
             })}
             <Box color="quiet" fontSize="13px">
               {t('view.bench.because-2', { because: outcome.value.because })}

@@ -11,7 +11,7 @@ import {
 } from '@fox-tempo/core/sequence';
 import { Action } from '../../../ui/action.tsx';
 import { ChoiceField } from '../../../ui/choice-field.tsx';
-import { levelUnitNames, levelUnits, type LevelUnit } from '../staves/levels.ts';
+import { levelUnitName, levelUnits, type LevelUnit } from '../staves/levels.ts';
 import { PhaseFields, type PhaseFieldsProps } from './phase-fields.tsx';
 import type { Score } from '../use-score.ts';
 
@@ -55,7 +55,7 @@ export function PhaseStrip(props: PhaseStripProps) {
         <ChoiceField
           label={t('view.score.levels-in')}
           value={unit}
-          choices={levelUnits.map((one) => ({ value: one, label: levelUnitNames[one] }))}
+          choices={levelUnits.map((one) => ({ value: one, label: levelUnitName(one) }))}
           onChange={onUnit}
         />
       </Box>

@@ -1,6 +1,6 @@
 /** What each phase takes and lays, with its name on the chosen machine, and what the whole takes. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, formatQuantity, fixed } from '../../../lib/words.ts';
+import { t, tell, formatQuantity, fixed, unitShown } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { ScoreOf, SequenceOnMachine } from '@fox-tempo/core/score';
 import { phaseNames, type Phase } from '@fox-tempo/core/sequence';
@@ -25,22 +25,18 @@ export function PhaseTable({
   const { totals } = whole;
   const length = (mm: number) => formatQuantity(mm, 'length', units);
   const lengthUnit = length(1).unit;
-  const names = [
-    t('view.score.phase'),
+  const figures = [
     t('view.score.seconds'),
     lengthUnit,
-    t('view.score.wire-g'),
-    t('view.score.gas-l'),
+    t('view.score.wire-unit', { unit: unitShown('mass').label }),
+    t('view.score.gas-unit', { unit: unitShown('volume').label }),
     'kJ',
-    ...(machine ? [t('view.score.on-2', { machine })] : []),
   ];
+  const names = [t('view.score.phase'), ...figures, ...(machine ? [t('view.score.on-2', { machine })] : [])];
   return (
     <Panel px="4" py="2">
       <Table label={t('view.score.phases-with-time-seam-wire')}>
-        <Heads
-          names={names}
-          right={[t('view.score.seconds'), lengthUnit, t('view.score.wire-g'), t('view.score.gas-l'), 'kJ']}
-        />
+        <Heads names={names} right={figures} />
         <tbody>
           {totals.phases.map(({ phase, seconds, mm, wireG, gasL, energyKj, count }, at) => (
             <tr key={`${phase}${at}`}>
@@ -67,10 +63,10 @@ export function PhaseTable({
                 {mm > 0 ? length(mm).text : ''}
               </Cell>
               <Cell figure py="1">
-                {wireG > 0.005 ? fixed(wireG, 2) : ''}
+                {wireG > 0.005 ? formatQuantity(wireG, 'mass', units, 2).text : ''}
               </Cell>
               <Cell figure py="1">
-                {gasL > 0.005 ? fixed(gasL, 2) : ''}
+                {gasL > 0.005 ? formatQuantity(gasL, 'volume', units, 2).text : ''}
               </Cell>
               <Cell figure py="1">
                 {energyKj > 0.005 ? fixed(energyKj, 1) : ''}
@@ -93,10 +89,10 @@ export function PhaseTable({
               {length(totals.mm).text}
             </Cell>
             <Cell figure py="1" borderBottomWidth="0">
-              {fixed(totals.wireG, 1)}
+              {formatQuantity(totals.wireG, 'mass', units, 1).text}
             </Cell>
             <Cell figure py="1" borderBottomWidth="0">
-              {fixed(totals.gasL, 1)}
+              {formatQuantity(totals.gasL, 'volume', units, 1).text}
             </Cell>
             <Cell figure py="1" borderBottomWidth="0">
               {fixed(totals.energyKj, 1)}

@@ -1,6 +1,7 @@
 /** The taper: how warm the plate ahead of the arc gets along the seam, the level that leaves, and where a tap to the second level fits. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, fixed } from '../../../lib/words.ts';
+import { useSettings } from '../../../lib/settings.ts';
+import { formatQuantity, t, tell, fixed, unitShown } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { taperPlan, taperRanges, type ScoreOf } from '@fox-tempo/core/score';
 import { schoolFacts } from '@fox-tempo/core/sequence';
@@ -24,6 +25,14 @@ export function TaperPanel({
   const [asked, ask] = useKeptForm(`taper/${seamId}`, { sideMm: 60, plateC: 20 });
   const { program, thicknessMm } = whole;
   const outcome = taperPlan({ program, lengthMm: whole.score.lengthMm, thicknessMm, ...asked });
+  const units = useSettings((state) => state.units);
+  const heads = [
+    t('view.score.at-unit', { unit: unitShown('length').label }),
+    t('view.score.ahead-unit', { unit: unitShown('temperature').label }),
+    t('view.score.level'),
+    t('view.score.band'),
+    unitShown('wireFeed').label,
+  ];
   const hasSecond = schoolFacts[program.sequence.trigger].second;
   return (
     <Panel title={t('view.score.taper-along-the-seam')} px="4" py="3">
@@ -37,8 +46,8 @@ export function TaperPanel({
           onValue={(sideMm) => sideMm !== null && ask({ ...asked, sideMm })}
         />
         <ValueField
-          label={t('view.score.plate-at-the-start-c')}
-          of="plain"
+          label={t('view.score.plate-at-the-start')}
+          of="temperature"
           value={asked.plateC}
           keep={`taper/${seamId}/plate`}
           range={taperRanges.plateC}
@@ -56,32 +65,17 @@ export function TaperPanel({
       {outcome.ok && (
         <>
           <Table label={t('view.score.level-at-stations-along-the')} mt="2">
-            <Heads
-              names={[
-                t('view.score.at-mm'),
-                t('view.score.ahead-c'),
-                t('view.score.level'),
-                t('view.score.band'),
-                'm/min',
-              ]}
-              right={[
-                t('view.score.at-mm'),
-                t('view.score.ahead-c'),
-                t('view.score.level'),
-                t('view.score.band'),
-                'm/min',
-              ]}
-            />
+            <Heads names={heads} right={heads} />
             <tbody>
               {outcome.value.stations
                 .filter((_, at) => at % 2 === 0)
                 .map(({ mm, aheadC, levelPercent, band }) => (
                   <tr key={mm}>
                     <Cell figure py="1">
-                      {fixed(mm, 0)}
+                      {formatQuantity(mm, 'length', units).text}
                     </Cell>
                     <Cell figure py="1">
-                      {fixed(aheadC, 0)}
+                      {formatQuantity(aheadC, 'temperature', units).text}
                     </Cell>
                     <Cell figure py="1">
                       {fixed(levelPercent, 0)} %
@@ -90,7 +84,7 @@ export function TaperPanel({
                       {t('view.score.to', { band: amount('plain', band[0], 0), band2: amount('plain', band[1], 0) })}
                     </Cell>
                     <Cell figure py="1">
-                      {fixed((program.wireFeedMPerMin * levelPercent) / 100, 1)}
+                      {formatQuantity((program.wireFeedMPerMin * levelPercent) / 100, 'wireFeed', units).text}
                     </Cell>
                   </tr>
                 ))}

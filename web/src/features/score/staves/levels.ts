@@ -1,16 +1,15 @@
 /** Levels said in percent of main, as feed or as current: each with the others beside it, whichever the welder's machine speaks. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, fixed } from '../../../lib/words.ts';
+import { t, tell, fixed, unitShown } from '../../../lib/words.ts';
 import type { ElectricalOf } from '@fox-tempo/core/score';
 
 export const levelUnits = ['percent', 'feed', 'current'] as const;
 export type LevelUnit = (typeof levelUnits)[number];
 
-export const levelUnitNames: Record<LevelUnit, string> = {
-  percent: t('view.score.of-main'),
-  feed: 'm/min',
-  current: 'A',
-};
+export function levelUnitName(unit: LevelUnit): string {
+  if (unit === 'percent') return t('view.score.of-main');
+  return unitShown(unit === 'feed' ? 'wireFeed' : 'current').label;
+}
 
 export interface LevelScale {
   readonly feedMPerMin: number;

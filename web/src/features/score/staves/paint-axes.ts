@@ -1,6 +1,6 @@
 /** The paper of a score: grounds with their names, seconds above, millimetres below, and the breaks where a steady stretch is folded away. */
 import { amount } from '@fox-tempo/core/said';
-import { t, named, fixed } from '../../../lib/words.ts';
+import { t, named, fixed, inUnitShown, unitShown } from '../../../lib/words.ts';
 import { foldAt, type Fold } from '@fox-tempo/core/score';
 import { font, xOf, type Colour, type StavePicture } from './stave-picture.ts';
 import { tickStep } from './window.ts';
@@ -27,7 +27,7 @@ export function paintGrounds(
   if (isSmall) return;
   context.font = font(11, true);
   context.fillText('s', layout.left - 20, 17);
-  context.fillText('mm', layout.left - 20, layout.height - 9);
+  context.fillText(unitShown('length').label, layout.left - 20, layout.height - 9);
 }
 
 export function paintTime(context: CanvasRenderingContext2D, picture: StavePicture, colour: Colour): void {
@@ -57,7 +57,9 @@ export function paintMillimetres(context: CanvasRenderingContext2D, picture: Sta
   const pace = gun.pieces.find(({ fromMm, toMm }) => toMm > fromMm);
   if (!pace) return;
   const mmPerS = (pace.toMm - pace.fromMm) / (pace.toS - pace.fromS);
-  const step = tickStep(window.pxPerS / mmPerS);
+  // Whole units of the reader: a foot rule has no millimetres.
+  const mmPerUnit = unitShown('length').factor;
+  const step = tickStep((window.pxPerS / mmPerS) * mmPerUnit) * mmPerUnit;
   context.font = font(11, true);
   context.textAlign = 'center';
   context.fillStyle = colour('quiet');
@@ -69,13 +71,13 @@ export function paintMillimetres(context: CanvasRenderingContext2D, picture: Sta
     const x = xOf(picture, atS);
     if (x - last < 30) continue;
     last = x;
-    context.fillText(fixed(mm, step < 1 ? 1 : 0), x, y);
+    context.fillText(fixed(inUnitShown(mm, 'length'), step < mmPerUnit ? 1 : 0), x, y);
     context.fillRect(x, layout.current.top + layout.current.height, 1, 4);
   }
   // The end of the seam always has its figure.
   const endS = gun.timeAt(gun.endMm);
   if (endS !== undefined && xOf(picture, endS) - last > 30) {
-    context.fillText(fixed(gun.endMm, 0), xOf(picture, endS), y);
+    context.fillText(fixed(inUnitShown(gun.endMm, 'length'), unitShown('length').digits), xOf(picture, endS), y);
   }
 }
 

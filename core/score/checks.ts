@@ -55,7 +55,7 @@ function roomChecks({ sequence, travelMmPerMin }: Program, { overrunMm, lengthMm
   ] as const;
   const said = parts
     .filter(([, s]) => s > 0)
-    .map(([name, s]) => say('score.sum', { name, pace: amount('shortLength', s * pace, 0) }));
+    .map(([name, s]) => say('score.sum', { name, pace: amount('length', s * pace, 0) }));
   return [
     {
       code: 'short-seam',
@@ -64,8 +64,8 @@ function roomChecks({ sequence, travelMmPerMin }: Program, { overrunMm, lengthMm
       field: sequence.startS > sequence.slopeOutS ? 'startS' : 'slopeOutS',
       message: say('score.the-slopes-meet-before-main', {
         said,
-        length: amount('shortLength', lengthMm, 0),
-        overrun: amount('shortLength', overrunMm, 0),
+        length: amount('length', lengthMm, 0),
+        overrun: amount('length', overrunMm, 0),
       }),
     },
   ];
@@ -185,8 +185,8 @@ function tapChecks({ sequence }: Program, { events, lengthMm, gun }: SeamScore):
       message: say('score.of-taps-fall-into-the', {
         placed: sequence.tapsAtMm.length - placed,
         tapsAt: sequence.tapsAtMm.length,
-        length: amount('shortLength', lengthMm, 0),
-        at: amount('shortLength', gun.mmAt(events[1]?.atS ?? 0), 0),
+        length: amount('length', lengthMm, 0),
+        at: amount('length', gun.mmAt(events[1]?.atS ?? 0), 0),
       }),
     },
   ];

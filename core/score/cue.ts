@@ -111,14 +111,14 @@ function alongSeam(live: LivePlay, sequence: TriggerSequence, score: SeamScore, 
   if (due)
     return {
       word: what,
-      detail: isTap ? say('score.at', { target: amount('shortLength', target, 0) }) : say('score.end-of-the-seam'),
+      detail: isTap ? say('score.at', { target: amount('length', target, 0) }) : say('score.end-of-the-seam'),
       due: true,
       count: 0,
     };
   const seconds = toGo / paceMmPerS;
   return {
     word: seconds < aheadS ? say('score.soon', { what }) : say('score.weld-on'),
-    detail: say('score.in', { what, toGo: amount('shortLength', toGo, 0), seconds: amount('phaseTime', seconds, 1) }),
+    detail: say('score.in', { what, toGo: amount('length', toGo, 0), seconds: amount('phaseTime', seconds, 1) }),
     due: false,
     count: 0,
   };
@@ -165,8 +165,8 @@ export function playedAgainst(
   });
   const place = (part: Phrase, wanted: number, was: number | undefined): PlayedPart => ({
     part,
-    wanted: joined([amount('shortLength', wanted, 0)]),
-    was: was === undefined ? say('score.not-done') : joined([amount('shortLength', was, 0)]),
+    wanted: joined([amount('length', wanted, 0)]),
+    was: was === undefined ? say('score.not-done') : joined([amount('length', was, 0)]),
     fits: was !== undefined && Math.abs(was - wanted) <= 5,
   });
   const parts: PlayedPart[] = [];

@@ -69,8 +69,8 @@ export function judgeEnds(
   });
   const regime = poolMm * 2 > thicknessMm ? say('score.through-the-sheet') : say('score.into-the-plate');
   return {
-    first: judged(first, say('score.the-first', { within: amount('shortLength', within, 0) }), alpha, regime),
-    last: judged(last, say('score.the-last', { within: amount('shortLength', within, 0) }), alpha, regime),
+    first: judged(first, say('score.the-first', { within: amount('length', within, 0) }), alpha, regime),
+    last: judged(last, say('score.the-last', { within: amount('length', within, 0) }), alpha, regime),
     along,
   };
 }

@@ -252,7 +252,7 @@ function tapsLost(
       quantity: 'secondFeedMPerMin',
       what: say('score.tap-to-at', {
         second: amount('percent', secondPercent, 0),
-        mm: tapsAtMm.map((mm) => amount('shortLength', mm, 0)),
+        mm: tapsAtMm.map((mm) => amount('length', mm, 0)),
       }),
       nearest: say('score.main-throughout-travel-faster-from'),
     },

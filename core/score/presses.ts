@@ -52,7 +52,7 @@ export function pressLines(score: SeamScore): Phrase[] {
   return presses.map((press, at) => {
     const isLast = at === presses.length - 1;
     const heldS = press.toS - press.fromS;
-    const where = at === 0 ? say('score.at-the-start') : say('score.at-2', { mm: amount('shortLength', press.mm, 0) });
+    const where = at === 0 ? say('score.at-the-start') : say('score.at-2', { mm: amount('length', press.mm, 0) });
     if (press.kind === 'tap') {
       return at === 0 || !isLast || presses.length > 2
         ? joined([where, ': ', at === 0 || isLast ? say('score.press-and-let-go') : say('score.tap-word'), '.'])
@@ -60,12 +60,12 @@ export function pressLines(score: SeamScore): Phrase[] {
     }
     const arcS = press.toS - Math.max(press.fromS, score.litS);
     if (at === 0 && presses.length === 1)
-      return say('score.press-and-hold-let-go', { where, length: amount('shortLength', score.lengthMm, 0) });
+      return say('score.press-and-hold-let-go', { where, length: amount('length', score.lengthMm, 0) });
     if (at === 0)
       return say('score.press-and-hold-until-after', {
         where,
         arc: amount('phaseTime', arcS, 1),
-        over: amount('shortLength', press.overMm, 0),
+        over: amount('length', press.overMm, 0),
         arc2: countWords(arcS),
       });
     return say('score.press-and-hold-let-go-2', {

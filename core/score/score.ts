@@ -39,7 +39,7 @@ export function scoreOf(program: Program, seam: ScoreSeam, habit: TriggerHabit =
       code: 'out-of-range',
       message: say('score.a-seam-needs-a-length', {
         short0: amount('shortLength', 0),
-        length: amount('shortLength', seam.lengthMm),
+        length: amount('length', seam.lengthMm),
       }),
       limit: 0,
       got: seam.lengthMm,

@@ -66,7 +66,7 @@ export function tackSchedule({ program, lengthMm, thicknessMm, spacingMm, tackMm
       code: 'tacks-touch',
       message: say('score.tacks-of-every-leave-no', {
         tack: amount('shortLength', tack),
-        wanted: amount('shortLength', wantedMm),
+        wanted: amount('length', wantedMm),
       }),
       limit: wantedMm,
       got: tack,
@@ -106,18 +106,18 @@ export function tackSchedule({ program, lengthMm, thicknessMm, spacingMm, tackMm
           ? say('score.about-times-not-under-25', {
               isAluminium: isAluminium ? 25 : 20,
               thickness: amount('shortLength', thicknessMm),
-              short150: amount('shortLength', 150),
+              short150: amount('length', 150),
               gaps,
-              length: amount('shortLength', lengthMm),
+              length: amount('length', lengthMm),
             })
           : say('score.wanted-equal-gaps-on', {
-              wanted: amount('shortLength', wantedMm),
+              wanted: amount('length', wantedMm),
               gaps,
-              length: amount('shortLength', lengthMm),
+              length: amount('length', lengthMm),
             }),
       time: say('score.bead-section-over-at-of', {
         area: amount('area', areaMm2, 1),
-        tack: amount('shortLength', tack, 0),
+        tack: amount('length', tack, 0),
         wireFeed: amount('wireFeed', program.wireFeedMPerMin, 1),
         arc: amount('phaseTime', arcS, 2),
       }),

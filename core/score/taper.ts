@@ -116,7 +116,7 @@ export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: Ta
     because: say('score.into-of-metal-to-each', {
       watts: amount('kilowatts', watts / 1000, 1),
       thickness: amount('shortLength', thicknessMm),
-      side: amount('shortLength', sideMm),
+      side: amount('length', sideMm),
       travel: amount('travel', program.travelMmPerMin, 0),
       alpha: amount('diffusivity', alpha),
       trial: last

@@ -63,8 +63,8 @@ export function sequenceIssues(sequence: TriggerSequence, hasGas = true): Issue[
         code: 'taps-out-of-order',
         message: say('sequence.tap-must-come-after-of', {
           at: at + 1,
-          before: amount('shortLength', before),
-          mm: amount('shortLength', mm),
+          before: amount('length', before),
+          mm: amount('length', mm),
         }),
         limit: before,
         got: mm,

@@ -26,8 +26,8 @@ function scheduleLines({ t, tell }: Words, program: Program, lengthMm: number, t
     return [
       t('server.cards.stitches-of-between-of-a', {
         count,
-        stitch: amount('shortLength', stitchMm, 0),
-        gap: amount('shortLength', gapMm, 0),
+        stitch: amount('length', stitchMm, 0),
+        gap: amount('length', gapMm, 0),
         heatShare: amount('percent', heatShare * 100, 0),
       }),
     ];
@@ -46,8 +46,8 @@ function scheduleLines({ t, tell }: Words, program: Program, lengthMm: number, t
   return [
     t('server.cards.tacks-of-every-each-both', {
       count,
-      tack: amount('shortLength', tackMm, 0),
-      spacing: amount('shortLength', spacingMm, 0),
+      tack: amount('length', tackMm, 0),
+      spacing: amount('length', spacingMm, 0),
       arc: amount('phaseTime', arcS, 2),
       gas: amount('volume', gasL, 0),
       gasLost: amount('volume', gasLostL, 0),

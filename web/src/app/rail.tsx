@@ -90,6 +90,9 @@ export function Rail() {
           minWidth="64px"
           fontSize="12px"
           fontWeight={600}
+          textAlign="center"
+          lineHeight="1.2"
+          px="0.5"
           color="quiet"
           borderLeftWidth={{ base: 0, md: '4px' }}
           borderRightWidth={{ base: 0, md: '4px' }}

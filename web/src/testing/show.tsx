@@ -35,6 +35,14 @@ export function signInAs(role: Role, name = 'Ilse Brandokor'): void {
 
 export function resetSettings(): void {
   signInAs('lead');
-  settings.setState({ units: 'metric', theme: 'day', personId: null, machineId: null, machineOfSeam: {} });
+  settings.setState({
+    language: 'en',
+    hand: 'right',
+    units: 'metric',
+    theme: 'day',
+    personId: null,
+    machineId: null,
+    machineOfSeam: {},
+  });
   localStorage.clear();
 }

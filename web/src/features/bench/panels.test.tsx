@@ -127,7 +127,7 @@ describe('the map', () => {
     shown(() => undefined);
     const drawn = screen.getByRole('application');
     expect(drawn.getAttribute('aria-label')).toContain('Crosshair at wire feed 5.5 m/min, trim 1.0 mm: hum.');
-    expect(drawn.getAttribute('aria-label')).toContain('crackle 1 mm less trim');
+    expect(drawn.getAttribute('aria-label')).toContain('crackle 1.0 mm less trim');
     expect(screen.getByText('here: one drop a pulse, steady hum')).toBeTruthy();
   });
 

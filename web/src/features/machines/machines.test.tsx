@@ -219,7 +219,7 @@ describe('the chart', () => {
           'number;filler;diameter (mm);gas;mode\n12;steel-solid;1,0;C1;dip\n52;steel-solid;0,8 kg;C1;dip\n53;cusi3;0,8;I1;pulse',
       },
     });
-    expect(screen.getByText(/3 rows read: 1 lines to add, 2 places/)).toBeTruthy();
+    expect(screen.getByText(/3 rows read: 1 line to add, 2 places/)).toBeTruthy();
     expect(screen.getByText(/Line 12 is on the machine already/)).toBeTruthy();
     expect(screen.getByText(/the unit "kg" is not known here/)).toBeTruthy();
     expect(calls.some((call) => call.method === 'PUT')).toBe(false);

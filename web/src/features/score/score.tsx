@@ -47,7 +47,7 @@ function LoadedScore({
       line={
         program
           ? t('view.score.at', {
-              length: amount('shortLength', sheet.spec.lengthMm),
+              length: amount('length', sheet.spec.lengthMm),
               travel: amount('travel', program.travelMmPerMin, 0),
               diameter: wireWords(program.filler, program.diameterMm),
               mode: modeName(program.mode),

@@ -113,7 +113,7 @@ export function Play({
         </Box>
         <Box as="dd" textStyle="figure" fontSize="13px">
           {t('view.score.sum-2', {
-            now: amount('shortLength', gun.mmAt(nowS), 0),
+            now: amount('length', gun.mmAt(nowS), 0),
             current: slice && running ? `, ${fixed(meanOf(slice.trace.currentA), 0)} A` : '',
             buckles: slice && slice.buckles > 0 ? t('view.score.wire-bent-on-the-plate') : '',
           })}

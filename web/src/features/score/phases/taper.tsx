@@ -102,11 +102,11 @@ export function TaperPanel({
                   }
                   onClick={() => score.edit({ tapsAtMm: [outcome.value.tapAtMm ?? 1] }, t('view.score.taper-tap'))}
                 >
-                  {t('view.score.put-the-tap-at', { tapAt: amount('shortLength', outcome.value.tapAtMm) })}
+                  {t('view.score.put-the-tap-at', { tapAt: amount('length', outcome.value.tapAtMm) })}
                 </Action>
               ) : (
                 <Box fontSize="13px">
-                  {t('view.score.a-trigger-with-a-second', { tapAt: amount('shortLength', outcome.value.tapAtMm) })}
+                  {t('view.score.a-trigger-with-a-second', { tapAt: amount('length', outcome.value.tapAtMm) })}
                 </Box>
               )}
             </Box>

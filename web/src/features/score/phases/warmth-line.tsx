@@ -23,7 +23,7 @@ export function WarmthLine({ whole }: { readonly whole: ScoreOf }) {
         viewBox={`0 0 ${size.width} ${size.height}`}
         role="img"
         aria-label={t('view.score.warmth-along-the-seam-against', {
-          end: amount('shortLength', endMm),
+          end: amount('length', endMm),
           warmth: amount('percent', whole.ends.first.warmth * 100, 0),
           warmth2: amount('percent', whole.ends.last.warmth * 100, 0),
         })}
@@ -60,7 +60,7 @@ export function WarmthLine({ whole }: { readonly whole: ScoreOf }) {
             fill={cssColour('quiet')}
             style={{ fontSize: '10.5px' }}
           >
-            {tell(amount('shortLength', mm, 0))}
+            {tell(amount('length', mm, 0))}
           </text>
         ))}
         <text x={size.left + 6} y={yOf(hotAbove) + 12} fill={cssColour('spruce')} style={{ fontSize: '10.5px' }}>

@@ -228,9 +228,7 @@ export function handleValue({ time, level, tap }: Handle, sequence: TriggerSeque
   const parts = [
     ...(level ? [`${fixed(sequence[level], 0)} %`] : []),
     ...(time ? [tell(amount('phaseTime', sequence[time.field], 2))] : []),
-    ...(tap === undefined
-      ? []
-      : [t('view.score.at-2', { tap: amount('shortLength', sequence.tapsAtMm[tap] ?? 0, 0) })]),
+    ...(tap === undefined ? [] : [t('view.score.at-2', { tap: amount('length', sequence.tapsAtMm[tap] ?? 0, 0) })]),
   ];
   return parts.join(', ');
 }

@@ -112,7 +112,7 @@ export function paintFold(context: CanvasRenderingContext2D, picture: StavePictu
   context.font = font(11, false, 600);
   context.fillStyle = colour('quiet');
   context.fillText(
-    t('view.score.folded', { seconds: amount('phaseTime', seconds, 0), mm: amount('shortLength', mm, 0) }),
+    t('view.score.folded', { seconds: amount('phaseTime', seconds, 0), mm: amount('length', mm, 0) }),
     0,
     0,
   );

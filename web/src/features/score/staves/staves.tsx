@@ -207,7 +207,7 @@ export function pictureOf(
 
 function describe({ totals, score }: ScoreOf): string {
   const phases = totals.phases.map(({ phase, seconds }) => `${phase} ${fixed(seconds, 1)} s`).join(', ');
-  return t('view.score.of-seam-2', { length: amount('shortLength', score.lengthMm, 0), phases });
+  return t('view.score.of-seam-2', { length: amount('length', score.lengthMm, 0), phases });
 }
 
 function onViewKey(event: KeyboardEvent, view: View, toggleLens: () => void): void {

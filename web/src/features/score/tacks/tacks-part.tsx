@@ -226,7 +226,7 @@ function TackDrawing({ plan, lengthMm }: { readonly plan: TackSchedule; readonly
         role="img"
         aria-label={t('view.score.tacks-on-both-ends-first', {
           count: plan.count,
-          length: amount('shortLength', lengthMm),
+          length: amount('length', lengthMm),
         })}
       >
         <rect x="10" y="30" width={width - 20} height="10" fill={cssColour('metal')} stroke={cssColour('metalEdge')} />
@@ -250,7 +250,7 @@ function TackDrawing({ plan, lengthMm }: { readonly plan: TackSchedule; readonly
           0
         </text>
         <text x={width - 10} y="55" textAnchor="end" fill={cssColour('quiet')} style={{ fontSize: '10.5px' }}>
-          {tell(amount('shortLength', lengthMm, 0))}
+          {tell(amount('length', lengthMm, 0))}
         </text>
       </svg>
     </Box>

@@ -53,7 +53,7 @@ const pictures = [
     theme: 'night',
     act: (page) => page.getByRole('heading', { name: 'Passes' }).evaluate((node) => node.scrollIntoView()),
   },
-  { name: 'seam-sheet-us-tablet', path: '/seams/sink-flange-lap', size: tablet, units: 'us' },
+  { name: 'seam-sheet-es-us-tablet', path: '/seams/sink-flange-lap', size: tablet, units: 'us', language: 'es' },
   { name: 'wire-and-gas-day', path: '/seams/trike-frame-node/wire' },
   {
     name: 'set-up-tablet',
@@ -106,7 +106,9 @@ async function main() {
   mkdirSync(join(root, 'docs', 'screenshots'), { recursive: true });
   try {
     const wanted = pictures.filter(({ name }) => name.startsWith(process.argv[2] ?? ''));
-    for (const { name, path, theme = 'day', units = 'metric', size = wide, person = 'teo-varnholt', act } of wanted) {
+    for (const picture of wanted) {
+      const { name, path, theme = 'day', units = 'metric', language = 'en', size = wide, act } = picture;
+      const { person = 'teo-varnholt' } = picture;
       const page = await browser.newPage({ viewport: size, locale: 'en-GB' });
       const address = `http://127.0.0.1:${port}`;
       if (person !== null) await page.request.post(`${address}/api/session/demo`, { data: { personId: person } });
@@ -115,13 +117,15 @@ async function main() {
         {
           theme,
           units,
+          language,
           personId: person,
           machineId: 'rowan',
         },
       );
       await page.goto(`${address}${path}`, { waitUntil: 'networkidle' });
       await page.getByRole('heading', { level: 1 }).waitFor();
-      if (/^\/seams\/[^/]+$/.test(path)) {
+      if (language !== 'en') await page.waitForTimeout(4000);
+      else if (/^\/seams\/[^/]+$/.test(path)) {
         // The chart comes as a chunk of its own, the simulation from a worker.
         await page.locator('[aria-label^="Fast pulse"] svg').waitFor();
         await page.getByText('Drops a pulse').waitFor();

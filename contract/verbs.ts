@@ -23,6 +23,8 @@ import {
   simulateInput,
   simulateProgramFields,
 } from './compute.ts';
+import { diagnoseVerb } from './diagnose-verb.ts';
+import { learnVerb } from './learn-verb.ts';
 import { machineFile, readMachineFile } from './machine.ts';
 import { readDialsVerb, translateVerb } from './machine-verbs.ts';
 import { issuesOf, opaque, under } from './opaque.ts';
@@ -138,6 +140,8 @@ export const verbs = {
   translate: translateVerb,
   'read-dials': readDialsVerb,
   sequence: sequenceVerb,
+  diagnose: diagnoseVerb,
+  learn: learnVerb,
   calibrate: verb(say('contract.corrects-a-wire-in-its'), calibrateInput, calibrate),
 } as const satisfies Record<string, Verb>;
 

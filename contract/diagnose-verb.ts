@@ -1,0 +1,78 @@
+/** `diagnose`: what was seen and measured on a weld, to causes with what speaks for them, the next look, and moves. */
+import { diagnose, symptomCodes, type DiagnoseInput } from '@fox-tempo/core/judge';
+import { failure, success, type Outcome } from '@fox-tempo/core/outcome';
+import { say } from '@fox-tempo/core/said';
+import { stepKinds } from '@fox-tempo/core/setup';
+import { z } from 'zod';
+import { closed, fillerField, gasField, idField, ranged } from './fields.ts';
+import { parseWith } from './issues.ts';
+import { machineFile, readMachineFile } from './machine.ts';
+import { issuesOf, opaque, under } from './opaque.ts';
+import { programFile, readProgramFile } from './program.ts';
+import type { Verb } from './verb.ts';
+
+/** Largest leg that a rule beside a bead could show; beyond it a figure was typed wrong. */
+const beadMm = z.number().min(0.5).max(40);
+
+export const measuredField = z.strictObject({
+  displayedCurrentA: z.number().min(5).max(700).optional(),
+  displayedVoltageV: z.number().min(5).max(60).optional(),
+  pulseHz: z.number().min(5).max(600).optional(),
+  shortsPerS: z.number().min(0).max(400).optional(),
+  legsMm: z.tuple([beadMm, beadMm]).optional(),
+  widthMm: beadMm.optional(),
+  heightMm: z.number().min(0).max(20).optional(),
+  travelMmPerMin: ranged('travelMmPerMin').optional(),
+});
+
+export const factsField = z.strictObject({
+  tipArcMinutes: z.number().min(0).max(100_000).optional(),
+  leadReadDaysAgo: z.number().min(0).max(10_000).optional(),
+  plateC: ranged('plateC').optional(),
+  loaded: z.strictObject({ filler: fillerField, gas: gasField, diameterMm: ranged('diameterMm') }).optional(),
+  ticked: z.array(closed(stepKinds)).max(stepKinds.length).optional(),
+});
+
+export const seenField = z.partialRecord(closed(symptomCodes), z.enum(['yes', 'no']));
+
+const rest = {
+  circuitMOhm: ranged('circuitMOhm').optional(),
+  /** Dials as they stood. */
+  set: z.record(idField, z.number()).optional(),
+  facts: factsField.optional(),
+  symptoms: seenField.default({}),
+  measured: measuredField.optional(),
+  limits: z.looseObject({ legMm: z.tuple([beadMm, beadMm]).optional() }).optional(),
+};
+const outer = z.strictObject({ program: opaque, machine: opaque.optional(), ...rest });
+
+export const diagnoseVerb: Verb = {
+  summary: say('contract.which-cause-and-which-move'),
+  input: z.strictObject({ program: programFile, machine: machineFile.optional(), ...rest }),
+  run(value) {
+    const question = diagnoseQuestion(value);
+    if (!question.ok) return question;
+    const answer = diagnose(question.value);
+    if (answer.ok) return answer;
+    return failure(...answer.issues.map((issue) => ({ ...issue, path: inSet(issue.path) })));
+  },
+};
+
+/** The question with its files read. */
+function diagnoseQuestion(value: unknown): Outcome<DiagnoseInput> {
+  const parsed = parseWith(outer, value);
+  if (!parsed.ok) return parsed;
+  const { program: programValue, machine: machineValue, set, ...asked } = parsed.value;
+  const program = under('program', readProgramFile(programValue));
+  const machine = machineValue === undefined ? undefined : under('machine', readMachineFile(machineValue));
+  if (!program.ok || machine?.ok === false) return failure(...issuesOf(program), ...(machine ? issuesOf(machine) : []));
+  if (set && !machine) {
+    return failure({ path: 'set', code: 'missing', message: say('contract.dials-need-their-machine') });
+  }
+  return success({ ...asked, program: program.value, machine: machine?.value, set });
+}
+
+/** Readings of dials name them as the question does. */
+function inSet(path: string): string {
+  return path.replace(/^dials/, 'set');
+}

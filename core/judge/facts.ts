@@ -1,0 +1,107 @@
+/** What was known before the weld, and how it moves the chance of a cause. The multipliers are assumed. */
+import { amount, say, type Said } from '../said/index.ts';
+import { sameSizeMm, type Program } from '../machine/index.ts';
+import type { FillerCode } from '../consumables/index.ts';
+import type { StepKind } from '../setup/index.ts';
+import type { DialsOff } from './dials-off.ts';
+import { causeCodes, causes, type CauseCode } from './causes.ts';
+
+export interface Facts {
+  readonly tipArcMinutes?: number | undefined;
+  readonly leadReadDaysAgo?: number | undefined;
+  /** Beside the seam before the arc, °C. */
+  readonly plateC?: number | undefined;
+  readonly loaded?: { readonly filler: FillerCode; readonly gas: string; readonly diameterMm: number } | undefined;
+  /** Steps of the set-up walk that were ticked. */
+  readonly ticked?: readonly StepKind[] | undefined;
+}
+
+export interface Known {
+  readonly priors: Readonly<Record<CauseCode, number>>;
+  /** Facts that moved a cause, for its because. */
+  readonly because: ReadonlyMap<CauseCode, readonly Said[]>;
+}
+
+/** A mismatch that was read is believed; a match that was read leaves a slip of the eye. */
+const readMismatch = 0.97;
+const least = 0.0005;
+const readMatch = 0.1;
+const tickedLeaves = 0.35;
+/** Arc minutes after which a contact tip is as likely worn as not. */
+const tipLifeMinutes = 480;
+const warmC = 60;
+
+const checkedBy: Partial<Record<StepKind, readonly CauseCode[]>> = {
+  polarity: ['polarity', 'return-poor'],
+  gas: ['gas-wrong', 'leak'],
+  flow: ['gas-low', 'gas-high'],
+  rolls: ['rolls', 'slip'],
+  tension: ['slip'],
+  liner: ['liner'],
+  wire: ['wire-wrong', 'size-wrong'],
+  tip: ['tip-worn', 'tip-loose', 'tip-tight'],
+  clean: ['surface'],
+  process: ['line-wrong'],
+};
+
+/** What is off by less is a dial's step or a reading. */
+export const noticed = { trimMm: 0.3, feedShare: 0.03, stiffness: 1 } as const;
+
+export function knownBefore(program: Program, facts: Facts, dials: DialsOff | undefined): Known {
+  const priors = Object.fromEntries(causeCodes.map((code) => [code, causes[code].prior])) as Record<CauseCode, number>;
+  const because = new Map<CauseCode, Said[]>();
+  const move = (code: CauseCode, prior: number, fact: Said) => {
+    priors[code] = Math.min(Math.max(prior, least), readMismatch);
+    because.set(code, [...(because.get(code) ?? []), fact]);
+  };
+  // What the program does not have cannot be off.
+  if (!program.slowBeat) priors['beat-off'] = least;
+  for (const step of facts.ticked ?? []) {
+    for (const code of checkedBy[step] ?? []) move(code, priors[code] * tickedLeaves, say('judge.fact-ticked'));
+  }
+  if (facts.tipArcMinutes !== undefined) {
+    const worn = 0.02 + 0.6 * (1 - 2 ** -((facts.tipArcMinutes / tipLifeMinutes) ** 2));
+    move('tip-worn', worn, say('judge.fact-tip', { minutes: amount('minutes', facts.tipArcMinutes, 0) }));
+  }
+  if (facts.leadReadDaysAgo !== undefined) {
+    const stale = Math.min(0.4 + facts.leadReadDaysAgo / 50, 2);
+    const fact = say('judge.fact-lead', { days: facts.leadReadDaysAgo });
+    move('lead-high', priors['lead-high'] * stale, fact);
+    move('return-poor', priors['return-poor'] * stale, fact);
+  }
+  if (facts.plateC !== undefined) {
+    const over = Math.max(facts.plateC - warmC, 0);
+    move('plate-hot', over === 0 ? 0.01 : 0.1 + 0.7 * (1 - Math.exp(-over / 60)), plateFact(facts.plateC));
+  }
+  if (facts.loaded) {
+    const { filler, gas, diameterMm } = facts.loaded;
+    const read = (code: CauseCode, agrees: boolean) =>
+      move(
+        code,
+        agrees ? priors[code] * readMatch : readMismatch,
+        agrees ? say('judge.fact-loaded-right') : say('judge.fact-loaded'),
+      );
+    read('wire-wrong', filler === program.filler);
+    read('gas-wrong', gas === program.gas);
+    read('size-wrong', Math.abs(diameterMm - program.diameterMm) < sameSizeMm);
+  }
+  if (dials) {
+    const turn = (low: CauseCode, high: CauseCode, off: number, least: number) => {
+      move(low, off < -least ? readMismatch : priors[low] * readMatch, dialFact(off < -least));
+      move(high, off > least ? readMismatch : priors[high] * readMatch, dialFact(off > least));
+    };
+    turn('trim-low', 'trim-high', dials.trimMm, noticed.trimMm);
+    turn('feed-low', 'feed-high', dials.feedShare, noticed.feedShare);
+    const isOff = Math.abs(dials.stiffness) > noticed.stiffness;
+    move('stiffness-off', isOff ? readMismatch : priors['stiffness-off'] * readMatch, dialFact(isOff));
+  }
+  return { priors, because };
+}
+
+function dialFact(isOff: boolean): Said {
+  return isOff ? say('judge.fact-dials') : say('judge.fact-dials-right');
+}
+
+function plateFact(plateC: number): Said {
+  return say('judge.fact-plate', { plate: amount('temperature', plateC, 0) });
+}

@@ -1,0 +1,3 @@
+export { paceElsewhere, paceOf, unknownPace, type Pace, type TimedSeam } from './pace.ts';
+export { type Prior, type Shrunk } from './shrink.ts';
+export { trimAt, trimLine, trimLineAt, type TrimLine } from './trim-line.ts';

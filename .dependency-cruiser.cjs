@@ -11,6 +11,13 @@ module.exports = {
       to: { pathNot: inside('core') },
     },
     {
+      name: 'stand-in-knows-no-judge',
+      comment: 'A judge that is tested on its own tables reads them back.',
+      severity: 'error',
+      from: { path: '^core/stand-in/' },
+      to: { path: '^core/judge/' },
+    },
+    {
       name: 'words-on-core-only',
       comment: 'The words know codes and quantities, and nobody who asks for them.',
       severity: 'error',

@@ -1,8 +1,9 @@
 /** `diagnose`: what was seen and measured on a weld, to causes with what speaks for them, the next look, and moves. */
-import { diagnose, symptomCodes, type DiagnoseInput } from '@fox-tempo/core/judge';
+import { diagnose, type DiagnoseInput } from '@fox-tempo/core/judge';
 import { failure, success, type Outcome } from '@fox-tempo/core/outcome';
 import { say } from '@fox-tempo/core/said';
 import { stepKinds } from '@fox-tempo/core/setup';
+import { symptomCodes } from '@fox-tempo/core/trials';
 import { z } from 'zod';
 import { closed, fillerField, gasField, idField, ranged } from './fields.ts';
 import { parseWith } from './issues.ts';
@@ -37,6 +38,8 @@ export const seenField = z.partialRecord(closed(symptomCodes), z.enum(['yes', 'n
 
 const rest = {
   circuitMOhm: ranged('circuitMOhm').optional(),
+  /** The thinner plate. */
+  thicknessMm: ranged('thicknessMm').optional(),
   /** Dials as they stood. */
   set: z.record(idField, z.number()).optional(),
   facts: factsField.optional(),

@@ -2304,4 +2304,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 3432;
+export const sentenceCount = 3464;

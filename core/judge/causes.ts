@@ -1,8 +1,8 @@
 /** What may be wrong, as data: how likely before anything was seen, what it brings, how the model can show it, and where one looks for it. */
 import { say, type Said } from '../said/index.ts';
-import type { Faults, Program } from '../machine/index.ts';
-import { otherSizeMm } from '../tuning/index.ts';
-import type { SymptomCode } from './symptoms.ts';
+import { sameSizeMm, type Faults, type Program } from '../machine/index.ts';
+import { wireSizes } from '../consumables/index.ts';
+import type { SymptomCode } from '../trials/index.ts';
 
 export interface Cause {
   readonly name: Said;
@@ -18,6 +18,16 @@ export interface Cause {
     readonly trimMm?: number;
     /** Travel found over travel planned. */
     readonly pace?: number;
+    /** Metal that goes into a gap nobody reckoned with, mm. */
+    readonly gapMm?: number;
+    /** Longer leg over shorter, over what is usual; assumed, no arc shows it. */
+    readonly legRatio?: number;
+    /** Warmer than planned, °C. */
+    readonly warmC?: number;
+    /** Thickness found over thickness said. */
+    readonly thickness?: number;
+    /** Sizes that may be loaded instead: the one that fits what was measured counts. */
+    readonly instead?: (program: Program) => readonly Faults[];
   };
   /** Chance that it brings a symptom that the arc's model does not show; assumed. */
   readonly odds: Partial<Record<SymptomCode, number>>;
@@ -199,7 +209,7 @@ export const causes: Readonly<Record<CauseCode, Cause>> = {
     opposite: 'travel-fast',
     model: { pace: 0.75 },
     stays: false,
-    odds: { 'printed-through': 0.4, sag: 0.3, hole: 0.15, 'bead-flat-wide': 0.25, tint: 0.35, 'cold-lap': 0.1 },
+    odds: { sag: 0.25, 'bead-flat-wide': 0.25, tint: 0.35, 'cold-lap': 0.1 },
     look: { words: say('judge.time-the-next-seam'), minutes: 1 },
   },
   'travel-fast': {
@@ -237,6 +247,7 @@ export const causes: Readonly<Record<CauseCode, Cause>> = {
     kind: 'hand',
     prior: 0.08,
     stays: false,
+    model: { legRatio: 1.45 },
     odds: { 'legs-unequal': 0.6, 'undercut-upper': 0.35, 'undercut-lower': 0.2, 'cold-lap': 0.15 },
     look: { words: say('judge.look-at-the-gun-angle'), minutes: 1 },
   },
@@ -261,7 +272,7 @@ export const causes: Readonly<Record<CauseCode, Cause>> = {
     kind: 'set-up',
     prior: 0.02,
     stays: true,
-    model: { faults: ({ diameterMm }) => ({ diameterMm: otherSizeMm(diameterMm) }) },
+    model: { instead: ({ diameterMm }) => sizesBeside(diameterMm).map((size) => ({ diameterMm: size })) },
     odds: { slipping: 0.2 },
     look: { words: say('judge.read-the-spool'), minutes: 0.5 },
   },
@@ -446,6 +457,7 @@ export const causes: Readonly<Record<CauseCode, Cause>> = {
     kind: 'part',
     prior: 0.06,
     stays: false,
+    model: { gapMm: 1 },
     odds: { 'printed-through': 0.4, hole: 0.35, sag: 0.3, 'legs-unequal': 0.2, 'bead-flat-wide': 0.2 },
     look: { words: say('judge.measure-the-gap'), minutes: 1 },
   },
@@ -454,6 +466,7 @@ export const causes: Readonly<Record<CauseCode, Cause>> = {
     kind: 'part',
     prior: 0.04,
     stays: false,
+    model: { gapMm: 0.5 },
     odds: { 'legs-unequal': 0.3, 'no-root-fusion': 0.3, 'printed-through': 0.15, 'undercut-upper': 0.1 },
     look: { words: say('judge.measure-the-gap'), minutes: 1 },
   },
@@ -470,6 +483,7 @@ export const causes: Readonly<Record<CauseCode, Cause>> = {
     kind: 'part',
     prior: 0.06,
     stays: false,
+    model: { warmC: 130 },
     odds: { 'printed-through': 0.45, sag: 0.35, hole: 0.25, 'bead-flat-wide': 0.4, tint: 0.4, soot: 0.1 },
     look: { words: say('judge.measure-the-plate'), minutes: 0.5 },
   },
@@ -478,6 +492,7 @@ export const causes: Readonly<Record<CauseCode, Cause>> = {
     kind: 'part',
     prior: 0.02,
     stays: true,
+    model: { thickness: 0.75 },
     odds: { 'printed-through': 0.55, hole: 0.4, sag: 0.35, tint: 0.3 },
     look: { words: say('judge.measure-the-thickness'), minutes: 1 },
   },
@@ -492,6 +507,15 @@ export const causes: Readonly<Record<CauseCode, Cause>> = {
 };
 
 export const causeCodes = Object.keys(causes) as CauseCode[];
+
+/** Sizes a shelf holds next to this one, thinner and thicker. */
+function sizesBeside(diameterMm: number): readonly number[] {
+  return wireSizes
+    .map((size) => size.diameterMm)
+    .filter((size) => Math.abs(size - diameterMm) > sameSizeMm && size >= 0.8 && size <= 1.6)
+    .sort((a, b) => Math.abs(a - diameterMm) - Math.abs(b - diameterMm))
+    .slice(0, 3);
+}
 
 /** The cylinder that stands beside it and is taken for it. */
 function mistakenGas(gas: string): string {

@@ -12,6 +12,7 @@ const steel: PlanInput = {
     gapMm: 0,
     lengthMm: 300,
   },
+  arcHabit: 'by-joint',
   filler: 'steel-solid',
   gas: 'M20-ArC-8',
   diameterMm: 1.2,

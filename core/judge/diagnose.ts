@@ -9,11 +9,12 @@ import { believe, usualLeak, type CauseEffect, type Noise } from './belief.ts';
 import { causeCodes, causes, type CauseCode } from './causes.ts';
 import { dialsOff, type DialsOff } from './dials-off.ts';
 import { knownBefore, noticed, type Facts, type Known } from './facts.ts';
+import { leaks } from './leaks.ts';
 import { looks, type Look } from './looks.ts';
 import { apartFrom, foundFigures, measures, type Measured, type MeasureName } from './measures.ts';
 import { moves, type Limits, type Move } from './moves.ts';
 import { predict, type Found, type Shown } from './predict.ts';
-import { symptomCodes, symptoms, type SymptomCode } from './symptoms.ts';
+import { symptoms, type SymptomCode } from '../trials/index.ts';
 
 export interface DiagnoseInput {
   readonly program: Program;
@@ -26,6 +27,11 @@ export interface DiagnoseInput {
   readonly symptoms: Partial<Record<SymptomCode, 'yes' | 'no'>>;
   readonly measured?: Measured | undefined;
   readonly limits?: Limits | undefined;
+  /** The thinner plate; left out: the setting is taken to suit it. */
+  readonly thicknessMm?: number | undefined;
+  /** What was believed after the last weld, of causes that stay; and what was looked at since and found in order. */
+  readonly before?: Partial<Record<CauseCode, number>> | undefined;
+  readonly inOrder?: readonly CauseCode[] | undefined;
 }
 
 export interface RankedCause {
@@ -66,12 +72,15 @@ export function diagnose(input: DiagnoseInput): Outcome<Diagnosis> {
   const stood = set && machine ? dialsOff(machine, input.program, set) : undefined;
   if (stood?.ok === false) return stood;
   const dials = stood?.value;
-  const known = knownBefore(program, facts, dials);
-  const shown = (code: CauseCode): Shown | undefined => modelOf(code, dials);
+  const known = knownBefore(program, facts, dials, input);
   const found = foundFigures(measured);
-  const effects = causeCodes.map((code) => effectOf(code, program, circuitMOhm, predicted, known, shown(code)));
+  const thicknessMm = input.thicknessMm ?? predicted.penetrationMm / suitedReach;
+  const shown = (code: CauseCode) => shownAs(program, circuitMOhm, modelOf(code, dials), found);
+  const effects = causeCodes.map((code) =>
+    effectOf(code, predicted, known.priors[code], thicknessMm, shown(code)?.found, shown(code)?.model),
+  );
   const noise: Noise = {
-    leaks: Object.fromEntries(symptomCodes.map((code) => [code, symptoms[code].leak])),
+    leaks: { ...leaks, ...leaksOf(reachSigns(predicted.penetrationMm / thicknessMm)) },
     sigmas: Object.fromEntries(
       (Object.keys(measures) as MeasureName[]).map((name) => [name, measures[name].sigma(predicted[name])]),
     ),
@@ -101,7 +110,15 @@ export function diagnose(input: DiagnoseInput): Outcome<Diagnosis> {
     // With nothing observed the answer is a look, not a move.
     moves: isBlank
       ? []
-      : moves({ program, machine, circuitMOhm, limits, sound: predicted, chance: belief.marginal, shown }),
+      : moves({
+          program,
+          machine,
+          circuitMOhm,
+          limits,
+          sound: predicted,
+          chance: belief.marginal,
+          shown: (code) => shown(code)?.model,
+        }),
     backCheck: checked(program, measured),
     warnings: isBlank ? [say('judge.nothing-to-judge')] : [],
   });
@@ -120,20 +137,77 @@ function modelOf(code: CauseCode, dials: DialsOff | undefined): Shown | undefine
   return model;
 }
 
-function effectOf(
-  code: CauseCode,
+interface ShownCause {
+  readonly model: Shown;
+  readonly found: Found;
+}
+
+/** What a cause would show; of several that may be meant, the one nearest to what was measured. */
+function shownAs(
   program: Program,
   circuitMOhm: number,
+  model: Shown | undefined,
+  found: Partial<Record<MeasureName, number>>,
+): ShownCause | undefined {
+  if (!model) return undefined;
+  const models = model.instead ? model.instead(program).map((faults): Shown => ({ faults: () => faults })) : [model];
+  const each = models.flatMap((one): ShownCause[] => {
+    const predicted = predict(program, circuitMOhm, [one]);
+    return predicted.ok ? [{ model: one, found: predicted.value }] : [];
+  });
+  const far = ({ found: wrong }: ShownCause) =>
+    Object.entries(apartFrom(found, wrong)).reduce(
+      (sum, [name, apart]) => sum + (apart / measures[name as MeasureName].sigma(wrong[name as MeasureName])) ** 2,
+      0,
+    );
+  return each.sort((a, b) => far(a) - far(b))[0];
+}
+
+function effectOf(
+  code: CauseCode,
   sound: Found,
-  { priors }: Known,
-  shown: Shown | undefined,
+  prior: number,
+  thicknessMm: number,
+  wrong: Found | undefined,
+  model: Shown | undefined,
 ): CauseEffect {
   const cause = causes[code];
-  const base = { code, prior: priors[code], ...(cause.opposite ? { opposites: [cause.opposite] } : {}) };
-  const wrong = shown && predict(program, circuitMOhm, [shown]);
-  if (!wrong?.ok) return { ...base, shifts: {}, odds: cause.odds };
-  const figures = Object.fromEntries((Object.keys(measures) as MeasureName[]).map((name) => [name, wrong.value[name]]));
-  return { ...base, shifts: apartFrom(figures, sound), odds: { ...cause.odds, ...heard(wrong.value, sound) } };
+  const base = { code, prior, ...(cause.opposite ? { opposites: [cause.opposite] } : {}) };
+  if (!wrong) return { ...base, shifts: {}, odds: cause.odds };
+  const figures = Object.fromEntries((Object.keys(measures) as MeasureName[]).map((name) => [name, wrong[name]]));
+  const reach = (wrong.penetrationMm / thicknessMm / (model?.thickness ?? 1)) * (1 + gapOpens * (model?.gapMm ?? 0));
+  const isReached = reach > sound.penetrationMm / thicknessMm + 0.02;
+  return {
+    ...base,
+    shifts: apartFrom(figures, sound),
+    odds: {
+      ...cause.odds,
+      ...heard(wrong, sound),
+      // Where the reach is no greater than planned, the table alone speaks.
+      ...(isReached ? strongest(cause.odds, reachSigns(reach)) : {}),
+    },
+  };
+}
+
+/** Share of the thickness that a setting which suits it burns through. */
+const suitedReach = 0.5;
+/** A mm of gap lets it reach so much deeper; assumed. */
+const gapOpens = 0.15;
+
+/** Chance that it shows at the back when it reaches through so much of the plate: rises about the borders of show-through; assumed. */
+function reachSigns(reach: number): { 'printed-through': number; hole: number; sag: number } {
+  const rise = (half: number, width: number) => 0.9 / (1 + Math.exp((half - reach) / width));
+  return { 'printed-through': rise(0.78, 0.08), hole: rise(1.12, 0.08), sag: rise(1, 0.1) };
+}
+
+function strongest(one: CauseEffect['odds'], other: Readonly<Record<string, number>>): Record<string, number> {
+  return Object.fromEntries(Object.entries(other).map(([code, odds]) => [code, Math.max(odds, one[code] ?? 0)]));
+}
+
+function leaksOf(signs: Readonly<Record<string, number>>): Record<string, number> {
+  return Object.fromEntries(
+    Object.entries(signs).map(([code, odds]) => [code, Math.max(odds, leaks[code as SymptomCode])]),
+  );
 }
 
 /** Arcs this much longer than planned are heard, mm; assumed. */

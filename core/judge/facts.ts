@@ -27,6 +27,8 @@ const readMismatch = 0.97;
 const least = 0.0005;
 const readMatch = 0.1;
 const tickedLeaves = 0.35;
+/** Somebody looked and found it in order; a look misses one in ten. */
+const foundInOrder = 0.1;
 /** Arc minutes after which a contact tip is as likely worn as not. */
 const tipLifeMinutes = 480;
 const warmC = 60;
@@ -40,20 +42,33 @@ const checkedBy: Partial<Record<StepKind, readonly CauseCode[]>> = {
   liner: ['liner'],
   wire: ['wire-wrong', 'size-wrong'],
   tip: ['tip-worn', 'tip-loose', 'tip-tight'],
-  clean: ['surface'],
+  clean: ['surface', 'coating'],
   process: ['line-wrong'],
 };
 
 /** What is off by less is a dial's step or a reading. */
 export const noticed = { trimMm: 0.3, feedShare: 0.03, stiffness: 1 } as const;
 
-export function knownBefore(program: Program, facts: Facts, dials: DialsOff | undefined): Known {
+/** What earlier welds and looks left behind. */
+export interface Earlier {
+  readonly before?: Partial<Record<CauseCode, number>> | undefined;
+  readonly inOrder?: readonly CauseCode[] | undefined;
+}
+
+export function knownBefore(program: Program, facts: Facts, dials: DialsOff | undefined, earlier: Earlier = {}): Known {
   const priors = Object.fromEntries(causeCodes.map((code) => [code, causes[code].prior])) as Record<CauseCode, number>;
   const because = new Map<CauseCode, Said[]>();
   const move = (code: CauseCode, prior: number, fact: Said) => {
     priors[code] = Math.min(Math.max(prior, least), readMismatch);
     because.set(code, [...(because.get(code) ?? []), fact]);
   };
+  for (const code of causeCodes) {
+    const believed = earlier.before?.[code];
+    // Half-way: somebody may have put it right since.
+    if (believed !== undefined && causes[code].stays)
+      move(code, Math.sqrt(believed * priors[code]), say('judge.fact-before', { before: percent(believed) }));
+  }
+  for (const code of earlier.inOrder ?? []) move(code, priors[code] * foundInOrder, say('judge.fact-in-order'));
   // What the program does not have cannot be off.
   if (!program.slowBeat) priors['beat-off'] = least;
   for (const step of facts.ticked ?? []) {
@@ -104,4 +119,8 @@ function dialFact(isOff: boolean): Said {
 
 function plateFact(plateC: number): Said {
   return say('judge.fact-plate', { plate: amount('temperature', plateC, 0) });
+}
+
+function percent(share: number) {
+  return amount('percent', 100 * share, 0);
 }

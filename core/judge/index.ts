@@ -1,7 +1,6 @@
 export { backCheck, type BackCheck } from './back-check.ts';
-export { causeCodes, type CauseCode } from './causes.ts';
+export { causeCodes, causes, type CauseCode } from './causes.ts';
 export { diagnose, type DiagnoseInput, type Diagnosis, type RankedCause } from './diagnose.ts';
 export { type Facts } from './facts.ts';
 export { type Measured } from './measures.ts';
 export { type Limits, type Move } from './moves.ts';
-export { symptomCodes, symptoms, type SymptomCode } from './symptoms.ts';

@@ -2,7 +2,7 @@
 import type { Said } from '../said/index.ts';
 import { symptomChance, type Belief, type CauseEffect, type Noise } from './belief.ts';
 import { causeCodes, causes, type CauseCode } from './causes.ts';
-import { symptomCodes, symptoms, type SymptomCode } from './symptoms.ts';
+import { symptomCodes, symptoms, type SymptomCode } from '../trials/index.ts';
 
 export interface Look {
   /** A look at a cause, or a symptom nobody has looked for. */

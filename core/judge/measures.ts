@@ -15,7 +15,14 @@ export interface Measured {
 }
 
 export type MeasureName =
-  'displayedCurrentA' | 'displayedVoltageV' | 'pulseHz' | 'shortsPerS' | 'legMm' | 'widthMm' | 'travelMmPerMin';
+  | 'displayedCurrentA'
+  | 'displayedVoltageV'
+  | 'pulseHz'
+  | 'shortsPerS'
+  | 'legMm'
+  | 'legRatio'
+  | 'widthMm'
+  | 'travelMmPerMin';
 
 interface Measure {
   readonly name: Said;
@@ -69,6 +76,13 @@ export const measures: Readonly<Record<MeasureName, Measure>> = {
     back: sum,
     sigma: (predicted) => Math.max(0.3, 0.08 * predicted),
   },
+  legRatio: {
+    name: say('judge.leg-ratio'),
+    say: (value) => amount('plain', value, 2),
+    apart: ratio,
+    back: times,
+    sigma: () => 0.1,
+  },
   widthMm: {
     name: say('judge.width'),
     say: (value) => amount('shortLength', value, 1),
@@ -89,7 +103,10 @@ export const measures: Readonly<Record<MeasureName, Measure>> = {
 export function foundFigures({ legsMm, heightMm: _height, ...rest }: Measured): Partial<Record<MeasureName, number>> {
   const figures: Partial<Record<MeasureName, number>> = {};
   for (const [name, value] of Object.entries(rest)) if (value !== undefined) figures[name as MeasureName] = value;
-  if (legsMm) figures.legMm = (legsMm[0] + legsMm[1]) / 2;
+  if (legsMm) {
+    figures.legMm = (legsMm[0] + legsMm[1]) / 2;
+    figures.legRatio = Math.max(...legsMm) / Math.min(...legsMm);
+  }
   return figures;
 }
 

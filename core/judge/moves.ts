@@ -22,6 +22,8 @@ export interface Move {
   /** Chance that it mends what is wrong; a lever that only hides it counts for less. */
   readonly gain: number;
   readonly minutes: number;
+  /** Causes it puts right; none where it only hides one. */
+  readonly mends: readonly CauseCode[];
   readonly predicted: Found;
   readonly sideEffects: readonly Said[];
 }
@@ -87,7 +89,13 @@ function mending(question: MoveQuestion, code: CauseCode, likely: readonly Cause
     1,
   );
   const lever = levers(program, code, question.shown(code));
-  const base = { gain, minutes: look.minutes, predicted: sound, sideEffects: [say('judge.side-none-known')] };
+  const base = {
+    gain,
+    minutes: look.minutes,
+    mends: same,
+    predicted: sound,
+    sideEffects: [say('judge.side-none-known')],
+  };
   if (!lever) {
     return {
       ...base,
@@ -131,6 +139,7 @@ function hiding(question: MoveQuestion, code: CauseCode): Move | undefined {
     ...onDial(question, change),
     gain: hidden * (chance.get(code) ?? 0) - (isOutside ? outsideLimits : 0),
     minutes: 0.5,
+    mends: [],
     predicted: after.value,
     sideEffects: [
       say('judge.side-hides'),

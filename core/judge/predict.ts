@@ -3,7 +3,8 @@ import { areaForTravel, filletLegMm } from '../bead/index.ts';
 import { arcOf, simulationOf, type Faults, type Program } from '../machine/index.ts';
 import { failure, success, type Outcome } from '../outcome/index.ts';
 import { simulate, type SimulationMetrics, type TransferMode } from '../simulation/index.ts';
-import { wireAreaMm2 } from '../consumables/index.ts';
+import { fillerOf, wireAreaMm2 } from '../consumables/index.ts';
+import { showThrough } from '../heat/index.ts';
 import type { Cause } from './causes.ts';
 
 /** As a welder, a panel and a rule would find it. */
@@ -16,7 +17,11 @@ export interface Found {
   readonly arcMm: number;
   /** Leg of a fillet of the metal laid, mm. */
   readonly legMm: number;
+  /** Longer leg over shorter; a sound one is a little unequal. */
+  readonly legRatio: number;
   readonly widthMm: number;
+  /** How far it burns into a plate, mm. */
+  readonly penetrationMm: number;
   readonly travelMmPerMin: number;
   readonly transferMode: TransferMode;
 }
@@ -24,6 +29,10 @@ export interface Found {
 /** A run is short: settled means are wanted, not a bead. */
 const seconds = 0.6;
 const seeds = [1, 2, 3];
+const shopC = 20;
+const soundLegRatio = 1.08;
+/** A gap never takes all of the metal. */
+const leastLegMm = 0.5;
 
 export type Shown = NonNullable<Cause['model']>;
 
@@ -42,16 +51,27 @@ export function predict(program: Program, circuitMOhm: number, shown: readonly S
   const wire = arcOf(run, run.ctwdMm, run.trimMm).wire;
   const section = wireAreaMm2(faults.diameterMm ?? run.diameterMm) / wireAreaMm2(run.diameterMm);
   const feed = run.wireFeedMPerMin * (faults.feedFactor ?? 1) * (1 - (faults.slip ?? 0)) * section;
-  const legMm = filletLegMm(areaForTravel(wire, feed, run.travelMmPerMin));
+  const gapMm = shown.reduce((sum, one) => sum + (one.gapMm ?? 0), 0);
+  const legMm = Math.max(filletLegMm(areaForTravel(wire, feed, run.travelMmPerMin), gapMm), leastLegMm);
+  const warmC = shown.reduce((sum, one) => sum + (one.warmC ?? 0), 0);
+  const meanVoltageV = mean((one) => one.meanVoltageV);
   return success({
     displayedCurrentA,
-    displayedVoltageV:
-      mean((one) => one.meanVoltageV) + (displayedCurrentA * (circuitMOhm + (faults.leadExtraMOhm ?? 0))) / 1000,
+    displayedVoltageV: meanVoltageV + (displayedCurrentA * (circuitMOhm + (faults.leadExtraMOhm ?? 0))) / 1000,
     pulseHz: mean((one) => one.pulseFrequencyHz),
     shortsPerS: mean((one) => one.shortsPerS),
     arcMm: mean((one) => one.meanArcLengthMm),
     legMm,
+    legRatio: soundLegRatio * shown.reduce((all, one) => all * (one.legRatio ?? 1), 1),
     widthMm: legMm * Math.SQRT2,
+    penetrationMm: showThrough(
+      fillerOf(run.filler).family,
+      displayedCurrentA,
+      meanVoltageV,
+      run.travelMmPerMin,
+      1,
+      shopC + warmC,
+    ).penetrationMm,
     travelMmPerMin: run.travelMmPerMin,
     transferMode,
   });

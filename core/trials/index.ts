@@ -1,0 +1,33 @@
+export { timedFigures, timerErrorS, type TimedFigures } from './figures.ts';
+export {
+  backs,
+  qualityLevels,
+  usualLimits,
+  type AcceptanceLimits,
+  type BackLimit,
+  type LimitsFor,
+  type QualityLevel,
+} from './limits.ts';
+export {
+  handPatterns,
+  places,
+  sounds,
+  testKinds,
+  timers,
+  type Looked,
+  type Place,
+  type Sound,
+  type SymptomAnswer,
+  type Timer,
+  type TrialMeasured,
+  type TrialTest,
+  type TrialTiming,
+} from './record.ts';
+export { sides, symptomCodes, symptoms, symptomsOn, type Side, type Symptom, type SymptomCode } from './symptoms.ts';
+export {
+  trialVerdict,
+  type LineVerdict,
+  type TrialVerdict,
+  type VerdictLine,
+  type VerdictLineCode,
+} from './verdict.ts';

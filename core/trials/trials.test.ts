@@ -1,0 +1,99 @@
+import { describe, expect, it } from '@jest/globals';
+import {
+  qualityLevels,
+  symptomCodes,
+  symptomsOn,
+  timedFigures,
+  trialVerdict,
+  usualLimits,
+  type Looked,
+  type SymptomAnswer,
+} from './index.ts';
+
+const seam = { isFillet: true, thicknessMm: 6, legMm: 5, back: 'none', rootFusion: false } as const;
+const clean: SymptomAnswer = { answer: 'no' };
+const allClean: Looked['symptoms'] = Object.fromEntries(symptomCodes.map((code) => [code, clean]));
+const good: Looked = { symptoms: allClean, measured: { legsMm: [5, 5.2] } };
+
+function lineOf(looked: Looked, line: string, level: 'B' | 'C' | 'D' = 'C') {
+  return trialVerdict(usualLimits(level, seam), looked).lines.find((one) => one.line === line)?.verdict;
+}
+
+describe('limits', () => {
+  it('get wider from B to D', () => {
+    const [b, c, d] = qualityLevels.map((level) => usualLimits(level, seam));
+    expect([b, c, d].map((one) => one?.undercutMm)).toEqual([0.3, 0.5, 1]);
+    expect(b?.legMm?.least).toBeGreaterThan(c?.legMm?.least ?? 0);
+    expect(c?.legMm?.most).toBeGreaterThan(b?.legMm?.most ?? 0);
+    expect(d?.legMm?.most).toBeNull();
+  });
+
+  it('follow the standard where it gives a rule', () => {
+    // ISO 5817, 504: B 1 + 0.2 b, C 1 + 0.6 b, D 1 + 1.0 b, at most 3, 4, 5; b taken as the plate, 6 mm.
+    const backMm = qualityLevels.map((level) => usualLimits(level, { ...seam, back: 'allowed' }).backMm);
+    expect(backMm).toEqual([2.2, 4, 5]);
+  });
+});
+
+describe('a verdict', () => {
+  it('passes when every side was looked at and the legs fit, by eye', () => {
+    expect(trialVerdict(usualLimits('C', seam), good)).toMatchObject({ verdict: 'pass', byEyeOnly: true });
+  });
+
+  it('waits for what was not looked at, and not for measurements of a seam that is not critical', () => {
+    const unmeasured = { symptoms: allClean };
+    const limits = usualLimits('C', seam);
+    expect(trialVerdict(limits, unmeasured).verdict).toBe('open');
+    expect(trialVerdict({ ...limits, isCritical: false }, unmeasured).verdict).toBe('pass');
+    const frontOnly = Object.fromEntries(symptomsOn('front').map((code) => [code, clean]));
+    expect(lineOf({ symptoms: frontOnly }, 'back')).toBe('open');
+    expect(lineOf({ symptoms: frontOnly }, 'pores')).toBe('open');
+  });
+
+  it('takes a gauge that fits for the legs', () => {
+    expect(lineOf({ symptoms: allClean, measured: { gauge: 'fits' } }, 'legs')).toBe('pass');
+    expect(lineOf({ symptoms: allClean, measured: { gauge: 'small' } }, 'legs')).toBe('fail');
+  });
+
+  it('fails line by line', () => {
+    const seen = (code: string, severity: 1 | 2 | 3): Looked => ({
+      symptoms: { ...allClean, [code]: { answer: 'yes', severity } },
+      measured: { legsMm: [5, 5] },
+    });
+    expect(lineOf({ ...good, measured: { legsMm: [3, 5] } }, 'legs')).toBe('fail');
+    expect(lineOf({ ...good, measured: { legsMm: [5, 8] } }, 'leg-difference')).toBe('fail');
+    expect(lineOf(seen('crater-crack', 1), 'never')).toBe('fail');
+    expect(lineOf(seen('pores-row', 1), 'pores')).toBe('pass');
+    expect(lineOf(seen('pores-row', 1), 'pores', 'B')).toBe('fail');
+    expect(lineOf(seen('undercut-upper', 3), 'undercut')).toBe('fail');
+    expect(lineOf(seen('printed-through', 1), 'back')).toBe('fail');
+    expect(trialVerdict(usualLimits('D', seam), seen('spatter-fine', 1)).verdict).toBe('pass');
+  });
+
+  it('asks for the root where it must come through', () => {
+    const limits = usualLimits('C', { ...seam, back: 'through' });
+    expect(trialVerdict(limits, good).lines.find(({ line }) => line === 'back')?.verdict).toBe('fail');
+    const through: Looked = { ...good, symptoms: { ...allClean, 'printed-through': { answer: 'yes' } } };
+    expect(trialVerdict(limits, through).lines.find(({ line }) => line === 'back')?.verdict).toBe('pass');
+  });
+
+  it('is by eye only until something was broken or cut', () => {
+    const limits = { ...usualLimits('C', seam), rootFusion: true };
+    expect(trialVerdict(limits, good)).toMatchObject({ verdict: 'pass', byEyeOnly: true });
+    const broken = (result: 'pass' | 'fail'): Looked => ({ ...good, tests: [{ kind: 'fracture', result }] });
+    expect(trialVerdict(limits, broken('pass'))).toMatchObject({ verdict: 'pass', byEyeOnly: false });
+    expect(trialVerdict(limits, broken('fail')).verdict).toBe('fail');
+  });
+});
+
+describe('seconds and millimetres', () => {
+  it('are travel with its error, heat and ripples', () => {
+    const figures = timedFigures({ seconds: 30, lengthMm: 250, by: 'helper' }, { powerW: 3000, beatHz: 2 });
+    expect(figures.travelMmPerMin).toBeCloseTo(500, 9);
+    // 0.7 s of 30 s.
+    expect(figures.errorMmPerMin / figures.travelMmPerMin).toBeCloseTo(0.7 / 30, 9);
+    // 0.8 x 3 kW over 8.33 mm/s.
+    expect(figures.heatInputKjPerMm).toBeCloseTo(0.288, 3);
+    expect(figures.rippleMm).toBeCloseTo(8.333 / 2, 3);
+  });
+});

@@ -252,6 +252,61 @@ export const doorFacts = {
     media: 'application/pdf',
   },
 
+  saveLimits: {
+    method: 'PUT',
+    path: `/seams${id}/limits`,
+    summary: say('contract.what-a-weld-may-look-like'),
+    who: floor,
+    needs: 'version',
+  },
+  learned: {
+    method: 'GET',
+    path: `/seams${id}/learned`,
+    summary: say('contract.what-own-welds-teach'),
+    who: everybody,
+  },
+
+  // Trials
+  trials: {
+    method: 'GET',
+    path: '/trials',
+    summary: say('contract.trials-the-newest-first'),
+    who: everybody,
+    paged: true,
+  },
+  trialsCsv: {
+    method: 'GET',
+    path: '/trials.csv',
+    summary: say('contract.trials-as-a-table'),
+    who: everybody,
+    media: 'text/csv',
+  },
+  addTrial: {
+    method: 'POST',
+    path: '/trials',
+    summary: say('contract.records-a-trial-for-ever'),
+    who: floor,
+    needs: 'key',
+    status: 201,
+  },
+  trial: { method: 'GET', path: `/trials${id}`, summary: say('contract.one-trial-whole'), who: everybody },
+
+  // Simulated machines
+  standInWeld: {
+    method: 'POST',
+    path: `/stand-ins${id}/weld`,
+    summary: say('contract.a-simulated-weld'),
+    who: floor,
+    needs: 'key',
+  },
+  standInTrace: {
+    method: 'GET',
+    path: `/stand-ins${id}/trace.csv`,
+    summary: say('contract.current-and-voltage-of-the-last-simulated-weld'),
+    who: everybody,
+    media: 'text/csv',
+  },
+
   // Machines
   machines: { method: 'GET', path: '/machines', summary: say('contract.machines'), who: everybody, paged: true },
   addMachine: {

@@ -54,6 +54,9 @@ import {
 import { machineWithStanding, standingSave } from './standing.ts';
 import { bundle, bundleImport, importReport } from './bundle.ts';
 import { job, jobCreate } from './jobs.ts';
+import { learned, learnedQuery } from './learned.ts';
+import { standInBead, standInWeld } from './stand-in.ts';
+import { seamLimits, trial, trialCreate, trialQuery, trialRow } from './trial.ts';
 
 import { doorFacts, type DoorFacts, type DoorName } from './doors.ts';
 
@@ -102,6 +105,14 @@ const shapes = {
   restoreSeam: { answer: seamResource },
   lockSeam: { body: seamLock, answer: seamResource },
   issueSeam: { body: seamIssue, answer: seamResource },
+  saveLimits: { body: seamLimits, answer: seamResource },
+  learned: { query: learnedQuery, answer: learned },
+  trials: { query: trialQuery, answer: pageOf(trialRow) },
+  trialsCsv: { query: trialQuery },
+  addTrial: { body: trialCreate, answer: trial },
+  trial: { answer: trial },
+  standInWeld: { body: standInWeld, answer: standInBead },
+  standInTrace: {},
   revisions: { answer: pageOf(revision) },
   card: { query: cardQuery },
   machines: { answer: pageOf(machineWithStanding) },

@@ -154,3 +154,23 @@ export { bundle, readBundle, readSeamFile, type Bundle, type ImportReport, type 
 export { job, mapRow, readMapJob, type Job, type JobCreate, type MapJob } from './jobs.ts';
 export { effective } from './effective.ts';
 export { findTrouble, isStorable, type TextTrouble } from './text-trouble.ts';
+export {
+  limitsField,
+  seamLimits,
+  symptomAnswer,
+  trial,
+  trialBody,
+  trialCreate,
+  trialMeasured,
+  trialQuery,
+  trialRow,
+  trialTiming,
+  type Trial,
+  type TrialBody,
+  type TrialCreate,
+  type TrialQuery,
+  type TrialRow,
+} from './trial.ts';
+export { learned, learnedQuery, type Learned } from './learned.ts';
+export { standInBead, standInWeld, type StandInAsk, type StandInBead } from './stand-in.ts';
+export { trialsCsv } from './trials-csv.ts';

@@ -49,7 +49,17 @@ export type RecordedKind = keyof typeof recordedKinds;
 export const recordedKindNames = Object.keys(recordedKinds) as [RecordedKind, ...RecordedKind[]];
 
 /** Kinds written by what somebody did elsewhere: counted parts, moved stock, stored, found, locked, issued. */
-export const actKinds = ['parts-done', 'stock', 'slot-found', 'standing', 'direction-test', 'lock', 'issue'] as const;
+export const actKinds = [
+  'parts-done',
+  'stock',
+  'slot-found',
+  'standing',
+  'direction-test',
+  'lock',
+  'issue',
+  'limits',
+  'trial',
+] as const;
 export type ActKind = (typeof actKinds)[number];
 
 const common = {

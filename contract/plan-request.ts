@@ -38,6 +38,7 @@ export function planRequest(spec: SeamSpec, choice: ProgramChoice, site: PlanSit
     circuitMOhm: site.circuitMOhm,
     ceiling: site.ceiling,
     thicknessRule: site.thicknessRule,
+    pace: choice.pace,
   };
 }
 

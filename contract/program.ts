@@ -104,6 +104,14 @@ export const tune = z.strictObject({
   slowBeat: slowBeat.nullable(),
 });
 
+/** As it was learned from timed seams; its weight and how many stand with it, because a later seam moves them. */
+export const paceField = z.strictObject({
+  factor: z.number().min(0.3).max(3),
+  weight: z.number().min(0).max(1),
+  seams: z.int().min(0),
+  welder: z.string().trim().max(120),
+});
+
 /** What a person chooses on the seam sheet and at the arc bench; the rest of a program is computed from it. */
 export const programChoice = z.strictObject({
   mode: modeField.default('pulse'),
@@ -118,6 +126,8 @@ export const programChoice = z.strictObject({
   sequence: triggerSequence.nullable().default(null),
   /** Left out: as practice points it. */
   gun: gunAngles.optional(),
+  /** Pace of the hand it is made for, against the plan's; left out: the plan's own. */
+  pace: paceField.optional(),
 });
 
 export type ProgramFile = z.infer<typeof programFile>;

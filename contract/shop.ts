@@ -13,6 +13,7 @@ import {
   timestampField,
 } from './fields.ts';
 import { programChoice, programFile } from './program.ts';
+import { limitsField } from './trial.ts';
 
 export const part = z.object({
   id: idField,
@@ -108,6 +109,8 @@ export const seamResource = z.object({
       at: timestampField,
     }),
   ),
+  /** What a weld may look like; null: the preset of level C. */
+  limits: limitsField.nullable(),
   deleted: z.boolean(),
   createdAt: timestampField,
   createdBy: z.string(),

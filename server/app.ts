@@ -29,7 +29,9 @@ import { seamHandlers } from './modules/seams/handlers.ts';
 import { sessionHandlers } from './modules/session/handlers.ts';
 import { shopHandlers } from './modules/shop/handlers.ts';
 import { slotHandlers } from './modules/slots/handlers.ts';
+import { standInHandlers } from './modules/stand-ins/handlers.ts';
 import { stockHandlers } from './modules/stock/handlers.ts';
+import { trialHandlers } from './modules/trials/handlers.ts';
 
 export interface AppOptions {
   readonly connection: Connection;
@@ -95,6 +97,8 @@ function api({ connection, sessions, pool, queue, keeper, limits = usualLimits }
     ...slotHandlers,
     ...floorHandlers,
     ...stockHandlers,
+    ...trialHandlers,
+    ...standInHandlers,
     ...observationHandlers,
     ...blobHandlers,
     ...computeHandlers(pool),

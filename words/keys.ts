@@ -192,6 +192,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.slots.is-no-slot-number': { readonly slice: SaidValue };
   readonly 'server.slots.nothing-is-stored-in-slot': { readonly slot: SaidValue };
   readonly 'server.slots.slot-holds-something-else-than': { readonly slot: SaidValue };
+  readonly 'server.stand-ins.has-none': { readonly machineId: SaidValue };
   readonly 'server.stock.changed-it-to-version-meanwhile': {
     readonly changedBy: SaidValue;
     readonly version: SaidValue;
@@ -200,6 +201,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.stock.enter-the-pressure-on-the': null;
   readonly 'server.stock.there-is-no': { readonly id: SaidValue; readonly what: SaidValue };
   readonly 'server.stock.there-is-no-machine': { readonly machineId: SaidValue };
+  readonly 'server.trials.there-is-no-trial': { readonly id: SaidValue };
   readonly 'view.app.another-version': null;
   readonly 'view.app.arc-bench': null;
   readonly 'view.app.back-to-your-own': null;
@@ -2226,6 +2228,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.tour.walk-the-set-up': null;
   readonly 'view.tour.what-this-machine-needs-changed': null;
   readonly 'view.tour.with-any-word-finds-a': { readonly partName: SaidValue; readonly spec: SaidValue };
+  readonly 'view.trials.entered-anew-level': { readonly level: SaidValue };
+  readonly 'view.trials.limits': null;
+  readonly 'view.trials.trial': null;
   readonly 'view.ui.band': { readonly high: SaidValue; readonly low: SaidValue };
   readonly 'view.ui.caution': null;
   readonly 'view.ui.has-kb-such-a-file': {
@@ -2304,4 +2309,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 3464;
+export const sentenceCount = 3477;

@@ -4,3 +4,4 @@ export { diagnose, type DiagnoseInput, type Diagnosis, type RankedCause } from '
 export { type Facts } from './facts.ts';
 export { type Measured } from './measures.ts';
 export { type Limits, type Move } from './moves.ts';
+export { dialsOff, type DialsOff } from './dials-off.ts';

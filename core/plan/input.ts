@@ -4,6 +4,7 @@ import { fillerOf, materialOf, type FillerCode, type MaterialGroup } from '../co
 import { rangeIssues, type Issue } from '../outcome/index.ts';
 import { gasIssues, pulseGateIssues, sprayGasIssues, type MachineLimits } from '../pulse/index.ts';
 import type { ArcIntent } from './arc-intents.ts';
+import type { HandPace } from './hand-pace.ts';
 import { jointRule, type Joint, type Thicknesses } from './joints.ts';
 import type { PlanMode } from './mode.ts';
 import { allowsPosition, positionName, type Position } from './positions.ts';
@@ -49,6 +50,8 @@ export interface PlanInput {
   readonly ceiling?: MachineLimits | undefined;
   /** Which thickness the shop counts; left out: the rule the currents were fitted with. */
   readonly thicknessRule?: ThicknessRule | undefined;
+  /** Pace of the hand it is made for; left out: the rule's. */
+  readonly pace?: HandPace | undefined;
   /** Spread of the welder's own pace as learned, as a share; at least that of `give.ownPace`. */
   readonly paceSpread?: number | undefined;
 }

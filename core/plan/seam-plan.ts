@@ -14,6 +14,7 @@ import { pulsedFeedForCurrent, steadyFeedOf } from './feed.ts';
 import { planFigures, type PlanFigures, type Workings } from './figures.ts';
 import { gaveWay, type GaveWay } from './gave-way.ts';
 import { usualGun } from './gun-angles.ts';
+import { paceWords, withHandPace, type PacedPlan } from './hand-pace.ts';
 import { defaultCircuitMOhm, handTravelMmPerMin, planInputIssues, type PlanInput } from './input.ts';
 import { jointRule } from './joints.ts';
 import { isPulsed, type PlanMode } from './mode.ts';
@@ -39,14 +40,17 @@ export interface Plan extends PlanFigures {
   readonly warnings: readonly Warning[];
   readonly bands: Bands;
   readonly because: Because;
+  /** Null where the plan's own pace counts. */
+  readonly pace: (PacedPlan & { readonly words: Phrase }) | null;
 }
 
 /** Just the figures of a plan: what a key press, a ranking or a map asks for. Issues as in `planSeam`. */
 export function planSetting(input: PlanInput): Outcome<PlanFigures> {
   const inputIssues = planInputIssues(input);
   if (inputIssues.length > 0) return failure(...inputIssues);
-  const outcome = planFigures(input);
-  return outcome.ok ? success(outcome.workings.figures) : failure(missIssue(input, outcome));
+  const paced = withHandPace(input);
+  const outcome = planFigures(paced.input);
+  return outcome.ok ? success(outcome.workings.figures) : failure(missIssue(paced.input, outcome));
 }
 
 function missIssue(input: PlanInput, outcome: FiguresOutcome & { readonly ok: false }): Issue {
@@ -56,9 +60,10 @@ function missIssue(input: PlanInput, outcome: FiguresOutcome & { readonly ok: fa
 }
 
 /** A whole plan. Issues as in `planInputIssues`, plus those of the mode. */
-export function planSeam(input: PlanInput): Outcome<Plan> {
-  const inputIssues = planInputIssues(input);
+export function planSeam(asked: PlanInput): Outcome<Plan> {
+  const inputIssues = planInputIssues(asked);
   if (inputIssues.length > 0) return failure(...inputIssues);
+  const { input, paced } = withHandPace(asked);
   const outcome = planFigures(input);
   if (!outcome.ok) return failure(missIssue(input, outcome));
   const pulse = isPulsed(input.mode) ? pulseOf(input, outcome) : undefined;
@@ -104,6 +109,7 @@ export function planSeam(input: PlanInput): Outcome<Plan> {
     ],
     bands: planBands(input, workings),
     because: becauseLines(input, workings),
+    pace: paced && input.pace ? { ...paced, words: paceWords(input.pace, paced, figures.wireFeedMPerMin) } : null,
   });
 }
 

@@ -94,6 +94,7 @@ export interface CoreSentences {
   readonly 'contract.a-machine-holds-up-to': { readonly count: SaidValue; readonly most: SaidValue };
   readonly 'contract.a-program-in-one-machines': null;
   readonly 'contract.a-pulse-waveform-for-a': null;
+  readonly 'contract.a-simulated-weld': null;
   readonly 'contract.a-slow-beat-from-one': null;
   readonly 'contract.a-write-must-say-which': null;
   readonly 'contract.a-write-that-adds-something': null;
@@ -117,6 +118,7 @@ export interface CoreSentences {
   readonly 'contract.corrects-a-wire-in-its': null;
   readonly 'contract.counters-and-times-in-the': null;
   readonly 'contract.counts-parts-done-and-gas': null;
+  readonly 'contract.current-and-voltage-of-the-last-simulated-weld': null;
   readonly 'contract.cylinders-and-spools': null;
   readonly 'contract.describes-a-machine': null;
   readonly 'contract.describes-a-seam': null;
@@ -183,6 +185,7 @@ export interface CoreSentences {
   readonly 'contract.on-the-demo-shop-in': null;
   readonly 'contract.one-machine': null;
   readonly 'contract.one-seam-with-its-newest': null;
+  readonly 'contract.one-trial-whole': null;
   readonly 'contract.orders-by-due-date': null;
   readonly 'contract.parts': null;
   readonly 'contract.parts-seams-with-their-settings': null;
@@ -190,6 +193,7 @@ export interface CoreSentences {
   readonly 'contract.pin-digits': null;
   readonly 'contract.reads-or-moves-a-cylinder': null;
   readonly 'contract.reads-or-moves-a-spool': null;
+  readonly 'contract.records-a-trial-for-ever': null;
   readonly 'contract.records-an-observation-for-ever': null;
   readonly 'contract.renames-changes-the-role-retires': null;
   readonly 'contract.resistance-of-leads-gun-and': null;
@@ -237,9 +241,12 @@ export interface CoreSentences {
   readonly 'contract.this-key-was-used-for': null;
   readonly 'contract.this-server-does-not-answer': null;
   readonly 'contract.too-many-requests-wait-a': null;
+  readonly 'contract.trials-as-a-table': null;
+  readonly 'contract.trials-the-newest-first': null;
   readonly 'contract.trigger-presses-played-through-a': null;
   readonly 'contract.unknown-gas': null;
   readonly 'contract.what-a-direction-test-found': null;
+  readonly 'contract.what-a-weld-may-look-like': null;
   readonly 'contract.what-own-welds-teach': null;
   readonly 'contract.what-somebody-found-on-the': null;
   readonly 'contract.what-stands-in-its-memory': null;
@@ -1115,6 +1122,15 @@ export interface CoreSentences {
   readonly 'plan.overhead-sparks-and-metal-fall': null;
   readonly 'plan.overhead-word': null;
   readonly 'plan.pa-or-pc': null;
+  readonly 'plan.pace-of-the-hand': {
+    readonly factor: SaidValue;
+    readonly feed: SaidValue;
+    readonly ruleFeed: SaidValue;
+    readonly seams: number;
+    readonly travel: SaidValue;
+    readonly weight: SaidValue;
+    readonly welder: SaidValue;
+  };
   readonly 'plan.pass-cap': null;
   readonly 'plan.pass-fill': null;
   readonly 'plan.pass-root': null;

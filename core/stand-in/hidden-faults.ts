@@ -74,6 +74,12 @@ export const hiddenFaults = {
   },
   'gun-angle': { rate: 8, lean: 0.45, passes: true, brings: { 'undercut-upper': 0.3, 'cold-lap': 0.12 } },
   drag: { rate: 4, passes: true, brings: { 'bead-high': 0.4, soot: 0.35 } },
+  // The alloy beside it: at the same feed its arc lies elsewhere, and its soot and cracks are its own.
+  'wire-wrong': {
+    rate: 2,
+    arc: (_, strength) => ({ setPointV: -1.1 * strength }),
+    brings: { soot: 0.4, 'centre-crack': 0.2, 'tip-burnt': 0.15, 'frying-rough': 0.2 },
+  },
   'size-wrong': { rate: 2, arc: ({ diameterMm }) => ({ diameterMm: besideMm(diameterMm) }), brings: { slipping: 0.2 } },
   'gas-wrong': {
     rate: 2,

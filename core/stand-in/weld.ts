@@ -4,7 +4,7 @@ import { fillerOf, wireAreaMm2 } from '../consumables/index.ts';
 import { showThrough } from '../heat/index.ts';
 import { arcOf, simulationOf, type Faults, type Program } from '../machine/index.ts';
 import { failure, success, type Outcome } from '../outcome/index.ts';
-import { simulate, type SimulationMetrics, type TransferMode } from '../simulation/index.ts';
+import { simulate, type SimulationMetrics, type SimulationTrace, type TransferMode } from '../simulation/index.ts';
 import { symptomCodes, type SymptomCode } from '../trials/index.ts';
 import { chanceOf, moved, type Chance } from './chance.ts';
 import { hiddenFaults, type HiddenFault, type HiddenFaultCode } from './hidden-faults.ts';
@@ -15,6 +15,10 @@ export interface StandInTask {
   readonly card: Program;
   readonly circuitMOhm: number;
   readonly faults: readonly HiddenFaultCode[];
+  /** Feed dial over the card's, where somebody turned it; the set-point follows the line. */
+  readonly feedFactor?: number | undefined;
+  /** Kept of current and voltage every so many seconds; left out: nothing. */
+  readonly traceEveryS?: number | undefined;
   readonly joint: { readonly isFillet: boolean; readonly thicknessMm: number };
   readonly lengthMm: number;
   /** Plate before the arc, °C. */
@@ -47,6 +51,7 @@ export interface StandInWeld {
   /** What is there to be seen, heard and found by a careful eye. */
   readonly there: Readonly<Record<SymptomCode, boolean>>;
   readonly metrics: SimulationMetrics;
+  readonly trace: SimulationTrace;
 }
 
 const simulatedS = 0.8;
@@ -78,9 +83,10 @@ export function weldOnStandIn(task: StandInTask): Outcome<StandInWeld> {
   });
   const run = simulate(
     simulationOf(program, { circuitMOhm: task.circuitMOhm, seconds: simulatedS, seed: task.seed, faults }),
+    task.traceEveryS,
   );
   if (!run.ok) return failure(...run.issues);
-  const { metrics, transferMode } = run.value;
+  const { metrics, transferMode, trace } = run.value;
   const travelMmPerMin =
     program.travelMmPerMin * task.pace * Math.exp(sum(({ pace }) => pace) + handPace * chance.normal());
   const plateC = task.plateC + sum(({ warmC }) => warmC);
@@ -145,6 +151,7 @@ export function weldOnStandIn(task: StandInTask): Outcome<StandInWeld> {
     wireEndMm: there['wire-ball'] ? 5 : there['wire-long'] ? 28 : 10 + 3 * chance.normal(),
     there,
     metrics,
+    trace,
   });
 }
 
@@ -203,6 +210,7 @@ function added(one: Faults, other: Faults): Faults {
     ...one,
     ...other,
     leadExtraMOhm: (one.leadExtraMOhm ?? 0) + (other.leadExtraMOhm ?? 0),
+    setPointV: (one.setPointV ?? 0) + (other.setPointV ?? 0),
     slip: 1 - (1 - (one.slip ?? 0)) * (1 - (other.slip ?? 0)),
     ...(one.feedFactor === undefined && other.feedFactor === undefined
       ? {}

@@ -1,3 +1,5 @@
+export { limitsForSeam, usualLevel, type SeamForLimits } from './limits-for-seam.ts';
+export { nearness, tooFar, type Difference, type Nearness, type WeldKind } from './nearest.ts';
 export { timedFigures, timerErrorS, type TimedFigures } from './figures.ts';
 export {
   backs,

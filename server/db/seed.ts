@@ -1,15 +1,21 @@
 /** Fills an empty database with the demo shop, in one transaction, through the same services that the API uses. */
 import { randomUUID } from 'node:crypto';
-import type { ProgramChoice, SeamSpec } from '@fox-tempo/contract';
-import { translate } from '@fox-tempo/core/machine';
+import { trialBody, type ProgramChoice, type SeamSpec } from '@fox-tempo/contract';
+import { asDialled, translate, unalignedMOhm } from '@fox-tempo/core/machine';
+import { jointRule } from '@fox-tempo/core/plan';
+import { notedOf, weldOnStandIn } from '@fox-tempo/core/stand-in';
 import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
 import { scenarios, type Scenario } from '@fox-tempo/core/scenarios';
 import { programIdOf } from '../modules/revisions/repo.ts';
 import { createSeam, requireSeam, saveSeam } from '../modules/seams/service.ts';
 import type { Database } from './connection.ts';
 import { cylinders, leadReadings, slots, spools, stepTimes } from './demo/floor.ts';
+import { handOf } from './demo/hands.ts';
 import { machines as demoMachines } from './demo/machines.ts';
 import { orders as demoOrders, parts as demoParts, people as demoPeople, shopName } from './demo/shop.ts';
+import { demoStandIns, demoTrials, type DemoTrial } from './demo/trials.ts';
+import { addStandIn } from '../modules/stand-ins/repo.ts';
+import { recordTrial } from '../modules/trials/service.ts';
 import { addObservation } from '../modules/observations/repo.ts';
 import { addCount } from '../modules/orders/repo.ts';
 import { hashPin } from '../modules/session/pin.ts';
@@ -33,8 +39,11 @@ const scores: Record<string, ProgramChoice['sequence']> = {
 
 const [lead, firstWelder, secondWelder] = demoPeople.map((person) => person.id) as [string, string, string];
 
-/** True when there was nothing and now there is the demo shop. */
-export async function seedIfEmpty(db: Database): Promise<boolean> {
+/** True when there was nothing and now there is the demo shop; without its trials, which take seconds, where nobody asks for them. */
+export async function seedIfEmpty(
+  db: Database,
+  { trials = true }: { readonly trials?: boolean } = {},
+): Promise<boolean> {
   return db.transaction(async (tx) => {
     if ((await tx.$count(people)) > 0) return false;
     await tx
@@ -76,6 +85,8 @@ export async function seedIfEmpty(db: Database): Promise<boolean> {
       await seedSeam(tx, scenario, index % 2 === 0 ? firstWelder : secondWelder);
     }
     await seedFloor(tx);
+    for (const standIn of demoStandIns) await addStandIn(tx, { ...standIn, faults: [...standIn.faults] });
+    if (trials) await seedTrials(tx);
     return true;
   });
 }
@@ -128,6 +139,53 @@ async function seedFloor(tx: Database): Promise<void> {
       });
     }
   }
+}
+
+/** Each trial welded on the stand-in as it was that day, at the hour of its place among the day's. */
+async function seedTrials(tx: Database): Promise<void> {
+  let before: DemoTrial | undefined;
+  let ofTheDay = 0;
+  for (const [index, one] of demoTrials.entries()) {
+    ofTheDay = before?.daysAgo === one.daysAgo ? ofTheDay + 1 : 0;
+    before = one;
+    const at = new Date(Date.now() - one.daysAgo * 86_400_000 - (90 - 14 * ofTheDay) * 60_000).toISOString();
+    await seedTrial(tx, one, index, at);
+  }
+}
+
+async function seedTrial(tx: Database, one: DemoTrial, index: number, at: string): Promise<void> {
+  const { seamId, machineId, welder, faults, note = '', plateC = 20 } = one;
+  const { revision } = await requireSeam(tx, seamId);
+  const file = demoMachines.find(({ id }) => id === machineId)?.file;
+  if (!revision || !file) throw new Error(`demo trial ${index} has nothing to weld`);
+  const { spec } = revision;
+  const program = asDialled(revision.program, file);
+  const lengthMm = Math.min(spec.lengthMm, 300);
+  const welded = weldOnStandIn({
+    program,
+    card: program,
+    circuitMOhm: file.circuitMOhm ?? unalignedMOhm,
+    faults,
+    joint: { isFillet: jointRule(spec.joint).isFillet, thicknessMm: Math.min(...spec.thicknessesMm) },
+    lengthMm,
+    plateC,
+    pace: handOf(welder),
+    seed: 1000 + index,
+  });
+  if (!welded.ok) throw new Error(`demo trial ${index}: ${JSON.stringify(welded.issues)}`);
+  const noted = notedOf(welded.value, lengthMm, 5000 + index);
+  const dials = Object.fromEntries(translate(file, revision.program).dials.map(({ dialId, value }) => [dialId, value]));
+  const { legsMm, ...measured } = noted.measured;
+  const isUnmeasured = note.endsWith('to be measured');
+  const body = trialBody.parse({
+    ...noted,
+    measured: isUnmeasured || !legsMm ? measured : { ...measured, legsMm },
+    timing: { ...noted.timing, by: index % 3 === 0 ? 'machine' : 'helper' },
+    dials,
+    note,
+    stamp: String(index + 1).padStart(3, '0'),
+  });
+  await recordTrial(tx, randomUUID(), { seamId, machineId, weldedBy: welder, body }, welder, at);
 }
 
 async function seedSeam(db: Database, scenario: Scenario, authorId: string): Promise<void> {

@@ -13,17 +13,19 @@ export type DemoPerson = (typeof people)[number]['id'];
 
 export interface TestOptions {
   readonly seeded?: boolean;
+  /** Six weeks of demo trials too. */
+  readonly trials?: boolean;
   readonly limits?: Limits;
   /** A database that is there already. */
   readonly url?: string;
   readonly dataFolder?: string;
 }
 
-export async function openTestApp({ seeded = true, limits, url, dataFolder }: TestOptions = {}) {
+export async function openTestApp({ seeded = true, trials = false, limits, url, dataFolder }: TestOptions = {}) {
   const database = url ?? (await makeDatabase());
   const assembly = await assemble({ url: database, dataFolder });
   const { connection, pool, queue, keeper, store } = assembly;
-  if (seeded) await seedIfEmpty(connection.db);
+  if (seeded) await seedIfEmpty(connection.db, { trials });
   const app = createApp({
     connection,
     sessions: store.handler,

@@ -1,9 +1,12 @@
 /** People, parts and orders of Marrowby Cartworks, all invented. Due dates are days from the seeding. */
-/** One person a role; their PINs stand in the README, for the demo shop alone. */
+/** Each role, and four who weld; their PINs stand in the README, for the demo shop alone. */
 export const people = [
   { id: 'ilse-brandokor', name: 'Ilse Brandokor', role: 'lead', pin: '2405' },
   { id: 'teo-varnholt', name: 'Teo Varnholt', role: 'welder', pin: '1404' },
   { id: 'mirja-keskalo', name: 'Mirja Keskalo', role: 'owner', pin: '4407' },
+  { id: 'runa-felswick', name: 'Runa Felswick', role: 'welder', pin: '5406' },
+  { id: 'bastian-oxmere', name: 'Bastian Oxmere', role: 'welder', pin: '6405' },
+  { id: 'odile-trennaby', name: 'Odile Trennaby', role: 'welder', pin: '7404' },
   { id: 'corvin-dellamaar', name: 'Corvin Dellamaar', role: 'office', pin: '3406' },
 ] as const;
 

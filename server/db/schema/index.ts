@@ -10,3 +10,4 @@ export { sessions } from './sessions.ts';
 export { shop } from './shop.ts';
 export { slotEntries } from './slots.ts';
 export { cylinders, spools } from './stock.ts';
+export { standIns, trials } from './trials.ts';

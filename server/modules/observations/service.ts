@@ -9,6 +9,7 @@ import { missingBlob } from '../blobs/repo.ts';
 import { requireMachine } from '../machines/service.ts';
 import { findPerson } from '../people/repo.ts';
 import { requireSeam } from '../seams/service.ts';
+import { withdrawTrial } from '../trials/repo.ts';
 import { addObservation, attach, findObservation } from './repo.ts';
 
 export async function record(
@@ -33,7 +34,9 @@ export async function record(
   if (row.corrects !== undefined) {
     before = await findObservation(db, row.corrects);
     const fits =
-      row.kind === 'withdrawal' ? Object.hasOwn(recordedKinds, before?.kind ?? '') : before?.kind === row.kind;
+      row.kind === 'withdrawal'
+        ? before?.kind === 'trial' || Object.hasOwn(recordedKinds, before?.kind ?? '')
+        : before?.kind === row.kind;
     if (!fits)
       throw unknown(
         'corrects',
@@ -59,6 +62,7 @@ export async function record(
     contentHash: seam?.revision?.contentHash,
   });
   await attach(db, id, attachments);
+  if (row.kind === 'withdrawal' && before?.kind === 'trial') await withdrawTrial(db, before.id);
   const made = await findObservation(db, id);
   if (!made) throw new HttpProblem('internal', phrase('server.observations.the-observation-was-not-kept'));
   return made;

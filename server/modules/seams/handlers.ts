@@ -10,6 +10,7 @@ import {
   moveSeam,
   requireSeam,
   restoreSeam,
+  saveLimits,
   saveSeam,
 } from './service.ts';
 
@@ -23,6 +24,7 @@ export const seamHandlers = {
   deleteSeam: ({ db, params, basedOn, me }) => deleteSeam(db, params.id, basedOn, me.id),
   restoreSeam: ({ db, params, me }) => restoreSeam(db, params.id, me.id),
   lockSeam: ({ db, params, basedOn, body, me }) => lockSetting(db, params.id, basedOn, body, me.id),
+  saveLimits: ({ db, params, basedOn, body, me }) => saveLimits(db, params.id, basedOn, body.limits, me.id),
   issueSeam: ({ db, params, key, body, me }) => issueRevision(db, params.id, key, body, me.id),
   revisions: async ({ db, params, page }) => {
     await requireSeam(db, params.id);

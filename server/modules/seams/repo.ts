@@ -112,6 +112,7 @@ export async function changeSeam(
 interface Marks {
   readonly locks: Map<string, SeamResource['lock']>;
   readonly issued: Map<string, SeamResource['issued']>;
+  readonly limits: Map<string, SeamResource['limits']>;
 }
 
 const signedOn = prepared('seams_signed', (db) =>
@@ -120,14 +121,17 @@ const signedOn = prepared('seams_signed', (db) =>
     .from(observations)
     .innerJoin(authors, eq(authors.id, observations.recordedBy))
     .where(
-      and(sql`${observations.seamId} = any(${sql.placeholder('ids')})`, inArray(observations.kind, ['lock', 'issue'])),
+      and(
+        sql`${observations.seamId} = any(${sql.placeholder('ids')})`,
+        inArray(observations.kind, ['lock', 'issue', 'limits']),
+      ),
     )
     .orderBy(asc(observations.row)),
 );
 
-/** Locks and issued references as their newest observations say. */
+/** Locks, issued references and limits as their newest observations say. */
 async function marksOf(db: Executor, ids: readonly string[]): Promise<Marks> {
-  const marks: Marks = { locks: new Map(), issued: new Map() };
+  const marks: Marks = { locks: new Map(), issued: new Map(), limits: new Map() };
   if (ids.length === 0) return marks;
   const rows = await signedOn(db).execute({ ids: [...ids] });
   for (const { row, by } of rows) {
@@ -135,6 +139,7 @@ async function marksOf(db: Executor, ids: readonly string[]): Promise<Marks> {
     const { reason, locked } = row.body as { reason: string; locked?: boolean };
     const at = isoTime(row.at);
     if (row.kind === 'lock') marks.locks.set(seamId, locked === true ? { reason, by, at } : null);
+    else if (row.kind === 'limits') marks.limits.set(seamId, row.body['limits'] as SeamResource['limits']);
     else {
       const others = (marks.issued.get(seamId) ?? []).filter((one) => one.machineId !== row.machineId);
       marks.issued.set(seamId, [
@@ -185,6 +190,7 @@ function toResource(
     revision,
     lock: marks.locks.get(seam.id) ?? null,
     issued: marks.issued.get(seam.id) ?? [],
+    limits: marks.limits.get(seam.id) ?? null,
     deleted: seam.deleted,
     createdAt: isoTime(seam.createdAt),
     createdBy,

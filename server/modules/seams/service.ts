@@ -143,6 +143,26 @@ export function lockSetting(
   });
 }
 
+/** What a weld may look like, from now on; trials keep the limits of their day. */
+export function saveLimits(
+  db: Database,
+  id: string,
+  basedOn: number,
+  limits: SeamResource['limits'],
+  authorId: string,
+): Promise<SeamResource> {
+  return changeVersioned(db, id, basedOn, { limits }, async (tx) => {
+    await addObservation(tx, {
+      id: randomUUID(),
+      kind: 'limits',
+      recordedBy: authorId,
+      seamId: id,
+      body: { limits },
+    });
+    await changeSeam(tx, id, {}, authorId);
+  });
+}
+
 /** Makes a revision the reference on one machine; `key` is the observation's id. */
 export async function issueRevision(
   db: Database,

@@ -79,6 +79,7 @@ export function seam(change: Partial<SeamResource> = {}): SeamResource {
     revision: revision(1),
     lock: null,
     issued: [],
+    limits: null,
     deleted: false,
     createdAt: when,
     createdBy: 'Teo Varnholt',

@@ -16,6 +16,8 @@ export const kindNames: Record<Observation['kind'], string> = {
   'first-arc': t('view.shop.before-the-first-arc'),
   lock: t('view.shop.lock'),
   issue: t('view.shop.issued'),
+  limits: t('view.trials.limits'),
+  trial: t('view.trials.trial'),
   note: t('view.machines.note'),
   withdrawal: t('view.shop.taken-back'),
 };
@@ -66,9 +68,17 @@ export function observationLine({ kind, body, revision }: Observation): string {
       return `${body['locked'] === true ? t('view.shop.locked') : 'freed'}: ${text('reason')}`;
     case 'issue':
       return t('view.shop.revision', { revision: revision ?? '?', text: text('reason') });
+    case 'limits':
+      return t('view.trials.entered-anew-level', { level: levelOf(body['limits']) });
+    case 'trial':
+      return t('view.shop.revision', { revision: revision ?? '?', text: text('note') });
     case 'note':
       return text('text');
     case 'withdrawal':
       return text('why');
   }
+}
+
+function levelOf(limits: unknown): string {
+  return typeof limits === 'object' && limits !== null && 'level' in limits ? String(limits.level) : 'C';
 }

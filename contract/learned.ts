@@ -1,0 +1,34 @@
+/** What the shop's own welds say, for a hand and a seam. */
+import { z } from 'zod';
+import { idField } from './fields.ts';
+import { trialRow } from './trial.ts';
+
+const shrunk = { mean: z.number(), sd: z.number(), weight: z.number() };
+
+export const learned = z.object({
+  /** Travel of this hand over the plan's, in this position and mode, with the seams it stands on. */
+  pace: z.object({ ...shrunk, factor: z.number(), seams: z.int(), elsewhere: z.int() }).nullable(),
+  /** Where trim passed on this machine with this wire and gas. */
+  trim: z
+    .object({
+      a: z.number(),
+      b: z.number(),
+      sdA: z.number(),
+      sdB: z.number(),
+      weight: z.number(),
+      points: z.int(),
+      atFeed: z.number(),
+    })
+    .nullable(),
+  /** Passed trials of seams like this one, the nearest first; what differs is said in codes. */
+  nearest: z.array(
+    z.object({
+      trial: trialRow,
+      distance: z.number(),
+      differs: z.array(z.enum(['metal', 'thickness', 'joint', 'position', 'gas', 'wire', 'size', 'mode'])),
+    }),
+  ),
+});
+
+export const learnedQuery = z.object({ welder: idField.optional(), machine: idField.optional() });
+export type Learned = z.infer<typeof learned>;

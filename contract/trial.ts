@@ -1,0 +1,197 @@
+/** A trial: what was set, loaded, seen and measured at one weld, and what the server makes of it when it arrives. */
+import { stepKinds } from '@fox-tempo/core/setup';
+import {
+  backs,
+  handPatterns,
+  places,
+  qualityLevels,
+  sounds,
+  symptomCodes,
+  testKinds,
+  timers,
+  type AcceptanceLimits,
+} from '@fox-tempo/core/trials';
+import { z } from 'zod';
+import {
+  closed,
+  fillerField,
+  gasField,
+  idField,
+  materialField,
+  modeField,
+  positionField,
+  ranged,
+  timestampField,
+} from './fields.ts';
+
+/** Nothing beside a weld bead of this trade is longer across than this; beyond it the figure was typed wrong. */
+const acrossMm = z.number().min(0.3).max(40);
+const smallMm = z.number().min(0).max(20);
+const text = (most: number) => z.string().trim().max(most);
+
+export const symptomAnswer = z.strictObject({
+  answer: z.enum(['yes', 'no']),
+  severity: z.union([z.literal(1), z.literal(2), z.literal(3)]).optional(),
+  place: closed(places).optional(),
+});
+
+/** A fillet's leg is between 1 and 40 mm; whether it fits the metal that was fed is asked back, not refused. */
+export const trialMeasured = z.strictObject({
+  legsMm: z.tuple([acrossMm, acrossMm]).optional(),
+  gauge: z.enum(['fits', 'small', 'large']).optional(),
+  throatMm: acrossMm.optional(),
+  widthMm: acrossMm.optional(),
+  heightMm: smallMm.optional(),
+  undercutMm: z.number().min(0).max(5).optional(),
+  backWidthMm: smallMm.optional(),
+  backMm: smallMm.optional(),
+  spatter: z.int().min(0).max(4).optional(),
+  soot: z.int().min(0).max(3).optional(),
+  wireEndMm: z.number().min(0).max(100).optional(),
+});
+
+export const trialTiming = z.strictObject({
+  seconds: z.number().min(0.3).max(3600),
+  lengthMm: z.number().min(5).max(10_000),
+  by: closed(timers),
+});
+
+export const trialDisplayed = z.strictObject({
+  currentA: z.number().min(5).max(700).optional(),
+  voltageV: z.number().min(5).max(60).optional(),
+  /** When the panel was read. */
+  state: z.enum(['running', 'preset', 'held']).default('running'),
+});
+
+export const trialBody = z.strictObject({
+  /** Every dial as set, not as wished. */
+  dials: z.record(idField, z.number()).default({}),
+  loaded: z.strictObject({ filler: fillerField, gas: gasField, diameterMm: ranged('diameterMm') }).optional(),
+  circuitMOhm: ranged('circuitMOhm').optional(),
+  ctwdMm: ranged('ctwdMm').optional(),
+  gapMm: z.number().min(0).max(20).optional(),
+  fit: text(120).optional(),
+  cleanedMinutesAgo: z.number().min(0).max(100_000).optional(),
+  wireBatch: text(60).optional(),
+  gasBatch: text(60).optional(),
+  /** Number stamped on the coupon. */
+  stamp: text(40).optional(),
+  plateC: ranged('plateC').optional(),
+  hand: closed(handPatterns).optional(),
+  ticked: z.array(closed(stepKinds)).max(stepKinds.length).optional(),
+  timing: trialTiming.optional(),
+  measured: trialMeasured.default({}),
+  symptoms: z.partialRecord(closed(symptomCodes), symptomAnswer).default({}),
+  heard: z.array(closed(sounds)).max(sounds.length).default([]),
+  displayed: trialDisplayed.optional(),
+  pulseHz: z.number().min(5).max(600).optional(),
+  tests: z
+    .array(z.strictObject({ kind: closed(testKinds), result: z.enum(['pass', 'fail']) }))
+    .max(6)
+    .default([]),
+  note: text(1000).default(''),
+  /** Step of a sweep or plan it belongs to. */
+  plan: z.strictObject({ id: idField, step: z.int().min(0).max(500) }).optional(),
+});
+
+export const limitsField: z.ZodType<AcceptanceLimits> = z.strictObject({
+  level: closed(qualityLevels),
+  isCritical: z.boolean(),
+  legMm: z.strictObject({ least: acrossMm, most: acrossMm.nullable() }).nullable(),
+  legDifferenceMm: smallMm.nullable(),
+  throatMm: acrossMm.nullable(),
+  heightMm: smallMm.nullable(),
+  undercutMm: z.number().min(0).max(5),
+  back: closed(backs),
+  backMm: smallMm.nullable(),
+  spatter: z.int().min(0).max(4),
+  rootFusion: z.boolean(),
+});
+
+/** Null: the preset of level C for this seam. */
+export const seamLimits = z.strictObject({ limits: limitsField.nullable() });
+
+export const trialCreate = z.strictObject({
+  seamId: idField,
+  machineId: idField,
+  /** Left out: the newest. */
+  revision: z.int().min(1).optional(),
+  weldedBy: idField.optional(),
+  deviceAt: timestampField.optional(),
+  /** Trial that this one corrects. */
+  corrects: z.uuid().optional(),
+  attachments: z
+    .array(z.strictObject({ sha256: z.string().regex(/^[0-9a-f]{64}$/), name: z.string().trim().min(1).max(120) }))
+    .max(12)
+    .optional(),
+  body: trialBody,
+});
+
+const verdict = z.enum(['pass', 'fail', 'open']);
+
+/** A line of the list. */
+export const trialRow = z.object({
+  id: z.uuid(),
+  row: z.int(),
+  at: timestampField,
+  seamId: idField,
+  seamName: z.string(),
+  partName: z.string(),
+  machineId: idField,
+  machineName: z.string(),
+  revision: z.int(),
+  recordedBy: z.string(),
+  weldedBy: z.string(),
+  weldedById: idField,
+  verdict,
+  byEyeOnly: z.boolean(),
+  materialGroup: materialField,
+  thicknessMm: z.number(),
+  position: positionField,
+  mode: modeField,
+  filler: fillerField,
+  gas: z.string(),
+  diameterMm: z.number(),
+  wireFeedMPerMin: z.number(),
+  trimMm: z.number(),
+  /** Travel that the rule asked for without any learning, and the one that was timed; mm/min. */
+  plannedTravelMmPerMin: z.number(),
+  foundTravelMmPerMin: z.number().nullable(),
+  arcSeconds: z.number().nullable(),
+  legsMm: z.tuple([z.number(), z.number()]).nullable(),
+  symptoms: z.array(closed(symptomCodes)),
+  photos: z.int(),
+});
+
+/** One trial whole, with what the server found when it arrived. */
+export const trial = trialRow.extend({
+  body: trialBody,
+  deviceAt: timestampField.nullable(),
+  limits: limitsField,
+  /** Leg that the plan expected, mm; null in a butt. */
+  plannedLegMm: z.number().nullable(),
+  contentHash: z.string().nullable(),
+  attachments: z.array(z.object({ sha256: z.string(), name: z.string(), mediaType: z.string(), size: z.int() })),
+  /** Earlier forms of it, the oldest first. */
+  corrected: z.array(z.object({ id: z.uuid(), at: timestampField, recordedBy: z.string() })),
+});
+
+export const trialQuery = z.object({
+  seam: idField.optional(),
+  machine: idField.optional(),
+  welder: idField.optional(),
+  verdict: verdict.optional(),
+  metal: materialField.optional(),
+  filler: fillerField.optional(),
+  mode: modeField.optional(),
+  symptom: closed(symptomCodes).optional(),
+  since: z.iso.date().optional(),
+  until: z.iso.date().optional(),
+  text: z.string().max(60).optional(),
+});
+
+export type Trial = z.infer<typeof trial>;
+export type TrialRow = z.infer<typeof trialRow>;
+export type TrialBody = z.infer<typeof trialBody>;
+export type TrialCreate = z.infer<typeof trialCreate>;
+export type TrialQuery = z.infer<typeof trialQuery>;

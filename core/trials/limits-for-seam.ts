@@ -1,0 +1,34 @@
+/** The preset for a seam as it is described and planned. */
+import { jointRule, type Joint, type PlanMode, type Position } from '../plan/index.ts';
+import { usualLimits, type AcceptanceLimits, type BackLimit, type QualityLevel } from './limits.ts';
+
+export interface SeamForLimits {
+  readonly joint: Joint;
+  readonly position: Position;
+  readonly thicknessesMm: readonly [number, number];
+  readonly backing: boolean;
+  readonly mode: PlanMode;
+  /** Leg that is asked for or planned; null where there is none. */
+  readonly legMm: number | null;
+}
+
+/** Level most seams of a small shop are made to. */
+export const usualLevel: QualityLevel = 'C';
+
+export function limitsForSeam(level: QualityLevel, seam: SeamForLimits): AcceptanceLimits {
+  const { isFillet } = jointRule(seam.joint);
+  const thicknessMm = Math.min(...seam.thicknessesMm);
+  return usualLimits(level, {
+    isFillet,
+    thicknessMm,
+    legMm: seam.legMm ?? thicknessMm,
+    back: backFor(seam),
+    // In dip and vertical-down a root that has not fused cannot be seen.
+    rootFusion: seam.mode === 'dip' || seam.position === 'PG',
+  });
+}
+
+function backFor({ joint, backing }: SeamForLimits): BackLimit {
+  if (joint === 'butt') return backing ? 'allowed' : 'through';
+  return joint === 'tee' || joint === 'lap' ? 'none' : 'allowed';
+}

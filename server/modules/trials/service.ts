@@ -1,0 +1,299 @@
+/** Recording a trial: judged against the limits that stand on the seam at that moment, and kept with what the plan expected. */
+import {
+  planRequest,
+  type Learned,
+  type Page,
+  type Revision,
+  type SeamResource,
+  type Trial,
+  type TrialBody,
+  type TrialCreate,
+  type TrialQuery,
+  type TrialRow,
+} from '@fox-tempo/contract';
+import { paceElsewhere, paceOf, trimAt, trimLine, unknownPace } from '@fox-tempo/core/learning';
+import type { IssueCode } from '@fox-tempo/core/outcome';
+import { planSetting, type ThicknessRule } from '@fox-tempo/core/plan';
+import {
+  limitsForSeam,
+  nearness,
+  timedFigures,
+  tooFar,
+  trialVerdict,
+  usualLevel,
+  type AcceptanceLimits,
+  type Timer,
+} from '@fox-tempo/core/trials';
+import { phrase } from '@fox-tempo/words';
+import type { Database, Executor } from '../../db/connection.ts';
+import { HttpProblem, invalidInput } from '../../http/problem.ts';
+import type { PageRequest } from '../../http/paging.ts';
+import { isoTime } from '../../http/timestamp.ts';
+import { missingBlob } from '../blobs/repo.ts';
+import { requireMachine } from '../machines/service.ts';
+import { addObservation, attach, findObservation } from '../observations/repo.ts';
+import { findPerson } from '../people/repo.ts';
+import { findRevision } from '../revisions/repo.ts';
+import { requireSeam } from '../seams/service.ts';
+import { readShop } from '../shop/repo.ts';
+import {
+  findTrial,
+  formsOf,
+  listTrials,
+  passedTrials,
+  passedTrims,
+  putTrial,
+  timedTrials,
+  trialOfObservation,
+} from './repo.ts';
+
+/** What the server adds to a trial when it arrives; kept in its observation, because limits and plan of the day belong to it. */
+interface Judged {
+  readonly limits: AcceptanceLimits;
+  /** Travel and leg that the rule asked for, without any learning. */
+  readonly planned: { readonly travelMmPerMin: number; readonly legMm: number | null };
+}
+type KeptBody = TrialBody & { readonly judged: Judged };
+
+export async function recordTrial(
+  db: Database,
+  id: string,
+  asked: TrialCreate,
+  recordedBy: string,
+  at?: string,
+): Promise<Trial> {
+  const { attachments = [], body, corrects, weldedBy, deviceAt } = asked;
+  const seam = await requireSeam(db, asked.seamId);
+  await requireMachine(db, asked.machineId);
+  const revision = await requireRevision(db, seam, asked.revision);
+  if (weldedBy !== undefined && !(await findPerson(db, weldedBy)))
+    throw refused(
+      'weldedBy',
+      'unknown-person',
+      phrase('server.observations.there-is-nobody-here', { weldedBy }),
+      weldedBy,
+    );
+  const root = corrects === undefined ? id : await trialOfObservation(db, corrects);
+  if (root === undefined)
+    throw refused(
+      'corrects',
+      'unknown-observation',
+      phrase('server.observations.there-is-no-to-correct', { kind: 'trial', corrects: corrects ?? '' }),
+      corrects ?? '',
+    );
+  const missing = await missingBlob(
+    db,
+    attachments.map(({ sha256 }) => sha256),
+  );
+  if (missing !== undefined)
+    throw refused('attachments', 'unknown-file', phrase('server.observations.send-the-file-to-api'), missing);
+  const { thicknessRule } = await readShop(db);
+  // A correction is held against what stood on the seam when it was welded.
+  const first = corrects === undefined ? undefined : ((await formsOf(db, root))[0]?.body as KeptBody | undefined);
+  const judged = first?.judged ?? judgedAs(seam, revision, thicknessRule);
+  const kept: KeptBody = { ...body, judged };
+  const stored = corrects === undefined ? undefined : await findObservation(db, root);
+  await addObservation(db, {
+    id,
+    kind: 'trial',
+    recordedBy,
+    seamId: asked.seamId,
+    machineId: asked.machineId,
+    weldedBy,
+    deviceAt,
+    corrects,
+    revision: revision.number,
+    contentHash: revision.contentHash,
+    body: kept,
+    at,
+  });
+  await attach(db, id, attachments);
+  const welderId = weldedBy ?? (stored ? await welderOf(db, root) : recordedBy);
+  await putTrial(db, {
+    id: root,
+    observationId: id,
+    ...columnsOf(seam, asked.machineId, welderId, revision, kept, attachments.length),
+  });
+  return requireTrial(db, root);
+}
+
+async function welderOf(db: Executor, id: string): Promise<string> {
+  return (await findTrial(db, id))?.weldedById ?? '';
+}
+
+function columnsOf(
+  seam: SeamResource,
+  machineId: string,
+  welderId: string,
+  { program, spec }: Revision,
+  body: KeptBody,
+  photos: number,
+) {
+  const { verdict, byEyeOnly } = trialVerdict(body.judged.limits, body);
+  const timed = body.timing && timedFigures(body.timing, {});
+  return {
+    seamId: seam.id,
+    machineId,
+    welderId,
+    verdict,
+    byEyeOnly,
+    materialGroup: spec.materialGroup,
+    thicknessMm: Math.min(...spec.thicknessesMm),
+    joint: spec.joint,
+    position: spec.position,
+    mode: program.mode,
+    filler: program.filler,
+    gas: program.gas,
+    diameterMm: program.diameterMm,
+    wireFeedMPerMin: program.wireFeedMPerMin,
+    trimMm: program.trimMm,
+    plannedTravelMmPerMin: body.judged.planned.travelMmPerMin,
+    foundTravelMmPerMin: timed?.travelMmPerMin ?? null,
+    arcSeconds: body.timing?.seconds ?? null,
+    timer: body.timing?.by ?? null,
+    legsMm: body.measured.legsMm ?? null,
+    symptoms: Object.entries(body.symptoms).flatMap(([code, { answer }]) => (answer === 'yes' ? [code] : [])),
+    photos,
+  };
+}
+
+/** Limits in force and what the rule asks for today. */
+function judgedAs(seam: SeamResource, { spec, choice, program }: Revision, thicknessRule: ThicknessRule): Judged {
+  const plan = planSetting(planRequest(spec, { ...choice, pace: undefined }, { thicknessRule }));
+  const legMm = plan.ok ? plan.value.legMm : null;
+  return {
+    limits: seam.limits ?? usualLimitsOf(spec, program.mode, legMm),
+    planned: { travelMmPerMin: plan.ok ? plan.value.travelMmPerMin : program.travelMmPerMin, legMm },
+  };
+}
+
+export function usualLimitsOf(
+  spec: SeamResource['spec'],
+  mode: Revision['program']['mode'],
+  legMm: number | null,
+): AcceptanceLimits {
+  return limitsForSeam(usualLevel, {
+    ...spec,
+    mode,
+    legMm: spec.legMm ?? legMm,
+    backing: spec.preparation?.backing !== undefined && spec.preparation.backing !== 'none',
+  });
+}
+
+async function requireRevision(db: Executor, seam: SeamResource, number: number | undefined): Promise<Revision> {
+  const found = number === undefined ? seam.revision : await findRevision(db, seam.id, number);
+  if (found) return found;
+  throw refused(
+    'revision',
+    'unknown-revision',
+    phrase('server.seams.has-no-revision', { spec: seam.spec.name, revision: number ?? 0 }),
+    String(number ?? ''),
+  );
+}
+
+export async function requireTrial(db: Executor, id: string): Promise<Trial> {
+  const row = await findTrial(db, id);
+  const forms = await formsOf(db, id);
+  const standing = forms.filter(({ kind }) => kind === 'trial').at(-1);
+  if (!row || !standing) throw new HttpProblem('not-found', phrase('server.trials.there-is-no-trial', { id }));
+  const { judged, ...body } = standing.body as unknown as KeptBody;
+  const observation = await findObservation(db, standing.id);
+  return {
+    ...row,
+    body,
+    deviceAt: standing.deviceAt === null ? null : isoTime(standing.deviceAt),
+    limits: judged.limits,
+    plannedLegMm: judged.planned.legMm,
+    contentHash: standing.contentHash,
+    attachments: observation?.attachments ?? [],
+    corrected: forms
+      .filter((form) => form.kind === 'trial' && form.id !== standing.id)
+      .map((form) => ({ id: form.id, at: isoTime(form.at), recordedBy: form.recordedBy })),
+  };
+}
+
+export async function searchTrials(db: Database, query: TrialQuery, page: PageRequest): Promise<Page<TrialRow>> {
+  const { timeZone } = await readShop(db);
+  return listTrials(db, { ...query, timeZone }, page);
+}
+
+/** How near a passed trial must lie to be worth naming, and how many are. */
+const named = 4;
+
+export async function learnedFor(
+  db: Database,
+  seamId: string,
+  { welder, machine }: { readonly welder?: string | undefined; readonly machine?: string | undefined },
+): Promise<Learned> {
+  const seam = await requireSeam(db, seamId);
+  const { choice, spec } = seam;
+  const kind = choice && {
+    materialGroup: spec.materialGroup,
+    thicknessMm: Math.min(...spec.thicknessesMm),
+    joint: spec.joint,
+    position: spec.position,
+    gas: choice.gas,
+    filler: choice.filler,
+    diameterMm: choice.diameterMm,
+    mode: choice.mode,
+  };
+  const nearest = (await passedTrials(db, spec.materialGroup))
+    .filter(({ row }) => row.seamId !== seamId)
+    .map(({ row, joint }) => ({
+      trial: row,
+      ...nearness(
+        kind ?? { ...row, joint: spec.joint, position: spec.position, thicknessMm: Math.min(...spec.thicknessesMm) },
+        {
+          ...row,
+          joint: joint as typeof spec.joint,
+        },
+      ),
+    }))
+    .filter(({ distance }) => distance < tooFar)
+    .sort((a, b) => a.distance - b.distance || b.trial.row - a.trial.row);
+  const bySeam = nearest.filter(
+    ({ trial }, at) => nearest.findIndex((one) => one.trial.seamId === trial.seamId) === at,
+  );
+  return {
+    pace: welder === undefined ? null : await paceFor(db, welder, spec.position, choice?.mode ?? 'pulse'),
+    trim:
+      machine === undefined || !choice
+        ? null
+        : await trimFor(db, machine, choice, seam.revision?.program.wireFeedMPerMin),
+    nearest: bySeam.slice(0, named).map((one) => ({ ...one, differs: [...one.differs] })),
+  };
+}
+
+async function paceFor(db: Database, welderId: string, position: string, mode: string): Promise<Learned['pace']> {
+  const all = (await timedTrials(db)).filter((one) => one.welderId === welderId);
+  const timed = ({ planned, found, arcS, timer }: (typeof all)[number]) => ({
+    planned,
+    found,
+    arcS: timer === ('machine' satisfies Timer) || timer === ('stand-in' satisfies Timer) ? undefined : arcS,
+  });
+  const here = all.filter((one) => one.position === position && one.mode === mode);
+  const others = all.filter((one) => !here.includes(one));
+  const prior = others.length === 0 ? unknownPace : paceElsewhere(paceOf(others.map(timed)));
+  const pace = paceOf(here.map(timed), prior);
+  return { ...pace, seams: here.length, elsewhere: others.length };
+}
+
+async function trimFor(
+  db: Database,
+  machineId: string,
+  wire: { readonly filler: string; readonly gas: string; readonly mode: string },
+  feed: number | undefined,
+): Promise<Learned['trim']> {
+  const points = await passedTrims(db, machineId, wire);
+  const line = trimLine(points);
+  return { ...line, points: points.length, atFeed: trimAt(line, feed ?? 6) };
+}
+
+function refused(
+  path: string,
+  code: IssueCode,
+  message: Parameters<typeof invalidInput>[0][number]['message'],
+  got: string,
+) {
+  return invalidInput([{ path, code, message, got }]);
+}

@@ -1,5 +1,5 @@
 /** `diagnose`: what was seen and measured on a weld, to causes with what speaks for them, the next look, and moves. */
-import { diagnose, type DiagnoseInput } from '@fox-tempo/core/judge';
+import { causeCodes, diagnose, type CauseCode, type DiagnoseInput } from '@fox-tempo/core/judge';
 import { failure, success, type Outcome } from '@fox-tempo/core/outcome';
 import { say } from '@fox-tempo/core/said';
 import { stepKinds } from '@fox-tempo/core/setup';
@@ -45,6 +45,9 @@ const rest = {
   facts: factsField.optional(),
   symptoms: seenField.default({}),
   measured: measuredField.optional(),
+  /** Believed after the weld before it, and what was looked at since and found in order. */
+  before: z.partialRecord(closed<CauseCode>(causeCodes), z.number().min(0).max(1)).optional(),
+  inOrder: z.array(closed<CauseCode>(causeCodes)).max(causeCodes.length).optional(),
   limits: z.looseObject({ legMm: z.tuple([beadMm, beadMm]).optional() }).optional(),
 };
 const outer = z.strictObject({ program: opaque, machine: opaque.optional(), ...rest });

@@ -290,6 +290,12 @@ export const doorFacts = {
     status: 201,
   },
   trial: { method: 'GET', path: `/trials${id}`, summary: say('contract.one-trial-whole'), who: everybody },
+  diagnosis: {
+    method: 'GET',
+    path: `/trials${id}/diagnosis`,
+    summary: say('contract.which-cause-and-which-move'),
+    who: everybody,
+  },
 
   // Simulated machines
   standInWeld: {

@@ -53,6 +53,7 @@ import {
 } from './shop.ts';
 import { machineWithStanding, standingSave } from './standing.ts';
 import { bundle, bundleImport, importReport } from './bundle.ts';
+import { diagnosis } from './diagnosis.ts';
 import { job, jobCreate } from './jobs.ts';
 import { learned, learnedQuery } from './learned.ts';
 import { standInBead, standInWeld } from './stand-in.ts';
@@ -111,6 +112,7 @@ const shapes = {
   trialsCsv: { query: trialQuery },
   addTrial: { body: trialCreate, answer: trial },
   trial: { answer: trial },
+  diagnosis: { answer: diagnosis },
   standInWeld: { body: standInWeld, answer: standInBead },
   standInTrace: {},
   revisions: { answer: pageOf(revision) },

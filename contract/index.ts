@@ -174,3 +174,4 @@ export {
 export { learned, learnedQuery, type Learned } from './learned.ts';
 export { standInBead, standInWeld, type StandInAsk, type StandInBead } from './stand-in.ts';
 export { trialsCsv } from './trials-csv.ts';
+export { diagnosis, type DiagnosisAnswer, type MoveAnswer } from './diagnosis.ts';

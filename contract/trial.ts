@@ -1,4 +1,5 @@
 /** A trial: what was set, loaded, seen and measured at one weld, and what the server makes of it when it arrives. */
+import { causeCodes } from '@fox-tempo/core/judge';
 import { stepKinds } from '@fox-tempo/core/setup';
 import {
   backs,
@@ -90,6 +91,21 @@ export const trialBody = z.strictObject({
     .max(6)
     .default([]),
   note: text(1000).default(''),
+  /** The move that was made after the trial before it, and what was expected of it. */
+  after: z
+    .strictObject({
+      trial: z.uuid(),
+      move: text(60),
+      /** Causes it put right, or found in order. */
+      mends: z.array(closed(causeCodes)).max(causeCodes.length),
+      predicted: z.strictObject({
+        displayedCurrentA: z.number(),
+        displayedVoltageV: z.number(),
+        legMm: z.number(),
+        travelMmPerMin: z.number(),
+      }),
+    })
+    .optional(),
   /** Step of a sweep or plan it belongs to. */
   plan: z.strictObject({ id: idField, step: z.int().min(0).max(500) }).optional(),
 });

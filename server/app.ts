@@ -97,7 +97,7 @@ function api({ connection, sessions, pool, queue, keeper, limits = usualLimits }
     ...slotHandlers,
     ...floorHandlers,
     ...stockHandlers,
-    ...trialHandlers,
+    ...trialHandlers(pool),
     ...standInHandlers,
     ...observationHandlers,
     ...blobHandlers,

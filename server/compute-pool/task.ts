@@ -5,7 +5,13 @@ import type { Issue } from '@fox-tempo/core/outcome';
 import type { CardContent } from '../modules/cards/card-document.ts';
 
 type ThreadTask =
-  | { readonly kind: 'verb'; readonly verb: VerbName; readonly input: unknown; readonly saying?: Saying }
+  | {
+      readonly kind: 'verb';
+      readonly verb: VerbName;
+      readonly input: unknown;
+      readonly saying?: Saying;
+      /** Its sentences stay codes. */ readonly inCodes?: true;
+    }
   | { readonly kind: 'map-row'; readonly job: MapJob; readonly row: number };
 
 export type Task = ThreadTask | { readonly kind: 'card'; readonly card: CardContent };
@@ -25,6 +31,7 @@ export default async function run({
   if (task.kind === 'map-row') return json(mapRow(task.job, task.row));
   const outcome = verbs[task.verb].run(task.input, isAwaited);
   if (!outcome.ok) return { issues: outcome.issues };
+  if (task.inCodes) return json(outcome.value);
   const { language = 'en', system = 'metric' } = task.saying ?? {};
   return json(withSentences(outcome.value, await wordsIn(language, system)));
 }

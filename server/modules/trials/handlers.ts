@@ -2,28 +2,33 @@ import { phrase } from '@fox-tempo/words';
 import { trialsCsv } from '@fox-tempo/contract';
 import { Raw, type Handlers } from '../../http/doors.ts';
 import { HttpProblem } from '../../http/problem.ts';
+import type { ComputePool } from '../../compute-pool/pool.ts';
+import { diagnosisOf } from './diagnosis.ts';
 import { learnedFor, recordTrial, requireTrial, searchTrials } from './service.ts';
 
 const uuid = /^[0-9a-f-]{36}$/i;
 /** Rows of one table; more than a shop welds in years. */
 const tableRows = 50_000;
 
-export const trialHandlers = {
-  trials: ({ db, query, page }) => searchTrials(db, query, page),
-  trialsCsv: async ({ db, query }) => {
-    const { items } = await searchTrials(db, query, { limit: tableRows, after: undefined });
-    return new Raw((response) =>
-      response
-        .type('text/csv; charset=utf-8')
-        .set('Content-Disposition', 'attachment; filename="trials.csv"')
-        .send(`\uFEFF${trialsCsv(items)}`),
-    );
-  },
-  addTrial: ({ db, key, body, me }) => recordTrial(db, key, body, me.id),
-  trial: ({ db, params }) => {
-    if (!uuid.test(params.id))
-      throw new HttpProblem('not-found', phrase('server.trials.there-is-no-trial', { id: params.id }));
-    return requireTrial(db, params.id);
-  },
-  learned: ({ db, params, query }) => learnedFor(db, params.id, query),
-} satisfies Pick<Handlers, 'trials' | 'trialsCsv' | 'addTrial' | 'trial' | 'learned'>;
+export const trialHandlers = (pool: ComputePool) =>
+  ({
+    diagnosis: ({ db, params, signal }) => diagnosisOf(db, pool, known(params.id), signal),
+    trials: ({ db, query, page }) => searchTrials(db, query, page),
+    trialsCsv: async ({ db, query }) => {
+      const { items } = await searchTrials(db, query, { limit: tableRows, after: undefined });
+      return new Raw((response) =>
+        response
+          .type('text/csv; charset=utf-8')
+          .set('Content-Disposition', 'attachment; filename="trials.csv"')
+          .send(`\uFEFF${trialsCsv(items)}`),
+      );
+    },
+    addTrial: ({ db, key, body, me }) => recordTrial(db, key, body, me.id),
+    trial: ({ db, params }) => requireTrial(db, known(params.id)),
+    learned: ({ db, params, query }) => learnedFor(db, params.id, query),
+  }) satisfies Pick<Handlers, 'trials' | 'trialsCsv' | 'addTrial' | 'trial' | 'learned' | 'diagnosis'>;
+
+function known(id: string): string {
+  if (!uuid.test(id)) throw new HttpProblem('not-found', phrase('server.trials.there-is-no-trial', { id }));
+  return id;
+}

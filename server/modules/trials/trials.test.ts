@@ -168,3 +168,34 @@ describe('a stand-in', () => {
     await test.as().post('/api/stand-ins/nowhere/weld').send({ seamId, lengthMm: 240 }).expect(404);
   });
 });
+
+describe('the judgement of a trial', () => {
+  const judged = async (id: string) => (await test.as().get(`/api/trials/${id}/diagnosis`).expect(200)).body;
+
+  it('names the bad clamp of the demo shop among the first three, with what speaks for it and what to do', async () => {
+    const [crackling] = (await list('?seam=hitch-bracket-fillet&symptom=crackle&welder=runa-felswick')).items;
+    const answer = await judged(crackling?.id ?? '');
+    expect(answer.causes.slice(0, 4).map(({ code }: { code: string }) => code)).toEqual(
+      expect.arrayContaining([expect.stringMatching(/return-poor|lead-high/)]),
+    );
+    expect(answer.causes[0].because.length).toBeGreaterThan(0);
+    expect(answer.moves[0].predicted.legMm).toBeGreaterThan(3);
+  });
+
+  it('goes on from the trial before it: what was put right is not suspected again', async () => {
+    const crackling = { ...body, symptoms: { crackle: { answer: 'yes' } }, heard: ['hum-crackle'] };
+    const first = await add({ body: crackling });
+    const before = await judged(first.id);
+    const chance = (answer: { causes: { code: string; probability: number }[] }, code: string) =>
+      answer.causes.find((one) => one.code === code)?.probability ?? 0;
+    const after = {
+      trial: first.id,
+      move: 'mend-circuit',
+      mends: ['return-poor', 'lead-high'],
+      predicted: { displayedCurrentA: 180, displayedVoltageV: 25, legMm: 5, travelMmPerMin: 500 },
+    };
+    const second = await judged((await add({ body: { ...crackling, after } })).id);
+    expect(chance(second, 'return-poor')).toBeLessThan(0.3 * chance(before, 'return-poor'));
+    expect(chance(second, 'trim-low')).toBeGreaterThan(chance(before, 'trim-low'));
+  });
+});

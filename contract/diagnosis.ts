@@ -25,6 +25,7 @@ export const move = z.object({
   kind: z.enum(['set', 'hand', 'set-up']),
   dialId: z.string().optional(),
   steps: z.number().optional(),
+  dialValue: z.number().optional(),
   change: z
     .object({
       quantity: z.enum(['trimMm', 'wireFeedMPerMin', 'travelMmPerMin', 'ctwdMm']),

@@ -18,6 +18,8 @@ export interface Move {
   readonly dialId?: string;
   /** Dial steps on the machine; more of the quantity is up. */
   readonly steps?: number;
+  /** What is then set on the dial. */
+  readonly dialValue?: number;
   readonly change?: Change;
   /** Chance that it mends what is wrong; a lever that only hides it counts for less. */
   readonly gain: number;
@@ -205,11 +207,20 @@ function levers(program: Program, code: CauseCode, shown: Shown | undefined): Le
 }
 
 /** The change in steps of the machine's dial, where it has one for the quantity. */
-function onDial({ machine, program }: MoveQuestion, change: Change | undefined): Pick<Move, 'dialId' | 'steps'> {
+function onDial(
+  { machine, program }: MoveQuestion,
+  change: Change | undefined,
+): Pick<Move, 'dialId' | 'steps' | 'dialValue'> {
   if (!machine || !change || (change.quantity !== 'trimMm' && change.quantity !== 'wireFeedMPerMin')) return {};
   const here = stepDial(machine, program, change.quantity, 0);
   const next = stepDial(machine, program, change.quantity, 1);
   const perStep = here && next && !next.atEnd ? next.figure - here.figure : 0;
   if (!here || perStep <= 0) return {};
-  return { dialId: here.dialId, steps: Math.round((change.to - change.from) / perStep) };
+  const fromCard = Math.round((change.to - program[change.quantity]) / perStep);
+  const dialValue = stepDial(machine, program, change.quantity, fromCard)?.value;
+  return {
+    dialId: here.dialId,
+    steps: Math.round((change.to - change.from) / perStep),
+    ...(dialValue === undefined ? {} : { dialValue }),
+  };
 }

@@ -1939,6 +1939,11 @@ export interface CoreSentences {
   readonly 'trials.throat-of': { readonly found: SaidValue; readonly least: SaidValue };
   readonly 'trials.undercut-not-looked': { readonly most: SaidValue };
   readonly 'trials.undercut-of': { readonly depth: SaidValue; readonly most: SaidValue };
+  readonly 'trials.why-confirm': { readonly count: number };
+  readonly 'trials.why-grid': null;
+  readonly 'trials.why-point': null;
+  readonly 'trials.why-start-and-stop': null;
+  readonly 'trials.why-sweep': { readonly sd: SaidValue; readonly step: SaidValue };
   readonly 'tuning.must-lie-between-and-got': {
     readonly max: SaidValue;
     readonly min: SaidValue;

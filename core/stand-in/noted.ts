@@ -44,7 +44,7 @@ export function notedOf(weld: StandInWeld, lengthMm: number, seed: number): Note
         there[code] ? { answer: 'yes', severity: chance.happens(0.35) ? 1 : 2 } : { answer: 'no' },
       ]),
     ) as Record<SymptomCode, SymptomAnswer>,
-    heard: heardOf(there, weld.transferMode === 'dip'),
+    heard: heardOf(there, weld.isDip),
     displayed: {
       currentA: Math.round(weld.displayedCurrentA),
       voltageV: tenths(weld.displayedVoltageV),

@@ -36,6 +36,8 @@ export interface StandInWeld {
   readonly pulseHz: number;
   readonly shortsPerS: number;
   readonly transferMode: TransferMode;
+  /** Meant as dip: there shorts are the rule. */
+  readonly isDip: boolean;
   /** Null in a butt. */
   readonly legsMm: readonly [number, number] | null;
   readonly throatMm: number | null;
@@ -140,6 +142,7 @@ export function weldOnStandIn(task: StandInTask): Outcome<StandInWeld> {
     pulseHz: metrics.pulseFrequencyHz,
     shortsPerS: metrics.shortsPerS,
     transferMode,
+    isDip: program.mode === 'dip',
     legsMm: task.joint.isFillet ? legsMm : null,
     throatMm: task.joint.isFillet ? throatMm(Math.min(...legsMm)) : null,
     widthMm,

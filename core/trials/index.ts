@@ -27,9 +27,12 @@ export {
 } from './record.ts';
 export { sides, symptomCodes, symptoms, symptomsOn, type Side, type Symptom, type SymptomCode } from './symptoms.ts';
 export {
+  severityNames,
   trialVerdict,
   type LineVerdict,
   type TrialVerdict,
   type VerdictLine,
   type VerdictLineCode,
 } from './verdict.ts';
+export { stepAt, sweepBand, sweepPlan, usualStride, type SweepBand, type SweepPlan, type SweepStep } from './sweep.ts';
+export { passesInARow, passesInRow, trialPlan, type PlanItem, type PlanItemKind } from './trial-plan.ts';

@@ -1,9 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import {
+  nearness,
+  passesInRow,
   qualityLevels,
+  stepAt,
+  sweepBand,
+  sweepPlan,
   symptomCodes,
   symptomsOn,
   timedFigures,
+  tooFar,
+  trialPlan,
   trialVerdict,
   usualLimits,
   type Looked,
@@ -95,5 +102,66 @@ describe('seconds and millimetres', () => {
     // 0.8 x 3 kW over 8.33 mm/s.
     expect(figures.heatInputKjPerMm).toBeCloseTo(0.288, 3);
     expect(figures.rippleMm).toBeCloseTo(8.333 / 2, 3);
+  });
+});
+
+describe('a sweep', () => {
+  const plan = sweepPlan({ stepMm: 0.4, down: 4, up: 3, travelMmPerMin: 480, mmPerStep: 24 });
+
+  it('goes from the card down, back, and up, with marks and seconds', () => {
+    expect(plan.steps.map(({ dialSteps }) => dialSteps)).toEqual([0, -1, -2, -3, -4, 0, 1, 2, 3]);
+    // 24 mm at 8 mm/s.
+    expect(plan.secondsPerStep).toBeCloseTo(3, 9);
+    expect(plan.lengthMm).toBe(9 * 24);
+    expect(stepAt(plan, 7)?.dialSteps).toBe(-2);
+    expect(stepAt(plan, 100)).toBeUndefined();
+  });
+
+  it('gives the band between the first crackle and the first long arc', () => {
+    expect(sweepBand(plan, 3, 7)).toMatchObject({ lowMm: -0.8, highMm: 0.4, middleSteps: -0, isOpenBelow: false });
+    // Three dial steps at once: the last good step is three back from the crackle.
+    const coarse = sweepPlan({ stepMm: 0.1, stride: 3, down: 3, up: 3, travelMmPerMin: 480, mmPerStep: 24 });
+    expect(sweepBand(coarse, 2, null)).toMatchObject({
+      lowMm: expect.closeTo(-0.3, 9),
+      highMm: expect.closeTo(0.9, 9),
+    });
+    const open = sweepBand(plan, null, null);
+    expect(open).toMatchObject({ isOpenBelow: true, isOpenAbove: true });
+    expect(open.lowMm).toBeCloseTo(-1.6, 9);
+  });
+});
+
+describe('the coupons', () => {
+  it('begin with a sweep where the trim is not known, and leave it out where it is', () => {
+    const kinds = (trimSdMm: number) => trialPlan({ trimSdMm, stepMm: 0.4 }).map(({ kind }) => kind);
+    expect(kinds(0.5)[0]).toBe('sweep');
+    expect(kinds(0.1)).not.toContain('sweep');
+    expect(kinds(0.5).at(-1)).toBe('confirm');
+  });
+
+  it('end with three passes in a row', () => {
+    expect(passesInRow(['pass', 'pass', 'fail', 'pass'])).toBe(2);
+    expect(passesInRow(['open', 'pass'])).toBe(0);
+  });
+});
+
+describe('nearness', () => {
+  const kind = {
+    materialGroup: 'steel',
+    thicknessMm: 4,
+    joint: 'tee',
+    position: 'PB',
+    gas: 'M21-ArC-18',
+    filler: 'steel-solid',
+    diameterMm: 1,
+    mode: 'pulse',
+  } as const;
+
+  it('is nought for the same weld, and names what differs', () => {
+    expect(nearness(kind, kind)).toEqual({ distance: 0, differs: [] });
+    const other = nearness(kind, { ...kind, thicknessMm: 8, gas: 'M20-ArC-8' });
+    expect(other.distance).toBeCloseTo(2, 9);
+    expect(other.differs).toEqual(['gas', 'thickness']);
+    expect(nearness(kind, { ...kind, materialGroup: 'aluminium' }).distance).toBeGreaterThan(tooFar);
   });
 });

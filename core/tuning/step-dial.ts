@@ -18,6 +18,8 @@ type BenchQuantity = 'wireFeedMPerMin' | 'trimMm' | 'stiffness' | PulseNumber;
 export interface DialMove {
   readonly dialId: string;
   readonly quantity: BenchQuantity;
+  /** What is then set on the dial. */
+  readonly value: number;
   /** The quantity where the dial then stands, held between the dial's ends. */
   readonly figure: number;
   readonly atEnd: boolean;
@@ -56,7 +58,7 @@ export function stepDial(
   const dragged = (setting.reachedQuantity ?? now) - now;
   const offset = quantity === 'trimMm' ? wished.lineOffsetMm : 0;
   const figure = quantity === 'wireFeedMPerMin' ? meanFeed(program, reached, machine) : reached + dragged + offset;
-  return { dialId: dial.id, quantity, figure, atEnd: value !== Number(asked.toFixed(6)) };
+  return { dialId: dial.id, quantity, value, figure, atEnd: value !== Number(asked.toFixed(6)) };
 }
 
 /** The mean feed when the master dial shows this figure; in a beat it may show the high level. */

@@ -148,9 +148,16 @@ async function seedTrials(tx: Database): Promise<void> {
   for (const [index, one] of demoTrials.entries()) {
     ofTheDay = before?.daysAgo === one.daysAgo ? ofTheDay + 1 : 0;
     before = one;
-    const at = new Date(Date.now() - one.daysAgo * 86_400_000 - (90 - 14 * ofTheDay) * 60_000).toISOString();
+    const at = momentOf(one.daysAgo, ofTheDay);
     await seedTrial(tx, one, index, at);
   }
+}
+
+/** In the morning's hours of that day, some twenty minutes after the one before it; never ahead of now. */
+function momentOf(daysAgo: number, ofTheDay: number): string {
+  const midnight = Math.floor((Date.now() - daysAgo * 86_400_000) / 86_400_000) * 86_400_000;
+  const moment = midnight + (7 * 60 + 25 + 21 * ofTheDay + ((daysAgo * 37) % 150)) * 60_000;
+  return new Date(Math.min(moment, Date.now() - 20 * 60_000)).toISOString();
 }
 
 async function seedTrial(tx: Database, one: DemoTrial, index: number, at: string): Promise<void> {

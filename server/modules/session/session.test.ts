@@ -21,7 +21,15 @@ describe('signing in', () => {
     const agent = request.agent(test.app);
     const before = (await agent.get('/api/session').expect(200)).body as SessionState;
     expect(before).toMatchObject({ me: null, shop: { name: 'Marrowby Cartworks', demo: true }, needsOwner: false });
-    expect(before.people.map((person) => person.role).sort()).toEqual(['lead', 'office', 'owner', 'welder', 'welder', 'welder', 'welder']);
+    expect(before.people.map((person) => person.role).sort()).toEqual([
+      'lead',
+      'office',
+      'owner',
+      'welder',
+      'welder',
+      'welder',
+      'welder',
+    ]);
     expect(JSON.stringify(before)).not.toMatch(/argon|pinHash/);
     const { body, headers } = await signIn('teo-varnholt', pinOf('teo-varnholt'), agent).expect(200);
     expect(body.me).toEqual({

@@ -35,6 +35,8 @@ const stops: readonly Stop[] = [
   { to: '/bench', name: t('view.app.arc-bench'), drawing: <path d="M12 2v8M12 10l-6 9M12 10l6 9M2 20h20" /> },
   // A weld over time: hot start, main, crater.
   { to: '/score', name: t('view.app.score'), drawing: <path d="M2 20h20M3 20V6h5l3 4h6l3 6v4" /> },
+  // A bead on a coupon, and a tick.
+  { to: '/trials', name: t('view.app.trials'), drawing: <path d="M2 20h20M4 20c0-4 8-4 8 0M12 9l4 4 6-9" /> },
   // A spool seen from the side, wire leaving it.
   {
     to: '/library',
@@ -62,7 +64,7 @@ export function Rail() {
       overflowX={{ base: 'auto', md: 'visible' }}
       top="0"
       height={{ base: 'auto', md: '100vh' }}
-      gap="1"
+      gap={{ base: '1', md: '0' }}
     >
       <Box
         display={{ base: 'none', md: 'block' }}
@@ -71,8 +73,8 @@ export function Rail() {
         fontStretch="84%"
         fontSize="16px"
         lineHeight="1"
-        pt="3"
-        pb="3"
+        pt="2.5"
+        pb="2"
       >
         {'Fox'}
         <Box color="accent">{'Tempo'}</Box>
@@ -85,8 +87,8 @@ export function Rail() {
           flexDirection="column"
           alignItems="center"
           justifyContent="center"
-          gap="1"
-          minHeight="56px"
+          gap={{ base: '1', md: '0.5' }}
+          minHeight={{ base: '56px', md: '50px' }}
           minWidth="64px"
           fontSize="12px"
           fontWeight={600}

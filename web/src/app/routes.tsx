@@ -80,6 +80,41 @@ export const router = createBrowserRouter([
             },
           },
           {
+            path: 'seams/:id/trial',
+            lazy: async () => {
+              const { TrialRecord, loadTrialRecord } = await import('../features/trials/index.ts');
+              return { Component: TrialRecord, loader: loadTrialRecord };
+            },
+          },
+          {
+            path: 'seams/:id/trial-plan',
+            lazy: async () => {
+              const { TrialPlan, loadTrialPlan } = await import('../features/trials/index.ts');
+              return { Component: TrialPlan, loader: loadTrialPlan };
+            },
+          },
+          {
+            path: 'trials',
+            lazy: async () => {
+              const { TrialList, loadTrials } = await import('../features/trials/index.ts');
+              return { Component: TrialList, loader: loadTrials };
+            },
+          },
+          {
+            path: 'trials/compare',
+            lazy: async () => {
+              const { CompareTrials, loadCompareTrials } = await import('../features/trials/index.ts');
+              return { Component: CompareTrials, loader: loadCompareTrials };
+            },
+          },
+          {
+            path: 'trials/:id',
+            lazy: async () => {
+              const { TrialView, loadTrial } = await import('../features/trials/index.ts');
+              return { Component: TrialView, loader: loadTrial };
+            },
+          },
+          {
             path: 'bench',
             lazy: async () => {
               const { loadAnyBench } = await import('../features/bench/index.ts');

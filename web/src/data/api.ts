@@ -101,5 +101,11 @@ export const api = {
   /** One page of what was observed, the newest first. */
   observations: (query: Readonly<Record<string, string>>, signal?: AbortSignal) =>
     read('observations', { query, signal }),
+  saveLimits: (id: string, basedOn: number, limits: DoorSends<'saveLimits'>['limits']) =>
+    pass('saveLimits', { params: { id }, body: { limits }, basedOn }),
+  trials: (query: Readonly<Record<string, string>>, signal?: AbortSignal) => read('trials', { query, signal }),
+  trial: (id: string, signal?: AbortSignal) => read('trial', { params: { id }, signal }),
+  addTrial: (key: string, body: DoorSends<'addTrial'>) => pass('addTrial', { key, body }),
+  standInWeld: (id: string, body: DoorSends<'standInWeld'>) => pass('standInWeld', { params: { id }, body }),
   observe: (body: ObservationCreate) => pass('observe', { body }),
 };

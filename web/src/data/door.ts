@@ -34,6 +34,8 @@ export interface Asked<K extends DoorName> {
   readonly query?: Readonly<Record<string, string>>;
   /** Version that a write is based on. */
   readonly basedOn?: number;
+  /** Key of a write that was made earlier and has its own. */
+  readonly key?: string;
   readonly signal?: AbortSignal | undefined;
 }
 
@@ -74,7 +76,7 @@ export async function pass<K extends DoorName>(name: K, asked: Asked<K> = {}): P
   if (text !== null) headers['content-type'] = 'application/json';
   if (basedOn !== undefined) headers['if-match'] = `"${basedOn}"`;
   const write = `${name} ${path} ${text ?? ''}`;
-  const key = door.needs === 'key' ? keyFor(write) : null;
+  const key = door.needs === 'key' ? (asked.key ?? keyFor(write)) : null;
   if (key !== null) headers['idempotency-key'] = key;
 
   const send = () =>

@@ -46,8 +46,9 @@ export function readAll<K extends DoorName>(name: K, asked: Asked<K> = {}): Prom
 export function useDoor<K extends DoorName>(
   name: K,
   asked: Reading<K> = {},
+  enabled = true,
 ): UseQueryResult<DoorAnswer<K>, ProblemError> {
-  return useQuery<DoorAnswer<K>, ProblemError>(one(name, asked), queryClient);
+  return useQuery<DoorAnswer<K>, ProblemError>({ ...one(name, asked), enabled }, queryClient);
 }
 
 export function useDoorList<K extends DoorName>(

@@ -16,6 +16,9 @@ export function Table({
   );
 }
 
+/** Heads begin with a capital, wherever their word stands otherwise. */
+const capital = { '&::first-letter': { textTransform: 'uppercase' } } as const;
+
 export function Heads({
   names,
   right = [],
@@ -39,6 +42,7 @@ export function Heads({
             borderBottomWidth="1px"
             borderColor="line"
             verticalAlign="bottom"
+            css={capital}
           >
             {name === '' ? <td /> : <th scope="col">{name}</th>}
           </Box>
@@ -67,6 +71,7 @@ export function Cell({ head = false, figure = false, middle = false, children, .
       verticalAlign={middle ? 'middle' : 'top'}
       textAlign={figure ? 'right' : 'left'}
       fontWeight={head ? 600 : 400}
+      {...(head ? { css: capital } : {})}
       {...(figure ? { textStyle: 'figure', whiteSpace: 'nowrap' } : {})}
       {...rest}
     >

@@ -14,6 +14,7 @@ import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { JointDrawing } from '../joint-drawing/index.ts';
 import { SimulatedArc } from '../simulated/index.ts';
+import { HistoryLine, OwnWelds } from '../trials/index.ts';
 import { Waveform } from '../waveform/index.tsx';
 import type { SeamAndMachines } from '../../sheet/load.ts';
 import { useSheetSession } from '../../sheet/session.ts';
@@ -107,6 +108,19 @@ function LoadedSheet({
         )}
         {plan && session.issues.length > 0 && <Refusals issues={session.issues} store={store} />}
         {plan && <Figures plan={plan} />}
+        {plan && (
+          <OwnWelds
+            seamId={seam.id}
+            machineId={session.machine?.id}
+            choice={choice}
+            plan={plan}
+            isNew={seam.revision === null}
+            onChoice={(change) =>
+              store.getState().edit((sheet) => ({ ...sheet, choice: { ...sheet.choice, ...change } }), 'own welds')
+            }
+          />
+        )}
+        {seam.revision && <HistoryLine seamId={seam.id} />}
         {plan && <Passes plan={plan} />}
         {plan?.pulse && (
           <Panel

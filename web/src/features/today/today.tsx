@@ -13,6 +13,7 @@ import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { FirstHour } from '../tour/index.ts';
+import { WaitsForVerdict } from '../trials/index.ts';
 import { RunningLow } from './running-low.tsx';
 
 export async function loadToday({ request }: { request: Request }) {
@@ -75,6 +76,7 @@ export function Today() {
               </Box>
             )}
           </Panel>
+          <WaitsForVerdict />
           <RunningLow stock={stock} machines={machines} seams={seams} />
           <Panel title={t('view.today.machines-as-they-stand')}>
             {machines.length === 0 ? (

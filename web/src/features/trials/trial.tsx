@@ -1,0 +1,319 @@
+/** One trial whole: what was found line by line, what was expected, what is likely wrong, and the one next move. */
+import { Box } from '@chakra-ui/react';
+import type { DiagnosisAnswer, MachineResource, Trial } from '@fox-tempo/contract';
+import { amount, type SaidValue } from '@fox-tempo/core/said';
+import { symptoms, timedFigures, trialVerdict, type SymptomCode } from '@fox-tempo/core/trials';
+import { severityNames } from '@fox-tempo/core/trials';
+import { useState } from 'react';
+import { Link, useLoaderData, useNavigate, useParams } from 'react-router';
+import { api } from '../../data/api.ts';
+import { useDoor } from '../../data/queries.ts';
+import { useMay } from '../../lib/session.ts';
+import { shopTime } from '../../lib/time.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { t, tell } from '../../lib/words.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { PageHead } from '../../ui/page-head.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { Correction } from './correction.tsx';
+import { Diagnosis } from './diagnosis.tsx';
+import { soundName, testName } from './measured-fields.tsx';
+import { PhotoView } from './photo-view.tsx';
+import { timerName } from './stopwatch.tsx';
+import { SymptomDrawing } from './symptom-drawing.tsx';
+import { VerdictLines } from './verdict-lines.tsx';
+import { VerdictMark } from './verdict-mark.tsx';
+
+export async function loadTrial({ params, request }: { params: { id?: string | undefined }; request: Request }) {
+  const [trial, machines] = await Promise.all([
+    api.trial(params.id ?? '', request.signal),
+    api.machines(request.signal),
+  ]);
+  return { trial, machines };
+}
+
+export function TrialView() {
+  const { trial, machines } = useLoaderData<Awaited<ReturnType<typeof loadTrial>>>();
+  const { id = '' } = useParams();
+  return <OneTrial key={id} trial={trial} machine={machines.find((one) => one.id === trial.machineId)} />;
+}
+
+function OneTrial({ trial, machine }: { readonly trial: Trial; readonly machine: MachineResource | undefined }) {
+  const navigate = useNavigate();
+  const { data: diagnosis, error } = useDoor('diagnosis', { params: { id: trial.id } });
+  const verdict = trialVerdict(trial.limits, trial.body);
+  return (
+    <>
+      <PageHead
+        title={trial.seamName}
+        line={t('view.trials.by-on-at', {
+          welder: trial.weldedBy,
+          machine: trial.machineName,
+          at: shopTime(trial.at),
+          revision: trial.revision,
+        })}
+        trail={[
+          { name: t('view.app.trials'), to: '/trials' },
+          { name: trial.seamName, to: `/seams/${trial.seamId}/trial` },
+        ]}
+      >
+        <VerdictMark verdict={verdict.verdict} byEyeOnly={verdict.byEyeOnly} />
+        <Action onClick={() => void navigate(`/trials/compare?ids=${trial.id}`)}>{t('view.trials.compare')}</Action>
+        <Action
+          kind={verdict.verdict === 'pass' ? 'main' : 'plain'}
+          onClick={() => void navigate(`/seams/${trial.seamId}/trial`)}
+        >
+          {t('view.trials.weld-another')}
+        </Action>
+      </PageHead>
+      <Box
+        as="main"
+        id="content"
+        tabIndex={-1}
+        p="3"
+        display="grid"
+        gap="3"
+        gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1.15fr)' }}
+        alignItems="start"
+      >
+        <Box display="grid" gap="3" minWidth={0}>
+          <ClockTrouble trial={trial} />
+          <LoadedTrouble trial={trial} />
+          <Panel title={t('view.trials.against-the-limits', { level: trial.limits.level })}>
+            <VerdictLines verdict={verdict} />
+          </Panel>
+          <FoundBesidePlanned trial={trial} planned={diagnosis?.predicted} />
+          <WhatWasSeen trial={trial} />
+          {trial.attachments.length > 0 && (
+            <Panel title={t('view.trials.photos')}>
+              <Box display="grid" gap="3">
+                {trial.attachments.map(({ sha256, name }) => (
+                  <PhotoView key={sha256} sha256={sha256} name={name} />
+                ))}
+              </Box>
+            </Panel>
+          )}
+          <Forms trial={trial} />
+        </Box>
+        {diagnosis ? (
+          <Diagnosis trial={trial} machine={machine} diagnosis={diagnosis} />
+        ) : error ? (
+          <Notice level="caution" word={t('view.trials.not-judged')}>
+            {error.message}
+          </Notice>
+        ) : (
+          <Box color="quiet" role="status" p="3">
+            {t('view.trials.judging')}
+          </Box>
+        )}
+      </Box>
+    </>
+  );
+}
+
+const clockMs = 10 * 60_000;
+
+/** A device whose clock runs ahead; what is behind may simply have waited. */
+function ClockTrouble({ trial: { at, deviceAt } }: { readonly trial: Trial }) {
+  if (deviceAt === null) return null;
+  const apart = Date.parse(deviceAt) - Date.parse(at);
+  if (apart > clockMs)
+    return (
+      <Notice level="caution" word={t('view.trials.clock')}>
+        {t('view.trials.the-device-said', { at: shopTime(deviceAt) })}
+      </Notice>
+    );
+  return apart < -clockMs ? (
+    <Notice level="note">{t('view.trials.recorded-without-the-server', { at: shopTime(deviceAt) })}</Notice>
+  ) : null;
+}
+
+function LoadedTrouble({ trial: { body, filler, gas, diameterMm } }: { readonly trial: Trial }) {
+  const { loaded } = body;
+  if (!loaded || (loaded.filler === filler && loaded.gas === gas && Math.abs(loaded.diameterMm - diameterMm) < 0.01))
+    return null;
+  return (
+    <Notice level="caution" word={t('view.trials.not-what-was-planned')}>
+      {t('view.trials.loaded-was', {
+        filler: loaded.filler,
+        gas: loaded.gas,
+        diameter: amount('shortLength', loaded.diameterMm, 1),
+      })}
+    </Notice>
+  );
+}
+
+/** What was expected stands beside what was found. */
+function FoundBesidePlanned({
+  trial,
+  planned: sound,
+}: {
+  readonly trial: Trial;
+  readonly planned: DiagnosisAnswer['predicted'] | undefined;
+}) {
+  const { body, plannedTravelMmPerMin, plannedLegMm } = trial;
+  const timed = body.timing && timedFigures(body.timing, {});
+  const expected = body.after?.predicted ?? sound;
+  const rows: readonly (readonly [string, SaidValue | null, SaidValue | null])[] = [
+    [
+      t('view.trials.travel'),
+      timed ? amount('travel', timed.travelMmPerMin, 0) : null,
+      amount('travel', body.after?.predicted.travelMmPerMin ?? plannedTravelMmPerMin, 0),
+    ],
+    [
+      t('view.trials.leg'),
+      body.measured.legsMm ? amount('shortLength', (body.measured.legsMm[0] + body.measured.legsMm[1]) / 2, 1) : null,
+      expected
+        ? amount('shortLength', expected.legMm, 1)
+        : plannedLegMm === null
+          ? null
+          : amount('shortLength', plannedLegMm, 1),
+    ],
+    [
+      t('view.trials.displayed-current'),
+      body.displayed?.currentA === undefined ? null : amount('current', body.displayed.currentA, 0),
+      expected ? amount('current', expected.displayedCurrentA, 0) : null,
+    ],
+    [
+      t('view.trials.displayed-voltage'),
+      body.displayed?.voltageV === undefined ? null : amount('voltage', body.displayed.voltageV, 1),
+      expected ? amount('voltage', expected.displayedVoltageV, 1) : null,
+    ],
+  ];
+  return (
+    <Panel
+      title={t('view.trials.found-and-expected')}
+      aside={
+        body.after && (
+          <Box
+            asChild
+            fontSize="13px"
+            color="accent"
+            fontWeight={600}
+            minHeight="44px"
+            my="-3"
+            display="inline-flex"
+            alignItems="center"
+          >
+            <Link to={`/trials/${body.after.trial}`}>{t('view.trials.after-this-trial')}</Link>
+          </Box>
+        )
+      }
+    >
+      <Table label={t('view.trials.found-and-expected')}>
+        <Heads
+          names={['', t('view.trials.found'), t('view.trials.expected-head')]}
+          right={[t('view.trials.found'), t('view.trials.expected-head')]}
+        />
+        <tbody>
+          {rows.map(([name, found, planned]) => (
+            <tr key={name}>
+              <Cell head>{name}</Cell>
+              <Cell figure>{found === null ? '–' : tell(found)}</Cell>
+              <Cell figure color="quiet">
+                {planned === null ? '–' : tell(planned)}
+              </Cell>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      {body.timing && (
+        <Box fontSize="12.5px" color="quiet" mt="1">
+          {t('view.trials.over-timed-by', {
+            seconds: amount('phaseTime', body.timing.seconds, 1),
+            length: amount('length', body.timing.lengthMm, 0),
+            by: timerName(body.timing.by),
+          })}
+        </Box>
+      )}
+    </Panel>
+  );
+}
+
+function WhatWasSeen({ trial: { body } }: { readonly trial: Trial }) {
+  const seen = Object.entries(body.symptoms).filter(([, { answer }]) => answer === 'yes');
+  const clean = Object.values(body.symptoms).filter(({ answer }) => answer === 'no').length;
+  return (
+    <Panel title={t('view.trials.seen-and-heard')}>
+      <Box display="flex" gap="3" flexWrap="wrap">
+        {seen.map(([code, { severity }]) => (
+          <Box key={code} display="flex" gap="2" alignItems="center" fontSize="13px">
+            <SymptomDrawing code={code as SymptomCode} width={52} />
+            <Box>
+              {tell(symptoms[code as SymptomCode].name)}
+              <Box color="quiet">{tell(severityNames[severity ?? 2])}</Box>
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      <Box fontSize="13px" color="quiet" mt={seen.length > 0 ? '2' : '0'}>
+        {t('view.trials.looked-for-and-not-there', { count: clean })}
+        {body.heard.length > 0 && <> · {body.heard.map(soundName).join(', ')}</>}
+        {body.tests.map(({ kind, result }) => (
+          <span key={kind}>
+            {' · '}
+            {t('view.trials.test-result', {
+              kind: testName(kind),
+              result: result === 'pass' ? t('view.trials.held') : t('view.trials.broke'),
+            })}
+          </span>
+        ))}
+      </Box>
+      {body.note !== '' && (
+        <Box mt="2" fontSize="14px">
+          “{body.note}”
+        </Box>
+      )}
+    </Panel>
+  );
+}
+
+/** Corrections and taking back: further rows of the record, nothing is rewritten. */
+function Forms({ trial }: { readonly trial: Trial }) {
+  const may = useMay('observe');
+  const task = useTask();
+  const navigate = useNavigate();
+  const [why, setWhy] = useState<string | null>(null);
+  const [legs, setLegs] = useState(false);
+  return (
+    <Box display="grid" gap="2">
+      {trial.corrected.length > 0 && (
+        <Box fontSize="13px" color="quiet">
+          {t('view.trials.corrected-times', { count: trial.corrected.length })}
+        </Box>
+      )}
+      {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
+      {may && (
+        <Box display="flex" gap="2" flexWrap="wrap" alignItems="end">
+          <Action onClick={() => setLegs(!legs)} aria-expanded={legs}>
+            {t('view.trials.correct-it')}
+          </Action>
+          {why === null ? (
+            <Action onClick={() => setWhy('')}>{t('view.trials.take-it-back')}</Action>
+          ) : (
+            <>
+              <Box flex="1 1 200px">
+                <TextField label={t('view.trials.why')} value={why} maxLength={300} onChange={setWhy} />
+              </Box>
+              <Action
+                disabled={why.trim() === '' || task.busy}
+                onClick={() =>
+                  void task.run(async () => {
+                    await api.observe({ kind: 'withdrawal', body: { why }, corrects: trial.id });
+                    await navigate('/trials');
+                  })
+                }
+              >
+                {t('view.trials.take-back')}
+              </Action>
+            </>
+          )}
+        </Box>
+      )}
+      {legs && <Correction trial={trial} onDone={() => setLegs(false)} />}
+    </Box>
+  );
+}

@@ -1,0 +1,48 @@
+/** A record held against its limits, line by line. */
+import { Box } from '@chakra-ui/react';
+import type { TrialVerdict } from '@fox-tempo/core/trials';
+import { t, tell } from '../../lib/words.ts';
+import { VerdictShape, verdictWord } from './verdict-mark.tsx';
+
+export function VerdictLines({ verdict: { lines, byEyeOnly, verdict } }: { readonly verdict: TrialVerdict }) {
+  return (
+    <>
+      <Box as="ul" listStyleType="none" fontSize="13.5px" aria-label={t('view.trials.line-by-line')}>
+        {lines.map(({ line, verdict: one, words }) => (
+          <Box as="li" key={line} display="flex" gap="2" py="0.5" alignItems="baseline">
+            <VerdictShape verdict={one} size={11} />
+            <Box srOnly>{verdictWord(one)}</Box>
+            <Box minWidth={0}>
+              <Box as="span" color="quiet">
+                {lineName(line)}:
+              </Box>{' '}
+              {tell(words)}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      {verdict === 'pass' && byEyeOnly && (
+        <Box fontSize="12.5px" color="quiet" mt="1">
+          {t('view.trials.by-eye-only-what-has')}
+        </Box>
+      )}
+    </>
+  );
+}
+
+function lineName(line: TrialVerdict['lines'][number]['line']): string {
+  const names = {
+    legs: t('view.trials.legs'),
+    'leg-difference': t('view.trials.leg-difference'),
+    throat: t('view.trials.throat'),
+    height: t('view.trials.height'),
+    undercut: t('view.trials.undercut'),
+    back: t('view.trials.back'),
+    spatter: t('view.trials.spatter'),
+    pores: t('view.trials.pores'),
+    never: t('view.trials.cracks-and-holes'),
+    lap: t('view.trials.lap'),
+    'root-fusion': t('view.trials.root'),
+  };
+  return names[line];
+}

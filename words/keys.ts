@@ -1988,6 +1988,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sheet.gun-angles': null;
   readonly 'view.sheet.habit-by-joint': null;
   readonly 'view.sheet.habit-on-line': null;
+  readonly 'view.sheet.hand': null;
   readonly 'view.sheet.it-is-being-saved': null;
   readonly 'view.sheet.leg-asked': null;
   readonly 'view.sheet.length': null;
@@ -2003,6 +2004,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sheet.stiffness': { readonly stiffness: SaidValue };
   readonly 'view.sheet.the-arc-is-to': null;
   readonly 'view.sheet.the-page-could-not-save': null;
+  readonly 'view.sheet.the-rules-pace': null;
   readonly 'view.sheet.the-seam-has-no-name': null;
   readonly 'view.sheet.the-seam-is-off-the': null;
   readonly 'view.sheet.there-is-no-setting-for': null;
@@ -2623,4 +2625,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 3765;
+export const sentenceCount = 3767;

@@ -153,6 +153,11 @@ async function seedTrials(tx: Database): Promise<void> {
   }
 }
 
+/** The same address in every demo shop. */
+function demoTrialId(index: number): string {
+  return `00000000-0000-4000-8000-${String(index + 1).padStart(12, '0')}`;
+}
+
 /** In the morning's hours of that day, some twenty minutes after the one before it; never ahead of now. */
 function momentOf(daysAgo: number, ofTheDay: number): string {
   const midnight = Math.floor((Date.now() - daysAgo * 86_400_000) / 86_400_000) * 86_400_000;
@@ -192,7 +197,7 @@ async function seedTrial(tx: Database, one: DemoTrial, index: number, at: string
     note,
     stamp: String(index + 1).padStart(3, '0'),
   });
-  await recordTrial(tx, randomUUID(), { seamId, machineId, weldedBy: welder, body }, welder, at);
+  await recordTrial(tx, demoTrialId(index), { seamId, machineId, weldedBy: welder, body }, welder, at);
 }
 
 async function seedSeam(db: Database, scenario: Scenario, authorId: string): Promise<void> {

@@ -96,6 +96,6 @@ export const demoTrials: readonly DemoTrial[] = [
 /** What is wrong at the stand-ins on the first morning. */
 export const demoStandIns = [
   { machineId: 'rowan', faults: ['return-poor'], seed: 41 },
-  { machineId: 'hazel', faults: ['liner'], seed: 97 },
-  { machineId: 'alder', faults: ['gas-low'], seed: 205 },
+  { machineId: 'hazel', faults: ['size-wrong'], seed: 97 },
+  { machineId: 'alder', faults: ['gas-low'], seed: 212 },
 ] as const;

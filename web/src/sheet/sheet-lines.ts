@@ -89,6 +89,9 @@ export const sheetLines: readonly SheetLine[] = [
   choiceLine(t('view.bench.wire-feed'), ['wireFeedMPerMin'], ({ wireFeedMPerMin }, units) =>
     orPlan('wireFeed')(wireFeedMPerMin, units),
   ),
+  choiceLine(t('view.sheet.hand'), ['pace'], ({ pace }) =>
+    pace === undefined ? t('view.sheet.the-rules-pace') : `${pace.welder}, ${tell(amount('plain', pace.factor, 2))}`,
+  ),
   choiceLine(t('view.sheet.tuned-at-the-bench'), ['tune'], ({ tune }) =>
     tune === null ? t('view.sheet.no') : tuneWords(tune),
   ),

@@ -14,7 +14,7 @@ import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { JointDrawing } from '../joint-drawing/index.ts';
 import { SimulatedArc } from '../simulated/index.ts';
-import { HistoryLine, OwnWelds } from '../trials/index.ts';
+import { HistoryLine, OwnWelds } from '../own-welds/index.ts';
 import { Waveform } from '../waveform/index.tsx';
 import type { SeamAndMachines } from '../../sheet/load.ts';
 import { useSheetSession } from '../../sheet/session.ts';

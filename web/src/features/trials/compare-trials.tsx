@@ -15,7 +15,7 @@ import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Table } from '../../ui/table.tsx';
-import { VerdictMark } from './verdict-mark.tsx';
+import { VerdictMark } from '../own-welds/index.ts';
 
 const most = 4;
 

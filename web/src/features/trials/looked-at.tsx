@@ -6,7 +6,7 @@ import { t, tell } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { lookedAtClean, notLookedAt, sideState, tapped, type Draft } from './draft.ts';
 import { SymptomDrawing } from './symptom-drawing.tsx';
-import { VerdictShape } from './verdict-mark.tsx';
+import { VerdictShape } from '../own-welds/index.ts';
 
 export interface LookedAtProps {
   readonly symptoms: Draft['symptoms'];

@@ -19,7 +19,7 @@ import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { session } from '../../lib/session.ts';
-import { VerdictMark } from './verdict-mark.tsx';
+import { VerdictMark } from '../own-welds/index.ts';
 import { Waiting } from './waiting.tsx';
 
 const filterNames = ['seam', 'machine', 'welder', 'verdict', 'metal', 'symptom', 'since', 'until', 'text'] as const;

@@ -29,7 +29,7 @@ import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
 import { SeamFrame } from '../seam-frame/index.ts';
-import { HistoryLine } from './history-line.tsx';
+import { HistoryLine } from '../own-welds/index.ts';
 import { metronome } from './metronome.ts';
 import { Choose } from './measured-fields.tsx';
 

@@ -24,7 +24,6 @@ import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { SeamFrame } from '../seam-frame/index.ts';
 import { blankDraft, bodyOf, withBead, type Draft } from './draft.ts';
-import { HistoryLine } from './history-line.tsx';
 import { LastPassed } from './last-passed.tsx';
 import { LimitsForm } from './limits-form.tsx';
 import { LookedAt } from './looked-at.tsx';
@@ -35,7 +34,7 @@ import { StandInPanel } from './stand-in-panel.tsx';
 import { Stopwatch } from './stopwatch.tsx';
 import { limitsOf, presetFor } from './use-limits.ts';
 import { VerdictLines } from './verdict-lines.tsx';
-import { VerdictMark } from './verdict-mark.tsx';
+import { HistoryLine, VerdictMark } from '../own-welds/index.ts';
 import { Waiting } from './waiting.tsx';
 
 export function TrialRecord() {

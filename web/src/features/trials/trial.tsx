@@ -25,7 +25,7 @@ import { PhotoView } from './photo-view.tsx';
 import { timerName } from './stopwatch.tsx';
 import { SymptomDrawing } from './symptom-drawing.tsx';
 import { VerdictLines } from './verdict-lines.tsx';
-import { VerdictMark } from './verdict-mark.tsx';
+import { VerdictMark } from '../own-welds/index.ts';
 
 export async function loadTrial({ params, request }: { params: { id?: string | undefined }; request: Request }) {
   const [trial, machines] = await Promise.all([

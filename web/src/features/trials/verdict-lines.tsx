@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { TrialVerdict } from '@fox-tempo/core/trials';
 import { t, tell } from '../../lib/words.ts';
-import { VerdictShape, verdictWord } from './verdict-mark.tsx';
+import { VerdictShape, verdictWord } from '../own-welds/index.ts';
 
 export function VerdictLines({ verdict: { lines, byEyeOnly, verdict } }: { readonly verdict: TrialVerdict }) {
   return (

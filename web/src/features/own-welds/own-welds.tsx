@@ -104,7 +104,11 @@ function Pace({
       {Math.abs(pace.factor - 1) > noticed && (
         <Action
           onClick={() =>
-            onChoice({ pace: { factor: pace.factor, weight: pace.weight, seams: pace.seams, welder: name } })
+            // A feed that was chosen for the rule's pace would only make the bead larger.
+            onChoice({
+              wireFeedMPerMin: null,
+              pace: { factor: pace.factor, weight: pace.weight, seams: pace.seams, welder: name },
+            })
           }
         >
           {t('view.trials.plan-for-this-hand')}

@@ -2267,6 +2267,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.clean': null;
   readonly 'view.trials.click-again': null;
   readonly 'view.trials.click-both-ends-of': null;
+  readonly 'view.trials.clicks': null;
   readonly 'view.trials.clock': null;
   readonly 'view.trials.compare': null;
   readonly 'view.trials.compare-chosen': { readonly count: SaidValue };
@@ -2298,6 +2299,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.every-dial-stands': null;
   readonly 'view.trials.expected': { readonly current: SaidValue; readonly leg: SaidValue };
   readonly 'view.trials.expected-head': null;
+  readonly 'view.trials.export-file': null;
   readonly 'view.trials.failed': null;
   readonly 'view.trials.fillet-gauge': null;
   readonly 'view.trials.first-crackle': null;
@@ -2476,6 +2478,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.symptom': null;
   readonly 'view.trials.take-back': null;
   readonly 'view.trials.take-it-back': null;
+  readonly 'view.trials.take-this-trim': null;
   readonly 'view.trials.takes-and-settles': { readonly bits: SaidValue; readonly minutes: SaidValue };
   readonly 'view.trials.tap-clean': null;
   readonly 'view.trials.tap-what-you-saw': null;
@@ -2625,4 +2628,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 3767;
+export const sentenceCount = 3770;

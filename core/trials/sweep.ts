@@ -86,7 +86,8 @@ export function sweepBand(plan: SweepPlan, crackleAt: number | null, longAt: num
   const long = plan.steps.find(({ index }) => index === longAt)?.dialSteps;
   const low = crackle === undefined ? least : crackle + plan.stride;
   const high = long === undefined ? most : long - plan.stride;
-  const middleSteps = Math.round((low + high) / 2);
+  // Plus nought, so that there is no minus nought.
+  const middleSteps = Math.round((low + high) / 2) + 0;
   return {
     lowMm: low * stepMm,
     highMm: high * stepMm,

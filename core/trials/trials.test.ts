@@ -118,7 +118,12 @@ describe('a sweep', () => {
   });
 
   it('gives the band between the first crackle and the first long arc', () => {
-    expect(sweepBand(plan, 3, 7)).toMatchObject({ lowMm: -0.8, highMm: 0.4, middleSteps: -0, isOpenBelow: false });
+    expect(sweepBand(plan, 3, 7)).toMatchObject({
+      lowMm: expect.closeTo(-0.8, 9),
+      highMm: expect.closeTo(0.4, 9),
+      middleSteps: 0,
+      isOpenBelow: false,
+    });
     // Three dial steps at once: the last good step is three back from the crackle.
     const coarse = sweepPlan({ stepMm: 0.1, stride: 3, down: 3, up: 3, travelMmPerMin: 480, mmPerStep: 24 });
     expect(sweepBand(coarse, 2, null)).toMatchObject({

@@ -3,6 +3,7 @@ import { Box } from '@chakra-ui/react';
 import type { Learned, ProgramChoice } from '@fox-tempo/contract';
 import { amount } from '@fox-tempo/core/said';
 import type { Plan } from '@fox-tempo/core/plan';
+import { noTune } from '@fox-tempo/core/tuning';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useDoor } from '../../data/queries.ts';
@@ -51,17 +52,39 @@ export function OwnWelds({ seamId, machineId, choice, plan, isNew, onChoice }: O
           </Box>
         )}
         {data?.trim && data.trim.points > 0 && (
-          <Box fontSize="13px" color="quiet">
+          <Box fontSize="13px" color="quiet" display="flex" alignItems="center" gap="2" flexWrap="wrap">
             {t('view.trials.trim-passed-here', {
               points: data.trim.points,
               trim: amount('shortLength', data.trim.atFeed, 1),
               weight: amount('percent', 100 * data.trim.weight, 0),
             })}
+            <TakeTrim trimMm={data.trim.atFeed} choice={choice} onChoice={onChoice} />
           </Box>
         )}
         <Nearest nearest={data?.nearest ?? []} isNew={isNew} choice={choice} onChoice={onChoice} />
       </Box>
     </Panel>
+  );
+}
+
+/** A tenth of a mm is what a dial's step leaves. */
+const sameTrimMm = 0.05;
+
+function TakeTrim({
+  trimMm,
+  choice,
+  onChoice,
+}: {
+  readonly trimMm: number;
+  readonly choice: ProgramChoice;
+  readonly onChoice: OwnWeldsProps['onChoice'];
+}) {
+  const { tune } = choice;
+  if (tune?.trimMm !== null && tune?.trimMm !== undefined && Math.abs(tune.trimMm - trimMm) < sameTrimMm) return null;
+  return (
+    <Action onClick={() => onChoice({ tune: { ...noTune, ...tune, trimMm } })}>
+      {t('view.trials.take-this-trim')}
+    </Action>
   );
 }
 

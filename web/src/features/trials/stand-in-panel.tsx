@@ -96,7 +96,7 @@ export function StandInPanel({
                   .map((code) => ({ value: code, label: causes[code].name })),
               ]}
               onChange={(code) => {
-                if (code !== '') setMended([...mended, code as CauseCode]);
+                if (code !== '') setMended([...mended, code]);
               }}
             />
           </Box>

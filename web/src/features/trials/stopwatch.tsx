@@ -8,6 +8,7 @@ import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
+import { metronome } from './metronome.ts';
 
 export interface StopwatchProps {
   readonly seamId: string;
@@ -29,11 +30,13 @@ export interface StopwatchProps {
 export function Stopwatch(props: StopwatchProps) {
   const { seamId, seconds, lengthMm, by, plannedMmPerMin, onChange } = props;
   const units = useSettings((state) => state.units);
+  const [clicks, setClicks] = useState(false);
   const { running, shown, toggle } = useWatch(seconds, (taken) => onChange({ seconds: taken, by: 'helper' }));
+  const markS = (60 * markMm) / plannedMmPerMin;
+  useClicks(running && clicks, markS, lengthMm === null ? 0 : Math.ceil(lengthMm / markMm));
   const timed =
     shown !== null && shown > 0.2 && lengthMm !== null ? timedFigures({ seconds: shown, lengthMm, by }, props) : null;
   const leg = timed && props.legFor ? props.legFor(timed.travelMmPerMin) : null;
-  const marks = lengthMm === null ? null : Math.max(Math.round((60 * 50) / plannedMmPerMin / 0.1) / 10, 0.1);
   return (
     <Box display="grid" gap="2" gridTemplateColumns={{ base: '1fr', sm: '196px minmax(0, 1fr)' }}>
       <Action
@@ -103,15 +106,49 @@ export function Stopwatch(props: StopwatchProps) {
                 <> · {t('view.trials.ripples-every', { pitch: amount('shortLength', timed.rippleMm, 1) })}</>
               )}
             </>
-          ) : marks !== null ? (
-            t('view.trials.a-mark-every', { length: amount('length', 50, 0), seconds: amount('phaseTime', marks, 1) })
+          ) : lengthMm !== null ? (
+            t('view.trials.a-mark-every', {
+              length: amount('length', markMm, 0),
+              seconds: amount('phaseTime', markS, 1),
+            })
           ) : (
             t('view.trials.give-a-length')
           )}
         </Box>
+        <Box
+          asChild
+          display="inline-flex"
+          alignItems="center"
+          gap="2"
+          minHeight="44px"
+          fontSize="13px"
+          cursor="pointer"
+        >
+          <label>
+            <input
+              type="checkbox"
+              checked={clicks}
+              style={{ width: 20, height: 20 }}
+              onChange={(event) => setClicks(event.target.checked)}
+            />
+            {t('view.trials.clicks')}
+          </label>
+        </Box>
       </Box>
     </Box>
   );
+}
+
+/** Marks along the plate that a hand can be held against, mm. */
+const markMm = 50;
+
+/** Clicks while the watch runs: the hand should be at a mark at each. */
+function useClicks(on: boolean, everyS: number, marks: number): void {
+  useEffect(() => {
+    if (!on) return undefined;
+    const clicks = metronome(everyS, marks);
+    return () => clicks.stop();
+  }, [on, everyS, marks]);
 }
 
 export function timerName(timer: Timer): string {

@@ -34,7 +34,7 @@ function filterOf(params: URLSearchParams): Filter {
 export async function loadTrials({ request }: { request: Request }) {
   const filter = filterOf(new URL(request.url).searchParams);
   const [page, machines] = await Promise.all([
-    api.trials({ ...filter, limit: pageRows } as Record<string, string>, request.signal),
+    api.trials({ ...filter, limit: pageRows }, request.signal),
     api.machines(request.signal),
   ]);
   return { page, machines, filter };
@@ -42,7 +42,7 @@ export async function loadTrials({ request }: { request: Request }) {
 
 export function TrialList() {
   const { page, machines, filter } = useLoaderData<Awaited<ReturnType<typeof loadTrials>>>();
-  const key = new URLSearchParams(filter as Record<string, string>).toString();
+  const key = new URLSearchParams(filter).toString();
   return <Loaded key={key} first={page} machines={machines} filter={filter} />;
 }
 
@@ -63,9 +63,9 @@ function Loaded({
   const rows = [...first.items, ...more];
   const set = (name: FilterName, value: string) => {
     const { [name]: _before, ...others } = filter;
-    setParams((value === '' ? others : { ...others, [name]: value }) as Record<string, string>);
+    setParams(value === '' ? others : { ...others, [name]: value });
   };
-  const csv = `/api${addressOf('trialsCsv')}?${new URLSearchParams(filter as Record<string, string>).toString()}`;
+  const csv = `/api${addressOf('trialsCsv')}?${new URLSearchParams(filter).toString()}`;
   return (
     <>
       <PageHead title={t('view.app.trials')} line={t('view.trials.shown-newest-first', { count: rows.length })}>
@@ -120,12 +120,10 @@ function Loaded({
               <Action
                 my="2"
                 onClick={() =>
-                  void api
-                    .trials({ ...filter, limit: pageRows, cursor: next } as Record<string, string>)
-                    .then((page) => {
-                      setMore([...more, ...page.items]);
-                      setNext(page.next);
-                    })
+                  void api.trials({ ...filter, limit: pageRows, cursor: next }).then((page) => {
+                    setMore([...more, ...page.items]);
+                    setNext(page.next);
+                  })
                 }
               >
                 {t('view.trials.older-ones')}
@@ -310,7 +308,7 @@ function Kept({ filter }: { readonly filter: Filter }) {
     <Box display="flex" gap="2" flexWrap="wrap" alignItems="end" mt="2">
       {kept.map((one) => (
         <Box key={one.name} display="inline-flex">
-          <Action onClick={() => setParams(one.filter as Record<string, string>)}>{one.name}</Action>
+          <Action onClick={() => setParams(one.filter)}>{one.name}</Action>
           <Action
             kind="quiet"
             aria-label={t('view.trials.forget-filter', { name: one.name })}

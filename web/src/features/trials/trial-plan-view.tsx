@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
 import { amount } from '@fox-tempo/core/said';
-import { stepDial } from '@fox-tempo/core/tuning';
+import { noTune, stepDial } from '@fox-tempo/core/tuning';
 import {
   passesInARow,
   passesInRow,
@@ -287,16 +287,7 @@ function Found({
   if (!program || !choice) return null;
   const saveMiddle = () =>
     task.run(async () => {
-      const tune = choice.tune ?? {
-        trimMm: null,
-        stiffness: null,
-        ctwdMm: null,
-        peakCurrentA: null,
-        peakTimeMs: null,
-        backgroundCurrentA: null,
-        frequencyHz: null,
-        slowBeat: null,
-      };
+      const tune = { ...noTune, ...choice.tune };
       onSeam(
         await api.saveSeam(seam.id, seam.version, {
           spec: seam.spec,

@@ -5,6 +5,7 @@ import { backCheck } from '@fox-tempo/core/judge';
 import { arcOf } from '@fox-tempo/core/machine';
 import { areaForTravel, filletLegMm } from '@fox-tempo/core/bead';
 import { jointRule } from '@fox-tempo/core/plan';
+import { amount } from '@fox-tempo/core/said';
 import { timedFigures, trialVerdict } from '@fox-tempo/core/trials';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useLoaderData, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -151,8 +152,8 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
         <Notice level="note" word={t('view.trials.after-the-move')}>
           {tell(after.move.words)}{' '}
           {t('view.trials.expected', {
-            current: Math.round(after.move.predicted.displayedCurrentA),
-            leg: after.move.predicted.legMm.toFixed(1),
+            current: amount('current', after.move.predicted.displayedCurrentA, 0),
+            leg: amount('shortLength', after.move.predicted.legMm, 1),
           })}
         </Notice>
       )}

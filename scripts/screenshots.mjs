@@ -13,7 +13,6 @@ import { endOn, say } from './lib/say.mjs';
 
 const wide = { width: 1280, height: 800 };
 const tablet = { width: 768, height: 1024 };
-const phone = { width: 390, height: 844 };
 
 /** The whole of the sweet-spot map, and the arc held still. */
 async function mapDrawn(page) {
@@ -37,22 +36,12 @@ async function playedToSecond(page) {
   await page.waitForTimeout(900);
 }
 
-async function belowStaves(page) {
-  await page.getByRole('navigation', { name: 'Parts of the score' }).evaluate((node) => node.scrollIntoView());
-}
-
 /** Name of the picture, where it is taken, and what is done before. */
 const pictures = [
   { name: 'sign-in-day', path: '/sign-in', person: null },
   { name: 'today-day', path: '/today' },
   { name: 'seams-day', path: '/seams' },
   { name: 'seam-sheet-day', path: '/seams/axle-plate-to-tube' },
-  {
-    name: 'seam-passes-night',
-    path: '/seams/tow-beam-butt',
-    theme: 'night',
-    act: (page) => page.getByRole('heading', { name: 'Passes' }).evaluate((node) => node.scrollIntoView()),
-  },
   { name: 'seam-sheet-es-us-tablet', path: '/seams/sink-flange-lap', size: tablet, units: 'us', language: 'es' },
   { name: 'wire-and-gas-day', path: '/seams/trike-frame-node/wire' },
   {
@@ -77,17 +66,30 @@ const pictures = [
       await page.getByText('…', { exact: true }).waitFor({ state: 'detached' });
     },
   },
-  {
-    name: 'bench-phone',
-    path: '/bench/axle-plate-to-tube',
-    size: phone,
-    act: (page) => page.getByText(/^here: /).waitFor({ timeout: 60_000 }),
-  },
   { name: 'score-day', path: '/score/trike-frame-rail' },
   { name: 'score-play-day', path: '/score/trike-frame-rail', act: playedToSecond },
-  { name: 'score-machines-day', path: '/score/trike-frame-rail/machines', act: belowStaves },
+  {
+    name: 'trial-record-tablet',
+    path: '/seams/hitch-bracket-fillet/trial',
+    size: { width: 768, height: 1600 },
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Weld on the stand-in' }).click();
+      await page.getByText(/^Welded in/).waitFor();
+    },
+  },
+  {
+    name: 'trial-judged-day',
+    path: '/trials/00000000-0000-4000-8000-000000000018',
+    act: (page) => page.getByText('Likely causes').waitFor({ timeout: 60_000 }),
+  },
+  { name: 'trials-day', path: '/trials' },
+  {
+    name: 'trials-compared-night',
+    path: `/trials/compare?ids=${[16, 18, 19].map((at) => `00000000-0000-4000-8000-0000000000${at}`).join(',')}`,
+    theme: 'night',
+  },
+  { name: 'trial-plan-day', path: '/seams/hitch-bracket-fillet/trial-plan' },
   { name: 'machine-dials-day', path: '/machines/hazel' },
-  { name: 'compare-day', path: '/machines/compare?left=rowan&right=alder&seam=trike-lid-seam' },
   { name: 'stock-day', path: '/library/stock' },
   { name: 'shop-day', path: '/shop/orders', person: 'corvin-dellamaar' },
 ];

@@ -30,6 +30,8 @@ import { readDialsVerb, translateVerb } from './machine-verbs.ts';
 import { issuesOf, opaque, under } from './opaque.ts';
 import { parseWith } from './issues.ts';
 import { programFile, programVersion, readProgramFile } from './program.ts';
+import { scheduleVerb } from './schedule-verb.ts';
+import { soakVerb } from './soak-verb.ts';
 import { sequenceVerb } from './sequence-verb.ts';
 
 function verb<S extends z.ZodType>(
@@ -142,6 +144,8 @@ export const verbs = {
   sequence: sequenceVerb,
   diagnose: diagnoseVerb,
   learn: learnVerb,
+  soak: soakVerb,
+  schedule: scheduleVerb,
   calibrate: verb(say('contract.corrects-a-wire-in-its'), calibrateInput, calibrate),
 } as const satisfies Record<string, Verb>;
 

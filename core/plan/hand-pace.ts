@@ -1,16 +1,7 @@
 /** A plan for a hand whose pace was learned: its travel is the rule's times its factor, and the wire follows. */
 import { amount, say, type Phrase } from '../said/index.ts';
 import { planFigures } from './figures.ts';
-import type { PlanInput } from './input.ts';
-
-export interface HandPace {
-  /** Travel of the hand over the rule's. */
-  readonly factor: number;
-  /** How much of it is the hand's own timed seams, 0 to 1. */
-  readonly weight: number;
-  readonly seams: number;
-  readonly welder: string;
-}
+import type { HandPace, PlanInput } from './input.ts';
 
 export interface PacedPlan {
   readonly factor: number;

@@ -29,4 +29,5 @@ export type { Pass, PassKind, PassPlace } from './passes.ts';
 export { dipArcMm, dipVoltageV, sprayArcMm } from './mode-model.ts';
 export { pulsedFeedForCurrent, steadyCurrentOf, steadyFeedOf } from './feed.ts';
 export { flowLimitsLPerMin, gasFlow, stickOutMm } from './practice.ts';
-export type { HandPace, PacedPlan } from './hand-pace.ts';
+export type { PacedPlan } from './hand-pace.ts';
+export type { HandPace } from './input.ts';

@@ -4,7 +4,6 @@ import { fillerOf, materialOf, type FillerCode, type MaterialGroup } from '../co
 import { rangeIssues, type Issue } from '../outcome/index.ts';
 import { gasIssues, pulseGateIssues, sprayGasIssues, type MachineLimits } from '../pulse/index.ts';
 import type { ArcIntent } from './arc-intents.ts';
-import type { HandPace } from './hand-pace.ts';
 import { jointRule, type Joint, type Thicknesses } from './joints.ts';
 import type { PlanMode } from './mode.ts';
 import { allowsPosition, positionName, type Position } from './positions.ts';
@@ -31,6 +30,16 @@ export interface Seam {
   readonly preparation?: Preparation | undefined;
   /** What the arc is meant to do; left out: what the joint wants. */
   readonly arcIntent?: ArcIntent | undefined;
+}
+
+/** Pace of a hand as it was learned from timed seams. */
+export interface HandPace {
+  /** Travel of the hand over the rule's. */
+  readonly factor: number;
+  /** How much of it is the hand's own timed seams, 0 to 1. */
+  readonly weight: number;
+  readonly seams: number;
+  readonly welder: string;
 }
 
 export interface PlanInput {

@@ -111,6 +111,7 @@ export interface CoreSentences {
   readonly 'contract.brings-a-deleted-one-back': null;
   readonly 'contract.cancels-it': null;
   readonly 'contract.cannot-be-read': { readonly text: SaidValue };
+  readonly 'contract.cannot-stand-there': { readonly id: SaidValue; readonly machine: SaidValue };
   readonly 'contract.changes-name-and-time-zone': null;
   readonly 'contract.changes-ones-own-pin': null;
   readonly 'contract.changes-or-closes-an-order': null;
@@ -123,6 +124,7 @@ export interface CoreSentences {
   readonly 'contract.describes-a-machine': null;
   readonly 'contract.describes-a-seam': null;
   readonly 'contract.dials-need-their-machine': null;
+  readonly 'contract.each-operation-needs-a-name': { readonly id: SaidValue };
   readonly 'contract.everything-as-one-file': null;
   readonly 'contract.everything-that-ever-stood-in': null;
   readonly 'contract.from-a-joint-to-a': null;
@@ -132,6 +134,7 @@ export interface CoreSentences {
   readonly 'contract.how-far-a-job-is': null;
   readonly 'contract.how-it-stands-now': null;
   readonly 'contract.how-one-reads': null;
+  readonly 'contract.how-warm-the-plate': null;
   readonly 'contract.is-empty': { readonly path: SaidValue };
   readonly 'contract.is-missing-a-is-needed': { readonly expected: SaidValue; readonly path: SaidValue };
   readonly 'contract.is-no-transfer-mode': { readonly known: SaidValue; readonly text: SaidValue };
@@ -142,6 +145,12 @@ export interface CoreSentences {
   readonly 'contract.its-progress-as-server-sent': null;
   readonly 'contract.keeps-a-picture-a-sound': null;
   readonly 'contract.lead-hand': null;
+  readonly 'contract.lies-off-the-plate': {
+    readonly length: SaidValue;
+    readonly width: SaidValue;
+    readonly x: SaidValue;
+    readonly y: SaidValue;
+  };
   readonly 'contract.line-has-points-already': { readonly most: SaidValue; readonly number: SaidValue };
   readonly 'contract.line-is-on-the-machine': { readonly number: SaidValue };
   readonly 'contract.line-stands-above-already': { readonly number: SaidValue };
@@ -221,6 +230,7 @@ export interface CoreSentences {
   readonly 'contract.the-first-row-must-name': { readonly missing: SaidValue };
   readonly 'contract.the-input': null;
   readonly 'contract.the-newest-revision-on-one': null;
+  readonly 'contract.the-plate-never-gets-below': { readonly ambient: SaidValue; readonly interpass: SaidValue };
   readonly 'contract.the-request-body-is-not': null;
   readonly 'contract.the-request-body-is-too': null;
   readonly 'contract.the-request-could-not-be': null;
@@ -239,6 +249,7 @@ export interface CoreSentences {
   readonly 'contract.this-is-for-another-role': null;
   readonly 'contract.this-is-no-fox-tempo': null;
   readonly 'contract.this-key-was-used-for': null;
+  readonly 'contract.this-seam-has-no-length': null;
   readonly 'contract.this-server-does-not-answer': null;
   readonly 'contract.too-many-requests-wait-a': null;
   readonly 'contract.trials-as-a-table': null;
@@ -253,6 +264,7 @@ export interface CoreSentences {
   readonly 'contract.what-stands-on-a-machines': null;
   readonly 'contract.what-was-observed-the-newest': null;
   readonly 'contract.which-cause-and-which-move': null;
+  readonly 'contract.which-operation-where-and-when': null;
   readonly 'contract.who-is-signed-in-and': null;
   readonly 'contract.writes-are-taken-from-fox': null;
   readonly 'double-pulse.give-both-levels-as-feeds': null;

@@ -1,0 +1,99 @@
+import { describe, expect, it } from '@jest/globals';
+import { randomStream, nextUniform } from '../simulation/random.ts';
+import { costsOf, problemOf, schedule, type ScheduleInput } from './index.ts';
+
+/** Random changeovers of 0 to 30 minutes, work of 5 to 40, due within the day; fixed seeds. */
+function random(operations: number, machines: number, seed: number): ScheduleInput {
+  const stream = randomStream(seed);
+  const whole = (most: number) => Math.floor(nextUniform(stream) * (most + 1));
+  const names = Array.from({ length: machines }, (_, at) => `m${at}`);
+  const ids = Array.from({ length: operations }, (_, at) => `o${at}`);
+  return {
+    operations: ids.map((id) => ({
+      id,
+      minutes: 5 + whole(35),
+      ...(whole(2) > 0 ? { dueMinute: 20 + whole(90) } : {}),
+      machines: names.filter((_, at) => at === 0 || whole(3) > 0),
+    })),
+    setupMinutes: Object.fromEntries(
+      names.map((machine) => [
+        machine,
+        Object.fromEntries(
+          [...ids, 'start'].map((from) => [from, Object.fromEntries(ids.map((to) => [to, whole(30)]))]),
+        ),
+      ]),
+    ),
+  };
+}
+
+/** Every order there is, without any cut: slow, and for that believed. */
+function everyOrder(input: ScheduleInput): number {
+  const problem = problemOf(input);
+  let best = Number.POSITIVE_INFINITY;
+  const order: number[][] = problem.machines.map(() => []);
+  const go = (next: number): void => {
+    if (next === input.operations.length) {
+      best = Math.min(best, costsOf(problem, order).cost);
+      return;
+    }
+    for (const machine of problem.allowed[next] ?? []) {
+      const list = order[machine] ?? [];
+      for (let at = 0; at <= list.length; at++) {
+        list.splice(at, 0, next);
+        go(next + 1);
+        list.splice(at, 1);
+      }
+    }
+  };
+  go(0);
+  return best;
+}
+
+describe('a schedule', () => {
+  it.each([1, 2, 3, 4])('of six on two machines is the best of all orders (seed %i)', (seed) => {
+    const input = random(6, 2, seed);
+    const found = schedule(input);
+    expect(found.provenBest).toBe(true);
+    expect(found.cost).toBeCloseTo(everyOrder(input), 9);
+    expect(found.bound).toBe(found.cost);
+  });
+
+  it('adds up: the cost is set-up and twice the minutes late, of every operation once', () => {
+    const input = random(8, 3, 7);
+    const found = schedule(input);
+    expect(found.cost).toBeCloseTo(found.setupMinutes + 2 * found.lateMinutes, 9);
+    expect(Object.values(found.order).flat().sort()).toEqual(input.operations.map(({ id }) => id).sort());
+    for (const [machine, ids] of Object.entries(found.order))
+      for (const id of ids) expect(input.operations.find((one) => one.id === id)?.machines).toContain(machine);
+  });
+
+  it.each([11, 12])(
+    'of thirty on three machines never costs less than its bound, and the same twice (seed %i)',
+    (seed) => {
+      const input = random(30, 3, seed);
+      const found = schedule(input);
+      expect(found.cost).toBeGreaterThanOrEqual(found.bound);
+      expect(schedule(input)).toEqual(found);
+    },
+  );
+
+  it('keeps what was put first by hand', () => {
+    const input = random(7, 2, 5);
+    const fixed = { m0: ['o3', 'o1'] };
+    const found = schedule({ ...input, fixed });
+    expect(found.order['m0']?.slice(0, 2)).toEqual(['o3', 'o1']);
+    expect(found.cost).toBeGreaterThanOrEqual(schedule(input).cost - 1e-9);
+  });
+
+  it('does what is due first when nothing else differs', () => {
+    const found = schedule({
+      operations: [
+        { id: 'late', minutes: 30, machines: ['m'] },
+        { id: 'soon', minutes: 30, dueMinute: 30, machines: ['m'] },
+      ],
+      setupMinutes: {},
+    });
+    expect(found.order['m']).toEqual(['soon', 'late']);
+    expect(found.cost).toBe(0);
+  });
+});

@@ -1,0 +1,2 @@
+export { plateField, settledS, type Plate, type PlateField } from './plate-field.ts';
+export { aheadMm, soak, type Soaked, type SoakedSeam, type SoakInput, type SoakSeam } from './soak.ts';

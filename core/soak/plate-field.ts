@@ -1,0 +1,114 @@
+/**
+ * Warmth of a rectangular plate above its surroundings, as amplitudes of cosine modes (insulated edges, loss on both faces): exact over any step while a
+ * source moves on a straight line, so that neither a seam nor a wait is stepped through.
+ */
+
+export interface Plate {
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly thicknessMm: number;
+  readonly diffusivityMm2PerS: number;
+  readonly volumetricHeatJPerMm3K: number;
+  /** On each face, W/(m² K). */
+  readonly lossWPerM2K: number;
+}
+
+export interface Stretch {
+  /** Where the source is when it begins, mm. */
+  readonly at: readonly [number, number];
+  /** mm/s. */
+  readonly velocity: readonly [number, number];
+  readonly powerW: number;
+  readonly seconds: number;
+}
+
+export interface PlateField {
+  /** Waits, or lets a source run along its stretch. */
+  advance(seconds: number, source?: Omit<Stretch, 'seconds'>): void;
+  /** K above the surroundings. */
+  riseAt(x: number, y: number): number;
+  /** Another field of the same plate on top of it. */
+  add(other: PlateField): void;
+  readonly amplitudes: Float64Array;
+  /** All warmth times a factor: a thermometer has spoken. */
+  scale(factor: number): void;
+}
+
+/** What is smeared by the modes that are left out has spread by itself after this many mm. */
+const blurMm = 16;
+/** Modes that decay by more than e^-14 over that spread are not needed. */
+const decay = 14;
+
+/** Time after which a source has spread so far that the modes hold it, s: heat goes √(4 a t). */
+export function settledS({ diffusivityMm2PerS }: Pick<Plate, 'diffusivityMm2PerS'>): number {
+  return blurMm ** 2 / (4 * diffusivityMm2PerS);
+}
+
+export function plateField(plate: Plate): PlateField {
+  const { lengthMm, widthMm, diffusivityMm2PerS } = plate;
+  const highest = Math.sqrt(decay / (diffusivityMm2PerS * settledS(plate)));
+  const columns = Math.ceil((lengthMm * highest) / Math.PI) + 1;
+  const rows = Math.ceil((widthMm * highest) / Math.PI) + 1;
+  return fieldOf(plate, columns, rows, new Float64Array(columns * rows));
+}
+
+/** Loss by both faces, 1/s. */
+export function lossPerS({ lossWPerM2K, volumetricHeatJPerMm3K, thicknessMm }: Plate): number {
+  return (2 * lossWPerM2K * 1e-6) / (volumetricHeatJPerMm3K * thicknessMm);
+}
+
+function fieldOf(plate: Plate, columns: number, rows: number, amplitudes: Float64Array): PlateField {
+  const { lengthMm, widthMm, thicknessMm, diffusivityMm2PerS: alpha, volumetricHeatJPerMm3K } = plate;
+  const loss = lossPerS(plate);
+  return {
+    advance(seconds, source) {
+      if (seconds <= 0) return;
+      const perMode = source ? source.powerW / (lengthMm * widthMm * volumetricHeatJPerMm3K * thicknessMm) : 0;
+      for (let m = 0; m < columns; m++) {
+        const kx = (m * Math.PI) / lengthMm;
+        for (let n = 0; n < rows; n++) {
+          const ky = (n * Math.PI) / widthMm;
+          const lambda = alpha * (kx * kx + ky * ky) + loss;
+          const faded = Math.exp(-lambda * seconds);
+          const at = m * rows + n;
+          let value = (amplitudes[at] ?? 0) * faded;
+          if (source) {
+            const c = (m === 0 ? 1 : 2) * (n === 0 ? 1 : 2) * perMode;
+            const { at: from, velocity } = source;
+            value +=
+              (c / 2) *
+              (given(lambda, kx * from[0] + ky * from[1], kx * velocity[0] + ky * velocity[1], seconds, faded) +
+                given(lambda, kx * from[0] - ky * from[1], kx * velocity[0] - ky * velocity[1], seconds, faded));
+          }
+          amplitudes[at] = value;
+        }
+      }
+    },
+    riseAt(x, y) {
+      let sum = 0;
+      const across = Float64Array.from({ length: rows }, (_, n) => Math.cos((n * Math.PI * y) / widthMm));
+      for (let m = 0; m < columns; m++) {
+        let row = 0;
+        for (let n = 0; n < rows; n++) row += (amplitudes[m * rows + n] ?? 0) * (across[n] ?? 0);
+        sum += row * Math.cos((m * Math.PI * x) / lengthMm);
+      }
+      return sum;
+    },
+    amplitudes,
+    add(other) {
+      for (let at = 0; at < amplitudes.length; at++)
+        amplitudes[at] = (amplitudes[at] ?? 0) + (other.amplitudes[at] ?? 0);
+    },
+    scale(factor) {
+      for (let at = 0; at < amplitudes.length; at++) amplitudes[at] = (amplitudes[at] ?? 0) * factor;
+    },
+  };
+}
+
+/** Integral of e^(-lambda (T - s)) cos(phi + w s) over the step. */
+function given(lambda: number, phi: number, w: number, seconds: number, faded: number): number {
+  const square = lambda * lambda + w * w;
+  if (square < 1e-24) return seconds * Math.cos(phi);
+  const end = phi + w * seconds;
+  return (lambda * Math.cos(end) + w * Math.sin(end) - faded * (lambda * Math.cos(phi) + w * Math.sin(phi))) / square;
+}

@@ -1,0 +1,104 @@
+import { describe, expect, it } from '@jest/globals';
+import { plateField, soak, type Plate, type SoakInput } from './index.ts';
+
+// The design's case: sheet 400 x 120 x 3 mm, two seams.
+const plate: Plate = {
+  lengthMm: 400,
+  widthMm: 120,
+  thicknessMm: 3,
+  diffusivityMm2PerS: 65,
+  volumetricHeatJPerMm3K: 2.8e-3,
+  lossWPerM2K: 0,
+};
+const seams = [
+  { from: [0, 60], to: [400, 60], travelMmPerMin: 750, powerW: 1689, startAtS: 0 },
+  { from: [400, 90], to: [0, 90], travelMmPerMin: 750, powerW: 1689, startAtS: 92 },
+] as const;
+const base: SoakInput = { plate, seams, ambientC: 0, meltsAtC: 640 };
+
+describe('heat in a plate', () => {
+  it.each([
+    [200, 60, 92, 133.6],
+    [394, 90, 92, 140.3],
+    [200, 20, 124, 189.1],
+    [50, 90, 200, 273.4],
+    [206, 60, 16, 223.5],
+  ])('at %i, %i after %i s rises by the design’s figure', (x, y, atS, rise) => {
+    const { tempAt } = soak(base);
+    // Within the half percent that the design asks for.
+    expect(Math.abs(tempAt(x, y, atS) / rise - 1)).toBeLessThan(0.005);
+  });
+
+  it('keeps its heat: the mean rise is energy over heat capacity', () => {
+    const field = plateField(plate);
+    field.advance(32, { at: [0, 60], velocity: [12.5, 0], powerW: 1689 });
+    field.advance(5000);
+    const mean = (1689 * 32) / (400 * 120 * 3 * 2.8e-3);
+    expect(field.riseAt(17, 93)).toBeCloseTo(mean, 6);
+  });
+
+  it('agrees with an independent sum: explicit finite differences on 4 mm cells', () => {
+    const cells = finiteDifferences(124);
+    const { tempAt } = soak(base);
+    // 4 mm cells and 10 ms steps leave about a percent.
+    expect(Math.abs(tempAt(200, 20, 124) / cells(200, 20) - 1)).toBeLessThan(0.015);
+    expect(Math.abs(tempAt(60, 30, 124) / cells(60, 30) - 1)).toBeLessThan(0.015);
+  });
+
+  it('loses it by its faces', () => {
+    const cooled = soak({ ...base, plate: { ...plate, lossWPerM2K: 20 } });
+    expect(cooled.tempAt(50, 90, 600)).toBeLessThan(soak(base).tempAt(50, 90, 600) - 30);
+  });
+});
+
+describe('seams in their order', () => {
+  it('lower the level as the plate warms, within what the arc holds', () => {
+    const [first, second] = soak({ ...base, ambientC: 20 }).seams;
+    expect(first?.levels[0]?.[1]).toBeGreaterThan(95);
+    expect(second?.levels.at(-1)?.[1]).toBeLessThan((first?.levels[0]?.[1] ?? 0) - 10);
+    for (const [, percent] of [...(first?.levels ?? []), ...(second?.levels ?? [])]) {
+      expect(percent).toBeGreaterThanOrEqual(60);
+      expect(percent).toBeLessThanOrEqual(105);
+    }
+    expect(second?.levels.length).toBeLessThanOrEqual(3);
+  });
+
+  it('wait under a ceiling until the plate is below it', () => {
+    const plateWithLoss = { ...plate, lossWPerM2K: 30 };
+    const { seams: soaked, tempAt } = soak({ ...base, plate: plateWithLoss, ambientC: 20, interpassC: 80 });
+    const second = soaked[1];
+    expect(second?.waitS).toBeGreaterThan(10);
+    expect(tempAt(400, 90, second?.startAtS ?? 0)).toBeLessThan(80.5);
+    expect(soak({ ...base, ambientC: 20, interpassC: 300 }).seams[1]?.waitS).toBe(0);
+  });
+});
+
+/** Rise on 4 mm cells by forward steps, insulated edges. */
+function finiteDifferences(untilS: number): (x: number, y: number) => number {
+  const size = 4;
+  const [columns, rows] = [100, 30];
+  const step = 0.02;
+  let field = new Float64Array(columns * rows);
+  for (let atS = 0; atS < untilS; atS += step) {
+    const next = field.slice();
+    for (let i = 0; i < columns; i++)
+      for (let j = 0; j < rows; j++) {
+        const here = field[i * rows + j] ?? 0;
+        const side = (di: number, dj: number) =>
+          field[Math.min(Math.max(i + di, 0), columns - 1) * rows + Math.min(Math.max(j + dj, 0), rows - 1)] ?? 0;
+        const curve = side(1, 0) + side(-1, 0) + side(0, 1) + side(0, -1) - 4 * here;
+        next[i * rows + j] = here + (65 * step * curve) / size ** 2;
+      }
+    for (const { from, startAtS, to } of seams) {
+      const mm = 12.5 * (atS + step / 2 - startAtS);
+      if (mm < 0 || mm > 400) continue;
+      const x = from[0] + Math.sign(to[0] - from[0]) * mm;
+      const i = Math.min(Math.floor(x / size), columns - 1);
+      // A seam on the border of two rows of cells heats both.
+      for (const j of [Math.floor(from[1] / size - 0.5), Math.floor(from[1] / size - 0.5) + 1])
+        next[i * rows + j] = (next[i * rows + j] ?? 0) + (1689 * step) / 2 / (2.8e-3 * size * size * 3);
+    }
+    field = next;
+  }
+  return (x, y) => field[Math.floor(x / size) * rows + Math.floor(y / size)] ?? 0;
+}

@@ -33,6 +33,7 @@ import { programFile, programVersion, readProgramFile } from './program.ts';
 import { scheduleVerb } from './schedule-verb.ts';
 import { soakVerb } from './soak-verb.ts';
 import { sequenceVerb } from './sequence-verb.ts';
+import { windowVerb } from './window-verb.ts';
 
 function verb<S extends z.ZodType>(
   summary: Phrase,
@@ -145,6 +146,7 @@ export const verbs = {
   diagnose: diagnoseVerb,
   learn: learnVerb,
   soak: soakVerb,
+  window: windowVerb,
   schedule: scheduleVerb,
   calibrate: verb(say('contract.corrects-a-wire-in-its'), calibrateInput, calibrate),
 } as const satisfies Record<string, Verb>;

@@ -2628,4 +2628,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 3777;
+export const sentenceCount = 3795;

@@ -96,6 +96,7 @@ export interface CoreSentences {
   readonly 'contract.a-pulse-waveform-for-a': null;
   readonly 'contract.a-simulated-weld': null;
   readonly 'contract.a-slow-beat-from-one': null;
+  readonly 'contract.a-window-moves-something': null;
   readonly 'contract.a-write-must-say-which': null;
   readonly 'contract.a-write-that-adds-something': null;
   readonly 'contract.adds-a-cylinder': null;
@@ -132,6 +133,7 @@ export interface CoreSentences {
   readonly 'contract.has-a-name-with-a': null;
   readonly 'contract.holds-a-character-that-cannot': null;
   readonly 'contract.how-far-a-job-is': null;
+  readonly 'contract.how-far-each-may-be-moved': null;
   readonly 'contract.how-it-stands-now': null;
   readonly 'contract.how-one-reads': null;
   readonly 'contract.how-warm-the-plate': null;
@@ -236,9 +238,11 @@ export interface CoreSentences {
   readonly 'contract.the-request-could-not-be': null;
   readonly 'contract.the-server-computes-all-it': null;
   readonly 'contract.the-server-lives-says-nothing': null;
+  readonly 'contract.the-set-point-lies-outside': { readonly at: SaidValue };
   readonly 'contract.the-shop-name-time-zone': null;
   readonly 'contract.the-shops-own-minutes': null;
   readonly 'contract.the-table-is-empty': null;
+  readonly 'contract.the-window-ends-before': null;
   readonly 'contract.the-wires-diameter-is-missing': null;
   readonly 'contract.there-is-no-version-of': { readonly kind: SaidValue; readonly slice: SaidValue };
   readonly 'contract.there-is-nothing-at-this': null;
@@ -266,6 +270,7 @@ export interface CoreSentences {
   readonly 'contract.which-cause-and-which-move': null;
   readonly 'contract.which-operation-where-and-when': null;
   readonly 'contract.who-is-signed-in-and': null;
+  readonly 'contract.wider-than-the-dial': { readonly high: SaidValue; readonly low: SaidValue };
   readonly 'contract.writes-are-taken-from-fox': null;
   readonly 'double-pulse.give-both-levels-as-feeds': null;
   readonly 'double-pulse.hz': null;
@@ -1986,6 +1991,19 @@ export interface CoreSentences {
     readonly label: SaidValue;
     readonly unit: SaidValue;
   };
+  readonly 'window.comes-through': { readonly index: SaidValue; readonly most: SaidValue };
+  readonly 'window.leg-becomes': { readonly least: SaidValue; readonly leg: SaidValue; readonly most: SaidValue };
+  readonly 'window.mode-burn-back': null;
+  readonly 'window.mode-dip': null;
+  readonly 'window.mode-globular': null;
+  readonly 'window.mode-pulsed-multi-drop': null;
+  readonly 'window.mode-pulsed-one-drop': null;
+  readonly 'window.mode-pulsed-with-shorts': null;
+  readonly 'window.mode-spray': null;
+  readonly 'window.mode-stubbing': null;
+  readonly 'window.no-arc': null;
+  readonly 'window.shorts': { readonly most: SaidValue; readonly shorts: SaidValue };
+  readonly 'window.transfer-turns': { readonly mode: SaidValue };
   readonly 'wire-choice.a-brazed-seam-strength-comes': null;
   readonly 'wire-choice.a-later-crack-is-traced': null;
   readonly 'wire-choice.a-little-active-gas-steadies': null;

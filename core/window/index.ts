@@ -1,0 +1,17 @@
+export {
+  spreadQuantities,
+  testWindow,
+  upper95,
+  usualSpread,
+  windowQuantities,
+  type Point,
+  type Range,
+  type Spread,
+  type Tried,
+  type Window,
+  type WindowInput,
+  type WindowLimits,
+  type WindowQuantity,
+  type WindowTested,
+} from './window.ts';
+export { sobol } from './sobol.ts';

@@ -259,6 +259,13 @@ export const doorFacts = {
     who: floor,
     needs: 'version',
   },
+  saveWindow: {
+    method: 'PUT',
+    path: `/seams${id}/window`,
+    summary: say('contract.how-far-each-may-be-moved'),
+    who: leads,
+    needs: 'version',
+  },
   learned: {
     method: 'GET',
     path: `/seams${id}/learned`,

@@ -50,6 +50,7 @@ import {
   seamMove,
   seamResource,
   seamSave,
+  seamWindow,
 } from './shop.ts';
 import { machineWithStanding, standingSave } from './standing.ts';
 import { bundle, bundleImport, importReport } from './bundle.ts';
@@ -106,6 +107,7 @@ const shapes = {
   restoreSeam: { answer: seamResource },
   lockSeam: { body: seamLock, answer: seamResource },
   issueSeam: { body: seamIssue, answer: seamResource },
+  saveWindow: { body: seamWindow, answer: seamResource },
   saveLimits: { body: seamLimits, answer: seamResource },
   learned: { query: learnedQuery, answer: learned },
   trials: { query: trialQuery, answer: pageOf(trialRow) },

@@ -175,3 +175,5 @@ export { learned, learnedQuery, type Learned } from './learned.ts';
 export { standInBead, standInWeld, type StandInAsk, type StandInBead } from './stand-in.ts';
 export { trialsCsv } from './trials-csv.ts';
 export { diagnosis, type DiagnosisAnswer, type MoveAnswer } from './diagnosis.ts';
+export { windowField } from './window-field.ts';
+export type { SeamWindow } from './shop.ts';

@@ -58,6 +58,7 @@ export const actKinds = [
   'lock',
   'issue',
   'limits',
+  'window',
   'trial',
 ] as const;
 export type ActKind = (typeof actKinds)[number];

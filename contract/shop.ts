@@ -14,6 +14,7 @@ import {
 } from './fields.ts';
 import { programChoice, programFile } from './program.ts';
 import { limitsField } from './trial.ts';
+import { windowField } from './window-field.ts';
 
 export const part = z.object({
   id: idField,
@@ -109,6 +110,18 @@ export const seamResource = z.object({
       at: timestampField,
     }),
   ),
+  /** How far a welder may move the setting, machine by machine; tested when it was written. */
+  windows: z.array(
+    z.object({
+      machineId: idField,
+      revision: z.int(),
+      window: windowField,
+      failureBelow95: z.number(),
+      reason: z.string(),
+      by: z.string(),
+      at: timestampField,
+    }),
+  ),
   /** What a weld may look like; null: the preset of level C. */
   limits: limitsField.nullable(),
   deleted: z.boolean(),
@@ -128,7 +141,20 @@ const reasonField = z
   .max(300);
 export const seamLock = z.strictObject({ locked: z.boolean(), reason: reasonField });
 /** Makes a revision the shop's reference for this seam on one machine. */
-export const seamIssue = z.strictObject({ revision: z.int().min(1), machineId: idField, reason: reasonField });
+export const seamIssue = z.strictObject({
+  revision: z.int().min(1),
+  machineId: idField,
+  reason: reasonField,
+  /** Passed trials that stand for it. */
+  evidence: z.array(z.uuid()).min(1).max(20),
+});
+/** Null takes the window away: nothing may be moved. */
+export const seamWindow = z.strictObject({
+  machineId: idField,
+  revision: z.int().min(1),
+  window: windowField.nullable(),
+  reason: reasonField,
+});
 export const seamCopy = z.strictObject({ partId: idField, name: nameField });
 export const seamMove = z.strictObject({ partId: idField });
 
@@ -154,6 +180,7 @@ export type RevisionUse = z.infer<typeof revisionUse>;
 export type Order = z.infer<typeof order>;
 export type SeamSpec = z.infer<typeof seamSpec>;
 export type SeamLock = z.infer<typeof seamLock>;
+export type SeamWindow = z.infer<typeof seamWindow>;
 export type SeamIssue = z.infer<typeof seamIssue>;
 export type SeamCopy = z.infer<typeof seamCopy>;
 export type SeamSave = z.infer<typeof seamSave>;

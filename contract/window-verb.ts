@@ -11,14 +11,7 @@ import { machineFile, readMachineFile } from './machine.ts';
 import { issuesOf, opaque, under } from './opaque.ts';
 import { programFile, readProgramFile } from './program.ts';
 import type { Verb } from './verb.ts';
-
-const range = (low: number, high: number) => z.tuple([z.number().min(low).max(high), z.number().min(low).max(high)]);
-
-export const windowField = z.strictObject({
-  wireFeedMPerMin: range(0.5, 30).optional(),
-  trimMm: range(-8, 8).optional(),
-  stiffness: range(-10, 10).optional(),
-});
+import { range, windowField } from './window-field.ts';
 
 export const spreadField = z.strictObject({
   ctwdMm: range(-10, 15).optional(),

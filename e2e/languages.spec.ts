@@ -97,6 +97,7 @@ for (const language of ['de', 'es', 'pl']) {
       language,
     );
     const plates = await platesOf(page, app.url);
+    const longPlates = [...plates].filter((plate) => plate.length > 8);
     const found = new Set<string>();
     for (const { path } of views) {
       await page.setViewportSize({ width: 1280, height: 800 });
@@ -106,7 +107,9 @@ for (const language of ['de', 'es', 'pl']) {
       await expect(page.locator('html')).toHaveAttribute('lang', language);
       for (const text of await saidOn(page)) {
         if (plates.has(text)) continue;
-        const trace = whole.has(text) ? text : parts.find((part) => text.includes(part));
+        // A chart line is quoted in the machine's own words, in a sentence too.
+        const own = longPlates.reduce((rest, plate) => rest.replaceAll(plate, ''), text);
+        const trace = whole.has(text) ? text : parts.find((part) => own.includes(part));
         if (trace !== undefined) found.add(`${path}: ${trace}`);
       }
       for (const [width, height] of [

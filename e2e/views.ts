@@ -11,6 +11,7 @@ export const views: readonly { readonly path: string; readonly waitsFor?: RegExp
   { path: '/bench/trike-lid-seam' },
   { path: '/seams/hitch-bracket-fillet/trial' },
   { path: '/seams/hitch-bracket-fillet/trial-plan' },
+  { path: '/seams/axle-plate-to-tube/window' },
   { path: '/trials' },
   { path: '/trials/00000000-0000-4000-8000-000000000018' },
   { path: '/trials/compare?ids=00000000-0000-4000-8000-000000000017,00000000-0000-4000-8000-000000000019' },

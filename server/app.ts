@@ -31,6 +31,7 @@ import { shopHandlers } from './modules/shop/handlers.ts';
 import { slotHandlers } from './modules/slots/handlers.ts';
 import { standInHandlers } from './modules/stand-ins/handlers.ts';
 import { stockHandlers } from './modules/stock/handlers.ts';
+import { windowHandlers } from './modules/windows/handlers.ts';
 import { trialHandlers } from './modules/trials/handlers.ts';
 
 export interface AppOptions {
@@ -99,6 +100,7 @@ function api({ connection, sessions, pool, queue, keeper, limits = usualLimits }
     ...stockHandlers,
     ...trialHandlers(pool),
     ...standInHandlers,
+    ...windowHandlers(pool),
     ...observationHandlers,
     ...blobHandlers,
     ...computeHandlers(pool),

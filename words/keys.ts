@@ -163,6 +163,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.people.an-owner-is-made-and': { readonly me: SaidValue };
   readonly 'server.people.is-the-last-owner-who': { readonly stored: SaidValue };
   readonly 'server.people.there-is-nobody-here': { readonly id: SaidValue };
+  readonly 'server.seams.by-eye-only-is-not-enough': null;
   readonly 'server.seams.has-no-revision': { readonly revision: SaidValue; readonly spec: SaidValue };
   readonly 'server.seams.locked-a-lead-hand-can': {
     readonly by: SaidValue;
@@ -170,6 +171,7 @@ export interface Sentences extends CoreSentences {
     readonly spec: SaidValue;
   };
   readonly 'server.seams.there-is-no-seam': { readonly id: SaidValue };
+  readonly 'server.seams.this-trial-does-not-stand': null;
   readonly 'server.session.only-the-demo-shop-lets': null;
   readonly 'server.session.that-is-not-the-code': null;
   readonly 'server.session.that-pin-does-not-fit': { readonly wait: SaidValue };
@@ -202,6 +204,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.stock.there-is-no': { readonly id: SaidValue; readonly what: SaidValue };
   readonly 'server.stock.there-is-no-machine': { readonly machineId: SaidValue };
   readonly 'server.trials.there-is-no-trial': { readonly id: SaidValue };
+  readonly 'server.windows.a-corner-fails': { readonly why: SaidValue };
   readonly 'view.app.another-version': null;
   readonly 'view.app.arc-bench': null;
   readonly 'view.app.back-to-your-own': null;
@@ -1833,6 +1836,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.name-of-a-copy': null;
   readonly 'view.seams.newest': null;
   readonly 'view.seams.no-leg-on-this-joint': null;
+  readonly 'view.seams.no-passed-trial-of-this': null;
   readonly 'view.seams.no-revision-is-the-shops': null;
   readonly 'view.seams.no-seam-has-in-its': { readonly wanted: SaidValue };
   readonly 'view.seams.no-seam-is-described-yet': null;
@@ -1876,6 +1880,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.so-far': null;
   readonly 'view.seams.spray': null;
   readonly 'view.seams.stands-beside-your-name': null;
+  readonly 'view.seams.stands-on': { readonly count: number };
   readonly 'view.seams.still-missing': { readonly missing: SaidValue };
   readonly 'view.seams.still-missing-metal-and-thickness': { readonly missing: SaidValue };
   readonly 'view.seams.sum': { readonly diameter: SaidValue; readonly label: SaidValue };
@@ -1906,6 +1911,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.ways': { readonly heatPaths: SaidValue };
   readonly 'view.seams.ways-to-transfer-the-metal': null;
   readonly 'view.seams.weave': null;
+  readonly 'view.seams.weld-one': null;
   readonly 'view.seams.what-gave-way': null;
   readonly 'view.seams.what-it-is-called': null;
   readonly 'view.seams.wire-for-it': null;
@@ -2594,6 +2600,33 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'view.waveform.mean': null;
   readonly 'view.waveform.rms': null;
+  readonly 'view.window.a-lead-hand-writes-it': null;
+  readonly 'view.window.ask': null;
+  readonly 'view.window.at-feed-and-trim': { readonly feed: SaidValue; readonly trim: SaidValue };
+  readonly 'view.window.corner': null;
+  readonly 'view.window.corners-are-taken-over': null;
+  readonly 'view.window.drawn': { readonly count: number };
+  readonly 'view.window.fails-less-than': { readonly share: SaidValue };
+  readonly 'view.window.how-far-each-may-be-moved': null;
+  readonly 'view.window.in-force-on': { readonly machine: SaidValue };
+  readonly 'view.window.inside-of': { readonly failed: SaidValue; readonly n: SaidValue };
+  readonly 'view.window.it-does-not-hold': null;
+  readonly 'view.window.it-holds': null;
+  readonly 'view.window.made-for-revision': { readonly revision: SaidValue };
+  readonly 'view.window.none-nothing-may-be-moved': null;
+  readonly 'view.window.step': null;
+  readonly 'view.window.take-it-away': null;
+  readonly 'view.window.test-every-corner': null;
+  readonly 'view.window.test-one-first': null;
+  readonly 'view.window.testing': null;
+  readonly 'view.window.trim-axis': { readonly unit: SaidValue };
+  readonly 'view.window.trim-either-way': null;
+  readonly 'view.window.window': null;
+  readonly 'view.window.window-of': { readonly seam: SaidValue };
+  readonly 'view.window.wire-feed-axis': { readonly unit: SaidValue };
+  readonly 'view.window.wire-feed-either-way': null;
+  readonly 'view.window.write-the-largest': null;
+  readonly 'view.window.written-by': { readonly at: SaidValue; readonly by: SaidValue; readonly reason: SaidValue };
   readonly 'view.wire-choice.chart-lines-for-this-wire': null;
   readonly 'view.wire-choice.gas-for': { readonly mode: SaidValue };
   readonly 'view.wire-choice.hide': null;
@@ -2628,4 +2661,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 3795;
+export const sentenceCount = 3828;

@@ -35,6 +35,8 @@ export const issueCodes = {
   'wrong-format': 'the format that is needed',
   'version-from-the-future': 'newest version that is read',
   'unknown-version': 'the versions that are read',
+  'window-does-not-hold': 'ends of the largest that holds',
+  'no-evidence': null,
   // Wire, gas, metal, mode
   'unknown-gas': null,
   'gas-group-mismatch': 'share of the group, percent',

@@ -7,6 +7,8 @@ export interface SeamForLimits {
   readonly position: Position;
   readonly thicknessesMm: readonly [number, number];
   readonly backing: boolean;
+  /** Edges were cut for it; a square butt of thin tube is not opened to be looked at from behind. */
+  readonly isPrepared: boolean;
   readonly mode: PlanMode;
   /** Leg that is asked for or planned; null where there is none. */
   readonly legMm: number | null;
@@ -28,7 +30,7 @@ export function limitsForSeam(level: QualityLevel, seam: SeamForLimits): Accepta
   });
 }
 
-function backFor({ joint, backing }: SeamForLimits): BackLimit {
-  if (joint === 'butt') return backing ? 'allowed' : 'through';
+function backFor({ joint, backing, isPrepared }: SeamForLimits): BackLimit {
+  if (joint === 'butt') return isPrepared && !backing ? 'through' : 'allowed';
   return joint === 'tee' || joint === 'lap' ? 'none' : 'allowed';
 }

@@ -113,6 +113,7 @@ interface Marks {
   readonly locks: Map<string, SeamResource['lock']>;
   readonly issued: Map<string, SeamResource['issued']>;
   readonly limits: Map<string, SeamResource['limits']>;
+  readonly windows: Map<string, SeamResource['windows']>;
 }
 
 const signedOn = prepared('seams_signed', (db) =>
@@ -123,7 +124,7 @@ const signedOn = prepared('seams_signed', (db) =>
     .where(
       and(
         sql`${observations.seamId} = any(${sql.placeholder('ids')})`,
-        inArray(observations.kind, ['lock', 'issue', 'limits']),
+        inArray(observations.kind, ['lock', 'issue', 'limits', 'window']),
       ),
     )
     .orderBy(asc(observations.row)),
@@ -131,7 +132,7 @@ const signedOn = prepared('seams_signed', (db) =>
 
 /** Locks, issued references and limits as their newest observations say. */
 async function marksOf(db: Executor, ids: readonly string[]): Promise<Marks> {
-  const marks: Marks = { locks: new Map(), issued: new Map(), limits: new Map() };
+  const marks: Marks = { locks: new Map(), issued: new Map(), limits: new Map(), windows: new Map() };
   if (ids.length === 0) return marks;
   const rows = await signedOn(db).execute({ ids: [...ids] });
   for (const { row, by } of rows) {
@@ -139,7 +140,16 @@ async function marksOf(db: Executor, ids: readonly string[]): Promise<Marks> {
     const { reason, locked } = row.body as { reason: string; locked?: boolean };
     const at = isoTime(row.at);
     if (row.kind === 'lock') marks.locks.set(seamId, locked === true ? { reason, by, at } : null);
-    else if (row.kind === 'limits') marks.limits.set(seamId, row.body['limits'] as SeamResource['limits']);
+    else if (row.kind === 'window') {
+      const others = (marks.windows.get(seamId) ?? []).filter((one) => one.machineId !== row.machineId);
+      const { window, failureBelow95 } = row.body as {
+        window: SeamResource['windows'][number]['window'] | null;
+        failureBelow95: number;
+      };
+      const machineId = row.machineId ?? '';
+      const one = window && { machineId, revision: row.revision ?? 0, window, failureBelow95, reason, by, at };
+      marks.windows.set(seamId, one ? [...others, one] : others);
+    } else if (row.kind === 'limits') marks.limits.set(seamId, row.body['limits'] as SeamResource['limits']);
     else {
       const others = (marks.issued.get(seamId) ?? []).filter((one) => one.machineId !== row.machineId);
       marks.issued.set(seamId, [
@@ -191,6 +201,7 @@ function toResource(
     lock: marks.locks.get(seam.id) ?? null,
     issued: marks.issued.get(seam.id) ?? [],
     limits: marks.limits.get(seam.id) ?? null,
+    windows: marks.windows.get(seam.id) ?? [],
     deleted: seam.deleted,
     createdAt: isoTime(seam.createdAt),
     createdBy,

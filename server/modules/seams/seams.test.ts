@@ -1,5 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import request from 'supertest';
+import type { Trial } from '@fox-tempo/contract';
+import { symptomCodes } from '@fox-tempo/core/trials';
 import type { SeamResource, SeamSave } from '@fox-tempo/contract';
 import { openTestApp } from '../../testing/test-app.ts';
 
@@ -228,12 +230,31 @@ describe('a seam as a whole', () => {
 
   it('has one issued revision in force for each machine, and every one in the record', async () => {
     const seam = await saved();
-    const issue = (revision: number, machineId: string) =>
-      lead('post', `${seam.id}/issue`).send({ revision, machineId, reason: 'three passed' });
+    const passed = async (revision: number, machineId: string) => {
+      const clean = Object.fromEntries(symptomCodes.map((code) => [code, { answer: 'no' }]));
+      const body = { symptoms: clean, measured: { gauge: 'fits' } };
+      const sent = { seamId: seam.id, machineId, revision, body };
+      const trial = (await test.as().post('/api/trials').send(sent).expect(201)).body as Trial;
+      expect(trial.verdict).toBe('pass');
+      return trial.id;
+    };
+    const trials = { 1: { rowan: await passed(1, 'rowan'), hazel: await passed(1, 'hazel') } };
+    let second = '';
+    const issue = (revision: number, machineId: string) => {
+      const evidence = [revision === 2 ? second : machineId === 'hazel' ? trials[1].hazel : trials[1].rowan];
+      return lead('post', `${seam.id}/issue`).send({ revision, machineId, reason: 'three passed', evidence });
+    };
+    await lead('post', `${seam.id}/issue`)
+      .send({ revision: 1, machineId: 'rowan', reason: 'three passed', evidence: [] })
+      .expect(422);
+    await lead('post', `${seam.id}/issue`)
+      .send({ revision: 1, machineId: 'rowan', reason: 'three passed', evidence: [trials[1].hazel] })
+      .expect(422);
     await issue(1, 'rowan').expect(201);
     const longer = { ...corner, spec: { ...corner.spec, lengthMm: 500 } };
     const now = (await test.as().get(`/api/seams/${seam.id}`)).body as SeamResource;
     await put(seam.id, now.version, longer).expect(200);
+    second = await passed(2, 'rowan');
     await issue(2, 'rowan').expect(201);
     const last = await issue(1, 'hazel').expect(201);
     expect((last.body as SeamResource).issued.map(({ machineId, revision }) => [machineId, revision])).toEqual([

@@ -1,4 +1,5 @@
 /** What saving a seam means: the core computes the program, and seam and revision change together or not at all. */
+import type { Phrase } from '@fox-tempo/core/said';
 import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
@@ -11,6 +12,7 @@ import {
   type SeamLock,
   type SeamResource,
   type SeamSave,
+  type SeamWindow,
 } from '@fox-tempo/contract';
 import type { ThicknessRule } from '@fox-tempo/core/plan';
 import type { Database, Executor } from '../../db/connection.ts';
@@ -18,6 +20,7 @@ import { HttpProblem, invalidInput, orProblem } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';
 import { requireMachine } from '../machines/service.ts';
 import { addObservation } from '../observations/repo.ts';
+import { evidenceOf } from '../trials/repo.ts';
 import { requirePart } from '../parts/service.ts';
 import type { SignedIn } from '../session/who.ts';
 import { readShop } from '../shop/repo.ts';
@@ -163,12 +166,35 @@ export function saveLimits(
   });
 }
 
+/** A window that was tested; null takes it away. */
+export function writeWindow(
+  db: Database,
+  id: string,
+  basedOn: number,
+  { machineId, revision, window, reason }: SeamWindow,
+  failureBelow95: number,
+  authorId: string,
+): Promise<SeamResource> {
+  return changeVersioned(db, id, basedOn, { window }, async (tx) => {
+    await addObservation(tx, {
+      id: randomUUID(),
+      kind: 'window',
+      recordedBy: authorId,
+      seamId: id,
+      machineId,
+      revision,
+      body: { window, failureBelow95, reason },
+    });
+    await changeSeam(tx, id, {}, authorId);
+  });
+}
+
 /** Makes a revision the reference on one machine; `key` is the observation's id. */
 export async function issueRevision(
   db: Database,
   id: string,
   key: string,
-  { revision, machineId, reason }: SeamIssue,
+  { revision, machineId, reason, evidence }: SeamIssue,
   authorId: string,
 ): Promise<SeamResource> {
   return db.transaction(async (tx) => {
@@ -186,6 +212,7 @@ export async function issueRevision(
         },
       ]);
     }
+    await refuseWithoutEvidence(tx, { seamId: id, machineId, revision, evidence });
     await addObservation(tx, {
       id: key,
       kind: 'issue',
@@ -194,11 +221,34 @@ export async function issueRevision(
       machineId,
       revision,
       contentHash: found.contentHash,
-      body: { reason },
+      body: { reason, evidence },
     });
     await changeSeam(tx, id, {}, authorId);
     return requireSeam(tx, id);
   });
+}
+
+/** A reference stands on trials that passed with this very revision on this machine; a root that must be proved is not passed by eye. */
+async function refuseWithoutEvidence(
+  db: Executor,
+  asked: {
+    readonly seamId: string;
+    readonly machineId: string;
+    readonly revision: number;
+    readonly evidence: readonly string[];
+  },
+): Promise<void> {
+  const refuse = (message: Phrase, got: string) =>
+    invalidInput([{ path: 'evidence', code: 'no-evidence', message, got }]);
+  const trials = await evidenceOf(db, asked.evidence);
+  const missing = asked.evidence.find((one) => !trials.some(({ id }) => id === one));
+  if (missing !== undefined) throw refuse(phrase('server.trials.there-is-no-trial', { id: missing }), missing);
+  for (const { id, seamId, machineId, revision, verdict } of trials) {
+    const stands = seamId === asked.seamId && machineId === asked.machineId && revision === asked.revision;
+    if (!stands || verdict !== 'pass') throw refuse(phrase('server.seams.this-trial-does-not-stand'), id);
+  }
+  if (trials.some(({ rootFusion }) => rootFusion) && trials.every(({ byEyeOnly }) => byEyeOnly))
+    throw refuse(phrase('server.seams.by-eye-only-is-not-enough'), asked.evidence[0] ?? '');
 }
 
 function changeVersioned(

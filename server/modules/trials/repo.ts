@@ -1,6 +1,6 @@
 /** The list of trials: drawn from their observations, so that it can be searched. */
 import type { Page, Trial, TrialQuery, TrialRow } from '@fox-tempo/contract';
-import { and, asc, desc, eq, gte, ilike, isNotNull, lt, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, ilike, inArray, isNotNull, lt, or, sql, type SQL } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Executor } from '../../db/connection.ts';
 import { machines, observations, parts, people, seams, trials } from '../../db/schema/index.ts';
@@ -85,6 +85,28 @@ export async function listTrials(
 export async function findTrial(db: Executor, id: string): Promise<TrialRow | undefined> {
   const [row] = await select(db).where(eq(trials.id, id));
   return row && toRow(row);
+}
+
+/** What an issue stands on. */
+export async function evidenceOf(db: Executor, ids: readonly string[]) {
+  if (ids.length === 0) return [];
+  const rows = await db
+    .select({
+      id: trials.id,
+      seamId: trials.seamId,
+      machineId: trials.machineId,
+      verdict: trials.verdict,
+      byEyeOnly: trials.byEyeOnly,
+      revision: observations.revision,
+      body: observations.body,
+    })
+    .from(trials)
+    .innerJoin(observations, eq(observations.id, trials.observationId))
+    .where(and(eq(trials.withdrawn, false), inArray(trials.id, [...ids])));
+  return rows.map(({ body, ...row }) => ({
+    ...row,
+    rootFusion: (body as { judged?: { limits?: { rootFusion?: boolean } } }).judged?.limits?.rootFusion === true,
+  }));
 }
 
 /** What stands in the observations of one trial, the oldest first. */

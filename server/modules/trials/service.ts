@@ -177,6 +177,7 @@ export function usualLimitsOf(
     mode,
     legMm: spec.legMm ?? legMm,
     backing: spec.preparation?.backing !== undefined && spec.preparation.backing !== 'none',
+    isPrepared: spec.preparation !== undefined && spec.preparation !== null && spec.preparation.kind !== 'square',
   });
 }
 

@@ -94,6 +94,13 @@ export const router = createBrowserRouter([
             },
           },
           {
+            path: 'seams/:id/window',
+            lazy: async () => {
+              const { WindowView, loadWindow } = await import('../features/window/index.ts');
+              return { Component: WindowView, loader: loadWindow };
+            },
+          },
+          {
             path: 'trials',
             lazy: async () => {
               const { TrialList, loadTrials } = await import('../features/trials/index.ts');

@@ -101,8 +101,12 @@ export const api = {
   /** One page of what was observed, the newest first. */
   observations: (query: Readonly<Record<string, string>>, signal?: AbortSignal) =>
     read('observations', { query, signal }),
+  saveWindow: (id: string, basedOn: number, body: DoorSends<'saveWindow'>) =>
+    pass('saveWindow', { params: { id }, body, basedOn }),
   saveLimits: (id: string, basedOn: number, limits: DoorSends<'saveLimits'>['limits']) =>
     pass('saveLimits', { params: { id }, body: { limits }, basedOn }),
+  /** A computation that takes seconds, on the server. */
+  compute: (verb: string, input: unknown) => pass('compute', { params: { verb }, body: input as DoorSends<'compute'> }),
   trials: (query: Readonly<Record<string, string>>, signal?: AbortSignal) => read('trials', { query, signal }),
   trial: (id: string, signal?: AbortSignal) => read('trial', { params: { id }, signal }),
   addTrial: (key: string, body: DoorSends<'addTrial'>) => pass('addTrial', { key, body }),

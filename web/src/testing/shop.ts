@@ -80,6 +80,7 @@ export function seam(change: Partial<SeamResource> = {}): SeamResource {
     lock: null,
     issued: [],
     limits: null,
+    windows: [],
     deleted: false,
     createdAt: when,
     createdBy: 'Teo Varnholt',

@@ -216,7 +216,13 @@ export function ZoneMapView({
         </svg>
       </Box>
       <Box display="flex" justifyContent="space-between" gap="2" alignItems="center">
-        <Box fontSize="13px" aria-live="polite" minHeight="20px" truncate>
+        <Box
+          fontSize="13px"
+          aria-live="polite"
+          minHeight="20px"
+          truncate
+          {...(here ? { title: tell(zoneWords[here].symptom) } : {})}
+        >
           {share < 1
             ? t('view.bench.drawing', { share: amount('percent', 100 * share, 0) })
             : here

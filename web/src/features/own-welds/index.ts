@@ -1,4 +1,3 @@
 export { HistoryLine } from './history-line.tsx';
 export { OwnWelds } from './own-welds.tsx';
 export { VerdictMark, VerdictShape, verdictWord } from './verdict-mark.tsx';
-export { WaitsForVerdict } from './waits-for-verdict.tsx';

@@ -3,7 +3,9 @@ import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { api } from '../../data/api.ts';
+import { useDoor } from '../../data/queries.ts';
 import { useMay } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
@@ -84,6 +86,9 @@ export function StandingOfSetting({ seam, machines, onStored }: StandingOfSettin
   );
 }
 
+/** The newest passed trials that stand for an issue. */
+const evidenceShown = 3;
+
 /** A reason is asked for each: who reads it later was not there. */
 function Signing({
   seam,
@@ -100,6 +105,11 @@ function Signing({
   const [reason, setReason] = useState('');
   const [machineId, setMachineId] = useState(machines[0]?.id ?? '');
   const hasReason = reason.trim().length >= 3;
+  const { data: passed } = useDoor('trials', {
+    query: { seam: seam.id, machine: machineId, verdict: 'pass', limit: '20' },
+  });
+  const standing = (passed?.items ?? []).filter((trial) => trial.revision === newest).slice(0, evidenceShown);
+  const evidence = standing.map(({ id }) => id);
   return (
     <Box mt="3" pt="3" borderTopWidth="1px" borderColor="line">
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.6fr 1fr' }} alignItems="start">
@@ -117,12 +127,33 @@ function Signing({
           onChange={setMachineId}
         />
       </Box>
+      <Box fontSize="13px" color={evidence.length === 0 ? 'ochre' : 'quiet'} mt="2">
+        {evidence.length === 0 ? (
+          <>
+            {t('view.seams.no-passed-trial-of-this')}{' '}
+            <Link to={`/seams/${seam.id}/trial`}>{t('view.seams.weld-one')}</Link>
+          </>
+        ) : (
+          <>
+            {t('view.seams.stands-on', { count: evidence.length })}{' '}
+            {standing.map(({ id, at, weldedBy }) => (
+              <Box asChild key={id} mr="2" color="accent">
+                <Link to={`/trials/${id}`}>
+                  {shopTime(at)}, {weldedBy}
+                </Link>
+              </Box>
+            ))}
+          </>
+        )}
+      </Box>
       <Box display="flex" gap="2" mt="2" flexWrap="wrap">
         <Action
           kind="main"
-          disabled={task.busy || !hasReason || machineId === ''}
+          disabled={task.busy || !hasReason || machineId === '' || evidence.length === 0}
           onClick={() =>
-            void task.run(async () => onStored(await api.issueSeam(seam.id, { revision: newest, machineId, reason })))
+            void task.run(async () =>
+              onStored(await api.issueSeam(seam.id, { revision: newest, machineId, reason, evidence })),
+            )
           }
         >
           {t('view.seams.issue-revision', { newest })}

@@ -17,6 +17,7 @@ export const kindNames: Record<Observation['kind'], string> = {
   lock: t('view.shop.lock'),
   issue: t('view.shop.issued'),
   limits: t('view.trials.limits'),
+  window: t('view.window.window'),
   trial: t('view.trials.trial'),
   note: t('view.machines.note'),
   withdrawal: t('view.shop.taken-back'),
@@ -72,6 +73,8 @@ export function observationLine({ kind, body, revision }: Observation): string {
       return t('view.trials.entered-anew-level', { level: levelOf(body['limits']) });
     case 'trial':
       return t('view.shop.revision', { revision: revision ?? '?', text: text('note') });
+    case 'window':
+      return text('reason');
     case 'note':
       return text('text');
     case 'withdrawal':

@@ -13,7 +13,7 @@ import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { FirstHour } from '../tour/index.ts';
-import { WaitsForVerdict } from '../own-welds/index.ts';
+import { WaitsForVerdict } from './waits-for-verdict.tsx';
 import { RunningLow } from './running-low.tsx';
 
 export async function loadToday({ request }: { request: Request }) {

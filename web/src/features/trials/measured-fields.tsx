@@ -72,7 +72,7 @@ export function Choose({
 }) {
   return (
     <Action
-      flex="1"
+      flex="1 0 auto"
       px="2"
       aria-pressed={on}
       onClick={onClick}

@@ -11,6 +11,7 @@ export function presetFor(seam: SeamResource, level: QualityLevel = usualLevel):
     mode: choice?.mode ?? 'pulse',
     legMm: spec.legMm ?? (plan.ok ? plan.value.legMm : null),
     backing: spec.preparation?.backing !== undefined && spec.preparation.backing !== 'none',
+    isPrepared: spec.preparation !== undefined && spec.preparation !== null && spec.preparation.kind !== 'square',
   });
 }
 

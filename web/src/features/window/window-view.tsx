@@ -1,0 +1,341 @@
+/** How far a welder may move a setting: asked, tested by the simulated arc at every corner, cut to the largest that holds, and written by a lead hand. */
+import { Box } from '@chakra-ui/react';
+import type { MachineResource, ProgramFile, SeamResource } from '@fox-tempo/contract';
+import { amount, type SaidValue } from '@fox-tempo/core/said';
+import { stepDial } from '@fox-tempo/core/tuning';
+import type { Window, WindowTested } from '@fox-tempo/core/window';
+import { useState } from 'react';
+import { Link, useLoaderData, useParams } from 'react-router';
+import { api } from '../../data/api.ts';
+import type { StandingMachine } from '../../lib/as-stands.ts';
+import { useMay } from '../../lib/session.ts';
+import { shopTime } from '../../lib/time.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { fixed, t, tell } from '../../lib/words.ts';
+import type { SeamAndMachines } from '../../sheet/load.ts';
+import { useMachineFor } from '../../sheet/machine-choice.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { ValueField } from '../../ui/value-field.tsx';
+import { SeamFrame } from '../seam-frame/index.ts';
+import { WindowMap } from './window-map.tsx';
+
+interface Corner {
+  readonly wireFeedMPerMin: number;
+  readonly trimMm: number;
+  readonly ok: boolean;
+  readonly why?: SaidValue;
+  readonly margin: number;
+}
+type Answer = Pick<WindowTested, 'inside' | 'failureBelow95' | 'largestThatHolds'> & {
+  readonly corners: readonly Corner[];
+};
+
+export function WindowView() {
+  const { seam: loaded, machines } = useLoaderData<SeamAndMachines>();
+  const { id = '' } = useParams();
+  return <SeamWindow key={id} loaded={loaded} machines={machines} />;
+}
+
+function SeamWindow({
+  loaded,
+  machines,
+}: {
+  readonly loaded: SeamResource;
+  readonly machines: readonly MachineResource[];
+}) {
+  const [seam, setSeam] = useState(loaded);
+  const machine = useMachineFor(machines, seam);
+  return (
+    <SeamFrame
+      seam={seam}
+      machines={machines}
+      machine={machine}
+      title={t('view.window.window-of', { seam: seam.spec.name })}
+      line={t('view.window.how-far-each-may-be-moved')}
+    >
+      {!seam.revision || !machine ? (
+        <Notice level="note">
+          {t('view.trials.a-trial-needs-a-setting')}{' '}
+          <Link to={`/seams/${seam.id}`}>{t('view.setup.save-one-on-its-sheet')}</Link>.
+        </Notice>
+      ) : (
+        <Asked
+          key={`${machine.id} ${seam.revision.number}`}
+          seam={seam}
+          machine={machine}
+          program={seam.revision.program}
+          onSeam={setSeam}
+        />
+      )}
+    </SeamFrame>
+  );
+}
+
+function Asked({
+  seam,
+  machine,
+  program,
+  onSeam,
+}: {
+  readonly seam: SeamResource;
+  readonly machine: StandingMachine;
+  readonly program: ProgramFile;
+  readonly onSeam: (seam: SeamResource) => void;
+}) {
+  const standing = seam.windows.find(({ machineId }) => machineId === machine.id);
+  const [feedPercent, setFeedPercent] = useState(10);
+  const [trimMm, setTrimMm] = useState(1);
+  const [answer, setAnswer] = useState<Answer | null>(null);
+  const [tested, setTested] = useState<Window | null>(null);
+  const task = useTask();
+  const asked = windowOf(program, feedPercent, trimMm);
+  const test = () =>
+    task.run(async () => {
+      setAnswer(null);
+      const { corrections: _corrections, ...file } = machine.file;
+      const found = (await api.compute('window', {
+        program,
+        machine: file,
+        window: asked,
+        thicknessMm: Math.min(...seam.spec.thicknessesMm),
+      })) as Answer;
+      setTested(asked);
+      setAnswer(found);
+    });
+  const isCurrent = tested !== null && sameWindow(tested, asked);
+  const marks = answer && isCurrent ? worstByCorner(answer.corners) : [];
+  const failing = marks.filter(({ ok }) => !ok);
+  return (
+    <Box
+      display="grid"
+      gap="3"
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.2fr) minmax(0, 1fr)' }}
+      alignItems="start"
+    >
+      <Box display="grid" gap="3" minWidth={0}>
+        <Panel title={t('view.window.ask')}>
+          <Box display="grid" gap="3">
+            <Box display="grid" gap="2" gridTemplateColumns="repeat(auto-fill, minmax(150px, 1fr))" alignItems="end">
+              <ValueField
+                label={t('view.window.wire-feed-either-way')}
+                of="percent"
+                value={feedPercent}
+                keep={`window/${seam.id}/feed`}
+                range={[0, 40]}
+                step={1}
+                onValue={(value) => setFeedPercent(value ?? 0)}
+              />
+              <ValueField
+                label={t('view.window.trim-either-way')}
+                of="shortLength"
+                value={trimMm}
+                keep={`window/${seam.id}/trim`}
+                range={[0, 4]}
+                step={0.1}
+                onValue={(value) => setTrimMm(value ?? 0)}
+              />
+              <Action kind="main" disabled={task.busy} onClick={() => void test()}>
+                {task.busy ? t('view.window.testing') : t('view.window.test-every-corner')}
+              </Action>
+            </Box>
+            <WindowMap
+              at={program}
+              asked={asked}
+              holds={answer && isCurrent && failing.length > 0 ? answer.largestThatHolds : null}
+              corners={marks}
+            />
+            <Box fontSize="12.5px" color="quiet">
+              {t('view.window.corners-are-taken-over')}
+            </Box>
+            {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
+          </Box>
+        </Panel>
+      </Box>
+      <Box display="grid" gap="3" minWidth={0}>
+        {answer && isCurrent && (
+          <Panel title={failing.length === 0 ? t('view.window.it-holds') : t('view.window.it-does-not-hold')}>
+            <Box display="grid" gap="2" fontSize="14px">
+              {failing.map((corner) => (
+                <Notice
+                  key={`${corner.wireFeedMPerMin} ${corner.trimMm}`}
+                  level="caution"
+                  word={t('view.window.corner')}
+                >
+                  {t('view.window.at-feed-and-trim', {
+                    feed: amount('wireFeed', corner.wireFeedMPerMin, 1),
+                    trim: amount('shortLength', corner.trimMm, 1),
+                  })}{' '}
+                  {corner.why === undefined ? '' : tell(corner.why)}
+                </Notice>
+              ))}
+              <Box>
+                {t('view.window.inside-of', { failed: answer.inside.failed, n: answer.inside.n })}{' '}
+                {t('view.window.fails-less-than', { share: amount('percent', 100 * answer.failureBelow95, 1) })}
+              </Box>
+              <Ends machine={machine} program={program} window={answer.largestThatHolds} />
+            </Box>
+          </Panel>
+        )}
+        <Written
+          seam={seam}
+          machine={machine}
+          program={program}
+          standing={standing}
+          offered={answer && isCurrent ? answer.largestThatHolds : null}
+          onSeam={onSeam}
+        />
+      </Box>
+    </Box>
+  );
+}
+
+function windowOf({ wireFeedMPerMin, trimMm }: ProgramFile, feedPercent: number, trim: number): Window {
+  return {
+    wireFeedMPerMin: [wireFeedMPerMin * (1 - feedPercent / 100), wireFeedMPerMin * (1 + feedPercent / 100)],
+    trimMm: [trimMm - trim, trimMm + trim],
+  };
+}
+
+function sameWindow(one: Window, other: Window): boolean {
+  return JSON.stringify(one) === JSON.stringify(other);
+}
+
+/** Each corner of the window at its worst spread. */
+function worstByCorner(corners: readonly Corner[]): Corner[] {
+  const worst = new Map<string, Corner>();
+  for (const corner of corners) {
+    const key = `${corner.wireFeedMPerMin.toFixed(4)} ${corner.trimMm.toFixed(4)}`;
+    const before = worst.get(key);
+    if (!before || corner.margin < before.margin) worst.set(key, corner);
+  }
+  return [...worst.values()];
+}
+
+/** A window in the machine's own dials. */
+function Ends({
+  machine,
+  program,
+  window,
+}: {
+  readonly machine: StandingMachine;
+  readonly program: ProgramFile;
+  readonly window: Window;
+}) {
+  const rows = (['wireFeedMPerMin', 'trimMm'] as const).flatMap((quantity) => {
+    const range = window[quantity];
+    const here = stepDial(machine.file, program, quantity, 0);
+    const next = stepDial(machine.file, program, quantity, 1);
+    const dial = machine.file.dials.find(({ id }) => id === here?.dialId);
+    if (!range || !here || !next || !dial) return [];
+    const perStep = next.figure - here.figure;
+    // Whole steps inside the window.
+    const down = Math.max(Math.floor((here.figure - range[0]) / perStep + 1e-6), 0);
+    const up = Math.max(Math.floor((range[1] - here.figure) / perStep + 1e-6), 0);
+    const at = (steps: number) => stepDial(machine.file, program, quantity, steps)?.value ?? 0;
+    return [{ label: dial.label, unit: dial.unit, from: at(-down), to: at(up), down, up }];
+  });
+  return (
+    <Box as="ul" listStyleType="none">
+      {rows.map(({ label, unit, from, to, down, up }) => (
+        <Box as="li" key={label} textStyle="figure">
+          {label}: {shown(from)} … {shown(to)} {unit}{' '}
+          <Box as="span" color="quiet" fontSize="13px">
+            (−{down} / +{up})
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function shown(value: number): string {
+  return fixed(value, Number.isInteger(value) ? 0 : 1);
+}
+
+function Written({
+  seam,
+  machine,
+  program,
+  standing,
+  offered,
+  onSeam,
+}: {
+  readonly seam: SeamResource;
+  readonly machine: StandingMachine;
+  readonly program: ProgramFile;
+  readonly standing: SeamResource['windows'][number] | undefined;
+  readonly offered: Window | null;
+  readonly onSeam: (seam: SeamResource) => void;
+}) {
+  const may = useMay('saveWindow');
+  const task = useTask();
+  const [reason, setReason] = useState('');
+  const revision = seam.revision?.number ?? 1;
+  const write = (window: Window | null) =>
+    task.run(async () => {
+      onSeam(
+        await api.saveWindow(seam.id, seam.version, {
+          machineId: machine.id,
+          revision,
+          window: window && {
+            ...(window.wireFeedMPerMin ? { wireFeedMPerMin: [...window.wireFeedMPerMin] } : {}),
+            ...(window.trimMm ? { trimMm: [...window.trimMm] } : {}),
+          },
+          reason,
+        }),
+      );
+      setReason('');
+    });
+  const hasReason = reason.trim().length >= 3;
+  return (
+    <Panel title={t('view.window.in-force-on', { machine: machine.file.name })}>
+      <Box display="grid" gap="2" fontSize="14px">
+        {standing ? (
+          <>
+            <Ends machine={machine} program={program} window={standing.window} />
+            <Box color="quiet" fontSize="13px">
+              {t('view.window.written-by', { by: standing.by, at: shopTime(standing.at), reason: standing.reason })}
+            </Box>
+            {standing.revision !== revision && (
+              <Notice level="caution">{t('view.window.made-for-revision', { revision: standing.revision })}</Notice>
+            )}
+          </>
+        ) : (
+          <Box color="quiet">{t('view.window.none-nothing-may-be-moved')}</Box>
+        )}
+        {may ? (
+          <>
+            <TextField label={t('view.trials.why')} value={reason} maxLength={300} onChange={setReason} />
+            <Box display="flex" gap="2" flexWrap="wrap">
+              <Action
+                kind="main"
+                disabled={task.busy || !hasReason || offered === null}
+                onClick={() => void write(offered)}
+              >
+                {t('view.window.write-the-largest')}
+              </Action>
+              {standing && (
+                <Action disabled={task.busy || !hasReason} onClick={() => void write(null)}>
+                  {t('view.window.take-it-away')}
+                </Action>
+              )}
+            </Box>
+            {offered === null && (
+              <Box fontSize="12.5px" color="quiet">
+                {t('view.window.test-one-first')}
+              </Box>
+            )}
+          </>
+        ) : (
+          <Box fontSize="12.5px" color="quiet">
+            {t('view.window.a-lead-hand-writes-it')}
+          </Box>
+        )}
+        {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
+      </Box>
+    </Panel>
+  );
+}

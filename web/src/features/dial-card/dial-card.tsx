@@ -2,7 +2,8 @@
 import { amount, inSentence } from '@fox-tempo/core/said';
 import { t, tell, tellIf, formatWithUnit } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
-import type { MachineResource } from '@fox-tempo/contract';
+import type { MachineResource, SeamResource } from '@fox-tempo/contract';
+import { windowOnDials, type DialWindow } from '@fox-tempo/core/window';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import {
   correctionFor,
@@ -32,11 +33,13 @@ export interface DialCardProps {
   readonly program: Program | null;
   /** Seam whose saved revision can be printed, and whether it is this program. */
   readonly print?: { readonly seamId: string; readonly isSaved: boolean } | undefined;
+  /** How far each may be moved, machine by machine. */
+  readonly windows?: SeamResource['windows'] | undefined;
   /** The machine offered for this seam; left out: the one chosen here, else the first that is described. */
   readonly machine?: StandingMachine | undefined;
 }
 
-export function DialCard({ machines: all, program, print, machine: offered }: DialCardProps) {
+export function DialCard({ machines: all, program, print, windows = [], machine: offered }: DialCardProps) {
   const machines = all.filter((machine) => !machine.retired);
   const machineId = useSettings((state) => state.machineId);
   const chooseMachine = useSettings((state) => state.chooseMachine);
@@ -47,6 +50,9 @@ export function DialCard({ machines: all, program, print, machine: offered }: Di
   const translation = program && translate(machine.file, program);
   const changes = translation?.dials.filter((dial) => changesLine(dial, machine)).length ?? 0;
   const isOutline = machine.file.dials.length === 0;
+  // A window belongs to what was saved, not to what is being tried.
+  const written = print?.isSaved === true ? windows.find(({ machineId: on }) => on === machine.id) : undefined;
+  const ends = program && written ? windowOnDials(machine.file, program, written.window) : [];
 
   return (
     <Box
@@ -95,7 +101,7 @@ export function DialCard({ machines: all, program, print, machine: offered }: Di
         </Notice>
       )}
       {program && !isOutline && <Loaded machine={machine} program={program} />}
-      {translation && <Lines translation={translation} machine={machine} />}
+      {translation && <Lines translation={translation} machine={machine} ends={ends} />}
       {program && !isOutline && <ShouldShowPart program={program} machine={machine} />}
       {program && <ByHand program={program} units={units} />}
       {translation && <CardNotes translation={translation} machineName={machine.file.name} />}
@@ -110,7 +116,15 @@ export function DialCard({ machines: all, program, print, machine: offered }: Di
 }
 
 /** What a hand moves while welding first; what stays as set once behind it; lines that stand as they are folded away. */
-function Lines({ translation, machine }: { readonly translation: Translation; readonly machine: MachineResource }) {
+function Lines({
+  translation,
+  machine,
+  ends,
+}: {
+  readonly translation: Translation;
+  readonly machine: MachineResource;
+  readonly ends: readonly DialWindow[];
+}) {
   // On a machine whose dials nobody entered, every line has to be set.
   const isKnown = machine.standing !== null;
   const stands = (dial: DialSetting) => isKnown && !changesLine(dial, machine);
@@ -133,7 +147,7 @@ function Lines({ translation, machine }: { readonly translation: Translation; re
               {title}
             </Heading>
           )}
-          <LineList dials={dials} machine={machine} />
+          <LineList dials={dials} machine={machine} ends={ends} />
         </Box>
       ))}
       {standing.length > 0 && (
@@ -156,7 +170,7 @@ function Lines({ translation, machine }: { readonly translation: Translation; re
               })}
             </span>
           </chakra.summary>
-          <LineList dials={standing} machine={machine} />
+          <LineList dials={standing} machine={machine} ends={ends} />
         </chakra.details>
       )}
       {translation.displays.length > 0 && (
@@ -194,7 +208,15 @@ function ShouldShowPart({ program, machine }: { readonly program: Program; reado
   );
 }
 
-function LineList({ dials, machine }: { readonly dials: readonly DialSetting[]; readonly machine: MachineResource }) {
+function LineList({
+  dials,
+  machine,
+  ends,
+}: {
+  readonly dials: readonly DialSetting[];
+  readonly machine: MachineResource;
+  readonly ends: readonly DialWindow[];
+}) {
   return (
     <Box as="dl">
       {dials.map((dial) => (
@@ -206,7 +228,7 @@ function LineList({ dials, machine }: { readonly dials: readonly DialSetting[]; 
           unit={dial.unit}
           changed={changesLine(dial, machine)}
           was={wasWords(dial, machine)}
-          note={missText(dial)}
+          note={[missText(dial), endsText(dial, machine, ends)].filter(Boolean).join('; ') || undefined}
         />
       ))}
     </Box>
@@ -321,6 +343,16 @@ function wasWords(dial: DialSetting, { standing, file }: MachineResource): strin
   const now = standing?.dials[dial.dialId];
   const scale = file.dials.find((one) => one.id === dial.dialId)?.scale;
   return now === undefined || !scale ? undefined : displayed(scale, now);
+}
+
+/** How far it may be moved, in its own figures. */
+function endsText({ dialId }: DialSetting, { file }: MachineResource, ends: readonly DialWindow[]): string | undefined {
+  const found = ends.find((one) => one.dialId === dialId);
+  const scale = file.dials.find((one) => one.id === dialId)?.scale;
+  if (!found || !scale) return undefined;
+  return found.from === found.to
+    ? t('view.window.stays-as-set')
+    : t('view.window.may-be-moved', { from: displayed(scale, found.from), to: displayed(scale, found.to) });
 }
 
 /** What the dial's steps leave undone; silent when a hand would not notice. */

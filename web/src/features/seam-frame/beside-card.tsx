@@ -14,7 +14,16 @@ export interface BesideCardProps extends BoxProps, DialCardProps {
   readonly hasStrip?: boolean;
 }
 
-export function BesideCard({ machines, program, print, machine, hasStrip = true, children, ...main }: BesideCardProps) {
+export function BesideCard({
+  machines,
+  program,
+  print,
+  windows,
+  machine,
+  hasStrip = true,
+  children,
+  ...main
+}: BesideCardProps) {
   return (
     <>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: 'minmax(0, 1fr) 318px' }} flex="1">
@@ -42,7 +51,7 @@ export function BesideCard({ machines, program, print, machine, hasStrip = true,
           py="4"
           overflow="hidden"
         >
-          <Card machines={machines} program={program} print={print} machine={machine} />
+          <Card machines={machines} program={program} print={print} windows={windows} machine={machine} />
         </Box>
       </Box>
       {hasStrip && <Strip machines={machines} program={program} machine={machine} />}

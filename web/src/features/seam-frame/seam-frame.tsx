@@ -23,6 +23,7 @@ export function SeamFrame({ seam, machines, machine, title, line, children }: Se
         machines={machines}
         program={seam.revision?.program ?? null}
         print={print}
+        windows={seam.windows}
         machine={machine}
         hasStrip={false}
       >

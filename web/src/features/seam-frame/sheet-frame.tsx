@@ -62,7 +62,15 @@ export function SheetFrame({
         {acts}
       </Head>
       {hasCard ? (
-        <BesideCard machines={machines} program={program} print={print} machine={machine} {...letGo} {...main}>
+        <BesideCard
+          machines={machines}
+          program={program}
+          print={print}
+          windows={session.seam.windows}
+          machine={machine}
+          {...letGo}
+          {...main}
+        >
           {content}
         </BesideCard>
       ) : (

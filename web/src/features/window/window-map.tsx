@@ -12,7 +12,7 @@ export interface CornerMark {
 
 const width = 520;
 const height = 320;
-const left = 56;
+const left = 68;
 const bottom = 40;
 
 export function WindowMap({
@@ -85,12 +85,12 @@ export function WindowMap({
           {t('view.window.wire-feed-axis', { unit: unitShown('wireFeed').label })}
         </text>
         <text
-          x={14}
+          x={12}
           y={height / 2 - 12}
           textAnchor="middle"
           fontSize="12"
           fill={cssColour('ink')}
-          transform={`rotate(-90 14 ${height / 2 - 12})`}
+          transform={`rotate(-90 12 ${height / 2 - 12})`}
         >
           {t('view.window.trim-axis', { unit: unitShown('shortLength').label })}
         </text>

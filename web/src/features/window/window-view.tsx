@@ -2,8 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, ProgramFile, SeamResource } from '@fox-tempo/contract';
 import { amount, type SaidValue } from '@fox-tempo/core/said';
-import { stepDial } from '@fox-tempo/core/tuning';
-import type { Window, WindowTested } from '@fox-tempo/core/window';
+import { windowOnDials, type Window, type WindowTested } from '@fox-tempo/core/window';
 import { useState } from 'react';
 import { Link, useLoaderData, useParams } from 'react-router';
 import { api } from '../../data/api.ts';
@@ -118,7 +117,7 @@ function Asked({
       <Box display="grid" gap="3" minWidth={0}>
         <Panel title={t('view.window.ask')}>
           <Box display="grid" gap="3">
-            <Box display="grid" gap="2" gridTemplateColumns="repeat(auto-fill, minmax(150px, 1fr))" alignItems="end">
+            <Box display="grid" gap="2" gridTemplateColumns="repeat(auto-fill, minmax(150px, 1fr))" alignItems="start">
               <ValueField
                 label={t('view.window.wire-feed-either-way')}
                 of="percent"
@@ -224,18 +223,9 @@ function Ends({
   readonly program: ProgramFile;
   readonly window: Window;
 }) {
-  const rows = (['wireFeedMPerMin', 'trimMm'] as const).flatMap((quantity) => {
-    const range = window[quantity];
-    const here = stepDial(machine.file, program, quantity, 0);
-    const next = stepDial(machine.file, program, quantity, 1);
-    const dial = machine.file.dials.find(({ id }) => id === here?.dialId);
-    if (!range || !here || !next || !dial) return [];
-    const perStep = next.figure - here.figure;
-    // Whole steps inside the window.
-    const down = Math.max(Math.floor((here.figure - range[0]) / perStep + 1e-6), 0);
-    const up = Math.max(Math.floor((range[1] - here.figure) / perStep + 1e-6), 0);
-    const at = (steps: number) => stepDial(machine.file, program, quantity, steps)?.value ?? 0;
-    return [{ label: dial.label, unit: dial.unit, from: at(-down), to: at(up), down, up }];
+  const rows = windowOnDials(machine.file, program, window).map((one) => {
+    const dial = machine.file.dials.find(({ id }) => id === one.dialId);
+    return { ...one, label: dial?.label ?? one.dialId, unit: dial?.unit ?? '' };
   });
   return (
     <Box as="ul" listStyleType="none">

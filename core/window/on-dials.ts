@@ -1,0 +1,28 @@
+/** A window in whole steps of a machine's dials: never beyond what was tested. */
+import type { Machine, Program } from '../machine/index.ts';
+import { stepDial } from '../tuning/index.ts';
+import { windowQuantities, type Window } from './window.ts';
+
+export interface DialWindow {
+  readonly dialId: string;
+  /** What the dial shows at either end; the lower figure first. */
+  readonly from: number;
+  readonly to: number;
+  /** Steps towards less and more of the quantity. */
+  readonly down: number;
+  readonly up: number;
+}
+
+export function windowOnDials(machine: Machine, program: Program, window: Window): DialWindow[] {
+  return windowQuantities.flatMap((quantity) => {
+    const range = window[quantity];
+    const here = stepDial(machine, program, quantity, 0);
+    const next = stepDial(machine, program, quantity, 1);
+    if (!range || !here || !next || next.figure <= here.figure) return [];
+    const perStep = next.figure - here.figure;
+    const down = Math.max(Math.floor((here.figure - range[0]) / perStep + 1e-6), 0);
+    const up = Math.max(Math.floor((range[1] - here.figure) / perStep + 1e-6), 0);
+    const ends = [-down, up].map((steps) => stepDial(machine, program, quantity, steps)?.value ?? here.value);
+    return [{ dialId: here.dialId, from: Math.min(...ends), to: Math.max(...ends), down, up }];
+  });
+}

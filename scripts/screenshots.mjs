@@ -38,7 +38,6 @@ async function playedToSecond(page) {
 
 /** Name of the picture, where it is taken, and what is done before. */
 const pictures = [
-  { name: 'sign-in-day', path: '/sign-in', person: null },
   { name: 'today-day', path: '/today' },
   { name: 'seams-day', path: '/seams' },
   { name: 'seam-sheet-day', path: '/seams/axle-plate-to-tube' },
@@ -71,7 +70,7 @@ const pictures = [
   {
     name: 'trial-record-tablet',
     path: '/seams/hitch-bracket-fillet/trial',
-    size: { width: 768, height: 1600 },
+    size: { width: 768, height: 1500 },
     act: async (page) => {
       await page.getByRole('button', { name: 'Weld on the stand-in' }).click();
       await page.getByText(/^Welded in/).waitFor();
@@ -89,6 +88,15 @@ const pictures = [
     theme: 'night',
   },
   { name: 'trial-plan-day', path: '/seams/hitch-bracket-fillet/trial-plan' },
+  {
+    name: 'window-day',
+    path: '/seams/axle-plate-to-tube/window',
+    person: 'ilse-brandokor',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Test every corner' }).click();
+      await page.getByText('It does not hold').waitFor({ timeout: 60_000 });
+    },
+  },
   { name: 'machine-dials-day', path: '/machines/hazel' },
   { name: 'stock-day', path: '/library/stock' },
   { name: 'shop-day', path: '/shop/orders', person: 'corvin-dellamaar' },
@@ -113,7 +121,7 @@ async function main() {
       const { person = 'teo-varnholt' } = picture;
       const page = await browser.newPage({ viewport: size, locale: 'en-GB' });
       const address = `http://127.0.0.1:${port}`;
-      if (person !== null) await page.request.post(`${address}/api/session/demo`, { data: { personId: person } });
+      await page.request.post(`${address}/api/session/demo`, { data: { personId: person } });
       await page.addInitScript(
         (state) => localStorage.setItem('fox-tempo/settings', JSON.stringify({ state, version: 0 })),
         {

@@ -298,7 +298,11 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
           weldedBy={draft.weldedBy}
           plateC={draft.plateC}
           mends={after?.record.mends ?? []}
-          onBead={(bead) => setDraft(withBead(draft, bead))}
+          onBead={(bead) => {
+            setDraft(withBead(draft, bead));
+            // What was found stands in the form above.
+            window.scrollTo(0, 0);
+          }}
         />
       )}
     </>

@@ -27,6 +27,7 @@ export interface PlateField {
   advance(seconds: number, source?: Omit<Stretch, 'seconds'>): void;
   /** K above the surroundings. */
   riseAt(x: number, y: number): number;
+  copy(): PlateField;
   /** Another field of the same plate on top of it. */
   add(other: PlateField): void;
   readonly amplitudes: Float64Array;
@@ -95,6 +96,7 @@ function fieldOf(plate: Plate, columns: number, rows: number, amplitudes: Float6
       return sum;
     },
     amplitudes,
+    copy: () => fieldOf(plate, columns, rows, amplitudes.slice()),
     add(other) {
       for (let at = 0; at < amplitudes.length; at++)
         amplitudes[at] = (amplitudes[at] ?? 0) + (other.amplitudes[at] ?? 0);

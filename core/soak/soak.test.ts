@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { plateField, soak, type Plate, type SoakInput } from './index.ts';
+import { bestOrder, correctionBy, inOrder, plateField, soak, type Plate, type SoakInput } from './index.ts';
 
 // The design's case: sheet 400 x 120 x 3 mm, two seams.
 const plate: Plate = {
@@ -102,3 +102,35 @@ function finiteDifferences(untilS: number): (x: number, y: number) => number {
   }
   return (x, y) => field[Math.floor(x / size) * rows + Math.floor(y / size)] ?? 0;
 }
+
+describe('an order of seams', () => {
+  const many = {
+    ...base,
+    plate: { ...plate, widthMm: 300, lossWPerM2K: 30 },
+    ambientC: 20,
+    interpassC: 90,
+    seams: [40, 60, 80, 240, 260].map((y) => ({
+      from: [20, y] as const,
+      to: [380, y] as const,
+      travelMmPerMin: 750,
+      powerW: 1500,
+      startAtS: 0,
+    })),
+  };
+
+  it('waits no longer than as listed, and welds every seam once', () => {
+    const best = bestOrder(many);
+    expect([...best.order].sort()).toEqual([0, 1, 2, 3, 4]);
+    expect(best.endsAtS).toBeLessThanOrEqual(inOrder(many, [0, 1, 2, 3, 4]).endsAtS + 1e-6);
+    // Each is cool enough where it begins.
+    for (const { startAtS, waitS } of best.soaked.seams.slice(1)) expect(startAtS).toBeGreaterThanOrEqual(waitS);
+  });
+
+  it('is corrected by one reading, in proportion', () => {
+    const { soaked } = inOrder(many, [0, 3]);
+    const predicted = soaked.tempAt(200, 50, 100);
+    const factor = correctionBy(soaked, 20, { atMm: [200, 50], atS: 100, tempC: 20 + 1.2 * (predicted - 20) });
+    expect(factor).toBeCloseTo(1.2, 9);
+    expect(correctionBy(soaked, 20, { atMm: [380, 290], atS: 0, tempC: 60 })).toBe(1);
+  });
+});

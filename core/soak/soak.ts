@@ -56,7 +56,7 @@ const worthPercent = 4;
 /** No seam is waited for longer than a shift, s. */
 const longestWaitS = 8 * 3600;
 
-interface Run {
+export interface Run {
   readonly from: readonly [number, number];
   readonly velocity: readonly [number, number];
   readonly powerW: number;
@@ -66,18 +66,8 @@ interface Run {
 }
 
 export function soak(input: SoakInput): Soaked {
-  const { plate, seams, ambientC, interpassC } = input;
-  const runs: Run[] = [];
-  const waits: number[] = [];
-  let shift = 0;
-  for (const seam of seams) {
-    const planned = seam.startAtS + shift;
-    const free = Math.max(planned, runs.at(-1)?.endS ?? 0);
-    const waitS = interpassC === undefined ? 0 : waitFor(plate, runs, seam, free, interpassC - ambientC);
-    waits.push(waitS);
-    shift += waitS;
-    runs.push(runOf(seam, interpassC === undefined ? seam.startAtS : free + waitS));
-  }
+  const { plate, ambientC } = input;
+  const { runs, waits } = timed(input);
   const rise = riseOver(plate, runs);
   return {
     seams: runs.map((run, at) => soaked(input, plate, run, waits[at] ?? 0, rise)),
@@ -86,7 +76,25 @@ export function soak(input: SoakInput): Soaked {
   };
 }
 
-function runOf({ from, to, travelMmPerMin, powerW }: SoakSeam, startS: number): Run {
+/** When each seam runs, with the waits before it; nothing of what it leaves. */
+export function timed({ plate, seams, ambientC, interpassC }: SoakInput): {
+  readonly runs: readonly Run[];
+  readonly waits: readonly number[];
+} {
+  const runs: Run[] = [];
+  const waits: number[] = [];
+  let shift = 0;
+  for (const seam of seams) {
+    const free = Math.max(seam.startAtS + shift, runs.at(-1)?.endS ?? 0);
+    const waitS = interpassC === undefined ? 0 : waitFor(plate, runs, seam, free, interpassC - ambientC);
+    waits.push(waitS);
+    shift += waitS;
+    runs.push(runOf(seam, interpassC === undefined ? seam.startAtS : free + waitS));
+  }
+  return { runs, waits };
+}
+
+export function runOf({ from, to, travelMmPerMin, powerW }: SoakSeam, startS: number): Run {
   const lengthMm = Math.hypot(to[0] - from[0], to[1] - from[1]);
   const mmPerS = travelMmPerMin / 60;
   const seconds = lengthMm / mmPerS;
@@ -223,26 +231,32 @@ function levelsFor(
 }
 
 /** Until no place along the seam is warmer than the ceiling, s. */
-function waitFor(plate: Plate, runs: readonly Run[], seam: SoakSeam, fromS: number, ceilingK: number): number {
+export function waitFor(plate: Plate, runs: readonly Run[], seam: SoakSeam, fromS: number, ceilingK: number): number {
   if (runs.length === 0) return 0;
+  const places = [0, 0.25, 0.5, 0.75, 1].map(
+    (share) =>
+      [seam.from[0] + (seam.to[0] - seam.from[0]) * share, seam.from[1] + (seam.to[1] - seam.from[1]) * share] as const,
+  );
+  const young = settledS(plate);
   const rise = riseOver(plate, runs);
-  const warmest = (atS: number) =>
-    Math.max(
-      ...[0, 0.25, 0.5, 0.75, 1].map((share) =>
-        rise(
-          seam.from[0] + (seam.to[0] - seam.from[0]) * share,
-          seam.from[1] + (seam.to[1] - seam.from[1]) * share,
-          atS,
-        ),
-      ),
-    );
-  if (warmest(fromS) <= ceilingK) return 0;
-  if (warmest(fromS + longestWaitS) > ceilingK) return longestWaitS;
-  let [low, high] = [0, longestWaitS];
-  // To a tenth of a second: nobody waits to less.
-  while (high - low > 0.1) {
+  // Once the last heat has settled the field only fades: one copy, faded by so much.
+  const settled = fieldAt(plate, runs, fromS + young, young);
+  const warmest = (wait: number): number => {
+    if (wait < young) return Math.max(...places.map(([x, y]) => rise(x, y, fromS + wait)));
+    const field = settled.copy();
+    field.advance(wait - young);
+    return Math.max(...places.map(([x, y]) => field.riseAt(x, y)));
+  };
+  if (warmest(0) <= ceilingK) return 0;
+  let [low, high] = [0, Math.max(2 * young, 10)];
+  while (warmest(high) > ceilingK) {
+    if (high >= longestWaitS) return longestWaitS;
+    [low, high] = [high, Math.min(2 * high, longestWaitS)];
+  }
+  // To half a second: nobody waits to less.
+  while (high - low > 0.5) {
     const middle = (low + high) / 2;
-    if (warmest(fromS + middle) > ceilingK) low = middle;
+    if (warmest(middle) > ceilingK) low = middle;
     else high = middle;
   }
   return high;

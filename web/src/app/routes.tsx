@@ -94,6 +94,13 @@ export const router = createBrowserRouter([
             },
           },
           {
+            path: 'seams/:id/heat',
+            lazy: async () => {
+              const { Heat, loadHeat } = await import('../features/heat/index.ts');
+              return { Component: Heat, loader: loadHeat };
+            },
+          },
+          {
             path: 'seams/:id/window',
             lazy: async () => {
               const { WindowView, loadWindow } = await import('../features/window/index.ts');

@@ -5,5 +5,13 @@ import { serveQuestions } from './serve.ts';
 import { sums } from './sums.ts';
 
 serveQuestions<SumWork>((ask) =>
-  Promise.resolve(success(ask.of === 'ranking' ? sums.ranking(ask.with) : sums.lowStock(ask.with))),
+  Promise.resolve(
+    success(
+      ask.of === 'ranking'
+        ? sums.ranking(ask.with)
+        : ask.of === 'heatOrder'
+          ? sums.heatOrder(ask.with)
+          : sums.lowStock(ask.with),
+    ),
+  ),
 );

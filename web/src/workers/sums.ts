@@ -2,6 +2,7 @@
 import { planRequest, type SeamResource, type Stock } from '@fox-tempo/contract';
 import { cylinderOutlook, spoolOutlook, type Outlook } from '@fox-tempo/core/consumption';
 import { sameWire } from '@fox-tempo/core/machine';
+import { bestOrder, type SoakInput } from '@fox-tempo/core/soak';
 import { rankFillers, rankGases, rankSizes, type RankedChoice } from '@fox-tempo/core/wire-choice';
 import { measureSeam } from '../lib/part-use.ts';
 import type { Sheet } from '../sheet/sheet-fields.ts';
@@ -29,6 +30,11 @@ export interface LowStock {
 export interface SumQuestions {
   ranking: { ask: { readonly sheet: Sheet; readonly wishes: Wishes }; answer: Ranking };
   lowStock: { ask: { readonly stock: Stock; readonly seams: readonly SeamResource[] }; answer: readonly LowStock[] };
+  /** The order of seams that waits least. */
+  heatOrder: {
+    ask: { readonly input: SoakInput };
+    answer: { readonly order: readonly number[]; readonly endsAtS: number; readonly waitS: number };
+  };
 }
 
 export const sums: { [K in keyof SumQuestions]: (ask: SumQuestions[K]['ask']) => SumQuestions[K]['answer'] } = {
@@ -39,6 +45,10 @@ export const sums: { [K in keyof SumQuestions]: (ask: SumQuestions[K]['ask']) =>
       sizes: rankSizes(request),
       gases: rankGases(request),
     };
+  },
+  heatOrder({ input }) {
+    const { order, endsAtS, waitS } = bestOrder(input);
+    return { order, endsAtS, waitS };
   },
   lowStock: ({ stock, seams }) =>
     seams.flatMap(measureSeam).flatMap(({ seam, use }) => {

@@ -10,6 +10,7 @@ const steps = [
   { name: t('view.seam-frame.set-up'), to: (id: string) => `/seams/${id}/setup` },
   { name: t('view.bench.arc'), to: (id: string) => `/bench/${id}` },
   { name: t('view.app.score'), to: (id: string) => `/score/${id}` },
+  { name: t('view.heat.step'), to: (id: string) => `/seams/${id}/heat` },
   { name: t('view.seam-frame.trial'), to: (id: string) => `/seams/${id}/trial` },
   { name: t('view.window.step'), to: (id: string) => `/seams/${id}/window` },
   { name: t('view.seam-frame.store'), to: (id: string) => `/seams/${id}/store` },

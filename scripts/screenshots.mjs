@@ -48,11 +48,6 @@ const pictures = [
     path: '/seams/trike-box-floor/setup',
     size: tablet,
   },
-  {
-    name: 'store-day',
-    path: '/seams/frame-corner-butt/store',
-    act: (page) => page.getByRole('button', { name: 'Slot 3: Axle plate to tube' }).click(),
-  },
   { name: 'bench-day', path: '/bench/axle-plate-to-tube', act: mapDrawn },
   {
     name: 'bench-sweep-night',
@@ -97,8 +92,17 @@ const pictures = [
       await page.getByText('It does not hold').waitFor({ timeout: 60_000 });
     },
   },
+  {
+    name: 'heat-day',
+    path: '/seams/trike-box-floor/heat',
+    act: (page) => page.getByText(/^Waits least: /).waitFor({ timeout: 60_000 }),
+  },
+  {
+    name: 'run-plan-day',
+    path: '/run-plan',
+    act: (page) => page.getByText('Changeovers').waitFor({ timeout: 60_000 }),
+  },
   { name: 'machine-dials-day', path: '/machines/hazel' },
-  { name: 'stock-day', path: '/library/stock' },
   { name: 'shop-day', path: '/shop/orders', person: 'corvin-dellamaar' },
 ];
 

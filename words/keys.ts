@@ -1456,6 +1456,35 @@ export interface Sentences extends CoreSentences {
   readonly 'view.memory.which-means': null;
   readonly 'view.memory.which-trial-passed-what-to': null;
   readonly 'view.memory.would-stand': null;
+  readonly 'view.run-plan.at-least': { readonly bound: SaidValue };
+  readonly 'view.run-plan.change': null;
+  readonly 'view.run-plan.changeover-before': { readonly seam: SaidValue };
+  readonly 'view.run-plan.changeovers': null;
+  readonly 'view.run-plan.done-after': null;
+  readonly 'view.run-plan.first': null;
+  readonly 'view.run-plan.from-to': null;
+  readonly 'view.run-plan.hours': { readonly hours: SaidValue };
+  readonly 'view.run-plan.hours-of-work': { readonly end: SaidValue };
+  readonly 'view.run-plan.is-back': { readonly machine: SaidValue };
+  readonly 'view.run-plan.is-down': { readonly machine: SaidValue };
+  readonly 'view.run-plan.late': null;
+  readonly 'view.run-plan.late-head': null;
+  readonly 'view.run-plan.let-go': null;
+  readonly 'view.run-plan.let-go-of-all': null;
+  readonly 'view.run-plan.machine': null;
+  readonly 'view.run-plan.machine-by-machine': null;
+  readonly 'view.run-plan.minutes-are': null;
+  readonly 'view.run-plan.no-machine-can-say': null;
+  readonly 'view.run-plan.no-order-is-better': null;
+  readonly 'view.run-plan.nothing-to-weld': null;
+  readonly 'view.run-plan.open-orders': { readonly jobs: number; readonly orders: number };
+  readonly 'view.run-plan.order': null;
+  readonly 'view.run-plan.order-of-work': null;
+  readonly 'view.run-plan.pieces': null;
+  readonly 'view.run-plan.planning': null;
+  readonly 'view.run-plan.run-plan': null;
+  readonly 'view.run-plan.seam': null;
+  readonly 'view.run-plan.weld-first': { readonly machine: SaidValue; readonly seam: SaidValue };
   readonly 'view.score.a-score-file-says-format': { readonly format: SaidValue; readonly sequenceFormat: SaidValue };
   readonly 'view.score.a-slip': null;
   readonly 'view.score.a-trigger-with-a-second': { readonly tapAt: SaidValue };
@@ -2711,4 +2740,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 3874;
+export const sentenceCount = 3903;

@@ -42,7 +42,7 @@ export interface Soaked {
   readonly seams: readonly SoakedSeam[];
   readonly probes: readonly { readonly tempC: number }[];
   /** Temperature anywhere at any moment, °C. */
-  tempAt(x: number, y: number, atS: number): number;
+  readonly tempAt: (x: number, y: number, atS: number) => number;
 }
 
 /** How far before the arc a plate's warmth is felt, mm. */

@@ -108,6 +108,13 @@ export const router = createBrowserRouter([
             },
           },
           {
+            path: 'run-plan',
+            lazy: async () => {
+              const { RunPlan, loadRunPlan } = await import('../features/run-plan/index.ts');
+              return { Component: RunPlan, loader: loadRunPlan };
+            },
+          },
+          {
             path: 'trials',
             lazy: async () => {
               const { TrialList, loadTrials } = await import('../features/trials/index.ts');

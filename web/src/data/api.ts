@@ -106,7 +106,7 @@ export const api = {
   saveLimits: (id: string, basedOn: number, limits: DoorSends<'saveLimits'>['limits']) =>
     pass('saveLimits', { params: { id }, body: { limits }, basedOn }),
   /** A computation that takes seconds, on the server. */
-  compute: (verb: string, input: unknown) => pass('compute', { params: { verb }, body: input as DoorSends<'compute'> }),
+  compute: (verb: string, input: unknown) => pass('compute', { params: { verb }, body: input }),
   trials: (query: Readonly<Record<string, string>>, signal?: AbortSignal) => read('trials', { query, signal }),
   trial: (id: string, signal?: AbortSignal) => read('trial', { params: { id }, signal }),
   addTrial: (key: string, body: DoorSends<'addTrial'>) => pass('addTrial', { key, body }),

@@ -11,7 +11,9 @@ serveQuestions<SumWork>((ask) =>
         ? sums.ranking(ask.with)
         : ask.of === 'heatOrder'
           ? sums.heatOrder(ask.with)
-          : sums.lowStock(ask.with),
+          : ask.of === 'dayPlan'
+            ? sums.dayPlan(ask.with)
+            : sums.lowStock(ask.with),
     ),
   ),
 );

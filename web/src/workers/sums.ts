@@ -2,6 +2,7 @@
 import { planRequest, type SeamResource, type Stock } from '@fox-tempo/contract';
 import { cylinderOutlook, spoolOutlook, type Outlook } from '@fox-tempo/core/consumption';
 import { sameWire } from '@fox-tempo/core/machine';
+import { planDay, type DayJob, type DayMachine, type DayPlan } from '@fox-tempo/core/day-plan';
 import { bestOrder, type SoakInput } from '@fox-tempo/core/soak';
 import { rankFillers, rankGases, rankSizes, type RankedChoice } from '@fox-tempo/core/wire-choice';
 import { measureSeam } from '../lib/part-use.ts';
@@ -30,6 +31,14 @@ export interface LowStock {
 export interface SumQuestions {
   ranking: { ask: { readonly sheet: Sheet; readonly wishes: Wishes }; answer: Ranking };
   lowStock: { ask: { readonly stock: Stock; readonly seams: readonly SeamResource[] }; answer: readonly LowStock[] };
+  dayPlan: {
+    ask: {
+      readonly jobs: readonly DayJob[];
+      readonly machines: readonly DayMachine[];
+      readonly fixed: Readonly<Record<string, readonly string[]>>;
+    };
+    answer: DayPlan;
+  };
   /** The order of seams that waits least. */
   heatOrder: {
     ask: { readonly input: SoakInput };
@@ -46,6 +55,7 @@ export const sums: { [K in keyof SumQuestions]: (ask: SumQuestions[K]['ask']) =>
       gases: rankGases(request),
     };
   },
+  dayPlan: ({ jobs, machines, fixed }) => planDay(jobs, machines, fixed),
   heatOrder({ input }) {
     const { order, endsAtS, waitS } = bestOrder(input);
     return { order, endsAtS, waitS };

@@ -51,7 +51,23 @@ export function Today() {
       >
         <ShopTrouble shop={shop} />
         <FirstHour seams={seams} />
-        <Panel title={t('view.today.orders-in-hand')}>
+        <Panel
+          title={t('view.today.orders-in-hand')}
+          aside={
+            <Box
+              asChild
+              textStyle="label"
+              color="accent"
+              fontWeight={600}
+              minHeight="44px"
+              my="-3"
+              display="inline-flex"
+              alignItems="center"
+            >
+              <Link to="/run-plan">{t('view.run-plan.run-plan')}</Link>
+            </Box>
+          }
+        >
           {orders.length === 0 ? (
             <Notice level="note">{t('view.today.no-order-is-in-hand')}</Notice>
           ) : (

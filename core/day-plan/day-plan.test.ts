@@ -1,0 +1,86 @@
+import { describe, expect, it } from '@jest/globals';
+import { programFromPlan } from '../machine/index.ts';
+import { planSeam } from '../plan/index.ts';
+import { alder, hazel, rowan, scenarios } from '../scenarios/index.ts';
+import { canWeld, handlingMinutes, planDay, type DayJob, type DayMachine } from './index.ts';
+
+function job(id: string, quantity = 4, dueMinute?: number): DayJob {
+  const { input } = scenarios.find((one) => one.id === id) ?? {};
+  const plan = input && planSeam(input);
+  if (!input || !plan?.ok) throw new Error(`no plan for ${id}`);
+  return {
+    id,
+    program: programFromPlan(input, plan.value),
+    arcMinutes: plan.value.arcSeconds / 60,
+    quantity,
+    dueMinute,
+  };
+}
+
+const machines: DayMachine[] = [rowan, hazel, alder].map((file) => ({
+  id: file.name.toLowerCase(),
+  file,
+  state: null,
+}));
+const jobs = ['axle-plate-to-tube', 'hitch-bracket-fillet', 'sink-flange-lap', 'trike-box-floor', 'trike-lid-seam'].map(
+  (id) => job(id),
+);
+
+describe('a day', () => {
+  it('puts every job on a machine that can say it, one after the other, with nothing overlapping', () => {
+    const { bars, unplaced } = planDay(jobs, machines);
+    expect([...bars.map(({ jobId }) => jobId), ...unplaced].sort()).toEqual(jobs.map(({ id }) => id).sort());
+    for (const bar of bars) {
+      const machine = machines.find(({ id }) => id === bar.machineId);
+      const { program, arcMinutes, quantity } = jobs.find(({ id }) => id === bar.jobId) as DayJob;
+      expect(machine && canWeld(machine.file, program)).toBe(true);
+      expect(bar.toMinute - bar.fromMinute).toBeCloseTo((arcMinutes + handlingMinutes) * quantity, 9);
+    }
+    for (const { id } of machines) {
+      const own = bars.filter(({ machineId }) => machineId === id).sort((a, b) => a.fromMinute - b.fromMinute);
+      own.slice(1).forEach((bar, at) => expect(bar.fromMinute).toBeGreaterThanOrEqual(own[at]?.toMinute ?? 0));
+    }
+  });
+
+  it('counts the changeovers of the set-up walk', () => {
+    const feeder = {
+      filler: 'steel-solid',
+      diameterMm: 1,
+      gas: 'M21-ArC-18',
+      groove: 'V',
+      rollMm: 1,
+      liner: 'steel',
+      tipMm: 1,
+      recessMm: 3,
+      flowLPerMin: 14,
+    } as const;
+    const state = {
+      process: 'gas-metal',
+      polarity: 'electrode-positive',
+      feederId: rowan.feeders[0]?.id ?? '',
+      feeders: Object.fromEntries(rowan.feeders.map(({ id }) => [id, feeder])),
+      dials: {},
+    } as const;
+    const steel = [job('axle-plate-to-tube'), job('hitch-bracket-fillet'), job('frame-corner-butt')];
+    const { bars, setupMinutes } = planDay(steel, [{ id: 'rowan', file: rowan, state }]);
+    // The two in 1.0 mm wire stand together: the thicker wire is threaded once.
+    const order = bars.map(({ jobId }) => jobId);
+    expect(Math.abs(order.indexOf('axle-plate-to-tube') - order.indexOf('frame-corner-butt'))).toBe(1);
+    expect(setupMinutes).toBeCloseTo(
+      bars.reduce((sum, bar) => sum + bar.setupMinutes, 0),
+      9,
+    );
+    expect(setupMinutes).toBeGreaterThan(5);
+  });
+
+  it('says which job no machine here can say', () => {
+    const { unplaced } = planDay([job('jack-post-upright')], [machines[1] as DayMachine]);
+    expect(unplaced).toEqual(['jack-post-upright']);
+  });
+
+  it('holds what was put first by hand, and lets go of what cannot stand there', () => {
+    const { bars } = planDay(jobs, machines, { rowan: ['hitch-bracket-fillet', 'nothing'] });
+    const own = bars.filter(({ machineId }) => machineId === 'rowan').sort((a, b) => a.fromMinute - b.fromMinute);
+    expect(own[0]?.jobId).toBe('hitch-bracket-fillet');
+  });
+});

@@ -1,0 +1,1 @@
+export { loadRunPlan, RunPlan } from './run-plan.tsx';

@@ -1,0 +1,18 @@
+/** A job with the names people know it by, and how its times are said. */
+import type { DayBar, DayJob, DayPlan } from '@fox-tempo/core/day-plan';
+
+export interface NamedJob extends DayJob {
+  readonly seamId: string;
+  readonly name: string;
+  readonly order: string;
+}
+
+export function own({ bars }: DayPlan, machineId: string): DayBar[] {
+  return bars.filter((bar) => bar.machineId === machineId).sort((a, b) => a.fromMinute - b.fromMinute);
+}
+
+/** Hours and minutes of work from now; shifts are counted on. */
+export function clock(minute: number): string {
+  const whole = Math.round(minute);
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}

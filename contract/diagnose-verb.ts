@@ -31,7 +31,8 @@ export const factsField = z.strictObject({
   leadReadDaysAgo: z.number().min(0).max(10_000).optional(),
   plateC: ranged('plateC').optional(),
   loaded: z.strictObject({ filler: fillerField, gas: gasField, diameterMm: ranged('diameterMm') }).optional(),
-  ticked: z.array(closed(stepKinds)).max(stepKinds.length).optional(),
+  /** Steps of the set-up walk; what is no step of it says nothing. */
+  ticked: z.array(z.string().max(60)).max(60).optional(),
 });
 
 export const seenField = z.partialRecord(closed(symptomCodes), z.enum(['yes', 'no']));
@@ -75,7 +76,15 @@ function diagnoseQuestion(value: unknown): Outcome<DiagnoseInput> {
   if (set && !machine) {
     return failure({ path: 'set', code: 'missing', message: say('contract.dials-need-their-machine') });
   }
-  return success({ ...asked, program: program.value, machine: machine?.value, set });
+  const { facts } = asked;
+  const ticked = stepKinds.filter((step) => facts?.ticked?.includes(step) === true);
+  return success({
+    ...asked,
+    ...(facts ? { facts: { ...facts, ticked } } : {}),
+    program: program.value,
+    machine: machine?.value,
+    set,
+  });
 }
 
 /** Readings of dials name them as the question does. */

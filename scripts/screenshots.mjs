@@ -100,7 +100,7 @@ const pictures = [
   {
     name: 'run-plan-day',
     path: '/run-plan',
-    act: (page) => page.getByText('Changeovers').waitFor({ timeout: 60_000 }),
+    act: (page) => page.getByRole('heading', { name: 'Order of work' }).waitFor({ timeout: 60_000 }),
   },
   { name: 'machine-dials-day', path: '/machines/hazel' },
   { name: 'shop-day', path: '/shop/orders', person: 'corvin-dellamaar' },

@@ -80,7 +80,7 @@ function diagnoseQuestion(value: unknown): Outcome<DiagnoseInput> {
   const ticked = stepKinds.filter((step) => facts?.ticked?.includes(step) === true);
   return success({
     ...asked,
-    ...(facts ? { facts: { ...facts, ticked } } : {}),
+    facts: facts && { ...facts, ticked },
     program: program.value,
     machine: machine?.value,
     set,

@@ -103,7 +103,6 @@ const pictures = [
     act: (page) => page.getByRole('heading', { name: 'Order of work' }).waitFor({ timeout: 60_000 }),
   },
   { name: 'machine-dials-day', path: '/machines/hazel' },
-  { name: 'shop-day', path: '/shop/orders', person: 'corvin-dellamaar' },
 ];
 
 async function main() {

@@ -723,6 +723,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.finding.library-shielding': null;
   readonly 'view.finding.library-wire-constants': null;
   readonly 'view.finding.light': null;
+  readonly 'view.finding.limits-lock-corners': null;
   readonly 'view.finding.list-parts-joints': null;
   readonly 'view.finding.look-up-a-word': null;
   readonly 'view.finding.machine-dials-slots-memory-leads': null;
@@ -740,6 +741,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.finding.people': null;
   readonly 'view.finding.record': null;
   readonly 'view.finding.right-hand': null;
+  readonly 'view.finding.schedule-orders-changeover': null;
   readonly 'view.finding.seam-part-machine-view-wire': null;
   readonly 'view.finding.sheet-seam-setting': null;
   readonly 'view.finding.shop-due': null;
@@ -747,16 +749,20 @@ export interface Sentences extends CoreSentences {
   readonly 'view.finding.shop-pin-roles': null;
   readonly 'view.finding.side-by-side': null;
   readonly 'view.finding.slot-memory': null;
+  readonly 'view.finding.soak-interpass-order': null;
   readonly 'view.finding.stock': null;
+  readonly 'view.finding.sweep-coupons': null;
   readonly 'view.finding.the-rail-lies-under-the-other': null;
   readonly 'view.finding.theme-dark-light-f4': null;
   readonly 'view.finding.this-view': null;
+  readonly 'view.finding.trial-plan': null;
   readonly 'view.finding.trigger-sequence': null;
   readonly 'view.finding.trigger-sequence-crater-start-stop': null;
   readonly 'view.finding.tune-map': null;
   readonly 'view.finding.tune-map-arc-sound': null;
   readonly 'view.finding.units': null;
   readonly 'view.finding.us-in': null;
+  readonly 'view.finding.verdict-diagnosis-log': null;
   readonly 'view.finding.walk-changeover': null;
   readonly 'view.finding.what-was-found': null;
   readonly 'view.finding.wire-and-gas': null;
@@ -2551,6 +2557,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.start-the-watch': null;
   readonly 'view.trials.start-watch': null;
   readonly 'view.trials.started-from-it': null;
+  readonly 'view.trials.starts-and-stops-the-watch': null;
   readonly 'view.trials.step-of': { readonly at: SaidValue; readonly of: SaidValue };
   readonly 'view.trials.steps-longer': null;
   readonly 'view.trials.steps-shorter': null;
@@ -2740,4 +2747,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 3903;
+export const sentenceCount = 3910;

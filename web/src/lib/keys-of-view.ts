@@ -53,6 +53,11 @@ const views: readonly ViewKeys[] = [
       { keys: t('view.lib.on-a-handle'), does: t('view.lib.moves-it') },
     ],
   },
+  {
+    view: t('view.seam-frame.trial'),
+    at: /^\/seams\/[^/]+\/trial$/,
+    keys: [{ keys: 'Space', does: t('view.trials.starts-and-stops-the-watch') }, fieldKeys],
+  },
   { view: t('view.seam-frame.wire-and-gas'), at: /^\/seams\/[^/]+\/wire/, keys: sheetKeys },
   { view: t('view.lib.seam-sheet'), at: /^\/seams\/[^/]+$/, keys: [...sheetKeys, fieldKeys] },
 ];

@@ -170,6 +170,17 @@ export interface Sentences extends CoreSentences {
     readonly reason: SaidValue;
     readonly spec: SaidValue;
   };
+  readonly 'server.seams.outside-the-window': {
+    readonly by: SaidValue;
+    readonly high: SaidValue;
+    readonly low: SaidValue;
+    readonly quantity: SaidValue;
+    readonly spec: SaidValue;
+    readonly value: SaidValue;
+  };
+  readonly 'server.seams.q-stiffness': null;
+  readonly 'server.seams.q-trimMm': null;
+  readonly 'server.seams.q-wireFeedMPerMin': null;
   readonly 'server.seams.there-is-no-seam': { readonly id: SaidValue };
   readonly 'server.seams.this-trial-does-not-stand': null;
   readonly 'server.session.only-the-demo-shop-lets': null;
@@ -2747,4 +2758,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 3910;
+export const sentenceCount = 3914;

@@ -1,5 +1,5 @@
 /** What saving a seam means: the core computes the program, and seam and revision change together or not at all. */
-import type { Phrase } from '@fox-tempo/core/said';
+import { amount, type Phrase } from '@fox-tempo/core/said';
 import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
@@ -15,6 +15,7 @@ import {
   type SeamWindow,
 } from '@fox-tempo/contract';
 import type { ThicknessRule } from '@fox-tempo/core/plan';
+import { windowQuantities, type WindowQuantity } from '@fox-tempo/core/window';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput, orProblem } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';
@@ -62,6 +63,7 @@ export async function saveSeam(
     const stored = await requireSeam(tx, id);
     refuseStale(stored, version, basedOn, save);
     refuseLocked(stored, me);
+    refuseOutsideWindows(stored, program, me);
     const { revision } = stored;
     if (
       revision &&
@@ -286,6 +288,34 @@ function refuseLocked({ lock, spec }: SeamResource, me: Pick<SignedIn, 'role'>):
     'locked',
     phrase('server.seams.locked-a-lead-hand-can', { by: lock.by, spec: spec.name, reason: lock.reason }),
   );
+}
+
+/** Where a window is written, a welder moves the setting inside it; beyond it is a lead hand's. */
+function refuseOutsideWindows({ windows, spec }: SeamResource, program: ProgramFile, me: Pick<SignedIn, 'role'>): void {
+  if (me.role === 'lead' || me.role === 'owner') return;
+  for (const { window, by } of windows) {
+    for (const quantity of windowQuantities) {
+      const range = window[quantity];
+      const value = program[quantity];
+      if (!range || (value >= range[0] - 1e-6 && value <= range[1] + 1e-6)) continue;
+      throw new HttpProblem(
+        'locked',
+        phrase('server.seams.outside-the-window', {
+          by,
+          spec: spec.name,
+          quantity: phrase(`server.seams.q-${quantity}`),
+          value: shownOf(quantity, value),
+          low: shownOf(quantity, range[0]),
+          high: shownOf(quantity, range[1]),
+        }),
+      );
+    }
+  }
+}
+
+function shownOf(quantity: WindowQuantity, value: number) {
+  if (quantity === 'wireFeedMPerMin') return amount('wireFeed', value, 1);
+  return quantity === 'trimMm' ? amount('shortLength', value, 1) : amount('plain', value, 1);
 }
 
 /** The program a save amounts to; an impossible chain is refused with every reason. */

@@ -34,6 +34,19 @@ describe('a window', () => {
     const holds = { wireFeedMPerMin: [feedLow, feedHigh], trimMm: [trimLow, trimHigh] };
     const written = (await write(holds, 200)).body as SeamResource;
     expect(written.windows).toMatchObject([{ machineId: 'rowan', revision: 1, window: holds, by: 'Ilse Brandokor' }]);
+    // The welder stays inside it; a lead hand may go beyond.
+    const { spec, choice } = written;
+    const save = async (person: 'ilse-brandokor' | 'teo-varnholt', wireFeedMPerMin: number) =>
+      test
+        .as(person)
+        .put(`/api/seams/${id}`)
+        .set('If-Match', `"${(await seam()).version}"`)
+        .send({ spec, choice: { ...choice, wireFeedMPerMin } });
+    const beyond = await save('teo-varnholt', 1.3 * feed);
+    expect(beyond.status).toBe(409);
+    expect((beyond.body as { detail: string }).detail).toContain('written by Ilse Brandokor');
+    expect((await save('teo-varnholt', 1.02 * feed)).status).toBe(200);
+    expect((await save('ilse-brandokor', 1.15 * feed)).status).toBe(200);
     expect(((await write(null, 200)).body as SeamResource).windows).toEqual([]);
   }, 60_000);
 

@@ -2708,9 +2708,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.window.it-does-not-hold': null;
   readonly 'view.window.it-holds': null;
   readonly 'view.window.made-for-revision': { readonly revision: SaidValue };
-  readonly 'view.window.may-be-moved': { readonly from: SaidValue; readonly to: SaidValue };
   readonly 'view.window.none-nothing-may-be-moved': null;
-  readonly 'view.window.stays-as-set': null;
   readonly 'view.window.step': null;
   readonly 'view.window.take-it-away': null;
   readonly 'view.window.test-every-corner': null;

@@ -1993,6 +1993,7 @@ export interface CoreSentences {
   };
   readonly 'window.comes-through': { readonly index: SaidValue; readonly most: SaidValue };
   readonly 'window.leg-becomes': { readonly least: SaidValue; readonly leg: SaidValue; readonly most: SaidValue };
+  readonly 'window.may-be-moved': { readonly from: SaidValue; readonly to: SaidValue };
   readonly 'window.mode-burn-back': null;
   readonly 'window.mode-dip': null;
   readonly 'window.mode-globular': null;
@@ -2003,6 +2004,7 @@ export interface CoreSentences {
   readonly 'window.mode-stubbing': null;
   readonly 'window.no-arc': null;
   readonly 'window.shorts': { readonly most: SaidValue; readonly shorts: SaidValue };
+  readonly 'window.stays-as-set': null;
   readonly 'window.transfer-turns': { readonly mode: SaidValue };
   readonly 'wire-choice.a-brazed-seam-strength-comes': null;
   readonly 'wire-choice.a-later-crack-is-traced': null;

@@ -15,4 +15,4 @@ export {
   type WindowTested,
 } from './window.ts';
 export { sobol } from './sobol.ts';
-export { windowOnDials, type DialWindow } from './on-dials.ts';
+export { dialWindowWords, windowOnDials, type DialWindow } from './on-dials.ts';

@@ -1,5 +1,6 @@
 /** A window in whole steps of a machine's dials: never beyond what was tested. */
-import type { Machine, Program } from '../machine/index.ts';
+import { displayed, type Machine, type Program } from '../machine/index.ts';
+import { say, type Said } from '../said/index.ts';
 import { stepDial } from '../tuning/index.ts';
 import { windowQuantities, type Window } from './window.ts';
 
@@ -25,4 +26,14 @@ export function windowOnDials(machine: Machine, program: Program, window: Window
     const ends = [-down, up].map((steps) => stepDial(machine, program, quantity, steps)?.value ?? here.value);
     return [{ dialId: here.dialId, from: Math.min(...ends), to: Math.max(...ends), down, up }];
   });
+}
+
+/** How far the dial may be moved, in its own figures; undefined where the window does not speak of it. */
+export function dialWindowWords(machine: Machine, windows: readonly DialWindow[], dialId: string): Said | undefined {
+  const found = windows.find((one) => one.dialId === dialId);
+  const scale = machine.dials.find(({ id }) => id === dialId)?.scale;
+  if (!found || !scale) return undefined;
+  return found.from === found.to
+    ? say('window.stays-as-set')
+    : say('window.may-be-moved', { from: displayed(scale, found.from), to: displayed(scale, found.to) });
 }

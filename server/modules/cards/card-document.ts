@@ -16,6 +16,7 @@ import { gunWords, jointRule, modeName, type Plan, planSeam, positionName } from
 import { scoreOf, sequenceOnMachine } from '@fox-tempo/core/score';
 import { firstArcList } from '@fox-tempo/core/setup';
 import type { UnitSystem } from '@fox-tempo/core/units';
+import { dialWindowWords, windowOnDials } from '@fox-tempo/core/window';
 import type { Language, Shown, Words } from '@fox-tempo/words';
 import { dayIn } from '../../http/timestamp.ts';
 import { sequenceLines } from './sequence-lines.ts';
@@ -54,6 +55,9 @@ export function cardDocument(
   const { standing } = machine;
   const file = asStands(machine);
   const card = translate(file, program);
+  // A window is of one revision; another one's says nothing here.
+  const written = seam.windows.find((one) => one.machineId === machine.id && one.revision === revision.number);
+  const ends = written ? windowOnDials(file, program, written.window) : [];
   const changed = ({ dialId, value }: DialSetting) => {
     const now = standing?.dials[dialId];
     return now !== undefined && Math.abs(now - value) > 1e-9;
@@ -90,7 +94,15 @@ export function cardDocument(
     .map((dial) =>
       row(
         dial.label,
-        [dial.where, tell(dial.level ?? ''), tell(dial.sense ?? ''), missOf(say, dial)].filter(Boolean).join('; '),
+        [
+          dial.where,
+          tell(dial.level ?? ''),
+          tell(dial.sense ?? ''),
+          missOf(say, dial),
+          tell(dialWindowWords(file, ends, dial.dialId) ?? ''),
+        ]
+          .filter(Boolean)
+          .join('; '),
         dial.display,
         dial.unit,
         changed(dial),

@@ -3,7 +3,7 @@ import { amount, inSentence } from '@fox-tempo/core/said';
 import { t, tell, tellIf, formatWithUnit } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import { windowOnDials, type DialWindow } from '@fox-tempo/core/window';
+import { dialWindowWords, windowOnDials, type DialWindow } from '@fox-tempo/core/window';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import {
   correctionFor,
@@ -228,7 +228,10 @@ function LineList({
           unit={dial.unit}
           changed={changesLine(dial, machine)}
           was={wasWords(dial, machine)}
-          note={[missText(dial), endsText(dial, machine, ends)].filter(Boolean).join('; ') || undefined}
+          note={
+            [missText(dial), tellIf(dialWindowWords(machine.file, ends, dial.dialId))].filter(Boolean).join('; ') ||
+            undefined
+          }
         />
       ))}
     </Box>
@@ -343,16 +346,6 @@ function wasWords(dial: DialSetting, { standing, file }: MachineResource): strin
   const now = standing?.dials[dial.dialId];
   const scale = file.dials.find((one) => one.id === dial.dialId)?.scale;
   return now === undefined || !scale ? undefined : displayed(scale, now);
-}
-
-/** How far it may be moved, in its own figures. */
-function endsText({ dialId }: DialSetting, { file }: MachineResource, ends: readonly DialWindow[]): string | undefined {
-  const found = ends.find((one) => one.dialId === dialId);
-  const scale = file.dials.find((one) => one.id === dialId)?.scale;
-  if (!found || !scale) return undefined;
-  return found.from === found.to
-    ? t('view.window.stays-as-set')
-    : t('view.window.may-be-moved', { from: displayed(scale, found.from), to: displayed(scale, found.to) });
 }
 
 /** What the dial's steps leave undone; silent when a hand would not notice. */

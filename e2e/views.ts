@@ -12,7 +12,7 @@ export const views: readonly { readonly path: string; readonly waitsFor?: RegExp
   { path: '/seams/hitch-bracket-fillet/trial' },
   { path: '/seams/hitch-bracket-fillet/trial-plan' },
   { path: '/seams/axle-plate-to-tube/window' },
-  { path: '/seams/trike-box-floor/heat', waitsFor: /^The plate after/ },
+  { path: '/seams/trike-box-floor/heat' },
   { path: '/run-plan' },
   { path: '/trials' },
   { path: '/trials/00000000-0000-4000-8000-000000000018' },

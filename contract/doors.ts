@@ -222,6 +222,19 @@ export const doorFacts = {
     summary: say('contract.brings-a-deleted-one-back'),
     who: leads,
   },
+  saveOffset: {
+    method: 'PUT',
+    path: `/seams${id}/offset`,
+    summary: say('contract.ones-own-way-inside-the-window'),
+    who: floor,
+  },
+  releaseSeam: {
+    method: 'POST',
+    path: `/seams${id}/releases`,
+    summary: say('contract.a-lead-hands-release-on-the-spot'),
+    who: floor,
+    status: 201,
+  },
   lockSeam: {
     method: 'PUT',
     path: `/seams${id}/lock`,
@@ -302,6 +315,37 @@ export const doorFacts = {
     path: `/trials${id}/diagnosis`,
     summary: say('contract.which-cause-and-which-move'),
     who: everybody,
+  },
+
+  // Production
+  runs: {
+    method: 'GET',
+    path: '/runs',
+    summary: say('contract.run-records-the-newest-first'),
+    who: everybody,
+    paged: true,
+  },
+  runsCsv: {
+    method: 'GET',
+    path: '/runs.csv',
+    summary: say('contract.run-records-as-a-table'),
+    who: everybody,
+    media: 'text/csv',
+  },
+  addRun: {
+    method: 'POST',
+    path: '/runs',
+    summary: say('contract.records-a-production-weld'),
+    who: floor,
+    needs: 'key',
+    status: 201,
+  },
+  decideRun: {
+    method: 'POST',
+    path: `/runs${id}/decision`,
+    // Without a key: a door with one is a transaction, and a wrong PIN must stay counted.
+    summary: say('contract.what-becomes-of-a-held-part'),
+    who: floor,
   },
 
   // Simulated machines

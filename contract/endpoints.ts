@@ -48,6 +48,9 @@ import {
   seamIssue,
   seamLock,
   seamMove,
+  seamOffset,
+  seamRelease,
+  seamReleased,
   seamResource,
   seamSave,
   seamWindow,
@@ -57,6 +60,7 @@ import { bundle, bundleImport, importReport } from './bundle.ts';
 import { diagnosis } from './diagnosis.ts';
 import { job, jobCreate } from './jobs.ts';
 import { learned, learnedQuery } from './learned.ts';
+import { run, runCreate, runDecision, runQuery } from './run.ts';
 import { standInBead, standInWeld } from './stand-in.ts';
 import { seamLimits, trial, trialCreate, trialQuery, trialRow } from './trial.ts';
 
@@ -112,6 +116,12 @@ const shapes = {
   learned: { query: learnedQuery, answer: learned },
   trials: { query: trialQuery, answer: pageOf(trialRow) },
   trialsCsv: { query: trialQuery },
+  runs: { query: runQuery, answer: pageOf(run) },
+  runsCsv: { query: runQuery },
+  addRun: { body: runCreate, answer: run },
+  decideRun: { body: runDecision, answer: run },
+  saveOffset: { body: seamOffset, answer: seamResource },
+  releaseSeam: { body: seamRelease, answer: seamReleased },
   addTrial: { body: trialCreate, answer: trial },
   trial: { answer: trial },
   diagnosis: { answer: diagnosis },

@@ -97,6 +97,9 @@ export {
   type SeamCopy,
   type SeamCreate,
   type SeamIssue,
+  type LeadPin,
+  type SeamOffset,
+  type SeamRelease,
   type SeamLock,
   type SeamResource,
   type SeamSave,
@@ -149,7 +152,7 @@ export {
   personSave,
   shopSave,
 } from './people.ts';
-export { roleNames, roles, type Role } from './roles.ts';
+export { leads, roleNames, roles, type Role } from './roles.ts';
 export { bundle, readBundle, readSeamFile, type Bundle, type ImportReport, type SeamFile } from './bundle.ts';
 export { job, mapRow, readMapJob, type Job, type JobCreate, type MapJob } from './jobs.ts';
 export { effective } from './effective.ts';
@@ -173,6 +176,20 @@ export {
 } from './trial.ts';
 export { learned, learnedQuery, type Learned } from './learned.ts';
 export { standInBead, standInWeld, type StandInAsk, type StandInBead } from './stand-in.ts';
+export {
+  run,
+  runBody,
+  runCreate,
+  runDecision,
+  runDecisions,
+  runStates,
+  type Run,
+  type RunBody,
+  type RunCreate,
+  type RunDecision,
+  type RunQuery,
+} from './run.ts';
+export { runsCsv } from './runs-csv.ts';
 export { trialsCsv } from './trials-csv.ts';
 export { diagnosis, type DiagnosisAnswer, type MoveAnswer } from './diagnosis.ts';
 export { windowField } from './window-field.ts';

@@ -60,6 +60,10 @@ export const actKinds = [
   'limits',
   'window',
   'trial',
+  'run',
+  'run-decision',
+  'release',
+  'offset',
 ] as const;
 export type ActKind = (typeof actKinds)[number];
 

@@ -14,7 +14,7 @@ import {
 } from './fields.ts';
 import { programChoice, programFile } from './program.ts';
 import { limitsField } from './trial.ts';
-import { windowField } from './window-field.ts';
+import { offsetField, windowField } from './window-field.ts';
 
 export const part = z.object({
   id: idField,
@@ -122,6 +122,8 @@ export const seamResource = z.object({
       at: timestampField,
     }),
   ),
+  /** How welders move it for themselves inside its window: the newest of each, for the revision it was made for. */
+  offsets: z.array(z.object({ machineId: idField, personId: idField, revision: z.int(), offset: offsetField })),
   /** What a weld may look like; null: the preset of level C. */
   limits: limitsField.nullable(),
   deleted: z.boolean(),
@@ -131,10 +133,13 @@ export const seamResource = z.object({
   changedBy: z.string(),
 });
 
+/** A lead hand's name and PIN, given on somebody else's session. */
+export const leadPin = z.strictObject({ personId: idField, pin: z.string().min(4).max(12) });
+
 /** Saves seam and setting in one piece; the server computes the program and stores it as the next revision. */
 export const seamSave = z.strictObject({ spec: seamSpec, choice: programChoice });
 
-const reasonField = z
+export const reasonField = z
   .string()
   .trim()
   .min(3, 'contract.say-why' satisfies keyof CoreSentences)
@@ -155,6 +160,11 @@ export const seamWindow = z.strictObject({
   window: windowField.nullable(),
   reason: reasonField,
 });
+/** One's own way of setting it, inside the window; an empty one takes it away. */
+export const seamOffset = z.strictObject({ machineId: idField, revision: z.int().min(1), offset: offsetField });
+/** Lets whoever is signed in save beyond lock and window of this seam for a while: a lead hand's name, PIN and reason, on the spot. */
+export const seamRelease = z.strictObject({ by: leadPin, reason: reasonField });
+export const seamReleased = z.object({ until: timestampField });
 export const seamCopy = z.strictObject({ partId: idField, name: nameField });
 export const seamMove = z.strictObject({ partId: idField });
 
@@ -179,6 +189,9 @@ export type Counted = z.infer<typeof counted>;
 export type RevisionUse = z.infer<typeof revisionUse>;
 export type Order = z.infer<typeof order>;
 export type SeamSpec = z.infer<typeof seamSpec>;
+export type LeadPin = z.infer<typeof leadPin>;
+export type SeamOffset = z.infer<typeof seamOffset>;
+export type SeamRelease = z.infer<typeof seamRelease>;
 export type SeamLock = z.infer<typeof seamLock>;
 export type SeamWindow = z.infer<typeof seamWindow>;
 export type SeamIssue = z.infer<typeof seamIssue>;

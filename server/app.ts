@@ -29,6 +29,7 @@ import { seamHandlers } from './modules/seams/handlers.ts';
 import { sessionHandlers } from './modules/session/handlers.ts';
 import { shopHandlers } from './modules/shop/handlers.ts';
 import { slotHandlers } from './modules/slots/handlers.ts';
+import { runHandlers } from './modules/runs/handlers.ts';
 import { standInHandlers } from './modules/stand-ins/handlers.ts';
 import { stockHandlers } from './modules/stock/handlers.ts';
 import { windowHandlers } from './modules/windows/handlers.ts';
@@ -99,6 +100,7 @@ function api({ connection, sessions, pool, queue, keeper, limits = usualLimits }
     ...floorHandlers,
     ...stockHandlers,
     ...trialHandlers(pool),
+    ...runHandlers,
     ...standInHandlers,
     ...windowHandlers(pool),
     ...observationHandlers,

@@ -163,6 +163,12 @@ export interface Sentences extends CoreSentences {
   readonly 'server.people.an-owner-is-made-and': { readonly me: SaidValue };
   readonly 'server.people.is-the-last-owner-who': { readonly stored: SaidValue };
   readonly 'server.people.there-is-nobody-here': { readonly id: SaidValue };
+  readonly 'server.runs.a-lead-hand-decides-about': null;
+  readonly 'server.runs.its-part-is-counted': { readonly number: SaidValue };
+  readonly 'server.runs.order-is-for-another-part': { readonly number: SaidValue; readonly part: SaidValue };
+  readonly 'server.runs.seconds-do-not-fit': { readonly planned: SaidValue; readonly seconds: SaidValue };
+  readonly 'server.runs.there-is-no-run': { readonly id: SaidValue };
+  readonly 'server.runs.there-is-nothing-to-decide': null;
   readonly 'server.seams.by-eye-only-is-not-enough': null;
   readonly 'server.seams.has-no-revision': { readonly revision: SaidValue; readonly spec: SaidValue };
   readonly 'server.seams.locked-a-lead-hand-can': {
@@ -170,6 +176,7 @@ export interface Sentences extends CoreSentences {
     readonly reason: SaidValue;
     readonly spec: SaidValue;
   };
+  readonly 'server.seams.no-window-is-written': { readonly revision: SaidValue; readonly spec: SaidValue };
   readonly 'server.seams.outside-the-window': {
     readonly by: SaidValue;
     readonly high: SaidValue;
@@ -183,6 +190,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.seams.q-wireFeedMPerMin': null;
   readonly 'server.seams.there-is-no-seam': { readonly id: SaidValue };
   readonly 'server.seams.this-trial-does-not-stand': null;
+  readonly 'server.session.a-lead-hands-pin-is-asked': null;
   readonly 'server.session.only-the-demo-shop-lets': null;
   readonly 'server.session.that-is-not-the-code': null;
   readonly 'server.session.that-pin-does-not-fit': { readonly wait: SaidValue };
@@ -1502,6 +1510,14 @@ export interface Sentences extends CoreSentences {
   readonly 'view.run-plan.run-plan': null;
   readonly 'view.run-plan.seam': null;
   readonly 'view.run-plan.weld-first': { readonly machine: SaidValue; readonly seam: SaidValue };
+  readonly 'view.runs.decision': null;
+  readonly 'view.runs.held-for': { readonly held: number };
+  readonly 'view.runs.own-way': null;
+  readonly 'view.runs.production-weld': null;
+  readonly 'view.runs.release': null;
+  readonly 'view.runs.released': null;
+  readonly 'view.runs.scrapped': null;
+  readonly 'view.runs.slip': null;
   readonly 'view.score.a-score-file-says-format': { readonly format: SaidValue; readonly sequenceFormat: SaidValue };
   readonly 'view.score.a-slip': null;
   readonly 'view.score.a-trigger-with-a-second': { readonly tapAt: SaidValue };
@@ -2756,4 +2772,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 3914;
+export const sentenceCount = 3946;

@@ -91,6 +91,7 @@ export interface CoreSentences {
   readonly 'contract.a-file-says-format': { readonly format: SaidValue; readonly kind: SaidValue };
   readonly 'contract.a-kept-file': null;
   readonly 'contract.a-lead-hand-has-locked': null;
+  readonly 'contract.a-lead-hands-release-on-the-spot': null;
   readonly 'contract.a-machine-holds-up-to': { readonly count: SaidValue; readonly most: SaidValue };
   readonly 'contract.a-program-in-one-machines': null;
   readonly 'contract.a-pulse-waveform-for-a': null;
@@ -197,6 +198,7 @@ export interface CoreSentences {
   readonly 'contract.one-machine': null;
   readonly 'contract.one-seam-with-its-newest': null;
   readonly 'contract.one-trial-whole': null;
+  readonly 'contract.ones-own-way-inside-the-window': null;
   readonly 'contract.orders-by-due-date': null;
   readonly 'contract.parts': null;
   readonly 'contract.parts-seams-with-their-settings': null;
@@ -204,6 +206,7 @@ export interface CoreSentences {
   readonly 'contract.pin-digits': null;
   readonly 'contract.reads-or-moves-a-cylinder': null;
   readonly 'contract.reads-or-moves-a-spool': null;
+  readonly 'contract.records-a-production-weld': null;
   readonly 'contract.records-a-trial-for-ever': null;
   readonly 'contract.records-an-observation-for-ever': null;
   readonly 'contract.renames-changes-the-role-retires': null;
@@ -211,6 +214,8 @@ export interface CoreSentences {
   readonly 'contract.role-office': null;
   readonly 'contract.role-owner': null;
   readonly 'contract.role-welder': null;
+  readonly 'contract.run-records-as-a-table': null;
+  readonly 'contract.run-records-the-newest-first': null;
   readonly 'contract.saves-its-file': null;
   readonly 'contract.saves-seam-and-setting-as': null;
   readonly 'contract.say-why': null;
@@ -262,6 +267,7 @@ export interface CoreSentences {
   readonly 'contract.unknown-gas': null;
   readonly 'contract.what-a-direction-test-found': null;
   readonly 'contract.what-a-weld-may-look-like': null;
+  readonly 'contract.what-becomes-of-a-held-part': null;
   readonly 'contract.what-own-welds-teach': null;
   readonly 'contract.what-somebody-found-on-the': null;
   readonly 'contract.what-stands-in-its-memory': null;
@@ -1402,6 +1408,16 @@ export interface CoreSentences {
   readonly 'pulse.use-i1-argon-or-an': null;
   readonly 'pulse.use-i1-or-i3-arhe': null;
   readonly 'pulse.use-the-solid-wire-for': null;
+  readonly 'run.cylinder-is': { readonly is: SaidValue; readonly needs: SaidValue };
+  readonly 'run.held-chart-line': { readonly needs: SaidValue; readonly stands: SaidValue };
+  readonly 'run.held-gas': { readonly needs: SaidValue; readonly stands: SaidValue };
+  readonly 'run.held-mode': { readonly needs: SaidValue; readonly stands: SaidValue };
+  readonly 'run.held-polarity': { readonly needs: SaidValue; readonly stands: SaidValue };
+  readonly 'run.held-revision': { readonly inForce: SaidValue; readonly revision: SaidValue };
+  readonly 'run.held-slow-beat': { readonly needs: SaidValue; readonly stands: SaidValue };
+  readonly 'run.held-window': { readonly dials: SaidValue };
+  readonly 'run.held-wire': { readonly needs: SaidValue; readonly stands: SaidValue };
+  readonly 'run.spool-is': { readonly is: SaidValue; readonly needs: SaidValue };
   readonly 'score.a-last-pulse-would-take': null;
   readonly 'score.a-score-needs-a-pace': { readonly travel: SaidValue; readonly travel0: SaidValue };
   readonly 'score.a-seam-needs-a-length': { readonly length: SaidValue; readonly short0: SaidValue };

@@ -14,5 +14,6 @@ export {
   type WindowQuantity,
   type WindowTested,
 } from './window.ts';
+export { offsetBeyond, withOffset, type Offset } from './offset.ts';
 export { sobol } from './sobol.ts';
 export { dialWindowWords, windowOnDials, type DialWindow } from './on-dials.ts';

@@ -55,6 +55,9 @@ export const observations = pgTable(
     index('observations_by_person').on(table.recordedBy),
     index('observations_by_welder').on(table.weldedBy),
     index('observations_by_corrected').on(table.corrects),
+    index('observations_by_order')
+      .on(sql`(${table.body}->>'orderId')`)
+      .where(sql`${table.kind} in ('run', 'parts-done')`),
   ],
 );
 

@@ -1,7 +1,8 @@
 import type { Order, OrderCreate, OrderSave, Page } from '@fox-tempo/contract';
 import { and, asc, eq, gt, or, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/pg-core';
 import type { Executor } from '../../db/connection.ts';
-import { orderCounts, orders, parts } from '../../db/schema/index.ts';
+import { observations, orderCounts, orders, parts } from '../../db/schema/index.ts';
 import { toPage, type PageRequest } from '../../http/paging.ts';
 
 const columns = {
@@ -77,4 +78,42 @@ export async function updateOrder(
     .where(and(eq(orders.id, id), eq(orders.version, version)))
     .returning({ id: orders.id });
   return rows.length > 0;
+}
+
+/** By seam: records of production that may be counted for the order, and how many of them went into counted parts. */
+export async function loggedOf(
+  db: Executor,
+  orderId: string,
+): Promise<Map<string, { welded: number; counted: number }>> {
+  const orderOf = (table: typeof observations) => sql`${table.body}->>'orderId' = ${orderId}`;
+  const decided = alias(observations, 'decided');
+  const welds = await db
+    .select({ seam: observations.seamId, welded: sql<number>`count(*)::int` })
+    .from(observations)
+    .leftJoin(
+      decided,
+      sql`${decided.row} = (select max(x.row) from observations x where x.corrects = ${observations.id} and x.kind = 'run-decision')`,
+    )
+    .where(
+      and(
+        eq(observations.kind, 'run'),
+        orderOf(observations),
+        sql`coalesce(${decided.body}->>'decision', case when jsonb_array_length(${observations.body}->'held') = 0 then 'released' end) = 'released'`,
+      ),
+    )
+    .groupBy(observations.seamId);
+  const counts = await db
+    .select({ consumed: sql<Record<string, number> | null>`${observations.body}->'consumed'` })
+    .from(observations)
+    .where(and(eq(observations.kind, 'parts-done'), orderOf(observations)));
+  const logged = new Map<string, { welded: number; counted: number }>();
+  const entry = (seam: string) => {
+    const found = logged.get(seam) ?? { welded: 0, counted: 0 };
+    logged.set(seam, found);
+    return found;
+  };
+  for (const { seam, welded } of welds) entry(seam ?? '').welded = welded;
+  for (const { consumed } of counts)
+    for (const [seam, used] of Object.entries(consumed ?? {})) entry(seam).counted += used;
+  return logged;
 }

@@ -1,4 +1,5 @@
 /** Orders, and parts that are done: the order counts up, gas and wire count down, together or not at all. */
+import { partsReady, taken, type SeamCount } from '@fox-tempo/core/run';
 import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import type { Counted, Order, OrderCreate, OrderSave } from '@fox-tempo/contract';
@@ -9,9 +10,9 @@ import { addObservation } from '../observations/repo.ts';
 import { requirePart } from '../parts/service.ts';
 import { seamsOfPart } from '../seams/repo.ts';
 import { lockItems } from '../stock/repo.ts';
-import { drawForParts, writeDrawn, type Draw } from '../stock/service.ts';
+import { drawFor, writeDrawn, type Draw } from '../stock/service.ts';
 import { undoLast } from '../stock/take-back.ts';
-import { addCount, findOrder, insertOrder, lockOrder, numberTaken, updateOrder } from './repo.ts';
+import { addCount, findOrder, loggedOf, insertOrder, lockOrder, numberTaken, updateOrder } from './repo.ts';
 
 export async function addOrder(db: Database, order: OrderCreate, by: string): Promise<Order> {
   await requirePart(db, order.partId);
@@ -60,26 +61,63 @@ export function countDone(db: Database, id: string, key: string, count: number, 
         },
       ]);
     }
-    const draws = await drawsFor(tx, before, count);
+    const { draws, consumed } = await drawsFor(tx, before, count);
     const drawn = draws.map(({ what, amount, unit }) => ({ what, amount, unit }));
-    await addObservation(tx, { id: key, kind: 'parts-done', recordedBy: by, body: { orderId: id, count, drawn } });
+    const body = { orderId: id, count, drawn, consumed };
+    await addObservation(tx, { id: key, kind: 'parts-done', recordedBy: by, body });
     await addCount(tx, id, key, count);
     await writeDrawn(tx, key, draws, by);
     return { order: await requireOrder(tx, id), drawn };
   });
 }
 
-async function drawsFor(db: Executor, order: Order, count: number): Promise<Draw[]> {
-  const drawn = async (parts: number) =>
-    parts === 0 ? [] : drawForParts(db, await seamsOfPart(db, order.partId), parts);
-  if (count >= 0) return drawn(count);
-  const { draws, rest } = await undoLast(db, order.id, -count);
-  const ids = (key: 'cylinderId' | 'spoolId') => [...new Set(draws.flatMap(({ movement }) => movement[key] ?? []))];
-  await lockItems(db, ids('cylinderId'), ids('spoolId'));
-  return [...draws, ...(await drawn(-rest))];
+/** A part whose every seam was logged counts by itself; what it took was drawn when it was welded. The order is locked already. */
+export async function countReady(db: Executor, id: string, by: string): Promise<void> {
+  const order = await requireOrder(db, id);
+  const seams = await seamCounts(db, order);
+  const count = partsReady(seams);
+  if (count === 0) return;
+  const key = randomUUID();
+  const body = { orderId: id, count, drawn: [], consumed: taken(seams, count) };
+  await addObservation(db, { id: key, kind: 'parts-done', recordedBy: by, body });
+  await addCount(db, id, key, count);
 }
 
-async function requireOrder(db: Executor, id: string): Promise<Order> {
+/** How often each seam of the order's part was logged, and how many of those went into counted parts. */
+export async function seamCounts(db: Executor, { id, partId }: Order): Promise<SeamCount[]> {
+  const [seams, logged] = [await seamsOfPart(db, partId), await loggedOf(db, id)];
+  return seams
+    .filter(({ revision }) => revision !== null)
+    .map((seam) => ({ seamId: seam.id, ...(logged.get(seam.id) ?? { welded: 0, counted: 0 }) }));
+}
+
+async function drawsFor(
+  db: Executor,
+  order: Order,
+  count: number,
+): Promise<{ readonly draws: Draw[]; readonly consumed: Record<string, number> }> {
+  const seams = (await seamsOfPart(db, order.partId)).flatMap(({ id, revision }) =>
+    revision ? [{ id, revision }] : [],
+  );
+  const drawn = (parts: number, logged: Record<string, number> = {}) =>
+    parts === 0
+      ? []
+      : drawFor(
+          db,
+          seams.map(({ id, revision }) => ({ revision, count: parts - (logged[id] ?? 0) })),
+        );
+  if (count >= 0) {
+    const consumed = taken(await seamCounts(db, order), count);
+    return { draws: await drawn(count, consumed), consumed };
+  }
+  const { draws, rest, freed } = await undoLast(db, order.id, -count);
+  const ids = (key: 'cylinderId' | 'spoolId') => [...new Set(draws.flatMap(({ movement }) => movement[key] ?? []))];
+  await lockItems(db, ids('cylinderId'), ids('spoolId'));
+  const consumed = Object.fromEntries(Object.entries(freed).map(([seamId, welds]) => [seamId, -welds]));
+  return { draws: [...draws, ...(await drawn(-rest))], consumed };
+}
+
+export async function requireOrder(db: Executor, id: string): Promise<Order> {
   const order = await findOrder(db, id);
   if (!order) throw noOrder(id);
   return order;

@@ -8,9 +8,11 @@ import {
   issueRevision,
   lockSetting,
   moveSeam,
+  releaseSetting,
   requireSeam,
   restoreSeam,
   saveLimits,
+  saveOffset,
   saveSeam,
 } from './service.ts';
 
@@ -23,6 +25,8 @@ export const seamHandlers = {
   moveSeam: ({ db, params, basedOn, body, me }) => moveSeam(db, params.id, basedOn, body.partId, me.id),
   deleteSeam: ({ db, params, basedOn, me }) => deleteSeam(db, params.id, basedOn, me.id),
   restoreSeam: ({ db, params, me }) => restoreSeam(db, params.id, me.id),
+  saveOffset: ({ db, params, body, me }) => saveOffset(db, params.id, body, me.id),
+  releaseSeam: ({ db, params, body, me }) => releaseSetting(db, params.id, body, me.id),
   lockSeam: ({ db, params, basedOn, body, me }) => lockSetting(db, params.id, basedOn, body, me.id),
   saveLimits: ({ db, params, basedOn, body, me }) => saveLimits(db, params.id, basedOn, body.limits, me.id),
   issueSeam: ({ db, params, key, body, me }) => issueRevision(db, params.id, key, body, me.id),

@@ -114,6 +114,7 @@ interface Marks {
   readonly issued: Map<string, SeamResource['issued']>;
   readonly limits: Map<string, SeamResource['limits']>;
   readonly windows: Map<string, SeamResource['windows']>;
+  readonly offsets: Map<string, SeamResource['offsets']>;
 }
 
 const signedOn = prepared('seams_signed', (db) =>
@@ -124,7 +125,7 @@ const signedOn = prepared('seams_signed', (db) =>
     .where(
       and(
         sql`${observations.seamId} = any(${sql.placeholder('ids')})`,
-        inArray(observations.kind, ['lock', 'issue', 'limits', 'window']),
+        inArray(observations.kind, ['lock', 'issue', 'limits', 'window', 'offset']),
       ),
     )
     .orderBy(asc(observations.row)),
@@ -132,7 +133,13 @@ const signedOn = prepared('seams_signed', (db) =>
 
 /** Locks, issued references and limits as their newest observations say. */
 async function marksOf(db: Executor, ids: readonly string[]): Promise<Marks> {
-  const marks: Marks = { locks: new Map(), issued: new Map(), limits: new Map(), windows: new Map() };
+  const marks: Marks = {
+    locks: new Map(),
+    issued: new Map(),
+    limits: new Map(),
+    windows: new Map(),
+    offsets: new Map(),
+  };
   if (ids.length === 0) return marks;
   const rows = await signedOn(db).execute({ ids: [...ids] });
   for (const { row, by } of rows) {
@@ -149,6 +156,14 @@ async function marksOf(db: Executor, ids: readonly string[]): Promise<Marks> {
       const machineId = row.machineId ?? '';
       const one = window && { machineId, revision: row.revision ?? 0, window, failureBelow95, reason, by, at };
       marks.windows.set(seamId, one ? [...others, one] : others);
+    } else if (row.kind === 'offset') {
+      const [machineId, personId] = [row.machineId ?? '', row.recordedBy];
+      const others = (marks.offsets.get(seamId) ?? []).filter(
+        (one) => one.machineId !== machineId || one.personId !== personId,
+      );
+      const offset = row.body['offset'] as SeamResource['offsets'][number]['offset'];
+      const one = { machineId, personId, revision: row.revision ?? 0, offset };
+      marks.offsets.set(seamId, Object.keys(offset).length > 0 ? [...others, one] : others);
     } else if (row.kind === 'limits') marks.limits.set(seamId, row.body['limits'] as SeamResource['limits']);
     else {
       const others = (marks.issued.get(seamId) ?? []).filter((one) => one.machineId !== row.machineId);
@@ -202,6 +217,7 @@ function toResource(
     issued: marks.issued.get(seam.id) ?? [],
     limits: marks.limits.get(seam.id) ?? null,
     windows: marks.windows.get(seam.id) ?? [],
+    offsets: marks.offsets.get(seam.id) ?? [],
     deleted: seam.deleted,
     createdAt: isoTime(seam.createdAt),
     createdBy,
@@ -230,4 +246,21 @@ async function toResources(db: Executor, rows: readonly Row[]): Promise<SeamReso
 export async function seamsOfPart(db: Executor, partId: string): Promise<SeamResource[]> {
   const rows = await seamsOn(db).execute({ partId });
   return toResources(db, rows);
+}
+
+/** Whether a lead hand let this welder save beyond lock and window, and that still holds. */
+export async function hasRelease(db: Executor, seamId: string, welderId: string): Promise<boolean> {
+  const rows = await db
+    .select({ id: observations.id })
+    .from(observations)
+    .where(
+      and(
+        eq(observations.kind, 'release'),
+        eq(observations.seamId, seamId),
+        eq(observations.weldedBy, welderId),
+        sql`(${observations.body}->>'until')::timestamptz > now()`,
+      ),
+    )
+    .limit(1);
+  return rows.length > 0;
 }

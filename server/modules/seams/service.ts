@@ -4,18 +4,21 @@ import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import {
+  leads,
   programOf,
   type ProgramFile,
   type SeamCopy,
   type SeamCreate,
   type SeamIssue,
   type SeamLock,
+  type SeamOffset,
+  type SeamRelease,
   type SeamResource,
   type SeamSave,
   type SeamWindow,
 } from '@fox-tempo/contract';
 import type { ThicknessRule } from '@fox-tempo/core/plan';
-import { windowQuantities, type WindowQuantity } from '@fox-tempo/core/window';
+import { offsetBeyond, windowQuantities, type Range, type WindowQuantity } from '@fox-tempo/core/window';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput, orProblem } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';
@@ -25,7 +28,8 @@ import { evidenceOf } from '../trials/repo.ts';
 import { requirePart } from '../parts/service.ts';
 import type { SignedIn } from '../session/who.ts';
 import { readShop } from '../shop/repo.ts';
-import { changeSeam, findSeam, insertSeam, lockSeam, updateSeam } from './repo.ts';
+import { confirmPin } from '../session/service.ts';
+import { changeSeam, findSeam, hasRelease, insertSeam, lockSeam, updateSeam } from './repo.ts';
 import { appendRevision, findRevision } from '../revisions/repo.ts';
 import { contentHash, useFor } from '../revisions/use.ts';
 
@@ -62,8 +66,10 @@ export async function saveSeam(
     const version = await lockSeam(tx, id);
     const stored = await requireSeam(tx, id);
     refuseStale(stored, version, basedOn, save);
-    refuseLocked(stored, me);
-    refuseOutsideWindows(stored, program, me);
+    if (!(await hasRelease(tx, id, me.id))) {
+      refuseLocked(stored, me);
+      refuseOutsideWindows(stored, program, me);
+    }
     const { revision } = stored;
     if (
       revision &&
@@ -146,6 +152,57 @@ export function lockSetting(
     });
     await changeSeam(tx, id, {}, authorId);
   });
+}
+
+/** How the one signed in moves the setting for himself; outside the window it is refused. */
+export async function saveOffset(
+  db: Database,
+  id: string,
+  { machineId, revision, offset }: SeamOffset,
+  welderId: string,
+): Promise<SeamResource> {
+  const seam = await requireSeam(db, id);
+  const found = await findRevision(db, id, revision);
+  const written = seam.windows.find((one) => one.machineId === machineId && one.revision === revision);
+  const moves = Object.keys(offset).length > 0;
+  if (moves && (!found || !written))
+    throw new HttpProblem('locked', phrase('server.seams.no-window-is-written', { spec: seam.spec.name, revision }));
+  const [beyond] = found && written ? offsetBeyond(found.program, offset, written.window) : [];
+  if (beyond && written) throw outside(seam, written.by, beyond);
+  await addObservation(db, {
+    id: randomUUID(),
+    kind: 'offset',
+    recordedBy: welderId,
+    seamId: id,
+    machineId,
+    revision,
+    body: { offset },
+  });
+  return requireSeam(db, id);
+}
+
+/** How long a release on the spot holds, minutes. */
+const releaseMinutes = 30;
+
+/** Lets one welder save beyond lock and window for a while. A lead hand's PIN stands for the lead hand. */
+export async function releaseSetting(
+  db: Database,
+  id: string,
+  { by, reason }: SeamRelease,
+  welderId: string,
+): Promise<{ until: string }> {
+  await requireSeam(db, id);
+  const lead = await confirmPin(db, by, leads);
+  const until = new Date(Date.now() + releaseMinutes * 60_000).toISOString();
+  await addObservation(db, {
+    id: randomUUID(),
+    kind: 'release',
+    recordedBy: lead.id,
+    weldedBy: welderId,
+    seamId: id,
+    body: { reason, until },
+  });
+  return { until };
 }
 
 /** What a weld may look like, from now on; trials keep the limits of their day. */
@@ -291,26 +348,34 @@ function refuseLocked({ lock, spec }: SeamResource, me: Pick<SignedIn, 'role'>):
 }
 
 /** Where a window is written, a welder moves the setting inside it; beyond it is a lead hand's. */
-function refuseOutsideWindows({ windows, spec }: SeamResource, program: ProgramFile, me: Pick<SignedIn, 'role'>): void {
+function refuseOutsideWindows(seam: SeamResource, program: ProgramFile, me: Pick<SignedIn, 'role'>): void {
   if (me.role === 'lead' || me.role === 'owner') return;
-  for (const { window, by } of windows) {
+  for (const { window, by } of seam.windows) {
     for (const quantity of windowQuantities) {
       const range = window[quantity];
       const value = program[quantity];
       if (!range || (value >= range[0] - 1e-6 && value <= range[1] + 1e-6)) continue;
-      throw new HttpProblem(
-        'locked',
-        phrase('server.seams.outside-the-window', {
-          by,
-          spec: spec.name,
-          quantity: phrase(`server.seams.q-${quantity}`),
-          value: shownOf(quantity, value),
-          low: shownOf(quantity, range[0]),
-          high: shownOf(quantity, range[1]),
-        }),
-      );
+      throw outside(seam, by, { quantity, value, range });
     }
   }
+}
+
+function outside(
+  { spec }: SeamResource,
+  by: string,
+  { quantity, value, range }: { readonly quantity: WindowQuantity; readonly value: number; readonly range: Range },
+): HttpProblem {
+  return new HttpProblem(
+    'locked',
+    phrase('server.seams.outside-the-window', {
+      by,
+      spec: spec.name,
+      quantity: phrase(`server.seams.q-${quantity}`),
+      value: shownOf(quantity, value),
+      low: shownOf(quantity, range[0]),
+      high: shownOf(quantity, range[1]),
+    }),
+  );
 }
 
 function shownOf(quantity: WindowQuantity, value: number) {

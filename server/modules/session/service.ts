@@ -2,7 +2,7 @@
 import { amount } from '@fox-tempo/core/said';
 import { phrase } from '@fox-tempo/words';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
-import type { SessionState } from '@fox-tempo/contract';
+import type { LeadPin, Role, SessionState } from '@fox-tempo/contract';
 import type { Request } from 'express';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem } from '../../http/problem.ts';
@@ -35,6 +35,25 @@ export async function sessionState(db: Executor, request: Request): Promise<Sess
 }
 
 export async function signIn(db: Executor, request: Request, personId: string, pin: string): Promise<void> {
+  await tryPin(db, personId, pin);
+  await begin(request, personId);
+}
+
+/** Somebody's name and PIN given on another one's session; wrong tries count as at signing in. */
+export async function confirmPin(
+  db: Executor,
+  { personId, pin }: LeadPin,
+  allowed: readonly Role[],
+): Promise<{ readonly id: string; readonly role: Role }> {
+  const person = await findHere(db, personId);
+  if (!person) throw new HttpProblem('not-found', phrase('server.session.there-is-nobody-here', { personId }));
+  if (!allowed.includes(person.role))
+    throw new HttpProblem('not-allowed', phrase('server.session.a-lead-hands-pin-is-asked'));
+  await tryPin(db, personId, pin);
+  return person;
+}
+
+async function tryPin(db: Executor, personId: string, pin: string): Promise<void> {
   const counted = await countTry(db, personId);
   if (!counted) {
     const leftS = await waitLeftS(db, personId);
@@ -42,7 +61,6 @@ export async function signIn(db: Executor, request: Request, personId: string, p
   }
   if (counted.pinHash === null || !(await pinFits(counted.pinHash, pin))) throw wrongPin(waitAfter(counted.tries));
   await forgetTries(db, personId);
-  await begin(request, personId);
 }
 
 /** In as anybody, on the demo shop alone. */

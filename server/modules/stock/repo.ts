@@ -4,7 +4,7 @@ import type { FillerCode } from '@fox-tempo/core/consumables';
 import { cylinderLevel, spoolLevel } from '@fox-tempo/core/consumption';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
-import { cylinders, orderCounts, people, spools, stockMovements } from '../../db/schema/index.ts';
+import { cylinders, observations, orderCounts, people, spools, stockMovements } from '../../db/schema/index.ts';
 import { isoTime } from '../../http/timestamp.ts';
 
 /** Millilitres or milligrams in a cylinder. */
@@ -156,14 +156,26 @@ export async function countsOfOrder(db: Executor, orderId: string) {
     .select({
       id: orderCounts.id,
       count: orderCounts.count,
+      body: observations.body,
       movement: stockMovements,
       cylinder: cylinders,
       spool: spools,
     })
     .from(orderCounts)
+    .innerJoin(observations, eq(observations.id, orderCounts.observationId))
     .leftJoin(stockMovements, eq(stockMovements.observationId, orderCounts.observationId))
     .leftJoin(cylinders, eq(cylinders.id, stockMovements.cylinderId))
     .leftJoin(spools, eq(spools.id, stockMovements.spoolId))
     .where(eq(orderCounts.orderId, orderId))
     .orderBy(asc(orderCounts.id), asc(stockMovements.id));
+}
+
+/** What one observation moved. */
+export async function movementsOf(db: Executor, observationId: string): Promise<Movement[]> {
+  const rows = await db.select().from(stockMovements).where(eq(stockMovements.observationId, observationId));
+  return rows.map(({ cylinderId, spoolId, amount }) => ({
+    ...(cylinderId === null ? {} : { cylinderId }),
+    ...(spoolId === null ? {} : { spoolId }),
+    amount,
+  }));
 }

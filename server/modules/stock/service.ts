@@ -1,7 +1,7 @@
 /** Cylinders and spools: read anew, moved, and counted down by what is welded. Every change of a level is a movement with an observation. */
 import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
-import type { Cylinder, CylinderSave, SeamResource, Spool, SpoolSave, Stock } from '@fox-tempo/contract';
+import type { Cylinder, CylinderSave, Revision, Spool, SpoolSave, Stock } from '@fox-tempo/contract';
 import {
   contentOfGas,
   cylinderContent,
@@ -117,21 +117,37 @@ export interface Draw {
   readonly movement: Movement;
 }
 
-/**
- * What `count` parts take (give back, when negative) from which cylinder and spool; what is connected to a machine is taken first. The
- * rows are locked. Figures are those stored with each revision.
- */
-export async function drawForParts(db: Executor, seams: readonly SeamResource[], count: number): Promise<Draw[]> {
+export interface Wanted {
+  readonly revision: Revision;
+  /** How often it is welded; given back when negative. */
+  readonly count: number;
+  /** Taken from here, whatever else would fit. */
+  readonly cylinderId?: string | undefined;
+  readonly spoolId?: string | undefined;
+  /** Machine it is welded on: what is connected there is taken first. */
+  readonly machineId?: string | undefined;
+  /** Of the arc time that was planned. */
+  readonly timeShare?: number | undefined;
+}
+
+/** What welds take from which cylinder and spool. The rows are locked. Figures are those stored with each revision. */
+export async function drawFor(db: Executor, wanted: readonly Wanted[]): Promise<Draw[]> {
   const { cylinders, spools } = await readStock(db);
   const draws: Draw[] = [];
-  for (const { revision } of seams) {
-    const use = revision && useOf(revision);
-    if (!use) continue;
+  for (const { revision, count, cylinderId, spoolId, machineId, timeShare = 1 } of wanted) {
+    const use = useOf(revision);
+    if (!use || count === 0) continue;
     const { program } = revision;
-    const cylinder = connectedFirst(cylinders.filter((one) => one.gas === program.gas));
+    const cylinder =
+      cylinderId === undefined
+        ? connectedFirst(
+            cylinders.filter((one) => one.gas === program.gas),
+            machineId,
+          )
+        : cylinders.find(({ id }) => id === cylinderId);
     if (cylinder && use.gasL > 0) {
       // Rounded for one part and then multiplied: taking back is the opposite to the millilitre.
-      const amount = -count * contentOfGas(cylinder, use.gasL);
+      const amount = -count * contentOfGas(cylinder, use.gasL * timeShare);
       draws.push({
         what: cylinder.name,
         amount: gasOfContent(cylinder, -amount),
@@ -139,9 +155,15 @@ export async function drawForParts(db: Executor, seams: readonly SeamResource[],
         movement: { cylinderId: cylinder.id, amount },
       });
     }
-    const spool = connectedFirst(spools.filter((one) => sameWire(one, program)));
+    const spool =
+      spoolId === undefined
+        ? connectedFirst(
+            spools.filter((one) => sameWire(one, program)),
+            machineId,
+          )
+        : spools.find(({ id }) => id === spoolId);
     if (spool) {
-      const amount = -count * spoolContent(use.wireKg);
+      const amount = -count * spoolContent(use.wireKg * timeShare);
       draws.push({
         what: spool.name,
         amount: spoolLevel(-amount),
@@ -212,8 +234,12 @@ function spoolRow({ name, filler, diameterMm, machineId, retired }: SpoolSave) {
   return { name, filler, diameterMm, machineId, retired: retired ?? false };
 }
 
-function connectedFirst<T extends { readonly machineId: string | null }>(list: readonly T[]): T | undefined {
-  return list.find((one) => one.machineId !== null) ?? list[0];
+function connectedFirst<T extends { readonly machineId: string | null }>(
+  list: readonly T[],
+  machineId?: string,
+): T | undefined {
+  const here = machineId === undefined ? undefined : list.find((one) => one.machineId === machineId);
+  return here ?? list.find((one) => one.machineId !== null) ?? list[0];
 }
 
 async function requireCylinder(db: Executor, id: string): Promise<Cylinder> {

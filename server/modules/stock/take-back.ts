@@ -1,67 +1,100 @@
 /** Taking parts back: what those very parts drew returns to where it came from, whatever is connected by now. */
 import type { Executor } from '../../db/connection.ts';
 import { gasOfContent, spoolLevel } from '@fox-tempo/core/consumption';
-import { countsOfOrder } from './repo.ts';
+import { countsOfOrder, type Movement } from './repo.ts';
 import type { Draw } from './service.ts';
 
-interface Batch {
-  count: number;
-  readonly draws: readonly Draw[];
-  /** Parts that the movements were written for. */
-  readonly of: number;
+interface Standing {
+  readonly what: string;
+  readonly unit: Draw['unit'];
+  readonly movement: Movement;
+  readonly shown: (amount: number) => number;
+  /** What of it was not taken back yet. */
+  amount: number;
 }
 
-/** The last `parts` counted for an order that still stand, undone; `rest` are parts counted before movements were kept. */
-export async function undoLast(db: Executor, orderId: string, parts: number): Promise<{ draws: Draw[]; rest: number }> {
-  const rows = await countsOfOrder(db, orderId);
-  const byCount = new Map<number, { count: number; draws: Draw[] }>();
-  for (const { id, count, movement, cylinder, spool } of rows) {
-    const entry = byCount.get(id) ?? { count, draws: [] };
-    byCount.set(id, entry);
+/** Parts counted at once that still stand. */
+interface Batch {
+  count: number;
+  readonly draws: Standing[];
+  /** Logged welds that went into them, by seam; undefined where parts were counted before welds were logged. */
+  readonly consumed: Record<string, number> | undefined;
+}
+
+export interface Undone {
+  readonly draws: Draw[];
+  /** Parts counted before movements were kept. */
+  readonly rest: number;
+  /** Logged welds that stand free again, by seam. */
+  readonly freed: Record<string, number>;
+}
+
+/** The last `parts` counted for an order that still stand, undone. */
+export async function undoLast(db: Executor, orderId: string, parts: number): Promise<Undone> {
+  const batches = new Map<number, Batch>();
+  for (const { id, count, body, movement, cylinder, spool } of await countsOfOrder(db, orderId)) {
+    const batch = batches.get(id) ?? {
+      count,
+      draws: [],
+      consumed: body['consumed'] ? { ...(body['consumed'] as Record<string, number>) } : undefined,
+    };
+    batches.set(id, batch);
     if (!movement) continue;
     const { amount } = movement;
-    if (cylinder) {
-      const litres = gasOfContent(cylinder, -amount);
-      entry.draws.push({
+    if (cylinder)
+      batch.draws.push({
         what: cylinder.name,
-        amount: litres,
         unit: 'L',
         movement: { cylinderId: cylinder.id, amount },
+        shown: (content) => gasOfContent(cylinder, content),
+        amount,
       });
-    } else if (spool) {
-      entry.draws.push({
+    else if (spool)
+      batch.draws.push({
         what: spool.name,
-        amount: spoolLevel(-amount),
         unit: 'kg',
         movement: { spoolId: spool.id, amount },
+        shown: spoolLevel,
+        amount,
       });
-    }
   }
   const standing: Batch[] = [];
-  const pop = (many: number, undo: (batch: Batch, some: number) => void) => {
-    let left = many;
-    for (let top = standing.at(-1); left > 0 && top; top = standing.at(-1)) {
-      const some = Math.min(left, top.count);
-      undo(top, some);
-      top.count -= some;
-      left -= some;
-      if (top.count === 0) standing.pop();
-    }
-    return left;
-  };
-  for (const { count, draws } of byCount.values()) {
-    if (count > 0) standing.push({ count, draws, of: count });
-    else pop(-count, () => undefined);
+  for (const batch of batches.values()) {
+    if (batch.count > 0) standing.push(batch);
+    else pop(standing, -batch.count);
   }
-  const undone: Draw[] = [];
+  return pop(standing, parts);
+}
+
+/** Takes `parts` off the top. What was taken back before is replayed by the same sum, so that all of it together is all that was drawn. */
+function pop(standing: Batch[], parts: number): Undone {
+  const draws: Draw[] = [];
+  const freed: Record<string, number> = {};
   let rest = 0;
-  rest += pop(parts, (batch, some) => {
-    if (batch.draws.length === 0) rest += some;
-    for (const { what, amount, unit, movement } of batch.draws) {
-      // Whole amounts were multiplied by whole parts, so the share is whole again.
-      const share = Math.round((movement.amount / batch.of) * some);
-      undone.push({ what, unit, amount: -(amount / batch.of) * some, movement: { ...movement, amount: -share } });
+  let left = parts;
+  for (let top = standing.at(-1); left > 0 && top; top = standing.at(-1)) {
+    const some = Math.min(left, top.count);
+    if (top.draws.length === 0 && top.consumed === undefined) rest += some;
+    for (const draw of top.draws) {
+      const share = Math.round((draw.amount * some) / top.count);
+      draw.amount -= share;
+      draws.push({
+        what: draw.what,
+        unit: draw.unit,
+        amount: draw.shown(share),
+        movement: { ...draw.movement, amount: -share },
+      });
     }
-  });
-  return { draws: undone, rest };
+    for (const [seamId, welds] of Object.entries(top.consumed ?? {})) {
+      // Parts that were drawn from stock are taken back before those that were logged.
+      const back = Math.max(welds - (top.count - some), 0);
+      if (back === 0) continue;
+      freed[seamId] = (freed[seamId] ?? 0) + back;
+      if (top.consumed) top.consumed[seamId] = welds - back;
+    }
+    top.count -= some;
+    left -= some;
+    if (top.count === 0) standing.pop();
+  }
+  return { draws, rest: rest + left, freed };
 }

@@ -81,6 +81,7 @@ export function seam(change: Partial<SeamResource> = {}): SeamResource {
     issued: [],
     limits: null,
     windows: [],
+    offsets: [],
     deleted: false,
     createdAt: when,
     createdBy: 'Teo Varnholt',

@@ -19,6 +19,10 @@ export const kindNames: Record<Observation['kind'], string> = {
   limits: t('view.trials.limits'),
   window: t('view.window.window'),
   trial: t('view.trials.trial'),
+  run: t('view.runs.production-weld'),
+  'run-decision': t('view.runs.decision'),
+  release: t('view.runs.release'),
+  offset: t('view.runs.own-way'),
   note: t('view.machines.note'),
   withdrawal: t('view.shop.taken-back'),
 };
@@ -73,7 +77,18 @@ export function observationLine({ kind, body, revision }: Observation): string {
       return t('view.trials.entered-anew-level', { level: levelOf(body['limits']) });
     case 'trial':
       return t('view.shop.revision', { revision: revision ?? '?', text: text('note') });
+    case 'run': {
+      const held = Array.isArray(body['held']) ? body['held'].length : 0;
+      return held > 0
+        ? t('view.runs.held-for', { held })
+        : t('view.shop.revision', { revision: revision ?? '?', text: '' });
+    }
+    case 'offset':
+      return t('view.shop.revision', { revision: revision ?? '?', text: '' });
+    case 'run-decision':
+      return `${t(`view.runs.${text('decision') === 'released' ? 'released' : text('decision') === 'scrapped' ? 'scrapped' : 'slip'}`)}: ${text('reason')}`;
     case 'window':
+    case 'release':
       return text('reason');
     case 'note':
       return text('text');

@@ -1,0 +1,80 @@
+/** A run record: one production weld, as it was; what does not agree holds the part until a lead hand decides. */
+import { heldCodes } from '@fox-tempo/core/run';
+import { z } from 'zod';
+import { closed, fillerField, gasField, idField, ranged, timestampField } from './fields.ts';
+import { dialReadings } from './observations.ts';
+import { phraseField } from './problem.ts';
+import { drawn, leadPin, reasonField } from './shop.ts';
+
+export const runBody = z.strictObject({
+  /** Arc time, s; left out: as planned. */
+  seconds: z.number().min(0.3).max(36_000).optional(),
+  /** Dials as found, only those that were read. */
+  dials: dialReadings.optional(),
+  spoolId: idField.optional(),
+  cylinderId: idField.optional(),
+  /** Oxide taken off so long ago, min. */
+  cleanedMinutesAgo: z.number().min(0).max(100_000).optional(),
+  soot: z.int().min(0).max(3).optional(),
+  plateC: z.number().min(-20).max(600).optional(),
+  note: z.string().trim().max(300).optional(),
+});
+
+export const runCreate = z.strictObject({
+  seamId: idField,
+  machineId: idField,
+  orderId: idField.optional(),
+  revision: z.int().min(1),
+  weldedBy: idField.optional(),
+  deviceAt: timestampField.optional(),
+  body: runBody,
+});
+
+export const runDecisions = ['released', 'scrapped', 'slip'] as const;
+export const runDecision = z.strictObject({
+  /** `slip`: it was never welded; what it took goes back to stock. */
+  decision: z.enum(runDecisions),
+  reason: reasonField,
+  by: leadPin.optional(),
+});
+
+export const runStates = ['counts', 'held', 'released', 'scrapped', 'slip'] as const;
+
+export const run = z.object({
+  id: z.uuid(),
+  row: z.int(),
+  at: timestampField,
+  seamId: idField,
+  seamName: z.string(),
+  partName: z.string(),
+  machineId: idField,
+  machineName: z.string(),
+  orderId: idField.nullable(),
+  orderNumber: z.string().nullable(),
+  revision: z.int(),
+  recordedBy: z.string(),
+  recordedById: idField,
+  weldedBy: z.string(),
+  body: runBody,
+  /** Wire and gas as they were: of the spool and cylinder named, else as entered of the machine. */
+  loaded: z.object({ filler: fillerField, diameterMm: ranged('diameterMm'), gas: gasField }).nullable(),
+  held: z.array(z.object({ code: closed(heldCodes), words: phraseField })),
+  state: z.enum(runStates),
+  decision: z
+    .object({ decision: z.enum(runDecisions), reason: z.string(), by: z.string(), at: timestampField })
+    .nullable(),
+  drawn: z.array(drawn),
+});
+
+export const runQuery = z.object({
+  seam: idField.optional(),
+  machine: idField.optional(),
+  order: idField.optional(),
+  state: z.enum(runStates).optional(),
+});
+
+export type Run = z.infer<typeof run>;
+export type RunBody = z.infer<typeof runBody>;
+export type RunCreate = z.infer<typeof runCreate>;
+export type RunDecision = z.infer<typeof runDecision>;
+export type RunQuery = z.infer<typeof runQuery>;

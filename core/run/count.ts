@@ -1,0 +1,25 @@
+/** Parts that are done, from seams that were logged one by one: a part counts when each of its seams was welded once more. */
+
+export interface SeamCount {
+  readonly seamId: string;
+  /** Records of this seam for the order that may be counted. */
+  readonly welded: number;
+  /** Of those, how many went into parts that were counted already. */
+  readonly counted: number;
+}
+
+/** Whole parts that stand ready to be counted. */
+export function partsReady(seams: readonly SeamCount[]): number {
+  if (seams.length === 0) return 0;
+  return Math.max(Math.min(...seams.map(({ welded, counted }) => welded - counted)), 0);
+}
+
+/** How many of `parts` counted at once take a logged weld of each seam; the rest was never logged and still has to be drawn from stock. */
+export function taken(seams: readonly SeamCount[], parts: number): Record<string, number> {
+  return Object.fromEntries(
+    seams.flatMap(({ seamId, welded, counted }) => {
+      const ahead = Math.min(Math.max(welded - counted, 0), parts);
+      return ahead > 0 ? [[seamId, ahead]] : [];
+    }),
+  );
+}

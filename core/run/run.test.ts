@@ -1,0 +1,73 @@
+import { describe, expect, it } from '@jest/globals';
+import { programFromPlan, translate } from '../machine/index.ts';
+import { planSeam } from '../plan/index.ts';
+import { rowan, scenarios } from '../scenarios/index.ts';
+import { neededSetup, type MachineState } from '../setup/index.ts';
+import { partsReady, taken, whyHeld, type Run } from './index.ts';
+
+const { input } = scenarios.find(({ id }) => id === 'axle-plate-to-tube') ?? {};
+const plan = input && planSeam(input);
+if (!input || !plan?.ok) throw new Error('the scenario is gone');
+const program = programFromPlan(input, plan.value);
+const dials = Object.fromEntries(translate(rowan, program).dials.map(({ dialId, value }) => [dialId, value]));
+const feederId = rowan.feeders[0]?.id ?? '';
+const state: MachineState = {
+  process: 'gas-metal',
+  polarity: 'electrode-positive',
+  feederId,
+  feeders: { [feederId]: neededSetup(program) },
+  dials,
+};
+const run = (change: Partial<Run> = {}) =>
+  whyHeld({ machine: rowan, state, program, revision: 2, inForce: 2, ...change }).map(({ code }) => code);
+
+describe('a production weld', () => {
+  it('counts where everything agrees, and where nobody ever entered or issued anything', () => {
+    expect(run()).toEqual([]);
+    expect(run({ state: null, inForce: null })).toEqual([]);
+  });
+
+  it('is held by the spool that was read off, whatever was entered of the machine', () => {
+    const other = { filler: 'stainless-308l' as const, diameterMm: 1 };
+    expect(run({ spool: other })).toEqual(['wire']);
+    // And the right label in hand overrules what somebody entered some day.
+    const entered = { ...state, feeders: { [feederId]: { ...neededSetup(program), ...other } } };
+    expect(run({ state: entered })).toContain('wire');
+    expect(run({ state: entered, spool: program })).not.toContain('wire');
+  });
+
+  it('is held by another gas, another line, another revision than the one in force', () => {
+    expect(run({ cylinder: { gas: 'C1' } })).toEqual(['gas']);
+    const line = rowan.dials.find(({ scale }) => scale.kind === 'chart-line')?.id ?? '';
+    expect(run({ state: { ...state, dials: { ...dials, [line]: 21 } } })).toContain('chart-line');
+    expect(run({ inForce: 1 })).toEqual(['revision']);
+  });
+
+  it('is held by a dial found outside the window, and names it', () => {
+    const window = { wireFeedMPerMin: [program.wireFeedMPerMin - 0.3, program.wireFeedMPerMin + 0.3] as const };
+    const feed = translate(rowan, program).dials.find(({ quantity }) => quantity === 'wireFeedMPerMin');
+    const at = (by: number) => ({ window, dials: { [feed?.dialId ?? '']: (feed?.value ?? 0) + by } });
+    expect(run(at(0.2))).toEqual([]);
+    const [held] = whyHeld({ machine: rowan, state, program, revision: 2, inForce: 2, ...at(0.8) });
+    expect(held?.code).toBe('window');
+    expect(JSON.stringify(held?.words)).toContain(feed?.label);
+  });
+});
+
+describe('parts from seams', () => {
+  const seams = [
+    { seamId: 'a', welded: 3, counted: 1 },
+    { seamId: 'b', welded: 2, counted: 1 },
+  ];
+  it('are as many as the seam that is furthest behind', () => {
+    expect(partsReady(seams)).toBe(1);
+    expect(partsReady([...seams, { seamId: 'c', welded: 0, counted: 0 }])).toBe(0);
+    expect(partsReady([])).toBe(0);
+    expect(partsReady([{ seamId: 'a', welded: 1, counted: 2 }])).toBe(0);
+  });
+  it('counted at once take what was logged, never more than they are', () => {
+    expect(taken(seams, 1)).toEqual({ a: 1, b: 1 });
+    expect(taken(seams, 5)).toEqual({ a: 2, b: 1 });
+    expect(taken([{ seamId: 'a', welded: 1, counted: 1 }], 1)).toEqual({});
+  });
+});

@@ -1,0 +1,77 @@
+/**
+ * Whether a production weld may be counted: what is loaded, selected and issued against what the seam needs. The record itself is always taken;
+ * what does not agree makes the part held until a lead hand decides.
+ */
+import { fillerOf, gasName, wireSizeLabel, type FillerCode } from '../consumables/index.ts';
+import { sameWire, type Machine, type Program } from '../machine/index.ts';
+import { joined, say, type Phrase } from '../said/index.ts';
+import { checkLoaded, type CheckRow, type MachineState } from '../setup/index.ts';
+import { windowOnDials, type Window } from '../window/index.ts';
+
+export const heldCodes = ['wire', 'gas', 'chart-line', 'mode', 'slow-beat', 'polarity', 'revision', 'window'] as const;
+export type HeldCode = (typeof heldCodes)[number];
+
+export interface Held {
+  readonly code: HeldCode;
+  readonly words: Phrase;
+}
+
+export interface Run {
+  readonly machine: Machine;
+  /** As the machine was last entered; null when nobody did: nothing can be held against it then. */
+  readonly state: MachineState | null;
+  readonly program: Program;
+  /** Revision that was welded, and the one in force on this machine; null: none was ever issued. */
+  readonly revision: number;
+  readonly inForce: number | null;
+  /** Dials as found, where somebody read them. */
+  readonly dials?: Readonly<Record<string, number>>;
+  readonly window?: Window | undefined;
+  /** Labels of what was welded with, where a spool or cylinder was named. */
+  readonly spool?: { readonly filler: FillerCode; readonly diameterMm: number } | undefined;
+  readonly cylinder?: { readonly gas: string } | undefined;
+}
+
+const codeOf: Record<CheckRow['what'], HeldCode> = {
+  wire: 'wire',
+  gas: 'gas',
+  'chart line': 'chart-line',
+  mode: 'mode',
+  'slow beat': 'slow-beat',
+  polarity: 'polarity',
+};
+
+/** Every reason, the label on the spool before what somebody entered of the machine; empty when the part counts. */
+export function whyHeld(run: Run): Held[] {
+  const held = new Map<HeldCode, Phrase>();
+  const { spool, cylinder, program } = run;
+  const wire = (one: Pick<Program, 'filler' | 'diameterMm'>) =>
+    joined([fillerOf(one.filler).name, wireSizeLabel(one.diameterMm)], ', ');
+  if (spool && !sameWire(spool, program))
+    held.set('wire', say('run.spool-is', { is: wire(spool), needs: wire(program) }));
+  if (cylinder && cylinder.gas !== program.gas)
+    held.set('gas', say('run.cylinder-is', { is: gasName(cylinder.gas), needs: gasName(program.gas) }));
+  if (run.state) {
+    for (const { what, agrees, loaded, selected, needed } of checkLoaded(run.machine, run.state, program).rows) {
+      const code = codeOf[what];
+      // A spool that was read off just now knows better than what was entered of the machine some day.
+      if (agrees || held.has(code) || (code === 'wire' && spool) || (code === 'gas' && cylinder)) continue;
+      const stands = [loaded, selected].filter((one) => one !== '');
+      held.set(code, say(`run.held-${code}`, { stands: joined(stands, ' / '), needs: needed }));
+    }
+  }
+  if (run.inForce !== null && run.inForce !== run.revision)
+    held.set('revision', say('run.held-revision', { revision: run.revision, inForce: run.inForce }));
+  const beyond = run.window && run.dials ? dialsBeyond(run.machine, program, run.window, run.dials) : [];
+  if (beyond.length > 0) held.set('window', say('run.held-window', { dials: beyond }));
+  return [...held].map(([code, words]) => ({ code, words }));
+}
+
+/** Labels of dials that stood outside the window. */
+function dialsBeyond(machine: Machine, program: Program, window: Window, dials: Readonly<Record<string, number>>) {
+  return windowOnDials(machine, program, window).flatMap(({ dialId, from, to }) => {
+    const found = dials[dialId];
+    if (found === undefined || (found >= from - 1e-9 && found <= to + 1e-9)) return [];
+    return [machine.dials.find(({ id }) => id === dialId)?.label ?? dialId];
+  });
+}

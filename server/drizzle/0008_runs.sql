@@ -1,0 +1,1 @@
+CREATE INDEX "observations_by_order" ON "observations" USING btree (("body"->>'orderId')) WHERE "observations"."kind" in ('run', 'parts-done');

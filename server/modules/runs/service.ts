@@ -1,0 +1,186 @@
+/** A production weld is always recorded; what does not agree holds the part, and a lead hand decides. */
+import { asStands, leads, type Run, type RunCreate, type RunDecision } from '@fox-tempo/contract';
+import { whyHeld } from '@fox-tempo/core/run';
+import { phrase } from '@fox-tempo/words';
+import { randomUUID } from 'node:crypto';
+import type { Database, Executor } from '../../db/connection.ts';
+import { HttpProblem, invalidInput } from '../../http/problem.ts';
+import { requireMachine } from '../machines/service.ts';
+import { addObservation } from '../observations/repo.ts';
+import { lockOrder } from '../orders/repo.ts';
+import { countReady, requireOrder, seamCounts } from '../orders/service.ts';
+import { findPerson } from '../people/repo.ts';
+import { findRevision } from '../revisions/repo.ts';
+import { useOf } from '../revisions/use.ts';
+import { requireSeam } from '../seams/service.ts';
+import { confirmPin } from '../session/service.ts';
+import type { SignedIn } from '../session/who.ts';
+import { movementsOf, lockItems } from '../stock/repo.ts';
+import { drawFor, readStock, writeDrawn } from '../stock/service.ts';
+import { findRun, type KeptRun } from './repo.ts';
+
+/** Arc times further from the plan than this were typed wrong, not welded. */
+const oddTimes = [0.1, 10] as const;
+
+export async function recordRun(db: Database, key: string, asked: RunCreate, me: Pick<SignedIn, 'id'>): Promise<Run> {
+  const { body, orderId, machineId, seamId, weldedBy, deviceAt } = asked;
+  return db.transaction(async (tx) => {
+    // The order first, then the stock: whoever counts goes this way.
+    const order = orderId === undefined ? undefined : await lockedOrder(tx, orderId);
+    const seam = await requireSeam(tx, seamId);
+    if (order && order.partId !== seam.partId) {
+      const message = phrase('server.runs.order-is-for-another-part', { number: order.number, part: order.partName });
+      throw refused('orderId', 'unknown-part', message, order.id);
+    }
+    const machine = await requireMachine(tx, machineId);
+    const revision = await findRevision(tx, seamId, asked.revision);
+    if (!revision) {
+      const message = phrase('server.seams.has-no-revision', { spec: seam.spec.name, revision: asked.revision });
+      throw refused('revision', 'unknown-revision', message, asked.revision);
+    }
+    if (weldedBy !== undefined && !(await findPerson(tx, weldedBy)))
+      throw refused(
+        'weldedBy',
+        'unknown-person',
+        phrase('server.observations.there-is-nobody-here', { weldedBy }),
+        weldedBy,
+      );
+    const planned = useOf(revision)?.arcSeconds ?? 0;
+    const timeShare = body.seconds === undefined || planned === 0 ? 1 : body.seconds / planned;
+    if (timeShare < oddTimes[0] || timeShare > oddTimes[1]) {
+      const message = phrase('server.runs.seconds-do-not-fit', {
+        planned: Math.round(planned),
+        seconds: Math.round(body.seconds ?? 0),
+      });
+      throw refused('body.seconds', 'out-of-range', message, body.seconds);
+    }
+    const stock = await readStock(tx);
+    const spool = named(stock.spools, body.spoolId, 'body.spoolId');
+    const cylinder = named(stock.cylinders, body.cylinderId, 'body.cylinderId');
+    const feeder = machine.standing?.feeders[machine.standing.feederId];
+    const held = whyHeld({
+      machine: asStands(machine),
+      state: machine.standing,
+      program: revision.program,
+      revision: revision.number,
+      inForce: seam.issued.find((one) => one.machineId === machineId)?.revision ?? null,
+      ...(body.dials ? { dials: body.dials } : {}),
+      window: seam.windows.find((one) => one.machineId === machineId)?.window,
+      spool,
+      cylinder,
+    });
+    const draws = await drawFor(tx, [
+      { revision, count: 1, spoolId: body.spoolId, cylinderId: body.cylinderId, machineId, timeShare },
+    ]);
+    const wire = spool ?? feeder;
+    const gas = cylinder?.gas ?? feeder?.gas;
+    const kept: KeptRun = {
+      orderId: orderId ?? null,
+      sent: body,
+      loaded: wire && gas !== undefined ? { filler: wire.filler, diameterMm: wire.diameterMm, gas } : null,
+      held,
+      drawn: draws.map(({ what, amount, unit }) => ({ what, amount, unit })),
+    };
+    await addObservation(tx, {
+      id: key,
+      kind: 'run',
+      recordedBy: me.id,
+      weldedBy,
+      deviceAt,
+      seamId,
+      machineId,
+      revision: revision.number,
+      contentHash: revision.contentHash,
+      body: { ...kept },
+    });
+    await writeDrawn(tx, key, draws, me.id);
+    if (order && held.length === 0) await countReady(tx, order.id, me.id);
+    return requireRun(tx, key);
+  });
+}
+
+/** A held part is a lead hand's; a slip is the one's who recorded it too. */
+export async function decideRun(
+  db: Database,
+  id: string,
+  { decision, reason, by }: RunDecision,
+  me: Pick<SignedIn, 'id' | 'role'>,
+): Promise<Run> {
+  const first = await requireRun(db, id);
+  // Outside the transaction: a wrong try must be counted although nothing else comes of it.
+  const who = by ? await confirmPin(db, by, leads) : me;
+  const own = decision === 'slip' && first.recordedById === me.id;
+  if (!own && !leads.includes(who.role))
+    throw new HttpProblem('not-allowed', phrase('server.runs.a-lead-hand-decides-about'));
+  return db.transaction(async (tx) => {
+    const order = first.orderId === null ? undefined : await lockedOrder(tx, first.orderId);
+    const run = await requireRun(tx, id);
+    const counts = run.state === 'counts' || run.state === 'released';
+    if (run.state === 'slip' || (decision !== 'slip' && run.state === 'counts'))
+      throw refused('decision', 'not-possible', phrase('server.runs.there-is-nothing-to-decide'), decision);
+    if (counts && order && decision !== 'released') {
+      const seam = (await seamCounts(tx, order)).find(({ seamId }) => seamId === run.seamId);
+      if (seam && seam.welded <= seam.counted)
+        throw refused(
+          'decision',
+          'not-possible',
+          phrase('server.runs.its-part-is-counted', { number: order.number }),
+          id,
+        );
+    }
+    const key = randomUUID();
+    await addObservation(tx, {
+      id: key,
+      kind: 'run-decision',
+      recordedBy: who.id,
+      seamId: run.seamId,
+      machineId: run.machineId,
+      corrects: id,
+      body: { decision, reason },
+    });
+    if (decision === 'slip') await giveBack(tx, id, key, who.id);
+    if (order && decision === 'released') await countReady(tx, order.id, who.id);
+    return requireRun(tx, id);
+  });
+}
+
+/** What was drawn for a weld that never was returns to where it came from. */
+async function giveBack(db: Executor, runId: string, key: string, by: string): Promise<void> {
+  const movements = await movementsOf(db, runId);
+  const ids = (which: 'cylinderId' | 'spoolId') => movements.flatMap((one) => one[which] ?? []);
+  await lockItems(db, ids('cylinderId'), ids('spoolId'));
+  const draws = movements.map((movement) => ({
+    what: '',
+    amount: 0,
+    unit: 'L' as const,
+    movement: { ...movement, amount: -movement.amount },
+  }));
+  await writeDrawn(db, key, draws, by);
+}
+
+async function lockedOrder(db: Executor, id: string) {
+  await lockOrder(db, id);
+  return requireOrder(db, id);
+}
+
+export async function requireRun(db: Executor, id: string): Promise<Run> {
+  const found = await findRun(db, id);
+  if (!found) throw new HttpProblem('not-found', phrase('server.runs.there-is-no-run', { id }));
+  return found;
+}
+
+function named<T extends { readonly id: string }>(list: readonly T[], id: string | undefined, path: string) {
+  const found = list.find((one) => one.id === id);
+  if (id !== undefined && !found)
+    throw refused(path, 'unknown-code', phrase('server.stock.there-is-no', { what: 'stock', id }), id);
+  return found;
+}
+
+function refused(
+  path: string,
+  code: Parameters<typeof invalidInput>[0][number]['code'],
+  message: ReturnType<typeof phrase>,
+  got: unknown,
+) {
+  return invalidInput([{ path, code, message, got }]);
+}

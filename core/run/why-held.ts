@@ -56,7 +56,9 @@ export function whyHeld(run: Run): Held[] {
       const code = codeOf[what];
       // A spool that was read off just now knows better than what was entered of the machine some day.
       if (agrees || held.has(code) || (code === 'wire' && spool) || (code === 'gas' && cylinder)) continue;
-      const stands = [loaded, selected].filter((one) => one !== '');
+      const stands = [loaded, selected].filter(
+        (one, at, all) => one !== '' && all.findIndex((other) => JSON.stringify(other) === JSON.stringify(one)) === at,
+      );
       held.set(code, say(`run.held-${code}`, { stands: joined(stands, ' / '), needs: needed }));
     }
   }

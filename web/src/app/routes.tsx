@@ -25,6 +25,20 @@ export const router = createBrowserRouter([
     },
   },
   {
+    // Full screen, without the rail: read at two metres, and opened from a printed card.
+    path: '/bench-mode/:id',
+    ErrorBoundary: ErrorPage,
+    HydrateFallback: Loading,
+    lazy: async () => {
+      const { BenchMode, loadBenchMode } = await import('../features/bench-mode/index.ts');
+      return {
+        Component: BenchMode,
+        loader: async (args: { params: { id?: string }; request: Request }) =>
+          (await loadFrame(args)) ?? (await loadBenchMode(args)),
+      };
+    },
+  },
+  {
     path: '/',
     Component: Frame,
     loader: loadFrame,
@@ -112,6 +126,13 @@ export const router = createBrowserRouter([
             lazy: async () => {
               const { RunPlan, loadRunPlan } = await import('../features/run-plan/index.ts');
               return { Component: RunPlan, loader: loadRunPlan };
+            },
+          },
+          {
+            path: 'runs',
+            lazy: async () => {
+              const { RunList, loadRuns } = await import('../features/runs/index.ts');
+              return { Component: RunList, loader: loadRuns };
             },
           },
           {

@@ -60,5 +60,5 @@ async function failure(error: unknown, seamId: string): Promise<SaveState> {
     const stored = known ?? (await api.seam(seamId).catch(() => null));
     if (stored) return { kind: 'conflict', stored };
   }
-  return { kind: 'failed', title: tell(error.problem.title), detail: error.message };
+  return { kind: 'failed', title: tell(error.problem.title), detail: error.message, isLocked: error.kind === 'locked' };
 }

@@ -20,6 +20,7 @@ import {
 import { gunWords } from '@fox-tempo/core/plan';
 import { type UnitSystem } from '@fox-tempo/core/units';
 import type { StandingMachine } from '../../lib/as-stands.ts';
+import { Link } from 'react-router';
 import { useSettings } from '../../lib/settings.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -105,6 +106,21 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
       {program && !isOutline && <ShouldShowPart program={program} machine={machine} />}
       {program && <ByHand program={program} units={units} />}
       {translation && <CardNotes translation={translation} machineName={machine.file.name} />}
+      {print?.isSaved === true && !isOutline && (
+        <Box
+          asChild
+          display="inline-flex"
+          alignItems="center"
+          minHeight="44px"
+          color="accent"
+          fontWeight={600}
+          fontSize="14px"
+        >
+          <Link to={`/bench-mode/${print.seamId}?machine=${machine.id}`}>
+            {t('view.dial-card.to-the-machine-with-it')}
+          </Link>
+        </Box>
+      )}
       {print && !isOutline && <PrintCard seamId={print.seamId} machineId={machine.id} isSaved={print.isSaved} />}
       {program && (
         <Box color="quiet" textStyle="label" mt="3">

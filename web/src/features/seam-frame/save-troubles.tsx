@@ -3,6 +3,9 @@ import { t, tellIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { memo } from 'react';
 import type { SheetSession } from '../../sheet/session.ts';
+import { api } from '../../data/api.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { LeadPinForm } from '../lead-pin/index.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Conflict } from './conflict.tsx';
@@ -30,6 +33,7 @@ export const SaveTroubles = memo(function SaveTroubles({
               {t('view.app.try-again')}
             </Action>
           </Notice>
+          {saving.isLocked === true && <ReleaseHere session={session} />}
         </Whole>
       )}
       {elsewhere && (
@@ -59,6 +63,26 @@ export const SaveTroubles = memo(function SaveTroubles({
     </>
   );
 });
+
+/** A lead hand standing beside gives name, PIN and reason; the save is sent again. */
+function ReleaseHere({ session }: { readonly session: SheetSession }) {
+  const task = useTask();
+  return (
+    <Box mt="2">
+      <LeadPinForm
+        word={t('view.lead-pin.a-lead-hand-may-release-it')}
+        act={t('view.lead-pin.release-and-save')}
+        task={task}
+        onSend={(by, reason) =>
+          void task.run(async () => {
+            await api.releaseSeam(session.seam.id, { by, reason });
+            await session.save();
+          })
+        }
+      />
+    </Box>
+  );
+}
 
 function Whole({ children }: { readonly children: React.ReactNode }) {
   return <Box gridColumn="1 / -1">{children}</Box>;

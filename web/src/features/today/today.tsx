@@ -13,6 +13,7 @@ import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { FirstHour } from '../tour/index.ts';
+import { HeldParts } from '../runs/index.ts';
 import { WaitsForVerdict } from './waits-for-verdict.tsx';
 import { RunningLow } from './running-low.tsx';
 
@@ -92,6 +93,7 @@ export function Today() {
               </Box>
             )}
           </Panel>
+          <HeldParts />
           <WaitsForVerdict />
           <RunningLow stock={stock} machines={machines} seams={seams} />
           <Panel title={t('view.today.machines-as-they-stand')}>

@@ -1,0 +1,2 @@
+export { BenchMode } from './bench-mode.tsx';
+export { loadBenchMode } from './load.ts';

@@ -1,0 +1,258 @@
+/** One tap for a seam that was welded; more only where something was otherwise. A record that waits for the connection arrives once. */
+import { Box, chakra } from '@chakra-ui/react';
+import type { Order, Revision, Run, RunBody, SeamResource } from '@fox-tempo/contract';
+import { sameWire } from '@fox-tempo/core/machine';
+import { useEffect, useState } from 'react';
+import { useStore } from 'zustand';
+import { api } from '../../data/api.ts';
+import { newKey } from '../../data/keys.ts';
+import type { StandingMachine } from '../../lib/as-stands.ts';
+import { session, useMay, useMe } from '../../lib/session.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { t, tell } from '../../lib/words.ts';
+import { Action } from '../../ui/action.tsx';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { ValueField } from '../../ui/value-field.tsx';
+import { DecideRun, flushRuns, sendRun, waitingRuns } from '../runs/index.ts';
+import type { BenchModeData } from './load.ts';
+
+export function LogRun({
+  seam,
+  machine,
+  revision,
+  data,
+}: {
+  readonly seam: SeamResource;
+  readonly machine: StandingMachine;
+  readonly revision: Revision;
+  readonly data: BenchModeData;
+}) {
+  const me = useMe();
+  const may = useMay('addRun');
+  const task = useTask();
+  const [orders, setOrders] = useState<readonly Order[]>(data.orders);
+  const [orderId, setOrderId] = useState(data.orders[0]?.id ?? '');
+  const [weldedBy, setWeldedBy] = useState(me?.id ?? '');
+  const [body, setBody] = useState<RunBody>({});
+  const [otherwise, setOtherwise] = useState(false);
+  const [last, setLast] = useState<Run | null>(null);
+  const waiting = useStore(waitingRuns, (state) => state.waiting);
+  useEffect(() => void flushRuns(), []);
+  const order = orders.find(({ id }) => id === orderId);
+  const { program, spec } = revision;
+  const spools = data.stock.spools.filter(({ retired }) => !retired);
+  const cylinders = data.stock.cylinders.filter(({ retired }) => !retired);
+  const people = (session.getState().state?.people ?? []).filter(({ role }) => role !== 'office');
+  const set = (change: Partial<RunBody>) =>
+    setBody(Object.fromEntries(Object.entries({ ...body, ...change }).filter(([, value]) => value !== undefined)));
+  const log = () =>
+    task.run(async () => {
+      const run = await sendRun({
+        key: newKey(),
+        run: {
+          seamId: seam.id,
+          machineId: machine.id,
+          revision: revision.number,
+          ...(orderId === '' ? {} : { orderId }),
+          ...(weldedBy === me?.id || weldedBy === '' ? {} : { weldedBy }),
+          body,
+        },
+      });
+      setLast(run);
+      const { seconds: _seconds, dials: _dials, ...kept } = body;
+      setBody(kept);
+      if (run) setOrders(await api.orders());
+    });
+  if (!may) return null;
+  return (
+    <Box position="sticky" bottom="0" bg="surface" borderTopWidth="2px" borderColor="accent" px="4" py="2" zIndex={5}>
+      {last && (
+        <Box mb="2" aria-live="polite">
+          <Outcome
+            run={last}
+            order={order}
+            onDecided={(run) => {
+              setLast(run);
+              void api.orders().then(setOrders);
+            }}
+          />
+        </Box>
+      )}
+      {waiting.length > 0 && (
+        <Box mb="2">
+          <Notice level="note" word={t('view.bench-mode.waits')}>
+            {t('view.bench-mode.welds-wait-for-the-connection', { count: waiting.length })}{' '}
+            <Action kind="quiet" minHeight="32px" onClick={() => void flushRuns()}>
+              {t('view.app.try-again')}
+            </Action>
+          </Notice>
+        </Box>
+      )}
+      {task.problem !== null && (
+        <Box mb="2">
+          <Notice level="refusal" urgent>
+            {task.problem}
+          </Notice>
+        </Box>
+      )}
+      {otherwise && (
+        <Box display="grid" gap="2" mb="2" gridTemplateColumns="repeat(auto-fill, minmax(170px, 1fr))" alignItems="end">
+          <ChoiceField
+            label={t('view.bench-mode.spool')}
+            value={body.spoolId ?? ''}
+            choices={[
+              { value: '', label: t('view.bench-mode.as-on-the-machine') },
+              ...spools.map((one) => ({
+                value: one.id,
+                label: sameWire(one, program) ? one.name : `${one.name} ≠`,
+              })),
+            ]}
+            onChange={(id) => set({ spoolId: id === '' ? undefined : id })}
+          />
+          <ChoiceField
+            label={t('view.bench-mode.cylinder')}
+            value={body.cylinderId ?? ''}
+            choices={[
+              { value: '', label: t('view.bench-mode.as-on-the-machine') },
+              ...cylinders.map((one) => ({
+                value: one.id,
+                label: one.gas === program.gas ? one.name : `${one.name} ≠`,
+              })),
+            ]}
+            onChange={(id) => set({ cylinderId: id === '' ? undefined : id })}
+          />
+          <ValueField
+            label={t('view.bench-mode.seconds-if-timed')}
+            of="plain"
+            value={body.seconds ?? null}
+            keep={`run/${seam.id}/seconds`}
+            optional
+            range={[0.3, 36_000]}
+            onValue={(value) => set({ seconds: value ?? undefined })}
+          />
+          {spec.materialGroup === 'aluminium' && (
+            <>
+              <ValueField
+                label={t('view.bench-mode.minutes-since-brushed')}
+                of="plain"
+                value={body.cleanedMinutesAgo ?? null}
+                keep={`run/${seam.id}/cleaned`}
+                optional
+                range={[0, 100_000]}
+                onValue={(value) => set({ cleanedMinutesAgo: value ?? undefined })}
+              />
+              <ChoiceField
+                label={t('view.bench-mode.soot')}
+                value={body.soot === undefined ? '' : String(body.soot)}
+                choices={[
+                  { value: '', label: t('view.bench-mode.not-looked-at') },
+                  ...[0, 1, 2, 3].map((grade) => ({ value: String(grade), label: String(grade) })),
+                ]}
+                onChange={(value) => set({ soot: value === '' ? undefined : Number(value) })}
+              />
+            </>
+          )}
+        </Box>
+      )}
+      <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: 'minmax(0, 1fr) auto' }} alignItems="end">
+        <Box display="grid" gap="2" gridTemplateColumns="repeat(auto-fill, minmax(150px, 1fr))" alignItems="end">
+          <ChoiceField
+            label={t('view.bench-mode.order')}
+            value={orderId}
+            choices={[
+              ...orders.map((one) => ({
+                value: one.id,
+                label: `${one.number}: ${one.done} / ${one.quantity}`,
+              })),
+              { value: '', label: t('view.bench-mode.no-order') },
+            ]}
+            onChange={setOrderId}
+          />
+          <ChoiceField
+            label={t('view.bench-mode.welded-by')}
+            value={weldedBy}
+            choices={people.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={setWeldedBy}
+          />
+          <chakra.button
+            type="button"
+            onClick={() => setOtherwise(!otherwise)}
+            aria-expanded={otherwise}
+            minHeight="44px"
+            textAlign="left"
+            fontSize="14px"
+            fontWeight={600}
+            cursor="pointer"
+          >
+            <Box as="span" aria-hidden="true" mr="1.5">
+              {otherwise ? '▾' : '▸'}
+            </Box>
+            {t('view.bench-mode.something-was-otherwise')}
+          </chakra.button>
+        </Box>
+        <Action kind="main" minHeight="72px" px="8" fontSize="20px" disabled={task.busy} onClick={() => void log()}>
+          {t('view.bench-mode.welded')}
+        </Action>
+      </Box>
+    </Box>
+  );
+}
+
+function Outcome({
+  run,
+  order,
+  onDecided,
+}: {
+  readonly run: Run;
+  readonly order: Order | undefined;
+  readonly onDecided: (run: Run) => void;
+}) {
+  if (run.state === 'held')
+    return (
+      <Box display="grid" gap="2">
+        <Notice level="caution" word={t('view.bench-mode.recorded-and-held')} urgent>
+          <Box as="ul" pl="4" listStyleType="disc">
+            {run.held.map(({ code, words }) => (
+              <li key={code}>{tell(words)}</li>
+            ))}
+          </Box>
+        </Notice>
+        <DecideRun run={run} onDecided={onDecided} />
+      </Box>
+    );
+  return (
+    <Box display="flex" gap="3" alignItems="center" flexWrap="wrap" fontSize="16px">
+      <Box as="strong" color={run.state === 'slip' ? 'quiet' : 'spruce'}>
+        {run.state === 'slip' ? t('view.bench-mode.taken-back') : `✓ ${t('view.bench-mode.recorded')}`}
+      </Box>
+      {order && (
+        <Box>
+          {t('view.bench-mode.order-stands-at', { number: order.number, done: order.done, quantity: order.quantity })}
+        </Box>
+      )}
+      {run.state === 'counts' && <SlipBack run={run} onDecided={onDecided} />}
+    </Box>
+  );
+}
+
+/** A tap too many, taken back where it was made. */
+function SlipBack({ run, onDecided }: { readonly run: Run; readonly onDecided: (run: Run) => void }) {
+  const task = useTask();
+  return (
+    <>
+      <Action
+        kind="quiet"
+        disabled={task.busy}
+        onClick={() =>
+          void task.run(async () =>
+            onDecided(await api.decideRun(run.id, { decision: 'slip', reason: t('view.bench-mode.a-tap-too-many') })),
+          )
+        }
+      >
+        {t('view.bench-mode.never-welded-take-back')}
+      </Action>
+      {task.problem !== null && <Box color="crimson">{task.problem}</Box>}
+    </>
+  );
+}

@@ -1,0 +1,1 @@
+export { LeadPinForm } from './lead-pin-form.tsx';

@@ -427,6 +427,12 @@ export const doorFacts = {
     who: floor,
     needs: 'key',
   },
+  shift: {
+    method: 'GET',
+    path: '/shift',
+    summary: say('contract.memory-slots-as-they-were-read'),
+    who: everybody,
+  },
   leadReadings: {
     method: 'GET',
     path: `/machines${id}/lead-readings`,

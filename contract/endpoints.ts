@@ -61,6 +61,7 @@ import { diagnosis } from './diagnosis.ts';
 import { job, jobCreate } from './jobs.ts';
 import { learned, learnedQuery } from './learned.ts';
 import { run, runCreate, runDecision, runQuery } from './run.ts';
+import { shift } from './shift.ts';
 import { standInBead, standInWeld } from './stand-in.ts';
 import { seamLimits, trial, trialCreate, trialQuery, trialRow } from './trial.ts';
 
@@ -121,6 +122,7 @@ const shapes = {
   addRun: { body: runCreate, answer: run },
   decideRun: { body: runDecision, answer: run },
   saveOffset: { body: seamOffset, answer: seamResource },
+  shift: { answer: shift },
   releaseSeam: { body: seamRelease, answer: seamReleased },
   addTrial: { body: trialCreate, answer: trial },
   trial: { answer: trial },

@@ -189,6 +189,7 @@ export {
   type RunDecision,
   type RunQuery,
 } from './run.ts';
+export { shift, type ShiftSlot } from './shift.ts';
 export { runsCsv } from './runs-csv.ts';
 export { trialsCsv } from './trials-csv.ts';
 export { diagnosis, type DiagnosisAnswer, type MoveAnswer } from './diagnosis.ts';

@@ -33,7 +33,12 @@ export const slotStore = z.strictObject({
 });
 
 /** `entryId` is the entry that was seen in the slot: what was found is noted beside that one, or refused. */
-export const slotFound = z.strictObject({ entryId: z.int(), dials: dialReadings });
+export const slotFound = z.strictObject({
+  entryId: z.int(),
+  dials: dialReadings,
+  /** They were turned back to what was stored, not found so. */
+  putBack: z.boolean().optional(),
+});
 
 export const leadReading = z.object({
   id: z.string(),

@@ -46,12 +46,12 @@ test.describe('a welder', () => {
     await expect(page.getByRole('alert')).toContainText('lead hand or owner');
     await expect(page.getByLabel('Where it stands')).toHaveValue('bay 9');
 
-    await page.goto(`${app.url}/seams/frame-corner-butt`);
+    await page.goto(`${app.url}/seams/hitch-bracket-fillet`);
     await expect(page.getByRole('button', { name: 'Issue or lock' })).toHaveCount(0);
 
     const lead = await (await browser.newContext()).newPage();
     await signIn(lead, app, 'ilse-brandokor');
-    await lead.goto(`${app.url}/seams/frame-corner-butt`);
+    await lead.goto(`${app.url}/seams/hitch-bracket-fillet`);
     await lead.getByRole('button', { name: 'Issue or lock' }).click();
     await lead.getByLabel('Why').fill('three passed in a row');
     await lead.getByLabel('On which machine').selectOption({ label: 'Rowan' });

@@ -30,6 +30,7 @@ import { sessionHandlers } from './modules/session/handlers.ts';
 import { shopHandlers } from './modules/shop/handlers.ts';
 import { slotHandlers } from './modules/slots/handlers.ts';
 import { runHandlers } from './modules/runs/handlers.ts';
+import { shiftHandlers } from './modules/shift/handlers.ts';
 import { standInHandlers } from './modules/stand-ins/handlers.ts';
 import { stockHandlers } from './modules/stock/handlers.ts';
 import { windowHandlers } from './modules/windows/handlers.ts';
@@ -58,9 +59,8 @@ export function createApp(options: AppOptions): Express {
   app.use(security());
   app.use(readableAddress);
   app.use(onlyKnownHosts());
-  // The lightest setting: three quarters of the saving for a quarter of the work.
-  app.use(compression({ level: 1 }));
-  app.use('/api', api(options));
+  // Answers go out at the lightest setting, three quarters of the saving for a quarter of the work; scripts, fetched once a year, at the usual one.
+  app.use('/api', compression({ level: 1 }), api(options));
   if (webRoot !== undefined) serveWeb(app, webRoot);
   app.use(notFound);
   app.use(sendProblem);
@@ -101,6 +101,7 @@ function api({ connection, sessions, pool, queue, keeper, limits = usualLimits }
     ...stockHandlers,
     ...trialHandlers(pool),
     ...runHandlers,
+    ...shiftHandlers,
     ...standInHandlers,
     ...windowHandlers(pool),
     ...observationHandlers,
@@ -115,6 +116,7 @@ function api({ connection, sessions, pool, queue, keeper, limits = usualLimits }
 
 function serveWeb(app: Express, webRoot: string): void {
   const index = join(webRoot, 'index.html');
+  app.use(compression());
   app.use(
     '/assets',
     express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false, index: false }),

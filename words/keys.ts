@@ -2196,6 +2196,35 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sheet.tuned-at-the-bench': null;
   readonly 'view.sheet.your-pace': null;
   readonly 'view.sheet.your-role-may-not-save': null;
+  readonly 'view.shift.all-stand-as-stored': null;
+  readonly 'view.shift.as-stored': null;
+  readonly 'view.shift.called-now': null;
+  readonly 'view.shift.drifted-settings': null;
+  readonly 'view.shift.found-on': { readonly label: SaidValue };
+  readonly 'view.shift.higher': { readonly label: SaidValue };
+  readonly 'view.shift.in-force': null;
+  readonly 'view.shift.it-is-put-back': null;
+  readonly 'view.shift.keep-as-found': null;
+  readonly 'view.shift.last-at-it-before': { readonly at: SaidValue; readonly by: SaidValue };
+  readonly 'view.shift.left-to-read': { readonly left: number };
+  readonly 'view.shift.lower': { readonly label: SaidValue };
+  readonly 'view.shift.never-read': null;
+  readonly 'view.shift.no-free-dial-here': null;
+  readonly 'view.shift.no-reference': null;
+  readonly 'view.shift.no-slot-is-filled': null;
+  readonly 'view.shift.nobody-read-it-yet': null;
+  readonly 'view.shift.not-read': null;
+  readonly 'view.shift.nothing-recorded-in-between': null;
+  readonly 'view.shift.otherwise': null;
+  readonly 'view.shift.read-by': { readonly at: SaidValue; readonly by: SaidValue };
+  readonly 'view.shift.read-slot-of': { readonly machine: SaidValue; readonly slot: SaidValue };
+  readonly 'view.shift.read-what-stands': { readonly drifted: number };
+  readonly 'view.shift.slot-of': { readonly machine: SaidValue; readonly slot: SaidValue };
+  readonly 'view.shift.stale': null;
+  readonly 'view.shift.stands-as-stored': { readonly label: SaidValue };
+  readonly 'view.shift.stands-as-stored-when': { readonly who: SaidValue };
+  readonly 'view.shift.start-of-the-shift': null;
+  readonly 'view.shift.stored': { readonly unit: SaidValue; readonly value: SaidValue };
   readonly 'view.shop.a-correction': null;
   readonly 'view.shop.a-file-to-take-in': null;
   readonly 'view.shop.a-new-order': null;
@@ -2306,6 +2335,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.shop-and-backup': null;
   readonly 'view.shop.show': null;
   readonly 'view.shop.slot': { readonly text: SaidValue };
+  readonly 'view.shop.slot-put-back': { readonly text: SaidValue };
   readonly 'view.shop.somebody-new': null;
   readonly 'view.shop.step-timed': null;
   readonly 'view.shop.stop-for-burn-back': null;
@@ -2839,4 +2869,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4009;
+export const sentenceCount = 4043;

@@ -14,6 +14,8 @@ export { believableOffsetMm, neutralOffsetMm, unalignedMOhm, wishedFigures, type
 export { arcOf, correctionFor, type ArcOf, type WireAndMode } from './arc-of.ts';
 export { swingFromTests, type SwingReading, type SwingScale } from './learning/swing-test.ts';
 export { driftReport, type DriftLine } from './dials/drift.ts';
+export { putBack, type PutBack } from './dials/put-back.ts';
+export { slotState, slotStates, type SlotState } from './dials/slot-state.ts';
 export { fitLine, modelAmps, type FittedPoint, type LineFit } from './learning/line-fit.ts';
 export type {
   ChartLine,
@@ -28,6 +30,7 @@ export type {
   Polarity,
   TriggerMode,
 } from './description/machine.ts';
+export { handOfDial } from './description/hand-of-dial.ts';
 export { machineIssues } from './description/machine-issues.ts';
 export { type NotCarried } from './dials/not-carried.ts';
 export { programFromPlan, type Program, type ProgramPulse } from './program.ts';

@@ -164,6 +164,7 @@ export interface CoreSentences {
   readonly 'contract.machines': null;
   readonly 'contract.makes-a-revision-the-reference': null;
   readonly 'contract.makes-the-first-owner-with': null;
+  readonly 'contract.memory-slots-as-they-were-read': null;
   readonly 'contract.minutes-a-step-took': null;
   readonly 'contract.moves-it-to-another-part': null;
   readonly 'contract.must-be-a-got': {
@@ -757,6 +758,7 @@ export interface CoreSentences {
   readonly 'machine.stiffness': null;
   readonly 'machine.stitch-time': null;
   readonly 'machine.swing': null;
+  readonly 'machine.switch-back': { readonly from: SaidValue; readonly label: SaidValue; readonly to: SaidValue };
   readonly 'machine.take-the-two-values-further': null;
   readonly 'machine.takes-wire-not': {
     readonly diameter: SaidValue;
@@ -816,6 +818,18 @@ export interface CoreSentences {
     readonly lowFeed: SaidValue;
   };
   readonly 'machine.trigger': { readonly trigger: SaidValue };
+  readonly 'machine.turn-down': {
+    readonly from: SaidValue;
+    readonly label: SaidValue;
+    readonly steps: number;
+    readonly to: SaidValue;
+  };
+  readonly 'machine.turn-up': {
+    readonly from: SaidValue;
+    readonly label: SaidValue;
+    readonly steps: number;
+    readonly to: SaidValue;
+  };
   readonly 'machine.turned-up-the-arc': null;
   readonly 'machine.turned-up-the-is': { readonly quantity: SaidValue };
   readonly 'machine.two-positions-of-both-mean': { readonly label: SaidValue; readonly word: SaidValue };

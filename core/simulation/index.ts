@@ -1,3 +1,4 @@
+export { nextUniform, randomStream } from './random.ts';
 export { contact, type ArcState } from './arc-state.ts';
 export { classify, transferWords, type TransferMode } from './classify.ts';
 export { advance } from './engine.ts';

@@ -1,11 +1,19 @@
 /** Fills an empty database with the demo shop, in one transaction, through the same services that the API uses. */
 import { randomUUID } from 'node:crypto';
-import { trialBody, type ProgramChoice, type SeamSpec } from '@fox-tempo/contract';
+import { trialBody, type ProgramChoice, type Revision, type SeamSpec } from '@fox-tempo/contract';
 import { asDialled, translate, unalignedMOhm } from '@fox-tempo/core/machine';
 import { jointRule } from '@fox-tempo/core/plan';
 import { notedOf, weldOnStandIn } from '@fox-tempo/core/stand-in';
 import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
 import { scenarios, type Scenario } from '@fox-tempo/core/scenarios';
+import { gasName } from '@fox-tempo/core/consumables';
+import { nextUniform, randomStream } from '@fox-tempo/core/simulation';
+import { say } from '@fox-tempo/core/said';
+import { testWindow, usualSpread } from '@fox-tempo/core/window';
+import { useOf } from '../modules/revisions/use.ts';
+import type { KeptRun } from '../modules/runs/repo.ts';
+import { seamsOfPart } from '../modules/seams/repo.ts';
+import { heldRun, references, runDays, windows } from './demo/runs.ts';
 import { programIdOf } from '../modules/revisions/repo.ts';
 import { createSeam, requireSeam, saveSeam } from '../modules/seams/service.ts';
 import type { Database } from './connection.ts';
@@ -59,17 +67,6 @@ export async function seedIfEmpty(
       .values(
         demoOrders.map(({ dueInDays, done: _done, ...order }) => ({ ...order, dueOn: inDays(dueInDays), ...by })),
       );
-    for (const { id: orderId, done: count } of demoOrders) {
-      if (count === 0) continue;
-      const id = randomUUID();
-      await addObservation(tx, {
-        id,
-        kind: 'parts-done',
-        recordedBy: firstWelder,
-        body: { orderId, count, drawn: [] },
-      });
-      await addCount(tx, orderId, id, count);
-    }
     await tx.insert(machines).values(
       demoMachines.map(({ id, file, standing }) => ({
         id,
@@ -87,6 +84,8 @@ export async function seedIfEmpty(
     await seedFloor(tx);
     for (const standIn of demoStandIns) await addStandIn(tx, { ...standIn, faults: [...standIn.faults] });
     if (trials) await seedTrials(tx);
+    await seedReferences(tx);
+    await seedRuns(tx);
     return true;
   });
 }
@@ -139,6 +138,123 @@ async function seedFloor(tx: Database): Promise<void> {
       });
     }
   }
+}
+
+/** Which settings are the shop's own, and how far one of them may be moved. */
+async function seedReferences(tx: Database): Promise<void> {
+  for (const { seamId, machineId, daysAgo, reason } of references) {
+    const { revision } = await requireSeam(tx, seamId);
+    const at = momentOf(daysAgo, 9);
+    const body = { reason, evidence: [] };
+    const signed = { recordedBy: lead, seamId, machineId, at, revision: revision?.number };
+    await addObservation(tx, { id: randomUUID(), kind: 'issue', ...signed, contentHash: revision?.contentHash, body });
+  }
+  for (const { seamId, machineId, daysAgo, feedShare, trimMm, reason } of windows) {
+    const { revision } = await requireSeam(tx, seamId);
+    const file = demoMachines.find(({ id }) => id === machineId)?.file;
+    if (!revision || !file) continue;
+    const { program, spec } = revision;
+    const { wireFeedMPerMin: feed, trimMm: trim } = program;
+    const tested = testWindow({
+      program,
+      circuitMOhm: file.circuitMOhm,
+      window: {
+        wireFeedMPerMin: [feed * (1 - feedShare), feed * (1 + feedShare)],
+        trimMm: [trim - trimMm, trim + trimMm],
+      },
+      spread: usualSpread,
+      thicknessMm: Math.min(...spec.thicknessesMm),
+    });
+    if (!tested.ok) throw new Error(`demo window of ${seamId}: ${JSON.stringify(tested.issues)}`);
+    await addObservation(tx, {
+      id: randomUUID(),
+      kind: 'window',
+      recordedBy: lead,
+      seamId,
+      machineId,
+      at: momentOf(daysAgo, 9),
+      revision: revision.number,
+      body: { window: tested.value.largestThatHolds, failureBelow95: tested.value.failureBelow95, reason },
+    });
+  }
+}
+
+/** Every part that is done, seam by seam, part after part; what it drew left the stock before this shop's first reading. */
+async function seedRuns(tx: Database): Promise<void> {
+  const random = randomStream(77);
+  const runs: DemoRun[] = [];
+  for (const { orderId, machineId, welders, lastDaysAgo } of runDays) {
+    const order = demoOrders.find(({ id }) => id === orderId);
+    const seams = order ? (await seamsOfPart(tx, order.partId)).filter(({ revision }) => revision) : [];
+    const count = order?.done ?? 0;
+    for (let part = 0; part < count; part += 1) {
+      const welder = welders[part % welders.length] ?? firstWelder;
+      for (const [place, { id: seamId, revision }] of seams.entries()) {
+        if (!revision) continue;
+        const { program } = revision;
+        const seconds = Number(
+          (((useOf(revision)?.arcSeconds ?? 30) / handOf(welder)) * (0.96 + 0.08 * nextUniform(random))).toFixed(1),
+        );
+        runs.push({
+          seamId,
+          machineId,
+          welder,
+          orderId,
+          revision,
+          at: momentOf(lastDaysAgo + count - 1 - part, place),
+          seconds,
+          gas: program.gas,
+          held: [],
+        });
+      }
+    }
+    if (count === 0) continue;
+    const key = randomUUID();
+    const consumed = Object.fromEntries(seams.map(({ id }) => [id, count]));
+    const body = { orderId, count, drawn: [], consumed };
+    await addObservation(tx, { id: key, kind: 'parts-done', recordedBy: firstWelder, body });
+    await addCount(tx, orderId, key, count);
+  }
+  for (const run of runs.sort((a, b) => a.at.localeCompare(b.at))) await addRun(tx, run);
+  const { revision } = await requireSeam(tx, heldRun.seamId);
+  if (!revision) return;
+  const words = say('run.cylinder-is', { is: gasName(heldRun.gas), needs: gasName(revision.program.gas) });
+  await addRun(tx, { ...heldRun, revision, at: momentOf(0, 2), seconds: undefined, held: [{ code: 'gas', words }] });
+}
+
+interface DemoRun {
+  readonly seamId: string;
+  readonly machineId: string;
+  readonly orderId: string;
+  readonly welder: string;
+  readonly revision: Revision;
+  readonly at: string;
+  readonly seconds: number | undefined;
+  readonly gas: string;
+  readonly held: KeptRun['held'];
+}
+
+async function addRun(tx: Database, run: DemoRun): Promise<void> {
+  const { seamId, machineId, orderId, welder, revision, at, seconds, gas, held } = run;
+  const { filler, diameterMm } = revision.program;
+  const kept: KeptRun = {
+    orderId,
+    sent: seconds === undefined ? {} : { seconds },
+    loaded: { filler, diameterMm, gas },
+    held,
+    drawn: [],
+  };
+  await addObservation(tx, {
+    id: randomUUID(),
+    kind: 'run',
+    recordedBy: welder,
+    seamId,
+    machineId,
+    at,
+    revision: revision.number,
+    contentHash: revision.contentHash,
+    body: { ...kept },
+  });
 }
 
 /** Each trial welded on the stand-in as it was that day, at the hour of its place among the day's. */

@@ -1,4 +1,5 @@
 /** A program said in one machine's own dials, quantised as that machine would, with the miss in physical terms and what it cannot say. */
+import { handOfDial } from '../description/hand-of-dial.ts';
 import { say, amount, joined, type Phrase } from '../../said/index.ts';
 import { modeName } from '../../plan/index.ts';
 import type { Warning } from '../../outcome/index.ts';
@@ -156,12 +157,11 @@ function setDial(
   dragged: Figures,
 ): DialSetting | undefined {
   const { id, label, where, unit, scale } = dial;
-  const face = { dialId: id, label, where, unit, hand: dial.hand ?? 'free' } as const;
+  const face = { dialId: id, label, where, unit, hand: handOfDial(dial) } as const;
   if (scale.kind === 'chart-line') {
     return line
       ? {
           ...face,
-          hand: dial.hand ?? 'fixed',
           quantity: 'chart-line',
           value: line.number,
           display: String(line.number),
@@ -175,7 +175,6 @@ function setDial(
       ? undefined
       : {
           ...face,
-          hand: dial.hand ?? 'fixed',
           quantity: scale.facet,
           value,
           display: displayed(scale, value),

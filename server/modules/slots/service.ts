@@ -65,7 +65,7 @@ export async function noteFound(
   machineId: string,
   slot: number,
   key: string,
-  { entryId, dials }: SlotFound,
+  { entryId, dials, putBack }: SlotFound,
   authorId: string,
 ): Promise<SlotEntry> {
   return db.transaction(async (tx) => {
@@ -92,7 +92,7 @@ export async function noteFound(
       machineId,
       seamId: entry.seamId,
       revision: entry.revision,
-      body: { slot, entryId, dials },
+      body: { slot, entryId, dials, ...(putBack === true ? { putBack } : {}) },
     });
     return requireEntry(tx, machineId, slot);
   });

@@ -129,6 +129,13 @@ export const router = createBrowserRouter([
             },
           },
           {
+            path: 'shift',
+            lazy: async () => {
+              const { Shift, loadShift } = await import('../features/shift/index.ts');
+              return { Component: Shift, loader: loadShift };
+            },
+          },
+          {
             path: 'runs',
             lazy: async () => {
               const { RunList, loadRuns } = await import('../features/runs/index.ts');

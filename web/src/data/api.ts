@@ -109,6 +109,7 @@ export const api = {
   compute: (verb: string, input: unknown) => pass('compute', { params: { verb }, body: input }),
   trials: (query: Readonly<Record<string, string>>, signal?: AbortSignal) => read('trials', { query, signal }),
   trial: (id: string, signal?: AbortSignal) => read('trial', { params: { id }, signal }),
+  shift: (signal?: AbortSignal) => read('shift', { signal }),
   runs: (query: Record<string, string>, signal?: AbortSignal) => read('runs', { query, signal }),
   addRun: (key: string, body: DoorSends<'addRun'>) => pass('addRun', { key, body }),
   decideRun: (id: string, body: DoorSends<'decideRun'>) => pass('decideRun', { params: { id }, body }),

@@ -1,4 +1,3 @@
 export { DecideRun } from './decide-run.tsx';
 export { flushRuns, sendRun, waitingRuns } from './waiting.ts';
-export { HeldParts } from './held-parts.tsx';
 export { loadRuns, RunList } from './run-list.tsx';

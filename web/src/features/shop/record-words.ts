@@ -45,7 +45,7 @@ export function observationLine({ kind, body, revision }: Observation): string {
       return [text('name'), `${text('why')}${moved}`].filter((one) => one !== '').join(', ');
     }
     case 'slot-found':
-      return t('view.shop.slot', { text: text('slot') });
+      return t(body['putBack'] === true ? 'view.shop.slot-put-back' : 'view.shop.slot', { text: text('slot') });
     case 'standing':
       return t('view.shop.entered-anew');
     case 'direction-test':

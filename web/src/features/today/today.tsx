@@ -13,7 +13,8 @@ import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { FirstHour } from '../tour/index.ts';
-import { HeldParts } from '../runs/index.ts';
+import { Drifted } from './drifted.tsx';
+import { HeldParts } from './held-parts.tsx';
 import { WaitsForVerdict } from './waits-for-verdict.tsx';
 import { RunningLow } from './running-low.tsx';
 
@@ -94,6 +95,7 @@ export function Today() {
             )}
           </Panel>
           <HeldParts />
+          <Drifted />
           <WaitsForVerdict />
           <RunningLow stock={stock} machines={machines} seams={seams} />
           <Panel title={t('view.today.machines-as-they-stand')}>

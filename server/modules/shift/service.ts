@@ -1,0 +1,72 @@
+/** Every filled slot against what was found on it; a slot that drifted names who was last at the machine before it was read. */
+import type { ShiftSlot } from '@fox-tempo/contract';
+import { driftReport, slotState } from '@fox-tempo/core/machine';
+import { and, desc, eq, gt, inArray, lt, ne } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/pg-core';
+import type { Executor } from '../../db/connection.ts';
+import { observations, people } from '../../db/schema/index.ts';
+import { isoTime } from '../../http/timestamp.ts';
+import { listMachines } from '../machines/repo.ts';
+import { findSeam } from '../seams/repo.ts';
+import { currentEntries } from '../slots/repo.ts';
+
+const mostMachines = { limit: 200, after: undefined };
+const mostSlots = { limit: 1000, after: undefined };
+
+export async function readShift(db: Executor): Promise<ShiftSlot[]> {
+  const machines = (await listMachines(db, mostMachines)).items.filter(({ retired }) => !retired);
+  const slots: ShiftSlot[] = [];
+  for (const { id: machineId, file, standing } of machines) {
+    for (const entry of (await currentEntries(db, machineId, mostSlots)).items) {
+      const seam = await findSeam(db, entry.seamId);
+      const issued = seam?.issued.find((one) => one.machineId === machineId)?.revision ?? null;
+      const drifted = entry.found
+        ? driftReport(file, entry.dials, entry.found.dials, entry.program)
+            .filter(({ verdict }) => verdict === 'drifted')
+            .map(({ dialId }) => dialId)
+        : [];
+      slots.push({
+        machineId,
+        machineName: file.name,
+        slot: entry.slot,
+        entryId: entry.id,
+        seamId: entry.seamId,
+        seamName: entry.seamName,
+        revision: entry.revision,
+        issued,
+        state: slotState(entry.revision, issued),
+        isCalled: standing?.slot === entry.slot,
+        dials: entry.dials,
+        storedBy: entry.storedBy,
+        storedAt: entry.storedAt,
+        found: entry.found,
+        drifted,
+        lastBefore:
+          entry.found && drifted.length > 0 ? await lastAt(db, machineId, entry.storedAt, entry.found.foundAt) : null,
+      });
+    }
+  }
+  return slots;
+}
+
+/** The last who did anything at the machine in a span: who read the drift is not who made it. */
+async function lastAt(db: Executor, machineId: string, since: string, until: string): Promise<ShiftSlot['lastBefore']> {
+  const welders = alias(people, 'welders');
+  const [row] = await db
+    .select({ at: observations.at, kind: observations.kind, by: people.name, welder: welders.name })
+    .from(observations)
+    .innerJoin(people, eq(people.id, observations.recordedBy))
+    .leftJoin(welders, eq(welders.id, observations.weldedBy))
+    .where(
+      and(
+        eq(observations.machineId, machineId),
+        inArray(observations.kind, ['trial', 'run', 'standing', 'burn-back-stop', 'first-arc']),
+        ne(observations.kind, 'slot-found'),
+        gt(observations.at, since),
+        lt(observations.at, until),
+      ),
+    )
+    .orderBy(desc(observations.at), desc(observations.row))
+    .limit(1);
+  return row ? { by: row.welder ?? row.by, at: isoTime(row.at), kind: row.kind } : null;
+}

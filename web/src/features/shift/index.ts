@@ -1,0 +1,1 @@
+export { loadShift, Shift } from './shift.tsx';

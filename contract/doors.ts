@@ -264,6 +264,20 @@ export const doorFacts = {
     who: everybody,
     media: 'application/pdf',
   },
+  procedure: {
+    method: 'GET',
+    path: `/seams${id}/procedure.pdf`,
+    summary: say('contract.a-procedure-sheet-with-ranges'),
+    who: everybody,
+    media: 'application/pdf',
+  },
+  trialRecord: {
+    method: 'GET',
+    path: `/trials${id}/record.pdf`,
+    summary: say('contract.a-trial-as-a-page'),
+    who: everybody,
+    media: 'application/pdf',
+  },
 
   saveLimits: {
     method: 'PUT',

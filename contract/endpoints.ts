@@ -18,6 +18,8 @@ import {
 } from './people.ts';
 import {
   cardQuery,
+  paperQuery,
+  procedureQuery,
   cylinder,
   cylinderSave,
   directionSave,
@@ -131,6 +133,8 @@ const shapes = {
   standInTrace: {},
   revisions: { answer: pageOf(revision) },
   card: { query: cardQuery },
+  procedure: { query: procedureQuery },
+  trialRecord: { query: paperQuery },
   machines: { answer: pageOf(machineWithStanding) },
   addMachine: { body: machineCreate, answer: machineWithStanding },
   machine: { answer: machineWithStanding },

@@ -124,6 +124,19 @@ export const cardQuery = z.object({
   lang: z.enum(languages).optional(),
 });
 
+/** A page of record. */
+export const paperQuery = z.object({
+  paper: z.enum(['A4', 'LETTER']).default('A4'),
+  units: z.enum(['metric', 'us']).default('metric'),
+  /** Language of whoever reads it; left out, of whoever asks. */
+  lang: z.enum(languages).optional(),
+});
+export const procedureQuery = paperQuery.extend({
+  machine: z.string(),
+  /** Left out: the one in force there, else the newest. */
+  revision: z.coerce.number().int().min(1).optional(),
+});
+
 export type CardPaper = z.infer<typeof cardQuery>['paper'];
 export type SlotEntry = z.infer<typeof slotEntry>;
 export type SlotFound = z.infer<typeof slotFound>;

@@ -15,6 +15,7 @@ import { notFound, sendProblem } from './http/problem.ts';
 import { chooseWords } from './http/words.ts';
 import { blobHandlers } from './modules/blobs/handlers.ts';
 import { cardHandlers } from './modules/cards/handlers.ts';
+import { paperHandlers } from './modules/papers/handlers.ts';
 import { computeHandlers } from './modules/compute/handlers.ts';
 import { descriptionHandlers } from './modules/description/handlers.ts';
 import { floorHandlers } from './modules/floor/handlers.ts';
@@ -95,6 +96,7 @@ function api({ connection, sessions, pool, queue, keeper, limits = usualLimits }
     ...orderHandlers,
     ...seamHandlers,
     ...cardHandlers(pool),
+    ...paperHandlers(pool),
     ...machineHandlers,
     ...slotHandlers,
     ...floorHandlers,

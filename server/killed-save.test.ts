@@ -80,5 +80,5 @@ describe('a server killed in the middle of saves', () => {
     }
     child.kill('SIGTERM');
     await new Promise((resolve) => child.once('exit', resolve));
-  }, 60_000);
+  }, 180_000);
 });

@@ -157,6 +157,60 @@ export interface Sentences extends CoreSentences {
   readonly 'server.orders.order-was-changed-meanwhile': { readonly number: SaidValue };
   readonly 'server.orders.there-is-an-order-already': { readonly number: SaidValue };
   readonly 'server.orders.there-is-no-order': { readonly id: SaidValue };
+  readonly 'server.papers.against-its-limits': { readonly level: SaidValue };
+  readonly 'server.papers.by-eye': null;
+  readonly 'server.papers.dials-of': { readonly machine: SaidValue };
+  readonly 'server.papers.inside-the-procedure': null;
+  readonly 'server.papers.issued-by': { readonly at: SaidValue; readonly by: SaidValue; readonly reason: SaidValue };
+  readonly 'server.papers.loaded': null;
+  readonly 'server.papers.looked-at': null;
+  readonly 'server.papers.no-trial-passed': null;
+  readonly 'server.papers.no-window': null;
+  readonly 'server.papers.not-issued': null;
+  readonly 'server.papers.not-noted': null;
+  readonly 'server.papers.outside-the-procedure': null;
+  readonly 'server.papers.photographs': null;
+  readonly 'server.papers.procedure-of': {
+    readonly machine: SaidValue;
+    readonly number: SaidValue;
+    readonly seam: SaidValue;
+  };
+  readonly 'server.papers.procedure-sheet': null;
+  readonly 'server.papers.record-of-a-trial': null;
+  readonly 'server.papers.set-and-measured': null;
+  readonly 'server.papers.stands-on': null;
+  readonly 'server.papers.trial-line': {
+    readonly at: SaidValue;
+    readonly how: SaidValue;
+    readonly id: SaidValue;
+    readonly welder: SaidValue;
+  };
+  readonly 'server.papers.trial-of': { readonly at: SaidValue; readonly seam: SaidValue };
+  readonly 'server.papers.trials-passed': { readonly count: number };
+  readonly 'server.papers.verdict-fail': null;
+  readonly 'server.papers.verdict-open': null;
+  readonly 'server.papers.verdict-pass': null;
+  readonly 'server.papers.volts': null;
+  readonly 'server.papers.welded-by-on': {
+    readonly at: SaidValue;
+    readonly by: SaidValue;
+    readonly machine: SaidValue;
+    readonly number: SaidValue;
+    readonly welder: SaidValue;
+  };
+  readonly 'server.papers.window-by': {
+    readonly at: SaidValue;
+    readonly by: SaidValue;
+    readonly reason: SaidValue;
+    readonly share: SaidValue;
+  };
+  readonly 'server.papers.with-a-test': null;
+  readonly 'server.papers.written-by-printed': {
+    readonly at: SaidValue;
+    readonly by: SaidValue;
+    readonly machine: SaidValue;
+    readonly printed: SaidValue;
+  };
   readonly 'server.parts.there-is-a-part-called': { readonly name: SaidValue };
   readonly 'server.parts.there-is-no-part': { readonly id: SaidValue };
   readonly 'server.parts.was-changed-meanwhile': { readonly now: SaidValue };
@@ -1534,6 +1588,23 @@ export interface Sentences extends CoreSentences {
   readonly 'view.memory.which-means': null;
   readonly 'view.memory.which-trial-passed-what-to': null;
   readonly 'view.memory.would-stand': null;
+  readonly 'view.procedure.essential': null;
+  readonly 'view.procedure.history': null;
+  readonly 'view.procedure.in-force': { readonly number: SaidValue };
+  readonly 'view.procedure.in-force-here': null;
+  readonly 'view.procedure.needs-a-setting': null;
+  readonly 'view.procedure.no-window-so-points': null;
+  readonly 'view.procedure.not-in-force-here': null;
+  readonly 'view.procedure.print': { readonly paper: SaidValue };
+  readonly 'view.procedure.procedure-of': { readonly seam: SaidValue };
+  readonly 'view.procedure.revision': null;
+  readonly 'view.procedure.revision-on': { readonly machine: SaidValue; readonly number: SaidValue };
+  readonly 'view.procedure.revision-saved': { readonly number: SaidValue };
+  readonly 'view.procedure.step': null;
+  readonly 'view.procedure.test-a-window': null;
+  readonly 'view.procedure.the-record-could-not-be-read': null;
+  readonly 'view.procedure.trial-of-revision': { readonly machine: SaidValue; readonly number: SaidValue };
+  readonly 'view.procedure.what-it-is-and-what-it-stands-on': null;
   readonly 'view.run-plan.at-least': { readonly bound: SaidValue };
   readonly 'view.run-plan.change': null;
   readonly 'view.run-plan.changeover-before': { readonly seam: SaidValue };
@@ -2214,6 +2285,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shift.no-slot-is-filled': null;
   readonly 'view.shift.nobody-read-it-yet': null;
   readonly 'view.shift.not-read': null;
+  readonly 'view.shift.nothing-drifted': null;
   readonly 'view.shift.nothing-recorded-in-between': null;
   readonly 'view.shift.otherwise': null;
   readonly 'view.shift.read-by': { readonly at: SaidValue; readonly by: SaidValue };
@@ -2462,9 +2534,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.all-trials': null;
   readonly 'view.trials.an-end-was-not-met': null;
   readonly 'view.trials.arc-on': null;
-  readonly 'view.trials.back': null;
   readonly 'view.trials.back-check': null;
-  readonly 'view.trials.bend': null;
   readonly 'view.trials.bring-back-revision': { readonly revision: SaidValue };
   readonly 'view.trials.broke': null;
   readonly 'view.trials.by-eye-only-what-has': null;
@@ -2491,7 +2561,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.coupons-of': { readonly count: number };
   readonly 'view.trials.crackle-at': { readonly step: SaidValue };
   readonly 'view.trials.crackle-step': null;
-  readonly 'view.trials.cracks-and-holes': null;
   readonly 'view.trials.d-gas': null;
   readonly 'view.trials.d-joint': null;
   readonly 'view.trials.d-metal': null;
@@ -2521,7 +2590,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.forget-filter': { readonly name: SaidValue };
   readonly 'view.trials.found': null;
   readonly 'view.trials.found-and-expected': null;
-  readonly 'view.trials.fracture': null;
   readonly 'view.trials.from-own-welds': null;
   readonly 'view.trials.from-to': { readonly from: SaidValue; readonly to: SaidValue };
   readonly 'view.trials.front': null;
@@ -2538,7 +2606,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.had-been-wrong': null;
   readonly 'view.trials.has-too-many-pixels': { readonly name: SaidValue };
   readonly 'view.trials.heard': null;
-  readonly 'view.trials.height': null;
   readonly 'view.trials.height-at-the-back': null;
   readonly 'view.trials.height-field': null;
   readonly 'view.trials.held': null;
@@ -2553,7 +2620,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.keep-this-filter-as': null;
   readonly 'view.trials.kept-here-until': null;
   readonly 'view.trials.known-length': null;
-  readonly 'view.trials.lap': null;
   readonly 'view.trials.largest-leg': null;
   readonly 'view.trials.last-passed': { readonly at: SaidValue };
   readonly 'view.trials.least-leg': null;
@@ -2561,7 +2627,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.leave-as-it-is': null;
   readonly 'view.trials.leave-out': { readonly name: SaidValue };
   readonly 'view.trials.leg': null;
-  readonly 'view.trials.leg-difference': null;
   readonly 'view.trials.leg-on-the-first': null;
   readonly 'view.trials.leg-on-the-second': null;
   readonly 'view.trials.legs': null;
@@ -2572,18 +2637,12 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.limits': null;
   readonly 'view.trials.limits-of-this-seam': { readonly level: SaidValue };
   readonly 'view.trials.line-by-line': null;
-  readonly 'view.trials.loaded-was': {
-    readonly diameter: SaidValue;
-    readonly filler: SaidValue;
-    readonly gas: SaidValue;
-  };
   readonly 'view.trials.long-step': null;
   readonly 'view.trials.look-here-next': null;
   readonly 'view.trials.looked-at': null;
   readonly 'view.trials.looked-at-clean': { readonly side: SaidValue };
   readonly 'view.trials.looked-for-and-not-there': { readonly count: number };
   readonly 'view.trials.machine': null;
-  readonly 'view.trials.macro': null;
   readonly 'view.trials.made-for-the-hand-of': null;
   readonly 'view.trials.marks-along-the-plate': { readonly count: SaidValue };
   readonly 'view.trials.may-come-through': null;
@@ -2603,7 +2662,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.nobody-timed': null;
   readonly 'view.trials.not-a-critical-seam': null;
   readonly 'view.trials.not-judged': null;
-  readonly 'view.trials.not-what-was-planned': null;
   readonly 'view.trials.note': null;
   readonly 'view.trials.nothing': null;
   readonly 'view.trials.nothing-differs': null;
@@ -2617,6 +2675,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.only-if-it-failed': null;
   readonly 'view.trials.open': null;
   readonly 'view.trials.other-moves': null;
+  readonly 'view.trials.outside-the-procedure': null;
   readonly 'view.trials.over-timed-by': {
     readonly by: SaidValue;
     readonly length: SaidValue;
@@ -2639,7 +2698,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.plan-the-trials': null;
   readonly 'view.trials.plate-before': null;
   readonly 'view.trials.plate-of-and-seconds': { readonly length: SaidValue; readonly seconds: SaidValue };
-  readonly 'view.trials.pores': null;
+  readonly 'view.trials.print-the-record': null;
   readonly 'view.trials.pulse-rate': null;
   readonly 'view.trials.put-right-before-this-weld': null;
   readonly 'view.trials.put-these-back': null;
@@ -2649,7 +2708,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.recorded-without-the-server': { readonly at: SaidValue };
   readonly 'view.trials.revision': null;
   readonly 'view.trials.ripples-every': { readonly pitch: SaidValue };
-  readonly 'view.trials.root': null;
   readonly 'view.trials.rough-frying': null;
   readonly 'view.trials.save-the-middle': null;
   readonly 'view.trials.seam': null;
@@ -2670,7 +2728,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.something-on': { readonly side: SaidValue };
   readonly 'view.trials.soot-grade': null;
   readonly 'view.trials.space-bar': null;
-  readonly 'view.trials.spatter': null;
   readonly 'view.trials.spatter-grade': null;
   readonly 'view.trials.spatter-is-counted': null;
   readonly 'view.trials.stand-in-for': { readonly machine: SaidValue };
@@ -2707,6 +2764,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.the-machines-arc-time': null;
   readonly 'view.trials.the-point': null;
   readonly 'view.trials.the-presets-follow': null;
+  readonly 'view.trials.the-ranges': null;
   readonly 'view.trials.the-root-is-to-be-proved': null;
   readonly 'view.trials.the-same-again': null;
   readonly 'view.trials.the-stand-ins-trigger': null;
@@ -2718,7 +2776,6 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'view.trials.then-both-ends-of': null;
   readonly 'view.trials.three-in-a-row-done': null;
-  readonly 'view.trials.throat': null;
   readonly 'view.trials.throat-field': null;
   readonly 'view.trials.throw-away': null;
   readonly 'view.trials.timed-by': null;
@@ -2740,7 +2797,6 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'view.trials.try-now': null;
   readonly 'view.trials.typed-seconds': null;
-  readonly 'view.trials.undercut': null;
   readonly 'view.trials.undercut-depth': null;
   readonly 'view.trials.until': null;
   readonly 'view.trials.verdict': null;
@@ -2869,4 +2925,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4043;
+export const sentenceCount = 4149;

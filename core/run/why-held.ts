@@ -6,7 +6,7 @@ import { fillerOf, gasName, wireSizeLabel, type FillerCode } from '../consumable
 import { sameWire, type Machine, type Program } from '../machine/index.ts';
 import { joined, say, type Phrase } from '../said/index.ts';
 import { checkLoaded, type CheckRow, type MachineState } from '../setup/index.ts';
-import { windowOnDials, type Window } from '../window/index.ts';
+import { dialsBeyond, type Window } from '../window/index.ts';
 
 export const heldCodes = ['wire', 'gas', 'chart-line', 'mode', 'slow-beat', 'polarity', 'revision', 'window'] as const;
 export type HeldCode = (typeof heldCodes)[number];
@@ -67,13 +67,4 @@ export function whyHeld(run: Run): Held[] {
   const beyond = run.window && run.dials ? dialsBeyond(run.machine, program, run.window, run.dials) : [];
   if (beyond.length > 0) held.set('window', say('run.held-window', { dials: beyond }));
   return [...held].map(([code, words]) => ({ code, words }));
-}
-
-/** Labels of dials that stood outside the window. */
-function dialsBeyond(machine: Machine, program: Program, window: Window, dials: Readonly<Record<string, number>>) {
-  return windowOnDials(machine, program, window).flatMap(({ dialId, from, to }) => {
-    const found = dials[dialId];
-    if (found === undefined || (found >= from - 1e-9 && found <= to + 1e-9)) return [];
-    return [machine.dials.find(({ id }) => id === dialId)?.label ?? dialId];
-  });
 }

@@ -15,6 +15,7 @@ export {
   places,
   sounds,
   testKinds,
+  testNames,
   timers,
   type Looked,
   type Place,
@@ -27,6 +28,7 @@ export {
 } from './record.ts';
 export { sides, symptomCodes, symptoms, symptomsOn, type Side, type Symptom, type SymptomCode } from './symptoms.ts';
 export {
+  lineNames,
   severityNames,
   trialVerdict,
   type LineVerdict,

@@ -241,3 +241,17 @@ function passes(ok: boolean): LineVerdict {
 function mm(value: number) {
   return amount('shortLength', value, 1);
 }
+
+export const lineNames: Readonly<Record<VerdictLineCode, Said>> = {
+  legs: say('trials.line-legs'),
+  'leg-difference': say('trials.line-leg-difference'),
+  throat: say('trials.line-throat'),
+  height: say('trials.line-height'),
+  undercut: say('trials.line-undercut'),
+  back: say('trials.line-back'),
+  spatter: say('trials.line-spatter'),
+  pores: say('trials.line-pores'),
+  never: say('trials.line-never'),
+  lap: say('trials.line-lap'),
+  'root-fusion': say('trials.line-root-fusion'),
+};

@@ -16,4 +16,4 @@ export {
 } from './window.ts';
 export { offsetBeyond, withOffset, type Offset } from './offset.ts';
 export { sobol } from './sobol.ts';
-export { dialWindowWords, windowOnDials, type DialWindow } from './on-dials.ts';
+export { dialsBeyond, dialWindowWords, windowOnDials, type DialWindow } from './on-dials.ts';

@@ -37,3 +37,17 @@ export function dialWindowWords(machine: Machine, windows: readonly DialWindow[]
     ? say('window.stays-as-set')
     : say('window.may-be-moved', { from: displayed(scale, found.from), to: displayed(scale, found.to) });
 }
+
+/** Labels of dials that stood outside the window. */
+export function dialsBeyond(
+  machine: Machine,
+  program: Program,
+  window: Window,
+  dials: Readonly<Record<string, number>>,
+): string[] {
+  return windowOnDials(machine, program, window).flatMap(({ dialId, from, to }) => {
+    const found = dials[dialId];
+    if (found === undefined || (found >= from - 1e-9 && found <= to + 1e-9)) return [];
+    return [machine.dials.find(({ id }) => id === dialId)?.label ?? dialId];
+  });
+}

@@ -17,7 +17,10 @@ const longestMs = 60_000;
 const largestAnswer = 4 * 1024 * 1024;
 
 const usualFile = fileURLToPath(new URL('task.ts', import.meta.url));
-const cardFile = fileURLToPath(new URL('card-task.ts', import.meta.url));
+const paperFile = fileURLToPath(new URL('paper-task.ts', import.meta.url));
+
+const papers: readonly Task['kind'][] = ['card', 'procedure', 'trial-record'];
+const isPaper = ({ kind }: Task) => papers.includes(kind);
 
 export interface ComputePool {
   /** Bytes of the answer; 422 with the core's issues, 503 when too many wait. */
@@ -50,7 +53,7 @@ export function createComputePool(): ComputePool {
     try {
       return (await open().run(
         { task, left },
-        { filename: task.kind === 'card' ? cardFile : usualFile, signal: AbortSignal.timeout(longestMs) },
+        { filename: isPaper(task) ? paperFile : usualFile, signal: AbortSignal.timeout(longestMs) },
       )) as TaskAnswer;
     } catch (error) {
       if (error instanceof Error && error.name === 'AbortError')

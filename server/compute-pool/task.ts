@@ -3,6 +3,8 @@ import { mapRow, verbs, type MapJob, type VerbName } from '@fox-tempo/contract';
 import { withSentences, wordsIn, type Saying } from '@fox-tempo/words';
 import type { Issue } from '@fox-tempo/core/outcome';
 import type { CardContent } from '../modules/cards/card-document.ts';
+import type { SheetContent } from '../modules/papers/procedure-document.ts';
+import type { RecordContent } from '../modules/papers/trial-document.ts';
 
 type ThreadTask =
   | {
@@ -14,7 +16,13 @@ type ThreadTask =
     }
   | { readonly kind: 'map-row'; readonly job: MapJob; readonly row: number };
 
-export type Task = ThreadTask | { readonly kind: 'card'; readonly card: CardContent };
+/** What is printed, by a file of its own. */
+export type PaperTask =
+  | { readonly kind: 'card'; readonly card: CardContent }
+  | { readonly kind: 'procedure'; readonly sheet: SheetContent }
+  | { readonly kind: 'trial-record'; readonly record: RecordContent };
+
+export type Task = ThreadTask | PaperTask;
 
 export type TaskAnswer = { readonly bytes: Uint8Array } | { readonly issues: readonly Issue[] };
 

@@ -323,11 +323,17 @@ async function seedSeam(db: Database, scenario: Scenario, authorId: string): Pro
   const seam = await createSeam(db, { partId, spec }, authorId, scenario.id);
   if (withoutSetting.has(scenario.id)) return;
   const me = { id: authorId, role: 'welder' } as const;
-  const saved = await saveSeam(db, scenario.id, seam.version, { spec, choice }, me);
+  const saved = await saveSeam(db, scenario.id, seam.version, { spec, choice }, me, longAgo(60));
   const feed = chosenFeed[scenario.id];
   if (feed !== undefined) {
-    await saveSeam(db, scenario.id, saved.version, { spec, choice: { ...choice, wireFeedMPerMin: feed } }, me);
+    const moved = { spec, choice: { ...choice, wireFeedMPerMin: feed } };
+    await saveSeam(db, scenario.id, saved.version, moved, me, longAgo(56));
   }
+}
+
+/** Settings are older than the trials that were made of them. */
+function longAgo(days: number): string {
+  return new Date(Date.now() - days * 86_400_000).toISOString();
 }
 
 function sheetOf({ id, name, grade, input }: Scenario): { spec: SeamSpec; choice: ProgramChoice } {

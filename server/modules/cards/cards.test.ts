@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { SeamResource } from '@fox-tempo/contract';
-import { pagesOf } from './pdf.ts';
+import { pagesOf } from '../papers/pdf.ts';
 import { openTestApp } from '../../testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;

@@ -116,6 +116,8 @@ export async function appendRevision(
     readonly contentHash: string;
   },
   authorId: string,
+  /** Left out: now. */
+  at?: string,
 ): Promise<void> {
   const programId = programIdOf(seamId);
   await db
@@ -131,9 +133,13 @@ export async function appendRevision(
     .where(eq(programRevisions.programId, programId))
     .orderBy(desc(programRevisions.number))
     .limit(1);
-  await db
-    .insert(programRevisions)
-    .values({ programId, number: (last?.number ?? 0) + 1, ...content, createdBy: authorId });
+  await db.insert(programRevisions).values({
+    programId,
+    number: (last?.number ?? 0) + 1,
+    ...content,
+    createdBy: authorId,
+    ...(at === undefined ? {} : { createdAt: at }),
+  });
 }
 
 /** Rows older than the stored figures: filled once, from what they hold themselves. */

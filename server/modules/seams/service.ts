@@ -58,6 +58,8 @@ export async function saveSeam(
   basedOn: number,
   save: SeamSave,
   me: Pick<SignedIn, 'id' | 'role'>,
+  /** Left out: now. */
+  at?: string,
 ): Promise<SeamResource> {
   // Planned outside the transaction: the row is locked only for the writing.
   const { thicknessRule } = await readShop(db);
@@ -77,7 +79,7 @@ export async function saveSeam(
     )
       return stored;
     await updateSeam(tx, id, save.spec, me.id);
-    await appendRevision(tx, id, { ...save, program, ...figuresOf(save, program) }, me.id);
+    await appendRevision(tx, id, { ...save, program, ...figuresOf(save, program) }, me.id, at);
     return requireSeam(tx, id);
   });
 }

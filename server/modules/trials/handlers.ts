@@ -1,18 +1,15 @@
-import { phrase } from '@fox-tempo/words';
 import { trialsCsv } from '@fox-tempo/contract';
 import { Raw, type Handlers } from '../../http/doors.ts';
-import { HttpProblem } from '../../http/problem.ts';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import { diagnosisOf } from './diagnosis.ts';
 import { learnedFor, recordTrial, requireTrial, searchTrials } from './service.ts';
 
-const uuid = /^[0-9a-f-]{36}$/i;
 /** Rows of one table; more than a shop welds in years. */
 const tableRows = 50_000;
 
 export const trialHandlers = (pool: ComputePool) =>
   ({
-    diagnosis: ({ db, params, signal }) => diagnosisOf(db, pool, known(params.id), signal),
+    diagnosis: ({ db, params, signal }) => diagnosisOf(db, pool, params.id, signal),
     trials: ({ db, query, page }) => searchTrials(db, query, page),
     trialsCsv: async ({ db, query }) => {
       const { items } = await searchTrials(db, query, { limit: tableRows, after: undefined });
@@ -24,11 +21,6 @@ export const trialHandlers = (pool: ComputePool) =>
       );
     },
     addTrial: ({ db, key, body, me }) => recordTrial(db, key, body, me.id),
-    trial: ({ db, params }) => requireTrial(db, known(params.id)),
+    trial: ({ db, params }) => requireTrial(db, params.id),
     learned: ({ db, params, query }) => learnedFor(db, params.id, query),
   }) satisfies Pick<Handlers, 'trials' | 'trialsCsv' | 'addTrial' | 'trial' | 'learned' | 'diagnosis'>;
-
-function known(id: string): string {
-  if (!uuid.test(id)) throw new HttpProblem('not-found', phrase('server.trials.there-is-no-trial', { id }));
-  return id;
-}

@@ -192,7 +192,10 @@ async function requireRevision(db: Executor, seam: SeamResource, number: number 
   );
 }
 
+const uuid = /^[0-9a-f-]{36}$/i;
+
 export async function requireTrial(db: Executor, id: string): Promise<Trial> {
+  if (!uuid.test(id)) throw new HttpProblem('not-found', phrase('server.trials.there-is-no-trial', { id }));
   const row = await findTrial(db, id);
   const forms = await formsOf(db, id);
   const standing = forms.filter(({ kind }) => kind === 'trial').at(-1);

@@ -122,6 +122,13 @@ export const router = createBrowserRouter([
             },
           },
           {
+            path: 'seams/:id/procedure',
+            lazy: async () => {
+              const { ProcedureView, loadProcedure } = await import('../features/procedure/index.ts');
+              return { Component: ProcedureView, loader: loadProcedure };
+            },
+          },
+          {
             path: 'run-plan',
             lazy: async () => {
               const { RunPlan, loadRunPlan } = await import('../features/run-plan/index.ts');

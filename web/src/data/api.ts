@@ -37,6 +37,28 @@ export function cardAddress(seamId: string, machineId: string, paper: 'A5' | 'A4
   return `/api${addressOf('card', { id: seamId })}?${query.toString()}`;
 }
 
+export function procedureAddress(
+  seamId: string,
+  machineId: string,
+  revision: number,
+  paper: 'A4' | 'LETTER',
+  reader: Reader,
+): string {
+  const query = new URLSearchParams({
+    machine: machineId,
+    revision: String(revision),
+    paper,
+    units: reader.units,
+    lang: reader.language,
+  });
+  return `/api${addressOf('procedure', { id: seamId })}?${query.toString()}`;
+}
+
+export function trialRecordAddress(trialId: string, reader: Reader): string {
+  const query = new URLSearchParams({ units: reader.units, lang: reader.language });
+  return `/api${addressOf('trialRecord', { id: trialId })}?${query.toString()}`;
+}
+
 export const api = {
   session: (signal?: AbortSignal) => pass('session', { signal }),
   signIn: (personId: string, pin: string) => pass('signIn', { body: { personId, pin } }),

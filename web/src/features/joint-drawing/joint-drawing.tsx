@@ -5,8 +5,7 @@ import { chakra } from '@chakra-ui/react';
 import { jointRule, positionName } from '@fox-tempo/core/plan';
 import { useSettings } from '../../lib/settings.ts';
 import { cssColour } from '../../ui/theme/colours.ts';
-import { jointGeometry, type JointNumbers } from './geometry.ts';
-import type { Point } from './shapes.ts';
+import { jointGeometry, type JointNumbers, type Point } from '@fox-tempo/core/joint-geometry';
 
 export interface JointDrawingProps extends JointNumbers {
   /** Gun: stick-out, arc and wire, mm; null while there is no setting. */

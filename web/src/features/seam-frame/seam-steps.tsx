@@ -4,17 +4,18 @@ import { Box } from '@chakra-ui/react';
 import { NavLink } from 'react-router';
 import { partLink } from '../../ui/part-link.ts';
 
-const steps = [
+const steps: readonly { readonly name: string; readonly to: (id: string) => string; readonly hasParts?: true }[] = [
   { name: t('view.machines.seam'), to: (id: string) => `/seams/${id}` },
   { name: t('view.seam-frame.wire-and-gas'), to: (id: string) => `/seams/${id}/wire` },
   { name: t('view.seam-frame.set-up'), to: (id: string) => `/seams/${id}/setup` },
   { name: t('view.bench.arc'), to: (id: string) => `/bench/${id}` },
-  { name: t('view.app.score'), to: (id: string) => `/score/${id}` },
+  { name: t('view.app.score'), to: (id: string) => `/score/${id}`, hasParts: true },
   { name: t('view.heat.step'), to: (id: string) => `/seams/${id}/heat` },
   { name: t('view.seam-frame.trial'), to: (id: string) => `/seams/${id}/trial` },
   { name: t('view.window.step'), to: (id: string) => `/seams/${id}/window` },
   { name: t('view.seam-frame.store'), to: (id: string) => `/seams/${id}/store` },
-] as const;
+  { name: t('view.procedure.step'), to: (id: string) => `/seams/${id}/procedure` },
+];
 
 export function SeamSteps({ seamId }: { readonly seamId: string }) {
   return (
@@ -26,9 +27,9 @@ export function SeamSteps({ seamId }: { readonly seamId: string }) {
       overflowX="auto"
       whiteSpace="nowrap"
     >
-      {steps.map(({ to, name }) => (
+      {steps.map(({ to, name, hasParts }) => (
         <Box asChild key={name} {...partLink}>
-          <NavLink to={to(seamId)} end={name !== 'Score'}>
+          <NavLink to={to(seamId)} end={!hasParts}>
             {name}
           </NavLink>
         </Box>

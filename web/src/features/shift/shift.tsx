@@ -32,7 +32,10 @@ export function Shift() {
   const drifted = slots.filter((slot) => slot.drifted.length > 0).length;
   return (
     <>
-      <PageHead title={t('view.shift.start-of-the-shift')} line={t('view.shift.read-what-stands', { drifted })} />
+      <PageHead
+        title={t('view.shift.start-of-the-shift')}
+        line={drifted === 0 ? t('view.shift.nothing-drifted') : t('view.shift.read-what-stands', { drifted })}
+      />
       <Box
         as="main"
         id="content"

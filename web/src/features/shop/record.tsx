@@ -10,7 +10,7 @@ import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
-import { kindNames, observationLine } from './record-words.ts';
+import { kindNames, observationLine } from '../../lib/record-words.ts';
 
 type Kind = Observation['kind'] | 'all';
 

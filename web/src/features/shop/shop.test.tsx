@@ -5,7 +5,7 @@ import { ErrorPage } from '../../app/error-page.tsx';
 import { answerFetch, order, parts, shopState, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes, signInAs } from '../../testing/show.tsx';
 import { loadShop, Shop } from './index.ts';
-import { observationLine } from './record-words.ts';
+import { observationLine } from '../../lib/record-words.ts';
 
 const page = (items: unknown[], next: string | null = null) => ({ items, next });
 const person = (change: Partial<Person>): Person => ({

@@ -1,8 +1,8 @@
 /** What was measured at the bead and read on the panel. Nothing is needed; blank is "not looked at". */
 import { Box } from '@chakra-ui/react';
 import type { QuantityName } from '@fox-tempo/core/units';
-import { sounds, testKinds, type Sound } from '@fox-tempo/core/trials';
-import { t } from '../../lib/words.ts';
+import { sounds, testKinds, testNames, type Sound } from '@fox-tempo/core/trials';
+import { t, tell } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
@@ -268,5 +268,5 @@ export function soundName(sound: Sound): string {
 }
 
 export function testName(kind: (typeof testKinds)[number]): string {
-  return { fracture: t('view.trials.fracture'), macro: t('view.trials.macro'), bend: t('view.trials.bend') }[kind];
+  return tell(testNames[kind]);
 }

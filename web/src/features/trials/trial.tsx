@@ -1,17 +1,19 @@
 /** One trial whole: what was found line by line, what was expected, what is likely wrong, and the one next move. */
 import { Box } from '@chakra-ui/react';
-import type { DiagnosisAnswer, MachineResource, Trial } from '@fox-tempo/contract';
+import { asStands, planRequest, type DiagnosisAnswer, type MachineResource, type Trial } from '@fox-tempo/contract';
+import { outsideProcedure } from '@fox-tempo/core/procedure';
 import { amount, type SaidValue } from '@fox-tempo/core/said';
 import { symptoms, timedFigures, trialVerdict, type SymptomCode } from '@fox-tempo/core/trials';
 import { severityNames } from '@fox-tempo/core/trials';
 import { useState } from 'react';
 import { Link, useLoaderData, useNavigate, useParams } from 'react-router';
-import { api } from '../../data/api.ts';
-import { useDoor } from '../../data/queries.ts';
+import { api, trialRecordAddress } from '../../data/api.ts';
+import { useDoor, useDoorList } from '../../data/queries.ts';
 import { useMay } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
-import { t, tell } from '../../lib/words.ts';
+import { useSettings } from '../../lib/settings.ts';
+import { spoken, t, tell } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
@@ -61,6 +63,7 @@ function OneTrial({ trial, machine }: { readonly trial: Trial; readonly machine:
         ]}
       >
         <VerdictMark verdict={verdict.verdict} byEyeOnly={verdict.byEyeOnly} />
+        <RecordLink id={trial.id} />
         <Action onClick={() => void navigate(`/trials/compare?ids=${trial.id}`)}>{t('view.trials.compare')}</Action>
         <Action
           kind={verdict.verdict === 'pass' ? 'main' : 'plain'}
@@ -81,7 +84,7 @@ function OneTrial({ trial, machine }: { readonly trial: Trial; readonly machine:
       >
         <Box display="grid" gap="3" minWidth={0}>
           <ClockTrouble trial={trial} />
-          <LoadedTrouble trial={trial} />
+          <OutsideProcedure trial={trial} machine={machine} />
           <Panel title={t('view.trials.against-the-limits', { level: trial.limits.level })}>
             <VerdictLines verdict={verdict} />
           </Panel>
@@ -131,17 +134,57 @@ function ClockTrouble({ trial: { at, deviceAt } }: { readonly trial: Trial }) {
   ) : null;
 }
 
-function LoadedTrouble({ trial: { body, filler, gas, diameterMm } }: { readonly trial: Trial }) {
-  const { loaded } = body;
-  if (!loaded || (loaded.filler === filler && loaded.gas === gas && Math.abs(loaded.diameterMm - diameterMm) < 0.01))
-    return null;
+/** As on paper, on A4. */
+function RecordLink({ id }: { readonly id: string }) {
+  const units = useSettings((state) => state.units);
   return (
-    <Notice level="caution" word={t('view.trials.not-what-was-planned')}>
-      {t('view.trials.loaded-was', {
-        filler: loaded.filler,
-        gas: loaded.gas,
-        diameter: amount('shortLength', loaded.diameterMm, 1),
-      })}
+    <Box
+      asChild
+      color="accent"
+      fontWeight={600}
+      fontSize="14px"
+      minHeight="44px"
+      px="2"
+      display="inline-flex"
+      alignItems="center"
+    >
+      <a href={trialRecordAddress(id, { language: spoken().language, units })} target="_blank" rel="noreferrer">
+        {t('view.trials.print-the-record')}
+      </a>
+    </Box>
+  );
+}
+
+/** Where it left the procedure's ranges: it is evidence for another setting then. */
+function OutsideProcedure({
+  trial,
+  machine,
+}: {
+  readonly trial: Trial;
+  readonly machine: MachineResource | undefined;
+}) {
+  const { data: seam } = useDoor('seam', { params: { id: trial.seamId } });
+  const { data: revisions } = useDoorList('revisions', { params: { id: trial.seamId } });
+  const revision = revisions?.find(({ number }) => number === trial.revision);
+  if (!seam || !revision) return null;
+  const { body } = trial;
+  const window = seam.windows.find((one) => one.machineId === trial.machineId && one.revision === trial.revision);
+  const outside = outsideProcedure(
+    revision.program,
+    planRequest(revision.spec, revision.choice).seam.plateC ?? 20,
+    {
+      loaded: body.loaded,
+      dials: body.dials,
+      travelMmPerMin: body.timing && timedFigures(body.timing, {}).travelMmPerMin,
+      ctwdMm: body.ctwdMm,
+      plateC: body.plateC,
+    },
+    window && machine && { machine: asStands(machine), window: window.window },
+  );
+  if (outside.length === 0) return null;
+  return (
+    <Notice level="caution" word={t('view.trials.outside-the-procedure')}>
+      {outside.map(tell).join(' ')} <Link to={`/seams/${trial.seamId}/procedure`}>{t('view.trials.the-ranges')}</Link>.
     </Notice>
   );
 }

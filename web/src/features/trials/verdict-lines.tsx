@@ -1,6 +1,6 @@
 /** A record held against its limits, line by line. */
 import { Box } from '@chakra-ui/react';
-import type { TrialVerdict } from '@fox-tempo/core/trials';
+import { lineNames, type TrialVerdict } from '@fox-tempo/core/trials';
 import { t, tell } from '../../lib/words.ts';
 import { VerdictShape, verdictWord } from '../own-welds/index.ts';
 
@@ -14,7 +14,7 @@ export function VerdictLines({ verdict: { lines, byEyeOnly, verdict } }: { reado
             <Box srOnly>{verdictWord(one)}</Box>
             <Box minWidth={0}>
               <Box as="span" color="quiet">
-                {lineName(line)}:
+                {tell(lineNames[line])}:
               </Box>{' '}
               {tell(words)}
             </Box>
@@ -28,21 +28,4 @@ export function VerdictLines({ verdict: { lines, byEyeOnly, verdict } }: { reado
       )}
     </>
   );
-}
-
-function lineName(line: TrialVerdict['lines'][number]['line']): string {
-  const names = {
-    legs: t('view.trials.legs'),
-    'leg-difference': t('view.trials.leg-difference'),
-    throat: t('view.trials.throat'),
-    height: t('view.trials.height'),
-    undercut: t('view.trials.undercut'),
-    back: t('view.trials.back'),
-    spatter: t('view.trials.spatter'),
-    pores: t('view.trials.pores'),
-    never: t('view.trials.cracks-and-holes'),
-    lap: t('view.trials.lap'),
-    'root-fusion': t('view.trials.root'),
-  };
-  return names[line];
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { joints, planSeam, positions } from '@fox-tempo/core/plan';
+import { joints, planSeam, positions } from '../plan/index.ts';
 import { jointGeometry, type JointNumbers } from './geometry.ts';
 import type { Point } from './shapes.ts';
 

@@ -1,6 +1,6 @@
 /** One line for each kind of observation. */
 import { amount } from '@fox-tempo/core/said';
-import { t, fixed } from '../../lib/words.ts';
+import { t, fixed } from './words.ts';
 import type { Observation } from '@fox-tempo/contract';
 
 export const kindNames: Record<Observation['kind'], string> = {

@@ -1,6 +1,6 @@
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
-import { planSeam, type Plan, type PreparationKind } from '@fox-tempo/core/plan';
+import { planSeam, type Plan, type PreparationKind } from '../plan/index.ts';
 import { jointGeometry } from './geometry.ts';
 import type { Point } from './shapes.ts';
 

@@ -2,7 +2,7 @@
  * A joint in cross-section from its numbers, in mm, ready to be drawn to scale: plates, bead, where the wire points, dimensions.
  * x to the right, y up, the root of the bead near the origin; turned afterwards into the welding position.
  */
-import { grooveOf, isGroove, type Joint, type PassPlace, type Position, type Preparation } from '@fox-tempo/core/plan';
+import { grooveOf, isGroove, type Joint, type PassPlace, type Position, type Preparation } from '../plan/index.ts';
 import { grooveGeometry } from './groove.ts';
 import type { JointGeometry, Plate, Point } from './shapes.ts';
 

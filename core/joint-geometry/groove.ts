@@ -1,5 +1,5 @@
 /** A prepared butt in cross-section: bevelled plates and every pass in its place, in mm, the top of the plates at y = 0. */
-import { bevelHeightMm, topWidthMm, type EdgeGroove, type PassPlace } from '@fox-tempo/core/plan';
+import { bevelHeightMm, topWidthMm, type EdgeGroove, type PassPlace } from '../plan/index.ts';
 import type { DrawnPass, JointGeometry, Point } from './shapes.ts';
 
 export function grooveGeometry(

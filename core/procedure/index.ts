@@ -1,0 +1,2 @@
+export { outsideProcedure, type ProcedureTrial } from './outside.ts';
+export { procedureSheet, processNumber, type ProcedureRow, type ProcedureSection } from './procedure.ts';

@@ -1,0 +1,104 @@
+import { phrase } from '@fox-tempo/words';
+import type { ComputePool } from '../../compute-pool/pool.ts';
+import { Raw, type Handlers } from '../../http/doors.ts';
+import { HttpProblem, invalidInput } from '../../http/problem.ts';
+import { wordsOf } from '../../http/words.ts';
+import { findBlob } from '../blobs/repo.ts';
+import { requireMachine } from '../machines/service.ts';
+import { findRevision } from '../revisions/repo.ts';
+import { requireSeam } from '../seams/service.ts';
+import { readShop } from '../shop/repo.ts';
+import { requireTrial, searchTrials } from '../trials/service.ts';
+
+/** Photographs on one page. */
+const mostPhotos = 3;
+const printable = ['image/jpeg', 'image/png'];
+
+export function paperHandlers(pool: ComputePool): Pick<Handlers, 'procedure' | 'trialRecord'> {
+  return {
+    procedure: async ({ db, params, query, signal, http }) => {
+      const { paper, units } = query;
+      const seam = await requireSeam(db, params.id);
+      const machine = await requireMachine(db, query.machine);
+      const inForce = seam.issued.find((one) => one.machineId === machine.id)?.revision;
+      const number = query.revision ?? inForce ?? seam.revision?.number;
+      if (number === undefined)
+        throw new HttpProblem('not-found', phrase('server.cards.has-no-saved-setting-to', { spec: seam.spec.name }));
+      const revision = await findRevision(db, seam.id, number);
+      if (!revision)
+        throw invalidInput([
+          {
+            path: 'revision',
+            code: 'unknown-revision',
+            message: phrase('server.seams.has-no-revision', { spec: seam.spec.name, revision: number }),
+            got: number,
+          },
+        ]);
+      const { items } = await searchTrials(
+        db,
+        { seam: seam.id, machine: machine.id, verdict: 'pass' },
+        { limit: 500, after: undefined },
+      );
+      const { name: shopName, timeZone } = await readShop(db);
+      const sheet = {
+        seam,
+        revision,
+        machine,
+        shopName,
+        passed: items.filter((trial) => trial.revision === number),
+        paper,
+        units,
+        language: query.lang ?? wordsOf(http.response).language,
+        printedAt: new Date(),
+        timeZone,
+      };
+      return asPdf(
+        await pool.run({ kind: 'procedure', sheet }, signal),
+        `${machine.file.name} ${seam.spec.name} r${number} procedure`,
+      );
+    },
+    trialRecord: async ({ db, params, query, signal, http }) => {
+      const trial = await requireTrial(db, params.id);
+      const seam = await requireSeam(db, trial.seamId);
+      const machine = await requireMachine(db, trial.machineId);
+      const revision = await findRevision(db, seam.id, trial.revision);
+      if (!revision)
+        throw new HttpProblem(
+          'not-found',
+          phrase('server.seams.has-no-revision', { spec: seam.spec.name, revision: trial.revision }),
+        );
+      const photos: string[] = [];
+      for (const { sha256 } of trial.attachments
+        .filter(({ mediaType }) => printable.includes(mediaType))
+        .slice(0, mostPhotos)) {
+        const blob = await findBlob(db, sha256);
+        if (blob) photos.push(`data:${blob.mediaType};base64,${blob.bytes.toString('base64')}`);
+      }
+      const { name: shopName, timeZone } = await readShop(db);
+      const record = {
+        trial,
+        seam,
+        revision,
+        machine,
+        shopName,
+        photos,
+        paper: query.paper,
+        units: query.units,
+        language: query.lang ?? wordsOf(http.response).language,
+        printedAt: new Date(),
+        timeZone,
+      };
+      return asPdf(
+        await pool.run({ kind: 'trial-record', record }, signal),
+        `${seam.spec.name} ${trial.id.slice(0, 8)}`,
+      );
+    },
+  };
+}
+
+function asPdf(pdf: Buffer, title: string): Raw {
+  const name = `${title.replace(/[^\w .,-]+/g, '')}.pdf`;
+  return new Raw((response) =>
+    response.type('application/pdf').set('Content-Disposition', `inline; filename="${name}"`).send(pdf),
+  );
+}

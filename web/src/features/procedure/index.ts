@@ -1,0 +1,2 @@
+export { loadSeamAndMachines as loadProcedure } from '../../sheet/load.ts';
+export { ProcedureView } from './procedure-view.tsx';

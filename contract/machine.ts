@@ -4,7 +4,9 @@ import { fillerCodes } from '@fox-tempo/core/consumables';
 import {
   dialQuantityNames,
   facets,
+  ignitions,
   machineIssues,
+  tipRules,
   type DialQuantity,
   type Facet,
   type MachineCorrection,
@@ -125,11 +127,36 @@ const triggerMode = z.looseObject({
   evidence: z.array(evidence).max(50).optional(),
 });
 
+/** What belongs to a gun and stands on no dial. */
+const gunPaper = z.looseObject({
+  hoseAfterValveM: z.number().min(0).max(50).optional(),
+  cableM: z.number().min(1).max(200).optional(),
+  cableMm2: z.number().min(10).max(240).optional(),
+  ignitions: z.array(closed(ignitions)).max(ignitions.length).optional(),
+  tipRule: closed(tipRules).optional(),
+  liner: z
+    .object({ boreMm: z.number().min(0.8).max(6), lengthM: z.number().min(0.5).max(25), since: z.iso.date() })
+    .optional(),
+  rolls: z
+    .array(z.object({ groove: z.enum(['V', 'U', 'knurled']), mm: z.number().min(0.5).max(3.2), colour: nameField }))
+    .max(12)
+    .optional(),
+  tension: z
+    .array(z.object({ filler: fillerField, diameterMm: ranged('diameterMm'), mark: nameField }))
+    .max(20)
+    .optional(),
+  fittings: z
+    .array(z.object({ gas: gasField, fitting: nameField, leakTestedOn: z.iso.date().optional() }))
+    .max(12)
+    .optional(),
+});
+
 const feeder = z.looseObject({
   id: idField,
   label: nameField,
   gun: z.string().max(80),
   gunLengthM: z.number().min(0.5).max(25),
+  paper: gunPaper.optional(),
 });
 
 export const polarityField = closed<Polarity>(['electrode-positive', 'electrode-negative']);
@@ -160,6 +187,8 @@ export const machineFile = z.looseObject({
     .nullable()
     .optional(),
   limits,
+  /** What its slow beat moves; left out: nobody knows. */
+  beatMoves: z.enum(['feed', 'current']).optional(),
   beatSchool: z.enum(['top', 'two-level', 'swing']).nullable(),
   dials: z.array(dial).max(60),
   displays: z.array(display).max(20),

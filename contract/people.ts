@@ -87,6 +87,8 @@ export const shopState = z.object({
   /** Free bytes on the disk of the data folder; null where the database lives elsewhere. */
   diskFreeBytes: z.number().nullable(),
   diskIsLow: z.boolean(),
+  /** Where the shop's own network reaches it; null: this machine only. */
+  lan: z.object({ origin: z.string(), fingerprint: z.string() }).nullable(),
   /** Nightly backups beside the data folder, the newest first; null where there is no data folder. */
   backups: z.array(backupNote).nullable(),
   /** Why the last nightly backup failed; null when it did not. */

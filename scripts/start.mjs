@@ -1,6 +1,6 @@
 /**
  * One command from a fresh clone to a running shop: packages, PostgreSQL, cluster, schema, demo data, build, server.
- * npm start -- [--fresh] [--empty] [--mend] [--port N]
+ * npm start -- [--fresh] [--empty] [--mend] [--port N] [--lan ADDRESS[:PORT]]
  */
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -24,6 +24,7 @@ function readOptions() {
         empty: { type: 'boolean', default: false },
         mend: { type: 'boolean', default: false },
         port: { type: 'string' },
+        lan: { type: 'string' },
         'no-install': { type: 'boolean', default: false },
       },
     });
@@ -31,11 +32,13 @@ function readOptions() {
     if (port !== undefined && !(Number.isInteger(port) && port > 0 && port < 65536)) {
       throw new Refusal(`--port must be a number from 1 to 65535; got "${values.port}".`);
     }
-    const { fresh, empty, mend } = values;
-    return { fresh, empty, mend, port, install: !values['no-install'] };
+    const { fresh, empty, mend, lan } = values;
+    return { fresh, empty, mend, port, lan, install: !values['no-install'] };
   } catch (error) {
     if (error instanceof Refusal) throw error;
-    throw new Refusal(`${error.message}\nUse: npm start -- [--fresh] [--empty] [--mend] [--port N]`);
+    throw new Refusal(
+      `${error.message}\nUse: npm start -- [--fresh] [--empty] [--mend] [--port N] [--lan ADDRESS[:PORT]]`,
+    );
   }
 }
 
@@ -49,6 +52,13 @@ async function choosePort(asked) {
     await new Promise((resolve) => setTimeout(resolve, 200));
   for (let port = usualPort; port < usualPort + 20; port++) if (await isFree(port)) return port;
   throw new Refusal(`Ports ${usualPort} to ${usualPort + 19} are all taken; choose one with --port.`);
+}
+
+async function openLan(text, folder) {
+  const { ensureCertificate, lanOf, lanOrigin } = await import('./lib/lan.mjs');
+  const lan = lanOf(text);
+  const { keyFile, certFile, fingerprint } = await ensureCertificate(folder, lan.address);
+  return { ...lan, keyFile, certFile, fingerprint, origin: lanOrigin(lan) };
 }
 
 /** Thrown between two steps of a start that was told to stop. */
@@ -112,11 +122,14 @@ async function main() {
     await ensureBuild();
     await goOn();
     const port = await choosePort(options.port);
+    // Only here: the packages may just have been installed.
+    const network = options.lan === undefined ? undefined : await openLan(options.lan, folder);
     server = await startServer({
       databaseUrl,
       port,
       dataFolder: folder,
       empty: options.empty,
+      lan: network,
       onExit: (code) => {
         process.exitCode = 1;
         told(`The server ended by itself (${code})`);
@@ -128,6 +141,10 @@ async function main() {
     lock.announce(address);
     if (server.ownerCode)
       say(`This shop has no owner yet. Make one on the sign-in page with the one-time code  ${server.ownerCode}`);
+    if (network) {
+      say(`Open to the shop's network at ${network.origin}; whoever reaches that address sees the sign-in page`);
+      say(`Its certificate is the shop's own, SHA-256 ${network.fingerprint}`);
+    }
     say(`Fox Tempo is ready at ${address}   (Ctrl-C stops it)`);
     if (cluster) endWatch = superviseCluster(cluster);
     await stopped;

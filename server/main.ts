@@ -1,8 +1,11 @@
 /** The server process: connects, migrates, seeds an empty shop, listens on loopback, stops cleanly. */
+import { readFileSync } from 'node:fs';
+import { createServer as createSecureServer } from 'node:https';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
 import { assemble } from './assemble.ts';
 import { seedIfEmpty } from './db/seed.ts';
+import { lanFromStart, lanOrigin } from './http/lan.ts';
 import { factsOf, log } from './http/log.ts';
 import { renewOwnerCode } from './modules/session/service.ts';
 
@@ -33,13 +36,23 @@ const code = await renewOwnerCode(connection.db);
 if (code !== undefined) process.send?.({ kind: 'owner-code', code });
 
 const app = createApp({ connection, sessions: store.handler, pool, queue, keeper, webRoot });
-const server = app.listen(port, process.env['FOX_TEMPO_LISTEN'] ?? '127.0.0.1', (error) => {
+const lan = lanFromStart();
+const network = lan && createSecureServer({ key: readFileSync(lan.keyFile), cert: readFileSync(lan.certFile) }, app);
+if (network && lan)
+  await new Promise<void>((resolve) => {
+    network.once('error', (error) => fail(`The server cannot listen at ${lanOrigin(lan)}: ${error.message}`));
+    network.listen(lan.port, lan.address, resolve);
+  });
+const local = app.listen(port, process.env['FOX_TEMPO_LISTEN'] ?? '127.0.0.1', (error) => {
   if (error) fail(`The server cannot listen on port ${port}: ${error.message}`);
   process.send?.({ kind: 'listening', port });
 });
+const listeners = network ? [local, network] : [local];
 // A client that sends one byte a minute holds a socket, not the server.
-server.headersTimeout = 15_000;
-server.requestTimeout = 60_000;
+for (const listener of listeners) {
+  listener.headersTimeout = 15_000;
+  listener.requestTimeout = 60_000;
+}
 keeper.watch();
 queue.work(pool).catch((error: unknown) => log.warn('the job queue is not open yet', factsOf(error)));
 
@@ -48,10 +61,10 @@ async function stop(): Promise<void> {
   if (stopping) return;
   stopping = true;
   // Running requests finish; connections kept alive for later ones do not hold the stop up.
-  const closed = new Promise((resolve) => server.close(resolve));
-  server.closeIdleConnections();
-  setTimeout(() => server.closeAllConnections(), 3000).unref();
-  await closed;
+  const closed = listeners.map((listener) => new Promise((resolve) => listener.close(resolve)));
+  for (const listener of listeners) listener.closeIdleConnections();
+  setTimeout(() => listeners.forEach((listener) => listener.closeAllConnections()), 3000).unref();
+  await Promise.all(closed);
   await assembly.close();
   if (process.connected) process.disconnect();
 }

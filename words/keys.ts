@@ -25,6 +25,14 @@ export interface Sentences extends CoreSentences {
   readonly 'server.cards.do-not': { readonly warning: SaidValue };
   readonly 'server.cards.dress-them-back': null;
   readonly 'server.cards.feed': null;
+  readonly 'server.cards.fitted': {
+    readonly feeder: SaidValue;
+    readonly gun: SaidValue;
+    readonly polarity: SaidValue;
+    readonly recess: SaidValue;
+    readonly rolls: SaidValue;
+    readonly tip: SaidValue;
+  };
   readonly 'server.cards.gas-flow': null;
   readonly 'server.cards.gun': null;
   readonly 'server.cards.gun-2': null;
@@ -32,6 +40,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.cards.hold': { readonly from: SaidValue };
   readonly 'server.cards.it-should-show': null;
   readonly 'server.cards.kind': null;
+  readonly 'server.cards.knurled': null;
   readonly 'server.cards.lines-change': { readonly changing: number };
   readonly 'server.cards.lines-change-marked': { readonly changing: number };
   readonly 'server.cards.metal': null;
@@ -43,6 +52,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.cards.nobody-has-entered-how-it': null;
   readonly 'server.cards.not-on-this-machine-nearest': { readonly nearest: SaidValue; readonly what: SaidValue };
   readonly 'server.cards.nothing-changes-from-how-it': null;
+  readonly 'server.cards.opens-this-card': null;
   readonly 'server.cards.pass': null;
   readonly 'server.cards.passes': null;
   readonly 'server.cards.revision': { readonly file: SaidValue; readonly number: SaidValue; readonly spec: SaidValue };
@@ -889,6 +899,45 @@ export interface Sentences extends CoreSentences {
   readonly 'view.finding.what-was-found': null;
   readonly 'view.finding.wire-and-gas': null;
   readonly 'view.finding.words': null;
+  readonly 'view.gun-paper.adds-to-gas-before': null;
+  readonly 'view.gun-paper.as-stamped': null;
+  readonly 'view.gun-paper.by-its-paper': null;
+  readonly 'view.gun-paper.colour-or-stamp': null;
+  readonly 'view.gun-paper.copper-alone-against-entered': { readonly circuit: SaidValue; readonly copper: SaidValue };
+  readonly 'view.gun-paper.creep-then-touches': null;
+  readonly 'view.gun-paper.drive-rolls-by-colour': null;
+  readonly 'view.gun-paper.fitting': null;
+  readonly 'view.gun-paper.gas-fittings': null;
+  readonly 'view.gun-paper.groove': null;
+  readonly 'view.gun-paper.gun-and-rolls': null;
+  readonly 'view.gun-paper.hose-after-the-valve': null;
+  readonly 'view.gun-paper.how-the-arc-is-lit': null;
+  readonly 'view.gun-paper.in-since': null;
+  readonly 'view.gun-paper.knurled': null;
+  readonly 'view.gun-paper.leads-both-ways': null;
+  readonly 'view.gun-paper.leak-tested-on': null;
+  readonly 'view.gun-paper.liner-bore': null;
+  readonly 'view.gun-paper.liner-length': null;
+  readonly 'view.gun-paper.mark': null;
+  readonly 'view.gun-paper.nobody-knows': null;
+  readonly 'view.gun-paper.not-noted-one-up': null;
+  readonly 'view.gun-paper.one-more': null;
+  readonly 'view.gun-paper.one-more-of': { readonly title: SaidValue };
+  readonly 'view.gun-paper.one-size-up': null;
+  readonly 'view.gun-paper.pressure-marks': null;
+  readonly 'view.gun-paper.size': null;
+  readonly 'view.gun-paper.take-row-off': { readonly row: SaidValue; readonly title: SaidValue };
+  readonly 'view.gun-paper.the-current': null;
+  readonly 'view.gun-paper.the-feed': null;
+  readonly 'view.gun-paper.the-slow-beat': null;
+  readonly 'view.gun-paper.their-copper': null;
+  readonly 'view.gun-paper.tip-for-aluminium': null;
+  readonly 'view.gun-paper.u-groove': null;
+  readonly 'view.gun-paper.v-groove': null;
+  readonly 'view.gun-paper.what-it-moves': null;
+  readonly 'view.gun-paper.wire': null;
+  readonly 'view.gun-paper.wire-draws-back': null;
+  readonly 'view.gun-paper.wire-touches': null;
   readonly 'view.heat.a-thermometer-reading': null;
   readonly 'view.heat.add-a-seam': null;
   readonly 'view.heat.after-seconds': null;
@@ -2297,6 +2346,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shift.stands-as-stored-when': { readonly who: SaidValue };
   readonly 'view.shift.start-of-the-shift': null;
   readonly 'view.shift.stored': { readonly unit: SaidValue; readonly value: SaidValue };
+  readonly 'view.shop.a-browser-warns-once': null;
   readonly 'view.shop.a-correction': null;
   readonly 'view.shop.a-file-to-take-in': null;
   readonly 'view.shop.a-new-order': null;
@@ -2343,6 +2393,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.has-mb-files-of-a': { readonly file: SaidValue; readonly size: SaidValue };
   readonly 'view.shop.how-it-stands': null;
   readonly 'view.shop.in': null;
+  readonly 'view.shop.in-the-shops-network': null;
   readonly 'view.shop.is-back': null;
   readonly 'view.shop.is-back-2': null;
   readonly 'view.shop.is-closed': null;
@@ -2379,6 +2430,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.of-ticked': { readonly boolean: SaidValue; readonly ticks: SaidValue };
   readonly 'view.shop.older-ones': null;
   readonly 'view.shop.one-is-made-every-night': null;
+  readonly 'view.shop.open-at': { readonly origin: SaidValue };
   readonly 'view.shop.open-it-again': null;
   readonly 'view.shop.order': null;
   readonly 'view.shop.order-2': { readonly closed: SaidValue; readonly number: SaidValue };
@@ -2422,6 +2474,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.the-part-that-the-file': null;
   readonly 'view.shop.the-shop': null;
   readonly 'view.shop.thickness-that-sets-the-current': null;
+  readonly 'view.shop.this-machine-only': null;
   readonly 'view.shop.this-shops-database-lives-elsewhere': null;
   readonly 'view.shop.welded-by': { readonly weldedBy: SaidValue };
   readonly 'view.shop.what': null;
@@ -2925,4 +2978,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4149;
+export const sentenceCount = 4206;

@@ -30,6 +30,14 @@ export type {
   Polarity,
   TriggerMode,
 } from './description/machine.ts';
+export {
+  copperMOhm,
+  ignitions,
+  tipRules,
+  type GunPaper,
+  type Ignition,
+  type TipRule,
+} from './description/gun-paper.ts';
 export { handOfDial } from './description/hand-of-dial.ts';
 export { machineIssues } from './description/machine-issues.ts';
 export { type NotCarried } from './dials/not-carried.ts';

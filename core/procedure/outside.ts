@@ -22,7 +22,7 @@ export function outsideProcedure(
   /** Temperature the procedure starts at, °C. */
   plateC: number,
   trial: ProcedureTrial,
-  inside?: { readonly machine: Machine; readonly window: Window }  ,
+  inside?: { readonly machine: Machine; readonly window: Window },
 ): Phrase[] {
   const { loaded, travelMmPerMin: travel, ctwdMm } = trial;
   const out: Phrase[] = [];

@@ -193,7 +193,7 @@ function techniquePart({ seam, program, window }: ProcedureInput): ProcedureSect
     rows: [
       ...row(
         say('procedure.stick-out'),
-        one('shortLength', program.ctwdMm, 0),
+        one('shortLength', program.ctwdMm, 1),
         window ? between('shortLength', [program.ctwdMm + short, program.ctwdMm + long], 0) : null,
         false,
       ),

@@ -483,6 +483,7 @@ export interface CoreSentences {
   readonly 'judge.wrong-size': null;
   readonly 'judge.wrong-wire': null;
   readonly 'machine.a-dial-that-runs-the': null;
+  readonly 'machine.a-fed-beat-lags': { readonly beat: SaidValue; readonly most: SaidValue };
   readonly 'machine.a-line-needs-two-points': { readonly points: SaidValue };
   readonly 'machine.a-mean-feed-of-or': {
     readonly plain: SaidValue;
@@ -1627,6 +1628,15 @@ export interface CoreSentences {
     readonly stitchOn: SaidValue;
     readonly travel: SaidValue;
   };
+  readonly 'score.of-gun-and-hose': {
+    readonly bore: SaidValue;
+    readonly gasFlow: SaidValue;
+    readonly gunLengthM: SaidValue;
+    readonly hose: SaidValue;
+    readonly hoseBore: SaidValue;
+    readonly nozzle: SaidValue;
+    readonly seconds: SaidValue;
+  };
   readonly 'score.of-gun-at-bore-and': {
     readonly bore: SaidValue;
     readonly gasFlow: SaidValue;
@@ -1909,6 +1919,7 @@ export interface CoreSentences {
   readonly 'setup.choose-nozzle-or-holder-so': null;
   readonly 'setup.choose-the-process': null;
   readonly 'setup.choose-the-process-on-the': null;
+  readonly 'setup.clamps-and-joints-take': { readonly copper: SaidValue; readonly joints: SaidValue };
   readonly 'setup.clean-bench': null;
   readonly 'setup.clean-for-the-other-metal': null;
   readonly 'setup.close-the-cylinder-valve': null;
@@ -1928,6 +1939,7 @@ export interface CoreSentences {
   readonly 'setup.extraction-at-the-seam-stainless': null;
   readonly 'setup.extraction-on-head-out-of': null;
   readonly 'setup.fire-watch-nothing-that-burns': null;
+  readonly 'setup.fit-by-its-fitting': { readonly fitting: SaidValue };
   readonly 'setup.fit-the-regulator-of-this': null;
   readonly 'setup.gas-shielded-wire-iso-4063': null;
   readonly 'setup.gas-test-key-on-current': null;
@@ -1939,13 +1951,25 @@ export interface CoreSentences {
   readonly 'setup.isolate-before-touching-terminals-dry': null;
   readonly 'setup.jog-without-current-against-a': { readonly short50: SaidValue };
   readonly 'setup.knurled': null;
+  readonly 'setup.leads-below-their-copper': { readonly circuit: SaidValue; readonly copper: SaidValue };
+  readonly 'setup.leak-test-is-due': { readonly days: SaidValue; readonly gas: SaidValue; readonly last: SaidValue };
   readonly 'setup.let-the-hose-run-empty': null;
   readonly 'setup.lift-arc-tig-141': null;
+  readonly 'setup.liner-bore-does-not-fit': {
+    readonly bore: SaidValue;
+    readonly least: SaidValue;
+    readonly most: SaidValue;
+    readonly wire: SaidValue;
+  };
+  readonly 'setup.liner-is-shorter-than-its-gun': { readonly gun: SaidValue; readonly liner: SaidValue };
+  readonly 'setup.mark-as-noted': { readonly mark: SaidValue };
   readonly 'setup.mark-of-the-last-wire': null;
   readonly 'setup.measure-at-the-nozzle-with': null;
   readonly 'setup.never-brake-the-wire-or': null;
   readonly 'setup.no-chart': null;
   readonly 'setup.no-chlorinated-cleaner-anywhere-near': null;
+  readonly 'setup.no-fitting-noted-for': { readonly gas: SaidValue };
+  readonly 'setup.no-roll-of-this-groove': { readonly groove: SaidValue; readonly size: SaidValue };
   readonly 'setup.none-for-this-wire-gas': null;
   readonly 'setup.not-known': null;
   readonly 'setup.nothing-known': null;

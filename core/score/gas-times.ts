@@ -13,19 +13,30 @@ export interface GasTime {
 const boreMm = 4;
 const nozzleL = 0.02;
 
-/** The air in gun and nozzle pushed out once. */
-export function gasBefore({ gasFlowLPerMin }: Program, gunLengthM: number): GasTime {
-  const hoseL = (Math.PI / 4) * boreMm ** 2 * gunLengthM * 1e-3;
+/** Bore of a hose between a valve in the source and the gun, mm: assumed. */
+const hoseBoreMm = 6;
+
+/** The air in gun, nozzle and what hose lies behind the valve (m) pushed out once. */
+export function gasBefore({ gasFlowLPerMin }: Program, gunLengthM: number, hoseM = 0): GasTime {
+  const hoseL = (Math.PI / 4) * (boreMm ** 2 * gunLengthM + hoseBoreMm ** 2 * hoseM) * 1e-3;
   const seconds = gasFlowLPerMin > 0 ? ((hoseL + nozzleL) * 60) / gasFlowLPerMin : 0;
+  const terms = {
+    gunLengthM: amount('gunLength', gunLengthM),
+    bore: amount('shortLength', boreMm),
+    nozzle: amount('volume', hoseL + nozzleL, 2),
+    gasFlow: amount('gasFlow', gasFlowLPerMin, 0),
+    seconds: amount('phaseTime', seconds, 1),
+  };
   return {
     seconds,
-    because: say('score.of-gun-at-bore-and', {
-      gunLengthM: amount('gunLength', gunLengthM),
-      bore: amount('shortLength', boreMm),
-      nozzle: amount('volume', hoseL + nozzleL, 2),
-      gasFlow: amount('gasFlow', gasFlowLPerMin, 0),
-      seconds: amount('phaseTime', seconds, 1),
-    }),
+    because:
+      hoseM > 0
+        ? say('score.of-gun-and-hose', {
+            ...terms,
+            hose: amount('gunLength', hoseM),
+            hoseBore: amount('shortLength', hoseBoreMm),
+          })
+        : say('score.of-gun-at-bore-and', terms),
   };
 }
 

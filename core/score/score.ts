@@ -28,6 +28,8 @@ export interface ScoreSeam {
   readonly thicknessMm: number;
   /** For the gas before; left out: 3 m. */
   readonly gunLengthM?: number | undefined;
+  /** Hose between gas valve and gun, m; left out: none. */
+  readonly hoseM?: number | undefined;
 }
 
 /** Issues: numbers of the sequence out of their limits, a seam or pace of no length. */
@@ -72,7 +74,7 @@ export function scoreOf(program: Program, seam: ScoreSeam, habit: TriggerHabit =
     totals,
     crater,
     ends,
-    gas: { before: gasBefore(program, seam.gunLengthM ?? 3), after: gasAfter(program, crater, endA) },
+    gas: { before: gasBefore(program, seam.gunLengthM ?? 3, seam.hoseM), after: gasAfter(program, crater, endA) },
     checks: scoreChecks(program, score, totals, electrical, crater, ends),
   });
 }

@@ -4,7 +4,8 @@
  */
 import { say, amount, joined, type Phrase } from '../said/index.ts';
 import { fillerOf, gasName, wireSizeLabel } from '../consumables/index.ts';
-import type { Machine } from '../machine/index.ts';
+import type { Feeder, Machine } from '../machine/index.ts';
+import { rollOf } from './gun-troubles.ts';
 import { sameWire } from '../machine/index.ts';
 import type { Warning } from '../outcome/index.ts';
 import { stepKinds, usualMinutes, type StepKind } from './step-kinds.ts';
@@ -39,10 +40,10 @@ export function changeover(
   program: Program,
   ownMinutes: Partial<Record<StepKind, number>> = {},
 ): Changeover {
-  const needed = neededSetup(program);
   const minutesOf = (kind: StepKind) => ownMinutes[kind] ?? usualMinutes[kind];
   const ways = machine.feeders.map((feeder) => {
-    const steps = stepsFor(machine, state, needed, feeder.id).map((step) => ({
+    const needed = neededSetup(program, feeder.paper?.tipRule);
+    const steps = stepsFor(machine, state, needed, feeder).map((step) => ({
       ...step,
       minutes: minutesOf(step.kind),
       cautions: stepCautions(step.kind, state.feeders[feeder.id], needed),
@@ -59,12 +60,13 @@ export function changeover(
     (best, way) => (best && best.minutes <= way.minutes ? best : way),
     undefined,
   );
-  return least ?? { feederId: '', feederLabel: '', steps: [], minutes: 0, needed };
+  return least ?? { feederId: '', feederLabel: '', steps: [], minutes: 0, needed: neededSetup(program) };
 }
 
 type BareStep = Omit<SetupStep, 'minutes' | 'cautions'>;
 
-function stepsFor(machine: Machine, state: MachineState, needed: NeededSetup, feederId: string): BareStep[] {
+function stepsFor(machine: Machine, state: MachineState, needed: NeededSetup, gun: Feeder): BareStep[] {
+  const feederId = gun.id;
   const feeder = state.feeders[feederId];
   const steps: BareStep[] = [];
   if (state.polarity !== needed.polarity) steps.push(polarityStep(state, needed));
@@ -72,18 +74,18 @@ function stepsFor(machine: Machine, state: MachineState, needed: NeededSetup, fe
   if (state.feederId !== feederId) steps.push(feederStep(machine, state, feederId));
   const alloyChanges = !feeder || fillerOf(feeder.filler).family !== fillerOf(needed.filler).family;
   const wireChanges = !feeder || !sameWire(feeder, needed);
-  if (!feeder || feeder.gas !== needed.gas) steps.push(gasStep(feeder, needed));
+  if (!feeder || feeder.gas !== needed.gas) steps.push(gasStep(feeder, needed, gun));
   if (needed.gas !== 'none' && (!feeder || Math.abs(feeder.flowLPerMin - needed.flowLPerMin) > 1)) {
     steps.push(flowStep(feeder, needed));
   }
   if (!feeder || feeder.groove !== needed.groove || Math.abs(feeder.rollMm - needed.rollMm) > 0.05) {
-    steps.push(rollStep(feeder, needed));
+    steps.push(rollStep(feeder, needed, gun));
   }
   if (!feeder || feeder.liner !== needed.liner) steps.push(linerStep(feeder, needed));
   if (wireChanges) steps.push(wireStep(feeder, needed));
   if (!feeder || Math.abs(feeder.tipMm - needed.tipMm) > 0.05) steps.push(tipStep(feeder, needed));
   if (!feeder || Math.abs(feeder.recessMm - needed.recessMm) >= 1) steps.push(recessStep(feeder, needed));
-  if (wireChanges || steps.some((step) => step.kind === 'rolls')) steps.push(tensionStep(needed));
+  if (wireChanges || steps.some((step) => step.kind === 'rolls')) steps.push(tensionStep(needed, gun));
   if (alloyChanges) steps.push(cleanStep(needed));
   return steps.sort((a, b) => stepKinds.indexOf(a.kind) - stepKinds.indexOf(b.kind));
 }
@@ -138,8 +140,9 @@ function feederStep(machine: Machine, state: MachineState, feederId: string): Ba
   };
 }
 
-function gasStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
+function gasStep(feeder: FeederState | undefined, needed: NeededSetup, { paper }: Feeder): BareStep {
   const name = (code: string) => gasName(code);
+  const fitting = paper?.fittings?.find(({ gas }) => gas === needed.gas)?.fitting;
   return {
     kind: 'gas',
     title: needed.gas === 'none' ? say('setup.shut-the-gas') : say('setup.change-the-gas'),
@@ -152,7 +155,9 @@ function gasStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep
         : [
             say('setup.close-the-cylinder-valve-empty'),
             say('setup.cap-the-old-cylinder-chain'),
-            say('setup.fit-the-regulator-of-this'),
+            fitting === undefined
+              ? say('setup.fit-the-regulator-of-this')
+              : say('setup.fit-by-its-fitting', { fitting }),
             say('setup.open-slowly-try-every-joint'),
           ],
   };
@@ -177,12 +182,14 @@ const grooveWords = {
   knurled: say('setup.knurled'),
 } as const;
 
-function rollStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
+function rollStep(feeder: FeederState | undefined, needed: NeededSetup, gun: Feeder): BareStep {
+  const colour = rollOf(gun, needed.groove, needed.rollMm);
+  const roll = [grooveWords[needed.groove], amount('plain', needed.rollMm, 1)] as const;
   return {
     kind: 'rolls',
     title: say('setup.change-the-drive-rolls'),
     from: feeder ? joined([grooveWords[feeder.groove], amount('plain', feeder.rollMm, 1)], ', ') : nothingKnown,
-    to: joined([grooveWords[needed.groove], amount('plain', needed.rollMm, 1)], ', '),
+    to: colour === undefined ? joined(roll, ', ') : joined([...roll, colour], ', '),
     why: say('setup.a-wrong-groove-shaves-or'),
     how: [
       say('setup.source-off-lift-the-pressure'),
@@ -254,15 +261,19 @@ function recessStep(feeder: FeederState | undefined, needed: NeededSetup): BareS
   };
 }
 
-function tensionStep(needed: NeededSetup): BareStep {
+function tensionStep(needed: NeededSetup, { paper }: Feeder): BareStep {
+  const mark = paper?.tension?.find((one) => sameWire(one, needed))?.mark;
   return {
     kind: 'tension',
     title: say('setup.set-the-pressure-arm'),
     from: say('setup.mark-of-the-last-wire'),
-    to: say('setup.the-mark-for', {
-      groove: needed.groove === 'knurled' ? grooveWords.knurled : needed.groove,
-      filler: fillerOf(needed.filler).name,
-    }),
+    to:
+      mark !== undefined
+        ? say('setup.mark-as-noted', { mark })
+        : say('setup.the-mark-for', {
+            groove: needed.groove === 'knurled' ? grooveWords.knurled : needed.groove,
+            filler: fillerOf(needed.filler).name,
+          }),
     why: say('setup.too-tight-crushes-soft-wire'),
     how: [
       say('setup.jog-without-current-against-a', { short50: amount('shortLength', 50) }),

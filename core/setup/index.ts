@@ -1,5 +1,6 @@
 export { changeover, type Changeover, type SetupStep } from './changeover.ts';
 export { stepKinds, usualMinutes, type StepKind } from './step-kinds.ts';
+export { gunTroubles, rollOf } from './gun-troubles.ts';
 export { leadEffect, leadTrend, type LeadReading, type LeadTrend } from './lead-resistance.ts';
 export { checkLoaded, type CheckRow, type LoadedCheck } from './loaded-check.ts';
 export { firstArcList } from './setup-cautions.ts';

@@ -1,7 +1,7 @@
 /** How a machine stands: what it is switched to, what is threaded, connected and fitted on each feeder, what its dials show. */
 import { say, type Phrase } from '../said/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
-import { sameWire, type Polarity, type Program } from '../machine/index.ts';
+import { sameWire, type Polarity, type Program, type TipRule } from '../machine/index.ts';
 
 /** Processes a source may be switched to; only the first two are this application's, the others are states to come back from. */
 export const setupProcesses = ['gas-metal', 'self-shielded', 'lift-tig', 'stick'] as const;
@@ -54,7 +54,11 @@ export interface NeededSetup extends FeederState {
  * What a program needs on the machine. Rules of practice: V groove for solid steel and stainless, U for aluminium and brazing wire, knurled for
  * cored; polymer liner for soft wire; tip as stamped, one size up for aluminium (it swells); wire positive but for self-shielded.
  */
-export function neededSetup({ filler: code, diameterMm, gas, mode, gasFlowLPerMin, ctwdMm }: Program): NeededSetup {
+export function neededSetup(
+  { filler: code, diameterMm, gas, mode, gasFlowLPerMin, ctwdMm }: Program,
+  /** Of the gun; left out: the usual one. */
+  tipRule: TipRule = 'one-size-up',
+): NeededSetup {
   const filler = fillerOf(code);
   const soft = filler.family === 'aluminium' || filler.family === 'copper-silicon';
   const selfShielded = filler.shielding === 'self';
@@ -67,7 +71,7 @@ export function neededSetup({ filler: code, diameterMm, gas, mode, gasFlowLPerMi
     groove: filler.construction === 'cored' ? 'knurled' : soft ? 'U' : 'V',
     rollMm: nominalMm(diameterMm),
     liner: soft ? 'polymer' : 'steel',
-    tipMm: tipFor(filler.family === 'aluminium', nominalMm(diameterMm)),
+    tipMm: tipFor(filler.family === 'aluminium' && tipRule === 'one-size-up', nominalMm(diameterMm)),
     recessMm: mode === 'dip' ? 0 : 3,
     flowLPerMin: gasFlowLPerMin,
     ctwdMm,
@@ -83,8 +87,8 @@ function nominalMm(diameterMm: number): number {
 
 const oneSizeUp: Record<string, number> = { '0.8': 0.9, '0.9': 1.0, '1': 1.2, '1.2': 1.4, '1.6': 1.6 };
 
-function tipFor(isAluminium: boolean, nominal: number): number {
-  return isAluminium ? (oneSizeUp[String(nominal)] ?? nominal) : nominal;
+function tipFor(isUp: boolean, nominal: number): number {
+  return isUp ? (oneSizeUp[String(nominal)] ?? nominal) : nominal;
 }
 
 /** Wire and gas right on a feeder. */

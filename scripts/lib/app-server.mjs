@@ -5,7 +5,7 @@ import { root } from './run.mjs';
 import { Refusal } from './say.mjs';
 
 /** Starts the server and resolves when it listens; `onExit` hears of an end that nobody asked for. */
-export function startServer({ databaseUrl, port, onExit, dataFolder, empty = false }) {
+export function startServer({ databaseUrl, port, onExit, dataFolder, empty = false, lan }) {
   const child = spawn(process.execPath, ['--import', 'tsx', join('server', 'main.ts')], {
     cwd: root,
     env: {
@@ -14,6 +14,7 @@ export function startServer({ databaseUrl, port, onExit, dataFolder, empty = fal
       PORT: String(port),
       ...(dataFolder === undefined ? {} : { FOX_TEMPO_DATA: dataFolder }),
       ...(empty ? { FOX_TEMPO_EMPTY: '1' } : {}),
+      ...(lan === undefined ? {} : { FOX_TEMPO_LAN: JSON.stringify(lan) }),
       NODE_ENV: process.env.NODE_ENV ?? 'production',
     },
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],

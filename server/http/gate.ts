@@ -3,6 +3,7 @@ import { phrase } from '@fox-tempo/words';
 import { isStorable } from '@fox-tempo/contract';
 import type { RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
+import { lanFromStart } from './lan.ts';
 import { HttpProblem } from './problem.ts';
 
 export interface Limits {
@@ -17,7 +18,9 @@ export const usualLimits: Limits = { perMinute: 30_000, signInsPerMinute: 60 };
 /** Names that stand for this machine, and those that the shop gave in FOX_TEMPO_HOSTS, parted by commas. */
 function knownHosts(): ReadonlySet<string> {
   const own = (process.env['FOX_TEMPO_HOSTS'] ?? '').split(',').map((name) => name.trim().toLowerCase());
-  return new Set(['localhost', '127.0.0.1', '[::1]', ...own.filter((name) => name !== '')]);
+  const lan = lanFromStart();
+  const network = lan ? [lan.address, `[${lan.address}]`] : [];
+  return new Set(['localhost', '127.0.0.1', '[::1]', ...network, ...own.filter((name) => name !== '')]);
 }
 
 /** A page elsewhere may have its own name point at this machine; it is then not answered. */

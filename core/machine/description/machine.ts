@@ -1,4 +1,5 @@
 /** A described power source: what its dials are called, what they move and how, its chart lines, memories, feeders and limits. */
+import type { GunPaper } from './gun-paper.ts';
 import type { WireCorrection } from '../../arc/index.ts';
 import type { FillerCode } from '../../consumables/index.ts';
 import type { BeatSchool } from '../../double-pulse/index.ts';
@@ -93,6 +94,7 @@ export interface Feeder {
   readonly label: string;
   readonly gun: string;
   readonly gunLengthM: number;
+  readonly paper?: GunPaper | undefined;
 }
 
 export type Polarity = 'electrode-positive' | 'electrode-negative';
@@ -124,6 +126,8 @@ export interface Machine {
   /** Wires calibrated here; what it displays then follows them. */
   readonly corrections?: readonly MachineCorrection[] | undefined;
   readonly limits: MachineLimits;
+  /** What its slow beat moves: a fed wire lags, a current follows at once. Left out: nobody knows. */
+  readonly beatMoves?: 'feed' | 'current' | undefined;
   /** How it says the slow beat; null when it has none. */
   readonly beatSchool: BeatSchool | null;
   /** Empty while the machine is only outlined. */

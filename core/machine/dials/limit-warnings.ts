@@ -7,7 +7,14 @@ import type { Machine } from '../description/machine.ts';
 import type { Program } from '../program.ts';
 import type { Wished } from './wished.ts';
 
-export function limitWarnings({ name, limits }: Machine, program: Program, { figures, arc }: Wished): Warning[] {
+/** Wire, rolls and motor follow a swing of the feed to about this; beyond it both levels run together. Rule of practice, assumed. */
+const fastestFedBeatHz = 3;
+
+export function limitWarnings(
+  { name, limits, beatMoves }: Machine,
+  program: Program,
+  { figures, arc }: Wished,
+): Warning[] {
   const warnings: Warning[] = [];
   const caution = (code: string, message: Phrase) => warnings.push({ code, level: 'caution', message });
   if (program.pulse && program.pulse.peakCurrentA > limits.peakCurrentA) {
@@ -41,6 +48,15 @@ export function limitWarnings({ name, limits }: Machine, program: Program, { fig
       );
     }
   }
+  const beatHz = program.slowBeat?.frequencyHz ?? 0;
+  if (beatMoves === 'feed' && beatHz > fastestFedBeatHz)
+    caution(
+      'beat-faster-than-feed',
+      say('machine.a-fed-beat-lags', {
+        beat: amount('frequency', beatHz, 1),
+        most: amount('frequency', fastestFedBeatHz, 1),
+      }),
+    );
   for (const [what, percent] of levelsOf(program.sequence)) {
     const feed = (program.wireFeedMPerMin * percent) / 100;
     // A slow run-in is the drive's own affair; a fast one it may not reach.

@@ -289,6 +289,20 @@ const feedDialled = (said: Translation) =>
   said.dials.find((dial) => dial.quantity === 'wireFeedMPerMin')?.reachedQuantity ?? 0;
 const burns = (program: Program, feed: number) => arcOf(program, program.ctwdMm, program.trimMm).currentAt(feed);
 
+describe('a slow beat that moves the feed', () => {
+  const codesAt = (frequencyHz: number, beatMoves?: 'feed' | 'current') => {
+    const said: Program = { ...trike, slowBeat: { ...trike.slowBeat!, frequencyHz } };
+    return translate({ ...alder, beatMoves }, said).warnings.map(({ code }) => code);
+  };
+
+  it('is warned of beyond what wire and rolls follow, and only where it is known to', () => {
+    expect(codesAt(4, 'feed')).toContain('beat-faster-than-feed');
+    expect(codesAt(2, 'feed')).not.toContain('beat-faster-than-feed');
+    for (const moves of ['current', undefined] as const)
+      expect(codesAt(4, moves)).not.toContain('beat-faster-than-feed');
+  });
+});
+
 describe('any machine, any program', () => {
   // Ends that binary fractions leave a hair short of a whole step were passed by the rounding that came after the clamp.
   it.each([1024398457, 2138419226])('keeps the ends of a dial under seed %d', (seed) => {

@@ -213,6 +213,25 @@ export const alder: Machine = {
   slots: { count: 99, first: 1 },
   feeders: [
     { id: 'left', label: 'Left feeder', gun: 'gas-cooled gun', gunLengthM: 4 },
-    { id: 'right', label: 'Right feeder', gun: 'water-cooled gun, polymer liner', gunLengthM: 3.5 },
+    {
+      id: 'right',
+      label: 'Right feeder',
+      gun: 'water-cooled gun, polymer liner',
+      gunLengthM: 3.5,
+      paper: {
+        hoseAfterValveM: 0,
+        cableM: 14,
+        cableMm2: 70,
+        ignitions: ['creep-then-touches'],
+        tipRule: 'one-size-up',
+        liner: { boreMm: 2, lengthM: 3.5, since: '2026-08-03' },
+        rolls: [
+          { groove: 'U', mm: 1, colour: 'grey' },
+          { groove: 'U', mm: 1.2, colour: 'violet' },
+        ],
+        tension: [{ filler: 'aluminium-5356', diameterMm: 1.2, mark: '1 1/2' }],
+        fittings: [{ gas: 'I1', fitting: 'stud marked 6', leakTestedOn: '2026-07-20' }],
+      },
+    },
   ],
 };

@@ -1,5 +1,5 @@
 /** The dial card as a printed page, A5, A4 or Letter: one line a dial, large figures, readable with a glove on it. */
-import { amount, inSentence, type Phrase } from '@fox-tempo/core/said';
+import { amount, inSentence, say as sayCode, type Phrase } from '@fox-tempo/core/said';
 import { asStands, planRequest, type CardPaper, type MachineResource, type SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import {
@@ -14,14 +14,14 @@ import {
 } from '@fox-tempo/core/machine';
 import { gunWords, jointRule, modeName, type Plan, planSeam, positionName } from '@fox-tempo/core/plan';
 import { scoreOf, sequenceOnMachine } from '@fox-tempo/core/score';
-import { firstArcList } from '@fox-tempo/core/setup';
+import { firstArcList, neededSetup, rollOf } from '@fox-tempo/core/setup';
 import type { UnitSystem } from '@fox-tempo/core/units';
 import { dialWindowWords, windowOnDials } from '@fox-tempo/core/window';
 import type { Language, Shown, Words } from '@fox-tempo/words';
 import { dayIn } from '../../http/timestamp.ts';
 import { sequenceLines } from './sequence-lines.ts';
 import { sequencePicture } from './sequence-picture.ts';
-import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import type { Column, Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 
 const quiet = '#6A6053';
 const line = '#DCD2BF';
@@ -38,6 +38,8 @@ export interface CardContent {
   readonly printedAt: Date;
   readonly timeZone: string;
   readonly slots: readonly HeldInSlot[];
+  /** Address of this card on a screen in the shop; null where the shop's network is not opened. */
+  readonly opens: string | null;
 }
 
 /** How close a card is set, so that it stays on one page: as it likes; lines that stand folded and less air; start and stop beside their picture too. */
@@ -45,7 +47,7 @@ export const cardDensities = [0, 1, 2, 3] as const;
 export type CardDensity = (typeof cardDensities)[number];
 
 export function cardDocument(
-  { seam, revision, machine, paper, printedAt, timeZone, slots }: CardContent,
+  { seam, revision, machine, paper, printedAt, timeZone, slots, opens }: CardContent,
   say: Words,
   density: CardDensity = 0,
 ): TDocumentDefinitions {
@@ -99,7 +101,7 @@ export function cardDocument(
           tell(dial.level ?? ''),
           tell(dial.sense ?? ''),
           missOf(say, dial),
-          tell(dialWindowWords(file, ends, dial.dialId) ?? ''),
+          ends.length === 0 ? '' : tell(dialWindowWords(file, ends, dial.dialId) ?? sayCode('window.stays-as-set')),
         ]
           .filter(Boolean)
           .join('; '),
@@ -129,11 +131,22 @@ export function cardDocument(
     content: [
       {
         columns: [
-          { text: file.name, fontSize: 20, bold: true, width: 'auto' },
-          { text: file.place, alignment: 'right', color: quiet, margin: [0, 9, 0, 0] },
+          {
+            width: '*',
+            stack: [
+              {
+                columns: [
+                  { text: file.name, fontSize: 20, bold: true, width: 'auto' },
+                  { text: file.place, alignment: 'right', color: quiet, margin: [0, 9, 0, 0] },
+                ],
+              },
+              { text: `${spec.name}, ${seam.partName}`, fontSize: 12, bold: true, margin: [0, 2, 0, 0] },
+            ],
+          },
+          ...(opens === null ? [] : [opensBlock(say, opens)]),
         ],
+        columnGap: 10,
       },
-      { text: `${spec.name}, ${seam.partName}`, fontSize: 12, bold: true, margin: [0, 2, 0, 0] },
       {
         text: t('server.cards.revision-2', {
           name: inSentence(jointRule(spec.joint).name),
@@ -146,8 +159,9 @@ export function cardDocument(
           number: revision.number,
         }),
         color: quiet,
-        margin: [0, 1, 0, 2],
+        margin: [0, 1, 0, 1],
       },
+      { text: fittedWords(say, file, standing?.feederId, program), color: quiet, margin: [0, 0, 0, 2] },
       { text: glance, color: russet, bold: true, margin: [0, 0, 0, 4] },
       two
         ? {
@@ -222,6 +236,37 @@ export function cardDocument(
       ],
     }),
   };
+}
+
+/** The code that a telephone reads, with what it does. Its quiet edge is the paper around it. */
+function opensBlock({ t }: Words, opens: string): Column {
+  return {
+    width: 74,
+    stack: [
+      { qr: opens, fit: 70, eccLevel: 'M', foreground: '#25211B' },
+      { text: t('server.cards.opens-this-card'), fontSize: 5.5, color: quiet, alignment: 'center' },
+    ],
+  };
+}
+
+/** Feeder and gun by their names, and what has to be fitted to them. */
+function fittedWords(
+  { t, tell }: Words,
+  file: MachineResource['file'],
+  feederId: string | undefined,
+  program: Program,
+): string {
+  const feeder = file.feeders.find(({ id }) => id === feederId) ?? file.feeders[0];
+  const { polarity, tipMm, recessMm, rollMm, groove } = neededSetup(program, feeder?.paper?.tipRule);
+  const colour = feeder && rollOf(feeder, groove, rollMm);
+  return t('server.cards.fitted', {
+    feeder: feeder?.label ?? '',
+    gun: feeder?.gun ?? '',
+    polarity: polarity === 'electrode-positive' ? sayCode('setup.wire-on-plus') : sayCode('setup.wire-on-minus'),
+    tip: tell(wireSizeLabel(tipMm)),
+    recess: amount('shortLength', recessMm, 0),
+    rolls: `${groove === 'knurled' ? t('server.cards.knurled') : groove} ${tell(wireSizeLabel(rollMm))}${colour === undefined ? '' : ` (${colour})`}`,
+  });
 }
 
 /** What the machine's own figures should read, so that a wrong wire or line is seen at the first arc. */

@@ -2,6 +2,7 @@ import { phrase } from '@fox-tempo/words';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import { Raw, type Handlers } from '../../http/doors.ts';
 import { HttpProblem } from '../../http/problem.ts';
+import { lanFromStart, lanOrigin } from '../../http/lan.ts';
 import { wordsOf } from '../../http/words.ts';
 import { requireMachine } from '../machines/service.ts';
 import { requireSeam } from '../seams/service.ts';
@@ -22,7 +23,12 @@ export function cardHandlers(pool: ComputePool): Pick<Handlers, 'card'> {
       const slots = items.map(({ slot, seamName, program }) => ({ slot, name: seamName, program }));
       const { timeZone } = await readShop(db);
       const { revision } = seam;
-      const card = { seam, revision, machine, paper, language, units, printedAt: new Date(), timeZone, slots };
+      const lan = lanFromStart();
+      // Opens this very card: of its revision, so that one that was superseded says so.
+      const opens = lan
+        ? `${lanOrigin(lan)}/bench-mode/${seam.id}?${new URLSearchParams({ machine: machineId, revision: String(revision.number) }).toString()}`
+        : null;
+      const card = { opens, seam, revision, machine, paper, language, units, printedAt: new Date(), timeZone, slots };
       const pdf = await pool.run({ kind: 'card', card }, signal);
       const name = `${machine.file.name} ${seam.spec.name} r${seam.revision.number}.pdf`.replace(/[^\w .,-]+/g, '');
       return new Raw((response) =>

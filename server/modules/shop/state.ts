@@ -3,6 +3,7 @@ import { statfs } from 'node:fs/promises';
 import type { ShopState } from '@fox-tempo/contract';
 import type { Executor } from '../../db/connection.ts';
 import type { Keeper } from '../../backup/keeper.ts';
+import { lanFromStart, lanOrigin } from '../../http/lan.ts';
 import { readShop } from './repo.ts';
 
 /** Under this, a photograph-rich week may fill the disk. */
@@ -10,6 +11,7 @@ const lowBytes = 2 * 1024 ** 3;
 
 export async function shopState(db: Executor, keeper: Keeper): Promise<ShopState> {
   const { version, name, timeZone, thicknessRule, demo } = await readShop(db);
+  const lan = lanFromStart();
   const diskFreeBytes = await freeBytes(keeper.folder);
   return {
     version,
@@ -19,6 +21,7 @@ export async function shopState(db: Executor, keeper: Keeper): Promise<ShopState
     demo,
     diskFreeBytes,
     diskIsLow: diskFreeBytes !== null && diskFreeBytes < lowBytes,
+    lan: lan ? { origin: lanOrigin(lan), fingerprint: lan.fingerprint } : null,
     backups: await keeper.list(),
     backupTrouble: keeper.trouble(),
   };

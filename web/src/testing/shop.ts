@@ -260,6 +260,7 @@ export const shopState: ShopState = {
   thicknessRule: 'leaning' as const,
   diskFreeBytes: 80e9,
   diskIsLow: false,
+  lan: null,
   backups: [],
   backupTrouble: null,
 };

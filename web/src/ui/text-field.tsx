@@ -12,6 +12,8 @@ export interface TextFieldProps {
   readonly maxLength?: number;
   /** Shows dots instead of what is typed. */
   readonly secret?: boolean;
+  /** A day, by the platform's own calendar. */
+  readonly type?: 'text' | 'date';
 }
 
 export function TextField({
@@ -23,13 +25,14 @@ export function TextField({
   error,
   maxLength = 80,
   secret = false,
+  type = 'text',
 }: TextFieldProps) {
   return (
     <Field label={label} hint={hint} error={error}>
       {({ id, describedBy, invalid }) => (
         <chakra.input
           id={id}
-          type={secret ? 'password' : 'text'}
+          type={secret ? 'password' : type}
           {...inputLook}
           value={value}
           maxLength={maxLength}

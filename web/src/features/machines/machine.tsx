@@ -15,6 +15,7 @@ import { About } from './about.tsx';
 import { ChartLines } from './chart-lines.tsx';
 import { isUntested } from './dial-words.ts';
 import { Dials } from './dials.tsx';
+import { GunPapers } from './gun-paper.tsx';
 import { ReadBack } from './read-back.tsx';
 import { Slots } from './slots.tsx';
 import { Standing } from './standing.tsx';
@@ -86,11 +87,12 @@ function LoadedMachine({
           { to: to('slots'), name: t('view.machines.memory') },
           { to: to('standing'), name: t('view.machines.as-it-stands') },
           { to: to('read'), name: t('view.machines.read-its-dials') },
+          { to: to('paper'), name: t('view.gun-paper.gun-and-rolls') },
           { to: to('about'), name: t('view.machines.about') },
         ]}
       />
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
-        {!mayChange && ['dials', 'chart', 'about'].includes(part) && (
+        {!mayChange && ['dials', 'chart', 'paper', 'about'].includes(part) && (
           <Notice level="note" word={t('view.machines.to-look-at')}>
             {t('view.machines.what-is-described-here-is')}
           </Notice>
@@ -116,6 +118,8 @@ function LoadedMachine({
           <Slots machine={machine} loaded={slots} />
         ) : part === 'standing' ? (
           <Standing editor={editor} readings={readings} />
+        ) : part === 'paper' ? (
+          <GunPapers editor={editor} mayChange={mayChange} />
         ) : part === 'read' ? (
           <ReadBack key={machine.version} editor={editor} />
         ) : part === 'about' ? (

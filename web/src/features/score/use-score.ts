@@ -25,16 +25,20 @@ export interface Score {
 export function useScore(open: SheetSession, machine: MachineResource | undefined): Score {
   const { program, plan, sheet, store } = open;
   const lengthMm = sheet.spec.lengthMm;
-  const gunLengthM = machine?.file.feeders[0]?.gunLengthM;
+  // The gun that is in use; before anybody entered it, the first.
+  const feeders = machine?.file.feeders ?? [];
+  const feeder = feeders.find(({ id }) => id === machine?.standing?.feederId) ?? feeders[0];
+  const gunLengthM = feeder?.gunLengthM;
+  const hoseM = feeder?.paper?.hoseAfterValveM;
   const outcome = useMemo(() => {
     if (!program || !plan) return null;
     const mode = machine && triggerModeFor(machine.file, program.sequence.trigger);
     return scoreOf(
       program,
-      { lengthMm, thicknessMm: plan.thicknessMm, gunLengthM },
+      { lengthMm, thicknessMm: plan.thicknessMm, gunLengthM, hoseM },
       mode?.same ? habitOf(mode.mode) : usualHabit,
     );
-  }, [program, plan, lengthMm, gunLengthM, machine]);
+  }, [program, plan, lengthMm, gunLengthM, hoseM, machine]);
   const [last, setLast] = useState<ScoreOf | null>(null);
   if (outcome?.ok && last !== outcome.value) setLast(outcome.value);
   const sequence = program?.sequence ?? plainSequence;

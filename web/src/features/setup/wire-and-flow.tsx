@@ -3,7 +3,7 @@ import { t, tell, named, formatWithUnit } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import type { Program } from '@fox-tempo/core/machine';
-import type { Changeover } from '@fox-tempo/core/setup';
+import { gunTroubles, type Changeover } from '@fox-tempo/core/setup';
 import { feedRisk, flowBand } from '@fox-tempo/core/wire-choice';
 import { useSettings } from '../../lib/settings.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
@@ -28,6 +28,7 @@ export function WireAndFlow({
   // The liner that is in the gun is what the wire has to pass, not the one it should be.
   const fitted = machine.standing?.feeders[list.feederId]?.liner ?? list.needed.liner;
   const risk = feedRisk(program.filler, program.diameterMm, feeder?.gunLengthM ?? 3, fitted);
+  const troubles = feeder ? gunTroubles(feeder, program, machine.file.circuitMOhm, new Date()) : [];
   const flow = (value: number) => formatWithUnit(value, 'gasFlow', units);
   const other = units === 'metric' ? 'us' : 'metric';
   return (
@@ -45,6 +46,13 @@ export function WireAndFlow({
           because: band.because,
         })}
       </Box>
+      {troubles.map(({ code, message }) => (
+        <Box mb="2" key={tell(code)}>
+          <Notice level="caution" word={t('view.gun-paper.by-its-paper')}>
+            {tell(message)}
+          </Notice>
+        </Box>
+      ))}
       {band.caution !== undefined && (
         <Box mb="2">
           <Notice level="caution">{tell(band.caution)}</Notice>

@@ -24,6 +24,7 @@ export function Backups({ shop }: { readonly shop: ShopState }) {
   return (
     <>
       <ShopFields key={shop.version} shop={shop} />
+      <Network shop={shop} />
       <Panel title={t('view.finding.backup')}>
         <Box fontSize="14px" mb="3" maxWidth="64ch">
           {t('view.shop.everything-in-one-file-with')}{' '}
@@ -42,6 +43,27 @@ export function Backups({ shop }: { readonly shop: ShopState }) {
         <Nights shop={shop} />
       </Panel>
     </>
+  );
+}
+
+/** Whether telephones and tablets in the shop reach it, and what to compare where a browser warns. */
+function Network({ shop: { lan } }: { readonly shop: ShopState }) {
+  return (
+    <Panel title={t('view.shop.in-the-shops-network')}>
+      <Box fontSize="14px" maxWidth="64ch">
+        {lan ? t('view.shop.open-at', { origin: lan.origin }) : t('view.shop.this-machine-only')}
+      </Box>
+      {lan && (
+        <>
+          <Box fontSize="13px" color="quiet" mt="2" maxWidth="64ch">
+            {t('view.shop.a-browser-warns-once')}
+          </Box>
+          <Box fontFamily="mono" fontSize="13px" mt="1" overflowWrap="anywhere">
+            {lan.fingerprint}
+          </Box>
+        </>
+      )}
+    </Panel>
   );
 }
 

@@ -163,7 +163,8 @@ function Card({
   const [ticks, setTicks] = useState<Readonly<Record<string, boolean>>>({});
   const isTicked = (dial: DialSetting) => ticks[dial.dialId] ?? stands(dial);
   const left = lines.filter((dial) => !isTicked(dial)).length;
-  const toggle = (dial: DialSetting) => setTicks({ ...ticks, [dial.dialId]: !isTicked(dial) });
+  const toggle = (dial: DialSetting) =>
+    setTicks((before) => ({ ...before, [dial.dialId]: !(before[dial.dialId] ?? stands(dial)) }));
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -317,8 +318,8 @@ function ByHand({
   readonly machine: StandingMachine;
 }) {
   const units = useSettings((state) => state.units);
-  const needed = neededSetup(program);
   const feeder = machine.file.feeders.find(({ id }) => id === machine.standing?.feederId) ?? machine.file.feeders[0];
+  const needed = neededSetup(program, feeder?.paper?.tipRule);
   const seconds = (lengthMm / program.travelMmPerMin) * 60;
   const facts = [
     { name: t('view.bench-mode.seam-takes'), value: tell(amount('phaseTime', seconds, 0)) },

@@ -1,7 +1,8 @@
 /** The order of work on one seam, as links between its views; only the views that exist. */
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { NavLink } from 'react-router';
+import { useEffect, useRef } from 'react';
+import { NavLink, useLocation } from 'react-router';
 import { partLink } from '../../ui/part-link.ts';
 
 const steps: readonly { readonly name: string; readonly to: (id: string) => string; readonly hasParts?: true }[] = [
@@ -18,9 +19,16 @@ const steps: readonly { readonly name: string; readonly to: (id: string) => stri
 ];
 
 export function SeamSteps({ seamId }: { readonly seamId: string }) {
+  const { pathname } = useLocation();
+  const row = useRef<HTMLElement>(null);
+  // On a narrow screen the row is longer than the page: the step one stands on is in sight.
+  useEffect(() => {
+    row.current?.querySelector('[aria-current=page]')?.scrollIntoView?.({ inline: 'nearest', block: 'nearest' });
+  }, [pathname]);
   return (
     <Box
       as="nav"
+      ref={row}
       aria-label={t('view.seam-frame.steps-of-this-seam')}
       display="flex"
       gap="1"

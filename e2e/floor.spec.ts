@@ -1,0 +1,160 @@
+/** At the machine: a window that is obeyed and released, what drifted put back, one tap a weld, a part that is held, and a telephone in the shop's network. */
+import { Application, expect, expectAccessible, signIn, test } from './driver.ts';
+
+const leadPin = '2405';
+
+test.describe('a welder', () => {
+  test.use({ person: 'teo-varnholt' });
+
+  test('stays inside the window; beyond it a lead hand releases on the spot, with PIN and reason', async ({
+    page,
+    app,
+  }) => {
+    await page.goto(`${app.url}/seams/axle-plate-to-tube`);
+    await page.getByLabel('Gap, mm').fill('1.5');
+    await page.getByRole('button', { name: /^Save revision/ }).click();
+    await expect(page.getByRole('alert')).toContainText('Ilse Brandokor');
+    await page.getByLabel('Lead hand').selectOption({ label: 'Ilse Brandokor' });
+    await page.getByLabel('PIN').fill('9999');
+    await page.getByLabel('Why').last().fill('the tube came with a gap');
+    await page.getByRole('button', { name: 'Release and save' }).click();
+    await expect(
+      page
+        .getByText(/PIN/)
+        .filter({ hasText: /not|wrong/i })
+        .first(),
+    ).toBeVisible();
+    await page.getByLabel('PIN').fill(leadPin);
+    await page.getByRole('button', { name: 'Release and save' }).click();
+    await expect(page.getByRole('status').filter({ hasText: 'saved as revision' })).toBeVisible();
+    await page.goto(`${app.url}/seams/axle-plate-to-tube/procedure`);
+    await expect(page.getByText(/the tube came with a gap/)).toBeVisible();
+    // The reference stays the one that was issued.
+    await expect(page.getByText('✓ in force here')).toBeVisible();
+    await expectAccessible(page, 'day');
+    const sheet = await page.request.get(
+      (await page.getByRole('link', { name: 'Print on A4 (PDF)' }).getAttribute('href'))!.replace(/^/, app.url),
+    );
+    expect(sheet.headers()['content-type']).toContain('application/pdf');
+  });
+
+  test('finds on Monday what the last hand moved, reads the slot with large keys and puts it back', async ({
+    page,
+    app,
+  }) => {
+    await page.goto(`${app.url}/today`);
+    await page.getByRole('link', { name: /Slot 3 of Rowan/ }).click();
+    await expect(page.getByRole('heading', { name: 'Start of the shift' })).toBeVisible();
+    const drift = page.getByText('Drifted').first();
+    await expect(drift).toBeVisible();
+    await expect(
+      page.getByText(/Last recorded at the machine before|Nothing was recorded at the machine/).last(),
+    ).toBeVisible();
+    // Read anew: one dial stands otherwise, the others as stored.
+    const found = page.getByLabel('Wire feed: found', { exact: true });
+    await found.fill('8.3');
+    for (const one of await page.getByRole('button', { name: /stands as stored$/ }).all()) {
+      const label = (await one.getAttribute('aria-label')) ?? '';
+      if (!label.startsWith('Wire feed')) await one.click();
+    }
+    await page.getByRole('button', { name: 'Keep as found' }).click();
+    const steps = page.getByRole('listitem').filter({ hasText: /Wire feed/ });
+    await expect(steps.filter({ hasText: '8.3' }).first()).toBeVisible();
+    await page.getByRole('button', { name: 'It is put back' }).click();
+    await expect(page.getByText(/Stands as stored: read by Teo Varnholt/)).toBeVisible();
+    await page.goto(`${app.url}/shop/record`);
+    await expect(page.getByText(/put back/i).first()).toBeVisible();
+  });
+
+  test('sets a card by keys at the machine and logs a weld with one tap; a tap too many is taken back', async ({
+    page,
+    app,
+  }) => {
+    await page.goto(`${app.url}/bench-mode/axle-plate-to-tube?machine=rowan&revision=9`);
+    await expect(page.getByText('That card is superseded.')).toBeVisible();
+    const lines = page.getByRole('list', { name: 'Dials to set' }).locator('button[aria-pressed=false]');
+    const toSet = await lines.count();
+    expect(toSet).toBeGreaterThan(0);
+    for (let at = 1; at <= toSet; at++) await page.keyboard.press(String(at));
+    await expect(lines).toHaveCount(0);
+    await expectAccessible(page, 'day');
+    await page.getByRole('button', { name: 'Welded: log it' }).click();
+    await expect(page.getByText('✓ Recorded')).toBeVisible();
+    await page.getByRole('button', { name: 'Never welded: take it back' }).click();
+    await expect(page.getByText('Taken back')).toBeVisible();
+  });
+
+  test('welds with another spool: recorded, held, not counted, until a lead hand decides', async ({ page, app }) => {
+    await page.goto(`${app.url}/bench-mode/hitch-bracket-fillet?machine=rowan`);
+    await page.getByRole('button', { name: /Something was otherwise/ }).click();
+    const spool = page.getByLabel('Spool');
+    const other = (await spool.getByRole('option').allTextContents()).find((text) => text.endsWith('≠'));
+    await spool.selectOption({ label: other ?? '' });
+    await page.getByRole('button', { name: 'Welded: log it' }).click();
+    await expect(page.getByText('Recorded, and held')).toBeVisible();
+    await page.goto(`${app.url}/runs?state=held`);
+    await page
+      .getByRole('button', { name: /^Decide/ })
+      .first()
+      .click();
+    await page.getByLabel('Decision').selectOption({ label: 'Scrap the part' });
+    await page.getByLabel('Lead hand').selectOption({ label: 'Ilse Brandokor' });
+    await page.getByLabel('PIN').fill(leadPin);
+    await page.getByLabel('Why').fill('wrong alloy in the seam');
+    await page.getByRole('button', { name: 'Scrap the part' }).click();
+    await page.goto(`${app.url}/runs`);
+    await expect(page.getByText(/wrong alloy in the seam/).first()).toBeVisible();
+  });
+});
+
+test('the gun’s own paper is read by the set-up: a liner that does not fit its wire is named', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/machines/alder/paper`);
+  const right = page.locator('section').filter({ has: page.getByRole('heading', { name: 'Right feeder' }) });
+  await right.getByLabel('Liner bore').fill('4');
+  await right.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText(/saved|changed/i).first()).toBeVisible();
+  await page.goto(`${app.url}/seams/trike-box-floor/setup`);
+  await expect(page.getByText(/liner in this gun has a bore of 4/)).toBeVisible();
+});
+
+test('a shop opened to its network answers there with its own certificate, and a card opens from its code', async ({
+  browser,
+}) => {
+  test.setTimeout(180_000);
+  const shop = new Application();
+  try {
+    await expect(shop.start('--lan', '203.0.113.9')).rejects.toThrow(/no address of this machine/);
+    const said = await shop.start('--lan', '127.0.0.9:4843');
+    expect(said).toContain('https://127.0.0.9:4843');
+    const phone = await (
+      await browser.newContext({ ignoreHTTPSErrors: true, viewport: { width: 390, height: 844 } })
+    ).newPage();
+    await phone.goto('https://127.0.0.9:4843/bench-mode/axle-plate-to-tube?machine=rowan&revision=1');
+    // Nobody is signed in on it.
+    await expect(
+      phone
+        .getByRole('heading', { name: /Who/ })
+        .or(phone.getByText(/sign in/i))
+        .first(),
+    ).toBeVisible();
+    const answer = await phone.request.post('https://127.0.0.9:4843/api/session/demo', {
+      data: { personId: 'teo-varnholt' },
+    });
+    expect(answer.headers()['set-cookie']).toMatch(/Secure/i);
+    await phone.goto('https://127.0.0.9:4843/bench-mode/axle-plate-to-tube?machine=rowan&revision=1');
+    await expect(phone.getByRole('heading', { name: 'Axle plate to tube' })).toBeVisible();
+    await expect(phone.getByText('That card is superseded.')).toHaveCount(0);
+    const local = await browser.newPage();
+    await signIn(local, shop, 'ilse-brandokor');
+    await local.goto(`${shop.url}/shop/backup`);
+    await expect(local.getByText(/Open at https:\/\/127\.0\.0\.9:4843/)).toBeVisible();
+    await local.close();
+    await phone.context().close();
+  } finally {
+    await shop.stop();
+    shop.remove();
+  }
+});

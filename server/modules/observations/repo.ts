@@ -1,6 +1,6 @@
 /** The record of what was observed. This file only adds and reads; a trigger refuses anything else. */
 import type { ActKind, Observation, Page, RecordedKind } from '@fox-tempo/contract';
-import { and, desc, eq, inArray, lt, sql, type SQL } from 'drizzle-orm';
+import { and, desc, eq, gt, inArray, lt, sql, type SQL } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Executor } from '../../db/connection.ts';
 import { attachments, blobs, observations, people } from '../../db/schema/index.ts';
@@ -138,4 +138,29 @@ function toObservation({ row, recordedBy, weldedBy }: Found, files: Files): Obse
     body: row.body,
     attachments: files.get(row.id) ?? [],
   };
+}
+
+/** The last who did anything at the machine in a span: who read the drift is not who made it. */
+export async function lastHandAt(
+  db: Executor,
+  machineId: string,
+  since: string,
+  until: string,
+): Promise<{ readonly by: string; readonly at: string; readonly kind: string } | null> {
+  const [row] = await db
+    .select({ at: observations.at, kind: observations.kind, by: people.name, welder: welders.name })
+    .from(observations)
+    .innerJoin(people, eq(people.id, observations.recordedBy))
+    .leftJoin(welders, eq(welders.id, observations.weldedBy))
+    .where(
+      and(
+        eq(observations.machineId, machineId),
+        inArray(observations.kind, ['trial', 'run', 'standing', 'burn-back-stop', 'first-arc']),
+        gt(observations.at, since),
+        lt(observations.at, until),
+      ),
+    )
+    .orderBy(desc(observations.at), desc(observations.row))
+    .limit(1);
+  return row ? { by: row.welder ?? row.by, at: isoTime(row.at), kind: row.kind } : null;
 }

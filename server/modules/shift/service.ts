@@ -1,12 +1,9 @@
 /** Every filled slot against what was found on it; a slot that drifted names who was last at the machine before it was read. */
 import type { ShiftSlot } from '@fox-tempo/contract';
 import { driftReport, slotState } from '@fox-tempo/core/machine';
-import { and, desc, eq, gt, inArray, lt, ne } from 'drizzle-orm';
-import { alias } from 'drizzle-orm/pg-core';
 import type { Executor } from '../../db/connection.ts';
-import { observations, people } from '../../db/schema/index.ts';
-import { isoTime } from '../../http/timestamp.ts';
 import { listMachines } from '../machines/repo.ts';
+import { lastHandAt } from '../observations/repo.ts';
 import { findSeam } from '../seams/repo.ts';
 import { currentEntries } from '../slots/repo.ts';
 
@@ -42,31 +39,11 @@ export async function readShift(db: Executor): Promise<ShiftSlot[]> {
         found: entry.found,
         drifted,
         lastBefore:
-          entry.found && drifted.length > 0 ? await lastAt(db, machineId, entry.storedAt, entry.found.foundAt) : null,
+          entry.found && drifted.length > 0
+            ? await lastHandAt(db, machineId, entry.storedAt, entry.found.foundAt)
+            : null,
       });
     }
   }
   return slots;
-}
-
-/** The last who did anything at the machine in a span: who read the drift is not who made it. */
-async function lastAt(db: Executor, machineId: string, since: string, until: string): Promise<ShiftSlot['lastBefore']> {
-  const welders = alias(people, 'welders');
-  const [row] = await db
-    .select({ at: observations.at, kind: observations.kind, by: people.name, welder: welders.name })
-    .from(observations)
-    .innerJoin(people, eq(people.id, observations.recordedBy))
-    .leftJoin(welders, eq(welders.id, observations.weldedBy))
-    .where(
-      and(
-        eq(observations.machineId, machineId),
-        inArray(observations.kind, ['trial', 'run', 'standing', 'burn-back-stop', 'first-arc']),
-        ne(observations.kind, 'slot-found'),
-        gt(observations.at, since),
-        lt(observations.at, until),
-      ),
-    )
-    .orderBy(desc(observations.at), desc(observations.row))
-    .limit(1);
-  return row ? { by: row.welder ?? row.by, at: isoTime(row.at), kind: row.kind } : null;
 }

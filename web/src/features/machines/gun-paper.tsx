@@ -2,8 +2,8 @@
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { amount } from '@fox-tempo/core/said';
-import { commonGasCodes, fillers, gasName, wireSizes, type FillerCode } from '@fox-tempo/core/consumables';
-import { copperMOhm, ignitions, type GunPaper, type Ignition } from '@fox-tempo/core/machine';
+import { commonGasCodes, fillers, gasName, wireSizes } from '@fox-tempo/core/consumables';
+import { copperMOhm, ignitions, type Ignition } from '@fox-tempo/core/machine';
 import { grooves, type Groove } from '@fox-tempo/core/setup';
 import type { ReactNode } from 'react';
 import { shopDay } from '../../lib/time.ts';
@@ -92,7 +92,7 @@ function OneGun({
         ),
       ),
     );
-  const copper = copperMOhm(paper as GunPaper);
+  const copper = copperMOhm(paper);
   const liner = paper.liner;
   return (
     <Panel
@@ -208,7 +208,7 @@ function OneGun({
         <Rows
           title={t('view.gun-paper.drive-rolls-by-colour')}
           rows={paper.rolls ?? []}
-          blank={{ groove: 'V' as Groove, mm: 1, colour: '' }}
+          blank={{ groove: 'V', mm: 1, colour: '' }}
           columns="1fr 120px 1.5fr auto"
           onRows={(rolls) => set({ rolls })}
           fields={(roll, change) => (
@@ -237,7 +237,7 @@ function OneGun({
         <Rows
           title={t('view.gun-paper.pressure-marks')}
           rows={paper.tension ?? []}
-          blank={{ filler: 'steel-solid' as FillerCode, diameterMm: 1, mark: '' }}
+          blank={{ filler: 'steel-solid', diameterMm: 1, mark: '' }}
           columns="2fr 120px 1fr auto"
           onRows={(tension) => set({ tension })}
           fields={(one, change) => (
@@ -276,7 +276,7 @@ function OneGun({
                 value={one.gas}
                 choices={commonGasCodes
                   .filter((gas) => gas !== 'none')
-                  .map((gas) => ({ value: gas as string, label: tell(gasName(gas)) }))}
+                  .map((gas) => ({ value: gas, label: tell(gasName(gas)) }))}
                 onChange={(gas) => change({ ...one, gas })}
               />
               <TextField

@@ -67,6 +67,8 @@ const grooveNames: Record<Groove, string> = {
   U: t('view.gun-paper.u-groove'),
   knurled: t('view.gun-paper.knurled'),
 };
+const blankRoll: NonNullable<Paper['rolls']>[number] = { groove: 'V', mm: 1, colour: '' };
+const blankMark: NonNullable<Paper['tension']>[number] = { filler: 'steel-solid', diameterMm: 1, mark: '' };
 const sizeChoices = wireSizes.map(({ diameterMm, label }) => ({ value: String(diameterMm), label }));
 
 function OneGun({
@@ -208,7 +210,7 @@ function OneGun({
         <Rows
           title={t('view.gun-paper.drive-rolls-by-colour')}
           rows={paper.rolls ?? []}
-          blank={{ groove: 'V', mm: 1, colour: '' }}
+          blank={blankRoll}
           columns="1fr 120px 1.5fr auto"
           onRows={(rolls) => set({ rolls })}
           fields={(roll, change) => (
@@ -237,7 +239,7 @@ function OneGun({
         <Rows
           title={t('view.gun-paper.pressure-marks')}
           rows={paper.tension ?? []}
-          blank={{ filler: 'steel-solid', diameterMm: 1, mark: '' }}
+          blank={blankMark}
           columns="2fr 120px 1fr auto"
           onRows={(tension) => set({ tension })}
           fields={(one, change) => (

@@ -2922,6 +2922,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.window.at-feed-and-trim': { readonly feed: SaidValue; readonly trim: SaidValue };
   readonly 'view.window.corner': null;
   readonly 'view.window.corners-are-taken-over': null;
+  readonly 'view.window.diamonds-are-trials': null;
   readonly 'view.window.drawn': { readonly count: number };
   readonly 'view.window.fails-less-than': { readonly share: SaidValue };
   readonly 'view.window.how-far-each-may-be-moved': null;
@@ -2930,7 +2931,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.window.it-does-not-hold': null;
   readonly 'view.window.it-holds': null;
   readonly 'view.window.made-for-revision': { readonly revision: SaidValue };
+  readonly 'view.window.nobody-welded-there': null;
   readonly 'view.window.none-nothing-may-be-moved': null;
+  readonly 'view.window.passed-and-failed': { readonly failed: SaidValue; readonly passed: SaidValue };
   readonly 'view.window.step': null;
   readonly 'view.window.take-it-away': null;
   readonly 'view.window.test-every-corner': null;
@@ -2938,6 +2941,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.window.testing': null;
   readonly 'view.window.trim-axis': { readonly unit: SaidValue };
   readonly 'view.window.trim-either-way': null;
+  readonly 'view.window.welded-corners': { readonly of: SaidValue; readonly welded: SaidValue };
   readonly 'view.window.window': null;
   readonly 'view.window.window-of': { readonly seam: SaidValue };
   readonly 'view.window.wire-feed-axis': { readonly unit: SaidValue };
@@ -2978,4 +2982,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4206;
+export const sentenceCount = 4210;

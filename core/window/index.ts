@@ -14,6 +14,7 @@ export {
   type WindowQuantity,
   type WindowTested,
 } from './window.ts';
+export { weldedAt, weldedCorners, type Welded, type WeldedCorner } from './evidence.ts';
 export { offsetBeyond, withOffset, type Offset } from './offset.ts';
 export { sobol } from './sobol.ts';
 export { dialsBeyond, dialWindowWords, windowOnDials, type DialWindow } from './on-dials.ts';

@@ -37,6 +37,8 @@ const stops: readonly Stop[] = [
   { to: '/score', name: t('view.app.score'), drawing: <path d="M2 20h20M3 20V6h5l3 4h6l3 6v4" /> },
   // A bead on a coupon, and a tick.
   { to: '/trials', name: t('view.app.trials'), drawing: <path d="M2 20h20M4 20c0-4 8-4 8 0M12 9l4 4 6-9" /> },
+  // Bars of work on three machines, one after the other.
+  { to: '/run-plan', name: t('view.run-plan.run-plan'), drawing: <path d="M2 4v16M5 6h8M9 12h11M5 18h6M16 18h4" /> },
   // A spool seen from the side, wire leaving it.
   {
     to: '/library',

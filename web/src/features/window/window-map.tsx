@@ -1,6 +1,6 @@
 /** The window drawn over feed and trim: the set point, the asked rectangle with its corners, and the largest that holds. */
 import { Box } from '@chakra-ui/react';
-import type { Window } from '@fox-tempo/core/window';
+import type { Welded, Window } from '@fox-tempo/core/window';
 import { fixed, t, unitShown, inUnitShown } from '../../lib/words.ts';
 import { cssColour } from '../../ui/theme/colours.ts';
 
@@ -20,11 +20,14 @@ export function WindowMap({
   asked,
   holds,
   corners,
+  welds = [],
 }: {
   readonly at: { readonly wireFeedMPerMin: number; readonly trimMm: number };
   readonly asked: Window;
   readonly holds: Window | null;
   readonly corners: readonly CornerMark[];
+  /** Trials, where their dials stood. */
+  readonly welds?: readonly Welded[];
 }) {
   const feed = asked.wireFeedMPerMin ?? [at.wireFeedMPerMin, at.wireFeedMPerMin];
   const trim = asked.trimMm ?? [at.trimMm, at.trimMm];
@@ -94,6 +97,19 @@ export function WindowMap({
         >
           {t('view.window.trim-axis', { unit: unitShown('shortLength').label })}
         </text>
+        {welds.map(({ wireFeedMPerMin, trimMm, verdict }, index) => (
+          <rect
+            key={index}
+            x={x(wireFeedMPerMin) - 5}
+            y={y(trimMm) - 5}
+            width="10"
+            height="10"
+            transform={`rotate(45 ${x(wireFeedMPerMin)} ${y(trimMm)})`}
+            fill={cssColour(verdict === 'pass' ? 'spruceSoft' : 'surface')}
+            stroke={cssColour(verdict === 'pass' ? 'spruce' : verdict === 'fail' ? 'crimson' : 'quiet')}
+            strokeWidth="1.6"
+          />
+        ))}
         {corners.map(({ wireFeedMPerMin, trimMm, ok }) => (
           <g key={`${wireFeedMPerMin} ${trimMm}`} transform={`translate(${x(wireFeedMPerMin)} ${y(trimMm)})`}>
             <circle r="9" fill={cssColour('surface')} stroke={cssColour(ok ? 'spruce' : 'crimson')} strokeWidth="2" />

@@ -2,10 +2,20 @@
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, ProgramFile, SeamResource } from '@fox-tempo/contract';
 import { amount, type SaidValue } from '@fox-tempo/core/said';
-import { windowOnDials, type Window, type WindowTested } from '@fox-tempo/core/window';
+import {
+  weldedAt,
+  weldedCorners,
+  windowOnDials,
+  type Welded,
+  type WeldedCorner,
+  type Window,
+  type WindowTested,
+} from '@fox-tempo/core/window';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useLoaderData, useParams } from 'react-router';
 import { api } from '../../data/api.ts';
+import { queryClient } from '../../data/queries.ts';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useMay } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
@@ -104,6 +114,11 @@ function Asked({
       setTested(asked);
       setAnswer(found);
     });
+  const welds = useWelded(seam, machine, program);
+  const evidence = weldedCorners(
+    answer && tested !== null && sameWindow(tested, asked) ? answer.largestThatHolds : (standing?.window ?? asked),
+    welds,
+  );
   const isCurrent = tested !== null && sameWindow(tested, asked);
   const marks = answer && isCurrent ? worstByCorner(answer.corners) : [];
   const failing = marks.filter(({ ok }) => !ok);
@@ -145,9 +160,14 @@ function Asked({
               asked={asked}
               holds={answer && isCurrent && failing.length > 0 ? answer.largestThatHolds : null}
               corners={marks}
+              welds={welds.filter(
+                (one) =>
+                  Math.abs(one.wireFeedMPerMin / program.wireFeedMPerMin - 1) < 0.25 &&
+                  Math.abs(one.trimMm - program.trimMm) < 1.6 * Math.max(trimMm, 0.5),
+              )}
             />
             <Box fontSize="12.5px" color="quiet">
-              {t('view.window.corners-are-taken-over')}
+              {t('view.window.corners-are-taken-over')} {welds.length > 0 && t('view.window.diamonds-are-trials')}
             </Box>
             {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
           </Box>
@@ -186,9 +206,55 @@ function Asked({
           offered={answer && isCurrent ? answer.largestThatHolds : null}
           onSeam={onSeam}
         />
+        {evidence.length > 0 && <Evidence corners={evidence} />}
       </Box>
     </Box>
   );
+}
+
+/** Which corners have been welded: the simulated arc is no weld. */
+function Evidence({ corners }: { readonly corners: readonly WeldedCorner[] }) {
+  const welded = corners.filter(({ passed }) => passed > 0).length;
+  return (
+    <Panel title={t('view.window.welded-corners', { welded, of: corners.length })}>
+      <Box as="ul" listStyleType="none" fontSize="14px">
+        {corners.map(({ wireFeedMPerMin, trimMm, passed, failed }) => (
+          <Box as="li" key={`${wireFeedMPerMin} ${trimMm}`} py="0.5" color={failed > 0 ? 'crimson' : undefined}>
+            {t('view.window.at-feed-and-trim', {
+              feed: amount('wireFeed', wireFeedMPerMin, 1),
+              trim: amount('shortLength', trimMm, 1),
+            })}{' '}
+            {passed + failed === 0
+              ? t('view.window.nobody-welded-there')
+              : t('view.window.passed-and-failed', { passed, failed })}
+          </Box>
+        ))}
+      </Box>
+    </Panel>
+  );
+}
+
+/** More trials than this say nothing new about a window. */
+const mostTrials = 24;
+
+/** Trials of this revision on this machine, where their dials stood. */
+function useWelded(seam: SeamResource, machine: StandingMachine, program: ProgramFile): readonly Welded[] {
+  const revision = seam.revision?.number;
+  const { data } = useQuery(
+    {
+      queryKey: ['welded', seam.id, machine.id, revision],
+      queryFn: async ({ signal }) => {
+        const { items } = await api.trials({ seam: seam.id, machine: machine.id }, signal);
+        const own = items.filter((trial) => trial.revision === revision).slice(0, mostTrials);
+        return Promise.all(own.map(({ id }) => api.trial(id, signal)));
+      },
+    },
+    queryClient,
+  );
+  return (data ?? []).flatMap(({ body, verdict }) => {
+    const at = weldedAt(machine.file, program, body.dials);
+    return at ? [{ ...at, verdict }] : [];
+  });
 }
 
 function windowOf({ wireFeedMPerMin, trimMm }: ProgramFile, feedPercent: number, trim: number): Window {

@@ -20,22 +20,6 @@ async function mapDrawn(page) {
   await page.getByRole('button', { name: 'Pause the arc' }).click();
 }
 
-/** A held start, let go, and a tap to the second level; still burning. */
-async function playedToSecond(page) {
-  const isState = (phase) => page.locator(`[data-state=${phase}]`).waitFor({ timeout: 8_000 });
-  await page.keyboard.down('Space');
-  await isState('start');
-  await page.waitForTimeout(800);
-  await page.keyboard.up('Space');
-  await isState('main');
-  await page.waitForTimeout(1500);
-  await page.keyboard.down('Space');
-  await page.waitForTimeout(120);
-  await page.keyboard.up('Space');
-  await isState('second');
-  await page.waitForTimeout(900);
-}
-
 /** Name of the picture, where it is taken, and what is done before. */
 const pictures = [
   { name: 'today-day', path: '/today' },
@@ -61,7 +45,6 @@ const pictures = [
     },
   },
   { name: 'score-day', path: '/score/trike-frame-rail' },
-  { name: 'score-play-day', path: '/score/trike-frame-rail', act: playedToSecond },
   {
     name: 'trial-record-tablet',
     path: '/seams/hitch-bracket-fillet/trial',
@@ -78,12 +61,6 @@ const pictures = [
   },
   { name: 'trials-day', path: '/trials' },
   {
-    name: 'trials-compared-night',
-    path: `/trials/compare?ids=${[16, 18, 19].map((at) => `00000000-0000-4000-8000-0000000000${at}`).join(',')}`,
-    theme: 'night',
-  },
-  { name: 'trial-plan-day', path: '/seams/hitch-bracket-fillet/trial-plan' },
-  {
     name: 'window-day',
     path: '/seams/axle-plate-to-tube/window',
     person: 'ilse-brandokor',
@@ -92,6 +69,9 @@ const pictures = [
       await page.getByText('It does not hold').waitFor({ timeout: 60_000 });
     },
   },
+  { name: 'procedure-day', path: '/seams/axle-plate-to-tube/procedure' },
+  { name: 'shift-day', path: '/shift' },
+  { name: 'bench-mode-day', path: '/bench-mode/axle-plate-to-tube?machine=rowan' },
   {
     name: 'heat-day',
     path: '/seams/trike-box-floor/heat',

@@ -441,6 +441,12 @@ export const doorFacts = {
     who: floor,
     needs: 'key',
   },
+  wear: {
+    method: 'GET',
+    path: '/wear',
+    summary: say('contract.what-wears-on-each-gun'),
+    who: everybody,
+  },
   shift: {
     method: 'GET',
     path: '/shift',

@@ -64,6 +64,7 @@ import { job, jobCreate } from './jobs.ts';
 import { learned, learnedQuery } from './learned.ts';
 import { run, runCreate, runDecision, runQuery } from './run.ts';
 import { shift } from './shift.ts';
+import { wear } from './wear.ts';
 import { standInBead, standInWeld } from './stand-in.ts';
 import { seamLimits, trial, trialCreate, trialQuery, trialRow } from './trial.ts';
 
@@ -125,6 +126,7 @@ const shapes = {
   decideRun: { body: runDecision, answer: run },
   saveOffset: { body: seamOffset, answer: seamResource },
   shift: { answer: shift },
+  wear: { answer: wear },
   releaseSeam: { body: seamRelease, answer: seamReleased },
   addTrial: { body: trialCreate, answer: trial },
   trial: { answer: trial },

@@ -190,6 +190,7 @@ export {
   type RunQuery,
 } from './run.ts';
 export { shift, type ShiftSlot } from './shift.ts';
+export { wear, type WearRow } from './wear.ts';
 export { runsCsv } from './runs-csv.ts';
 export { trialsCsv } from './trials-csv.ts';
 export { diagnosis, type DiagnosisAnswer, type MoveAnswer } from './diagnosis.ts';

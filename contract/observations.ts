@@ -1,8 +1,9 @@
 /** What was observed, by kind. A row is never changed; a correction is a further row that names the one it corrects. */
 import { wireLefts, wireShapes } from '@fox-tempo/core/score';
 import { stepKinds } from '@fox-tempo/core/setup';
+import { wearParts } from '@fox-tempo/core/maintenance';
 import { z } from 'zod';
-import { fillerField, gasField, idField, materialField, ranged, timestampField } from './fields.ts';
+import { closed, fillerField, gasField, idField, materialField, ranged, timestampField } from './fields.ts';
 
 const note = z.string().trim().max(300);
 export const dialReadings = z.record(idField, z.number());
@@ -39,6 +40,13 @@ export const recordedKinds = {
     day: z.iso.date(),
     materialGroup: materialField,
     ticks: z.record(z.string().max(80), z.boolean()),
+  }),
+  replaced: z.strictObject({
+    feederId: idField,
+    part: closed(wearParts),
+    /** Worn out, or taken off while still good. */
+    reason: z.enum(['worn', 'still-good']),
+    note,
   }),
   note: z.strictObject({ text: z.string().trim().min(1).max(2000) }),
   /** Takes back the row that it names in `corrects`. */
@@ -89,6 +97,12 @@ export const observationCreate = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('burn-back-stop'), body: recordedKinds['burn-back-stop'], ...common }),
   z.strictObject({ kind: z.literal('calibration-points'), body: recordedKinds['calibration-points'], ...common }),
   z.strictObject({ kind: z.literal('first-arc'), body: recordedKinds['first-arc'], ...common }),
+  z.strictObject({
+    kind: z.literal('replaced'),
+    body: recordedKinds.replaced,
+    ...common,
+    machineId: idField,
+  }),
   z.strictObject({ kind: z.literal('note'), body: recordedKinds.note, ...common }),
   z.strictObject({ kind: z.literal('withdrawal'), body: recordedKinds.withdrawal, ...common, corrects: z.uuid() }),
 ]);

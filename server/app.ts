@@ -15,6 +15,7 @@ import { notFound, sendProblem } from './http/problem.ts';
 import { chooseWords } from './http/words.ts';
 import { blobHandlers } from './modules/blobs/handlers.ts';
 import { cardHandlers } from './modules/cards/handlers.ts';
+import { wearHandlers } from './modules/wear/handlers.ts';
 import { paperHandlers } from './modules/papers/handlers.ts';
 import { computeHandlers } from './modules/compute/handlers.ts';
 import { descriptionHandlers } from './modules/description/handlers.ts';
@@ -97,6 +98,7 @@ function api({ connection, sessions, pool, queue, keeper, limits = usualLimits }
     ...seamHandlers,
     ...cardHandlers(pool),
     ...paperHandlers(pool),
+    ...wearHandlers,
     ...machineHandlers,
     ...slotHandlers,
     ...floorHandlers,

@@ -2917,6 +2917,33 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'view.waveform.mean': null;
   readonly 'view.waveform.rms': null;
+  readonly 'view.wear.by-own': { readonly n: number };
+  readonly 'view.wear.by-rule': null;
+  readonly 'view.wear.due': null;
+  readonly 'view.wear.due-parts': null;
+  readonly 'view.wear.fine': null;
+  readonly 'view.wear.isolate-first': null;
+  readonly 'view.wear.looked-at-first': {
+    readonly expected: SaidValue;
+    readonly part: SaidValue;
+    readonly used: SaidValue;
+  };
+  readonly 'view.wear.never-noted': null;
+  readonly 'view.wear.new-part': { readonly part: SaidValue };
+  readonly 'view.wear.on-gun': { readonly feeder: SaidValue; readonly machine: SaidValue; readonly part: SaidValue };
+  readonly 'view.wear.replaced': null;
+  readonly 'view.wear.since': { readonly by: SaidValue; readonly since: SaidValue };
+  readonly 'view.wear.soon': null;
+  readonly 'view.wear.still-good': null;
+  readonly 'view.wear.the-old-one-was': null;
+  readonly 'view.wear.used-of': {
+    readonly expected: SaidValue;
+    readonly high: SaidValue;
+    readonly low: SaidValue;
+    readonly used: SaidValue;
+  };
+  readonly 'view.wear.what-wears': null;
+  readonly 'view.wear.worn-out': null;
   readonly 'view.window.a-lead-hand-writes-it': null;
   readonly 'view.window.ask': null;
   readonly 'view.window.at-feed-and-trim': { readonly feed: SaidValue; readonly trim: SaidValue };
@@ -2982,4 +3009,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4210;
+export const sentenceCount = 4233;

@@ -276,6 +276,7 @@ export interface CoreSentences {
   readonly 'contract.what-stands-in-its-memory': null;
   readonly 'contract.what-stands-on-a-machines': null;
   readonly 'contract.what-was-observed-the-newest': null;
+  readonly 'contract.what-wears-on-each-gun': null;
   readonly 'contract.which-cause-and-which-move': null;
   readonly 'contract.which-operation-where-and-when': null;
   readonly 'contract.who-is-signed-in-and': null;
@@ -847,6 +848,10 @@ export interface CoreSentences {
   readonly 'machine.with-at-80-most-of': { readonly label: SaidValue };
   readonly 'machine.with-the-upper-end-the': null;
   readonly 'machine.with-the-upper-end-the-2': null;
+  readonly 'maintenance.contact-tip': null;
+  readonly 'maintenance.drive-rolls': null;
+  readonly 'maintenance.gas-nozzle': null;
+  readonly 'maintenance.liner': null;
   readonly 'melting.an-rms-current-of-alone': { readonly rmsCurrent: SaidValue };
   readonly 'melting.an-rms-current-of-is': { readonly mean: SaidValue; readonly rmsCurrent: SaidValue };
   readonly 'melting.arc-plus-extension-together': {

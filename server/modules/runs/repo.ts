@@ -10,6 +10,8 @@ import { isoTime } from '../../http/timestamp.ts';
 /** What a run's observation holds beside what was sent. */
 export interface KeptRun {
   readonly orderId: string | null;
+  /** Left out before feeders were named. */
+  readonly feederId?: string | undefined;
   readonly sent: Run['body'];
   readonly loaded: Run['loaded'];
   readonly held: Run['held'];

@@ -76,6 +76,7 @@ export async function recordRun(db: Database, key: string, asked: RunCreate, me:
     const gas = cylinder?.gas ?? feeder?.gas;
     const kept: KeptRun = {
       orderId: orderId ?? null,
+      ...(machine.standing ? { feederId: machine.standing.feederId } : {}),
       sent: body,
       loaded: wire && gas !== undefined ? { filler: wire.filler, diameterMm: wire.diameterMm, gas } : null,
       held,

@@ -1,6 +1,7 @@
 /** One line for each kind of observation. */
 import { amount } from '@fox-tempo/core/said';
-import { t, fixed } from './words.ts';
+import { t, fixed, tell } from './words.ts';
+import { wearPartNames, wearParts } from '@fox-tempo/core/maintenance';
 import type { Observation } from '@fox-tempo/contract';
 
 export const kindNames: Record<Observation['kind'], string> = {
@@ -23,6 +24,7 @@ export const kindNames: Record<Observation['kind'], string> = {
   'run-decision': t('view.runs.decision'),
   release: t('view.runs.release'),
   offset: t('view.runs.own-way'),
+  replaced: t('view.wear.replaced'),
   note: t('view.machines.note'),
   withdrawal: t('view.shop.taken-back'),
 };
@@ -90,6 +92,16 @@ export function observationLine({ kind, body, revision }: Observation): string {
     case 'window':
     case 'release':
       return text('reason');
+    case 'replaced': {
+      const part = wearParts.find((one) => one === body['part']);
+      return [
+        part === undefined ? '' : tell(wearPartNames[part]),
+        text('reason') === 'worn' ? t('view.wear.worn-out') : t('view.wear.still-good'),
+        text('note'),
+      ]
+        .filter(Boolean)
+        .join(', ');
+    }
     case 'note':
       return text('text');
     case 'withdrawal':

@@ -16,6 +16,7 @@ import { Panel } from '../../ui/panel.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { Tick } from '../../ui/tick.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
+import { GunWear } from '../wear/index.ts';
 import type { MachineEditor } from './use-machine.ts';
 
 type Feeder = MachineFile['feeders'][number];
@@ -299,6 +300,7 @@ function OneGun({
             </>
           )}
         />
+        <GunWear machineId={machine.id} feederId={feeder.id} />
         {task.problem !== null && edited && (
           <Notice level="refusal" word={t('view.library.not-saved')} urgent>
             {t('view.machines.what-you-typed-is-kept', { problem: task.problem })}

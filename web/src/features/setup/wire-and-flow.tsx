@@ -9,6 +9,7 @@ import { useSettings } from '../../lib/settings.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
+import { LookFirst } from '../wear/index.ts';
 import { Tick } from '../../ui/tick.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
 
@@ -45,6 +46,9 @@ export function WireAndFlow({
           value2: formatWithUnit(band.highLPerMin, 'gasFlow', other),
           because: band.because,
         })}
+      </Box>
+      <Box mb="2" _empty={{ display: 'none' }}>
+        <LookFirst machineId={machine.id} feederId={list.feederId} />
       </Box>
       {troubles.map(({ code, message }) => (
         <Box mb="2" key={tell(code)}>

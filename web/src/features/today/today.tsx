@@ -14,6 +14,7 @@ import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { FirstHour } from '../tour/index.ts';
 import { Drifted } from './drifted.tsx';
+import { DueParts } from './due-parts.tsx';
 import { HeldParts } from './held-parts.tsx';
 import { WaitsForVerdict } from './waits-for-verdict.tsx';
 import { RunningLow } from './running-low.tsx';
@@ -96,6 +97,7 @@ export function Today() {
           </Panel>
           <HeldParts />
           <Drifted />
+          <DueParts />
           <WaitsForVerdict />
           <RunningLow stock={stock} machines={machines} seams={seams} />
           <Panel title={t('view.today.machines-as-they-stand')}>

@@ -28,6 +28,7 @@ import { timerName } from './stopwatch.tsx';
 import { SymptomDrawing } from './symptom-drawing.tsx';
 import { VerdictLines } from './verdict-lines.tsx';
 import { VerdictMark } from '../own-welds/index.ts';
+import { LookFirst } from '../wear/index.ts';
 
 export async function loadTrial({ params, request }: { params: { id?: string | undefined }; request: Request }) {
   const [trial, machines] = await Promise.all([
@@ -102,7 +103,10 @@ function OneTrial({ trial, machine }: { readonly trial: Trial; readonly machine:
           <Forms trial={trial} />
         </Box>
         {diagnosis ? (
-          <Diagnosis trial={trial} machine={machine} diagnosis={diagnosis} />
+          <Box display="grid" gap="3" minWidth={0}>
+            {verdict.verdict !== 'pass' && <LookFirst machineId={trial.machineId} />}
+            <Diagnosis trial={trial} machine={machine} diagnosis={diagnosis} />
+          </Box>
         ) : error ? (
           <Notice level="caution" word={t('view.trials.not-judged')}>
             {error.message}

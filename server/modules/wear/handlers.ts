@@ -1,0 +1,7 @@
+import type { Handlers } from '../../http/doors.ts';
+import { readWear } from './service.ts';
+
+export const wearHandlers = { wear: async ({ db }) => ({ parts: await readWear(db) }) } satisfies Pick<
+  Handlers,
+  'wear'
+>;

@@ -1,0 +1,2 @@
+export { GunWear } from './gun-wear.tsx';
+export { LookFirst } from './look-first.tsx';

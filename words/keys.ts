@@ -2512,17 +2512,27 @@ export interface Sentences extends CoreSentences {
   readonly 'view.simulated.simulating-one-second-of-arc': { readonly share: SaidValue };
   readonly 'view.simulated.to': null;
   readonly 'view.today.all-stock': null;
+  readonly 'view.today.and-more': { readonly more: SaidValue };
+  readonly 'view.today.as-it-stands': null;
+  readonly 'view.today.change-over': { readonly minutes: SaidValue };
   readonly 'view.today.count-again': null;
   readonly 'view.today.counting': null;
   readonly 'view.today.days-late': { readonly days: number };
+  readonly 'view.today.dials-to-set': { readonly count: number };
   readonly 'view.today.done': null;
   readonly 'view.today.due-in-days': { readonly days: number };
   readonly 'view.today.due-today': null;
   readonly 'view.today.due-tomorrow': null;
+  readonly 'view.today.ends-after': {
+    readonly name: SaidValue;
+    readonly pieces: SaidValue;
+    readonly quantity: SaidValue;
+  };
   readonly 'view.today.enough-for-five-parts-and': null;
   readonly 'view.today.every-seam-has-a-setting': null;
   readonly 'view.today.gas-and-wire-on-the': null;
   readonly 'view.today.gb-are-left-where-the': { readonly diskFreeBytes: SaidValue };
+  readonly 'view.today.late-by': { readonly late: SaidValue };
   readonly 'view.today.machines-as-they-stand': null;
   readonly 'view.today.no-order-is-in-hand': null;
   readonly 'view.today.no-seam-of-this-part': null;
@@ -2531,6 +2541,8 @@ export interface Sentences extends CoreSentences {
   readonly 'view.today.not-counted': null;
   readonly 'view.today.not-counted-2': null;
   readonly 'view.today.not-known-whether-it-was': null;
+  readonly 'view.today.nothing-for-it': null;
+  readonly 'view.today.nothing-to-change': null;
   readonly 'view.today.of': { readonly quantity: SaidValue };
   readonly 'view.today.of-done': { readonly done: SaidValue; readonly quantity: SaidValue };
   readonly 'view.today.on-of-arc': {
@@ -2542,16 +2554,21 @@ export interface Sentences extends CoreSentences {
   readonly 'view.today.one-more-done': { readonly partName: SaidValue };
   readonly 'view.today.one-part-done': null;
   readonly 'view.today.orders-in-hand': null;
+  readonly 'view.today.out-of-the-plan': null;
   readonly 'view.today.outlined-its-dials-are-not': null;
+  readonly 'view.today.pieces-of': { readonly count: SaidValue; readonly seam: SaidValue };
   readonly 'view.today.revision': {
     readonly diameter: SaidValue;
     readonly filler: SaidValue;
     readonly number: SaidValue;
   };
+  readonly 'view.today.seams-of': { readonly partName: SaidValue };
   readonly 'view.today.slot': { readonly slot: SaidValue };
   readonly 'view.today.take-one-back': { readonly partName: SaidValue };
   readonly 'view.today.take-one-back-2': null;
   readonly 'view.today.the-disk-runs-full': null;
+  readonly 'view.today.then': { readonly order: SaidValue; readonly seam: SaidValue };
+  readonly 'view.today.to-look-at': null;
   readonly 'view.today.waits-for-a-setting': null;
   readonly 'view.tour.by-metal-thickness-joint-and': null;
   readonly 'view.tour.describe-one': null;
@@ -3009,4 +3026,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4233;
+export const sentenceCount = 4246;

@@ -8,3 +8,12 @@ export {
   type DayMachine,
   type DayPlan,
 } from './day-plan.ts';
+export {
+  endingsOf,
+  shiftPage,
+  type Ending,
+  type NextJob,
+  type NextOn,
+  type NextStock,
+  type ShiftPage,
+} from './next-on.ts';

@@ -13,7 +13,9 @@ serveQuestions<SumWork>((ask) =>
           ? sums.heatOrder(ask.with)
           : ask.of === 'dayPlan'
             ? sums.dayPlan(ask.with)
-            : sums.lowStock(ask.with),
+            : ask.of === 'shiftPage'
+              ? sums.shiftPage(ask.with)
+              : sums.lowStock(ask.with),
     ),
   ),
 );

@@ -2,7 +2,16 @@
 import { planRequest, type SeamResource, type Stock } from '@fox-tempo/contract';
 import { cylinderOutlook, spoolOutlook, type Outlook } from '@fox-tempo/core/consumption';
 import { sameWire } from '@fox-tempo/core/machine';
-import { planDay, type DayJob, type DayMachine, type DayPlan } from '@fox-tempo/core/day-plan';
+import {
+  planDay,
+  shiftPage,
+  type DayJob,
+  type DayMachine,
+  type DayPlan,
+  type NextJob,
+  type NextStock,
+  type ShiftPage,
+} from '@fox-tempo/core/day-plan';
 import { bestOrder, type SoakInput } from '@fox-tempo/core/soak';
 import { rankFillers, rankGases, rankSizes, type RankedChoice } from '@fox-tempo/core/wire-choice';
 import { measureSeam } from '../lib/part-use.ts';
@@ -39,6 +48,16 @@ export interface SumQuestions {
     };
     answer: DayPlan;
   };
+  /** What each machine welds next. */
+  shiftPage: {
+    ask: {
+      readonly jobs: readonly NextJob[];
+      readonly machines: readonly DayMachine[];
+      readonly stock: NextStock;
+      readonly fixed: Readonly<Record<string, readonly string[]>>;
+    };
+    answer: ShiftPage;
+  };
   /** The order of seams that waits least. */
   heatOrder: {
     ask: { readonly input: SoakInput };
@@ -56,6 +75,7 @@ export const sums: { [K in keyof SumQuestions]: (ask: SumQuestions[K]['ask']) =>
     };
   },
   dayPlan: ({ jobs, machines, fixed }) => planDay(jobs, machines, fixed),
+  shiftPage: ({ jobs, machines, stock, fixed }) => shiftPage(jobs, machines, stock, fixed),
   heatOrder({ input }) {
     const { order, endsAtS, waitS } = bestOrder(input);
     return { order, endsAtS, waitS };

@@ -3,7 +3,8 @@ import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import type { DayPlan } from '@fox-tempo/core/day-plan';
 import { t } from '../../lib/words.ts';
-import { clock, own, type NamedJob } from './named.ts';
+import type { NamedJob } from '../../lib/day-jobs.ts';
+import { clock, own } from './named.ts';
 
 const shiftMinutes = 480;
 

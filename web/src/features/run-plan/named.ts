@@ -1,11 +1,5 @@
-/** A job with the names people know it by, and how its times are said. */
-import type { DayBar, DayJob, DayPlan } from '@fox-tempo/core/day-plan';
-
-export interface NamedJob extends DayJob {
-  readonly seamId: string;
-  readonly name: string;
-  readonly order: string;
-}
+/** Bars of one machine in their order, and how their times are said. */
+import type { DayBar, DayPlan } from '@fox-tempo/core/day-plan';
 
 export function own({ bars }: DayPlan, machineId: string): DayBar[] {
   return bars.filter((bar) => bar.machineId === machineId).sort((a, b) => a.fromMinute - b.fromMinute);

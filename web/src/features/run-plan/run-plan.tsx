@@ -1,26 +1,24 @@
 /** The day's run: every seam of the open orders on the machine and at the time that costs least, with changeovers between; moved by hand and replanned. */
 import { Box } from '@chakra-ui/react';
-import type { MachineResource, Order, SeamResource } from '@fox-tempo/contract';
+import type { MachineResource } from '@fox-tempo/contract';
 import { amount } from '@fox-tempo/core/said';
 import { jobMinutes, type DayPlan } from '@fox-tempo/core/day-plan';
 import { useMemo } from 'react';
 import { Link, useLoaderData } from 'react-router';
 import { api } from '../../data/api.ts';
 import { csvOf } from '../../lib/csv.ts';
+import { bareJobs, dayJobs, useMovedByHand, type NamedJob } from '../../lib/day-jobs.ts';
 import { standingMachine } from '../../lib/as-stands.ts';
 import { download } from '../../lib/download.ts';
-import { measureSeam } from '../../lib/part-use.ts';
-import { daysUntil } from '../../lib/time.ts';
 import { t, tell } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
-import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { useSum } from '../../workers/use-sum.ts';
 import { Bars } from './bars.tsx';
-import { clock, own, type NamedJob } from './named.ts';
+import { clock, own } from './named.ts';
 
 export async function loadRunPlan({ request }: { request: Request }) {
   const [orders, machines, seams] = await Promise.all([
@@ -35,20 +33,14 @@ export async function loadRunPlan({ request }: { request: Request }) {
   };
 }
 
-/** A shift of eight hours; what is due on a day is due at the end of its shift. */
-const shiftMinutes = 480;
-
 export function RunPlan() {
   const { orders, machines, seams } = useLoaderData<Awaited<ReturnType<typeof loadRunPlan>>>();
-  const [kept, setKept] = useKeptForm<{ fixed: Readonly<Record<string, readonly string[]>>; away: readonly string[] }>(
-    'run-plan',
-    { fixed: {}, away: [] },
-  );
-  const jobs = useMemo(() => jobsOf(orders, seams), [orders, seams]);
+  const [kept, setKept] = useMovedByHand();
+  const jobs = useMemo(() => dayJobs(orders, seams), [orders, seams]);
   const here = machines.filter(({ id }) => !kept.away.includes(id));
   const ask = useMemo(
     () => ({
-      jobs: jobs.map(({ seamId: _seam, name: _name, order: _order, ...job }) => job),
+      jobs: bareJobs(jobs),
       machines: machines
         .filter(({ id }) => !kept.away.includes(id))
         .map((machine) => ({ id: machine.id, file: standingMachine(machine).file, state: machine.standing })),
@@ -128,30 +120,6 @@ export function RunPlan() {
         )}
       </Box>
     </>
-  );
-}
-
-function jobsOf(orders: readonly Order[], seams: readonly SeamResource[]): NamedJob[] {
-  return orders.flatMap((order) =>
-    seams
-      .filter((seam) => seam.partId === order.partId)
-      .flatMap(measureSeam)
-      .flatMap(({ seam, use }): NamedJob[] => {
-        const program = seam.revision?.program;
-        if (!program) return [];
-        return [
-          {
-            id: `${order.id}/${seam.id}`,
-            seamId: seam.id,
-            name: seam.spec.name,
-            order: order.number,
-            program,
-            arcMinutes: use.arcSeconds / 60,
-            quantity: order.quantity - order.done,
-            dueMinute: (Math.max(daysUntil(order.dueOn), 0) + 1) * shiftMinutes,
-          },
-        ];
-      }),
   );
 }
 

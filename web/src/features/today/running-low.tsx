@@ -4,10 +4,9 @@ import { t, tellIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource, Stock } from '@fox-tempo/contract';
 import { useMemo } from 'react';
-import { Link } from 'react-router';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
-import { Panel } from '../../ui/panel.tsx';
+import { LookGroup, LookRow } from './look-group.tsx';
 import { useSum } from '../../workers/use-sum.ts';
 
 export function RunningLow({
@@ -26,57 +25,42 @@ export function RunningLow({
     const machine = nameOf(one.machineId);
     return machine === undefined ? [] : [{ ...one, machine }];
   });
+  if (issues.length > 0)
+    return (
+      <Notice level="caution" word={t('view.today.not-counted')}>
+        {tellIf(issues[0]?.message)}{' '}
+        <Action kind="quiet" minHeight="32px" onClick={retry}>
+          {t('view.today.count-again')}
+        </Action>
+      </Notice>
+    );
+  if (!low || low.length === 0)
+    return (
+      <Box fontSize="13.5px" color={low ? 'spruce' : 'quiet'} role="status" py="1">
+        {low ? t('view.today.enough-for-five-parts-and') : t('view.today.counting')}
+      </Box>
+    );
   return (
-    <Panel
+    <LookGroup
       title={t('view.today.gas-and-wire-on-the')}
-      aside={
-        <Box
-          asChild
-          textStyle="label"
-          color="accent"
-          fontWeight={600}
-          minHeight="44px"
-          my="-3"
-          display="inline-flex"
-          alignItems="center"
-        >
-          <Link to="/library/stock">{t('view.today.all-stock')}</Link>
-        </Box>
-      }
-    >
-      {issues.length > 0 && (
-        <Notice level="caution" word={t('view.today.not-counted')}>
-          {tellIf(issues[0]?.message)}{' '}
-          <Action kind="quiet" minHeight="32px" onClick={retry}>
-            {t('view.today.count-again')}
-          </Action>
-        </Notice>
-      )}
-      {!low ? (
-        <Box fontSize="13.5px" color="quiet" role="status">
-          {t('view.today.counting')}
-        </Box>
-      ) : low.length === 0 ? (
-        <Box fontSize="13.5px" color="spruce">
-          {t('view.today.enough-for-five-parts-and')}
-        </Box>
-      ) : (
-        <Box as="ul" listStyleType="none" fontSize="13.5px">
-          {low.map(({ id, name, machine, seam, outlook }) => (
-            <Box as="li" key={`${id}${seam}`} py="1">
-              <Box as="span" color={outlook.partsLeft === 0 ? 'crimson' : 'ochre'} fontWeight={600}>
-                {outlook.partsLeft === 0 ? '✕' : '◇'} {name}
-              </Box>{' '}
-              {t('view.today.on-of-arc', {
-                machine,
-                partsLeft: outlook.partsLeft ?? '',
-                seam,
-                arcMinutes: amount('minutes', outlook.arcMinutes, 0),
-              })}
-            </Box>
-          ))}
-        </Box>
-      )}
-    </Panel>
+      more="/library/stock"
+      rows={[...low]
+        .sort((a, b) => (a.outlook.partsLeft ?? 0) - (b.outlook.partsLeft ?? 0))
+        .map(({ id, name, machine, seam, outlook }) => (
+          <LookRow
+            key={`${id}${seam}`}
+            to="/library/stock"
+            mark={outlook.partsLeft === 0 ? '✕' : '◇'}
+            color={outlook.partsLeft === 0 ? 'crimson' : 'ochre'}
+            name={name}
+            detail={t('view.today.on-of-arc', {
+              machine,
+              partsLeft: outlook.partsLeft ?? '',
+              seam,
+              arcMinutes: amount('minutes', outlook.arcMinutes, 0),
+            })}
+          />
+        ))}
+    />
   );
 }

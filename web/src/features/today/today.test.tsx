@@ -51,9 +51,9 @@ describe('Today', () => {
     expect(screen.getByText(/due tomorrow/)).toBeTruthy();
     expect(screen.getByText(/2 days late/)).toBeTruthy();
     expect(screen.getByRole('img', { name: '5 of 12 done' })).toBeTruthy();
+    for (const order of screen.getAllByRole('button', { name: /^Seams of/ })) fireEvent.click(order);
     expect(screen.getAllByRole('link', { name: /Post edge/ }).length).toBe(2);
     expect(screen.getByText('No seam of this part is described yet.')).toBeTruthy();
-    expect(screen.getByText('Nobody has entered what is on it.')).toBeTruthy();
     expect(screen.getByText(/its dials are not described yet/)).toBeTruthy();
     // 0.05 bar over the 5 kept back is not enough for one part.
     expect((await screen.findByText('✕ Mix 1')).parentElement?.textContent).toContain('on Rowan: 0 × Axle plate');
@@ -124,7 +124,8 @@ describe('Today', () => {
   it('teaches when it is empty', async () => {
     await open('/today', { 'GET /api/orders': page([]), 'GET /api/machines': page([]), 'GET /api/seams': page([]) });
     expect(screen.getByText('No order is in hand.')).toBeTruthy();
-    expect(screen.getByText('Every seam has a setting.')).toBeTruthy();
+    expect(screen.getByText('No machine is described yet.')).toBeTruthy();
+    expect(screen.queryByText('Waits for a setting')).toBeNull();
   });
 
   it('follows the cursor to the end of a list', async () => {

@@ -1,12 +1,13 @@
 /** Today: orders in hand with their seams, the machines as they stand, and what waits for somebody. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell } from '../../lib/words.ts';
+import { t } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
-import type { MachineResource, Order, SeamResource, ShopState } from '@fox-tempo/contract';
-import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
+import type { Order, SeamResource, ShopState } from '@fox-tempo/contract';
+import { fillerOf, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { useState } from 'react';
 import { Link, useLoaderData, useRevalidator } from 'react-router';
 import { api } from '../../data/api.ts';
-import { daysUntil, shopDate, shopTime, todayInWords } from '../../lib/time.ts';
+import { daysUntil, shopDate, todayInWords } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -17,7 +18,11 @@ import { Drifted } from './drifted.tsx';
 import { DueParts } from './due-parts.tsx';
 import { HeldParts } from './held-parts.tsx';
 import { WaitsForVerdict } from './waits-for-verdict.tsx';
+import { LookGroup, LookRow } from './look-group.tsx';
+import { NextOnMachines } from './next-on.tsx';
 import { RunningLow } from './running-low.tsx';
+
+const tall = { minHeight: '44px', display: 'inline-flex', alignItems: 'center' } as const;
 
 export async function loadToday({ request }: { request: Request }) {
   const [orders, machines, seams, stock, shop] = await Promise.all([
@@ -38,10 +43,19 @@ export async function loadToday({ request }: { request: Request }) {
 
 export function Today() {
   const { shop, orders, machines, seams, stock } = useLoaderData<Awaited<ReturnType<typeof loadToday>>>();
-  const waiting = seams.filter((seam) => seam.revision === null);
   return (
     <>
-      <PageHead title={t('view.app.today')} line={todayInWords()} />
+      <PageHead title={t('view.app.today')} line={todayInWords()}>
+        {[
+          { to: '/shift', name: t('view.shift.start-of-the-shift') },
+          { to: '/run-plan', name: t('view.run-plan.run-plan') },
+          { to: '/runs', name: t('view.runs.production') },
+        ].map(({ to, name }) => (
+          <Box asChild key={to} color="accent" fontWeight={600} fontSize="14px" px="2" {...tall}>
+            <Link to={to}>{name}</Link>
+          </Box>
+        ))}
+      </PageHead>
       <Box
         as="main"
         id="content"
@@ -49,28 +63,13 @@ export function Today() {
         p="3"
         display="grid"
         gap="3"
-        gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.7fr) minmax(0, 1fr)' }}
+        gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1.5fr) minmax(0, 1fr)' }}
         alignItems="start"
       >
         <ShopTrouble shop={shop} />
         <FirstHour seams={seams} />
-        <Panel
-          title={t('view.today.orders-in-hand')}
-          aside={
-            <Box
-              asChild
-              textStyle="label"
-              color="accent"
-              fontWeight={600}
-              minHeight="44px"
-              my="-3"
-              display="inline-flex"
-              alignItems="center"
-            >
-              <Link to="/run-plan">{t('view.run-plan.run-plan')}</Link>
-            </Box>
-          }
-        >
+        <NextOnMachines orders={orders} machines={machines} seams={seams} stock={stock} />
+        <Panel title={t('view.today.orders-in-hand')} py="2">
           {orders.length === 0 ? (
             <Notice level="note">{t('view.today.no-order-is-in-hand')}</Notice>
           ) : (
@@ -81,39 +80,32 @@ export function Today() {
             </Box>
           )}
         </Panel>
-        <Box display="grid" gap="3">
-          <Panel title={t('view.today.waits-for-a-setting')}>
-            {waiting.length === 0 ? (
-              <Box color="quiet" fontSize="13.5px">
-                {t('view.today.every-seam-has-a-setting')}
-              </Box>
-            ) : (
-              <Box as="ul" listStyleType="none">
-                {waiting.map((seam) => (
-                  <SeamLink key={seam.id} seam={seam} detail={seam.partName} />
-                ))}
-              </Box>
-            )}
-          </Panel>
-          <HeldParts />
-          <Drifted />
-          <DueParts />
-          <WaitsForVerdict />
-          <RunningLow stock={stock} machines={machines} seams={seams} />
-          <Panel title={t('view.today.machines-as-they-stand')}>
-            {machines.length === 0 ? (
-              <Notice level="note">{t('view.memory.no-machine-is-described-yet')}</Notice>
-            ) : (
-              <Box as="ul" listStyleType="none">
-                {machines.map((machine) => (
-                  <MachineRow key={machine.id} machine={machine} />
-                ))}
-              </Box>
-            )}
-          </Panel>
-        </Box>
+        <Panel title={t('view.today.to-look-at')} py="2">
+          <Box display="grid" gap="1">
+            <HeldParts />
+            <Drifted />
+            <DueParts />
+            <WaitsForVerdict />
+            <WaitsForSetting seams={seams} />
+            <RunningLow stock={stock} machines={machines} seams={seams} />
+          </Box>
+        </Panel>
       </Box>
     </>
+  );
+}
+
+/** Seams that nobody gave a setting yet. */
+function WaitsForSetting({ seams }: { readonly seams: readonly SeamResource[] }) {
+  const waiting = seams.filter((seam) => seam.revision === null);
+  return (
+    <LookGroup
+      title={t('view.today.waits-for-a-setting')}
+      rows={waiting.map((seam) => (
+        <LookRow key={seam.id} to={`/seams/${seam.id}`} name={seam.spec.name} detail={seam.partName} />
+      ))}
+      more="/seams"
+    />
   );
 }
 
@@ -139,6 +131,7 @@ function ShopTrouble({ shop }: { readonly shop: ShopState }) {
 }
 
 function OrderRow({ order, seams }: { readonly order: Order; readonly seams: readonly SeamResource[] }) {
+  const [isOpen, setOpen] = useState(false);
   const days = daysUntil(order.dueOn);
   const due =
     days < 0
@@ -149,63 +142,81 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
           ? t('view.today.due-tomorrow')
           : t('view.today.due-in-days', { days });
   return (
-    <Box as="li" borderTopWidth="1px" borderColor="line" _first={{ borderTopWidth: 0, pt: 0 }} py="3">
-      <Box display="grid" gridTemplateColumns="minmax(0, 1fr) auto" columnGap="4" alignItems="baseline">
-        <Heading as="h3" fontSize="15px" fontWeight={600}>
-          {order.partName}
-        </Heading>
-        <Box textStyle="figure" fontSize="20px">
-          {order.done}
-          <Box as="span" color="quiet" fontSize="14px">
-            {' '}
-            {t('view.today.of', { quantity: order.quantity })}
+    <Box as="li" borderTopWidth="1px" borderColor="line" _first={{ borderTopWidth: 0 }} py="1.5">
+      <Box display="grid" gridTemplateColumns="minmax(0, 1fr) auto" columnGap="3" alignItems="center">
+        <Box minWidth={0}>
+          <Box display="flex" justifyContent="space-between" gap="3" alignItems="baseline">
+            <Heading as="h3" fontSize="15px" fontWeight={600}>
+              {order.partName}
+            </Heading>
+            <Box textStyle="figure" fontSize="18px" flexShrink={0}>
+              {order.done}
+              <Box as="span" color="quiet" fontSize="14px">
+                {' '}
+                {t('view.today.of', { quantity: order.quantity })}
+              </Box>
+            </Box>
+          </Box>
+          <Box fontSize="13px" color="quiet">
+            {order.number} · {shopDate(order.dueOn)},{' '}
+            <Box as="span" color={days <= 2 ? 'ochre' : 'quiet'} fontWeight={days <= 2 ? 600 : 400}>
+              {days <= 2 ? '◇ ' : ''}
+              {due}
+            </Box>
+          </Box>
+          <Box
+            role="img"
+            aria-label={t('view.today.of-done', { done: order.done, quantity: order.quantity })}
+            height="4px"
+            bg="line"
+            mt="1"
+          >
+            <Box
+              height="100%"
+              width={`${(100 * Math.min(order.done, order.quantity)) / order.quantity}%`}
+              bg="spruce"
+            />
           </Box>
         </Box>
-        <Box fontSize="13px" color="quiet">
-          {order.number} · {shopDate(order.dueOn)},{' '}
-          <Box as="span" color={days <= 2 ? 'ochre' : 'quiet'} fontWeight={days <= 2 ? 600 : 400}>
-            {days <= 2 ? '◇ ' : ''}
-            {due}
-          </Box>
-        </Box>
-        <Box textStyle="label" color="quiet" textAlign="right">
-          {t('view.today.done')}
+        <Box display="flex" gap="1" alignItems="center">
+          <PartDone order={order} />
+          <Action
+            kind="quiet"
+            minWidth="44px"
+            fontSize="13px"
+            aria-expanded={isOpen}
+            aria-label={t('view.today.seams-of', { partName: order.partName })}
+            onClick={() => setOpen(!isOpen)}
+          >
+            {isOpen ? '▾' : '▸'}
+          </Action>
         </Box>
       </Box>
-      <Box display="flex" alignItems="center" gap="3" flexWrap="wrap">
-        <Box
-          role="img"
-          aria-label={t('view.today.of-done', { done: order.done, quantity: order.quantity })}
-          height="4px"
-          bg="line"
-          flex="1 1 160px"
-        >
-          <Box height="100%" width={`${(100 * Math.min(order.done, order.quantity)) / order.quantity}%`} bg="spruce" />
+      {isOpen && (
+        <Box as="ul" listStyleType="none">
+          {seams.map((seam) => (
+            <LookRow
+              key={seam.id}
+              to={`/seams/${seam.id}`}
+              name={seam.spec.name}
+              detail={
+                seam.revision
+                  ? t('view.today.revision', {
+                      filler: fillerOf(seam.revision.program.filler).name,
+                      diameter: wireSizeLabel(seam.revision.program.diameterMm),
+                      number: seam.revision.number,
+                    })
+                  : t('view.today.no-setting-yet')
+              }
+            />
+          ))}
+          {seams.length === 0 && (
+            <Box as="li" color="quiet" fontSize="13px">
+              {t('view.today.no-seam-of-this-part')}
+            </Box>
+          )}
         </Box>
-        <PartDone order={order} />
-      </Box>
-      <Box as="ul" listStyleType="none">
-        {seams.map((seam) => (
-          <SeamLink
-            key={seam.id}
-            seam={seam}
-            detail={
-              seam.revision
-                ? t('view.today.revision', {
-                    filler: fillerOf(seam.revision.program.filler).name,
-                    diameter: wireSizeLabel(seam.revision.program.diameterMm),
-                    number: seam.revision.number,
-                  })
-                : t('view.today.no-setting-yet')
-            }
-          />
-        ))}
-        {seams.length === 0 && (
-          <Box as="li" color="quiet" fontSize="13px">
-            {t('view.today.no-seam-of-this-part')}
-          </Box>
-        )}
-      </Box>
+      )}
     </Box>
   );
 }
@@ -220,7 +231,7 @@ function PartDone({ order }: { readonly order: Order }) {
       await revalidate();
     });
   return (
-    <Box display="flex" gap="1" alignItems="center" flexWrap="wrap">
+    <Box display="flex" gap="1" alignItems="center" flexWrap="wrap" justifyContent="flex-end">
       <Action
         disabled={task.busy}
         fontSize="13px"
@@ -246,82 +257,6 @@ function PartDone({ order }: { readonly order: Order }) {
           {task.error?.kind === 'unreachable' ? task.error.message : task.problem}
         </Box>
       )}
-    </Box>
-  );
-}
-
-function SeamLink({ seam, detail }: { readonly seam: SeamResource; readonly detail: string }) {
-  return (
-    <Box as="li">
-      <Box
-        asChild
-        display="flex"
-        justifyContent="space-between"
-        alignItems="center"
-        gap="3"
-        minHeight="44px"
-        px="2"
-        mx="-2"
-        color="ink"
-        borderRadius="3px"
-        fontSize="14px"
-        _hover={{ bg: 'accentSoft' }}
-      >
-        <Link to={`/seams/${seam.id}`}>
-          <Box as="span" textDecoration="underline" textDecorationColor="line" textUnderlineOffset="3px">
-            {seam.spec.name}
-          </Box>
-          <Box as="span" fontSize="13px" color="quiet" textAlign="right">
-            {detail}
-          </Box>
-        </Link>
-      </Box>
-    </Box>
-  );
-}
-
-function MachineRow({ machine: { id, file, standing } }: { readonly machine: MachineResource }) {
-  return (
-    <Box as="li" borderTopWidth="1px" borderColor="line" _first={{ borderTopWidth: 0, pt: 0 }}>
-      <Box asChild display="block" px="2" mx="-2" py="2" color="ink" borderRadius="3px" _hover={{ bg: 'accentSoft' }}>
-        <Link to={`/machines/${id}`}>
-          <Box display="flex" justifyContent="space-between" alignItems="baseline" gap="3">
-            <Heading as="h3" textStyle="heading">
-              {file.name}
-            </Heading>
-            <Box fontSize="13px" color="quiet">
-              {file.place}
-              {standing?.slot === null || standing === null ? '' : t('view.today.slot', { slot: standing.slot })}
-            </Box>
-          </Box>
-          {standing ? (
-            <>
-              {file.feeders.map(({ id: feederId, label }) => {
-                const feeder = standing.feeders[feederId];
-                return feeder ? (
-                  <Box key={feederId} fontSize="13.5px">
-                    {file.feeders.length > 1 ? `${feederId === standing.feederId ? '● ' : '○ '}${label}: ` : ''}
-                    {tell(fillerOf(feeder.filler).name)}, {tell(wireSizeLabel(feeder.diameterMm))} ·{' '}
-                    {tell(gasName(feeder.gas))}
-                  </Box>
-                ) : null;
-              })}
-              <Box color="quiet" fontSize="13px">
-                {t('view.machines.entered-2', { since: shopTime(standing.since) })}
-              </Box>
-            </>
-          ) : (
-            <Box color="quiet" fontSize="13.5px">
-              {t('view.today.nobody-has-entered-what-is')}
-            </Box>
-          )}
-          {file.dials.length === 0 && (
-            <Box color="quiet" fontSize="13px">
-              {t('view.today.outlined-its-dials-are-not')}
-            </Box>
-          )}
-        </Link>
-      </Box>
     </Box>
   );
 }

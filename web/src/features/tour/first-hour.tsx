@@ -21,19 +21,27 @@ export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }
   return (
     <Panel
       gridColumn="1 / -1"
+      py="2"
       title={t('view.tour.the-first-hour')}
       aside={
-        <Action
-          kind="quiet"
-          fontSize="13px"
-          my="-2"
-          onClick={() => {
-            putAway(me.id);
-            setAway(true);
-          }}
-        >
-          {t('view.tour.put-it-away')}
-        </Action>
+        <Box display="flex" gap="3" alignItems="center" minWidth={0}>
+          {own && (
+            <Box color="quiet" fontSize="12.5px" display={{ base: 'none', md: 'block' }}>
+              {t('view.tour.with-any-word-finds-a', { spec: own.spec.name, partName: own.partName })}
+            </Box>
+          )}
+          <Action
+            kind="quiet"
+            fontSize="13px"
+            my="-2"
+            onClick={() => {
+              putAway(me.id);
+              setAway(true);
+            }}
+          >
+            {t('view.tour.put-it-away')}
+          </Action>
+        </Box>
       }
     >
       {!own ? (
@@ -47,7 +55,10 @@ export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }
           listStyleType="none"
           display="grid"
           gap="2"
-          gridTemplateColumns={{ base: '1fr', md: 'repeat(5, 1fr)' }}
+          gridTemplateColumns={{
+            base: '1fr',
+            md: tourSteps.map(({ id }) => (id === next?.id ? '2fr' : '1fr')).join(' '),
+          }}
         >
           {tourSteps.map(({ id, name, why, to }) => {
             const isDone = done.includes(id);
@@ -78,17 +89,14 @@ export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }
                     )}
                   </Link>
                 </Box>
-                <Box color="quiet" fontSize="12.5px">
-                  {why}
-                </Box>
+                {id === next?.id && (
+                  <Box color="quiet" fontSize="12.5px" lineHeight="1.25">
+                    {why}
+                  </Box>
+                )}
               </Box>
             );
           })}
-        </Box>
-      )}
-      {own && (
-        <Box color="quiet" fontSize="12.5px" mt="2">
-          {t('view.tour.with-any-word-finds-a', { spec: own.spec.name, partName: own.partName })}
         </Box>
       )}
     </Panel>

@@ -1,0 +1,81 @@
+import { describe, expect, it } from '@jest/globals';
+import { programFromPlan, translate } from '../machine/index.ts';
+import { planSeam } from '../plan/index.ts';
+import { alder, rowan, scenarios } from '../scenarios/index.ts';
+import { neededSetup, type MachineState } from '../setup/index.ts';
+import { shiftPage, type NextJob, type NextStock } from './index.ts';
+
+function job(id: string, scenarioId: string, change: Partial<NextJob> = {}): NextJob {
+  const { input } = scenarios.find((one) => one.id === scenarioId)!;
+  const plan = planSeam(input);
+  if (!plan.ok) throw new Error('the scenario is gone');
+  return { id, program: programFromPlan(input, plan.value), arcMinutes: 0.5, starts: 1, quantity: 10, ...change };
+}
+const steel = job('steel', 'axle-plate-to-tube', { dueMinute: 480 });
+const aluminium = job('aluminium', 'trike-box-floor', { dueMinute: 480 });
+const [feeder] = rowan.feeders;
+const standing: MachineState = {
+  process: 'gas-metal',
+  polarity: 'electrode-positive',
+  feederId: feeder!.id,
+  feeders: { [feeder!.id]: neededSetup(steel.program) },
+  dials: {},
+};
+const noStock: NextStock = { cylinders: [], spools: [] };
+const machines = [
+  { id: 'rowan', file: rowan, state: standing },
+  { id: 'alder', file: alder, state: null },
+];
+
+describe('the shift’s page', () => {
+  it('says what each machine welds next, with the changeover of the set-up walk', () => {
+    const { next, unplaced } = shiftPage([steel, aluminium], machines, noStock);
+    expect(unplaced).toEqual([]);
+    const onRowan = next.find(({ machineId }) => machineId === 'rowan');
+    expect(onRowan).toMatchObject({ jobId: 'steel', setupMinutes: 0, steps: [], thenJobId: null });
+    // Every dial that the card names, since none was entered.
+    expect(onRowan?.dialsToSet).toBe(translate(rowan, steel.program).dials.length);
+    expect(next.find(({ machineId }) => machineId === 'alder')).toMatchObject({ jobId: 'aluminium', dialsToSet: null });
+  });
+
+  it('names the steps where another wire is on, and what is welded after', () => {
+    const { next } = shiftPage([steel, aluminium], machines.slice(0, 1), noStock, { rowan: ['aluminium'] });
+    const [first] = next;
+    expect(first).toMatchObject({ jobId: 'aluminium', thenJobId: 'steel' });
+    expect(first!.steps.length).toBeGreaterThan(3);
+    expect(first!.setupMinutes).toBeGreaterThan(5);
+  });
+
+  it('warns of what ends before the job is done: a cylinder at its last bar, a spool of a few grams', () => {
+    const { gas, filler, diameterMm } = steel.program;
+    const cylinder = (pressureBar: number, machineId: string | null = 'rowan') => ({
+      name: `at ${pressureBar} bar`,
+      machineId,
+      gas,
+      volumeL: 50,
+      pressureBar,
+      massKg: null,
+    });
+    const spool = (massKg: number) => ({ name: `${massKg} kg`, machineId: 'rowan', filler, diameterMm, massKg });
+    const stock = (one: Partial<NextStock>): NextStock => ({ ...noStock, ...one });
+    const ends = (one: Partial<NextStock>) => shiftPage([steel], machines, stock(one)).next[0]?.ends;
+    expect(ends({ cylinders: [cylinder(150)], spools: [spool(12)] })).toEqual([]);
+    expect(ends({ cylinders: [cylinder(5)] })).toEqual([{ name: 'at 5 bar', pieces: 0 }]);
+    // One part takes feed x time x section x density: 0.5 min of a 1.0 mm wire.
+    const perPart = steel.program.wireFeedMPerMin * 0.5 * (Math.PI / 4) * 1e-6 * 7850;
+    expect(ends({ spools: [spool(3.5 * perPart)] })).toEqual([{ name: `${3.5 * perPart} kg`, pieces: 3 }]);
+    // Not on this machine.
+    expect(ends({ cylinders: [cylinder(5, null), cylinder(5, 'alder')] })).toEqual([]);
+  });
+
+  it('leaves out what no machine can say, by name', () => {
+    const none = job('thick', 'axle-plate-to-tube');
+    const { unplaced, next } = shiftPage(
+      [{ ...none, program: { ...none.program, wireFeedMPerMin: 99 } }],
+      machines,
+      noStock,
+    );
+    expect(unplaced).toEqual(['thick']);
+    expect(next).toEqual([]);
+  });
+});

@@ -1,0 +1,104 @@
+/** The shift's page: what each machine welds next by the plan, what has to be changed for it, and what on the machine ends before it is done. */
+import {
+  cylinderOutlook,
+  partUse,
+  spoolOutlook,
+  type CylinderReading,
+  type SpoolReading,
+} from '../consumption/index.ts';
+import { sameWire, translate } from '../machine/index.ts';
+import type { Phrase } from '../said/index.ts';
+import { changeover } from '../setup/index.ts';
+import { planDay, type DayJob, type DayMachine } from './day-plan.ts';
+
+export interface NextJob extends DayJob {
+  /** Passes, each a start with its gas. */
+  readonly starts: number;
+}
+
+interface OnMachine {
+  readonly name: string;
+  readonly machineId: string | null;
+}
+
+export interface NextStock {
+  readonly cylinders: readonly (CylinderReading & OnMachine)[];
+  readonly spools: readonly (SpoolReading & OnMachine)[];
+}
+
+export interface Ending {
+  readonly name: string;
+  /** Pieces it lasts for, less than are to be made. */
+  readonly pieces: number;
+}
+
+export interface NextOn {
+  readonly machineId: string;
+  readonly jobId: string;
+  readonly setupMinutes: number;
+  /** Titles of the walk, in its order. */
+  readonly steps: readonly Phrase[];
+  /** Dials that stand otherwise than the program wants; null: nobody entered how it stands. */
+  readonly dialsToSet: number | null;
+  readonly ends: readonly Ending[];
+  readonly lateMinutes: number;
+  readonly thenJobId: string | null;
+}
+
+export interface ShiftPage {
+  readonly next: readonly NextOn[];
+  /** Jobs that no machine here can say. */
+  readonly unplaced: readonly string[];
+}
+
+export function shiftPage(
+  jobs: readonly NextJob[],
+  machines: readonly DayMachine[],
+  stock: NextStock,
+  fixed: Readonly<Record<string, readonly string[]>> = {},
+): ShiftPage {
+  const { bars, unplaced } = planDay(jobs, machines, fixed);
+  const next = machines.flatMap((machine): NextOn[] => {
+    const [first, second] = bars
+      .filter(({ machineId }) => machineId === machine.id)
+      .sort((a, b) => a.fromMinute - b.fromMinute);
+    const job = jobs.find(({ id }) => id === first?.jobId);
+    if (!first || !job) return [];
+    const { file, state } = machine;
+    return [
+      {
+        machineId: machine.id,
+        jobId: job.id,
+        setupMinutes: first.setupMinutes,
+        steps: state ? changeover(file, state, job.program).steps.map(({ title }) => title) : [],
+        dialsToSet: state
+          ? translate(file, job.program).dials.filter(({ dialId, value }) => {
+              const now = state.dials[dialId];
+              return now === undefined || Math.abs(now - value) > 1e-9;
+            }).length
+          : null,
+        ends: endingsOf(machine.id, job, stock),
+        lateMinutes: first.lateMinutes,
+        thenJobId: second?.jobId ?? null,
+      },
+    ];
+  });
+  return { next, unplaced };
+}
+
+/** What is on a machine and does not last for a job. */
+export function endingsOf(machineId: string, job: NextJob, { cylinders, spools }: NextStock): Ending[] {
+  const { program } = job;
+  const use = partUse(program, job.arcMinutes * 60, job.starts);
+  const lasts = [
+    ...cylinders
+      .filter((one) => one.machineId === machineId && one.gas === program.gas)
+      .map((one) => ({ name: one.name, pieces: cylinderOutlook(one, use).partsLeft })),
+    ...spools
+      .filter((one) => one.machineId === machineId && sameWire(one, program))
+      .map((one) => ({ name: one.name, pieces: spoolOutlook(one, use).partsLeft })),
+  ];
+  return lasts.flatMap(({ name, pieces }) =>
+    pieces === undefined || pieces >= job.quantity ? [] : [{ name, pieces }],
+  );
+}

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { closed, fillerField, gasField, idField, ranged, timestampField } from './fields.ts';
 import { dialReadings } from './observations.ts';
 import { phraseField } from './problem.ts';
-import { drawn, leadPin, reasonField } from './shop.ts';
+import { drawn, leadPin } from './shop.ts';
 
 export const runBody = z.strictObject({
   /** Arc time, s; left out: as planned. */
@@ -31,12 +31,25 @@ export const runCreate = z.strictObject({
 });
 
 export const runDecisions = ['released', 'scrapped', 'slip'] as const;
-export const runDecision = z.strictObject({
-  /** `slip`: it was never welded; what it took goes back to stock. */
-  decision: z.enum(runDecisions),
-  reason: reasonField,
-  by: leadPin.optional(),
-});
+export const runDecision = z
+  .strictObject({
+    /** `slip`: it was never welded; what it took goes back to stock. */
+    decision: z.enum(runDecisions),
+    /** Only a slip needs none. */
+    reason: z.string().trim().max(300).default(''),
+    by: leadPin.optional(),
+  })
+  .superRefine(({ decision, reason }, context) => {
+    if (decision !== 'slip' && reason.length < 3)
+      context.addIssue({
+        code: 'too_small',
+        origin: 'string',
+        minimum: 3,
+        inclusive: true,
+        input: reason,
+        path: ['reason'],
+      });
+  });
 
 export const runStates = ['counts', 'held', 'released', 'scrapped', 'slip'] as const;
 

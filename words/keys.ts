@@ -347,7 +347,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.app.words': null;
   readonly 'view.arc.out': null;
   readonly 'view.arc.short': null;
-  readonly 'view.bench-mode.a-tap-too-many': null;
   readonly 'view.bench-mode.as-on-the-machine': null;
   readonly 'view.bench-mode.at-the-machine': { readonly seam: SaidValue };
   readonly 'view.bench-mode.bench-mode': null;
@@ -3026,4 +3025,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4246;
+export const sentenceCount = 4245;

@@ -81,12 +81,11 @@ function weibull(ends: readonly PartEnd[]): Life {
 /** Γ(x) for 1 ≤ x ≤ 4 by Lanczos' series, to 1e-10 (Numerical Recipes, 6.1). */
 function gamma(x: number): number {
   const series = [
-    76.18009172947146, -86.50532032941677, 24.01409824083091, -1.231739572450155, 1.208650973866179e-3,
-    -5.395239384953e-6,
+    76.180091729471, -86.505320329417, 24.014098240831, -1.2317395724502, 1.2086509738662e-3, -5.395239384953e-6,
   ];
   const shifted = x + 4.5;
-  const sum = series.reduce((total, term, at) => total + term / (x + at), 1.000000000190015);
-  return shifted ** (x - 0.5) * Math.exp(-shifted) * 2.5066282746310005 * sum;
+  const sum = series.reduce((total, term, at) => total + term / (x + at), 1.00000000019);
+  return shifted ** (x - 0.5) * Math.exp(-shifted) * 2.506628274631 * sum;
 }
 
 export type Due = 'fine' | 'soon' | 'due';

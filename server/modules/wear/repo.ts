@@ -101,10 +101,10 @@ export async function weldSums(
   return rows.map(({ s0, s1, s2, s3, ...row }) => ({
     ...row,
     spans: {
-      [wearParts[0]]: Number(s0),
-      [wearParts[1]]: Number(s1),
-      [wearParts[2]]: Number(s2),
-      [wearParts[3]]: Number(s3),
-    } as Record<WearPart, number>,
+      [wearParts[0]]: s0,
+      [wearParts[1]]: s1,
+      [wearParts[2]]: s2,
+      [wearParts[3]]: s3,
+    },
   }));
 }

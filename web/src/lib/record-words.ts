@@ -88,7 +88,14 @@ export function observationLine({ kind, body, revision }: Observation): string {
     case 'offset':
       return t('view.shop.revision', { revision: revision ?? '?', text: '' });
     case 'run-decision':
-      return `${t(`view.runs.${text('decision') === 'released' ? 'released' : text('decision') === 'scrapped' ? 'scrapped' : 'slip'}`)}: ${text('reason')}`;
+      return [
+        t(
+          `view.runs.${text('decision') === 'released' ? 'released' : text('decision') === 'scrapped' ? 'scrapped' : 'slip'}`,
+        ),
+        text('reason'),
+      ]
+        .filter(Boolean)
+        .join(': ');
     case 'window':
     case 'release':
       return text('reason');

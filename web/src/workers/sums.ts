@@ -1,5 +1,5 @@
 /** Sums that would hold the page up: each with what it is asked and what it answers. Plain functions; the worker runs them, tests call them. */
-import { planRequest, type SeamResource, type Stock } from '@fox-tempo/contract';
+import { asStands, planRequest, type MachineResource, type SeamResource, type Stock } from '@fox-tempo/contract';
 import { cylinderOutlook, spoolOutlook, type Outlook } from '@fox-tempo/core/consumption';
 import { sameWire } from '@fox-tempo/core/machine';
 import {
@@ -52,7 +52,7 @@ export interface SumQuestions {
   shiftPage: {
     ask: {
       readonly jobs: readonly NextJob[];
-      readonly machines: readonly DayMachine[];
+      readonly machines: readonly MachineResource[];
       readonly stock: NextStock;
       readonly fixed: Readonly<Record<string, readonly string[]>>;
     };
@@ -75,7 +75,13 @@ export const sums: { [K in keyof SumQuestions]: (ask: SumQuestions[K]['ask']) =>
     };
   },
   dayPlan: ({ jobs, machines, fixed }) => planDay(jobs, machines, fixed),
-  shiftPage: ({ jobs, machines, stock, fixed }) => shiftPage(jobs, machines, stock, fixed),
+  shiftPage: ({ jobs, machines, stock, fixed }) =>
+    shiftPage(
+      jobs,
+      machines.map((machine) => ({ id: machine.id, file: asStands(machine), state: machine.standing })),
+      stock,
+      fixed,
+    ),
   heatOrder({ input }) {
     const { order, endsAtS, waitS } = bestOrder(input);
     return { order, endsAtS, waitS };

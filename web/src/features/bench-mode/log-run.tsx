@@ -245,9 +245,7 @@ function SlipBack({ run, onDecided }: { readonly run: Run; readonly onDecided: (
         kind="quiet"
         disabled={task.busy}
         onClick={() =>
-          void task.run(async () =>
-            onDecided(await api.decideRun(run.id, { decision: 'slip', reason: t('view.bench-mode.a-tap-too-many') })),
-          )
+          void task.run(async () => onDecided(await api.decideRun(run.id, { decision: 'slip', reason: '' })))
         }
       >
         {t('view.bench-mode.never-welded-take-back')}

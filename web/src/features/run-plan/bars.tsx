@@ -67,7 +67,7 @@ export function Bars({
                       {bar.lateMinutes > 0 ? '✕ ' : ''}
                       {job?.name}
                     </Box>
-                    <Box truncate color="quiet" title={title}>
+                    <Box truncate title={title}>
                       {job?.order}
                     </Box>
                   </Box>

@@ -192,7 +192,7 @@ function Row({
           ))}
           {decision && (
             <Box fontSize="12.5px" color="quiet">
-              {decision.by}: {decision.reason}
+              {[decision.by, decision.reason].filter(Boolean).join(': ')}
             </Box>
           )}
           {run.state === 'held' && (

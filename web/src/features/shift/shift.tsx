@@ -8,7 +8,7 @@ import { t } from '../../lib/words.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { Reading } from './reading.tsx';
+import { Reading } from './slot-reading.tsx';
 
 export async function loadShift({ request }: { request: Request }) {
   const [{ slots }, machines] = await Promise.all([api.shift(request.signal), api.machines(request.signal)]);

@@ -7,7 +7,6 @@ import { amount } from '@fox-tempo/core/said';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { bareJobs, dayJobs, useMovedByHand, type NamedJob } from '../../lib/day-jobs.ts';
-import { standingMachine } from '../../lib/as-stands.ts';
 import { t, tell, tellIf } from '../../lib/words.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
@@ -29,9 +28,7 @@ export function NextOnMachines({
   const ask = useMemo(
     () => ({
       jobs: bareJobs(jobs),
-      machines: machines
-        .filter(({ id }) => !byHand.away.includes(id))
-        .map((machine) => ({ id: machine.id, file: standingMachine(machine).file, state: machine.standing })),
+      machines: machines.filter(({ id }) => !byHand.away.includes(id)),
       stock,
       fixed: byHand.fixed,
     }),

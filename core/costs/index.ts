@@ -1,0 +1,14 @@
+export { candidatesFor, type Candidate, type RuledOut } from './candidates.ts';
+export {
+  moneyOf,
+  moneyParts,
+  moneySum,
+  nothingTaken,
+  plus,
+  takesOf,
+  times,
+  type Money,
+  type MoneyPart,
+  type Rates,
+  type Takes,
+} from './costs.ts';

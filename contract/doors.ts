@@ -77,6 +77,13 @@ export const doorFacts = {
 
   // The shop
   shop: { method: 'GET', path: '/shop', summary: say('contract.the-shop-name-time-zone'), who: everybody },
+  saveRates: {
+    method: 'PUT',
+    path: '/shop/rates',
+    summary: say('contract.what-minutes-wire-and-gas-cost'),
+    who: planners,
+    needs: 'version',
+  },
   saveShop: {
     method: 'PUT',
     path: '/shop',

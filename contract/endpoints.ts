@@ -13,6 +13,7 @@ import {
   pinReset,
   sessionState,
   shopSave,
+  ratesSave,
   shopState,
   signIn,
 } from './people.ts';
@@ -91,6 +92,7 @@ const shapes = {
   changePin: { body: pinChange, answer: sessionState },
   shop: { answer: shopState },
   saveShop: { body: shopSave, answer: shopState },
+  saveRates: { body: ratesSave, answer: shopState },
   backup: {},
   exportShop: { answer: bundle },
   importBundle: { body: bundleImport, answer: importReport },

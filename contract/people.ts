@@ -1,7 +1,7 @@
 /** People, their sessions and the shop itself. */
 import { languages, type CoreSentences } from '@fox-tempo/core/said';
 import { z } from 'zod';
-import { idField, nameField, timestampField, thicknessRuleField } from './fields.ts';
+import { fillerField, idField, nameField, timestampField, thicknessRuleField } from './fields.ts';
 import { roleField } from './roles.ts';
 
 /** Four to eight digits: short enough for gloves; the waits that grow make up for it. */
@@ -76,6 +76,18 @@ export const shopSave = z.strictObject({
   thicknessRule: thicknessRuleField.optional(),
 });
 
+const price = z.number().min(0).max(100_000);
+/** The shop's own rates; what is left out is counted in amounts, not in money. */
+export const ratesField = z.strictObject({
+  currency: z.string().trim().min(1).max(8),
+  labourPerHour: price.optional(),
+  energyPerKwh: price.optional(),
+  tip: price.optional(),
+  wirePerKg: z.partialRecord(fillerField, price).optional(),
+  gasPerM3: z.record(z.string().max(40), price).optional(),
+});
+export const ratesSave = z.strictObject({ rates: ratesField.nullable() });
+
 export const backupNote = z.object({ name: z.string(), bytes: z.int(), madeAt: timestampField });
 
 export const shopState = z.object({
@@ -83,6 +95,7 @@ export const shopState = z.object({
   name: z.string(),
   timeZone: z.string(),
   thicknessRule: thicknessRuleField,
+  rates: ratesField.nullable(),
   demo: z.boolean(),
   /** Free bytes on the disk of the data folder; null where the database lives elsewhere. */
   diskFreeBytes: z.number().nullable(),
@@ -101,5 +114,6 @@ export type Person = z.infer<typeof person>;
 export type PersonCreate = z.infer<typeof personCreate>;
 export type PersonSave = z.infer<typeof personSave>;
 export type SessionState = z.infer<typeof sessionState>;
+export type RatesSave = z.infer<typeof ratesSave>;
 export type ShopState = z.infer<typeof shopState>;
 export type ShopSave = z.infer<typeof shopSave>;

@@ -1,5 +1,5 @@
 /** At the machine: a window that is obeyed and released, what drifted put back, one tap a weld, a part that is held, and a telephone in the shop's network. */
-import { Application, expect, expectAccessible, signIn, test } from './driver.ts';
+import { Application, expect, expectAccessible, numberIn, signIn, test } from './driver.ts';
 
 const leadPin = '2405';
 
@@ -118,6 +118,31 @@ test('the gun’s own paper is read by the set-up: a liner that does not fit its
   await expect(page.getByText(/saved|changed/i).first()).toBeVisible();
   await page.goto(`${app.url}/seams/trike-box-floor/setup`);
   await expect(page.getByText(/liner in this gun has a bore of 4/)).toBeVisible();
+});
+
+test.describe('the office', () => {
+  test.use({ person: 'corvin-dellamaar' });
+
+  test('sees what an order takes and took, another way of each seam, and its own rates at work', async ({
+    page,
+    app,
+  }) => {
+    await page.goto(`${app.url}/costs?order=order-2041`);
+    const plan = page.getByRole('group', { name: /^By the plan: 12 × Market cart frame/ });
+    const sum = plan.getByRole('row', { name: /The order, 12 parts/ }).getByRole('cell');
+    const before = numberIn(await sum.filter({ hasText: '€' }).textContent());
+    await expect(page.getByRole('heading', { name: /^What \d+ logged welds really took/ })).toBeVisible();
+    await page.getByLabel('An hour of work').fill('96');
+    await page.keyboard.press('Tab');
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await expect
+      .poll(async () => numberIn(await sum.filter({ hasText: '€' }).textContent()))
+      .toBeGreaterThan(1.5 * before);
+    const ways = page.getByRole('group', { name: 'Another way' }).getByRole('row');
+    expect(await ways.count()).toBeGreaterThan(3);
+    await expect(ways.filter({ hasText: 'as it is' })).toHaveCount(1);
+    await expectAccessible(page, 'day');
+  });
 });
 
 test('a shop opened to its network answers there with its own certificate, and a card opens from its code', async ({

@@ -17,6 +17,7 @@ export const views: readonly { readonly path: string; readonly waitsFor?: RegExp
   { path: '/run-plan' },
   { path: '/shift' },
   { path: '/runs' },
+  { path: '/costs' },
   { path: '/bench-mode/axle-plate-to-tube?machine=rowan' },
   { path: '/trials' },
   { path: '/trials/00000000-0000-4000-8000-000000000018' },

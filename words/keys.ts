@@ -747,6 +747,34 @@ export interface Sentences extends CoreSentences {
   readonly 'view.compare.the-same-program-on-two': null;
   readonly 'view.compare.two-machines-and-one-seam': null;
   readonly 'view.compare.two-machines-one-program': null;
+  readonly 'view.costs.a-contact-tip': null;
+  readonly 'view.costs.a-cubic-metre-of': { readonly gas: SaidValue };
+  readonly 'view.costs.a-kilogram-of': { readonly wire: SaidValue };
+  readonly 'view.costs.a-kilowatt-hour': null;
+  readonly 'view.costs.a-metre': null;
+  readonly 'view.costs.an-hour-of-work': null;
+  readonly 'view.costs.another-way': null;
+  readonly 'view.costs.arc': null;
+  readonly 'view.costs.as-it-is': null;
+  readonly 'view.costs.by-the-plan': { readonly count: SaidValue; readonly part: SaidValue };
+  readonly 'view.costs.cost': null;
+  readonly 'view.costs.costs': null;
+  readonly 'view.costs.currency': null;
+  readonly 'view.costs.energy': null;
+  readonly 'view.costs.gas': null;
+  readonly 'view.costs.no-seam-with-a-setting': null;
+  readonly 'view.costs.nothing-logged': null;
+  readonly 'view.costs.planned-and-found': null;
+  readonly 'view.costs.rates-of-this-shop': null;
+  readonly 'view.costs.really-took': { readonly count: SaidValue };
+  readonly 'view.costs.seam': null;
+  readonly 'view.costs.the-order': { readonly count: SaidValue };
+  readonly 'view.costs.timed-of': { readonly timed: SaidValue; readonly welds: SaidValue };
+  readonly 'view.costs.tips': null;
+  readonly 'view.costs.together': null;
+  readonly 'view.costs.wire': null;
+  readonly 'view.costs.without-changeovers': { readonly handling: SaidValue };
+  readonly 'view.costs.work': null;
   readonly 'view.data.it-is-not-known-whether': null;
   readonly 'view.data.the-answer-was-cut-off': null;
   readonly 'view.data.the-server-answered-without-saying': { readonly status: SaidValue };
@@ -841,6 +869,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.finding.glossary-labels': null;
   readonly 'view.finding.gun-hand': null;
   readonly 'view.finding.heat-pulse-stick-out': null;
+  readonly 'view.finding.held-welded-log': null;
   readonly 'view.finding.how-you-read': null;
   readonly 'view.finding.in-every-view': null;
   readonly 'view.finding.keyboard-shortcuts-help': null;
@@ -861,6 +890,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.finding.metals': null;
   readonly 'view.finding.metric-mm': null;
   readonly 'view.finding.metric-us-inch-mm-f2': null;
+  readonly 'view.finding.minutes-wire-gas-money': null;
   readonly 'view.finding.new-add-joint': null;
   readonly 'view.finding.night': null;
   readonly 'view.finding.no-such-word-here': null;
@@ -880,6 +910,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.finding.shop-pin-roles': null;
   readonly 'view.finding.side-by-side': null;
   readonly 'view.finding.slot-memory': null;
+  readonly 'view.finding.slots-drift-reference': null;
   readonly 'view.finding.soak-interpass-order': null;
   readonly 'view.finding.stock': null;
   readonly 'view.finding.sweep-coupons': null;
@@ -3025,4 +3056,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4245;
+export const sentenceCount = 4277;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { planSeam } from '../plan/index.ts';
 import { scenarios } from '../scenarios/index.ts';
-import { candidatesFor, moneyOf, moneySum, nothingTaken, plus, takesOf, times, type Rates } from './index.ts';
+import { candidatesFor, foundOf, moneyOf, moneySum, nothingTaken, plus, takesOf, times, type Rates } from './index.ts';
 
 const site = { circuitMOhm: 15, handlingMinutes: 2, tipLife: 240 };
 const work = { arcSeconds: 60, wireKg: 0.05, gasL: 14, meanCurrentA: 200, voltageV: 24 };
@@ -44,6 +44,25 @@ describe('what a seam takes', () => {
     const both = moneySum([bare, moneyOf(takes, steel, rates)]).parts;
     expect(both.labour).toBe(6);
     expect(both.wire).toBeCloseTo(0.15, 9);
+  });
+});
+
+describe('what was found', () => {
+  const piece = takesOf(work, site);
+
+  it('is the plan where nobody timed anything and nothing was drawn', () => {
+    const { welds, timed, planned, found } = foundOf([{}, {}], piece);
+    expect([welds, timed]).toEqual([2, 0]);
+    expect(found.wireKg).toBeCloseTo(planned.wireKg, 12);
+    expect(found.workMinutes).toBeCloseTo(planned.workMinutes, 12);
+  });
+
+  it('follows timed seconds in arc, energy and tips, and stock in wire and gas; handling stays', () => {
+    const { found, planned } = foundOf([{ seconds: 90, wireKg: 0.08, gasL: 20 }], piece);
+    expect(found.arcMinutes).toBeCloseTo(1.5, 12);
+    expect(found.workMinutes).toBeCloseTo(3.5, 12);
+    expect(found.kwh).toBeCloseTo(1.5 * planned.kwh, 12);
+    expect([found.wireKg, found.gasL]).toEqual([0.08, 20]);
   });
 });
 

@@ -1,3 +1,4 @@
+export { foundOf, type Found, type LoggedWeld } from './found.ts';
 export { candidatesFor, type Candidate, type RuledOut } from './candidates.ts';
 export {
   moneyOf,

@@ -19,8 +19,8 @@ export const wearPartNames: Readonly<Record<WearPart, Said>> = {
 export const wearUnits: Readonly<Record<WearPart, QuantityName>> = {
   'contact-tip': 'minutes',
   'gas-nozzle': 'minutes',
-  liner: 'mass',
-  'drive-rolls': 'mass',
+  liner: 'spoolMass',
+  'drive-rolls': 'spoolMass',
 };
 
 /** What a weld, or many of one kind, did. */

@@ -271,6 +271,7 @@ export interface CoreSentences {
   readonly 'contract.what-a-direction-test-found': null;
   readonly 'contract.what-a-weld-may-look-like': null;
   readonly 'contract.what-becomes-of-a-held-part': null;
+  readonly 'contract.what-minutes-wire-and-gas-cost': null;
   readonly 'contract.what-own-welds-teach': null;
   readonly 'contract.what-somebody-found-on-the': null;
   readonly 'contract.what-stands-in-its-memory': null;

@@ -102,6 +102,7 @@ export const quantities = {
   /** What melts, spreads or carries: the figures of the model in its own sums. */
   slew: same({ label: 'A/ms', aliases: ['a/ms'], factor: 1, digits: 0 }),
   watts: same({ label: 'W', aliases: ['w'], factor: 1, digits: 0 }),
+  energy: same({ label: 'kWh', aliases: ['kwh'], factor: 1, digits: 2 }),
   kilowatts: same({ label: 'kW', aliases: ['kw'], factor: 1, digits: 2 }),
   meltRate: same({ label: 'mm/(A s)', aliases: [], factor: 1, digits: 3 }),
   wireSpeed: {

@@ -20,7 +20,7 @@ import type { Database } from './connection.ts';
 import { cylinders, leadReadings, slots, spools, stepTimes } from './demo/floor.ts';
 import { handOf } from './demo/hands.ts';
 import { machines as demoMachines } from './demo/machines.ts';
-import { orders as demoOrders, parts as demoParts, people as demoPeople, shopName } from './demo/shop.ts';
+import { demoRates, orders as demoOrders, parts as demoParts, people as demoPeople, shopName } from './demo/shop.ts';
 import { demoStandIns, demoTrials, type DemoTrial } from './demo/trials.ts';
 import { addStandIn } from '../modules/stand-ins/repo.ts';
 import { recordTrial } from '../modules/trials/service.ts';
@@ -59,7 +59,7 @@ export async function seedIfEmpty(
       .values(
         await Promise.all(demoPeople.map(async ({ pin, ...person }) => ({ ...person, pinHash: await hashPin(pin) }))),
       );
-    await markDemo(tx, shopName);
+    await markDemo(tx, shopName, demoRates);
     const by = { createdBy: lead, changedBy: lead };
     await tx.insert(parts).values(demoParts.map((part) => ({ ...part, ...by })));
     await tx
@@ -239,6 +239,7 @@ async function addRun(tx: Database, run: DemoRun): Promise<void> {
   const { filler, diameterMm } = revision.program;
   const kept: KeptRun = {
     orderId,
+    feederId: demoMachines.find(({ id }) => id === machineId)?.standing.feederId,
     sent: seconds === undefined ? {} : { seconds },
     loaded: { filler, diameterMm, gas },
     held,

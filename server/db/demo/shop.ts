@@ -1,4 +1,6 @@
-/** People, parts and orders of Marrowby Cartworks, all invented. Due dates are days from the seeding. */
+/** People, parts, orders and rates of Marrowby Cartworks, all invented. Due dates are days from the seeding. */
+import type { ShopState } from '@fox-tempo/contract';
+
 /** Each role, and four who weld; their PINs stand in the README, for the demo shop alone. */
 export const people = [
   { id: 'ilse-brandokor', name: 'Ilse Brandokor', role: 'lead', pin: '2405' },
@@ -25,3 +27,19 @@ export const orders = [
   { id: 'order-2038', number: 'MC 2038', partId: 'kitchen-counter', quantity: 3, done: 0, dueInDays: 6 },
   { id: 'order-2047', number: 'MC 2047', partId: 'canopy-rail', quantity: 24, done: 0, dueInDays: 11 },
 ] as const;
+
+/** Made up, in the shop's own round figures. */
+export const demoRates: NonNullable<ShopState['rates']> = {
+  currency: '€',
+  labourPerHour: 48,
+  energyPerKwh: 0.25,
+  tip: 1.8,
+  wirePerKg: {
+    'steel-solid': 2.6,
+    'stainless-308l': 11,
+    'stainless-316l': 14,
+    'aluminium-5356': 13,
+    'steel-flux-cored': 4.2,
+  },
+  gasPerM3: { 'M21-ArC-18': 7, 'M12-ArC-2': 9, I1: 8 },
+};

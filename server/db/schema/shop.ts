@@ -1,6 +1,7 @@
+import type { RatesSave } from '@fox-tempo/contract';
 import type { ThicknessRule } from '@fox-tempo/core/plan';
 import { sql } from 'drizzle-orm';
-import { boolean, check, integer, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
+import { boolean, check, integer, jsonb, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
 
 /** The shop itself: one row. */
 export const shop = pgTable(
@@ -13,6 +14,8 @@ export const shop = pgTable(
     timeZone: text('time_zone').notNull().default('Europe/Berlin'),
     /** Which thickness the shop counts when a plan sets the current. */
     thicknessRule: text('thickness_rule').$type<ThicknessRule>().notNull().default('leaning'),
+    /** What minutes, wire and gas cost here; null: nobody wrote it down. */
+    rates: jsonb('rates').$type<NonNullable<RatesSave['rates']>>(),
     /** The demo shop lets a visitor in as any of its people. */
     demo: boolean('demo').notNull().default(false),
     /** Signs session cookies; shared by all servers on this database. */

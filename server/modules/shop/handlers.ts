@@ -9,11 +9,16 @@ import { shopState } from './state.ts';
 
 export function shopHandlers(
   keeper: Keeper,
-): Pick<Handlers, 'shop' | 'saveShop' | 'backup' | 'exportShop' | 'importBundle'> {
+): Pick<Handlers, 'shop' | 'saveShop' | 'saveRates' | 'backup' | 'exportShop' | 'importBundle'> {
   return {
     ...bundleHandlers,
     shop: ({ db }) => shopState(db, keeper),
     saveShop: async ({ db, basedOn, body }) => {
+      if (!(await updateShop(db, basedOn, body)))
+        throw staleVersion(await readShop(db), body, phrase('server.shop.the-shop-was-changed-meanwhile'));
+      return shopState(db, keeper);
+    },
+    saveRates: async ({ db, basedOn, body }) => {
       if (!(await updateShop(db, basedOn, body)))
         throw staleVersion(await readShop(db), body, phrase('server.shop.the-shop-was-changed-meanwhile'));
       return shopState(db, keeper);

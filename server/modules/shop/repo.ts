@@ -20,15 +20,17 @@ export async function ensureShop(db: Database): Promise<ShopRow> {
   return readShop(db);
 }
 
-export async function markDemo(db: Executor, name: string): Promise<void> {
-  await db.update(shop).set({ demo: true, name });
+export async function markDemo(db: Executor, name: string, rates: ShopRow['rates'] = null): Promise<void> {
+  await db.update(shop).set({ demo: true, name, rates });
 }
 
 /** False when the version is not the stored one. */
 export async function updateShop(
   db: Executor,
   version: number,
-  change: Pick<ShopRow, 'name' | 'timeZone'> & { readonly thicknessRule?: ShopRow['thicknessRule'] | undefined },
+  change: Partial<Pick<ShopRow, 'name' | 'timeZone' | 'rates'>> & {
+    readonly thicknessRule?: ShopRow['thicknessRule'] | undefined;
+  },
 ): Promise<boolean> {
   const rows = await db
     .update(shop)

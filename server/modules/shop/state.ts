@@ -10,7 +10,7 @@ import { readShop } from './repo.ts';
 const lowBytes = 2 * 1024 ** 3;
 
 export async function shopState(db: Executor, keeper: Keeper): Promise<ShopState> {
-  const { version, name, timeZone, thicknessRule, demo } = await readShop(db);
+  const { version, name, timeZone, thicknessRule, rates, demo } = await readShop(db);
   const lan = lanFromStart();
   const diskFreeBytes = await freeBytes(keeper.folder);
   return {
@@ -18,6 +18,7 @@ export async function shopState(db: Executor, keeper: Keeper): Promise<ShopState
     name,
     timeZone,
     thicknessRule,
+    rates,
     demo,
     diskFreeBytes,
     diskIsLow: diskFreeBytes !== null && diskFreeBytes < lowBytes,

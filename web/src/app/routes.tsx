@@ -129,6 +129,13 @@ export const router = createBrowserRouter([
             },
           },
           {
+            path: 'costs',
+            lazy: async () => {
+              const { Costs, loadCosts } = await import('../features/costs/index.ts');
+              return { Component: Costs, loader: loadCosts };
+            },
+          },
+          {
             path: 'run-plan',
             lazy: async () => {
               const { RunPlan, loadRunPlan } = await import('../features/run-plan/index.ts');

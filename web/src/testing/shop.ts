@@ -261,6 +261,7 @@ export const shopState: ShopState = {
   diskFreeBytes: 80e9,
   diskIsLow: false,
   lan: null,
+  rates: null,
   backups: [],
   backupTrouble: null,
 };

@@ -50,6 +50,7 @@ export function Today() {
           { to: '/shift', name: t('view.shift.start-of-the-shift') },
           { to: '/run-plan', name: t('view.run-plan.run-plan') },
           { to: '/runs', name: t('view.runs.production') },
+          { to: '/costs', name: t('view.costs.costs') },
         ].map(({ to, name }) => (
           <Box asChild key={to} color="accent" fontWeight={600} fontSize="14px" px="2" {...tall}>
             <Link to={to}>{name}</Link>

@@ -1,0 +1,346 @@
+/** What an order takes by the plan and what it really took, seam by seam; another way of each beside it. */
+import { Box } from '@chakra-ui/react';
+import { planRequest, type Order, type Run, type SeamResource, type ShopState } from '@fox-tempo/contract';
+import {
+  candidatesFor,
+  foundOf,
+  moneyOf,
+  moneySum,
+  nothingTaken,
+  plus,
+  takesOf,
+  times,
+  type Found,
+  type Money,
+  type Rates,
+  type Takes,
+} from '@fox-tempo/core/costs';
+import { handlingMinutes } from '@fox-tempo/core/day-plan';
+import { usualLife } from '@fox-tempo/core/maintenance';
+import { planSeam } from '@fox-tempo/core/plan';
+import { amount } from '@fox-tempo/core/said';
+import { useMemo } from 'react';
+import { Link, useLoaderData, useSearchParams } from 'react-router';
+import { api } from '../../data/api.ts';
+import { useDoor } from '../../data/queries.ts';
+import { fixed, t, tell } from '../../lib/words.ts';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { PageHead } from '../../ui/page-head.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { RatesForm } from './rates-form.tsx';
+
+export async function loadCosts({ request }: { request: Request }) {
+  const [orders, seams, shop] = await Promise.all([
+    api.orders(request.signal),
+    api.seams(request.signal),
+    api.shop(request.signal),
+  ]);
+  return { orders, seams, shop };
+}
+
+/** Before a machine is chosen: the resistance that a machine takes for granted. */
+const usualCircuitMOhm = 15;
+
+interface Line {
+  readonly seam: SeamResource;
+  readonly piece: Takes;
+  readonly found: Found;
+}
+
+export function Costs() {
+  const { orders, seams, shop } = useLoaderData<Awaited<ReturnType<typeof loadCosts>>>();
+  const [params, setParams] = useSearchParams();
+  const order =
+    orders.find(({ id }) => id === params.get('order')) ?? orders.find(({ closed }) => !closed) ?? orders[0];
+  return (
+    <>
+      <PageHead title={t('view.costs.costs')} line={t('view.costs.planned-and-found')} />
+      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
+        {order ? (
+          <>
+            <Box maxWidth="420px">
+              <ChoiceField
+                label={t('view.bench-mode.order')}
+                value={order.id}
+                choices={orders.map(({ id, number, partName }) => ({ value: id, label: `${number}, ${partName}` }))}
+                onChange={(id) => setParams({ order: id }, { replace: true })}
+              />
+            </Box>
+            <OfOrder key={order.id} order={order} seams={seams} shop={shop} />
+          </>
+        ) : (
+          <Notice level="note">{t('view.today.no-order-is-in-hand')}</Notice>
+        )}
+        <RatesForm key={shop.version} shop={shop} />
+      </Box>
+    </>
+  );
+}
+
+function OfOrder({
+  order,
+  seams,
+  shop,
+}: {
+  readonly order: Order;
+  readonly seams: readonly SeamResource[];
+  readonly shop: ShopState;
+}) {
+  const { data } = useDoor('runs', { query: { order: order.id, limit: '200' } });
+  const { data: wear } = useDoor('wear', {});
+  const tipLife = wear?.parts.find(({ part }) => part === 'contact-tip')?.life.expected ?? usualLife['contact-tip'];
+  const site = useMemo(() => ({ circuitMOhm: usualCircuitMOhm, handlingMinutes, tipLife }), [tipLife]);
+  const lines = useMemo(
+    () =>
+      seams
+        .filter((seam) => seam.partId === order.partId)
+        .flatMap((seam): Line[] => {
+          const piece = pieceOf(seam, site);
+          if (!piece) return [];
+          const welds = (data?.items ?? []).filter((run) => run.seamId === seam.id && run.state !== 'slip').map(welded);
+          return [{ seam, piece, found: foundOf(welds, piece) }];
+        }),
+    [seams, order, site, data],
+  );
+  if (lines.length === 0) return <Notice level="note">{t('view.costs.no-seam-with-a-setting')}</Notice>;
+  const whole = lines.reduce((sum, { piece }) => plus(sum, times(piece, order.quantity)), nothingTaken);
+  const planned = lines.reduce((sum, { found }) => plus(sum, found.planned), nothingTaken);
+  const found = lines.reduce((sum, one) => plus(sum, one.found.found), nothingTaken);
+  const money = (scale: (line: Line) => Takes): Money | null =>
+    shop.rates &&
+    moneySum(
+      lines.flatMap((line) => {
+        const { program } = line.seam.revision ?? {};
+        return program && shop.rates ? [moneyOf(scale(line), program, shop.rates as Rates)] : [];
+      }),
+    );
+  const welds = lines.reduce((sum, line) => sum + line.found.welds, 0);
+  return (
+    <>
+      <Panel title={t('view.costs.by-the-plan', { count: order.quantity, part: order.partName })}>
+        <Table label={t('view.costs.by-the-plan', { count: order.quantity, part: order.partName })}>
+          <Heads names={heads(shop)} right={heads(shop).slice(1)} />
+          <tbody>
+            {lines.map(({ seam, piece }) => (
+              <TakesRow
+                key={seam.id}
+                name={seam.spec.name}
+                to={`/seams/${seam.id}`}
+                takes={piece}
+                metres={seam.spec.lengthMm / 1000}
+                money={shop.rates && seam.revision ? moneyOf(piece, seam.revision.program, shop.rates as Rates) : null}
+                shop={shop}
+              />
+            ))}
+            <TakesRow
+              name={t('view.costs.the-order', { count: order.quantity })}
+              takes={whole}
+              money={money(({ piece }) => times(piece, order.quantity))}
+              shop={shop}
+              isSum
+            />
+          </tbody>
+        </Table>
+        <Box fontSize="12.5px" color="quiet" mt="1">
+          {t('view.costs.without-changeovers', { handling: amount('minutes', handlingMinutes, 0) })}
+        </Box>
+      </Panel>
+      <Panel title={t('view.costs.really-took', { count: welds })}>
+        {welds === 0 ? (
+          <Box color="quiet" fontSize="14px">
+            {t('view.costs.nothing-logged')}
+          </Box>
+        ) : (
+          <>
+            <Table label={t('view.costs.really-took', { count: welds })}>
+              <Heads names={heads(shop)} right={heads(shop).slice(1)} />
+              <tbody>
+                {lines
+                  .filter((line) => line.found.welds > 0)
+                  .map((line) => (
+                    <TakesRow
+                      key={line.seam.id}
+                      name={t('view.today.pieces-of', { count: line.found.welds, seam: line.seam.spec.name })}
+                      takes={line.found.found}
+                      against={line.found.planned}
+                      money={
+                        shop.rates && line.seam.revision
+                          ? moneyOf(line.found.found, line.seam.revision.program, shop.rates as Rates)
+                          : null
+                      }
+                      shop={shop}
+                    />
+                  ))}
+                <TakesRow
+                  name={t('view.costs.together')}
+                  takes={found}
+                  against={planned}
+                  money={money((line) => line.found.found)}
+                  shop={shop}
+                  isSum
+                />
+              </tbody>
+            </Table>
+            <Box fontSize="12.5px" color="quiet" mt="1">
+              {t('view.costs.timed-of', { timed: lines.reduce((sum, line) => sum + line.found.timed, 0), welds })}
+            </Box>
+          </>
+        )}
+      </Panel>
+      <OtherWays lines={lines} site={site} shop={shop} />
+    </>
+  );
+}
+
+function pieceOf({ spec, choice, revision }: SeamResource, site: Parameters<typeof takesOf>[1]): Takes | null {
+  if (!choice || !revision?.use) return null;
+  const plan = planSeam(planRequest(spec, choice));
+  if (!plan.ok) return null;
+  const { meanCurrentA, voltageV, slagSeconds } = plan.value;
+  const { arcSeconds, wireKg, gasL } = revision.use;
+  return takesOf({ arcSeconds, wireKg, gasL, meanCurrentA, voltageV, slagSeconds }, site);
+}
+
+function welded({ body, drawn }: Run) {
+  const of = (unit: string) => {
+    const own = drawn.filter((one) => one.unit === unit);
+    return own.length === 0 ? undefined : own.reduce((sum, one) => sum + one.amount, 0);
+  };
+  return { seconds: body.seconds, wireKg: of('kg'), gasL: of('L') };
+}
+
+function heads(shop: ShopState): string[] {
+  return [
+    t('view.costs.seam'),
+    t('view.costs.work'),
+    t('view.costs.arc'),
+    t('view.costs.wire'),
+    t('view.costs.gas'),
+    t('view.costs.energy'),
+    t('view.costs.tips'),
+    ...(shop.rates ? [t('view.costs.cost'), t('view.costs.a-metre')] : []),
+  ];
+}
+
+function TakesRow({
+  name,
+  to,
+  takes,
+  against,
+  metres,
+  money,
+  shop,
+  isSum = false,
+}: {
+  readonly name: string;
+  readonly to?: string;
+  readonly takes: Takes;
+  /** What as many would have taken by the plan; a difference is then said beside each figure. */
+  readonly against?: Takes;
+  readonly metres?: number;
+  readonly money: Money | null;
+  readonly shop: ShopState;
+  readonly isSum?: boolean;
+}) {
+  const figures = [
+    [amount('minutes', takes.workMinutes, 1), takes.workMinutes, against?.workMinutes],
+    [amount('minutes', takes.arcMinutes, 1), takes.arcMinutes, against?.arcMinutes],
+    [amount('spoolMass', takes.wireKg, 3), takes.wireKg, against?.wireKg],
+    [amount('volume', takes.gasL, 0), takes.gasL, against?.gasL],
+    [amount('energy', takes.kwh, 2), takes.kwh, against?.kwh],
+    [amount('plain', takes.tips, 3), takes.tips, against?.tips],
+  ] as const;
+  const currency = shop.rates?.currency ?? '';
+  return (
+    <tr>
+      <Cell head fontWeight={isSum ? 700 : 500}>
+        {to === undefined ? name : <Link to={to}>{name}</Link>}
+      </Cell>
+      {figures.map(([said, value, planned], at) => (
+        <Cell key={at} figure fontWeight={isSum ? 700 : 400}>
+          {tell(said)}
+          {planned !== undefined && planned > 0 && Math.abs(value / planned - 1) >= 0.005 && (
+            <Box as="span" display="block" fontSize="12px" color={value > planned ? 'ochre' : 'spruce'}>
+              {value > planned ? '+' : '−'}
+              {fixed(Math.abs(100 * (value / planned - 1)), 0)} %
+            </Box>
+          )}
+        </Cell>
+      ))}
+      {shop.rates && (
+        <>
+          <Cell figure fontWeight={700}>
+            {money ? `${fixed(money.total, 2)} ${currency}` : '–'}
+          </Cell>
+          <Cell figure>{money && metres ? `${fixed(money.total / metres, 2)} ${currency}` : ''}</Cell>
+        </>
+      )}
+    </tr>
+  );
+}
+
+/** Each mode its wire can run and each size of it, for one seam. */
+function OtherWays({
+  lines,
+  site,
+  shop,
+}: {
+  readonly lines: readonly Line[];
+  readonly site: Parameters<typeof takesOf>[1];
+  readonly shop: ShopState;
+}) {
+  const [params, setParams] = useSearchParams();
+  const { seam } = lines.find((line) => line.seam.id === params.get('seam')) ?? lines[0]!;
+  const { spec, choice } = seam;
+  const found = useMemo(() => choice && candidatesFor(planRequest(spec, choice), site), [spec, choice, site]);
+  if (!found || !choice) return null;
+  return (
+    <Panel title={t('view.costs.another-way')}>
+      <Box maxWidth="420px" mb="2">
+        <ChoiceField
+          label={t('view.costs.seam')}
+          value={seam.id}
+          choices={lines.map((line) => ({ value: line.seam.id, label: line.seam.spec.name }))}
+          onChange={(id) =>
+            setParams(
+              (before) => {
+                before.set('seam', id);
+                return before;
+              },
+              { replace: true },
+            )
+          }
+        />
+      </Box>
+      <Table label={t('view.costs.another-way')}>
+        <Heads names={heads(shop)} right={heads(shop).slice(1)} />
+        <tbody>
+          {found.ways.map((way) => (
+            <TakesRow
+              key={`${way.mode} ${way.diameterMm}`}
+              name={`${tell(way.name)}${way.isNow ? ` (${t('view.costs.as-it-is')})` : ''}`}
+              takes={way.takes}
+              metres={spec.lengthMm / 1000}
+              money={
+                shop.rates ? moneyOf(way.takes, { filler: choice.filler, gas: choice.gas }, shop.rates as Rates) : null
+              }
+              shop={shop}
+              isSum={way.isNow}
+            />
+          ))}
+        </tbody>
+      </Table>
+      {found.ruledOut.length > 0 && (
+        <Box as="ul" listStyleType="disc" pl="5" fontSize="13px" color="quiet" mt="2">
+          {found.ruledOut.map(({ name, why }) => (
+            <li key={tell(name)}>
+              {tell(name)}: {tell(why)}
+            </li>
+          ))}
+        </Box>
+      )}
+    </Panel>
+  );
+}

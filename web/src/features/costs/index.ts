@@ -1,0 +1,1 @@
+export { Costs, loadCosts } from './costs.tsx';

@@ -33,17 +33,6 @@ const pictures = [
     size: tablet,
   },
   { name: 'bench-day', path: '/bench/axle-plate-to-tube', act: mapDrawn },
-  {
-    name: 'bench-sweep-night',
-    path: '/bench/trike-box-floor',
-    theme: 'night',
-    act: async (page) => {
-      await mapDrawn(page);
-      await page.getByRole('tab', { name: 'Sweep a dial' }).click();
-      await page.getByRole('listitem').filter({ hasText: 'hum' }).last().waitFor();
-      await page.getByText('…', { exact: true }).waitFor({ state: 'detached' });
-    },
-  },
   { name: 'score-day', path: '/score/trike-frame-rail' },
   {
     name: 'trial-record-tablet',
@@ -71,7 +60,8 @@ const pictures = [
   },
   { name: 'procedure-day', path: '/seams/axle-plate-to-tube/procedure' },
   { name: 'shift-day', path: '/shift' },
-  { name: 'bench-mode-day', path: '/bench-mode/axle-plate-to-tube?machine=rowan' },
+  { name: 'bench-mode-night', path: '/bench-mode/axle-plate-to-tube?machine=rowan', theme: 'night' },
+  { name: 'costs-day', path: '/costs', person: 'corvin-dellamaar' },
   {
     name: 'heat-day',
     path: '/seams/trike-box-floor/heat',

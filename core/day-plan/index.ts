@@ -17,3 +17,4 @@ export {
   type NextStock,
   type ShiftPage,
 } from './next-on.ts';
+export { usualShifts, workMoment, type Shifts } from './work-clock.ts';

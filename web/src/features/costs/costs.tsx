@@ -12,7 +12,6 @@ import {
   times,
   type Found,
   type Money,
-  type Rates,
   type Takes,
 } from '@fox-tempo/core/costs';
 import { handlingMinutes } from '@fox-tempo/core/day-plan';
@@ -113,7 +112,7 @@ function OfOrder({
     moneySum(
       lines.flatMap((line) => {
         const { program } = line.seam.revision ?? {};
-        return program && shop.rates ? [moneyOf(scale(line), program, shop.rates as Rates)] : [];
+        return program && shop.rates ? [moneyOf(scale(line), program, shop.rates)] : [];
       }),
     );
   const welds = lines.reduce((sum, line) => sum + line.found.welds, 0);
@@ -130,7 +129,7 @@ function OfOrder({
                 to={`/seams/${seam.id}`}
                 takes={piece}
                 metres={seam.spec.lengthMm / 1000}
-                money={shop.rates && seam.revision ? moneyOf(piece, seam.revision.program, shop.rates as Rates) : null}
+                money={shop.rates && seam.revision ? moneyOf(piece, seam.revision.program, shop.rates) : null}
                 shop={shop}
               />
             ))}
@@ -167,7 +166,7 @@ function OfOrder({
                       against={line.found.planned}
                       money={
                         shop.rates && line.seam.revision
-                          ? moneyOf(line.found.found, line.seam.revision.program, shop.rates as Rates)
+                          ? moneyOf(line.found.found, line.seam.revision.program, shop.rates)
                           : null
                       }
                       shop={shop}
@@ -292,10 +291,14 @@ function OtherWays({
   readonly shop: ShopState;
 }) {
   const [params, setParams] = useSearchParams();
-  const { seam } = lines.find((line) => line.seam.id === params.get('seam')) ?? lines[0]!;
-  const { spec, choice } = seam;
-  const found = useMemo(() => choice && candidatesFor(planRequest(spec, choice), site), [spec, choice, site]);
-  if (!found || !choice) return null;
+  const seam = (lines.find((line) => line.seam.id === params.get('seam')) ?? lines[0])?.seam;
+  const spec = seam?.spec;
+  const choice = seam?.choice;
+  const found = useMemo(
+    () => (spec && choice ? candidatesFor(planRequest(spec, choice), site) : null),
+    [spec, choice, site],
+  );
+  if (!found || !seam || !spec || !choice) return null;
   return (
     <Panel title={t('view.costs.another-way')}>
       <Box maxWidth="420px" mb="2">
@@ -323,9 +326,7 @@ function OtherWays({
               name={`${tell(way.name)}${way.isNow ? ` (${t('view.costs.as-it-is')})` : ''}`}
               takes={way.takes}
               metres={spec.lengthMm / 1000}
-              money={
-                shop.rates ? moneyOf(way.takes, { filler: choice.filler, gas: choice.gas }, shop.rates as Rates) : null
-              }
+              money={shop.rates ? moneyOf(way.takes, { filler: choice.filler, gas: choice.gas }, shop.rates) : null}
               shop={shop}
               isSum={way.isNow}
             />

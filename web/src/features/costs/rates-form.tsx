@@ -43,7 +43,7 @@ export function RatesForm({ shop }: { readonly shop: ShopState }) {
       onValue={(next) => onValue(price(next))}
     />
   );
-  const without = <T extends object>(list: T | undefined, key: string, value: number | undefined) =>
+  const without = (list: object | undefined, key: string, value: number | undefined) =>
     Object.fromEntries(Object.entries({ ...list, [key]: value }).filter(([, one]) => one !== undefined)) as Record<
       string,
       number

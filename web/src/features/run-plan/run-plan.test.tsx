@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { alder, answerFetch, order, rowan, seam } from '../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';
+import { planCalendar } from './calendar.ts';
 import { loadRunPlan, RunPlan } from './index.ts';
 
 const page = (items: unknown[]) => ({ items, next: null });
@@ -48,5 +49,36 @@ describe('the run plan', () => {
   it('says when there is nothing to weld', async () => {
     await open([order({ done: 12 })]);
     expect(screen.getByText('No open order has a seam with a saved setting.')).toBeTruthy();
+  });
+
+  it('goes out as a calendar: an event for each job, with its machine, its pieces and a moment of work', () => {
+    const program = seam().revision!.program;
+    const jobs = [
+      {
+        id: 'o2/axle',
+        seamId: 'axle',
+        name: 'Axle plate',
+        order: 'MC 1',
+        program,
+        arcMinutes: 1,
+        starts: 1,
+        quantity: 7,
+      },
+    ];
+    const bar = { machineId: 'rowan', jobId: 'o2/axle', setupMinutes: 6, fromMinute: 6, toMinute: 27, lateMinutes: 0 };
+    const plan = { bars: [bar], setupMinutes: 6, lateMinutes: 0, cost: 6, bound: 6, provenBest: true, unplaced: [] };
+    const text = planCalendar(plan, jobs, [rowan], new Date(2026, 10, 26, 9));
+    expect(text).toMatch(/^BEGIN:VCALENDAR/);
+    expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(1);
+    expect(text).toContain('7 × Axle plate');
+    expect(text).toMatch(/UID:o2\/axle@fox-tempo/);
+    // From nine, changeover first, to 27 minutes past.
+    expect(
+      new Date(
+        /DTSTART:(\d{8}T\d{6}Z?)/
+          .exec(text)![1]!
+          .replace(/(\d{4})(\d\d)(\d\d)T(\d\d)(\d\d)(\d\d)/, '$1-$2-$3T$4:$5:$6'),
+      ).getMinutes(),
+    ).toBe(0);
   });
 });

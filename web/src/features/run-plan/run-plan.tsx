@@ -62,6 +62,17 @@ export function RunPlan() {
         >
           CSV
         </Action>
+        <Action
+          disabled={!answer}
+          onClick={() =>
+            answer &&
+            void import('./calendar.ts').then(({ planCalendar }) =>
+              download('run-plan.ics', 'text/calendar', planCalendar(answer, jobs, machines, new Date())),
+            )
+          }
+        >
+          iCalendar
+        </Action>
         <Action disabled={Object.keys(kept.fixed).length === 0} onClick={() => setKept({ ...kept, fixed: {} })}>
           {t('view.run-plan.let-go-of-all')}
         </Action>

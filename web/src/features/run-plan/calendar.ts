@@ -1,0 +1,31 @@
+/** The run plan as a calendar (RFC 5545): each job with its changeover, on the clock of the shop's shifts. */
+import { workMoment, type DayPlan } from '@fox-tempo/core/day-plan';
+import ical from 'ical-generator';
+import type { NamedJob } from '../../lib/day-jobs.ts';
+import { t } from '../../lib/words.ts';
+
+export function planCalendar(
+  plan: DayPlan,
+  jobs: readonly NamedJob[],
+  machines: readonly { readonly id: string; readonly file: { readonly name: string; readonly place: string } }[],
+  now: Date,
+): string {
+  const calendar = ical({ name: t('view.run-plan.run-plan'), prodId: { company: 'fox-tempo', product: 'run-plan' } });
+  for (const bar of plan.bars) {
+    const job = jobs.find(({ id }) => id === bar.jobId);
+    const machine = machines.find(({ id }) => id === bar.machineId);
+    if (!job || !machine) continue;
+    calendar.createEvent({
+      id: `${bar.jobId}@fox-tempo`,
+      start: workMoment(bar.fromMinute - bar.setupMinutes, now),
+      end: workMoment(bar.toMinute, now),
+      summary: `${machine.file.name}: ${t('view.today.pieces-of', { count: job.quantity, seam: job.name })}`,
+      location: machine.file.place,
+      description: [
+        job.order,
+        ...(bar.setupMinutes > 0 ? [t('view.run-plan.changeover-before', { seam: job.name })] : []),
+      ].join('\n'),
+    });
+  }
+  return calendar.toString();
+}

@@ -850,6 +850,8 @@ export interface Sentences extends CoreSentences {
     readonly running2: SaidValue;
     readonly tip: SaidValue;
   };
+  readonly 'view.endings.change-it-first': { readonly names: SaidValue };
+  readonly 'view.endings.will-not-last': null;
   readonly 'view.finding.acts': null;
   readonly 'view.finding.arc-bench': null;
   readonly 'view.finding.backup': null;
@@ -1708,10 +1710,19 @@ export interface Sentences extends CoreSentences {
   readonly 'view.run-plan.open-orders': { readonly jobs: number; readonly orders: number };
   readonly 'view.run-plan.order': null;
   readonly 'view.run-plan.order-of-work': null;
+  readonly 'view.run-plan.pauses': null;
   readonly 'view.run-plan.pieces': null;
   readonly 'view.run-plan.planning': null;
   readonly 'view.run-plan.run-plan': null;
   readonly 'view.run-plan.seam': null;
+  readonly 'view.run-plan.wait-after-each': {
+    readonly allowed: SaidValue;
+    readonly arc: SaidValue;
+    readonly machine: SaidValue;
+    readonly rms: SaidValue;
+    readonly seam: SaidValue;
+    readonly wait: SaidValue;
+  };
   readonly 'view.run-plan.weld-first': { readonly machine: SaidValue; readonly seam: SaidValue };
   readonly 'view.runs.a-lead-hand-decides': null;
   readonly 'view.runs.counts': null;
@@ -3056,4 +3067,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4277;
+export const sentenceCount = 4281;

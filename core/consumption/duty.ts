@@ -9,3 +9,17 @@ export function dutyPercent(ratedPercent: number, ratedA: number, currentA: numb
 export function currentAtDuty(ratedPercent: number, ratedA: number, dutyWantedPercent: number): number {
   return ratedA * Math.sqrt(ratedPercent / dutyWantedPercent);
 }
+
+/** Share of ten minutes at a current, from the nearest point of the rating plate; undefined without one. */
+export function dutyFromPlate(
+  points: readonly { readonly percent: number; readonly currentA: number }[] | undefined,
+  currentA: number,
+): number | undefined {
+  const [first, ...rest] = points ?? [];
+  if (!first) return undefined;
+  const nearest = rest.reduce(
+    (best, point) => (Math.abs(point.currentA - currentA) < Math.abs(best.currentA - currentA) ? point : best),
+    first,
+  );
+  return dutyPercent(nearest.percent, nearest.currentA, currentA);
+}

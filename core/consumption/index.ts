@@ -1,5 +1,5 @@
 export { contentOfGas, cylinderContent, cylinderLevel, gasOfContent, spoolContent, spoolLevel } from './content.ts';
-export { currentAtDuty, dutyPercent } from './duty.ts';
+export { currentAtDuty, dutyFromPlate, dutyPercent } from './duty.ts';
 export {
   cylinderOutlook,
   isWeighed,

@@ -18,3 +18,4 @@ export {
   type ShiftPage,
 } from './next-on.ts';
 export { usualShifts, workMoment, type Shifts } from './work-clock.ts';
+export { pauseOn, type Pause } from './pauses.ts';

@@ -1,6 +1,6 @@
 /** What a machine cannot give: peak, feed, volts, wire size, duty; the slow beat's high level is tested like any other. */
 import { say, amount, bare, type Phrase } from '../../said/index.ts';
-import { dutyPercent } from '../../consumption/index.ts';
+import { dutyFromPlate } from '../../consumption/index.ts';
 import type { Warning } from '../../outcome/index.ts';
 import { schoolFacts } from '../../sequence/index.ts';
 import type { Machine } from '../description/machine.ts';
@@ -100,7 +100,7 @@ export function limitWarnings(
       );
     }
   }
-  const duty = current === undefined ? undefined : dutyAt(limits.duty, current);
+  const duty = current === undefined ? undefined : dutyFromPlate(limits.duty, current);
   if (duty !== undefined && duty < 60) {
     warnings.push({
       code: 'short-duty',
@@ -130,17 +130,6 @@ function levelsOf(sequence: Program['sequence']): (readonly [Phrase, number])[] 
       ? ([[say('machine.second-level'), sequence.secondPercent]] as const)
       : []),
   ];
-}
-
-/** Share of ten minutes at a current, from the nearest point of the rating plate; undefined without one. */
-function dutyAt(points: Machine['limits']['duty'], currentA: number): number | undefined {
-  const [first, ...rest] = points ?? [];
-  if (!first) return undefined;
-  const nearest = rest.reduce(
-    (best, point) => (Math.abs(point.currentA - currentA) < Math.abs(best.currentA - currentA) ? point : best),
-    first,
-  );
-  return dutyPercent(nearest.percent, nearest.currentA, currentA);
 }
 
 function round(value: number): number {

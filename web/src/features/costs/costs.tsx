@@ -154,7 +154,7 @@ function OfOrder({
         ) : (
           <>
             <Table label={t('view.costs.really-took', { count: welds })}>
-              <Heads names={heads(shop)} right={heads(shop).slice(1)} />
+              <Heads names={heads(shop, false)} right={heads(shop, false).slice(1)} />
               <tbody>
                 {lines
                   .filter((line) => line.found.welds > 0)
@@ -210,7 +210,7 @@ function welded({ body, drawn }: Run) {
   return { seconds: body.seconds, wireKg: of('kg'), gasL: of('L') };
 }
 
-function heads(shop: ShopState): string[] {
+function heads(shop: ShopState, byMetre = true): string[] {
   return [
     t('view.costs.seam'),
     t('view.costs.work'),
@@ -219,7 +219,8 @@ function heads(shop: ShopState): string[] {
     t('view.costs.gas'),
     t('view.costs.energy'),
     t('view.costs.tips'),
-    ...(shop.rates ? [t('view.costs.cost'), t('view.costs.a-metre')] : []),
+    ...(shop.rates ? [t('view.costs.cost')] : []),
+    ...(shop.rates && byMetre ? [t('view.costs.a-metre')] : []),
   ];
 }
 
@@ -273,7 +274,9 @@ function TakesRow({
           <Cell figure fontWeight={700}>
             {money ? `${fixed(money.total, 2)} ${currency}` : '–'}
           </Cell>
-          <Cell figure>{money && metres ? `${fixed(money.total / metres, 2)} ${currency}` : ''}</Cell>
+          {against === undefined && (
+            <Cell figure>{money && metres ? `${fixed(money.total / metres, 2)} ${currency}` : ''}</Cell>
+          )}
         </>
       )}
     </tr>

@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { amount } from '@fox-tempo/core/said';
-import { jobMinutes, type DayPlan } from '@fox-tempo/core/day-plan';
+import { jobMinutes, pauseOn, type DayPlan } from '@fox-tempo/core/day-plan';
 import { useMemo } from 'react';
 import { Link, useLoaderData } from 'react-router';
 import { api } from '../../data/api.ts';
@@ -91,6 +91,7 @@ export function RunPlan() {
                 {answer.unplaced.map((id) => nameOf(id)?.name ?? id).join(', ')}
               </Notice>
             )}
+            {answer && <Pauses plan={answer} jobs={jobs} machines={here} />}
             <Panel title={t('view.run-plan.machine-by-machine')}>
               {answer ? (
                 <Bars plan={answer} machines={here} jobs={jobs} />
@@ -131,6 +132,41 @@ export function RunPlan() {
         )}
       </Box>
     </>
+  );
+}
+
+/** Runs that a power source cannot weld without waiting. */
+function Pauses({
+  plan,
+  jobs,
+  machines,
+}: {
+  readonly plan: DayPlan;
+  readonly jobs: readonly NamedJob[];
+  readonly machines: readonly MachineResource[];
+}) {
+  const waits = plan.bars.flatMap((bar) => {
+    const job = jobs.find(({ id }) => id === bar.jobId);
+    const machine = machines.find(({ id }) => id === bar.machineId);
+    const pause = job && machine && pauseOn(machine.file, job);
+    return pause ? [{ job, machine, pause }] : [];
+  });
+  if (waits.length === 0) return null;
+  return (
+    <Notice level="caution" word={t('view.run-plan.pauses')}>
+      {waits.map(({ job, machine, pause }) => (
+        <Box key={`${machine.id} ${job.id}`}>
+          {t('view.run-plan.wait-after-each', {
+            machine: machine.file.name,
+            seam: job.name,
+            rms: amount('current', pause.rmsCurrentA, 0),
+            arc: amount('percent', pause.arcPercent, 0),
+            allowed: amount('percent', pause.allowedPercent, 0),
+            wait: amount('minutes', pause.minutes, 1),
+          })}
+        </Box>
+      ))}
+    </Notice>
   );
 }
 

@@ -10,6 +10,7 @@ import { useLastSeam } from '../../sheet/last-seam.ts';
 import type { SeamAndMachines } from '../../sheet/load.ts';
 import { useSheetSession } from '../../sheet/session.ts';
 import { Notice } from '../../ui/notice.tsx';
+import { CannotFinish } from '../endings/index.ts';
 import { SheetFrame } from '../seam-frame/index.ts';
 import { ScoreParts } from './score-parts.tsx';
 import { useScore } from './use-score.ts';
@@ -55,6 +56,7 @@ function LoadedScore({
           : t('view.bench.no-setting-yet')
       }
     >
+      <CannotFinish seam={seam} machine={machine} />
       {whole ? (
         <ScoreParts session={session} score={score} whole={whole} />
       ) : (

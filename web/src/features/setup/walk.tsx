@@ -170,7 +170,7 @@ export function Walk({
         <Panel title={t('view.setup.four-lengths-four-names')}>
           <LengthsDrawing ctwdMm={program.ctwdMm} recessMm={list.needed.recessMm} />
         </Panel>
-        <WireAndFlow program={program} list={list} machine={machine} />
+        <WireAndFlow seam={seam} program={program} list={list} machine={machine} />
       </Box>
     </Box>
   );

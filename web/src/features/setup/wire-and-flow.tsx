@@ -1,7 +1,7 @@
 /** Gas at the nozzle and wire on its way through the gun that is fitted. */
 import { t, tell, named, formatWithUnit } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
-import type { MachineResource } from '@fox-tempo/contract';
+import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import type { Program } from '@fox-tempo/core/machine';
 import { gunTroubles, type Changeover } from '@fox-tempo/core/setup';
 import { feedRisk, flowBand } from '@fox-tempo/core/wire-choice';
@@ -9,15 +9,18 @@ import { useSettings } from '../../lib/settings.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
+import { CannotFinish } from '../endings/index.ts';
 import { LookFirst } from '../wear/index.ts';
 import { Tick } from '../../ui/tick.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
 
 export function WireAndFlow({
+  seam,
   program,
   list,
   machine,
 }: {
+  readonly seam: SeamResource;
   readonly program: Program;
   readonly list: Changeover;
   readonly machine: MachineResource;
@@ -48,6 +51,7 @@ export function WireAndFlow({
         })}
       </Box>
       <Box mb="2" _empty={{ display: 'none' }}>
+        <CannotFinish seam={seam} machine={machine} />
         <LookFirst machineId={machine.id} feederId={list.feederId} />
       </Box>
       {troubles.map(({ code, message }) => (

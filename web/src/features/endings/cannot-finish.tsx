@@ -1,0 +1,34 @@
+/** A cylinder or spool on the machine that ends within this very seam: said before the arc, not found in it. */
+import type { MachineResource, SeamResource } from '@fox-tempo/contract';
+import { endingsOf } from '@fox-tempo/core/day-plan';
+import { Link } from 'react-router';
+import { useDoor } from '../../data/queries.ts';
+import { t } from '../../lib/words.ts';
+import { Notice } from '../../ui/notice.tsx';
+
+export function CannotFinish({
+  seam,
+  machine,
+}: {
+  readonly seam: SeamResource;
+  readonly machine: Pick<MachineResource, 'id'> | undefined;
+}) {
+  const { data: stock } = useDoor('stock', {});
+  const { revision } = seam;
+  if (!stock || !machine || !revision?.use) return null;
+  const job = {
+    id: seam.id,
+    program: revision.program,
+    arcMinutes: revision.use.arcSeconds / 60,
+    starts: revision.use.passes,
+    quantity: 1,
+  };
+  const ends = endingsOf(machine.id, job, stock);
+  if (ends.length === 0) return null;
+  return (
+    <Notice level="caution" word={t('view.endings.will-not-last')} urgent>
+      {t('view.endings.change-it-first', { names: ends.map(({ name }) => name).join(', ') })}{' '}
+      <Link to="/library/stock">{t('view.today.all-stock')}</Link>
+    </Notice>
+  );
+}

@@ -1,0 +1,1 @@
+export { CannotFinish } from './cannot-finish.tsx';

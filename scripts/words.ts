@@ -36,6 +36,9 @@ const hazards = [
   /^plan\.(aluminium-under-argon|stainless-fume|zinc-coating|brazing-wire|overhead-sparks|slag-flies)/,
   /^setup\.(isolate-before|cylinder-chained|argon-and-co2|a-feeding-wire|off-at-the-source|tip-and-nozzle-stay)/,
   /^setup\.(helmet-at|ears-plugged|extraction-|dry-gloves|return-clamp|fire-watch)/,
+  /^setup\.(mains-adapters|portable-bottle|a-full-spool|brush-and-grinder|nozzle-products|cored-wires-smoke)/,
+  /^setup\.(battery-off|airbags-|fuel-and|return-clamp-beside|stray-current|platform-and|hoses-and-leads|gas-pools|a-second-person|drink-and|two-lift)/,
+  /^setup\.(no-fitting-noted|leak-test-is-due|fit-by-its-fitting)/,
   /^view\.library\.chained-capped/,
 ];
 const keys = Object.keys(english).sort();

@@ -2289,6 +2289,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.setup.no-trial-yet': null;
   readonly 'view.setup.nobody-has-entered-how-it': null;
   readonly 'view.setup.not-agree-a-mismatch-here': { readonly agrees: SaidValue; readonly what: SaidValue };
+  readonly 'view.setup.not-at-the-bench': null;
   readonly 'view.setup.not-in-the-record-yet': null;
   readonly 'view.setup.nothing-to-change': null;
   readonly 'view.setup.nozzle-bore': null;
@@ -3067,4 +3068,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4281;
+export const sentenceCount = 4305;

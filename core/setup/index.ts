@@ -3,6 +3,7 @@ export { stepKinds, usualMinutes, type StepKind } from './step-kinds.ts';
 export { gunTroubles, rollOf } from './gun-troubles.ts';
 export { leadEffect, leadTrend, type LeadReading, type LeadTrend } from './lead-resistance.ts';
 export { checkLoaded, type CheckRow, type LoadedCheck } from './loaded-check.ts';
+export { placeCautions, workPlaceNames, workPlaces, type WorkPlace } from './place-cautions.ts';
 export { firstArcList } from './setup-cautions.ts';
 export {
   grooves,

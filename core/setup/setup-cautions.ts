@@ -12,11 +12,15 @@ export function stepCautions(kind: StepKind, feeder: FeederState | undefined, ne
   switch (kind) {
     case 'polarity':
     case 'process':
-      return [hazard('isolate', say('setup.isolate-before-touching-terminals-dry'))];
+      return [
+        hazard('isolate', say('setup.isolate-before-touching-terminals-dry')),
+        { code: 'mains-adapter', level: 'caution', message: say('setup.mains-adapters') },
+      ];
     case 'gas': {
       const cautions = [hazard('cylinder', say('setup.cylinder-chained-and-capped-when'))];
       if (needed.gas !== 'none') {
         cautions.push(hazard('asphyxiation', say('setup.argon-and-co2-push-the')));
+        cautions.push({ code: 'portable-bottle', level: 'caution', message: say('setup.portable-bottle') });
       }
       if (needed.gas === 'C1') {
         cautions.push({
@@ -28,16 +32,25 @@ export function stepCautions(kind: StepKind, feeder: FeederState | undefined, ne
       return cautions;
     }
     case 'wire':
+      return [
+        hazard('wire-end', say('setup.a-feeding-wire-pierces-end')),
+        { code: 'lifting', level: 'caution', message: say('setup.a-full-spool-is-heavy') },
+      ];
     case 'tension':
       return [hazard('wire-end', say('setup.a-feeding-wire-pierces-end'))];
     case 'rolls':
     case 'liner':
       return [hazard('gears', say('setup.off-at-the-source-before'))];
+    case 'clean':
+      return [hazard('brush-ends', say('setup.brush-and-grinder-throw'))];
     case 'tip':
     case 'recess':
-      return feeder && fillerOf(feeder.filler).family === 'aluminium'
-        ? [{ code: 'hot-tip', level: 'caution', message: say('setup.tip-and-nozzle-stay-hot') }]
-        : [];
+      return [
+        ...(feeder && fillerOf(feeder.filler).family === 'aluminium'
+          ? [{ code: 'hot-tip', level: 'caution', message: say('setup.tip-and-nozzle-stay-hot') } as const]
+          : []),
+        { code: 'nozzle-product', level: 'caution', message: say('setup.nozzle-products-burn-off') },
+      ];
     default:
       return [];
   }
@@ -49,7 +62,7 @@ export function firstArcList(material: MaterialGroup, mode: PlanMode): Said[] {
   return [
     bright ? say('setup.helmet-at-the-darker-shade') : say('setup.helmet-at-the-usual-shade'),
     say('setup.ears-plugged-sparks-and-noise'),
-    ...fumeLine(material),
+    ...(mode === 'cored' ? [say('setup.cored-wires-smoke-more')] : fumeLine(material)),
     say('setup.dry-gloves-closed-shoes-no'),
     say('setup.return-clamp-on-bright-metal'),
     say('setup.fire-watch-nothing-that-burns'),

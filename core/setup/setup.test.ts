@@ -13,6 +13,8 @@ import {
   stepKinds,
   type FeederState,
   type MachineState,
+  placeCautions,
+  workPlaces,
 } from './index.ts';
 
 function program(id: string, change: object = {}): Program {
@@ -174,5 +176,26 @@ describe('before the first arc of the day', () => {
     }
     expect(inEnglish(firstArcList('stainless', 'dip')).join(' ')).toContain('hexavalent chromium');
     expect(inEnglish(firstArcList('galvanised', 'pulse')).join(' ')).toContain('zinc');
+  });
+});
+
+describe('cautions where they arise', () => {
+  it('stand at every place that is not the bench, none twice', () => {
+    const all = workPlaces.flatMap((place) => placeCautions[place]).map(({ code }) => code);
+    expect(new Set(all).size).toBe(all.length);
+    for (const place of workPlaces) expect(placeCautions[place].length).toBeGreaterThan(0);
+  });
+
+  it('a wire brush at cleaning, a product at the nozzle, a bottle at the gas, the fume of a cored wire before the first arc', () => {
+    const list = changeover(rowan, oneFeeder, aluminium);
+    const codesAt = (kind: string) => list.steps.find((step) => step.kind === kind)?.cautions.map(({ code }) => code);
+    expect(codesAt('clean')).toContain('brush-ends');
+    expect(codesAt('tip')).toContain('nozzle-product');
+    expect(codesAt('gas')).toContain('portable-bottle');
+    expect(codesAt('wire')).toContain('lifting');
+    const codes = (mode: 'cored' | 'pulse') => firstArcList('steel', mode).map(({ code }) => code);
+    expect(codes('cored')).toContain('setup.cored-wires-smoke-more');
+    expect(codes('pulse')).not.toContain('setup.cored-wires-smoke-more');
+    expect(codes('cored')).toHaveLength(codes('pulse').length);
   });
 });

@@ -10,6 +10,7 @@ import { HazardText } from '../../ui/hazard-text.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Tick } from '../../ui/tick.tsx';
+import { WorkPlaces } from './work-place.tsx';
 
 export function FirstArc({
   seam,
@@ -46,6 +47,7 @@ export function FirstArc({
           </Action>
         </Notice>
       )}
+      <WorkPlaces seamId={seam.id} />
       <Box textStyle="label" color="quiet" mt="1">
         {t('view.setup.the-usual-cautions-your-shops')}
       </Box>

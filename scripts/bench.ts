@@ -1,11 +1,14 @@
 /** The budgets that apply so far, measured on this machine: medians of several rounds after a warm-up. Nothing here fails a build. */
+import loadHighs from 'highs';
 import { cpus, totalmem } from 'node:os';
 import { doublePulse } from '@fox-tempo/core/double-pulse';
 import { programFromPlan, simulationOf, translate, type Program } from '@fox-tempo/core/machine';
 import { planSeam, planSetting, type PlanInput } from '@fox-tempo/core/plan';
 import { solvePulse } from '@fox-tempo/core/pulse';
+import { mixedInteger, problemOf, schedule } from '@fox-tempo/core/schedule';
 import { evaluateSequence, scoreOf, seamScore } from '@fox-tempo/core/score';
 import { sequenceTemplates } from '@fox-tempo/core/sequence';
+import { soak } from '@fox-tempo/core/soak';
 import { drivenArc, simulate, type SimulationInput } from '@fox-tempo/core/simulation';
 import {
   axisRange,
@@ -18,6 +21,7 @@ import {
   type ZoneMap,
 } from '@fox-tempo/core/zone-map';
 import { rowan, scenarios } from '@fox-tempo/core/scenarios';
+import { randomShop } from '../core/schedule/random-shop.ts';
 
 interface Row {
   readonly what: string;
@@ -109,6 +113,8 @@ const rows: Row[] = [
     : []),
   ...(program ? [mapRow(program)] : []),
   ...scoreRows(),
+  soakRow(),
+  ...(await scheduleRows()),
 ];
 
 /** What one simulated second costs at the least: as many steps of 10 µs, each with the arc's few products, one root and one exponential. */
@@ -199,6 +205,50 @@ function scoreRows(): Row[] {
 console.log(
   `\n${cpus().length} × ${cpus()[0]?.model ?? 'unknown'}, ${(totalmem() / 2 ** 30).toFixed(0)} GiB, Node ${process.versions.node}\n`,
 );
+/** Warmth ahead of twelve seams on one sheet. */
+function soakRow(): Row {
+  const plate = {
+    lengthMm: 600,
+    widthMm: 400,
+    thicknessMm: 3,
+    diffusivityMm2PerS: 65,
+    volumetricHeatJPerMm3K: 2.8e-3,
+    lossWPerM2K: 15,
+  };
+  const seams = Array.from({ length: 12 }, (_, at) => ({
+    from: [20, 20 + 30 * at] as const,
+    to: [580, 20 + 30 * at] as const,
+    travelMmPerMin: 750,
+    powerW: 1700,
+    startAtS: 60 * at,
+  }));
+  const ms = timed(() => soak({ plate, seams, ambientC: 20, meltsAtC: 640, interpassC: 120 }), 7, 1);
+  return { what: 'field of twelve seams', measured: `${ms.toFixed(0)} ms`, budget: 'under 100 ms' };
+}
+
+/** The search alone, and how far a solver from elsewhere is from it where that proves. */
+async function scheduleRows(): Promise<Row[]> {
+  const large = randomShop(30, 3, 11);
+  const ms = timed(() => schedule(large), 3, 1);
+  const highs = await loadHighs();
+  const gaps = [11, 12, 13].map((seed) => {
+    const small = randomShop(8, 3, seed);
+    const solved = highs.solve(mixedInteger(problemOf(small)), { time_limit: 20, mip_rel_gap: 1e-9 });
+    const { cost } = schedule(small);
+    return solved.Status === 'Optimal' ? cost / solved.ObjectiveValue - 1 : undefined;
+  });
+  const proven = gaps.flatMap((gap) => gap ?? []);
+  return [
+    { what: 'schedule of 30 on 3 machines', measured: `${ms.toFixed(0)} ms`, budget: 'under 500 ms' },
+    {
+      what: 'gap to HiGHS, 8 on 3',
+      measured:
+        proven.length === 0 ? 'none proven' : `${(100 * Math.max(...proven)).toFixed(2)} % of ${proven.length} proven`,
+      budget: '0 %',
+    },
+  ];
+}
+
 const width = Math.max(...rows.map((row) => row.what.length));
 for (const { what, measured, budget } of rows)
   console.log(`${what.padEnd(width)}  ${measured.padStart(12)}   ${budget}`);

@@ -2,6 +2,7 @@ import { annealed } from './anneal.ts';
 import { enumerated } from './enumerate.ts';
 import { costsOf, problemOf, type Costs, type ScheduleInput } from './problem.ts';
 
+export { mixedInteger } from './mixed-integer.ts';
 export {
   costsOf,
   lateWeight,

@@ -1,30 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { randomStream, nextUniform } from '../simulation/random.ts';
-import { costsOf, problemOf, schedule, type ScheduleInput } from './index.ts';
-
-/** Random changeovers of 0 to 30 minutes, work of 5 to 40, due within the day; fixed seeds. */
-function random(operations: number, machines: number, seed: number): ScheduleInput {
-  const stream = randomStream(seed);
-  const whole = (most: number) => Math.floor(nextUniform(stream) * (most + 1));
-  const names = Array.from({ length: machines }, (_, at) => `m${at}`);
-  const ids = Array.from({ length: operations }, (_, at) => `o${at}`);
-  return {
-    operations: ids.map((id) => ({
-      id,
-      minutes: 5 + whole(35),
-      ...(whole(2) > 0 ? { dueMinute: 20 + whole(90) } : {}),
-      machines: names.filter((_, at) => at === 0 || whole(3) > 0),
-    })),
-    setupMinutes: Object.fromEntries(
-      names.map((machine) => [
-        machine,
-        Object.fromEntries(
-          [...ids, 'start'].map((from) => [from, Object.fromEntries(ids.map((to) => [to, whole(30)]))]),
-        ),
-      ]),
-    ),
-  };
-}
+import loadHighs from 'highs';
+import { costsOf, mixedInteger, problemOf, schedule, type ScheduleInput } from './index.ts';
+import { randomShop } from './random-shop.ts';
 
 /** Every order there is, without any cut: slow, and for that believed. */
 function everyOrder(input: ScheduleInput): number {
@@ -51,7 +28,7 @@ function everyOrder(input: ScheduleInput): number {
 
 describe('a schedule', () => {
   it.each([1, 2, 3, 4])('of six on two machines is the best of all orders (seed %i)', (seed) => {
-    const input = random(6, 2, seed);
+    const input = randomShop(6, 2, seed);
     const found = schedule(input);
     expect(found.provenBest).toBe(true);
     expect(found.cost).toBeCloseTo(everyOrder(input), 9);
@@ -59,7 +36,7 @@ describe('a schedule', () => {
   });
 
   it('adds up: the cost is set-up and twice the minutes late, of every operation once', () => {
-    const input = random(8, 3, 7);
+    const input = randomShop(8, 3, 7);
     const found = schedule(input);
     expect(found.cost).toBeCloseTo(found.setupMinutes + 2 * found.lateMinutes, 9);
     expect(Object.values(found.order).flat().sort()).toEqual(input.operations.map(({ id }) => id).sort());
@@ -70,7 +47,7 @@ describe('a schedule', () => {
   it.each([11, 12])(
     'of thirty on three machines never costs less than its bound, and the same twice (seed %i)',
     (seed) => {
-      const input = random(30, 3, seed);
+      const input = randomShop(30, 3, seed);
       const found = schedule(input);
       expect(found.cost).toBeGreaterThanOrEqual(found.bound);
       expect(schedule(input)).toEqual(found);
@@ -78,7 +55,7 @@ describe('a schedule', () => {
   );
 
   it('keeps what was put first by hand', () => {
-    const input = random(7, 2, 5);
+    const input = randomShop(7, 2, 5);
     const fixed = { m0: ['o3', 'o1'] };
     const found = schedule({ ...input, fixed });
     expect(found.order['m0']?.slice(0, 2)).toEqual(['o3', 'o1']);
@@ -96,4 +73,25 @@ describe('a schedule', () => {
     expect(found.order['m']).toEqual(['soon', 'late']);
     expect(found.cost).toBe(0);
   });
+});
+
+describe('a solver from elsewhere', () => {
+  // HiGHS on the mixed-integer program: another model, another search.
+  it.each([
+    [6, 2, 11],
+    [6, 2, 12],
+    [8, 3, 13],
+  ])(
+    'of %i operations on %i machines finds nothing cheaper (seed %i)',
+    async (operations, machines, seed) => {
+      const input = randomShop(operations, machines, seed);
+      const found = schedule(input);
+      const highs = await loadHighs();
+      const solved = highs.solve(mixedInteger(problemOf(input)), { time_limit: 40, mip_rel_gap: 1e-9 });
+      // Stopped by the clock it still has a plan, which ours must not lose to.
+      expect(found.cost).toBeLessThanOrEqual(solved.ObjectiveValue + 1e-6);
+      if (solved.Status === 'Optimal') expect(found.cost).toBeCloseTo(solved.ObjectiveValue, 6);
+    },
+    120_000,
+  );
 });

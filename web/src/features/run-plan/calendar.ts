@@ -17,6 +17,7 @@ export function planCalendar(
     if (!job || !machine) continue;
     calendar.createEvent({
       id: `${bar.jobId}@fox-tempo`,
+      stamp: now,
       start: workMoment(bar.fromMinute - bar.setupMinutes, now),
       end: workMoment(bar.toMinute, now),
       summary: `${machine.file.name}: ${t('view.today.pieces-of', { count: job.quantity, seam: job.name })}`,

@@ -65,21 +65,52 @@ function fieldOf(plate: Plate, columns: number, rows: number, amplitudes: Float6
     advance(seconds, source) {
       if (seconds <= 0) return;
       const perMode = source ? source.powerW / (lengthMm * widthMm * volumetricHeatJPerMm3K * thicknessMm) : 0;
+      // Fading, phase and its step are products of a part along and a part across: nothing is asked of a sine for each mode.
+      const along = axis(lengthMm, columns, alpha, seconds, source?.at[0] ?? 0, source?.velocity[0] ?? 0);
+      const across = axis(widthMm, rows, alpha, seconds, source?.at[1] ?? 0, source?.velocity[1] ?? 0);
+      const lost = Math.exp(-loss * seconds);
       for (let m = 0; m < columns; m++) {
-        const kx = (m * Math.PI) / lengthMm;
+        const x = along[m];
+        if (!x) continue;
         for (let n = 0; n < rows; n++) {
-          const ky = (n * Math.PI) / widthMm;
-          const lambda = alpha * (kx * kx + ky * ky) + loss;
-          const faded = Math.exp(-lambda * seconds);
+          const y = across[n];
+          if (!y) continue;
+          const faded = x.faded * y.faded * lost;
           const at = m * rows + n;
           let value = (amplitudes[at] ?? 0) * faded;
           if (source) {
+            const lambda = x.lambda + y.lambda + loss;
             const c = (m === 0 ? 1 : 2) * (n === 0 ? 1 : 2) * perMode;
-            const { at: from, velocity } = source;
+            const both = x.cos0 * y.cos0;
+            const cross = x.sin0 * y.sin0;
+            const bothEnd = x.cos1 * y.cos1;
+            const crossEnd = x.sin1 * y.sin1;
+            const turned = x.sin0 * y.cos0;
+            const turnedBack = x.cos0 * y.sin0;
+            const turnedEnd = x.sin1 * y.cos1;
+            const turnedBackEnd = x.cos1 * y.sin1;
             value +=
               (c / 2) *
-              (given(lambda, kx * from[0] + ky * from[1], kx * velocity[0] + ky * velocity[1], seconds, faded) +
-                given(lambda, kx * from[0] - ky * from[1], kx * velocity[0] - ky * velocity[1], seconds, faded));
+              (given(
+                lambda,
+                x.w + y.w,
+                both - cross,
+                turned + turnedBack,
+                bothEnd - crossEnd,
+                turnedEnd + turnedBackEnd,
+                seconds,
+                faded,
+              ) +
+                given(
+                  lambda,
+                  x.w - y.w,
+                  both + cross,
+                  turned - turnedBack,
+                  bothEnd + crossEnd,
+                  turnedEnd - turnedBackEnd,
+                  seconds,
+                  faded,
+                ));
           }
           amplitudes[at] = value;
         }
@@ -107,10 +138,46 @@ function fieldOf(plate: Plate, columns: number, rows: number, amplitudes: Float6
   };
 }
 
-/** Integral of e^(-lambda (T - s)) cos(phi + w s) over the step. */
-function given(lambda: number, phi: number, w: number, seconds: number, faded: number): number {
+/** What each mode along one edge brings to the product: its decay, and its phase where the source begins (0) and ends (1). */
+interface Mode {
+  readonly lambda: number;
+  readonly faded: number;
+  readonly w: number;
+  readonly cos0: number;
+  readonly sin0: number;
+  readonly cos1: number;
+  readonly sin1: number;
+}
+
+function axis(edgeMm: number, count: number, alpha: number, seconds: number, from: number, velocity: number): Mode[] {
+  return Array.from({ length: count }, (_, mode) => {
+    const k = (mode * Math.PI) / edgeMm;
+    const lambda = alpha * k * k;
+    const end = from + velocity * seconds;
+    return {
+      lambda,
+      faded: Math.exp(-lambda * seconds),
+      w: k * velocity,
+      cos0: Math.cos(k * from),
+      sin0: Math.sin(k * from),
+      cos1: Math.cos(k * end),
+      sin1: Math.sin(k * end),
+    };
+  });
+}
+
+/** Integral of e^(-lambda (T - s)) cos(phi + w s) over the step, from cosine and sine of the phase at its start and end. */
+function given(
+  lambda: number,
+  w: number,
+  cosStart: number,
+  sinStart: number,
+  cosEnd: number,
+  sinEnd: number,
+  seconds: number,
+  faded: number,
+): number {
   const square = lambda * lambda + w * w;
-  if (square < 1e-24) return seconds * Math.cos(phi);
-  const end = phi + w * seconds;
-  return (lambda * Math.cos(end) + w * Math.sin(end) - faded * (lambda * Math.cos(phi) + w * Math.sin(phi))) / square;
+  if (square < 1e-24) return seconds * cosStart;
+  return (lambda * cosEnd + w * sinEnd - faded * (lambda * cosStart + w * sinStart)) / square;
 }

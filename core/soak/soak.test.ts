@@ -45,6 +45,20 @@ describe('heat in a plate', () => {
     expect(Math.abs(tempAt(60, 30, 124) / cells(60, 30) - 1)).toBeLessThan(0.015);
   });
 
+  it('is the same asked forwards, backwards and with two arcs at once', () => {
+    const both: SoakInput = { ...base, seams: [seams[0], { ...seams[1], startAtS: 10 }] };
+    const moments = [5, 31, 60, 200];
+    const forwards = soak(both);
+    const asked = moments.map((atS) => forwards.tempAt(150, 70, atS));
+    const backwards = soak(both);
+    const again = [...moments].reverse().map((atS) => backwards.tempAt(150, 70, atS));
+    for (const [at, value] of again.reverse().entries()) expect(value).toBeCloseTo(asked[at] ?? 0, 6);
+    // Fields add: both arcs are the sum of either alone.
+    const alone = both.seams.map((seam) => soak({ ...base, seams: [seam] }));
+    for (const [at, atS] of moments.entries())
+      expect(alone.reduce((sum, one) => sum + one.tempAt(150, 70, atS), 0)).toBeCloseTo(asked[at] ?? 0, 6);
+  });
+
   it('loses it by its faces', () => {
     const cooled = soak({ ...base, plate: { ...plate, lossWPerM2K: 20 } });
     expect(cooled.tempAt(50, 90, 600)).toBeLessThan(soak(base).tempAt(50, 90, 600) - 30);

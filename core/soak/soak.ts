@@ -111,9 +111,14 @@ export function runOf({ from, to, travelMmPerMin, powerW }: SoakSeam, startS: nu
 /** Rise at a place and moment: the modes up to what is young, and what is young by its own integral. Moments asked in rising order cost one step each. */
 function riseOver(plate: Plate, runs: readonly Run[]): (x: number, y: number, atS: number) => number {
   const young = settledS(plate);
+  const until = runningField(plate, runs);
   let kept: { readonly atS: number; readonly field: PlateField } | undefined;
   return (x, y, atS) => {
-    if (kept?.atS !== atS) kept = { atS, field: fieldAt(plate, runs, atS, young) };
+    if (kept?.atS !== atS) {
+      const field = until(atS - young).copy();
+      field.advance(young);
+      kept = { atS, field };
+    }
     let rise = kept.field.riseAt(x, y);
     for (const run of runs) rise += youngRise(plate, run, x, y, atS, young);
     return rise;
@@ -122,18 +127,42 @@ function riseOver(plate: Plate, runs: readonly Run[]): (x: number, y: number, at
 
 /** What was put in before `atS - young`, faded to `atS`. */
 function fieldAt(plate: Plate, runs: readonly Run[], atS: number, young: number): PlateField {
-  const field = plateField(plate);
-  const upTo = atS - young;
-  for (const run of runs) {
-    const end = Math.min(run.endS, upTo);
-    if (end <= run.startS) continue;
-    // Fields add: each run is carried on its own, so that runs may overlap.
-    const own = plateField(plate);
-    own.advance(end - run.startS, { at: run.from, velocity: run.velocity, powerW: run.powerW });
-    own.advance(atS - end);
-    field.add(own);
-  }
+  const field = runningField(plate, runs)(atS - young);
+  field.advance(young);
   return field;
+}
+
+/** The plate up to a moment, carried on from the moment asked before it; asked for an earlier one it begins anew. */
+function runningField(plate: Plate, runs: readonly Run[]): (upToS: number) => PlateField {
+  const firstS = Math.min(...runs.map(({ startS }) => startS));
+  const turns = [...new Set(runs.flatMap(({ startS, endS }) => [startS, endS]))].sort((a, b) => a - b);
+  let field = plateField(plate);
+  let nowS = firstS;
+  return (upToS) => {
+    if (upToS < nowS) {
+      field = plateField(plate);
+      nowS = firstS;
+    }
+    for (const turn of [...turns.filter((one) => one > nowS && one < upToS), upToS]) {
+      if (turn <= nowS) continue;
+      const burning = runs.filter(({ startS, endS }) => startS <= nowS && endS > nowS);
+      const sourceOf = ({ from, velocity, powerW, startS }: Run) => ({
+        at: [from[0] + velocity[0] * (nowS - startS), from[1] + velocity[1] * (nowS - startS)] as const,
+        velocity,
+        powerW,
+      });
+      const [first, ...others] = burning;
+      field.advance(turn - nowS, first && sourceOf(first));
+      // Fields add: whoever welds at the same time is carried on its own.
+      for (const other of others) {
+        const own = plateField(plate);
+        own.advance(turn - nowS, sourceOf(other));
+        field.add(own);
+      }
+      nowS = turn;
+    }
+    return field;
+  };
 }
 
 function youngRise(plate: Plate, run: Run, x: number, y: number, atS: number, young: number): number {
@@ -157,6 +186,7 @@ function soaked(
   const unit = [velocity[0] / speed, velocity[1] / speed] as const;
   // The last station lies before the end, where the plate still is something ahead of the arc.
   const lastMm = Math.max(lengthMm - 2 * aheadMm, lengthMm / 2);
+  const own = steadyAhead(plate, run);
   const aheadC: [number, number][] = [];
   const baseC: [number, number][] = [];
   for (let at = 0; at <= stations; at++) {
@@ -165,7 +195,6 @@ function soaked(
     const place = mm + aheadMm;
     const [x, y] = [from[0] + unit[0] * place, from[1] + unit[1] * place];
     const all = rise(x, y, atS);
-    const own = steadyAhead(plate, run);
     aheadC.push([mm, ambientC + all]);
     // At the start this arc has no field yet: what is there is the plate's.
     baseC.push([mm, ambientC + Math.max(at === 0 ? all : all - Math.min(own, all), 0)]);

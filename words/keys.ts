@@ -772,7 +772,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.costs.timed-of': { readonly timed: SaidValue; readonly welds: SaidValue };
   readonly 'view.costs.tips': null;
   readonly 'view.costs.together': null;
+  readonly 'view.costs.way': null;
   readonly 'view.costs.wire': null;
+  readonly 'view.costs.without': { readonly parts: SaidValue };
   readonly 'view.costs.without-changeovers': { readonly handling: SaidValue };
   readonly 'view.costs.work': null;
   readonly 'view.data.it-is-not-known-whether': null;
@@ -2361,6 +2363,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shift.all-stand-as-stored': null;
   readonly 'view.shift.as-stored': null;
   readonly 'view.shift.called-now': null;
+  readonly 'view.shift.drifted': null;
   readonly 'view.shift.drifted-settings': null;
   readonly 'view.shift.found-on': { readonly label: SaidValue };
   readonly 'view.shift.higher': { readonly label: SaidValue };
@@ -3068,4 +3071,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4305;
+export const sentenceCount = 4308;

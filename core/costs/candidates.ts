@@ -31,7 +31,10 @@ export function candidatesFor(
 ): { readonly ways: readonly Candidate[]; readonly ruledOut: readonly RuledOut[] } {
   const ways: Candidate[] = [];
   const ruledOut: RuledOut[] = [];
-  const sizes = wireSizes.map(({ diameterMm }) => diameterMm);
+  // Tenths of a millimetre: an inch size beside each would say the same twice.
+  const sizes = wireSizes
+    .map(({ diameterMm }) => diameterMm)
+    .filter((mm) => Math.abs(mm * 10 - Math.round(mm * 10)) < 1e-9);
   const asked = [
     ...planModes.map((mode) => ({ mode, diameterMm: input.diameterMm })),
     ...sizes

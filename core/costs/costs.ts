@@ -111,7 +111,8 @@ export function moneySum(list: readonly Money[]): Money {
   const parts = Object.fromEntries(
     moneyParts.map((part) => {
       const known = list.flatMap((one) => one.parts[part] ?? []);
-      return [part, known.length === 0 ? undefined : known.reduce((sum, value) => sum + value, 0)];
+      // Where one line has no rate, the sum has none either: it would pass for the whole.
+      return [part, known.length < list.length ? undefined : known.reduce((sum, value) => sum + value, 0)];
     }),
   ) as Record<MoneyPart, number | undefined>;
   return { parts, total: list.reduce((sum, { total }) => sum + total, 0) };

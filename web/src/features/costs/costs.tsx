@@ -5,6 +5,7 @@ import {
   candidatesFor,
   foundOf,
   moneyOf,
+  moneyParts,
   moneySum,
   nothingTaken,
   plus,
@@ -12,6 +13,7 @@ import {
   times,
   type Found,
   type Money,
+  type MoneyPart,
   type Takes,
 } from '@fox-tempo/core/costs';
 import { handlingMinutes } from '@fox-tempo/core/day-plan';
@@ -41,6 +43,14 @@ export async function loadCosts({ request }: { request: Request }) {
 
 /** Before a machine is chosen: the resistance that a machine takes for granted. */
 const usualCircuitMOhm = 15;
+
+const partNames: Readonly<Record<MoneyPart, string>> = {
+  labour: t('view.costs.work'),
+  wire: t('view.costs.wire'),
+  gas: t('view.costs.gas'),
+  energy: t('view.costs.energy'),
+  tips: t('view.costs.tips'),
+};
 
 interface Line {
   readonly seam: SeamResource;
@@ -210,9 +220,9 @@ function welded({ body, drawn }: Run) {
   return { seconds: body.seconds, wireKg: of('kg'), gasL: of('L') };
 }
 
-function heads(shop: ShopState, byMetre = true): string[] {
+function heads(shop: ShopState, byMetre = true, first = t('view.costs.seam')): string[] {
   return [
-    t('view.costs.seam'),
+    first,
     t('view.costs.work'),
     t('view.costs.arc'),
     t('view.costs.wire'),
@@ -253,6 +263,8 @@ function TakesRow({
     [amount('plain', takes.tips, 3), takes.tips, against?.tips],
   ] as const;
   const currency = shop.rates?.currency ?? '';
+  // A sum that leaves something out says so.
+  const missing = money ? moneyParts.filter((part) => money.parts[part] === undefined) : [];
   return (
     <tr>
       <Cell head fontWeight={isSum ? 700 : 500}>
@@ -273,6 +285,11 @@ function TakesRow({
         <>
           <Cell figure fontWeight={700}>
             {money ? `${fixed(money.total, 2)} ${currency}` : '–'}
+            {missing.length > 0 && (
+              <Box as="span" display="block" fontSize="12px" color="ochre" fontWeight={400}>
+                {t('view.costs.without', { parts: missing.map((part) => partNames[part]).join(', ') })}
+              </Box>
+            )}
           </Cell>
           {against === undefined && (
             <Cell figure>{money && metres ? `${fixed(money.total / metres, 2)} ${currency}` : ''}</Cell>
@@ -321,7 +338,7 @@ function OtherWays({
         />
       </Box>
       <Table label={t('view.costs.another-way')}>
-        <Heads names={heads(shop)} right={heads(shop).slice(1)} />
+        <Heads names={heads(shop, true, t('view.costs.way'))} right={heads(shop).slice(1)} />
         <tbody>
           {found.ways.map((way) => (
             <TakesRow

@@ -27,7 +27,9 @@ export function Shift() {
   const [params] = useSearchParams();
   const { revalidate } = useRevalidator();
   const asked = slots.find((one) => one.machineId === params.get('machine') && String(one.slot) === params.get('slot'));
-  const chosen = asked ?? slots.find(({ isCalled }) => isCalled) ?? slots[0];
+  // What drifted is looked at before what merely stands.
+  const chosen =
+    asked ?? slots.find((one) => one.drifted.length > 0) ?? slots.find(({ isCalled }) => isCalled) ?? slots[0];
   const machine = machines.find(({ id }) => id === chosen?.machineId);
   const drifted = slots.filter((slot) => slot.drifted.length > 0).length;
   return (
@@ -47,7 +49,7 @@ export function Shift() {
         alignItems="start"
       >
         {slots.length === 0 && <Notice level="note">{t('view.shift.no-slot-is-filled')}</Notice>}
-        <Box display="grid" gap="3">
+        <Box display="grid" gap="3" order={{ base: 2, lg: 0 }}>
           {machines.map(({ id, file }) => {
             const own = slots.filter(({ machineId }) => machineId === id);
             if (own.length === 0) return null;
@@ -126,7 +128,7 @@ function SlotRow({ slot, isChosen }: { readonly slot: ShiftSlot; readonly isChos
             </Box>
             {slot.drifted.length > 0 && (
               <Box as="span" display="block" color="ochre">
-                ◇ {t('view.machines.drifted')}
+                ◇ {t('view.shift.drifted')}
               </Box>
             )}
           </Box>

@@ -22,7 +22,8 @@ async function open(change: object = {}, runs: unknown[] = [], orders: unknown[]
     'GET /api/orders': page(orders),
     'GET /api/seams': page([seam()]),
     'GET /api/shop': { ...shopState, ...change },
-    'GET /api/runs?order=o1&limit=200': page(runs),
+    'GET /api/runs?order=o1': { items: runs.slice(0, 1), next: runs.length > 1 ? 'abc' : null },
+    'GET /api/runs?order=o1&cursor=abc': page(runs.slice(1)),
     'GET /api/wear': { parts: [] },
     'PUT /api/shop/rates': { ...shopState, version: 2 },
   });
@@ -76,15 +77,16 @@ describe('costs', () => {
     expect(screen.queryByText('Cost')).toBeNull();
   });
 
-  it('holds what was logged against as many by the plan; a slip is none', async () => {
+  it('holds what was logged, on every page of it, against as many by the plan; a slip is none', async () => {
     await open({}, [
+      run({ id: '00000000-0000-4000-8000-000000000003', body: { seconds: 36 } }),
       run({ body: { seconds: 36 } }),
       run({ id: '00000000-0000-4000-8000-000000000002', state: 'slip', body: { seconds: 900 } }),
     ]);
-    const logged = await screen.findByRole('heading', { name: 'What 1 logged welds really took' });
+    const logged = await screen.findByRole('heading', { name: 'What 2 logged welds really took' });
     expect(logged).toBeTruthy();
     // 36 s where 24 s were planned: half as much again, in arc, wire and gas.
-    expect(rowOf('What 1 logged welds really took', /^1 × Axle plate/).textContent?.match(/\+50 %/g)).toHaveLength(5);
+    expect(rowOf('What 2 logged welds really took', /^2 × Axle plate/).textContent?.match(/\+50 %/g)).toHaveLength(5);
   });
 
   it('puts each other way beside how it is, once, in tenths of a millimetre', async () => {

@@ -23,7 +23,7 @@ import { amount } from '@fox-tempo/core/said';
 import { useMemo } from 'react';
 import { Link, useLoaderData, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
-import { useDoor } from '../../data/queries.ts';
+import { useDoor, useDoorList } from '../../data/queries.ts';
 import { fixed, t, tell } from '../../lib/words.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -97,7 +97,8 @@ function OfOrder({
   readonly seams: readonly SeamResource[];
   readonly shop: ShopState;
 }) {
-  const { data } = useDoor('runs', { query: { order: order.id, limit: '200' } });
+  // All of them: a sum over the first page would pass for the whole.
+  const { data: runs } = useDoorList('runs', { query: { order: order.id } });
   const { data: wear } = useDoor('wear', {});
   const tipLife = wear?.parts.find(({ part }) => part === 'contact-tip')?.life.expected ?? usualLife['contact-tip'];
   const site = useMemo(() => ({ circuitMOhm: usualCircuitMOhm, handlingMinutes, tipLife }), [tipLife]);
@@ -108,10 +109,10 @@ function OfOrder({
         .flatMap((seam): Line[] => {
           const piece = pieceOf(seam, site);
           if (!piece) return [];
-          const welds = (data?.items ?? []).filter((run) => run.seamId === seam.id && run.state !== 'slip').map(welded);
+          const welds = (runs ?? []).filter((run) => run.seamId === seam.id && run.state !== 'slip').map(welded);
           return [{ seam, piece, found: foundOf(welds, piece) }];
         }),
-    [seams, order, site, data],
+    [seams, order, site, runs],
   );
   if (lines.length === 0) return <Notice level="note">{t('view.costs.no-seam-with-a-setting')}</Notice>;
   const whole = lines.reduce((sum, { piece }) => plus(sum, times(piece, order.quantity)), nothingTaken);

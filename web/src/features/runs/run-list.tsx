@@ -10,6 +10,7 @@ import { t, tell } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
+import { OlderOnes } from '../../ui/older-ones.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
@@ -126,17 +127,13 @@ function Rows({
         </tbody>
       </Table>
       {next !== null && (
-        <Action
-          my="2"
-          onClick={() =>
-            void api.runs({ ...filter, limit: pageRows, cursor: next }).then((page) => {
-              setRows([...rows, ...page.items]);
-              setNext(page.next);
-            })
-          }
-        >
-          {t('view.trials.older-ones')}
-        </Action>
+        <OlderOnes
+          onAsk={async () => {
+            const page = await api.runs({ ...filter, limit: pageRows, cursor: next });
+            setRows([...rows, ...page.items]);
+            setNext(page.next);
+          }}
+        />
       )}
     </Panel>
   );

@@ -14,6 +14,7 @@ import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Field, inputLook } from '../../ui/field.tsx';
 import { Notice } from '../../ui/notice.tsx';
+import { OlderOnes } from '../../ui/older-ones.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
@@ -117,17 +118,13 @@ function Loaded({
               </tbody>
             </Table>
             {next !== null && (
-              <Action
-                my="2"
-                onClick={() =>
-                  void api.trials({ ...filter, limit: pageRows, cursor: next }).then((page) => {
-                    setMore([...more, ...page.items]);
-                    setNext(page.next);
-                  })
-                }
-              >
-                {t('view.trials.older-ones')}
-              </Action>
+              <OlderOnes
+                onAsk={async () => {
+                  const page = await api.trials({ ...filter, limit: pageRows, cursor: next });
+                  setMore([...more, ...page.items]);
+                  setNext(page.next);
+                }}
+              />
             )}
           </Panel>
         )}

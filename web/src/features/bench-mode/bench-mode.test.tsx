@@ -20,7 +20,7 @@ const logged = (change: Partial<Run> = {}): Partial<Run> => ({
 async function open({
   at = '/bench-mode/axle?machine=rowan',
   one = seam(),
-  run = logged() as unknown,
+  run = logged(),
 }: { at?: string; one?: ReturnType<typeof seam>; run?: unknown } = {}) {
   const answered = answerFetch({
     'GET /api/seams/axle': one,

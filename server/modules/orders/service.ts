@@ -63,7 +63,9 @@ export function countDone(db: Database, id: string, key: string, count: number, 
     }
     const { draws, consumed } = await drawsFor(tx, before, count);
     const drawn = draws.map(({ what, amount, unit }) => ({ what, amount, unit }));
-    const body = { orderId: id, count, drawn, consumed };
+    // Movements keep this order: taking back finds by it which of them belongs to which seam.
+    const welds = draws.map((draw) => draw.welds ?? null);
+    const body = { orderId: id, count, drawn, consumed, welds };
     await addObservation(tx, { id: key, kind: 'parts-done', recordedBy: by, body });
     await addCount(tx, id, key, count);
     await writeDrawn(tx, key, draws, by);
@@ -104,7 +106,7 @@ async function drawsFor(
       ? []
       : drawFor(
           db,
-          seams.map(({ id, revision }) => ({ revision, count: parts - (logged[id] ?? 0) })),
+          seams.map(({ id, revision }) => ({ seamId: id, revision, count: parts - (logged[id] ?? 0) })),
         );
   if (count >= 0) {
     const consumed = taken(await seamCounts(db, order), count);

@@ -70,7 +70,7 @@ export async function recordRun(db: Database, key: string, asked: RunCreate, me:
       cylinder,
     });
     const draws = await drawFor(tx, [
-      { revision, count: 1, spoolId: body.spoolId, cylinderId: body.cylinderId, machineId, timeShare },
+      { seamId, revision, count: 1, spoolId: body.spoolId, cylinderId: body.cylinderId, machineId, timeShare },
     ]);
     const wire = spool ?? feeder;
     const gas = cylinder?.gas ?? feeder?.gas;

@@ -115,9 +115,12 @@ export interface Draw {
   readonly amount: number;
   readonly unit: 'L' | 'kg';
   readonly movement: Movement;
+  /** How many welds of which seam it stands for. */
+  readonly welds?: { readonly seamId: string; readonly count: number };
 }
 
 export interface Wanted {
+  readonly seamId: string;
   readonly revision: Revision;
   /** How often it is welded; given back when negative. */
   readonly count: number;
@@ -134,7 +137,8 @@ export interface Wanted {
 export async function drawFor(db: Executor, wanted: readonly Wanted[]): Promise<Draw[]> {
   const { cylinders, spools } = await readStock(db);
   const draws: Draw[] = [];
-  for (const { revision, count, cylinderId, spoolId, machineId, timeShare = 1 } of wanted) {
+  for (const { seamId, revision, count, cylinderId, spoolId, machineId, timeShare = 1 } of wanted) {
+    const welds = { seamId, count };
     const use = useOf(revision);
     if (!use || count === 0) continue;
     const { program } = revision;
@@ -153,6 +157,7 @@ export async function drawFor(db: Executor, wanted: readonly Wanted[]): Promise<
         amount: gasOfContent(cylinder, -amount),
         unit: 'L',
         movement: { cylinderId: cylinder.id, amount },
+        welds,
       });
     }
     const spool =
@@ -169,6 +174,7 @@ export async function drawFor(db: Executor, wanted: readonly Wanted[]): Promise<
         amount: spoolLevel(-amount),
         unit: 'kg',
         movement: { spoolId: spool.id, amount },
+        welds,
       });
     }
   }

@@ -138,6 +138,24 @@ describe('many hands at once', () => {
     expect(content(await stock())).toEqual(content(before));
   });
 
+  // Parts of this order were logged weld by weld: what was logged drew from stock when it was welded, what is counted above it draws now.
+  it.each([[[-1, 3]], [[-2, 3]], [[1, -2, 3]], [[-1, 1, 2, -2, 1]], [[-2, 3, -1, -1, 1, 1, 2, 4, 1, -1, 2, 1]]])(
+    'give everything back after %j, logged parts among them',
+    async (counts) => {
+      const levels = async () => {
+        const { cylinders, spools } = await stock();
+        return [
+          ...cylinders.map(({ pressureBar, massKg }) => [pressureBar, massKg]),
+          ...spools.map(({ massKg }) => massKg),
+        ];
+      };
+      const before = await levels();
+      const sum = counts.reduce((total, count) => total + count, 0);
+      for (const count of [...counts, -sum]) await send('post', '/orders/order-2041/done', { count }).expect(200);
+      expect(await levels()).toEqual(before);
+    },
+  );
+
   it('give back to where it came from, whatever is connected by now', async () => {
     const spool = async (id: string) => (await stock()).spools.find((one) => one.id === id)!;
     const bright = await spool('bright-08-a');

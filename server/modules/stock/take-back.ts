@@ -9,8 +9,10 @@ interface Standing {
   readonly unit: Draw['unit'];
   readonly movement: Movement;
   readonly shown: (amount: number) => number;
-  /** What of it was not taken back yet. */
+  readonly seamId: string | undefined;
+  /** What of it was not taken back yet, and the welds it stands for. */
   amount: number;
+  welds: number;
 }
 
 /** Parts counted at once that still stand. */
@@ -29,6 +31,9 @@ export interface Undone {
   readonly freed: Record<string, number>;
 }
 
+/** What a count wrote down beside each of its movements. */
+type Kept = { readonly seamId: string; readonly count: number } | null;
+
 /** The last `parts` counted for an order that still stand, undone. */
 export async function undoLast(db: Executor, orderId: string, parts: number): Promise<Undone> {
   const batches = new Map<number, Batch>();
@@ -41,13 +46,16 @@ export async function undoLast(db: Executor, orderId: string, parts: number): Pr
     batches.set(id, batch);
     if (!movement) continue;
     const { amount } = movement;
+    const of = (body['welds'] as Kept[] | undefined)?.[batch.draws.length];
+    // Movements of older counts do not say their seam: they stand for every part of them.
+    const stands = { seamId: of?.seamId, welds: of?.count ?? count, amount };
     if (cylinder)
       batch.draws.push({
         what: cylinder.name,
         unit: 'L',
         movement: { cylinderId: cylinder.id, amount },
         shown: (content) => gasOfContent(cylinder, content),
-        amount,
+        ...stands,
       });
     else if (spool)
       batch.draws.push({
@@ -55,7 +63,7 @@ export async function undoLast(db: Executor, orderId: string, parts: number): Pr
         unit: 'kg',
         movement: { spoolId: spool.id, amount },
         shown: spoolLevel,
-        amount,
+        ...stands,
       });
   }
   const standing: Batch[] = [];
@@ -75,9 +83,15 @@ function pop(standing: Batch[], parts: number): Undone {
   for (let top = standing.at(-1); left > 0 && top; top = standing.at(-1)) {
     const some = Math.min(left, top.count);
     if (top.draws.length === 0 && top.consumed === undefined) rest += some;
+    // Parts that were drawn from stock are taken back before those that were logged.
+    const loggedBack = (welds: number) => Math.max(welds - (top.count - some), 0);
     for (const draw of top.draws) {
-      const share = Math.round((draw.amount * some) / top.count);
+      const logged = draw.seamId === undefined ? 0 : (top.consumed?.[draw.seamId] ?? 0);
+      const welds = some - loggedBack(logged);
+      if (welds === 0) continue;
+      const share = Math.round((draw.amount * welds) / draw.welds);
       draw.amount -= share;
+      draw.welds -= welds;
       draws.push({
         what: draw.what,
         unit: draw.unit,
@@ -86,8 +100,7 @@ function pop(standing: Batch[], parts: number): Undone {
       });
     }
     for (const [seamId, welds] of Object.entries(top.consumed ?? {})) {
-      // Parts that were drawn from stock are taken back before those that were logged.
-      const back = Math.max(welds - (top.count - some), 0);
+      const back = loggedBack(welds);
       if (back === 0) continue;
       freed[seamId] = (freed[seamId] ?? 0) + back;
       if (top.consumed) top.consumed[seamId] = welds - back;

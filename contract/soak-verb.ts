@@ -1,43 +1,72 @@
-/** `soak`: seams on one plate, one after the other: warmth ahead of the arc, levels, waits, and what a thermometer would read. */
+/** `soak`: seams on one plate, box or frame, one after the other: warmth ahead of the arc, levels, waits, and what a thermometer would read. */
 import { baseMetals } from '@fox-tempo/core/conduction';
-import { failure, success, type Issue } from '@fox-tempo/core/outcome';
+import { failure, success, type Issue, type Outcome } from '@fox-tempo/core/outcome';
 import { amount, say } from '@fox-tempo/core/said';
-import { soak } from '@fox-tempo/core/soak';
+import {
+  aroundMm,
+  atJoint,
+  boxEdges,
+  edgeLengthMm,
+  edgesOf,
+  frameLines,
+  onEdge,
+  soak,
+  type PartShape,
+  type Place,
+  type SoakSeam,
+} from '@fox-tempo/core/soak';
 import { z } from 'zod';
 import { materialField, ranged } from './fields.ts';
 import { parseWith } from './issues.ts';
 import type { Verb } from './verb.ts';
 
-const place = z.tuple([z.number().min(-1e5).max(1e5), z.number().min(-1e5).max(1e5)]);
+const coordinate = z.number().min(-1e5).max(1e5);
+const place = z.tuple([coordinate, coordinate]);
+const probePlace = z.tuple([coordinate, coordinate, z.number().int().min(0).max(60).optional()]);
 const moment = z.number().min(0).max(1e6);
+const size = z.number().min(10).max(10_000);
+
+const metal = {
+  thicknessMm: z.number().min(0.3).max(50),
+  materialGroup: materialField,
+  diffusivityMm2PerS: z.number().min(0.5).max(200).optional(),
+  volumetricHeatJPerMm3K: z.number().min(1e-4).max(0.02).optional(),
+  lossWPerM2K: z.number().min(0).max(500).optional(),
+};
+
+const arc = { travelMmPerMin: ranged('travelMmPerMin'), powerW: z.number().min(1).max(30_000), startAtS: moment };
+const along = z.number().min(0).max(10_000);
+/** On a plate from place to place, on a box along an edge, on a frame around a joint. */
+const seam = z.strictObject({
+  from: place.optional(),
+  to: place.optional(),
+  edge: z.enum(boxEdges).optional(),
+  fromMm: along.optional(),
+  toMm: along.optional(),
+  joint: z.number().int().min(1).max(40).optional(),
+  ...arc,
+});
 
 const soakInput = z.strictObject({
-  plate: z.strictObject({
-    lengthMm: z.number().min(10).max(10_000),
-    widthMm: z.number().min(10).max(10_000),
-    thicknessMm: z.number().min(0.3).max(50),
-    materialGroup: materialField,
-    diffusivityMm2PerS: z.number().min(0.5).max(200).optional(),
-    volumetricHeatJPerMm3K: z.number().min(1e-4).max(0.02).optional(),
-    lossWPerM2K: z.number().min(0).max(500).optional(),
-  }),
-  seams: z
-    .array(
-      z.strictObject({
-        from: place,
-        to: place,
-        travelMmPerMin: ranged('travelMmPerMin'),
-        powerW: z.number().min(1).max(30_000),
-        startAtS: moment,
-      }),
-    )
-    .min(1)
-    .max(60),
+  plate: z.strictObject({ lengthMm: size, widthMm: size, ...metal }).optional(),
+  box: z
+    .strictObject({ lengthMm: size, widthMm: size, heightMm: size, lid: z.boolean().default(false), ...metal })
+    .optional(),
+  frame: z
+    .strictObject({
+      lengthMm: size,
+      widthMm: size,
+      rungs: z.number().int().min(0).max(16).default(0),
+      tubeMm: z.tuple([z.number().min(8).max(400), z.number().min(8).max(400)]),
+      ...metal,
+    })
+    .optional(),
+  seams: z.array(seam).min(1).max(60),
   ambientC: z.number().min(-40).max(60).default(20),
   interpassC: z.number().min(0).max(400).optional(),
   trialC: ranged('plateC').optional(),
   probes: z
-    .array(z.strictObject({ atMm: place, atS: moment }))
+    .array(z.strictObject({ atMm: probePlace, atS: moment }))
     .max(2000)
     .optional(),
 });
@@ -53,9 +82,17 @@ export const soakVerb: Verb = {
   run(value) {
     const parsed = parseWith(soakInput, value);
     if (!parsed.ok) return parsed;
-    const { plate, seams, ambientC, interpassC, trialC, probes } = parsed.value;
-    const metal = baseMetals[plate.materialGroup];
-    const issues = offThePlate(plate, seams, probes ?? []);
+    const { seams, ambientC, interpassC, trialC, probes = [] } = parsed.value;
+    const shape = shapeOf(parsed.value);
+    if (!shape) return failure(oneOf(parsed.value));
+    const issues: Issue[] = [];
+    const lines = seams.flatMap((one, at) => {
+      const line = lineOf(shape, one, `seams.${at}`);
+      if (line.ok) return [line.value];
+      issues.push(...line.issues);
+      return [];
+    });
+    if (shape.kind === 'plate') issues.push(...offThePlate(shape, seams, probes));
     if (interpassC !== undefined && interpassC <= ambientC)
       issues.push({
         path: 'interpassC',
@@ -67,18 +104,12 @@ export const soakVerb: Verb = {
         got: interpassC,
       });
     if (issues.length > 0) return failure(...issues);
+    const base = parsed.value.plate ?? parsed.value.box ?? parsed.value.frame;
     const answer = soak({
-      plate: {
-        lengthMm: plate.lengthMm,
-        widthMm: plate.widthMm,
-        thicknessMm: plate.thicknessMm,
-        diffusivityMm2PerS: plate.diffusivityMm2PerS ?? metal.diffusivityMm2PerS,
-        volumetricHeatJPerMm3K: plate.volumetricHeatJPerMm3K ?? metal.volumetricHeatJPerMm3K,
-        lossWPerM2K: plate.lossWPerM2K ?? usualLossWPerM2K,
-      },
-      seams,
+      part: shape,
+      seams: lines,
       ambientC,
-      meltsAtC: metal.meltsAtC,
+      meltsAtC: baseMetals[base?.materialGroup ?? 'steel'].meltsAtC,
       interpassC,
       trialC,
       probes,
@@ -89,14 +120,92 @@ export const soakVerb: Verb = {
 
 type Input = z.output<typeof soakInput>;
 
+/** The one part that is given; undefined when none or several are. */
+function shapeOf({ plate, box, frame }: Input): PartShape | undefined {
+  const given = [plate, box, frame].filter((one) => one !== undefined);
+  if (given.length !== 1) return undefined;
+  const {
+    materialGroup,
+    diffusivityMm2PerS,
+    volumetricHeatJPerMm3K,
+    lossWPerM2K = usualLossWPerM2K,
+  } = given[0] as NonNullable<Input['plate']>;
+  const base = baseMetals[materialGroup];
+  const common = {
+    lossWPerM2K,
+    diffusivityMm2PerS: diffusivityMm2PerS ?? base.diffusivityMm2PerS,
+    volumetricHeatJPerMm3K: volumetricHeatJPerMm3K ?? base.volumetricHeatJPerMm3K,
+  };
+  if (box) return { kind: 'box', ...box, ...common };
+  if (frame) return { kind: 'frame', ...frame, ...common };
+  return plate && { kind: 'plate', ...plate, ...common };
+}
+
+function oneOf({ plate, box, frame }: Input): Issue {
+  const got = [plate && 'plate', box && 'box', frame && 'frame'].filter(Boolean).join(', ');
+  return {
+    path: 'plate',
+    code: 'contradiction',
+    message: say('contract.one-part-of-three'),
+    ...(got === '' ? {} : { got }),
+  };
+}
+
+type Line = Pick<SoakSeam, 'from' | 'to' | 'lengthMm'>;
+
+function lineOf(shape: PartShape, one: Input['seams'][number], path: string): Outcome<SoakSeam> {
+  const { travelMmPerMin, powerW, startAtS } = one;
+  const on = (line: Line) => success({ ...line, travelMmPerMin, powerW, startAtS });
+  if (shape.kind === 'plate' && one.from && one.to) return on({ from: one.from, to: one.to });
+  if (shape.kind === 'box' && one.edge) {
+    if (!edgesOf(shape).includes(one.edge))
+      return failure({
+        path: `${path}.edge`,
+        code: 'contradiction',
+        message: say('contract.this-box-has-no-such-edge', { edge: one.edge }),
+        got: one.edge,
+      });
+    const longMm = edgeLengthMm(shape, one.edge);
+    const { fromMm = 0, toMm = longMm } = one;
+    if (Math.max(fromMm, toMm) > longMm || Math.abs(toMm - fromMm) < shortestMm)
+      return failure({
+        path: `${path}.toMm`,
+        code: 'out-of-range',
+        message: say('contract.an-edge-is-so-long', { edge: one.edge, length: amount('length', longMm, 0) }),
+        limit: [0, longMm],
+        got: `${fromMm}, ${toMm}`,
+      });
+    return on({ from: onEdge(shape, one.edge, fromMm), to: onEdge(shape, one.edge, toMm) });
+  }
+  if (shape.kind === 'frame' && one.joint !== undefined) {
+    const joints = frameLines(shape).joints.length;
+    if (one.joint > joints)
+      return failure({
+        path: `${path}.joint`,
+        code: 'out-of-range',
+        message: say('contract.this-frame-has-so-many-joints', { joints }),
+        limit: [1, joints],
+        got: one.joint,
+      });
+    const place = atJoint(shape, one.joint - 1);
+    return on({ from: place, to: place, lengthMm: aroundMm(shape) });
+  }
+  return failure({
+    path,
+    code: 'contradiction',
+    message: say('contract.a-seam-as-its-part-takes-it'),
+    got: shape.kind,
+  });
+}
+
 function offThePlate(
-  { lengthMm, widthMm }: Input['plate'],
+  { lengthMm, widthMm }: { readonly lengthMm: number; readonly widthMm: number },
   seams: Input['seams'],
-  probes: NonNullable<Input['probes']>,
+  probes: readonly { readonly atMm: Place }[],
 ): Issue[] {
   const issues: Issue[] = [];
-  const isOff = ([x, y]: readonly [number, number]) => x < 0 || y < 0 || x > lengthMm || y > widthMm;
-  const off = (path: string, [x, y]: readonly [number, number]): Issue => ({
+  const isOff = ([x, y]: Place) => x < 0 || y < 0 || x > lengthMm || y > widthMm;
+  const off = (path: string, [x, y]: Place): Issue => ({
     path,
     code: 'out-of-range',
     message: say('contract.lies-off-the-plate', {
@@ -108,7 +217,9 @@ function offThePlate(
     limit: [0, 0, lengthMm, widthMm],
     got: `${x}, ${y}`,
   });
-  seams.forEach(({ from, to }, at) => {
+  seams.forEach((seam, at) => {
+    const { from, to } = seam;
+    if (!from || !to) return;
     if (isOff(from)) issues.push(off(`seams.${at}.from`, from));
     if (isOff(to)) issues.push(off(`seams.${at}.to`, to));
     if (Math.hypot(to[0] - from[0], to[1] - from[1]) < shortestMm)

@@ -18,10 +18,20 @@ test('heat in a part: the plate at any moment, waits under a ceiling, the order 
   await expect(page.getByText(/Seam 1 lies off the plate/)).toBeVisible();
   await page.getByLabel('1: y, mm', { exact: true }).fill('40');
   await page.getByLabel('It read, °C').fill('90');
-  await expect(page.getByText(/All warmth is counted .* times as predicted|says nothing of the rest/)).toBeVisible();
+  await expect(page.getByText(/All warmth is counted .* times as predicted|says nothing of the rest|contradicts the field/)).toBeVisible();
   await expectAccessible(page, 'day');
   await page.reload();
   await expect(page.getByLabel('It read, °C')).toHaveValue('90');
+  // A box of joined plates: its eight edges, the order that waits least, and one seam's levels carried into the score.
+  await page.getByRole('button', { name: 'Without it' }).click();
+  await page.getByLabel('Part', { exact: true }).selectOption({ label: 'box of joined plates' });
+  await page.getByLabel('No start above, °C').fill('100');
+  await expect(table.getByRole('row')).toHaveCount(9);
+  await expect(page.getByText(/^Waits least: (?:\d, ){7}\d;/)).toBeVisible({ timeout: 40_000 });
+  await page.getByRole('button', { name: 'Levels of seam 8 into the score' }).click();
+  await expect(page.getByText(/In the score’s draft for place 8: a tap at/)).toBeVisible();
+  await page.getByRole('link', { name: 'Open the score' }).click();
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
 });
 
 test('a day is planned, disturbed by a machine that is down, moved by hand, and planned again', async ({

@@ -96,6 +96,7 @@ export interface CoreSentences {
   readonly 'contract.a-procedure-sheet-with-ranges': null;
   readonly 'contract.a-program-in-one-machines': null;
   readonly 'contract.a-pulse-waveform-for-a': null;
+  readonly 'contract.a-seam-as-its-part-takes-it': null;
   readonly 'contract.a-simulated-weld': null;
   readonly 'contract.a-slow-beat-from-one': null;
   readonly 'contract.a-trial-as-a-page': null;
@@ -108,6 +109,7 @@ export interface CoreSentences {
   readonly 'contract.adds-a-spool': null;
   readonly 'contract.adds-an-order': null;
   readonly 'contract.all-revisions-the-newest-first': null;
+  readonly 'contract.an-edge-is-so-long': { readonly edge: SaidValue; readonly length: SaidValue };
   readonly 'contract.arc-energy-heat-input-cooling': null;
   readonly 'contract.at-least': null;
   readonly 'contract.at-most': null;
@@ -199,6 +201,7 @@ export interface CoreSentences {
   readonly 'contract.of-feed-travel-and-leg': null;
   readonly 'contract.on-the-demo-shop-in': null;
   readonly 'contract.one-machine': null;
+  readonly 'contract.one-part-of-three': null;
   readonly 'contract.one-seam-with-its-newest': null;
   readonly 'contract.one-trial-whole': null;
   readonly 'contract.ones-own-way-inside-the-window': null;
@@ -255,9 +258,11 @@ export interface CoreSentences {
   readonly 'contract.there-is-no-version-of': { readonly kind: SaidValue; readonly slice: SaidValue };
   readonly 'contract.there-is-nothing-at-this': null;
   readonly 'contract.this-address-does-not-take': null;
+  readonly 'contract.this-box-has-no-such-edge': { readonly edge: SaidValue };
   readonly 'contract.this-description': null;
   readonly 'contract.this-description-as-a-page': null;
   readonly 'contract.this-file-is-of-version': { readonly found: SaidValue; readonly version: SaidValue };
+  readonly 'contract.this-frame-has-so-many-joints': { readonly joints: SaidValue };
   readonly 'contract.this-is-for-another-role': null;
   readonly 'contract.this-is-no-fox-tempo': null;
   readonly 'contract.this-key-was-used-for': null;

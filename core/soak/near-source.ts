@@ -1,7 +1,7 @@
-/** Warmth that a moving line source put in a moment ago, by its own integral with the first images at the edges: what the modes are too coarse for. */
-import { lossPerS, type Plate } from './plate-field.ts';
+/** Warmth that a moving line source put in a moment ago, by its own integral: what a field is too coarse for. Images are those that the part gives. */
+import type { Metal } from './shapes.ts';
 
-export interface Recent {
+export interface RecentLine {
   /** Where the source was at the moment asked about, or would be had it gone on, mm. */
   readonly now: readonly [number, number];
   readonly velocity: readonly [number, number];
@@ -15,26 +15,50 @@ export interface Recent {
 const points = 48;
 /** An arc is no point: ages under this put heat where it already is, s. */
 const youngestS = 1e-4;
+/** What lies so far off adds less than e^-30 and is left out. */
+const faint = 30;
 
-/** K above the surroundings, uniform through the thickness. Source: Rosenthal's line source, integrated over its own past. */
-export function recentRise(plate: Plate, recent: Recent, x: number, y: number): number {
-  const { lengthMm, widthMm, thicknessMm, diffusivityMm2PerS: alpha, volumetricHeatJPerMm3K } = plate;
-  const young = Math.max(recent.toAgoS, youngestS);
-  if (recent.fromAgoS <= young) return 0;
-  const loss = lossPerS(plate);
+/** Loss by both faces of a sheet, 1/s. */
+export function lossPerS({ lossWPerM2K, volumetricHeatJPerMm3K }: Metal, thicknessMm: number): number {
+  return (2 * lossWPerM2K * 1e-6) / (volumetricHeatJPerMm3K * thicknessMm);
+}
+
+/**
+ * K above the surroundings in a sheet, uniform through the thickness. `mirrorsX` and `mirrorsY` are the edges (mm) that turn heat back along either
+ * direction. Source: Rosenthal's line source, integrated over its own past.
+ */
+export function recentLineRise(
+  metal: Metal,
+  thicknessMm: number,
+  { now, velocity, powerW, fromAgoS, toAgoS }: RecentLine,
+  [x, y]: readonly [number, number],
+  mirrorsX: readonly number[],
+  mirrorsY: readonly number[],
+): number {
+  const { diffusivityMm2PerS: alpha, volumetricHeatJPerMm3K } = metal;
+  const young = Math.max(toAgoS, youngestS);
+  if (fromAgoS <= young) return 0;
+  const loss = lossPerS(metal, thicknessMm);
   const from = Math.log(young);
-  const width = (Math.log(recent.fromAgoS) - from) / points;
+  const width = (Math.log(fromAgoS) - from) / points;
   let sum = 0;
   for (let at = 0; at < points; at++) {
     const age = Math.exp(from + (at + 0.5) * width);
-    const sx = recent.now[0] - recent.velocity[0] * age;
-    const sy = recent.now[1] - recent.velocity[1] * age;
-    let kernels = 0;
-    for (const ix of [sx, -sx, 2 * lengthMm - sx])
-      for (const iy of [sy, -sy, 2 * widthMm - sy])
-        kernels += Math.exp(-((x - ix) ** 2 + (y - iy) ** 2) / (4 * alpha * age));
+    const along = kernels(x, now[0] - velocity[0] * age, mirrorsX, 4 * alpha * age);
+    if (along === 0) continue;
     // d(age) = age d(ln age), and one over age from the kernel.
-    sum += kernels * Math.exp(-loss * age) * width;
+    sum += along * kernels(y, now[1] - velocity[1] * age, mirrorsY, 4 * alpha * age) * Math.exp(-loss * age) * width;
   }
-  return (recent.powerW * sum) / (4 * Math.PI * alpha * volumetricHeatJPerMm3K * thicknessMm);
+  return (powerW * sum) / (4 * Math.PI * alpha * volumetricHeatJPerMm3K * thicknessMm);
+}
+
+function kernels(at: number, source: number, mirrors: readonly number[], spread: number): number {
+  let sum = kernel(at - source, spread);
+  for (const mirror of mirrors) sum += kernel(at - 2 * mirror + source, spread);
+  return sum;
+}
+
+function kernel(distance: number, spread: number): number {
+  const power = (distance * distance) / spread;
+  return power > faint ? 0 : Math.exp(-power);
 }

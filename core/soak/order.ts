@@ -1,5 +1,8 @@
-/** In which order seams on one plate wait least: the next one is always the one that may start soonest, and of equals the one farthest from the last. */
-import { runOf, soak, timed, waitFor, type Run, type Soaked, type SoakInput, type SoakSeam } from './soak.ts';
+/** In which order seams on one part wait least: the next one is always the one that may start soonest, and of equals the one farthest from the last. */
+import { marchOver } from './march.ts';
+import { partOf } from './parts.ts';
+import { lengthOf, runOf, type Run, type SoakSeam } from './run.ts';
+import { soak, timed, waitFor, type Soaked, type SoakInput } from './soak.ts';
 
 export interface OrderedSoak {
   /** Places in the list that was given. */
@@ -30,13 +33,15 @@ export function bestOrder(input: SoakInput): OrderedSoak {
   const left = new Set(input.seams.map((_, at) => at));
   const order: number[] = [];
   const runs: Run[] = [];
+  const part = partOf(input.part, true);
+  const march = marchOver(part, runs);
   const ceilingK = (input.interpassC ?? Number.POSITIVE_INFINITY) - input.ambientC;
   while (left.size > 0) {
     const free = (runs.at(-1)?.endS ?? -betweenS) + betweenS;
     const next = [...left]
       .flatMap((at) => {
         const seam = input.seams[at];
-        return seam ? [{ at, seam, waits: waitFor(input.plate, runs, seam, free, ceilingK) }] : [];
+        return seam ? [{ at, seam, waits: waitFor(part, march, runs, seam, free, ceilingK) }] : [];
       })
       .map((one) => ({ ...one, far: fromLast(input, order, one.at) }))
       .sort((a, b) => (Math.abs(a.waits - b.waits) > 1 ? a.waits - b.waits : b.far - a.far || a.at - b.at))[0];
@@ -45,7 +50,13 @@ export function bestOrder(input: SoakInput): OrderedSoak {
     left.delete(next.at);
     runs.push(runOf(next.seam, free + next.waits));
   }
-  return inOrder(input, swapped(input, order));
+  const found = inOrder(input, swapped(input, order));
+  // Judged on the fine part: what the comparison found may be worth nothing there.
+  const listed = inOrder(
+    input,
+    input.seams.map((_, at) => at),
+  );
+  return listed.endsAtS < found.endsAtS - 0.5 ? listed : found;
 }
 
 function oneAfterTheOther(input: SoakInput, order: readonly number[]): SoakSeam[] {
@@ -61,8 +72,9 @@ function oneAfterTheOther(input: SoakInput, order: readonly number[]): SoakSeam[
 
 /** Two seams turned about, as long as it ends sooner. */
 function swapped(input: SoakInput, from: readonly number[]): readonly number[] {
+  const part = partOf(input.part, true);
   const endOf = (order: readonly number[]) =>
-    timed({ ...input, seams: oneAfterTheOther(input, order) }).runs.at(-1)?.endS ?? 0;
+    timed({ ...input, seams: oneAfterTheOther(input, order) }, part).runs.at(-1)?.endS ?? 0;
   let best = from;
   let bestEnd = endOf(from);
   let tries = 0;
@@ -82,18 +94,6 @@ function fromLast({ seams }: SoakInput, order: readonly number[], at: number): n
   return last && next ? Math.hypot(next.from[0] - last.to[0], next.from[1] - last.to[1]) : 0;
 }
 
-function secondsOf({ from, to, travelMmPerMin }: SoakSeam): number {
-  return Math.hypot(to[0] - from[0], to[1] - from[1]) / (travelMmPerMin / 60);
+function secondsOf(seam: SoakSeam): number {
+  return lengthOf(seam) / (seam.travelMmPerMin / 60);
 }
-
-/** One thermometer reading: by how much all warmth is off, measured over predicted. */
-export function correctionBy(
-  soaked: Soaked,
-  ambientC: number,
-  reading: { readonly atMm: readonly [number, number]; readonly atS: number; readonly tempC: number },
-): number {
-  const predicted = soaked.tempAt(reading.atMm[0], reading.atMm[1], reading.atS) - ambientC;
-  // A place that is still cold says nothing of the rest.
-  return predicted < leastRiseK ? 1 : Math.max((reading.tempC - ambientC) / predicted, 0.2);
-}
-const leastRiseK = 5;

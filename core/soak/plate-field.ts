@@ -3,15 +3,8 @@
  * source moves on a straight line, so that neither a seam nor a wait is stepped through.
  */
 
-export interface Plate {
-  readonly lengthMm: number;
-  readonly widthMm: number;
-  readonly thicknessMm: number;
-  readonly diffusivityMm2PerS: number;
-  readonly volumetricHeatJPerMm3K: number;
-  /** On each face, W/(m² K). */
-  readonly lossWPerM2K: number;
-}
+import { lossPerS } from './near-source.ts';
+import type { Plate } from './shapes.ts';
 
 export interface Stretch {
   /** Where the source is when it begins, mm. */
@@ -53,14 +46,9 @@ export function plateField(plate: Plate): PlateField {
   return fieldOf(plate, columns, rows, new Float64Array(columns * rows));
 }
 
-/** Loss by both faces, 1/s. */
-export function lossPerS({ lossWPerM2K, volumetricHeatJPerMm3K, thicknessMm }: Plate): number {
-  return (2 * lossWPerM2K * 1e-6) / (volumetricHeatJPerMm3K * thicknessMm);
-}
-
 function fieldOf(plate: Plate, columns: number, rows: number, amplitudes: Float64Array): PlateField {
   const { lengthMm, widthMm, thicknessMm, diffusivityMm2PerS: alpha, volumetricHeatJPerMm3K } = plate;
-  const loss = lossPerS(plate);
+  const loss = lossPerS(plate, thicknessMm);
   return {
     advance(seconds, source) {
       if (seconds <= 0) return;

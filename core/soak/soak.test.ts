@@ -1,5 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
-import { bestOrder, correctionBy, inOrder, plateField, soak, type Plate, type SoakInput } from './index.ts';
+import {
+  bestOrder,
+  inOrder,
+  plateField,
+  readingAgainst,
+  soak,
+  tapLevels,
+  type Plate,
+  type SoakInput,
+} from './index.ts';
 
 // The design's case: sheet 400 x 120 x 3 mm, two seams.
 const plate: Plate = {
@@ -14,7 +23,7 @@ const seams = [
   { from: [0, 60], to: [400, 60], travelMmPerMin: 750, powerW: 1689, startAtS: 0 },
   { from: [400, 90], to: [0, 90], travelMmPerMin: 750, powerW: 1689, startAtS: 92 },
 ] as const;
-const base: SoakInput = { plate, seams, ambientC: 0, meltsAtC: 640 };
+const base: SoakInput = { part: { kind: 'plate', ...plate }, seams, ambientC: 0, meltsAtC: 640 };
 
 describe('heat in a plate', () => {
   it.each([
@@ -26,7 +35,7 @@ describe('heat in a plate', () => {
   ])('at %i, %i after %i s rises by the design’s figure', (x, y, atS, rise) => {
     const { tempAt } = soak(base);
     // Within the half percent that the design asks for.
-    expect(Math.abs(tempAt(x, y, atS) / rise - 1)).toBeLessThan(0.005);
+    expect(Math.abs(tempAt([x, y], atS) / rise - 1)).toBeLessThan(0.005);
   });
 
   it('keeps its heat: the mean rise is energy over heat capacity', () => {
@@ -41,27 +50,27 @@ describe('heat in a plate', () => {
     const cells = finiteDifferences(124);
     const { tempAt } = soak(base);
     // 4 mm cells and 10 ms steps leave about a percent.
-    expect(Math.abs(tempAt(200, 20, 124) / cells(200, 20) - 1)).toBeLessThan(0.015);
-    expect(Math.abs(tempAt(60, 30, 124) / cells(60, 30) - 1)).toBeLessThan(0.015);
+    expect(Math.abs(tempAt([200, 20], 124) / cells(200, 20) - 1)).toBeLessThan(0.015);
+    expect(Math.abs(tempAt([60, 30], 124) / cells(60, 30) - 1)).toBeLessThan(0.015);
   });
 
   it('is the same asked forwards, backwards and with two arcs at once', () => {
     const both: SoakInput = { ...base, seams: [seams[0], { ...seams[1], startAtS: 10 }] };
     const moments = [5, 31, 60, 200];
     const forwards = soak(both);
-    const asked = moments.map((atS) => forwards.tempAt(150, 70, atS));
+    const asked = moments.map((atS) => forwards.tempAt([150, 70], atS));
     const backwards = soak(both);
-    const again = [...moments].reverse().map((atS) => backwards.tempAt(150, 70, atS));
+    const again = [...moments].reverse().map((atS) => backwards.tempAt([150, 70], atS));
     for (const [at, value] of again.reverse().entries()) expect(value).toBeCloseTo(asked[at] ?? 0, 6);
     // Fields add: both arcs are the sum of either alone.
     const alone = both.seams.map((seam) => soak({ ...base, seams: [seam] }));
     for (const [at, atS] of moments.entries())
-      expect(alone.reduce((sum, one) => sum + one.tempAt(150, 70, atS), 0)).toBeCloseTo(asked[at] ?? 0, 6);
+      expect(alone.reduce((sum, one) => sum + one.tempAt([150, 70], atS), 0)).toBeCloseTo(asked[at] ?? 0, 6);
   });
 
   it('loses it by its faces', () => {
-    const cooled = soak({ ...base, plate: { ...plate, lossWPerM2K: 20 } });
-    expect(cooled.tempAt(50, 90, 600)).toBeLessThan(soak(base).tempAt(50, 90, 600) - 30);
+    const cooled = soak({ ...base, part: { kind: 'plate', ...plate, lossWPerM2K: 20 } });
+    expect(cooled.tempAt([50, 90], 600)).toBeLessThan(soak(base).tempAt([50, 90], 600) - 30);
   });
 });
 
@@ -78,11 +87,11 @@ describe('seams in their order', () => {
   });
 
   it('wait under a ceiling until the plate is below it', () => {
-    const plateWithLoss = { ...plate, lossWPerM2K: 30 };
-    const { seams: soaked, tempAt } = soak({ ...base, plate: plateWithLoss, ambientC: 20, interpassC: 80 });
+    const part = { kind: 'plate', ...plate, lossWPerM2K: 30 } as const;
+    const { seams: soaked, tempAt } = soak({ ...base, part, ambientC: 20, interpassC: 80 });
     const second = soaked[1];
     expect(second?.waitS).toBeGreaterThan(10);
-    expect(tempAt(400, 90, second?.startAtS ?? 0)).toBeLessThan(80.5);
+    expect(tempAt([400, 90], second?.startAtS ?? 0)).toBeLessThan(80.5);
     expect(soak({ ...base, ambientC: 20, interpassC: 300 }).seams[1]?.waitS).toBe(0);
   });
 });
@@ -120,7 +129,7 @@ function finiteDifferences(untilS: number): (x: number, y: number) => number {
 describe('an order of seams', () => {
   const many = {
     ...base,
-    plate: { ...plate, widthMm: 300, lossWPerM2K: 30 },
+    part: { kind: 'plate', ...plate, widthMm: 300, lossWPerM2K: 30 } as const,
     ambientC: 20,
     interpassC: 90,
     seams: [40, 60, 80, 240, 260].map((y) => ({
@@ -140,11 +149,61 @@ describe('an order of seams', () => {
     for (const { startAtS, waitS } of best.soaked.seams.slice(1)) expect(startAtS).toBeGreaterThanOrEqual(waitS);
   });
 
-  it('is corrected by one reading, in proportion', () => {
+  it('is corrected by one reading, in proportion; a cold place says nothing', () => {
     const { soaked } = inOrder(many, [0, 3]);
-    const predicted = soaked.tempAt(200, 50, 100);
-    const factor = correctionBy(soaked, 20, { atMm: [200, 50], atS: 100, tempC: 20 + 1.2 * (predicted - 20) });
-    expect(factor).toBeCloseTo(1.2, 9);
-    expect(correctionBy(soaked, 20, { atMm: [380, 290], atS: 0, tempC: 60 })).toBe(1);
+    const predicted = soaked.tempAt([200, 50], 100);
+    const reads = (tempC: number) => readingAgainst(soaked, 20, { atMm: [200, 50], atS: 100, tempC }, 200);
+    expect(reads(20 + 1.2 * (predicted - 20))).toEqual({
+      says: 'factor',
+      factor: expect.closeTo(1.2, 9),
+      predictedC: predicted,
+    });
+    expect(readingAgainst(soaked, 20, { atMm: [380, 290], atS: 0, tempC: 22 }, 200).says).toBe('nothing');
+  });
+
+  it('contradicted by a reading says when that place would be so warm, or that it never is', () => {
+    const { soaked } = inOrder(many, [0, 3]);
+    const later = soaked.tempAt([200, 50], 60);
+    const found = readingAgainst(soaked, 20, { atMm: [200, 50], atS: 0, tempC: later }, 200);
+    expect(found.says).toBe('contradicts');
+    // Warm on the way up or down: either way it is as warm then as was read.
+    if (found.says === 'contradicts')
+      expect(Math.abs(soaked.tempAt([200, 50], found.warmAtS ?? 0) / later - 1)).toBeLessThan(0.05);
+    expect(readingAgainst(soaked, 20, { atMm: [200, 50], atS: 100, tempC: 600 }, 200)).toMatchObject({
+      says: 'contradicts',
+      warmAtS: null,
+    });
+  });
+});
+
+describe('levels as a hand holds them', () => {
+  it('need no tap while main holds', () => {
+    expect(tapLevels([[0, 100]], 400)).toBeNull();
+    expect(tapLevels([[0, 98]], 400)).toBeNull();
+  });
+
+  it('are one tap where they fall, at once where the whole seam is warm', () => {
+    expect(
+      tapLevels(
+        [
+          [0, 100],
+          [200, 90],
+        ],
+        400,
+      ),
+    ).toEqual({ tapAtMm: 200, secondPercent: 90, offPercent: 0 });
+    expect(tapLevels([[0, 84]], 400)).toEqual({ tapAtMm: 1, secondPercent: 84, offPercent: 0 });
+  });
+
+  it('are the nearest two of three, and say how far they are off', () => {
+    const two = tapLevels(
+      [
+        [0, 99],
+        [100, 90],
+        [200, 86],
+      ],
+      300,
+    );
+    expect(two).toEqual({ tapAtMm: 100, secondPercent: 88, offPercent: 2 });
   });
 });

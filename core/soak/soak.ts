@@ -1,18 +1,14 @@
-/** Seams on one plate, one after the other: how warm it is ahead of the arc, what level that leaves, and how long to wait under a ceiling. */
-import { plateField, settledS, type Plate, type PlateField } from './plate-field.ts';
-import { recentRise } from './near-source.ts';
-
-export interface SoakSeam {
-  readonly from: readonly [number, number];
-  readonly to: readonly [number, number];
-  readonly travelMmPerMin: number;
-  /** Into the part, W. */
-  readonly powerW: number;
-  readonly startAtS: number;
-}
+/** Seams on one part, one after the other: how warm it is ahead of the arc, what level that leaves, and how long to wait under a ceiling. */
+import { marchOver, type March } from './march.ts';
+import { recentLineRise } from './near-source.ts';
+import { partOf } from './parts.ts';
+import type { Part } from './part.ts';
+import { settledS } from './plate-field.ts';
+import { placeOf, runOf, type Run, type SoakSeam } from './run.ts';
+import type { PartShape, Place } from './shapes.ts';
 
 export interface SoakInput {
-  readonly plate: Plate;
+  readonly part: PartShape;
   readonly seams: readonly SoakSeam[];
   readonly ambientC: number;
   readonly meltsAtC: number;
@@ -20,7 +16,7 @@ export interface SoakInput {
   readonly interpassC?: number | undefined;
   /** Plate of the trial in which main was tuned, °C; left out: the surroundings. */
   readonly trialC?: number | undefined;
-  readonly probes?: readonly { readonly atMm: readonly [number, number]; readonly atS: number }[] | undefined;
+  readonly probes?: readonly { readonly atMm: Place; readonly atS: number }[] | undefined;
 }
 
 export interface SoakedSeam {
@@ -42,7 +38,7 @@ export interface Soaked {
   readonly seams: readonly SoakedSeam[];
   readonly probes: readonly { readonly tempC: number }[];
   /** Temperature anywhere at any moment, °C. */
-  readonly tempAt: (x: number, y: number, atS: number) => number;
+  readonly tempAt: (place: Place, atS: number) => number;
 }
 
 /** How far before the arc a plate's warmth is felt, mm. */
@@ -55,38 +51,33 @@ const mostLevels = 3;
 const worthPercent = 4;
 /** No seam is waited for longer than a shift, s. */
 const longestWaitS = 8 * 3600;
-
-export interface Run {
-  readonly from: readonly [number, number];
-  readonly velocity: readonly [number, number];
-  readonly powerW: number;
-  readonly startS: number;
-  readonly endS: number;
-  readonly lengthMm: number;
-}
+/** Nobody waits to less, s. */
+const waitToS = 0.5;
 
 export function soak(input: SoakInput): Soaked {
-  const { plate, ambientC } = input;
-  const { runs, waits } = timed(input);
-  const rise = riseOver(plate, runs);
+  const { ambientC } = input;
+  const part = partOf(input.part);
+  const { runs, waits } = timed(input, part);
+  const rise = riseOver(part, runs);
   return {
-    seams: runs.map((run, at) => soaked(input, plate, run, waits[at] ?? 0, rise)),
-    probes: (input.probes ?? []).map(({ atMm, atS }) => ({ tempC: ambientC + rise(atMm[0], atMm[1], atS) })),
-    tempAt: (x, y, atS) => ambientC + rise(x, y, atS),
+    seams: runs.map((run, at) => soaked(input, part, run, waits[at] ?? 0, rise)),
+    probes: (input.probes ?? []).map(({ atMm, atS }) => ({ tempC: ambientC + rise(atMm, atS) })),
+    tempAt: (place, atS) => ambientC + rise(place, atS),
   };
 }
 
 /** When each seam runs, with the waits before it; nothing of what it leaves. */
-export function timed({ plate, seams, ambientC, interpassC }: SoakInput): {
-  readonly runs: readonly Run[];
-  readonly waits: readonly number[];
-} {
+export function timed(
+  { seams, ambientC, interpassC }: SoakInput,
+  part: Part,
+): { readonly runs: readonly Run[]; readonly waits: readonly number[] } {
   const runs: Run[] = [];
   const waits: number[] = [];
+  const march = marchOver(part, runs);
   let shift = 0;
   for (const seam of seams) {
     const free = Math.max(seam.startAtS + shift, runs.at(-1)?.endS ?? 0);
-    const waitS = interpassC === undefined ? 0 : waitFor(plate, runs, seam, free, interpassC - ambientC);
+    const waitS = interpassC === undefined ? 0 : waitFor(part, march, runs, seam, free, interpassC - ambientC);
     waits.push(waitS);
     shift += waitS;
     runs.push(runOf(seam, interpassC === undefined ? seam.startAtS : free + waitS));
@@ -94,109 +85,55 @@ export function timed({ plate, seams, ambientC, interpassC }: SoakInput): {
   return { runs, waits };
 }
 
-export function runOf({ from, to, travelMmPerMin, powerW }: SoakSeam, startS: number): Run {
-  const lengthMm = Math.hypot(to[0] - from[0], to[1] - from[1]);
-  const mmPerS = travelMmPerMin / 60;
-  const seconds = lengthMm / mmPerS;
-  return {
-    from,
-    velocity: [(to[0] - from[0]) / seconds, (to[1] - from[1]) / seconds],
-    powerW,
-    startS,
-    endS: startS + seconds,
-    lengthMm,
-  };
-}
-
-/** Rise at a place and moment: the modes up to what is young, and what is young by its own integral. Moments asked in rising order cost one step each. */
-function riseOver(plate: Plate, runs: readonly Run[]): (x: number, y: number, atS: number) => number {
-  const young = settledS(plate);
-  const until = runningField(plate, runs);
-  let kept: { readonly atS: number; readonly field: PlateField } | undefined;
-  return (x, y, atS) => {
+/** Rise at a place and moment: the field up to what is young, and what is young by its own integral. Moments asked in rising order cost one step each. */
+function riseOver(
+  part: Part,
+  runs: readonly Run[],
+  march: March = marchOver(part, runs),
+): (place: Place, atS: number) => number {
+  const young = part.settledS;
+  let kept: { readonly atS: number; readonly field: ReturnType<Part['field']> } | undefined;
+  return (place, atS) => {
     if (kept?.atS !== atS) {
-      const field = until(atS - young).copy();
+      const field = march(atS - young).copy();
       field.advance(young);
       kept = { atS, field };
     }
-    let rise = kept.field.riseAt(x, y);
-    for (const run of runs) rise += youngRise(plate, run, x, y, atS, young);
+    let rise = kept.field.riseAt(place);
+    for (const run of runs) rise += youngRise(part, run, place, atS);
     return rise;
   };
 }
 
-/** What was put in before `atS - young`, faded to `atS`. */
-function fieldAt(plate: Plate, runs: readonly Run[], atS: number, young: number): PlateField {
-  const field = runningField(plate, runs)(atS - young);
-  field.advance(young);
-  return field;
-}
-
-/** The plate up to a moment, carried on from the moment asked before it; asked for an earlier one it begins anew. */
-function runningField(plate: Plate, runs: readonly Run[]): (upToS: number) => PlateField {
-  const firstS = Math.min(...runs.map(({ startS }) => startS));
-  const turns = [...new Set(runs.flatMap(({ startS, endS }) => [startS, endS]))].sort((a, b) => a - b);
-  let field = plateField(plate);
-  let nowS = firstS;
-  return (upToS) => {
-    if (upToS < nowS) {
-      field = plateField(plate);
-      nowS = firstS;
-    }
-    for (const turn of [...turns.filter((one) => one > nowS && one < upToS), upToS]) {
-      if (turn <= nowS) continue;
-      const burning = runs.filter(({ startS, endS }) => startS <= nowS && endS > nowS);
-      const sourceOf = ({ from, velocity, powerW, startS }: Run) => ({
-        at: [from[0] + velocity[0] * (nowS - startS), from[1] + velocity[1] * (nowS - startS)] as const,
-        velocity,
-        powerW,
-      });
-      const [first, ...others] = burning;
-      field.advance(turn - nowS, first && sourceOf(first));
-      // Fields add: whoever welds at the same time is carried on its own.
-      for (const other of others) {
-        const own = plateField(plate);
-        own.advance(turn - nowS, sourceOf(other));
-        field.add(own);
-      }
-      nowS = turn;
-    }
-    return field;
-  };
-}
-
-function youngRise(plate: Plate, run: Run, x: number, y: number, atS: number, young: number): number {
-  const fromAgoS = Math.min(atS - run.startS, young);
+function youngRise(part: Part, run: Run, place: Place, atS: number): number {
+  const fromAgoS = Math.min(atS - run.startS, part.settledS);
   const toAgoS = Math.max(atS - run.endS, 0);
   if (fromAgoS <= toAgoS) return 0;
-  const since = atS - run.startS;
-  const now: [number, number] = [run.from[0] + run.velocity[0] * since, run.from[1] + run.velocity[1] * since];
-  return recentRise(plate, { now, velocity: run.velocity, powerW: run.powerW, fromAgoS, toAgoS }, x, y);
+  return part.recentRise(
+    { now: placeOf(run, atS), velocity: run.velocity, powerW: run.powerW, fromAgoS, toAgoS },
+    place,
+  );
 }
 
 function soaked(
   { ambientC, meltsAtC, trialC = ambientC }: SoakInput,
-  plate: Plate,
+  part: Part,
   run: Run,
   waitS: number,
-  rise: (x: number, y: number, atS: number) => number,
+  rise: (place: Place, atS: number) => number,
 ): SoakedSeam {
-  const { from, velocity, startS, endS, lengthMm } = run;
-  const speed = Math.hypot(...velocity);
-  const unit = [velocity[0] / speed, velocity[1] / speed] as const;
-  // The last station lies before the end, where the plate still is something ahead of the arc.
+  const { startS, endS, lengthMm, mmPerS } = run;
+  // The last station lies before the end, where the part still is something ahead of the arc.
   const lastMm = Math.max(lengthMm - 2 * aheadMm, lengthMm / 2);
-  const own = steadyAhead(plate, run);
+  const own = steadyAhead(part, run);
   const aheadC: [number, number][] = [];
   const baseC: [number, number][] = [];
   for (let at = 0; at <= stations; at++) {
     const mm = (lastMm * at) / stations;
-    const atS = startS + mm / speed;
-    const place = mm + aheadMm;
-    const [x, y] = [from[0] + unit[0] * place, from[1] + unit[1] * place];
-    const all = rise(x, y, atS);
+    const atS = startS + mm / mmPerS;
+    const all = rise(placeOf(run, atS + aheadMm / mmPerS), atS) + (part.holdsOwn || at === 0 ? 0 : own);
     aheadC.push([mm, ambientC + all]);
-    // At the start this arc has no field yet: what is there is the plate's.
+    // At the start this arc has no field yet: what is there is the part's.
     baseC.push([mm, ambientC + Math.max(at === 0 ? all : all - Math.min(own, all), 0)]);
   }
   const levels = levelsFor(baseC, meltsAtC, trialC, lengthMm);
@@ -211,24 +148,12 @@ function soaked(
   };
 }
 
-/** This arc's own field ahead of it in a plate without ends, K: the trial had it too. */
-function steadyAhead(plate: Plate, { velocity, powerW }: Run): number {
-  const speed = Math.hypot(...velocity);
-  const { diffusivityMm2PerS: alpha } = plate;
-  const endless = { ...plate, lengthMm: 1e6, widthMm: 1e6 };
-  const middle: [number, number] = [5e5, 5e5];
-  return recentRise(
-    endless,
-    {
-      now: middle,
-      velocity: [speed, 0],
-      powerW,
-      fromAgoS: Math.max((40 * alpha) / speed ** 2, settledS(plate)),
-      toAgoS: 0,
-    },
-    middle[0] + aheadMm,
-    middle[1],
-  );
+/** This arc's own field ahead of it in a sheet without ends, K: the trial had it too. */
+function steadyAhead(part: Part, { from, mmPerS, powerW }: Run): number {
+  const { diffusivityMm2PerS: alpha } = part;
+  const past = { fromAgoS: Math.max((40 * alpha) / mmPerS ** 2, settledS(part)), toAgoS: 0 };
+  const line = { now: [0, 0] as const, velocity: [mmPerS, 0] as const, powerW, ...past };
+  return recentLineRise(part, part.sheetMmAt(from), line, [aheadMm, 0], [], []);
 }
 
 /** Level = (melting - base) / (melting - trial) on power, in two or three steps. */
@@ -259,33 +184,59 @@ function levelsFor(
   return levels.filter(([, level], at) => at === 0 || level !== levels[at - 1]?.[1]);
 }
 
-/** Until no place along the seam is warmer than the ceiling, s. */
-export function waitFor(plate: Plate, runs: readonly Run[], seam: SoakSeam, fromS: number, ceilingK: number): number {
+/** Until no place along the seam is warmer than the ceiling, s. `march` carries what `runs` have left. */
+export function waitFor(
+  part: Part,
+  march: March,
+  runs: readonly Run[],
+  seam: SoakSeam,
+  fromS: number,
+  ceilingK: number,
+): number {
   if (runs.length === 0) return 0;
-  const places = [0, 0.25, 0.5, 0.75, 1].map(
-    (share) =>
-      [seam.from[0] + (seam.to[0] - seam.from[0]) * share, seam.from[1] + (seam.to[1] - seam.from[1]) * share] as const,
-  );
-  const young = settledS(plate);
-  const rise = riseOver(plate, runs);
-  // Once the last heat has settled the field only fades: one copy, faded by so much.
-  const settled = fieldAt(plate, runs, fromS + young, young);
-  const warmest = (wait: number): number => {
-    if (wait < young) return Math.max(...places.map(([x, y]) => rise(x, y, fromS + wait)));
-    const field = settled.copy();
-    field.advance(wait - young);
-    return Math.max(...places.map(([x, y]) => field.riseAt(x, y)));
-  };
-  if (warmest(0) <= ceilingK) return 0;
-  let [low, high] = [0, Math.max(2 * young, 10)];
-  while (warmest(high) > ceilingK) {
-    if (high >= longestWaitS) return longestWaitS;
-    [low, high] = [high, Math.min(2 * high, longestWaitS)];
+  const { from, to } = seam;
+  const places = [0, 0.25, 0.5, 0.75, 1].map((share): Place => [
+    from[0] + (to[0] - from[0]) * share,
+    from[1] + (to[1] - from[1]) * share,
+    from[2] ?? 0,
+  ]);
+  const hottest = (riseAt: (place: Place) => number) => Math.max(...places.map(riseAt));
+  const young = part.settledS;
+  // While the last heat is young it is asked of its own integral; once it has settled the field only fades and is carried on by what is still to wait.
+  const settledAfterS = Math.max((runs.at(-1)?.endS ?? fromS) + young - fromS, 0);
+  const rise = riseOver(part, runs, march);
+  const soon = (wait: number) => hottest((place) => rise(place, fromS + wait));
+  if (settledAfterS > 0) {
+    if (soon(0) <= ceilingK) return 0;
+    if (soon(settledAfterS) <= ceilingK) return halved(0, settledAfterS, (wait) => soon(wait) > ceilingK);
   }
-  // To half a second: nobody waits to less.
-  while (high - low > 0.5) {
+  let low = settledAfterS;
+  let field = march(fromS + low);
+  if (hottest((place) => field.riseAt(place)) <= ceilingK) return low;
+  // Doubled until it is cool enough, then halved: every step is carried on from the one before it.
+  let cool = false;
+  let step = Math.max(2 * young, 10);
+  while (!cool || 2 * step > waitToS) {
+    const later = field.copy();
+    later.advance(step);
+    if (hottest((place) => later.riseAt(place)) > ceilingK) {
+      [low, field] = [low + step, later];
+      if (low >= longestWaitS) return longestWaitS;
+      step *= cool ? 0.5 : 2;
+    } else {
+      cool = true;
+      step /= 2;
+    }
+  }
+  return low + 2 * step;
+}
+
+/** The end of an interval in which it turns, narrowed to what is worth waiting for. */
+function halved(from: number, to: number, above: (wait: number) => boolean): number {
+  let [low, high] = [from, to];
+  while (high - low > waitToS) {
     const middle = (low + high) / 2;
-    if (warmest(middle) > ceilingK) low = middle;
+    if (above(middle)) low = middle;
     else high = middle;
   }
   return high;

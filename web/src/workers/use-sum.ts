@@ -28,6 +28,8 @@ async function answerTo<K extends keyof SumQuestions>(
 export interface Sum<A> {
   /** null until the first answer. */
   readonly answer: A | null;
+  /** The answer is to what is asked now, not to what was asked before it. */
+  readonly current: boolean;
   readonly issues: readonly Issue[];
   retry: () => void;
 }
@@ -37,20 +39,21 @@ export function useSum<K extends keyof SumQuestions>(
   of: K,
   ask: SumQuestions[K]['ask'],
 ): Sum<SumQuestions[K]['answer']> {
-  const [state, setState] = useState<Pick<Sum<SumQuestions[K]['answer']>, 'answer' | 'issues'>>({
-    answer: null,
-    issues: [],
-  });
+  const [{ answered, ...state }, setState] = useState<
+    Pick<Sum<SumQuestions[K]['answer']>, 'answer' | 'issues'> & { readonly answered: unknown }
+  >({ answer: null, issues: [], answered: null });
   const [attempt, setAttempt] = useState(0);
   useEffect(() => {
     const abort = new AbortController();
     void answerTo(of, ask, abort.signal).then((outcome) => {
       if (abort.signal.aborted) return;
       setState(({ answer }) =>
-        outcome.ok ? { answer: outcome.value, issues: [] } : { answer, issues: outcome.issues },
+        outcome.ok
+          ? { answer: outcome.value, issues: [], answered: ask }
+          : { answer, issues: outcome.issues, answered: null },
       );
     });
     return () => abort.abort();
   }, [of, ask, attempt]);
-  return { ...state, retry: () => setAttempt(attempt + 1) };
+  return { ...state, current: answered === ask, retry: () => setAttempt(attempt + 1) };
 }

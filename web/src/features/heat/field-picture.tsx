@@ -1,22 +1,22 @@
-/** The plate from above at one moment: how warm it is, and its seams in their order. */
+/** The part laid flat at one moment: how warm it is, and its seams in their order. */
 import { Box } from '@chakra-ui/react';
-import type { Soaked } from '@fox-tempo/core/soak';
+import { boxFaces, flatOf, type PartShape, type Place, type Soaked } from '@fox-tempo/core/soak';
 import { amount } from '@fox-tempo/core/said';
-import { useEffect, useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { t, tell } from '../../lib/words.ts';
 import { useSettings } from '../../lib/settings.ts';
+import { faceName } from './names.ts';
 import { colours, cssColour, type Theme } from '../../ui/theme/colours.ts';
 
 export interface FieldSeam {
-  readonly from: readonly [number, number];
-  readonly to: readonly [number, number];
+  readonly from: Place;
+  readonly to: Place;
   /** 1 is welded first. */
   readonly place: number;
 }
 
 export interface FieldPictureProps {
-  readonly lengthMm: number;
-  readonly widthMm: number;
+  readonly shape: PartShape;
   readonly soaked: Soaked;
   readonly seams: readonly FieldSeam[];
   readonly atS: number;
@@ -24,73 +24,122 @@ export interface FieldPictureProps {
   readonly hottestC: number;
 }
 
-/** Cells along the plate; finer is not seen. */
-const columns = 96;
+/** Cells along the drawing; finer is not seen. */
+const columns = 110;
+/** A bar or a low wall is drawn at least so many cells wide. */
+const fewest = 3;
 
-export function FieldPicture({ lengthMm, widthMm, soaked, seams, atS, ambientC, hottestC }: FieldPictureProps) {
+export function FieldPicture({ shape, soaked, seams, atS, ambientC, hottestC }: FieldPictureProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const theme = useSettings((state) => state.theme);
-  const rows = Math.max(Math.round((columns * widthMm) / lengthMm), 8);
+  const flat = useMemo(() => flatOf(shape), [shape]);
+  const perMm = Math.max(
+    columns / flat.widthMm,
+    fewest / Math.min(...flat.faces.flatMap(({ widthMm, heightMm }) => [widthMm, heightMm])),
+  );
+  const size = [Math.ceil(flat.widthMm * perMm), Math.ceil(flat.heightMm * perMm)] as const;
+  const [wide, high] = size;
   useEffect(() => {
     const context = canvas.current?.getContext('2d');
     if (!context) return;
-    const image = context.createImageData(columns, rows);
-    for (let row = 0; row < rows; row++)
-      for (let column = 0; column < columns; column++) {
-        const tempC = soaked.tempAt(((column + 0.5) / columns) * lengthMm, ((row + 0.5) / rows) * widthMm, atS);
-        const [r, g, b] = warmth((tempC - ambientC) / Math.max(hottestC - ambientC, 1), theme);
-        image.data.set([r, g, b, 255], 4 * (row * columns + column));
-      }
-    context.putImageData(image, 0, 0);
-  }, [lengthMm, widthMm, soaked, atS, ambientC, hottestC, rows, theme]);
+    context.clearRect(0, 0, wide, high);
+    for (const face of flat.faces) {
+      const across = Math.max(Math.round(face.widthMm * perMm), 1);
+      const down = Math.max(Math.round(face.heightMm * perMm), 1);
+      const image = context.createImageData(across, down);
+      for (let row = 0; row < down; row++)
+        for (let column = 0; column < across; column++) {
+          const place = face.place(((column + 0.5) / across) * face.widthMm, ((row + 0.5) / down) * face.heightMm);
+          const share = (soaked.tempAt(place, atS) - ambientC) / Math.max(hottestC - ambientC, 1);
+          image.data.set([...warmth(share, theme), 255], 4 * (row * across + column));
+        }
+      context.putImageData(image, Math.round(face.x * perMm), Math.round(face.y * perMm));
+    }
+  }, [flat, perMm, wide, high, soaked, atS, ambientC, hottestC, theme]);
   const running = soaked.seams.findIndex(({ startAtS, endAtS }) => atS >= startAtS && atS <= endAtS);
+  const point = (place: Place) => flat.faces.find(({ face }) => face === (place[2] ?? 0))?.point(place) ?? [0, 0];
+  const letter = flat.widthMm / 32;
   return (
     <Box
       position="relative"
       width="100%"
-      aspectRatio={`${lengthMm} / ${widthMm}`}
-      maxHeight="420px"
-      borderWidth="1px"
+      maxWidth={`${(tallest * flat.widthMm) / flat.heightMm}px`}
+      aspectRatio={`${flat.widthMm} / ${flat.heightMm}`}
+      borderWidth={shape.kind === 'plate' ? '1px' : '0'}
       borderColor="metalEdge"
     >
       <Box asChild position="absolute" inset="0" width="100%" height="100%">
-        <canvas ref={canvas} width={columns} height={rows} aria-hidden="true" />
+        <canvas ref={canvas} width={wide} height={high} aria-hidden="true" />
       </Box>
-      <Box asChild position="absolute" inset="0" width="100%" height="100%">
+      <Box asChild position="absolute" inset="0" width="100%" height="100%" overflow="visible">
         <svg
-          viewBox={`0 0 ${lengthMm} ${widthMm}`}
-          preserveAspectRatio="none"
+          viewBox={`0 0 ${flat.widthMm} ${flat.heightMm}`}
           role="img"
-          aria-label={t('view.heat.the-plate-after', { seconds: amount('phaseTime', atS, 0) })}
+          aria-label={t('view.heat.the-part-after', { seconds: amount('phaseTime', atS, 0) })}
         >
-          {seams.map(({ from, to, place }) => (
-            <g key={place}>
-              <line
-                x1={from[0]}
-                y1={from[1]}
-                x2={to[0]}
-                y2={to[1]}
-                stroke={cssColour(place - 1 === running ? 'accent' : 'ink')}
-                strokeWidth="2"
+          {shape.kind !== 'plate' &&
+            flat.faces.map((face) => (
+              <rect
+                key={face.face}
+                x={face.x}
+                y={face.y}
+                width={face.widthMm}
+                height={face.heightMm}
+                fill="none"
+                stroke={cssColour('metalEdge')}
                 vectorEffect="non-scaling-stroke"
               />
-              <circle cx={from[0]} cy={from[1]} r={lengthMm / 90} fill={cssColour('ink')} />
+            ))}
+          {shape.kind === 'box' &&
+            flat.faces.map((face) => (
               <text
-                x={from[0] + (to[0] > from[0] ? 1 : -1) * (lengthMm / 45)}
-                y={from[1] - lengthMm / 90}
-                fontSize={lengthMm / 26}
+                key={face.face}
+                x={face.x + face.widthMm / 2}
+                y={face.y + face.heightMm / 2 + letter / 3}
+                fontSize={letter * 0.8}
                 fill={cssColour('ink')}
                 textAnchor="middle"
               >
-                {place}
+                {faceName(boxFaces[face.face] ?? 'base')}
               </text>
-            </g>
-          ))}
+            ))}
+          {seams.map(({ from, to, place }) => {
+            const [a, b] = [point(from), point(to)];
+            const along = Math.hypot(b[0] - a[0], b[1] - a[1]);
+            // The number stands beside the seam's start, on its left hand; at a joint above it.
+            const [ux, uy] = along > 0 ? [(b[0] - a[0]) / along, (b[1] - a[1]) / along] : [0, 0];
+            return (
+              <g key={place}>
+                <line
+                  x1={a[0]}
+                  y1={a[1]}
+                  x2={b[0]}
+                  y2={b[1]}
+                  stroke={cssColour(place - 1 === running ? 'accent' : 'ink')}
+                  strokeWidth={place - 1 === running ? 4 : 2}
+                  vectorEffect="non-scaling-stroke"
+                />
+                <circle cx={a[0]} cy={a[1]} r={letter / 3} fill={cssColour(place - 1 === running ? 'accent' : 'ink')} />
+                <text
+                  x={a[0] + ux * letter * 1.2 + uy * letter * 0.5}
+                  y={a[1] + uy * letter * 1.2 - Math.abs(ux) * letter * 0.5 + (along > 0 ? letter / 3 : -letter / 1.6)}
+                  fontSize={letter}
+                  fontWeight="600"
+                  fill={cssColour('ink')}
+                  textAnchor="middle"
+                >
+                  {place}
+                </text>
+              </g>
+            );
+          })}
         </svg>
       </Box>
     </Box>
   );
 }
+/** The drawing is no taller than this, px. */
+const tallest = 420;
 
 /** Cold metal, ochre, crimson, by share of the hottest. */
 function warmth(share: number, theme: Theme): readonly [number, number, number] {

@@ -22,7 +22,7 @@ describe('heat in the part', () => {
     await open();
     expect(rows()).toHaveLength(5);
     expect(rows()[1]?.textContent).toMatch(/20 °C/);
-    expect(rows()[4]?.textContent).toMatch(/% from 0 mm/);
+    expect(rows()[4]?.textContent).toMatch(/% \d+\.\d m\/min from 0 mm/);
   });
 
   it('adds and takes off seams, and names one that lies off the plate', async () => {
@@ -33,6 +33,50 @@ describe('heat in the part', () => {
     expect(rows()).toHaveLength(5);
     fireEvent.change(screen.getByLabelText('1: y, mm'), { target: { value: '900' } });
     expect(screen.getByText(/Seam 1 lies off the plate/)).toBeTruthy();
+  });
+
+  it('folds a box open, welds its edges, and says which edge it has not got', async () => {
+    await open();
+    fireEvent.change(screen.getByLabelText('Part'), { target: { value: 'box' } });
+    expect(rows()).toHaveLength(9);
+    fireEvent.change(screen.getByLabelText('Lid'), { target: { value: 'closed' } });
+    fireEvent.change(screen.getByLabelText('1: edge'), { target: { value: 'lid-back' } });
+    expect(rows()).toHaveLength(9);
+    fireEvent.change(screen.getByLabelText('Lid'), { target: { value: 'open' } });
+    expect(screen.getByText(/Seam 1 lies on an edge that a box without a lid has not got/)).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('1: edge'), { target: { value: 'base-back' } });
+    fireEvent.change(screen.getByLabelText('1: to, mm'), { target: { value: '4000' } });
+    expect(screen.getByText(/Seam 1 goes beyond its edge of/)).toBeTruthy();
+  });
+
+  it('welds the joints of a frame, and none that it has not got', async () => {
+    await open();
+    fireEvent.change(screen.getByLabelText('Part'), { target: { value: 'frame' } });
+    expect(rows()).toHaveLength(7);
+    fireEvent.change(screen.getByLabelText('Tubes across'), { target: { value: '0' } });
+    expect(screen.getByText(/Seam 5 lies at a joint that this frame has not got; it has 4/)).toBeTruthy();
+  });
+
+  it('refuses a reading that contradicts the field, and offers the moment that fits', async () => {
+    await open();
+    // Before the first arc the plate is cold.
+    fireEvent.change(screen.getByLabelText('After, s'), { target: { value: '0' } });
+    fireEvent.change(screen.getByLabelText('It read, °C'), { target: { value: '45' } });
+    expect(screen.getByText(/45 °C contradicts the field: 20 °C are expected there after 0 s/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: /^It was after \d+ s$/ }));
+    expect(screen.getByText(/^All warmth is counted (?:1|0\.9|1\.0)\S* times as predicted/)).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('It read, °C'), { target: { value: '650' } });
+    expect(screen.getByText(/So warm it never becomes there/)).toBeTruthy();
+  });
+
+  it('carries the levels of a seam into the draft of the score', async () => {
+    await open();
+    const last = rows().at(-1);
+    fireEvent.click(within(last as HTMLElement).getByRole('button', { name: /into the score$/ }));
+    expect(
+      await screen.findByText(/In the score’s draft for place 4: a tap at .* to \d+ %|welded at main/),
+    ).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Open the score' }).getAttribute('href')).toBe('/seams/axle/score');
   });
 
   it('takes an order that waits no longer', async () => {

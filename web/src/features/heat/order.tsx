@@ -1,0 +1,70 @@
+/** The order of seams as it stands, and the one that waits least. */
+import { Box } from '@chakra-ui/react';
+import { amount } from '@fox-tempo/core/said';
+import type { OrderedSoak, SoakInput } from '@fox-tempo/core/soak';
+import { useMemo } from 'react';
+import { t, tellIf } from '../../lib/words.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { useSum } from '../../workers/use-sum.ts';
+import type { Layout } from './layout.ts';
+
+export function Order({
+  input,
+  layout,
+  found,
+  onOrder,
+}: {
+  readonly input: SoakInput;
+  readonly layout: Layout;
+  readonly found: OrderedSoak;
+  readonly onOrder: (order: readonly number[] | null) => void;
+}) {
+  const ask = useMemo(() => ({ input }), [input]);
+  const { answer, current, issues, retry } = useSum('heatOrder', ask);
+  return (
+    <Panel title={t('view.heat.order-of-seams')}>
+      <Box display="grid" gap="2" fontSize="14px">
+        <Box>
+          {t('view.heat.as-it-stands', {
+            total: amount('minutes', found.endsAtS / 60, 1),
+            waits: amount('minutes', found.waitS / 60, 1),
+          })}
+        </Box>
+        {issues.length > 0 ? (
+          <Notice level="caution">
+            {tellIf(issues[0]?.message)}{' '}
+            <Action kind="quiet" minHeight="32px" onClick={retry}>
+              {t('view.heat.once-more')}
+            </Action>
+          </Notice>
+        ) : answer && current ? (
+          <>
+            <Box>
+              {t('view.heat.best-found', {
+                order: answer.order.map((at) => at + 1).join(', '),
+                total: amount('minutes', answer.endsAtS / 60, 1),
+                waits: amount('minutes', answer.waitS / 60, 1),
+              })}
+            </Box>
+            <Box display="flex" gap="2" flexWrap="wrap">
+              <Action
+                kind="main"
+                disabled={answer.order.join() === found.order.join()}
+                onClick={() => onOrder(answer.order)}
+              >
+                {t('view.heat.take-this-order')}
+              </Action>
+              {layout.order && <Action onClick={() => onOrder(null)}>{t('view.heat.back-to-the-list')}</Action>}
+            </Box>
+          </>
+        ) : (
+          <Box color="quiet" role="status">
+            {t('view.heat.looking-for-an-order')}
+          </Box>
+        )}
+      </Box>
+    </Panel>
+  );
+}

@@ -1,0 +1,140 @@
+/** Seam by seam: its wait, its warmth, the levels it wants, and one of them carried into the score. */
+import { Box } from '@chakra-ui/react';
+import type { Plan } from '@fox-tempo/core/plan';
+import { amount } from '@fox-tempo/core/said';
+import { schoolFacts } from '@fox-tempo/core/sequence';
+import { tapLevels, type OrderedSoak, type SoakedSeam } from '@fox-tempo/core/soak';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { t, tell } from '../../lib/words.ts';
+import type { SheetSession } from '../../sheet/session.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+
+export function SeamRows({
+  open,
+  found,
+  plan,
+}: {
+  readonly open: SheetSession;
+  readonly found: OrderedSoak;
+  readonly plan: Plan;
+}) {
+  const [carried, setCarried] = useState<{ readonly place: number; readonly seam: SoakedSeam } | null>(null);
+  const feed = open.program?.wireFeedMPerMin;
+  return (
+    <Panel title={t('view.heat.seam-by-seam')}>
+      <Table label={t('view.heat.seam-by-seam')}>
+        <Heads
+          names={[
+            t('view.heat.place'),
+            t('view.heat.wait'),
+            t('view.heat.starts'),
+            t('view.heat.ahead-of-the-arc'),
+            t('view.heat.levels'),
+            t('view.heat.leg-at-the-end'),
+            '',
+          ]}
+          right={[t('view.heat.wait'), t('view.heat.starts')]}
+        />
+        <tbody>
+          {found.soaked.seams.map((seam, place) => (
+            <tr key={place}>
+              <Cell head>
+                {place + 1}{' '}
+                <Box as="span" color="quiet" fontWeight={400}>
+                  ({t('view.heat.seam-number', { at: (found.order[place] ?? 0) + 1 })})
+                </Box>
+              </Cell>
+              <Cell figure>{seam.waitS < 1 ? '–' : tell(amount('phaseTime', seam.waitS, 0))}</Cell>
+              <Cell figure>{tell(amount('phaseTime', seam.startAtS, 0))}</Cell>
+              <Cell>
+                {tell(amount('temperature', seam.aheadC[0]?.[1] ?? 0, 0))} …{' '}
+                {tell(amount('temperature', seam.aheadC.at(-1)?.[1] ?? 0, 0))}
+              </Cell>
+              <Cell>
+                {seam.levels.map(([fromMm, percent]) => (
+                  <Box key={fromMm} whiteSpace="nowrap">
+                    {tell(amount('percent', percent, 0))}{' '}
+                    {feed !== undefined && (
+                      <Box as="span" color="quiet">
+                        {tell(amount('wireFeed', (feed * percent) / 100, 1))}
+                      </Box>
+                    )}{' '}
+                    {t('view.heat.from-mm', { from: amount('length', fromMm, 0) })}
+                  </Box>
+                ))}
+              </Cell>
+              <Cell>{plan.legMm === null ? '–' : tell(amount('shortLength', plan.legMm * seam.legShare, 1))}</Cell>
+              <Cell>
+                <Action
+                  kind="quiet"
+                  aria-label={t('view.heat.carry-seam', { place: place + 1 })}
+                  onClick={() => {
+                    carry(open, seam);
+                    setCarried({ place: place + 1, seam });
+                  }}
+                >
+                  {t('view.heat.into-the-score')}
+                </Action>
+              </Cell>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      {carried && <Carried open={open} {...carried} />}
+      <Box fontSize="12.5px" color="quiet" mt="1">
+        {t('view.heat.levels-answer-to')}
+      </Box>
+    </Panel>
+  );
+}
+
+/** Length of the weld on which the levels stand. */
+function weldMm({ startAtS, endAtS }: SoakedSeam, { plan }: SheetSession): number {
+  return ((endAtS - startAtS) * (plan?.travelMmPerMin ?? 0)) / 60;
+}
+
+function carry(open: SheetSession, seam: SoakedSeam): void {
+  const usual = open.program?.sequence;
+  if (!usual) return;
+  const tap = tapLevels(seam.levels, weldMm(seam, open));
+  const change = tap ? { secondPercent: tap.secondPercent, tapsAtMm: [tap.tapAtMm] } : { tapsAtMm: [] };
+  open.store.getState().edit(
+    (current) => ({
+      ...current,
+      choice: { ...current.choice, sequence: { ...(current.choice.sequence ?? usual), ...change } },
+    }),
+    t('view.heat.levels-of-the-part'),
+  );
+}
+
+/** What stands in the score's draft now, and what a hand still has to do. */
+function Carried({
+  open,
+  place,
+  seam,
+}: {
+  readonly open: SheetSession;
+  readonly place: number;
+  readonly seam: SoakedSeam;
+}) {
+  const tap = tapLevels(seam.levels, weldMm(seam, open));
+  const trigger = open.program?.sequence.trigger;
+  return (
+    <Notice level="note">
+      {tap
+        ? t('view.heat.carried', {
+            place,
+            tapAt: amount('length', tap.tapAtMm, 0),
+            second: amount('percent', tap.secondPercent, 0),
+            off: amount('percent', tap.offPercent, 0),
+          })
+        : t('view.heat.main-holds', { place })}{' '}
+      {tap && trigger && !schoolFacts[trigger].second && <>{t('view.heat.needs-a-second-level')} </>}
+      <Link to={`/seams/${open.seam.id}/score`}>{t('view.heat.open-the-score')}</Link>
+    </Notice>
+  );
+}

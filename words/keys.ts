@@ -1058,6 +1058,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.heat.starts': null;
   readonly 'view.heat.step': null;
   readonly 'view.heat.stop': null;
+  readonly 'view.heat.take-it-back': null;
   readonly 'view.heat.take-seam-off': { readonly at: SaidValue };
   readonly 'view.heat.take-this-order': null;
   readonly 'view.heat.the-end': null;
@@ -3123,4 +3124,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4356;
+export const sentenceCount = 4357;

@@ -76,7 +76,7 @@ describe('heat in the part', () => {
     expect(
       await screen.findByText(/In the score’s draft for place 4: a tap at .* to \d+ %|welded at main/),
     ).toBeTruthy();
-    expect(screen.getByRole('link', { name: 'Open the score' }).getAttribute('href')).toBe('/seams/axle/score');
+    expect(screen.getByRole('link', { name: 'Open the score' }).getAttribute('href')).toBe('/score/axle');
   });
 
   it('takes an order that waits no longer', async () => {

@@ -84,7 +84,16 @@ export function SeamRows({
           ))}
         </tbody>
       </Table>
-      {carried && <Carried open={open} {...carried} />}
+      {carried && (
+        <Carried
+          open={open}
+          {...carried}
+          onBack={() => {
+            open.undo();
+            setCarried(null);
+          }}
+        />
+      )}
       <Box fontSize="12.5px" color="quiet" mt="1">
         {t('view.heat.levels-answer-to')}
       </Box>
@@ -116,10 +125,12 @@ function Carried({
   open,
   place,
   seam,
+  onBack,
 }: {
   readonly open: SheetSession;
   readonly place: number;
   readonly seam: SoakedSeam;
+  readonly onBack: () => void;
 }) {
   const tap = tapLevels(seam.levels, weldMm(seam, open));
   const trigger = open.program?.sequence.trigger;
@@ -134,7 +145,12 @@ function Carried({
           })
         : t('view.heat.main-holds', { place })}{' '}
       {tap && trigger && !schoolFacts[trigger].second && <>{t('view.heat.needs-a-second-level')} </>}
-      <Link to={`/seams/${open.seam.id}/score`}>{t('view.heat.open-the-score')}</Link>
+      <Link to={`/score/${open.seam.id}`}>{t('view.heat.open-the-score')}</Link>{' '}
+      {open.canUndo && (
+        <Action kind="quiet" minHeight="32px" onClick={onBack}>
+          {t('view.heat.take-it-back')}
+        </Action>
+      )}
     </Notice>
   );
 }

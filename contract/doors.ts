@@ -285,6 +285,13 @@ export const doorFacts = {
     who: everybody,
     media: 'application/pdf',
   },
+  runPlan: {
+    method: 'GET',
+    path: '/run-plan.pdf',
+    summary: say('contract.the-days-run-for-the-wall'),
+    who: everybody,
+    media: 'application/pdf',
+  },
 
   saveLimits: {
     method: 'PUT',

@@ -137,6 +137,29 @@ export const procedureQuery = paperQuery.extend({
   revision: z.coerce.number().int().min(1).optional(),
 });
 
+const someIds = z.string().max(200);
+/** What was moved by hand: "rowan:job one,job two;alder:job three", and machines that are down by comma. */
+export const runPlanQuery = paperQuery.extend({
+  fixed: z
+    .string()
+    .max(6000)
+    .default('')
+    .transform((text) =>
+      Object.fromEntries(
+        text
+          .split(';')
+          .map((one) => one.split(':'))
+          .flatMap(([machine, ids]) => (machine && ids ? [[machine, ids.split(',')] as const] : [])),
+      ),
+    )
+    .pipe(z.record(someIds, z.array(someIds))),
+  away: z
+    .string()
+    .max(2000)
+    .default('')
+    .transform((text) => text.split(',').filter((one) => one !== '')),
+});
+
 export type CardPaper = z.infer<typeof cardQuery>['paper'];
 export type SlotEntry = z.infer<typeof slotEntry>;
 export type SlotFound = z.infer<typeof slotFound>;

@@ -147,6 +147,8 @@ function security(): RequestHandler {
       directives: {
         // Emotion writes style elements at run time.
         styleSrc: ["'self'", "'unsafe-inline'"],
+        // The solver of the run plan is WebAssembly; scripts come from nowhere else.
+        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
         imgSrc: ["'self'", 'data:', 'blob:'],
         workerSrc: ["'self'", 'blob:'],
         // The application is served over plain HTTP on loopback.

@@ -169,7 +169,9 @@ export interface Sentences extends CoreSentences {
   readonly 'server.orders.there-is-no-order': { readonly id: SaidValue };
   readonly 'server.papers.against-its-limits': { readonly level: SaidValue };
   readonly 'server.papers.by-eye': null;
+  readonly 'server.papers.changeovers-and-late': { readonly late: SaidValue; readonly setup: SaidValue };
   readonly 'server.papers.dials-of': { readonly machine: SaidValue };
+  readonly 'server.papers.hours-from': { readonly at: SaidValue };
   readonly 'server.papers.inside-the-procedure': null;
   readonly 'server.papers.issued-by': { readonly at: SaidValue; readonly by: SaidValue; readonly reason: SaidValue };
   readonly 'server.papers.loaded': null;
@@ -187,6 +189,7 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'server.papers.procedure-sheet': null;
   readonly 'server.papers.record-of-a-trial': null;
+  readonly 'server.papers.run-plan-of': { readonly day: SaidValue };
   readonly 'server.papers.set-and-measured': null;
   readonly 'server.papers.stands-on': null;
   readonly 'server.papers.trial-line': {
@@ -1741,17 +1744,26 @@ export interface Sentences extends CoreSentences {
   readonly 'view.procedure.the-record-could-not-be-read': null;
   readonly 'view.procedure.trial-of-revision': { readonly machine: SaidValue; readonly number: SaidValue };
   readonly 'view.procedure.what-it-is-and-what-it-stands-on': null;
-  readonly 'view.run-plan.at-least': { readonly bound: SaidValue };
+  readonly 'view.run-plan.a-solver-looks': null;
+  readonly 'view.run-plan.agree-another-day': null;
+  readonly 'view.run-plan.at-least-of': {
+    readonly bound: SaidValue;
+    readonly cost: SaidValue;
+    readonly gap: SaidValue;
+  };
   readonly 'view.run-plan.change': null;
   readonly 'view.run-plan.changeover-before': { readonly seam: SaidValue };
   readonly 'view.run-plan.changeovers': null;
   readonly 'view.run-plan.done-after': null;
   readonly 'view.run-plan.first': null;
+  readonly 'view.run-plan.for-the-wall': null;
   readonly 'view.run-plan.from-to': null;
+  readonly 'view.run-plan.held': null;
   readonly 'view.run-plan.hours': { readonly hours: SaidValue };
   readonly 'view.run-plan.hours-of-work': { readonly end: SaidValue };
   readonly 'view.run-plan.is-back': { readonly machine: SaidValue };
   readonly 'view.run-plan.is-down': { readonly machine: SaidValue };
+  readonly 'view.run-plan.is-late': null;
   readonly 'view.run-plan.late': null;
   readonly 'view.run-plan.late-head': null;
   readonly 'view.run-plan.let-go': null;
@@ -1759,17 +1771,26 @@ export interface Sentences extends CoreSentences {
   readonly 'view.run-plan.machine': null;
   readonly 'view.run-plan.machine-by-machine': null;
   readonly 'view.run-plan.minutes-are': null;
+  readonly 'view.run-plan.move-by': null;
+  readonly 'view.run-plan.no-bound-found': null;
+  readonly 'view.run-plan.no-further': null;
   readonly 'view.run-plan.no-machine-can-say': null;
+  readonly 'view.run-plan.no-machine-is-there': null;
   readonly 'view.run-plan.no-order-is-better': null;
   readonly 'view.run-plan.nothing-to-weld': null;
+  readonly 'view.run-plan.only-what-is-down': { readonly machines: SaidValue };
   readonly 'view.run-plan.open-orders': { readonly jobs: number; readonly orders: number };
   readonly 'view.run-plan.order': null;
   readonly 'view.run-plan.order-of-work': null;
+  readonly 'view.run-plan.overdue': null;
   readonly 'view.run-plan.pauses': null;
   readonly 'view.run-plan.pieces': null;
   readonly 'view.run-plan.planning': null;
+  readonly 'view.run-plan.put-at': { readonly machine: SaidValue; readonly place: SaidValue; readonly seam: SaidValue };
   readonly 'view.run-plan.run-plan': null;
   readonly 'view.run-plan.seam': null;
+  readonly 'view.run-plan.take-the-better': { readonly less: SaidValue };
+  readonly 'view.run-plan.the-solver-gave-nothing': null;
   readonly 'view.run-plan.wait-after-each': {
     readonly allowed: SaidValue;
     readonly arc: SaidValue;
@@ -1778,7 +1799,22 @@ export interface Sentences extends CoreSentences {
     readonly seam: SaidValue;
     readonly wait: SaidValue;
   };
+  readonly 'view.run-plan.was-due': { readonly day: SaidValue; readonly hours: SaidValue; readonly order: SaidValue };
   readonly 'view.run-plan.weld-first': { readonly machine: SaidValue; readonly seam: SaidValue };
+  readonly 'view.run-plan.why-chart': {
+    readonly gas: SaidValue;
+    readonly machine: SaidValue;
+    readonly size: SaidValue;
+    readonly wire: SaidValue;
+  };
+  readonly 'view.run-plan.why-feed': {
+    readonly least: SaidValue;
+    readonly machine: SaidValue;
+    readonly most: SaidValue;
+    readonly wants: SaidValue;
+  };
+  readonly 'view.run-plan.why-no-dials': { readonly machine: SaidValue };
+  readonly 'view.run-plan.why-wire-size': { readonly machine: SaidValue; readonly size: SaidValue };
   readonly 'view.runs.a-lead-hand-decides': null;
   readonly 'view.runs.counts': null;
   readonly 'view.runs.decide': null;
@@ -3118,10 +3154,11 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.said-nothing-for': { readonly quiet: SaidValue; readonly what: SaidValue };
   readonly 'view.workers.stopped': { readonly message: SaidValue; readonly what: SaidValue };
   readonly 'view.workers.the-map': null;
+  readonly 'view.workers.the-proof': null;
   readonly 'view.workers.the-simulated-arc': null;
   readonly 'view.workers.the-sound': null;
   readonly 'view.workers.the-sum': null;
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4357;
+export const sentenceCount = 4381;

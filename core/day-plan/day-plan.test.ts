@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { programFromPlan } from '../machine/index.ts';
 import { planSeam } from '../plan/index.ts';
 import { alder, hazel, rowan, scenarios } from '../scenarios/index.ts';
-import { canWeld, handlingMinutes, planDay, type DayJob, type DayMachine } from './index.ts';
+import { handlingMinutes, nearestTo, planDay, whyNot, type DayJob, type DayMachine } from './index.ts';
 
 function job(id: string, quantity = 4, dueMinute?: number): DayJob {
   const { input } = scenarios.find((one) => one.id === id) ?? {};
@@ -33,13 +33,31 @@ describe('a day', () => {
     for (const bar of bars) {
       const machine = machines.find(({ id }) => id === bar.machineId);
       const { program, arcMinutes, quantity } = jobs.find(({ id }) => id === bar.jobId) as DayJob;
-      expect(machine && canWeld(machine.file, program)).toBe(true);
+      expect(machine && whyNot(machine.file, program)).toBeNull();
       expect(bar.toMinute - bar.fromMinute).toBeCloseTo((arcMinutes + handlingMinutes) * quantity, 9);
     }
     for (const { id } of machines) {
       const own = bars.filter(({ machineId }) => machineId === id).sort((a, b) => a.fromMinute - b.fromMinute);
       own.slice(1).forEach((bar, at) => expect(bar.fromMinute).toBeGreaterThanOrEqual(own[at]?.toMinute ?? 0));
     }
+  });
+
+  it('says why no machine can, and which comes nearest', () => {
+    const { program } = jobs[0] as DayJob;
+    expect(whyNot(rowan, program)).toBeNull();
+    const fast = { ...program, wireFeedMPerMin: 60 };
+    expect(whyNot(rowan, fast)).toBe('feed');
+    expect(whyNot({ ...rowan, dials: [] }, program)).toBe('no-dials');
+    expect(whyNot({ ...rowan, limits: { ...rowan.limits, wireSizesMm: [0.8] } }, program)).toBe('wire-size');
+    // One that lacks a line on its chart is nearer than one that takes no such wire.
+    const thick = { id: 'a', file: { ...rowan, limits: { ...rowan.limits, wireSizesMm: [0.8] } } };
+    expect(nearestTo([thick, { id: 'b', file: rowan }], fast)).toMatchObject({ machine: { id: 'b' }, why: 'feed' });
+    expect(nearestTo([], fast)).toBeUndefined();
+  });
+
+  it('what was due before it began is late by all of its own end', () => {
+    const late = planDay([job('axle-plate-to-tube', 4, -480)], machines).bars[0];
+    expect(late?.lateMinutes).toBeCloseTo((late?.toMinute ?? 0) + 480, 9);
   });
 
   it('counts the changeovers of the set-up walk', () => {

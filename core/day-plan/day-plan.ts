@@ -1,6 +1,6 @@
 /** The day's work on the shop's machines: which job where and when, with the changeovers that the set-up walk would name. */
 import { chartLineFor, sameSizeMm, translate, type Machine, type Program } from '../machine/index.ts';
-import { lateWeight, schedule } from '../schedule/index.ts';
+import { lateWeight, schedule, type ScheduleInput } from '../schedule/index.ts';
 import { changeover, type MachineState } from '../setup/index.ts';
 
 export interface DayJob {
@@ -43,19 +43,68 @@ export interface DayPlan {
 /** Fitting, clamping, turning and cleaning for one piece, minutes; assumed until the shop has timed it. */
 export const handlingMinutes = 2;
 
-/** A machine can weld a program when its limits reach it and its chart, where it has one, has its wire in its gas. */
-export function canWeld(machine: Machine, program: Program): boolean {
+/** Why a machine cannot weld a program: it has no dials described, its limits do not reach, it takes no such wire, its chart has no such line. */
+export type CannotWeld = 'no-dials' | 'feed' | 'wire-size' | 'chart';
+
+/** null: it can. A chart, where there is one, must have the wire in its gas. */
+export function whyNot(machine: Machine, program: Program): CannotWeld | null {
   const { limits, dials, chartLines } = machine;
   const [least, most] = limits.wireFeedMPerMin;
-  if (dials.length === 0 || program.wireFeedMPerMin < least || program.wireFeedMPerMin > most) return false;
+  if (dials.length === 0) return 'no-dials';
   if (limits.wireSizesMm && !limits.wireSizesMm.some((size) => Math.abs(size - program.diameterMm) < sameSizeMm))
-    return false;
+    return 'wire-size';
   const hasChart = dials.some(({ scale }) => scale.kind === 'chart-line');
-  return !hasChart || chartLineFor(chartLines, program) !== undefined;
+  if (hasChart && chartLineFor(chartLines, program) === undefined) return 'chart';
+  return program.wireFeedMPerMin < least || program.wireFeedMPerMin > most ? 'feed' : null;
+}
+
+/** What is nearest to being mended comes last. */
+const distance: readonly (CannotWeld | null)[] = ['no-dials', 'wire-size', 'chart', 'feed', null];
+
+/** The machine that comes nearest to a program, and what keeps it from it; undefined where there is no machine. */
+export function nearestTo<M extends { readonly file: Machine }>(
+  machines: readonly M[],
+  program: Program,
+): { readonly machine: M; readonly why: CannotWeld | null } | undefined {
+  return machines
+    .map((machine) => ({ machine, why: whyNot(machine.file, program) }))
+    .sort((a, b) => distance.indexOf(b.why) - distance.indexOf(a.why))[0];
 }
 
 export function jobMinutes({ arcMinutes, quantity }: Pick<DayJob, 'arcMinutes' | 'quantity'>): number {
   return (arcMinutes + handlingMinutes) * quantity;
+}
+
+/** The day as a schedule to be found: what can be placed, and what its changeovers take. */
+export interface DayProblem {
+  readonly placed: readonly DayJob[];
+  readonly unplaced: readonly string[];
+  readonly input: ScheduleInput;
+}
+
+export function dayProblem(
+  jobs: readonly DayJob[],
+  machines: readonly DayMachine[],
+  fixed: Readonly<Record<string, readonly string[]>> = {},
+): DayProblem {
+  const able = new Map(
+    jobs.map((job) => [job.id, machines.filter(({ file }) => whyNot(file, job.program) === null).map(({ id }) => id)]),
+  );
+  const placed = jobs.filter(({ id }) => (able.get(id) ?? []).length > 0);
+  return {
+    placed,
+    unplaced: jobs.filter(({ id }) => !placed.some((one) => one.id === id)).map(({ id }) => id),
+    input: {
+      operations: placed.map((job) => ({
+        id: job.id,
+        minutes: jobMinutes(job),
+        ...(job.dueMinute === undefined ? {} : { dueMinute: job.dueMinute }),
+        machines: able.get(job.id) ?? [],
+      })),
+      setupMinutes: Object.fromEntries(machines.map((machine) => [machine.id, setupsOn(machine, placed, able)])),
+      fixed: standing(fixed, able),
+    },
+  };
 }
 
 export function planDay(
@@ -63,39 +112,18 @@ export function planDay(
   machines: readonly DayMachine[],
   fixed: Readonly<Record<string, readonly string[]>> = {},
 ): DayPlan {
-  const able = new Map(
-    jobs.map((job) => [job.id, machines.filter(({ file }) => canWeld(file, job.program)).map(({ id }) => id)]),
-  );
-  const placed = jobs.filter(({ id }) => (able.get(id) ?? []).length > 0);
-  const setupMinutes = Object.fromEntries(machines.map((machine) => [machine.id, setupsOn(machine, placed, able)]));
+  const { placed, unplaced, input } = dayProblem(jobs, machines, fixed);
   if (placed.length === 0)
-    return {
-      bars: [],
-      setupMinutes: 0,
-      lateMinutes: 0,
-      cost: 0,
-      bound: 0,
-      provenBest: true,
-      unplaced: jobs.map(({ id }) => id),
-    };
-  const found = schedule({
-    operations: placed.map((job) => ({
-      id: job.id,
-      minutes: jobMinutes(job),
-      ...(job.dueMinute === undefined ? {} : { dueMinute: job.dueMinute }),
-      machines: able.get(job.id) ?? [],
-    })),
-    setupMinutes,
-    fixed: standing(fixed, able),
-  });
+    return { bars: [], setupMinutes: 0, lateMinutes: 0, cost: 0, bound: 0, provenBest: true, unplaced };
+  const found = schedule(input);
   return {
-    bars: barsOf(placed, found.order, setupMinutes),
+    bars: barsOf(placed, found.order, input.setupMinutes),
     setupMinutes: found.setupMinutes,
     lateMinutes: found.lateMinutes,
     cost: found.setupMinutes + lateWeight * found.lateMinutes,
     bound: found.bound,
     provenBest: found.provenBest,
-    unplaced: jobs.filter(({ id }) => !placed.some((one) => one.id === id)).map(({ id }) => id),
+    unplaced,
   };
 }
 
@@ -146,7 +174,7 @@ function after({ file, state }: DayMachine, program: Program): MachineState | nu
 function barsOf(
   jobs: readonly DayJob[],
   order: Readonly<Record<string, readonly string[]>>,
-  setups: Readonly<Record<string, Setups>>,
+  setups: ScheduleInput['setupMinutes'],
 ): DayBar[] {
   return Object.entries(order).flatMap(([machineId, ids]) => {
     let clock = 0;
@@ -163,4 +191,9 @@ function barsOf(
       return [{ machineId, jobId, setupMinutes, fromMinute, toMinute, lateMinutes }];
     });
   });
+}
+
+/** Bars of one machine in their order. */
+export function barsOn({ bars }: Pick<DayPlan, 'bars'>, machineId: string): DayBar[] {
+  return bars.filter((bar) => bar.machineId === machineId).sort((a, b) => a.fromMinute - b.fromMinute);
 }

@@ -1,12 +1,17 @@
 export {
-  canWeld,
+  barsOn,
+  dayProblem,
   handlingMinutes,
   jobMinutes,
+  nearestTo,
   planDay,
+  whyNot,
+  type CannotWeld,
   type DayBar,
   type DayJob,
   type DayMachine,
   type DayPlan,
+  type DayProblem,
 } from './day-plan.ts';
 export {
   endingsOf,
@@ -17,5 +22,5 @@ export {
   type NextStock,
   type ShiftPage,
 } from './next-on.ts';
-export { usualShifts, workMoment, type Shifts } from './work-clock.ts';
+export { hoursMinutes, usualShifts, workMoment, type Shifts } from './work-clock.ts';
 export { pauseOn, type Pause } from './pauses.ts';

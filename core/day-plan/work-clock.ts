@@ -28,3 +28,9 @@ export function workMoment(minute: number, now: Date, { fromHour, minutes }: Shi
     day.setHours(0, 0, 0, 0);
   }
 }
+
+/** Hours and minutes of work from now, as 3:05; shifts are counted on. */
+export function hoursMinutes(minute: number): string {
+  const whole = Math.round(minute);
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}

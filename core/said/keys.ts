@@ -240,6 +240,7 @@ export interface CoreSentences {
   readonly 'contract.the-body-must-be-application': null;
   readonly 'contract.the-cores-questions-as-at': null;
   readonly 'contract.the-database-cannot-be-reached': null;
+  readonly 'contract.the-days-run-for-the-wall': null;
   readonly 'contract.the-first-row-must-name': { readonly missing: SaidValue };
   readonly 'contract.the-input': null;
   readonly 'contract.the-newest-revision-on-one': null;

@@ -4,12 +4,15 @@ import { machineCosts, type Order, type Problem } from './problem.ts';
 
 const rounds = 60_000;
 const restarts = 3;
+/** Sums of minutes in another order differ in their last digits. */
+export const same = 1e-9;
 
-export function annealed(problem: Problem, seed = 1): Order {
+/** `bound`: what no order costs less than; one that costs no more ends the search. */
+export function annealed(problem: Problem, seed = 1, bound = 0): Order {
   let best: Order = inserted(problem);
   let bestCost = total(problem, best);
-  for (let restart = 0; restart < restarts; restart++) {
-    const found = cooled(problem, best, seed + restart);
+  for (let restart = 0; restart < restarts && bestCost > bound + same; restart++) {
+    const found = cooled(problem, best, seed + restart, bound);
     const cost = total(problem, found);
     if (cost < bestCost - 1e-9) [best, bestCost] = [found, cost];
   }
@@ -40,7 +43,7 @@ function inserted(problem: Problem): Order {
 }
 
 /** Moves one operation, or turns two about; worse is taken while it is warm. */
-function cooled(problem: Problem, from: Order, seed: number): Order {
+function cooled(problem: Problem, from: Order, seed: number, bound: number): Order {
   const random = randomStream(seed);
   const pick = (count: number) => Math.floor(nextUniform(random) * count);
   const order = from.map((list) => [...list]);
@@ -51,7 +54,7 @@ function cooled(problem: Problem, from: Order, seed: number): Order {
   let best = order.map((list) => [...list]);
   let bestCost = cost;
   const warm = Math.max(cost / Math.max(movable.length, 1), 5);
-  for (let round = 0; round < rounds; round++) {
+  for (let round = 0; round < rounds && bestCost > bound + same; round++) {
     const temperature = warm * 1e-3 ** (round / rounds);
     const operation = movable[pick(movable.length)] ?? 0;
     const machine = order.findIndex((list) => list.includes(operation));

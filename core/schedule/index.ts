@@ -1,8 +1,11 @@
-import { annealed } from './anneal.ts';
+import { annealed, same } from './anneal.ts';
+import { treeBound } from './arborescence.ts';
 import { enumerated } from './enumerate.ts';
+import { named } from './proof.ts';
 import { costsOf, problemOf, type Costs, type ScheduleInput } from './problem.ts';
 
 export { mixedInteger } from './mixed-integer.ts';
+export { programOf, proofBy, type Proof, type Solved } from './proof.ts';
 export {
   costsOf,
   lateWeight,
@@ -22,19 +25,18 @@ export interface Schedule extends Costs {
 
 export function schedule(input: ScheduleInput, seed = 1): Schedule {
   const problem = problemOf(input);
-  const good = annealed(problem, seed);
+  const tree = treeBound(problem);
+  const good = annealed(problem, seed, tree);
   const { cost } = costsOf(problem, good);
-  const exact = enumerated(problem, good, cost);
+  const exact =
+    cost <= tree + same ? { order: good, cost, isProven: true, bound: tree } : enumerated(problem, good, cost);
   const order = exact.cost < cost ? exact.order : good;
+  const costs = costsOf(problem, order);
+  const bound = Math.min(Math.max(exact.bound, tree), costs.cost);
   return {
-    order: Object.fromEntries(
-      problem.machines.map((machine, at) => [
-        machine,
-        (order[at] ?? []).flatMap((one) => problem.operations[one]?.id ?? []),
-      ]),
-    ),
-    ...costsOf(problem, order),
-    bound: exact.bound,
-    provenBest: exact.isProven,
+    order: named(problem, order),
+    ...costs,
+    bound,
+    provenBest: exact.isProven || bound >= costs.cost - same,
   };
 }

@@ -3,6 +3,7 @@ import { wordsIn } from '@fox-tempo/words';
 import { cardDensities, cardDocument, type CardContent } from '../modules/cards/card-document.ts';
 import { pagesOf, renderPdf } from '../modules/papers/pdf.ts';
 import { procedureDocument } from '../modules/papers/procedure-document.ts';
+import { runPlanDocument } from '../modules/papers/run-plan-document.ts';
 import { trialDocument } from '../modules/papers/trial-document.ts';
 import type { PaperTask, TaskAnswer } from './task.ts';
 
@@ -13,6 +14,10 @@ export default async function run({ task }: { readonly task: PaperTask }): Promi
     case 'procedure': {
       const { language, units } = task.sheet;
       return { bytes: await renderPdf(procedureDocument(task.sheet, await wordsIn(language, units))) };
+    }
+    case 'run-plan': {
+      const { language, units } = task.day;
+      return { bytes: await renderPdf(runPlanDocument(task.day, await wordsIn(language, units))) };
     }
     case 'trial-record': {
       const { language, units } = task.record;

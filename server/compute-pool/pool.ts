@@ -19,7 +19,7 @@ const largestAnswer = 4 * 1024 * 1024;
 const usualFile = fileURLToPath(new URL('task.ts', import.meta.url));
 const paperFile = fileURLToPath(new URL('paper-task.ts', import.meta.url));
 
-const papers: readonly Task['kind'][] = ['card', 'procedure', 'trial-record'];
+const papers: readonly Task['kind'][] = ['card', 'procedure', 'trial-record', 'run-plan'];
 const isPaper = ({ kind }: Task) => papers.includes(kind);
 
 export interface ComputePool {

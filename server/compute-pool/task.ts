@@ -3,6 +3,7 @@ import { mapRow, verbs, type MapJob, type VerbName } from '@fox-tempo/contract';
 import { withSentences, wordsIn, type Saying } from '@fox-tempo/words';
 import type { Issue } from '@fox-tempo/core/outcome';
 import type { CardContent } from '../modules/cards/card-document.ts';
+import type { DayContent } from '../modules/papers/run-plan-document.ts';
 import type { SheetContent } from '../modules/papers/procedure-document.ts';
 import type { RecordContent } from '../modules/papers/trial-document.ts';
 
@@ -20,7 +21,8 @@ type ThreadTask =
 export type PaperTask =
   | { readonly kind: 'card'; readonly card: CardContent }
   | { readonly kind: 'procedure'; readonly sheet: SheetContent }
-  | { readonly kind: 'trial-record'; readonly record: RecordContent };
+  | { readonly kind: 'trial-record'; readonly record: RecordContent }
+  | { readonly kind: 'run-plan'; readonly day: DayContent };
 
 export type Task = ThreadTask | PaperTask;
 

@@ -1,20 +1,26 @@
+import { dayJobs } from '@fox-tempo/contract';
 import { phrase } from '@fox-tempo/words';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import { Raw, type Handlers } from '../../http/doors.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
+import { dayIn } from '../../http/timestamp.ts';
 import { wordsOf } from '../../http/words.ts';
 import { findBlob } from '../blobs/repo.ts';
+import { listMachines } from '../machines/repo.ts';
 import { requireMachine } from '../machines/service.ts';
+import { listOrders } from '../orders/repo.ts';
 import { findRevision } from '../revisions/repo.ts';
+import { listSeams } from '../seams/repo.ts';
 import { requireSeam } from '../seams/service.ts';
 import { readShop } from '../shop/repo.ts';
 import { requireTrial, searchTrials } from '../trials/service.ts';
 
+const everything = { limit: 1000, after: undefined };
 /** Photographs on one page. */
 const mostPhotos = 3;
 const printable = ['image/jpeg', 'image/png'];
 
-export function paperHandlers(pool: ComputePool): Pick<Handlers, 'procedure' | 'trialRecord'> {
+export function paperHandlers(pool: ComputePool): Pick<Handlers, 'procedure' | 'trialRecord' | 'runPlan'> {
   return {
     procedure: async ({ db, params, query, signal, http }) => {
       const { paper, units } = query;
@@ -56,6 +62,28 @@ export function paperHandlers(pool: ComputePool): Pick<Handlers, 'procedure' | '
         await pool.run({ kind: 'procedure', sheet }, signal),
         `${machine.file.name} ${seam.spec.name} r${number} procedure`,
       );
+    },
+    runPlan: async ({ db, query, signal, http }) => {
+      const { fixed, away, paper, units, lang } = query;
+      const [orders, seams, machines] = await Promise.all([
+        listOrders(db, everything),
+        listSeams(db, everything),
+        listMachines(db, everything),
+      ]);
+      const { name: shopName, timeZone } = await readShop(db);
+      const printedAt = new Date();
+      const day = {
+        shopName,
+        jobs: dayJobs(orders.items, seams.items, dayIn(timeZone, printedAt)),
+        machines: machines.items.filter(({ id, retired }) => !retired && !away.includes(id)),
+        fixed,
+        paper,
+        units,
+        language: lang ?? wordsOf(http.response).language,
+        printedAt,
+        timeZone,
+      };
+      return asPdf(await pool.run({ kind: 'run-plan', day }, signal), `run plan ${dayIn(timeZone, printedAt)}`);
     },
     trialRecord: async ({ db, params, query, signal, http }) => {
       const trial = await requireTrial(db, params.id);

@@ -60,6 +60,26 @@ export function trialRecordAddress(trialId: string, reader: Reader): string {
   return `/api${addressOf('trialRecord', { id: trialId })}?${query.toString()}`;
 }
 
+/** Address of the day's run as a page for the wall, with what was moved by hand. */
+export function runPlanAddress(
+  {
+    fixed,
+    away,
+  }: { readonly fixed: Readonly<Record<string, readonly string[]>>; readonly away: readonly string[] },
+  reader: Reader,
+): string {
+  const query = new URLSearchParams({
+    fixed: Object.entries(fixed)
+      .map(([machine, ids]) => `${machine}:${ids.join(',')}`)
+      .join(';'),
+    away: away.join(','),
+    paper: reader.units === 'us' ? 'LETTER' : 'A4',
+    units: reader.units,
+    lang: reader.language,
+  });
+  return `/api${addressOf('runPlan')}?${query.toString()}`;
+}
+
 export const api = {
   session: (signal?: AbortSignal) => pass('session', { signal }),
   signIn: (personId: string, pin: string) => pass('signIn', { body: { personId, pin } }),

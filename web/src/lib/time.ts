@@ -1,4 +1,5 @@
 /** Moments and days in the shop's own time zone, wherever the screen stands. */
+import { daysBetween } from '@fox-tempo/contract';
 import { spoken } from './words.ts';
 import { shopTimeZone } from './session.ts';
 
@@ -47,5 +48,5 @@ export function todayInWords(): string {
 
 /** Whole days from today to a date; negative when it has passed. */
 export function daysUntil(isoDate: string, now = new Date()): number {
-  return Math.round((Date.parse(`${isoDate}T00:00:00Z`) - Date.parse(`${shopDay(now)}T00:00:00Z`)) / 86_400_000);
+  return daysBetween(shopDay(now), isoDate);
 }

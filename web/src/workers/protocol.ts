@@ -2,6 +2,7 @@
 import type { Program } from '@fox-tempo/core/machine';
 import type { Issue } from '@fox-tempo/core/outcome';
 import type { DriveCommand, DrivenSlice, Simulation, SimulationInput } from '@fox-tempo/core/simulation';
+import type { Costs, Proof, ScheduleInput } from '@fox-tempo/core/schedule';
 import type { PowerTrace } from '@fox-tempo/core/sound';
 import type { Cell, CellRun, MapRequest } from '@fox-tempo/core/zone-map';
 import type { SumQuestions } from './sums.ts';
@@ -66,6 +67,14 @@ export interface SumWork extends Work {
   readonly part: never;
   readonly tell: never;
   readonly answer: unknown;
+}
+
+/** A schedule to be proven, beside the one that is known. */
+export interface ProofWork extends Work {
+  readonly ask: { readonly input: ScheduleInput; readonly known: Costs & { readonly bound: number } };
+  readonly part: never;
+  readonly tell: never;
+  readonly answer: Proof;
 }
 
 /** An arc made audible. */

@@ -1,97 +1,180 @@
-/** A bar for each machine: changeovers hatched, work in colour, late work marked; the end of each shift as a line. */
+/**
+ * A lane for each machine: changeovers hatched, work in colour, late work marked, held work with a bar at its left; the end of each shift as a line.
+ * A bar is moved by hand: dragged, or by the arrow keys; what stands before it is held with it and the rest is planned again.
+ */
+import {
+  closestCenter,
+  DndContext,
+  PointerSensor,
+  pointerWithin,
+  useDroppable,
+  useSensor,
+  useSensors,
+  type CollisionDetection,
+  type DragEndEvent,
+} from '@dnd-kit/core';
 import { Box } from '@chakra-ui/react';
-import type { MachineResource } from '@fox-tempo/contract';
-import type { DayPlan } from '@fox-tempo/core/day-plan';
+import type { MachineResource, NamedJob } from '@fox-tempo/contract';
+import { hoursMinutes, barsOn, usualShifts, whyNot, type DayPlan } from '@fox-tempo/core/day-plan';
+import { useEffect, useRef, useState } from 'react';
 import { t } from '../../lib/words.ts';
-import type { NamedJob } from '../../lib/day-jobs.ts';
-import { clock, own } from './named.ts';
+import { Bar } from './bar.tsx';
+import { letGo, placeAt, put, stepped, type Fixed, type Step } from './move.ts';
+import { whyNotWords } from './why-not.ts';
 
-const shiftMinutes = 480;
-
-export function Bars({
-  plan,
-  machines,
-  jobs,
-}: {
+export interface BarsProps {
   readonly plan: DayPlan;
   readonly machines: readonly MachineResource[];
   readonly jobs: readonly NamedJob[];
-}) {
+  readonly fixed: Fixed;
+  readonly onFixed: (fixed: Fixed) => void;
+}
+
+/** A finger that only scrolls does not drag, px. */
+const dragFromPx = 8;
+
+export function Bars({ plan, machines, jobs, fixed, onFixed }: BarsProps) {
   const end = Math.max(60, ...plan.bars.map(({ toMinute }) => toMinute));
-  const share = (minute: number) => `${(100 * minute) / end}%`;
-  const shifts = Array.from({ length: Math.floor(end / shiftMinutes) }, (_, at) => (at + 1) * shiftMinutes);
+  const [said, say] = useState('');
+  const moving = useRef<string | null>(null);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: dragFromPx } }));
+  // The bar that was moved by key stands somewhere else now: the hand stays on it.
+  useEffect(() => {
+    if (moving.current === null) return;
+    const bars = [...document.querySelectorAll<HTMLElement>('[data-job]')];
+    bars.find(({ dataset }) => dataset['job'] === moving.current)?.focus();
+    moving.current = null;
+  }, [plan]);
+  const jobOf = (id: string) => jobs.find((job) => job.id === id);
+  const laneOf = (id: string) => machines.find((machine) => machine.id === id);
+  const isHeld = (jobId: string) => Object.values(fixed).some((ids) => ids.includes(jobId));
+
+  function move(job: NamedJob, machineId: string, at: number): void {
+    const lane = laneOf(machineId);
+    if (!lane) return;
+    const why = whyNot(lane.file, job.program);
+    if (why) {
+      say(whyNotWords(lane.file, job.program, why));
+      return;
+    }
+    say(t('view.run-plan.put-at', { seam: job.name, machine: lane.file.name, place: at + 1 }));
+    onFixed(put(plan, fixed, job.id, machineId, at));
+  }
+
+  function byKey(job: NamedJob, step: Step): void {
+    const to = stepped(plan, machines, job, step);
+    if (to === null) {
+      say(t('view.run-plan.no-further'));
+      return;
+    }
+    if ('why' in to) {
+      const lane = laneOf(to.machineId);
+      if (lane) say(whyNotWords(lane.file, job.program, to.why));
+      return;
+    }
+    moving.current = job.id;
+    move(job, to.machineId, to.at);
+  }
+
+  function dropped({ active, over }: DragEndEvent): void {
+    const job = jobOf(String(active.id));
+    const from = active.rect.current.translated;
+    if (!job || !over || !from) return;
+    const machineId = String(over.id);
+    const minute = ((from.left - over.rect.left) / over.rect.width) * end;
+    move(job, machineId, placeAt(plan, machineId, job.id, minute));
+  }
+
   return (
     <Box display="grid" gap="2">
-      {machines.map(({ id, file }) => (
-        <Box key={id} display="grid" gridTemplateColumns="84px minmax(0, 1fr)" alignItems="center" gap="2">
-          <Box fontWeight={600} fontSize="14px">
-            {file.name}
+      <DndContext
+        sensors={sensors}
+        collisionDetection={laneUnder}
+        onDragEnd={dropped}
+        accessibility={{
+          screenReaderInstructions: { draggable: t('view.run-plan.move-by') },
+          announcements: { onDragStart: none, onDragOver: none, onDragEnd: none, onDragCancel: none },
+        }}
+      >
+        {machines.map(({ id, file }) => (
+          <Box key={id} display="grid" gridTemplateColumns="84px minmax(0, 1fr)" alignItems="center" gap="2">
+            <Box fontWeight={600} fontSize="14px">
+              {file.name}
+            </Box>
+            <Lane id={id}>
+              {barsOn(plan, id).map((bar) => (
+                <Bar
+                  key={bar.jobId}
+                  bar={bar}
+                  job={jobOf(bar.jobId)}
+                  end={end}
+                  held={isHeld(bar.jobId)}
+                  onStep={byKey}
+                  onHold={(job) => {
+                    moving.current = job.id;
+                    if (isHeld(job.id)) onFixed(letGo(fixed, job.id));
+                    else
+                      move(
+                        job,
+                        id,
+                        barsOn(plan, id).findIndex(({ jobId }) => jobId === job.id),
+                      );
+                  }}
+                />
+              ))}
+              {shiftEnds(end).map((minute) => (
+                <Box
+                  key={minute}
+                  position="absolute"
+                  top="0"
+                  bottom="0"
+                  left={`${(100 * minute) / end}%`}
+                  borderLeftWidth="2px"
+                  borderColor="edge"
+                  pointerEvents="none"
+                  aria-hidden="true"
+                />
+              ))}
+            </Lane>
           </Box>
-          <Box position="relative" height="52px" bg="page" borderWidth="1px" borderColor="line" overflow="hidden">
-            {own(plan, id).map((bar) => {
-              const job = jobs.find((one) => one.id === bar.jobId);
-              const title = `${job?.name ?? bar.jobId}, ${job?.order ?? ''}: ${clock(bar.fromMinute)} – ${clock(bar.toMinute)}`;
-              return (
-                <Box key={bar.jobId}>
-                  {bar.setupMinutes > 0 && (
-                    <Box
-                      position="absolute"
-                      top="0"
-                      bottom="0"
-                      left={share(bar.fromMinute - bar.setupMinutes)}
-                      width={share(bar.setupMinutes)}
-                      title={t('view.run-plan.changeover-before', { seam: job?.name ?? '' })}
-                      style={{
-                        background:
-                          'repeating-linear-gradient(45deg, var(--chakra-colors-ochre-soft), var(--chakra-colors-ochre-soft) 4px, var(--chakra-colors-surface) 4px, var(--chakra-colors-surface) 8px)',
-                      }}
-                    />
-                  )}
-                  <Box
-                    position="absolute"
-                    top="4px"
-                    bottom="4px"
-                    left={share(bar.fromMinute)}
-                    width={share(bar.toMinute - bar.fromMinute)}
-                    bg={bar.lateMinutes > 0 ? 'crimsonSoft' : 'spruceSoft'}
-                    borderWidth="1px"
-                    borderColor={bar.lateMinutes > 0 ? 'crimson' : 'spruce'}
-                    borderRadius="2px"
-                    px="1"
-                    fontSize="12px"
-                    lineHeight="1.2"
-                    overflow="hidden"
-                    title={title}
-                  >
-                    <Box truncate title={title}>
-                      {bar.lateMinutes > 0 ? '✕ ' : ''}
-                      {job?.name}
-                    </Box>
-                    <Box truncate title={title}>
-                      {job?.order}
-                    </Box>
-                  </Box>
-                </Box>
-              );
-            })}
-            {shifts.map((minute) => (
-              <Box
-                key={minute}
-                position="absolute"
-                top="0"
-                bottom="0"
-                left={share(minute)}
-                borderLeftWidth="2px"
-                borderColor="edge"
-                aria-hidden="true"
-              />
-            ))}
-          </Box>
-        </Box>
-      ))}
-      <Box fontSize="12px" color="quiet" pl="92px">
-        {t('view.run-plan.hours-of-work', { end: clock(end) })}
+        ))}
+      </DndContext>
+      <Box display="flex" gap="4" flexWrap="wrap" fontSize="12px" color="quiet" pl="92px">
+        <span>{t('view.run-plan.hours-of-work', { end: hoursMinutes(end) })}</span>
+        <span>{t('view.run-plan.move-by')}</span>
       </Box>
+      <Box role="status" fontSize="13px" pl="92px" minHeight="18px">
+        {said}
+      </Box>
+    </Box>
+  );
+}
+
+const none = () => undefined;
+
+/** The lane under the pointer; beside all of them the nearest by height. */
+const laneUnder: CollisionDetection = (args) => {
+  const under = pointerWithin(args);
+  return under.length > 0 ? under : closestCenter(args);
+};
+
+function shiftEnds(end: number): number[] {
+  const { minutes } = usualShifts;
+  return Array.from({ length: Math.floor(end / minutes) }, (_, at) => (at + 1) * minutes);
+}
+
+function Lane({ id, children }: { readonly id: string; readonly children: React.ReactNode }) {
+  const { setNodeRef, isOver } = useDroppable({ id });
+  return (
+    <Box
+      ref={setNodeRef}
+      position="relative"
+      height="52px"
+      bg={isOver ? 'russetSoft' : 'page'}
+      borderWidth="1px"
+      borderColor={isOver ? 'accent' : 'line'}
+    >
+      {children}
     </Box>
   );
 }

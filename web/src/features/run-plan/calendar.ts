@@ -1,7 +1,7 @@
 /** The run plan as a calendar (RFC 5545): each job with its changeover, on the clock of the shop's shifts. */
 import { workMoment, type DayPlan } from '@fox-tempo/core/day-plan';
 import ical from 'ical-generator';
-import type { NamedJob } from '../../lib/day-jobs.ts';
+import type { NamedJob } from '@fox-tempo/contract';
 import { t } from '../../lib/words.ts';
 
 export function planCalendar(

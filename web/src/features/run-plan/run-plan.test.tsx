@@ -46,6 +46,34 @@ describe('the run plan', () => {
     expect(localStorage.getItem('fox-tempo/form/run-plan')).toContain('fixed');
   });
 
+  it('moves a bar by key to another machine, holds it there, and lets it go by Enter', async () => {
+    await open([order(), order({ id: 'o3', number: 'MC 3' })]);
+    await screen.findByRole('table');
+    const bar = () => screen.getByRole('button', { name: /, MC 3: / });
+    // Whichever of the two machines it stands on, one of these leads to the other.
+    fireEvent.keyDown(bar(), { key: 'ArrowUp' });
+    if (!screen.queryByText(/: put on/)) fireEvent.keyDown(bar(), { key: 'ArrowDown' });
+    expect(screen.getByText(/: put on (?:Rowan|Alder) at place \d; the rest is planned again/)).toBeTruthy();
+    expect(bar().getAttribute('aria-pressed')).toBe('true');
+    fireEvent.click(bar());
+    expect(bar().getAttribute('aria-pressed')).toBe('false');
+    expect(localStorage.getItem('fox-tempo/form/run-plan')).not.toContain('o3');
+  });
+
+  it('names an order whose day is over, and the way out', async () => {
+    await open([order({ number: 'MC 9', dueOn: '2020-01-02' })]);
+    expect(await screen.findByText(/MC 9 was due on .*: no order of work makes that good/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'agree on another day' }).getAttribute('href')).toBe('/shop/orders');
+  });
+
+  it('says that only what is down can weld it, or what keeps the machine that comes nearest', async () => {
+    await open();
+    await screen.findByRole('table');
+    fireEvent.click(screen.getByRole('button', { name: 'Rowan is down' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Alder is down' }));
+    expect(await screen.findByText(/only Rowan.* can, and is down|no machine is there/)).toBeTruthy();
+  });
+
   it('says when there is nothing to weld', async () => {
     await open([order({ done: 12 })]);
     expect(screen.getByText('No open order has a seam with a saved setting.')).toBeTruthy();
@@ -59,6 +87,7 @@ describe('the run plan', () => {
         seamId: 'axle',
         name: 'Axle plate',
         order: 'MC 1',
+        dueOn: '2026-11-27',
         program,
         arcMinutes: 1,
         starts: 1,

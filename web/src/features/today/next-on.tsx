@@ -1,12 +1,12 @@
 /** What each machine welds next by the plan, what has to be changed for it, and what ends before it is done. */
 import { Box } from '@chakra-ui/react';
-import type { MachineResource, Order, SeamResource, Stock } from '@fox-tempo/contract';
+import type { MachineResource, NamedJob, Order, SeamResource, Stock } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import type { NextOn } from '@fox-tempo/core/day-plan';
 import { amount } from '@fox-tempo/core/said';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { bareJobs, dayJobs, useMovedByHand, type NamedJob } from '../../lib/day-jobs.ts';
+import { bareJobs, jobsToday, useMovedByHand } from '../../lib/day-jobs.ts';
 import { t, tell, tellIf } from '../../lib/words.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
@@ -24,7 +24,7 @@ export function NextOnMachines({
   readonly stock: Stock;
 }) {
   const [byHand] = useMovedByHand();
-  const jobs = useMemo(() => dayJobs(orders, seams), [orders, seams]);
+  const jobs = useMemo(() => jobsToday(orders, seams), [orders, seams]);
   const ask = useMemo(
     () => ({
       jobs: bareJobs(jobs),

@@ -1,0 +1,28 @@
+/** The run plan as rows for a spreadsheet. */
+import type { MachineResource, NamedJob } from '@fox-tempo/contract';
+import { jobMinutes, type DayPlan } from '@fox-tempo/core/day-plan';
+import { csvOf } from '../../lib/csv.ts';
+
+export function planCsv(plan: DayPlan, jobs: readonly NamedJob[], machines: readonly MachineResource[]): string {
+  return csvOf(
+    ['machine', 'order', 'seam', 'pieces', 'workMinutes', 'changeMinutes', 'fromMinute', 'toMinute', 'lateMinutes'],
+    plan.bars.flatMap((bar) => {
+      const job = jobs.find(({ id }) => id === bar.jobId);
+      const machine = machines.find(({ id }) => id === bar.machineId);
+      if (!job || !machine) return [];
+      return [
+        [
+          machine.file.name,
+          job.order,
+          job.name,
+          job.quantity,
+          jobMinutes(job),
+          bar.setupMinutes,
+          bar.fromMinute,
+          bar.toMinute,
+          bar.lateMinutes,
+        ],
+      ];
+    }),
+  );
+}

@@ -4,6 +4,7 @@ import { failure, success, type Outcome } from '@fox-tempo/core/outcome';
 import { say } from '@fox-tempo/core/said';
 import { stepKinds } from '@fox-tempo/core/setup';
 import { symptomCodes } from '@fox-tempo/core/trials';
+import { wearParts, type WearPart } from '@fox-tempo/core/maintenance';
 import { z } from 'zod';
 import { closed, fillerField, gasField, idField, ranged } from './fields.ts';
 import { parseWith } from './issues.ts';
@@ -31,6 +32,16 @@ export const factsField = z.strictObject({
   leadReadDaysAgo: z.number().min(0).max(10_000).optional(),
   plateC: ranged('plateC').optional(),
   loaded: z.strictObject({ filler: fillerField, gas: gasField, diameterMm: ranged('diameterMm') }).optional(),
+  worn: z
+    .array(
+      z.strictObject({
+        part: closed<WearPart>(wearParts),
+        used: z.number().min(0).max(1e6),
+        expected: z.number().min(0).max(1e6),
+      }),
+    )
+    .max(wearParts.length)
+    .optional(),
   /** Steps of the set-up walk; what is no step of it says nothing. */
   ticked: z.array(z.string().max(60)).max(60).optional(),
 });

@@ -856,6 +856,7 @@ export interface Sentences extends CoreSentences {
     readonly tip: SaidValue;
   };
   readonly 'view.endings.change-it-first': { readonly names: SaidValue };
+  readonly 'view.endings.walk-the-change': null;
   readonly 'view.endings.will-not-last': null;
   readonly 'view.finding.acts': null;
   readonly 'view.finding.arc-bench': null;
@@ -1291,6 +1292,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.a-new-chart-line': null;
   readonly 'view.machines.a-new-dial': null;
   readonly 'view.machines.a-new-machine': null;
+  readonly 'view.machines.a-new-one': null;
   readonly 'view.machines.a-period-in-s-for': null;
   readonly 'view.machines.a-second': { readonly frequency: SaidValue };
   readonly 'view.machines.a-table-of-chart-lines': {
@@ -1336,11 +1338,15 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.back-to-what-was-entered': null;
   readonly 'view.machines.before-you-begin': null;
   readonly 'view.machines.both-ends-or-none': null;
+  readonly 'view.machines.bottle-and-spool': null;
   readonly 'view.machines.by': null;
   readonly 'view.machines.by-this-for-one-unit': null;
   readonly 'view.machines.call-slot': null;
   readonly 'view.machines.cannot-be-read': null;
+  readonly 'view.machines.change-it': null;
+  readonly 'view.machines.change-named': { readonly name: SaidValue };
   readonly 'view.machines.changed-by': { readonly changedAt: SaidValue; readonly changedBy: SaidValue };
+  readonly 'view.machines.changed-write-down': null;
   readonly 'view.machines.chart': null;
   readonly 'view.machines.chart-inside-the-door': null;
   readonly 'view.machines.chart-lines-of': { readonly file: SaidValue };
@@ -1348,6 +1354,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.clicks-each-for-one-figure': null;
   readonly 'view.machines.column': null;
   readonly 'view.machines.columns-number-words-filler-diameter': null;
+  readonly 'view.machines.comes-instead': null;
   readonly 'view.machines.contact-tip': null;
   readonly 'view.machines.copy-two-to-five-rows': null;
   readonly 'view.machines.current': null;
@@ -1434,6 +1441,7 @@ export interface Sentences extends CoreSentences {
     readonly reference: SaidValue;
     readonly unit: SaidValue;
   };
+  readonly 'view.machines.is-changed': { readonly file: SaidValue; readonly fresh: SaidValue; readonly old: SaidValue };
   readonly 'view.machines.is-for-does-the-door': { readonly gas: SaidValue; readonly number: SaidValue };
   readonly 'view.machines.is-no-json-file': { readonly file: SaidValue };
   readonly 'view.machines.is-none-of': { readonly codes: SaidValue; readonly unknown: SaidValue };
@@ -1453,6 +1461,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.label-a-position-may-mean': { readonly facet: SaidValue };
   readonly 'view.machines.label-figure-with-between-a': null;
   readonly 'view.machines.leads-gun-and-clamp': null;
+  readonly 'view.machines.left-in-the-old': null;
   readonly 'view.machines.let-go': null;
   readonly 'view.machines.liner': null;
   readonly 'view.machines.loading-what-stood-here-before': null;
@@ -1502,11 +1511,13 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.not-stored': null;
   readonly 'view.machines.note': null;
   readonly 'view.machines.nothing-entered': null;
+  readonly 'view.machines.nothing-is-connected': { readonly file: SaidValue };
   readonly 'view.machines.nothing-is-stored-take-the': null;
   readonly 'view.machines.of': { readonly chartLines: SaidValue; readonly shown: SaidValue };
   readonly 'view.machines.of-filled': { readonly count: SaidValue; readonly entries: SaidValue };
   readonly 'view.machines.on-scrap-of-the-same': null;
   readonly 'view.machines.on-the-dial': null;
+  readonly 'view.machines.on-the-new': null;
   readonly 'view.machines.one-more-call': null;
   readonly 'view.machines.one-more-display': null;
   readonly 'view.machines.one-more-feeder': null;
@@ -1628,6 +1639,7 @@ export interface Sentences extends CoreSentences {
     readonly lowFeed: SaidValue;
   };
   readonly 'view.machines.to-look-at': null;
+  readonly 'view.machines.to-the-stock': null;
   readonly 'view.machines.transfer-mode': null;
   readonly 'view.machines.tried-by': {
     readonly by: SaidValue;
@@ -3161,4 +3173,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4381;
+export const sentenceCount = 4407;

@@ -1,3 +1,4 @@
+import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { programFromPlan, type Program } from '../machine/index.ts';
 import { planSeam, type PlanInput } from '../plan/index.ts';
@@ -88,6 +89,28 @@ describe('diagnosis', () => {
     expect(first(spool)).toEqual(['size-wrong']);
     const hot = judged({ symptoms: { 'printed-through': 'yes' }, facts: { plateC: 160 } });
     expect(first(hot)).toEqual(['plate-hot']);
+  });
+
+  it('suspects a part past its life before one that is new, and says by how much', () => {
+    const worn = (used: number) =>
+      judged({
+        symptoms: { 'arc-wanders': 'yes', crackle: 'no' },
+        facts: { worn: [{ part: 'contact-tip', used, expected: 240 }] },
+      });
+    const chance = (answer: ReturnType<typeof judged>) =>
+      answer.causes.find(({ code }) => code === 'tip-worn')?.probability ?? 0;
+    const [fresh, old, older] = [worn(0), worn(300), worn(3000)].map(chance);
+    expect(fresh).toBeLessThan(0.5 * (old ?? 0));
+    expect(older).toBeGreaterThan(old ?? 1);
+    expect(first(worn(300))).toEqual(['tip-worn']);
+    const because = worn(300).causes[0]?.because.map((one) => inEnglish(one));
+    expect(because?.join(' ')).toMatch(/Contact tip: 300 min of use, where such parts last 240 min in this shop/);
+    // Feeding parts move their own causes, not each other's.
+    const liner = judged({
+      symptoms: { slipping: 'yes' },
+      facts: { worn: [{ part: 'liner', used: 400, expected: 150 }] },
+    });
+    expect(first(liner)).toEqual(['liner']);
   });
 
   it('suspects gas and surface, not the dials, where there are pores', () => {

@@ -2,6 +2,7 @@
 import { amount, say, type Said } from '../said/index.ts';
 import { sameSizeMm, type Program } from '../machine/index.ts';
 import type { FillerCode } from '../consumables/index.ts';
+import { wearPartNames, wearUnits, type WearPart } from '../maintenance/index.ts';
 import type { StepKind } from '../setup/index.ts';
 import type { DialsOff } from './dials-off.ts';
 import { causeCodes, causes, type CauseCode } from './causes.ts';
@@ -12,6 +13,8 @@ export interface Facts {
   /** Beside the seam before the arc, °C. */
   readonly plateC?: number | undefined;
   readonly loaded?: { readonly filler: FillerCode; readonly gas: string; readonly diameterMm: number } | undefined;
+  /** Use of the gun's parts and what such parts last in this shop, each in its own unit. */
+  readonly worn?: readonly { readonly part: WearPart; readonly used: number; readonly expected: number }[] | undefined;
   /** Steps of the set-up walk that were ticked. */
   readonly ticked?: readonly StepKind[] | undefined;
 }
@@ -32,6 +35,19 @@ const foundInOrder = 0.1;
 /** Arc minutes after which a contact tip is as likely worn as not. */
 const tipLifeMinutes = 480;
 const warmC = 60;
+
+/** What a part past its life does to a weld. */
+const wornAs: Readonly<Record<WearPart, CauseCode>> = {
+  'contact-tip': 'tip-worn',
+  liner: 'liner',
+  'drive-rolls': 'rolls',
+  // Spatter in the nozzle: the flow at the meter is not the flow at the arc.
+  'gas-nozzle': 'gas-low',
+};
+/** Half as likely when new, twice at the life that is expected, never more than four times. */
+const newPart = 0.5;
+const atLife = 2;
+const mostWorn = 4;
 
 const checkedBy: Partial<Record<StepKind, readonly CauseCode[]>> = {
   polarity: ['polarity', 'return-poor'],
@@ -77,6 +93,21 @@ export function knownBefore(program: Program, facts: Facts, dials: DialsOff | un
   if (facts.tipArcMinutes !== undefined) {
     const worn = 0.02 + 0.6 * (1 - 2 ** -((facts.tipArcMinutes / tipLifeMinutes) ** 2));
     move('tip-worn', worn, say('judge.fact-tip', { minutes: amount('minutes', facts.tipArcMinutes, 0) }));
+  }
+  for (const { part, used, expected } of facts.worn ?? []) {
+    if (expected <= 0 || (part === 'contact-tip' && facts.tipArcMinutes !== undefined)) continue;
+    const times = Math.min(newPart + (atLife - newPart) * (used / expected) ** 2, mostWorn);
+    const code = wornAs[part];
+    const unit = wearUnits[part];
+    move(
+      code,
+      priors[code] * times,
+      say('judge.fact-worn', {
+        part: wearPartNames[part],
+        used: amount(unit, used, 0),
+        expected: amount(unit, expected, 0),
+      }),
+    );
   }
   if (facts.leadReadDaysAgo !== undefined) {
     const stale = Math.min(0.4 + facts.leadReadDaysAgo / 50, 2);

@@ -371,6 +371,7 @@ export interface CoreSentences {
   readonly 'judge.fact-plate': { readonly plate: SaidValue };
   readonly 'judge.fact-ticked': null;
   readonly 'judge.fact-tip': { readonly minutes: SaidValue };
+  readonly 'judge.fact-worn': { readonly expected: SaidValue; readonly part: SaidValue; readonly used: SaidValue };
   readonly 'judge.feed-high': null;
   readonly 'judge.feed-low': null;
   readonly 'judge.feeding-jerks': null;
@@ -1909,6 +1910,7 @@ export interface CoreSentences {
   readonly 'sequence.what-this-press-is-short': null;
   readonly 'setup.a-feeding-wire-pierces-end': null;
   readonly 'setup.a-flush-tip-overheats-in': null;
+  readonly 'setup.a-full-bottle-of': { readonly gas: SaidValue };
   readonly 'setup.a-full-spool-is-heavy': null;
   readonly 'setup.a-polymer-liner-wears-out': null;
   readonly 'setup.a-recessed-tip-makes-dip': null;
@@ -1919,10 +1921,14 @@ export interface CoreSentences {
   readonly 'setup.above-the-first-reading-clean': { readonly gained: SaidValue };
   readonly 'setup.airbags-sealants-and-foam': null;
   readonly 'setup.aluminium-swells-when-hot-and': null;
+  readonly 'setup.an-opened-spool': null;
+  readonly 'setup.an-opened-spool-takes-up-water': null;
   readonly 'setup.another-alloy-in-the-seam': null;
   readonly 'setup.argon-and-co2-push-the': null;
   readonly 'setup.at-height-or-hard-to-reach': null;
   readonly 'setup.away-from-the-shop': null;
+  readonly 'setup.bag-it-with-its-label': null;
+  readonly 'setup.bagged-and-dry': null;
   readonly 'setup.battery-off-both-poles': null;
   readonly 'setup.beside-bearings-or-electronics': null;
   readonly 'setup.blow-nothing-out-with-air': null;
@@ -1930,10 +1936,12 @@ export interface CoreSentences {
   readonly 'setup.brush-and-grinder-throw': null;
   readonly 'setup.cap-the-old-cylinder-chain': null;
   readonly 'setup.change-all-rolls-of-the': null;
+  readonly 'setup.change-the-bottle': null;
   readonly 'setup.change-the-contact-tip': null;
   readonly 'setup.change-the-drive-rolls': null;
   readonly 'setup.change-the-gas': null;
   readonly 'setup.change-the-liner': null;
+  readonly 'setup.change-the-spool': null;
   readonly 'setup.change-the-wire': null;
   readonly 'setup.check-that-the-trigger-plug': null;
   readonly 'setup.choose-nozzle-or-holder-so': null;
@@ -1976,9 +1984,12 @@ export interface CoreSentences {
   readonly 'setup.inside-a-tank-or-hull': null;
   readonly 'setup.isolate-before-touching-terminals-dry': null;
   readonly 'setup.jog-without-current-against-a': { readonly short50: SaidValue };
+  readonly 'setup.keep-the-rest-dry': null;
   readonly 'setup.knurled': null;
+  readonly 'setup.label-not-colour': null;
   readonly 'setup.leads-below-their-copper': { readonly circuit: SaidValue; readonly copper: SaidValue };
   readonly 'setup.leak-test-is-due': { readonly days: SaidValue; readonly gas: SaidValue; readonly last: SaidValue };
+  readonly 'setup.let-a-cold-spool-warm': null;
   readonly 'setup.let-the-hose-run-empty': null;
   readonly 'setup.lift-arc-tig-141': null;
   readonly 'setup.liner-bore-does-not-fit': {
@@ -2040,7 +2051,9 @@ export interface CoreSentences {
   readonly 'setup.switch-the-source-off-at': null;
   readonly 'setup.switch-to-the-other-feeder': null;
   readonly 'setup.take-the-other-gun-or': null;
+  readonly 'setup.the-empty-bottle': null;
   readonly 'setup.the-mark-for': { readonly filler: SaidValue; readonly groove: SaidValue };
+  readonly 'setup.the-old-spool': null;
   readonly 'setup.the-source-still-behaves-as': null;
   readonly 'setup.the-wrong-gas-looks-like': null;
   readonly 'setup.the-wrong-gun-stays-live': null;
@@ -2052,6 +2065,7 @@ export interface CoreSentences {
   readonly 'setup.u-groove-smooth': null;
   readonly 'setup.v-groove-smooth': null;
   readonly 'setup.weld-within-the-shift': null;
+  readonly 'setup.what-the-old-one-gave': null;
   readonly 'setup.wipe-bench-and-clamps': null;
   readonly 'setup.wire-on-minus': null;
   readonly 'setup.wire-on-plus': null;

@@ -140,7 +140,7 @@ function feederStep(machine: Machine, state: MachineState, feederId: string): Ba
   };
 }
 
-function gasStep(feeder: FeederState | undefined, needed: NeededSetup, { paper }: Feeder): BareStep {
+export function gasStep(feeder: FeederState | undefined, needed: NeededSetup, { paper }: Feeder): BareStep {
   const name = (code: string) => gasName(code);
   const fitting = paper?.fittings?.find(({ gas }) => gas === needed.gas)?.fitting;
   return {
@@ -163,7 +163,7 @@ function gasStep(feeder: FeederState | undefined, needed: NeededSetup, { paper }
   };
 }
 
-function flowStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
+export function flowStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
   return {
     kind: 'flow',
     title: say('setup.set-the-flow'),
@@ -214,7 +214,7 @@ function linerStep(feeder: FeederState | undefined, needed: NeededSetup): BareSt
   };
 }
 
-function wireStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
+export function wireStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
   const name = (code: FeederState['filler'], size: number) => joined([fillerOf(code).name, wireSizeLabel(size)], ', ');
   return {
     kind: 'wire',
@@ -261,7 +261,7 @@ function recessStep(feeder: FeederState | undefined, needed: NeededSetup): BareS
   };
 }
 
-function tensionStep(needed: NeededSetup, { paper }: Feeder): BareStep {
+export function tensionStep(needed: NeededSetup, { paper }: Feeder): BareStep {
   const mark = paper?.tension?.find((one) => sameWire(one, needed))?.mark;
   return {
     kind: 'tension',
@@ -283,7 +283,7 @@ function tensionStep(needed: NeededSetup, { paper }: Feeder): BareStep {
   };
 }
 
-function cleanStep(needed: NeededSetup): BareStep {
+export function cleanStep(needed: NeededSetup): BareStep {
   const isAluminium = fillerOf(needed.filler).family === 'aluminium';
   return {
     kind: 'clean',

@@ -4,6 +4,7 @@ export { gunTroubles, rollOf } from './gun-troubles.ts';
 export { leadEffect, leadTrend, type LeadReading, type LeadTrend } from './lead-resistance.ts';
 export { checkLoaded, type CheckRow, type LoadedCheck } from './loaded-check.ts';
 export { placeCautions, workPlaceNames, workPlaces, type WorkPlace } from './place-cautions.ts';
+export { refillSteps, type Refilled } from './refill.ts';
 export { firstArcList } from './setup-cautions.ts';
 export {
   grooves,

@@ -9,6 +9,7 @@ import { HttpProblem } from '../../http/problem.ts';
 import { requireMachine } from '../machines/service.ts';
 import { bodiesAt } from '../observations/repo.ts';
 import { findRevision } from '../revisions/repo.ts';
+import { readWear } from '../wear/service.ts';
 import { requireTrial } from './service.ts';
 
 /** Trials before it whose belief goes on; further back somebody has changed too much. */
@@ -46,6 +47,10 @@ async function questionOf(db: Database, trial: Trial): Promise<Record<string, un
   const [reading] = await bodiesAt(db, trial.machineId, 'lead-reading', 1);
   const { legsMm, widthMm, heightMm } = body.measured;
   const timed = body.timing && timedFigures(body.timing, {});
+  const gun = machine.standing?.feederId ?? machine.file.feeders[0]?.id;
+  const worn = (await readWear(db, trial.at)).filter(
+    ({ machineId, feederId, used }) => machineId === machine.id && feederId === gun && used > 0,
+  );
   return {
     program: revision.program,
     machine: asFile(asStands(machine)),
@@ -54,6 +59,9 @@ async function questionOf(db: Database, trial: Trial): Promise<Record<string, un
     ...(Object.keys(body.dials).length > 0 ? { set: body.dials } : {}),
     facts: {
       ...(reading ? { leadReadDaysAgo: Math.max((Date.parse(trial.at) - Date.parse(reading.at)) / dayMs, 0) } : {}),
+      ...(worn.length > 0
+        ? { worn: worn.map(({ part, used, life }) => ({ part, used, expected: life.expected })) }
+        : {}),
       ...(body.plateC === undefined ? {} : { plateC: body.plateC }),
       ...(body.loaded ? { loaded: body.loaded } : {}),
       ...(body.ticked ? { ticked: body.ticked } : {}),

@@ -15,7 +15,8 @@ export interface Replacement {
   readonly by: string;
 }
 
-export async function listReplacements(db: Executor): Promise<Replacement[]> {
+/** `until`: as it was known at that moment; left out: now. */
+export async function listReplacements(db: Executor, until?: string): Promise<Replacement[]> {
   const rows = await db
     .select({ at: observations.at, machineId: observations.machineId, body: observations.body, by: people.name })
     .from(observations)
@@ -23,6 +24,7 @@ export async function listReplacements(db: Executor): Promise<Replacement[]> {
     .where(
       and(
         eq(observations.kind, 'replaced'),
+        until === undefined ? undefined : sql`${observations.at} <= ${until}::timestamptz`,
         sql`not exists (select 1 from observations x where x.corrects = ${observations.id} and x.kind = 'withdrawal')`,
       ),
     )
@@ -49,6 +51,7 @@ export async function weldSums(
   db: Executor,
   machineId: string,
   moments: Readonly<Record<WearPart, readonly string[]>>,
+  until?: string,
 ): Promise<WeldSum[]> {
   const seconds = sql<
     number | null
@@ -76,6 +79,7 @@ export async function weldSums(
     .where(
       and(
         eq(observations.machineId, machineId),
+        until === undefined ? undefined : sql`${observations.at} <= ${until}::timestamptz`,
         sql`${observations.kind} in ('run', 'trial')`,
         sql`${observations.corrects} is null`,
         // A slip was never welded.

@@ -28,16 +28,17 @@ interface Gun {
   readonly welds: readonly { readonly spans: WeldSum['spans']; readonly done: WeldDone }[];
 }
 
-export async function readWear(db: Executor): Promise<WearRow[]> {
+/** `until`: as it stood at that moment; left out: now. */
+export async function readWear(db: Executor, until?: string): Promise<WearRow[]> {
   const machines = (await listMachines(db, mostMachines)).items.filter(({ retired }) => !retired);
-  const replacements = await listReplacements(db);
+  const replacements = await listReplacements(db, until);
   const done = new Map<string, WeldDone | null>();
   const guns: Gun[] = [];
   for (const { id, file } of machines) {
     const own = replacements.filter(({ machineId }) => machineId === id);
     for (const [at, feeder] of file.feeders.entries()) {
       const onGun = own.filter(({ feederId }) => feederId === feeder.id);
-      const sums = (await weldSums(db, id, momentsOf(onGun))).filter(
+      const sums = (await weldSums(db, id, momentsOf(onGun), until)).filter(
         // What was recorded before feeders were named counts for the first.
         ({ feederId }) => feederId === feeder.id || (at === 0 && feederId === null),
       );

@@ -28,7 +28,7 @@ export function CannotFinish({
   return (
     <Notice level="caution" word={t('view.endings.will-not-last')} urgent>
       {t('view.endings.change-it-first', { names: ends.map(({ name }) => name).join(', ') })}{' '}
-      <Link to="/library/stock">{t('view.today.all-stock')}</Link>
+      <Link to={`/machines/${machine.id}/refill`}>{t('view.endings.walk-the-change')}</Link>
     </Notice>
   );
 }

@@ -16,6 +16,7 @@ import { ChartLines } from './chart-lines.tsx';
 import { isUntested } from './dial-words.ts';
 import { Dials } from './dials.tsx';
 import { GunPapers } from './gun-paper.tsx';
+import { Refill } from './refill.tsx';
 import { ReadBack } from './read-back.tsx';
 import { Slots } from './slots.tsx';
 import { Standing } from './standing.tsx';
@@ -86,6 +87,7 @@ function LoadedMachine({
           { to: to('chart'), name: t('view.machines.chart'), mark: undefined },
           { to: to('slots'), name: t('view.machines.memory') },
           { to: to('standing'), name: t('view.machines.as-it-stands') },
+          { to: to('refill'), name: t('view.machines.bottle-and-spool') },
           { to: to('read'), name: t('view.machines.read-its-dials') },
           { to: to('paper'), name: t('view.gun-paper.gun-and-rolls') },
           { to: to('about'), name: t('view.machines.about') },
@@ -118,6 +120,8 @@ function LoadedMachine({
           <Slots machine={machine} loaded={slots} />
         ) : part === 'standing' ? (
           <Standing editor={editor} readings={readings} />
+        ) : part === 'refill' ? (
+          <Refill machine={machine} />
         ) : part === 'paper' ? (
           <GunPapers editor={editor} mayChange={mayChange} />
         ) : part === 'read' ? (

@@ -1,2 +1,3 @@
 export { loadSeamAndMachines as loadSetup } from '../../sheet/load.ts';
 export { Setup } from './setup.tsx';
+export { Step } from './step.tsx';

@@ -18,7 +18,8 @@ export function Step({
   onTick,
 }: {
   readonly step: SetupStep;
-  readonly list: Changeover;
+  /** What the drawings of rolls and tip need. */
+  readonly list: Pick<Changeover, 'needed'> | null;
   readonly ticked: boolean;
   readonly isOwnTime: boolean;
   /** With the minutes it took, when it was timed. */
@@ -68,8 +69,8 @@ export function Step({
                 </Box>
               ))}
             </Box>
-            {step.kind === 'rolls' && <GrooveDrawing groove={list.needed.groove} />}
-            {step.kind === 'recess' && <RecessDrawing recessMm={list.needed.recessMm} />}
+            {step.kind === 'rolls' && list && <GrooveDrawing groove={list.needed.groove} />}
+            {step.kind === 'recess' && list && <RecessDrawing recessMm={list.needed.recessMm} />}
           </Box>
           <Box fontSize="13px" color="quiet" mt="1">
             {t('view.setup.if-forgotten', { why: step.why })}

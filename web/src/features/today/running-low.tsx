@@ -46,10 +46,10 @@ export function RunningLow({
       more="/library/stock"
       rows={[...low]
         .sort((a, b) => (a.outlook.partsLeft ?? 0) - (b.outlook.partsLeft ?? 0))
-        .map(({ id, name, machine, seam, outlook }) => (
+        .map(({ id, name, machineId, machine, seam, outlook }) => (
           <LookRow
             key={`${id}${seam}`}
-            to="/library/stock"
+            to={`/machines/${machineId}/refill`}
             mark={outlook.partsLeft === 0 ? '✕' : '◇'}
             color={outlook.partsLeft === 0 ? 'crimson' : 'ochre'}
             name={name}

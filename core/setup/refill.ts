@@ -1,0 +1,93 @@
+/** The usual change of a bottle or a spool for another of the same kind: nothing of the seam changes, and it is walked with its cautions all the same. */
+import { fillerOf, gasName, wireSizeLabel, type FillerCode } from '../consumables/index.ts';
+import type { Machine } from '../machine/index.ts';
+import { sameWire } from '../machine/index.ts';
+import { joined, say } from '../said/index.ts';
+import { cleanStep, flowStep, gasStep, tensionStep, wireStep, type SetupStep } from './changeover.ts';
+import { stepCautions } from './setup-cautions.ts';
+import type { FeederState, MachineState, NeededSetup } from './state.ts';
+import { usualMinutes, type StepKind } from './step-kinds.ts';
+
+export type Refilled =
+  | { readonly what: 'bottle'; readonly gas: string }
+  | { readonly what: 'spool'; readonly filler: FillerCode; readonly diameterMm: number };
+
+/** `state` null: nobody entered how the machine stands. Own minutes replace the usual ones. */
+export function refillSteps(
+  machine: Machine,
+  state: MachineState | null,
+  refilled: Refilled,
+  ownMinutes: Partial<Record<StepKind, number>> = {},
+): SetupStep[] {
+  const id = Object.keys(state?.feeders ?? {}).find((one) => takes(state?.feeders[one], refilled));
+  const feeder = id === undefined ? undefined : state?.feeders[id];
+  const gun = machine.feeders.find((one) => one.id === id) ?? machine.feeders[0];
+  if (!gun) return [];
+  const needed = sameAgain(feeder, state, refilled);
+  const steps =
+    refilled.what === 'bottle'
+      ? [
+          {
+            ...gasStep(feeder, needed, gun),
+            title: say('setup.change-the-bottle'),
+            from: say('setup.the-empty-bottle'),
+            to: say('setup.a-full-bottle-of', { gas: gasName(refilled.gas) }),
+            why: say('setup.label-not-colour'),
+          },
+          ...(feeder ? [{ ...flowStep(feeder, needed), from: say('setup.what-the-old-one-gave') }] : []),
+        ]
+      : [
+          {
+            ...wireStep(feeder, needed),
+            title: say('setup.change-the-spool'),
+            from: say('setup.the-old-spool'),
+            to: joined([fillerOf(refilled.filler).name, wireSizeLabel(refilled.diameterMm)], ', '),
+          },
+          ...(feeder ? [tensionStep(needed, gun)] : []),
+          ...(fillerOf(refilled.filler).family === 'aluminium'
+            ? [
+                {
+                  ...cleanStep(needed),
+                  title: say('setup.keep-the-rest-dry'),
+                  from: say('setup.an-opened-spool'),
+                  to: say('setup.bagged-and-dry'),
+                  why: say('setup.an-opened-spool-takes-up-water'),
+                  how: [say('setup.bag-it-with-its-label'), say('setup.let-a-cold-spool-warm')],
+                },
+              ]
+            : []),
+        ];
+  return steps.map((step) => ({
+    ...step,
+    minutes: ownMinutes[step.kind] ?? usualMinutes[step.kind],
+    // Nothing is brushed here: a spool goes into its bag.
+    cautions: step.kind === 'clean' ? [] : stepCautions(step.kind, feeder, needed),
+  }));
+}
+
+function takes(feeder: FeederState | undefined, refilled: Refilled): boolean {
+  return (
+    feeder !== undefined && (refilled.what === 'bottle' ? feeder.gas === refilled.gas : sameWire(feeder, refilled))
+  );
+}
+
+/** What stands there is what is needed; of a feeder that nobody entered only what is refilled is known. */
+function sameAgain(feeder: FeederState | undefined, state: MachineState | null, refilled: Refilled): NeededSetup {
+  const unknown: FeederState = {
+    filler: refilled.what === 'spool' ? refilled.filler : 'steel-solid',
+    diameterMm: refilled.what === 'spool' ? refilled.diameterMm : 1,
+    gas: refilled.what === 'bottle' ? refilled.gas : 'none',
+    groove: 'V',
+    rollMm: 1,
+    liner: 'steel',
+    tipMm: 1,
+    recessMm: 0,
+    flowLPerMin: 0,
+  };
+  return {
+    ...(feeder ?? unknown),
+    process: state?.process ?? 'gas-metal',
+    polarity: state?.polarity ?? 'electrode-positive',
+    ctwdMm: 0,
+  };
+}

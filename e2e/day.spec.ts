@@ -150,7 +150,7 @@ test.describe('in a shop of its own', () => {
     await page.goto(`${shop.url}/costs?order=order-2041`);
     await expect(page.getByRole('heading', { name: /^What \d+ logged welds really took/ })).toBeVisible();
     const found = page.getByRole('heading', { name: /^What \d+ logged welds really took/ });
-    expect(Number(/\d+/.exec((await found.textContent()) ?? '')?.[0])).toBeGreaterThanOrEqual(8);
+    await expect.poll(async () => Number(/\d+/.exec((await found.textContent()) ?? '')?.[0])).toBeGreaterThanOrEqual(8);
   });
 });
 

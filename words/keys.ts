@@ -765,6 +765,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.costs.currency': null;
   readonly 'view.costs.energy': null;
   readonly 'view.costs.gas': null;
+  readonly 'view.costs.logged-welds': null;
   readonly 'view.costs.no-seam-with-a-setting': null;
   readonly 'view.costs.nothing-logged': null;
   readonly 'view.costs.planned-and-found': null;
@@ -3173,4 +3174,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4407;
+export const sentenceCount = 4408;

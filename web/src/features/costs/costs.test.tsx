@@ -3,7 +3,7 @@ import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { moneyOf, takesOf } from '@fox-tempo/core/costs';
 import { handlingMinutes } from '@fox-tempo/core/day-plan';
 import { usualLife } from '@fox-tempo/core/maintenance';
-import { answerFetch, order, planned, program, seam, shopState } from '../../testing/shop.ts';
+import { answerFetch, order, planned, program, rowan, seam, shopState } from '../../testing/shop.ts';
 import { resetSettings, showRoutes, signInAs } from '../../testing/show.tsx';
 import { Costs, loadCosts } from './index.ts';
 
@@ -21,6 +21,7 @@ async function open(change: object = {}, runs: unknown[] = [], orders: unknown[]
   const answered = answerFetch({
     'GET /api/orders': page(orders),
     'GET /api/seams': page([seam()]),
+    'GET /api/machines': page([rowan]),
     'GET /api/shop': { ...shopState, ...change },
     'GET /api/runs?order=o1': { items: runs.slice(0, 1), next: runs.length > 1 ? 'abc' : null },
     'GET /api/runs?order=o1&cursor=abc': page(runs.slice(1)),

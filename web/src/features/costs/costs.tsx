@@ -1,6 +1,13 @@
 /** What an order takes by the plan and what it really took, seam by seam; another way of each beside it. */
 import { Box } from '@chakra-ui/react';
-import { planRequest, type Order, type Run, type SeamResource, type ShopState } from '@fox-tempo/contract';
+import {
+  planRequest,
+  type MachineResource,
+  type Order,
+  type Run,
+  type SeamResource,
+  type ShopState,
+} from '@fox-tempo/contract';
 import {
   candidatesFor,
   foundOf,
@@ -33,16 +40,23 @@ import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { RatesForm } from './rates-form.tsx';
 
 export async function loadCosts({ request }: { request: Request }) {
-  const [orders, seams, shop] = await Promise.all([
+  const [orders, seams, shop, machines] = await Promise.all([
     api.orders(request.signal),
     api.seams(request.signal),
     api.shop(request.signal),
+    api.machines(request.signal),
   ]);
-  return { orders, seams, shop };
+  return { orders, seams, shop, machines };
 }
 
-/** Before a machine is chosen: the resistance that a machine takes for granted. */
+/** Where no machine holds a reference of the seam: the resistance that a machine takes for granted. */
 const usualCircuitMOhm = 15;
+
+/** Leads of the machine that the seam's newest reference stands on, as measured last. */
+function leadsOf({ issued }: SeamResource, machines: readonly MachineResource[]): number {
+  const machine = machines.find(({ id }) => id === issued.at(-1)?.machineId);
+  return machine ? (machine.leadMOhm ?? machine.file.circuitMOhm) : usualCircuitMOhm;
+}
 
 const partNames: Readonly<Record<MoneyPart, string>> = {
   labour: t('view.costs.work'),
@@ -52,14 +66,17 @@ const partNames: Readonly<Record<MoneyPart, string>> = {
   tips: t('view.costs.tips'),
 };
 
+type Site = Parameters<typeof takesOf>[1];
+
 interface Line {
   readonly seam: SeamResource;
+  readonly site: Site;
   readonly piece: Takes;
   readonly found: Found;
 }
 
 export function Costs() {
-  const { orders, seams, shop } = useLoaderData<Awaited<ReturnType<typeof loadCosts>>>();
+  const { orders, seams, shop, machines } = useLoaderData<Awaited<ReturnType<typeof loadCosts>>>();
   const [params, setParams] = useSearchParams();
   const order =
     orders.find(({ id }) => id === params.get('order')) ?? orders.find(({ closed }) => !closed) ?? orders[0];
@@ -77,7 +94,7 @@ export function Costs() {
                 onChange={(id) => setParams({ order: id }, { replace: true })}
               />
             </Box>
-            <OfOrder key={order.id} order={order} seams={seams} shop={shop} />
+            <OfOrder key={order.id} order={order} seams={seams} shop={shop} machines={machines} />
           </>
         ) : (
           <Notice level="note">{t('view.today.no-order-is-in-hand')}</Notice>
@@ -92,27 +109,29 @@ function OfOrder({
   order,
   seams,
   shop,
+  machines,
 }: {
   readonly order: Order;
   readonly seams: readonly SeamResource[];
   readonly shop: ShopState;
+  readonly machines: readonly MachineResource[];
 }) {
   // All of them: a sum over the first page would pass for the whole.
-  const { data: runs } = useDoorList('runs', { query: { order: order.id } });
+  const { data: runs, error: runsTrouble } = useDoorList('runs', { query: { order: order.id } });
   const { data: wear } = useDoor('wear', {});
   const tipLife = wear?.parts.find(({ part }) => part === 'contact-tip')?.life.expected ?? usualLife['contact-tip'];
-  const site = useMemo(() => ({ circuitMOhm: usualCircuitMOhm, handlingMinutes, tipLife }), [tipLife]);
   const lines = useMemo(
     () =>
       seams
         .filter((seam) => seam.partId === order.partId)
         .flatMap((seam): Line[] => {
+          const site: Site = { circuitMOhm: leadsOf(seam, machines), handlingMinutes, tipLife };
           const piece = pieceOf(seam, site);
           if (!piece) return [];
           const welds = (runs ?? []).filter((run) => run.seamId === seam.id && run.state !== 'slip').map(welded);
-          return [{ seam, piece, found: foundOf(welds, piece) }];
+          return [{ seam, site, piece, found: foundOf(welds, piece) }];
         }),
-    [seams, order, site, runs],
+    [seams, order, machines, tipLife, runs],
   );
   if (lines.length === 0) return <Notice level="note">{t('view.costs.no-seam-with-a-setting')}</Notice>;
   const whole = lines.reduce((sum, { piece }) => plus(sum, times(piece, order.quantity)), nothingTaken);
@@ -157,8 +176,16 @@ function OfOrder({
           {t('view.costs.without-changeovers', { handling: amount('minutes', handlingMinutes, 0) })}
         </Box>
       </Panel>
-      <Panel title={t('view.costs.really-took', { count: welds })}>
-        {welds === 0 ? (
+      <Panel title={runs ? t('view.costs.really-took', { count: welds }) : t('view.costs.logged-welds')}>
+        {runsTrouble ? (
+          <Notice level="refusal" urgent>
+            {tell(runsTrouble.problem.title)}
+          </Notice>
+        ) : !runs ? (
+          <Box color="quiet" fontSize="14px" role="status">
+            {t('view.today.counting')}
+          </Box>
+        ) : welds === 0 ? (
           <Box color="quiet" fontSize="14px">
             {t('view.costs.nothing-logged')}
           </Box>
@@ -199,12 +226,12 @@ function OfOrder({
           </>
         )}
       </Panel>
-      <OtherWays lines={lines} site={site} shop={shop} />
+      <OtherWays lines={lines} shop={shop} />
     </>
   );
 }
 
-function pieceOf({ spec, choice, revision }: SeamResource, site: Parameters<typeof takesOf>[1]): Takes | null {
+function pieceOf({ spec, choice, revision }: SeamResource, site: Site): Takes | null {
   if (!choice || !revision?.use) return null;
   const plan = planSeam(planRequest(spec, choice));
   if (!plan.ok) return null;
@@ -302,21 +329,13 @@ function TakesRow({
 }
 
 /** Each mode its wire can run and each size of it, for one seam. */
-function OtherWays({
-  lines,
-  site,
-  shop,
-}: {
-  readonly lines: readonly Line[];
-  readonly site: Parameters<typeof takesOf>[1];
-  readonly shop: ShopState;
-}) {
+function OtherWays({ lines, shop }: { readonly lines: readonly Line[]; readonly shop: ShopState }) {
   const [params, setParams] = useSearchParams();
-  const seam = (lines.find((line) => line.seam.id === params.get('seam')) ?? lines[0])?.seam;
+  const { seam, site } = lines.find((line) => line.seam.id === params.get('seam')) ?? lines[0] ?? {};
   const spec = seam?.spec;
   const choice = seam?.choice;
   const found = useMemo(
-    () => (spec && choice ? candidatesFor(planRequest(spec, choice), site) : null),
+    () => (spec && choice && site ? candidatesFor(planRequest(spec, choice), site) : null),
     [spec, choice, site],
   );
   if (!found || !seam || !spec || !choice) return null;

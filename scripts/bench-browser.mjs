@@ -1,5 +1,6 @@
 /** The arc bench measured in headless Chromium without a GPU at 1280x800: printed by `npm run bench`. Nothing here fails a build. */
 /* global document, HTMLSelectElement, KeyboardEvent, MutationObserver, requestAnimationFrame, WheelEvent, window -- inside the page */
+import { randomUUID } from 'node:crypto';
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -209,6 +210,50 @@ function keyToStateMs(page, rounds) {
   }, rounds);
 }
 
+/** Orders until the day has so many operations; the data are thrown away afterwards. */
+async function fillDay(page, url, operations) {
+  const { items: seams } = await (await page.request.get(`${url}/api/seams?limit=200`)).json();
+  const { items: orders } = await (await page.request.get(`${url}/api/orders?limit=200`)).json();
+  const seamsOf = (partId) => seams.filter((seam) => seam.partId === partId && seam.revision?.use).length;
+  const parts = [...new Set(seams.map(({ partId }) => partId))].filter((partId) => seamsOf(partId) > 0);
+  let count = orders
+    .filter(({ done, quantity }) => done < quantity)
+    .reduce((sum, { partId }) => sum + seamsOf(partId), 0);
+  for (let at = 0; count < operations; at++) {
+    const partId = parts[at % parts.length];
+    const dueOn = new Date(Date.now() + (2 + at / 6) * 86_400_000).toISOString().slice(0, 10);
+    const added = await page.request.post(`${url}/api/orders`, {
+      headers: { 'idempotency-key': randomUUID() },
+      data: { number: `B ${at}`, partId, quantity: 4, dueOn },
+    });
+    if (!added.ok()) throw new Error(`an order could not be added: ${await added.text()}`);
+    count += seamsOf(partId);
+  }
+}
+
+/** Milliseconds between frames while a page is scrolled down and the lanes sideways in every one of them. */
+function dayFrameMs(page) {
+  return page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const lanes = document.querySelector('[data-job]').closest('[tabindex]') ?? document.body;
+        const each = [];
+        let before = performance.now();
+        let count = 0;
+        const tick = (now) => {
+          each.push(now - before);
+          before = now;
+          count++;
+          window.scrollBy(0, count % 60 < 30 ? 60 : -60);
+          lanes.scrollBy(count % 80 < 40 ? 50 : -50, 0);
+          if (count < 200) requestAnimationFrame(tick);
+          else resolve(each.slice(10));
+        };
+        requestAnimationFrame(tick);
+      }),
+  );
+}
+
 async function main() {
   await ensurePostgres();
   await ensureChromium();
@@ -237,6 +282,13 @@ async function main() {
     const arcWords = await page.getByText(/^Arc \d/).textContent();
     const scored = await scoreFrameMs(page);
     const keys = await keyToStateMs(page, 8);
+    await page.request.post(`${url}/api/session/demo`, { data: { personId: 'ilse-brandokor' } });
+    await fillDay(page, url, 200);
+    const asked = Date.now();
+    await page.goto(`${url}/run-plan`);
+    await page.locator('[data-job]').first().waitFor({ timeout: 60_000 });
+    const plannedMs = Date.now() - asked;
+    const day = await dayFrameMs(page);
     const row = (what, measured, budget) => say(`${what.padEnd(44)}  ${measured.padStart(10)}   ${budget}`);
     row('arc bench, first picture of a map', `${firstMs.toFixed(0)} ms`, 'within 300 ms');
     row('arc bench, map of 40 x 40', `${(wholeMs / 1000).toFixed(1)} s`, 'within 8 s on two workers');
@@ -248,6 +300,8 @@ async function main() {
       `${(1000 / quantile(scored, 0.5)).toFixed(0)} /s`,
       '30 or more',
     );
+    row('run plan, 200 operations planned and drawn', `${(plannedMs / 1000).toFixed(1)} s`, '');
+    row('run plan, 200 operations, frames scrolled', `${(1000 / quantile(day, 0.5)).toFixed(0)} /s`, '30 or more');
     row(
       'score, key to state, median and worst',
       `${quantile(keys, 0.5).toFixed(0)}, ${Math.max(...keys).toFixed(0)} ms`,

@@ -262,6 +262,9 @@ function heads(shop: ShopState, byMetre = true, first = t('view.costs.seam')): s
   ];
 }
 
+/** Nine columns fit a tablet only so. */
+const figureSize = { base: '13px', xl: '16px' } as const;
+
 function TakesRow({
   name,
   to,
@@ -299,7 +302,7 @@ function TakesRow({
         {to === undefined ? name : <Link to={to}>{name}</Link>}
       </Cell>
       {figures.map(([said, value, planned], at) => (
-        <Cell key={at} figure fontWeight={isSum ? 700 : 400}>
+        <Cell key={at} figure fontWeight={isSum ? 700 : 400} fontSize={figureSize}>
           {tell(said)}
           {planned !== undefined && planned > 0 && Math.abs(value / planned - 1) >= 0.005 && (
             <Box as="span" display="block" fontSize="12px" color={value > planned ? 'ochre' : 'spruce'}>
@@ -311,7 +314,7 @@ function TakesRow({
       ))}
       {shop.rates && (
         <>
-          <Cell figure fontWeight={700}>
+          <Cell figure fontWeight={700} fontSize={figureSize}>
             {money ? `${fixed(money.total, 2)} ${currency}` : '–'}
             {missing.length > 0 && (
               <Box as="span" display="block" fontSize="12px" color="ochre" fontWeight={400}>
@@ -320,7 +323,9 @@ function TakesRow({
             )}
           </Cell>
           {against === undefined && (
-            <Cell figure>{money && metres ? `${fixed(money.total / metres, 2)} ${currency}` : ''}</Cell>
+            <Cell figure fontSize={figureSize}>
+              {money && metres ? `${fixed(money.total / metres, 2)} ${currency}` : ''}
+            </Cell>
           )}
         </>
       )}

@@ -1,5 +1,5 @@
 /**
- * A lane for each machine: changeovers hatched, work in colour, late work marked, held work with a bar at its left; the end of each shift as a line.
+ * A lane for each machine, a shift to the width of the page: changeovers hatched, work in colour, late work marked, held work with a bar at its left; the end of each shift as a line.
  * A bar is moved by hand: dragged, or by the arrow keys; what stands before it is held with it and the rest is planned again.
  */
 import {
@@ -96,48 +96,67 @@ export function Bars({ plan, machines, jobs, fixed, onFixed }: BarsProps) {
           announcements: { onDragStart: none, onDragOver: none, onDragEnd: none, onDragCancel: none },
         }}
       >
-        {machines.map(({ id, file }) => (
-          <Box key={id} display="grid" gridTemplateColumns="84px minmax(0, 1fr)" alignItems="center" gap="2">
-            <Box fontWeight={600} fontSize="14px">
-              {file.name}
-            </Box>
-            <Lane id={id}>
-              {barsOn(plan, id).map((bar) => (
-                <Bar
-                  key={bar.jobId}
-                  bar={bar}
-                  job={jobOf(bar.jobId)}
-                  end={end}
-                  held={isHeld(bar.jobId)}
-                  onStep={byKey}
-                  onHold={(job) => {
-                    moving.current = job.id;
-                    if (isHeld(job.id)) onFixed(letGo(fixed, job.id));
-                    else
-                      move(
-                        job,
-                        id,
-                        barsOn(plan, id).findIndex(({ jobId }) => jobId === job.id),
-                      );
-                  }}
-                />
-              ))}
-              {shiftEnds(end).map((minute) => (
+        <Box overflowX="auto" tabIndex={end > usualShifts.minutes ? 0 : undefined}>
+          <Box
+            display="grid"
+            gap="2"
+            position="relative"
+            style={{ width: `${Math.max(100, (100 * end) / usualShifts.minutes)}%` }}
+          >
+            {machines.map(({ id, file }) => (
+              <Box key={id} display="grid" gridTemplateColumns="84px minmax(0, 1fr)" alignItems="center" gap="2">
                 <Box
-                  key={minute}
-                  position="absolute"
-                  top="0"
-                  bottom="0"
-                  left={`${(100 * minute) / end}%`}
-                  borderLeftWidth="2px"
-                  borderColor="edge"
-                  pointerEvents="none"
-                  aria-hidden="true"
-                />
-              ))}
-            </Lane>
+                  fontWeight={600}
+                  fontSize="14px"
+                  position="sticky"
+                  left="0"
+                  zIndex={1}
+                  bg="surface"
+                  alignSelf="stretch"
+                  display="flex"
+                  alignItems="center"
+                >
+                  {file.name}
+                </Box>
+                <Lane id={id}>
+                  {barsOn(plan, id).map((bar) => (
+                    <Bar
+                      key={bar.jobId}
+                      bar={bar}
+                      job={jobOf(bar.jobId)}
+                      end={end}
+                      held={isHeld(bar.jobId)}
+                      onStep={byKey}
+                      onHold={(job) => {
+                        moving.current = job.id;
+                        if (isHeld(job.id)) onFixed(letGo(fixed, job.id));
+                        else
+                          move(
+                            job,
+                            id,
+                            barsOn(plan, id).findIndex(({ jobId }) => jobId === job.id),
+                          );
+                      }}
+                    />
+                  ))}
+                  {shiftEnds(end).map((minute) => (
+                    <Box
+                      key={minute}
+                      position="absolute"
+                      top="0"
+                      bottom="0"
+                      left={`${(100 * minute) / end}%`}
+                      borderLeftWidth="2px"
+                      borderColor="edge"
+                      pointerEvents="none"
+                      aria-hidden="true"
+                    />
+                  ))}
+                </Lane>
+              </Box>
+            ))}
           </Box>
-        ))}
+        </Box>
       </DndContext>
       <Box display="flex" gap="4" flexWrap="wrap" fontSize="12px" color="quiet" pl="92px">
         <span>{t('view.run-plan.hours-of-work', { end: hoursMinutes(end) })}</span>

@@ -863,6 +863,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.finding.arc-bench': null;
   readonly 'view.finding.backup': null;
   readonly 'view.finding.change-day-and-night': null;
+  readonly 'view.finding.change-gas-cylinder-wire': null;
   readonly 'view.finding.change-the-units': null;
   readonly 'view.finding.close': null;
   readonly 'view.finding.compare-two-machines': null;
@@ -3174,4 +3175,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4408;
+export const sentenceCount = 4409;

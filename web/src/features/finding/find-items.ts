@@ -44,14 +44,14 @@ const views: readonly (readonly [name: string, to: string, also: string])[] = [
 const viewsOfSeam: readonly (readonly [name: string, to: (id: string) => string, also: string])[] = [
   ['', (id) => `/seams/${id}`, t('view.finding.sheet-seam-setting')],
   [t('view.finding.arc-bench'), (id) => `/bench/${id}`, t('view.finding.tune-map')],
-  ['score', (id) => `/score/${id}`, t('view.finding.trigger-sequence')],
-  ['set-up', (id) => `/seams/${id}/setup`, t('view.finding.walk-changeover')],
+  [t('view.app.score'), (id) => `/score/${id}`, t('view.finding.trigger-sequence')],
+  [t('view.seam-frame.set-up'), (id) => `/seams/${id}/setup`, t('view.finding.walk-changeover')],
   [t('view.finding.wire-and-gas'), (id) => `/seams/${id}/wire`, t('view.finding.filler-choice')],
   [t('view.seam-frame.trial'), (id) => `/seams/${id}/trial`, t('view.finding.verdict-diagnosis-log')],
   [t('view.finding.trial-plan'), (id) => `/seams/${id}/trial-plan`, t('view.finding.sweep-coupons')],
   [t('view.heat.step'), (id) => `/seams/${id}/heat`, t('view.finding.soak-interpass-order')],
   [t('view.window.step'), (id) => `/seams/${id}/window`, t('view.finding.limits-lock-corners')],
-  ['store', (id) => `/seams/${id}/store`, t('view.finding.slot-memory')],
+  [t('view.seam-frame.store'), (id) => `/seams/${id}/store`, t('view.finding.slot-memory')],
 ];
 
 export function itemsOf(
@@ -93,14 +93,24 @@ export function itemsOf(
     ),
     ...machines
       .filter((machine) => !machine.retired)
-      .map(({ id, file }): FindItem => ({
-        id: `machine ${id}`,
-        group: t('view.app.machines'),
-        name: file.name,
-        about: file.place,
-        also: t('view.finding.machine-dials-slots-memory-leads'),
-        to: `/machines/${id}`,
-      })),
+      .flatMap(({ id, file }): FindItem[] => [
+        {
+          id: `machine ${id}`,
+          group: t('view.app.machines'),
+          name: file.name,
+          about: file.place,
+          also: t('view.finding.machine-dials-slots-memory-leads'),
+          to: `/machines/${id}`,
+        },
+        {
+          id: `refill ${id}`,
+          group: t('view.app.machines'),
+          name: `${file.name}: ${t('view.machines.bottle-and-spool')}`,
+          about: file.place,
+          also: t('view.finding.change-gas-cylinder-wire'),
+          to: `/machines/${id}/refill`,
+        },
+      ]),
     ...acts.map(({ name, also, act }): FindItem => ({
       id: `act ${name}`,
       group: t('view.finding.acts'),
@@ -119,7 +129,7 @@ const most = 30;
 export function found(items: readonly FindItem[], typed: string): FindItem[] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   if (words.length === 0)
-    return items.filter(({ group, id }) => group !== 'Seams' || /\/seams\/[^/]+$/.test(id)).slice(0, most);
+    return items.filter(({ id }) => !id.startsWith('seam ') || /\/seams\/[^/]+$/.test(id)).slice(0, most);
   const score = ({ name, about, also }: FindItem) => {
     const own = name.toLowerCase();
     if (!words.every((word) => `${own} ${about} ${also}`.toLowerCase().includes(word))) return -1;

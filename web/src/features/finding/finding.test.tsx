@@ -16,7 +16,7 @@ const names = (typed: string) => found(items, typed).map(({ name }) => name);
 describe('what is found', () => {
   it('holds every word in any order, in name, part, wire or joint', () => {
     expect(names('bench axle')).toEqual(['Axle plate: arc bench']);
-    expect(names('sink flange score')[0]).toBe('Sink flange: score');
+    expect(names('sink flange score')[0]).toBe('Sink flange: Score');
     expect(names('tee rowan')).toEqual([]);
     expect(names('1.0 sink')).toContain('Sink flange');
     expect(names('inch')).toEqual(['Change the units']);
@@ -72,7 +72,7 @@ describe('what lies over the page', () => {
     await press('k', { ctrlKey: true });
     const field = await screen.findByPlaceholderText(/Seam, part, machine/);
     fireEvent.change(field, { target: { value: 'sink flange score' } });
-    await screen.findByRole('option', { name: /Sink flange: score/ });
+    await screen.findByRole('option', { name: /Sink flange: Score/ });
     fireEvent.keyDown(field, { key: 'Enter' });
     await waitFor(() => expect(router.state.location.pathname).toBe('/score/sink'));
     expect(overlay.getState().open).toBeNull();

@@ -1766,6 +1766,11 @@ export interface Sentences extends CoreSentences {
     readonly gap: SaidValue;
   };
   readonly 'view.run-plan.change': null;
+  readonly 'view.run-plan.change-it-before-piece': {
+    readonly at: SaidValue;
+    readonly piece: SaidValue;
+    readonly seam: SaidValue;
+  };
   readonly 'view.run-plan.changeover-before': { readonly seam: SaidValue };
   readonly 'view.run-plan.changeovers': null;
   readonly 'view.run-plan.done-after': null;
@@ -1802,6 +1807,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.run-plan.planning': null;
   readonly 'view.run-plan.put-at': { readonly machine: SaidValue; readonly place: SaidValue; readonly seam: SaidValue };
   readonly 'view.run-plan.run-plan': null;
+  readonly 'view.run-plan.runs-out': null;
   readonly 'view.run-plan.seam': null;
   readonly 'view.run-plan.take-the-better': { readonly less: SaidValue };
   readonly 'view.run-plan.the-solver-gave-nothing': null;
@@ -3175,4 +3181,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4409;
+export const sentenceCount = 4411;

@@ -24,3 +24,4 @@ export {
 } from './next-on.ts';
 export { hoursMinutes, usualShifts, workMoment, type Shifts } from './work-clock.ts';
 export { pauseOn, type Pause } from './pauses.ts';
+export { runsOut, type RunsOut } from './runs-out.ts';

@@ -26,7 +26,7 @@ describe('what is found', () => {
     expect(names('axle')[0]).toBe('Axle plate');
     expect(names('')).toContain('Arc bench');
     expect(names('')).toContain('Axle plate');
-    expect(names('')).not.toContain('Axle plate: score');
+    expect(names('')).not.toContain('Axle plate: Score');
   });
 });
 

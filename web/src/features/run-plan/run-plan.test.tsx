@@ -7,11 +7,12 @@ import { loadRunPlan, RunPlan } from './index.ts';
 
 const page = (items: unknown[]) => ({ items, next: null });
 
-async function open(orders: unknown[] = [order()]) {
+async function open(orders: unknown[] = [order()], stock: unknown = { cylinders: [], spools: [] }) {
   answerFetch({
     'GET /api/orders': page(orders),
     'GET /api/machines': page([rowan, alder]),
     'GET /api/seams': page([seam()]),
+    'GET /api/stock': stock,
   });
   showRoutes(
     [{ path: '/run-plan', Component: RunPlan, loader: loadRunPlan, HydrateFallback: () => null }],
@@ -58,6 +59,18 @@ describe('the run plan', () => {
     fireEvent.click(bar());
     expect(bar().getAttribute('aria-pressed')).toBe('false');
     expect(localStorage.getItem('fox-tempo/form/run-plan')).not.toContain('o3');
+  });
+
+  it('says before which piece a spool is to be changed, and leads to its change', async () => {
+    const { filler, diameterMm } = seam().revision!.program;
+    const spool = { id: 's', version: 1, name: 'Last turns', filler, diameterMm, massKg: 0.03, retired: false };
+    // On whichever machine the plan puts the job.
+    const spools = [rowan, alder].map(({ id }) => ({ ...spool, id, machineId: id }));
+    await open([order()], { cylinders: [], spools });
+    expect(await screen.findByText(/change it before piece \d+ of Axle plate, after 0:\d\d h of work/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: /Last turns/ }).getAttribute('href')).toMatch(
+      /^\/machines\/(?:rowan|alder)\/refill$/,
+    );
   });
 
   it('names an order whose day is over, and the way out', async () => {

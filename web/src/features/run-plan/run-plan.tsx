@@ -18,23 +18,25 @@ import { Bars } from './bars.tsx';
 import { OrderOfWork } from './order-of-work.tsx';
 import { planCsv } from './plan-csv.ts';
 import { Totals } from './totals.tsx';
-import { Overdue, Pauses, Unplaced } from './warnings.tsx';
+import { Overdue, Pauses, RunningOut, Unplaced } from './warnings.tsx';
 
 export async function loadRunPlan({ request }: { request: Request }) {
-  const [orders, machines, seams] = await Promise.all([
+  const [orders, machines, seams, stock] = await Promise.all([
     api.orders(request.signal),
     api.machines(request.signal),
     api.seams(request.signal),
+    api.stock(request.signal),
   ]);
   return {
     orders: orders.filter((order) => !order.closed && order.done < order.quantity),
     machines: machines.filter((machine) => !machine.retired),
     seams,
+    stock,
   };
 }
 
 export function RunPlan() {
-  const { orders, machines, seams } = useLoaderData<Awaited<ReturnType<typeof loadRunPlan>>>();
+  const { orders, machines, seams, stock } = useLoaderData<Awaited<ReturnType<typeof loadRunPlan>>>();
   const [kept, setKept] = useMovedByHand();
   const language = useSettings((state) => state.language);
   const units = useSettings((state) => state.units);
@@ -98,6 +100,7 @@ export function RunPlan() {
             {answer && <Totals plan={answer} proof={proof} onBetter={onFixed} />}
             {answer && <Overdue plan={answer} jobs={jobs} />}
             {answer && <Unplaced plan={answer} jobs={jobs} machines={machines} away={kept.away} />}
+            {answer && <RunningOut plan={answer} jobs={jobs} machines={here} stock={stock} />}
             {answer && <Pauses plan={answer} jobs={jobs} machines={here} />}
             <Panel title={t('view.run-plan.machine-by-machine')}>
               {answer ? (

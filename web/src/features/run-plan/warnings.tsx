@@ -1,7 +1,7 @@
-/** What the plan cannot mend by itself: pauses, jobs that no machine here can say, orders whose day is over. */
-import type { MachineResource, NamedJob } from '@fox-tempo/contract';
+/** What the plan cannot mend by itself: pauses, what runs out, jobs that no machine here can say, orders whose day is over. */
+import type { MachineResource, NamedJob, Stock } from '@fox-tempo/contract';
 import { Box } from '@chakra-ui/react';
-import { nearestTo, pauseOn, whyNot, type DayPlan } from '@fox-tempo/core/day-plan';
+import { hoursMinutes, nearestTo, pauseOn, runsOut, whyNot, type DayPlan } from '@fox-tempo/core/day-plan';
 import { amount } from '@fox-tempo/core/said';
 import { Link } from 'react-router';
 import { shopDate, shopDay } from '../../lib/time.ts';
@@ -34,6 +34,36 @@ export function Pauses({ plan, jobs, machines }: WarningProps & { readonly machi
             arc: amount('percent', pause.arcPercent, 0),
             allowed: amount('percent', pause.allowedPercent, 0),
             wait: amount('minutes', pause.minutes, 1),
+          })}
+        </Box>
+      ))}
+    </Notice>
+  );
+}
+
+/** Cylinders and spools on the machines that end before the plan does. */
+export function RunningOut({
+  plan,
+  jobs,
+  machines,
+  stock,
+}: WarningProps & { readonly machines: readonly MachineResource[]; readonly stock: Stock }) {
+  const ends = runsOut(plan, jobs, stock);
+  if (ends.length === 0) return null;
+  return (
+    <Notice level="caution" word={t('view.run-plan.runs-out')}>
+      {ends.map(({ name, machineId, jobId, pieces, atMinute }) => (
+        <Box key={`${machineId} ${name}`}>
+          <Box asChild textDecoration="underline">
+            <Link to={`/machines/${machineId}/refill`}>
+              {`${machines.find(({ id }) => id === machineId)?.file.name ?? machineId}, ${name}`}
+            </Link>
+          </Box>
+          {': '}
+          {t('view.run-plan.change-it-before-piece', {
+            at: hoursMinutes(atMinute),
+            piece: pieces + 1,
+            seam: jobs.find(({ id }) => id === jobId)?.name ?? jobId,
           })}
         </Box>
       ))}

@@ -65,7 +65,13 @@ const pictures = [
   {
     name: 'heat-day',
     path: '/seams/trike-box-floor/heat',
-    act: (page) => page.getByText(/^Waits least: /).waitFor({ timeout: 60_000 }),
+    act: async (page) => {
+      await page.getByLabel('Part', { exact: true }).selectOption('box');
+      await page.getByText(/^Waits least: (?:\d, ){7}/).waitFor({ timeout: 60_000 });
+      await page.getByRole('slider', { name: 'Moment' }).fill('108');
+      // A slider that was just moved wears a ring.
+      await page.getByRole('slider', { name: 'Moment' }).blur();
+    },
   },
   {
     name: 'run-plan-day',

@@ -37,6 +37,30 @@ describe('a procedure sheet', () => {
   });
 });
 
+describe('the run plan for the wall', () => {
+  const wall = (query: object = {}) => test.as().get('/api/run-plan.pdf').query(query);
+
+  it.each(['en', 'de', 'es', 'pl'])('is a page in %s, in either system of units', async (lang) => {
+    for (const [units, paper] of [
+      ['metric', 'A4'],
+      ['us', 'LETTER'],
+    ] as const) {
+      const printed = await wall({ units, paper, lang }).expect(200);
+      expect(printed.headers['content-type']).toContain('application/pdf');
+      expect(pagesOf(printed.body as Buffer)).toBe(1);
+    }
+  });
+
+  it('takes what was moved by hand and who is away; a machine that is not there is nobody’s', async () => {
+    const whole = (await wall().expect(200)).body as Buffer;
+    const without = (await wall({ away: 'alder,hazel,rowan' }).expect(200)).body as Buffer;
+    // No lanes and no tables are left.
+    expect(without.length).toBeLessThan(whole.length);
+    await wall({ fixed: 'rowan:order-2041/hitch-bracket-fillet,nothing;nowhere:x', away: 'nowhere' }).expect(200);
+    await wall({ fixed: 'x'.repeat(6001) }).expect(422);
+  });
+});
+
 describe('the record of a trial', () => {
   it('is a page with its photographs, in every language', async () => {
     const png = Buffer.from(

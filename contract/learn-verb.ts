@@ -1,5 +1,5 @@
-/** `learn`: what the shop's own welds say of a hand's pace, or of where good trim lies on a line, with the weight they have. */
-import { paceOf, trimAt, trimLine, unknownPace } from '@fox-tempo/core/learning';
+/** `learn`: what the shop's own welds say of a hand's pace, of where good trim lies on a line, of wire by joint and position, with the weight they have. */
+import { feedFactor, paceOf, trimAt, trimLine, unknownFeed, unknownPace } from '@fox-tempo/core/learning';
 import { success, type Outcome } from '@fox-tempo/core/outcome';
 import { say } from '@fox-tempo/core/said';
 import { z } from 'zod';
@@ -26,12 +26,19 @@ const trimInput = z.strictObject({
   at: z.array(ranged('wireFeedMPerMin')).max(100).optional(),
 });
 
+const feedInput = z.strictObject({
+  kind: z.literal('feed'),
+  /** Feed of the rule and feed that passed, m/min, of one joint in one position. */
+  pairs: z.array(z.tuple([ranged('wireFeedMPerMin'), ranged('wireFeedMPerMin')])).max(mostReadings),
+  prior: z.strictObject({ mean: z.number().min(-3).max(3), sd: z.number().min(0.001).max(3) }).optional(),
+});
+
 export const learnVerb: Verb = {
   summary: say('contract.what-own-welds-teach'),
-  input: z.union([paceInput, trimInput]),
+  input: z.union([paceInput, trimInput, feedInput]),
   run(value) {
-    const asksTrim = typeof value === 'object' && value !== null && 'kind' in value && value.kind === 'trim';
-    return asksTrim ? trim(value) : pace(value);
+    const kind = typeof value === 'object' && value !== null && 'kind' in value ? value.kind : undefined;
+    return kind === 'trim' ? trim(value) : kind === 'feed' ? feed(value) : pace(value);
   },
 };
 
@@ -43,6 +50,18 @@ function pace(value: unknown): Outcome<unknown> {
     paceOf(
       pairs.map(([planned, found, arcS]) => ({ planned, found, arcS })),
       prior ?? unknownPace,
+    ),
+  );
+}
+
+function feed(value: unknown): Outcome<unknown> {
+  const parsed = parseWith(feedInput, value);
+  if (!parsed.ok) return parsed;
+  const { pairs, prior } = parsed.value;
+  return success(
+    feedFactor(
+      pairs.map(([rule, passed]) => ({ rule, passed })),
+      prior ?? unknownFeed,
     ),
   );
 }

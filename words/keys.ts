@@ -2807,6 +2807,13 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.expected-head': null;
   readonly 'view.trials.export-file': null;
   readonly 'view.trials.failed': null;
+  readonly 'view.trials.feed-passed-here': {
+    readonly elsewhere: SaidValue;
+    readonly factor: SaidValue;
+    readonly rule: SaidValue;
+    readonly settings: number;
+    readonly weight: SaidValue;
+  };
   readonly 'view.trials.fillet-gauge': null;
   readonly 'view.trials.first-crackle': null;
   readonly 'view.trials.first-too-long': null;
@@ -2973,6 +2980,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.symptom': null;
   readonly 'view.trials.take-back': null;
   readonly 'view.trials.take-it-back': null;
+  readonly 'view.trials.take-this-feed': { readonly feed: SaidValue };
   readonly 'view.trials.take-this-trim': null;
   readonly 'view.trials.takes-and-settles': { readonly bits: SaidValue; readonly minutes: SaidValue };
   readonly 'view.trials.tap-clean': null;
@@ -3181,4 +3189,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4411;
+export const sentenceCount = 4413;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { paceElsewhere, paceOf, trimAt, trimLine } from './index.ts';
+import { feedElsewhere, feedFactor, paceElsewhere, paceOf, trimAt, trimLine } from './index.ts';
 import { shrink } from './shrink.ts';
 
 const slow = Math.exp(-0.35);
@@ -68,5 +68,23 @@ describe('the trim line', () => {
     const pulled = trimLine([...calm, [6, 6]]);
     // A plain least-squares line would be moved by about 0.55 mm.
     expect(pulled.a - tame.a).toBeLessThan(0.12);
+  });
+});
+
+describe('wire by joint and position', () => {
+  // The same conjugate update as for pace, with tau .12 and sigma .1: w = n tau² / (n tau² + sigma²).
+  it('is the rule’s until something passed, and believes five settings by nine tenths', () => {
+    expect(feedFactor([]).factor).toBe(1);
+    const five = feedFactor(Array.from({ length: 5 }, () => ({ rule: 8, passed: 7.2 })));
+    expect(five.weight).toBeCloseTo((5 * 0.12 ** 2) / (5 * 0.12 ** 2 + 0.1 ** 2), 9);
+    expect(five.mean).toBeCloseTo(five.weight * Math.log(0.9), 9);
+    expect(five.factor).toBeGreaterThan(0.9);
+  });
+
+  it('borrows from the joint’s other positions, with more doubt', () => {
+    const known = feedFactor([{ rule: 8, passed: 7.2 }]);
+    const here = feedElsewhere(known);
+    expect(here.mean).toBe(known.mean);
+    expect(here.sd).toBeGreaterThan(known.sd);
   });
 });

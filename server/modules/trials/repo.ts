@@ -159,6 +159,9 @@ export async function timedTrials(db: Executor): Promise<TimedTrial[]> {
   return rows.map((row) => ({ ...row, found: row.found ?? 0, arcS: row.arcS ?? 0, timer: row.timer ?? 'typed' }));
 }
 
+/** Distinct settings looked at; more would not move the factor. */
+const mostSettings = 60;
+
 /** Passed trials of one metal, the newest first. */
 export async function passedTrials(db: Executor, materialGroup: string, limit = 400) {
   const rows = await select(db)
@@ -166,6 +169,29 @@ export async function passedTrials(db: Executor, materialGroup: string, limit = 
     .orderBy(desc(trials.row))
     .limit(limit);
   return rows.map((row) => ({ row: toRow(row), joint: row.trial.joint }));
+}
+
+/** Settings that passed on a joint, once each: which revision, in which position, at which feed. */
+export async function passedSettings(db: Executor, joint: string, materialGroup: string) {
+  return db
+    .select({
+      seamId: trials.seamId,
+      revision: sql<number>`coalesce(${observations.revision}, 1)`,
+      position: trials.position,
+      feed: trials.wireFeedMPerMin,
+    })
+    .from(trials)
+    .innerJoin(observations, eq(observations.id, trials.observationId))
+    .where(
+      and(
+        eq(trials.joint, joint),
+        eq(trials.materialGroup, materialGroup),
+        eq(trials.verdict, 'pass'),
+        eq(trials.withdrawn, false),
+      ),
+    )
+    .groupBy(trials.seamId, observations.revision, trials.position, trials.wireFeedMPerMin)
+    .limit(mostSettings);
 }
 
 /** Feed and trim of passed trials on one machine with one wire and gas. */

@@ -11,7 +11,16 @@ import {
   type TrialQuery,
   type TrialRow,
 } from '@fox-tempo/contract';
-import { paceElsewhere, paceOf, trimAt, trimLine, unknownPace } from '@fox-tempo/core/learning';
+import {
+  feedElsewhere,
+  feedFactor,
+  paceElsewhere,
+  paceOf,
+  trimAt,
+  trimLine,
+  unknownFeed,
+  unknownPace,
+} from '@fox-tempo/core/learning';
 import type { IssueCode } from '@fox-tempo/core/outcome';
 import { planSetting, type ThicknessRule } from '@fox-tempo/core/plan';
 import {
@@ -40,6 +49,7 @@ import {
   findTrial,
   formsOf,
   listTrials,
+  passedSettings,
   passedTrials,
   passedTrims,
   putTrial,
@@ -264,6 +274,7 @@ export async function learnedFor(
       machine === undefined || !choice
         ? null
         : await trimFor(db, machine, choice, seam.revision?.program.wireFeedMPerMin),
+    feed: choice ? await feedFor(db, seam, choice) : null,
     nearest: bySeam.slice(0, named).map((one) => ({ ...one, differs: [...one.differs] })),
   };
 }
@@ -280,6 +291,32 @@ async function paceFor(db: Database, welderId: string, position: string, mode: s
   const prior = others.length === 0 ? unknownPace : paceElsewhere(paceOf(others.map(timed)));
   const pace = paceOf(here.map(timed), prior);
   return { ...pace, seams: here.length, elsewhere: others.length };
+}
+
+/** Wire that passed on this joint against what the rule asks for of each setting; other positions of the joint lend what they know. */
+async function feedFor(
+  db: Database,
+  { spec }: SeamResource,
+  choice: NonNullable<SeamResource['choice']>,
+): Promise<Learned['feed']> {
+  const here = ruleFeed(spec, choice);
+  if (here === null) return null;
+  const passed: { readonly position: string; readonly rule: number; readonly passed: number }[] = [];
+  for (const { seamId, revision, position, feed } of await passedSettings(db, spec.joint, spec.materialGroup)) {
+    const found = await findRevision(db, seamId, revision);
+    const rule = found && ruleFeed(found.spec, found.choice);
+    if (rule) passed.push({ position, rule, passed: feed });
+  }
+  const own = passed.filter(({ position }) => position === spec.position);
+  const others = passed.filter(({ position }) => position !== spec.position);
+  const prior = others.length === 0 ? unknownFeed : feedElsewhere(feedFactor(others));
+  return { ...feedFactor(own, prior), settings: own.length, elsewhere: others.length, ruleMPerMin: here };
+}
+
+/** What the rule asks for, without a feed of one's own and without any learning. */
+function ruleFeed(spec: SeamResource['spec'], choice: NonNullable<SeamResource['choice']>): number | null {
+  const plan = planSetting(planRequest(spec, { ...choice, pace: undefined, wireFeedMPerMin: null }));
+  return plan.ok ? plan.value.wireFeedMPerMin : null;
 }
 
 async function trimFor(

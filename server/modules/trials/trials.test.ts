@@ -58,6 +58,23 @@ describe('six weeks of demo trials', () => {
     expect(learned.nearest[0].distance).toBeLessThan(3);
     expect(learned.nearest.every((one: { trial: TrialRow }) => one.trial.verdict === 'pass')).toBe(true);
   });
+
+  it('teach the wire that passed on a joint in a position, against the rule, once a setting', async () => {
+    const { feed } = (await test.as().get(`/api/seams/${seamId}/learned`).expect(200)).body;
+    expect(feed.settings + feed.elsewhere).toBeGreaterThan(0);
+    // Two readings of this shop's spread cannot weigh more than all of it.
+    expect(feed.weight).toBeGreaterThanOrEqual(0);
+    expect(feed.weight).toBeLessThan(1);
+    expect(feed.factor).toBeCloseTo(Math.exp(feed.mean), 9);
+    expect(feed.ruleMPerMin).toBeGreaterThan(1);
+    const passed = await list('?verdict=pass&limit=200');
+    const here = new Set(
+      passed.items
+        .filter((one) => one.position === 'PB' && one.materialGroup === 'steel')
+        .map((one) => `${one.seamId} ${one.revision} ${one.wireFeedMPerMin}`),
+    );
+    expect(feed.settings).toBeLessThanOrEqual(here.size);
+  });
 });
 
 const body = {

@@ -61,9 +61,41 @@ export function OwnWelds({ seamId, machineId, choice, plan, isNew, onChoice }: O
             <TakeTrim trimMm={data.trim.atFeed} choice={choice} onChoice={onChoice} />
           </Box>
         )}
+        {data?.feed && <FeedHere feed={data.feed} choice={choice} onChoice={onChoice} />}
         <Nearest nearest={data?.nearest ?? []} isNew={isNew} choice={choice} onChoice={onChoice} />
       </Box>
     </Panel>
+  );
+}
+
+/** Wire by joint and position: what passed here against the rule, and a feed to start from. */
+function FeedHere({
+  feed,
+  choice,
+  onChoice,
+}: {
+  readonly feed: NonNullable<Learned['feed']>;
+  readonly choice: ProgramChoice;
+  readonly onChoice: OwnWeldsProps['onChoice'];
+}) {
+  const { factor, settings, elsewhere, weight, ruleMPerMin } = feed;
+  const wireFeedMPerMin = Math.round(10 * ruleMPerMin * factor) / 10;
+  if (settings + elsewhere === 0 || Math.abs(factor - 1) <= noticed) return null;
+  return (
+    <Box fontSize="13px" color="quiet" display="flex" alignItems="center" gap="2" flexWrap="wrap">
+      {t('view.trials.feed-passed-here', {
+        factor: amount('plain', factor, 2),
+        settings,
+        elsewhere,
+        weight: amount('percent', 100 * weight, 0),
+        rule: amount('wireFeed', ruleMPerMin, 1),
+      })}
+      {choice.wireFeedMPerMin !== wireFeedMPerMin && (
+        <Action onClick={() => onChoice({ wireFeedMPerMin })}>
+          {t('view.trials.take-this-feed', { feed: amount('wireFeed', wireFeedMPerMin, 1) })}
+        </Action>
+      )}
+    </Box>
   );
 }
 

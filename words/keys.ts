@@ -2948,12 +2948,28 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.seen-count': { readonly count: number };
   readonly 'view.trials.seen-head': null;
   readonly 'view.trials.set-before-the-arc': null;
+  readonly 'view.trials.set-to': {
+    readonly feed: SaidValue;
+    readonly heat: SaidValue;
+    readonly mode: SaidValue;
+    readonly travel: SaidValue;
+  };
+  readonly 'view.trials.set-to-with-beat': {
+    readonly feed: SaidValue;
+    readonly heat: SaidValue;
+    readonly high: SaidValue;
+    readonly hz: SaidValue;
+    readonly low: SaidValue;
+    readonly mode: SaidValue;
+    readonly travel: SaidValue;
+  };
   readonly 'view.trials.settings-that-differ': null;
   readonly 'view.trials.should-make-a-leg': { readonly leg: SaidValue };
   readonly 'view.trials.shown-newest-first': { readonly count: SaidValue };
   readonly 'view.trials.side-back': null;
   readonly 'view.trials.simulated-no-arc-is-lit': null;
   readonly 'view.trials.since': null;
+  readonly 'view.trials.single-against-double': null;
   readonly 'view.trials.somebody-else-turns': null;
   readonly 'view.trials.something': null;
   readonly 'view.trials.something-on': { readonly side: SaidValue };
@@ -3189,4 +3205,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4413;
+export const sentenceCount = 4417;

@@ -2137,6 +2137,7 @@ export interface CoreSentences {
   readonly 'trials.undercut-of': { readonly depth: SaidValue; readonly most: SaidValue };
   readonly 'trials.why-confirm': { readonly count: number };
   readonly 'trials.why-grid': null;
+  readonly 'trials.why-other-beat': null;
   readonly 'trials.why-point': null;
   readonly 'trials.why-start-and-stop': null;
   readonly 'trials.why-sweep': { readonly sd: SaidValue; readonly step: SaidValue };

@@ -38,3 +38,4 @@ export {
 } from './verdict.ts';
 export { stepAt, sweepBand, sweepPlan, usualStride, type SweepBand, type SweepPlan, type SweepStep } from './sweep.ts';
 export { passesInARow, passesInRow, trialPlan, type PlanItem, type PlanItemKind } from './trial-plan.ts';
+export { otherBeat, type OtherBeat } from './other-beat.ts';

@@ -1,7 +1,7 @@
 /** Which coupons settle a new setting, the fewest first: what each is expected to tell, in bits. */
 import { amount, say, type Said } from '../said/index.ts';
 
-export type PlanItemKind = 'sweep' | 'point' | 'grid' | 'start-and-stop' | 'confirm';
+export type PlanItemKind = 'sweep' | 'point' | 'grid' | 'other-beat' | 'start-and-stop' | 'confirm';
 
 export interface PlanItem {
   readonly kind: PlanItemKind;
@@ -17,7 +17,16 @@ export interface PlanItem {
 export const passesInARow = 3;
 
 /** Source: entropy of a normal of `trimSdMm` cut into steps of `stepMm`, in bits; a pass or fail tells at most one. */
-export function trialPlan({ trimSdMm, stepMm }: { readonly trimSdMm: number; readonly stepMm: number }): PlanItem[] {
+export function trialPlan({
+  trimSdMm,
+  stepMm,
+  hasOtherBeat = false,
+}: {
+  readonly trimSdMm: number;
+  readonly stepMm: number;
+  /** Single and double pulse are both open for this seam. */
+  readonly hasOtherBeat?: boolean;
+}): PlanItem[] {
   const sweepBits = Math.max(Math.log2((trimSdMm * Math.sqrt(2 * Math.PI * Math.E)) / stepMm), 0);
   // A bead says yes or no about the step it is welded at; as much as that step is in doubt.
   const inBand = Math.min(stepMm / (trimSdMm * Math.sqrt(2 * Math.PI)), 0.9);
@@ -34,6 +43,9 @@ export function trialPlan({ trimSdMm, stepMm }: { readonly trimSdMm: number; rea
     ...(sweepBits > pointBits ? [sweep] : []),
     { kind: 'point', coupons: 1, bits: pointBits, why: say('trials.why-point'), onlyIfFailed: false },
     { kind: 'grid', coupons: 4, bits: 4 * pointBits, why: say('trials.why-grid'), onlyIfFailed: true },
+    ...(hasOtherBeat
+      ? [{ kind: 'other-beat', coupons: 1, bits: 1, why: say('trials.why-other-beat'), onlyIfFailed: false } as const]
+      : []),
     { kind: 'start-and-stop', coupons: 1, bits: 1, why: say('trials.why-start-and-stop'), onlyIfFailed: false },
     {
       kind: 'confirm',

@@ -1,5 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
+import { planSeam } from '../plan/index.ts';
+import { scenarios } from '../scenarios/index.ts';
 import {
+  otherBeat,
   nearness,
   passesInRow,
   qualityLevels,
@@ -168,5 +171,32 @@ describe('nearness', () => {
     expect(other.distance).toBeCloseTo(2, 9);
     expect(other.differs).toEqual(['gas', 'thickness']);
     expect(nearness(kind, { ...kind, materialGroup: 'aluminium' }).distance).toBeGreaterThan(tooFar);
+  });
+});
+
+describe('single against double pulse', () => {
+  const input = scenarios.find(({ id }) => id === 'trike-lid-seam')?.input;
+  const other = input?.mode === 'double-pulse' ? 'pulse' : 'double-pulse';
+
+  it('is the other one at the same wire and pace, so at the same leg, and one coupon of the plan', () => {
+    const plan = input && planSeam(input);
+    if (!input || !plan?.ok) throw new Error('no plan');
+    const found = otherBeat(input, plan.value);
+    if (!found?.ok) throw new Error('no other');
+    expect(found.value.mode).toBe(other);
+    expect(found.value.plan.wireFeedMPerMin).toBeCloseTo(plan.value.wireFeedMPerMin, 9);
+    expect(found.value.plan.travelMmPerMin).toBeCloseTo(plan.value.travelMmPerMin, 9);
+    // Legs are told to a tenth.
+    expect(Math.abs((found.value.plan.legMm ?? 0) - (plan.value.legMm ?? 0))).toBeLessThan(0.1);
+    expect((found.value.plan.slowBeat === null) !== (plan.value.slowBeat === null)).toBe(true);
+    expect(otherBeat({ ...input, mode: 'dip' }, plan.value)).toBeNull();
+  });
+
+  it('is welded before starts and stops, where both are open', () => {
+    const kinds = (hasOtherBeat: boolean) =>
+      trialPlan({ trimSdMm: 0.5, stepMm: 0.3, hasOtherBeat }).map(({ kind }) => kind);
+    expect(kinds(false)).not.toContain('other-beat');
+    const both = kinds(true);
+    expect(both.indexOf('other-beat')).toBeLessThan(both.indexOf('start-and-stop'));
   });
 });

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { randomUUID } from 'node:crypto';
-import type { DiagnosisAnswer, StandInBead, Trial, TrialRow } from '@fox-tempo/contract';
+import type { DiagnosisAnswer, Learned, StandInBead, Trial, TrialRow } from '@fox-tempo/contract';
 import { openTestApp } from '../../testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;
@@ -60,7 +60,9 @@ describe('six weeks of demo trials', () => {
   });
 
   it('teach the wire that passed on a joint in a position, against the rule, once a setting', async () => {
-    const { feed } = (await test.as().get(`/api/seams/${seamId}/learned`).expect(200)).body;
+    const { body } = await test.as().get(`/api/seams/${seamId}/learned`).expect(200);
+    const feed = (body as Learned).feed;
+    if (!feed) throw new Error('nothing of wire was learned');
     expect(feed.settings + feed.elsewhere).toBeGreaterThan(0);
     // Two readings of this shop's spread cannot weigh more than all of it.
     expect(feed.weight).toBeGreaterThanOrEqual(0);

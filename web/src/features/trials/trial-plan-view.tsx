@@ -1,9 +1,11 @@
 /** Which coupons to weld, the fewest first, and the sweep walked live: what to set, when to move on, where the first crackle came. */
 import { Box } from '@chakra-ui/react';
-import type { SeamResource } from '@fox-tempo/contract';
+import { planRequest, type SeamResource } from '@fox-tempo/contract';
+import { modeName, planSeam } from '@fox-tempo/core/plan';
 import { amount } from '@fox-tempo/core/said';
 import { noTune, stepDial } from '@fox-tempo/core/tuning';
 import {
+  otherBeat,
   passesInARow,
   passesInRow,
   stepAt,
@@ -11,6 +13,7 @@ import {
   sweepPlan,
   trialPlan,
   usualStride,
+  type OtherBeat,
   type PlanItemKind,
   type SweepPlan,
 } from '@fox-tempo/core/trials';
@@ -77,7 +80,11 @@ function Planned({
   const next = stepDial(machine.file, program, 'trimMm', 1);
   const stepMm = here && next ? Math.max(next.figure - here.figure, 0.05) : 0.3;
   const trimSdMm = learned?.trim ? Math.hypot(learned.trim.sdA, 0) : unknownTrimMm;
-  const items = trialPlan({ trimSdMm, stepMm });
+  const { spec, choice } = seam.revision ?? {};
+  const request = spec && choice && planRequest(spec, choice);
+  const plan = request && planSeam(request);
+  const other = request && plan?.ok ? otherBeat(request, plan.value) : null;
+  const items = trialPlan({ trimSdMm, stepMm, hasOtherBeat: other?.ok === true });
   const inRow = passesInRow((trials?.items ?? []).map(({ verdict }) => verdict));
   return (
     <Box
@@ -105,7 +112,8 @@ function Planned({
                 </Box>
               </Box>
               <Box fontSize="13px" color="quiet">
-                {tell(why)} {bits > 0.05 && t('view.trials.tells-bits', { bits: amount('plain', bits, 1) })}
+                {tell(why)} {kind === 'other-beat' && other?.ok && otherWords(other.value)}{' '}
+                {bits > 0.05 && t('view.trials.tells-bits', { bits: amount('plain', bits, 1) })}
               </Box>
             </Box>
           ))}
@@ -135,11 +143,33 @@ function Planned({
   );
 }
 
+/** What the other one is set to, beside what stands. */
+function otherWords({
+  mode,
+  plan: { wireFeedMPerMin, travelMmPerMin, slowBeat, heatInputKjPerMm },
+}: OtherBeat): string {
+  const terms = {
+    mode: modeName(mode),
+    feed: amount('wireFeed', wireFeedMPerMin, 1),
+    travel: amount('travel', travelMmPerMin, 0),
+    heat: amount('heatInput', heatInputKjPerMm, 2),
+  };
+  return slowBeat
+    ? t('view.trials.set-to-with-beat', {
+        ...terms,
+        low: amount('wireFeed', slowBeat.lowFeedMPerMin, 1),
+        high: amount('wireFeed', slowBeat.highFeedMPerMin, 1),
+        hz: amount('frequency', slowBeat.frequencyHz, 1),
+      })
+    : t('view.trials.set-to', terms);
+}
+
 function itemName(kind: PlanItemKind): string {
   return {
     sweep: t('view.trials.sweep-of-the-arc'),
     point: t('view.trials.the-point'),
     grid: t('view.trials.grid-around-it'),
+    'other-beat': t('view.trials.single-against-double'),
     'start-and-stop': t('view.trials.start-and-stop'),
     confirm: t('view.trials.the-same-again'),
   }[kind];

@@ -53,6 +53,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.cards.not-on-this-machine-nearest': { readonly nearest: SaidValue; readonly what: SaidValue };
   readonly 'server.cards.nothing-changes-from-how-it': null;
   readonly 'server.cards.opens-this-card': null;
+  readonly 'server.cards.own-steps': { readonly name: SaidValue; readonly value: SaidValue };
   readonly 'server.cards.pass': null;
   readonly 'server.cards.passes': null;
   readonly 'server.cards.revision': { readonly file: SaidValue; readonly number: SaidValue; readonly spec: SaidValue };
@@ -3205,4 +3206,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4417;
+export const sentenceCount = 4418;

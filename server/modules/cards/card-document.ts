@@ -16,7 +16,7 @@ import { gunWords, jointRule, modeName, type Plan, planSeam, positionName } from
 import { scoreOf, sequenceOnMachine } from '@fox-tempo/core/score';
 import { firstArcList, neededSetup, rollOf } from '@fox-tempo/core/setup';
 import type { UnitSystem } from '@fox-tempo/core/units';
-import { dialWindowWords, windowOnDials } from '@fox-tempo/core/window';
+import { dialWindowWords, windowOnDials, withOffset, type Offset } from '@fox-tempo/core/window';
 import type { Language, Shown, Words } from '@fox-tempo/words';
 import { dayIn } from '../../http/timestamp.ts';
 import { sequenceLines } from './sequence-lines.ts';
@@ -40,6 +40,8 @@ export interface CardContent {
   readonly slots: readonly HeldInSlot[];
   /** Address of this card on a screen in the shop; null where the shop's network is not opened. */
   readonly opens: string | null;
+  /** Whose own steps inside the window stand beside the dials; null: nobody's. */
+  readonly own: { readonly name: string; readonly offset: Offset } | null;
 }
 
 /** How close a card is set, so that it stays on one page: as it likes; lines that stand folded and less air; start and stop beside their picture too. */
@@ -47,7 +49,7 @@ export const cardDensities = [0, 1, 2, 3] as const;
 export type CardDensity = (typeof cardDensities)[number];
 
 export function cardDocument(
-  { seam, revision, machine, paper, printedAt, timeZone, slots, opens }: CardContent,
+  { seam, revision, machine, paper, printedAt, timeZone, slots, opens, own }: CardContent,
   say: Words,
   density: CardDensity = 0,
 ): TDocumentDefinitions {
@@ -60,6 +62,13 @@ export function cardDocument(
   // A window is of one revision; another one's says nothing here.
   const written = seam.windows.find((one) => one.machineId === machine.id && one.revision === revision.number);
   const ends = written ? windowOnDials(file, program, written.window) : [];
+  const ownDials = own ? translate(file, withOffset(program, own.offset)).dials : [];
+  const ownWords = ({ dialId, value }: DialSetting): string => {
+    const mine = ownDials.find((one) => one.dialId === dialId);
+    return own && mine && Math.abs(mine.value - value) > 1e-9
+      ? t('server.cards.own-steps', { name: own.name, value: mine.display })
+      : '';
+  };
   const changed = ({ dialId, value }: DialSetting) => {
     const now = standing?.dials[dialId];
     return now !== undefined && Math.abs(now - value) > 1e-9;
@@ -101,6 +110,7 @@ export function cardDocument(
           tell(dial.level ?? ''),
           tell(dial.sense ?? ''),
           missOf(say, dial),
+          ownWords(dial),
           ends.length === 0 ? '' : tell(dialWindowWords(file, ends, dial.dialId) ?? sayCode('window.stays-as-set')),
         ]
           .filter(Boolean)

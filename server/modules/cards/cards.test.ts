@@ -1,6 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { SeamResource } from '@fox-tempo/contract';
+import { asStands, type MachineResource, type SeamResource } from '@fox-tempo/contract';
+import { translate } from '@fox-tempo/core/machine';
+import { withOffset } from '@fox-tempo/core/window';
+import { wordsIn } from '@fox-tempo/words';
 import { pagesOf } from '../papers/pdf.ts';
+import { cardDocument, type CardContent } from './card-document.ts';
 import { openTestApp } from '../../testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;
@@ -102,5 +106,37 @@ describe('a score kept with its revision', () => {
       secondPercent: 80,
       tapsAtMm: [],
     });
+  });
+
+  it('says a welder’s own steps beside the dials that they move, and nobody’s where there are none', async () => {
+    const machine = (await test.as().get('/api/machines/rowan').expect(200)).body as MachineResource;
+    const one = await seam('axle-plate-to-tube');
+    if (!one.revision) throw new Error('no setting');
+    const words = await wordsIn('en', 'metric');
+    const printed = (own: CardContent['own']) =>
+      JSON.stringify(
+        cardDocument(
+          {
+            seam: one,
+            revision: one.revision!,
+            machine,
+            paper: 'A5',
+            language: 'en',
+            units: 'metric',
+            printedAt: new Date(),
+            timeZone: 'Europe/Berlin',
+            slots: [],
+            opens: null,
+            own,
+          },
+          words,
+        ),
+      );
+    const faster = printed({ name: 'Teo Varnholt', offset: { wireFeedMPerMin: 0.3 } });
+    const program = withOffset(one.revision.program, { wireFeedMPerMin: 0.3 });
+    const display = translate(asStands(machine), program).dials.find(({ label }) => label === 'Wire feed')?.display;
+    expect(display).toBeDefined();
+    expect(faster).toContain(`Teo Varnholt: ${display ?? ''}`);
+    expect(printed(null)).not.toContain('Teo Varnholt:');
   });
 });

@@ -12,7 +12,7 @@ import { currentEntries } from '../slots/repo.ts';
 export function cardHandlers(pool: ComputePool): Pick<Handlers, 'card'> {
   return {
     /** The newest revision on one machine's card. */
-    card: async ({ db, params, query, signal, http }) => {
+    card: async ({ db, me, params, query, signal, http }) => {
       const { machine: machineId, paper, units, lang } = query;
       const language = lang ?? wordsOf(http.response).language;
       const seam = await requireSeam(db, params.id);
@@ -28,7 +28,23 @@ export function cardHandlers(pool: ComputePool): Pick<Handlers, 'card'> {
       const opens = lan
         ? `${lanOrigin(lan)}/bench-mode/${seam.id}?${new URLSearchParams({ machine: machineId, revision: String(revision.number) }).toString()}`
         : null;
-      const card = { opens, seam, revision, machine, paper, language, units, printedAt: new Date(), timeZone, slots };
+      const steps = seam.offsets.find(
+        (one) => one.machineId === machineId && one.personId === me.id && one.revision === revision.number,
+      );
+      const own = steps ? { name: me.name, offset: steps.offset } : null;
+      const card = {
+        own,
+        opens,
+        seam,
+        revision,
+        machine,
+        paper,
+        language,
+        units,
+        printedAt: new Date(),
+        timeZone,
+        slots,
+      };
       const pdf = await pool.run({ kind: 'card', card }, signal);
       const name = `${machine.file.name} ${seam.spec.name} r${seam.revision.number}.pdf`.replace(/[^\w .,-]+/g, '');
       return new Raw((response) =>

@@ -24,12 +24,19 @@ export interface AssembleOptions {
   readonly dataFolder?: string | undefined;
   /** Ended sessions are swept away now and then. */
   readonly prunes?: boolean;
+  /** A thread for computations is kept ready. */
+  readonly keepsOne?: boolean;
 }
 
 /** Brings the database up (after a backup, where it holds something) and opens everything over it. */
-export async function assemble({ url, dataFolder, prunes = false }: AssembleOptions): Promise<Assembly> {
+export async function assemble({
+  url,
+  dataFolder,
+  prunes = false,
+  keepsOne = false,
+}: AssembleOptions): Promise<Assembly> {
   const connection = connect(url);
-  const pool = createComputePool();
+  const pool = createComputePool({ keepsOne });
   const keeper = createKeeper({ url, dataFolder });
   const queue = createJobQueue(url, connection);
   try {

@@ -22,7 +22,7 @@ function fail(message: string): never {
   process.exit(1);
 }
 
-const assembly = await assemble({ url, dataFolder: process.env['FOX_TEMPO_DATA'], prunes: true }).catch(
+const assembly = await assemble({ url, dataFolder: process.env['FOX_TEMPO_DATA'], prunes: true, keepsOne: true }).catch(
   (error: unknown) => {
     log.error('the database could not be brought up', factsOf(error));
     return fail(
@@ -54,6 +54,7 @@ for (const listener of listeners) {
   listener.requestTimeout = 60_000;
 }
 keeper.watch();
+void pool.warm();
 queue.work(pool).catch((error: unknown) => log.warn('the job queue is not open yet', factsOf(error)));
 
 let stopping = false;

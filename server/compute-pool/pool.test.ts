@@ -60,4 +60,12 @@ describe('the pool', () => {
     leaving.abort();
     await Promise.all(all);
   });
+
+  it('warms up without an answer, and answers afterwards as before', async () => {
+    await pool.warm();
+    expect(pool.load()).toEqual({ running: 0, waiting: 0 });
+    const melt = { filler: 'steel-solid', diameterMm: 1.2, extensionMm: 15, currentA: 200 };
+    const answer = await pool.run({ kind: 'verb', verb: 'melt', input: melt });
+    expect(JSON.parse(answer.toString())).toMatchObject({ currentA: 200 });
+  });
 });

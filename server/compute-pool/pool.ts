@@ -25,12 +25,15 @@ const isPaper = ({ kind }: Task) => papers.includes(kind);
 export interface ComputePool {
   /** Bytes of the answer; 422 with the core's issues, 503 when too many wait. */
   run(task: Task, signal?: AbortSignal): Promise<Buffer>;
+  /** Loads what questions and papers need, so that nobody waits for it. */
+  warm(): Promise<void>;
   /** Tasks running and waiting now. */
   load(): { readonly running: number; readonly waiting: number };
   close(): Promise<void>;
 }
 
-export function createComputePool(): ComputePool {
+/** `keepsOne`: a thread stays when nobody asks, so that the first question after a pause is as quick as the next. */
+export function createComputePool({ keepsOne = false }: { readonly keepsOne?: boolean } = {}): ComputePool {
   // One core is left to the server itself.
   const threads = Math.max(availableParallelism() - 1, 1);
   const turns = createTurns(threads, mostWaiting);
@@ -39,7 +42,7 @@ export function createComputePool(): ComputePool {
     (pool ??= new Piscina({
       filename: usualFile,
       execArgv: ['--import', 'tsx'],
-      minThreads: 0,
+      minThreads: keepsOne ? 1 : 0,
       maxThreads: threads,
       idleTimeout: 60_000,
     }));
@@ -87,11 +90,21 @@ export function createComputePool(): ComputePool {
       }
       return Buffer.from(answer.bytes.buffer, answer.bytes.byteOffset, answer.bytes.byteLength);
     },
+    async warm() {
+      for (const filename of [usualFile, paperFile])
+        // What it answers is thrown away; a thread that cannot begin says so at the first question that matters.
+        await open()
+          .run({ task: warming, left: new Int32Array(new SharedArrayBuffer(4)) }, { filename })
+          .catch(() => undefined);
+    },
     load: () => turns.load(),
     async close() {
       await pool?.destroy();
     },
   };
 }
+
+/** Asks for nothing; both files take it and only load themselves. */
+const warming: Task = { kind: 'warm' };
 
 const gone: Issue = { path: '', code: 'cancelled', message: phrase('server.compute-pool.nobody-waits-for-this-any') };

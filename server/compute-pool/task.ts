@@ -8,6 +8,7 @@ import type { SheetContent } from '../modules/papers/procedure-document.ts';
 import type { RecordContent } from '../modules/papers/trial-document.ts';
 
 type ThreadTask =
+  | Warming
   | {
       readonly kind: 'verb';
       readonly verb: VerbName;
@@ -17,8 +18,14 @@ type ThreadTask =
     }
   | { readonly kind: 'map-row'; readonly job: MapJob; readonly row: number };
 
+/** Only loads the file that it is given to. */
+interface Warming {
+  readonly kind: 'warm';
+}
+
 /** What is printed, by a file of its own. */
 export type PaperTask =
+  | Warming
   | { readonly kind: 'card'; readonly card: CardContent }
   | { readonly kind: 'procedure'; readonly sheet: SheetContent }
   | { readonly kind: 'trial-record'; readonly record: RecordContent }
@@ -38,6 +45,7 @@ export default async function run({
 }): Promise<TaskAnswer> {
   const isAwaited = () => Atomics.load(left, 0) === 0;
   if (!isAwaited()) return { issues: [] };
+  if (task.kind === 'warm') return { issues: [] };
   if (task.kind === 'map-row') return json(mapRow(task.job, task.row));
   const outcome = verbs[task.verb].run(task.input, isAwaited);
   if (!outcome.ok) return { issues: outcome.issues };

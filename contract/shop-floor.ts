@@ -142,7 +142,7 @@ const someIds = z.string().max(200);
 export const runPlanQuery = paperQuery.extend({
   fixed: z
     .string()
-    .max(6000)
+    .max(12_000)
     .default('')
     .transform((text) =>
       Object.fromEntries(

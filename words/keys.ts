@@ -1812,6 +1812,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.run-plan.seam': null;
   readonly 'view.run-plan.take-the-better': { readonly less: SaidValue };
   readonly 'view.run-plan.the-solver-gave-nothing': null;
+  readonly 'view.run-plan.too-many-held': null;
   readonly 'view.run-plan.wait-after-each': {
     readonly allowed: SaidValue;
     readonly arc: SaidValue;
@@ -3206,4 +3207,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4418;
+export const sentenceCount = 4419;

@@ -57,7 +57,7 @@ describe('the run plan for the wall', () => {
     // No lanes and no tables are left.
     expect(without.length).toBeLessThan(whole.length);
     await wall({ fixed: 'rowan:order-2041/hitch-bracket-fillet,nothing;nowhere:x', away: 'nowhere' }).expect(200);
-    await wall({ fixed: 'x'.repeat(6001) }).expect(422);
+    await wall({ fixed: 'x'.repeat(12_001) }).expect(422);
   });
 });
 

@@ -35,6 +35,9 @@ export async function loadRunPlan({ request }: { request: Request }) {
   };
 }
 
+/** What a server takes as an address. */
+const longestAddress = 12_000;
+
 export function RunPlan() {
   const { orders, machines, seams, stock } = useLoaderData<Awaited<ReturnType<typeof loadRunPlan>>>();
   const [kept, setKept] = useMovedByHand();
@@ -56,6 +59,7 @@ export function RunPlan() {
   );
   const { answer, current, issues } = useSum('dayPlan', ask);
   const proof = useProof(ask, current ? answer : null);
+  const wall = runPlanAddress(kept, { language, units });
   const onFixed = (fixed: typeof kept.fixed) => setKept({ ...kept, fixed });
   return (
     <>
@@ -63,11 +67,17 @@ export function RunPlan() {
         title={t('view.run-plan.run-plan')}
         line={t('view.run-plan.open-orders', { orders: orders.length, jobs: jobs.length })}
       >
-        <Action asChild>
-          <a href={runPlanAddress(kept, { language, units })} target="_blank" rel="noreferrer">
+        {wall.length > longestAddress ? (
+          <Action disabled title={t('view.run-plan.too-many-held')}>
             {t('view.run-plan.for-the-wall')}
-          </a>
-        </Action>
+          </Action>
+        ) : (
+          <Action asChild>
+            <a href={wall} target="_blank" rel="noreferrer">
+              {t('view.run-plan.for-the-wall')}
+            </a>
+          </Action>
+        )}
         <Action
           disabled={!answer}
           onClick={() => answer && download('run-plan.csv', 'text/csv', planCsv(answer, jobs, machines))}

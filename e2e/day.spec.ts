@@ -33,6 +33,7 @@ test('heat in a part: the plate at any moment, waits under a ceiling, the order 
   await expect(page.getByText(/^Waits least: (?:\d, ){7}\d;/)).toBeVisible({ timeout: 40_000 });
   await page.getByRole('button', { name: 'Levels of seam 8 into the score' }).click();
   await expect(page.getByText(/In the score’s draft for place 8: a tap at/)).toBeVisible();
+  await expectAccessible(page, 'day');
   await page.getByRole('link', { name: 'Open the score' }).click();
   await expect(page.getByText(/edited; draft kept here/)).toBeVisible();
 });
@@ -107,6 +108,7 @@ test.describe('in a shop of its own', () => {
     await page.goto(`${shop.url}/machines/rowan/refill`);
     await page.getByRole('button', { name: 'Change Mix 1' }).click();
     await expect(page.getByText(/Cylinder chained and capped when moved/)).toBeVisible();
+    await expectAccessible(page, 'day');
     await expect(page.getByRole('button', { name: 'Changed: write it down' })).toBeDisabled();
     for (const box of await page.getByRole('checkbox').all()) await box.check({ force: true });
     await page.getByLabel('Left in the old one, bar').fill('4');

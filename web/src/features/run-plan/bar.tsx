@@ -75,7 +75,6 @@ export const Bar = memo(function Bar({ bar, job, end, held, onStep, onHold }: Ba
         touchAction="none"
         zIndex={isDragging ? 2 : undefined}
         opacity={isDragging ? 0.85 : undefined}
-        title={title}
         style={{
           left: share(bar.fromMinute),
           width: share(bar.toMinute - bar.fromMinute),
@@ -90,11 +89,14 @@ export const Bar = memo(function Bar({ bar, job, end, held, onStep, onHold }: Ba
         }}
         onClick={() => job && onHold(job)}
       >
-        <Box truncate>
+        {/* What is cut off is said in full where the pointer rests. */}
+        <Box truncate title={title}>
           {late ? '✕ ' : ''}
           {name}
         </Box>
-        <Box truncate>{job?.order}</Box>
+        <Box truncate title={title}>
+          {job?.order}
+        </Box>
       </chakra.button>
     </>
   );

@@ -35,7 +35,7 @@ describe('a bottle changed for another of its kind', () => {
     expect(await screen.findByText(/Cylinder chained and capped/)).toBeTruthy();
     expect((writeDown() as HTMLButtonElement).disabled).toBe(true);
     // Another gas is no other of its kind.
-    const choice = screen.getByLabelText('Comes instead') as HTMLSelectElement;
+    const choice = screen.getByLabelText<HTMLSelectElement>('Comes instead');
     expect([...choice.options].map(({ text }) => text)).toEqual(['Mix 2, 190 bar', 'a new one']);
     tickAll();
     fireEvent.change(screen.getByLabelText('Left in the old one, bar'), { target: { value: '3' } });

@@ -60,8 +60,10 @@ test.describe('in a shop of its own', () => {
     const rows = page.getByRole('table').getByRole('row');
     const bar = (name: RegExp) => page.getByRole('button', { name });
     await expect(rows.nth(1)).toBeVisible({ timeout: 30_000 });
-    // By the search alone, or by the solver in the background.
-    await expect(page.getByText('proven: no other order costs less')).toBeVisible({ timeout: 30_000 });
+    // By the search alone, or by the solver in the background; on a busy machine it may only bound it in its seconds.
+    await expect(page.getByText(/proven: no other order costs less|no order costs less than/)).toBeVisible({
+      timeout: 40_000,
+    });
     await expect(page.getByText(/Jack post, going up.*its chart has no line for/)).toBeVisible();
     const wall = await page
       .context()

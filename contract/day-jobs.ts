@@ -37,6 +37,11 @@ export function dayJobs(orders: readonly Order[], seams: readonly SeamResource[]
     );
 }
 
+/** What the core is asked about: jobs without the names people know them by. */
+export function bareJobs(jobs: readonly NamedJob[]): NextJob[] {
+  return jobs.map(({ seamId: _seam, name: _name, order: _order, dueOn: _due, ...job }) => job);
+}
+
 /** Whole days from one ISO day to another; negative when it lies before. */
 export function daysBetween(from: string, to: string): number {
   return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000);

@@ -3,7 +3,7 @@ export { meltInput, planInput, pulseInput } from './compute.ts';
 export { verbNames, verbs, type VerbName } from './verbs.ts';
 export type { Verb } from './verb.ts';
 export { openApiDocument } from './openapi.ts';
-export { dayJobs, daysBetween, type NamedJob } from './day-jobs.ts';
+export { bareJobs, dayJobs, daysBetween, type NamedJob } from './day-jobs.ts';
 export { exampleFiles } from './example-files.ts';
 export { fileSchemas } from './file-schemas.ts';
 export { parseWith } from './issues.ts';

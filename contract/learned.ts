@@ -20,9 +20,16 @@ export const learned = z.object({
       atFeed: z.number(),
     })
     .nullable(),
-  /** Wire that passed on this joint in this position against the rule's, and the rule's for this very seam. */
+  /** Wire that passed on this joint in this position against the rule's; the rule's for this very seam, and the feed to start from. */
   feed: z
-    .object({ ...shrunk, factor: z.number(), settings: z.int(), elsewhere: z.int(), ruleMPerMin: z.number() })
+    .object({
+      ...shrunk,
+      factor: z.number(),
+      settings: z.int(),
+      elsewhere: z.int(),
+      ruleMPerMin: z.number(),
+      startMPerMin: z.number(),
+    })
     .nullable(),
   /** Passed trials of seams like this one, the nearest first; what differs is said in codes. */
   nearest: z.array(

@@ -1029,6 +1029,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.heat.moment': null;
   readonly 'view.heat.needs-a-second-level': null;
   readonly 'view.heat.never-so-warm': null;
+  readonly 'view.heat.no-field-yet': null;
   readonly 'view.heat.no-plan': null;
   readonly 'view.heat.no-seam-starts-above': null;
   readonly 'view.heat.no-such-edge': { readonly at: SaidValue };
@@ -3207,4 +3208,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4419;
+export const sentenceCount = 4420;

@@ -1,2 +1,3 @@
+export { aheadMm, levelFor, levelLimits, worthPercent } from './level.ts';
 export { baseMetals, usualBaseMetal, type BaseMetal } from './metals.ts';
 export { spreadPerMm } from './spread.ts';

@@ -5,7 +5,7 @@ import { failure, success, type Outcome } from '../outcome/index.ts';
 import { simulate, type SimulationMetrics, type TransferMode } from '../simulation/index.ts';
 import { fillerOf, wireAreaMm2 } from '../consumables/index.ts';
 import { showThrough } from '../heat/index.ts';
-import type { Cause } from './causes.ts';
+import type { Cause } from './cause.ts';
 
 /** As a welder, a panel and a rule would find it. */
 export interface Found {

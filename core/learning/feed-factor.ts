@@ -33,3 +33,8 @@ export function feedFactor(settings: readonly PassedSetting[], prior: Prior = un
 export function feedElsewhere(known: Shrunk): Prior {
   return { mean: known.mean, sd: Math.hypot(known.sd, positionSd) };
 }
+
+/** Feed to start from, m/min, to a tenth: what a dial and a hand can tell apart. */
+export function feedToStart(ruleMPerMin: number, { factor }: Pick<FeedFactor, 'factor'>): number {
+  return Math.round(10 * ruleMPerMin * factor) / 10;
+}

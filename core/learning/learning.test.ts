@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { feedElsewhere, feedFactor, paceElsewhere, paceOf, trimAt, trimLine } from './index.ts';
+import { feedElsewhere, feedFactor, feedToStart, paceElsewhere, paceOf, trimAt, trimLine } from './index.ts';
 import { shrink } from './shrink.ts';
 
 const slow = Math.exp(-0.35);
@@ -75,6 +75,7 @@ describe('wire by joint and position', () => {
   // The same conjugate update as for pace, with tau .12 and sigma .1: w = n tau² / (n tau² + sigma²).
   it('is the rule’s until something passed, and believes five settings by nine tenths', () => {
     expect(feedFactor([]).factor).toBe(1);
+    expect(feedToStart(8, { factor: 0.913 })).toBe(7.3);
     const five = feedFactor(Array.from({ length: 5 }, () => ({ rule: 8, passed: 7.2 })));
     expect(five.weight).toBeCloseTo((5 * 0.12 ** 2) / (5 * 0.12 ** 2 + 0.1 ** 2), 9);
     expect(five.mean).toBeCloseTo(five.weight * Math.log(0.9), 9);

@@ -2,10 +2,10 @@
  * Taper plan: how warm the plate ahead of the arc has become at stations along a seam, and what level that leaves to be asked for.
  * Conduction through a sheet from the arc's own past, edges and ends mirrored (heat does not leave a plate at its edge); after Rosenthal.
  * Main is taken as tuned in a trial on a plate at 20 °C. The level answers to the warmth that is there without this arc's own field, which the
- * trial had too: level = (melting - base) / (melting - trial) on power, held between 60 and 105 %. Travel stays, so the leg falls with it.
+ * trial had too. Travel stays, so the leg falls with it.
  */
 import { say, amount, type Phrase } from '../said/index.ts';
-import { spreadPerMm as spread, usualBaseMetal } from '../conduction/index.ts';
+import { aheadMm, levelFor, spreadPerMm as spread, usualBaseMetal, worthPercent } from '../conduction/index.ts';
 import { fillerOf } from '../consumables/index.ts';
 import { migEfficiency } from '../heat/index.ts';
 import type { Program } from '../machine/index.ts';
@@ -46,16 +46,10 @@ const riseBand = 0.25;
 const stations = 9;
 const steps = 90;
 const mirrors = 6;
-/** How far before the arc a plate's warmth is felt, mm. */
-const aheadMm = 6;
 /** The last station lies so far before the end, where the plate still is something ahead of the arc, mm. */
 const endMm = 2 * aheadMm;
 /** Plate of the trial that main was tuned in, °C; assumed. */
 const trialC = 20;
-/** Levels beyond these are not held by the same arc, percent. */
-const levelLimits = [60, 105] as const;
-/** A level nearer to main than this is main, percent. */
-const worthPercent = 4;
 
 /** Issues: side and plate temperature out of their limits. */
 export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: TaperInput): Outcome<Taper> {
@@ -87,22 +81,19 @@ export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: Ta
     }
     return { all: (watts * all) / perKelvin, own: (watts * own) / perKelvin };
   };
-  const levelFor = (rise: number) => {
-    const [least, most] = levelLimits;
-    return Math.min(Math.max((100 * (meltsAtC - plateC - rise)) / (meltsAtC - trialC), least), most);
-  };
+  const levelAt = (rise: number) => levelFor(plateC + rise, meltsAtC, trialC);
   const found = Array.from({ length: stations }, (_, at): TaperStation => {
     const mm = (Math.max(lengthMm - endMm, 0) * at) / (stations - 1);
     const { all, own } = riseAt(mm, lengthMm);
     const back = all - own;
-    const levelPercent = levelFor(back);
+    const levelPercent = levelAt(back);
     return {
       mm,
       aheadC: plateC + all,
       baseC: plateC + back,
       levelPercent,
       legShare: Math.sqrt(levelPercent / 100),
-      band: bandOf(levelFor(back * (1 - riseBand)), levelFor(back * (1 + riseBand))),
+      band: bandOf(levelAt(back * (1 - riseBand)), levelAt(back * (1 + riseBand))),
     };
   });
   const second = program.sequence.secondPercent;

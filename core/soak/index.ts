@@ -3,7 +3,7 @@ export { aroundMm, atJoint, frameLines } from './frame-part.ts';
 export { bestOrder, betweenS, inOrder, type OrderedSoak } from './order.ts';
 export type { BoxShape, FrameShape, PartShape, Place, Plate } from './shapes.ts';
 export { plateField, settledS, type PlateField } from './plate-field.ts';
-export { aheadMm, soak, type Soaked, type SoakedSeam, type SoakInput } from './soak.ts';
+export { soak, type Soaked, type SoakedSeam, type SoakInput } from './soak.ts';
 export type { SoakSeam } from './run.ts';
 export { tapLevels, type TapLevels } from './tap-levels.ts';
 export { readingAgainst, type HeatReading, type ReadingVerdict } from './thermometer.ts';

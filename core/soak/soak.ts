@@ -1,4 +1,5 @@
 /** Seams on one part, one after the other: how warm it is ahead of the arc, what level that leaves, and how long to wait under a ceiling. */
+import { aheadMm, levelFor, worthPercent } from '../conduction/index.ts';
 import { marchOver, type March } from './march.ts';
 import { recentLineRise } from './near-source.ts';
 import { partOf } from './parts.ts';
@@ -23,6 +24,8 @@ export interface SoakedSeam {
   /** When it really starts, with the waits before it, s. */
   readonly startAtS: number;
   readonly endAtS: number;
+  /** Of the weld. */
+  readonly lengthMm: number;
   readonly waitS: number;
   /** Along the seam: mm from its start, and °C just ahead of the arc. */
   readonly aheadC: readonly (readonly [number, number])[];
@@ -41,14 +44,9 @@ export interface Soaked {
   readonly tempAt: (place: Place, atS: number) => number;
 }
 
-/** How far before the arc a plate's warmth is felt, mm. */
-export const aheadMm = 6;
 const stations = 12;
-/** A hand holds two or three levels; beyond these limits it is not the same arc, percent. */
-const levelLimits = [60, 105] as const;
+/** A hand holds two or three levels. */
 const mostLevels = 3;
-/** Less than this is not worth a tap, percent. */
-const worthPercent = 4;
 /** No seam is waited for longer than a shift, s. */
 const longestWaitS = 8 * 3600;
 /** Nobody waits to less, s. */
@@ -140,6 +138,7 @@ function soaked(
   return {
     startAtS: startS,
     endAtS: endS,
+    lengthMm,
     waitS,
     aheadC,
     baseC,
@@ -163,13 +162,7 @@ function levelsFor(
   trialC: number,
   lengthMm: number,
 ): [number, number][] {
-  const wanted = baseC.map(
-    ([mm, base]) =>
-      [
-        mm,
-        Math.min(Math.max((100 * (meltsAtC - base)) / (meltsAtC - trialC), levelLimits[0]), levelLimits[1]),
-      ] as const,
-  );
+  const wanted = baseC.map(([mm, base]) => [mm, levelFor(base, meltsAtC, trialC)] as const);
   const highest = Math.max(...wanted.map(([, level]) => level));
   const lowest = Math.min(...wanted.map(([, level]) => level));
   const count = Math.min(Math.max(Math.round((highest - lowest) / worthPercent), 1), mostLevels);

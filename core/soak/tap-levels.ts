@@ -1,4 +1,5 @@
 /** A level schedule as a hand can hold it with one second level: where the tap is due and what it goes to. */
+import { worthPercent } from '../conduction/index.ts';
 
 export interface TapLevels {
   readonly tapAtMm: number;
@@ -9,8 +10,6 @@ export interface TapLevels {
 
 /** A tap this soon after the start is the start, mm. */
 const atOnceMm = 1;
-/** Nearer to main than this it is main, percent. */
-const worthPercent = 4;
 
 /** The tap that leaves least between schedule and levels, squared over the length; null where main holds to the end. */
 export function tapLevels(levels: readonly (readonly [number, number])[], lengthMm: number): TapLevels | null {

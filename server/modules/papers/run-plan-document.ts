@@ -1,5 +1,5 @@
 /** The day's run for the wall: a lane for each machine, and under it what is welded when, with a box to tick. */
-import { asStands, type MachineResource, type NamedJob } from '@fox-tempo/contract';
+import { asStands, bareJobs, type MachineResource, type NamedJob } from '@fox-tempo/contract';
 import { barsOn, hoursMinutes, planDay, usualShifts, type DayPlan } from '@fox-tempo/core/day-plan';
 import type { UnitSystem } from '@fox-tempo/core/units';
 import type { Language, Words } from '@fox-tempo/words';
@@ -26,7 +26,7 @@ export function runPlanDocument(content: DayContent, say: Words): TDocumentDefin
   const { t } = say;
   const { jobs, machines, fixed, paper, printedAt, timeZone } = content;
   const plan = planDay(
-    jobs.map(({ seamId: _seam, name: _name, order: _order, dueOn: _due, ...job }) => job),
+    bareJobs(jobs),
     machines.map((machine) => ({ id: machine.id, file: asStands(machine), state: machine.standing })),
     fixed,
   );

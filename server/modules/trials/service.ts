@@ -14,6 +14,7 @@ import {
 import {
   feedElsewhere,
   feedFactor,
+  feedToStart,
   paceElsewhere,
   paceOf,
   trimAt,
@@ -310,7 +311,14 @@ async function feedFor(
   const own = passed.filter(({ position }) => position === spec.position);
   const others = passed.filter(({ position }) => position !== spec.position);
   const prior = others.length === 0 ? unknownFeed : feedElsewhere(feedFactor(others));
-  return { ...feedFactor(own, prior), settings: own.length, elsewhere: others.length, ruleMPerMin: here };
+  const found = feedFactor(own, prior);
+  return {
+    ...found,
+    settings: own.length,
+    elsewhere: others.length,
+    ruleMPerMin: here,
+    startMPerMin: feedToStart(here, found),
+  };
 }
 
 /** What the rule asks for, without a feed of one's own and without any learning. */

@@ -1,7 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { dayJobs, daysBetween } from '@fox-tempo/contract';
+import { bareJobs, dayJobs, daysBetween } from '@fox-tempo/contract';
 import { order, seam } from '../testing/shop.ts';
-import { bareJobs } from './day-jobs.ts';
 
 const today = '2026-03-10';
 const jobs = (change: object) => dayJobs([order({ dueOn: today, ...change })], [seam()], today);

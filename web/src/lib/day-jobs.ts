@@ -1,17 +1,11 @@
 /** The day's jobs as the page asks about them, and what was moved by hand on this device. */
 import { dayJobs, type NamedJob, type Order, type SeamResource } from '@fox-tempo/contract';
-import type { NextJob } from '@fox-tempo/core/day-plan';
 import { useKeptForm } from '../ui/kept-text.ts';
 import { shopDay } from './time.ts';
 
 /** Jobs of today in the shop. */
 export function jobsToday(orders: readonly Order[], seams: readonly SeamResource[]): NamedJob[] {
   return dayJobs(orders, seams, shopDay());
-}
-
-/** What the core is asked about: jobs without the names people know them by. */
-export function bareJobs(jobs: readonly NamedJob[]): NextJob[] {
-  return jobs.map(({ seamId: _seam, name: _name, order: _order, dueOn: _due, ...job }) => job);
 }
 
 export interface MovedByHand {

@@ -67,11 +67,11 @@ function Planned({ open, plan }: { readonly open: SheetSession; readonly plan: P
   return (
     <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '360px minmax(0, 1fr)' }} alignItems="start">
       <Box display="grid" gap="3" minWidth={0}>
-        <Inputs seam={seam} layout={layout} set={set} />
+        <Inputs seam={seam} layout={layout} set={set} trouble={trouble} />
         <Thermometer seam={seam} layout={layout} set={set} verdict={verdict} />
       </Box>
       <Box display="grid" gap="3" minWidth={0}>
-        {trouble !== null && <Notice level="refusal">{trouble}</Notice>}
+        {!found && <Box color="quiet">{t('view.heat.no-field-yet')}</Box>}
         {found && (
           <>
             <Moment key={`${layout.kind} ${seamCount(layout)}`} layout={layout} shape={shape} found={found} />

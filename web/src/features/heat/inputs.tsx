@@ -6,6 +6,7 @@ import type { ReactNode } from 'react';
 import { t } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
+import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { ValueField, type ValueFieldProps } from '../../ui/value-field.tsx';
 import { mostSeams, partKinds, seamCount, shapeOf, type EdgeSeam, type Layout } from './layout.ts';
@@ -17,7 +18,15 @@ export interface LayoutProps {
   readonly set: (change: Partial<Layout>) => void;
 }
 
-export function Inputs({ seam, layout, set }: LayoutProps) {
+export function Inputs({
+  seam,
+  layout,
+  set,
+  trouble,
+}: LayoutProps & {
+  /** Said beside the fields it is about; null: nothing is wrong. */
+  readonly trouble: string | null;
+}) {
   const shape = shapeOf(layout, seam.spec);
   const keep = `heat/${seam.id}`;
   const number = (
@@ -101,6 +110,13 @@ export function Inputs({ seam, layout, set }: LayoutProps) {
           onValue={(value) => value !== null && set({ ambientC: value })}
         />
       </Box>
+      {trouble !== null && (
+        <Box mt="3">
+          <Notice level="refusal" urgent>
+            {trouble}
+          </Notice>
+        </Box>
+      )}
       <Box display="grid" gap="2" mt="3">
         {shape.kind === 'plate' && <PlateSeams layout={layout} set={set} keep={keep} />}
         {shape.kind === 'box' && <EdgeSeams layout={layout} set={set} keep={keep} shape={shape} />}

@@ -101,15 +101,10 @@ export function SeamRows({
   );
 }
 
-/** Length of the weld on which the levels stand. */
-function weldMm({ startAtS, endAtS }: SoakedSeam, { plan }: SheetSession): number {
-  return ((endAtS - startAtS) * (plan?.travelMmPerMin ?? 0)) / 60;
-}
-
 function carry(open: SheetSession, seam: SoakedSeam): void {
   const usual = open.program?.sequence;
   if (!usual) return;
-  const tap = tapLevels(seam.levels, weldMm(seam, open));
+  const tap = tapLevels(seam.levels, seam.lengthMm);
   const change = tap ? { secondPercent: tap.secondPercent, tapsAtMm: [tap.tapAtMm] } : { tapsAtMm: [] };
   open.store.getState().edit(
     (current) => ({
@@ -132,7 +127,7 @@ function Carried({
   readonly seam: SoakedSeam;
   readonly onBack: () => void;
 }) {
-  const tap = tapLevels(seam.levels, weldMm(seam, open));
+  const tap = tapLevels(seam.levels, seam.lengthMm);
   const trigger = open.program?.sequence.trigger;
   return (
     <Notice level="note">

@@ -278,6 +278,11 @@ function Walked({
   );
 }
 
+/** Level in the one measure that means something for the gas. */
+function gasLevel(gas: string, level: number) {
+  return isWeighed(gas) ? { pressureBar: null, massKg: level } : { pressureBar: level, massKg: null };
+}
+
 /** The item with a level read and a place; the reading is a movement of its own on the server. */
 function saveAt(held: Held, level: number, machineId: string | null): Promise<unknown> {
   if (held.what === 'spool') {
@@ -285,17 +290,7 @@ function saveAt(held: Held, level: number, machineId: string | null): Promise<un
     return api.saveSpool(id, version, { name, filler, diameterMm, massKg: level, machineId, retired });
   }
   const { id, version, name, gas, volumeL, convention, retired } = held.item;
-  const weighed = isWeighed(gas);
-  return api.saveCylinder(id, version, {
-    name,
-    gas,
-    volumeL,
-    convention,
-    retired,
-    machineId,
-    pressureBar: weighed ? null : level,
-    massKg: weighed ? level : null,
-  });
+  return api.saveCylinder(id, version, { name, gas, volumeL, convention, retired, machineId, ...gasLevel(gas, level) });
 }
 
 /** One more of the same kind, on the machine at once. */
@@ -305,15 +300,5 @@ function addLike(held: Held, name: string, level: number, machineId: string): Pr
     return api.addSpool({ name, filler, diameterMm, massKg: level, machineId, retired: false });
   }
   const { gas, volumeL, convention } = held.item;
-  const weighed = isWeighed(gas);
-  return api.addCylinder({
-    name,
-    gas,
-    volumeL,
-    convention,
-    machineId,
-    retired: false,
-    pressureBar: weighed ? null : level,
-    massKg: weighed ? level : null,
-  });
+  return api.addCylinder({ name, gas, volumeL, convention, machineId, retired: false, ...gasLevel(gas, level) });
 }

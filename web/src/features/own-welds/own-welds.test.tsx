@@ -35,7 +35,16 @@ async function open(learned: Partial<Learned>, change = {}) {
 beforeEach(resetSettings);
 afterEach(cleanup);
 
-const feed = { mean: -0.1, sd: 0.04, weight: 0.8, factor: 0.9, settings: 4, elsewhere: 2, ruleMPerMin: 8 };
+const feed = {
+  mean: -0.1,
+  sd: 0.04,
+  weight: 0.8,
+  factor: 0.9,
+  settings: 4,
+  elsewhere: 2,
+  ruleMPerMin: 8,
+  startMPerMin: 7.2,
+};
 const pace = { mean: -0.2, sd: 0.05, weight: 0.7, factor: 0.82, seams: 5, elsewhere: 0 };
 
 describe('what own welds say', () => {

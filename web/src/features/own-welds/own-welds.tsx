@@ -78,8 +78,7 @@ function FeedHere({
   readonly choice: ProgramChoice;
   readonly onChoice: OwnWeldsProps['onChoice'];
 }) {
-  const { factor, settings, elsewhere, weight, ruleMPerMin } = feed;
-  const wireFeedMPerMin = Math.round(10 * ruleMPerMin * factor) / 10;
+  const { factor, settings, elsewhere, weight, ruleMPerMin, startMPerMin: wireFeedMPerMin } = feed;
   if (settings + elsewhere === 0 || Math.abs(factor - 1) <= noticed) return null;
   return (
     <Box fontSize="13px" color="quiet" display="flex" alignItems="center" gap="2" flexWrap="wrap">

@@ -1,9 +1,10 @@
 /** The day's run: every seam of the open orders on the machine and at the time that costs least, with changeovers between; moved by hand and replanned. */
 import { Box } from '@chakra-ui/react';
+import { bareJobs } from '@fox-tempo/contract';
 import { useMemo } from 'react';
 import { useLoaderData } from 'react-router';
 import { api, runPlanAddress } from '../../data/api.ts';
-import { bareJobs, jobsToday, useMovedByHand } from '../../lib/day-jobs.ts';
+import { jobsToday, useMovedByHand } from '../../lib/day-jobs.ts';
 import { standingMachine } from '../../lib/as-stands.ts';
 import { download } from '../../lib/download.ts';
 import { useSettings } from '../../lib/settings.ts';

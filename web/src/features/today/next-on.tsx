@@ -1,12 +1,19 @@
 /** What each machine welds next by the plan, what has to be changed for it, and what ends before it is done. */
 import { Box } from '@chakra-ui/react';
-import type { MachineResource, NamedJob, Order, SeamResource, Stock } from '@fox-tempo/contract';
+import {
+  bareJobs,
+  type MachineResource,
+  type NamedJob,
+  type Order,
+  type SeamResource,
+  type Stock,
+} from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import type { NextOn } from '@fox-tempo/core/day-plan';
 import { amount } from '@fox-tempo/core/said';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { bareJobs, jobsToday, useMovedByHand } from '../../lib/day-jobs.ts';
+import { jobsToday, useMovedByHand } from '../../lib/day-jobs.ts';
 import { t, tell, tellIf } from '../../lib/words.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';

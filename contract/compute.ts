@@ -1,6 +1,10 @@
 /** What the computations are asked; the same shapes at the command line and at the API. Answers are the core's own types. */
+import type { PlanInput } from '@fox-tempo/core/plan';
 import { weldShapes, type WeldShape } from '@fox-tempo/core/heat';
+import { completeSite } from '@fox-tempo/core/site';
 import { z } from 'zod';
+import { machineLimits } from './machine-limits.ts';
+import { knownSite } from './site.ts';
 import {
   arcHabitField,
   arcIntentField,
@@ -25,11 +29,6 @@ export const meltInput = z.strictObject({
   rmsCurrentA: ranged('currentA').optional(),
 });
 
-const machineLimits = z.strictObject({
-  maxCurrentA: ranged('peakCurrentA').optional(),
-  wireFeedMPerMin: z.tuple([z.number().positive(), z.number().positive()]).optional(),
-});
-
 export const pulseInput = z.strictObject({
   filler: fillerField,
   gas: gasField,
@@ -47,6 +46,7 @@ export const pulseInput = z.strictObject({
 
 export const seamInput = z.strictObject({
   materialGroup: materialField,
+  grade: z.string().trim().max(80).optional(),
   thicknessesMm: z.tuple([ranged('thicknessMm'), ranged('thicknessMm')]),
   joint: jointField,
   position: positionField,
@@ -67,13 +67,29 @@ export const planInput = z.strictObject({
   diameterMm: ranged('diameterMm'),
   mode: modeField,
   wireFeedMPerMin: ranged('wireFeedMPerMin').optional(),
-  circuitMOhm: ranged('circuitMOhm').optional(),
+  /** What the plan stays inside. */
   machine: machineLimits.optional(),
+  /** Shop's, machine's and welder's part; what is left out is the standard site's. */
+  site: knownSite.optional(),
+  /** The three below were asked beside the seam before there was a site; they are still read. */
+  circuitMOhm: ranged('circuitMOhm').optional(),
   thicknessRule: thicknessRuleField.optional(),
   paceSpread: z.number().min(0.01).max(1).optional(),
   /** Adds the program that the plan amounts to. */
   program: z.boolean().optional(),
 });
+
+/** The core's question of an asked plan, with its site made complete. */
+export function questionOfVerb({
+  site,
+  circuitMOhm,
+  thicknessRule,
+  paceSpread,
+  program: _program,
+  ...question
+}: z.output<typeof planInput>): PlanInput {
+  return { ...question, site: completeSite({ circuitMOhm, thicknessRule, paceSpread, ...site }) };
+}
 
 const beatFrequency = z.number().min(0.2).max(10).describe('Slow beat, Hz');
 const sharePercent = z.number().min(10).max(90).describe('Share of time at high, %');
@@ -156,8 +172,6 @@ const canonicalBeat = z.strictObject({
   frequencyHz: beatFrequency,
 });
 
-const stiffness = z.number().min(-10).max(10);
-
 export const simulateInput = z.strictObject({
   filler: fillerField,
   gas: gasField,
@@ -174,15 +188,15 @@ export const simulateInput = z.strictObject({
       kind: z.literal('constant-voltage'),
       voltageV: z.number().min(8).max(60),
       inductanceUh: z.number().min(20).max(3000).optional(),
-      stiffness: stiffness.optional(),
+      stiffness: ranged('stiffness').optional(),
       circuitMOhm: ranged('circuitMOhm').optional(),
     }),
     z.strictObject({
       kind: z.literal('pulse'),
-      trim: z.number().min(-8).max(8).optional(),
+      trim: ranged('trimMm').optional(),
       voltageV: z.number().min(8).max(60).optional(),
       control: z.enum(['frequency', 'background', 'peak']).optional(),
-      stiffness: stiffness.optional(),
+      stiffness: ranged('stiffness').optional(),
       circuitMOhm: ranged('circuitMOhm').optional(),
       pulse: z
         .strictObject({

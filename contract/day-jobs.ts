@@ -27,7 +27,7 @@ export function dayJobs(orders: readonly Order[], seams: readonly SeamResource[]
                   dueOn: order.dueOn,
                   program: revision.program,
                   arcMinutes: revision.use.arcSeconds / 60,
-                  starts: revision.use.passes,
+                  takes: revision.use,
                   quantity: order.quantity - order.done,
                   dueMinute: Math.max(daysBetween(today, order.dueOn) + 1, 0) * usualShifts.minutes,
                 },

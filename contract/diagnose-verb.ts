@@ -13,24 +13,23 @@ import { issuesOf, opaque, under } from './opaque.ts';
 import { programFile, readProgramFile } from './program.ts';
 import type { Verb } from './verb.ts';
 
-/** Largest leg that a rule beside a bead could show; beyond it a figure was typed wrong. */
-const beadMm = z.number().min(0.5).max(40);
+const beadMm = ranged('beadMm');
 
 export const measuredField = z.strictObject({
-  displayedCurrentA: z.number().min(5).max(700).optional(),
-  displayedVoltageV: z.number().min(5).max(60).optional(),
-  pulseHz: z.number().min(5).max(600).optional(),
+  displayedCurrentA: ranged('displayedCurrentA').optional(),
+  displayedVoltageV: ranged('displayedVoltageV').optional(),
+  pulseHz: ranged('heardHz').optional(),
   shortsPerS: z.number().min(0).max(400).optional(),
   legsMm: z.tuple([beadMm, beadMm]).optional(),
   widthMm: beadMm.optional(),
-  heightMm: z.number().min(0).max(20).optional(),
+  heightMm: ranged('beadHeightMm').optional(),
   travelMmPerMin: ranged('travelMmPerMin').optional(),
 });
 
 export const factsField = z.strictObject({
   tipArcMinutes: z.number().min(0).max(100_000).optional(),
   leadReadDaysAgo: z.number().min(0).max(10_000).optional(),
-  plateC: ranged('plateC').optional(),
+  plateC: ranged('partC').optional(),
   loaded: z.strictObject({ filler: fillerField, gas: gasField, diameterMm: ranged('diameterMm') }).optional(),
   worn: z
     .array(

@@ -1,5 +1,5 @@
 /** Everything that crosses a border, as Zod shapes and the types they infer. */
-export { meltInput, planInput, pulseInput } from './compute.ts';
+export { meltInput, planInput, pulseInput, questionOfVerb } from './compute.ts';
 export { verbNames, verbs, type VerbName } from './verbs.ts';
 export type { Verb } from './verb.ts';
 export { openApiDocument } from './openapi.ts';
@@ -60,7 +60,8 @@ export {
   type MachineStanding,
   type StandingSave,
 } from './standing.ts';
-export { choiceOfProgram, planRequest, type PlanSite, programOf } from './plan-request.ts';
+export { knownSite, readSite, siteField } from './site.ts';
+export { choiceOfProgram } from './choice-of-program.ts';
 export { problemKind, problems, problemShape, problemType, type Problem, type ProblemKind } from './problem.ts';
 export {
   programChoice,

@@ -1,4 +1,5 @@
 /** The machine file, version 2: a described power source. What it is allowed to say is checked by the core, what it looks like here. */
+import { type CalibratedWire, nominalCircuitMOhm } from '@fox-tempo/core/arc';
 import { calibrate } from '@fox-tempo/core/calibration';
 import { fillerCodes } from '@fox-tempo/core/consumables';
 import {
@@ -9,8 +10,8 @@ import {
   tipRules,
   type DialQuantity,
   type Facet,
-  type MachineCorrection,
   type Polarity,
+  usualFeeder,
 } from '@fox-tempo/core/machine';
 import type { Outcome } from '@fox-tempo/core/outcome';
 import { planModes } from '@fox-tempo/core/plan';
@@ -258,7 +259,7 @@ export function outlineOf(value: unknown, id: string): MachineFile {
 }
 
 /** The file of a machine, with what was observed of it: leads as measured last, wires as calibrated. Plan, card, bench and map compute with this. */
-export type StandingFile = MachineFile & { readonly corrections: readonly MachineCorrection[] };
+export type StandingFile = MachineFile & { readonly corrections: readonly CalibratedWire[] };
 
 export function asStands({
   file,
@@ -277,7 +278,7 @@ export function asStands({
 }
 
 /** The correction that points amount to; none where they are too few or cannot be fitted. */
-function correctionOf({ filler, gas, diameterMm, ctwdMm, points }: MachineCalibration): MachineCorrection[] {
+function correctionOf({ filler, gas, diameterMm, ctwdMm, points }: MachineCalibration): CalibratedWire[] {
   const found = calibrate({
     filler,
     gas,
@@ -297,7 +298,7 @@ export function blankMachine(name: string, place: string): MachineFile {
     name,
     place,
     about: '',
-    circuitMOhm: 15,
+    circuitMOhm: nominalCircuitMOhm,
     limits: { peakCurrentA: 300, wireFeedMPerMin: [1, 20] },
     beatSchool: null,
     dials: [],
@@ -305,7 +306,7 @@ export function blankMachine(name: string, place: string): MachineFile {
     chartLines: [],
     triggerModes: [],
     slots: { count: 0, first: 1 },
-    feeders: [{ id: 'one', label: 'Feeder', gun: 'gun', gunLengthM: 3 }],
+    feeders: [{ ...usualFeeder }],
   };
 }
 
@@ -316,7 +317,7 @@ function fromVersion1(file: Record<string, unknown>): Record<string, unknown> {
     displays: [],
     triggerModes: [],
     slots: { count: 0, first: 1 },
-    feeders: [{ id: 'one', label: 'Feeder', gun: 'gun', gunLengthM: 3 }],
+    feeders: [{ ...usualFeeder }],
     ...file,
     version: 2,
   };

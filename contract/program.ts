@@ -71,8 +71,8 @@ export const programFile = z.looseObject({
   diameterMm: ranged('diameterMm'),
   mode: modeField,
   wireFeedMPerMin: ranged('wireFeedMPerMin'),
-  trimMm: z.number().min(-8).max(8),
-  stiffness: z.number().min(-10).max(10),
+  trimMm: ranged('trimMm'),
+  stiffness: ranged('stiffness'),
   pulse: z
     .object({
       peakCurrentA: ranged('peakCurrentA'),
@@ -93,8 +93,8 @@ export const programFile = z.looseObject({
 
 /** What was moved away from the plan at the arc bench; null where the plan stands. */
 export const tune = z.strictObject({
-  trimMm: z.number().min(-8).max(8).nullable(),
-  stiffness: z.number().min(-10).max(10).nullable(),
+  trimMm: ranged('trimMm').nullable(),
+  stiffness: ranged('stiffness').nullable(),
   ctwdMm: ranged('ctwdMm').nullable(),
   peakCurrentA: ranged('peakCurrentA').nullable(),
   peakTimeMs: ranged('peakTimeMs').nullable(),

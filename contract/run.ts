@@ -16,7 +16,7 @@ export const runBody = z.strictObject({
   /** Oxide taken off so long ago, min. */
   cleanedMinutesAgo: z.number().min(0).max(100_000).optional(),
   soot: z.int().min(0).max(3).optional(),
-  plateC: z.number().min(-20).max(600).optional(),
+  plateC: ranged('partC').optional(),
   note: z.string().trim().max(300).optional(),
 });
 

@@ -13,6 +13,7 @@ import {
   timestampField,
 } from './fields.ts';
 import { programChoice, programFile } from './program.ts';
+import { siteField } from './site.ts';
 import { limitsField } from './trial.ts';
 import { offsetField, windowField } from './window-field.ts';
 
@@ -82,6 +83,8 @@ export const revision = z.object({
   /** The seam and the choice this revision was made for. */
   spec: seamSpec,
   choice: programChoice,
+  /** The site it was planned with. */
+  site: siteField,
   program: programFile,
   use: revisionUse.nullable(),
   contentHash: z.string().nullable(),

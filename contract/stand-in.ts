@@ -14,7 +14,7 @@ export const standInWeld = z.strictObject({
   mended: z.array(z.string().max(40)).max(20).default([]),
   /** Travel against the card's, as the hand means it. */
   pace: z.number().min(0.5).max(2).default(1),
-  plateC: ranged('plateC').optional(),
+  plateC: ranged('partC').optional(),
 });
 
 export const standInBead = z.object({

@@ -25,9 +25,8 @@ import {
   timestampField,
 } from './fields.ts';
 
-/** Nothing beside a weld bead of this trade is longer across than this; beyond it the figure was typed wrong. */
-const acrossMm = z.number().min(0.3).max(40);
-const smallMm = z.number().min(0).max(20);
+const acrossMm = ranged('beadMm');
+const smallMm = ranged('beadHeightMm');
 const text = (most: number) => z.string().trim().max(most);
 
 export const symptomAnswer = z.strictObject({
@@ -58,8 +57,8 @@ export const trialTiming = z.strictObject({
 });
 
 export const trialDisplayed = z.strictObject({
-  currentA: z.number().min(5).max(700).optional(),
-  voltageV: z.number().min(5).max(60).optional(),
+  currentA: ranged('displayedCurrentA').optional(),
+  voltageV: ranged('displayedVoltageV').optional(),
   /** When the panel was read. */
   state: z.enum(['running', 'preset', 'held']).default('running'),
 });
@@ -77,7 +76,7 @@ export const trialBody = z.strictObject({
   gasBatch: text(60).optional(),
   /** Number stamped on the coupon. */
   stamp: text(40).optional(),
-  plateC: ranged('plateC').optional(),
+  plateC: ranged('partC').optional(),
   hand: closed(handPatterns).optional(),
   ticked: z.array(closed(stepKinds)).max(stepKinds.length).optional(),
   timing: trialTiming.optional(),
@@ -85,7 +84,7 @@ export const trialBody = z.strictObject({
   symptoms: z.partialRecord(closed(symptomCodes), symptomAnswer).default({}),
   heard: z.array(closed(sounds)).max(sounds.length).default([]),
   displayed: trialDisplayed.optional(),
-  pulseHz: z.number().min(5).max(600).optional(),
+  pulseHz: ranged('heardHz').optional(),
   tests: z
     .array(z.strictObject({ kind: closed(testKinds), result: z.enum(['pass', 'fail']) }))
     .max(6)

@@ -1,10 +1,11 @@
 /** The computations by their verb: shape of the question, and the core's answer. One table for the command line, the API and the worker. */
+import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
 import { say, type Phrase } from '@fox-tempo/core/said';
 import { bead } from '@fox-tempo/core/bead';
 import { calibrate } from '@fox-tempo/core/calibration';
 import { doublePulse } from '@fox-tempo/core/double-pulse';
 import { heat } from '@fox-tempo/core/heat';
-import { asDialled, programFromPlan, simulationOf, unalignedMOhm } from '@fox-tempo/core/machine';
+import { asDialled, programFromPlan, simulationOf } from '@fox-tempo/core/machine';
 import { melt } from '@fox-tempo/core/melting';
 import { failure, success, type Outcome } from '@fox-tempo/core/outcome';
 import { planSeam } from '@fox-tempo/core/plan';
@@ -19,6 +20,7 @@ import {
   heatInput,
   meltInput,
   planInput,
+  questionOfVerb,
   pulseInput,
   simulateInput,
   simulateProgramFields,
@@ -87,7 +89,7 @@ const simulateVerb: Verb = {
     const standing = machine && { ...machine.value, circuitMOhm: circuitMOhm ?? machine.value.circuitMOhm };
     const dialled = standing ? asDialled(program.value, standing) : program.value;
     const input = simulationOf(dialled, {
-      circuitMOhm: circuitMOhm ?? standing?.circuitMOhm ?? unalignedMOhm,
+      circuitMOhm: circuitMOhm ?? standing?.circuitMOhm ?? nominalCircuitMOhm,
       seconds,
       seed,
       faults,
@@ -125,9 +127,10 @@ function runSimulation(
 }
 
 /** The plan, with the program file it amounts to where that is asked for. */
-function plan({ program: wantsProgram, ...input }: z.output<typeof planInput>): Outcome<unknown> {
+function plan(asked: z.output<typeof planInput>): Outcome<unknown> {
+  const input = questionOfVerb(asked);
   const planned = planSeam(input);
-  if (!planned.ok || !wantsProgram) return planned;
+  if (!planned.ok || !asked.program) return planned;
   const program = { format: 'fox-tempo/program', version: programVersion, ...programFromPlan(input, planned.value) };
   return success({ ...planned.value, program });
 }

@@ -1,5 +1,6 @@
 /** `window`: how far a welder may move each quantity, tested at its corners and inside. */
-import { asDialled, unalignedMOhm, type Machine, type Program } from '@fox-tempo/core/machine';
+import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
+import { asDialled, type Machine, type Program } from '@fox-tempo/core/machine';
 import { failure, success, type Issue } from '@fox-tempo/core/outcome';
 import { amount, say } from '@fox-tempo/core/said';
 import { stepDial } from '@fox-tempo/core/tuning';
@@ -70,7 +71,7 @@ export const windowVerb: Verb = {
     const answer = testWindow({
       ...asked,
       program: standing,
-      circuitMOhm: asked.circuitMOhm ?? described?.circuitMOhm ?? unalignedMOhm,
+      circuitMOhm: asked.circuitMOhm ?? described?.circuitMOhm ?? nominalCircuitMOhm,
       window: asWindow(window),
       spread: { ...usualSpread, ...spread },
       limits: { ...others, transferModes: modes },

@@ -1,8 +1,9 @@
 /** How good the judgement is, on simulated welds with hidden faults: `npm run judge`. Ends with code 1 where it falls short of what the design asks. */
+import { standardSite } from '@fox-tempo/core/site';
 import { diagnose, causes, type CauseCode, type DiagnoseInput, type Diagnosis, type Move } from '@fox-tempo/core/judge';
 import { programFromPlan, type Program } from '@fox-tempo/core/machine';
 import type { StepKind } from '@fox-tempo/core/setup';
-import { planSeam, type PlanInput } from '@fox-tempo/core/plan';
+import { planSeam, type PlanInput, thinnerMm } from '@fox-tempo/core/plan';
 import {
   chanceOf,
   hiddenFaultCodes,
@@ -20,7 +21,7 @@ const asks = { firstThree: 0.9, first: 0.65, doublesInThree: 0.8, passWithinThre
 const circuitMOhm = 8;
 const lengthMm = 250;
 
-const common = { arcHabit: 'by-joint' } as const;
+const common = { arcHabit: 'by-joint', site: standardSite } as const;
 const fillet = { joint: 'tee', position: 'PB', gapMm: 0, lengthMm } as const;
 const setups: readonly PlanInput[] = [
   {
@@ -98,7 +99,7 @@ const benches = setups.map((input): Bench => {
   const plan = planSeam(input);
   if (!plan.ok) throw new Error(JSON.stringify(plan.issues));
   const { legMm } = plan.value;
-  const thicknessMm = Math.min(...input.seam.thicknessesMm);
+  const thicknessMm = thinnerMm(input.seam.thicknessesMm);
   return {
     program: programFromPlan(input, plan.value),
     thicknessMm,

@@ -1,4 +1,5 @@
 /** Draws the pictures of docs/physics from the code, and writes the tables between the marks in its pages: npm run physics */
+import { standardSite } from '@fox-tempo/core/site';
 import { inEnglish } from '@fox-tempo/words/english';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
@@ -210,6 +211,7 @@ function plan(): void {
       const result = planSeam({
         seam: { materialGroup: 'steel', thicknessesMm: [t, t], joint, position: 'PB', gapMm: 0, lengthMm: 300 },
         arcHabit: 'by-joint',
+        site: standardSite,
         filler: 'steel-solid',
         gas: 'M21-ArC-18',
         diameterMm: 1.2,

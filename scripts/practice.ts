@@ -3,9 +3,10 @@
  * Prints how many of the figures that hang on its rules lie inside (or within 15 % of the middle), what every constant jittered by 3 % does to that, and how rows
  * are met that the constants were not fitted with: each group is left out, the constants are fitted to the rest, and the group is scored.
  */
+
 import { readFileSync } from 'node:fs';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import { planInput } from '@fox-tempo/contract';
+import { planInput, questionOfVerb } from '@fox-tempo/contract';
 import { planSetting, type PlanFigures } from '@fox-tempo/core/plan';
 import { currentRule, notFitted, sizeRule, thicknessRule, travelRule } from '@fox-tempo/core/plan-rules';
 import type { Table } from './sweeps.ts';
@@ -52,8 +53,7 @@ function planOf(row: Row): PlanFigures | undefined {
     mode: row['mode'],
   });
   if (!parsed.success) return undefined;
-  const { program: _asked, ...input } = parsed.data;
-  const plan = planSetting(input);
+  const plan = planSetting(questionOfVerb(parsed.data));
   return plan.ok ? plan.value : undefined;
 }
 

@@ -2,6 +2,7 @@
  * Sweeps of the simulated arc as tables: npm run sweeps -- [trim | stick-out | alloys | gases]
  * Also called by the script that draws docs/physics, so that the tables there are the code's own.
  */
+import { standardSite } from '@fox-tempo/core/site';
 import { inEnglish } from '@fox-tempo/words/english';
 import { pathToFileURL } from 'node:url';
 import { planSeam, type PlanInput } from '@fox-tempo/core/plan';
@@ -93,6 +94,7 @@ export function alloys(): Table {
   const seam: PlanInput = {
     seam: { materialGroup: 'aluminium', thicknessesMm: [3, 3], joint: 'tee', position: 'PB', gapMm: 0, lengthMm: 500 },
     arcHabit: 'by-joint',
+    site: standardSite,
     filler: 'aluminium-4043',
     gas: 'I1',
     diameterMm: 1.2,

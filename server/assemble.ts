@@ -5,8 +5,10 @@ import { connect, type Connection } from './db/connection.ts';
 import { migrateDatabase } from './db/migrate.ts';
 import { forgetOldAnswers } from './http/once.ts';
 import { createJobQueue, type JobQueue } from './modules/jobs/queue.ts';
-import { fillMissingUse } from './modules/revisions/repo.ts';
+import { bringUpRevisions } from './modules/revisions/repo.ts';
+import { siteOfOld } from './modules/revisions/site-of-old.ts';
 import { useFor } from './modules/revisions/use.ts';
+import { shopSite } from './modules/shop/site.ts';
 import { sessionStore, type SessionStore } from './modules/session/store.ts';
 import { ensureShop } from './modules/shop/repo.ts';
 
@@ -42,7 +44,8 @@ export async function assemble({
   try {
     await migrateDatabase(connection.pool, () => keeper.beforeMigration());
     const { sessionSecret } = await ensureShop(connection.db);
-    await fillMissingUse(connection.db, (revision) => useFor(revision, revision.program));
+    const site = await shopSite(connection.db);
+    await bringUpRevisions(connection.db, (revision) => siteOfOld(revision, site), useFor);
     await forgetOldAnswers(connection.db);
     const store = sessionStore(connection.pool, sessionSecret, prunes);
     return {

@@ -3208,4 +3208,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4420;
+export const sentenceCount = 4425;

@@ -3,7 +3,14 @@
  * bands are made by moving the constants, not by a flat percentage on the result.
  * Arc constants are *fits* (section "arc voltage" of the model); their errors are assumed and listed in docs/limits.md.
  */
-import { activeCo2EquivalentPct, fillerOf, gasOf, type FillerCode, type FillerFamily } from '../consumables/index.ts';
+import {
+  activeCo2EquivalentPct,
+  fillerOf,
+  gasOf,
+  sameWire,
+  type FillerCode,
+  type FillerFamily,
+} from '../consumables/index.ts';
 import { wireAreaMm2 } from '../consumables/index.ts';
 import { transitionCurrentA } from './transition.ts';
 
@@ -135,6 +142,21 @@ export interface WireCorrection {
   readonly kAFactor: number;
   readonly kBFactor: number;
   readonly arcVoltageV: number;
+}
+
+/** A wire in a gas that was calibrated on a machine, from points read off its panel. */
+export interface CalibratedWire extends WireCorrection {
+  readonly filler: FillerCode;
+  readonly gas: string;
+  readonly diameterMm: number;
+}
+
+/** What was found of a wire in its gas; undefined where it was never calibrated. */
+export function calibrationOf(
+  calibrated: readonly CalibratedWire[] | undefined,
+  wire: { readonly filler: FillerCode; readonly gas: string; readonly diameterMm: number },
+): WireCorrection | undefined {
+  return calibrated?.find((one) => one.gas === wire.gas && sameWire(one, wire));
 }
 
 /** The wire with what was found of it; without a correction the same. */

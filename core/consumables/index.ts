@@ -21,3 +21,4 @@ export {
 } from './gases.ts';
 export { materialGroups, materialOf, materials, type Material, type MaterialGroup } from './materials.ts';
 export { grades, type Grade } from './grades.ts';
+export { sameSizeMm, sameWire } from './same-wire.ts';

@@ -13,14 +13,14 @@ import {
   usableGasL,
 } from './index.ts';
 
-const use = { wireFeedMPerMin: 8, gasFlowLPerMin: 16, arcSeconds: 60, starts: 2, preGasS: 0.5, postGasS: 2 };
+// 60 s at 8 m/min of 1.2 mm steel (8.878 g/m); 16 L/min for 60 s and 2 × 2.5 s around it.
+const use = { wireFeedMPerMin: 8, gasFlowLPerMin: 16, starts: 2, gasL: (16 * 65) / 60, wireKg: 0.008878 * 8 };
 const argon = { gas: 'I1', volumeL: 50, pressureBar: 105, massKg: null };
 
 describe('what is left', () => {
   it('of compressed gas: volume × pressure over flow, the last 5 bar kept back, gas around each start counted', () => {
     const left = cylinderOutlook(argon, use);
     expect(left.arcMinutes).toBeCloseTo((50 * 100) / 16, 9);
-    // 16 L/min for 60 s and 2 × 2.5 s around it.
     expect(left.perPart).toBeCloseTo((16 * 65) / 60, 9);
     expect(left.partsLeft).toBe(Math.floor(5000 / ((16 * 65) / 60)));
     expect(cylinderOutlook({ ...argon, pressureBar: 5 }, use)).toMatchObject({

@@ -1,8 +1,9 @@
 /** What is left in cylinders and on spools, as arc minutes and parts, counted down by what has been welded since it was read. */
 import { say, amount, type Phrase } from '../said/index.ts';
 import { fillerOf, gasOf, type FillerCode } from '../consumables/index.ts';
-import { co2LPerKg, co2Minutes, compressedMinutes, keptBackBar, seamGasL, spoolMinutes } from './stock.ts';
+import { co2LPerKg, co2Minutes, compressedMinutes, keptBackBar, spoolMinutes } from './stock.ts';
 import { wireAreaMm2 } from '../consumables/index.ts';
+import type { PartTakes } from './part-takes.ts';
 import { trueFlowFactor } from './true-flow.ts';
 
 /** A cylinder as it was last read. CO₂ is a liquid and is weighed. */
@@ -26,10 +27,10 @@ export interface SpoolReading {
 export interface PartUse {
   readonly wireFeedMPerMin: number;
   readonly gasFlowLPerMin: number;
-  readonly arcSeconds: number;
+  /** Of one part, with what flows before and after each start. */
+  readonly gasL: number;
+  readonly wireKg: number;
   readonly starts: number;
-  readonly preGasS: number;
-  readonly postGasS: number;
 }
 
 export interface Outlook {
@@ -60,7 +61,7 @@ export function usableGasL({ gas, volumeL, pressureBar, massKg }: CylinderReadin
 export function cylinderOutlook(cylinder: CylinderReading, use: PartUse): Outlook {
   const { gasFlowLPerMin: flow } = use;
   const usable = usableGasL(cylinder);
-  const perPart = seamGasL(flow, use.arcSeconds, use.starts, use.preGasS, use.postGasS);
+  const perPart = use.gasL;
   const arcMinutes =
     flow <= 0
       ? Infinity
@@ -89,7 +90,7 @@ export function spoolOutlook(spool: SpoolReading, use: PartUse): Outlook {
   const kgPerM = wireAreaMm2(spool.diameterMm) * 1e-6 * densityKgPerM3;
   // More may have been drawn than was ever weighed; there is then none left.
   const left = Math.max(spool.massKg, 0);
-  const perPart = kgPerM * use.wireFeedMPerMin * (use.arcSeconds / 60);
+  const perPart = use.wireKg;
   return outlook(
     spoolMinutes(left, spool.diameterMm, densityKgPerM3, use.wireFeedMPerMin),
     left,
@@ -109,26 +110,21 @@ function outlook(arcMinutes: number, left: number, perPart: number, because: Phr
   return { arcMinutes, partsLeft, perPart, because, words };
 }
 
-/** What one part takes of a program, by its arc time and passes; every pass is a start. */
+/** What one part takes, with the feed and the flow it is welded at. */
 export function partUse(
   program: {
     readonly wireFeedMPerMin: number;
     /** As an argon gauge reads it. */
     readonly gasFlowLPerMin: number;
     readonly gas: string;
-    readonly sequence: { readonly preGasS: number; readonly postGasS: number };
   },
-  arcSeconds: number,
-  starts: number,
+  { gasL, wireKg, passes }: PartTakes,
 ): PartUse {
-  const { wireFeedMPerMin, sequence } = program;
-  const gasFlowLPerMin = program.gasFlowLPerMin * trueFlowFactor(program.gas);
   return {
-    wireFeedMPerMin,
-    gasFlowLPerMin,
-    arcSeconds,
-    starts,
-    preGasS: sequence.preGasS,
-    postGasS: sequence.postGasS,
+    wireFeedMPerMin: program.wireFeedMPerMin,
+    gasFlowLPerMin: program.gasFlowLPerMin * trueFlowFactor(program.gas),
+    gasL,
+    wireKg,
+    starts: passes,
   };
 }

@@ -1,27 +1,23 @@
-/** Wire and gas that one part takes of a program: what is stored with a revision, so that a later model does not rewrite it. */
-import { fillerOf, wireAreaMm2, type FillerCode } from '../consumables/index.ts';
-import { partUse } from './outlook.ts';
-import { seamGasL } from './stock.ts';
-
+/** Wire, gas and arc time of one part as its plan had them: what is stored with a revision, so that a later model does not rewrite it. */
 export interface PartTakes {
+  /** Over all passes. */
   readonly arcSeconds: number;
+  /** Every pass is a start with its gas before and after. */
   readonly passes: number;
   readonly wireKg: number;
   readonly gasL: number;
 }
 
-/** `arcSeconds` over all passes; every pass is a start with its gas before and after. */
-export function partTakes(
-  program: Parameters<typeof partUse>[0] & { readonly filler: FillerCode; readonly diameterMm: number },
-  arcSeconds: number,
-  passes: number,
-): PartTakes {
-  const { gasFlowLPerMin, preGasS, postGasS } = partUse(program, arcSeconds, passes);
-  const kgPerM = wireAreaMm2(program.diameterMm) * 1e-6 * fillerOf(program.filler).densityKgPerM3;
+export function partTakes(plan: {
+  readonly arcSeconds: number;
+  readonly passes: number;
+  readonly wireGrams: number;
+  readonly gasLitres: number;
+}): PartTakes {
   return {
-    arcSeconds,
-    passes,
-    wireKg: kgPerM * program.wireFeedMPerMin * (arcSeconds / 60),
-    gasL: gasFlowLPerMin > 0 ? seamGasL(gasFlowLPerMin, arcSeconds, passes, preGasS, postGasS) : 0,
+    arcSeconds: plan.arcSeconds,
+    passes: plan.passes,
+    wireKg: plan.wireGrams / 1000,
+    gasL: plan.gasLitres,
   };
 }

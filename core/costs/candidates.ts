@@ -18,7 +18,7 @@ export interface RuledOut {
   readonly why: Phrase;
 }
 
-export interface Site {
+export interface CostSite {
   readonly circuitMOhm: number;
   readonly handlingMinutes: number;
   readonly tipLife: number;
@@ -27,7 +27,7 @@ export interface Site {
 /** Every way, the least work first; what cannot be planned with its first reason. */
 export function candidatesFor(
   input: PlanInput,
-  site: Site,
+  site: CostSite,
 ): { readonly ways: readonly Candidate[]; readonly ruledOut: readonly RuledOut[] } {
   const ways: Candidate[] = [];
   const ruledOut: RuledOut[] = [];

@@ -1,5 +1,5 @@
 export { foundOf, type Found, type LoggedWeld } from './found.ts';
-export { candidatesFor, type Candidate, type RuledOut } from './candidates.ts';
+export { candidatesFor, type CostSite, type Candidate, type RuledOut } from './candidates.ts';
 export {
   moneyOf,
   moneyParts,

@@ -1,5 +1,6 @@
 /** The day's work on the shop's machines: which job where and when, with the changeovers that the set-up walk would name. */
-import { chartLineFor, sameSizeMm, translate, type Machine, type Program } from '../machine/index.ts';
+import { sameSizeMm } from '../consumables/index.ts';
+import { chartLineFor, translate, type Machine, type Program } from '../machine/index.ts';
 import { lateWeight, schedule, type ScheduleInput } from '../schedule/index.ts';
 import { changeover, type MachineState } from '../setup/index.ts';
 

@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { partTakes } from '../consumption/index.ts';
 import { programFromPlan, translate } from '../machine/index.ts';
 import { planSeam } from '../plan/index.ts';
 import { alder, rowan, scenarios } from '../scenarios/index.ts';
@@ -9,7 +10,14 @@ function job(id: string, scenarioId: string, change: Partial<NextJob> = {}): Nex
   const { input } = scenarios.find((one) => one.id === scenarioId)!;
   const plan = planSeam(input);
   if (!plan.ok) throw new Error('the scenario is gone');
-  return { id, program: programFromPlan(input, plan.value), arcMinutes: 0.5, starts: 1, quantity: 10, ...change };
+  return {
+    id,
+    program: programFromPlan(input, plan.value),
+    arcMinutes: 0.5,
+    takes: partTakes(plan.value),
+    quantity: 10,
+    ...change,
+  };
 }
 const steel = job('steel', 'axle-plate-to-tube', { dueMinute: 480 });
 const aluminium = job('aluminium', 'trike-box-floor', { dueMinute: 480 });
@@ -61,8 +69,8 @@ describe('the shift’s page', () => {
     const ends = (one: Partial<NextStock>) => shiftPage([steel], machines, stock(one)).next[0]?.ends;
     expect(ends({ cylinders: [cylinder(150)], spools: [spool(12)] })).toEqual([]);
     expect(ends({ cylinders: [cylinder(5)] })).toEqual([{ name: 'at 5 bar', pieces: 0 }]);
-    // One part takes feed x time x section x density: 0.5 min of a 1.0 mm wire.
-    const perPart = steel.program.wireFeedMPerMin * 0.5 * (Math.PI / 4) * 1e-6 * 7850;
+    // As it was stored with the setting, so that stock, costs and this page count alike.
+    const perPart = steel.takes.wireKg;
     expect(ends({ spools: [spool(3.5 * perPart)] })).toEqual([{ name: `${3.5 * perPart} kg`, pieces: 3 }]);
     // Not on this machine.
     expect(ends({ cylinders: [cylinder(5, null), cylinder(5, 'alder')] })).toEqual([]);

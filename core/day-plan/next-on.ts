@@ -1,19 +1,21 @@
 /** The shift's page: what each machine welds next by the plan, what has to be changed for it, and what on the machine ends before it is done. */
+import { sameWire } from '../consumables/index.ts';
 import {
   cylinderOutlook,
   partUse,
   spoolOutlook,
   type CylinderReading,
+  type PartTakes,
   type SpoolReading,
 } from '../consumption/index.ts';
-import { sameWire, translate } from '../machine/index.ts';
+import { translate } from '../machine/index.ts';
 import type { Phrase } from '../said/index.ts';
 import { changeover } from '../setup/index.ts';
 import { planDay, type DayJob, type DayMachine } from './day-plan.ts';
 
 export interface NextJob extends DayJob {
-  /** Passes, each a start with its gas. */
-  readonly starts: number;
+  /** Wire and gas of one piece. */
+  readonly takes: PartTakes;
 }
 
 interface OnMachine {
@@ -89,7 +91,7 @@ export function shiftPage(
 /** What is on a machine and does not last for a job. */
 export function endingsOf(machineId: string, job: NextJob, { cylinders, spools }: NextStock): Ending[] {
   const { program } = job;
-  const use = partUse(program, job.arcMinutes * 60, job.starts);
+  const use = partUse(program, job.takes);
   const lasts = [
     ...cylinders
       .filter((one) => one.machineId === machineId && one.gas === program.gas)

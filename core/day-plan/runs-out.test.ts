@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { cylinderOutlook, partUse } from '../consumption/index.ts';
+import { cylinderOutlook, partTakes, partUse } from '../consumption/index.ts';
 import { programFromPlan } from '../machine/index.ts';
 import { planSeam } from '../plan/index.ts';
 import { rowan, scenarios } from '../scenarios/index.ts';
@@ -13,7 +13,7 @@ function job(id: string, quantity: number): NextJob {
     id,
     program: programFromPlan(input, plan.value),
     arcMinutes: plan.value.arcSeconds / 60,
-    starts: plan.value.passes,
+    takes: partTakes(plan.value),
     quantity,
   };
 }
@@ -32,8 +32,7 @@ describe('what runs out in the course of a day', () => {
   it('is drawn down job after job: the piece and the minute are those of the job it ends in', () => {
     const [first, second] = plan.bars.map(({ jobId }) => jobs.find(({ id }) => id === jobId)!);
     if (!first || !second) throw new Error('two jobs');
-    const per = (one: NextJob) =>
-      cylinderOutlook(cylinder(200), partUse(one.program, one.arcMinutes * 60, one.starts)).perPart;
+    const per = (one: NextJob) => cylinderOutlook(cylinder(200), partUse(one.program, one.takes)).perPart;
     // Enough for all of the first and three of the second.
     const litres = per(first) * first.quantity + per(second) * 3.5;
     const [end] = runsOut(plan, jobs, { cylinders: [cylinder(litres / 10 + 5)], spools: [] });

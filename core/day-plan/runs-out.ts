@@ -1,6 +1,6 @@
 /** What ends on which machine in the course of a plan: cylinders and spools that hang there now, drawn down job after job. */
+import { sameWire } from '../consumables/index.ts';
 import { partUse, spoolOutlook, cylinderOutlook, usableGasL } from '../consumption/index.ts';
-import { sameWire } from '../machine/index.ts';
 import { barsOn, type DayPlan } from './day-plan.ts';
 import type { NextJob, NextStock } from './next-on.ts';
 
@@ -60,5 +60,5 @@ function endOf(item: Hanging, plan: DayPlan, machineId: string, jobs: readonly N
 }
 
 function useOf(job: NextJob) {
-  return partUse(job.program, job.arcMinutes * 60, job.starts);
+  return partUse(job.program, job.takes);
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { joints, planSeam, positions } from '../plan/index.ts';
+import { joints, planSeam, positions, standardSite } from '../plan/index.ts';
 import { jointGeometry, type JointNumbers } from './geometry.ts';
 import type { Point } from './shapes.ts';
 
@@ -55,6 +55,7 @@ describe('the joint drawn from its numbers', () => {
         lengthMm: 100,
       },
       arcHabit: 'by-joint',
+      site: standardSite,
       filler: 'stainless-solid',
       gas: 'M12-ArC-2',
       diameterMm: 1,

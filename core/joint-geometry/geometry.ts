@@ -2,7 +2,15 @@
  * A joint in cross-section from its numbers, in mm, ready to be drawn to scale: plates, bead, where the wire points, dimensions.
  * x to the right, y up, the root of the bead near the origin; turned afterwards into the welding position.
  */
-import { grooveOf, isGroove, type Joint, type PassPlace, type Position, type Preparation } from '../plan/index.ts';
+import {
+  grooveOf,
+  isGroove,
+  type Joint,
+  type PassPlace,
+  type Position,
+  type Preparation,
+  thinnerMm,
+} from '../plan/index.ts';
 import { grooveGeometry } from './groove.ts';
 import type { JointGeometry, Plate, Point } from './shapes.ts';
 
@@ -25,7 +33,7 @@ export function jointGeometry(numbers: JointNumbers): JointGeometry {
   const { preparation, thicknessesMm, gapMm, places = [] } = numbers;
   const drawn =
     numbers.joint === 'butt' && preparation && isGroove(preparation)
-      ? grooveGeometry(grooveOf(preparation, Math.min(...thicknessesMm), gapMm), thicknessesMm, places)
+      ? grooveGeometry(grooveOf(preparation, thinnerMm(thicknessesMm), gapMm), thicknessesMm, places)
       : flat(numbers);
   return turn(drawn, turnFor(numbers));
 }
@@ -125,7 +133,7 @@ function flat({ joint, thicknessesMm: [t1, t2], gapMm: g, legMm, areaMm2 }: Join
       };
     }
     case 'butt': {
-      const t = Math.min(t1, t2);
+      const t = thinnerMm([t1, t2]);
       const width = t + 3;
       const crown = 0.1 * t + 0.8;
       return {
@@ -231,7 +239,7 @@ function flat({ joint, thicknessesMm: [t1, t2], gapMm: g, legMm, areaMm2 }: Join
         ],
         bead: {
           from,
-          root: [g / 2, -0.5 * Math.min(t1, t2)],
+          root: [g / 2, -0.5 * thinnerMm([t1, t2])],
           to,
           crown: [(g + t2 - t1) / 2, Math.min((2 * 0.75 * areaMm2) / (t1 + t2 + g), 3 * (t1 + t2))],
         },

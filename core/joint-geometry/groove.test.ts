@@ -1,6 +1,6 @@
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
-import { planSeam, type Plan, type PreparationKind } from '../plan/index.ts';
+import { planSeam, type Plan, type PreparationKind, standardSite } from '../plan/index.ts';
 import { jointGeometry } from './geometry.ts';
 import type { Point } from './shapes.ts';
 
@@ -16,6 +16,7 @@ function planned(kind: PreparationKind): Plan {
       preparation: { kind },
     },
     arcHabit: 'by-joint',
+    site: standardSite,
     filler: 'steel-solid',
     gas: 'M21-ArC-18',
     diameterMm: 1.2,

@@ -1,7 +1,6 @@
 /** What may be wrong, as data: how likely before anything was seen, what it brings, how the model can show it, and where one looks for it. */
 import { say } from '../said/index.ts';
-import { sameSizeMm } from '../machine/index.ts';
-import { wireSizes } from '../consumables/index.ts';
+import { wireSizes, sameSizeMm } from '../consumables/index.ts';
 import type { Cause, CauseCode } from './cause.ts';
 
 export type { CauseCode } from './cause.ts';

@@ -1,7 +1,7 @@
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { programFromPlan, type Program } from '../machine/index.ts';
-import { planSeam, type PlanInput } from '../plan/index.ts';
+import { planSeam, type PlanInput, standardSite } from '../plan/index.ts';
 import { diagnose, type DiagnoseInput, type Diagnosis } from './index.ts';
 
 const steel: PlanInput = {
@@ -14,6 +14,7 @@ const steel: PlanInput = {
     lengthMm: 300,
   },
   arcHabit: 'by-joint',
+  site: standardSite,
   filler: 'steel-solid',
   gas: 'M20-ArC-8',
   diameterMm: 1.2,

@@ -1,7 +1,8 @@
 /** From what was seen and measured on a trial to causes with what speaks for them, the next look, and the moves. */
+import { nominalCircuitMOhm } from '../arc/index.ts';
 import { amount, say, type Said } from '../said/index.ts';
 import { areaForTravel } from '../bead/index.ts';
-import { arcOf, asDialled, unalignedMOhm, type Machine, type Program } from '../machine/index.ts';
+import { arcOf, asDialled, type Machine, type Program } from '../machine/index.ts';
 import { success, type Outcome } from '../outcome/index.ts';
 import { modeThresholds } from '../simulation/index.ts';
 import { backCheck, type BackCheck } from './back-check.ts';
@@ -65,7 +66,7 @@ const worthSaying = 0.02;
 export function diagnose(input: DiagnoseInput): Outcome<Diagnosis> {
   const { machine, set, facts = {}, measured = {}, limits = {} } = input;
   const program = machine ? asDialled(input.program, machine) : input.program;
-  const circuitMOhm = input.circuitMOhm ?? machine?.circuitMOhm ?? unalignedMOhm;
+  const circuitMOhm = input.circuitMOhm ?? machine?.circuitMOhm ?? nominalCircuitMOhm;
   const sound = predict(program, circuitMOhm);
   if (!sound.ok) return sound;
   const predicted = sound.value;

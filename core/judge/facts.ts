@@ -1,7 +1,7 @@
 /** What was known before the weld, and how it moves the chance of a cause. The multipliers are assumed. */
 import { amount, say, type Said } from '../said/index.ts';
-import { sameSizeMm, type Program } from '../machine/index.ts';
-import type { FillerCode } from '../consumables/index.ts';
+import { type Program } from '../machine/index.ts';
+import { type FillerCode, sameSizeMm } from '../consumables/index.ts';
 import { wearPartNames, wearUnits, type WearPart } from '../maintenance/index.ts';
 import type { StepKind } from '../setup/index.ts';
 import type { DialsOff } from './dials-off.ts';

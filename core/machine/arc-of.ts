@@ -8,8 +8,6 @@ import {
   type WireInGas,
 } from '../arc/index.ts';
 import type { FillerCode } from '../consumables/index.ts';
-import { sameWire } from './description/chart.ts';
-import type { MachineCorrection } from './description/machine.ts';
 import {
   dipArcMm,
   dipVoltageV,
@@ -89,12 +87,4 @@ function lineOf(wire: WireInGas, mode: PlanMode): number {
   if (mode === 'dip') return dipArcMm;
   if (mode === 'spray' || mode === 'cored') return sprayArcMm;
   return pulseLineMm(wire.family, wire.diameterMm);
-}
-
-/** What was found of a program's wire on a machine; undefined where it was never calibrated. */
-export function correctionFor(
-  { corrections }: { readonly corrections?: readonly MachineCorrection[] | undefined },
-  wire: Pick<WireAndMode, 'filler' | 'gas' | 'diameterMm'>,
-): WireCorrection | undefined {
-  return corrections?.find((one) => one.gas === wire.gas && sameWire(one, wire));
 }

@@ -1,17 +1,9 @@
-export {
-  chartLineFor,
-  gasTrimMm,
-  lookAlikes,
-  runsOnLine,
-  servesGas,
-  sameSizeMm,
-  sameWire,
-  searchChart,
-} from './description/chart.ts';
+export { chartLineFor, gasTrimMm, lookAlikes, runsOnLine, servesGas, searchChart } from './description/chart.ts';
+export { usualFeeder, usualGunLengthM } from './description/usual-feeder.ts';
 export { compareMachines, type ComparedLine, type Comparison } from './dials/compare.ts';
 export { directionTestFor, triggerTestFor, withDirection, type DirectionTest } from './learning/direction.ts';
-export { believableOffsetMm, neutralOffsetMm, unalignedMOhm, wishedFigures, type Circuit } from './dials/wished.ts';
-export { arcOf, correctionFor, type ArcOf, type WireAndMode } from './arc-of.ts';
+export { believableOffsetMm, neutralOffsetMm, wishedFigures, type Circuit } from './dials/wished.ts';
+export { arcOf, type ArcOf, type WireAndMode } from './arc-of.ts';
 export { swingFromTests, type SwingReading, type SwingScale } from './learning/swing-test.ts';
 export { driftReport, type DriftLine } from './dials/drift.ts';
 export { putBack, type PutBack } from './dials/put-back.ts';
@@ -25,7 +17,6 @@ export type {
   Display,
   Feeder,
   Machine,
-  MachineCorrection,
   MachineLimits,
   Polarity,
   TriggerMode,

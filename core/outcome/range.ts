@@ -33,6 +33,16 @@ export const ranges = {
   travelMmPerMin: { min: 50, max: 2000, kind: 'travel', name: say('outcome.travel-speed') },
   plateC: { min: -20, max: 300, kind: 'temperature', name: say('outcome.plate-temperature') },
   arcLengthMm: { min: 0, max: 12, kind: 'shortLength', name: say('outcome.arc-length') },
+  trimMm: { min: -8, max: 8, kind: 'shortLength', name: say('outcome.trim') },
+  stiffness: { min: -10, max: 10, kind: 'plain', name: say('outcome.stiffness') },
+  /** Across a bead or along its leg: beyond it the figure was typed wrong. */
+  beadMm: { min: 0.3, max: 40, kind: 'shortLength', name: say('outcome.bead-size') },
+  beadHeightMm: { min: 0, max: 20, kind: 'shortLength', name: say('outcome.bead-height') },
+  displayedCurrentA: { min: 5, max: 700, kind: 'current', name: say('outcome.displayed-current') },
+  displayedVoltageV: { min: 5, max: 60, kind: 'voltage', name: say('outcome.displayed-voltage') },
+  heardHz: { min: 5, max: 600, kind: 'frequency', name: say('outcome.heard-rate') },
+  /** Of a part that was welded before. */
+  partC: { min: -20, max: 600, kind: 'temperature', name: say('outcome.part-temperature') },
   circuitMOhm: { min: 0, max: 80, kind: 'resistance', name: say('outcome.circuit-resistance') },
 } as const satisfies Record<string, Range>;
 

@@ -3,10 +3,10 @@ import { say, amount, bare, joined, inSentence, type Phrase } from '../said/inde
 import { trueFlowFactor } from '../consumption/index.ts';
 import { migEfficiency } from '../heat/index.ts';
 import { dipMelting } from '../melting/index.ts';
-import type { PlanFigures, Workings } from './figures.ts';
+import { gasTimesOf, type PlanFigures, type Workings } from './figures.ts';
 import type { PlanInput } from './input.ts';
 import { jointRule, type JointRule } from './joints.ts';
-import { flowAfterS, flowBeforeS, slagSPerM } from './practice.ts';
+import { slagSPerM } from './practice.ts';
 
 export type Because = Readonly<Partial<Record<keyof PlanFigures, Phrase>>>;
 
@@ -142,8 +142,8 @@ export function becauseLines(input: PlanInput, workings: Workings): Because {
     gasLitres: say('plan.for-and-before-and-after', {
       gas: amount('gasFlow', f.gasFlowLPerMin * trueFlowFactor(input.gas), 1),
       arcSeconds: amount('phaseTime', f.arcSeconds, 0),
-      flowBefore: bare('phaseTime', flowBeforeS),
-      flowAfter: amount('phaseTime', flowAfterS),
+      flowBefore: bare('phaseTime', gasTimesOf(input, f.thicknessMm).preGasS),
+      flowAfter: amount('phaseTime', gasTimesOf(input, f.thicknessMm).postGasS),
       passes: f.passes > 1 ? say('plan.each-pass') : '',
     }),
     wireGrams: say('plan.for-starts-craters-and-cut', {

@@ -4,7 +4,7 @@ import { fillerOf, gasOf, type FillerCode } from '../consumables/index.ts';
 import type { Warning } from '../outcome/index.ts';
 import type { GunAngles } from './gun-angles.ts';
 import type { PlanInput } from './input.ts';
-import { jointRule, type Joint } from './joints.ts';
+import { jointRule, type Joint, thinnerMm } from './joints.ts';
 import type { PlanMode } from './mode.ts';
 import { widestGapMm } from './practice.ts';
 
@@ -34,7 +34,7 @@ export function seamWarnings(input: PlanInput): Warning[] {
   const warnings: Warning[] = [];
   const caution = (warningCode: string, message: Phrase, level: Warning['level'] = 'caution') =>
     warnings.push({ code: warningCode, level, message });
-  const thinner = Math.min(...seam.thicknessesMm);
+  const thinner = thinnerMm(seam.thicknessesMm);
   const filler = fillerOf(code);
   const limit = widestGapMm(thinner);
   if (seam.gapMm > limit) {

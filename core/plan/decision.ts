@@ -37,7 +37,7 @@ export function decideMode(input: PlanInput): ModeDecision {
     const asked: PlanInput = {
       ...input,
       mode,
-      machine: input.machine ?? input.ceiling,
+      machine: input.machine ?? input.site.limits ?? undefined,
       ...(mode === input.mode ? {} : { wireFeedMPerMin: undefined }),
     };
     const refusal = refusalOf(asked);

@@ -9,10 +9,13 @@ import { arcEnergyKjPerMm, migEfficiency } from '../heat/index.ts';
 import { depositionKgPerH } from '../melting/index.ts';
 import { fillerOf } from '../consumables/index.ts';
 import { bestLogArea, leastBending, type Bend } from './bend.ts';
-import { coldestShare, type PlanInput } from './input.ts';
-import { jointRule } from './joints.ts';
+import { usualSequence } from '../sequence/index.ts';
+import { coldestShare, type GasTimes, type PlanInput } from './input.ts';
+import { jointRule, thinnerMm } from './joints.ts';
+import type { PassSetting } from './passes.ts';
+import { rootSetting } from './root-pass.ts';
 import { circuitDropV, modeModel, type ArcPoint, type ModeModel } from './mode-model.ts';
-import { flowAfterS, flowBeforeS, slagSPerM, weaveMm } from './practice.ts';
+import { slagSPerM, weaveMm } from './practice.ts';
 import { grooveOf, isGroove, topWidthMm } from './preparation.ts';
 import { wantedOf, type Wanted, type WishNudges } from './wanted.ts';
 import { currentRule } from './wishes.ts';
@@ -74,6 +77,8 @@ export interface Workings {
   readonly wanted: Wanted;
   readonly bend: Bend;
   readonly point: ArcPoint;
+  /** The root's own setting; null where every pass is run alike. */
+  readonly root: PassSetting | null;
 }
 
 /** Why there are no figures: the mode has no feed at all (`feed` absent), or none at the feed chosen or asked for. */
@@ -128,11 +133,20 @@ export function planFigures(
   const isFillet = jointRule(seam.joint).isFillet;
   // A bead thinner than the gap has no leg at all.
   const legMm = isFillet ? Math.max(filletLegMm(totalAreaMm2, seam.gapMm), 0) : null;
-  const arcSeconds = (passes * seam.lengthMm * 60) / travelMmPerMin;
+  const fill = { wireFeedMPerMin, meanCurrentA: point.meanA, voltageV: point.voltageV, travelMmPerMin };
+  const root = rootSetting(input, wire, model, fill, passes, areaMm2);
+  // Each pass takes its own time; the metal of the seam is the same whichever pace lays it.
+  const secondsAt = (travel: number) => (seam.lengthMm * 60) / travel;
+  const arcSeconds =
+    (root ? secondsAt(root.travelMmPerMin) : 0) + (passes - (root ? 1 : 0)) * secondsAt(travelMmPerMin);
+  const wireMPerSeam =
+    (root ? (root.wireFeedMPerMin * secondsAt(root.travelMmPerMin)) / 60 : 0) +
+    ((passes - (root ? 1 : 0)) * wireFeedMPerMin * secondsAt(travelMmPerMin)) / 60;
+  const gasTimes = gasTimesOf(input, wanted.thickness.thicknessMm);
   const hasSlag = filler === 'steel-flux-cored' || filler === 'steel-self-shielded';
   const widthMm =
     seam.preparation && isGroove(seam.preparation)
-      ? topWidthMm(grooveOf(seam.preparation, Math.min(...seam.thicknessesMm), seam.gapMm))
+      ? topWidthMm(grooveOf(seam.preparation, thinnerMm(seam.thicknessesMm), seam.gapMm))
       : (legMm ?? 0);
 
   const workings: Workings = {
@@ -161,8 +175,14 @@ export function planFigures(
       depositionKgPerH: depositionKgPerH(wire, wireFeedMPerMin),
       arcSeconds,
       slagSeconds: hasSlag ? (slagSPerM * passes * seam.lengthMm) / 1000 : 0,
-      wireGrams: ((wireFeedMPerMin * wire.areaMm2 * fillerOf(filler).densityKgPerM3) / 1000) * (arcSeconds / 60),
-      gasLitres: seamGasL(model.flow.flowLPerMin * trueFlowFactor(gas), arcSeconds, passes, flowBeforeS, flowAfterS),
+      wireGrams: (wireMPerSeam * wire.areaMm2 * fillerOf(filler).densityKgPerM3) / 1000,
+      gasLitres: seamGasL(
+        model.flow.flowLPerMin * trueFlowFactor(gas),
+        arcSeconds,
+        passes,
+        gasTimes.preGasS,
+        gasTimes.postGasS,
+      ),
       thicknessMm: wanted.thickness.thicknessMm,
     },
     wire,
@@ -170,8 +190,14 @@ export function planFigures(
     wanted,
     bend,
     point,
+    root,
   };
   return { ok: true, workings };
+}
+
+/** What flows before and after each start: the sequence's own times, else those of the usual one. */
+export function gasTimesOf({ gasTimes, filler, seam }: PlanInput, thicknessMm: number): GasTimes {
+  return gasTimes ?? usualSequence(filler, thicknessMm, seam.lengthMm);
 }
 
 /** A feed that the welder chose leaves pace and size: an asked size is kept, else a pace of one's own, else both bend. */

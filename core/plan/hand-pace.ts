@@ -1,7 +1,8 @@
 /** A plan for a hand whose pace was learned: its travel is the rule's times its factor, and the wire follows. */
 import { amount, say, type Phrase } from '../said/index.ts';
 import { planFigures } from './figures.ts';
-import type { HandPace, PlanInput } from './input.ts';
+import type { PlanInput } from './input.ts';
+import type { HandPace } from './site.ts';
 
 export interface PacedPlan {
   readonly factor: number;
@@ -12,10 +13,11 @@ export interface PacedPlan {
 
 /** The question with the hand's travel in it; as it was where no pace is known or the travel was typed. */
 export function withHandPace(input: PlanInput): { readonly input: PlanInput; readonly paced: PacedPlan | null } {
-  const { pace, seam } = input;
-  const ownIsKnown = pace !== undefined && seam.travelMmPerMin === undefined && Math.abs(pace.factor - 1) > 1e-6;
+  const { seam, site } = input;
+  const { pace } = site;
+  const ownIsKnown = pace !== null && seam.travelMmPerMin === undefined && Math.abs(pace.factor - 1) > 1e-6;
   if (!ownIsKnown) return { input, paced: null };
-  const rule = planFigures({ ...input, pace: undefined });
+  const rule = planFigures({ ...input, site: { ...site, pace: null } });
   if (!rule.ok) return { input, paced: null };
   const { travelMmPerMin, wireFeedMPerMin } = rule.workings.figures;
   return {

@@ -2,8 +2,17 @@ export { gunRanges, gunWords, usualGun, type GunAngles } from './gun-angles.ts';
 export type { Band, Bands } from './bands.ts';
 export type { Because } from './because.ts';
 export type { PlanFigures } from './figures.ts';
-export { planInputIssues, type ArcHabit, type PlanInput, type PlanMode, type Seam } from './input.ts';
-export { jointRule, jointRules, joints, usualLegMm, type Joint, type JointRule, type Thicknesses } from './joints.ts';
+export { coldPlateC, planInputIssues, type ArcHabit, type PlanInput, type PlanMode, type Seam } from './input.ts';
+export {
+  thinnerMm,
+  jointRule,
+  jointRules,
+  joints,
+  usualLegMm,
+  type Joint,
+  type JointRule,
+  type Thicknesses,
+} from './joints.ts';
 export { arcIntents, type ArcIntent } from './arc-intents.ts';
 export type { GaveWay, WayOut } from './gave-way.ts';
 export { gunWarnings } from './cautions.ts';
@@ -30,4 +39,4 @@ export { dipArcMm, dipVoltageV, sprayArcMm } from './mode-model.ts';
 export { pulsedFeedForCurrent, steadyCurrentOf, steadyFeedOf } from './feed.ts';
 export { flowLimitsLPerMin, gasFlow, stickOutMm } from './practice.ts';
 export type { PacedPlan } from './hand-pace.ts';
-export type { HandPace } from './input.ts';
+export { completeSite, standardSite, withoutLearning, type HandPace, type KnownSite, type Site } from './site.ts';

@@ -4,11 +4,11 @@ import { fillerOf, materialOf, type FillerCode, type MaterialGroup } from '../co
 import { rangeIssues, type Issue } from '../outcome/index.ts';
 import { gasIssues, pulseGateIssues, sprayGasIssues, type MachineLimits } from '../pulse/index.ts';
 import type { ArcIntent } from './arc-intents.ts';
-import { jointRule, type Joint, type Thicknesses } from './joints.ts';
+import { jointRule, type Joint, type Thicknesses, thinnerMm } from './joints.ts';
 import type { PlanMode } from './mode.ts';
 import { allowsPosition, positionName, type Position } from './positions.ts';
 import { isGroove, preparationIssues, squareIssue, type Preparation } from './preparation.ts';
-import type { ThicknessRule } from './wishes.ts';
+import type { Site } from './site.ts';
 
 export type { PlanMode } from './mode.ts';
 
@@ -16,6 +16,8 @@ export type ArcHabit = 'by-joint' | 'on-line';
 
 export interface Seam {
   readonly materialGroup: MaterialGroup;
+  /** A code of the list of grades, or free text that names one; left out: not known. */
+  readonly grade?: string | undefined;
   readonly thicknessesMm: Thicknesses;
   readonly joint: Joint;
   readonly position: Position;
@@ -32,14 +34,9 @@ export interface Seam {
   readonly arcIntent?: ArcIntent | undefined;
 }
 
-/** Pace of a hand as it was learned from timed seams. */
-export interface HandPace {
-  /** Travel of the hand over the rule's. */
-  readonly factor: number;
-  /** How much of it is the hand's own timed seams, 0 to 1. */
-  readonly weight: number;
-  readonly seams: number;
-  readonly welder: string;
+export interface GasTimes {
+  readonly preGasS: number;
+  readonly postGasS: number;
 }
 
 export interface PlanInput {
@@ -51,24 +48,21 @@ export interface PlanInput {
   readonly mode: PlanMode;
   /** A feed the welder has chosen instead of the proposed one. */
   readonly wireFeedMPerMin?: number | undefined;
-  /** Leads, gun and return clamp together; default 15 mΩ. */
-  readonly circuitMOhm?: number | undefined;
+  /** Gas before and after each start as the trigger sequence has it; left out: the usual sequence's. */
+  readonly gasTimes?: GasTimes | undefined;
   /** What the machine gives; the plan stays inside. */
   readonly machine?: MachineLimits | undefined;
-  /** What the machine in front of the welder gives: rules modes out, but leaves the figures as the seam wants them. */
-  readonly ceiling?: MachineLimits | undefined;
-  /** Which thickness the shop counts; left out: the rule the currents were fitted with. */
-  readonly thicknessRule?: ThicknessRule | undefined;
-  /** Pace of the hand it is made for; left out: the rule's. */
-  readonly pace?: HandPace | undefined;
-  /** Spread of the welder's own pace as learned, as a share; at least that of `give.ownPace`. */
-  readonly paceSpread?: number | undefined;
+  /** What shop, machine and welder bring to it. */
+  readonly site: Site;
 }
 
 /** Every refusal that needs no computation: ranges, metal against wire, wire against gas, mode. Empty when the plan may go on. */
 export function planInputIssues(input: PlanInput): Issue[] {
-  const { seam, diameterMm, wireFeedMPerMin, circuitMOhm } = input;
-  const issues: Issue[] = rangeIssues({ diameterMm, wireFeedMPerMin, circuitMOhm });
+  const { seam, diameterMm, wireFeedMPerMin, site } = input;
+  const issues: Issue[] = [
+    ...rangeIssues({ diameterMm, wireFeedMPerMin }),
+    ...rangeIssues({ circuitMOhm: site.circuitMOhm }, 'site.'),
+  ];
   seam.thicknessesMm.forEach((thicknessMm, index) => {
     const [own] = rangeIssues({ thicknessMm });
     if (own) issues.push({ ...own, path: `seam.thicknessesMm.${index}` });
@@ -92,7 +86,7 @@ export function planInputIssues(input: PlanInput): Issue[] {
 
 /** Whether the edges of a butt can be planned as they are. */
 function edgeIssues({ seam, filler }: PlanInput): Issue[] {
-  const thinner = Math.min(...seam.thicknessesMm);
+  const thinner = thinnerMm(seam.thicknessesMm);
   const isButt = seam.joint === 'butt';
   const wrong = preparationIssues(seam.preparation, isButt, thinner, seam.gapMm);
   if (wrong.length > 0 || !isButt || isGroove(seam.preparation)) return wrong;
@@ -160,8 +154,8 @@ function materialIssues({ seam, filler: code }: PlanInput): Issue[] {
   ];
 }
 
-/** Circuit resistance assumed when none was measured, mΩ (middle of the usual 5..30). */
-export const defaultCircuitMOhm = 15;
+/** Plate that nobody warmed, °C. */
+export const coldPlateC = 20;
 
 /** Pace by hand, mm/min, outside which a warning is due: going up is slow, aluminium runs. */
 export function handTravelMmPerMin({ position, materialGroup }: Seam): readonly [number, number] {

@@ -78,23 +78,29 @@ export function jointRule(joint: Joint): JointRule {
 
 export type Thicknesses = readonly [number, number];
 
+/** The part that burns through first, and whose size sets the leg. */
+export function thinnerMm([first, second]: Thicknesses): number {
+  return Math.min(first, second);
+}
+
 /** Leg that suits a fillet where none is asked, mm: 2.35 t^0.48 of the thinner part, more with a fluid wire and going up. */
-export function usualLegMm([first, second]: Thicknesses, family: FillerFamily, isVerticalUp: boolean): number {
+export function usualLegMm(thicknesses: Thicknesses, family: FillerFamily, isVerticalUp: boolean): number {
   const { legBaseMm, legExponent, fluidWire, verticalUp } = sizeRule;
   const isFluid = family === 'aluminium' || family === 'copper-silicon';
   return (
-    legBaseMm * Math.min(first, second) ** legExponent * (isFluid ? fluidWire : 1) * (isVerticalUp ? verticalUp : 1)
+    legBaseMm * thinnerMm(thicknesses) ** legExponent * (isFluid ? fluidWire : 1) * (isVerticalUp ? verticalUp : 1)
   );
 }
 
 /** Area to fill in mm² and the sum behind it; a prepared butt has its own. */
 export function jointArea(
   joint: Joint,
-  [first, second]: Thicknesses,
+  thicknessesMm: Thicknesses,
   gapMm: number,
   legMm: number,
 ): { areaMm2: number; because: Phrase } {
-  const thinner = Math.min(first, second);
+  const [first, second] = thicknessesMm;
+  const thinner = thinnerMm(thicknessesMm);
   const t = round(thinner);
   switch (joint) {
     case 'tee':

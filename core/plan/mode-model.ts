@@ -6,7 +6,7 @@ import { pulseFeedRange, pulseMeans, solveDefaultPulse, type OneDropPulse } from
 import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
 import { arcTarget, type ArcTarget } from './arc-target.ts';
 import { steadyCurrentOf, steadyFeedOf } from './feed.ts';
-import { defaultCircuitMOhm, type PlanInput } from './input.ts';
+import type { PlanInput } from './input.ts';
 import { gasFlow, stickOutMm, stickOutRangeMm, type GasFlow } from './practice.ts';
 
 /** What the arc does at a feed. */
@@ -190,5 +190,5 @@ function dipModel(input: PlanInput, wire: WireInGas): ModeModel {
 
 /** Volts at the machine above those at the tip. */
 export function circuitDropV(input: PlanInput, meanA: number): number {
-  return (meanA * (input.circuitMOhm ?? defaultCircuitMOhm)) / 1000;
+  return (meanA * input.site.circuitMOhm) / 1000;
 }

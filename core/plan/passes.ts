@@ -2,7 +2,7 @@
 import { say, type Phrase } from '../said/index.ts';
 import { filletLegMm, throatMm } from '../bead/index.ts';
 import type { PlanInput } from './input.ts';
-import { jointRule } from './joints.ts';
+import { jointRule, thinnerMm } from './joints.ts';
 import { bevelHeightMm, grooveOf, isGroove, topWidthMm, type EdgeGroove } from './preparation.ts';
 
 /**
@@ -68,9 +68,7 @@ export function passTable(
   const isFillet = jointRule(seam.joint).isFillet;
   const isPrepared = isGroove(seam.preparation);
   const groove =
-    isPrepared && seam.preparation
-      ? grooveOf(seam.preparation, Math.min(...seam.thicknessesMm), seam.gapMm)
-      : undefined;
+    isPrepared && seam.preparation ? grooveOf(seam.preparation, thinnerMm(seam.thicknessesMm), seam.gapMm) : undefined;
   const places = groove ? placesOf(groove, passes, passAreaMm2) : [];
   return Array.from({ length: passes }, (_, index) => {
     const totalAfterMm2 = (index + 1) * passAreaMm2;

@@ -1,3 +1,5 @@
+import { thicknessRules } from './wishes.ts';
+import { standardSite } from './site.ts';
 import { inEnglish } from '@fox-tempo/words/english';
 import { issueCodes } from '../outcome/index.ts';
 import { describe, expect, it } from '@jest/globals';
@@ -17,6 +19,7 @@ const fillet: Seam = {
 const steel: PlanInput = {
   seam: fillet,
   arcHabit: 'by-joint',
+  site: standardSite,
   filler: 'steel-solid',
   gas: 'M21-ArC-18',
   diameterMm: 1.0,
@@ -253,6 +256,7 @@ describe('every plan', () => {
       diameterMm: fc.double({ min: 0.6, max: 1.6, noNaN: true }),
       mode: fc.constantFrom('pulse' as const, 'dip' as const, 'spray' as const, 'cored' as const),
       wireFeedMPerMin: optional(0.5, 30),
+      site: fc.constantFrom(...thicknessRules.map(({ rule }) => ({ ...standardSite, thicknessRule: rule }))),
     });
     // Half of the chains are ones that a shop would build; of the rest nearly all are refused.
     const sensible = fc.constantFrom(

@@ -18,10 +18,6 @@ export function widestGapMm(thinnerMm: number): number {
   return 0.5 * thinnerMm + 1;
 }
 
-/** Gas before the arc and after it, s: usual figures, assumed. */
-export const flowBeforeS = 0.2;
-export const flowAfterS = 1.5;
-
 const stickOut = {
   dip: { at08: 10, perMm: 10, co2: 2 },
   other: { at08: 11, perMm: 12.5, most: 16, mostThick: 17, thickFromMm: 1.3, sprayOrCored: 2 },

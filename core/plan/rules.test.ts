@@ -1,3 +1,4 @@
+import { standardSite } from './site.ts';
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
@@ -40,10 +41,10 @@ describe('joints', () => {
 
 describe('the thickness that counts', () => {
   it('is the thinner part, leaning to the thicker by the power 0.15 of their ratio, three at most', () => {
-    expect(thicknessThatCounts([2, 5], false).thicknessMm).toBeCloseTo(2 * 2.5 ** 0.15, 9);
-    expect(thicknessThatCounts([2, 20], false).thicknessMm).toBeCloseTo(2 * 3 ** 0.15, 9);
-    expect(thicknessThatCounts([12, 12], false).thicknessMm).toBe(8);
-    expect(thicknessThatCounts([12, 12], true).thicknessMm).toBe(5);
+    expect(thicknessThatCounts([2, 5], false, 'leaning').thicknessMm).toBeCloseTo(2 * 2.5 ** 0.15, 9);
+    expect(thicknessThatCounts([2, 20], false, 'leaning').thicknessMm).toBeCloseTo(2 * 3 ** 0.15, 9);
+    expect(thicknessThatCounts([12, 12], false, 'leaning').thicknessMm).toBe(8);
+    expect(thicknessThatCounts([12, 12], true, 'leaning').thicknessMm).toBe(5);
   });
 
   it('follows the shop’s own rule where it has one', () => {
@@ -240,6 +241,7 @@ describe('passes', () => {
   const tee: PlanInput = {
     seam: { materialGroup: 'steel', thicknessesMm: [12, 12], joint: 'tee', position: 'PB', gapMm: 0, lengthMm: 100 },
     arcHabit: 'by-joint',
+    site: standardSite,
     filler: 'steel-solid',
     gas: 'M21-ArC-18',
     diameterMm: 1.2,

@@ -5,22 +5,20 @@ import type { CanonicalBeat } from '../double-pulse/canonical.ts';
 import { showThrough, type ShowThrough } from '../heat/index.ts';
 import { failure, success, type Issue, type Outcome, type Warning } from '../outcome/index.ts';
 import { gasWarnings, solvePulse, type PulseResult } from '../pulse/index.ts';
-import { travelForArea } from '../bead/index.ts';
 import { planBands, type Bands } from './bands.ts';
 import { becauseLines, type Because } from './because.ts';
 import { gunWarnings, hazardWarnings, seamWarnings } from './cautions.ts';
 import { decideMode, type ModeDecision } from './decision.ts';
-import { pulsedFeedForCurrent, steadyFeedOf } from './feed.ts';
 import { planFigures, type PlanFigures, type Workings } from './figures.ts';
 import { gaveWay, type GaveWay } from './gave-way.ts';
 import { usualGun } from './gun-angles.ts';
 import { paceWords, withHandPace, type PacedPlan } from './hand-pace.ts';
-import { defaultCircuitMOhm, handTravelMmPerMin, planInputIssues, type PlanInput } from './input.ts';
-import { jointRule } from './joints.ts';
+import { handTravelMmPerMin, planInputIssues, type PlanInput, coldPlateC } from './input.ts';
+import { jointRule, thinnerMm } from './joints.ts';
 import { isPulsed, type PlanMode } from './mode.ts';
-import { passTable, rootCurrentShare, type Pass, type PassKind, type PassSetting } from './passes.ts';
+import { passTable, type Pass, type PassSetting } from './passes.ts';
 import { singlePassLimitMm } from './practice.ts';
-import { leastCurrentA } from './wanted.ts';
+import { feedForCurrent } from './root-pass.ts';
 
 export interface Plan extends PlanFigures {
   readonly mode: PlanMode;
@@ -71,26 +69,32 @@ export function planSeam(asked: PlanInput): Outcome<Plan> {
   const { workings } = outcome;
   const { figures, model } = workings;
   const beat = input.mode === 'double-pulse' ? usualBeat(workings) : null;
-  const thinner = Math.min(...input.seam.thicknessesMm);
+  const thinner = thinnerMm(input.seam.thicknessesMm);
   const through = showThrough(
     workings.wire.family,
     figures.meanCurrentA,
     figures.voltageV,
     figures.travelMmPerMin,
     thinner,
-    input.seam.plateC ?? 20,
+    input.seam.plateC ?? coldPlateC,
   );
-  const ways = gaveWay(input, workings, feedForCurrent(input, workings, workings.wanted.currentA));
+  const ways = gaveWay(
+    input,
+    workings,
+    feedForCurrent(input, workings.wire, model, workings.wanted.currentA, figures.wireFeedMPerMin),
+  );
   return success({
     ...figures,
     mode: input.mode,
-    circuitMOhm: input.circuitMOhm ?? defaultCircuitMOhm,
+    circuitMOhm: input.site.circuitMOhm,
     transferMode: transferModeOf(input, workings),
     pulse: pulse ? { ...pulse.value, arcLengthMm: model.arc.arcLengthMm } : null,
     slowBeat: beat,
     heatPaths: jointRule(input.seam.joint).heatPaths,
     showThrough: through,
-    passTable: passTable(input, figures.passes, figures.areaMm2, passSettings(input, workings)),
+    passTable: passTable(input, figures.passes, figures.areaMm2, (kind) =>
+      kind === 'root' && workings.root ? workings.root : fillSetting(figures),
+    ),
     gaveWay: ways,
     decision: decideMode(input),
     warnings: [
@@ -109,7 +113,8 @@ export function planSeam(asked: PlanInput): Outcome<Plan> {
     ],
     bands: planBands(input, workings),
     because: becauseLines(input, workings),
-    pace: paced && input.pace ? { ...paced, words: paceWords(input.pace, paced, figures.wireFeedMPerMin) } : null,
+    pace:
+      paced && input.site.pace ? { ...paced, words: paceWords(input.site.pace, paced, figures.wireFeedMPerMin) } : null,
   });
 }
 
@@ -119,35 +124,8 @@ function transferModeOf({ mode }: PlanInput, { point }: Workings): Plan['transfe
   return (point.pulse?.dropsPerPulse ?? 1) > 1.35 ? 'pulsed-multi-drop' : 'pulsed-one-drop';
 }
 
-/** The feed at which the mode has a current, m/min, as near as it can. */
-function feedForCurrent({ mode }: PlanInput, { wire, model, figures }: Workings, currentA: number): number {
-  if (!isPulsed(mode)) return steadyFeedOf(mode, wire, currentA, model.extensionMm);
-  return pulsedFeedForCurrent(wire, model.extensionMm, currentA)?.feedMPerMin ?? figures.wireFeedMPerMin;
-}
-
-/** Each kind of pass solved once: the root is run colder, the rest as planned. */
-function passSettings(input: PlanInput, workings: Workings): (kind: PassKind) => PassSetting {
-  const { figures, model, wire } = workings;
-  const plain: PassSetting = figures;
-  const known: Partial<Record<PassKind, PassSetting>> = {};
-  const root = (): PassSetting => {
-    const leastA = Math.min(leastCurrentA(input.mode, wire), figures.meanCurrentA);
-    const currentA = Math.max(rootCurrentShare(input.seam) * figures.meanCurrentA, leastA);
-    const feed = feedForCurrent(input, workings, currentA);
-    const point = model.at(feed);
-    if (!point) return plain;
-    return {
-      wireFeedMPerMin: feed,
-      meanCurrentA: point.meanA,
-      voltageV: point.voltageV,
-      travelMmPerMin: travelForArea(wire, feed, figures.areaMm2),
-    };
-  };
-  return (kind) => {
-    const { wireFeedMPerMin, meanCurrentA, voltageV, travelMmPerMin } = (known[kind] ??=
-      kind === 'root' ? root() : plain);
-    return { wireFeedMPerMin, meanCurrentA, voltageV, travelMmPerMin };
-  };
+function fillSetting({ wireFeedMPerMin, meanCurrentA, voltageV, travelMmPerMin }: PlanFigures): PassSetting {
+  return { wireFeedMPerMin, meanCurrentA, voltageV, travelMmPerMin };
 }
 
 type FiguresOutcome = ReturnType<typeof planFigures>;

@@ -5,7 +5,7 @@ import type { WireInGas } from '../arc/index.ts';
 import { filletAreaMm2 } from '../bead/index.ts';
 import type { Wish } from './bend.ts';
 import type { PlanInput, Seam } from './input.ts';
-import { jointArea, jointRule, usualLegMm } from './joints.ts';
+import { jointArea, jointRule, usualLegMm, thinnerMm } from './joints.ts';
 import type { PlanMode } from './mode.ts';
 import { isOverhead } from './positions.ts';
 import { gapFactor, singlePassLimitMm } from './practice.ts';
@@ -53,7 +53,7 @@ export interface Wanted {
 export function wantedOf(input: PlanInput, wire: WireInGas, nudges: WishNudges): Wanted {
   const { seam } = input;
   const isUp = seam.position === 'PF';
-  const thickness = thicknessThatCounts(seam.thicknessesMm, isUp, input.thicknessRule);
+  const thickness = thicknessThatCounts(seam.thicknessesMm, isUp, input.site.thicknessRule);
   const current = currentWish(input, wire, thickness);
   const currentA = current.value * nudges.referenceCurrent;
   const travel = travelWish(input, wire);
@@ -78,7 +78,7 @@ export function wantedOf(input: PlanInput, wire: WireInGas, nudges: WishNudges):
     travel: {
       log: Math.log(travel.value),
       ...(isOwnPace
-        ? { free: give.ownPace.free, spread: Math.max(input.paceSpread ?? 0, give.ownPace.spread) }
+        ? { free: give.ownPace.free, spread: Math.max(input.site.paceSpread, give.ownPace.spread) }
         : give.travel),
     },
     area: { log: Math.log(areaMm2), ...(size.isExact ? { free: 0, spread: 0 } : size.give) },
@@ -217,7 +217,7 @@ function sizeWish(
   give: { free: number; spread: number };
 } {
   const { joint, thicknessesMm, gapMm, preparation } = seam;
-  const thinner = Math.min(...thicknessesMm);
+  const thinner = thinnerMm(thicknessesMm);
   if (preparation && isGroove(preparation)) {
     const { areaMm2, because } = preparedArea(preparation, thinner, gapMm);
     const passes = Math.max(2, Math.ceil(areaMm2 / sizeRule.mostPassMm2 - 1e-9));

@@ -99,7 +99,7 @@ export interface CountedThickness {
 export function thicknessThatCounts(
   [first, second]: readonly [number, number],
   isVerticalUp: boolean,
-  rule: ThicknessRule = 'leaning',
+  rule: ThicknessRule,
 ): CountedThickness {
   const thinner = Math.min(first, second);
   const thicker = Math.max(first, second);

@@ -1,6 +1,6 @@
 /** Whether a trial stood inside a procedure: its consumables, its dials, the pace and the stick-out of the hand, and how cold the plate was. */
-import { fillerOf, gasName, wireSizeLabel, type FillerCode } from '../consumables/index.ts';
-import { sameWire, type Machine, type Program } from '../machine/index.ts';
+import { fillerOf, gasName, wireSizeLabel, type FillerCode, sameWire } from '../consumables/index.ts';
+import { type Machine, type Program } from '../machine/index.ts';
 import { amount, joined, say, type Phrase } from '../said/index.ts';
 import { dialsBeyond, usualSpread, type Window } from '../window/index.ts';
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { inEnglish } from '@fox-tempo/words/english';
 import { fillerOf } from '../consumables/index.ts';
 import { programFromPlan, translate } from '../machine/index.ts';
-import { planSeam, type PlanInput } from '../plan/index.ts';
+import { planSeam, type PlanInput, standardSite } from '../plan/index.ts';
 import { rowan } from '../scenarios/index.ts';
 import type { Window } from '../window/index.ts';
 import { outsideProcedure, procedureSheet, processNumber } from './index.ts';
@@ -18,6 +18,7 @@ const input: PlanInput = {
     lengthMm: 200,
   },
   arcHabit: 'by-joint',
+  site: standardSite,
   filler: 'steel-solid',
   gas: 'M21-ArC-18',
   diameterMm: 1,

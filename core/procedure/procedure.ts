@@ -13,6 +13,7 @@ import {
   preparationKinds,
   type Plan,
   type Seam,
+  coldPlateC,
 } from '../plan/index.ts';
 import { amount, bare, joined, say, type Phrase, type Said } from '../said/index.ts';
 import { neededSetup } from '../setup/index.ts';
@@ -216,7 +217,11 @@ function techniquePart({ seam, program, window }: ProcedureInput): ProcedureSect
             ? say('procedure.coating-off-or-fume')
             : say('procedure.clean-dry-bright'),
       ),
-      ...row(say('procedure.plate-at-start'), one('temperature', seam.plateC ?? 20, 0), say('procedure.not-below')),
+      ...row(
+        say('procedure.plate-at-start'),
+        one('temperature', seam.plateC ?? coldPlateC, 0),
+        say('procedure.not-below'),
+      ),
     ],
   };
 }

@@ -2,8 +2,8 @@
  * Whether a production weld may be counted: what is loaded, selected and issued against what the seam needs. The record itself is always taken;
  * what does not agree makes the part held until a lead hand decides.
  */
-import { fillerOf, gasName, wireSizeLabel, type FillerCode } from '../consumables/index.ts';
-import { sameWire, type Machine, type Program } from '../machine/index.ts';
+import { fillerOf, gasName, wireSizeLabel, type FillerCode, sameWire } from '../consumables/index.ts';
+import { type Machine, type Program } from '../machine/index.ts';
 import { joined, say, type Phrase } from '../said/index.ts';
 import { checkLoaded, type CheckRow, type MachineState } from '../setup/index.ts';
 import { dialsBeyond, type Window } from '../window/index.ts';

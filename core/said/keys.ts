@@ -934,15 +934,20 @@ export interface CoreSentences {
   readonly 'name.watch it': null;
   readonly 'name.wire': null;
   readonly 'outcome.arc-length': null;
+  readonly 'outcome.bead-height': null;
+  readonly 'outcome.bead-size': null;
   readonly 'outcome.circuit-resistance': null;
   readonly 'outcome.current': null;
   readonly 'outcome.current-slew': null;
+  readonly 'outcome.displayed-current': null;
+  readonly 'outcome.displayed-voltage': null;
   readonly 'outcome.fast-background-current': null;
   readonly 'outcome.fast-peak-current': null;
   readonly 'outcome.fast-peak-time': null;
   readonly 'outcome.fast-pulse-frequency': null;
   readonly 'outcome.gap': null;
   readonly 'outcome.groove-angle': null;
+  readonly 'outcome.heard-rate': null;
   readonly 'outcome.leg': null;
   readonly 'outcome.must-lie-between': {
     readonly got: SaidValue;
@@ -950,12 +955,15 @@ export interface CoreSentences {
     readonly min: SaidValue;
     readonly name: SaidValue;
   };
+  readonly 'outcome.part-temperature': null;
   readonly 'outcome.plate-temperature': null;
   readonly 'outcome.root-face': null;
   readonly 'outcome.seam-length': null;
   readonly 'outcome.stick-out': null;
+  readonly 'outcome.stiffness': null;
   readonly 'outcome.thickness': null;
   readonly 'outcome.travel-speed': null;
+  readonly 'outcome.trim': null;
   readonly 'outcome.wire-diameter': null;
   readonly 'outcome.wire-extension': null;
   readonly 'outcome.wire-feed': null;
@@ -2141,14 +2149,6 @@ export interface CoreSentences {
   readonly 'trials.why-point': null;
   readonly 'trials.why-start-and-stop': null;
   readonly 'trials.why-sweep': { readonly sd: SaidValue; readonly step: SaidValue };
-  readonly 'tuning.must-lie-between-and-got': {
-    readonly max: SaidValue;
-    readonly min: SaidValue;
-    readonly path: SaidValue;
-    readonly value: SaidValue;
-  };
-  readonly 'tuning.stiffness': null;
-  readonly 'tuning.trim': null;
   readonly 'units.could-mean-thousands': { readonly label: SaidValue; readonly text: SaidValue };
   readonly 'units.gauge-is-outside': {
     readonly gauge: SaidValue;

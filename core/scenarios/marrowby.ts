@@ -1,5 +1,5 @@
 /** Seams of the invented shop Marrowby Cartworks: shared by unit tests, benches, demo data and journeys. */
-import type { PlanInput } from '../plan/index.ts';
+import { standardSite, type PlanInput } from '../plan/index.ts';
 
 export interface Scenario {
   readonly id: string;
@@ -9,7 +9,7 @@ export interface Scenario {
   readonly input: PlanInput;
 }
 
-const pulse = { mode: 'pulse', arcHabit: 'by-joint' } as const;
+const pulse = { mode: 'pulse', arcHabit: 'by-joint', site: standardSite } as const;
 const steel10 = { ...pulse, filler: 'steel-solid', gas: 'M21-ArC-18', diameterMm: 1.0 } as const;
 const steel12 = { ...steel10, diameterMm: 1.2 } as const;
 const stainless08 = { ...pulse, filler: 'stainless-solid', gas: 'M12-ArC-2', diameterMm: 0.8 } as const;

@@ -1,6 +1,6 @@
 /** A program's score on a seam, whole: played as meant, summed, judged and checked. What the view, the card and the API show. */
 import { say, amount } from '../said/index.ts';
-import type { Program } from '../machine/index.ts';
+import { type Program, usualGunLengthM } from '../machine/index.ts';
 import { failure, success, type Outcome } from '../outcome/index.ts';
 import { sequenceIssues, usualHabit, type TriggerHabit } from '../sequence/index.ts';
 import { scoreChecks, type ScoreCheck } from './checks.ts';
@@ -74,7 +74,10 @@ export function scoreOf(program: Program, seam: ScoreSeam, habit: TriggerHabit =
     totals,
     crater,
     ends,
-    gas: { before: gasBefore(program, seam.gunLengthM ?? 3, seam.hoseM), after: gasAfter(program, crater, endA) },
+    gas: {
+      before: gasBefore(program, seam.gunLengthM ?? usualGunLengthM, seam.hoseM),
+      after: gasAfter(program, crater, endA),
+    },
     checks: scoreChecks(program, score, totals, electrical, crater, ends),
   });
 }

@@ -3,10 +3,9 @@
  * doing it and its minutes. On a machine with several feeders the one that needs least is taken.
  */
 import { say, amount, joined, type Phrase } from '../said/index.ts';
-import { fillerOf, gasName, wireSizeLabel } from '../consumables/index.ts';
+import { fillerOf, gasName, wireSizeLabel, sameWire } from '../consumables/index.ts';
 import type { Feeder, Machine } from '../machine/index.ts';
 import { rollOf } from './gun-troubles.ts';
-import { sameWire } from '../machine/index.ts';
 import type { Warning } from '../outcome/index.ts';
 import { stepKinds, usualMinutes, type StepKind } from './step-kinds.ts';
 import { stepCautions } from './setup-cautions.ts';

@@ -1,16 +1,8 @@
 /** Loaded against selected against needed: any mismatch blocks a trial, and is the first cause to look at when an arc is bad. */
 import { say, joined, type Phrase } from '../said/index.ts';
 import { modeName } from '../plan/index.ts';
-import { fillerOf, gasName, wireSizeLabel } from '../consumables/index.ts';
-import {
-  chartLineFor,
-  runsOnLine,
-  sameWire,
-  servesGas,
-  type ChartLine,
-  type Machine,
-  type Program,
-} from '../machine/index.ts';
+import { fillerOf, gasName, wireSizeLabel, sameWire } from '../consumables/index.ts';
+import { chartLineFor, runsOnLine, servesGas, type ChartLine, type Machine, type Program } from '../machine/index.ts';
 import { holds, neededSetup, type MachineState } from './state.ts';
 
 export interface CheckRow {

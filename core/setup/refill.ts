@@ -1,7 +1,6 @@
 /** The usual change of a bottle or a spool for another of the same kind: nothing of the seam changes, and it is walked with its cautions all the same. */
-import { fillerOf, gasName, wireSizeLabel, type FillerCode } from '../consumables/index.ts';
+import { fillerOf, gasName, wireSizeLabel, type FillerCode, sameWire } from '../consumables/index.ts';
 import type { Machine } from '../machine/index.ts';
-import { sameWire } from '../machine/index.ts';
 import { joined, say } from '../said/index.ts';
 import { cleanStep, flowStep, gasStep, tensionStep, wireStep, type SetupStep } from './changeover.ts';
 import { stepCautions } from './setup-cautions.ts';

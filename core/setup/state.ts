@@ -1,7 +1,7 @@
 /** How a machine stands: what it is switched to, what is threaded, connected and fitted on each feeder, what its dials show. */
 import { say, type Phrase } from '../said/index.ts';
-import { fillerOf, type FillerCode } from '../consumables/index.ts';
-import { sameWire, type Polarity, type Program, type TipRule } from '../machine/index.ts';
+import { fillerOf, type FillerCode, sameWire } from '../consumables/index.ts';
+import { type Polarity, type Program, type TipRule } from '../machine/index.ts';
 
 /** Processes a source may be switched to; only the first two are this application's, the others are states to come back from. */
 export const setupProcesses = ['gas-metal', 'self-shielded', 'lift-tig', 'stick'] as const;

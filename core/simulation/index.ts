@@ -17,5 +17,5 @@ export { warmState } from './prepare.ts';
 export { beginSimulation, settlingS, simulate, type RunningSimulation, type Simulation } from './simulate.ts';
 export type { StartStopResult } from './stop.ts';
 export type { SimulationTrace } from './trace.ts';
-export { buildSource, nominalCircuitMOhm, type PulseSource, type Source } from './source.ts';
+export { buildSource, type PulseSource, type Source } from './source.ts';
 export { drivenArc, longestSliceS, type DriveCommand, type DrivenArc, type DrivenSlice } from './driven.ts';

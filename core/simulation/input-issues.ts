@@ -1,7 +1,7 @@
 /** Every reason to refuse a simulation before it runs. */
 import { say, type Phrase } from '../said/index.ts';
 import { gasIssues } from '../pulse/index.ts';
-import { rangeIssues, type Issue } from '../outcome/index.ts';
+import { rangeIssues, ranges, type Issue } from '../outcome/index.ts';
 import type { SimulationInput } from './input.ts';
 
 /** Limits of the fields that only a simulation has. */
@@ -10,8 +10,8 @@ export const simulationLimits = {
   seed: [0, 2 ** 31],
   voltageV: [8, 60],
   inductanceUh: [20, 3000],
-  stiffness: [-10, 10],
-  trim: [-8, 8],
+  stiffness: [ranges.stiffness.min, ranges.stiffness.max],
+  trim: [ranges.trimMm.min, ranges.trimMm.max],
   noise: [0, 3],
   stepS: [1e-6, 4e-5],
   runInPercent: [20, 150],

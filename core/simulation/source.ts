@@ -1,5 +1,5 @@
 /** Power sources as the loop sees them: constant voltage behind an inductance, or a pulse with a slew limit and an arc-length controller. */
-import { arcElectrical, pulseLineMm, wireInGas, type WireInGas } from '../arc/index.ts';
+import { arcElectrical, pulseLineMm, wireInGas, type WireInGas, nominalCircuitMOhm } from '../arc/index.ts';
 import { success, type Outcome } from '../outcome/index.ts';
 import { pulseStickOutMm } from '../plan/practice.ts';
 import { solvePulse, pulseMeans, type FastPulse, type PulseResult } from '../pulse/index.ts';
@@ -39,9 +39,6 @@ export interface PulseSource {
 }
 
 export type Source = ConstantVoltageSource | PulseSource;
-
-/** Circuit that the source was set up with, mΩ; its set-point is made for this one. */
-export const nominalCircuitMOhm = 15;
 
 /** The source that an input describes. Issues: those of the pulse it is solved from. */
 export function buildSource(input: SimulationInput): Outcome<Source> {

@@ -1,4 +1,5 @@
-export { limitsForSeam, usualLevel, type SeamForLimits } from './limits-for-seam.ts';
+export { usualLevel } from './limits-for-seam.ts';
+export { presetLimits } from './preset-limits.ts';
 export { nearness, tooFar, type Difference, type Nearness, type WeldKind } from './nearest.ts';
 export { timedFigures, timerErrorS, type TimedFigures } from './figures.ts';
 export {

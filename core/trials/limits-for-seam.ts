@@ -1,5 +1,5 @@
 /** The preset for a seam as it is described and planned. */
-import { jointRule, type Joint, type PlanMode, type Position } from '../plan/index.ts';
+import { jointRule, type Joint, type PlanMode, type Position, thinnerMm } from '../plan/index.ts';
 import { usualLimits, type AcceptanceLimits, type BackLimit, type QualityLevel } from './limits.ts';
 
 export interface SeamForLimits {
@@ -19,7 +19,7 @@ export const usualLevel: QualityLevel = 'C';
 
 export function limitsForSeam(level: QualityLevel, seam: SeamForLimits): AcceptanceLimits {
   const { isFillet } = jointRule(seam.joint);
-  const thicknessMm = Math.min(...seam.thicknessesMm);
+  const thicknessMm = thinnerMm(seam.thicknessesMm);
   return usualLimits(level, {
     isFillet,
     thicknessMm,

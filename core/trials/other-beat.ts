@@ -1,5 +1,5 @@
 /** Single against double pulse at the same leg: the setting of the other one, so that a coupon of each shows what the slow beat changes and nothing else. */
-import { planSeam, type Plan, type PlanInput } from '../plan/index.ts';
+import { planSeam, withoutLearning, type Plan, type PlanInput } from '../plan/index.ts';
 import type { Outcome } from '../outcome/index.ts';
 
 export interface OtherBeat {
@@ -14,6 +14,6 @@ export function otherBeat(input: PlanInput, plan: Plan): Outcome<OtherBeat> | nu
   // The same wire in the same seconds is the same metal, and so the same leg.
   const { wireFeedMPerMin, travelMmPerMin } = plan;
   const seam = { ...input.seam, legMm: undefined, travelMmPerMin };
-  const found = planSeam({ ...input, mode, seam, wireFeedMPerMin, pace: undefined });
+  const found = planSeam({ ...input, mode, seam, wireFeedMPerMin, site: withoutLearning(input.site) });
   return found.ok ? { ok: true, value: { mode, plan: found.value } } : found;
 }

@@ -1,6 +1,6 @@
 export { feedHabits, trimAfterFeed, type FeedHabit } from './habits.ts';
 export { stepDial, withQuantity, type DialMove } from './step-dial.ts';
-export { isUntuned, noTune, pulseNumbers, tuned, tunedPulse, tuneLimits, type PulseNumber, type Tune } from './tune.ts';
+export { isUntuned, noTune, pulseNumbers, tuned, tunedPulse, type PulseNumber, type Tune } from './tune.ts';
 export {
   maskingOf,
   otherSizeMm,

@@ -1,5 +1,4 @@
 /** What a welder moved away from the plan, and the program that comes of it. Only what was moved is kept, so that the rest follows a changed seam. */
-import { say } from '../said/index.ts';
 import type { CanonicalBeat } from '../double-pulse/index.ts';
 import { arcOf, type Program } from '../machine/index.ts';
 import { failure, rangeIssues, success, type Issue, type Outcome } from '../outcome/index.ts';
@@ -34,9 +33,6 @@ export function isUntuned(tune: Tune): boolean {
   return Object.values(tune).every((value) => value === null);
 }
 
-/** Limits of what is tuned beside the ranges every number has. */
-export const tuneLimits = { trimMm: [-8, 8], stiffness: [-10, 10] } as const;
-
 /** The program with what was moved in it; the fast pulse is solved again. Issues: ranges, and the pulse's own. */
 export function tuned(program: Program, tune: Tune, wireFeedMPerMin = program.wireFeedMPerMin): Outcome<Program> {
   const issues: Issue[] = [
@@ -47,9 +43,9 @@ export function tuned(program: Program, tune: Tune, wireFeedMPerMin = program.wi
       peakTimeMs: tune.peakTimeMs ?? undefined,
       backgroundCurrentA: tune.backgroundCurrentA ?? undefined,
       frequencyHz: tune.frequencyHz ?? undefined,
+      trimMm: tune.trimMm ?? undefined,
+      stiffness: tune.stiffness ?? undefined,
     }),
-    ...within('trimMm', tune.trimMm),
-    ...within('stiffness', tune.stiffness),
   ];
   if (issues.length > 0) return failure(...issues);
   const trimMm = tune.trimMm ?? program.trimMm;
@@ -100,23 +96,4 @@ function beatAt(beat: CanonicalBeat | null, meanFeedMPerMin: number): CanonicalB
     highFeedMPerMin: beat.highFeedMPerMin * by,
     lowFeedMPerMin: beat.lowFeedMPerMin * by,
   };
-}
-
-function within(path: 'trimMm' | 'stiffness', value: number | null): Issue[] {
-  const [min, max] = tuneLimits[path];
-  if (value === null || (value >= min && value <= max)) return [];
-  return [
-    {
-      path,
-      code: 'out-of-range',
-      message: say('tuning.must-lie-between-and-got', {
-        path: path === 'trimMm' ? say('tuning.trim') : say('tuning.stiffness'),
-        min,
-        max,
-        value,
-      }),
-      limit: [min, max],
-      got: value,
-    },
-  ];
 }

@@ -14,7 +14,7 @@ import {
   wireSizeLabel,
   wireSizes,
 } from '../consumables/index.ts';
-import { planModes, planSetting, type PlanInput, type PlanMode, type Seam } from '../plan/index.ts';
+import { planModes, planSetting, type PlanInput, type PlanMode, type Seam, thinnerMm } from '../plan/index.ts';
 import { gasWarnings } from '../pulse/index.ts';
 import { fillerFacts } from './filler-facts.ts';
 
@@ -71,7 +71,7 @@ function judgeFiller(
     return out(say('wire-choice.does-not-join-to-itself', { name: inSentence(material.name) }));
   const facts = fillerFacts[code];
   const grade = gradeIn(text, seam.materialGroup);
-  const thinner = Math.min(...seam.thicknessesMm);
+  const thinner = thinnerMm(seam.thicknessesMm);
   const words = [facts.strength, facts.colour];
   switch (code) {
     case 'aluminium-4043':
@@ -155,7 +155,7 @@ function judgeStainless(
 
 function coredCautions({ materialGroup, thicknessesMm }: Seam): Phrase[] {
   return [
-    ...(Math.min(...thicknessesMm) < 3 ? [say('wire-choice.hot-for-thin-sheet')] : []),
+    ...(thinnerMm(thicknessesMm) < 3 ? [say('wire-choice.hot-for-thin-sheet')] : []),
     ...(materialGroup === 'galvanised' ? [say('wire-choice.zinc-boils-into-the-seam')] : []),
   ];
 }
@@ -257,7 +257,7 @@ function gasManners(
       : { score: 5, reasons: [say('wire-choice.gas-around-self-shielded-wire')] };
   }
   if (gas.heliumPct > 0) {
-    const thick = Math.min(...seam.thicknessesMm) >= 6;
+    const thick = thinnerMm(seam.thicknessesMm) >= 6;
     return {
       score: (thick ? 75 : 40) - Math.max(gas.heliumPct - 50, 0),
       reasons: [say('wire-choice.helium-widens-and-heats-the'), say('wire-choice.needs-more-flow-and-costs')],

@@ -1,8 +1,9 @@
 /** Fills an empty database with the demo shop, in one transaction, through the same services that the API uses. */
+import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
 import { randomUUID } from 'node:crypto';
 import { trialBody, type ProgramChoice, type Revision, type SeamSpec } from '@fox-tempo/contract';
-import { asDialled, translate, unalignedMOhm } from '@fox-tempo/core/machine';
-import { jointRule } from '@fox-tempo/core/plan';
+import { asDialled, translate } from '@fox-tempo/core/machine';
+import { jointRule, thinnerMm } from '@fox-tempo/core/plan';
 import { notedOf, weldOnStandIn } from '@fox-tempo/core/stand-in';
 import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
 import { scenarios, type Scenario } from '@fox-tempo/core/scenarios';
@@ -163,7 +164,7 @@ async function seedReferences(tx: Database): Promise<void> {
         trimMm: [trim - trimMm, trim + trimMm],
       },
       spread: usualSpread,
-      thicknessMm: Math.min(...spec.thicknessesMm),
+      thicknessMm: thinnerMm(spec.thicknessesMm),
     });
     if (!tested.ok) throw new Error(`demo window of ${seamId}: ${JSON.stringify(tested.issues)}`);
     await addObservation(tx, {
@@ -293,9 +294,9 @@ async function seedTrial(tx: Database, one: DemoTrial, index: number, at: string
   const welded = weldOnStandIn({
     program,
     card: program,
-    circuitMOhm: file.circuitMOhm ?? unalignedMOhm,
+    circuitMOhm: file.circuitMOhm ?? nominalCircuitMOhm,
     faults,
-    joint: { isFillet: jointRule(spec.joint).isFillet, thicknessMm: Math.min(...spec.thicknessesMm) },
+    joint: { isFillet: jointRule(spec.joint).isFillet, thicknessMm: thinnerMm(spec.thicknessesMm) },
     lengthMm,
     plateC,
     pace: handOf(welder),

@@ -1,26 +1,13 @@
 /** The chart inside the door: which line a program needs, which numbers are easily mistaken, and finding lines by words. */
-import { canonicalFiller, fillerOf, type FillerCode } from '../../consumables/index.ts';
+import { fillerOf, sameSizeMm, sameWire, type FillerCode } from '../../consumables/index.ts';
 import type { PlanMode } from '../../plan/index.ts';
 import type { ChartLine } from './machine.ts';
-
-/** Two wires count as one size within this, mm: 0.035 in is sold and dialled as 0.9 mm. */
-export const sameSizeMm = 0.03;
 
 interface WireGasMode {
   readonly filler: FillerCode;
   readonly gas: string;
   readonly diameterMm: number;
   readonly mode: PlanMode;
-}
-
-export function sameWire(
-  a: { filler: string; diameterMm: number },
-  b: { filler: string; diameterMm: number },
-): boolean {
-  return (
-    canonicalFiller(a.filler as FillerCode) === canonicalFiller(b.filler as FillerCode) &&
-    Math.abs(a.diameterMm - b.diameterMm) < sameSizeMm
-  );
 }
 
 /** Classes that melt alike run on one line: a chart says "stainless" for 308L, 309L and 316L. What is threaded is another question. */

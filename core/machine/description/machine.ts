@@ -1,6 +1,6 @@
 /** A described power source: what its dials are called, what they move and how, its chart lines, memories, feeders and limits. */
 import type { GunPaper } from './gun-paper.ts';
-import type { WireCorrection } from '../../arc/index.ts';
+import type { CalibratedWire } from '../../arc/index.ts';
 import type { FillerCode } from '../../consumables/index.ts';
 import type { BeatSchool } from '../../double-pulse/index.ts';
 import type { PlanMode } from '../../plan/index.ts';
@@ -109,13 +109,6 @@ export interface MachineLimits {
   readonly polarity?: readonly Polarity[] | undefined;
 }
 
-/** What was found of a wire in a gas on this machine, from points read off its panel. */
-export interface MachineCorrection extends WireCorrection {
-  readonly filler: FillerCode;
-  readonly gas: string;
-  readonly diameterMm: number;
-}
-
 export interface Machine {
   readonly name: string;
   readonly place: string;
@@ -124,7 +117,7 @@ export interface Machine {
   /** Whether the machine was aligned to its leads, at which resistance and when; it then makes up for that much itself. null or left out: not. */
   readonly leadCompensation?: { readonly mOhm: number; readonly on?: string | undefined } | null | undefined;
   /** Wires calibrated here; what it displays then follows them. */
-  readonly corrections?: readonly MachineCorrection[] | undefined;
+  readonly corrections?: readonly CalibratedWire[] | undefined;
   readonly limits: MachineLimits;
   /** What its slow beat moves: a fed wire lags, a current follows at once. Left out: nobody knows. */
   readonly beatMoves?: 'feed' | 'current' | undefined;

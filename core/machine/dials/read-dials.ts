@@ -6,7 +6,8 @@ import { rangeIssue } from '../../outcome/range.ts';
 import { gasFlow, isPulsed, stickOutMm, type PlanMode } from '../../plan/index.ts';
 import { solvePulse } from '../../pulse/index.ts';
 import { usualSequence, type TriggerSchool } from '../../sequence/index.ts';
-import { arcOf, correctionFor } from '../arc-of.ts';
+import { calibrationOf } from '../../arc/index.ts';
+import { arcOf } from '../arc-of.ts';
 import { gasTrimMm, servesGas } from '../description/chart.ts';
 import type { Dial, Machine } from '../description/machine.ts';
 import { pulseOf, type Program, type ProgramPulse } from '../program.ts';
@@ -87,7 +88,7 @@ export function readDials(
   const figures = figuresRead(set, arcOf({ ...wire, mode: lineMode }, ctwdMm, 0).wire.eVPerMm);
   const taught = taughtLine(line ?? null);
   const trimAlone = (figures.trimMm ?? 0) + gasTrimMm(line, wire.gas);
-  const correction = correctionFor(machine, wire);
+  const correction = calibrationOf(machine.corrections, wire);
   const arc = arcOf({ ...wire, mode: lineMode }, ctwdMm, trimAlone, correction);
   const setFeed =
     figures.wireFeedMPerMin ??

@@ -1,8 +1,8 @@
 /** What a machine's own figures should read with a program: before the arc by its chart, while it burns by the model. A, V at its terminals. */
-import { arcElectrical } from '../../arc/index.ts';
+import { arcElectrical, calibrationOf } from '../../arc/index.ts';
 import { isPulsed } from '../../plan/index.ts';
 import { pulseMeans, solveDefaultPulse } from '../../pulse/index.ts';
-import { arcOf, correctionFor, type ArcOf } from '../arc-of.ts';
+import { arcOf, type ArcOf } from '../arc-of.ts';
 import { chartLineFor } from '../description/chart.ts';
 import type { Machine } from '../description/machine.ts';
 import type { Program } from '../program.ts';
@@ -20,7 +20,7 @@ export interface ShouldShow {
 }
 
 export function shouldShow(program: Program, machine: Machine): ShouldShow | undefined {
-  const correction = correctionFor(machine, program);
+  const correction = calibrationOf(machine.corrections, program);
   const arc = arcOf(program, program.ctwdMm, program.trimMm, correction);
   const runningA = arc.currentAt(program.wireFeedMPerMin);
   if (runningA === undefined) return undefined;

@@ -1,3 +1,4 @@
+import { calibrationOf } from '../../arc/index.ts';
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
@@ -6,7 +7,6 @@ import { alder, hazel, medlar, rowan, scenarios } from '../../scenarios/index.ts
 import {
   arcOf,
   compareMachines,
-  correctionFor,
   dialQuantityNames,
   machineIssues,
   programFromPlan,
@@ -439,10 +439,10 @@ describe('a wire calibrated on a machine', () => {
   const calibrated: Machine = { ...rowan, corrections: [found] };
 
   it('is that wire in that gas alone', () => {
-    expect(correctionFor(calibrated, frame)).toBe(found);
-    expect(correctionFor(calibrated, { ...frame, gas: 'C1' })).toBeUndefined();
-    expect(correctionFor(calibrated, { ...frame, diameterMm: 1.2 })).toBeUndefined();
-    expect(correctionFor(rowan, frame)).toBeUndefined();
+    expect(calibrationOf(calibrated.corrections, frame)).toBe(found);
+    expect(calibrationOf(calibrated.corrections, { ...frame, gas: 'C1' })).toBeUndefined();
+    expect(calibrationOf(calibrated.corrections, { ...frame, diameterMm: 1.2 })).toBeUndefined();
+    expect(calibrationOf(rowan.corrections, frame)).toBeUndefined();
   });
 
   it('moves what the panel should show, and says the program back as it was', () => {

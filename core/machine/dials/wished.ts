@@ -1,8 +1,8 @@
 /** Every figure of a program under the names that dials use, as this machine would have to be told them; and the way back. */
 import type { Phrase } from '../../said/index.ts';
 import { canonicalOf, sayBeat, type BeatInput, type BeatSchool, type CanonicalBeat } from '../../double-pulse/index.ts';
-import { arcOf, correctionFor, type ArcOf } from '../arc-of.ts';
-import type { MachineCorrection } from '../description/machine.ts';
+import { arcOf, type ArcOf } from '../arc-of.ts';
+import { calibrationOf, nominalCircuitMOhm, type CalibratedWire } from '../../arc/index.ts';
 import type { LineFit } from '../learning/line-fit.ts';
 import type { Program } from '../program.ts';
 import type { DialQuantity } from '../description/quantities.ts';
@@ -29,7 +29,7 @@ export function wishedFigures(
   dialledFeedMPerMin?: number,
 ): Wished {
   const school = machine.beatSchool;
-  const arc = arcOf(program, program.ctwdMm, program.trimMm, correctionFor(machine, program));
+  const arc = arcOf(program, program.ctwdMm, program.trimMm, calibrationOf(machine.corrections, program));
   const beat = program.slowBeat;
   const said = beat && school ? sayBeat(beat, school) : undefined;
   const setFeed = said ? setFeedOf(said.to) : program.wireFeedMPerMin;
@@ -85,11 +85,8 @@ export interface Circuit {
   readonly circuitMOhm: number;
   /** Set where the machine was aligned to its leads: it makes up for so much by itself. */
   readonly leadCompensation?: { readonly mOhm: number; readonly on?: string | undefined } | null | undefined;
-  readonly corrections?: readonly MachineCorrection[] | undefined;
+  readonly corrections?: readonly CalibratedWire[] | undefined;
 }
-
-/** What a machine that was never aligned takes for granted, mΩ: the middle of the usual 5 to 30; assumed. */
-export const unalignedMOhm = 15;
 
 /**
  * Where the arc lies against our line when the machine's dial stands at neutral, mm. From its own taught volts where there are some, else
@@ -101,7 +98,7 @@ export function neutralOffsetMm(circuit: Circuit, line: LineFit | undefined, arc
   if (taught !== undefined) return taught;
   const current = arc.currentAt(feedMPerMin);
   if (current === undefined) return 0;
-  const offset = -((circuit.circuitMOhm - (known ?? unalignedMOhm)) * current) / 1000 / arc.wire.eVPerMm;
+  const offset = -((circuit.circuitMOhm - (known ?? nominalCircuitMOhm)) * current) / 1000 / arc.wire.eVPerMm;
   return Math.min(Math.max(offset, -believableOffsetMm), believableOffsetMm);
 }
 

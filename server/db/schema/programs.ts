@@ -1,3 +1,4 @@
+import type { Site } from '@fox-tempo/core/site';
 import type { ProgramChoice, ProgramFile, RevisionUse, SeamSpec } from '@fox-tempo/contract';
 import { index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
 import { people } from './people.ts';
@@ -25,6 +26,8 @@ export const programRevisions = pgTable(
     spec: jsonb('spec').$type<SeamSpec>().notNull(),
     choice: jsonb('choice').$type<ProgramChoice>().notNull(),
     program: jsonb('program').$type<ProgramFile>().notNull(),
+    /** What shop and welder brought to its plan; null only in rows that are still to be brought up. */
+    site: jsonb('site').$type<Site>(),
     /** Minutes, wire and gas of one part as the model of that day had them; null in rows older than this column. */
     use: jsonb('use').$type<RevisionUse>(),
     contentHash: text('content_hash'),

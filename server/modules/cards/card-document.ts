@@ -1,6 +1,7 @@
 /** The dial card as a printed page, A5, A4 or Letter: one line a dial, large figures, readable with a glove on it. */
+import { atMachine, questionOf } from '@fox-tempo/core/site';
 import { amount, inSentence, say as sayCode, type Phrase } from '@fox-tempo/core/said';
-import { asStands, planRequest, type CardPaper, type MachineResource, type SeamResource } from '@fox-tempo/contract';
+import { asStands, type CardPaper, type MachineResource, type SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import {
   type DialQuantity,
@@ -12,7 +13,7 @@ import {
   translate,
   type Translation,
 } from '@fox-tempo/core/machine';
-import { gunWords, jointRule, modeName, type Plan, planSeam, positionName } from '@fox-tempo/core/plan';
+import { gunWords, jointRule, modeName, type Plan, planSeam, positionName, thinnerMm } from '@fox-tempo/core/plan';
 import { scoreOf, sequenceOnMachine } from '@fox-tempo/core/score';
 import { firstArcList, neededSetup, rollOf } from '@fox-tempo/core/setup';
 import type { UnitSystem } from '@fox-tempo/core/units';
@@ -120,7 +121,7 @@ export function cardDocument(
         changed(dial),
       ),
     );
-  const planned = planSeam(planRequest(revision.spec, revision.choice, { circuitMOhm: file.circuitMOhm }));
+  const planned = planSeam(questionOf(revision.spec, revision.choice, atMachine(revision.site, file)));
   const plan = planned.ok ? planned.value : undefined;
   const cautions = plan?.warnings.filter(({ level }) => level !== 'note').map(({ message }) => hazard(message)) ?? [];
   const notes = [
@@ -358,7 +359,7 @@ function sequenceBlock(
   density: CardDensity,
 ): Content[] {
   const there = sequenceOnMachine(file, program, card);
-  const whole = scoreOf(there.asRun, { lengthMm, thicknessMm: Math.min(...thicknessesMm) }, there.habit);
+  const whole = scoreOf(there.asRun, { lengthMm, thicknessMm: thinnerMm(thicknessesMm) }, there.habit);
   if (!whole.ok) return [];
   const lines = sequenceLines(say, whole.value, file, slots);
   const wide = paper === 'A5' ? 352 : 440;

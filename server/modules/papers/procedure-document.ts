@@ -1,13 +1,7 @@
 /** The procedure sheet of one revision on one machine: what it is, its ranges, what the machine is set to, and what it stands on. */
+import { atMachine, questionOf } from '@fox-tempo/core/site';
 import { amount } from '@fox-tempo/core/said';
-import {
-  asStands,
-  planRequest,
-  type MachineResource,
-  type Revision,
-  type SeamResource,
-  type TrialRow,
-} from '@fox-tempo/contract';
+import { asStands, type MachineResource, type Revision, type SeamResource, type TrialRow } from '@fox-tempo/contract';
 import { translate } from '@fox-tempo/core/machine';
 import { jointRule, planSeam } from '@fox-tempo/core/plan';
 import { procedureSheet, type ProcedureSection } from '@fox-tempo/core/procedure';
@@ -40,7 +34,7 @@ export function procedureDocument(content: SheetContent, say: Words): TDocumentD
   const { spec, choice, program } = revision;
   const { t } = say;
   const file = asStands(machine);
-  const asked = planRequest(spec, choice, { circuitMOhm: file.circuitMOhm });
+  const asked = questionOf(spec, choice, atMachine(revision.site, file));
   const planned = planSeam(asked);
   const window = seam.windows.find((one) => one.machineId === machine.id && one.revision === revision.number);
   const issued = seam.issued.find((one) => one.machineId === machine.id && one.revision === revision.number);

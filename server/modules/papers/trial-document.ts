@@ -1,13 +1,7 @@
 /** The record of a trial: what was set, what was found against its limits, whether it stood inside the procedure, and its photographs. */
+import { coldPlateC } from '@fox-tempo/core/plan';
 import { say as phraseOf } from '@fox-tempo/core/said';
-import {
-  asStands,
-  planRequest,
-  type MachineResource,
-  type Revision,
-  type SeamResource,
-  type Trial,
-} from '@fox-tempo/contract';
+import { asStands, type MachineResource, type Revision, type SeamResource, type Trial } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { displayed } from '@fox-tempo/core/machine';
 import { outsideProcedure } from '@fox-tempo/core/procedure';
@@ -59,7 +53,7 @@ export function trialDocument(content: RecordContent, say: Words): TDocumentDefi
   const window = seam.windows.find((one) => one.machineId === machine.id && one.revision === revision.number);
   const outside = outsideProcedure(
     revision.program,
-    planRequest(revision.spec, revision.choice).seam.plateC ?? 20,
+    coldPlateC,
     {
       loaded: body.loaded,
       dials: body.dials,

@@ -2,6 +2,7 @@
 import {
   programChoice,
   readProgramFile,
+  readSite,
   type Page,
   type ProgramChoice,
   type ProgramFile,
@@ -9,10 +10,11 @@ import {
   type RevisionUse,
   type SeamSpec,
 } from '@fox-tempo/contract';
-import { and, desc, eq, inArray, isNull, lt, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull, lt, or, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
 import { createRowCache } from '../../db/row-cache.ts';
 import { people, programRevisions, programs } from '../../db/schema/index.ts';
+import { standardSite, type Site } from '@fox-tempo/core/site';
 import { toPage, type PageRequest } from '../../http/paging.ts';
 import { isoTime } from '../../http/timestamp.ts';
 import { contentHash } from './use.ts';
@@ -60,6 +62,7 @@ function contentOf(row: typeof programRevisions.$inferSelect): Content {
     number: row.number,
     spec: row.spec,
     choice: programChoice.parse(row.choice),
+    site: readSite(row.site) ?? standardSite,
     program: program.value,
     use: row.use,
     contentHash: row.contentHash,
@@ -111,6 +114,7 @@ export async function appendRevision(
   content: {
     readonly spec: SeamSpec;
     readonly choice: ProgramChoice;
+    readonly site: Site;
     readonly program: ProgramFile;
     readonly use: RevisionUse | null;
     readonly contentHash: string;
@@ -142,14 +146,27 @@ export async function appendRevision(
   });
 }
 
-/** Rows older than the stored figures: filled once, from what they hold themselves. */
-export async function fillMissingUse(db: Executor, useFor: (revision: Content) => RevisionUse | null): Promise<number> {
-  const rows = await db.select().from(programRevisions).where(isNull(programRevisions.contentHash));
+/** Rows older than the stored site or figures: filled once, from what they hold themselves. */
+export async function bringUpRevisions(
+  db: Executor,
+  siteFor: (revision: Omit<Content, 'site'>) => Site,
+  useFor: (revision: Content) => RevisionUse | null,
+): Promise<number> {
+  const rows = await db
+    .select()
+    .from(programRevisions)
+    .where(or(isNull(programRevisions.contentHash), isNull(programRevisions.site)));
   for (const row of rows) {
     const content = contentOf(row);
+    const site = row.site === null ? siteFor(content) : content.site;
     await db
       .update(programRevisions)
-      .set({ use: useFor(content), contentHash: contentHash(content.program) })
+      .set({
+        site,
+        ...(row.contentHash === null
+          ? { use: useFor({ ...content, site }), contentHash: contentHash(content.program) }
+          : {}),
+      })
       .where(and(eq(programRevisions.programId, row.programId), eq(programRevisions.number, row.number)));
   }
   return rows.length;

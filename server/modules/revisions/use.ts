@@ -1,17 +1,17 @@
 /** Minutes, wire and gas of a revision: those stored with it; a row older than the column is computed once more and filled at the start. */
-import { planRequest, type ProgramFile, type Revision, type RevisionUse, type SeamSave } from '@fox-tempo/contract';
+import type { ProgramFile, Revision, RevisionUse } from '@fox-tempo/contract';
 import { partTakes } from '@fox-tempo/core/consumption';
-import { planSeam } from '@fox-tempo/core/plan';
+import { planSetting } from '@fox-tempo/core/plan';
+import { questionOf } from '@fox-tempo/core/site';
 import { createHash } from 'node:crypto';
 
-export function useFor({ spec, choice }: SeamSave, program: ProgramFile): RevisionUse | null {
-  const plan = planSeam(planRequest(spec, choice));
-  if (!plan.ok) return null;
-  return { ...partTakes(program, plan.value.arcSeconds, plan.value.passes) };
+export function useFor({ spec, choice, site }: Pick<Revision, 'spec' | 'choice' | 'site'>): RevisionUse | null {
+  const plan = planSetting(questionOf(spec, choice, site));
+  return plan.ok ? { ...partTakes(plan.value) } : null;
 }
 
 export function useOf(revision: Revision): RevisionUse | null {
-  return revision.use ?? useFor(revision, revision.program);
+  return revision.use ?? useFor(revision);
 }
 
 /** Hash of a program's content with its keys in order: the same content gives the same hash wherever it was stored. */

@@ -5,7 +5,6 @@ import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import {
   leads,
-  programOf,
   type ProgramFile,
   type SeamCopy,
   type SeamCreate,
@@ -16,8 +15,9 @@ import {
   type SeamResource,
   type SeamSave,
   type SeamWindow,
+  type Revision,
 } from '@fox-tempo/contract';
-import type { ThicknessRule } from '@fox-tempo/core/plan';
+import { settingOf, type Site } from '@fox-tempo/core/site';
 import { offsetBeyond, windowQuantities, type Range, type WindowQuantity } from '@fox-tempo/core/window';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput, orProblem } from '../../http/problem.ts';
@@ -27,7 +27,7 @@ import { addObservation } from '../observations/repo.ts';
 import { evidenceOf } from '../trials/repo.ts';
 import { requirePart } from '../parts/service.ts';
 import type { SignedIn } from '../session/who.ts';
-import { readShop } from '../shop/repo.ts';
+import { shopSite } from '../shop/site.ts';
 import { confirmPin } from '../session/service.ts';
 import { changeSeam, findSeam, hasRelease, insertSeam, lockSeam, updateSeam } from './repo.ts';
 import { appendRevision, findRevision } from '../revisions/repo.ts';
@@ -62,8 +62,8 @@ export async function saveSeam(
   at?: string,
 ): Promise<SeamResource> {
   // Planned outside the transaction: the row is locked only for the writing.
-  const { thicknessRule } = await readShop(db);
-  const program = programFor(save, thicknessRule);
+  const site = await shopSite(db);
+  const program = programFor(save, site);
   return db.transaction(async (tx) => {
     const version = await lockSeam(tx, id);
     const stored = await requireSeam(tx, id);
@@ -79,14 +79,14 @@ export async function saveSeam(
     )
       return stored;
     await updateSeam(tx, id, save.spec, me.id);
-    await appendRevision(tx, id, { ...save, program, ...figuresOf(save, program) }, me.id, at);
+    await appendRevision(tx, id, { ...save, site, program, ...figuresOf({ ...save, site }, program) }, me.id, at);
     return requireSeam(tx, id);
   });
 }
 
 /** Wire, gas and minutes as they are computed today, kept with the revision. */
-function figuresOf(save: SeamSave, program: ProgramFile) {
-  return { use: useFor(save, program), contentHash: contentHash(program) };
+function figuresOf(save: SeamSave & Pick<Revision, 'site'>, program: ProgramFile) {
+  return { use: useFor(save), contentHash: contentHash(program) };
 }
 
 /** A copy with its setting as its first revision, on the same or another part. */
@@ -101,8 +101,8 @@ export function copySeam(
     const copy = await createSeam(tx, { partId, spec: { ...from.spec, name } }, authorId);
     if (from.revision) {
       // The program as it stands, not computed anew: a copy is the same weld.
-      const { choice, program } = from.revision;
-      const save = { spec: copy.spec, choice };
+      const { choice, site, program } = from.revision;
+      const save = { spec: copy.spec, choice, site };
       await updateSeam(tx, copy.id, copy.spec, authorId);
       await appendRevision(tx, copy.id, { ...save, program, ...figuresOf(save, program) }, authorId);
     }
@@ -386,8 +386,8 @@ function shownOf(quantity: WindowQuantity, value: number) {
 }
 
 /** The program a save amounts to; an impossible chain is refused with every reason. */
-function programFor({ spec, choice }: SeamSave, thicknessRule: ThicknessRule): ProgramFile {
-  const { program } = orProblem(programOf(spec, choice, { thicknessRule }));
+function programFor({ spec, choice }: SeamSave, site: Site): ProgramFile {
+  const { program } = orProblem(settingOf(spec, choice, site));
   // Through JSON once, so that it compares equal to what the database hands back.
   return JSON.parse(JSON.stringify({ format: 'fox-tempo/program', version: 2, ...program })) as ProgramFile;
 }

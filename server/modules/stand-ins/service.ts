@@ -1,8 +1,9 @@
 /** A weld on a simulated machine. What is hidden in it is read here and never goes out; what goes out is what could be seen, heard, read and measured. */
+import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
 import { asStands, type StandInAsk, type StandInBead } from '@fox-tempo/contract';
 import { dialsOff } from '@fox-tempo/core/judge';
-import { asDialled, unalignedMOhm } from '@fox-tempo/core/machine';
-import { jointRule } from '@fox-tempo/core/plan';
+import { asDialled } from '@fox-tempo/core/machine';
+import { jointRule, thinnerMm } from '@fox-tempo/core/plan';
 import {
   chanceOf,
   hiddenFaultCodes,
@@ -46,11 +47,11 @@ export async function weldOn(db: Database, machineId: string, ask: StandInAsk, m
     weldOnStandIn({
       program: { ...card, trimMm: card.trimMm + off.trimMm, stiffness: card.stiffness + off.stiffness },
       card,
-      circuitMOhm: machine.circuitMOhm ?? unalignedMOhm,
+      circuitMOhm: machine.circuitMOhm ?? nominalCircuitMOhm,
       faults: kept,
       feedFactor: Math.abs(off.feedShare) < 1e-6 ? undefined : 1 + off.feedShare,
       traceEveryS,
-      joint: { isFillet: jointRule(spec.joint).isFillet, thicknessMm: Math.min(...spec.thicknessesMm) },
+      joint: { isFillet: jointRule(spec.joint).isFillet, thicknessMm: thinnerMm(spec.thicknessesMm) },
       lengthMm: ask.lengthMm,
       plateC: ask.plateC ?? shopC,
       pace: ask.pace * handOf(ask.weldedBy ?? me),

@@ -1,4 +1,5 @@
 /** Cylinders and spools: read anew, moved, and counted down by what is welded. Every change of a level is a movement with an observation. */
+import { sameWire } from '@fox-tempo/core/consumables';
 import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import type { Cylinder, CylinderSave, Revision, Spool, SpoolSave, Stock } from '@fox-tempo/contract';
@@ -10,7 +11,6 @@ import {
   spoolContent,
   spoolLevel,
 } from '@fox-tempo/core/consumption';
-import { sameWire } from '@fox-tempo/core/machine';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';

@@ -1,6 +1,7 @@
 /** Recording a trial: judged against the limits that stand on the seam at that moment, and kept with what the plan expected. */
+import { shopSite } from '../shop/site.ts';
+import { ruleQuestion, type Site } from '@fox-tempo/core/site';
 import {
-  planRequest,
   type Learned,
   type Page,
   type Revision,
@@ -23,9 +24,9 @@ import {
   unknownPace,
 } from '@fox-tempo/core/learning';
 import type { IssueCode } from '@fox-tempo/core/outcome';
-import { planSetting, type ThicknessRule } from '@fox-tempo/core/plan';
+import { planSetting, thinnerMm } from '@fox-tempo/core/plan';
 import {
-  limitsForSeam,
+  presetLimits,
   nearness,
   timedFigures,
   tooFar,
@@ -98,10 +99,9 @@ export async function recordTrial(
   );
   if (missing !== undefined)
     throw refused('attachments', 'unknown-file', phrase('server.observations.send-the-file-to-api'), missing);
-  const { thicknessRule } = await readShop(db);
   // A correction is held against what stood on the seam when it was welded.
   const first = corrects === undefined ? undefined : ((await formsOf(db, root))[0]?.body as KeptBody | undefined);
-  const judged = first?.judged ?? judgedAs(seam, revision, thicknessRule);
+  const judged = first?.judged ?? judgedAs(seam, revision);
   const kept: KeptBody = { ...body, judged };
   const stored = corrects === undefined ? undefined : await findObservation(db, root);
   await addObservation(db, {
@@ -149,7 +149,7 @@ function columnsOf(
     verdict,
     byEyeOnly,
     materialGroup: spec.materialGroup,
-    thicknessMm: Math.min(...spec.thicknessesMm),
+    thicknessMm: thinnerMm(spec.thicknessesMm),
     joint: spec.joint,
     position: spec.position,
     mode: program.mode,
@@ -168,28 +168,16 @@ function columnsOf(
   };
 }
 
-/** Limits in force and what the rule asks for today. */
-function judgedAs(seam: SeamResource, { spec, choice, program }: Revision, thicknessRule: ThicknessRule): Judged {
-  const plan = planSetting(planRequest(spec, { ...choice, pace: undefined }, { thicknessRule }));
-  const legMm = plan.ok ? plan.value.legMm : null;
+/** Limits in force and what the rule asked for at the site the setting was planned with. */
+function judgedAs(seam: SeamResource, { spec, choice, site, program }: Revision): Judged {
+  const plan = planSetting(ruleQuestion(spec, choice, site));
   return {
-    limits: seam.limits ?? usualLimitsOf(spec, program.mode, legMm),
-    planned: { travelMmPerMin: plan.ok ? plan.value.travelMmPerMin : program.travelMmPerMin, legMm },
+    limits: seam.limits ?? presetLimits(spec, choice, site, usualLevel),
+    planned: {
+      travelMmPerMin: plan.ok ? plan.value.travelMmPerMin : program.travelMmPerMin,
+      legMm: plan.ok ? plan.value.legMm : null,
+    },
   };
-}
-
-export function usualLimitsOf(
-  spec: SeamResource['spec'],
-  mode: Revision['program']['mode'],
-  legMm: number | null,
-): AcceptanceLimits {
-  return limitsForSeam(usualLevel, {
-    ...spec,
-    mode,
-    legMm: spec.legMm ?? legMm,
-    backing: spec.preparation?.backing !== undefined && spec.preparation.backing !== 'none',
-    isPrepared: spec.preparation !== undefined && spec.preparation !== null && spec.preparation.kind !== 'square',
-  });
 }
 
 async function requireRevision(db: Executor, seam: SeamResource, number: number | undefined): Promise<Revision> {
@@ -244,7 +232,7 @@ export async function learnedFor(
   const { choice, spec } = seam;
   const kind = choice && {
     materialGroup: spec.materialGroup,
-    thicknessMm: Math.min(...spec.thicknessesMm),
+    thicknessMm: thinnerMm(spec.thicknessesMm),
     joint: spec.joint,
     position: spec.position,
     gas: choice.gas,
@@ -257,7 +245,7 @@ export async function learnedFor(
     .map(({ row, joint }) => ({
       trial: row,
       ...nearness(
-        kind ?? { ...row, joint: spec.joint, position: spec.position, thicknessMm: Math.min(...spec.thicknessesMm) },
+        kind ?? { ...row, joint: spec.joint, position: spec.position, thicknessMm: thinnerMm(spec.thicknessesMm) },
         {
           ...row,
           joint: joint as typeof spec.joint,
@@ -300,12 +288,12 @@ async function feedFor(
   { spec }: SeamResource,
   choice: NonNullable<SeamResource['choice']>,
 ): Promise<Learned['feed']> {
-  const here = ruleFeed(spec, choice);
+  const here = ruleFeed(spec, choice, await shopSite(db));
   if (here === null) return null;
   const passed: { readonly position: string; readonly rule: number; readonly passed: number }[] = [];
   for (const { seamId, revision, position, feed } of await passedSettings(db, spec.joint, spec.materialGroup)) {
     const found = await findRevision(db, seamId, revision);
-    const rule = found && ruleFeed(found.spec, found.choice);
+    const rule = found && ruleFeed(found.spec, found.choice, found.site);
     if (rule) passed.push({ position, rule, passed: feed });
   }
   const own = passed.filter(({ position }) => position === spec.position);
@@ -322,8 +310,8 @@ async function feedFor(
 }
 
 /** What the rule asks for, without a feed of one's own and without any learning. */
-function ruleFeed(spec: SeamResource['spec'], choice: NonNullable<SeamResource['choice']>): number | null {
-  const plan = planSetting(planRequest(spec, { ...choice, pace: undefined, wireFeedMPerMin: null }));
+function ruleFeed(spec: SeamResource['spec'], choice: NonNullable<SeamResource['choice']>, site: Site): number | null {
+  const plan = planSetting(ruleQuestion(spec, { ...choice, wireFeedMPerMin: null }, site));
   return plan.ok ? plan.value.wireFeedMPerMin : null;
 }
 

@@ -1,4 +1,5 @@
 /** Writing a window: tested at every corner on the server when it is written; one that does not hold is refused with its corner and what would hold. */
+import { thinnerMm } from '@fox-tempo/core/plan';
 import { asStands, type SeamResource, type SeamWindow } from '@fox-tempo/contract';
 import type { Said } from '@fox-tempo/core/said';
 import type { WindowTested } from '@fox-tempo/core/window';
@@ -42,7 +43,7 @@ export async function saveWindow(
         program: revision.program,
         machine: file,
         window: asked.window,
-        thicknessMm: Math.min(...revision.spec.thicknessesMm),
+        thicknessMm: thinnerMm(revision.spec.thicknessesMm),
       },
     },
     signal,

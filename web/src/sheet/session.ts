@@ -3,7 +3,8 @@
  * why not, who overtook it, undo. Seam sheet, arc bench, score and wire choice are views of one session.
  */
 import { t } from '../lib/words.ts';
-import type { MachineResource, PlanSite, SeamResource } from '@fox-tempo/contract';
+import type { MachineResource, SeamResource } from '@fox-tempo/contract';
+import { settingOf, type Site } from '@fox-tempo/core/site';
 import type { Program } from '@fox-tempo/core/machine';
 import type { Issue } from '@fox-tempo/core/outcome';
 import type { Plan } from '@fox-tempo/core/plan';
@@ -13,9 +14,9 @@ import type { StandingMachine } from '../lib/as-stands.ts';
 import { useMay } from '../lib/session.ts';
 import { createDraftStore, isEdited, type DraftState, type DraftStore } from './draft-store.ts';
 import { useMachineFor } from './machine-choice.ts';
-import { usePlanSite } from './plan-site.ts';
+import { siteOfSeam, usePlanSite, useShopSite } from './plan-site.ts';
 import type { SaveState } from './save-state.ts';
-import { settingOf, sheetOf } from './sheet.ts';
+import { sheetOf } from './sheet.ts';
 import type { Sheet } from './sheet-fields.ts';
 import { useSave } from './use-save.ts';
 
@@ -24,7 +25,7 @@ export interface SheetSession {
   readonly machines: readonly MachineResource[];
   /** Whose card stands beside it. */
   readonly machine: StandingMachine | undefined;
-  readonly site: PlanSite;
+  readonly site: Site;
   readonly store: DraftStore;
   readonly sheet: Sheet;
   /** The last setting that could be made; `issues` says why the present wish cannot. */
@@ -61,10 +62,12 @@ export function useSheetSession(loaded: SeamResource, machines: readonly Machine
   const draft = useStore(store);
   useEffect(() => store.getState().follow(), [store]);
   const machine = useMachineFor(machines, seam);
-  const site = usePlanSite(machine);
+  const shop = useShopSite();
   const maySave = useMay('saveSeam');
+  // What was saved stays as it was planned; the first change of it is planned with what the shop says now.
+  const site = usePlanSite(isEdited(draft) ? shop : siteOfSeam(seam, shop), machine);
   const { sheet, issues: unsaidByField, base, past, future, elsewhere, undo, redo, settle, settleTabs } = draft;
-  const outcome = useMemo(() => settingOf(sheet, site), [sheet, site]);
+  const outcome = useMemo(() => settingOf(sheet.spec, sheet.choice, site), [sheet, site]);
   const [last, setLast] = useState(outcome.ok ? outcome.value : null);
   if (outcome.ok && last !== outcome.value) setLast(outcome.value);
   const shown = outcome.ok ? outcome.value : last;

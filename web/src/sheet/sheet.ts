@@ -1,7 +1,8 @@
-/** From the stored seam to the sheet that is edited, and from the sheet to its plan. */
-import { planRequest, programOf, type PlanSite, type SeamResource, type SeamSpec } from '@fox-tempo/contract';
+/** From the stored seam to the sheet that is edited. */
+import type { SeamResource, SeamSpec } from '@fox-tempo/contract';
 import type { Outcome } from '@fox-tempo/core/outcome';
 import { planSeam, type Plan } from '@fox-tempo/core/plan';
+import { questionOf, type Site } from '@fox-tempo/core/site';
 import type { Sheet } from './sheet-fields.ts';
 import { usualWire } from './wire-defaults.ts';
 
@@ -21,11 +22,7 @@ function firstChoice(spec: SeamSpec): Sheet['choice'] {
   };
 }
 
-/** Plan and program of a sheet, with what was tuned at the bench. */
-export function settingOf({ spec, choice }: Sheet, site?: PlanSite) {
-  return programOf(spec, choice, site);
-}
-
-export function planOf({ spec, choice }: Sheet, site?: PlanSite): Outcome<Plan> {
-  return planSeam(planRequest(spec, choice, site));
+/** The plan alone: its figures stand also where what was tuned cannot be had. */
+export function planOf({ spec, choice }: Sheet, site: Site): Outcome<Plan> {
+  return planSeam(questionOf(spec, choice, site));
 }

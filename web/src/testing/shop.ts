@@ -1,7 +1,6 @@
 /** A small shop for tests of the interface: one machine described, one outlined, two seams, one order. */
 import { inEnglish } from '@fox-tempo/words/english';
 import {
-  planRequest,
   readMachineFile,
   type MachineFile,
   type MachineResource,
@@ -13,6 +12,7 @@ import {
   type ShopState,
   type Stock,
 } from '@fox-tempo/contract';
+import { questionOf, standardSite } from '@fox-tempo/core/site';
 import { queryClient } from '../data/queries.ts';
 import { programFromPlan, type Machine, type Program } from '@fox-tempo/core/machine';
 import { planSeam, type Plan } from '@fox-tempo/core/plan';
@@ -45,13 +45,16 @@ export const choice: Revision['choice'] = {
 };
 
 export function planned(change: Partial<SeamSpec> = {}, wire: Partial<Revision['choice']> = {}): Plan {
-  const plan = planSeam(planRequest({ ...spec, ...change }, { ...choice, ...wire }));
+  const plan = planSeam(questionOf({ ...spec, ...change }, { ...choice, ...wire }, standardSite));
   if (!plan.ok) throw new Error(inEnglish(plan.issues[0]?.message));
   return plan.value;
 }
 
 export function program(change: Partial<SeamSpec> = {}, wire: Partial<Revision['choice']> = {}): Program {
-  return programFromPlan(planRequest({ ...spec, ...change }, { ...choice, ...wire }), planned(change, wire));
+  return programFromPlan(
+    questionOf({ ...spec, ...change }, { ...choice, ...wire }, standardSite),
+    planned(change, wire),
+  );
 }
 
 export function revision(number: number, change: Partial<Revision> = {}): Revision {
@@ -59,6 +62,7 @@ export function revision(number: number, change: Partial<Revision> = {}): Revisi
     number,
     spec,
     choice,
+    site: standardSite,
     program: { format: 'fox-tempo/program', version: 2, ...program() },
     use: { arcSeconds: 24, passes: 1, wireKg: 0.02, gasL: 6 },
     contentHash: null,

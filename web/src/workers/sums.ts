@@ -1,7 +1,8 @@
 /** Sums that would hold the page up: each with what it is asked and what it answers. Plain functions; the worker runs them, tests call them. */
-import { asStands, planRequest, type MachineResource, type SeamResource, type Stock } from '@fox-tempo/contract';
+import { sameWire } from '@fox-tempo/core/consumables';
+import { questionOf, type Site } from '@fox-tempo/core/site';
+import { asStands, type MachineResource, type SeamResource, type Stock } from '@fox-tempo/contract';
 import { cylinderOutlook, spoolOutlook, type Outlook } from '@fox-tempo/core/consumption';
-import { sameWire } from '@fox-tempo/core/machine';
 import {
   planDay,
   shiftPage,
@@ -38,7 +39,7 @@ export interface LowStock {
 }
 
 export interface SumQuestions {
-  ranking: { ask: { readonly sheet: Sheet; readonly wishes: Wishes }; answer: Ranking };
+  ranking: { ask: { readonly sheet: Sheet; readonly site: Site; readonly wishes: Wishes }; answer: Ranking };
   lowStock: { ask: { readonly stock: Stock; readonly seams: readonly SeamResource[] }; answer: readonly LowStock[] };
   dayPlan: {
     ask: {
@@ -66,8 +67,8 @@ export interface SumQuestions {
 }
 
 export const sums: { [K in keyof SumQuestions]: (ask: SumQuestions[K]['ask']) => SumQuestions[K]['answer'] } = {
-  ranking({ sheet: { spec, choice }, wishes }) {
-    const request = planRequest(spec, choice);
+  ranking({ sheet: { spec, choice }, site, wishes }) {
+    const request = questionOf(spec, choice, site);
     return {
       fillers: rankFillers(request.seam, { grade: spec.grade, ...wishes }),
       sizes: rankSizes(request),

@@ -1,7 +1,7 @@
 /** One tap for a seam that was welded; more only where something was otherwise. A record that waits for the connection arrives once. */
+import { sameWire } from '@fox-tempo/core/consumables';
 import { Box, chakra } from '@chakra-ui/react';
 import type { Order, Revision, Run, RunBody, SeamResource } from '@fox-tempo/contract';
-import { sameWire } from '@fox-tempo/core/machine';
 import { useEffect, useState } from 'react';
 import { useStore } from 'zustand';
 import { api } from '../../data/api.ts';

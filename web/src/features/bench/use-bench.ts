@@ -1,13 +1,12 @@
 /** What runs at the bench: the arc of the setting, of the one held, and of what is imagined, each simulated in the worker. */
-import type { WireCorrection } from '@fox-tempo/core/arc';
-import { correctionFor, simulationOf, type Program } from '@fox-tempo/core/machine';
+import { calibrationOf, type WireCorrection, nominalCircuitMOhm } from '@fox-tempo/core/arc';
+import { simulationOf, type Program } from '@fox-tempo/core/machine';
 import type { SimulationInput } from '@fox-tempo/core/simulation';
 import { whatIfInput, type WhatIf } from '@fox-tempo/core/tuning';
 import { useCallback, useMemo, useState } from 'react';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useArc, type ArcRun, type ArcRunState } from './use-arc.ts';
 
-const defaultCircuit = 15;
 /** Measured arc: some hundred drops, and a whole slow beat where there is one. */
 const runS = 0.5;
 
@@ -42,8 +41,8 @@ export function useBench(
   // undefined: as calibrated on this machine; null: the table's wire, by hand.
   const [byHand, correctByHand] = useState<WireCorrection | null | undefined>(undefined);
   const [attempt, setAttempt] = useState(0);
-  const circuitMOhm = machine?.file.circuitMOhm ?? defaultCircuit;
-  const recorded = machine && program ? correctionFor(machine.file, program) : undefined;
+  const circuitMOhm = machine?.file.circuitMOhm ?? nominalCircuitMOhm;
+  const recorded = machine && program ? calibrationOf(machine.file.corrections, program) : undefined;
   const correction = byHand === undefined ? (recorded ?? null) : byHand;
 
   const input = useMemo(

@@ -1,4 +1,5 @@
 /** A sheet session as the bench tunes it: the program it makes, and moves that are one step to undo. */
+import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
 import { chartLineFor, type Program } from '@fox-tempo/core/machine';
 import { isUntuned, noTune, trimAfterFeed, type FeedHabit, type PulseNumber, type Tune } from '@fox-tempo/core/tuning';
 import { useMemo } from 'react';
@@ -44,7 +45,7 @@ export function useSetting({ seam, store, sheet, plan, program, issues, machine 
       }
       const line = machine && program ? (chartLineFor(machine.file.chartLines, program) ?? null) : null;
       const trimMm = program
-        ? trimAfterFeed(program, figure, habit, { line, circuitMOhm: machine?.file.circuitMOhm ?? 15 })
+        ? trimAfterFeed(program, figure, habit, { line, circuitMOhm: machine?.file.circuitMOhm ?? nominalCircuitMOhm })
         : undefined;
       const moved = program && trimMm !== undefined && Math.abs(trimMm - program.trimMm) > 1e-9;
       set(moved ? { trimMm } : {}, figure, quantity);

@@ -1,13 +1,7 @@
 /** What an order takes by the plan and what it really took, seam by seam; another way of each beside it. */
+import { questionOf } from '@fox-tempo/core/site';
 import { Box } from '@chakra-ui/react';
-import {
-  planRequest,
-  type MachineResource,
-  type Order,
-  type Run,
-  type SeamResource,
-  type ShopState,
-} from '@fox-tempo/contract';
+import { type MachineResource, type Order, type Run, type SeamResource, type ShopState } from '@fox-tempo/contract';
 import {
   candidatesFor,
   foundOf,
@@ -22,10 +16,11 @@ import {
   type Money,
   type MoneyPart,
   type Takes,
+  type CostSite,
 } from '@fox-tempo/core/costs';
 import { handlingMinutes } from '@fox-tempo/core/day-plan';
 import { usualLife } from '@fox-tempo/core/maintenance';
-import { planSeam } from '@fox-tempo/core/plan';
+import { planSetting } from '@fox-tempo/core/plan';
 import { amount } from '@fox-tempo/core/said';
 import { useMemo } from 'react';
 import { Link, useLoaderData, useSearchParams } from 'react-router';
@@ -66,11 +61,9 @@ const partNames: Readonly<Record<MoneyPart, string>> = {
   tips: t('view.costs.tips'),
 };
 
-type Site = Parameters<typeof takesOf>[1];
-
 interface Line {
   readonly seam: SeamResource;
-  readonly site: Site;
+  readonly site: CostSite;
   readonly piece: Takes;
   readonly found: Found;
 }
@@ -125,7 +118,7 @@ function OfOrder({
       seams
         .filter((seam) => seam.partId === order.partId)
         .flatMap((seam): Line[] => {
-          const site: Site = { circuitMOhm: leadsOf(seam, machines), handlingMinutes, tipLife };
+          const site: CostSite = { circuitMOhm: leadsOf(seam, machines), handlingMinutes, tipLife };
           const piece = pieceOf(seam, site);
           if (!piece) return [];
           const welds = (runs ?? []).filter((run) => run.seamId === seam.id && run.state !== 'slip').map(welded);
@@ -231,9 +224,9 @@ function OfOrder({
   );
 }
 
-function pieceOf({ spec, choice, revision }: SeamResource, site: Site): Takes | null {
-  if (!choice || !revision?.use) return null;
-  const plan = planSeam(planRequest(spec, choice));
+function pieceOf({ revision }: SeamResource, site: CostSite): Takes | null {
+  if (!revision?.use) return null;
+  const plan = planSetting(questionOf(revision.spec, revision.choice, revision.site));
   if (!plan.ok) return null;
   const { meanCurrentA, voltageV, slagSeconds } = plan.value;
   const { arcSeconds, wireKg, gasL } = revision.use;
@@ -337,13 +330,13 @@ function TakesRow({
 function OtherWays({ lines, shop }: { readonly lines: readonly Line[]; readonly shop: ShopState }) {
   const [params, setParams] = useSearchParams();
   const { seam, site } = lines.find((line) => line.seam.id === params.get('seam')) ?? lines[0] ?? {};
-  const spec = seam?.spec;
-  const choice = seam?.choice;
+  const revision = seam?.revision;
   const found = useMemo(
-    () => (spec && choice && site ? candidatesFor(planRequest(spec, choice), site) : null),
-    [spec, choice, site],
+    () => (revision && site ? candidatesFor(questionOf(revision.spec, revision.choice, revision.site), site) : null),
+    [revision, site],
   );
-  if (!found || !seam || !spec || !choice) return null;
+  if (!found || !seam || !revision) return null;
+  const { spec, choice } = revision;
   return (
     <Panel title={t('view.costs.another-way')}>
       <Box maxWidth="420px" mb="2">

@@ -1,18 +1,17 @@
 /** A program said in one machine's own dials: what to set, what changes, how far the dial's steps miss, what this machine cannot be told. */
+import { calibrationOf } from '@fox-tempo/core/arc';
 import { amount, inSentence } from '@fox-tempo/core/said';
 import { t, tell, tellIf, formatWithUnit } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { dialWindowWords, windowOnDials, type DialWindow } from '@fox-tempo/core/window';
-import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { fillerOf, gasName, wireSizeLabel, sameWire } from '@fox-tempo/core/consumables';
 import {
-  correctionFor,
   type DialQuantity,
   type DialSetting,
   displayed,
   type Program,
   quantityFacts,
-  sameWire,
   shouldShow,
   translate,
   type Translation,
@@ -218,7 +217,9 @@ function ShouldShowPart({ program, machine }: { readonly program: Program; reado
         running2: amount('voltage', show.runningV, 1),
         tip: amount('voltage', show.tipV, 1),
         circuit: amount('resistance', machine.file.circuitMOhm),
-        program: correctionFor(machine.file, program) ? t('view.dial-card.as-calibrated-with-this-wire') : '',
+        program: calibrationOf(machine.file.corrections, program)
+          ? t('view.dial-card.as-calibrated-with-this-wire')
+          : '',
       })}
     </Box>
   );

@@ -20,7 +20,7 @@ export function CannotFinish({
     id: seam.id,
     program: revision.program,
     arcMinutes: revision.use.arcSeconds / 60,
-    starts: revision.use.passes,
+    takes: revision.use,
     quantity: 1,
   };
   const ends = endingsOf(machine.id, job, stock);

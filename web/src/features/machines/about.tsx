@@ -1,8 +1,9 @@
 /** What a machine is called, where it stands, what it can give, how it says the slow beat, its memories and feeders, and its trigger modes. */
+import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
 import { t, tell } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
-import { triggerTestFor } from '@fox-tempo/core/machine';
+import { triggerTestFor, usualGunLengthM } from '@fox-tempo/core/machine';
 import { schoolFacts } from '@fox-tempo/core/sequence';
 import { useState } from 'react';
 import { Action } from '../../ui/action.tsx';
@@ -93,7 +94,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             value={form.circuitMOhm}
             keep={`${keep}/circuit`}
             range={[0, 80]}
-            onValue={(value) => set({ circuitMOhm: value ?? 15 })}
+            onValue={(value) => set({ circuitMOhm: value ?? nominalCircuitMOhm })}
           />
           <ChoiceField
             label={t('view.machines.how-it-says-the-slow')}
@@ -169,7 +170,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
               range={[0.5, 25]}
               step={0.5}
               onValue={(gunLengthM) =>
-                set({ feeders: replaced(form.feeders, at, { ...feeder, gunLengthM: gunLengthM ?? 3 }) })
+                set({ feeders: replaced(form.feeders, at, { ...feeder, gunLengthM: gunLengthM ?? usualGunLengthM }) })
               }
             />
             <Action
@@ -194,7 +195,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
                   id: freeFeeder(form.feeders),
                   label: t('view.machines.feeder-2', { feeders: form.feeders.length + 1 }),
                   gun: 'gun',
-                  gunLengthM: 3,
+                  gunLengthM: usualGunLengthM,
                 },
               ],
             })

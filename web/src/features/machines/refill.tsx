@@ -1,9 +1,8 @@
 /** A bottle or a spool changed for another of the same kind: walked with its cautions, then both levels written down. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { Cylinder, MachineResource, Spool, Stock } from '@fox-tempo/contract';
-import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { fillerOf, gasName, wireSizeLabel, sameWire } from '@fox-tempo/core/consumables';
 import { isWeighed } from '@fox-tempo/core/consumption';
-import { sameWire } from '@fox-tempo/core/machine';
 import { amount, joined, type Phrase } from '@fox-tempo/core/said';
 import { refillSteps, type Refilled } from '@fox-tempo/core/setup';
 import { useRef, useState } from 'react';

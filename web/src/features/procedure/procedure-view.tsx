@@ -1,6 +1,7 @@
 /** The procedure of a seam on one machine: what it is and its ranges, as it is printed, beside everything that ever happened to its program. */
+import { atMachine, questionOf } from '@fox-tempo/core/site';
 import { Box } from '@chakra-ui/react';
-import { planRequest, type MachineResource, type Revision, type SeamResource } from '@fox-tempo/contract';
+import { type MachineResource, type Revision, type SeamResource } from '@fox-tempo/contract';
 import { planSeam } from '@fox-tempo/core/plan';
 import { procedureSheet, type ProcedureSection } from '@fox-tempo/core/procedure';
 import { useState } from 'react';
@@ -148,7 +149,7 @@ function Sheet({
   readonly machine: StandingMachine;
   readonly revision: Revision;
 }) {
-  const asked = planRequest(revision.spec, revision.choice, { circuitMOhm: machine.file.circuitMOhm });
+  const asked = questionOf(revision.spec, revision.choice, atMachine(revision.site, machine.file));
   const plan = planSeam(asked);
   const window = seam.windows.find((one) => one.machineId === machine.id && one.revision === revision.number);
   if (!plan.ok) return <Notice level="refusal">{plan.issues.map(({ message }) => tell(message)).join(' ')}</Notice>;

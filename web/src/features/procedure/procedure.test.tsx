@@ -1,7 +1,7 @@
+import { atMachine, questionOf, standardSite } from '@fox-tempo/core/site';
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { procedureSheet } from '@fox-tempo/core/procedure';
-import { planRequest } from '@fox-tempo/contract';
 import { planSeam } from '@fox-tempo/core/plan';
 import { inEnglish } from '@fox-tempo/words/english';
 import { answerFetch, choice, program, revision, rowan, seam, spec, stock, when } from '../../testing/shop.ts';
@@ -61,7 +61,7 @@ describe('the procedure of a seam', () => {
   it('shows the rows the core makes, with the ranges of the written window, and prints that very revision', async () => {
     await open(seam({ windows: [written], issued: [issued] }));
     expect(screen.getByText('✓ in force here')).toBeTruthy();
-    const asked = planRequest(spec, choice, { circuitMOhm: rowan.file.circuitMOhm });
+    const asked = questionOf(spec, choice, atMachine(standardSite, rowan.file));
     const plan = planSeam(asked);
     if (!plan.ok) throw new Error('no plan');
     const rows = procedureSheet({ seam: asked.seam, program: program(), plan: plan.value, window }).flatMap(

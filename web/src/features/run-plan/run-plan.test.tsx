@@ -103,7 +103,7 @@ describe('the run plan', () => {
         dueOn: '2026-11-27',
         program,
         arcMinutes: 1,
-        starts: 1,
+        takes: { arcSeconds: 60, passes: 1, wireKg: 0.02, gasL: 15 },
         quantity: 7,
       },
     ];

@@ -1,4 +1,5 @@
 /** The parts of a score: the staves over all of them, then phases and play, machines side by side, start and stop, tacks. */
+import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
@@ -50,7 +51,7 @@ export function ScoreParts({
   const [{ unit }, keepUnit] = useKeptForm<{ unit: LevelUnit }>('score-levels', { unit: 'percent' });
   const [pair, setPair] = useState<readonly [string, string]>(() => firstPair(machines, machine));
   const [sound, setSound] = useState(false);
-  const player = usePlayer(whole, machine?.file.circuitMOhm ?? 15);
+  const player = usePlayer(whole, machine?.file.circuitMOhm ?? nominalCircuitMOhm);
   usePlaying(part === 'play' ? player : null, sound);
   const there = useMemo(
     () =>

@@ -1,7 +1,8 @@
 /** What can be chosen on the sheet without building an impossible chain: each offer is tried on the core's own gates, and says why it is shut. */
 import { joined, type Phrase } from '@fox-tempo/core/said';
 import { t, tell } from '../../lib/words.ts';
-import { planRequest, type ProgramChoice } from '@fox-tempo/contract';
+import type { ProgramChoice } from '@fox-tempo/contract';
+import { questionOf, standardSite } from '@fox-tempo/core/site';
 import { commonGasCodes, type FillerCode, fillerOf, gasOf } from '@fox-tempo/core/consumables';
 import {
   modeName,
@@ -37,8 +38,9 @@ const shutBy: Readonly<Record<string, string>> = {
   'seam.position': t('view.seams.not-in-this-position'),
 };
 
+/** The gates know no thickness rule: whatever the site, the same chains are shut. */
 function whyShut(spec: Sheet['spec'], choice: ProgramChoice): string | undefined {
-  const issue = planInputIssues(planRequest(spec, choice)).find(({ path }) => shutBy[path] !== undefined);
+  const issue = planInputIssues(questionOf(spec, choice, standardSite)).find(({ path }) => shutBy[path] !== undefined);
   return issue && shutBy[issue.path];
 }
 
@@ -66,7 +68,7 @@ export function gasChoices(spec: Sheet['spec'], choice: ProgramChoice): Offer<st
 
 export function positionChoices(spec: Sheet['spec'], choice: ProgramChoice): Offer<Position>[] {
   return positionRules.map(({ position }) => {
-    const issue = planInputIssues(planRequest({ ...spec, position }, choice)).find(
+    const issue = planInputIssues(questionOf({ ...spec, position }, choice, standardSite)).find(
       ({ path }) => path === 'seam.position',
     );
     return offer(

@@ -1,4 +1,5 @@
 /** All seams by part, each with its joint drawn small and its setting in a line. */
+import { siteOfSeam, useShopSite } from '../../sheet/plan-site.ts';
 import { inSentence } from '@fox-tempo/core/said';
 import { t, tell, formatWithUnit } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
@@ -113,7 +114,8 @@ function SeamRow({
 }) {
   const units = useSettings((state) => state.units);
   const { spec, revision } = seam;
-  const outcome = planOf(sheetOf(seam));
+  const shop = useShopSite();
+  const outcome = planOf(sheetOf(seam), siteOfSeam(seam, shop));
   const plan = outcome.ok ? outcome.value : null;
   return (
     <Box as="li" borderTopWidth="1px" borderColor="line" _first={{ borderTopWidth: 0 }}>

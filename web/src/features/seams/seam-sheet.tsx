@@ -1,11 +1,11 @@
 /** The seam sheet: the joint drawn live, what is asked beside it, the computed setting with its bands, the pulse, and the dial card. */
+import { questionOf } from '@fox-tempo/core/site';
 import { amount, inSentence } from '@fox-tempo/core/said';
 import { t, tell, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { jointRule } from '@fox-tempo/core/plan';
-import { planRequest } from '@fox-tempo/contract';
 import { useMemo } from 'react';
 import { useLoaderData, useParams } from 'react-router';
 import { useSettings } from '../../lib/settings.ts';
@@ -136,9 +136,9 @@ function LoadedSheet({
             <Waveform pulse={plan.pulse} />
           </Panel>
         )}
-        {plan && <SlowBeat plan={plan} input={planRequest(spec, choice)} />}
+        {plan && <SlowBeat plan={plan} input={questionOf(spec, choice, site)} />}
         {plan && <Modes plan={plan} />}
-        {program && <SimulatedArc program={program} circuitMOhm={site.circuitMOhm ?? 15} />}
+        {program && <SimulatedArc program={program} circuitMOhm={site.circuitMOhm} />}
         <Panel title={t('view.seams.files')}>
           <ProgramFilePart
             seam={seam}

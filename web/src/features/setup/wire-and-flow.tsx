@@ -2,7 +2,7 @@
 import { t, tell, named, formatWithUnit } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import type { Program } from '@fox-tempo/core/machine';
+import { type Program, usualGunLengthM } from '@fox-tempo/core/machine';
 import { gunTroubles, type Changeover } from '@fox-tempo/core/setup';
 import { feedRisk, flowBand } from '@fox-tempo/core/wire-choice';
 import { useSettings } from '../../lib/settings.ts';
@@ -31,7 +31,7 @@ export function WireAndFlow({
   const feeder = machine.file.feeders.find((one) => one.id === list.feederId);
   // The liner that is in the gun is what the wire has to pass, not the one it should be.
   const fitted = machine.standing?.feeders[list.feederId]?.liner ?? list.needed.liner;
-  const risk = feedRisk(program.filler, program.diameterMm, feeder?.gunLengthM ?? 3, fitted);
+  const risk = feedRisk(program.filler, program.diameterMm, feeder?.gunLengthM ?? usualGunLengthM, fitted);
   const troubles = feeder ? gunTroubles(feeder, program, machine.file.circuitMOhm, new Date()) : [];
   const flow = (value: number) => formatWithUnit(value, 'gasFlow', units);
   const other = units === 'metric' ? 'us' : 'metric';
@@ -82,7 +82,9 @@ export function WireAndFlow({
         </Box>
       </Box>
       <Heading as="h3" textStyle="label" color="quiet" mt="2">
-        {t('view.setup.feeding-of-gun', { units: formatWithUnit(feeder?.gunLengthM ?? 3, 'gunLength', units) })}
+        {t('view.setup.feeding-of-gun', {
+          units: formatWithUnit(feeder?.gunLengthM ?? usualGunLengthM, 'gunLength', units),
+        })}
       </Heading>
       <Box fontSize="14px" color={risk.words === 'easy' ? 'spruce' : 'ochre'} fontWeight={600}>
         {t('view.setup.of-10', {

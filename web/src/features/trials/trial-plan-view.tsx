@@ -1,6 +1,7 @@
 /** Which coupons to weld, the fewest first, and the sweep walked live: what to set, when to move on, where the first crackle came. */
+import { questionOf } from '@fox-tempo/core/site';
 import { Box } from '@chakra-ui/react';
-import { planRequest, type SeamResource } from '@fox-tempo/contract';
+import { type SeamResource } from '@fox-tempo/contract';
 import { modeName, planSeam } from '@fox-tempo/core/plan';
 import { amount } from '@fox-tempo/core/said';
 import { noTune, stepDial } from '@fox-tempo/core/tuning';
@@ -80,8 +81,8 @@ function Planned({
   const next = stepDial(machine.file, program, 'trimMm', 1);
   const stepMm = here && next ? Math.max(next.figure - here.figure, 0.05) : 0.3;
   const trimSdMm = learned?.trim ? Math.hypot(learned.trim.sdA, 0) : unknownTrimMm;
-  const { spec, choice } = seam.revision ?? {};
-  const request = spec && choice && planRequest(spec, choice);
+  const { revision } = seam;
+  const request = revision && questionOf(revision.spec, revision.choice, revision.site);
   const plan = request && planSeam(request);
   const other = request && plan?.ok ? otherBeat(request, plan.value) : null;
   const items = trialPlan({ trimSdMm, stepMm, hasOtherBeat: other?.ok === true });

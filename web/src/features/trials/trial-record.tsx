@@ -1,10 +1,11 @@
 /** A trial written down at the moment it was welded: six taps for a good one, everything else when it is wanted. */
+import { questionOf } from '@fox-tempo/core/site';
 import { Box, chakra } from '@chakra-ui/react';
 import type { DiagnosisAnswer, MachineResource, ProgramFile, SeamResource, TrialBody } from '@fox-tempo/contract';
 import { backCheck } from '@fox-tempo/core/judge';
 import { arcOf } from '@fox-tempo/core/machine';
 import { areaForTravel, filletLegMm } from '@fox-tempo/core/bead';
-import { jointRule } from '@fox-tempo/core/plan';
+import { jointRule, planSetting } from '@fox-tempo/core/plan';
 import { amount } from '@fox-tempo/core/said';
 import { timedFigures, trialVerdict } from '@fox-tempo/core/trials';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -15,7 +16,6 @@ import { useSettings } from '../../lib/settings.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { t, tell } from '../../lib/words.ts';
 import { useMachineFor } from '../../sheet/machine-choice.ts';
-import { planOf, sheetOf } from '../../sheet/sheet.ts';
 import type { SeamAndMachines } from '../../sheet/load.ts';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { Action } from '../../ui/action.tsx';
@@ -33,7 +33,7 @@ import { sendTrial } from './outbox.ts';
 import { PhotoPicker, type Photos } from './photos.tsx';
 import { StandInPanel } from './stand-in-panel.tsx';
 import { Stopwatch } from './stopwatch.tsx';
-import { limitsOf, presetFor } from './use-limits.ts';
+import { useLimits } from './use-limits.ts';
 import { VerdictLines } from './verdict-lines.tsx';
 import { HistoryLine, VerdictMark } from '../own-welds/index.ts';
 import { Waiting } from './waiting.tsx';
@@ -110,8 +110,8 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
     change({ dials: dialsOfMove ?? {} }),
   );
 
-  const plan = useMemo(() => planOf(sheetOf(seam)), [seam]);
-  const limits = useMemo(() => limitsOf(seam), [seam]);
+  const { limits, presetOf } = useLimits(seam);
+  const powerW = useMemo(() => plannedPowerW(seam), [seam]);
   const body = bodyOf(draft);
   const verdict = trialVerdict(limits, body);
   const isFillet = jointRule(spec.joint).isFillet;
@@ -120,7 +120,7 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
   const doubt = useDoubt(body, (travel) => areaForTravel(wire, program.wireFeedMPerMin, travel));
   const people = session.getState().state?.people ?? [];
   const welders = people.filter(({ role }) => role !== 'office');
-  const plannedTravel = plan.ok ? plan.value.travelMmPerMin : program.travelMmPerMin;
+  const plannedTravel = program.travelMmPerMin;
 
   const save = async () => {
     const went = await task.run(async () => {
@@ -166,7 +166,7 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
               lengthMm={draft.lengthMm}
               by={draft.by}
               plannedMmPerMin={plannedTravel}
-              powerW={plan.ok ? plan.value.voltageV * plan.value.meanCurrentA : 0}
+              powerW={powerW}
               beatHz={program.slowBeat?.frequencyHz}
               legFor={isFillet ? legFor : null}
               onChange={change}
@@ -277,13 +277,7 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
             </Box>
           </Panel>
           <Details title={t('view.trials.limits-of-this-seam', { level: limits.level })} inPanel>
-            <LimitsForm
-              key={seam.version}
-              seam={seam}
-              limits={limits}
-              presetOf={(level) => presetFor(seam, level)}
-              onSaved={onSeam}
-            />
+            <LimitsForm key={seam.version} seam={seam} limits={limits} presetOf={presetOf} onSaved={onSeam} />
           </Details>
         </Box>
       </Box>
@@ -384,4 +378,10 @@ export function Details({
   ) : (
     content
   );
+}
+
+/** True power of the saved setting, the mean of volts times amperes, as on the sheet; 0 where it cannot be planned any more. */
+function plannedPowerW({ revision }: SeamResource): number {
+  const plan = revision && planSetting(questionOf(revision.spec, revision.choice, revision.site));
+  return plan?.ok ? plan.value.meanPowerW : 0;
 }

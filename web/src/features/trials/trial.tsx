@@ -1,6 +1,7 @@
 /** One trial whole: what was found line by line, what was expected, what is likely wrong, and the one next move. */
+import { coldPlateC } from '@fox-tempo/core/plan';
 import { Box } from '@chakra-ui/react';
-import { asStands, planRequest, type DiagnosisAnswer, type MachineResource, type Trial } from '@fox-tempo/contract';
+import { asStands, type DiagnosisAnswer, type MachineResource, type Trial } from '@fox-tempo/contract';
 import { outsideProcedure } from '@fox-tempo/core/procedure';
 import { amount, type SaidValue } from '@fox-tempo/core/said';
 import { symptoms, timedFigures, trialVerdict, type SymptomCode } from '@fox-tempo/core/trials';
@@ -175,7 +176,7 @@ function OutsideProcedure({
   const window = seam.windows.find((one) => one.machineId === trial.machineId && one.revision === trial.revision);
   const outside = outsideProcedure(
     revision.program,
-    planRequest(revision.spec, revision.choice).seam.plateC ?? 20,
+    coldPlateC,
     {
       loaded: body.loaded,
       dials: body.dials,

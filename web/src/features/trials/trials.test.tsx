@@ -1,8 +1,9 @@
+import { standardSite } from '@fox-tempo/core/site';
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import type { DiagnosisAnswer, Trial, TrialCreate, TrialRow } from '@fox-tempo/contract';
 import { say } from '@fox-tempo/core/said';
-import { symptomCodes } from '@fox-tempo/core/trials';
+import { symptomCodes, usualLevel } from '@fox-tempo/core/trials';
 import { answerFetch, rowan, seam, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';
 import {
@@ -69,7 +70,7 @@ function trial(n: number, change: Partial<Trial> = {}): Trial {
       timing: { seconds: 20, lengthMm: 150, by: 'helper' },
     },
     deviceAt: null,
-    limits: presetFor(seam()),
+    limits: presetFor(seam(), standardSite, usualLevel),
     plannedLegMm: 3.5,
     contentHash: null,
     attachments: [],

@@ -1,20 +1,23 @@
 /** Limits in force on a seam: those written, or the preset of its level. */
 import type { SeamResource } from '@fox-tempo/contract';
-import { limitsForSeam, usualLevel, type AcceptanceLimits, type QualityLevel } from '@fox-tempo/core/trials';
-import { planOf, sheetOf } from '../../sheet/sheet.ts';
+import { presetLimits, usualLevel, type AcceptanceLimits, type QualityLevel } from '@fox-tempo/core/trials';
+import type { Site } from '@fox-tempo/core/site';
+import { sheetOf } from '../../sheet/sheet.ts';
+import { siteOfSeam, useShopSite } from '../../sheet/plan-site.ts';
 
-export function presetFor(seam: SeamResource, level: QualityLevel = usualLevel): AcceptanceLimits {
-  const { spec, choice } = seam;
-  const plan = planOf(sheetOf(seam));
-  return limitsForSeam(level, {
-    ...spec,
-    mode: choice?.mode ?? 'pulse',
-    legMm: spec.legMm ?? (plan.ok ? plan.value.legMm : null),
-    backing: spec.preparation?.backing !== undefined && spec.preparation.backing !== 'none',
-    isPrepared: spec.preparation !== undefined && spec.preparation !== null && spec.preparation.kind !== 'square',
-  });
+/** As the server judges: by the saved setting at its own site. */
+export function presetFor(seam: SeamResource, shop: Site, level: QualityLevel): AcceptanceLimits {
+  const { spec, choice } = seam.revision ?? sheetOf(seam);
+  return presetLimits(spec, choice, siteOfSeam(seam, shop), level);
 }
 
-export function limitsOf(seam: SeamResource): AcceptanceLimits {
-  return seam.limits ?? presetFor(seam);
+export function useLimits(seam: SeamResource): {
+  readonly limits: AcceptanceLimits;
+  presetOf: (level: QualityLevel) => AcceptanceLimits;
+} {
+  const shop = useShopSite();
+  return {
+    limits: seam.limits ?? presetFor(seam, shop, usualLevel),
+    presetOf: (level) => presetFor(seam, shop, level),
+  };
 }

@@ -1,4 +1,5 @@
 /** How far a welder may move a setting: asked, tested by the simulated arc at every corner, cut to the largest that holds, and written by a lead hand. */
+import { thinnerMm } from '@fox-tempo/core/plan';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, ProgramFile, SeamResource } from '@fox-tempo/contract';
 import { amount, type SaidValue } from '@fox-tempo/core/said';
@@ -109,7 +110,7 @@ function Asked({
         program,
         machine: file,
         window: asked,
-        thicknessMm: Math.min(...seam.spec.thicknessesMm),
+        thicknessMm: thinnerMm(seam.spec.thicknessesMm),
       })) as Answer;
       setTested(asked);
       setAnswer(found);

@@ -1,8 +1,9 @@
 /** Which wire and gas suit this seam: ranked with reasons, ruled out with reasons, what the shop has, and what a change opens again. */
+import { questionOf } from '@fox-tempo/core/site';
+import { sameWire } from '@fox-tempo/core/consumables';
 import { t, tell, tellIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { planRequest, type MachineResource, type SeamResource, type Stock } from '@fox-tempo/contract';
-import { sameWire } from '@fox-tempo/core/machine';
+import { type MachineResource, type SeamResource, type Stock } from '@fox-tempo/contract';
 import { modeName } from '@fox-tempo/core/plan';
 import { wireWords } from '@fox-tempo/core/wire-choice';
 import { useMemo } from 'react';
@@ -41,12 +42,12 @@ function Choice({
 }) {
   // The sheet's own draft: what is taken here stands there, unsaved, with its undo.
   const session = useSheetSession(loaded, machines);
-  const { seam, sheet, store } = session;
+  const { seam, sheet, site, store } = session;
   const { spec, choice } = sheet;
   const [wishes, setWishes] = useKeptForm(`wishes/${seam.id}`, { anodised: false, brazed: false });
-  const ask = useMemo(() => ({ sheet, wishes }), [sheet, wishes]);
+  const ask = useMemo(() => ({ sheet, site, wishes }), [sheet, site, wishes]);
   const { answer: ranking, issues, retry } = useSum('ranking', ask);
-  const request = useMemo(() => planRequest(spec, choice), [spec, choice]);
+  const request = useMemo(() => questionOf(spec, choice, site), [spec, choice, site]);
   const take = (change: Partial<typeof choice>) =>
     store.getState().edit(
       // A feed chosen for one wire says nothing about another.

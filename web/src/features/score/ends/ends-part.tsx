@@ -1,4 +1,5 @@
 /** Start and stop from the simulated arc: run-in full against slow, the wire left, both ends judged, and the next burn-back from two taps. */
+import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
 import { amount, bare } from '@fox-tempo/core/said';
 import { t, tell, fixed, named } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
@@ -25,7 +26,7 @@ export function EndsPart({
   readonly whole: ScoreOf;
   readonly machine: MachineResource | undefined;
 }) {
-  const circuitMOhm = machine?.file.circuitMOhm ?? 15;
+  const circuitMOhm = machine?.file.circuitMOhm ?? nominalCircuitMOhm;
   const starts = useStarts(whole.program, circuitMOhm);
   return (
     <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }} alignItems="start">

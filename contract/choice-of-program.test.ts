@@ -2,7 +2,8 @@
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { scenarios } from '@fox-tempo/core/scenarios';
-import { choiceOfProgram, exampleFiles, programOf, readProgramFile, type SeamSpec } from './index.ts';
+import { settingOf, standardSite } from '@fox-tempo/core/site';
+import { choiceOfProgram, exampleFiles, readProgramFile, type SeamSpec } from './index.ts';
 
 const seamOf: Record<string, string> = {
   'lid-seam': 'trike-lid-seam',
@@ -29,7 +30,7 @@ describe('the five example programs', () => {
       lengthMm: seam.lengthMm,
       travelMmPerMin: seam.travelMmPerMin ?? null,
     };
-    const again = programOf(spec, choiceOfProgram(file.value));
+    const again = settingOf(spec, choiceOfProgram(file.value), standardSite);
     if (!again.ok) throw new Error(inEnglish(again.issues[0]?.message));
     const { program } = again.value;
     const { wireFeedMPerMin, trimMm, stiffness, ctwdMm, pulse, sequence, mode, gas, filler } = file.value;

@@ -1,0 +1,17 @@
+export {
+  atMachine,
+  questionOf,
+  ruleQuestion,
+  settingOf,
+  type DescribedSeam,
+  type Setting,
+  type SettingChoice,
+} from './question.ts';
+export {
+  completeSite,
+  standardSite,
+  withoutLearning,
+  type HandPace,
+  type KnownSite,
+  type Site,
+} from '../plan/index.ts';

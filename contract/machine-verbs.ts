@@ -1,6 +1,6 @@
 /** `translate` and `read-dials`: between a program and one machine's dials. Files are read in any version and checked whole. */
 import { say } from '@fox-tempo/core/said';
-import { readDials, translate } from '@fox-tempo/core/machine';
+import { readDials, cardOf } from '@fox-tempo/core/machine';
 import { failure, success } from '@fox-tempo/core/outcome';
 import { z } from 'zod';
 import { fillerField, gasField, idField, ranged } from './fields.ts';
@@ -21,7 +21,7 @@ export const translateVerb: Verb = {
     const machine = under('machine', readMachineFile(outer.value.machine));
     const program = under('program', readProgramFile(outer.value.program));
     if (!machine.ok || !program.ok) return failure(...issuesOf(machine), ...issuesOf(program));
-    return success(translate(machine.value, program.value));
+    return success(cardOf(machine.value, program.value));
   },
 };
 

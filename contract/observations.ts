@@ -41,6 +41,8 @@ export const recordedKinds = {
     materialGroup: materialField,
     ticks: z.record(z.string().max(80), z.boolean()),
   }),
+  /** Lines of a card that a hand set and ticked at the machine. */
+  'dials-set': z.strictObject({ dials: dialReadings }),
   replaced: z.strictObject({
     feederId: idField,
     part: closed(wearParts),
@@ -97,6 +99,12 @@ export const observationCreate = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('burn-back-stop'), body: recordedKinds['burn-back-stop'], ...common }),
   z.strictObject({ kind: z.literal('calibration-points'), body: recordedKinds['calibration-points'], ...common }),
   z.strictObject({ kind: z.literal('first-arc'), body: recordedKinds['first-arc'], ...common }),
+  z.strictObject({
+    kind: z.literal('dials-set'),
+    body: recordedKinds['dials-set'],
+    ...common,
+    machineId: idField,
+  }),
   z.strictObject({
     kind: z.literal('replaced'),
     body: recordedKinds.replaced,

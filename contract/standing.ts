@@ -1,7 +1,7 @@
-/** How a machine stands: process, poles, what is threaded and connected on each feeder, what its dials show. As last entered. */
-import { grooves, liners, setupProcesses } from '@fox-tempo/core/setup';
+/** How a machine stands: process, poles, what is threaded and connected on each feeder, what its dials show. Gear as last entered, dials as last known. */
+import { dialSources, grooves, liners, setupProcesses } from '@fox-tempo/core/setup';
 import { z } from 'zod';
-import { fillerField, gasField, idField, ranged, timestampField } from './fields.ts';
+import { closed, fillerField, gasField, idField, ranged, timestampField } from './fields.ts';
 import { machineResource, polarityField } from './machine.ts';
 
 export const feederState = z.object({
@@ -26,11 +26,18 @@ export const standingSave = z.object({
   dials: z.record(idField, z.number()),
   /** Memory slot it was called from; null when nobody knows. */
   slot: z.int().nullable(),
+  /** Entered by hand, or left behind by the set-up walk. */
+  from: z.enum(['entered', 'set-up']).default('entered'),
 });
 
-export const machineStanding = standingSave.extend({ since: timestampField });
+/** What was written down is one observation of many; `dials` is what is known of each by all of them. */
+export const machineStanding = standingSave.extend({
+  since: timestampField,
+  /** From what, by whom and when each dial is known. */
+  known: z.record(idField, z.object({ source: closed(dialSources), by: z.string(), at: timestampField })).default({}),
+});
 
-export type StandingSave = z.infer<typeof standingSave>;
+export type StandingSave = z.input<typeof standingSave>;
 export type MachineStanding = z.infer<typeof machineStanding>;
 
 export const machineWithStanding = machineResource.extend({ standing: machineStanding.nullable() });

@@ -351,12 +351,14 @@ export interface Sentences extends CoreSentences {
   readonly 'view.app.words': null;
   readonly 'view.arc.out': null;
   readonly 'view.arc.short': null;
+  readonly 'view.bench-mode.all-as-on-the-card': null;
   readonly 'view.bench-mode.as-on-the-machine': null;
   readonly 'view.bench-mode.at-the-machine': { readonly seam: SaidValue };
   readonly 'view.bench-mode.bench-mode': null;
   readonly 'view.bench-mode.cylinder': null;
   readonly 'view.bench-mode.dials': null;
   readonly 'view.bench-mode.gun': null;
+  readonly 'view.bench-mode.how-the-dials-stood': null;
   readonly 'view.bench-mode.in-force-since': { readonly by: SaidValue; readonly reason: SaidValue };
   readonly 'view.bench-mode.it-is-revision': { readonly number: SaidValue; readonly printed: SaidValue };
   readonly 'view.bench-mode.leave': null;
@@ -370,6 +372,8 @@ export interface Sentences extends CoreSentences {
   readonly 'view.bench-mode.no-reference-issued': null;
   readonly 'view.bench-mode.not-looked-at': null;
   readonly 'view.bench-mode.not-ready': null;
+  readonly 'view.bench-mode.not-ticked-question': { readonly count: number };
+  readonly 'view.bench-mode.one-was-different': null;
   readonly 'view.bench-mode.order': null;
   readonly 'view.bench-mode.order-stands-at': {
     readonly done: SaidValue;
@@ -389,6 +393,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.bench-mode.stands-at': { readonly was: SaidValue };
   readonly 'view.bench-mode.taken-back': null;
   readonly 'view.bench-mode.the-card-is-superseded': null;
+  readonly 'view.bench-mode.tick-not-stored': null;
   readonly 'view.bench-mode.tip': null;
   readonly 'view.bench-mode.tip-behind-nozzle': null;
   readonly 'view.bench-mode.waits': null;
@@ -794,6 +799,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.dial-card.before-the-arc-it-shows': { readonly preset: SaidValue };
   readonly 'view.dial-card.by-hand': null;
   readonly 'view.dial-card.cannot-be-said-on': { readonly machineName: SaidValue };
+  readonly 'view.dial-card.cannot-weld-it': null;
   readonly 'view.dial-card.change-over-first': null;
   readonly 'view.dial-card.contact-tip-to-plate': null;
   readonly 'view.dial-card.dial-card': { readonly file: SaidValue };
@@ -818,6 +824,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.dial-card.in': null;
   readonly 'view.dial-card.in-the-joint-from-the': null;
   readonly 'view.dial-card.it-should-then-show': { readonly where: SaidValue };
+  readonly 'view.dial-card.known-from': { readonly at: SaidValue; readonly by: SaidValue; readonly source: SaidValue };
   readonly 'view.dial-card.letter': null;
   readonly 'view.dial-card.machine': null;
   readonly 'view.dial-card.misses-by': {
@@ -1775,6 +1782,7 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'view.run-plan.changeover-before': { readonly seam: SaidValue };
   readonly 'view.run-plan.changeovers': null;
+  readonly 'view.run-plan.describe-it': null;
   readonly 'view.run-plan.done-after': null;
   readonly 'view.run-plan.first': null;
   readonly 'view.run-plan.for-the-wall': null;
@@ -1787,6 +1795,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.run-plan.is-late': null;
   readonly 'view.run-plan.late': null;
   readonly 'view.run-plan.late-head': null;
+  readonly 'view.run-plan.left-out': null;
   readonly 'view.run-plan.let-go': null;
   readonly 'view.run-plan.let-go-of-all': null;
   readonly 'view.run-plan.machine': null;
@@ -1824,20 +1833,6 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'view.run-plan.was-due': { readonly day: SaidValue; readonly hours: SaidValue; readonly order: SaidValue };
   readonly 'view.run-plan.weld-first': { readonly machine: SaidValue; readonly seam: SaidValue };
-  readonly 'view.run-plan.why-chart': {
-    readonly gas: SaidValue;
-    readonly machine: SaidValue;
-    readonly size: SaidValue;
-    readonly wire: SaidValue;
-  };
-  readonly 'view.run-plan.why-feed': {
-    readonly least: SaidValue;
-    readonly machine: SaidValue;
-    readonly most: SaidValue;
-    readonly wants: SaidValue;
-  };
-  readonly 'view.run-plan.why-no-dials': { readonly machine: SaidValue };
-  readonly 'view.run-plan.why-wire-size': { readonly machine: SaidValue; readonly size: SaidValue };
   readonly 'view.runs.a-lead-hand-decides': null;
   readonly 'view.runs.counts': null;
   readonly 'view.runs.decide': null;
@@ -2382,6 +2377,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.setup.contact-tip-inside-the-nozzle': { readonly recess: SaidValue };
   readonly 'view.setup.contact-tip-out-of-the': { readonly recess: SaidValue };
   readonly 'view.setup.cut': null;
+  readonly 'view.setup.dials-then': null;
   readonly 'view.setup.differs': null;
   readonly 'view.setup.do': null;
   readonly 'view.setup.does': null;
@@ -2532,6 +2528,8 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.close-it': null;
   readonly 'view.shop.closed': null;
   readonly 'view.shop.closed-2': null;
+  readonly 'view.shop.dials-ticked': null;
+  readonly 'view.shop.dials-ticked-count': { readonly count: number };
   readonly 'view.shop.direction-test': null;
   readonly 'view.shop.done': null;
   readonly 'view.shop.done-2': { readonly count: SaidValue };
@@ -3208,4 +3206,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4425;
+export const sentenceCount = 4458;

@@ -4,6 +4,10 @@
  */
 
 export const convexity = 0.1;
+/** Caps of a square butt over and under the plate: width × (t + more) wide, rise × t + least high. */
+export const squareButt = { width: 0.67, moreMm: 3, rise: 0.1, leastMm: 0.8 } as const;
+/** Edge weld: so many mm² for each mm of both parts. */
+export const edgeFactorMm = 1.2;
 
 /** Triangle of leg `legMm` with convexity; a root gap makes the leg that must be filled longer by the gap. */
 export function filletAreaMm2(legMm: number, gapMm = 0): number {
@@ -22,9 +26,10 @@ export function throatMm(legMm: number): number {
 
 /** Square butt: the gap itself, and the caps on both sides. */
 export function squareButtAreaMm2(thicknessMm: number, gapMm: number): number {
-  return gapMm * thicknessMm + 0.67 * (thicknessMm + 3) * (0.1 * thicknessMm + 0.8);
+  const { width, moreMm, rise, leastMm } = squareButt;
+  return gapMm * thicknessMm + width * (thicknessMm + moreMm) * (rise * thicknessMm + leastMm);
 }
 
 export function edgeAreaMm2(firstMm: number, secondMm: number): number {
-  return 1.2 * (firstMm + secondMm);
+  return edgeFactorMm * (firstMm + secondMm);
 }

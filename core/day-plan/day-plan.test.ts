@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
-import { programFromPlan } from '../machine/index.ts';
+import { programFromPlan, whyNot } from '../machine/index.ts';
 import { planSeam } from '../plan/index.ts';
 import { alder, hazel, rowan, scenarios } from '../scenarios/index.ts';
-import { handlingMinutes, nearestTo, planDay, whyNot, type DayJob, type DayMachine } from './index.ts';
+import { handlingMinutes, nearestTo, planDay, type DayJob, type DayMachine } from './index.ts';
 
 function job(id: string, quantity = 4, dueMinute?: number): DayJob {
   const { input } = scenarios.find((one) => one.id === id) ?? {};

@@ -1,8 +1,15 @@
 /** The day's work on the shop's machines: which job where and when, with the changeovers that the set-up walk would name. */
-import { sameSizeMm } from '../consumables/index.ts';
-import { chartLineFor, translate, type Machine, type Program } from '../machine/index.ts';
+import {
+  missingOf,
+  missingParts,
+  whyNot,
+  type CannotWeld,
+  type Machine,
+  type MissingPart,
+  type Program,
+} from '../machine/index.ts';
 import { lateWeight, schedule, type ScheduleInput } from '../schedule/index.ts';
-import { changeover, type MachineState } from '../setup/index.ts';
+import { changeover, setUpFor, unknownState, type MachineState } from '../setup/index.ts';
 
 export interface DayJob {
   readonly id: string;
@@ -17,7 +24,7 @@ export interface DayJob {
 export interface DayMachine {
   readonly id: string;
   readonly file: Machine;
-  /** How it stands; null: nobody entered it, a first set-up is counted as nothing. */
+  /** How it stands; null: nobody entered it, so that everything has to be set up first. */
   readonly state: MachineState | null;
 }
 
@@ -37,30 +44,37 @@ export interface DayPlan {
   readonly cost: number;
   readonly bound: number;
   readonly provenBest: boolean;
-  /** Jobs that no machine here can say. */
+  /** Jobs that no machine here can weld. */
   readonly unplaced: readonly string[];
+  /** Machines that are left out, with what their description lacks. */
+  readonly halfDescribed: readonly HalfDescribed[];
+}
+
+export interface HalfDescribed {
+  readonly machineId: string;
+  readonly missing: readonly MissingPart[];
+}
+
+/** Machines on which nothing can be planned that wants a chart, and why: they are named, not silently used. */
+export function halfDescribed(machines: readonly Pick<DayMachine, 'id' | 'file'>[]): HalfDescribed[] {
+  return machines
+    .map(({ id, file }) => ({ machineId: id, missing: missingOf(file) }))
+    .filter(({ missing }) => missing.length > 0);
 }
 
 /** Fitting, clamping, turning and cleaning for one piece, minutes; assumed until the shop has timed it. */
 export const handlingMinutes = 2;
 
-/** Why a machine cannot weld a program: it has no dials described, its limits do not reach, it takes no such wire, its chart has no such line. */
-export type CannotWeld = 'no-dials' | 'feed' | 'wire-size' | 'chart';
-
-/** null: it can. A chart, where there is one, must have the wire in its gas. */
-export function whyNot(machine: Machine, program: Program): CannotWeld | null {
-  const { limits, dials, chartLines } = machine;
-  const [least, most] = limits.wireFeedMPerMin;
-  if (dials.length === 0) return 'no-dials';
-  if (limits.wireSizesMm && !limits.wireSizesMm.some((size) => Math.abs(size - program.diameterMm) < sameSizeMm))
-    return 'wire-size';
-  const hasChart = dials.some(({ scale }) => scale.kind === 'chart-line');
-  if (hasChart && chartLineFor(chartLines, program) === undefined) return 'chart';
-  return program.wireFeedMPerMin < least || program.wireFeedMPerMin > most ? 'feed' : null;
-}
-
 /** What is nearest to being mended comes last. */
-const distance: readonly (CannotWeld | null)[] = ['no-dials', 'wire-size', 'chart', 'feed', null];
+const distance: readonly (CannotWeld | null)[] = [
+  ...missingParts,
+  'wire-size',
+  'chart',
+  'duty',
+  'current',
+  'feed',
+  null,
+];
 
 /** The machine that comes nearest to a program, and what keeps it from it; undefined where there is no machine. */
 export function nearestTo<M extends { readonly file: Machine }>(
@@ -114,8 +128,18 @@ export function planDay(
   fixed: Readonly<Record<string, readonly string[]>> = {},
 ): DayPlan {
   const { placed, unplaced, input } = dayProblem(jobs, machines, fixed);
+  const leftOut = halfDescribed(machines);
   if (placed.length === 0)
-    return { bars: [], setupMinutes: 0, lateMinutes: 0, cost: 0, bound: 0, provenBest: true, unplaced };
+    return {
+      bars: [],
+      setupMinutes: 0,
+      lateMinutes: 0,
+      cost: 0,
+      bound: 0,
+      provenBest: true,
+      unplaced,
+      halfDescribed: leftOut,
+    };
   const found = schedule(input);
   return {
     bars: barsOf(placed, found.order, input.setupMinutes),
@@ -125,6 +149,7 @@ export function planDay(
     bound: found.bound,
     provenBest: found.provenBest,
     unplaced,
+    halfDescribed: leftOut,
   };
 }
 
@@ -142,9 +167,10 @@ type Setups = Record<string, Record<string, number>>;
 
 function setupsOn(machine: DayMachine, jobs: readonly DayJob[], able: ReadonlyMap<string, readonly string[]>): Setups {
   const here = jobs.filter(({ id }) => able.get(id)?.includes(machine.id));
-  const states = new Map<string, MachineState | null>([
-    ['start', machine.state],
-    ...here.map(({ id, program }) => [id, after(machine, program)] as const),
+  const now = machine.state ?? unknownState(machine.file);
+  const states = new Map<string, MachineState>([
+    ['start', now],
+    ...here.map(({ id, program }) => [id, setUpFor(machine.file, now, program)] as const),
   ]);
   return Object.fromEntries(
     [...states].map(([from, state]) => [
@@ -152,24 +178,10 @@ function setupsOn(machine: DayMachine, jobs: readonly DayJob[], able: ReadonlyMa
       Object.fromEntries(
         here
           .filter(({ id }) => id !== from)
-          .map(({ id, program }) => [id, state === null ? 0 : changeover(machine.file, state, program).minutes]),
+          .map(({ id, program }) => [id, changeover(machine.file, state, program).minutes]),
       ),
     ]),
   );
-}
-
-/** How a machine stands once a program was set up on it. */
-function after({ file, state }: DayMachine, program: Program): MachineState | null {
-  if (state === null) return null;
-  const { feederId, needed } = changeover(file, state, program);
-  const { process, polarity, ctwdMm: _ctwdMm, ...feeder } = needed;
-  return {
-    process,
-    polarity,
-    feederId,
-    feeders: { ...state.feeders, [feederId]: feeder },
-    dials: Object.fromEntries(translate(file, program).dials.map(({ dialId, value }) => [dialId, value])),
-  };
 }
 
 function barsOf(

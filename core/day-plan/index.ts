@@ -5,13 +5,13 @@ export {
   jobMinutes,
   nearestTo,
   planDay,
-  whyNot,
-  type CannotWeld,
+  halfDescribed,
   type DayBar,
   type DayJob,
   type DayMachine,
   type DayPlan,
   type DayProblem,
+  type HalfDescribed,
 } from './day-plan.ts';
 export {
   endingsOf,

@@ -3,7 +3,7 @@ import { partTakes } from '../consumption/index.ts';
 import { programFromPlan, translate } from '../machine/index.ts';
 import { planSeam } from '../plan/index.ts';
 import { alder, rowan, scenarios } from '../scenarios/index.ts';
-import { neededSetup, type MachineState } from '../setup/index.ts';
+import { neededSetup, setUpFor, unknownState, type MachineState } from '../setup/index.ts';
 import { shiftPage, type NextJob, type NextStock } from './index.ts';
 
 function job(id: string, scenarioId: string, change: Partial<NextJob> = {}): NextJob {
@@ -27,12 +27,12 @@ const standing: MachineState = {
   polarity: 'electrode-positive',
   feederId: feeder!.id,
   feeders: { [feeder!.id]: neededSetup(steel.program) },
-  dials: {},
+  dials: setUpFor(rowan, unknownState(rowan), steel.program).dials,
 };
 const noStock: NextStock = { cylinders: [], spools: [] };
 const machines = [
   { id: 'rowan', file: rowan, state: standing },
-  { id: 'alder', file: alder, state: null },
+  { id: 'alder', file: alder, state: setUpFor(alder, unknownState(alder), aluminium.program) },
 ];
 
 describe('the shift’s page', () => {
@@ -41,9 +41,15 @@ describe('the shift’s page', () => {
     expect(unplaced).toEqual([]);
     const onRowan = next.find(({ machineId }) => machineId === 'rowan');
     expect(onRowan).toMatchObject({ jobId: 'steel', setupMinutes: 0, steps: [], thenJobId: null });
-    // Every dial that the card names, since none was entered.
-    expect(onRowan?.dialsToSet).toBe(translate(rowan, steel.program).dials.length);
-    expect(next.find(({ machineId }) => machineId === 'alder')).toMatchObject({ jobId: 'aluminium', dialsToSet: null });
+    expect(onRowan?.dialsToSet).toBe(0);
+    // Every dial that the card names, where none is known.
+    const unread = shiftPage([steel], [{ ...machines[0]!, state: { ...standing, dials: {} } }], noStock).next[0];
+    expect(unread?.dialsToSet).toBe(translate(rowan, steel.program).dials.length);
+    expect(next.find(({ machineId }) => machineId === 'alder')).toMatchObject({ jobId: 'aluminium', dialsToSet: 0 });
+    // A machine that nobody entered takes a whole changeover, so the work stays where it is set up.
+    const unknown = shiftPage([aluminium], [{ id: 'alder', file: alder, state: null }], noStock).next[0];
+    expect(unknown).toMatchObject({ jobId: 'aluminium', dialsToSet: null });
+    expect(unknown?.setupMinutes).toBeGreaterThan(20);
   });
 
   it('names the steps where another wire is on, and what is welded after', () => {

@@ -8,10 +8,10 @@ import {
   type PartTakes,
   type SpoolReading,
 } from '../consumption/index.ts';
-import { translate } from '../machine/index.ts';
+import { cardOf } from '../machine/index.ts';
 import type { Phrase } from '../said/index.ts';
-import { changeover } from '../setup/index.ts';
-import { planDay, type DayJob, type DayMachine } from './day-plan.ts';
+import { changeover, dialsToSet, unknownState } from '../setup/index.ts';
+import { planDay, type DayJob, type DayMachine, type DayPlan } from './day-plan.ts';
 
 export interface NextJob extends DayJob {
   /** Wire and gas of one piece. */
@@ -49,8 +49,9 @@ export interface NextOn {
 
 export interface ShiftPage {
   readonly next: readonly NextOn[];
-  /** Jobs that no machine here can say. */
+  /** Jobs that no machine here can weld. */
   readonly unplaced: readonly string[];
+  readonly halfDescribed: DayPlan['halfDescribed'];
 }
 
 export function shiftPage(
@@ -59,7 +60,7 @@ export function shiftPage(
   stock: NextStock,
   fixed: Readonly<Record<string, readonly string[]>> = {},
 ): ShiftPage {
-  const { bars, unplaced } = planDay(jobs, machines, fixed);
+  const { bars, unplaced, halfDescribed } = planDay(jobs, machines, fixed);
   const next = machines.flatMap((machine): NextOn[] => {
     const [first, second] = bars
       .filter(({ machineId }) => machineId === machine.id)
@@ -72,20 +73,17 @@ export function shiftPage(
         machineId: machine.id,
         jobId: job.id,
         setupMinutes: first.setupMinutes,
-        steps: state ? changeover(file, state, job.program).steps.map(({ title }) => title) : [],
-        dialsToSet: state
-          ? translate(file, job.program).dials.filter(({ dialId, value }) => {
-              const now = state.dials[dialId];
-              return now === undefined || Math.abs(now - value) > 1e-9;
-            }).length
-          : null,
+        steps: changeover(file, state ?? unknownState(file), job.program)
+          .steps.filter(({ kind }) => kind !== 'dials')
+          .map(({ title }) => title),
+        dialsToSet: state ? dialsToSet(cardOf(file, job.program), state.dials).length : null,
         ends: endingsOf(machine.id, job, stock),
         lateMinutes: first.lateMinutes,
         thenJobId: second?.jobId ?? null,
       },
     ];
   });
-  return { next, unplaced };
+  return { next, unplaced, halfDescribed };
 }
 
 /** What is on a machine and does not last for a job. */

@@ -3,8 +3,7 @@
  * cools already; only what it does not cover is a pause.
  */
 import { dutyFromPlate } from '../consumption/index.ts';
-import { arcOf, type Machine } from '../machine/index.ts';
-import { pulseMeans } from '../pulse/index.ts';
+import { rmsCurrentA, type Machine } from '../machine/index.ts';
 import { handlingMinutes, type DayJob } from './day-plan.ts';
 
 export interface Pause {
@@ -21,13 +20,11 @@ export function pauseOn(
   { limits }: Machine,
   { program, arcMinutes }: Pick<DayJob, 'program' | 'arcMinutes'>,
 ): Pause | null {
-  const rmsCurrentA = program.pulse
-    ? pulseMeans(program.pulse).rmsA
-    : arcOf(program, program.ctwdMm, program.trimMm).currentAt(program.wireFeedMPerMin);
-  const allowedPercent = rmsCurrentA === undefined ? undefined : dutyFromPlate(limits.duty, rmsCurrentA);
-  if (rmsCurrentA === undefined || allowedPercent === undefined) return null;
+  const rmsA = rmsCurrentA(program);
+  const allowedPercent = rmsA === undefined ? undefined : dutyFromPlate(limits.duty, rmsA);
+  if (rmsA === undefined || allowedPercent === undefined) return null;
   const cycle = arcMinutes + handlingMinutes;
   const arcPercent = (100 * arcMinutes) / cycle;
   if (arcPercent <= allowedPercent) return null;
-  return { rmsCurrentA, arcPercent, allowedPercent, minutes: (100 * arcMinutes) / allowedPercent - cycle };
+  return { rmsCurrentA: rmsA, arcPercent, allowedPercent, minutes: (100 * arcMinutes) / allowedPercent - cycle };
 }

@@ -41,14 +41,16 @@ export function showThrough(
   const penetrationMm =
     penetrationK[family] * Math.cbrt(currentA ** 4 / ((travelMmPerMin / 60) * voltageV * voltageV)) * warm;
   const index = penetrationMm / thicknessMm;
-  const at = borders.findIndex(([upTo]) => index <= upTo);
-  const low = at > 0 ? (borders[at - 1]?.[0] ?? 0) : 0;
-  const high = borders[at]?.[0] ?? index;
+  // A braze leaves the base metal solid: it is never too cold for not melting it.
+  const own = family === 'copper-silicon' ? borders.filter(([, name]) => name !== 'cold') : borders;
+  const at = own.findIndex(([upTo]) => index <= upTo);
+  const low = at > 0 ? (own[at - 1]?.[0] ?? 0) : 0;
+  const high = own[at]?.[0] ?? index;
   return {
     penetrationMm,
     index,
     band: [0.7 * index, 1.3 * index],
-    verdict: borders[at]?.[1] ?? 'sound',
+    verdict: own[at]?.[1] ?? 'sound',
     margin: Math.min(at > 0 ? index - low : Number.POSITIVE_INFINITY, high - index),
   };
 }

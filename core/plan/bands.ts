@@ -7,6 +7,7 @@ import { fillerOf } from '../consumables/index.ts';
 import { neutralPlanNudges, planFigures, type PlanFigures, type PlanNudges, type Workings } from './figures.ts';
 import type { PlanInput } from './input.ts';
 import { jointRule } from './joints.ts';
+import { dipVolts } from './mode-model.ts';
 import { referenceCurrentError } from './practice.ts';
 
 export type Band = readonly [number, number];
@@ -37,8 +38,8 @@ export function planBands(input: PlanInput, { figures, model }: Workings): Bands
   const moved = perturbed({ ...input, wireFeedMPerMin: figures.wireFeedMPerMin }, [
     melting,
     area,
-    // Dip's voltage is a rule of practice with an error of its own, ±1.5 V.
-    ['arcVoltageV', input.mode === 'dip' ? 1.5 : constantErrors.arcVoltageV],
+    // Dip's voltage is a rule of practice with an error of its own.
+    ['arcVoltageV', input.mode === 'dip' ? dipVolts.errorV : constantErrors.arcVoltageV],
     ['arcResistance', constantErrors.arcResistance],
     ['arcField', constantErrors.arcField],
     ['detachment', constantErrors.detachment],

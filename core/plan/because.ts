@@ -5,13 +5,16 @@ import { migEfficiency } from '../heat/index.ts';
 import { dipMelting } from '../melting/index.ts';
 import { gasTimesOf, type PlanFigures, type Workings } from './figures.ts';
 import type { PlanInput } from './input.ts';
-import { jointRule, type JointRule } from './joints.ts';
-import { slagSPerM } from './practice.ts';
+import { isFluidWire, jointRule, thinnerMm, type JointRule } from './joints.ts';
+import { convexity } from '../bead/index.ts';
+import type { FillerFamily } from '../consumables/index.ts';
+import { dipVolts } from './mode-model.ts';
+import { flowRule, slagSPerM, stickOutSum, weaveRule } from './practice.ts';
+import { sizeRule } from './wishes.ts';
 
 export type Because = Readonly<Partial<Record<keyof PlanFigures, Phrase>>>;
 
 export function becauseLines(input: PlanInput, workings: Workings): Because {
-  const { seam } = input;
   const { figures: f, wire, model, point } = workings;
   const { extensionMm } = model;
   const { pulse } = point;
@@ -52,10 +55,22 @@ export function becauseLines(input: PlanInput, workings: Workings): Because {
         : say('plan.taken-as-the-mean-this'),
     voltageV:
       input.mode === 'dip'
-        ? say('plan.13-5-v-0-036', {
+        ? say('plan.dip-volts-sum', {
+            base: amount('voltage', dipVolts.baseV, 1),
+            perAmpere: dipVolts.perAmpere,
             meanCurrent: amount('current', f.meanCurrentA, 0),
-            co2Share: wire.co2Share > 0 ? say('plan.2-5-v-co2', { co2Share: amount('plain', wire.co2Share, 2) }) : '',
-            helium: wire.heliumPct > 0 ? say('plan.0-03-v-helium', { helium: amount('percent', wire.heliumPct) }) : '',
+            co2:
+              wire.co2Share > 0
+                ? say('plan.dip-volts-co2', {
+                    volts: amount('voltage', dipVolts.co2V, 1),
+                    share: amount('plain', wire.co2Share, 2),
+                  })
+                : '',
+            helium:
+              wire.heliumPct > 0
+                ? say('plan.dip-volts-helium', { volts: dipVolts.perHeliumPct, percent: wire.heliumPct })
+                : '',
+            error: amount('voltage', dipVolts.errorV, 1),
           })
         : say('plan.m-at-the-contact-tip', {
             v0V: amount('voltage', wire.v0V, 1),
@@ -65,7 +80,11 @@ export function becauseLines(input: PlanInput, workings: Workings): Because {
             extension: amount('plain', wire.extensionOhmPerMm * extensionMm * 1000, 1),
             meanCurrent: amount('current', f.meanCurrentA, 0),
           }),
-    machineVoltageV: say('plan.at-the-tip-plus-leads', { voltage: amount('voltage', f.voltageV, 1) }),
+    machineVoltageV: say('plan.machine-volts-sum', {
+      voltage: amount('voltage', f.voltageV, 1),
+      meanCurrent: amount('current', f.meanCurrentA, 0),
+      circuit: amount('resistance', input.site.circuitMOhm),
+    }),
     meanPowerW: pulse
       ? say('plan.mean-of-volts-amps-at', {
           productPower: amount('kilowatts', point.productPowerW / 1000, 2),
@@ -80,40 +99,8 @@ export function becauseLines(input: PlanInput, workings: Workings): Because {
       arcLength: amount('shortLength', f.arcLengthMm, 2),
       line: amount('shortLength', model.arc.lineMm),
     }),
-    ctwdMm: say('plan.of-wire-and-of-arc', {
-      mode:
-        input.mode === 'dip'
-          ? say('plan.dip-at-wire-1-more', {
-              short10: amount('shortLength', 10),
-              short0_8: amount('shortLength', 0.8),
-              short0_1: amount('shortLength', 0.1),
-            })
-          : say('plan.rises-with-the-wire-held', {
-              short16From: bare('shortLength', 16),
-              short17: amount('shortLength', 17),
-            }),
-      mode2: input.mode === 'spray' || input.mode === 'cored' ? say('plan.2-more-here') : '',
-      extension: amount('shortLength', extensionMm, 1),
-      arcLength: amount('shortLength', f.arcLengthMm, 1),
-      tipRecess:
-        f.tipRecessMm === 0
-          ? say('plan.flush-with-the-nozzle')
-          : say('plan.inside-the-nozzle', { tipRecess: amount('shortLength', f.tipRecessMm) }),
-    }),
-    gasFlowLPerMin:
-      f.gasFlowLPerMin === 0
-        ? say('plan.this-wire-shields-itself')
-        : say('plan.at-wire-and-10-more', {
-            gas12: amount('gasFlow', 12),
-            short0_8: amount('shortLength', 0.8),
-            mode: input.mode === 'spray' || input.mode === 'cored' ? say('plan.1-more-here') : '',
-            gas:
-              trueFlowFactor(input.gas) > 1
-                ? say('plan.the-lighter-gas-really-runs', {
-                    gas: amount('gasFlow', f.gasFlowLPerMin * trueFlowFactor(input.gas), 0),
-                  })
-                : '',
-          }),
+    ctwdMm: stickOutLine(input, workings),
+    gasFlowLPerMin: flowLine(input, f.gasFlowLPerMin),
     travelMmPerMin: say('plan.wished', {
       metal,
       area: amount('area', f.areaMm2, 1),
@@ -123,7 +110,13 @@ export function becauseLines(input: PlanInput, workings: Workings): Because {
     areaMm2: areaLine(workings),
     totalAreaMm2: areaLine(workings),
     weaveMm:
-      f.weaveMm > 0 ? say('plan.going-up-the-hand-holds', { short2: amount('shortLength', 2) }) : say('plan.straight'),
+      f.weaveMm > 0
+        ? say('plan.weave-sum', {
+            width: amount('shortLength', f.weaveWidthMm, 1),
+            less: amount('shortLength', weaveRule.lessMm),
+            most: amount('shortLength', weaveRule.mostMm),
+          })
+        : say('plan.straight'),
     slagSeconds:
       f.slagSeconds > 0
         ? say('plan.for-each-metre-of-each', { slagSPerM: amount('phaseTime', slagSPerM) })
@@ -134,11 +127,7 @@ export function becauseLines(input: PlanInput, workings: Workings): Because {
       travel: amount('travel', f.travelMmPerMin, 0),
     }),
     depositionKgPerH: say('plan.sum', { metal, densityKgPerM3: amount('density', wire.densityKgPerM3) }),
-    arcSeconds: say('plan.at', {
-      length: amount('shortLength', seam.lengthMm, 0),
-      passes: f.passes > 1 ? say('plan.passes', { passes: f.passes }) : '',
-      travel: amount('travel', f.travelMmPerMin, 0),
-    }),
+    arcSeconds: secondsLine(input, workings),
     gasLitres: say('plan.for-and-before-and-after', {
       gas: amount('gasFlow', f.gasFlowLPerMin * trueFlowFactor(input.gas), 1),
       arcSeconds: amount('phaseTime', f.arcSeconds, 0),
@@ -146,11 +135,72 @@ export function becauseLines(input: PlanInput, workings: Workings): Because {
       flowAfter: amount('phaseTime', gasTimesOf(input, f.thicknessMm).postGasS),
       passes: f.passes > 1 ? say('plan.each-pass') : '',
     }),
-    wireGrams: say('plan.for-starts-craters-and-cut', {
-      wireFeed: amount('wireFeed', f.wireFeedMPerMin, 2),
-      arcSeconds: amount('phaseTime', f.arcSeconds, 0),
-    }),
+    wireGrams: wireLine(input, workings),
   };
+}
+
+function stickOutLine({ mode, diameterMm, gas }: PlanInput, { figures: f, model: { extensionMm } }: Workings): Phrase {
+  const { baseMm, perMm, fromMm, heldMm, more } = stickOutSum(mode, diameterMm, gas);
+  return say('plan.stick-out-sum', {
+    base: amount('shortLength', baseMm, 1),
+    slope: perMm,
+    diameter: bare('shortLength', diameterMm),
+    from: amount('shortLength', fromMm),
+    held: heldMm === null ? '' : say('plan.stick-out-held', { mm: amount('shortLength', heldMm) }),
+    more: more === null ? '' : say(`plan.stick-out-${more.why}`, { mm: amount('shortLength', more.mm) }),
+    ctwd: amount('shortLength', f.ctwdMm, 1),
+    extension: amount('shortLength', extensionMm, 1),
+    arcLength: amount('shortLength', f.arcLengthMm, 1),
+    tipRecess:
+      f.tipRecessMm === 0
+        ? say('plan.flush-with-the-nozzle')
+        : say('plan.inside-the-nozzle', { tipRecess: amount('shortLength', f.tipRecessMm) }),
+  });
+}
+
+function flowLine({ mode, diameterMm, gas }: PlanInput, flowLPerMin: number): Phrase {
+  if (flowLPerMin === 0) return say('plan.this-wire-shields-itself');
+  return say('plan.gas-flow-sum', {
+    base: amount('gasFlow', flowRule.at08),
+    slope: flowRule.perMm,
+    diameter: bare('shortLength', diameterMm),
+    from: bare('shortLength', flowRule.fromMm),
+    more:
+      mode === 'spray' || mode === 'cored'
+        ? say('plan.stick-out-spray', { mm: amount('gasFlow', flowRule.sprayOrCored) })
+        : '',
+    flow: amount('gasFlow', flowLPerMin, 0),
+    gas:
+      trueFlowFactor(gas) > 1
+        ? say('plan.the-lighter-gas-really-runs', { gas: amount('gasFlow', flowLPerMin * trueFlowFactor(gas), 0) })
+        : '',
+  });
+}
+
+function secondsLine({ seam }: PlanInput, { figures: f, root }: Workings): Phrase {
+  const length = amount('shortLength', seam.lengthMm, 0);
+  const travel = amount('travel', f.travelMmPerMin, 0);
+  return root
+    ? say('plan.seconds-with-root', {
+        length,
+        root: amount('travel', root.travelMmPerMin, 0),
+        fills: f.passes - 1,
+        travel,
+      })
+    : say('plan.at', { length, passes: f.passes > 1 ? say('plan.passes', { passes: f.passes }) : '', travel });
+}
+
+function wireLine({ seam }: PlanInput, { figures: f, root }: Workings): Phrase {
+  const wireFeed = amount('wireFeed', f.wireFeedMPerMin, 2);
+  if (!root)
+    return say('plan.for-starts-craters-and-cut', { wireFeed, arcSeconds: amount('phaseTime', f.arcSeconds, 0) });
+  const rootSeconds = (seam.lengthMm * 60) / root.travelMmPerMin;
+  return say('plan.wire-with-root', {
+    rootFeed: amount('wireFeed', root.wireFeedMPerMin, 2),
+    rootSeconds: amount('phaseTime', rootSeconds, 0),
+    wireFeed,
+    fillSeconds: amount('phaseTime', f.arcSeconds - rootSeconds, 0),
+  });
 }
 
 function currentLine({ figures, wire, model, point: { pulse } }: Workings): Phrase {
@@ -219,14 +269,31 @@ function areaLine({ figures, wanted }: Workings): Phrase {
     : say('plan.is-what-feed-and-pace', { asked, area: amount('area', figures.areaMm2, 1) });
 }
 
-function legLine({ seam }: PlanInput, { figures, wanted }: Workings): Phrase {
+function legLine({ seam }: PlanInput, { figures, wanted, wire }: Workings): Phrase {
   if (figures.legMm === null) return say('plan.this-joint-has-no-leg');
   const wished =
     seam.legMm === undefined
-      ? say('plan.2-35-t-0-48', { leg: amount('shortLength', wanted.legMm ?? 0, 1) })
+      ? legWishLine(seam, wire.family, wanted.legMm ?? 0)
       : say('plan.asked-for', { leg: amount('shortLength', seam.legMm, 1) });
   const gap = seam.gapMm > 0 ? say('plan.gap', { gap: amount('plain', seam.gapMm, 1) }) : '';
-  return say('plan.2-1-10', { wished, totalArea: amount('area', figures.totalAreaMm2, 1), gap });
+  return say('plan.leg-from-area', {
+    wished,
+    totalArea: amount('area', figures.totalAreaMm2, 1),
+    convexity: 1 + convexity,
+    gap,
+  });
+}
+
+function legWishLine({ thicknessesMm, position }: PlanInput['seam'], family: FillerFamily, legMm: number): Phrase {
+  const { legBaseMm, legExponent, fluidWire, verticalUp } = sizeRule;
+  return say('plan.leg-wish-sum', {
+    base: legBaseMm,
+    thickness: bare('shortLength', thinnerMm(thicknessesMm)),
+    exponent: legExponent,
+    fluid: isFluidWire(family) ? say('plan.leg-fluid', { factor: fluidWire }) : '',
+    up: position === 'PF' ? say('plan.leg-up', { factor: verticalUp }) : '',
+    leg: amount('shortLength', legMm, 1),
+  });
 }
 
 const arcIntentWords: Readonly<Record<JointRule['arcIntent'], Phrase>> = {

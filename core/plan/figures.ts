@@ -51,6 +51,8 @@ export interface PlanFigures {
   readonly passes: number;
   /** Side-to-side width of the hand going up; 0 straight. */
   readonly weaveMm: number;
+  /** Width of the leg or groove that the weave is taken from. */
+  readonly weaveWidthMm: number;
   readonly heatInputKjPerMm: number;
   readonly depositionKgPerH: number;
   /** Arc time of the whole seam. */
@@ -62,6 +64,8 @@ export interface PlanFigures {
   readonly gasLitres: number;
   /** The thickness that counts. */
   readonly thicknessMm: number;
+  /** The part that burns through first: what show-through is judged on. */
+  readonly thinnerMm: number;
 }
 
 /** Deliberate errors of the plan's own rules, beside those of the arc. */
@@ -171,6 +175,7 @@ export function planFigures(
       totalAreaMm2,
       passes,
       weaveMm: weaveMm(seam.position === 'PF', widthMm),
+      weaveWidthMm: widthMm,
       heatInputKjPerMm: arcEnergyKjPerMm(point.powerW, travelMmPerMin) * migEfficiency,
       depositionKgPerH: depositionKgPerH(wire, wireFeedMPerMin),
       arcSeconds,
@@ -184,6 +189,7 @@ export function planFigures(
         gasTimes.postGasS,
       ),
       thicknessMm: wanted.thickness.thicknessMm,
+      thinnerMm: thinnerMm(seam.thicknessesMm),
     },
     wire,
     model,

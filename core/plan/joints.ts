@@ -1,6 +1,6 @@
 /** Joints as the plan sees them: paths for the heat, where the arc should stand, area to fill. Rules of practice. */
 import { say, type Phrase } from '../said/index.ts';
-import { edgeAreaMm2, filletAreaMm2 } from '../bead/index.ts';
+import { convexity, edgeAreaMm2, edgeFactorMm, filletAreaMm2 } from '../bead/index.ts';
 import type { FillerFamily } from '../consumables/index.ts';
 import { squareArea } from './preparation.ts';
 import { sizeRule } from './wishes.ts';
@@ -86,10 +86,13 @@ export function thinnerMm([first, second]: Thicknesses): number {
 /** Leg that suits a fillet where none is asked, mm: 2.35 t^0.48 of the thinner part, more with a fluid wire and going up. */
 export function usualLegMm(thicknesses: Thicknesses, family: FillerFamily, isVerticalUp: boolean): number {
   const { legBaseMm, legExponent, fluidWire, verticalUp } = sizeRule;
-  const isFluid = family === 'aluminium' || family === 'copper-silicon';
-  return (
-    legBaseMm * thinnerMm(thicknesses) ** legExponent * (isFluid ? fluidWire : 1) * (isVerticalUp ? verticalUp : 1)
-  );
+  const fluid = isFluidWire(family) ? fluidWire : 1;
+  return legBaseMm * thinnerMm(thicknesses) ** legExponent * fluid * (isVerticalUp ? verticalUp : 1);
+}
+
+/** Wires whose pool runs wider at the same feed. */
+export function isFluidWire(family: FillerFamily): boolean {
+  return family === 'aluminium' || family === 'copper-silicon';
 }
 
 /** Area to fill in mm² and the sum behind it; a prepared butt has its own. */
@@ -107,7 +110,8 @@ export function jointArea(
     case 'lap':
       return {
         areaMm2: filletAreaMm2(legMm, gapMm),
-        because: say('plan.2-2-1-10', {
+        because: say('plan.fillet-area', {
+          convexity: 1 + convexity,
           leg: round(legMm),
           gap: gapMm > 0 ? say('plan.gap-2', { gap: round(gapMm) }) : '',
         }),
@@ -122,7 +126,7 @@ export function jointArea(
     case 'edge':
       return {
         areaMm2: edgeAreaMm2(first, second),
-        because: say('plan.edge-area', { first: round(first), second: round(second) }),
+        because: say('plan.edge-area', { factor: edgeFactorMm, first: round(first), second: round(second) }),
       };
   }
 }

@@ -144,8 +144,10 @@ function leastCoredA(wire: WireInGas): number {
 }
 
 /** Voltage of dip transfer, a rule of practice, ±1.5 V: 13.5 + 0.036 I in argon mixes, 2.5 V more in CO2, 0.03 V per percent of helium. */
+export const dipVolts = { baseV: 13.5, perAmpere: 0.036, co2V: 2.5, perHeliumPct: 0.03, errorV: 1.5 } as const;
 export function dipVoltageV(wire: WireInGas, currentA: number): number {
-  return 13.5 + 0.036 * currentA + 2.5 * wire.co2Share + 0.03 * wire.heliumPct + wire.nudges.arcVoltageV;
+  const { baseV, perAmpere, co2V, perHeliumPct } = dipVolts;
+  return baseV + perAmpere * currentA + co2V * wire.co2Share + perHeliumPct * wire.heliumPct + wire.nudges.arcVoltageV;
 }
 
 /** Share by which pure CO2 carries the shorting arc on, buried in its pool, beyond what argon mixes dip at; assumed. */

@@ -22,23 +22,48 @@ const stickOut = {
   dip: { at08: 10, perMm: 10, co2: 2 },
   other: { at08: 11, perMm: 12.5, most: 16, mostThick: 17, thickFromMm: 1.3, sprayOrCored: 2 },
 } as const;
+/** Wire that the rules for stick-out and gas start from, mm. */
+const thinWireMm = 0.8;
 /** How far practice moves a stick-out, mm; assumed. */
 const stickOutGiveMm = [-2, 3] as const;
 
 /** Usual stick-out of a transfer mode, mm, to the half millimetre. */
 export function stickOutMm(mode: PlanMode, diameterMm: number, gasCode?: string): number {
-  return Math.round(wishedStickOutMm(mode, diameterMm, gasCode) * 2) / 2;
+  return Math.round(stickOutSum(mode, diameterMm, gasCode).sumMm * 2) / 2;
 }
 
-function wishedStickOutMm(mode: PlanMode, diameterMm: number, gasCode: string | undefined): number {
-  const over = Math.max(diameterMm - 0.8, 0);
-  if (mode === 'dip') {
-    const inCo2 = gasCode !== undefined && gasOf(gasCode).co2Pct > 50;
-    return stickOut.dip.at08 + stickOut.dip.perMm * over + (inCo2 ? stickOut.dip.co2 : 0);
-  }
-  const { at08, perMm, most, mostThick, thickFromMm, sprayOrCored } = stickOut.other;
-  const base = Math.min(at08 + perMm * over, diameterMm > thickFromMm ? mostThick : most);
-  return base + (mode === 'spray' || mode === 'cored' ? sprayOrCored : 0);
+/** The sum behind a stick-out: base + slope × (wire − 0.8), held, and more for the gas or the mode; all mm. */
+export interface StickOutSum {
+  readonly baseMm: number;
+  readonly perMm: number;
+  readonly fromMm: number;
+  /** Where the first part is held; null where it is not reached. */
+  readonly heldMm: number | null;
+  readonly more: { readonly mm: number; readonly why: 'co2' | 'spray' } | null;
+  readonly sumMm: number;
+}
+
+export function stickOutSum(mode: PlanMode, diameterMm: number, gasCode: string | undefined): StickOutSum {
+  const over = Math.max(diameterMm - thinWireMm, 0);
+  const isDip = mode === 'dip';
+  const { at08: baseMm, perMm } = isDip ? stickOut.dip : stickOut.other;
+  const { most, mostThick, thickFromMm, sprayOrCored } = stickOut.other;
+  const limit = isDip ? Number.POSITIVE_INFINITY : diameterMm > thickFromMm ? mostThick : most;
+  const free = baseMm + perMm * over;
+  const inCo2 = isDip && gasCode !== undefined && gasOf(gasCode).co2Pct > 50;
+  const more = inCo2
+    ? ({ mm: stickOut.dip.co2, why: 'co2' } as const)
+    : mode === 'spray' || mode === 'cored'
+      ? ({ mm: sprayOrCored, why: 'spray' } as const)
+      : null;
+  return {
+    baseMm,
+    perMm,
+    fromMm: thinWireMm,
+    heldMm: free > limit ? limit : null,
+    more,
+    sumMm: Math.min(free, limit) + (more?.mm ?? 0),
+  };
 }
 
 export function stickOutRangeMm(ctwdMm: number): readonly [number, number] {
@@ -56,16 +81,19 @@ export interface GasFlow {
   readonly range: readonly [number, number];
 }
 
-const flow = { at08: 12, perMm: 10, sprayOrCored: 1, give: 2 } as const;
+export const flowRule = { at08: 12, perMm: 10, fromMm: thinWireMm, sprayOrCored: 1, give: 2 } as const;
 
 /** Gas flow in L/min: 12 at 0.8 mm wire and 10 more per mm, 1 more in spray and with cored wire; none without gas. */
 export function gasFlow(mode: PlanMode, fillerCode: FillerCode, diameterMm: number): GasFlow {
   if (fillerOf(fillerCode).shielding === 'self') return { flowLPerMin: 0, range: [0, 0] };
   const flowLPerMin = Math.round(
-    Math.max(flow.at08 + flow.perMm * (diameterMm - 0.8), flowLimitsLPerMin[0]) +
-      (mode === 'spray' || mode === 'cored' ? flow.sprayOrCored : 0),
+    Math.max(flowRule.at08 + flowRule.perMm * (diameterMm - flowRule.fromMm), flowLimitsLPerMin[0]) +
+      (mode === 'spray' || mode === 'cored' ? flowRule.sprayOrCored : 0),
   );
-  return { flowLPerMin, range: [Math.max(flowLPerMin - flow.give, flowLimitsLPerMin[0]), flowLPerMin + flow.give] };
+  return {
+    flowLPerMin,
+    range: [Math.max(flowLPerMin - flowRule.give, flowLimitsLPerMin[0]), flowLPerMin + flowRule.give],
+  };
 }
 
 /** Flow outside which air is missed or drawn in, L/min. */
@@ -74,8 +102,11 @@ export const flowLimitsLPerMin = [8, 25] as const;
 /** Pauses beside the arc for a wire with slag, s per metre and pass; assumed. */
 export const slagSPerM = 60;
 
+export const weaveRule = { fromMm: 4, lessMm: 2, mostMm: 12 } as const;
+
 /** Side-to-side width of the hand going up, mm, for a leg or a groove of that width; narrower than 3 mm it goes straight. Rule of practice, assumed. */
 export function weaveMm(isVerticalUp: boolean, widthMm: number): number {
-  if (!isVerticalUp || widthMm < 4) return 0;
-  return Math.min(Math.round((widthMm - 2) * 2) / 2, 12);
+  const { fromMm, lessMm, mostMm } = weaveRule;
+  if (!isVerticalUp || widthMm < fromMm) return 0;
+  return Math.min(Math.round((widthMm - lessMm) * 2) / 2, mostMm);
 }

@@ -3,7 +3,7 @@
  * angles in degrees (included angle of a V, the bevelled side's own angle of a single bevel), lengths mm, areas mm².
  */
 import { say, amount, inSentence, type Phrase, type Said } from '../said/index.ts';
-import { squareButtAreaMm2 } from '../bead/index.ts';
+import { squareButtAreaMm2, squareButt } from '../bead/index.ts';
 import { rangeIssues, type Issue } from '../outcome/index.ts';
 import { sizeRule } from './wishes.ts';
 
@@ -116,7 +116,15 @@ export function squareArea(thicknessMm: number, gapMm: number): { areaMm2: numbe
   const t = round(thicknessMm);
   return {
     areaMm2: gapMm * thicknessMm + sizeRule.squareButtCaps * caps,
-    because: say('plan.0-67-3-0-1', { gap: round(gapMm), t, squareButtCaps: sizeRule.squareButtCaps }),
+    because: say('plan.square-area', {
+      gap: round(gapMm),
+      t,
+      squareButtCaps: sizeRule.squareButtCaps,
+      width: squareButt.width,
+      more: squareButt.moreMm,
+      rise: squareButt.rise,
+      least: squareButt.leastMm,
+    }),
   };
 }
 

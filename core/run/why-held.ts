@@ -24,7 +24,7 @@ export interface Run {
   /** Revision that was welded, and the one in force on this machine; null: none was ever issued. */
   readonly revision: number;
   readonly inForce: number | null;
-  /** Dials as found, where somebody read them. */
+  /** Dials as found or ticked at the weld. */
   readonly dials?: Readonly<Record<string, number>>;
   readonly window?: Window | undefined;
   /** Labels of what was welded with, where a spool or cylinder was named. */
@@ -51,8 +51,10 @@ export function whyHeld(run: Run): Held[] {
     held.set('wire', say('run.spool-is', { is: wire(spool), needs: wire(program) }));
   if (cylinder && cylinder.gas !== program.gas)
     held.set('gas', say('run.cylinder-is', { is: gasName(cylinder.gas), needs: gasName(program.gas) }));
-  if (run.state) {
-    for (const { what, agrees, loaded, selected, needed } of checkLoaded(run.machine, run.state, program).rows) {
+  // What was read or ticked at the weld is newer than anything known before it.
+  const state = run.state && { ...run.state, dials: { ...run.state.dials, ...run.dials } };
+  if (state) {
+    for (const { what, agrees, loaded, selected, needed } of checkLoaded(run.machine, state, program).rows) {
       const code = codeOf[what];
       // A spool that was read off just now knows better than what was entered of the machine some day.
       if (agrees || held.has(code) || (code === 'wire' && spool) || (code === 'gas' && cylinder)) continue;

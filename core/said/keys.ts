@@ -619,6 +619,7 @@ export interface CoreSentences {
   readonly 'machine.is-a-percentage-of-which-2': { readonly base: SaidValue; readonly label: SaidValue };
   readonly 'machine.is-absolute-here-when-the': { readonly start: SaidValue; readonly start2: SaidValue };
   readonly 'machine.is-easily-taken-for': { readonly number: SaidValue; readonly words: SaidValue };
+  readonly 'machine.is-half-described': { readonly machine: SaidValue; readonly missing: SaidValue };
   readonly 'machine.is-no-dial-for-the': { readonly dial: SaidValue };
   readonly 'machine.is-outside-s-to': {
     readonly name: SaidValue;
@@ -654,6 +655,9 @@ export interface CoreSentences {
   readonly 'machine.mean-current': null;
   readonly 'machine.memory-is-empty-what-comes': { readonly slot: SaidValue };
   readonly 'machine.memory-is-for-not-for': { readonly slot: SaidValue; readonly wrong: SaidValue };
+  readonly 'machine.missing-chart': null;
+  readonly 'machine.missing-dials': null;
+  readonly 'machine.missing-feed-dial': null;
   readonly 'machine.more': null;
   readonly 'machine.more-current-for-longer-is': { readonly current: SaidValue; readonly percent: SaidValue };
   readonly 'machine.more-is': { readonly less: SaidValue };
@@ -850,6 +854,22 @@ export interface CoreSentences {
   readonly 'machine.wait-with-the-finger-off': null;
   readonly 'machine.what-does': { readonly mode: SaidValue };
   readonly 'machine.which-runs-by-itself': { readonly machine: SaidValue; readonly quantity: SaidValue };
+  readonly 'machine.why-chart': {
+    readonly gas: SaidValue;
+    readonly machine: SaidValue;
+    readonly mode: SaidValue;
+    readonly size: SaidValue;
+    readonly wire: SaidValue;
+  };
+  readonly 'machine.why-current': { readonly machine: SaidValue; readonly most: SaidValue; readonly wants: SaidValue };
+  readonly 'machine.why-duty': { readonly machine: SaidValue; readonly percent: SaidValue; readonly wants: SaidValue };
+  readonly 'machine.why-feed': {
+    readonly least: SaidValue;
+    readonly machine: SaidValue;
+    readonly most: SaidValue;
+    readonly wants: SaidValue;
+  };
+  readonly 'machine.why-wire-size': { readonly machine: SaidValue; readonly size: SaidValue };
   readonly 'machine.wide-and-hot-the-share': null;
   readonly 'machine.wider-softer-wetter-less-spatter': null;
   readonly 'machine.wire-feed': null;
@@ -967,17 +987,7 @@ export interface CoreSentences {
   readonly 'outcome.wire-diameter': null;
   readonly 'outcome.wire-extension': null;
   readonly 'outcome.wire-feed': null;
-  readonly 'plan.0-03-v-helium': { readonly helium: SaidValue };
-  readonly 'plan.0-67-3-0-1': { readonly gap: SaidValue; readonly squareButtCaps: SaidValue; readonly t: SaidValue };
-  readonly 'plan.1-more-here': null;
-  readonly 'plan.13-5-v-0-036': {
-    readonly co2Share: SaidValue;
-    readonly helium: SaidValue;
-    readonly meanCurrent: SaidValue;
-  };
   readonly 'plan.2': { readonly cornerLinear: SaidValue; readonly cornerSquare: SaidValue; readonly t: SaidValue };
-  readonly 'plan.2-1-10': { readonly gap: SaidValue; readonly totalArea: SaidValue; readonly wished: SaidValue };
-  readonly 'plan.2-2-1-10': { readonly gap: SaidValue; readonly leg: SaidValue };
   readonly 'plan.2-2-of-cap': {
     readonly cap: SaidValue;
     readonly gap: SaidValue;
@@ -987,9 +997,6 @@ export interface CoreSentences {
     readonly thickness: SaidValue;
     readonly widening: SaidValue;
   };
-  readonly 'plan.2-35-t-0-48': { readonly leg: SaidValue };
-  readonly 'plan.2-5-v-co2': { readonly co2Share: SaidValue };
-  readonly 'plan.2-more-here': null;
   readonly 'plan.30-to-40-from-the': null;
   readonly 'plan.45-between-the-plates-into': null;
   readonly 'plan.55-to-60-from-the': null;
@@ -1046,15 +1053,8 @@ export interface CoreSentences {
   readonly 'plan.asks-for-more-wire-than': { readonly pace: SaidValue; readonly travel: SaidValue };
   readonly 'plan.at': { readonly length: SaidValue; readonly passes: SaidValue; readonly travel: SaidValue };
   readonly 'plan.at-the-fillet-leans-on': { readonly work: SaidValue };
-  readonly 'plan.at-the-tip-plus-leads': { readonly voltage: SaidValue };
   readonly 'plan.at-this-feed-and-pace': { readonly leg: SaidValue; readonly leg2: SaidValue };
   readonly 'plan.at-this-size-would-be': { readonly pace: SaidValue; readonly travel: SaidValue };
-  readonly 'plan.at-wire-and-10-more': {
-    readonly gas: SaidValue;
-    readonly gas12: SaidValue;
-    readonly mode: SaidValue;
-    readonly short0_8: SaidValue;
-  };
   readonly 'plan.below': null;
   readonly 'plan.both-parts': { readonly thinner: SaidValue };
   readonly 'plan.brazed-lap-both-sheets-together': { readonly sum: SaidValue };
@@ -1076,19 +1076,25 @@ export interface CoreSentences {
     readonly proposedFeed: SaidValue;
     readonly travelBecause: SaidValue;
   };
-  readonly 'plan.dip-at-wire-1-more': {
-    readonly short0_1: SaidValue;
-    readonly short0_8: SaidValue;
-    readonly short10: SaidValue;
-  };
   readonly 'plan.dip-transfer-on-aluminium-leaves': null;
+  readonly 'plan.dip-volts-co2': { readonly share: SaidValue; readonly volts: SaidValue };
+  readonly 'plan.dip-volts-helium': { readonly percent: SaidValue; readonly volts: SaidValue };
+  readonly 'plan.dip-volts-sum': {
+    readonly base: SaidValue;
+    readonly co2: SaidValue;
+    readonly error: SaidValue;
+    readonly helium: SaidValue;
+    readonly meanCurrent: SaidValue;
+    readonly perAmpere: SaidValue;
+  };
   readonly 'plan.does-not-join': { readonly filler: SaidValue; readonly name: SaidValue };
   readonly 'plan.double-v': null;
   readonly 'plan.dragged-the-metal-of-spray': null;
   readonly 'plan.each-pass': null;
   readonly 'plan.edge': null;
-  readonly 'plan.edge-area': { readonly first: SaidValue; readonly second: SaidValue };
+  readonly 'plan.edge-area': { readonly factor: SaidValue; readonly first: SaidValue; readonly second: SaidValue };
   readonly 'plan.even-ripples-and-a-pool': null;
+  readonly 'plan.fillet-area': { readonly convexity: SaidValue; readonly gap: SaidValue; readonly leg: SaidValue };
   readonly 'plan.flat': null;
   readonly 'plan.flush-with-the-nozzle': null;
   readonly 'plan.for-and-before-and-after': {
@@ -1104,11 +1110,19 @@ export interface CoreSentences {
   readonly 'plan.gap': { readonly gap: SaidValue };
   readonly 'plan.gap-2': { readonly gap: SaidValue };
   readonly 'plan.gap-word': null;
+  readonly 'plan.gas-flow-sum': {
+    readonly base: SaidValue;
+    readonly diameter: SaidValue;
+    readonly flow: SaidValue;
+    readonly from: SaidValue;
+    readonly gas: SaidValue;
+    readonly more: SaidValue;
+    readonly slope: SaidValue;
+  };
   readonly 'plan.give-it-an-edge-preparation': { readonly short1: SaidValue; readonly short2: SaidValue };
   readonly 'plan.going-down': null;
   readonly 'plan.going-up': null;
   readonly 'plan.going-up-2': null;
-  readonly 'plan.going-up-the-hand-holds': { readonly short2: SaidValue };
   readonly 'plan.groove-word': null;
   readonly 'plan.gun-drag': { readonly travel: SaidValue };
   readonly 'plan.gun-push': { readonly travel: SaidValue };
@@ -1135,6 +1149,22 @@ export interface CoreSentences {
   readonly 'plan.leave-the-leg-out-or': null;
   readonly 'plan.leave-the-preparation-out-or': null;
   readonly 'plan.left': null;
+  readonly 'plan.leg-fluid': { readonly factor: SaidValue };
+  readonly 'plan.leg-from-area': {
+    readonly convexity: SaidValue;
+    readonly gap: SaidValue;
+    readonly totalArea: SaidValue;
+    readonly wished: SaidValue;
+  };
+  readonly 'plan.leg-up': { readonly factor: SaidValue };
+  readonly 'plan.leg-wish-sum': {
+    readonly base: SaidValue;
+    readonly exponent: SaidValue;
+    readonly fluid: SaidValue;
+    readonly leg: SaidValue;
+    readonly thickness: SaidValue;
+    readonly up: SaidValue;
+  };
   readonly 'plan.less-the-line-of': { readonly arcLength: SaidValue; readonly line: SaidValue };
   readonly 'plan.long-so-that-the-bead': null;
   readonly 'plan.lower-the-root-face-or': null;
@@ -1145,6 +1175,11 @@ export interface CoreSentences {
     readonly meanCurrent: SaidValue;
     readonly raOhm: SaidValue;
     readonly v0V: SaidValue;
+  };
+  readonly 'plan.machine-volts-sum': {
+    readonly circuit: SaidValue;
+    readonly meanCurrent: SaidValue;
+    readonly voltage: SaidValue;
   };
   readonly 'plan.mean-of-volts-amps-at': { readonly productPower: SaidValue; readonly productPower2: SaidValue };
   readonly 'plan.melts-as-much-as-is': { readonly extension: SaidValue };
@@ -1160,13 +1195,6 @@ export interface CoreSentences {
   readonly 'plan.no-solution-because-needs-more': { readonly asked: SaidValue };
   readonly 'plan.no-solution-because-no-feed': { readonly diameter: SaidValue; readonly gas: SaidValue };
   readonly 'plan.none': null;
-  readonly 'plan.of-wire-and-of-arc': {
-    readonly arcLength: SaidValue;
-    readonly extension: SaidValue;
-    readonly mode: SaidValue;
-    readonly mode2: SaidValue;
-    readonly tipRecess: SaidValue;
-  };
   readonly 'plan.of-wire-in-drops-of': {
     readonly dropFactor: SaidValue;
     readonly dropsPerPulse: SaidValue;
@@ -1201,8 +1229,13 @@ export interface CoreSentences {
   readonly 'plan.poor-fusion': null;
   readonly 'plan.right': null;
   readonly 'plan.ripples-of-are-longer-than': { readonly puddle: SaidValue; readonly ripplePitch: SaidValue };
-  readonly 'plan.rises-with-the-wire-held': { readonly short16From: SaidValue; readonly short17: SaidValue };
   readonly 'plan.root-of-the-mean-square': null;
+  readonly 'plan.seconds-with-root': {
+    readonly fills: SaidValue;
+    readonly length: SaidValue;
+    readonly root: SaidValue;
+    readonly travel: SaidValue;
+  };
   readonly 'plan.shop-rule-the-mean-of': { readonly mean: SaidValue };
   readonly 'plan.shop-rule-the-thicker-part': { readonly thicker: SaidValue };
   readonly 'plan.shop-rule-the-thinner-part': { readonly thinner: SaidValue };
@@ -1217,11 +1250,35 @@ export interface CoreSentences {
     readonly transition: SaidValue;
   };
   readonly 'plan.square': null;
+  readonly 'plan.square-area': {
+    readonly gap: SaidValue;
+    readonly least: SaidValue;
+    readonly more: SaidValue;
+    readonly rise: SaidValue;
+    readonly squareButtCaps: SaidValue;
+    readonly t: SaidValue;
+    readonly width: SaidValue;
+  };
   readonly 'plan.stainless-fume-holds-hexavalent-chromium': null;
   readonly 'plan.stainless-wire-on-steel-dilutes': null;
   readonly 'plan.stainless-word': null;
   readonly 'plan.steel-wire-melts-the-coated': null;
   readonly 'plan.steel-word': null;
+  readonly 'plan.stick-out-co2': { readonly mm: SaidValue };
+  readonly 'plan.stick-out-held': { readonly mm: SaidValue };
+  readonly 'plan.stick-out-spray': { readonly mm: SaidValue };
+  readonly 'plan.stick-out-sum': {
+    readonly arcLength: SaidValue;
+    readonly base: SaidValue;
+    readonly ctwd: SaidValue;
+    readonly diameter: SaidValue;
+    readonly extension: SaidValue;
+    readonly from: SaidValue;
+    readonly held: SaidValue;
+    readonly more: SaidValue;
+    readonly slope: SaidValue;
+    readonly tipRecess: SaidValue;
+  };
   readonly 'plan.straight': null;
   readonly 'plan.straight-on-the-joint-pushed': null;
   readonly 'plan.straight-on-the-root-pushed': null;
@@ -1297,8 +1354,15 @@ export interface CoreSentences {
     readonly name: SaidValue;
     readonly range: SaidValue;
   };
+  readonly 'plan.weave-sum': { readonly less: SaidValue; readonly most: SaidValue; readonly width: SaidValue };
   readonly 'plan.what-melts-the-rest-of': { readonly peakCurrent: SaidValue; readonly peakTime: SaidValue };
   readonly 'plan.where-even-ripples-are-asked': null;
+  readonly 'plan.wire-with-root': {
+    readonly fillSeconds: SaidValue;
+    readonly rootFeed: SaidValue;
+    readonly rootSeconds: SaidValue;
+    readonly wireFeed: SaidValue;
+  };
   readonly 'plan.wished': { readonly area: SaidValue; readonly metal: SaidValue; readonly travelBecause: SaidValue };
   readonly 'plan.with-a-gap': null;
   readonly 'plan.with-of-root-face-over': {
@@ -1967,6 +2031,8 @@ export interface CoreSentences {
   readonly 'setup.cylinder-chained-and-capped-when': null;
   readonly 'setup.cylinder-chained-leak-test-done': null;
   readonly 'setup.degrease-first-let-it-dry': null;
+  readonly 'setup.dials-and-more': { readonly lines: SaidValue; readonly more: SaidValue };
+  readonly 'setup.dials-of-the-last-seam': null;
   readonly 'setup.drink-and-rest-in-shade': null;
   readonly 'setup.dry-gloves-closed-shoes-no': null;
   readonly 'setup.dust-of-one-metal-spoils': null;
@@ -2021,6 +2087,7 @@ export interface CoreSentences {
   readonly 'setup.nothing-known': null;
   readonly 'setup.nozzle-free-of-spatter': null;
   readonly 'setup.nozzle-products-burn-off': null;
+  readonly 'setup.number-first-then-the-rest': null;
   readonly 'setup.off': null;
   readonly 'setup.off-at-the-source-before': null;
   readonly 'setup.on': null;
@@ -2040,15 +2107,24 @@ export interface CoreSentences {
   readonly 'setup.return-clamp-on-bright-metal': null;
   readonly 'setup.screw-it-home-with-the': null;
   readonly 'setup.self-shielded-wire-114': null;
+  readonly 'setup.set-the-dials': { readonly count: number };
   readonly 'setup.set-the-flow': null;
   readonly 'setup.set-the-pressure-arm': null;
   readonly 'setup.set-the-tips-recess': null;
   readonly 'setup.shut-the-gas': null;
+  readonly 'setup.source-entered': null;
+  readonly 'setup.source-logged-weld': null;
   readonly 'setup.source-off-cut-past-any': null;
   readonly 'setup.source-off-lift-the-pressure': null;
   readonly 'setup.source-off-nozzle-cold': null;
   readonly 'setup.source-off-tip-cold': null;
   readonly 'setup.source-off-wire-wound-back': null;
+  readonly 'setup.source-put-back': null;
+  readonly 'setup.source-set-up': null;
+  readonly 'setup.source-slot-called': null;
+  readonly 'setup.source-slot-read': null;
+  readonly 'setup.source-ticked': null;
+  readonly 'setup.source-trial': null;
   readonly 'setup.stainless-brush-kept': null;
   readonly 'setup.steel-liner': null;
   readonly 'setup.stick-electrode-111': null;
@@ -2065,6 +2141,7 @@ export interface CoreSentences {
   readonly 'setup.the-source-still-behaves-as': null;
   readonly 'setup.the-wrong-gas-looks-like': null;
   readonly 'setup.the-wrong-gun-stays-live': null;
+  readonly 'setup.tick-them-at-the-machine': null;
   readonly 'setup.tip-and-nozzle-stay-hot': null;
   readonly 'setup.too-little-lets-air-in': null;
   readonly 'setup.too-tight-crushes-soft-wire': null;

@@ -2,9 +2,10 @@
  * From what is on the machine to what the next seam needs: only the differences, the most often forgotten first, each with a safe way of
  * doing it and its minutes. On a machine with several feeders the one that needs least is taken.
  */
+import { dialsToSet } from './dials-to-set.ts';
 import { say, amount, joined, type Phrase } from '../said/index.ts';
 import { fillerOf, gasName, wireSizeLabel, sameWire } from '../consumables/index.ts';
-import type { Feeder, Machine } from '../machine/index.ts';
+import { type Feeder, type Machine, displayed, toldDials, cardOf } from '../machine/index.ts';
 import { rollOf } from './gun-troubles.ts';
 import type { Warning } from '../outcome/index.ts';
 import { stepKinds, usualMinutes, type StepKind } from './step-kinds.ts';
@@ -42,7 +43,7 @@ export function changeover(
   const minutesOf = (kind: StepKind) => ownMinutes[kind] ?? usualMinutes[kind];
   const ways = machine.feeders.map((feeder) => {
     const needed = neededSetup(program, feeder.paper?.tipRule);
-    const steps = stepsFor(machine, state, needed, feeder).map((step) => ({
+    const steps = [...stepsFor(machine, state, needed, feeder), ...dialSteps(machine, state, program)].map((step) => ({
       ...step,
       minutes: minutesOf(step.kind),
       cautions: stepCautions(step.kind, state.feeders[feeder.id], needed),
@@ -60,6 +61,53 @@ export function changeover(
     undefined,
   );
   return least ?? { feederId: '', feederLabel: '', steps: [], minutes: 0, needed: neededSetup(program) };
+}
+
+/** How a machine stands once a program was set up on it. */
+export function setUpFor(machine: Machine, state: MachineState, program: Program): MachineState {
+  const { feederId, needed } = changeover(machine, state, program);
+  const { process, polarity, ctwdMm: _ctwdMm, ...feeder } = needed;
+  return {
+    process,
+    polarity,
+    feederId,
+    feeders: { ...state.feeders, [feederId]: feeder },
+    dials: {
+      ...state.dials,
+      ...Object.fromEntries(cardOf(machine, program).dials.map(({ dialId, value }) => [dialId, value])),
+    },
+  };
+}
+
+/** So many lines are named; more are counted. */
+const mostNamed = 3;
+
+/** The card's lines that do not stand yet, as one step: the last, since wire and gas come before them. */
+function dialSteps(machine: Machine, state: MachineState, program: Program): BareStep[] {
+  const left = dialsToSet(cardOf(machine, program), state.dials);
+  if (left.length === 0) return [];
+  const scaleOf = (id: string) => toldDials(machine).find((dial) => dial.id === id)?.scale;
+  const nowOf = (id: string): Phrase => {
+    const value = state.dials[id];
+    const scale = scaleOf(id);
+    return value === undefined || !scale ? say('setup.not-known') : displayed(scale, value);
+  };
+  const named = (value: (dial: (typeof left)[number]) => Phrase) => {
+    const lines = left.slice(0, mostNamed).map((dial) => joined([dial.label, value(dial)], ' '));
+    return left.length > mostNamed
+      ? say('setup.dials-and-more', { lines: joined(lines, ', '), more: left.length - mostNamed })
+      : joined(lines, ', ');
+  };
+  return [
+    {
+      kind: 'dials',
+      title: say('setup.set-the-dials', { count: left.length }),
+      from: named(({ dialId }) => nowOf(dialId)),
+      to: named(({ display, unit }) => joined(unit === '' ? [display] : [display, unit], ' ')),
+      why: say('setup.dials-of-the-last-seam'),
+      how: [say('setup.number-first-then-the-rest'), say('setup.tick-them-at-the-machine')],
+    },
+  ];
 }
 
 type BareStep = Omit<SetupStep, 'minutes' | 'cautions'>;

@@ -1,4 +1,16 @@
-export { changeover, type Changeover, type SetupStep } from './changeover.ts';
+export { changeover, setUpFor, type Changeover, type SetupStep } from './changeover.ts';
+export { dialsToSet } from './dials-to-set.ts';
+export {
+  dialSources,
+  knownDials,
+  newestKnown,
+  standsAt,
+  type DialEvidence,
+  type DialSource,
+  type KnownDial,
+  type KnownDials,
+} from './known-dials.ts';
+export { sourceNames } from './source-names.ts';
 export { stepKinds, usualMinutes, type StepKind } from './step-kinds.ts';
 export { gunTroubles, rollOf } from './gun-troubles.ts';
 export { leadEffect, leadTrend, type LeadReading, type LeadTrend } from './lead-resistance.ts';
@@ -12,6 +24,7 @@ export {
   neededSetup,
   processWords,
   setupProcesses,
+  unknownState,
   type FeederState,
   type Groove,
   type Liner,

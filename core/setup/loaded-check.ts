@@ -2,7 +2,15 @@
 import { say, joined, type Phrase } from '../said/index.ts';
 import { modeName } from '../plan/index.ts';
 import { fillerOf, gasName, wireSizeLabel, sameWire } from '../consumables/index.ts';
-import { chartLineFor, runsOnLine, servesGas, type ChartLine, type Machine, type Program } from '../machine/index.ts';
+import {
+  chartLineFor,
+  lineDial,
+  runsOnLine,
+  servesGas,
+  type ChartLine,
+  type Machine,
+  type Program,
+} from '../machine/index.ts';
 import { holds, neededSetup, type MachineState } from './state.ts';
 
 export interface CheckRow {
@@ -25,7 +33,7 @@ export interface LoadedCheck {
 
 export function checkLoaded(machine: Machine, state: MachineState, program: Program): LoadedCheck {
   const feeder = state.feeders[state.feederId];
-  const dial = machine.dials.find((one) => one.scale.kind === 'chart-line');
+  const dial = lineDial(machine);
   const number = dial && state.dials[dial.id];
   const line = machine.chartLines.find((one) => one.number === number) ?? null;
   const needed = neededSetup(program);
@@ -33,10 +41,10 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
   const wireName = (wire: { filler: Program['filler']; diameterMm: number }) =>
     joined([fillerOf(wire.filler).name, wireSizeLabel(wire.diameterMm)], ', ');
   const lineMode = line ? modeName(line.mode) : unknown;
-  const modeFits =
-    line !== null && (line.mode === program.mode || (program.mode === 'double-pulse' && line.mode === 'pulse'));
   const hasChart = dial !== undefined;
   const wanted = chartLineFor(machine.chartLines, program);
+  // Pulse and double pulse are two modes: the pulse line serves a double pulse only where the chart has no line of its own for it.
+  const modeFits = line !== null && line.mode === (wanted?.mode ?? program.mode);
   const rows: CheckRow[] = [
     {
       what: 'wire',

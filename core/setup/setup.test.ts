@@ -1,6 +1,6 @@
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
-import { programFromPlan, type Program } from '../machine/index.ts';
+import { programFromPlan, type Program, whyNot } from '../machine/index.ts';
 import { planSeam } from '../plan/index.ts';
 import { alder, hazel, rowan, scenarios } from '../scenarios/index.ts';
 import {
@@ -15,6 +15,8 @@ import {
   type MachineState,
   placeCautions,
   workPlaces,
+  setUpFor,
+  unknownState,
 } from './index.ts';
 
 function program(id: string, change: object = {}): Program {
@@ -59,8 +61,8 @@ const kinds = (list: ReturnType<typeof changeover>) => list.steps.map((step) => 
 describe('changeover', () => {
   it('from steel 1.0 in M21 to aluminium 1.2 in argon, one feeder: everything on the wire’s way', () => {
     const list = changeover(rowan, oneFeeder, aluminium);
-    expect(kinds(list)).toEqual(['gas', 'flow', 'rolls', 'liner', 'wire', 'tip', 'tension', 'clean']);
-    expect(list.minutes).toBe(5 + 1 + 4 + 15 + 6 + 1 + 1 + 3);
+    expect(kinds(list)).toEqual(['gas', 'flow', 'rolls', 'liner', 'wire', 'tip', 'tension', 'clean', 'dials']);
+    expect(list.minutes).toBe(5 + 1 + 4 + 15 + 6 + 1 + 1 + 3 + 1);
     expect(inEnglish(list.steps.find((step) => step.kind === 'tip')?.to)).toBe('1.4');
   });
 
@@ -68,14 +70,24 @@ describe('changeover', () => {
     const state: MachineState = { ...oneFeeder, feederId: 'left', feeders: { left: steelFeeder, right: aluFeeder } };
     const list = changeover(alder, state, aluminium);
     expect(list.feederId).toBe('right');
-    expect(kinds(list)).toEqual(['feeder']);
+    expect(kinds(list)).toEqual(['feeder', 'dials']);
+  });
+
+  it('is only the switch where the dials stand too', () => {
+    const state = { ...oneFeeder, feederId: 'left', feeders: { left: steelFeeder, right: aluFeeder } };
+    const set = { ...state, dials: setUpFor(alder, state, aluminium).dials };
+    expect(kinds(changeover(alder, set, aluminium))).toEqual(['feeder']);
   });
 
   it('asks for nothing where the machine stands right', () => {
     expect(
       changeover(
         rowan,
-        { ...oneFeeder, feeders: { one: { ...steelFeeder, flowLPerMin: steel.gasFlowLPerMin } } },
+        setUpFor(
+          rowan,
+          { ...oneFeeder, feeders: { one: { ...steelFeeder, flowLPerMin: steel.gasFlowLPerMin } } },
+          steel,
+        ),
         steel,
       ).steps,
     ).toEqual([]);
@@ -197,5 +209,52 @@ describe('cautions where they arise', () => {
     expect(codes('cored')).toContain('setup.cored-wires-smoke-more');
     expect(codes('pulse')).not.toContain('setup.cored-wires-smoke-more');
     expect(codes('cored')).toHaveLength(codes('pulse').length);
+  });
+});
+
+describe('set-up and the check before the arc', () => {
+  it('never disagree: nothing to change is never said beside a line that does not agree', () => {
+    const programs = scenarios.flatMap(({ input }) => {
+      const plan = planSeam(input);
+      return plan.ok ? [programFromPlan(input, plan.value)] : [];
+    });
+    const machines = [rowan, hazel, alder];
+    const states = machines.flatMap((machine) => [
+      unknownState(machine),
+      ...programs.map((program) => setUpFor(machine, unknownState(machine), program)),
+    ]);
+    let quiet = 0;
+    for (const machine of machines)
+      for (const state of states)
+        for (const program of programs) {
+          // What it cannot weld at all is refused before any set-up.
+          if (whyNot(machine, program) !== null) continue;
+          const { steps } = changeover(machine, state, program);
+          const { rows } = checkLoaded(machine, state, program);
+          if (steps.length > 0) continue;
+          quiet += 1;
+          expect({ machine: machine.name, off: rows.filter(({ agrees }) => !agrees).map(({ what }) => what) }).toEqual({
+            machine: machine.name,
+            off: [],
+          });
+        }
+    expect(quiet).toBeGreaterThan(programs.length / 2);
+  });
+
+  it('tell pulse from double pulse: each has its own line', () => {
+    const trike = scenarios.find(({ id }) => id === 'trike-lid-seam')!.input;
+    const of = (mode: 'pulse' | 'double-pulse') => {
+      const input = { ...trike, mode };
+      const plan = planSeam(input);
+      if (!plan.ok) throw new Error('no plan');
+      return programFromPlan(input, plan.value);
+    };
+    for (const machine of [rowan, alder]) {
+      const state = setUpFor(machine, unknownState(machine), of('pulse'));
+      expect(checkLoaded(machine, state, of('pulse')).blocked).toBe(false);
+      const off = checkLoaded(machine, state, of('double-pulse')).rows.filter(({ agrees }) => !agrees);
+      expect(off.map(({ what }) => what).some((what) => ['chart line', 'mode', 'slow beat'].includes(what))).toBe(true);
+      expect(changeover(machine, state, of('double-pulse')).steps.map(({ kind }) => kind)).toContain('dials');
+    }
   });
 });

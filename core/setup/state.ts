@@ -1,7 +1,7 @@
 /** How a machine stands: what it is switched to, what is threaded, connected and fitted on each feeder, what its dials show. */
 import { say, type Phrase } from '../said/index.ts';
 import { fillerOf, type FillerCode, sameWire } from '../consumables/index.ts';
-import { type Polarity, type Program, type TipRule } from '../machine/index.ts';
+import { usualFeeder, type Machine, type Polarity, type Program, type TipRule } from '../machine/index.ts';
 
 /** Processes a source may be switched to; only the first two are this application's, the others are states to come back from. */
 export const setupProcesses = ['gas-metal', 'self-shielded', 'lift-tig', 'stick'] as const;
@@ -42,6 +42,17 @@ export interface MachineState {
   readonly feeders: Readonly<Record<string, FeederState>>;
   /** Dial readings by dial id. */
   readonly dials: Readonly<Record<string, number>>;
+}
+
+/** A machine that nobody entered: nothing threaded, nothing connected, no dial read. */
+export function unknownState({ feeders }: Pick<Machine, 'feeders'>): MachineState {
+  return {
+    process: 'gas-metal',
+    polarity: 'electrode-positive',
+    feederId: feeders[0]?.id ?? usualFeeder.id,
+    feeders: {},
+    dials: {},
+  };
 }
 
 export interface NeededSetup extends FeederState {

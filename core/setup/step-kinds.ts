@@ -12,6 +12,7 @@ export const stepKinds = [
   'recess',
   'tension',
   'clean',
+  'dials',
 ] as const;
 export type StepKind = (typeof stepKinds)[number];
 
@@ -29,4 +30,5 @@ export const usualMinutes: Readonly<Record<StepKind, number>> = {
   recess: 1,
   tension: 1,
   clean: 3,
+  dials: 1,
 };

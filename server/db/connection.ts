@@ -7,7 +7,7 @@ import * as schema from './schema/index.ts';
 /** The database, or a transaction on it. */
 export type Database = Pick<
   NodePgDatabase<typeof schema>,
-  'select' | 'insert' | 'update' | 'delete' | '$count' | 'transaction'
+  'select' | 'insert' | 'update' | 'delete' | 'execute' | '$count' | 'transaction'
 >;
 /** What a repo needs. */
 export type Executor = Omit<Database, 'transaction'>;

@@ -1,4 +1,6 @@
 /** Fills an empty database with the demo shop, in one transaction, through the same services that the API uses. */
+import { neededSetup } from '@fox-tempo/core/setup';
+import { eq } from 'drizzle-orm';
 import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
 import { randomUUID } from 'node:crypto';
 import { trialBody, type ProgramChoice, type Revision, type SeamSpec } from '@fox-tempo/contract';
@@ -69,13 +71,12 @@ export async function seedIfEmpty(
         demoOrders.map(({ dueInDays, done: _done, ...order }) => ({ ...order, dueOn: inDays(dueInDays), ...by })),
       );
     await tx.insert(machines).values(
-      demoMachines.map(({ id, file, standing }) => ({
+      demoMachines.map(({ id, file }) => ({
         id,
         name: file.name,
         place: file.place,
         peakCurrentA: file.limits.peakCurrentA,
         file,
-        standing: { ...standing, since: new Date().toISOString() },
         ...by,
       })),
     );
@@ -87,6 +88,7 @@ export async function seedIfEmpty(
     if (trials) await seedTrials(tx);
     await seedReferences(tx);
     await seedRuns(tx);
+    await seedStandings(tx);
     return true;
   });
 }
@@ -138,6 +140,41 @@ async function seedFloor(tx: Database): Promise<void> {
         body: { slot, entryId: stored.id, dials: found },
       });
     }
+  }
+}
+
+/** This morning each machine was set up for the seam in one of its slots, which was then called: it stands as the slot was last found. */
+async function seedStandings(tx: Database): Promise<void> {
+  for (const { id, file, feederId, slot, others } of demoMachines) {
+    const stored = slots.filter((one) => one.machineId === id && one.slot === slot).at(-1);
+    const revision = stored && (await requireSeam(tx, stored.seamId)).revision;
+    if (!stored || !revision) throw new Error(`demo machine ${id} stands on an empty slot`);
+    const { program } = revision;
+    const feeder = file.feeders.find((one) => one.id === feederId);
+    const { process, polarity, ctwdMm: _ctwd, ...needed } = neededSetup(program, feeder?.paper?.tipRule);
+    const dials = Object.fromEntries(translate(file, program).dials.map(({ dialId, value }) => [dialId, value]));
+    const standing = {
+      process,
+      polarity,
+      feederId,
+      feeders: { ...others, [feederId]: needed },
+      dials: { ...dials, ...('drift' in stored ? stored.drift : {}) },
+      slot,
+      from: 'set-up' as const,
+    };
+    const at = new Date(Date.now() - 10 * 60_000).toISOString();
+    await tx
+      .update(machines)
+      .set({ standing: { ...standing, since: at, known: {} } })
+      .where(eq(machines.id, id));
+    await addObservation(tx, {
+      id: randomUUID(),
+      kind: 'standing',
+      recordedBy: firstWelder,
+      machineId: id,
+      at,
+      body: { standing },
+    });
   }
 }
 
@@ -223,6 +260,12 @@ async function seedRuns(tx: Database): Promise<void> {
   await addRun(tx, { ...heldRun, revision, at: momentOf(0, 2), seconds: undefined, held: [{ code: 'gas', words }] });
 }
 
+/** Dials as on the card: every demo weld but the held one was set so. */
+function cardDials(machineId: string, { program }: Revision): Record<string, number> {
+  const file = demoMachines.find(({ id }) => id === machineId)?.file;
+  return file ? Object.fromEntries(translate(file, program).dials.map(({ dialId, value }) => [dialId, value])) : {};
+}
+
 interface DemoRun {
   readonly seamId: string;
   readonly machineId: string;
@@ -240,8 +283,8 @@ async function addRun(tx: Database, run: DemoRun): Promise<void> {
   const { filler, diameterMm } = revision.program;
   const kept: KeptRun = {
     orderId,
-    feederId: demoMachines.find(({ id }) => id === machineId)?.standing.feederId,
-    sent: seconds === undefined ? {} : { seconds },
+    feederId: demoMachines.find(({ id }) => id === machineId)?.feederId,
+    sent: { ...(seconds === undefined ? {} : { seconds }), dials: cardDials(machineId, revision) },
     loaded: { filler, diameterMm, gas },
     held,
     drawn: [],

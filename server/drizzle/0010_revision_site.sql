@@ -8,5 +8,5 @@ BEGIN
 		AND (old.content_hash IS NULL OR new.content_hash = old.content_hash) THEN
 		RETURN new;
 	END IF;
-	RAISE EXCEPTION 'rows of % are added, never changed nor removed', tg_table_name;
+	RAISE EXCEPTION 'rows of % are added, never changed nor removed', tg_table_name USING ERRCODE = 'restrict_violation';
 END $$;

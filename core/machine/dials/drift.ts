@@ -5,6 +5,7 @@ import type { Dial, Machine } from '../description/machine.ts';
 import type { WireAndMode } from '../arc-of.ts';
 import { quantityFacts, quantityText, type DialQuantity } from '../description/quantities.ts';
 import { displayed, isNumeric, quantityAt, quantityOf, type ScaleContext } from '../description/scales.ts';
+import { toldDials } from '../description/told-dials.ts';
 import { inOrder } from '../description/dial-order.ts';
 
 export interface DriftLine {
@@ -30,7 +31,7 @@ export function driftReport(
 ): DriftLine[] {
   const { eVPerMm } = wireInGas(wire.filler, wire.gas, wire.diameterMm);
   const [meant, read] = [quantitiesAt(machine, reference, eVPerMm), quantitiesAt(machine, found, eVPerMm)];
-  const lines = machine.dials.flatMap((dial): DriftLine[] => {
+  const lines = toldDials(machine).flatMap((dial): DriftLine[] => {
     const [stored, now] = [reference[dial.id], found[dial.id]];
     if (stored === undefined && now === undefined) return [];
     const shown = (value: number | undefined) => (value === undefined ? null : displayed(dial.scale, value));
@@ -63,7 +64,7 @@ function meaning(dial: Dial, meant: number | undefined, read: number | undefined
 function quantitiesAt(machine: Machine, values: Dials, fieldVPerMm: number): Map<string, number> {
   const reached = new Map<string, number>();
   const context: ScaleContext = { fieldVPerMm, reached: (id) => reached.get(id) };
-  for (const { id, scale } of inOrder(machine.dials)) {
+  for (const { id, scale } of inOrder(toldDials(machine))) {
     const value = values[id];
     if (value === undefined || !isNumeric(scale)) continue;
     const own = quantityAt(scale, value, context);

@@ -1,6 +1,7 @@
 /** Turning a dial that drifted back to its reference, in the machine's own steps. */
 import { say, type Said } from '../../said/index.ts';
 import type { Machine } from '../description/machine.ts';
+import { toldDials } from '../description/told-dials.ts';
 import { displayed, isNumeric } from '../description/scales.ts';
 
 export interface PutBack {
@@ -15,7 +16,7 @@ type Dials = Readonly<Record<string, number>>;
 
 /** Only dials that were found otherwise than stored. */
 export function putBack(machine: Machine, reference: Dials, found: Dials): PutBack[] {
-  return machine.dials.flatMap(({ id, label, scale }): PutBack[] => {
+  return toldDials(machine).flatMap(({ id, label, scale }): PutBack[] => {
     const [meant, now] = [reference[id], found[id]];
     if (meant === undefined || now === undefined || Math.abs(meant - now) < 1e-9) return [];
     const values = { label, from: displayed(scale, now), to: displayed(scale, meant) };

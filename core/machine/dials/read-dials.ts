@@ -13,6 +13,7 @@ import type { Dial, Machine } from '../description/machine.ts';
 import { pulseOf, type Program, type ProgramPulse } from '../program.ts';
 import { quantityFacts, type DialQuantity } from '../description/quantities.ts';
 import { isNumeric, quantityAt, quantityOf, type Facet } from '../description/scales.ts';
+import { toldDials } from '../description/told-dials.ts';
 import { inOrder } from '../description/dial-order.ts';
 import { notOnDial } from './on-dial.ts';
 import { taughtLine } from './translate.ts';
@@ -45,15 +46,15 @@ export function readDials(
   beside: BesideDials = {},
 ): Outcome<DialReading> {
   const issues: Issue[] = Object.keys(values)
-    .filter((id) => !machine.dials.some((dial) => dial.id === id))
+    .filter((id) => !toldDials(machine).some((dial) => dial.id === id))
     .map((id) => ({
       path: `dials.${id}`,
       code: 'unknown-dial',
       message: say('machine.has-no-dial', { machine: machine.name, id }),
-      limit: machine.dials.map((dial) => dial.id),
+      limit: toldDials(machine).map((dial) => dial.id),
       got: id,
     }));
-  const set = machine.dials.flatMap((dial) => {
+  const set = toldDials(machine).flatMap((dial) => {
     const value = values[dial.id];
     return value === undefined ? [] : [{ dial, value }];
   });

@@ -5,7 +5,9 @@ import { modeName } from '../../plan/index.ts';
 import type { Warning } from '../../outcome/index.ts';
 import { chartLineFor, gasTrimMm, lookAlikes } from '../description/chart.ts';
 import { dialActs, inOrder } from '../description/dial-order.ts';
+import { whyNot, type CannotWeld } from './can-weld.ts';
 import type { DialSetting } from './dial-setting.ts';
+import { toldDials } from '../description/told-dials.ts';
 import { bothReadings } from '../learning/direction.ts';
 import { fitLine, type LineFit } from '../learning/line-fit.ts';
 import { limitWarnings } from './limit-warnings.ts';
@@ -38,6 +40,8 @@ export interface ShownFigure {
 }
 
 export interface Translation {
+  /** Why this machine cannot weld it; null: it can. */
+  readonly cannot: CannotWeld | null;
   readonly dials: readonly DialSetting[];
   /** What the machine's own displays should then show. */
   readonly displays: readonly ShownFigure[];
@@ -59,6 +63,7 @@ export function translate(machine: Machine, asked: Program): Translation {
   const told = { ...program, trimMm: program.trimMm - gasTrimMm(chartLine, program.gas) };
   const line = taughtLine(chartLine);
   const exact = wishedFigures(told, machine, line);
+  const cannot = whyNot(machine, asked);
   const first = setDials(machine, told, exact, chartLine);
   const feed = first.find((dial) => dial.quantity === 'wireFeedMPerMin');
   const isCoarse = feed?.reachedQuantity !== undefined && Math.abs(feed.error ?? 0) > 1e-9;
@@ -69,6 +74,7 @@ export function translate(machine: Machine, asked: Program): Translation {
     dial.wishedQuantity !== undefined && !dial.clipped ? [dial.quantity as DialQuantity] : [],
   );
   return {
+    cannot,
     dials: settings,
     displays: shownFigures(machine, program, wished, settings),
     programNumber: chartLine?.number ?? null,
@@ -119,7 +125,7 @@ function setDials(machine: Machine, program: Program, wished: Wished, line: Char
   };
   const byId = new Map<string, DialSetting>();
   const school = schoolOn(machine, program.sequence.trigger);
-  for (const dial of inOrder(machine.dials)) {
+  for (const dial of inOrder(toldDials(machine))) {
     if (!dialActs(dial, program, school)) continue;
     const setting = withLevel(
       setDial(dial, { ...program, sequence: { ...program.sequence, trigger: school } }, wished, line, context, dragged),
@@ -134,7 +140,10 @@ function setDials(machine: Machine, program: Program, wished: Wished, line: Char
       dragged[quantity] = (dragged[quantity] ?? 0) + (setting.value - dial.scale.neutral) * quantityPerUnit;
     }
   }
-  return machine.dials.flatMap(({ id }) => byId.get(id) ?? []);
+  // The number first: it changes what every other line means.
+  const settings = toldDials(machine).flatMap(({ id }) => byId.get(id) ?? []);
+  const isNumber = ({ quantity }: DialSetting) => quantity === 'chart-line';
+  return [...settings.filter(isNumber), ...settings.filter((dial) => !isNumber(dial))];
 }
 
 /** In double pulse the master dial shows another level in each school. */
@@ -262,7 +271,7 @@ function chartWarnings(
   program: Program,
 ): Warning[] {
   if (!line) {
-    if (!machine.dials.some((dial) => dial.scale.kind === 'chart-line')) return [];
+    if (machine.chartLines.length === 0) return [];
     return [
       {
         code: 'no-chart-line',

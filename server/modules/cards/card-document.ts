@@ -10,12 +10,13 @@ import {
   type Program,
   quantityFacts,
   shouldShow,
-  translate,
+  cardOf,
   type Translation,
+  whyNotWords,
 } from '@fox-tempo/core/machine';
 import { gunWords, jointRule, modeName, type Plan, planSeam, positionName, thinnerMm } from '@fox-tempo/core/plan';
 import { scoreOf, sequenceOnMachine } from '@fox-tempo/core/score';
-import { firstArcList, neededSetup, rollOf } from '@fox-tempo/core/setup';
+import { firstArcList, neededSetup, rollOf, dialsToSet } from '@fox-tempo/core/setup';
 import type { UnitSystem } from '@fox-tempo/core/units';
 import { dialWindowWords, windowOnDials, withOffset, type Offset } from '@fox-tempo/core/window';
 import type { Language, Shown, Words } from '@fox-tempo/words';
@@ -59,21 +60,19 @@ export function cardDocument(
   const { program, spec } = revision;
   const { standing } = machine;
   const file = asStands(machine);
-  const card = translate(file, program);
+  const card = cardOf(file, program);
   // A window is of one revision; another one's says nothing here.
   const written = seam.windows.find((one) => one.machineId === machine.id && one.revision === revision.number);
   const ends = written ? windowOnDials(file, program, written.window) : [];
-  const ownDials = own ? translate(file, withOffset(program, own.offset)).dials : [];
+  const ownDials = own ? cardOf(file, withOffset(program, own.offset)).dials : [];
   const ownWords = ({ dialId, value }: DialSetting): string => {
     const mine = ownDials.find((one) => one.dialId === dialId);
     return own && mine && Math.abs(mine.value - value) > 1e-9
       ? t('server.cards.own-steps', { name: own.name, value: mine.display })
       : '';
   };
-  const changed = ({ dialId, value }: DialSetting) => {
-    const now = standing?.dials[dialId];
-    return now !== undefined && Math.abs(now - value) > 1e-9;
-  };
+  const toSet = dialsToSet(card, standing?.dials ?? {});
+  const changed = (dial: DialSetting) => standing !== null && toSet.includes(dial);
   const small = ([8, 7.5, 7, 6.5] as const)[density];
   const air = ([8, 5, 4, 2] as const)[density];
   const figure = density > 2 ? 12 : 15;
@@ -97,7 +96,7 @@ export function cardDocument(
   const hand = (label: string, where: string, { text, unit }: Shown): TableCell[] =>
     row(label, where, text, unit, false);
   // Folded only where it is known that they stand.
-  const stands = (dial: DialSetting) => density > 0 && standing?.dials[dial.dialId] !== undefined && !changed(dial);
+  const stands = (dial: DialSetting) => density > 0 && !toSet.includes(dial);
   const folded = card.dials.filter(stands);
   const changing = card.dials.filter(changed);
   const glance = glanceWords(say, standing !== null, changing);
@@ -125,6 +124,7 @@ export function cardDocument(
   const plan = planned.ok ? planned.value : undefined;
   const cautions = plan?.warnings.filter(({ level }) => level !== 'note').map(({ message }) => hazard(message)) ?? [];
   const notes = [
+    ...(card.cannot ? [tell(whyNotWords(file, program, card.cannot))] : []),
     ...cautions,
     ...card.warnings.map((warning) => tell(warning.message)),
     ...card.notCarried.map(({ what, nearest }) => t('server.cards.not-on-this-machine-nearest', { what, nearest })),

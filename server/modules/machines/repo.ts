@@ -1,3 +1,5 @@
+import { dialEvidence } from './dial-evidence.ts';
+import { knownDials, type DialEvidence } from '@fox-tempo/core/setup';
 import {
   outlineOf,
   readMachineFile,
@@ -125,15 +127,39 @@ async function toResources(db: Executor, rows: readonly Row[]): Promise<MachineR
     db,
     rows.map((row) => row.id),
   );
+  const evidence = await dialEvidence(
+    db,
+    rows.map((row) => row.id),
+  );
   return rows.map((row) => ({
     ...row,
     leadMOhm: observed.get(row.id)?.leadMOhm ?? null,
     calibrations: [...(observed.get(row.id)?.calibrations.values() ?? [])],
     // Changed between the two questions: read as an outline once, whole at the next look.
     ...(files.get(keyOf(row)) ?? readFileOf(row.id, null)),
-    standing: readStanding(row.standing),
+    standing: asKnown(readStanding(row.standing), row.changedBy, evidence.get(row.id) ?? []),
     changedAt: isoTime(row.changedAt),
   }));
+}
+
+/** What was written down last, with each dial as the whole record knows it. A machine that nobody entered stays unknown. */
+function asKnown(
+  written: MachineStanding | null,
+  by: string,
+  evidence: readonly DialEvidence[],
+): MachineStanding | null {
+  if (!written) return null;
+  const { since: at, dials, slot } = written;
+  const first: DialEvidence = { source: slot === null ? 'entered' : 'slot-called', at, by, dials, slot };
+  const known = knownDials([first, ...evidence]);
+  return {
+    ...written,
+    slot: known.slot,
+    dials: Object.fromEntries(Object.entries(known.dials).map(([id, { value }]) => [id, value])),
+    known: Object.fromEntries(
+      Object.entries(known.dials).map(([id, { source, by: who, at: when }]) => [id, { source, by: who, at: when }]),
+    ),
+  };
 }
 
 const observedOf = prepared('machine_observed', (db) =>

@@ -1,4 +1,5 @@
 /** What writing a machine means: its file is checked whole, names stay unique, a stale write is refused with both states. */
+import { refuseForeignDials } from './foreign-dials.ts';
 import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import {
@@ -68,7 +69,7 @@ export function saveStanding(
       machineId: id,
       body: { standing },
     });
-    return { standing: { ...standing, since } };
+    return { standing: { from: 'entered', ...standing, since, known: {} } };
   });
 }
 
@@ -157,26 +158,16 @@ function takenName(name: string): HttpProblem {
 /** A standing may name only what the machine has. */
 function refuseForeign(file: MachineFile, standing: StandingSave): void {
   const feeders = file.feeders.map((feeder) => feeder.id);
-  const dials = file.dials.map((dial) => dial.id);
-  const issues = [
-    ...[standing.feederId, ...Object.keys(standing.feeders)]
-      .filter((id) => !feeders.includes(id))
-      .map((id) => ({
+  const foreign = [standing.feederId, ...Object.keys(standing.feeders)].filter((id) => !feeders.includes(id));
+  if (foreign.length > 0)
+    throw invalidInput(
+      foreign.map((id) => ({
         path: 'feeders',
-        code: 'unknown-feeder' as const,
+        code: 'unknown-feeder',
         message: phrase('server.machines.has-no-feeder', { file: file.name, id }),
         limit: feeders,
         got: id,
       })),
-    ...Object.keys(standing.dials)
-      .filter((id) => !dials.includes(id))
-      .map((id) => ({
-        path: `dials.${id}`,
-        code: 'unknown-dial' as const,
-        message: phrase('server.machines.has-no-dial', { file: file.name, id }),
-        limit: dials,
-        got: id,
-      })),
-  ];
-  if (issues.length > 0) throw invalidInput(issues);
+    );
+  refuseForeignDials(file, standing.dials, 'dials');
 }

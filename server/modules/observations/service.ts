@@ -6,6 +6,7 @@ import { recordedKinds, type Observation, type ObservationCreate } from '@fox-te
 import type { Database } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { missingBlob } from '../blobs/repo.ts';
+import { refuseForeignDials } from '../machines/foreign-dials.ts';
 import { requireMachine } from '../machines/service.ts';
 import { findPerson } from '../people/repo.ts';
 import { requireSeam } from '../seams/service.ts';
@@ -19,7 +20,8 @@ export async function record(
   recordedBy: string,
 ): Promise<Observation> {
   const { attachments = [], ...row } = observation;
-  if (row.machineId !== undefined) await requireMachine(db, row.machineId);
+  const machine = row.machineId === undefined ? undefined : await requireMachine(db, row.machineId);
+  if (machine && row.kind === 'dials-set') refuseForeignDials(machine.file, row.body.dials, 'body.dials');
   const seam = row.seamId === undefined ? undefined : await requireSeam(db, row.seamId);
   if (row.weldedBy !== undefined) {
     if (!(await findPerson(db, row.weldedBy)))

@@ -2,7 +2,7 @@
 import { atMachine, questionOf } from '@fox-tempo/core/site';
 import { amount } from '@fox-tempo/core/said';
 import { asStands, type MachineResource, type Revision, type SeamResource, type TrialRow } from '@fox-tempo/contract';
-import { translate } from '@fox-tempo/core/machine';
+import { cardOf } from '@fox-tempo/core/machine';
 import { jointRule, planSeam } from '@fox-tempo/core/plan';
 import { procedureSheet, type ProcedureSection } from '@fox-tempo/core/procedure';
 import type { UnitSystem } from '@fox-tempo/core/units';
@@ -160,7 +160,7 @@ function part({ t, tell }: Words, { title, rows }: ProcedureSection): Content {
 }
 
 function dialsPart({ t }: Words, { machine, revision }: SheetContent): Content[] {
-  const { dials } = translate(asStands(machine), revision.program);
+  const { dials } = cardOf(asStands(machine), revision.program);
   if (dials.length === 0) return [];
   return [
     heading(t('server.papers.dials-of', { machine: machine.file.name })),

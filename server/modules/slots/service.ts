@@ -1,7 +1,8 @@
 /** Storing into a machine's memory: what stands there is kept for ever, and nobody overwrites what they have not seen. */
+import { refuseForeignDials } from '../machines/foreign-dials.ts';
 import { phrase } from '@fox-tempo/words';
 import { asStands, type SlotEntry, type SlotFound, type SlotStore } from '@fox-tempo/contract';
-import { translate } from '@fox-tempo/core/machine';
+import { cardOf } from '@fox-tempo/core/machine';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';
@@ -43,7 +44,7 @@ export async function storeInSlot(
       });
     }
     const { program, number } = seam.revision;
-    const { dials } = translate(file, program);
+    const { dials } = cardOf(file, program);
     await insertEntry(tx, {
       machineId,
       slot,
@@ -74,17 +75,7 @@ export async function noteFound(
     const entry = await requireEntry(tx, machineId, slot);
     if (entry.id !== entryId)
       throw staleVersion(entry, { entryId, dials }, `Slot ${slot} holds something else than you saw.`);
-    const foreign = Object.keys(dials).filter((id) => !file.dials.some((dial) => dial.id === id));
-    if (foreign.length > 0) {
-      throw invalidInput(
-        foreign.map((id) => ({
-          path: `dials.${id}`,
-          code: 'unknown-dial',
-          message: phrase('server.machines.has-no-dial', { file: file.name, id }),
-          got: id,
-        })),
-      );
-    }
+    refuseForeignDials(file, dials, 'dials');
     await addObservation(tx, {
       id: key,
       kind: 'slot-found',

@@ -162,5 +162,6 @@ export const api = {
   revisions: (id: string, signal?: AbortSignal) => readAll('revisions', { params: { id }, signal }),
   addTrial: (key: string, body: DoorSends<'addTrial'>) => pass('addTrial', { key, body }),
   standInWeld: (id: string, body: DoorSends<'standInWeld'>) => pass('standInWeld', { params: { id }, body }),
-  observe: (body: ObservationCreate) => pass('observe', { body }),
+  /** `key` becomes the observation's id, where somebody may want to take it back. */
+  observe: (body: ObservationCreate, key?: string) => pass('observe', { body, ...(key === undefined ? {} : { key }) }),
 };

@@ -9,6 +9,7 @@ export const kindNames: Record<Observation['kind'], string> = {
   stock: t('view.finding.stock'),
   'slot-found': t('view.shop.found-in-a-slot'),
   standing: t('view.shop.how-it-stands'),
+  'dials-set': t('view.shop.dials-ticked'),
   'direction-test': t('view.shop.direction-test'),
   'lead-reading': t('view.shop.lead-reading'),
   'step-time': t('view.shop.step-timed'),
@@ -50,6 +51,8 @@ export function observationLine({ kind, body, revision }: Observation): string {
       return t(body['putBack'] === true ? 'view.shop.slot-put-back' : 'view.shop.slot', { text: text('slot') });
     case 'standing':
       return t('view.shop.entered-anew');
+    case 'dials-set':
+      return t('view.shop.dials-ticked-count', { count: Object.keys((body['dials'] ?? {}) as object).length });
     case 'direction-test':
       return `${text('dialId')}: ${text('result')}`;
     case 'lead-reading':

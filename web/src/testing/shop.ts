@@ -147,6 +147,8 @@ export const rowan: MachineResource = {
     feederId: 'one',
     feeders: { one: steel },
     slot: 3,
+    from: 'entered',
+    known: {},
     dials: { line: 12, 'wire-feed': 7.8, 'arc-index': 50 },
     since: when,
   },

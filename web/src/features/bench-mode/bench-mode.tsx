@@ -2,10 +2,10 @@
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, ProgramFile, Revision, SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { translate, type DialSetting } from '@fox-tempo/core/machine';
+import { cardOf, type DialSetting, displayed, toldDials, whyNotWords } from '@fox-tempo/core/machine';
 import { whyHeld } from '@fox-tempo/core/run';
 import { amount } from '@fox-tempo/core/said';
-import { neededSetup } from '@fox-tempo/core/setup';
+import { neededSetup, standsAt } from '@fox-tempo/core/setup';
 import { stepDial } from '@fox-tempo/core/tuning';
 import { dialWindowWords, windowOnDials, withOffset, type Offset } from '@fox-tempo/core/window';
 import { useEffect, useMemo, useState } from 'react';
@@ -24,6 +24,7 @@ import { usePageTitle } from '../../ui/use-page-title.ts';
 import { BigLine } from './big-line.tsx';
 import type { BenchModeData } from './load.ts';
 import { LogRun } from './log-run.tsx';
+import { useTicks } from './use-ticks.ts';
 
 export function BenchMode() {
   const data = useLoaderData<BenchModeData>();
@@ -150,21 +151,16 @@ function Card({
   );
   const { program: issued } = revision;
   const program: ProgramFile = useMemo(() => (own ? withOffset(issued, own.offset) : issued), [issued, own]);
-  const { dials } = useMemo(() => translate(machine.file, program), [machine, program]);
+  const { dials, cannot } = useMemo(() => cardOf(machine.file, program), [machine, program]);
   const ends = useMemo(
     () => (written ? windowOnDials(machine.file, issued, written.window) : []),
     [written, machine, issued],
   );
-  const stands = (dial: DialSetting) => {
-    const now = machine.standing?.dials[dial.dialId];
-    return now !== undefined && Math.abs(now - dial.value) < 1e-9;
-  };
+  const known = machine.standing?.dials ?? {};
+  const stands = (dial: DialSetting) => standsAt(known, dial.dialId, dial.value);
   const lines = [...dials].sort((a, b) => Number(stands(a)) - Number(stands(b)));
-  const [ticks, setTicks] = useState<Readonly<Record<string, boolean>>>({});
-  const isTicked = (dial: DialSetting) => ticks[dial.dialId] ?? stands(dial);
-  const left = lines.filter((dial) => !isTicked(dial)).length;
-  const toggle = (dial: DialSetting) =>
-    setTicks((before) => ({ ...before, [dial.dialId]: !(before[dial.dialId] ?? stands(dial)) }));
+  const ticks = useTicks(machine, seam.id, lines);
+  const { isTicked, toggle, left } = ticks;
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -186,6 +182,8 @@ function Card({
     program: issued,
     revision: revision.number,
     inForce,
+    // What was ticked just now counts like any other evidence.
+    dials: ticks.dials,
   });
   const step = (quantity: keyof Offset, by: 1 | -1) => {
     const next = stepDial(machine.file, program, quantity, by);
@@ -203,6 +201,11 @@ function Card({
   return (
     <>
       <Box px="4" pt="2" display="grid" gap="2">
+        {cannot && (
+          <Notice level="refusal" word={t('view.dial-card.cannot-weld-it')}>
+            {tell(whyNotWords(machine.file, program, cannot))}
+          </Notice>
+        )}
         {held.length > 0 ? (
           <Notice level="caution" word={t('view.bench-mode.not-ready')}>
             {t('view.bench-mode.welded-so-the-part-is-held')}
@@ -218,6 +221,7 @@ function Card({
         ) : (
           <Loaded machine={machine} program={issued} left={left} />
         )}
+        {ticks.isUnstored && <Notice level="note">{t('view.bench-mode.tick-not-stored')}</Notice>}
         {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
       </Box>
       <Box
@@ -254,7 +258,7 @@ function Card({
         })}
       </Box>
       <ByHand program={program} lengthMm={seam.spec.lengthMm} machine={machine} />
-      <LogRun seam={seam} machine={machine} revision={revision} data={data} />
+      <LogRun seam={seam} machine={machine} revision={revision} data={data} ticks={ticks} lines={lines} />
     </>
   );
 }
@@ -280,9 +284,10 @@ function canStep(
   };
 }
 
-function wasOn({ standing }: MachineResource, { dialId }: DialSetting): string | undefined {
+function wasOn({ standing, file }: MachineResource, { dialId }: DialSetting): string | undefined {
   const now = standing?.dials[dialId];
-  return now === undefined ? undefined : String(now);
+  const scale = toldDials(file).find(({ id }) => id === dialId)?.scale;
+  return now === undefined || !scale ? undefined : displayed(scale, now);
 }
 
 /** What is on the machine, as it is needed: said, so that an eye checks it against the spool's label. */

@@ -1,4 +1,5 @@
 /** One tap for a seam that was welded; more only where something was otherwise. A record that waits for the connection arrives once. */
+import { toldDials, type DialSetting } from '@fox-tempo/core/machine';
 import { sameWire } from '@fox-tempo/core/consumables';
 import { Box, chakra } from '@chakra-ui/react';
 import type { Order, Revision, Run, RunBody, SeamResource } from '@fox-tempo/contract';
@@ -15,18 +16,25 @@ import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
 import { DecideRun, flushRuns, sendRun, waitingRuns } from '../runs/index.ts';
+import { DialReading } from '../machines/index.ts';
 import type { BenchModeData } from './load.ts';
+import type { Ticks } from './use-ticks.ts';
 
 export function LogRun({
   seam,
   machine,
   revision,
   data,
+  ticks,
+  lines,
 }: {
   readonly seam: SeamResource;
   readonly machine: StandingMachine;
   readonly revision: Revision;
   readonly data: BenchModeData;
+  readonly ticks: Ticks;
+  /** Of the card. */
+  readonly lines: readonly DialSetting[];
 }) {
   const me = useMe();
   const may = useMay('addRun');
@@ -36,6 +44,9 @@ export function LogRun({
   const [weldedBy, setWeldedBy] = useState(me?.id ?? '');
   const [body, setBody] = useState<RunBody>({});
   const [otherwise, setOtherwise] = useState(false);
+  /** Lines are not ticked: how the machine was set is asked once. */
+  const [asks, setAsks] = useState(false);
+  const [read, setRead] = useState<Readonly<Record<string, number>>>({});
   const [last, setLast] = useState<Run | null>(null);
   const waiting = useStore(waitingRuns, (state) => state.waiting);
   useEffect(() => void flushRuns(), []);
@@ -46,8 +57,10 @@ export function LogRun({
   const people = (session.getState().state?.people ?? []).filter(({ role }) => role !== 'office');
   const set = (change: Partial<RunBody>) =>
     setBody(Object.fromEntries(Object.entries({ ...body, ...change }).filter(([, value]) => value !== undefined)));
-  const log = () =>
+  const unticked = lines.filter((dial) => !ticks.isTicked(dial));
+  const log = (dials: Readonly<Record<string, number>>) =>
     task.run(async () => {
+      setAsks(false);
       const run = await sendRun({
         key: newKey(),
         run: {
@@ -56,14 +69,24 @@ export function LogRun({
           revision: revision.number,
           ...(orderId === '' ? {} : { orderId }),
           ...(weldedBy === me?.id || weldedBy === '' ? {} : { weldedBy }),
-          body,
+          body: { ...body, ...(Object.keys(dials).length > 0 ? { dials } : {}) },
         },
       });
       setLast(run);
-      const { seconds: _seconds, dials: _dials, ...kept } = body;
+      setRead({});
+      const { seconds: _seconds, ...kept } = body;
       setBody(kept);
       if (run) setOrders(await api.orders());
     });
+  const onWelded = () => {
+    // Nothing left to ask where every line is ticked, or where it is being said what was different.
+    if (unticked.length === 0 || otherwise) void log({ ...ticks.dials, ...read });
+    else setAsks(true);
+  };
+  const asOnTheCard = () => {
+    ticks.tickAll();
+    void log(Object.fromEntries(lines.map(({ dialId, value }) => [dialId, value])));
+  };
   if (!may) return null;
   return (
     <Box position="sticky" bottom="0" bg="surface" borderTopWidth="2px" borderColor="accent" px="4" py="2" zIndex={5}>
@@ -94,6 +117,58 @@ export function LogRun({
           <Notice level="refusal" urgent>
             {task.problem}
           </Notice>
+        </Box>
+      )}
+      {asks && (
+        <Box role="alertdialog" aria-label={t('view.bench-mode.welded')} display="grid" gap="2" mb="2">
+          <Box fontSize="16px" fontWeight={600}>
+            {t('view.bench-mode.not-ticked-question', { count: unticked.length })}
+          </Box>
+          <Box display="flex" gap="2" flexWrap="wrap">
+            <Action kind="main" minHeight="56px" disabled={task.busy} onClick={asOnTheCard}>
+              {t('view.bench-mode.all-as-on-the-card')}
+            </Action>
+            <Action
+              minHeight="56px"
+              disabled={task.busy}
+              onClick={() => {
+                setAsks(false);
+                setOtherwise(true);
+              }}
+            >
+              {t('view.bench-mode.one-was-different')}
+            </Action>
+          </Box>
+        </Box>
+      )}
+      {otherwise && unticked.length > 0 && (
+        <Box
+          role="group"
+          aria-label={t('view.bench-mode.how-the-dials-stood')}
+          display="grid"
+          gap="2"
+          mb="2"
+          gridTemplateColumns="repeat(auto-fill, minmax(150px, 1fr))"
+          alignItems="end"
+        >
+          {unticked.flatMap(({ dialId, display }) => {
+            const dial = toldDials(machine.file).find(({ id }) => id === dialId);
+            return dial ? (
+              <DialReading
+                key={dialId}
+                dial={dial}
+                value={read[dialId] ?? null}
+                meant={display}
+                keep={`run/${seam.id}/dial/${dialId}`}
+                onValue={(value) => {
+                  const { [dialId]: _old, ...others } = read;
+                  setRead(value === null ? others : { ...others, [dialId]: value });
+                }}
+              />
+            ) : (
+              []
+            );
+          })}
         </Box>
       )}
       {otherwise && (
@@ -191,7 +266,7 @@ export function LogRun({
             {t('view.bench-mode.something-was-otherwise')}
           </chakra.button>
         </Box>
-        <Action kind="main" minHeight="72px" px="8" fontSize="20px" disabled={task.busy} onClick={() => void log()}>
+        <Action kind="main" minHeight="72px" px="8" fontSize="20px" disabled={task.busy} onClick={onWelded}>
           {t('view.bench-mode.welded')}
         </Action>
       </Box>

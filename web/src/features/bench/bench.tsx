@@ -158,7 +158,7 @@ function Running({ session, setting, program, plan, bench }: RunningProps) {
         <Imagined
           program={laterProgram}
           machine={machine}
-          thicknessMm={plan.thicknessMm}
+          thicknessMm={plan.thinnerMm}
           changes={bench.changes}
           otherGas={bench.otherGas}
           before={steady?.simulation.metrics ?? null}

@@ -20,15 +20,22 @@ export interface FigureRow {
   readonly because: string;
 }
 
-/** Spread of the seeds, widened by the model's own relative error where the plan knows it. */
+/** Runs that differ by less than this share of the figure say nothing of its error. */
+const noSpread = 0.002;
+
+/**
+ * The model's own relative error where the plan knows it, the same as on the sheet; else the spread of the runs. A spread of nothing is no band.
+ */
 function bandOf(values: readonly number[], plan: Plan, key?: keyof Plan['bands']): readonly [number, number] | null {
-  if (values.length === 0) return null;
+  const [first] = values;
+  if (first === undefined) return null;
   const low = Math.min(...values);
   const high = Math.max(...values);
   const planned = key === undefined ? undefined : plan[key as 'meanCurrentA'];
   const band = key === undefined ? undefined : plan.bands[key];
-  if (!band || typeof planned !== 'number' || planned === 0) return values.length > 1 ? [low, high] : null;
-  return [low * (band[0] / planned), high * (band[1] / planned)];
+  if (band && typeof planned === 'number' && planned !== 0)
+    return [Math.min(low, first * (band[0] / planned)), Math.max(high, first * (band[1] / planned))];
+  return high - low > noSpread * Math.abs(first) ? [low, high] : null;
 }
 
 export function figureRows(
@@ -80,6 +87,7 @@ export function figureRows(
       'current',
       (x) => x.rmsCurrentA,
       t('view.bench.root-of-the-mean-of', { measured }),
+      { band: 'rmsCurrentA' },
     ),
     row(
       'volts',
@@ -108,6 +116,7 @@ export function figureRows(
             'frequency',
             (x) => x.pulseFrequencyHz,
             t('view.bench.pulses-counted-the-source-moves'),
+            { band: 'frequencyHz' },
           ),
           row(
             'drops',

@@ -3,7 +3,7 @@ import { amount } from '@fox-tempo/core/said';
 import { t, tell, named, formatQuantity } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { arcOf, type Program } from '@fox-tempo/core/machine';
-import type { Plan } from '@fox-tempo/core/plan';
+import { type Plan, coldPlateC } from '@fox-tempo/core/plan';
 import type { SimulationMetrics } from '@fox-tempo/core/simulation';
 import { showThroughOf } from '@fox-tempo/core/tuning';
 import { goodZones, zoneOf, zoneWords } from '@fox-tempo/core/zone-map';
@@ -28,7 +28,7 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
   const { metrics, transferMode, words } = run.simulation;
   const zone = zoneOf(program.mode, transferMode, metrics, arcOf(program, program.ctwdMm, 0).lineMm);
   const isGood = goodZones(program.mode).includes(zone);
-  const through = showThroughOf(program, metrics, plan.thicknessMm, 20);
+  const through = showThroughOf(program, metrics, plan.thinnerMm, coldPlateC);
   const toggle = useCallback((key: string) => setOpen((now) => (now === key ? null : key)), []);
   const shown = steeredBy.flatMap((key) => rows.find((row) => row.key === key) ?? []);
   const because: Record<string, string> = {
@@ -40,7 +40,7 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
     }),
     back: t('view.bench.show-through-reach-into-the', {
       penetration: amount('shortLength', through.penetrationMm, 1),
-      thickness: amount('shortLength', plan.thicknessMm, 1),
+      thickness: amount('shortLength', plan.thinnerMm, 1),
       index: amount('plain', through.index, 2),
       band: amount('plain', through.band[0], 2),
       band2: amount('plain', through.band[1], 2),

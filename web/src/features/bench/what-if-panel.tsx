@@ -1,4 +1,5 @@
 /** What if, without touching a dial: stackable changes, what one would see and hear, and which dial would hide it. */
+import { coldPlateC } from '@fox-tempo/core/plan';
 import { amount } from '@fox-tempo/core/said';
 import { t, tell } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
@@ -137,7 +138,7 @@ function Found({
 }) {
   const now = after.simulation.metrics;
   const mask = maskingOf(program, before, now);
-  const through = showThroughOf(program, now, thicknessMm, changes.has('plate-hot') ? whatIfSizes.plateC : 20);
+  const through = showThroughOf(program, now, thicknessMm, changes.has('plate-hot') ? whatIfSizes.plateC : coldPlateC);
   const change = (label: string, was: number, is: number, digits: number, unit: string) =>
     t('view.bench.instead-of', {
       label,

@@ -1,4 +1,6 @@
 /** A program said in one machine's own dials: what to set, what changes, how far the dial's steps miss, what this machine cannot be told. */
+import { standingWords } from '../../lib/known-words.ts';
+import { dialsToSet, standsAt } from '@fox-tempo/core/setup';
 import { calibrationOf } from '@fox-tempo/core/arc';
 import { amount, inSentence } from '@fox-tempo/core/said';
 import { t, tell, tellIf, formatWithUnit } from '../../lib/words.ts';
@@ -13,8 +15,10 @@ import {
   type Program,
   quantityFacts,
   shouldShow,
-  translate,
+  cardOf,
   type Translation,
+  whyNotWords,
+  toldDials,
 } from '@fox-tempo/core/machine';
 import { gunWords } from '@fox-tempo/core/plan';
 import { type UnitSystem } from '@fox-tempo/core/units';
@@ -47,8 +51,8 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
   const machine = offered ?? chosenMachine(machines, machineId);
   if (!machine) return <Notice level="note">{t('view.dial-card.no-machine-is-described-yet')}</Notice>;
 
-  const translation = program && translate(machine.file, program);
-  const changes = translation?.dials.filter((dial) => changesLine(dial, machine)).length ?? 0;
+  const translation = program && cardOf(machine.file, program);
+  const changes = translation ? dialsToSet(translation, machine.standing?.dials ?? {}).length : 0;
   const isOutline = machine.file.dials.length === 0;
   // A window belongs to what was saved, not to what is being tried.
   const written = print?.isSaved === true ? windows.find(({ machineId: on }) => on === machine.id) : undefined;
@@ -82,6 +86,11 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
                     changes,
                   })}
       </Box>
+      {machine.standing && !isOutline && (
+        <Box color="quiet" textStyle="label" mb="2">
+          {standingWords(machine.standing)}
+        </Box>
+      )}
       {machines.length > 1 && (
         <Box mb="3">
           <ChoiceField
@@ -101,6 +110,11 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
         </Notice>
       )}
       {program && !isOutline && <Loaded machine={machine} program={program} />}
+      {translation?.cannot && program && !isOutline && (
+        <Notice level="refusal" word={t('view.dial-card.cannot-weld-it')}>
+          {tell(whyNotWords(machine.file, program, translation.cannot))}
+        </Notice>
+      )}
       {translation && <Lines translation={translation} machine={machine} ends={ends} />}
       {program && !isOutline && <ShouldShowPart program={program} machine={machine} />}
       {program && <ByHand program={program} units={units} />}
@@ -140,11 +154,9 @@ function Lines({
   readonly machine: MachineResource;
   readonly ends: readonly DialWindow[];
 }) {
-  // On a machine whose dials nobody entered, every line has to be set.
-  const isKnown = machine.standing !== null;
-  const stands = (dial: DialSetting) => isKnown && !changesLine(dial, machine);
-  const toSet = translation.dials.filter((dial) => !stands(dial));
-  const standing = translation.dials.filter(stands);
+  // What nobody has seen stand so has to be set.
+  const toSet = dialsToSet(translation, machine.standing?.dials ?? {});
+  const standing = translation.dials.filter((dial) => !toSet.includes(dial));
   const groups = [
     { title: t('view.dial-card.first'), dials: toSet.filter((dial) => dial.quantity === 'chart-line') },
     { title: t('view.dial-card.free-to-move'), dials: toSet.filter((dial) => dial.hand === 'free') },
@@ -354,14 +366,14 @@ function ByHand({ program, units }: { program: Program; units: UnitSystem }) {
 
 /** A name inside a sentence: its first letter small, codes such as AlMg5 as they are. */
 
-function changesLine(dial: DialSetting, { standing }: MachineResource): boolean {
-  const now = standing?.dials[dial.dialId];
-  return now !== undefined && Math.abs(now - dial.value) > 1e-9;
+/** A line to set on a machine of which something is known; where nothing is, every line is. */
+function changesLine({ dialId, value }: DialSetting, { standing }: MachineResource): boolean {
+  return standing !== null && !standsAt(standing.dials, dialId, value);
 }
 
 function wasWords(dial: DialSetting, { standing, file }: MachineResource): string | undefined {
   const now = standing?.dials[dial.dialId];
-  const scale = file.dials.find((one) => one.id === dial.dialId)?.scale;
+  const scale = toldDials(file).find((one) => one.id === dial.dialId)?.scale;
   return now === undefined || !scale ? undefined : displayed(scale, now);
 }
 

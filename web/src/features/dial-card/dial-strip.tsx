@@ -2,7 +2,7 @@
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { translate, type Program } from '@fox-tempo/core/machine';
+import { cardOf, type Program } from '@fox-tempo/core/machine';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { chosenMachine } from '../../sheet/machine-choice.ts';
@@ -45,7 +45,7 @@ export function DialStrip({
           <Box as="strong" fontSize="15px">
             {machine.file.name}
           </Box>
-          {translate(machine.file, program).dials.map((dial) => (
+          {cardOf(machine.file, program).dials.map((dial) => (
             <Box as="span" key={dial.dialId} whiteSpace="nowrap">
               <Box as="span" textStyle="label" color="quiet" display="block">
                 {dial.label}

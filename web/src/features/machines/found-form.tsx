@@ -2,7 +2,7 @@
 import { t, named } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
-import { displayed } from '@fox-tempo/core/machine';
+import { displayed, toldDials, type Dial } from '@fox-tempo/core/machine';
 import type { Task } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
@@ -29,7 +29,7 @@ export function FoundForm({ file, reference, keep, task, onSend, onClose }: Foun
   return (
     <Box as="section" aria-label={t('view.machines.read-back')} bg="page" p="3" borderRadius="4px" my="2">
       <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="2.5">
-        {file.dials
+        {toldDials(file)
           .filter((dial) => reference[dial.id] !== undefined)
           .map((dial) => (
             <DialReading
@@ -69,7 +69,7 @@ export function FoundForm({ file, reference, keep, task, onSend, onClose }: Foun
   );
 }
 
-type FileDial = MachineFile['dials'][number];
+type FileDial = Pick<Dial, 'scale' | 'label' | 'unit'>;
 
 /** One dial's reading: a choice where it has positions, a number where it turns. */
 export function DialReading({

@@ -3,7 +3,7 @@ import { amount, bare } from '@fox-tempo/core/said';
 import { t, tell, tellIf, formatWithUnit, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { arcOf, type Dial, displayed, type Program, readDials } from '@fox-tempo/core/machine';
+import { arcOf, type Dial, displayed, type Program, readDials, toldDials } from '@fox-tempo/core/machine';
 import { modeName } from '@fox-tempo/core/plan';
 import { type UnitSystem } from '@fox-tempo/core/units';
 import { useSettings } from '../../lib/settings.ts';
@@ -48,7 +48,7 @@ export function ReadBack({ editor: { machine } }: { readonly editor: MachineEdit
         }
       >
         <Box display="grid" gap="2.5" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(3, 1fr)' }}>
-          {file.dials.map((dial) => (
+          {toldDials(file).map((dial) => (
             <DialField
               key={dial.id}
               dial={dial}

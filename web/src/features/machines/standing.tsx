@@ -1,4 +1,5 @@
 /** How the machine stands now: process and poles, what is threaded and connected on each feeder, its dials; and its leads' resistance with the trend. */
+import { toldDials } from '@fox-tempo/core/machine';
 import { amount, joined } from '@fox-tempo/core/said';
 import { t, named, fixed } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
@@ -59,7 +60,7 @@ export function Standing({
 
 function standingOf({ standing, file }: MachineResource): StandingSave {
   if (standing) {
-    const { since: _since, ...rest } = standing;
+    const { since: _since, known: _known, from: _from, ...rest } = standing;
     return rest;
   }
   const first = file.feeders[0]?.id ?? 'one';
@@ -147,7 +148,7 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
           </Box>
         );
       })}
-      {file.dials.length > 0 && (
+      {toldDials(file).length > 0 && (
         <Box
           as="section"
           aria-label={t('view.machines.dials-as-they-stand')}
@@ -159,7 +160,7 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
             {t('view.bench.dials')}
           </Heading>
           <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="2.5">
-            {file.dials.map((dial) => (
+            {toldDials(file).map((dial) => (
               <DialReading
                 key={dial.id}
                 dial={dial}

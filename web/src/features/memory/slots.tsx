@@ -6,7 +6,7 @@ import { TextField } from '../../ui/text-field.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { shopTime } from '../../lib/time.ts';
 import { Panel } from '../../ui/panel.tsx';
-import { driftReport, translate } from '@fox-tempo/core/machine';
+import { driftReport, cardOf } from '@fox-tempo/core/machine';
 import { useTask } from '../../lib/use-task.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Action } from '../../ui/action.tsx';
@@ -59,7 +59,7 @@ function ChooseSlot({
   const present = entryOf(slot);
   const program = seam.revision?.program;
   if (!program) return null;
-  const dials = Object.fromEntries(translate(file, program).dials.map((dial) => [dial.dialId, dial.value]));
+  const dials = Object.fromEntries(cardOf(file, program).dials.map((dial) => [dial.dialId, dial.value]));
   const differs = present
     ? driftReport(file, present.dials, dials, program).filter((line) => line.verdict !== 'same')
     : [];

@@ -2,6 +2,7 @@
  * A lane for each machine, a shift to the width of the page: changeovers hatched, work in colour, late work marked, held work with a bar at its left; the end of each shift as a line.
  * A bar is moved by hand: dragged, or by the arrow keys; what stands before it is held with it and the rest is planned again.
  */
+import { whyNot, whyNotWords } from '@fox-tempo/core/machine';
 import {
   closestCenter,
   DndContext,
@@ -15,12 +16,11 @@ import {
 } from '@dnd-kit/core';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, NamedJob } from '@fox-tempo/contract';
-import { hoursMinutes, barsOn, usualShifts, whyNot, type DayPlan } from '@fox-tempo/core/day-plan';
+import { hoursMinutes, barsOn, usualShifts, type DayPlan } from '@fox-tempo/core/day-plan';
 import { useEffect, useRef, useState } from 'react';
-import { t } from '../../lib/words.ts';
+import { t, tell } from '../../lib/words.ts';
 import { Bar } from './bar.tsx';
 import { letGo, placeAt, put, stepped, type Fixed, type Step } from './move.ts';
-import { whyNotWords } from './why-not.ts';
 
 export interface BarsProps {
   readonly plan: DayPlan;
@@ -54,7 +54,7 @@ export function Bars({ plan, machines, jobs, fixed, onFixed }: BarsProps) {
     if (!lane) return;
     const why = whyNot(lane.file, job.program);
     if (why) {
-      say(whyNotWords(lane.file, job.program, why));
+      say(tell(whyNotWords(lane.file, job.program, why)));
       return;
     }
     say(t('view.run-plan.put-at', { seam: job.name, machine: lane.file.name, place: at + 1 }));
@@ -69,7 +69,7 @@ export function Bars({ plan, machines, jobs, fixed, onFixed }: BarsProps) {
     }
     if ('why' in to) {
       const lane = laneOf(to.machineId);
-      if (lane) say(whyNotWords(lane.file, job.program, to.why));
+      if (lane) say(tell(whyNotWords(lane.file, job.program, to.why)));
       return;
     }
     moving.current = job.id;

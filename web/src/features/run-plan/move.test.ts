@@ -19,6 +19,7 @@ const plan: DayPlan = {
   bound: 0,
   provenBest: true,
   unplaced: [],
+  halfDescribed: [],
 };
 const lanes: Lane[] = [rowan, alder];
 const job = (id: string) => ({ id, program: seam().revision!.program, arcMinutes: 1, quantity: 1 });

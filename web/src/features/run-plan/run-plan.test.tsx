@@ -108,7 +108,16 @@ describe('the run plan', () => {
       },
     ];
     const bar = { machineId: 'rowan', jobId: 'o2/axle', setupMinutes: 6, fromMinute: 6, toMinute: 27, lateMinutes: 0 };
-    const plan = { bars: [bar], setupMinutes: 6, lateMinutes: 0, cost: 6, bound: 6, provenBest: true, unplaced: [] };
+    const plan = {
+      bars: [bar],
+      setupMinutes: 6,
+      lateMinutes: 0,
+      cost: 6,
+      bound: 6,
+      provenBest: true,
+      unplaced: [],
+      halfDescribed: [],
+    };
     const text = planCalendar(plan, jobs, [rowan], new Date(2026, 10, 26, 9));
     expect(text).toMatch(/^BEGIN:VCALENDAR/);
     expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(1);

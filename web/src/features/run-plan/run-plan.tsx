@@ -19,7 +19,7 @@ import { Bars } from './bars.tsx';
 import { OrderOfWork } from './order-of-work.tsx';
 import { planCsv } from './plan-csv.ts';
 import { Totals } from './totals.tsx';
-import { Overdue, Pauses, RunningOut, Unplaced } from './warnings.tsx';
+import { LeftOut, Overdue, Pauses, RunningOut, Unplaced } from './warnings.tsx';
 
 export async function loadRunPlan({ request }: { request: Request }) {
   const [orders, machines, seams, stock] = await Promise.all([
@@ -111,6 +111,7 @@ export function RunPlan() {
             {answer && <Totals plan={answer} proof={proof} onBetter={onFixed} />}
             {answer && <Overdue plan={answer} jobs={jobs} />}
             {answer && <Unplaced plan={answer} jobs={jobs} machines={machines} away={kept.away} />}
+            {answer && <LeftOut plan={answer} machines={here} />}
             {answer && <RunningOut plan={answer} jobs={jobs} machines={here} stock={stock} />}
             {answer && <Pauses plan={answer} jobs={jobs} machines={here} />}
             <Panel title={t('view.run-plan.machine-by-machine')}>

@@ -1,13 +1,13 @@
 /** What the plan cannot mend by itself: pauses, what runs out, jobs that no machine here can say, orders whose day is over. */
+import { whyNot, whyNotWords, missingWords } from '@fox-tempo/core/machine';
 import type { MachineResource, NamedJob, Stock } from '@fox-tempo/contract';
 import { Box } from '@chakra-ui/react';
-import { hoursMinutes, nearestTo, pauseOn, runsOut, whyNot, type DayPlan } from '@fox-tempo/core/day-plan';
+import { hoursMinutes, nearestTo, pauseOn, runsOut, type DayPlan } from '@fox-tempo/core/day-plan';
 import { amount } from '@fox-tempo/core/said';
 import { Link } from 'react-router';
 import { shopDate, shopDay } from '../../lib/time.ts';
-import { t } from '../../lib/words.ts';
+import { t, tell } from '../../lib/words.ts';
 import { Notice } from '../../ui/notice.tsx';
-import { whyNotWords } from './why-not.ts';
 
 interface WarningProps {
   readonly plan: DayPlan;
@@ -95,11 +95,32 @@ export function Unplaced({
             {down.length > 0
               ? t('view.run-plan.only-what-is-down', { machines: down.map(({ file }) => file.name).join(', ') })
               : nearest?.why
-                ? whyNotWords(nearest.machine.file, job.program, nearest.why)
+                ? tell(whyNotWords(nearest.machine.file, job.program, nearest.why))
                 : t('view.run-plan.no-machine-is-there')}
           </Box>
         );
       })}
+    </Notice>
+  );
+}
+
+/** Machines on which nothing can be planned, with what is missing and the way to add it. */
+export function LeftOut({ plan, machines }: { readonly plan: DayPlan; readonly machines: readonly MachineResource[] }) {
+  const named = plan.halfDescribed.flatMap(({ machineId, missing }) => {
+    const machine = machines.find(({ id }) => id === machineId);
+    return machine ? [{ machine, missing }] : [];
+  });
+  if (named.length === 0) return null;
+  return (
+    <Notice level="note" word={t('view.run-plan.left-out')}>
+      {named.map(({ machine, missing }) => (
+        <Box key={machine.id}>
+          {tell(missingWords(machine.file.name, missing))}{' '}
+          <Box asChild textDecoration="underline">
+            <Link to={`/machines/${machine.id}`}>{t('view.run-plan.describe-it')}</Link>
+          </Box>
+        </Box>
+      ))}
     </Notice>
   );
 }

@@ -15,8 +15,8 @@ import { Box } from '@chakra-ui/react';
 import { useTask } from '../../lib/use-task.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
 
-import { type Program, translate } from '@fox-tempo/core/machine';
-import { changeover, checkLoaded, type MachineState, type SetupStep } from '@fox-tempo/core/setup';
+import { type Program, cardOf } from '@fox-tempo/core/machine';
+import { changeover, checkLoaded, type MachineState, type SetupStep, unknownState } from '@fox-tempo/core/setup';
 import { type MachineResource, type SeamResource } from '@fox-tempo/contract';
 export function Walk({
   seam,
@@ -31,7 +31,7 @@ export function Walk({
 }) {
   // Without the shop's own times the usual ones stand; the walk does not wait for them.
   const { data: times = { minutes: {} } } = useDoor('stepTimes', { params: { id: machine.id } });
-  const state: MachineState = machine.standing ?? unknownState(machine);
+  const state: MachineState = machine.standing ?? unknownState(machine.file);
   const list = changeover(machine.file, state, program, times.minutes);
   const check = checkLoaded(machine.file, state, program);
   const keep = `setup/${machine.id}/${seam.id}/${seam.revision?.number ?? 0}/${machine.version}`;
@@ -49,7 +49,7 @@ export function Walk({
   const writeDown = () =>
     void task.run(async () => {
       const { file, standing } = machine;
-      const dials = Object.fromEntries(translate(file, program).dials.map((dial) => [dial.dialId, dial.value]));
+      const dials = Object.fromEntries(cardOf(file, program).dials.map((dial) => [dial.dialId, dial.value]));
       const { needed, feederId } = list;
       const { process, polarity, ctwdMm: _reach, ...feeder } = needed;
       onStands(
@@ -58,8 +58,9 @@ export function Walk({
           polarity,
           feederId,
           feeders: { ...standing?.feeders, [feederId]: feeder },
-          dials: { ...standing?.dials, ...dials },
+          dials,
           slot: null,
+          from: 'set-up',
         }),
       );
       forget();
@@ -174,14 +175,4 @@ export function Walk({
       </Box>
     </Box>
   );
-}
-
-function unknownState({ file }: MachineResource): MachineState {
-  return {
-    process: 'gas-metal',
-    polarity: 'electrode-positive',
-    feederId: file.feeders[0]?.id ?? 'one',
-    feeders: {},
-    dials: {},
-  };
 }

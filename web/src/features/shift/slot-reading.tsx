@@ -1,7 +1,7 @@
 /** Reading a machine's free dials at the start of a shift: large keys, in under a minute; and putting back what drifted. */
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource, ShiftSlot } from '@fox-tempo/contract';
-import { displayed, handOfDial, isNumeric, putBack, type Dial } from '@fox-tempo/core/machine';
+import { displayed, handOfDial, isNumeric, putBack, type Dial, toldDials } from '@fox-tempo/core/machine';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../data/api.ts';
@@ -28,7 +28,9 @@ export function Reading({
   const may = useMay('noteFound');
   const task = useTask();
   const [found, setFound] = useState<Dials>({});
-  const dials = machine.file.dials.filter((dial) => handOfDial(dial) === 'free' && slot.dials[dial.id] !== undefined);
+  const dials = toldDials(machine.file).filter(
+    (dial) => handOfDial(dial) === 'free' && slot.dials[dial.id] !== undefined,
+  );
   const send = (values: Dials, isPutBack = false) =>
     task.run(async () => {
       await api.noteFound(machine.id, slot.slot, {

@@ -1,7 +1,7 @@
 /** Against the last passed trial on this machine: only the dials that stand otherwise now, to be put back one by one. */
 import { Box } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
-import { translate } from '@fox-tempo/core/machine';
+import { cardOf } from '@fox-tempo/core/machine';
 import { Link } from 'react-router';
 import { useDoor } from '../../data/queries.ts';
 import type { StandingMachine } from '../../lib/as-stands.ts';
@@ -23,7 +23,7 @@ export function LastPassed({ seam, machine, dials }: LastPassedProps) {
   const { data: passed } = useDoor('trial', { params: { id: id ?? '' } }, id !== undefined);
   const program = seam.revision?.program;
   if (!passed || !program) return null;
-  const card = translate(machine.file, program).dials;
+  const card = cardOf(machine.file, program).dials;
   const otherwise = card.flatMap(({ dialId, label, value }) => {
     const was = passed.body.dials[dialId];
     const now = dials[dialId] ?? value;

@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import { addressOf, type MachineResource, type SeamResource, type StandInBead } from '@fox-tempo/contract';
 import { causeCodes, causes, type CauseCode } from '@fox-tempo/core/judge';
-import { translate } from '@fox-tempo/core/machine';
+import { cardOf } from '@fox-tempo/core/machine';
 import { useState } from 'react';
 import { api } from '../../data/api.ts';
 import { t, tell } from '../../lib/words.ts';
@@ -56,7 +56,7 @@ export function StandInPanel({
     });
   };
   const program = seam.revision?.program;
-  const card = program ? translate(machine.file, program).dials : [];
+  const card = program ? cardOf(machine.file, program).dials : [];
   return (
     <Panel
       title={t('view.trials.stand-in-for', { machine: machine.file.name })}

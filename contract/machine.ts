@@ -80,6 +80,8 @@ const dial = z.looseObject({
   modes: z.array(modeField).optional(),
   hand: z.enum(['free', 'fixed']).optional(),
   senseTested: z.boolean().optional(),
+  /** False while nobody has measured what one unit moves. */
+  unitTested: z.boolean().optional(),
   evidence: z.array(evidence).max(50).optional(),
 });
 

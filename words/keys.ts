@@ -793,6 +793,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.data.the-server-cannot-be-reached': null;
   readonly 'view.data.the-server-does-not-answer': null;
   readonly 'view.dial-card.a-starting-point-from-a': null;
+  readonly 'view.dial-card.arc-at-these-steps': { readonly arc: SaidValue };
   readonly 'view.dial-card.as-calibrated-with-this-wire': null;
   readonly 'view.dial-card.as-needed': { readonly display: SaidValue; readonly standing: number };
   readonly 'view.dial-card.at-the-nozzle-middle-of': null;
@@ -1395,6 +1396,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.edit': { readonly dial: SaidValue };
   readonly 'view.machines.edit-2': null;
   readonly 'view.machines.empty': null;
+  readonly 'view.machines.enter-what-is-loaded-first': null;
   readonly 'view.machines.enter-what-is-on-it': null;
   readonly 'view.machines.entered': { readonly since: SaidValue };
   readonly 'view.machines.entered-2': { readonly since: SaidValue };
@@ -1437,6 +1439,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.history-of-slot': { readonly slot: SaidValue };
   readonly 'view.machines.how-it-counts': null;
   readonly 'view.machines.how-it-says-the-slow': null;
+  readonly 'view.machines.i-know-what-a-unit-is': null;
   readonly 'view.machines.i-know-which-way-it': null;
   readonly 'view.machines.import-a-table': null;
   readonly 'view.machines.import-chart-lines': null;
@@ -1473,6 +1476,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.label-figure-with-between-a': null;
   readonly 'view.machines.leads-gun-and-clamp': null;
   readonly 'view.machines.left-in-the-old': null;
+  readonly 'view.machines.leg-measured': null;
   readonly 'view.machines.let-go': null;
   readonly 'view.machines.liner': null;
   readonly 'view.machines.loading-what-stood-here-before': null;
@@ -1484,6 +1488,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.lowest-voltage': null;
   readonly 'view.machines.m-at-the-last-reading': { readonly perMonth: SaidValue; readonly words: SaidValue };
   readonly 'view.machines.meant': { readonly meant: SaidValue; readonly unit: SaidValue };
+  readonly 'view.machines.measure-a-unit': null;
   readonly 'view.machines.measured-now': null;
   readonly 'view.machines.memories-called-by-taps-of': null;
   readonly 'view.machines.memory': null;
@@ -1635,6 +1640,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.the-machines-word': null;
   readonly 'view.machines.the-number-is-only-an': { readonly number: SaidValue };
   readonly 'view.machines.the-other-way-over-a': null;
+  readonly 'view.machines.the-same-set-high': { readonly dial: SaidValue };
   readonly 'view.machines.the-same-with-high-nothing': { readonly dial: SaidValue };
   readonly 'view.machines.the-set-value-is-the': null;
   readonly 'view.machines.the-set-value-is-the-2': null;
@@ -1652,6 +1658,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.to-look-at': null;
   readonly 'view.machines.to-the-stock': null;
   readonly 'view.machines.transfer-mode': null;
+  readonly 'view.machines.travel-timed': null;
   readonly 'view.machines.tried-by': {
     readonly by: SaidValue;
     readonly note: SaidValue;
@@ -1663,6 +1670,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.try-which-way-runs': { readonly dial: SaidValue };
   readonly 'view.machines.two-beads-for': { readonly dial: SaidValue };
   readonly 'view.machines.two-beads-for-4-minutes': { readonly dial: SaidValue };
+  readonly 'view.machines.two-beads-unit': { readonly dial: SaidValue };
   readonly 'view.machines.two-side-by-side': null;
   readonly 'view.machines.undo-the-last-change': null;
   readonly 'view.machines.unit': null;
@@ -1673,8 +1681,11 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.voltage-off': null;
   readonly 'view.machines.volts-against-the-machines-line': null;
   readonly 'view.machines.volts-for-one-unit': null;
+  readonly 'view.machines.volts-shown': null;
   readonly 'view.machines.volts-wire-sizes-displays-taps': null;
   readonly 'view.machines.way': null;
+  readonly 'view.machines.weld-low-measure-leg': { readonly dial: SaidValue; readonly length: SaidValue };
+  readonly 'view.machines.weld-low-read-volts': { readonly dial: SaidValue; readonly length: SaidValue };
   readonly 'view.machines.what-cannot-be-read': null;
   readonly 'view.machines.what-each-point-misses-by': null;
   readonly 'view.machines.what-is-described-here-is': null;
@@ -2250,6 +2261,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.free-the-setting': null;
   readonly 'view.seams.gas-for-it': null;
   readonly 'view.seams.go-to-its-sheet': null;
+  readonly 'view.seams.grade-in-words': null;
+  readonly 'view.seams.grade-not-chosen': null;
+  readonly 'view.seams.grade-of-the-list': null;
   readonly 'view.seams.hazards-and-cautions': null;
   readonly 'view.seams.heat-input': null;
   readonly 'view.seams.hide-the-sums': null;
@@ -3206,4 +3220,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4458;
+export const sentenceCount = 4495;

@@ -3,6 +3,7 @@
  * limits; a carbon equivalent for a real seam belongs to the mill certificate. Sources: EN 10025-2, EN 10305-5, EN 10346, EN 10088-1, EN 573-3.
  */
 import { say, amount, bare, type Phrase } from '../said/index.ts';
+import type { FillerCode } from './fillers.ts';
 import type { MaterialGroup } from './materials.ts';
 
 export interface Grade {
@@ -19,30 +20,65 @@ export interface Grade {
     readonly Cu: number;
     readonly Ni: number;
   };
+  /** Words that name it in a free text, beside its code. */
+  readonly names: readonly string[];
+  /** Fillers that are meant for it, the first choice first; empty: any of the metal's. */
+  readonly fillers: readonly FillerCode[];
+  /** What never goes into it, and why. */
+  readonly refused?: {
+    readonly fillers: readonly FillerCode[];
+    readonly why: 'consumables.brittle-phase-with-magnesium';
+  };
+  /** What is said of a filler that is not meant for it; left out: that another one is. With no filler of its own, said of every one. */
+  readonly otherwise?: GradeSentence;
   /** What a welder should know about it. */
   readonly note: Phrase;
 }
 
+type GradeSentence =
+  | 'consumables.another-filler-is-meant'
+  | 'consumables.lacks-its-molybdenum'
+  | 'consumables.zinc-boils-into-this-wire'
+  | 'consumables.no-filler-here-matches-it'
+  | 'consumables.softer-than-the-plate'
+  | 'consumables.weakens-magnesium-plate';
+
 export const grades: readonly Grade[] = [
   {
-    code: 'S235JR',
-    alias: '1.0038',
+    code: 'S235',
+    alias: 'S235JR, 1.0038',
     group: 'steel',
     composition: { C: 0.12, Mn: 0.9, Mo: 0.01, Cr: 0.05, Cu: 0.1, Ni: 0.05 },
+    names: ['S235JR', 'S235J0', 'S235J2', '1.0038'],
+    fillers: ['steel-solid', 'steel-metal-cored', 'steel-flux-cored', 'steel-self-shielded'],
     note: say('consumables.plain-structural-steel'),
   },
   {
-    code: 'S355J2',
-    alias: '1.0577',
+    code: 'S355',
+    alias: 'S355J2, 1.0577',
     group: 'steel',
     composition: { C: 0.16, Mn: 1.4, Mo: 0.02, Cr: 0.1, Cu: 0.1, Ni: 0.1 },
+    names: ['S355J2', 'S355JR', 'S355MC', 'S355NL', '1.0577'],
+    fillers: ['steel-solid', 'steel-metal-cored', 'steel-flux-cored', 'steel-self-shielded'],
     note: say('consumables.structural-steel-preheat-from-thick'),
+  },
+  {
+    code: 'S700MC',
+    alias: '1.8974',
+    group: 'steel',
+    composition: { C: 0.06, Mn: 1.8, Mo: 0.1, Cr: 0.05, Cu: 0.05, Ni: 0.05 },
+    names: ['1.8974', 'S650MC', 'S690QL'],
+    fillers: [],
+    otherwise: 'consumables.softer-than-the-plate',
+    note: say('consumables.high-strength-little-heat'),
   },
   {
     code: 'E235',
     alias: '1.0308, tube',
     group: 'steel',
     composition: { C: 0.12, Mn: 0.7, Mo: 0.01, Cr: 0.05, Cu: 0.1, Ni: 0.05 },
+    names: ['1.0308'],
+    fillers: ['steel-solid', 'steel-metal-cored', 'steel-flux-cored', 'steel-self-shielded'],
     note: say('consumables.precision-tube'),
   },
   {
@@ -50,37 +86,88 @@ export const grades: readonly Grade[] = [
     alias: '1.0330, sheet',
     group: 'steel',
     composition: { C: 0.06, Mn: 0.3, Mo: 0.01, Cr: 0.03, Cu: 0.05, Ni: 0.03 },
+    names: ['1.0330'],
+    fillers: ['steel-solid', 'steel-metal-cored', 'steel-flux-cored', 'steel-self-shielded'],
     note: say('consumables.cold-rolled-sheet'),
   },
   {
     code: 'DX51D+Z275',
     alias: 'hot-dip galvanised sheet',
     group: 'galvanised',
+    names: ['DX51D', 'Z275', 'Z140', 'Z100', 'galvanised'],
+    fillers: ['cusi3'],
+    otherwise: 'consumables.zinc-boils-into-this-wire',
     note: say('consumables.zinc-boils-at-braze-or', { temperature907: amount('temperature', 907) }),
   },
-  { code: '304L', alias: '1.4307', group: 'stainless', note: say('consumables.filler-308l-type') },
-  { code: '316L', alias: '1.4404', group: 'stainless', note: say('consumables.filler-316l-type') },
+  {
+    code: '304L',
+    alias: '1.4307',
+    group: 'stainless',
+    names: ['1.4307', '304', '1.4301'],
+    fillers: ['stainless-308l', 'stainless-316l', 'stainless-309l'],
+    note: say('consumables.filler-308l-type'),
+  },
+  {
+    code: '316L',
+    alias: '1.4404',
+    group: 'stainless',
+    names: ['1.4404', '316', '1.4401', '316Ti', '1.4571'],
+    fillers: ['stainless-316l'],
+    otherwise: 'consumables.lacks-its-molybdenum',
+    note: say('consumables.filler-316l-type'),
+  },
+  {
+    code: '2205',
+    alias: '1.4462, duplex',
+    group: 'stainless',
+    names: ['1.4462', 'duplex'],
+    fillers: ['stainless-309l'],
+    otherwise: 'consumables.no-filler-here-matches-it',
+    note: say('consumables.duplex-little-heat'),
+  },
   {
     code: '430',
     alias: '1.4016',
     group: 'stainless',
+    names: ['1.4016'],
+    fillers: ['stainless-309l', 'stainless-308l'],
     note: say('consumables.ferritic-little-heat-grain-grows'),
   },
   {
     code: '5754',
     alias: 'AlMg3',
     group: 'aluminium',
+    names: ['AlMg3', 'EN AW-5754'],
+    fillers: ['aluminium-5356'],
+    otherwise: 'consumables.weakens-magnesium-plate',
     note: say('consumables.filler-almg5-hold-interpass-at', {
       temperature100From: bare('temperature', 100),
       temperature120: amount('temperature', 120),
     }),
   },
-  { code: '5083', alias: 'AlMg4.5Mn', group: 'aluminium', note: say('consumables.filler-almg5-never-alsi5-brittle') },
   {
-    code: '6082',
+    code: '5083',
+    alias: 'AlMg4.5Mn',
+    group: 'aluminium',
+    names: ['AlMg4.5Mn', 'EN AW-5083'],
+    fillers: ['aluminium-5356'],
+    refused: { fillers: ['aluminium-4043'], why: 'consumables.brittle-phase-with-magnesium' },
+    note: say('consumables.filler-almg5-never-alsi5-brittle'),
+  },
+  {
+    code: '6082-T6',
     alias: 'AlSi1MgMn',
     group: 'aluminium',
+    names: ['6082', 'AlSi1MgMn', 'EN AW-6082'],
+    fillers: ['aluminium-4043', 'aluminium-5356'],
     note: say('consumables.alsi5-flows-and-resists-cracking'),
   },
-  { code: '6060', alias: 'AlMgSi, extrusion', group: 'aluminium', note: say('consumables.as-6082') },
+  {
+    code: '6060',
+    alias: 'AlMgSi, extrusion',
+    group: 'aluminium',
+    names: ['AlMgSi', '6063', 'EN AW-6060'],
+    fillers: ['aluminium-4043', 'aluminium-5356'],
+    note: say('consumables.as-6082'),
+  },
 ];

@@ -20,5 +20,6 @@ export {
   type GasComposition,
 } from './gases.ts';
 export { materialGroups, materialOf, materials, type Material, type MaterialGroup } from './materials.ts';
+export { gradeFit, gradeNamed, type GradeFit } from './grade-filler.ts';
 export { grades, type Grade } from './grades.ts';
 export { sameSizeMm, sameWire } from './same-wire.ts';

@@ -4,6 +4,14 @@ export { chartNumber, lineDial, toldDials } from './description/told-dials.ts';
 export { missingOf, missingParts, rmsCurrentA, whyNot, type CannotWeld, type MissingPart } from './dials/can-weld.ts';
 export { missingWords, whyNotWords } from './dials/why-not-words.ts';
 export { cardOf } from './dials/card.ts';
+export {
+  measurable,
+  unitFromTests,
+  unitMeasures,
+  type MeasuredQuantity,
+  type UnitReading,
+  type UnitScale,
+} from './learning/unit-test.ts';
 export { compareMachines, type ComparedLine, type Comparison } from './dials/compare.ts';
 export { directionTestFor, triggerTestFor, withDirection, type DirectionTest } from './learning/direction.ts';
 export { believableOffsetMm, neutralOffsetMm, wishedFigures, type Circuit } from './dials/wished.ts';

@@ -1,4 +1,5 @@
 /** A program as the question the arc simulation is asked: the source that its mode needs, set where the program sets it, on a machine with its leads, and with what may be wrong. */
+import type { DialSetting } from './dials/dial-setting.ts';
 import type { SimulationInput } from '../simulation/index.ts';
 import { isPulsed } from '../plan/index.ts';
 import { arcOf } from './arc-of.ts';
@@ -113,10 +114,21 @@ export function asDialled(asked: Program, machine: Machine): Program {
     const dial = dials.find((one) => one.quantity === quantity);
     return dial?.error ?? 0;
   };
-  const wish = dials.find((one) => one.quantity === 'wireFeedMPerMin')?.wishedQuantity;
-  const feedFactor = wish === undefined ? 1 : 1 + miss('wireFeedMPerMin') / wish;
+  const feedFactor = feedFactorOf(program, dials);
   const moved = atFeed(program, feedFactor);
   return { ...moved, trimMm: moved.trimMm + miss('trimMm'), stiffness: moved.stiffness + miss('stiffness') };
+}
+
+/** Feed where the master dial's step really stands, over the feed wished; an ampere dial misses in the feed that its current melts. */
+function feedFactorOf(program: Program, dials: readonly DialSetting[]): number {
+  const byFeed = dials.find(({ quantity }) => quantity === 'wireFeedMPerMin');
+  if (byFeed?.wishedQuantity !== undefined) return 1 + (byFeed.error ?? 0) / byFeed.wishedQuantity;
+  const byCurrent = dials.find(({ quantity }) => quantity === 'meanCurrentA');
+  if (byCurrent?.wishedQuantity === undefined || byCurrent.reachedQuantity === undefined) return 1;
+  const trimMm = program.trimMm + (dials.find(({ quantity }) => quantity === 'trimMm')?.error ?? 0);
+  const arc = arcOf(program, program.ctwdMm, trimMm);
+  const [wished, reached] = [arc.feedAt(byCurrent.wishedQuantity), arc.feedAt(byCurrent.reachedQuantity)];
+  return wished === undefined || reached === undefined ? 1 : reached / wished;
 }
 
 /** Set-point of a constant-voltage source for a program without pulses, V. */

@@ -100,7 +100,10 @@ export const issueCodes = {
   'wire-unknown': null,
   'feed-unknown': null,
   'nothing-to-turn': null,
+  'grade-filler': 'fillers that suit the grade',
   'no-swing-dial': null,
+  'not-measurable': null,
+  'negative-feed': null,
   'same-value': null,
   'too-near': 'least distance',
   // Sequence and score

@@ -1,6 +1,6 @@
 /** Hazards where they arise, and cautions a plan should carry: said with the setting, never instead of it. */
 import { say, amount, type Phrase } from '../said/index.ts';
-import { fillerOf, gasOf, type FillerCode } from '../consumables/index.ts';
+import { fillerOf, gasOf, gradeFit, gradeNamed, type FillerCode } from '../consumables/index.ts';
 import type { Warning } from '../outcome/index.ts';
 import type { GunAngles } from './gun-angles.ts';
 import type { PlanInput } from './input.ts';
@@ -28,6 +28,18 @@ export function hazardWarnings({ seam, filler: code }: PlanInput): Warning[] {
   return warnings;
 }
 
+/** What the grade says of the filler; a grade that nobody knows is said, since then only the metal was looked at. */
+function gradeWarnings({ seam: { grade: text = '', materialGroup }, filler }: PlanInput): Warning[] {
+  if (text.trim() === '') return [];
+  const grade = gradeNamed(text, materialGroup);
+  if (!grade)
+    return [
+      { code: 'grade-unknown', level: 'note', message: say('plan.grade-is-not-on-the-list', { grade: text.trim() }) },
+    ];
+  const fit = gradeFit(grade, filler);
+  return fit ? [{ code: 'grade-filler', level: 'caution', message: fit.message }] : [];
+}
+
 /** What joint, position and wire choice ask the welder to watch. */
 export function seamWarnings(input: PlanInput): Warning[] {
   const { seam, filler: code, gas, mode } = input;
@@ -37,6 +49,7 @@ export function seamWarnings(input: PlanInput): Warning[] {
   const thinner = thinnerMm(seam.thicknessesMm);
   const filler = fillerOf(code);
   const limit = widestGapMm(thinner);
+  warnings.push(...gradeWarnings(input));
   if (seam.gapMm > limit) {
     caution(
       'gap-too-wide',

@@ -1,6 +1,6 @@
 /** What a plan is asked, and every reason to refuse it before anything is computed. */
-import { say, inSentence } from '../said/index.ts';
-import { fillerOf, materialOf, type FillerCode, type MaterialGroup } from '../consumables/index.ts';
+import { say, inSentence, joined } from '../said/index.ts';
+import { fillerOf, gradeFit, gradeNamed, materialOf, type FillerCode, type MaterialGroup } from '../consumables/index.ts';
 import { rangeIssues, type Issue } from '../outcome/index.ts';
 import { gasIssues, pulseGateIssues, sprayGasIssues, type MachineLimits } from '../pulse/index.ts';
 import type { ArcIntent } from './arc-intents.ts';
@@ -70,6 +70,7 @@ export function planInputIssues(input: PlanInput): Issue[] {
   const { gapMm, legMm, lengthMm, travelMmPerMin, plateC } = seam;
   issues.push(...rangeIssues({ gapMm, legMm, lengthMm, travelMmPerMin, plateC }, 'seam.'));
   issues.push(...materialIssues(input));
+  if (issues.length === 0) issues.push(...gradeIssues(input));
   issues.push(...modeIssues(input));
   if (issues.length === 0) issues.push(...edgeIssues(input));
   if (seam.legMm !== undefined && !jointRule(seam.joint).isFillet) {
@@ -136,6 +137,28 @@ function modeIssues({ mode, filler: code, gas, seam }: PlanInput): Issue[] {
     });
   }
   return issues;
+}
+
+/** A filler that never goes into the grade. */
+function gradeIssues({ seam, filler }: PlanInput): Issue[] {
+  const grade = seam.grade === undefined ? undefined : gradeNamed(seam.grade, seam.materialGroup);
+  const fit = grade && gradeFit(grade, filler);
+  if (fit?.verdict !== 'refused') return [];
+  return [
+    {
+      path: 'filler',
+      code: 'grade-filler',
+      message: fit.message,
+      limit: fit.instead,
+      got: filler,
+      hint: say('plan.take-a-filler-for-the-grade', {
+        fillers: joined(
+          fit.instead.map((code) => fillerOf(code).name),
+          ' / ',
+        ),
+      }),
+    },
+  ];
 }
 
 function materialIssues({ seam, filler: code }: PlanInput): Issue[] {

@@ -38,11 +38,18 @@ export interface CoreSentences {
   readonly 'consumables.aluminium': null;
   readonly 'consumables.aluminium-almg5': null;
   readonly 'consumables.aluminium-alsi5': null;
+  readonly 'consumables.another-filler-is-meant': {
+    readonly best: SaidValue;
+    readonly filler: SaidValue;
+    readonly grade: SaidValue;
+  };
   readonly 'consumables.argon': null;
   readonly 'consumables.as-6082': null;
+  readonly 'consumables.brittle-phase-with-magnesium': { readonly filler: SaidValue; readonly grade: SaidValue };
   readonly 'consumables.check-the-group-letter-and': null;
   readonly 'consumables.cold-rolled-sheet': null;
   readonly 'consumables.copper-silicon-brazing-wire': null;
+  readonly 'consumables.duplex-little-heat': null;
   readonly 'consumables.ferritic-little-heat-grain-grows': null;
   readonly 'consumables.filler-308l-type': null;
   readonly 'consumables.filler-316l-type': null;
@@ -53,12 +60,20 @@ export interface CoreSentences {
   readonly 'consumables.filler-almg5-never-alsi5-brittle': null;
   readonly 'consumables.galvanised-steel': null;
   readonly 'consumables.helium': null;
+  readonly 'consumables.high-strength-little-heat': null;
   readonly 'consumables.is-not-a-gas-designation': { readonly code: SaidValue };
+  readonly 'consumables.lacks-its-molybdenum': {
+    readonly best: SaidValue;
+    readonly filler: SaidValue;
+    readonly grade: SaidValue;
+  };
   readonly 'consumables.mild-steel-solid': null;
+  readonly 'consumables.no-filler-here-matches-it': { readonly best: SaidValue; readonly grade: SaidValue };
   readonly 'consumables.no-gas': null;
   readonly 'consumables.oxygen': null;
   readonly 'consumables.plain-structural-steel': null;
   readonly 'consumables.precision-tube': null;
+  readonly 'consumables.softer-than-the-plate': { readonly filler: SaidValue; readonly grade: SaidValue };
   readonly 'consumables.stainless': null;
   readonly 'consumables.stainless-308l-type-solid': null;
   readonly 'consumables.stainless-309l-type-solid': null;
@@ -71,7 +86,17 @@ export interface CoreSentences {
   readonly 'consumables.structural-steel-preheat-from-thick': null;
   readonly 'consumables.these-percentages-do-not-belong': { readonly code: SaidValue; readonly group: SaidValue };
   readonly 'consumables.use-the-iso-14175-designation': null;
+  readonly 'consumables.weakens-magnesium-plate': {
+    readonly best: SaidValue;
+    readonly filler: SaidValue;
+    readonly grade: SaidValue;
+  };
   readonly 'consumables.zinc-boils-at-braze-or': { readonly temperature907: SaidValue };
+  readonly 'consumables.zinc-boils-into-this-wire': {
+    readonly best: SaidValue;
+    readonly filler: SaidValue;
+    readonly grade: SaidValue;
+  };
   readonly 'consumption.bar-a-part-takes-with': {
     readonly flow: SaidValue;
     readonly keptBack: SaidValue;
@@ -535,6 +560,14 @@ export interface CoreSentences {
   readonly 'machine.arc-trim-of-the-end': null;
   readonly 'machine.arc-trim-of-the-second': null;
   readonly 'machine.arc-trim-of-the-start': null;
+  readonly 'machine.arc-unit-sum': {
+    readonly field: SaidValue;
+    readonly one: SaidValue;
+    readonly two: SaidValue;
+    readonly unit: SaidValue;
+    readonly volts: SaidValue;
+    readonly volts2: SaidValue;
+  };
   readonly 'machine.at-may-weld-of-ten': {
     readonly current: SaidValue;
     readonly duty: SaidValue;
@@ -543,6 +576,7 @@ export interface CoreSentences {
   readonly 'machine.below': null;
   readonly 'machine.both-tests-stand-at-a': { readonly dialValue: SaidValue };
   readonly 'machine.burn-back': null;
+  readonly 'machine.by-these-beads-the-feed-is-negative': { readonly dial: SaidValue; readonly feed: SaidValue };
   readonly 'machine.cannot-be-read-back-because': { readonly label: SaidValue; readonly why: SaidValue };
   readonly 'machine.cannot-drag-along-the-quantity': { readonly label: SaidValue; readonly quantity: SaidValue };
   readonly 'machine.cannot-tell': null;
@@ -573,6 +607,13 @@ export interface CoreSentences {
   readonly 'machine.faster': null;
   readonly 'machine.faster-approach': null;
   readonly 'machine.faster-it-pushes-and-stutters': null;
+  readonly 'machine.feed-unit-sum': {
+    readonly feed: SaidValue;
+    readonly feed2: SaidValue;
+    readonly one: SaidValue;
+    readonly two: SaidValue;
+    readonly unit: SaidValue;
+  };
   readonly 'machine.flatter': null;
   readonly 'machine.gas-after': null;
   readonly 'machine.gas-before': null;
@@ -653,6 +694,7 @@ export interface CoreSentences {
   readonly 'machine.longer-wire-left': null;
   readonly 'machine.look-at-the-ripples-long': null;
   readonly 'machine.mean-current': null;
+  readonly 'machine.measure-again-or-mend-the-ends': null;
   readonly 'machine.memory-is-empty-what-comes': { readonly slot: SaidValue };
   readonly 'machine.memory-is-for-not-for': { readonly slot: SaidValue; readonly wrong: SaidValue };
   readonly 'machine.missing-chart': null;
@@ -822,11 +864,13 @@ export interface CoreSentences {
     readonly swings: SaidValue;
     readonly swings2: SaidValue;
   };
+  readonly 'machine.the-two-beads-are-too-alike': { readonly dial: SaidValue };
   readonly 'machine.the-upper-limit-must-lie': { readonly high: SaidValue; readonly low: SaidValue };
   readonly 'machine.there-is-already': { readonly what: SaidValue };
   readonly 'machine.thicker': null;
   readonly 'machine.thickness-on-its-chart': null;
   readonly 'machine.thinner': null;
+  readonly 'machine.this-reading-is-needed': null;
   readonly 'machine.three-beads-for': { readonly label: SaidValue };
   readonly 'machine.to-high-same-mean-feed': {
     readonly highFeed: SaidValue;
@@ -848,10 +892,20 @@ export interface CoreSentences {
   };
   readonly 'machine.turned-up-the-arc': null;
   readonly 'machine.turned-up-the-is': { readonly quantity: SaidValue };
+  readonly 'machine.two-beads-do-not-measure': { readonly dial: SaidValue };
   readonly 'machine.two-positions-of-both-mean': { readonly label: SaidValue; readonly word: SaidValue };
   readonly 'machine.two-settings-of': { readonly label: SaidValue };
   readonly 'machine.two-stops-for': { readonly label: SaidValue };
+  readonly 'machine.unit-not-measured': {
+    readonly dial: SaidValue;
+    readonly neutral: SaidValue;
+    readonly way: SaidValue;
+  };
+  readonly 'machine.unit-stays': { readonly dial: SaidValue; readonly neutral: SaidValue };
   readonly 'machine.wait-with-the-finger-off': null;
+  readonly 'machine.way-down': null;
+  readonly 'machine.way-stay': null;
+  readonly 'machine.way-up': null;
   readonly 'machine.what-does': { readonly mode: SaidValue };
   readonly 'machine.which-runs-by-itself': { readonly machine: SaidValue; readonly quantity: SaidValue };
   readonly 'machine.why-chart': {
@@ -1123,6 +1177,7 @@ export interface CoreSentences {
   readonly 'plan.going-down': null;
   readonly 'plan.going-up': null;
   readonly 'plan.going-up-2': null;
+  readonly 'plan.grade-is-not-on-the-list': { readonly grade: SaidValue };
   readonly 'plan.groove-word': null;
   readonly 'plan.gun-drag': { readonly travel: SaidValue };
   readonly 'plan.gun-push': { readonly travel: SaidValue };
@@ -1298,6 +1353,7 @@ export interface CoreSentences {
     readonly thickness: SaidValue;
   };
   readonly 'plan.sum-6': { readonly base: SaidValue; readonly materialGroup: SaidValue };
+  readonly 'plan.take-a-filler-for-the-grade': { readonly fillers: SaidValue };
   readonly 'plan.take-another-wire-diameter': null;
   readonly 'plan.take-another-wire-diameter-or': null;
   readonly 'plan.taken-as-the-mean-this': null;

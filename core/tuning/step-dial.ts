@@ -9,6 +9,7 @@ import {
   wishedFigures,
   type Machine,
   type Program,
+  type DialSetting,
 } from '../machine/index.ts';
 import { noTune, type PulseNumber, type Tune } from './tune.ts';
 
@@ -33,9 +34,9 @@ export function stepDial(
   steps: number,
 ): DialMove | undefined {
   const { dials } = translate(machine, program);
-  const setting = dials.find((dial) => dial.quantity === quantity);
+  const setting = dials.find((dial) => dial.quantity === quantity) ?? standIn(dials, quantity);
   const dial = machine.dials.find((one) => one.id === setting?.dialId);
-  if (!setting || !dial || !isNumeric(dial.scale) || quantityOf(dial.scale) !== quantity) return undefined;
+  if (!setting || !dial || dial.unitTested === false || !isNumeric(dial.scale) || quantityOf(dial.scale) !== setting.quantity) return undefined;
   const { scale } = dial;
   const line = chartLineFor(machine.chartLines, program) ?? null;
   const wished = wishedFigures(
@@ -57,8 +58,20 @@ export function stepDial(
   // The dial's own zero lies where the machine's line does, and what other dials drag stays as it is.
   const dragged = (setting.reachedQuantity ?? now) - now;
   const offset = quantity === 'trimMm' ? wished.lineOffsetMm : 0;
-  const figure = quantity === 'wireFeedMPerMin' ? meanFeed(program, reached, machine) : reached + dragged + offset;
+  const feedAt = (figure: number) => {
+    if (setting.quantity === 'meanCurrentA') return wished.arc.feedAt(figure);
+    return setting.quantity === 'chartThicknessMm' ? taughtLine(line)?.feedAtThickness(figure) : figure;
+  };
+  const feed = quantity === 'wireFeedMPerMin' ? feedAt(reached) : undefined;
+  if (quantity === 'wireFeedMPerMin' && feed === undefined) return undefined;
+  const figure = feed === undefined ? reached + dragged + offset : meanFeed(program, feed, machine);
   return { dialId: dial.id, quantity, value, figure, atEnd: value !== Number(asked.toFixed(6)) };
+}
+
+/** On a machine that is told amperes or a thickness, that dial moves the feed. */
+function standIn(dials: readonly DialSetting[], quantity: BenchQuantity): DialSetting | undefined {
+  if (quantity !== 'wireFeedMPerMin') return undefined;
+  return dials.find((dial) => dial.quantity === 'meanCurrentA' || dial.quantity === 'chartThicknessMm');
 }
 
 /** The mean feed when the master dial shows this figure; in a beat it may show the high level. */

@@ -8,11 +8,12 @@ import {
   gasName,
   gasOf,
   type Grade,
-  grades,
   materialOf,
   wireAreaMm2,
   wireSizeLabel,
   wireSizes,
+  gradeFit,
+  gradeNamed,
 } from '../consumables/index.ts';
 import { planModes, planSetting, type PlanInput, type PlanMode, type Seam, thinnerMm } from '../plan/index.ts';
 import { gasWarnings } from '../pulse/index.ts';
@@ -45,16 +46,6 @@ interface Judged<T> {
 
 const ruledOut = -1;
 
-/** The known grade that a free text names; undefined when it names none. */
-export function gradeIn(text: string, group: Seam['materialGroup']): Grade | undefined {
-  const said = text.toLowerCase();
-  return grades.find(
-    (grade) =>
-      grade.group === group &&
-      [grade.code, grade.alias.split(',')[0] ?? ''].some((name) => name !== '' && said.includes(name.toLowerCase())),
-  );
-}
-
 export function rankFillers(seam: Seam, wishes: Wishes = {}): RankedChoice<FillerCode>[] {
   return placed(fillers.map(({ code, name }) => ({ value: code, name, ...judgeFiller(code, seam, wishes) })));
 }
@@ -69,20 +60,34 @@ function judgeFiller(
   const out = (reason: Phrase) => ({ score: ruledOut, reasons: [reason] });
   if (!material.families.includes(filler.family))
     return out(say('wire-choice.does-not-join-to-itself', { name: inSentence(material.name) }));
+  const grade = gradeNamed(text, seam.materialGroup);
+  const fit = grade && gradeFit(grade, code);
+  if (fit?.verdict === 'refused') return out(fit.message);
+  const judged = judgeClass(code, seam, grade, { anodised, brazed });
+  // The grade's own list comes before what the metal alone would say.
+  if (!fit || judged.score < 0) return judged;
+  return { ...judged, score: Math.min(judged.score, unfitScore), cautions: [fit.message, ...(judged.cautions ?? [])] };
+}
+
+/** A filler that is cautioned for a grade never comes before one that is meant for it. */
+const unfitScore = 45;
+
+function judgeClass(
+  code: FillerCode,
+  seam: Seam,
+  grade: Grade | undefined,
+  { anodised, brazed }: { readonly anodised: boolean; readonly brazed: boolean },
+): Pick<Judged<FillerCode>, 'score' | 'reasons' | 'cautions'> {
   const facts = fillerFacts[code];
-  const grade = gradeIn(text, seam.materialGroup);
+  const out = (reason: Phrase) => ({ score: ruledOut, reasons: [reason] });
   const thinner = thinnerMm(seam.thicknessesMm);
   const words = [facts.strength, facts.colour];
   switch (code) {
     case 'aluminium-4043':
-      if (grade?.code === '5083') return out(say('wire-choice.makes-a-brittle-phase-with'));
       return {
         score: (grade?.code.startsWith('5') ? 40 : 90) - (anodised ? 50 : 0),
         reasons: [...words, say('wire-choice.flows-best-resists-hot-cracking')],
-        cautions: [
-          ...(grade?.code.startsWith('5') ? [say('wire-choice.weakens-a-seam-in-almg5', { grade: grade.code })] : []),
-          ...(anodised ? [say('wire-choice.anodised-it-shows-as-a')] : []),
-        ],
+        cautions: [...(anodised ? [say('wire-choice.anodised-it-shows-as-a')] : [])],
       };
     case 'aluminium-5356':
       return {
@@ -149,7 +154,6 @@ function judgeStainless(
   return {
     score: is316 === wants316 ? 95 : is316 ? 70 : 60,
     reasons,
-    cautions: wants316 && !is316 ? [say('wire-choice.lacks-the-molybdenum-of-316l')] : [],
   };
 }
 

@@ -1,8 +1,9 @@
+import { gradeNamed } from '../consumables/index.ts';
 import type { Phrase } from '../said/index.ts';
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import { scenarios } from '../scenarios/index.ts';
-import { feedRisk, flowBand, gradeIn, rankFillers, rankGases, rankSizes, retestList } from './index.ts';
+import { feedRisk, flowBand, rankFillers, rankGases, rankSizes, retestList } from './index.ts';
 
 const scenario = (id: string) => scenarios.find((one) => one.id === id)!;
 const trike = scenario('trike-box-floor');
@@ -32,9 +33,9 @@ describe('which filler', () => {
   });
 
   it('knows a grade in free text by code or other name, of the seam’s own metal only', () => {
-    expect(gradeIn('sheet 1.4404, brushed', 'stainless')?.code).toBe('316L');
-    expect(gradeIn('304L', 'aluminium')).toBeUndefined();
-    expect(gradeIn('', 'steel')).toBeUndefined();
+    expect(gradeNamed('sheet 1.4404, brushed', 'stainless')?.code).toBe('316L');
+    expect(gradeNamed('304L', 'aluminium')).toBeUndefined();
+    expect(gradeNamed('', 'steel')).toBeUndefined();
   });
 });
 

@@ -24,6 +24,8 @@ export interface Dial {
   /** False while nobody has tried which way the dial really runs; left out where the label leaves no doubt. */
   readonly senseTested?: boolean | undefined;
   readonly evidence?: readonly DirectionEvidence[] | undefined;
+  /** False while nobody has measured what one unit moves; left out: printed on the machine or measured. */
+  readonly unitTested?: boolean | undefined;
 }
 
 /** What a direction test found, by whom and when. */

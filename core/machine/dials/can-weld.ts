@@ -30,8 +30,9 @@ const leastDutyPercent = 10;
 /** What the description lacks for any weld; a pulse is a line of the chart, so without a chart there is nothing to pulse by. */
 export function missingOf({ dials, chartLines }: Pick<Machine, 'dials' | 'chartLines'>): MissingPart[] {
   if (dials.length === 0) return ['no-dials'];
+  // A dial whose unit nobody measured can be turned, not told.
   const carries = (wanted: (quantity: DialQuantity) => boolean) =>
-    dials.some(({ scale }) => isNumeric(scale) && wanted(quantityOf(scale)));
+    dials.some(({ scale, unitTested }) => isNumeric(scale) && unitTested !== false && wanted(quantityOf(scale)));
   return [
     ...(carries((quantity) => feedQuantities.has(quantity)) ? [] : (['no-feed-dial'] as const)),
     ...(chartLines.length > 0 ? [] : (['no-chart'] as const)),

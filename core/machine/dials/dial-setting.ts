@@ -13,6 +13,8 @@ export interface DialSetting {
   readonly quantity: DialQuantity | Facet | 'chart-line';
   /** What to set; for a switch the index of its position. */
   readonly value: number;
+  /** Nobody has measured what one unit is: `value` is the neutral, and only the way to turn is known. */
+  readonly turn?: 'up' | 'down' | 'stay';
   /** `value` as that machine shows it. */
   readonly display: string;
   /** Which way it runs, in words; absent where the dial has no sense. */

@@ -1,4 +1,5 @@
 /** The way back: what stands on a machine's dials, read as physics. What no dial says is assumed by rule, and named. */
+import type { LineFit } from '../learning/line-fit.ts';
 import { say, type Phrase } from '../../said/index.ts';
 import type { FillerCode } from '../../consumables/index.ts';
 import { failure, success, type Issue, type Outcome, type Warning } from '../../outcome/index.ts';
@@ -36,8 +37,8 @@ export interface BesideDials {
   readonly travelMmPerMin?: number | undefined;
 }
 
-/** Each round leaves a tenth of the error of the one before; three reach a hundredth of a dial's step. */
-const leadRounds = 3;
+/** Each round leaves a tenth of the error of the one before; four reach a hundredth of a dial's step. */
+const leadRounds = 4;
 
 /** Issues: `unknown-dial`, `not-on-dial`, `unknown-chart-line`, `wire-unknown`, `feed-unknown`, ranges of feed. */
 export function readDials(
@@ -90,12 +91,20 @@ export function readDials(
   const taught = taughtLine(line ?? null);
   const trimAlone = (figures.trimMm ?? 0) + gasTrimMm(line, wire.gas);
   const correction = calibrationOf(machine.corrections, wire);
-  const arc = arcOf({ ...wire, mode: lineMode }, ctwdMm, trimAlone, correction);
-  const setFeed =
-    figures.wireFeedMPerMin ??
-    (figures.meanCurrentA === undefined ? undefined : arc.feedAt(figures.meanCurrentA)) ??
-    (figures.chartThicknessMm === undefined ? undefined : taught?.feedAtThickness(figures.chartThicknessMm)) ??
-    figures.beatHighFeedMPerMin;
+  const arcAt = (trimMm: number) => arcOf({ ...wire, mode: lineMode }, ctwdMm, trimMm, correction);
+  const { currentA, feedIn } = masterFigure(figures, taught);
+  // The current that flows in the leads is that of the arc as it then stands, and the feed of a current is that of the same arc: both are
+  // found together, begun at the line, where every wire still burns.
+  let setFeed =
+    feedIn ?? (currentA === undefined ? undefined : arcAt(0).feedAt(currentA)) ?? figures.beatHighFeedMPerMin;
+  let offset = setFeed === undefined ? 0 : neutralOffsetMm(machine, taught, arcAt(0), setFeed);
+  for (let round = 0; setFeed !== undefined && round < leadRounds; round += 1) {
+    const there = arcAt(trimAlone + offset);
+    if (currentA !== undefined) setFeed = there.feedAt(currentA) ?? setFeed;
+    // More than the wire burns: no current to correct by, so the guess stands.
+    if (there.currentAt(setFeed) === undefined) break;
+    offset = neutralOffsetMm(machine, taught, there, setFeed);
+  }
   if (setFeed === undefined) {
     return failure({
       path: 'dials',
@@ -113,17 +122,9 @@ export function readDials(
       : undefined;
   const mode: PlanMode = beat ? 'double-pulse' : lineMode === 'double-pulse' ? 'pulse' : lineMode;
   const wireFeedMPerMin = beat?.meanFeedMPerMin ?? setFeed;
-  // The current that flows in the leads is that of the arc as it then stands: begun at the line, where every wire still burns.
-  let offset = neutralOffsetMm(machine, taught, arcOf({ ...wire, mode: lineMode }, ctwdMm, 0, correction), setFeed);
-  for (let round = 0; round < leadRounds; round += 1) {
-    const there = arcOf({ ...wire, mode: lineMode }, ctwdMm, trimAlone + offset, correction);
-    // More than the wire burns: no current to correct by, so the guess stands.
-    if (there.currentAt(setFeed) === undefined) break;
-    offset = neutralOffsetMm(machine, taught, there, setFeed);
-  }
   const trimMm = trimAlone + offset;
   const { pulse, warnings } = isPulsed(mode)
-    ? pulseRead(wire, wireFeedMPerMin, Math.max(ctwdMm - arc.lineMm - trimMm, 3), figures)
+    ? pulseRead(wire, wireFeedMPerMin, Math.max(ctwdMm - arcAt(trimMm).lineMm - trimMm, 3), figures)
     : { pulse: null, warnings: [] };
   const usual = usualSequence(wire.filler, 3, 300);
   const percent = (level: number | undefined, otherwise: number) =>
@@ -166,6 +167,16 @@ export function readDials(
   return success({ program, read, assumed: assumedWords(figures, beside, facets), warnings });
 }
 
+/** What the master dial says: a feed, a thickness of the chart that stands for one, or the current a feed has to be found for. */
+function masterFigure(
+  figures: Figures,
+  taught: LineFit | undefined,
+): { readonly currentA?: number | undefined; readonly feedIn?: number | undefined } {
+  if (figures.wireFeedMPerMin !== undefined) return { feedIn: figures.wireFeedMPerMin };
+  if (figures.meanCurrentA !== undefined) return { currentA: figures.meanCurrentA };
+  return figures.chartThicknessMm === undefined ? {} : { feedIn: taught?.feedAtThickness(figures.chartThicknessMm) };
+}
+
 /** Travel is in the hand, not on the machine; assumed, mm/min. */
 const usualTravelMmPerMin = 400;
 
@@ -200,9 +211,10 @@ function figuresRead(set: readonly Standing[], fieldVPerMm: number): Figures {
   const reached = new Map<string, number>();
   const figures: Figures = {};
   const dragged: Figures = {};
-  for (const { id, scale } of inOrder(set.map(({ dial }) => dial))) {
+  for (const { id, scale, unitTested } of inOrder(set.map(({ dial }) => dial))) {
     const value = values.get(id);
-    if (value === undefined || !isNumeric(scale)) continue;
+    // A unit that nobody measured says no figure.
+    if (value === undefined || !isNumeric(scale) || unitTested === false) continue;
     const own = quantityAt(scale, value, { fieldVPerMm, reached: (other) => reached.get(other) });
     if (own === undefined || !Number.isFinite(own)) continue;
     // Dials that drag come first, so a base that is dragged is known whole before a percentage leans on it.

@@ -45,6 +45,8 @@ export interface Translation {
   readonly dials: readonly DialSetting[];
   /** What the machine's own displays should then show. */
   readonly displays: readonly ShownFigure[];
+  /** Arc length that the dials' steps really give, mm; a machine without such a dial burns its own line. */
+  readonly arcMm: number;
   /** Number on the chart, or null when this machine has no line for the wire, gas and mode. */
   readonly programNumber: number | null;
   readonly chartLine: ChartLine | null;
@@ -66,15 +68,22 @@ export function translate(machine: Machine, asked: Program): Translation {
   const cannot = whyNot(machine, asked);
   const first = setDials(machine, told, exact, chartLine);
   const feed = first.find((dial) => dial.quantity === 'wireFeedMPerMin');
-  const isCoarse = feed?.reachedQuantity !== undefined && Math.abs(feed.error ?? 0) > 1e-9;
-  const wished = isCoarse ? wishedFigures(told, machine, line, feed.reachedQuantity) : exact;
+  const amperes = first.find((dial) => dial.quantity === 'meanCurrentA');
+  // An ampere dial asks for the current of the arc that the other dial's step will really give.
+  const trimMissMm = amperes ? (first.find((dial) => dial.quantity === 'trimMm')?.error ?? 0) : 0;
+  const feedMiss = feed?.reachedQuantity !== undefined && Math.abs(feed.error ?? 0) > 1e-9;
+  const isCoarse = feedMiss || trimMissMm !== 0;
+  const wished = isCoarse ? wishedFigures(told, machine, line, feed?.reachedQuantity, trimMissMm) : exact;
   const settings = isCoarse ? setDials(machine, told, wished, chartLine) : first;
   const similar = chartLine ? lookAlikes(machine.chartLines, chartLine) : [];
   const carried = settings.flatMap((dial) =>
     dial.wishedQuantity !== undefined && !dial.clipped ? [dial.quantity as DialQuantity] : [],
   );
+  const trimDial = settings.find(({ quantity }) => quantity === 'trimMm');
+  const arcMm = wished.arc.lineMm + (trimDial ? program.trimMm + (trimDial.error ?? 0) : wished.lineOffsetMm);
   return {
     cannot,
+    arcMm,
     dials: settings,
     displays: shownFigures(machine, program, wished, settings),
     programNumber: chartLine?.number ?? null,
@@ -193,6 +202,7 @@ function setDial(
   const quantity = quantityOf(scale);
   const wish = wished.figures[quantity];
   if (wish === undefined) return undefined;
+  if (dial.unitTested === false && scale.kind === 'linear') return turnOnly(face, scale, wish, needsSense(dial));
   const target = wish - (dragged[quantity] ?? 0);
   const found = nearestValue(scale, target, context);
   if (!found) return undefined;
@@ -297,6 +307,29 @@ function chartWarnings(
   ];
 }
 
+/** A dial whose unit nobody measured: where it is neutral, and which way to turn it from there; no figure. */
+function turnOnly(
+  face: Pick<DialSetting, 'dialId' | 'label' | 'where' | 'unit' | 'hand'>,
+  scale: Extract<NumericScale, { kind: 'linear' }>,
+  wish: number,
+  saysSense: boolean,
+): DialSetting {
+  const quantity = quantityOf(scale);
+  const by = wish - scale.quantityAtNeutral;
+  const isNoticed = Math.abs(by) >= quantityFacts(quantity).noticed;
+  const turn = !isNoticed ? 'stay' : by > 0 === scale.quantityPerUnit > 0 ? 'up' : 'down';
+  const neutral = displayed(scale, scale.neutral);
+  return {
+    ...face,
+    quantity,
+    value: scale.neutral,
+    turn,
+    display: turn === 'stay' ? neutral : `${turn === 'up' ? '▲' : '▼'} ${neutral}`,
+    ...(saysSense ? { sense: senseWords(scale) } : {}),
+    clipped: false,
+  };
+}
+
 function dialWarnings(settings: readonly DialSetting[], program: Program): Warning[] {
   const warnings: Warning[] = [];
   for (const dial of settings) {
@@ -311,6 +344,17 @@ function dialWarnings(settings: readonly DialSetting[], program: Program): Warni
           reached: quantityText(quantity as DialQuantity, reached),
           wish: quantityText(quantity as DialQuantity, wish),
         }),
+      });
+    }
+    if (dial.turn) {
+      const neutral = dial.display.replace(/^[▲▼] /, '');
+      warnings.push({
+        code: 'unit-not-measured',
+        level: 'caution',
+        message:
+          dial.turn === 'stay'
+            ? say('machine.unit-stays', { dial: dial.label, neutral })
+            : say('machine.unit-not-measured', { dial: dial.label, way: say(`machine.way-${dial.turn}`), neutral }),
       });
     }
     if (dial.bothReadings) {

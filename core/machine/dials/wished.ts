@@ -27,9 +27,15 @@ export function wishedFigures(
   line: LineFit | undefined,
   /** Feed at which the dial really stands, where its steps are coarse: the leads lose what flows there. */
   dialledFeedMPerMin?: number,
+  /** How far the dial of the arc's length misses: at another arc the same feed wants another current. */
+  trimMissMm = 0,
 ): Wished {
   const school = machine.beatSchool;
   const arc = arcOf(program, program.ctwdMm, program.trimMm, calibrationOf(machine.corrections, program));
+  const dialledArc =
+    trimMissMm === 0
+      ? arc
+      : arcOf(program, program.ctwdMm, program.trimMm + trimMissMm, calibrationOf(machine.corrections, program));
   const beat = program.slowBeat;
   const said = beat && school ? sayBeat(beat, school) : undefined;
   const setFeed = said ? setFeedOf(said.to) : program.wireFeedMPerMin;
@@ -39,7 +45,7 @@ export function wishedFigures(
   const level = (percent: number) => (program.wireFeedMPerMin * percent) / 100;
   const figures: Figures = {
     wireFeedMPerMin: setFeed,
-    ...defined('meanCurrentA', arc.currentAt(setFeed)),
+    ...defined('meanCurrentA', dialledArc.currentAt(setFeed)),
     ...defined('chartThicknessMm', line?.thicknessAt(setFeed)),
     trimMm: program.trimMm - lineOffsetMm,
     stiffness: program.stiffness,

@@ -108,8 +108,12 @@ describe('a draft', () => {
 describe('wire and gas', () => {
   it('follow the metal only where the wire does not join it, and drop the feed chosen for the old wire', () => {
     const chosen = { ...sheet.choice, wireFeedMPerMin: 8 };
-    expect(followMetal(chosen, 'galvanised')).toBe(chosen);
-    expect(followMetal(chosen, 'aluminium')).toEqual({ ...chosen, ...usualWire('aluminium'), wireFeedMPerMin: null });
+    expect(followMetal(chosen, 'galvanised', '')).toBe(chosen);
+    expect(followMetal(chosen, 'aluminium', '')).toEqual({
+      ...chosen,
+      ...usualWire('aluminium', ''),
+      wireFeedMPerMin: null,
+    });
   });
 });
 

@@ -44,14 +44,16 @@ describe('number fields of the sheet', () => {
 describe('the sheet', () => {
   it('starts a seam without a setting on the shop’s usual wire for its metal', () => {
     const fresh = sheetOf(seam({ choice: null, revision: null, spec: { ...spec, materialGroup: 'stainless' } }));
-    expect(fresh.choice).toMatchObject({ ...usualWire('stainless'), wireFeedMPerMin: null });
+    expect(fresh.choice).toMatchObject({ ...usualWire('stainless', ''), wireFeedMPerMin: null });
     expect(planOf(fresh, standardSite).ok).toBe(true);
   });
 
   it('plans every metal on its usual wire', () => {
     for (const materialGroup of ['steel', 'stainless', 'aluminium', 'galvanised'] as const) {
       const thin = { ...spec, materialGroup, thicknessesMm: [1.5, 1.5] as [number, number], legMm: null };
-      expect(planOf({ spec: thin, choice: { ...choice, ...usualWire(materialGroup) } }, standardSite).ok).toBe(true);
+      expect(planOf({ spec: thin, choice: { ...choice, ...usualWire(materialGroup, '') } }, standardSite).ok).toBe(
+        true,
+      );
     }
     expect(usualGas('aluminium-4043')).toBe('I1');
     expect(usualGas('steel-solid')).toBe('M21-ArC-18');

@@ -14,7 +14,7 @@ export function sheetOf(seam: SeamResource): Sheet {
 function firstChoice(spec: SeamSpec): Sheet['choice'] {
   return {
     mode: 'pulse',
-    ...usualWire(spec.materialGroup),
+    ...usualWire(spec.materialGroup, spec.grade),
     arcHabit: 'by-joint',
     wireFeedMPerMin: null,
     tune: null,

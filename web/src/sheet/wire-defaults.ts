@@ -1,6 +1,6 @@
 /** The wire and gas a metal usually gets in this shop, and what follows when the metal changes under a wire that does not join it. */
 import type { ProgramChoice } from '@fox-tempo/contract';
-import { fillerOf, materialOf, type MaterialGroup } from '@fox-tempo/core/consumables';
+import { fillerOf, gradeFit, gradeNamed, materialOf, type MaterialGroup } from '@fox-tempo/core/consumables';
 
 type WireAndGas = Pick<ProgramChoice, 'filler' | 'gas' | 'diameterMm'>;
 
@@ -11,8 +11,19 @@ const usual: Record<MaterialGroup, WireAndGas> = {
   galvanised: { filler: 'cusi3', gas: 'I1', diameterMm: 1.0 },
 };
 
-export function usualWire(group: MaterialGroup): WireAndGas {
-  return usual[group];
+/** Of the metal, with the filler that its grade asks for. */
+export function usualWire(group: MaterialGroup, grade: string): WireAndGas {
+  const wire = usual[group];
+  const known = gradeNamed(grade, group);
+  const best = known && gradeFit(known, wire.filler)?.instead[0];
+  return best === undefined ? wire : { ...wire, filler: best };
+}
+
+/** The choice with the filler that a changed grade asks for; as it was where that one suits. */
+export function followGrade(choice: ProgramChoice, group: MaterialGroup, grade: string): ProgramChoice {
+  const known = gradeNamed(grade, group);
+  const best = known && gradeFit(known, choice.filler)?.instead[0];
+  return best === undefined ? choice : { ...choice, ...withFiller(choice, best), wireFeedMPerMin: null };
 }
 
 /** The gas this shop would hang on for a filler. */
@@ -23,10 +34,10 @@ export function usualGas(filler: ProgramChoice['filler']): string {
 }
 
 /** The choice, with wire and gas following the metal where the present wire does not join it. */
-export function followMetal(choice: ProgramChoice, group: MaterialGroup): ProgramChoice {
+export function followMetal(choice: ProgramChoice, group: MaterialGroup, grade: string): ProgramChoice {
   if (materialOf(group).families.includes(fillerOf(choice.filler).family)) return choice;
   // The feed chosen for the old wire means nothing on the new one.
-  return { ...choice, ...usual[group], wireFeedMPerMin: null };
+  return { ...choice, ...usualWire(group, grade), wireFeedMPerMin: null };
 }
 
 /** The choice with another filler: a cored wire runs in its own way, a solid one never in that. */

@@ -200,6 +200,11 @@ function Lines({
           <LineList dials={standing} machine={machine} ends={ends} />
         </chakra.details>
       )}
+      {translation.dials.length > 0 && (
+        <Box textStyle="label" color="quiet" mt="1">
+          {t('view.dial-card.arc-at-these-steps', { arc: amount('shortLength', translation.arcMm, 1) })}
+        </Box>
+      )}
       {translation.displays.length > 0 && (
         <Box textStyle="label" color="quiet" mt="1">
           {t('view.dial-card.it-should-then-show', {

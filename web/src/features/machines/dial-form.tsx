@@ -12,6 +12,7 @@ import {
   type DialQuantity,
   type DialScale,
   type Facet,
+  measurable,
 } from '@fox-tempo/core/machine';
 import { planModes } from '@fox-tempo/core/plan';
 import { triggerSchools } from '@fox-tempo/core/sequence';
@@ -58,6 +59,8 @@ interface Form {
   readonly facet: Facet;
   readonly hand: 'free' | 'fixed';
   readonly isSure: boolean;
+  /** One unit is printed on the machine or was measured. */
+  readonly isUnitKnown: boolean;
 }
 
 const blank: Form = {
@@ -81,6 +84,7 @@ const blank: Form = {
   facet: 'mode',
   hand: 'free',
   isSure: false,
+  isUnitKnown: false,
 };
 
 export interface DialFormProps {
@@ -113,7 +117,7 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
       keep={`${keep}/${key}`}
       step={key === 'step' ? 0.1 : 1}
       hint={hint}
-      onValue={(value) => set({ [key]: value ?? 0 })}
+      onValue={(value) => set({ [key]: value ?? 0, ...(key === 'perUnit' ? { isUnitKnown: true } : {}) })}
     />
   );
   const made = dialOf(form, dial, dials);
@@ -238,6 +242,11 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
           {t('view.machines.i-know-which-way-it')}
         </Tick>
       )}
+      {form.kind === 'linear' && (form.quantity === 'trimMm' || form.quantity === 'wireFeedMPerMin') && (
+        <Tick checked={form.isUnitKnown} onChange={(isUnitKnown) => set({ isUnitKnown })}>
+          {t('view.machines.i-know-what-a-unit-is')}
+        </Tick>
+      )}
       {(problem ?? (made.ok ? null : made.message)) !== null && (
         <Box my="2">
           <Notice
@@ -298,6 +307,7 @@ function formOf(dial: Dial): Form {
     kind: scale.kind,
     hand: dial.hand ?? 'free',
     isSure: dial.senseTested !== false,
+    isUnitKnown: dial.unitTested !== false,
     ...(isNumeric(scale) ? { quantity: quantityOf(scale) } : {}),
   };
   switch (scale.kind) {
@@ -353,6 +363,7 @@ function dialOf(form: Form, before: FileDial | null, dials: MachineFile['dials']
       unit: form.unit.trim(),
       hand: form.hand,
       scale: scale as FileDial['scale'],
+      ...(measurable({ scale }) ? { unitTested: form.isUnitKnown } : {}),
       ...(numeric ? { senseTested: form.isSure ? (before?.senseTested ?? true) : false } : {}),
     },
   };

@@ -1,7 +1,7 @@
 /** A machine's dials as a readable table: its word, where it is, what it moves, its travel as a picture, and what nobody has tried yet. */
 import { t, tell, tellIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { displayed, isNumeric, senseWords } from '@fox-tempo/core/machine';
+import { displayed, isNumeric, senseWords, measurable } from '@fox-tempo/core/machine';
 import { Fragment, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { forgetForm } from '../../ui/kept-text.ts';
@@ -13,12 +13,15 @@ import { isUntested, scaleWords } from './dial-words.ts';
 import { DirectionTestPanel } from './direction-test.tsx';
 import { ScalePicture } from './scale-picture.tsx';
 import { hasSwingUnit, SwingTestPanel } from './swing-test.tsx';
+import { UnitTestPanel } from './unit-test.tsx';
 import type { MachineEditor } from './use-machine.ts';
 
 export function Dials({ editor }: { readonly editor: MachineEditor }) {
   const { machine, task } = editor;
   const { file, standing } = machine;
-  const [open, setOpen] = useState<{ readonly what: 'edit' | 'test' | 'unit'; readonly id: string } | null>(null);
+  const [open, setOpen] = useState<{ readonly what: 'edit' | 'test' | 'unit' | 'measure'; readonly id: string } | null>(
+    null,
+  );
   const untested = file.dials.filter(isUntested);
   const close = () => {
     setOpen(null);
@@ -146,6 +149,16 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                             {t('view.machines.try-it')}
                           </Action>
                         )}
+                        {measurable(dial) && (
+                          <Action
+                            kind="quiet"
+                            fontSize="13px"
+                            aria-label={t('view.machines.find-what-a-unit-of', { dial: dial.label })}
+                            onClick={() => setOpen({ what: 'measure', id: dial.id })}
+                          >
+                            {t('view.machines.measure-a-unit')}
+                          </Action>
+                        )}
                         {hasSwingUnit(dial) && (
                           <Action
                             kind="quiet"
@@ -194,6 +207,27 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                                 dials: now.dials.map((one) =>
                                   one.id === dial.id && one.scale.kind === 'linear'
                                     ? { ...one, scale: { ...one.scale, ...scale } }
+                                    : one,
+                                ),
+                              }));
+                              if (done) close();
+                              return done;
+                            }}
+                          />
+                        )}
+                        {open?.id === dial.id && open.what === 'measure' && (
+                          <UnitTestPanel
+                            dial={dial}
+                            loaded={standing?.feeders[standing.feederId]}
+                            keep={`unit/${machine.id}/${dial.id}`}
+                            task={task}
+                            onClose={close}
+                            onFound={async (scale) => {
+                              const done = await editor.saveFile((now) => ({
+                                ...now,
+                                dials: now.dials.map((one) =>
+                                  one.id === dial.id && one.scale.kind === 'linear'
+                                    ? { ...one, unitTested: true, scale: { ...one.scale, ...scale } }
                                     : one,
                                 ),
                               }));

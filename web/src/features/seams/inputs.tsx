@@ -2,7 +2,15 @@
 import { amount, type Phrase, inSentence } from '@fox-tempo/core/said';
 import { t, tell, tellIf, formatQuantity, formatWithUnit, formatForInput } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { fillers, materialOf, materials, wireSizes, type FillerCode } from '@fox-tempo/core/consumables';
+import {
+  fillers,
+  materialOf,
+  materials,
+  wireSizes,
+  type FillerCode,
+  gradeNamed,
+  grades,
+} from '@fox-tempo/core/consumables';
 import {
   arcIntents,
   backings,
@@ -24,7 +32,7 @@ import { TextField } from '../../ui/text-field.tsx';
 import type { DraftStore } from '../../sheet/draft-store.ts';
 import { numberFields, type NumberFieldName, type Sheet } from '../../sheet/sheet-fields.ts';
 import { gasChoices, modeChoices, positionChoices, wireHint } from './offers.ts';
-import { followMetal, withFiller } from '../../sheet/wire-defaults.ts';
+import { followGrade, followMetal, withFiller } from '../../sheet/wire-defaults.ts';
 
 export interface InputsProps {
   readonly store: DraftStore;
@@ -49,8 +57,20 @@ export function Inputs({ store, plan }: InputsProps) {
 
   const setMetal = (materialGroup: Sheet['spec']['materialGroup']) =>
     edit(
-      (sheet) => ({ spec: { ...sheet.spec, materialGroup }, choice: followMetal(sheet.choice, materialGroup) }),
+      (sheet) => ({
+        spec: { ...sheet.spec, materialGroup },
+        choice: followMetal(sheet.choice, materialGroup, sheet.spec.grade),
+      }),
       'material',
+    );
+  // The wire follows a grade that it does not suit.
+  const setGrade = (grade: string) =>
+    edit(
+      (sheet) => ({
+        spec: { ...sheet.spec, grade },
+        choice: followGrade(sheet.choice, sheet.spec.materialGroup, grade),
+      }),
+      'grade',
     );
   const setJoint = (joint: Sheet['spec']['joint']) =>
     // A leg belongs to fillets, prepared edges to butts; left on another joint they would be refused.
@@ -96,11 +116,24 @@ export function Inputs({ store, plan }: InputsProps) {
             choices={materials.map(({ group, name }) => ({ value: group, label: name }))}
             onChange={setMetal}
           />
-          <TextField
-            label={t('view.library.grade')}
-            value={spec.grade}
-            onChange={(grade) => onSpec({ grade }, 'grade')}
+          <ChoiceField
+            label={t('view.seams.grade-of-the-list')}
+            value={gradeNamed(spec.grade, spec.materialGroup)?.code ?? ''}
+            choices={[
+              { value: '', label: t('view.seams.grade-not-chosen') },
+              ...grades
+                .filter(({ group }) => group === spec.materialGroup)
+                .map(({ code, alias }) => ({ value: code, label: `${code} (${alias})` })),
+            ]}
+            onChange={setGrade}
           />
+          <Wide>
+            <TextField
+              label={t('view.seams.grade-in-words')}
+              value={spec.grade}
+              onChange={(grade) => onSpec({ grade }, 'grade')}
+            />
+          </Wide>
           <NumberInput store={store} name="thickness1" />
           <NumberInput store={store} name="thickness2" />
           <ChoiceField

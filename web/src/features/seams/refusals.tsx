@@ -40,7 +40,7 @@ export function Refusals({ issues, store }: { readonly issues: readonly Issue[];
       };
     }
     if (issue.path === 'filler') {
-      const wire = usualWire(sheet.spec.materialGroup);
+      const wire = usualWire(sheet.spec.materialGroup, sheet.spec.grade);
       return {
         label: t('view.seams.change-to-2', {
           filler: fillerOf(wire.filler).name,

@@ -1,4 +1,5 @@
 /** What is wrong, what to look at next, and which one move to make: every probability opens to what spoke for it. */
+import { displayed } from '@fox-tempo/core/machine';
 import { Box } from '@chakra-ui/react';
 import type { DiagnosisAnswer, MachineResource, MoveAnswer, Trial } from '@fox-tempo/contract';
 import { amount } from '@fox-tempo/core/said';
@@ -199,7 +200,7 @@ function OnTheDial({
         </Box>{' '}
         <Box as="span" color="quiet">
           {t('view.trials.to-stand-at', {
-            value: fixed(dialValue, Number.isInteger(dialValue) ? 0 : 1),
+            value: displayed(dial.scale, dialValue),
             unit: dial.unit,
           })}
         </Box>

@@ -30,7 +30,8 @@ export function gradeFit(grade: Grade, filler: FillerCode): GradeFit | null {
   const { fillers, refused } = grade;
   const words = { grade: grade.code, filler: fillerOf(own).name };
   const includes = (list: readonly FillerCode[]) => list.some((code) => canonicalFiller(code) === own);
-  if (refused && includes(refused.fillers)) return { verdict: 'refused', message: say(refused.why, words), instead: fillers };
+  if (refused && includes(refused.fillers))
+    return { verdict: 'refused', message: say(refused.why, words), instead: fillers };
   if (includes(fillers)) return null;
   const [best] = fillers;
   if (best === undefined && grade.otherwise === undefined) return null;

@@ -1,4 +1,5 @@
 /** The day's work on the shop's machines: which job where and when, with the changeovers that the set-up walk would name. */
+import { own } from '../record/index.ts';
 import {
   missingOf,
   missingParts,
@@ -195,7 +196,7 @@ function barsOf(
     return ids.flatMap((jobId): DayBar[] => {
       const job = jobs.find(({ id }) => id === jobId);
       if (!job) return [];
-      const setupMinutes = setups[machineId]?.[from]?.[jobId] ?? 0;
+      const setupMinutes = own(own(own(setups, machineId), from), jobId) ?? 0;
       const fromMinute = clock + setupMinutes;
       const toMinute = fromMinute + jobMinutes(job);
       clock = toMinute;

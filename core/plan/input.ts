@@ -1,6 +1,13 @@
 /** What a plan is asked, and every reason to refuse it before anything is computed. */
 import { say, inSentence, joined } from '../said/index.ts';
-import { fillerOf, gradeFit, gradeNamed, materialOf, type FillerCode, type MaterialGroup } from '../consumables/index.ts';
+import {
+  fillerOf,
+  gradeFit,
+  gradeNamed,
+  materialOf,
+  type FillerCode,
+  type MaterialGroup,
+} from '../consumables/index.ts';
 import { rangeIssues, type Issue } from '../outcome/index.ts';
 import { gasIssues, pulseGateIssues, sprayGasIssues, type MachineLimits } from '../pulse/index.ts';
 import type { ArcIntent } from './arc-intents.ts';

@@ -1,4 +1,5 @@
 /** Operations on machines: which goes where and in which order, at the least set-up minutes and twice the minutes late. */
+import { own } from '../record/index.ts';
 
 export interface Operation {
   readonly id: string;
@@ -53,12 +54,12 @@ export function problemOf({ operations, setupMinutes, fixed = {} }: ScheduleInpu
     due: operations.map(({ dueMinute }) => dueMinute ?? Number.POSITIVE_INFINITY),
     allowed: operations.map((one) => one.machines.map((name) => machines.indexOf(name))),
     setup: machines.map((machine) => {
-      const table = setupMinutes[machine] ?? {};
+      const table = own(setupMinutes, machine);
       return [...operations.map(({ id }) => id), 'start'].map((from) =>
-        operations.map(({ id: to }) => table[from]?.[to] ?? 0),
+        operations.map(({ id: to }) => own(own(table, from), to) ?? 0),
       );
     }),
-    fixed: machines.map((machine) => (fixed[machine] ?? []).flatMap((id) => numberOf.get(id) ?? [])),
+    fixed: machines.map((machine) => (own(fixed, machine) ?? []).flatMap((id) => numberOf.get(id) ?? [])),
   };
 }
 

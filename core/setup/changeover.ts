@@ -2,6 +2,7 @@
  * From what is on the machine to what the next seam needs: only the differences, the most often forgotten first, each with a safe way of
  * doing it and its minutes. On a machine with several feeders the one that needs least is taken.
  */
+import { own } from '../record/index.ts';
 import { dialsToSet } from './dials-to-set.ts';
 import { say, amount, joined, type Phrase } from '../said/index.ts';
 import { fillerOf, gasName, wireSizeLabel, sameWire } from '../consumables/index.ts';
@@ -46,7 +47,7 @@ export function changeover(
     const steps = [...stepsFor(machine, state, needed, feeder), ...dialSteps(machine, state, program)].map((step) => ({
       ...step,
       minutes: minutesOf(step.kind),
-      cautions: stepCautions(step.kind, state.feeders[feeder.id], needed),
+      cautions: stepCautions(step.kind, own(state.feeders, feeder.id), needed),
     }));
     return {
       feederId: feeder.id,
@@ -88,7 +89,7 @@ function dialSteps(machine: Machine, state: MachineState, program: Program): Bar
   if (left.length === 0) return [];
   const scaleOf = (id: string) => toldDials(machine).find((dial) => dial.id === id)?.scale;
   const nowOf = (id: string): Phrase => {
-    const value = state.dials[id];
+    const value = own(state.dials, id);
     const scale = scaleOf(id);
     return value === undefined || !scale ? say('setup.not-known') : displayed(scale, value);
   };
@@ -114,7 +115,7 @@ type BareStep = Omit<SetupStep, 'minutes' | 'cautions'>;
 
 function stepsFor(machine: Machine, state: MachineState, needed: NeededSetup, gun: Feeder): BareStep[] {
   const feederId = gun.id;
-  const feeder = state.feeders[feederId];
+  const feeder = own(state.feeders, feederId);
   const steps: BareStep[] = [];
   if (state.polarity !== needed.polarity) steps.push(polarityStep(state, needed));
   if (state.process !== needed.process) steps.push(processStep(state, needed));

@@ -2,6 +2,7 @@
  * How a machine's dials stand: the last known value of each, from what, by whom and when. The one answer to that question: set-up, card, the view
  * at the machine, shift, run plan and the check before the arc all read it.
  */
+import { own } from '../record/index.ts';
 
 /** What a value is known from. */
 export const dialSources = [
@@ -70,7 +71,7 @@ export function newestKnown({ dials }: Pick<KnownDials, 'dials'>): KnownDial | n
 
 /** Whether a dial is known to stand at a value; unknown is no. */
 export function standsAt(dials: Readonly<Record<string, number>>, id: string, value: number): boolean {
-  const now = dials[id];
+  const now = own(dials, id);
   return now !== undefined && Math.abs(now - value) < sameValue;
 }
 /** Values are kept as typed and computed to a step: what is left is rounding. */

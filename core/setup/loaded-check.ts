@@ -1,4 +1,5 @@
 /** Loaded against selected against needed: any mismatch blocks a trial, and is the first cause to look at when an arc is bad. */
+import { own } from '../record/index.ts';
 import { say, joined, type Phrase } from '../said/index.ts';
 import { modeName } from '../plan/index.ts';
 import { fillerOf, gasName, wireSizeLabel, sameWire } from '../consumables/index.ts';
@@ -32,9 +33,9 @@ export interface LoadedCheck {
 }
 
 export function checkLoaded(machine: Machine, state: MachineState, program: Program): LoadedCheck {
-  const feeder = state.feeders[state.feederId];
+  const feeder = own(state.feeders, state.feederId);
   const dial = lineDial(machine);
-  const number = dial && state.dials[dial.id];
+  const number = dial && own(state.dials, dial.id);
   const line = machine.chartLines.find((one) => one.number === number) ?? null;
   const needed = neededSetup(program);
   const unknown = say('setup.not-known');
@@ -106,7 +107,7 @@ function beatRow({ dials }: Machine, state: MachineState, program: Program): Che
   if (dial?.scale.kind !== 'named') return [];
   const { positions } = dial.scale;
   if (!positions.some(({ is }) => is.includes('double-pulse'))) return [];
-  const at = state.dials[dial.id];
+  const at = own(state.dials, dial.id);
   const stands = at === undefined ? undefined : positions[at];
   const beats = stands?.is.includes('double-pulse') ?? false;
   const wants = program.mode === 'double-pulse';

@@ -1,4 +1,5 @@
 /** The usual change of a bottle or a spool for another of the same kind: nothing of the seam changes, and it is walked with its cautions all the same. */
+import { own } from '../record/index.ts';
 import { fillerOf, gasName, wireSizeLabel, type FillerCode, sameWire } from '../consumables/index.ts';
 import type { Machine } from '../machine/index.ts';
 import { joined, say } from '../said/index.ts';
@@ -18,8 +19,8 @@ export function refillSteps(
   refilled: Refilled,
   ownMinutes: Partial<Record<StepKind, number>> = {},
 ): SetupStep[] {
-  const id = Object.keys(state?.feeders ?? {}).find((one) => takes(state?.feeders[one], refilled));
-  const feeder = id === undefined ? undefined : state?.feeders[id];
+  const id = Object.keys(state?.feeders ?? {}).find((one) => takes(own(state?.feeders, one), refilled));
+  const feeder = id === undefined ? undefined : own(state?.feeders, id);
   const gun = machine.feeders.find((one) => one.id === id) ?? machine.feeders[0];
   if (!gun) return [];
   const needed = sameAgain(feeder, state, refilled);

@@ -36,7 +36,14 @@ export function stepDial(
   const { dials } = translate(machine, program);
   const setting = dials.find((dial) => dial.quantity === quantity) ?? standIn(dials, quantity);
   const dial = machine.dials.find((one) => one.id === setting?.dialId);
-  if (!setting || !dial || dial.unitTested === false || !isNumeric(dial.scale) || quantityOf(dial.scale) !== setting.quantity) return undefined;
+  if (
+    !setting ||
+    !dial ||
+    dial.unitTested === false ||
+    !isNumeric(dial.scale) ||
+    quantityOf(dial.scale) !== setting.quantity
+  )
+    return undefined;
   const { scale } = dial;
   const line = chartLineFor(machine.chartLines, program) ?? null;
   const wished = wishedFigures(

@@ -1,4 +1,5 @@
 /** A window in whole steps of a machine's dials: never beyond what was tested. */
+import { own } from '../record/index.ts';
 import { displayed, type Machine, type Program } from '../machine/index.ts';
 import { say, type Said } from '../said/index.ts';
 import { stepDial } from '../tuning/index.ts';
@@ -46,7 +47,7 @@ export function dialsBeyond(
   dials: Readonly<Record<string, number>>,
 ): string[] {
   return windowOnDials(machine, program, window).flatMap(({ dialId, from, to }) => {
-    const found = dials[dialId];
+    const found = own(dials, dialId);
     if (found === undefined || (found >= from - 1e-9 && found <= to + 1e-9)) return [];
     return [machine.dials.find(({ id }) => id === dialId)?.label ?? dialId];
   });

@@ -1,4 +1,5 @@
 /** What is found on the dials against what was meant to stand there: the drift of a memory slot, and what storing over it would lose. */
+import { own } from '../../record/index.ts';
 import { say, type Phrase } from '../../said/index.ts';
 import { wireInGas } from '../../arc/index.ts';
 import type { Dial, Machine } from '../description/machine.ts';
@@ -32,7 +33,7 @@ export function driftReport(
   const { eVPerMm } = wireInGas(wire.filler, wire.gas, wire.diameterMm);
   const [meant, read] = [quantitiesAt(machine, reference, eVPerMm), quantitiesAt(machine, found, eVPerMm)];
   const lines = toldDials(machine).flatMap((dial): DriftLine[] => {
-    const [stored, now] = [reference[dial.id], found[dial.id]];
+    const [stored, now] = [own(reference, dial.id), own(found, dial.id)];
     if (stored === undefined && now === undefined) return [];
     const shown = (value: number | undefined) => (value === undefined ? null : displayed(dial.scale, value));
     const face = { dialId: dial.id, label: dial.label, unit: dial.unit, reference: shown(stored), found: shown(now) };
@@ -65,10 +66,10 @@ function quantitiesAt(machine: Machine, values: Dials, fieldVPerMm: number): Map
   const reached = new Map<string, number>();
   const context: ScaleContext = { fieldVPerMm, reached: (id) => reached.get(id) };
   for (const { id, scale } of inOrder(toldDials(machine))) {
-    const value = values[id];
+    const value = own(values, id);
     if (value === undefined || !isNumeric(scale)) continue;
-    const own = quantityAt(scale, value, context);
-    if (own !== undefined && Number.isFinite(own)) reached.set(id, own);
+    const figure = quantityAt(scale, value, context);
+    if (figure !== undefined && Number.isFinite(figure)) reached.set(id, figure);
   }
   return reached;
 }

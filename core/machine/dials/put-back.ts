@@ -1,4 +1,5 @@
 /** Turning a dial that drifted back to its reference, in the machine's own steps. */
+import { own } from '../../record/index.ts';
 import { say, type Said } from '../../said/index.ts';
 import type { Machine } from '../description/machine.ts';
 import { toldDials } from '../description/told-dials.ts';
@@ -17,7 +18,7 @@ type Dials = Readonly<Record<string, number>>;
 /** Only dials that were found otherwise than stored. */
 export function putBack(machine: Machine, reference: Dials, found: Dials): PutBack[] {
   return toldDials(machine).flatMap(({ id, label, scale }): PutBack[] => {
-    const [meant, now] = [reference[id], found[id]];
+    const [meant, now] = [own(reference, id), own(found, id)];
     if (meant === undefined || now === undefined || Math.abs(meant - now) < 1e-9) return [];
     const values = { label, from: displayed(scale, now), to: displayed(scale, meant) };
     if (!isNumeric(scale) || scale.kind === 'stepped')

@@ -1,4 +1,5 @@
 /** The way back: what stands on a machine's dials, read as physics. What no dial says is assumed by rule, and named. */
+import { own } from '../../record/index.ts';
 import type { LineFit } from '../learning/line-fit.ts';
 import { say, type Phrase } from '../../said/index.ts';
 import type { FillerCode } from '../../consumables/index.ts';
@@ -56,7 +57,7 @@ export function readDials(
       got: id,
     }));
   const set = toldDials(machine).flatMap((dial) => {
-    const value = values[dial.id];
+    const value = own(values, dial.id);
     return value === undefined ? [] : [{ dial, value }];
   });
   issues.push(...set.flatMap(({ dial, value }) => notOnDial(dial, value)));

@@ -1,21 +1,25 @@
 /** Readings may name only dials that a machine has. */
 import type { MachineFile } from '@fox-tempo/contract';
 import { toldDials } from '@fox-tempo/core/machine';
+import type { Issue } from '@fox-tempo/core/outcome';
 import { phrase } from '@fox-tempo/words';
 import { invalidInput } from '../../http/problem.ts';
 
-/** Throws with every dial that is not there, each at its own path. */
-export function refuseForeignDials(file: MachineFile, dials: Readonly<Record<string, number>>, path: string): void {
+/** Every dial that is not there, each at its own path. */
+export function foreignDials(file: MachineFile, dials: Readonly<Record<string, number>>, path: string): Issue[] {
   const known = toldDials(file).map(({ id }) => id);
-  const foreign = Object.keys(dials).filter((id) => !known.includes(id));
-  if (foreign.length === 0) return;
-  throw invalidInput(
-    foreign.map((id) => ({
+  return Object.keys(dials)
+    .filter((id) => !known.includes(id))
+    .map((id) => ({
       path: `${path}.${id}`,
       code: 'unknown-dial',
       message: phrase('server.machines.has-no-dial', { file: file.name, id }),
       limit: known,
       got: id,
-    })),
-  );
+    }));
+}
+
+export function refuseForeignDials(file: MachineFile, dials: Readonly<Record<string, number>>, path: string): void {
+  const issues = foreignDials(file, dials, path);
+  if (issues.length > 0) throw invalidInput(issues);
 }

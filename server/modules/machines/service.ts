@@ -1,5 +1,5 @@
 /** What writing a machine means: its file is checked whole, names stay unique, a stale write is refused with both states. */
-import { refuseForeignDials } from './foreign-dials.ts';
+import { foreignDials } from './foreign-dials.ts';
 import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import {
@@ -158,16 +158,16 @@ function takenName(name: string): HttpProblem {
 /** A standing may name only what the machine has. */
 function refuseForeign(file: MachineFile, standing: StandingSave): void {
   const feeders = file.feeders.map((feeder) => feeder.id);
-  const foreign = [standing.feederId, ...Object.keys(standing.feeders)].filter((id) => !feeders.includes(id));
-  if (foreign.length > 0)
-    throw invalidInput(
-      foreign.map((id) => ({
-        path: 'feeders',
-        code: 'unknown-feeder',
-        message: phrase('server.machines.has-no-feeder', { file: file.name, id }),
-        limit: feeders,
-        got: id,
-      })),
-    );
-  refuseForeignDials(file, standing.dials, 'dials');
+  const foreignFeeders = [standing.feederId, ...Object.keys(standing.feeders)].filter((id) => !feeders.includes(id));
+  const issues = [
+    ...foreignFeeders.map((id) => ({
+      path: 'feeders',
+      code: 'unknown-feeder' as const,
+      message: phrase('server.machines.has-no-feeder', { file: file.name, id }),
+      limit: feeders,
+      got: id,
+    })),
+    ...foreignDials(file, standing.dials, 'dials'),
+  ];
+  if (issues.length > 0) throw invalidInput(issues);
 }

@@ -14,7 +14,7 @@ import {
 } from '@fox-tempo/contract';
 import { questionOf, standardSite } from '@fox-tempo/core/site';
 import { queryClient } from '../data/queries.ts';
-import { programFromPlan, type Machine, type Program } from '@fox-tempo/core/machine';
+import { cardOf, programFromPlan, type Machine, type Program } from '@fox-tempo/core/machine';
 import { planSeam, type Plan } from '@fox-tempo/core/plan';
 import { alder as demoAlder, rowan as demoRowan } from '@fox-tempo/core/scenarios';
 
@@ -154,6 +154,17 @@ export const rowan: MachineResource = {
   },
   file: fileOf(demoRowan),
 };
+
+/** A machine whose dials are known to stand as on the card of a program. */
+export function setFor(machine: MachineResource, asked: Program): MachineResource {
+  const { standing } = machine;
+  if (!standing) return machine;
+  const dials = Object.fromEntries(cardOf(machine.file, asked).dials.map(({ dialId, value }) => [dialId, value]));
+  const known = Object.fromEntries(
+    Object.keys(dials).map((id) => [id, { source: 'set-up' as const, by: 'Teo Varnholt', at: when }]),
+  );
+  return { ...machine, standing: { ...standing, dials, known } };
+}
 
 /** Only outlined, and nobody knows how it stands. */
 export const hazel: MachineResource = {

@@ -1,8 +1,8 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
-import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { translate } from '@fox-tempo/core/machine';
 import type { Run } from '@fox-tempo/contract';
-import { answerFetch, order, program, revision, rowan, seam, stock, when } from '../../testing/shop.ts';
+import { answerFetch, order, program, revision, rowan, seam, setFor, stock, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes, signInAs } from '../../testing/show.tsx';
 import { BenchMode, loadBenchMode } from './index.ts';
 
@@ -21,10 +21,19 @@ async function open({
   at = '/bench-mode/axle?machine=rowan',
   one = seam(),
   run = logged(),
-}: { at?: string; one?: ReturnType<typeof seam>; run?: unknown } = {}) {
+  machine = setFor(rowan, program()),
+  tick = {},
+}: {
+  at?: string;
+  one?: ReturnType<typeof seam>;
+  run?: unknown;
+  machine?: typeof rowan;
+  tick?: unknown;
+} = {}) {
   const answered = answerFetch({
     'GET /api/seams/axle': one,
-    'GET /api/machines': page([rowan]),
+    'GET /api/machines': page([machine]),
+    'POST /api/observations': tick,
     'GET /api/orders': page([order()]),
     'GET /api/stock': stock,
     'GET /api/seams/axle/revisions': page([revision(2), revision(1)]),
@@ -60,7 +69,7 @@ describe('bench mode', () => {
   });
 
   it('is ticked by tap and by key, and unticked the same way; Escape leaves', async () => {
-    await open();
+    await open({ machine: rowan });
     const before = pressed();
     const isFirst = lines()[0]!.querySelector('button[aria-pressed=true]') !== null;
     fireEvent.keyDown(window, { key: '1' });
@@ -108,7 +117,8 @@ describe('bench mode', () => {
       machineId: 'rowan',
       revision: 1,
       orderId: 'o1',
-      body: {},
+      // Every line stood as on the card: the record says so.
+      body: { dials: Object.fromEntries(dials.map(({ dialId, value }) => [dialId, value])) },
     });
     fireEvent.click(screen.getByRole('button', { name: 'Never welded: take it back' }));
     expect(await screen.findByText('Taken back')).toBeTruthy();
@@ -124,6 +134,59 @@ describe('bench mode', () => {
     await open({ run: new TypeError('gone') });
     fireEvent.click(screen.getByRole('button', { name: 'Welded: log it' }));
     expect(await screen.findByText(/weld waits for the connection/)).toBeTruthy();
+  });
+
+  it('records each tick as evidence of how the dial stands, and takes it back when it is unticked', async () => {
+    const { calls } = await open({ machine: rowan });
+    const at = lines().findIndex((one) => one.querySelector('button[aria-pressed=false]') !== null);
+    const tap = () => fireEvent.click(lines()[at]!.querySelector('button')!);
+    tap();
+    // A weld of an earlier session may be sent beside it.
+    const ticks = () => calls.filter(({ path, method }) => method === 'POST' && path === '/api/observations');
+    await waitFor(() => expect(ticks()).toHaveLength(1));
+    const sent = ticks()[0]?.body as { kind: string; machineId: string; body: { dials: Record<string, number> } };
+    expect(sent).toMatchObject({ kind: 'dials-set', machineId: 'rowan' });
+    const [[id, value] = ['', 0]] = Object.entries(sent.body.dials);
+    expect(dials.find(({ dialId }) => dialId === id)?.value).toBe(value);
+    tap();
+    await waitFor(() => expect(ticks()[1]?.body).toMatchObject({ kind: 'withdrawal' }));
+  });
+
+  it('asks once how the machine was set where lines are not ticked: all as on the card', async () => {
+    const { calls } = await open({ machine: { ...rowan, standing: { ...rowan.standing!, dials: {} } } });
+    fireEvent.click(screen.getByRole('button', { name: 'Welded: log it' }));
+    expect(screen.getByText(/lines are not ticked\. How was the machine set\?/)).toBeTruthy();
+    expect(posted(calls)).toHaveLength(0);
+    fireEvent.click(screen.getByRole('button', { name: 'All as on the card' }));
+    expect(await screen.findByText('✓ Recorded')).toBeTruthy();
+    expect((posted(calls)[0]?.body as { body: { dials: object } }).body.dials).toEqual(
+      Object.fromEntries(dials.map(({ dialId, value }) => [dialId, value])),
+    );
+  });
+
+  it('or one was different: what is read is logged, what was not read is left unsaid', async () => {
+    const { calls } = await open({ machine: { ...rowan, standing: { ...rowan.standing!, dials: {} } } });
+    fireEvent.click(screen.getByRole('button', { name: 'Welded: log it' }));
+    fireEvent.click(screen.getByRole('button', { name: 'One was different' }));
+    const group = within(screen.getByRole('group', { name: 'How the dials stood' }));
+    const feed = dials.find(({ quantity }) => quantity === 'wireFeedMPerMin')!;
+    const field = group.getByLabelText(/^Wire feed/);
+    fireEvent.change(field, { target: { value: String(feed.value + 1) } });
+    fireEvent.blur(field);
+    fireEvent.click(screen.getByRole('button', { name: 'Welded: log it' }));
+    expect(await screen.findByText('✓ Recorded')).toBeTruthy();
+    expect((posted(calls)[0]?.body as { body: { dials: object } }).body.dials).toEqual({
+      [feed.dialId]: expect.closeTo(feed.value + 1, 6),
+    });
+  });
+
+  it('says when the chart line that was set is another, until it is ticked', async () => {
+    const other = setFor(rowan, program());
+    const standing = { ...other.standing!, dials: { ...other.standing!.dials, line: 21 } };
+    await open({ machine: { ...other, standing } });
+    expect(screen.getByText(/the part is held until a lead hand decides/)).toBeTruthy();
+    fireEvent.click(lines()[0]!.querySelector('button')!);
+    expect(screen.queryByText(/the part is held until a lead hand decides/)).toBeNull();
   });
 
   it('is not for the office to log in, and says where a seam has no setting', async () => {

@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { settings } from '../../lib/settings.ts';
-import { hazel, program, rowan } from '../../testing/shop.ts';
+import { hazel, program, rowan, setFor } from '../../testing/shop.ts';
 import { resetSettings, show } from '../../testing/show.tsx';
 import { DialCard } from './dial-card.tsx';
 import { chosenMachine, leastChangeover } from '../../sheet/machine-choice.ts';
@@ -28,13 +28,15 @@ describe('the dial card', () => {
     expect(within(line('Arc index')).getByText('misses by −0.17 mm of arc')).toBeTruthy();
     expect(within(line('Arc index')).getByText('set, was 50')).toBeTruthy();
     expect(within(line('Line')).getByText('set, was 12')).toBeTruthy();
-    expect(within(line('Firmness')).queryByText(/^set/)).toBeNull();
+    // Nobody has seen how it stands, so it has to be set; there is nothing it was.
+    expect(within(line('Firmness')).getByText('set')).toBeTruthy();
     expect(screen.getByText(/lines? change/)).toBeTruthy();
   });
 
   it('makes up for leads as they were measured last, and folds lines that stand as they are', () => {
     const elsewhere = { ...program(), gas: 'M20-ArC-8', trimMm: -0.55 };
-    show(<DialCard machines={[{ ...rowan, leadMOhm: 23 }]} program={elsewhere} />);
+    const stands = setFor({ ...rowan, file: { ...rowan.file, circuitMOhm: 15 } }, elsewhere);
+    show(<DialCard machines={[{ ...stands, file: { ...rowan.file, circuitMOhm: 23 } }]} program={elsewhere} />);
     // 8 mΩ over what it takes for granted, at some 130 A over 0.636 V/mm: about 1.6 mm, 13 steps and more.
     expect(Number(line('Arc index').querySelector('dd')?.textContent)).toBeGreaterThan(55);
     expect(screen.getByText(/lines? stands? as needed:/).closest('details')?.open).toBe(false);
@@ -44,6 +46,17 @@ describe('the dial card', () => {
     show(<DialCard machines={[{ ...rowan, standing: null }]} program={program()} />);
     expect(screen.getByText(/nobody entered how it stands/)).toBeTruthy();
     expect(screen.queryByText('stands as needed')).toBeNull();
+  });
+
+  it('says from what the dials are known, and gives none for a wire it does not take', () => {
+    show(<DialCard machines={[setFor(rowan, program())]} program={program()} />);
+    expect(screen.getByText(/^Last known from: set-up written down, Teo Varnholt/)).toBeTruthy();
+    expect(screen.getByText(/^Arc length at these steps: [\d.]+ mm/)).toBeTruthy();
+    cleanup();
+    const onlyThick = { ...rowan.file, limits: { ...rowan.file.limits, wireSizesMm: [1.6] } };
+    show(<DialCard machines={[{ ...rowan, file: onlyThick }]} program={program()} />);
+    expect(screen.getByText('Rowan takes no wire of 1.0 mm.')).toBeTruthy();
+    expect(screen.queryByText('Wire feed')).toBeNull();
   });
 
   it('puts a wrong wire or gas before everything else', () => {

@@ -363,10 +363,17 @@ function dialOf(form: Form, before: FileDial | null, dials: MachineFile['dials']
       unit: form.unit.trim(),
       hand: form.hand,
       scale: scale as FileDial['scale'],
-      ...(measurable({ scale }) ? { unitTested: form.isUnitKnown } : {}),
+      ...unitOf(form, before, scale),
       ...(numeric ? { senseTested: form.isSure ? (before?.senseTested ?? true) : false } : {}),
     },
   };
+}
+
+/** Said only where it is unknown, or was measured since. */
+function unitOf(form: Form, before: FileDial | null, scale: DialScale): { unitTested?: boolean } {
+  if (!measurable({ scale })) return {};
+  if (!form.isUnitKnown) return { unitTested: false };
+  return before?.unitTested === undefined ? {} : { unitTested: true };
 }
 
 function scaleFrom(form: Form, dials: MachineFile['dials'], ownId: string | undefined): DialScale | string {

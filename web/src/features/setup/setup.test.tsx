@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { act, cleanup, fireEvent, screen, within } from '@testing-library/react';
-import { answerFetch, rowan, seam } from '../../testing/shop.ts';
+import { answerFetch, program, rowan, seam, setFor } from '../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';
 import { loadSetup, Setup } from './index.ts';
 
@@ -31,10 +31,16 @@ afterEach(cleanup);
 
 describe('the set-up walk', () => {
   it('asks for nothing where the machine stands as the seam needs it', async () => {
-    await open();
+    await open(setFor(rowan, program()));
     expect(screen.getByRole('heading', { name: 'Nothing to change' })).toBeTruthy();
     expect(screen.getByText(/what this seam needs agree/)).toBeTruthy();
     expect(loadedTable().queryByText('✕ differs')).toBeNull();
+  });
+
+  it('names the dials that nobody has seen stand so as a step of their own, with what they are known to show', async () => {
+    await open();
+    expect(screen.queryByRole('heading', { name: 'Nothing to change' })).toBeNull();
+    expect(screen.getByText(/^Set \d+ dials$/)).toBeTruthy();
   });
 
   it('names only what differs, and blocks a trial while gas or wire is another', async () => {

@@ -1,10 +1,12 @@
-/** The judgement of one trial, as it crosses the border: the core's own answer, its sentences as codes. */
+/** The judgement of one trial, as it crosses the border: the core's own answer, its sentences in words. */
 import { causeCodes, type CauseCode } from '@fox-tempo/core/judge';
 import type { Said } from '@fox-tempo/core/said';
 import { z } from 'zod';
 import { closed } from './fields.ts';
+import { phraseField } from './problem.ts';
 
-const said = z.object({ code: z.string(), values: z.record(z.string(), z.unknown()) }) as unknown as z.ZodType<Said>;
+/** As every sentence of an answer: its words go out. */
+const said = phraseField as unknown as z.ZodType<Said>;
 const causeField = closed<CauseCode>(causeCodes);
 
 export const shownFigures = z.object({

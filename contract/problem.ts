@@ -2,11 +2,8 @@
 import { say, type Phrase } from '@fox-tempo/core/said';
 import { z } from 'zod';
 
-/** A sentence as the API says it, or what it is made of. */
-export const phraseField = z.union([
-  z.string(),
-  z.object({ code: z.string(), values: z.record(z.string(), z.unknown()) }),
-]) as unknown as z.ZodType<Phrase>;
+/** A sentence. The server's code holds what it is made of; what goes out, and what every description of the API says, is its words. */
+export const phraseField = z.string() as unknown as z.ZodType<Phrase>;
 
 export const issueShape = z.object({
   path: z.string(),

@@ -46,6 +46,8 @@ export interface AppOptions {
   readonly queue: JobQueue;
   readonly keeper: Keeper;
   readonly limits?: Limits;
+  /** For tests: an answer that is not of its contract's shape fails. */
+  readonly checksAnswers?: boolean;
   /** Folder of the built interface; left out, only the API is served. */
   readonly webRoot?: string;
 }
@@ -69,7 +71,7 @@ export function createApp(options: AppOptions): Express {
   return app;
 }
 
-function api({ connection, sessions, pool, queue, keeper, limits = usualLimits }: AppOptions): express.Router {
+function api({ connection, sessions, pool, queue, keeper, limits = usualLimits, checksAnswers }: AppOptions): express.Router {
   const router = express.Router();
   const metrics = createMetrics();
   router.use(metrics.count);
@@ -113,7 +115,7 @@ function api({ connection, sessions, pool, queue, keeper, limits = usualLimits }
     ...computeHandlers(pool),
     ...jobHandlers(queue),
   };
-  mountDoors(router, connection.db, handlers);
+  mountDoors(router, connection.db, handlers, { checksAnswers });
   router.use(notFound);
   return router;
 }

@@ -42,6 +42,41 @@ describe('a day', () => {
     }
   });
 
+  it('is not changed by a half-described machine, which is left out by name with what is missing', () => {
+    const halves = {
+      'a feed dial and no chart': { ...rowan, name: 'Larch', chartLines: [] },
+      'a chart and no feed dial': {
+        ...rowan,
+        name: 'Larch',
+        dials: rowan.dials.filter(({ scale }) => scale.kind === 'chart-line'),
+      },
+      'one dial of no use': { ...rowan, name: 'Larch', chartLines: [], dials: rowan.dials.slice(-1) },
+    };
+    const whole = planDay(jobs, machines);
+    expect(whole.halfDescribed).toEqual([]);
+    for (const [what, file] of Object.entries(halves)) {
+      const beside = planDay(jobs, [...machines, { id: 'larch', file, state: null }]);
+      expect({ what, bars: beside.bars }).toEqual({ what, bars: whole.bars });
+      const [left] = beside.halfDescribed;
+      expect(left?.machineId).toBe('larch');
+      expect(left?.missing.length).toBeGreaterThan(0);
+    }
+  });
+
+  it('checks current and duty of every operation, also where no dial picks the line', () => {
+    const { program } = jobs[0] as DayJob;
+    const noLineDial = { ...rowan, dials: rowan.dials.filter(({ scale }) => scale.kind !== 'chart-line') };
+    expect(whyNot(noLineDial, program)).toBeNull();
+    expect(whyNot({ ...noLineDial, chartLines: [] }, program)).toBe('no-chart');
+    expect(
+      whyNot({ ...noLineDial, chartLines: rowan.chartLines.slice(0, 0) }, { ...program, mode: 'dip', pulse: null }),
+    ).toBeNull();
+    expect(whyNot(noLineDial, { ...program, gas: 'C1' })).toBe('chart');
+    expect(whyNot({ ...rowan, limits: { ...rowan.limits, peakCurrentA: 60 } }, program)).toBe('current');
+    const faint = { ...rowan.limits, duty: [{ percent: 100, currentA: 20 }] };
+    expect(whyNot({ ...rowan, limits: faint }, program)).toBe('duty');
+  });
+
   it('says why no machine can, and which comes nearest', () => {
     const { program } = jobs[0] as DayJob;
     expect(whyNot(rowan, program)).toBeNull();

@@ -15,9 +15,54 @@ function sumOf(sentence: string): number {
     .replaceAll(/\((?:CO₂|helium|root|going up|fluid wire)\)/g, '')
     .replaceAll(/CO₂/g, '')
     .replaceAll(/mm(?:\*\*2|\/min)?|L\/min|mΩ|\b(?:V|A|W|kg\/m³)\b|²/g, '');
-  const plain = terms.replaceAll(/[A-Za-z'’,]+/g, '');
-  if (!/^[\d\s.()*/+\-√]+$/.test(plain)) throw new Error(`not a sum: ${sentence} -> ${plain}`);
-  return new Function(`return (${plain.replaceAll('√', 'Math.sqrt')})`)() as number;
+  const plain = terms.replaceAll(/[A-Za-z'’,]+/g, '').replaceAll(/\s+/g, '');
+  const [value, rest] = added(plain);
+  if (rest !== '') throw new Error(`not a sum: ${sentence} -> ${plain}`);
+  return value;
+}
+
+/** A sum of products read from the left: its value and what is left of the text. */
+function added(text: string): [number, string] {
+  let [value, rest] = multiplied(text);
+  for (let sign = rest[0]; sign === '+' || sign === '-'; sign = rest[0]) {
+    const [next, after] = multiplied(rest.slice(1));
+    value += sign === '+' ? next : -next;
+    rest = after;
+  }
+  return [value, rest];
+}
+
+function multiplied(text: string): [number, string] {
+  let [value, rest] = raised(text);
+  // Brackets side by side multiply too.
+  for (let sign = rest[0]; (sign === '*' && rest[1] !== '*') || sign === '/' || sign === '('; sign = rest[0]) {
+    const [next, after] = raised(sign === '(' ? rest : rest.slice(1));
+    value = sign === '/' ? value / next : value * next;
+    rest = after;
+  }
+  return [value, rest];
+}
+
+function raised(text: string): [number, string] {
+  const [value, rest] = single(text);
+  if (!rest.startsWith('**')) return [value, rest];
+  const [power, after] = single(rest.slice(2));
+  return [value ** power, after];
+}
+
+function single(text: string): [number, string] {
+  if (text.startsWith('√')) {
+    const [value, rest] = single(text.slice(1));
+    return [Math.sqrt(value), rest];
+  }
+  if (text.startsWith('(')) {
+    const [value, rest] = added(text.slice(1));
+    if (!rest.startsWith(')')) throw new Error(`an open bracket: ${text}`);
+    return [value, rest.slice(1)];
+  }
+  const [figure = ''] = /^-?[\d.]+/.exec(text) ?? [];
+  if (figure === '') throw new Error(`no figure: ${text}`);
+  return [Number(figure), text.slice(figure.length)];
 }
 
 const dipIn = (gas: string, diameterMm: number): PlanInput => ({

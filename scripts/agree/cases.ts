@@ -100,7 +100,7 @@ function revisionOf(spec: SeamSpec, choice: ProgramChoice, site: Site, { plan, p
     spec,
     choice,
     site,
-    program: { format: 'fox-tempo/program', version: 2, ...program } as Revision['program'],
+    program: { format: 'fox-tempo/program', version: 2, ...program },
     use: { ...partTakes(plan) },
     contentHash: null,
     createdAt: moment,

@@ -56,7 +56,13 @@ export type Handlers = { readonly [K in DoorName]: Handler<K> };
 
 const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
 
-export function mountDoors(router: Router, db: Database, handlers: Handlers): void {
+/** What is looked at beyond what every request needs. */
+export interface DoorOptions {
+  /** Every answer is held against its shape before it goes out, and fails where it is another: for tests. */
+  readonly checksAnswers?: boolean | undefined;
+}
+
+export function mountDoors(router: Router, db: Database, handlers: Handlers, options: DoorOptions = {}): void {
   const methods = new Map<string, Set<string>>();
   for (const name of doorNames) {
     const door: Door = doors[name];
@@ -67,7 +73,7 @@ export function mountDoors(router: Router, db: Database, handlers: Handlers): vo
       door.path,
       allow(db, door),
       ...bodyReader(door),
-      serve(db, name, door, handlers[name] as Handler<DoorName>),
+      serve(db, name, door, handlers[name] as Handler<DoorName>, options),
     );
   }
   for (const [path, known] of methods)
@@ -102,7 +108,13 @@ function allow(db: Database, { who, summary }: Door): RequestHandler {
   };
 }
 
-function serve(db: Database, name: DoorName, door: Door, handler: Handler<DoorName>): RequestHandler {
+function serve(
+  db: Database,
+  name: DoorName,
+  door: Door,
+  handler: Handler<DoorName>,
+  { checksAnswers = false }: DoorOptions,
+): RequestHandler {
   return async (request, response) => {
     const { me } = response.locals as { me: SignedIn | null };
     const gone = new AbortController();
@@ -123,7 +135,7 @@ function serve(db: Database, name: DoorName, door: Door, handler: Handler<DoorNa
     } as unknown as Call<DoorName>;
     const status = door.status ?? 200;
     if (door.needs !== 'key' || me === null) {
-      send(response, door, status, await handler(call));
+      send(response, door, status, await handler(call), checksAnswers);
       return;
     }
     const kept = {
@@ -137,7 +149,7 @@ function serve(db: Database, name: DoorName, door: Door, handler: Handler<DoorNa
       if (given instanceof Raw) throw new Error(`${name} keeps its answers and may not write them itself`);
       return given;
     });
-    send(response, door, status, answer);
+    send(response, door, status, answer, checksAnswers);
   };
 }
 
@@ -147,7 +159,7 @@ function keyOf(request: Request): string {
   throw new HttpProblem('key-missing', phrase('server.http.send-idempotency-key-with-a'));
 }
 
-function send(response: Response, door: Door, status: number, answer: unknown): void {
+function send(response: Response, door: Door, status: number, answer: unknown, checksAnswers: boolean): void {
   if (answer instanceof Raw) {
     response.status(status);
     answer.send(response);
@@ -161,5 +173,17 @@ function send(response: Response, door: Door, status: number, answer: unknown): 
   if (status === 201 && typeof id === 'string' && !door.path.includes(':')) response.location(`/api${door.path}/${id}`);
   // A program that asks the core reads codes; everybody else reads sentences.
   const say = door.path.startsWith('/compute') ? withSentences : toldIn;
-  response.status(status).json(say(answer, wordsOf(response)));
+  const told = say(answer, wordsOf(response));
+  if (checksAnswers && door.answer) holdAgainst(door, told);
+  response.status(status).json(told);
+}
+
+/** Throws where an answer as it goes over the wire is not of the shape that the contract promises. */
+function holdAgainst({ path, method, answer: shape }: Door, told: unknown): void {
+  const parsed = shape?.safeParse(JSON.parse(JSON.stringify(told)));
+  if (!parsed || parsed.success) return;
+  const [first] = parsed.error.issues;
+  throw new Error(
+    `${method} ${path} answers otherwise than its contract at ${first?.path.join('.')}: ${first?.message}`,
+  );
 }

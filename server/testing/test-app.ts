@@ -32,6 +32,7 @@ export async function openTestApp({ seeded = true, trials = false, limits, url, 
     pool,
     queue,
     keeper,
+    checksAnswers: true,
     ...(limits ? { limits } : {}),
   });
   const cookies = new Map<string, string>();

@@ -1,4 +1,4 @@
-import { dialEvidence } from './dial-evidence.ts';
+import { dialEvidence } from './evidence-repo.ts';
 import { knownDials, type DialEvidence } from '@fox-tempo/core/setup';
 import {
   outlineOf,

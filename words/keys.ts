@@ -2800,6 +2800,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.coupons-of': { readonly count: number };
   readonly 'view.trials.crackle-at': { readonly step: SaidValue };
   readonly 'view.trials.crackle-step': null;
+  readonly 'view.trials.current-while-welding': null;
   readonly 'view.trials.d-gas': null;
   readonly 'view.trials.d-joint': null;
   readonly 'view.trials.d-metal': null;
@@ -3063,6 +3064,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.undercut-depth': null;
   readonly 'view.trials.until': null;
   readonly 'view.trials.verdict': null;
+  readonly 'view.trials.voltage-while-welding': null;
   readonly 'view.trials.waiting': null;
   readonly 'view.trials.waits-for-a-verdict': null;
   readonly 'view.trials.was-in-order': null;
@@ -3220,4 +3222,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4495;
+export const sentenceCount = 4497;

@@ -207,6 +207,7 @@ export const rowan: Machine = {
     [41, 'steel-solid', 1.0, 'C1', 'dip'],
     [45, 'steel-solid', 1.2, 'M21-ArC-18', 'spray'],
     [48, 'steel-metal-cored', 1.2, 'M21-ArC-18', 'spray'],
+    [49, 'steel-flux-cored', 1.2, 'M21-ArC-18', 'cored'],
   ]),
   triggerModes: [
     holdMode,

@@ -158,7 +158,9 @@ function Card({
   );
   const known = machine.standing?.dials ?? {};
   const stands = (dial: DialSetting) => standsAt(known, dial.dialId, dial.value);
-  const lines = [...dials].sort((a, b) => Number(stands(a)) - Number(stands(b)));
+  // The number first, since it changes what the others mean; then what is still to be set.
+  const rank = (dial: DialSetting) => (dial.quantity === 'chart-line' ? 0 : stands(dial) ? 2 : 1);
+  const lines = [...dials].sort((a, b) => rank(a) - rank(b));
   const ticks = useTicks(machine, seam.id, lines);
   const { isTicked, toggle, left } = ticks;
 

@@ -286,10 +286,10 @@ function beadLines(trials: readonly Trial[]): Line[] {
     line(t('view.trials.width'), ({ body }) =>
       body.measured.widthMm === undefined ? null : amount('shortLength', body.measured.widthMm, 1),
     ),
-    line(t('view.trials.displayed-current'), ({ body }) =>
+    line(t('view.trials.current-while-welding'), ({ body }) =>
       body.displayed?.currentA === undefined ? null : amount('current', body.displayed.currentA, 0),
     ),
-    line(t('view.trials.displayed-voltage'), ({ body }) =>
+    line(t('view.trials.voltage-while-welding'), ({ body }) =>
       body.displayed?.voltageV === undefined ? null : amount('voltage', body.displayed.voltageV, 1),
     ),
     line(t('view.trials.spatter-grade'), ({ body }) =>

@@ -221,12 +221,12 @@ function FoundBesidePlanned({
           : amount('shortLength', plannedLegMm, 1),
     ],
     [
-      t('view.trials.displayed-current'),
+      t('view.trials.current-while-welding'),
       body.displayed?.currentA === undefined ? null : amount('current', body.displayed.currentA, 0),
       expected ? amount('current', expected.displayedCurrentA, 0) : null,
     ],
     [
-      t('view.trials.displayed-voltage'),
+      t('view.trials.voltage-while-welding'),
       body.displayed?.voltageV === undefined ? null : amount('voltage', body.displayed.voltageV, 1),
       expected ? amount('voltage', expected.displayedVoltageV, 1) : null,
     ],

@@ -38,7 +38,7 @@ test.describe('a welder', () => {
     page,
     app,
   }) => {
-    await page.goto(`${app.url}/bench-mode/axle-plate-to-tube?machine=rowan&revision=9`);
+    await page.goto(`${app.url}/bench-mode/hitch-bracket-fillet?machine=rowan&revision=9`);
     await expect(page.getByText('That card is superseded.')).toBeVisible();
     const lines = page.getByRole('list', { name: 'Dials to set' }).locator('button[aria-pressed=false]');
     const toSet = await lines.count();

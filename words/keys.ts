@@ -2739,6 +2739,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.today.then': { readonly order: SaidValue; readonly seam: SaidValue };
   readonly 'view.today.to-look-at': null;
   readonly 'view.today.waits-for-a-setting': null;
+  readonly 'view.today.wire-and-gas-stay': null;
   readonly 'view.tour.by-metal-thickness-joint-and': null;
   readonly 'view.tour.describe-one': null;
   readonly 'view.tour.done': null;
@@ -3222,4 +3223,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4497;
+export const sentenceCount = 4498;

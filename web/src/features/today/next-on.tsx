@@ -138,7 +138,7 @@ function Next({
       <Box>
         {next.steps.length === 0 ? (
           <Box as="span" color="spruce" fontWeight={600}>
-            ✓ {t('view.today.nothing-to-change')}
+            ✓ {t(next.dialsToSet ? 'view.today.wire-and-gas-stay' : 'view.today.nothing-to-change')}
           </Box>
         ) : (
           <Box asChild fontWeight={600}>
@@ -150,7 +150,7 @@ function Next({
         {changes.join(', ')}
         {next.dialsToSet !== null && next.dialsToSet > 0 && (
           <Box as="span" color="quiet">
-            {changes.length > 0 ? '; ' : ' '}
+            {'; '}
             {t('view.today.dials-to-set', { count: next.dialsToSet })}
           </Box>
         )}

@@ -7,6 +7,7 @@ export { bareJobs, dayJobs, daysBetween, type NamedJob } from './day-jobs.ts';
 export { exampleFiles } from './example-files.ts';
 export { fileSchemas } from './file-schemas.ts';
 export { parseWith } from './issues.ts';
+export { foundOn, slotDrift } from './slot-drift.ts';
 export { chartCsvExample, largestChartCsvBytes, readChartCsv, type ChartCsv, type CsvProblem } from './chart-csv.ts';
 export {
   asStands,

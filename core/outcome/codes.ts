@@ -123,6 +123,7 @@ export const issueCodes = {
   'unknown-feeder': 'the feeders that the machine has',
   'unknown-revision': null,
   'no-revision': null,
+  'cannot-weld': null,
   'no-such-slot': 'first and last slot',
   'more-than-done': 'what was counted',
   'last-owner': null,

@@ -5,7 +5,7 @@ import {
   quantityAt,
   quantityOf,
   taughtLine,
-  translate,
+  cardOf,
   wishedFigures,
   type Machine,
   type Program,
@@ -33,7 +33,7 @@ export function stepDial(
   quantity: BenchQuantity,
   steps: number,
 ): DialMove | undefined {
-  const { dials } = translate(machine, program);
+  const { dials } = cardOf(machine, program);
   const setting = dials.find((dial) => dial.quantity === quantity) ?? standIn(dials, quantity);
   const dial = machine.dials.find((one) => one.id === setting?.dialId);
   if (

@@ -1,5 +1,5 @@
 /** One dial of a machine swept across its travel: where it would stand, the figure it then says, and the program that makes. */
-import { translate, type Machine, type Program } from '../machine/index.ts';
+import { cardOf, type Machine, type Program } from '../machine/index.ts';
 import { stepDial } from '../tuning/index.ts';
 import { axisRange, figureOn, movedTo, type MapAxis } from './axes.ts';
 
@@ -39,7 +39,7 @@ export function sweepOf(
   quantity: SweepQuantity,
   heldBackgroundA: number | null = null,
 ): DialSweep | undefined {
-  const here = translate(machine, program).dials.find((dial) => dial.quantity === quantity);
+  const here = cardOf(machine, program).dials.find((dial) => dial.quantity === quantity);
   if (!here || !stepDial(machine, program, quantity, 0)) return undefined;
   const range = axisRange(program, quantity);
   const reach = (sense: 1 | -1): number => {
@@ -67,7 +67,7 @@ export function sweepOf(
     const moved =
       steps === 0 ? { ok: true as const, value: program } : movedTo(program, quantity, figure, heldBackgroundA);
     const shown = moved.ok
-      ? translate(machine, moved.value).dials.find((dial) => dial.dialId === here.dialId)
+      ? cardOf(machine, moved.value).dials.find((dial) => dial.dialId === here.dialId)
       : undefined;
     return { steps, display: shown?.display ?? '–', figure, program: moved.ok ? moved.value : null };
   });

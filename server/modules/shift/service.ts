@@ -1,7 +1,6 @@
 /** Every filled slot against what was found on it; a slot that drifted names who was last at the machine before it was read. */
-import { newestKnown } from '@fox-tempo/core/setup';
-import type { ShiftSlot, MachineStanding, SlotEntry } from '@fox-tempo/contract';
-import { driftReport, slotState } from '@fox-tempo/core/machine';
+import { foundOn, slotDrift, type ShiftSlot } from '@fox-tempo/contract';
+import { slotState } from '@fox-tempo/core/machine';
 import type { Executor } from '../../db/connection.ts';
 import { listMachines } from '../machines/repo.ts';
 import { lastHandAt } from '../observations/repo.ts';
@@ -19,12 +18,10 @@ export async function readShift(db: Executor): Promise<ShiftSlot[]> {
       const seam = await findSeam(db, entry.seamId);
       const issued = seam?.issued.find((one) => one.machineId === machineId)?.revision ?? null;
       const isCalled = standing?.slot === entry.slot;
-      const found = isCalled && standing ? asItStands(entry, standing) : entry.found;
-      const drifted = found
-        ? driftReport(file, entry.dials, found.dials, entry.program)
-            .filter(({ verdict }) => verdict === 'drifted')
-            .map(({ dialId }) => dialId)
-        : [];
+      const found = foundOn(entry, standing);
+      const drifted = slotDrift(file, entry, standing)
+        .filter(({ verdict }) => verdict === 'drifted')
+        .map(({ dialId }) => dialId);
       slots.push({
         machineId,
         machineName: file.name,
@@ -46,18 +43,4 @@ export async function readShift(db: Executor): Promise<ShiftSlot[]> {
     }
   }
   return slots;
-}
-
-/** The slot in front is read by everything that tells how the machine stands, not only by who read the slot. */
-function asItStands({ dials, found }: SlotEntry, { known, dials: now }: MachineStanding): SlotEntry['found'] {
-  const told = Object.entries(known).filter(([id]) => dials[id] !== undefined);
-  const newest = newestKnown({
-    dials: Object.fromEntries(told.map(([id, one]) => [id, { ...one, value: now[id] ?? 0 }])),
-  });
-  if (!newest || (found && Date.parse(found.foundAt) >= Date.parse(newest.at))) return found;
-  return {
-    dials: Object.fromEntries(told.flatMap(([id]) => (now[id] === undefined ? [] : [[id, now[id]]]))),
-    foundAt: newest.at,
-    foundBy: newest.by,
-  };
 }

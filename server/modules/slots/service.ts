@@ -2,7 +2,7 @@
 import { refuseForeignDials } from '../machines/foreign-dials.ts';
 import { phrase } from '@fox-tempo/words';
 import { asStands, type SlotEntry, type SlotFound, type SlotStore } from '@fox-tempo/contract';
-import { cardOf } from '@fox-tempo/core/machine';
+import { cardOf, whyNotWords } from '@fox-tempo/core/machine';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';
@@ -44,7 +44,12 @@ export async function storeInSlot(
       });
     }
     const { program, number } = seam.revision;
-    const { dials } = cardOf(file, program);
+    const { dials, cannot } = cardOf(file, program);
+    if (cannot && dials.length === 0) {
+      throw invalidInput([
+        { path: 'seamId', code: 'cannot-weld', message: whyNotWords(file, program, cannot), got: seamId },
+      ]);
+    }
     await insertEntry(tx, {
       machineId,
       slot,

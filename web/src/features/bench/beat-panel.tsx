@@ -13,7 +13,7 @@ import {
   sayBeat,
   usualMetal,
 } from '@fox-tempo/core/double-pulse';
-import { type Program, translate } from '@fox-tempo/core/machine';
+import { type Program, cardOf } from '@fox-tempo/core/machine';
 import type { Plan } from '@fox-tempo/core/plan';
 import { useEffect, useRef, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
@@ -274,7 +274,7 @@ function beatDials({ file }: MachineResource, program: Program): string {
     'beatSwingPercent',
     'beatFrequencyHz',
   ];
-  const dials = translate(file, program).dials.filter((dial) => wanted.includes(dial.quantity));
+  const dials = cardOf(file, program).dials.filter((dial) => wanted.includes(dial.quantity));
   return `${file.name}: ${dials.map((dial) => `${dial.label} ${dial.display}`).join(', ')}`;
 }
 

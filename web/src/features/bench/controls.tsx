@@ -3,7 +3,7 @@ import { inSentence } from '@fox-tempo/core/said';
 import { t } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { translate, type DialSetting, type Program } from '@fox-tempo/core/machine';
+import { cardOf, type DialSetting, type Program } from '@fox-tempo/core/machine';
 import { feedHabits, pulseNumbers, stepDial, type FeedHabit, type PulseNumber } from '@fox-tempo/core/tuning';
 import type { QuantityName } from '@fox-tempo/core/units';
 import { memo, useEffect, useRef, useState } from 'react';
@@ -61,7 +61,7 @@ export function Controls({ setting, machine, habit, onHabit }: ControlsProps) {
   const [hand] = useState(createHand);
   useEffect(() => hand.follow({ setting, machine, habit }));
   if (!program) return null;
-  const dials = machine ? translate(machine.file, program).dials : [];
+  const dials = machine ? cardOf(machine.file, program).dials : [];
   const shown = controls.filter(
     ({ dialOnly, quantity }) => !dialOnly || (program.pulse && dials.some((dial) => dial.quantity === quantity)),
   );

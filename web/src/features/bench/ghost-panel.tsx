@@ -2,7 +2,7 @@
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { translate, type Program } from '@fox-tempo/core/machine';
+import { cardOf, type Program } from '@fox-tempo/core/machine';
 import { Action } from '../../ui/action.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
@@ -32,8 +32,8 @@ export function GhostPanel({
       </Panel>
     );
   }
-  const held = machine ? translate(machine.file, ghost).dials : [];
-  const now = machine ? translate(machine.file, program).dials : [];
+  const held = machine ? cardOf(machine.file, ghost).dials : [];
+  const now = machine ? cardOf(machine.file, program).dials : [];
   const differing = now.flatMap((dial) => {
     const other = held.find((one) => one.dialId === dial.dialId);
     return other && other.display !== dial.display ? [{ dial, other }] : [];

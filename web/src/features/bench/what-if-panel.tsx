@@ -5,7 +5,7 @@ import { t, tell } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { commonGasCodes, gasOf, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { translate, type Program } from '@fox-tempo/core/machine';
+import { cardOf, type Program } from '@fox-tempo/core/machine';
 import type { SimulationMetrics } from '@fox-tempo/core/simulation';
 import { maskingOf, otherSizeMm, showThroughOf, stepDial, whatIfSizes, type WhatIf } from '@fox-tempo/core/tuning';
 import { ChoiceField } from '../../ui/choice-field.tsx';
@@ -172,7 +172,7 @@ function Found({
 
 function maskWords(program: Program, machine: MachineResource | undefined, mask: ReturnType<typeof maskingOf>): string {
   if (!mask) return t('view.bench.nothing-that-a-welder-would');
-  const dial = machine && translate(machine.file, program).dials.find((one) => one.quantity === mask.quantity);
+  const dial = machine && cardOf(machine.file, program).dials.find((one) => one.quantity === mask.quantity);
   const what = mask.quantity === 'trimMm' ? t('view.bench.trim') : t('view.bench.wire-feed-2');
   const by = t('view.bench.of-2', {
     by: mask.by > 0 ? '+' : '−',

@@ -211,7 +211,7 @@ describe('the chart', () => {
   it('is searched by words, and a table is previewed row by row before anything is written', async () => {
     const { calls } = await open('/machines/rowan/chart', rowan, { 'PUT /api/machines/rowan': rowan });
     fireEvent.change(screen.getByLabelText('Find a line'), { target: { value: 'co₂ dip' } });
-    expect(screen.getByText('3 of 17')).toBeTruthy();
+    expect(screen.getByText('3 of 18')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Import a table' }));
     fireEvent.change(screen.getByLabelText(/Paste the table/), {
       target: {

@@ -2,9 +2,8 @@
 import { amount } from '@fox-tempo/core/said';
 import { t, tell, tellIf } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
-import type { MachineResource, SlotEntry } from '@fox-tempo/contract';
+import { foundOn, slotDrift, type MachineResource, type SlotEntry } from '@fox-tempo/contract';
 import { fillerOf, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { driftReport, type DriftLine } from '@fox-tempo/core/machine';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../data/api.ts';
@@ -36,7 +35,7 @@ export function Slots({
   }
   const numbers = Array.from({ length: slots.count }, (_, at) => slots.first + at);
   const entryOf = (slot: number) => entries.find((entry) => entry.slot === slot);
-  const drifted = entries.filter((entry) => driftOf(machine, entry).some((line) => line.verdict === 'drifted'));
+  const drifted = entries.filter((entry) => slotDrift(machine.file, entry, machine.standing).some((line) => line.verdict === 'drifted'));
   const present = chosen === null ? undefined : entryOf(chosen);
   return (
     <Panel
@@ -131,10 +130,6 @@ export function Slots({
   );
 }
 
-function driftOf({ file }: MachineResource, { dials, found, program }: SlotEntry): DriftLine[] {
-  return found ? driftReport(file, dials, found.dials, program) : [];
-}
-
 function Entry({
   machine,
   entry,
@@ -146,7 +141,8 @@ function Entry({
 }) {
   const [reading, setReading] = useState(false);
   const task = useTask();
-  const drift = driftOf(machine, entry);
+  const drift = slotDrift(machine.file, entry, machine.standing);
+  const found = foundOn(entry, machine.standing);
   const off = drift.filter((line) => line.verdict === 'drifted');
   return (
     <Box
@@ -172,20 +168,20 @@ function Entry({
           })}
         </Box>
       </Box>
-      {entry.found ? (
+      {found ? (
         off.length === 0 ? (
           <Box fontSize="14px" color="spruce" my="1.5">
             {t('view.machines.stood-as-stored-when-read', {
-              foundBy: entry.found.foundBy,
-              foundAt: shopTime(entry.found.foundAt),
+              foundBy: found.foundBy,
+              foundAt: shopTime(found.foundAt),
             })}
           </Box>
         ) : (
           <Box my="2">
             <Notice level="caution" word={t('view.machines.drifted')}>
               {t('view.machines.found-other-figures', {
-                foundBy: entry.found.foundBy,
-                foundAt: shopTime(entry.found.foundAt),
+                foundBy: found.foundBy,
+                foundAt: shopTime(found.foundAt),
               })}
               <Box as="ul" pl="4" listStyleType="disc">
                 {off.map((line) => (

@@ -6,7 +6,7 @@ import { TextField } from '../../ui/text-field.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { shopTime } from '../../lib/time.ts';
 import { Panel } from '../../ui/panel.tsx';
-import { driftReport, cardOf } from '@fox-tempo/core/machine';
+import { driftReport, cardOf, whyNotWords } from '@fox-tempo/core/machine';
 import { useTask } from '../../lib/use-task.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Action } from '../../ui/action.tsx';
@@ -59,7 +59,10 @@ function ChooseSlot({
   const present = entryOf(slot);
   const program = seam.revision?.program;
   if (!program) return null;
-  const dials = Object.fromEntries(cardOf(file, program).dials.map((dial) => [dial.dialId, dial.value]));
+  const card = cardOf(file, program);
+  if (card.cannot && card.dials.length === 0)
+    return <Notice level="refusal">{tell(whyNotWords(file, program, card.cannot))}</Notice>;
+  const dials = Object.fromEntries(card.dials.map((dial) => [dial.dialId, dial.value]));
   const differs = present
     ? driftReport(file, present.dials, dials, program).filter((line) => line.verdict !== 'same')
     : [];

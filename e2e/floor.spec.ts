@@ -38,12 +38,19 @@ test.describe('a welder', () => {
     page,
     app,
   }) => {
-    await page.goto(`${app.url}/bench-mode/hitch-bracket-fillet?machine=rowan&revision=9`);
+    // Whatever was welded before, the feed stands elsewhere now.
+    const moved = await page.request.post(`${app.url}/api/observations`, {
+      headers: { 'Idempotency-Key': crypto.randomUUID() },
+      data: { kind: 'dials-set', machineId: 'rowan', body: { dials: { 'wire-feed': 8.1 } } },
+    });
+    expect(moved.status()).toBe(201);
+    await page.goto(`${app.url}/bench-mode/axle-plate-to-tube?machine=rowan&revision=9`);
     await expect(page.getByText('That card is superseded.')).toBeVisible();
+    const all = page.getByRole('list', { name: 'Dials to set' }).locator('button[aria-pressed]');
     const lines = page.getByRole('list', { name: 'Dials to set' }).locator('button[aria-pressed=false]');
-    const toSet = await lines.count();
-    expect(toSet).toBeGreaterThan(0);
-    for (let at = 1; at <= toSet; at++) await page.keyboard.press(String(at));
+    await expect(lines.filter({ hasText: 'Wire feed' })).toBeVisible();
+    const pressed = await all.evaluateAll((buttons) => buttons.map((one) => one.getAttribute('aria-pressed')));
+    for (const [at, is] of pressed.entries()) if (is === 'false') await page.keyboard.press(String(at + 1));
     await expect(lines).toHaveCount(0);
     await expectAccessible(page, 'day');
     await page.getByRole('button', { name: 'Welded: log it' }).click();

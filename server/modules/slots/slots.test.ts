@@ -47,6 +47,13 @@ describe('memory slots', () => {
     expect(answers.map((answer) => answer.status).sort()).toEqual([201, 412, 412, 412]);
   });
 
+  it('take no setting that the machine has no line for, and say which line is missing', async () => {
+    const { body } = await post('hazel/slots/5', { seamId: 'trike-box-floor', note: '', replaces: null }).expect(422);
+    expect(body.issues).toMatchObject([{ path: 'seamId', code: 'cannot-weld', got: 'trike-box-floor' }]);
+    expect(body.issues[0].message).toMatch(/Hazel/);
+    expect((await map('hazel')).some(({ slot }) => slot === 5)).toBe(false);
+  });
+
   it('keep what was found apart from what is meant', async () => {
     const [entry] = (await map('hazel')).filter((one) => one.slot === 2);
     const found = { ...entry!.dials, trim: 5 };

@@ -35,7 +35,9 @@ export function Slots({
   }
   const numbers = Array.from({ length: slots.count }, (_, at) => slots.first + at);
   const entryOf = (slot: number) => entries.find((entry) => entry.slot === slot);
-  const drifted = entries.filter((entry) => slotDrift(machine.file, entry, machine.standing).some((line) => line.verdict === 'drifted'));
+  const drifted = entries.filter((entry) =>
+    slotDrift(machine.file, entry, machine.standing).some((line) => line.verdict === 'drifted'),
+  );
   const present = chosen === null ? undefined : entryOf(chosen);
   return (
     <Panel

@@ -22,7 +22,11 @@ async function mapDrawn(page) {
 
 /** Name of the picture, where it is taken, and what is done before. */
 const pictures = [
-  { name: 'today-day', path: '/today' },
+  {
+    name: 'today-day',
+    path: '/today',
+    act: (page) => page.getByText('Planning …').first().waitFor({ state: 'hidden', timeout: 60_000 }),
+  },
   { name: 'seams-day', path: '/seams' },
   { name: 'seam-sheet-day', path: '/seams/axle-plate-to-tube' },
   { name: 'seam-sheet-es-us-tablet', path: '/seams/sink-flange-lap', size: tablet, units: 'us', language: 'es' },

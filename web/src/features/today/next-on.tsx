@@ -150,7 +150,7 @@ function Next({
         {changes.join(', ')}
         {next.dialsToSet !== null && next.dialsToSet > 0 && (
           <Box as="span" color="quiet">
-            {'; '}
+            {changes.length > 0 ? ' · ' : '· '}
             {t('view.today.dials-to-set', { count: next.dialsToSet })}
           </Box>
         )}

@@ -58,6 +58,26 @@ export function useDoorList<K extends DoorName>(
   return useQuery<Item<K>[], ProblemError>(list(name, asked), queryClient);
 }
 
+/** What a loader has read, kept up to date with every write of this page; what a write answered is put in its place at once. */
+export function useKept<K extends DoorName>(
+  name: K,
+  loaded: DoorAnswer<K>,
+  asked: Reading<K> = {},
+): readonly [DoorAnswer<K>, (next: DoorAnswer<K>) => void] {
+  const { data } = useDoor(name, asked);
+  return [data ?? loaded, (next) => void queryClient.setQueryData<DoorAnswer<K>>(one(name, asked).queryKey, next)];
+}
+
+/** The same for every page of a list. */
+export function useKeptList<K extends DoorName>(
+  name: K,
+  loaded: readonly Item<K>[],
+  asked: Reading<K> = {},
+): readonly [readonly Item<K>[], (next: readonly Item<K>[]) => void] {
+  const { data } = useDoorList(name, asked);
+  return [data ?? loaded, (next) => void queryClient.setQueryData(list(name, asked).queryKey, [...next])];
+}
+
 /** Adds what a write has answered before the next reading does. */
 export function placeInCache<K extends DoorName>(
   name: K,

@@ -246,6 +246,18 @@ export function answerFetch(table: Record<string, unknown>): {
   return { calls };
 }
 
+/** A server that remembers: before the write it reads one answer, after it another. */
+export function remembers(reading: string, before: unknown, writing: string, written: unknown, after: unknown) {
+  let now = before;
+  return {
+    [`GET ${reading}`]: () => now,
+    [writing]: () => {
+      now = after;
+      return written;
+    },
+  };
+}
+
 /** A record of observations that starts empty and keeps what is sent. */
 export function emptyRecord(query: string): Record<string, unknown> {
   const rows: object[] = [];

@@ -1,4 +1,5 @@
 /** The card full screen at the machine: one big line a dial, ticked by tap or key; what would hold the part is said before it is welded. */
+import { useKept } from '../../data/queries.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, ProgramFile, Revision, SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
@@ -8,7 +9,7 @@ import { amount } from '@fox-tempo/core/said';
 import { neededSetup, standsAt } from '@fox-tempo/core/setup';
 import { stepDial } from '@fox-tempo/core/tuning';
 import { dialWindowWords, windowOnDials, withOffset, type Offset } from '@fox-tempo/core/window';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import { Link, useLoaderData, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
 import { standingMachine, type StandingMachine } from '../../lib/as-stands.ts';
@@ -33,7 +34,7 @@ export function BenchMode() {
 }
 
 function Whole({ data }: { readonly data: BenchModeData }) {
-  const [seam, setSeam] = useState(data.seam);
+  const [seam, setSeam] = useKept('seam', data.seam, { params: { id: data.seam.id } });
   const [params, setParams] = useSearchParams();
   const offered = useMachineFor(data.machines, seam);
   const named = data.machines.find(({ id }) => id === params.get('machine'));

@@ -1,4 +1,5 @@
 /** One tap for a seam that was welded; more only where something was otherwise. A record that waits for the connection arrives once. */
+import { useKeptList } from '../../data/queries.ts';
 import { toldDials, type DialSetting } from '@fox-tempo/core/machine';
 import { sameWire } from '@fox-tempo/core/consumables';
 import { Box, chakra } from '@chakra-ui/react';
@@ -39,7 +40,7 @@ export function LogRun({
   const me = useMe();
   const may = useMay('addRun');
   const task = useTask();
-  const [orders, setOrders] = useState<readonly Order[]>(data.orders);
+  const [orders] = useKeptList('orders', data.orders);
   const [orderId, setOrderId] = useState(data.orders[0]?.id ?? '');
   const [weldedBy, setWeldedBy] = useState(me?.id ?? '');
   const [body, setBody] = useState<RunBody>({});
@@ -76,7 +77,6 @@ export function LogRun({
       setRead({});
       const { seconds: _seconds, ...kept } = body;
       setBody(kept);
-      if (run) setOrders(await api.orders());
     });
   const onWelded = () => {
     // Nothing left to ask where every line is ticked, or where it is being said what was different.
@@ -92,14 +92,7 @@ export function LogRun({
     <Box position="sticky" bottom="0" bg="surface" borderTopWidth="2px" borderColor="accent" px="4" py="2" zIndex={5}>
       {last && (
         <Box mb="2" aria-live="polite">
-          <Outcome
-            run={last}
-            order={order}
-            onDecided={(run) => {
-              setLast(run);
-              void api.orders().then(setOrders);
-            }}
-          />
+          <Outcome run={last} order={order} onDecided={setLast} />
         </Box>
       )}
       {waiting.length > 0 && (

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { act, cleanup, fireEvent, screen } from '@testing-library/react';
-import { alder, answerFetch, rowan, seam, stock } from '../../testing/shop.ts';
+import { alder, answerFetch, remembers, rowan, seam, stock } from '../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';
 import { Library, loadLibrary } from './index.ts';
 
@@ -63,7 +63,10 @@ describe('the library', () => {
       changedAt: stock.cylinders[0]!.changedAt,
       changedBy: 'Teo Varnholt',
     };
-    const answered = await open('/stock', { 'POST /api/stock/spools': spool });
+    const answered = await open(
+      '/stock',
+      remembers('/api/stock', stock, 'POST /api/stock/spools', spool, { ...stock, spools: [spool] }),
+    );
     fireEvent.click(screen.getByRole('button', { name: 'Add a spool' }));
     fireEvent.change(screen.getByRole('textbox', { name: 'What you call it' }), { target: { value: 'Steel 1.0' } });
     const mass = screen.getByRole('textbox', { name: /^Wire on it/ });

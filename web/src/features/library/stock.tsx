@@ -1,4 +1,5 @@
 /** Cylinders and spools: what is left as arc minutes and parts of a chosen seam, read anew or moved in place. */
+import { useKept } from '../../data/queries.ts';
 import { amount } from '@fox-tempo/core/said';
 import { phrase } from '@fox-tempo/words';
 import { t, tell, named } from '../../lib/words.ts';
@@ -24,7 +25,7 @@ export function StockShelf({
   readonly machines: readonly MachineResource[];
   readonly seams: readonly SeamResource[];
 }) {
-  const [stock, setStock] = useState(loaded);
+  const [stock, setStock] = useKept('stock', loaded);
   const [adding, setAdding] = useState<'cylinder' | 'spool' | null>(null);
   const measured = useMemo(() => seams.flatMap(measureSeam), [seams]);
   return (

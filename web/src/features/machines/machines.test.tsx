@@ -3,7 +3,7 @@ import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/re
 import type { MachineResource } from '@fox-tempo/contract';
 import { medlar } from '@fox-tempo/core/scenarios';
 import { ErrorPage } from '../../app/error-page.tsx';
-import { alder, answerFetch, revision, rowan, when } from '../../testing/shop.ts';
+import { alder, answerFetch, remembers, revision, rowan, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';
 import { loadMachine, loadMachineList, Machine, MachineList } from './index.ts';
 
@@ -253,9 +253,13 @@ describe('memory and standing', () => {
   });
 
   it('take a reading back, dial by dial', async () => {
-    const { calls } = await open('/machines/rowan/slots', rowan, {
-      'POST /api/machines/rowan/slots/3/found': { ...entry, found: { ...entry.found, dials: entry.dials } },
-    });
+    const putBack = { ...entry, found: { ...entry.found, dials: entry.dials } };
+    const found = 'POST /api/machines/rowan/slots/3/found';
+    const { calls } = await open(
+      '/machines/rowan/slots',
+      rowan,
+      remembers('/api/machines/rowan/slots', page([entry]), found, putBack, page([putBack])),
+    );
     fireEvent.click(screen.getByRole('button', { name: 'Read it back' }));
     fireEvent.change(screen.getByLabelText('Arc index'), { target: { value: '46' } });
     fireEvent.click(screen.getByRole('button', { name: 'Keep as found' }));
@@ -267,12 +271,12 @@ describe('memory and standing', () => {
   });
 
   it('enter what is on each feeder, and log the leads with what they do to the arc', async () => {
+    const readings = '/api/machines/alder/lead-readings';
+    const one = { id: 'one', mOhm: 13, note: '', at: '2026-01-01T08:00:00.000Z', by: 'Teo Varnholt' };
+    const two = { id: 'two', mOhm: 21, note: 'warm', at: when, by: 'Teo Varnholt' };
     const { calls } = await open('/machines/alder/standing', alder, {
       'PUT /api/machines/alder/standing': alder,
-      'GET /api/machines/alder/lead-readings': page([
-        { id: 'one', mOhm: 13, note: '', at: '2026-01-01T08:00:00.000Z', by: 'Teo Varnholt' },
-      ]),
-      'POST /api/machines/alder/lead-readings': { id: 'two', mOhm: 21, note: 'warm', at: when, by: 'Teo Varnholt' },
+      ...remembers(readings, page([one]), `POST ${readings}`, two, page([one, two])),
     });
     const right = screen.getByRole('region', { name: 'Right feeder' });
     fireEvent.change(within(right).getByLabelText('Roll groove'), { target: { value: 'V' } });

@@ -7,7 +7,7 @@ import { fillerOf, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../data/api.ts';
-import { useDoorList } from '../../data/queries.ts';
+import { useDoorList, useKeptList } from '../../data/queries.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
@@ -24,7 +24,7 @@ export function Slots({
   readonly loaded: readonly SlotEntry[];
 }) {
   const { slots, name } = machine.file;
-  const [entries, setEntries] = useState(loaded);
+  const [entries, setEntries] = useKeptList('slots', loaded, { params: { id: machine.id } });
   const [chosen, setChosen] = useState<number | null>(entries[0]?.slot ?? null);
   if (slots.count === 0) {
     return (

@@ -1,4 +1,5 @@
 /** How the machine stands now: process and poles, what is threaded and connected on each feeder, its dials; and its leads' resistance with the trend. */
+import { useKeptList } from '../../data/queries.ts';
 import { toldDials } from '@fox-tempo/core/machine';
 import { amount, joined } from '@fox-tempo/core/said';
 import { t, named, fixed } from '../../lib/words.ts';
@@ -14,7 +15,7 @@ import {
   processWords,
   setupProcesses,
 } from '@fox-tempo/core/setup';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense } from 'react';
 import { api } from '../../data/api.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
@@ -286,7 +287,7 @@ export function FeederFields({
 }
 
 function Leads({ machine, loaded }: { readonly machine: MachineResource; readonly loaded: readonly LeadReadingRow[] }) {
-  const [rows, setRows] = useState(loaded);
+  const [rows, setRows] = useKeptList('leadReadings', loaded, { params: { id: machine.id } });
   const keep = `lead/${machine.id}`;
   const [form, setForm, forget] = useKeptForm<{ mOhm: number | null; note: string }>(keep, { mOhm: null, note: '' });
   const task = useTask();
@@ -365,7 +366,7 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
             if (mOhm === null) return;
             void task.run(async () => {
               const added = await api.addLeadReading(machine.id, { mOhm, note });
-              setRows((before) => [...(before ?? []), added]);
+              setRows([...rows, added]);
               forget();
             });
           }}

@@ -1,20 +1,20 @@
 /** The set-up walk: from how the machine stands to what this seam needs. Only the differences, the most often forgotten first, safe ways only. */
+import { useKeptList } from '../../data/queries.ts';
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { useMachineFor } from '../../sheet/machine-choice.ts';
 import { Walk } from './walk.tsx';
 import { SeamHead } from '../seam-frame/index.ts';
 import { type SeamAndMachines } from '../../sheet/load.ts';
-
-import { useState } from 'react';
 import { Link, useLoaderData } from 'react-router';
 import { useSettings } from '../../lib/settings.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 
 export function Setup() {
-  const { seam, machines: loaded } = useLoaderData<SeamAndMachines>();
-  const [machines, setMachines] = useState(loaded);
+  const { seam, machines: loaded, retired } = useLoaderData<SeamAndMachines>();
+  const [all, setAll] = useKeptList('machines', [...loaded, ...retired]);
+  const machines = all.filter((machine) => !machine.retired);
   const chooseMachine = useSettings((state) => state.chooseMachine);
   const machine = useMachineFor(machines, seam);
   const program = seam.revision?.program ?? null;
@@ -45,7 +45,7 @@ export function Setup() {
               seam={seam}
               program={program}
               machine={machine}
-              onStands={(next) => setMachines(machines.map((one) => (one.id === next.id ? next : one)))}
+              onStands={(next) => setAll(all.map((one) => (one.id === next.id ? next : one)))}
             />
           </>
         )}

@@ -21,7 +21,7 @@ import {
 import { useEffect, useState } from 'react';
 import { Link, useLoaderData } from 'react-router';
 import { api } from '../../data/api.ts';
-import { useDoor } from '../../data/queries.ts';
+import { useDoor, useKept } from '../../data/queries.ts';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useMay } from '../../lib/session.ts';
 import { useTask } from '../../lib/use-task.ts';
@@ -42,7 +42,7 @@ const unknownTrimMm = 0.5;
 
 export function TrialPlan() {
   const { seam: loaded, machines } = useLoaderData<SeamAndMachines>();
-  const [seam, setSeam] = useState(loaded);
+  const [seam, setSeam] = useKept('seam', loaded, { params: { id: loaded.id } });
   const machine = useMachineFor(machines, seam);
   return (
     <SeamFrame

@@ -10,7 +10,7 @@ import { amount } from '@fox-tempo/core/said';
 import { timedFigures, trialVerdict } from '@fox-tempo/core/trials';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useLoaderData, useNavigate, useParams, useSearchParams } from 'react-router';
-import { useDoor } from '../../data/queries.ts';
+import { useDoor, useKept } from '../../data/queries.ts';
 import { session, useMay, useMe } from '../../lib/session.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { useTask } from '../../lib/use-task.ts';
@@ -51,7 +51,7 @@ function SeamTrial({
   readonly loaded: SeamResource;
   readonly machines: readonly MachineResource[];
 }) {
-  const [seam, setSeam] = useState(loaded);
+  const [seam, setSeam] = useKept('seam', loaded, { params: { id: loaded.id } });
   const machine = useMachineFor(machines, seam);
   const program = seam.revision?.program ?? null;
   return (

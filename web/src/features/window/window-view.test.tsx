@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import type { WindowTested } from '@fox-tempo/core/window';
-import { answerFetch, program, rowan, seam, when } from '../../testing/shop.ts';
+import { answerFetch, remembers, program, rowan, seam, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes, signInAs } from '../../testing/show.tsx';
 import { loadWindow, WindowView } from './index.ts';
 
@@ -85,9 +85,10 @@ describe('a window', () => {
       by: 'Ilse Brandokor',
       fromObservation: null,
     };
+    const written = seam({ version: 3, windows: [stored as never] });
     const { calls } = await open(
       {},
-      { 'PUT /api/seams/axle/window': seam({ version: 3, windows: [stored as never] }) },
+      remembers('/api/seams/axle', seam({}), 'PUT /api/seams/axle/window', written, written),
     );
     test();
     await screen.findByText('It does not hold');

@@ -16,7 +16,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useLoaderData, useParams } from 'react-router';
 import { api } from '../../data/api.ts';
-import { queryClient } from '../../data/queries.ts';
+import { queryClient, useKept } from '../../data/queries.ts';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useMay } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
@@ -56,7 +56,7 @@ function SeamWindow({
   readonly loaded: SeamResource;
   readonly machines: readonly MachineResource[];
 }) {
-  const [seam, setSeam] = useState(loaded);
+  const [seam, setSeam] = useKept('seam', loaded, { params: { id: loaded.id } });
   const machine = useMachineFor(machines, seam);
   return (
     <SeamFrame

@@ -8,6 +8,8 @@ test('two browsers, two people, four counters at once: stock and order agree, no
   app,
   browser,
 }) => {
+  // Four pages plan the day anew at each of twenty-four counts.
+  test.setTimeout(180_000);
   const other = await (await browser.newContext()).newPage();
   await signIn(other, app, 'teo-varnholt');
   const pages: Page[] = [page, await page.context().newPage(), other, await other.context().newPage()];

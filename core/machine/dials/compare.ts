@@ -4,7 +4,8 @@ import type { Machine } from '../description/machine.ts';
 import type { Program } from '../program.ts';
 import { dialQuantities, quantityFacts, type DialQuantity } from '../description/quantities.ts';
 import type { DialSetting } from './dial-setting.ts';
-import { translate, type Translation } from './translate.ts';
+import { cardOf } from './card.ts';
+import type { Translation } from './translate.ts';
 
 export interface ComparedLine {
   readonly quantity: string;
@@ -25,8 +26,8 @@ export interface Comparison {
 }
 
 export function compareMachines(left: Machine, right: Machine, program: Program): Comparison {
-  const one = translate(left, program);
-  const two = translate(right, program);
+  const one = cardOf(left, program);
+  const two = cardOf(right, program);
   const names = [...new Set([...one.dials, ...two.dials].map((dial) => dial.quantity))];
   const lines = names.map((quantity) =>
     comparedLine(

@@ -160,11 +160,13 @@ describe('from one machine to the other and back', () => {
   });
 
   it('is compared line by line, differences first', () => {
-    const { lines } = compareMachines(rowan, hazel, trike);
+    const { lines } = compareMachines(rowan, alder, trike);
     const ranks = lines.map((line) => line.rank);
     expect(ranks).toEqual([...ranks].sort());
     expect(lines[0]).toMatchObject({ rank: 0 });
     expect(lines.find((line) => line.quantity === 'postGasS')?.apart).toBeCloseTo(0, 6);
+    // A machine that does not take the wire has no figures to compare.
+    expect(compareMachines(rowan, hazel, trike).right).toMatchObject({ cannot: 'wire-size', dials: [] });
     // Their leads ask for dials 0.4 mm of arc apart; the arcs differ by no more than their half steps, 0.06 and 0.13 mm.
     const worn = compareMachines(rowan, { ...alder, circuitMOhm: 40 }, trike).lines;
     expect(Math.abs(worn.find((line) => line.quantity === 'trimMm')!.apart!)).toBeLessThan(0.2);

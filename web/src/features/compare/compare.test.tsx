@@ -36,6 +36,19 @@ describe('two machines side by side', () => {
     expect(alders?.textContent).toContain('fast peak');
   });
 
+  it('gives no figures to a machine without a line for the wire, and says so', async () => {
+    const withoutLine = {
+      ...alder,
+      file: { ...alder.file, chartLines: alder.file.chartLines.filter(({ filler }) => filler !== 'steel-solid') },
+    };
+    await open('/machines/compare', [rowan, withoutLine]);
+    const alders = screen.getByRole('heading', { name: 'Cannot be said on Alder' }).closest('section');
+    expect(alders?.textContent).toMatch(/Alder/);
+    expect(alders?.textContent).not.toContain('Everything of this program');
+    const feed = lines().getByRole('row', { name: /^wire feed/ });
+    expect(feed.textContent).not.toContain('Speed');
+  });
+
   it('keeps the choice in the address, so that it can be handed on', async () => {
     const router = await open();
     fireEvent.change(screen.getByRole('combobox', { name: 'Left' }), { target: { value: 'alder' } });

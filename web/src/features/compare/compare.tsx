@@ -5,6 +5,7 @@ import type { MachineResource } from '@fox-tempo/contract';
 import {
   compareMachines,
   quantityText,
+  whyNotWords,
   type ComparedLine,
   type DialQuantity,
   type DialSetting,
@@ -98,8 +99,8 @@ function Sides({
 }) {
   const { left: one, right: two, lines } = compareMachines(left.file, right.file, program);
   const lost = [
-    { name: left.file.name, list: one.notCarried },
-    { name: right.file.name, list: two.notCarried },
+    { file: left.file, list: one.notCarried, cannot: one.cannot },
+    { file: right.file, list: two.notCarried, cannot: two.cannot },
   ];
   return (
     <>
@@ -117,13 +118,15 @@ function Sides({
         </Table>
       </Panel>
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }}>
-        {lost.map(({ name, list }) => (
-          <Panel key={name} title={t('view.compare.cannot-be-said-on', { name })}>
-            {list.length === 0 ? (
+        {lost.map(({ file, list, cannot }, side) => (
+          <Panel key={side} title={t('view.compare.cannot-be-said-on', { name: file.name })}>
+            {cannot && <Notice level="refusal">{tell(whyNotWords(file, program, cannot))}</Notice>}
+            {list.length === 0 && !cannot && (
               <Box color="spruce" fontSize="14px">
                 {t('view.compare.everything-of-this-program-can')}
               </Box>
-            ) : (
+            )}
+            {list.length > 0 && (
               <Box as="ul" pl="4" listStyleType="disc" fontSize="14px">
                 {list.map(({ quantity, what, nearest }) => (
                   <Box as="li" key={quantity} py="0.5">

@@ -71,7 +71,15 @@ export function createApp(options: AppOptions): Express {
   return app;
 }
 
-function api({ connection, sessions, pool, queue, keeper, limits = usualLimits, checksAnswers }: AppOptions): express.Router {
+function api({
+  connection,
+  sessions,
+  pool,
+  queue,
+  keeper,
+  limits = usualLimits,
+  checksAnswers,
+}: AppOptions): express.Router {
   const router = express.Router();
   const metrics = createMetrics();
   router.use(metrics.count);

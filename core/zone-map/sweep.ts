@@ -66,9 +66,7 @@ export function sweepOf(
       steps === 0 ? figureOn(program, quantity) : (stepDial(machine, program, quantity, steps)?.figure ?? Number.NaN);
     const moved =
       steps === 0 ? { ok: true as const, value: program } : movedTo(program, quantity, figure, heldBackgroundA);
-    const shown = moved.ok
-      ? cardOf(machine, moved.value).dials.find((dial) => dial.dialId === here.dialId)
-      : undefined;
+    const shown = moved.ok ? cardOf(machine, moved.value).dials.find((dial) => dial.dialId === here.dialId) : undefined;
     return { steps, display: shown?.display ?? '–', figure, program: moved.ok ? moved.value : null };
   });
   return { label: here.label, unit: here.unit, stride, stops };

@@ -52,7 +52,7 @@ export function observationLine({ kind, body, revision }: Observation): string {
     case 'standing':
       return t('view.shop.entered-anew');
     case 'dials-set':
-      return t('view.shop.dials-ticked-count', { count: Object.keys((body['dials'] ?? {})).length });
+      return t('view.shop.dials-ticked-count', { count: Object.keys(body['dials'] ?? {}).length });
     case 'direction-test':
       return `${text('dialId')}: ${text('result')}`;
     case 'lead-reading':

@@ -4,7 +4,8 @@
  * Plain data without shapes, so that the first view of the interface need not load what checks them.
  */
 import { say, type Phrase } from '@fox-tempo/core/said';
-import { desk, everybody, floor, leads, owners, planners, type Role } from './roles.ts';
+import { may, rights, type Act } from './rights.ts';
+import type { Role } from './roles.ts';
 
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
@@ -17,8 +18,8 @@ export interface DoorFacts {
   readonly who: 'anyone' | readonly Role[];
   /** When it went well; 200 when left out. */
   readonly status?: number;
-  /** `version`: If-Match with the version it was based on. `key`: Idempotency-Key, a UUID made by the client. */
-  readonly needs?: 'version' | 'key';
+  /** `version`: If-Match with the version it was based on. `key`: Idempotency-Key, a UUID made by the client. `both`. */
+  readonly needs?: 'version' | 'key' | 'both';
   readonly paged?: true;
   /** Answers with something else than JSON. */
   readonly media?: string;
@@ -71,53 +72,76 @@ export const doorFacts = {
     method: 'PUT',
     path: '/session/preferences',
     summary: say('contract.how-one-reads'),
-    who: everybody,
+    who: rights.savePreferences.roles,
   },
-  changePin: { method: 'PUT', path: '/session/pin', summary: say('contract.changes-ones-own-pin'), who: everybody },
+  ownSessions: {
+    method: 'GET',
+    path: '/session/list',
+    summary: say('contract.where-one-is-signed-in'),
+    who: rights.ownSessions.roles,
+  },
+  endSession: {
+    method: 'DELETE',
+    path: `/session/list${id}`,
+    summary: say('contract.signs-out-another-device'),
+    who: rights.endSession.roles,
+  },
+  changePin: {
+    method: 'PUT',
+    path: '/session/pin',
+    summary: say('contract.changes-ones-own-pin'),
+    who: rights.changePin.roles,
+  },
 
   // The shop
-  shop: { method: 'GET', path: '/shop', summary: say('contract.the-shop-name-time-zone'), who: everybody },
+  shop: { method: 'GET', path: '/shop', summary: say('contract.the-shop-name-time-zone'), who: rights.shop.roles },
   saveRates: {
     method: 'PUT',
     path: '/shop/rates',
     summary: say('contract.what-minutes-wire-and-gas-cost'),
-    who: planners,
+    who: rights.saveRates.roles,
     needs: 'version',
   },
   saveShop: {
     method: 'PUT',
     path: '/shop',
     summary: say('contract.changes-name-and-time-zone'),
-    who: owners,
+    who: rights.saveShop.roles,
     needs: 'version',
   },
   backup: {
     method: 'POST',
     path: '/shop/backup',
     summary: say('contract.everything-as-one-file'),
-    who: owners,
+    who: rights.backup.roles,
     media: 'application/octet-stream',
   },
   exportShop: {
     method: 'GET',
     path: '/shop/bundle',
     summary: say('contract.parts-seams-with-their-settings'),
-    who: everybody,
+    who: rights.exportShop.roles,
   },
   importBundle: {
     method: 'POST',
     path: '/shop/bundle',
     summary: say('contract.takes-seams-programs-or-machines'),
-    who: leads,
+    who: rights.importBundle.roles,
     needs: 'key',
     limitKb: 8192,
   },
-  people: { method: 'GET', path: '/people', summary: say('contract.people-of-the-shop'), who: everybody, paged: true },
+  people: {
+    method: 'GET',
+    path: '/people',
+    summary: say('contract.people-of-the-shop'),
+    who: rights.people.roles,
+    paged: true,
+  },
   addPerson: {
     method: 'POST',
     path: '/people',
     summary: say('contract.adds-a-person'),
-    who: desk,
+    who: rights.addPerson.roles,
     needs: 'key',
     status: 201,
   },
@@ -125,24 +149,24 @@ export const doorFacts = {
     method: 'PUT',
     path: `/people${id}`,
     summary: say('contract.renames-changes-the-role-retires'),
-    who: desk,
+    who: rights.savePerson.roles,
     needs: 'version',
   },
   resetPin: {
     method: 'PUT',
     path: `/people${id}/pin`,
     summary: say('contract.sets-a-new-pin'),
-    who: desk,
+    who: rights.resetPin.roles,
     needs: 'version',
   },
 
   // What is to be made
-  parts: { method: 'GET', path: '/parts', summary: say('contract.parts'), who: everybody, paged: true },
+  parts: { method: 'GET', path: '/parts', summary: say('contract.parts'), who: rights.parts.roles, paged: true },
   addPart: {
     method: 'POST',
     path: '/parts',
     summary: say('contract.adds-a-part'),
-    who: planners,
+    who: rights.addPart.roles,
     needs: 'key',
     status: 201,
   },
@@ -150,15 +174,21 @@ export const doorFacts = {
     method: 'PUT',
     path: `/parts${id}`,
     summary: say('contract.changes-or-retires-a-part'),
-    who: planners,
+    who: rights.savePart.roles,
     needs: 'version',
   },
-  orders: { method: 'GET', path: '/orders', summary: say('contract.orders-by-due-date'), who: everybody, paged: true },
+  orders: {
+    method: 'GET',
+    path: '/orders',
+    summary: say('contract.orders-by-due-date'),
+    who: rights.orders.roles,
+    paged: true,
+  },
   addOrder: {
     method: 'POST',
     path: '/orders',
     summary: say('contract.adds-an-order'),
-    who: planners,
+    who: rights.addOrder.roles,
     needs: 'key',
     status: 201,
   },
@@ -166,14 +196,14 @@ export const doorFacts = {
     method: 'PUT',
     path: `/orders${id}`,
     summary: say('contract.changes-or-closes-an-order'),
-    who: planners,
+    who: rights.saveOrder.roles,
     needs: 'version',
   },
   partsDone: {
     method: 'POST',
     path: `/orders${id}/done`,
     summary: say('contract.counts-parts-done-and-gas'),
-    who: everybody,
+    who: rights.partsDone.roles,
     needs: 'key',
   },
 
@@ -182,30 +212,35 @@ export const doorFacts = {
     method: 'GET',
     path: '/seams',
     summary: say('contract.seams-in-the-order-they'),
-    who: everybody,
+    who: rights.seams.roles,
     paged: true,
   },
   addSeam: {
     method: 'POST',
     path: '/seams',
     summary: say('contract.describes-a-seam'),
-    who: floor,
+    who: rights.addSeam.roles,
     needs: 'key',
     status: 201,
   },
-  seam: { method: 'GET', path: `/seams${id}`, summary: say('contract.one-seam-with-its-newest'), who: everybody },
+  seam: {
+    method: 'GET',
+    path: `/seams${id}`,
+    summary: say('contract.one-seam-with-its-newest'),
+    who: rights.seam.roles,
+  },
   saveSeam: {
     method: 'PUT',
     path: `/seams${id}`,
     summary: say('contract.saves-seam-and-setting-as'),
-    who: floor,
+    who: rights.saveSeam.roles,
     needs: 'version',
   },
   copySeam: {
     method: 'POST',
     path: `/seams${id}/copy`,
     summary: say('contract.a-copy-with-its-setting'),
-    who: floor,
+    who: rights.copySeam.roles,
     needs: 'key',
     status: 201,
   },
@@ -213,47 +248,47 @@ export const doorFacts = {
     method: 'PUT',
     path: `/seams${id}/part`,
     summary: say('contract.moves-it-to-another-part'),
-    who: leads,
+    who: rights.moveSeam.roles,
     needs: 'version',
   },
   deleteSeam: {
     method: 'DELETE',
     path: `/seams${id}`,
     summary: say('contract.takes-it-off-the-lists'),
-    who: leads,
+    who: rights.deleteSeam.roles,
     needs: 'version',
   },
   restoreSeam: {
     method: 'POST',
     path: `/seams${id}/restore`,
     summary: say('contract.brings-a-deleted-one-back'),
-    who: leads,
+    who: rights.restoreSeam.roles,
   },
   saveOffset: {
     method: 'PUT',
     path: `/seams${id}/offset`,
     summary: say('contract.ones-own-way-inside-the-window'),
-    who: floor,
+    who: rights.saveOffset.roles,
   },
   releaseSeam: {
     method: 'POST',
     path: `/seams${id}/releases`,
     summary: say('contract.a-lead-hands-release-on-the-spot'),
-    who: floor,
+    who: rights.releaseSeam.roles,
     status: 201,
   },
   lockSeam: {
     method: 'PUT',
     path: `/seams${id}/lock`,
     summary: say('contract.locks-or-frees-its-setting'),
-    who: leads,
+    who: rights.lockSeam.roles,
     needs: 'version',
   },
   issueSeam: {
     method: 'POST',
     path: `/seams${id}/issue`,
     summary: say('contract.makes-a-revision-the-reference'),
-    who: leads,
+    who: rights.issueSeam.roles,
     needs: 'key',
     status: 201,
   },
@@ -261,35 +296,35 @@ export const doorFacts = {
     method: 'GET',
     path: `/seams${id}/revisions`,
     summary: say('contract.all-revisions-the-newest-first'),
-    who: everybody,
+    who: rights.revisions.roles,
     paged: true,
   },
   card: {
     method: 'GET',
     path: `/seams${id}/card.pdf`,
     summary: say('contract.the-newest-revision-on-one'),
-    who: everybody,
+    who: rights.card.roles,
     media: 'application/pdf',
   },
   procedure: {
     method: 'GET',
     path: `/seams${id}/procedure.pdf`,
     summary: say('contract.a-procedure-sheet-with-ranges'),
-    who: everybody,
+    who: rights.procedure.roles,
     media: 'application/pdf',
   },
   trialRecord: {
     method: 'GET',
     path: `/trials${id}/record.pdf`,
     summary: say('contract.a-trial-as-a-page'),
-    who: everybody,
+    who: rights.trialRecord.roles,
     media: 'application/pdf',
   },
   runPlan: {
     method: 'GET',
     path: '/run-plan.pdf',
     summary: say('contract.the-days-run-for-the-wall'),
-    who: everybody,
+    who: rights.runPlan.roles,
     media: 'application/pdf',
   },
 
@@ -297,21 +332,27 @@ export const doorFacts = {
     method: 'PUT',
     path: `/seams${id}/limits`,
     summary: say('contract.what-a-weld-may-look-like'),
-    who: floor,
+    who: rights.saveLimits.roles,
     needs: 'version',
+  },
+  limitsHistory: {
+    method: 'GET',
+    path: `/seams${id}/limits`,
+    summary: say('contract.limits-as-they-were-written'),
+    who: rights.limitsHistory.roles,
   },
   saveWindow: {
     method: 'PUT',
     path: `/seams${id}/window`,
     summary: say('contract.how-far-each-may-be-moved'),
-    who: leads,
+    who: rights.saveWindow.roles,
     needs: 'version',
   },
   learned: {
     method: 'GET',
     path: `/seams${id}/learned`,
     summary: say('contract.what-own-welds-teach'),
-    who: everybody,
+    who: rights.learned.roles,
   },
 
   // Trials
@@ -319,30 +360,30 @@ export const doorFacts = {
     method: 'GET',
     path: '/trials',
     summary: say('contract.trials-the-newest-first'),
-    who: everybody,
+    who: rights.trials.roles,
     paged: true,
   },
   trialsCsv: {
     method: 'GET',
     path: '/trials.csv',
     summary: say('contract.trials-as-a-table'),
-    who: everybody,
+    who: rights.trialsCsv.roles,
     media: 'text/csv',
   },
   addTrial: {
     method: 'POST',
     path: '/trials',
     summary: say('contract.records-a-trial-for-ever'),
-    who: floor,
+    who: rights.addTrial.roles,
     needs: 'key',
     status: 201,
   },
-  trial: { method: 'GET', path: `/trials${id}`, summary: say('contract.one-trial-whole'), who: everybody },
+  trial: { method: 'GET', path: `/trials${id}`, summary: say('contract.one-trial-whole'), who: rights.trial.roles },
   diagnosis: {
     method: 'GET',
     path: `/trials${id}/diagnosis`,
     summary: say('contract.which-cause-and-which-move'),
-    who: everybody,
+    who: rights.diagnosis.roles,
   },
 
   // Production
@@ -350,21 +391,21 @@ export const doorFacts = {
     method: 'GET',
     path: '/runs',
     summary: say('contract.run-records-the-newest-first'),
-    who: everybody,
+    who: rights.runs.roles,
     paged: true,
   },
   runsCsv: {
     method: 'GET',
     path: '/runs.csv',
     summary: say('contract.run-records-as-a-table'),
-    who: everybody,
+    who: rights.runsCsv.roles,
     media: 'text/csv',
   },
   addRun: {
     method: 'POST',
     path: '/runs',
     summary: say('contract.records-a-production-weld'),
-    who: floor,
+    who: rights.addRun.roles,
     needs: 'key',
     status: 201,
   },
@@ -373,7 +414,7 @@ export const doorFacts = {
     path: `/runs${id}/decision`,
     // Without a key: a door with one is a transaction, and a wrong PIN must stay counted.
     summary: say('contract.what-becomes-of-a-held-part'),
-    who: floor,
+    who: rights.decideRun.roles,
   },
 
   // Simulated machines
@@ -381,34 +422,40 @@ export const doorFacts = {
     method: 'POST',
     path: `/stand-ins${id}/weld`,
     summary: say('contract.a-simulated-weld'),
-    who: floor,
+    who: rights.standInWeld.roles,
     needs: 'key',
   },
   standInTrace: {
     method: 'GET',
     path: `/stand-ins${id}/trace.csv`,
     summary: say('contract.current-and-voltage-of-the-last-simulated-weld'),
-    who: everybody,
+    who: rights.standInTrace.roles,
     media: 'text/csv',
   },
 
   // Machines
-  machines: { method: 'GET', path: '/machines', summary: say('contract.machines'), who: everybody, paged: true },
+  machines: {
+    method: 'GET',
+    path: '/machines',
+    summary: say('contract.machines'),
+    who: rights.machines.roles,
+    paged: true,
+  },
   addMachine: {
     method: 'POST',
     path: '/machines',
     summary: say('contract.describes-a-machine'),
-    who: leads,
+    who: rights.addMachine.roles,
     needs: 'key',
     status: 201,
     limitKb: 1024,
   },
-  machine: { method: 'GET', path: `/machines${id}`, summary: say('contract.one-machine'), who: everybody },
+  machine: { method: 'GET', path: `/machines${id}`, summary: say('contract.one-machine'), who: rights.machine.roles },
   saveMachine: {
     method: 'PUT',
     path: `/machines${id}`,
     summary: say('contract.saves-its-file'),
-    who: leads,
+    who: rights.saveMachine.roles,
     needs: 'version',
     limitKb: 1024,
   },
@@ -416,35 +463,35 @@ export const doorFacts = {
     method: 'PUT',
     path: `/machines${id}/standing`,
     summary: say('contract.how-it-stands-now'),
-    who: floor,
-    needs: 'version',
+    who: rights.saveStanding.roles,
+    needs: 'both',
   },
   saveDirection: {
     method: 'POST',
     path: `/machines${id}/directions`,
     summary: say('contract.what-a-direction-test-found'),
-    who: leads,
+    who: rights.saveDirection.roles,
     needs: 'version',
   },
   slots: {
     method: 'GET',
     path: `/machines${id}/slots`,
     summary: say('contract.what-stands-in-its-memory'),
-    who: everybody,
+    who: rights.slots.roles,
     paged: true,
   },
   slotHistory: {
     method: 'GET',
     path: `/machines${id}/slots/:slot`,
     summary: say('contract.everything-that-ever-stood-in'),
-    who: everybody,
+    who: rights.slotHistory.roles,
     paged: true,
   },
   storeInSlot: {
     method: 'POST',
     path: `/machines${id}/slots/:slot`,
     summary: say('contract.stores-a-seams-newest-revision'),
-    who: floor,
+    who: rights.storeInSlot.roles,
     needs: 'key',
     status: 201,
   },
@@ -452,33 +499,33 @@ export const doorFacts = {
     method: 'POST',
     path: `/machines${id}/slots/:slot/found`,
     summary: say('contract.what-somebody-found-on-the'),
-    who: floor,
+    who: rights.noteFound.roles,
     needs: 'key',
   },
   wear: {
     method: 'GET',
     path: '/wear',
     summary: say('contract.what-wears-on-each-gun'),
-    who: everybody,
+    who: rights.wear.roles,
   },
   shift: {
     method: 'GET',
     path: '/shift',
     summary: say('contract.memory-slots-as-they-were-read'),
-    who: everybody,
+    who: rights.shift.roles,
   },
   leadReadings: {
     method: 'GET',
     path: `/machines${id}/lead-readings`,
     summary: say('contract.resistance-of-leads-gun-and'),
-    who: everybody,
+    who: rights.leadReadings.roles,
     paged: true,
   },
   addLeadReading: {
     method: 'POST',
     path: `/machines${id}/lead-readings`,
     summary: say('contract.logs-a-reading'),
-    who: floor,
+    who: rights.addLeadReading.roles,
     needs: 'key',
     status: 201,
   },
@@ -486,24 +533,24 @@ export const doorFacts = {
     method: 'GET',
     path: `/machines${id}/step-times`,
     summary: say('contract.the-shops-own-minutes'),
-    who: everybody,
+    who: rights.stepTimes.roles,
   },
   addStepTime: {
     method: 'POST',
     path: `/machines${id}/step-times`,
     summary: say('contract.minutes-a-step-took'),
-    who: floor,
+    who: rights.addStepTime.roles,
     needs: 'key',
     status: 201,
   },
 
   // Stock
-  stock: { method: 'GET', path: '/stock', summary: say('contract.cylinders-and-spools'), who: everybody },
+  stock: { method: 'GET', path: '/stock', summary: say('contract.cylinders-and-spools'), who: rights.stock.roles },
   addCylinder: {
     method: 'POST',
     path: '/stock/cylinders',
     summary: say('contract.adds-a-cylinder'),
-    who: everybody,
+    who: rights.addCylinder.roles,
     needs: 'key',
     status: 201,
   },
@@ -511,14 +558,14 @@ export const doorFacts = {
     method: 'PUT',
     path: `/stock/cylinders${id}`,
     summary: say('contract.reads-or-moves-a-cylinder'),
-    who: everybody,
-    needs: 'version',
+    who: rights.saveCylinder.roles,
+    needs: 'both',
   },
   addSpool: {
     method: 'POST',
     path: '/stock/spools',
     summary: say('contract.adds-a-spool'),
-    who: everybody,
+    who: rights.addSpool.roles,
     needs: 'key',
     status: 201,
   },
@@ -526,8 +573,8 @@ export const doorFacts = {
     method: 'PUT',
     path: `/stock/spools${id}`,
     summary: say('contract.reads-or-moves-a-spool'),
-    who: everybody,
-    needs: 'version',
+    who: rights.saveSpool.roles,
+    needs: 'both',
   },
 
   // Evidence
@@ -535,14 +582,14 @@ export const doorFacts = {
     method: 'GET',
     path: '/observations',
     summary: say('contract.what-was-observed-the-newest'),
-    who: everybody,
+    who: rights.observations.roles,
     paged: true,
   },
   observe: {
     method: 'POST',
     path: '/observations',
     summary: say('contract.records-an-observation-for-ever'),
-    who: floor,
+    who: rights.observe.roles,
     needs: 'key',
     status: 201,
   },
@@ -550,7 +597,7 @@ export const doorFacts = {
     method: 'POST',
     path: '/blobs',
     summary: say('contract.keeps-a-picture-a-sound'),
-    who: floor,
+    who: rights.addBlob.roles,
     takes: 'bytes',
     status: 201,
     limitKb: 12 * 1024,
@@ -559,7 +606,7 @@ export const doorFacts = {
     method: 'GET',
     path: '/blobs/:sha256',
     summary: say('contract.a-kept-file'),
-    who: everybody,
+    who: rights.blob.roles,
     media: 'application/octet-stream',
   },
 
@@ -568,25 +615,25 @@ export const doorFacts = {
     method: 'POST',
     path: '/compute/:verb',
     summary: say('contract.the-cores-questions-as-at'),
-    who: everybody,
+    who: rights.compute.roles,
   },
   addJob: {
     method: 'POST',
     path: '/jobs',
     summary: say('contract.a-computation-that-takes-seconds'),
-    who: everybody,
+    who: rights.addJob.roles,
     needs: 'key',
     status: 202,
   },
-  job: { method: 'GET', path: `/jobs${id}`, summary: say('contract.how-far-a-job-is'), who: everybody },
+  job: { method: 'GET', path: `/jobs${id}`, summary: say('contract.how-far-a-job-is'), who: rights.job.roles },
   jobEvents: {
     method: 'GET',
     path: `/jobs${id}/events`,
     summary: say('contract.its-progress-as-server-sent'),
-    who: everybody,
+    who: rights.jobEvents.roles,
     media: 'text/event-stream',
   },
-  cancelJob: { method: 'DELETE', path: `/jobs${id}`, summary: say('contract.cancels-it'), who: everybody },
+  cancelJob: { method: 'DELETE', path: `/jobs${id}`, summary: say('contract.cancels-it'), who: rights.cancelJob.roles },
 } as const satisfies Record<string, DoorFacts>;
 
 export type DoorName = keyof typeof doorFacts;
@@ -594,8 +641,15 @@ export const doorNames = Object.keys(doorFacts) as DoorName[];
 
 /** True when somebody of this role may pass the door. */
 export function mayPass(name: DoorName, role: Role): boolean {
-  const { who } = doorFacts[name] as DoorFacts;
-  return who === 'anyone' || who.includes(role);
+  return doorFacts[name].who === 'anyone' || may(name as Act & DoorName, role);
+}
+
+export function needsKey({ needs }: Pick<DoorFacts, 'needs'>): boolean {
+  return needs === 'key' || needs === 'both';
+}
+
+export function needsVersion({ needs }: Pick<DoorFacts, 'needs'>): boolean {
+  return needs === 'version' || needs === 'both';
 }
 
 /** The address of a door with its parameters filled in. */
@@ -604,6 +658,6 @@ export function addressOf(name: DoorName, params: Readonly<Record<string, string
 }
 
 /** Goes up when an answer changes its shape: a page built with another one says so instead of breaking. */
-export const contractVersion = 3;
+export const contractVersion = 4;
 /** Header of every answer of the API. */
 export const contractHeader = 'fox-tempo-contract';

@@ -10,6 +10,7 @@ import {
   personSave,
   pinChange,
   preferencesSave,
+  ownSessions,
   pinReset,
   sessionState,
   shopSave,
@@ -68,7 +69,7 @@ import { run, runCreate, runDecision, runQuery } from './run.ts';
 import { shift } from './shift.ts';
 import { wear } from './wear.ts';
 import { standInBead, standInWeld } from './stand-in.ts';
-import { seamLimits, trial, trialCreate, trialQuery, trialRow } from './trial.ts';
+import { limitsHistory, seamLimits, trial, trialCreate, trialQuery, trialRow } from './trial.ts';
 
 import { doorFacts, type DoorFacts, type DoorName } from './doors.ts';
 
@@ -90,6 +91,8 @@ const shapes = {
   makeOwner: { body: ownerCreate, answer: sessionState },
   signOut: { answer: sessionState },
   savePreferences: { body: preferencesSave, answer: sessionState },
+  ownSessions: { answer: ownSessions },
+  endSession: { answer: ownSessions },
   changePin: { body: pinChange, answer: sessionState },
   shop: { answer: shopState },
   saveShop: { body: shopSave, answer: shopState },
@@ -120,6 +123,7 @@ const shapes = {
   issueSeam: { body: seamIssue, answer: seamResource },
   saveWindow: { body: seamWindow, answer: seamResource },
   saveLimits: { body: seamLimits, answer: seamResource },
+  limitsHistory: { answer: limitsHistory },
   learned: { query: learnedQuery, answer: learned },
   trials: { query: trialQuery, answer: pageOf(trialRow) },
   trialsCsv: { query: trialQuery },

@@ -43,6 +43,8 @@ export {
   type CylinderSave,
   type DirectionSave,
   type LeadReadingRow,
+  type CountQuestion,
+  type PartsDone,
   type SlotEntry,
   type SlotFound,
   type SlotStore,
@@ -100,6 +102,7 @@ export {
   type SeamCopy,
   type SeamCreate,
   type SeamIssue,
+  type CloseQuestion,
   type LeadPin,
   type SeamOffset,
   type SeamRelease,
@@ -115,6 +118,8 @@ export {
   doorFacts,
   doorNames,
   mayPass,
+  needsKey,
+  needsVersion,
   type DoorFacts,
   type DoorName,
 } from './doors.ts';
@@ -140,6 +145,7 @@ export {
 } from './observations.ts';
 export {
   person,
+  newPinField,
   pinField,
   sessionState,
   ratesSave,
@@ -149,7 +155,9 @@ export {
   type PersonSave,
   type Preferences,
   type PreferencesSave,
+  type OwnSession,
   type SessionState,
+  type WrongTries,
   type ShopSave,
   type RatesSave,
   type ShopState,
@@ -157,13 +165,28 @@ export {
   personSave,
   shopSave,
 } from './people.ts';
-export { leads, roleNames, roles, type Role } from './roles.ts';
+export { roleNames, roles, type Role } from './roles.ts';
+export { acts, may, mayGiveRole, mayKeepPerson, rights, states, type Act, type State } from './rights.ts';
+export {
+  authorHeader,
+  comesLate,
+  fates,
+  hoursAfterSession,
+  keptAnswerDays,
+  madeAtHeader,
+  observedDoors,
+  outboxDays,
+  type Fate,
+  type ObservedDoor,
+} from './outbox.ts';
 export { bundle, readBundle, readSeamFile, type Bundle, type ImportReport, type SeamFile } from './bundle.ts';
 export { job, mapRow, readMapJob, type Job, type JobCreate, type MapJob } from './jobs.ts';
 export { effective } from './effective.ts';
 export { findTrouble, isStorable, type TextTrouble } from './text-trouble.ts';
 export {
   limitsField,
+  type LimitsHistory,
+  type SeamLimits,
   seamLimits,
   symptomAnswer,
   trial,

@@ -51,6 +51,16 @@ export const recordedKinds = {
     note,
   }),
   note: z.strictObject({ text: z.string().trim().min(1).max(2000) }),
+  /** A record that the server refused, given to a lead hand with everything in it; settled by a withdrawal that says what became of it. */
+  'handed-over': z.strictObject({
+    /** Endpoint it was made for. */
+    what: z.string().min(1).max(40),
+    /** What it is about, as it stood on the device. */
+    about: z.string().max(300),
+    why: z.string().max(600),
+    params: z.record(z.string(), z.string().max(80)),
+    sent: z.record(z.string(), z.unknown()),
+  }),
   /** Takes back the row that it names in `corrects`. */
   withdrawal: z.strictObject({ why: note }),
 } as const;
@@ -112,6 +122,7 @@ export const observationCreate = z.discriminatedUnion('kind', [
     machineId: idField,
   }),
   z.strictObject({ kind: z.literal('note'), body: recordedKinds.note, ...common }),
+  z.strictObject({ kind: z.literal('handed-over'), body: recordedKinds['handed-over'], ...common }),
   z.strictObject({ kind: z.literal('withdrawal'), body: recordedKinds.withdrawal, ...common, corrects: z.uuid() }),
 ]);
 
@@ -122,6 +133,8 @@ export const observation = z.object({
   at: timestampField,
   deviceAt: timestampField.nullable(),
   recordedBy: z.string(),
+  /** Under whose session it came, where that was somebody else's. */
+  sentBy: z.string().nullable(),
   weldedBy: z.string().nullable(),
   machineId: idField.nullable(),
   seamId: idField.nullable(),

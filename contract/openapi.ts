@@ -1,7 +1,7 @@
 /** OpenAPI 3.1 description of the API, written from the table of doors. */
 import type { Phrase } from '@fox-tempo/core/said';
 import { z } from 'zod';
-import { doorNames } from './doors.ts';
+import { doorNames, needsKey, needsVersion } from './doors.ts';
 import { doors, type Door } from './endpoints.ts';
 import { problemShape } from './problem.ts';
 import { verbNames, verbs } from './verbs.ts';
@@ -44,10 +44,10 @@ function describe(path: string, door: Door, tell: (said: Phrase) => string): Rec
   const asked = query instanceof z.ZodObject ? Object.keys(query.shape) : [];
   const parameters = [
     ...[...path.matchAll(/\{(\w+)\}/g)].map((match) => parameter(match[1] ?? '', 'path', 'Identifier', true)),
-    ...(needs === 'version'
+    ...(needsVersion({ needs })
       ? [parameter('If-Match', 'header', 'ETag of the version the write is based on', true)]
       : []),
-    ...(needs === 'key'
+    ...(needsKey({ needs })
       ? [parameter('Idempotency-Key', 'header', 'UUID; sent again, nothing is done twice', true)]
       : []),
     ...asked.map((name) => parameter(name, 'query', name, false)),

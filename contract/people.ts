@@ -7,6 +7,20 @@ import { roleField } from './roles.ts';
 /** Four to eight digits: short enough for gloves; the waits that grow make up for it. */
 export const pinField = z.string().regex(/^\d{4,8}$/, 'contract.pin-digits' satisfies keyof CoreSentences);
 
+/** A new PIN: neither one digit again and again nor digits that run up or down. */
+export const newPinField = pinField.refine(
+  (pin) => !/^(\d)\1+$/.test(pin) && !isRun(pin),
+  'contract.pin-too-plain' satisfies keyof CoreSentences,
+);
+
+function isRun(pin: string): boolean {
+  const steps = [...pin].slice(1).map((digit, at) => Number(digit) - Number(pin[at]));
+  return steps.every((step) => step === 1) || steps.every((step) => step === -1);
+}
+
+/** Wrong PINs tried for a person since the last right one: how many, and when the last. */
+export const wrongTries = z.object({ count: z.int(), lastAt: timestampField });
+
 /** How somebody reads: null is as the device does. A language that has left the shop is kept and read as English. */
 const readsContent = {
   language: z.string().max(10).nullable(),
@@ -29,20 +43,48 @@ export const person = z.object({
   retired: z.boolean(),
   /** Without a PIN nobody can sign in as this person. */
   hasPin: z.boolean(),
+  /** Told to an owner alone. */
+  wrongTries: wrongTries.nullable(),
 });
 
-export const personCreate = z.strictObject({ name: nameField, role: roleField, pin: pinField });
+export const personCreate = z.strictObject({ name: nameField, role: roleField, pin: newPinField });
 export const personSave = z.strictObject({ name: nameField, role: roleField, retired: z.boolean() });
-export const pinReset = z.strictObject({ pin: pinField });
-export const pinChange = z.strictObject({ oldPin: pinField, pin: pinField });
+export const pinReset = z.strictObject({ pin: newPinField });
+export const pinChange = z.strictObject({ oldPin: pinField, pin: newPinField });
 
 export const signIn = z.strictObject({ personId: idField, pin: pinField });
 export const demoSignIn = z.strictObject({ personId: idField });
-export const ownerCreate = z.strictObject({ code: z.string().trim().min(1).max(40), name: nameField, pin: pinField });
+export const ownerCreate = z.strictObject({
+  code: z.string().trim().min(1).max(40),
+  name: nameField,
+  pin: newPinField,
+});
+
+/** A device on which somebody is signed in. */
+export const ownSession = z.object({
+  id: z.string(),
+  startedAt: timestampField.nullable(),
+  endsAt: timestampField,
+  /** Browser and system, as the device calls itself. */
+  device: z.string(),
+  isThis: z.boolean(),
+});
+export const ownSessions = z.array(ownSession);
 
 /** Who is signed in on this device, and who could. */
 export const sessionState = z.object({
-  me: z.object({ id: idField, name: z.string(), role: roleField, preferences }).nullable(),
+  me: z
+    .object({
+      id: idField,
+      name: z.string(),
+      role: roleField,
+      preferences,
+      /** Goes with every record made now, so that it keeps its author however late it arrives. */
+      ticket: z.string(),
+      /** Told once, at signing in: what others tried meanwhile. */
+      wrongTries: wrongTries.nullable(),
+    })
+    .nullable(),
   shop: z.object({
     name: z.string(),
     timeZone: z.string(),
@@ -115,5 +157,7 @@ export type PersonCreate = z.infer<typeof personCreate>;
 export type PersonSave = z.infer<typeof personSave>;
 export type SessionState = z.infer<typeof sessionState>;
 export type RatesSave = z.infer<typeof ratesSave>;
+export type OwnSession = z.infer<typeof ownSession>;
+export type WrongTries = z.infer<typeof wrongTries>;
 export type ShopState = z.infer<typeof shopState>;
 export type ShopSave = z.infer<typeof shopSave>;

@@ -67,6 +67,9 @@ export const run = z.object({
   revision: z.int(),
   recordedBy: z.string(),
   recordedById: idField,
+  /** Under whose session it came, where that was somebody else's. */
+  sentBy: z.string().nullable(),
+  deviceAt: timestampField.nullable(),
   weldedBy: z.string(),
   body: runBody,
   /** Wire and gas as they were: of the spool and cylinder named, else as entered of the machine. */

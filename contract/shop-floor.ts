@@ -113,7 +113,13 @@ export const spool = z.object({
 export const stock = z.object({ cylinders: z.array(cylinder), spools: z.array(spool) });
 
 /** Parts welded (or taken back, when negative): counts the order up and the stock down. */
-export const partsDone = z.strictObject({ count: z.int().min(-50).max(50) });
+export const countQuestions = ['order-closed', 'beyond-ordered', 'unlogged'] as const;
+export type CountQuestion = (typeof countQuestions)[number];
+export const partsDone = z.strictObject({
+  count: z.int().min(-50).max(50),
+  /** What was asked and answered with yes before. */
+  confirmed: z.array(z.enum(countQuestions)).max(3).optional(),
+});
 
 /** Which card to print, and on what. */
 export const cardQuery = z.object({
@@ -160,6 +166,7 @@ export const runPlanQuery = paperQuery.extend({
     .transform((text) => text.split(',').filter((one) => one !== '')),
 });
 
+export type PartsDone = z.infer<typeof partsDone>;
 export type CardPaper = z.infer<typeof cardQuery>['paper'];
 export type SlotEntry = z.infer<typeof slotEntry>;
 export type SlotFound = z.infer<typeof slotFound>;

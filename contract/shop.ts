@@ -14,7 +14,7 @@ import {
 } from './fields.ts';
 import { programChoice, programFile } from './program.ts';
 import { siteField } from './site.ts';
-import { limitsField } from './trial.ts';
+import { limitsField, limitsWritten } from './trial.ts';
 import { offsetField, windowField } from './window-field.ts';
 
 export const part = z.object({
@@ -47,7 +47,14 @@ const orderContent = {
   dueOn: z.iso.date(),
 };
 export const orderCreate = z.strictObject(orderContent);
-export const orderSave = z.strictObject({ ...orderContent, closed: z.boolean() });
+/** What was asked and answered with yes before. */
+export const closeQuestions = ['closed-short', 'held-part'] as const;
+export type CloseQuestion = (typeof closeQuestions)[number];
+export const orderSave = z.strictObject({
+  ...orderContent,
+  closed: z.boolean(),
+  confirmed: z.array(z.enum(closeQuestions)).max(2).optional(),
+});
 /** What parts drew from stock, as it was written down. */
 export const drawn = z.object({ what: z.string(), amount: z.number(), unit: z.enum(['L', 'kg']) });
 export const counted = z.object({ order, drawn: z.array(drawn) });
@@ -129,6 +136,8 @@ export const seamResource = z.object({
   offsets: z.array(z.object({ machineId: idField, personId: idField, revision: z.int(), offset: offsetField })),
   /** What a weld may look like; null: the preset of level C. */
   limits: limitsField.nullable(),
+  /** Which writing of the limits it is, by whom and why; null: nobody has written any. */
+  limitsWritten: limitsWritten.nullable(),
   deleted: z.boolean(),
   createdAt: timestampField,
   createdBy: z.string(),

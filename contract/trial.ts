@@ -123,8 +123,16 @@ export const limitsField: z.ZodType<AcceptanceLimits> = z.strictObject({
   rootFusion: z.boolean(),
 });
 
-/** Null: the preset of level C for this seam. */
-export const seamLimits = z.strictObject({ limits: limitsField.nullable() });
+/** Null takes what was written away: the preset of level C counts again, and nothing can be issued. */
+export const seamLimits = z.strictObject({
+  limits: limitsField.nullable(),
+  /** Needed where more may pass than before on a seam that is issued or locked. */
+  reason: z.string().trim().max(300).default(''),
+});
+
+/** One writing of a seam's limits: its number, from 1, who wrote it, when and why. */
+export const limitsWritten = z.object({ number: z.int(), by: z.string(), at: timestampField, reason: z.string() });
+export const limitsHistory = z.array(limitsWritten.extend({ limits: limitsField.nullable() }));
 
 export const trialCreate = z.strictObject({
   seamId: idField,
@@ -133,8 +141,9 @@ export const trialCreate = z.strictObject({
   revision: z.int().min(1).optional(),
   weldedBy: idField.optional(),
   deviceAt: timestampField.optional(),
-  /** Trial that this one corrects. */
+  /** Trial that this one corrects, and why: needed where somebody else welded and recorded it. */
   corrects: z.uuid().optional(),
+  why: z.string().trim().max(300).optional(),
   attachments: z
     .array(z.strictObject({ sha256: z.string().regex(/^[0-9a-f]{64}$/), name: z.string().trim().min(1).max(120) }))
     .max(12)
@@ -189,6 +198,8 @@ export const trial = trialRow.extend({
   attachments: z.array(z.object({ sha256: z.string(), name: z.string(), mediaType: z.string(), size: z.int() })),
   /** Earlier forms of it, the oldest first. */
   corrected: z.array(z.object({ id: z.uuid(), at: timestampField, recordedBy: z.string() })),
+  /** Who corrected it to what it is now, when and why; null: as it was first recorded. */
+  correction: z.object({ by: z.string(), at: timestampField, why: z.string() }).nullable(),
 });
 
 export const trialQuery = z.object({
@@ -205,6 +216,8 @@ export const trialQuery = z.object({
   text: z.string().max(60).optional(),
 });
 
+export type SeamLimits = z.infer<typeof seamLimits>;
+export type LimitsHistory = z.infer<typeof limitsHistory>;
 export type Trial = z.infer<typeof trial>;
 export type TrialRow = z.infer<typeof trialRow>;
 export type TrialBody = z.infer<typeof trialBody>;

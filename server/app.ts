@@ -37,6 +37,7 @@ import { standInHandlers } from './modules/stand-ins/handlers.ts';
 import { stockHandlers } from './modules/stock/handlers.ts';
 import { windowHandlers } from './modules/windows/handlers.ts';
 import { trialHandlers } from './modules/trials/handlers.ts';
+import type { Tickets } from './http/authorship.ts';
 
 export interface AppOptions {
   readonly connection: Connection;
@@ -45,6 +46,8 @@ export interface AppOptions {
   readonly pool: ComputePool;
   readonly queue: JobQueue;
   readonly keeper: Keeper;
+  /** Says who made a record that comes late. */
+  readonly tickets: Tickets;
   readonly limits?: Limits;
   /** For tests: an answer that is not of its contract's shape fails. */
   readonly checksAnswers?: boolean;
@@ -77,6 +80,7 @@ function api({
   pool,
   queue,
   keeper,
+  tickets,
   limits = usualLimits,
   checksAnswers,
 }: AppOptions): express.Router {
@@ -100,7 +104,7 @@ function api({
   });
   const handlers: Handlers = {
     ...descriptionHandlers(connection, metrics, pool),
-    ...sessionHandlers,
+    ...sessionHandlers(tickets),
     ...shopHandlers(keeper),
     ...peopleHandlers,
     ...partHandlers,
@@ -123,7 +127,7 @@ function api({
     ...computeHandlers(pool),
     ...jobHandlers(queue),
   };
-  mountDoors(router, connection.db, handlers, { checksAnswers });
+  mountDoors(router, connection.db, handlers, { tickets, checksAnswers });
   router.use(notFound);
   return router;
 }

@@ -11,6 +11,8 @@ import { useFor } from './modules/revisions/use.ts';
 import { shopSite } from './modules/shop/site.ts';
 import { sessionStore, type SessionStore } from './modules/session/store.ts';
 import { ensureShop } from './modules/shop/repo.ts';
+import { createTickets, type Tickets } from './http/authorship.ts';
+import { forgetOldTries } from './modules/session/repo.ts';
 
 export interface Assembly {
   readonly connection: Connection;
@@ -18,6 +20,7 @@ export interface Assembly {
   readonly queue: JobQueue;
   readonly keeper: Keeper;
   readonly store: SessionStore;
+  readonly tickets: Tickets;
   close(): Promise<void>;
 }
 
@@ -47,6 +50,7 @@ export async function assemble({
     const site = await shopSite(connection.db);
     await bringUpRevisions(connection.db, (revision) => siteOfOld(revision, site), useFor);
     await forgetOldAnswers(connection.db);
+    await forgetOldTries(connection.db);
     const store = sessionStore(connection.pool, sessionSecret, prunes);
     return {
       connection,
@@ -54,6 +58,7 @@ export async function assemble({
       queue,
       keeper,
       store,
+      tickets: createTickets(sessionSecret),
       async close() {
         keeper.close();
         store.close();

@@ -30,12 +30,12 @@ const assembly = await assemble({ url, dataFolder: process.env['FOX_TEMPO_DATA']
     );
   },
 );
-const { connection, pool, queue, keeper, store } = assembly;
+const { connection, pool, queue, keeper, store, tickets } = assembly;
 if (!emptyShop && (await seedIfEmpty(connection.db))) process.send?.({ kind: 'seeded' });
 const code = await renewOwnerCode(connection.db);
 if (code !== undefined) process.send?.({ kind: 'owner-code', code });
 
-const app = createApp({ connection, sessions: store.handler, pool, queue, keeper, webRoot });
+const app = createApp({ connection, sessions: store.handler, pool, queue, keeper, tickets, webRoot });
 const lan = lanFromStart();
 const network = lan && createSecureServer({ key: readFileSync(lan.keyFile), cert: readFileSync(lan.certFile) }, app);
 if (network && lan)

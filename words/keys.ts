@@ -112,6 +112,8 @@ export interface Sentences extends CoreSentences {
   readonly 'server.compute-pool.this-took-longer-than-and': { readonly longest: SaidValue };
   readonly 'server.compute.there-is-no-computation-known': { readonly slice: SaidValue; readonly verbNames: SaidValue };
   readonly 'server.http.is-not-for-this-address': { readonly known: SaidValue; readonly method: SaidValue };
+  readonly 'server.http.its-authors-session-ended-too': null;
+  readonly 'server.http.made-at-is-no-moment': null;
   readonly 'server.http.more-than-requests-in-a': { readonly limit: SaidValue };
   readonly 'server.http.nothing-was-saved-keep-this': null;
   readonly 'server.http.nothing-was-saved-the-cause': null;
@@ -156,18 +158,36 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'server.machines.there-is-a-machine-called': { readonly name: SaidValue };
   readonly 'server.machines.there-is-no-machine': { readonly id: SaidValue };
+  readonly 'server.observations.another-ones-record': null;
   readonly 'server.observations.send-the-file-to-api': null;
   readonly 'server.observations.the-observation-was-not-kept': null;
   readonly 'server.observations.there-is-no-to-correct': { readonly corrects: SaidValue; readonly kind: SaidValue };
   readonly 'server.observations.there-is-nobody-here': { readonly weldedBy: SaidValue };
+  readonly 'server.orders.beyond-ordered': {
+    readonly done: SaidValue;
+    readonly number: SaidValue;
+    readonly quantity: SaidValue;
+  };
+  readonly 'server.orders.closed-short': {
+    readonly done: SaidValue;
+    readonly number: SaidValue;
+    readonly open: SaidValue;
+    readonly quantity: SaidValue;
+  };
+  readonly 'server.orders.count-unlogged': { readonly number: SaidValue; readonly seams: SaidValue };
+  readonly 'server.orders.held-part': { readonly number: SaidValue; readonly seams: SaidValue };
+  readonly 'server.orders.it-took': { readonly arc: SaidValue; readonly gas: SaidValue; readonly wire: SaidValue };
   readonly 'server.orders.order-has-parts-done-cannot': {
     readonly count: SaidValue;
     readonly done: SaidValue;
     readonly number: SaidValue;
   };
+  readonly 'server.orders.order-is-closed': { readonly number: SaidValue };
   readonly 'server.orders.order-was-changed-meanwhile': { readonly number: SaidValue };
   readonly 'server.orders.there-is-an-order-already': { readonly number: SaidValue };
   readonly 'server.orders.there-is-no-order': { readonly id: SaidValue };
+  readonly 'server.orders.weld-is-held': { readonly number: SaidValue; readonly seams: SaidValue };
+  readonly 'server.orders.weld-not-logged': { readonly number: SaidValue; readonly seams: SaidValue };
   readonly 'server.papers.against-its-limits': { readonly level: SaidValue };
   readonly 'server.papers.by-eye': null;
   readonly 'server.papers.changeovers-and-late': { readonly late: SaidValue; readonly setup: SaidValue };
@@ -229,8 +249,10 @@ export interface Sentences extends CoreSentences {
   readonly 'server.parts.there-is-no-part': { readonly id: SaidValue };
   readonly 'server.parts.was-changed-meanwhile': { readonly now: SaidValue };
   readonly 'server.people.an-owner-is-made-and': { readonly me: SaidValue };
+  readonly 'server.people.is-above-you': { readonly name: SaidValue; readonly role: SaidValue };
   readonly 'server.people.is-the-last-owner-who': { readonly stored: SaidValue };
   readonly 'server.people.there-is-nobody-here': { readonly id: SaidValue };
+  readonly 'server.people.you-cannot-give-role': { readonly me: SaidValue; readonly role: SaidValue };
   readonly 'server.runs.a-lead-hand-decides-about': null;
   readonly 'server.runs.its-part-is-counted': { readonly number: SaidValue };
   readonly 'server.runs.order-is-for-another-part': { readonly number: SaidValue; readonly part: SaidValue };
@@ -239,12 +261,26 @@ export interface Sentences extends CoreSentences {
   readonly 'server.runs.there-is-nothing-to-decide': null;
   readonly 'server.seams.by-eye-only-is-not-enough': null;
   readonly 'server.seams.has-no-revision': { readonly revision: SaidValue; readonly spec: SaidValue };
+  readonly 'server.seams.is-off-the-list': { readonly spec: SaidValue };
+  readonly 'server.seams.limit-back': null;
+  readonly 'server.seams.limit-backMm': null;
+  readonly 'server.seams.limit-heightMm': null;
+  readonly 'server.seams.limit-isCritical': null;
+  readonly 'server.seams.limit-legDifferenceMm': null;
+  readonly 'server.seams.limit-legMm': null;
+  readonly 'server.seams.limit-level': null;
+  readonly 'server.seams.limit-rootFusion': null;
+  readonly 'server.seams.limit-spatter': null;
+  readonly 'server.seams.limit-throatMm': null;
+  readonly 'server.seams.limit-undercutMm': null;
+  readonly 'server.seams.limits-of-a-reference': { readonly spec: SaidValue };
   readonly 'server.seams.locked-a-lead-hand-can': {
     readonly by: SaidValue;
     readonly reason: SaidValue;
     readonly spec: SaidValue;
   };
   readonly 'server.seams.no-window-is-written': { readonly revision: SaidValue; readonly spec: SaidValue };
+  readonly 'server.seams.nobody-wrote-limits': { readonly spec: SaidValue };
   readonly 'server.seams.outside-the-window': {
     readonly by: SaidValue;
     readonly high: SaidValue;
@@ -256,9 +292,11 @@ export interface Sentences extends CoreSentences {
   readonly 'server.seams.q-stiffness': null;
   readonly 'server.seams.q-trimMm': null;
   readonly 'server.seams.q-wireFeedMPerMin': null;
+  readonly 'server.seams.say-why-looser': { readonly limits: SaidValue };
   readonly 'server.seams.there-is-no-seam': { readonly id: SaidValue };
   readonly 'server.seams.this-trial-does-not-stand': null;
   readonly 'server.session.a-lead-hands-pin-is-asked': null;
+  readonly 'server.session.no-such-session': null;
   readonly 'server.session.only-the-demo-shop-lets': null;
   readonly 'server.session.that-is-not-the-code': null;
   readonly 'server.session.that-pin-does-not-fit': { readonly wait: SaidValue };
@@ -290,6 +328,8 @@ export interface Sentences extends CoreSentences {
   readonly 'server.stock.enter-the-pressure-on-the': null;
   readonly 'server.stock.there-is-no': { readonly id: SaidValue; readonly what: SaidValue };
   readonly 'server.stock.there-is-no-machine': { readonly machineId: SaidValue };
+  readonly 'server.trials.another-ones-trial': null;
+  readonly 'server.trials.say-why-corrected': null;
   readonly 'server.trials.there-is-no-trial': { readonly id: SaidValue };
   readonly 'server.windows.a-corner-fails': { readonly why: SaidValue };
   readonly 'view.app.another-version': null;
@@ -1761,6 +1801,44 @@ export interface Sentences extends CoreSentences {
   readonly 'view.memory.which-means': null;
   readonly 'view.memory.which-trial-passed-what-to': null;
   readonly 'view.memory.would-stand': null;
+  readonly 'view.outbox.all-the-same': null;
+  readonly 'view.outbox.by-at': { readonly at: SaidValue; readonly by: SaidValue };
+  readonly 'view.outbox.correct-it': null;
+  readonly 'view.outbox.cylinder-read': null;
+  readonly 'view.outbox.discard': null;
+  readonly 'view.outbox.discard-for-good': null;
+  readonly 'view.outbox.give-to-a-lead-hand': null;
+  readonly 'view.outbox.handed-over': null;
+  readonly 'view.outbox.handed-over-to-lead-hands': null;
+  readonly 'view.outbox.it-was-me': null;
+  readonly 'view.outbox.kept-here': null;
+  readonly 'view.outbox.lead-reading': null;
+  readonly 'view.outbox.logged-weld': null;
+  readonly 'view.outbox.look-at-them': null;
+  readonly 'view.outbox.no-author': null;
+  readonly 'view.outbox.nobody-knows': null;
+  readonly 'view.outbox.nothing-waits': null;
+  readonly 'view.outbox.observation': null;
+  readonly 'view.outbox.on-this-device': null;
+  readonly 'view.outbox.parts-counted': null;
+  readonly 'view.outbox.records-refused': { readonly count: number };
+  readonly 'view.outbox.records-wait': { readonly count: number };
+  readonly 'view.outbox.send-as-it-is': null;
+  readonly 'view.outbox.settled': null;
+  readonly 'view.outbox.slot-read': null;
+  readonly 'view.outbox.spool-weighed': null;
+  readonly 'view.outbox.standing': null;
+  readonly 'view.outbox.step-time': null;
+  readonly 'view.outbox.take-it-over': null;
+  readonly 'view.outbox.title': null;
+  readonly 'view.outbox.too-old': null;
+  readonly 'view.outbox.trial': null;
+  readonly 'view.outbox.try-now': null;
+  readonly 'view.outbox.wait-for-a-person': null;
+  readonly 'view.outbox.wait-for-the-server': null;
+  readonly 'view.outbox.what-became-of-it': null;
+  readonly 'view.outbox.what-this-is': null;
+  readonly 'view.outbox.write-it-over': null;
   readonly 'view.procedure.essential': null;
   readonly 'view.procedure.history': null;
   readonly 'view.procedure.in-force': { readonly number: SaidValue };
@@ -2302,6 +2380,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.no-seam-has-in-its': { readonly wanted: SaidValue };
   readonly 'view.seams.no-seam-is-described-yet': null;
   readonly 'view.seams.no-setting-for-this-chain': null;
+  readonly 'view.seams.nobody-wrote-limits': null;
   readonly 'view.seams.not-done': null;
   readonly 'view.seams.not-in': { readonly label: SaidValue; readonly mode: SaidValue };
   readonly 'view.seams.not-in-2': { readonly mode: SaidValue };
@@ -2378,6 +2457,8 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.wire-for-it': null;
   readonly 'view.seams.wire-gas-and-arc': null;
   readonly 'view.seams.wire-size': null;
+  readonly 'view.seams.write-others': null;
+  readonly 'view.seams.write-the-usual-limits': { readonly level: SaidValue };
   readonly 'view.seams.your-own-pace': { readonly units: SaidValue };
   readonly 'view.setup.agrees': null;
   readonly 'view.setup.all-done-write-it-down': null;
@@ -2542,6 +2623,8 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.close-it': null;
   readonly 'view.shop.closed': null;
   readonly 'view.shop.closed-2': null;
+  readonly 'view.shop.device': null;
+  readonly 'view.shop.device-unknown': null;
   readonly 'view.shop.dials-ticked': null;
   readonly 'view.shop.dials-ticked-count': { readonly count: number };
   readonly 'view.shop.direction-test': null;
@@ -2549,6 +2632,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.done-2': { readonly count: SaidValue };
   readonly 'view.shop.due': null;
   readonly 'view.shop.due-on': null;
+  readonly 'view.shop.ends': null;
   readonly 'view.shop.entered-anew': null;
   readonly 'view.shop.everything': null;
   readonly 'view.shop.everything-in-one-file-with': null;
@@ -2627,6 +2711,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.set-the-pin': null;
   readonly 'view.shop.shop-and-backup': null;
   readonly 'view.shop.show': null;
+  readonly 'view.shop.sign-out-of': { readonly device: SaidValue; readonly since: SaidValue };
+  readonly 'view.shop.sign-out-there': null;
+  readonly 'view.shop.since': null;
   readonly 'view.shop.slot': { readonly text: SaidValue };
   readonly 'view.shop.slot-put-back': { readonly text: SaidValue };
   readonly 'view.shop.somebody-new': null;
@@ -2644,13 +2731,16 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.the-shop': null;
   readonly 'view.shop.thickness-that-sets-the-current': null;
   readonly 'view.shop.this-machine-only': null;
+  readonly 'view.shop.this-one': null;
   readonly 'view.shop.this-shops-database-lives-elsewhere': null;
   readonly 'view.shop.welded-by': { readonly weldedBy: SaidValue };
   readonly 'view.shop.what': null;
   readonly 'view.shop.what-holds': { readonly picked: SaidValue };
   readonly 'view.shop.what-it-is': null;
   readonly 'view.shop.when': null;
+  readonly 'view.shop.where-you-are-signed-in': null;
   readonly 'view.shop.writing-it': null;
+  readonly 'view.shop.wrong-tries': { readonly at: SaidValue; readonly count: number };
   readonly 'view.shop.yes': null;
   readonly 'view.shop.your-own-pin': null;
   readonly 'view.sign-in.ask-the-office-or-an': { readonly chosen: SaidValue };
@@ -2673,6 +2763,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sign-in.welds-logs-saves-settings-of': null;
   readonly 'view.sign-in.who-works-here-now': null;
   readonly 'view.sign-in.wipe-the-last-digit': null;
+  readonly 'view.sign-in.wrong-tries': { readonly at: SaidValue; readonly count: number };
   readonly 'view.sign-in.your-name': null;
   readonly 'view.simulated.a-hand-that-trembles-a': null;
   readonly 'view.simulated.arc-least-to-most': null;
@@ -2685,6 +2776,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.today.as-it-stands': null;
   readonly 'view.today.change-over': { readonly minutes: SaidValue };
   readonly 'view.today.count-again': null;
+  readonly 'view.today.count-it': null;
   readonly 'view.today.counting': null;
   readonly 'view.today.days-late': { readonly days: number };
   readonly 'view.today.dials-to-set': { readonly count: number };
@@ -2702,6 +2794,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.today.gas-and-wire-on-the': null;
   readonly 'view.today.gb-are-left-where-the': { readonly diskFreeBytes: SaidValue };
   readonly 'view.today.late-by': { readonly late: SaidValue };
+  readonly 'view.today.leave-it': null;
   readonly 'view.today.machines-as-they-stand': null;
   readonly 'view.today.no-order-is-in-hand': null;
   readonly 'view.today.no-seam-of-this-part': null;
@@ -2726,6 +2819,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.today.out-of-the-plan': null;
   readonly 'view.today.outlined-its-dials-are-not': null;
   readonly 'view.today.pieces-of': { readonly count: SaidValue; readonly seam: SaidValue };
+  readonly 'view.today.question-first': null;
   readonly 'view.today.revision': {
     readonly diameter: SaidValue;
     readonly filler: SaidValue;
@@ -2883,6 +2977,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.level-of': { readonly level: SaidValue };
   readonly 'view.trials.likely-causes': null;
   readonly 'view.trials.limits': null;
+  readonly 'view.trials.limits-as-written': null;
   readonly 'view.trials.limits-of-this-seam': { readonly level: SaidValue };
   readonly 'view.trials.line-by-line': null;
   readonly 'view.trials.long-step': null;
@@ -2908,6 +3003,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.no-trial-like-that': null;
   readonly 'view.trials.no-trial-yet': null;
   readonly 'view.trials.nobody-timed': null;
+  readonly 'view.trials.nobody-wrote-them': null;
   readonly 'view.trials.not-a-critical-seam': null;
   readonly 'view.trials.not-judged': null;
   readonly 'view.trials.note': null;
@@ -2920,6 +3016,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.of-the-plan': { readonly planned: SaidValue; readonly share: SaidValue };
   readonly 'view.trials.off-by': { readonly error: SaidValue };
   readonly 'view.trials.older-ones': null;
+  readonly 'view.trials.only-a-lead-hand-loosens': null;
   readonly 'view.trials.only-if-it-failed': null;
   readonly 'view.trials.open': null;
   readonly 'view.trials.other-moves': null;
@@ -3079,6 +3176,8 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.what-it-sounded-like': null;
   readonly 'view.trials.when': null;
   readonly 'view.trials.why': null;
+  readonly 'view.trials.why-corrected': null;
+  readonly 'view.trials.why-more-may-pass': null;
   readonly 'view.trials.width': null;
   readonly 'view.trials.width-at-the-back': null;
   readonly 'view.trials.wire-batch': null;
@@ -3086,6 +3185,13 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.wire-left': null;
   readonly 'view.trials.worst-spatter': null;
   readonly 'view.trials.write-the-limits': null;
+  readonly 'view.trials.written-by': {
+    readonly at: SaidValue;
+    readonly by: SaidValue;
+    readonly level: SaidValue;
+    readonly number: SaidValue;
+  };
+  readonly 'view.ui.a-question-first': null;
   readonly 'view.ui.band': { readonly high: SaidValue; readonly low: SaidValue };
   readonly 'view.ui.caution': null;
   readonly 'view.ui.has-kb-such-a-file': {
@@ -3223,4 +3329,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4498;
+export const sentenceCount = 4599;

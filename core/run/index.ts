@@ -1,2 +1,2 @@
-export { heldCodes, whyHeld, type Held, type HeldCode, type Run } from './why-held.ts';
-export { partsReady, taken, type SeamCount } from './count.ts';
+export { heldCodes, whyHeld, type Held, type HeldCode, type OrderAtWeld, type Run } from './why-held.ts';
+export { notCounted, partsReady, taken, type NotCounted, type SeamCount } from './count.ts';

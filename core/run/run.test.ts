@@ -3,7 +3,7 @@ import { programFromPlan, translate } from '../machine/index.ts';
 import { planSeam } from '../plan/index.ts';
 import { rowan, scenarios } from '../scenarios/index.ts';
 import { neededSetup, type MachineState } from '../setup/index.ts';
-import { partsReady, taken, whyHeld, type Run } from './index.ts';
+import { notCounted, partsReady, taken, whyHeld, type Run } from './index.ts';
 
 const { input } = scenarios.find(({ id }) => id === 'axle-plate-to-tube') ?? {};
 const plan = input && planSeam(input);
@@ -19,7 +19,7 @@ const state: MachineState = {
   dials,
 };
 const run = (change: Partial<Run> = {}) =>
-  whyHeld({ machine: rowan, state, program, revision: 2, inForce: 2, ...change }).map(({ code }) => code);
+  whyHeld({ machine: rowan, state, program, revision: 2, inForce: 2, order: null, ...change }).map(({ code }) => code);
 
 describe('a production weld', () => {
   it('counts where everything agrees, and where nobody ever entered or issued anything', () => {
@@ -48,26 +48,54 @@ describe('a production weld', () => {
     const feed = translate(rowan, program).dials.find(({ quantity }) => quantity === 'wireFeedMPerMin');
     const at = (by: number) => ({ window, dials: { [feed?.dialId ?? '']: (feed?.value ?? 0) + by } });
     expect(run(at(0.2))).toEqual([]);
-    const [held] = whyHeld({ machine: rowan, state, program, revision: 2, inForce: 2, ...at(0.8) });
+    const [held] = whyHeld({ machine: rowan, state, program, revision: 2, inForce: 2, order: null, ...at(0.8) });
     expect(held?.code).toBe('window');
     expect(JSON.stringify(held?.words)).toContain(feed?.label);
   });
 });
 
+describe('a weld for an order', () => {
+  const order = { number: '2041', closed: false, quantity: 10, done: 8, ahead: 1 };
+  it('counts while the order is open and short', () => expect(run({ order })).toEqual([]));
+  it('is held where the order was closed, whatever is missing', () =>
+    expect(run({ order: { ...order, closed: true } })).toEqual(['order-closed']));
+  it('is held where it would be one more than was ordered', () =>
+    expect(run({ order: { ...order, ahead: 2 } })).toEqual(['beyond-ordered']));
+});
+
+describe('parts counted at once', () => {
+  const seam = (seamId: string, welded: number, counted: number, held = 0) => ({ seamId, welded, counted, held });
+  it('count freely on an order none of whose welds was ever logged', () => {
+    expect(notCounted([seam('a', 0, 0), seam('b', 0, 0)], 3)).toEqual([]);
+  });
+  it('wait for a held weld, and for one that was not logged, and name the seam', () => {
+    expect(notCounted([seam('a', 4, 3), seam('b', 3, 3, 1)], 1)).toEqual([{ seamId: 'b', why: 'held', missing: 1 }]);
+    expect(notCounted([seam('a', 4, 3), seam('b', 3, 3)], 2)).toEqual([
+      { seamId: 'a', why: 'unlogged', missing: 1 },
+      { seamId: 'b', why: 'unlogged', missing: 2 },
+    ]);
+    // Even where the held one is the only weld there is.
+    expect(notCounted([seam('a', 0, 0, 1), seam('b', 0, 0)], 1).map(({ why }) => why)).toEqual(['held', 'unlogged']);
+  });
+  it('count where each weld is there, held ones beside them or not', () => {
+    expect(notCounted([seam('a', 4, 3, 2), seam('b', 5, 3)], 1)).toEqual([]);
+  });
+});
+
 describe('parts from seams', () => {
   const seams = [
-    { seamId: 'a', welded: 3, counted: 1 },
-    { seamId: 'b', welded: 2, counted: 1 },
+    { seamId: 'a', welded: 3, counted: 1, held: 0 },
+    { seamId: 'b', welded: 2, counted: 1, held: 0 },
   ];
   it('are as many as the seam that is furthest behind', () => {
     expect(partsReady(seams)).toBe(1);
-    expect(partsReady([...seams, { seamId: 'c', welded: 0, counted: 0 }])).toBe(0);
+    expect(partsReady([...seams, { seamId: 'c', welded: 0, counted: 0, held: 0 }])).toBe(0);
     expect(partsReady([])).toBe(0);
-    expect(partsReady([{ seamId: 'a', welded: 1, counted: 2 }])).toBe(0);
+    expect(partsReady([{ seamId: 'a', welded: 1, counted: 2, held: 0 }])).toBe(0);
   });
   it('counted at once take what was logged, never more than they are', () => {
     expect(taken(seams, 1)).toEqual({ a: 1, b: 1 });
     expect(taken(seams, 5)).toEqual({ a: 2, b: 1 });
-    expect(taken([{ seamId: 'a', welded: 1, counted: 1 }], 1)).toEqual({});
+    expect(taken([{ seamId: 'a', welded: 1, counted: 1, held: 0 }], 1)).toEqual({});
   });
 });

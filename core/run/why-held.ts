@@ -8,7 +8,18 @@ import { joined, say, type Phrase } from '../said/index.ts';
 import { checkLoaded, type CheckRow, type MachineState } from '../setup/index.ts';
 import { dialsBeyond, type Window } from '../window/index.ts';
 
-export const heldCodes = ['wire', 'gas', 'chart-line', 'mode', 'slow-beat', 'polarity', 'revision', 'window'] as const;
+export const heldCodes = [
+  'wire',
+  'gas',
+  'chart-line',
+  'mode',
+  'slow-beat',
+  'polarity',
+  'revision',
+  'window',
+  'order-closed',
+  'beyond-ordered',
+] as const;
 export type HeldCode = (typeof heldCodes)[number];
 
 export interface Held {
@@ -30,6 +41,17 @@ export interface Run {
   /** Labels of what was welded with, where a spool or cylinder was named. */
   readonly spool?: { readonly filler: FillerCode; readonly diameterMm: number } | undefined;
   readonly cylinder?: { readonly gas: string } | undefined;
+  /** The order it was welded for, as it stood; null: for none. */
+  readonly order: OrderAtWeld | null;
+}
+
+export interface OrderAtWeld {
+  readonly number: string;
+  readonly closed: boolean;
+  readonly quantity: number;
+  /** Parts counted, and welds of this seam that wait to go into one. */
+  readonly done: number;
+  readonly ahead: number;
 }
 
 const codeOf: Record<CheckRow['what'], HeldCode> = {
@@ -66,6 +88,11 @@ export function whyHeld(run: Run): Held[] {
   }
   if (run.inForce !== null && run.inForce !== run.revision)
     held.set('revision', say('run.held-revision', { revision: run.revision, inForce: run.inForce }));
+  if (run.order) {
+    const { number, closed, quantity, done, ahead } = run.order;
+    if (closed) held.set('order-closed', say('run.held-order-closed', { number }));
+    else if (done + ahead >= quantity) held.set('beyond-ordered', say('run.held-beyond-ordered', { number, quantity }));
+  }
   const beyond = run.window && run.dials ? dialsBeyond(run.machine, program, run.window, run.dials) : [];
   if (beyond.length > 0) held.set('window', say('run.held-window', { dials: beyond }));
   return [...held].map(([code, words]) => ({ code, words }));

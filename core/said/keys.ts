@@ -183,6 +183,7 @@ export interface CoreSentences {
     readonly x: SaidValue;
     readonly y: SaidValue;
   };
+  readonly 'contract.limits-as-they-were-written': null;
   readonly 'contract.line-has-points-already': { readonly most: SaidValue; readonly number: SaidValue };
   readonly 'contract.line-is-on-the-machine': { readonly number: SaidValue };
   readonly 'contract.line-stands-above-already': { readonly number: SaidValue };
@@ -235,6 +236,7 @@ export interface CoreSentences {
   readonly 'contract.parts-seams-with-their-settings': null;
   readonly 'contract.people-of-the-shop': null;
   readonly 'contract.pin-digits': null;
+  readonly 'contract.pin-too-plain': null;
   readonly 'contract.reads-or-moves-a-cylinder': null;
   readonly 'contract.reads-or-moves-a-spool': null;
   readonly 'contract.records-a-production-weld': null;
@@ -255,6 +257,7 @@ export interface CoreSentences {
   readonly 'contract.sets-a-new-pin': null;
   readonly 'contract.signs-in-by-name-and': null;
   readonly 'contract.signs-out': null;
+  readonly 'contract.signs-out-another-device': null;
   readonly 'contract.some-fields-cannot-be-taken': null;
   readonly 'contract.somebody-saved-this-since-you': null;
   readonly 'contract.something-broke-on-the-server': null;
@@ -284,6 +287,7 @@ export interface CoreSentences {
   readonly 'contract.there-is-no-version-of': { readonly kind: SaidValue; readonly slice: SaidValue };
   readonly 'contract.there-is-nothing-at-this': null;
   readonly 'contract.this-address-does-not-take': null;
+  readonly 'contract.this-asks-a-question-first': null;
   readonly 'contract.this-box-has-no-such-edge': { readonly edge: SaidValue };
   readonly 'contract.this-description': null;
   readonly 'contract.this-description-as-a-page': null;
@@ -293,6 +297,7 @@ export interface CoreSentences {
   readonly 'contract.this-is-no-fox-tempo': null;
   readonly 'contract.this-key-was-used-for': null;
   readonly 'contract.this-seam-has-no-length': null;
+  readonly 'contract.this-seam-is-off-the-list': null;
   readonly 'contract.this-server-does-not-answer': null;
   readonly 'contract.too-many-requests-wait-a': null;
   readonly 'contract.trials-as-a-table': null;
@@ -309,9 +314,11 @@ export interface CoreSentences {
   readonly 'contract.what-stands-on-a-machines': null;
   readonly 'contract.what-was-observed-the-newest': null;
   readonly 'contract.what-wears-on-each-gun': null;
+  readonly 'contract.where-one-is-signed-in': null;
   readonly 'contract.which-cause-and-which-move': null;
   readonly 'contract.which-operation-where-and-when': null;
   readonly 'contract.who-is-signed-in-and': null;
+  readonly 'contract.who-made-this-record-cannot': null;
   readonly 'contract.wider-than-the-dial': { readonly high: SaidValue; readonly low: SaidValue };
   readonly 'contract.writes-are-taken-from-fox': null;
   readonly 'double-pulse.give-both-levels-as-feeds': null;
@@ -1627,9 +1634,11 @@ export interface CoreSentences {
   readonly 'pulse.use-i1-or-i3-arhe': null;
   readonly 'pulse.use-the-solid-wire-for': null;
   readonly 'run.cylinder-is': { readonly is: SaidValue; readonly needs: SaidValue };
+  readonly 'run.held-beyond-ordered': { readonly number: SaidValue; readonly quantity: SaidValue };
   readonly 'run.held-chart-line': { readonly needs: SaidValue; readonly stands: SaidValue };
   readonly 'run.held-gas': { readonly needs: SaidValue; readonly stands: SaidValue };
   readonly 'run.held-mode': { readonly needs: SaidValue; readonly stands: SaidValue };
+  readonly 'run.held-order-closed': { readonly number: SaidValue };
   readonly 'run.held-polarity': { readonly needs: SaidValue; readonly stands: SaidValue };
   readonly 'run.held-revision': { readonly inForce: SaidValue; readonly revision: SaidValue };
   readonly 'run.held-slow-beat': { readonly needs: SaidValue; readonly stands: SaidValue };

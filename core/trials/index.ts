@@ -1,4 +1,5 @@
 export { usualLevel } from './limits-for-seam.ts';
+export { loosened, type LimitName } from './loosened.ts';
 export { presetLimits } from './preset-limits.ts';
 export { nearness, tooFar, type Difference, type Nearness, type WeldKind } from './nearest.ts';
 export { timedFigures, timerErrorS, type TimedFigures } from './figures.ts';

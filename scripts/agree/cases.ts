@@ -120,6 +120,7 @@ function seamOf({ id, part }: Scenario, revision: Revision): SeamResource {
     lock: null,
     issued: [],
     limits: null,
+    limitsWritten: null,
     windows: [],
     offsets: [],
     deleted: false,

@@ -7,8 +7,8 @@ export interface Digest {
 }
 export type Digests = Readonly<Record<string, Digest>>;
 
-/** Signed-in devices and answers under way are no part of what a shop knows. */
-export const leftOut = ['sessions'];
+/** Signed-in devices and wrong PINs are no part of what a shop knows. */
+export const leftOut = ['sessions', 'devices', 'pin_tries'];
 
 export async function digestsOf(client: pg.ClientBase): Promise<Digests> {
   const { rows } = await client.query<{ name: string }>(

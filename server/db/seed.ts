@@ -33,6 +33,8 @@ import { hashPin } from '../modules/session/pin.ts';
 import { markDemo } from '../modules/shop/repo.ts';
 import { addCylinder, addSpool } from '../modules/stock/service.ts';
 import { machines, orders, parts, people, slotEntries } from './schema/index.ts';
+import { self } from '../modules/observations/author.ts';
+import { presetLimits, usualLevel } from '@fox-tempo/core/trials';
 
 /** Seams that wait for their first setting, so that the empty state is there to be seen. */
 const withoutSetting = new Set(['canopy-post-edge']);
@@ -98,12 +100,12 @@ async function seedFloor(tx: Database): Promise<void> {
   const daysBack = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString();
   for (const { daysAgo, machineId, ...body } of leadReadings) {
     const at = daysBack(daysAgo);
-    await addObservation(tx, { id: randomUUID(), kind: 'lead-reading', recordedBy: firstWelder, machineId, at, body });
+    await addObservation(tx, { id: randomUUID(), kind: 'lead-reading', by: self(firstWelder), machineId, at, body });
   }
   for (const { machineId, ...body } of stepTimes)
-    await addObservation(tx, { id: randomUUID(), kind: 'step-time', recordedBy: secondWelder, machineId, body });
-  for (const { id, ...cylinder } of cylinders) await addCylinder(tx, cylinder, lead, { id });
-  for (const { id, ...spool } of spools) await addSpool(tx, spool, lead, { id });
+    await addObservation(tx, { id: randomUUID(), kind: 'step-time', by: self(secondWelder), machineId, body });
+  for (const { id, ...cylinder } of cylinders) await addCylinder(tx, cylinder, self(lead), { id });
+  for (const { id, ...spool } of spools) await addSpool(tx, spool, self(lead), { id });
   for (const entry of slots) {
     const { machineId, slot, seamId, daysAgo, note } = entry;
     const { revision } = await requireSeam(tx, seamId);
@@ -132,7 +134,7 @@ async function seedFloor(tx: Database): Promise<void> {
       await addObservation(tx, {
         id: randomUUID(),
         kind: 'slot-found',
-        recordedBy: secondWelder,
+        by: self(secondWelder),
         machineId,
         seamId,
         revision: revision.number,
@@ -170,7 +172,7 @@ async function seedStandings(tx: Database): Promise<void> {
     await addObservation(tx, {
       id: randomUUID(),
       kind: 'standing',
-      recordedBy: firstWelder,
+      by: self(firstWelder),
       machineId: id,
       at,
       body: { standing },
@@ -183,8 +185,21 @@ async function seedReferences(tx: Database): Promise<void> {
   for (const { seamId, machineId, daysAgo, reason } of references) {
     const { revision } = await requireSeam(tx, seamId);
     const at = momentOf(daysAgo, 9);
+    if (revision) {
+      const { spec, choice, site } = revision;
+      const limits = presetLimits(spec, choice, site, usualLevel);
+      await addObservation(tx, {
+        id: randomUUID(),
+        kind: 'limits',
+        by: self(lead),
+        seamId,
+        at: momentOf(daysAgo, 8),
+        revision: revision.number,
+        body: { limits, reason: 'as agreed for this part' },
+      });
+    }
     const body = { reason, evidence: [] };
-    const signed = { recordedBy: lead, seamId, machineId, at, revision: revision?.number };
+    const signed = { by: self(lead), seamId, machineId, at, revision: revision?.number };
     await addObservation(tx, { id: randomUUID(), kind: 'issue', ...signed, contentHash: revision?.contentHash, body });
   }
   for (const { seamId, machineId, daysAgo, feedShare, trimMm, reason } of windows) {
@@ -207,7 +222,7 @@ async function seedReferences(tx: Database): Promise<void> {
     await addObservation(tx, {
       id: randomUUID(),
       kind: 'window',
-      recordedBy: lead,
+      by: self(lead),
       seamId,
       machineId,
       at: momentOf(daysAgo, 9),
@@ -250,7 +265,7 @@ async function seedRuns(tx: Database): Promise<void> {
     const key = randomUUID();
     const consumed = Object.fromEntries(seams.map(({ id }) => [id, count]));
     const body = { orderId, count, drawn: [], consumed };
-    await addObservation(tx, { id: key, kind: 'parts-done', recordedBy: firstWelder, body });
+    await addObservation(tx, { id: key, kind: 'parts-done', by: self(firstWelder), body });
     await addCount(tx, orderId, key, count);
   }
   for (const run of runs.sort((a, b) => a.at.localeCompare(b.at))) await addRun(tx, run);
@@ -292,7 +307,7 @@ async function addRun(tx: Database, run: DemoRun): Promise<void> {
   await addObservation(tx, {
     id: randomUUID(),
     kind: 'run',
-    recordedBy: welder,
+    by: self(welder),
     seamId,
     machineId,
     at,
@@ -358,7 +373,13 @@ async function seedTrial(tx: Database, one: DemoTrial, index: number, at: string
     note,
     stamp: String(index + 1).padStart(3, '0'),
   });
-  await recordTrial(tx, demoTrialId(index), { seamId, machineId, weldedBy: welder, body }, welder, at);
+  await recordTrial(
+    tx,
+    demoTrialId(index),
+    { seamId, machineId, weldedBy: welder, body },
+    { ...self(welder), role: 'welder' },
+    at,
+  );
 }
 
 async function seedSeam(db: Database, scenario: Scenario, authorId: string): Promise<void> {

@@ -3,8 +3,11 @@ import { oneOf } from '@fox-tempo/core/said';
 import { phrase, toldIn, withSentences } from '@fox-tempo/words';
 import { createHash } from 'node:crypto';
 import {
+  comesLate,
   doorNames,
   doors,
+  needsKey,
+  needsVersion,
   parseWith,
   roleNames,
   type Door,
@@ -16,7 +19,9 @@ import {
 } from '@fox-tempo/contract';
 import { type Request, type RequestHandler, type Response, type Router } from 'express';
 import type { Database } from '../db/connection.ts';
+import { self, type Author } from '../modules/observations/author.ts';
 import { personOf, type SignedIn } from '../modules/session/who.ts';
+import { authorOf, type Tickets } from './authorship.ts';
 import { bodyReader } from './body.ts';
 import { once } from './once.ts';
 import { pageRequest, type PageRequest } from './paging.ts';
@@ -34,8 +39,10 @@ export interface Call<K extends DoorName> {
   /** The client's own id for what it adds; empty at doors that need none. */
   readonly key: string;
   readonly page: PageRequest;
-  /** Who is signed in; nobody at doors for anyone. */
+  /** Who acts: who is signed in, or who made a record that comes late; nobody at doors for anyone. */
   readonly me: (typeof doors)[K] extends { who: 'anyone' } ? SignedIn | null : SignedIn;
+  /** Who made the record that comes, from whose session and when. */
+  readonly by: Author;
   /** The database; at doors with a key a transaction that also keeps the answer. */
   readonly db: Database;
   readonly http: { readonly request: Request; readonly response: Response };
@@ -58,11 +65,13 @@ const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
 
 /** What is looked at beyond what every request needs. */
 export interface DoorOptions {
+  /** Says who made a record that comes late. */
+  readonly tickets: Tickets;
   /** Every answer is held against its shape before it goes out, and fails where it is another: for tests. */
   readonly checksAnswers?: boolean | undefined;
 }
 
-export function mountDoors(router: Router, db: Database, handlers: Handlers, options: DoorOptions = {}): void {
+export function mountDoors(router: Router, db: Database, handlers: Handlers, options: DoorOptions): void {
   const methods = new Map<string, Set<string>>();
   for (const name of doorNames) {
     const door: Door = doors[name];
@@ -71,7 +80,7 @@ export function mountDoors(router: Router, db: Database, handlers: Handlers, opt
     // Rights before the body: a stranger's megabytes are not read.
     router[method](
       door.path,
-      allow(db, door),
+      allow(db, name, door, options.tickets),
       ...bodyReader(door),
       serve(db, name, door, handlers[name] as Handler<DoorName>, options),
     );
@@ -86,11 +95,21 @@ export function mountDoors(router: Router, db: Database, handlers: Handlers, opt
     });
 }
 
-function allow(db: Database, { who, summary }: Door): RequestHandler {
+interface Acting {
+  readonly me: SignedIn | null;
+  readonly by: Author;
+}
+
+function allow(db: Database, name: DoorName, { who, summary }: Door, tickets: Tickets): RequestHandler {
   return async (request, response, next) => {
-    const me = who === 'anyone' && request.session?.personId === undefined ? null : await personOf(db, request);
+    const signedIn = who === 'anyone' && request.session?.personId === undefined ? null : await personOf(db, request);
+    let acting: Acting = { me: signedIn, by: self(signedIn?.id ?? '') };
     if (who !== 'anyone') {
-      if (me === null) throw new HttpProblem('not-signed-in', phrase('server.http.sign-in-first-what-you'));
+      if (signedIn === null) throw new HttpProblem('not-signed-in', phrase('server.http.sign-in-first-what-you'));
+      const { me, by } = comesLate(name)
+        ? await authorOf(db, request, tickets, signedIn)
+        : { me: signedIn, by: self(signedIn.id) };
+      acting = { me, by };
       if (!who.includes(me.role)) {
         throw new HttpProblem(
           'not-allowed',
@@ -103,7 +122,7 @@ function allow(db: Database, { who, summary }: Door): RequestHandler {
         );
       }
     }
-    (response.locals as { me?: SignedIn | null }).me = me;
+    (response.locals as { acting?: Acting }).acting = acting;
     next();
   };
 }
@@ -116,7 +135,7 @@ function serve(
   { checksAnswers = false }: DoorOptions,
 ): RequestHandler {
   return async (request, response) => {
-    const { me } = response.locals as { me: SignedIn | null };
+    const { me, by } = (response.locals as { acting: Acting }).acting;
     const gone = new AbortController();
     response.on('close', () => {
       if (!response.writableFinished) gone.abort();
@@ -124,17 +143,18 @@ function serve(
     const call = {
       params: request.params,
       query: door.query ? orProblem(parseWith(door.query, request.query)) : {},
-      basedOn: door.needs === 'version' ? basedOn(request) : 0,
-      key: door.needs === 'key' ? keyOf(request) : '',
+      basedOn: needsVersion(door) ? basedOn(request) : 0,
+      key: needsKey(door) ? keyOf(request) : '',
       body: door.body ? orProblem(parseWith(door.body, request.body)) : undefined,
       page: door.paged ? pageRequest(request) : { limit: 0, after: undefined },
       me,
+      by,
       db,
       http: { request, response },
       signal: gone.signal,
     } as unknown as Call<DoorName>;
     const status = door.status ?? 200;
-    if (door.needs !== 'key' || me === null) {
+    if (!needsKey(door) || me === null) {
       send(response, door, status, await handler(call), checksAnswers);
       return;
     }

@@ -1,5 +1,6 @@
 /** A write under the client's key is done once: the answer is kept in the same transaction, and the same key gets the same answer. */
 import { phrase } from '@fox-tempo/words';
+import { keptAnswerDays } from '@fox-tempo/contract';
 import { eq, lt, sql } from 'drizzle-orm';
 import type { Database } from '../db/connection.ts';
 import { keptAnswers } from '../db/schema/index.ts';
@@ -34,9 +35,6 @@ export async function once(
   });
 }
 
-/** Answers are kept as long as a device may wait to ask again. */
-const keptDays = 30;
-
 export async function forgetOldAnswers(db: Database): Promise<void> {
-  await db.delete(keptAnswers).where(lt(keptAnswers.at, sql`now() - make_interval(days => ${keptDays})`));
+  await db.delete(keptAnswers).where(lt(keptAnswers.at, sql`now() - make_interval(days => ${keptAnswerDays})`));
 }

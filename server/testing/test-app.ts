@@ -24,7 +24,7 @@ export interface TestOptions {
 export async function openTestApp({ seeded = true, trials = false, limits, url, dataFolder }: TestOptions = {}) {
   const database = url ?? (await makeDatabase());
   const assembly = await assemble({ url: database, dataFolder });
-  const { connection, pool, queue, keeper, store } = assembly;
+  const { connection, pool, queue, keeper, store, tickets } = assembly;
   if (seeded) await seedIfEmpty(connection.db, { trials });
   const app = createApp({
     connection,
@@ -32,6 +32,7 @@ export async function openTestApp({ seeded = true, trials = false, limits, url, 
     pool,
     queue,
     keeper,
+    tickets,
     checksAnswers: true,
     ...(limits ? { limits } : {}),
   });
@@ -56,12 +57,12 @@ export async function openTestApp({ seeded = true, trials = false, limits, url, 
 async function cookieOf(app: Express, personId: string): Promise<string> {
   const answer = await request(app).post('/api/session/demo').send({ personId }).expect(200);
   const header = answer.headers['set-cookie'] as unknown as string[] | undefined;
-  return header?.[0]?.split(';')[0] ?? '';
+  return header?.find((one) => one.startsWith('tempo='))?.split(';')[0] ?? '';
 }
 
-/** Every POST adds something of its own, unless the test names a key. */
+/** Every write adds something of its own, unless the test names a key. */
 function withNewKey(call: { readonly method: string; set(name: string, value: string): unknown }): void {
-  if (call.method === 'POST') call.set('Idempotency-Key', randomUUID());
+  if (call.method === 'POST' || call.method === 'PUT') call.set('Idempotency-Key', randomUUID());
 }
 
 /** The address of a new, empty database. */

@@ -7,6 +7,7 @@ export { people } from './people.ts';
 export { programRevisions, programs } from './programs.ts';
 export { seams } from './seams.ts';
 export { sessions } from './sessions.ts';
+export { devices, pinTries } from './sign-ins.ts';
 export { shop } from './shop.ts';
 export { slotEntries } from './slots.ts';
 export { cylinders, spools } from './stock.ts';

@@ -38,6 +38,8 @@ export const observations = pgTable(
     recordedBy: text('recorded_by')
       .notNull()
       .references(() => people.id),
+    /** Under whose session it came, where that was somebody else's than the recorder's. */
+    sentBy: text('sent_by').references(() => people.id),
     weldedBy: text('welded_by').references(() => people.id),
     machineId: text('machine_id').references(() => machines.id),
     seamId: text('seam_id').references(() => seams.id),
@@ -54,6 +56,7 @@ export const observations = pgTable(
     index('observations_by_seam').on(table.seamId, table.kind, table.row),
     index('observations_by_person').on(table.recordedBy),
     index('observations_by_welder').on(table.weldedBy),
+    index('observations_by_sender').on(table.sentBy),
     index('observations_by_corrected').on(table.corrects),
     index('observations_by_order')
       .on(sql`(${table.body}->>'orderId')`)

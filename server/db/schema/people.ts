@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { boolean, check, integer, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
+import { boolean, check, integer, pgTable, text } from 'drizzle-orm/pg-core';
 
 /** Who works here. Nobody is deleted: what they signed stays signed; whoever left is retired. */
 export const people = pgTable(
@@ -12,14 +12,11 @@ export const people = pgTable(
     retired: boolean('retired').notNull().default(false),
     /** Argon2id; null until somebody who may has set a PIN. */
     pinHash: text('pin_hash'),
-    /** Wrong PINs in a row, and until when the next try has to wait. */
-    failedTries: integer('failed_tries').notNull().default(0),
     /** How this person reads; null is as the device does. */
     language: text('language'),
     units: text('units'),
     theme: text('theme'),
     hand: text('hand'),
-    waitUntil: timestamp('wait_until', { withTimezone: true, mode: 'string' }),
   },
   () => [
     check('people_role_known', sql`role in ('welder', 'lead', 'office', 'owner')`),

@@ -6,15 +6,15 @@ import { leadReadings, ownStepTimes } from './repo.ts';
 
 export const floorHandlers = {
   leadReadings: async ({ db, params, page }) => leadReadings(db, (await requireMachine(db, params.id)).id, page),
-  addLeadReading: async ({ db, params, key, body, me }) => {
+  addLeadReading: async ({ db, params, key, body, by, me }) => {
     const { id: machineId } = await requireMachine(db, params.id);
-    await addObservation(db, { id: key, kind: 'lead-reading', recordedBy: me.id, machineId, body });
-    return { id: key, ...body, at: new Date().toISOString(), by: me.name };
+    await addObservation(db, { id: key, kind: 'lead-reading', by, machineId, body });
+    return { id: key, ...body, at: by.deviceAt ?? new Date().toISOString(), by: me.name };
   },
   stepTimes: async ({ db, params }) => ownStepTimes(db, (await requireMachine(db, params.id)).id),
-  addStepTime: async ({ db, params, key, body, me }) => {
+  addStepTime: async ({ db, params, key, body, by }) => {
     const { id: machineId } = await requireMachine(db, params.id);
-    await addObservation(db, { id: key, kind: 'step-time', recordedBy: me.id, machineId, body });
+    await addObservation(db, { id: key, kind: 'step-time', by, machineId, body });
     return ownStepTimes(db, machineId);
   },
 } satisfies Partial<Handlers>;

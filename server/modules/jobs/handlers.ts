@@ -16,16 +16,16 @@ export function jobHandlers(queue: JobQueue): Pick<Handlers, 'addJob' | 'job' | 
       orProblem(readMapJob(body.input));
       await insertJob(db, { id: key, verb: body.verb, input: body.input, createdBy: me.id });
       await queue.send(key);
-      return requireJob(db, key);
+      return requireJob(db, key, me.id);
     },
-    job: ({ db, params }) => requireJob(db, params.id),
-    cancelJob: async ({ db, params }) => {
-      await requireJob(db, params.id);
+    job: ({ db, params, me }) => requireJob(db, params.id, me.id),
+    cancelJob: async ({ db, params, me }) => {
+      await requireJob(db, params.id, me.id);
       await cancelJob(db, params.id);
-      return requireJob(db, params.id);
+      return requireJob(db, params.id, me.id);
     },
-    jobEvents: async ({ db, params, signal }) => {
-      let job = await requireJob(db, params.id);
+    jobEvents: async ({ db, params, signal, me }) => {
+      let job = await requireJob(db, params.id, me.id);
       return new Raw((response) => {
         response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', 'X-Accel-Buffering': 'no' });
         const tell = () => {
@@ -37,7 +37,7 @@ export function jobHandlers(queue: JobQueue): Pick<Handlers, 'addJob' | 'job' | 
           tell();
           while (!signal.aborted && (job.state === 'waiting' || job.state === 'running')) {
             await new Promise((resolve) => setTimeout(resolve, everyMs));
-            job = await requireJob(db, params.id);
+            job = await requireJob(db, params.id, me.id);
             tell();
           }
         })()
@@ -48,8 +48,9 @@ export function jobHandlers(queue: JobQueue): Pick<Handlers, 'addJob' | 'job' | 
   };
 }
 
-async function requireJob(db: Executor, id: string): Promise<Job> {
-  const job = uuid.test(id) ? await findJob(db, id) : undefined;
+/** One's own; another's is not there for you. */
+async function requireJob(db: Executor, id: string, personId: string): Promise<Job> {
+  const job = uuid.test(id) ? await findJob(db, id, personId) : undefined;
   if (!job) throw new HttpProblem('not-found', phrase('server.jobs.there-is-no-job', { slice: id.slice(0, 40) }));
   return job;
 }

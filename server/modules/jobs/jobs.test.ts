@@ -15,7 +15,7 @@ afterAll(() => test.close(), 60_000);
 const program = exampleFiles()['lid-seam'];
 const send = (input: object, id: string = randomUUID()) =>
   test.as('teo-varnholt').post('/api/jobs').set('idempotency-key', id).send({ verb: 'map', input });
-const get = async (id: string) => (await test.as().get(`/api/jobs/${id}`).expect(200)).body as Job;
+const get = async (id: string) => (await test.as('teo-varnholt').get(`/api/jobs/${id}`).expect(200)).body as Job;
 
 async function until(id: string, states: readonly Job['state'][]): Promise<Job> {
   for (;;) {
@@ -34,7 +34,7 @@ describe('queued computations', () => {
     const answer = done.answer as { count: number; rows: { zone: string }[][] };
     expect(answer.rows.map((row) => row.length)).toEqual([3, 3, 3]);
     const events = await test
-      .as()
+      .as('teo-varnholt')
       .get(`/api/jobs/${id}/events`)
       .expect(200)
       .expect('content-type', /event-stream/);

@@ -7,7 +7,7 @@ import PgBoss from 'pg-boss';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import type { Connection } from '../../db/connection.ts';
 import { factsOf, log } from '../../http/log.ts';
-import { beat, beginJob, endJob, findJob, silentJobs } from './repo.ts';
+import { beat, beginJob, endJob, isJob, silentJobs } from './repo.ts';
 
 const queueName = 'computations';
 /** A worker says every row that it lives; silent for longer, it is taken for dead. */
@@ -41,7 +41,7 @@ export function createJobQueue(url: string, connection: Connection): JobQueue {
     const job = await beginJob(db, id);
     if (!job) {
       // Called off, or asked for in a transaction that has not ended yet: then it is tried again in a moment.
-      if (!(await findJob(db, id))) throw new Error(`job ${id} is not there yet`);
+      if (!(await isJob(db, id))) throw new Error(`job ${id} is not there yet`);
       return;
     }
     const read = readMapJob(job.input);

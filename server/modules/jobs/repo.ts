@@ -11,8 +11,11 @@ export async function insertJob(
   await db.insert(jobs).values(row);
 }
 
-export async function findJob(db: Executor, id: string): Promise<Job | undefined> {
-  const [row] = await db.select().from(jobs).where(eq(jobs.id, id));
+export async function findJob(db: Executor, id: string, createdBy: string): Promise<Job | undefined> {
+  const [row] = await db
+    .select()
+    .from(jobs)
+    .where(and(eq(jobs.id, id), eq(jobs.createdBy, createdBy)));
   if (!row) return undefined;
   const { verb, state, progress, tries, answer, trouble, createdAt } = row;
   return {
@@ -25,6 +28,11 @@ export async function findJob(db: Executor, id: string): Promise<Job | undefined
     trouble,
     createdAt: isoTime(createdAt),
   };
+}
+
+/** Whether it was written down yet. */
+export async function isJob(db: Executor, id: string): Promise<boolean> {
+  return (await db.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, id))).length > 0;
 }
 
 /** Takes a job up for its next try; undefined when it is over or called off. */

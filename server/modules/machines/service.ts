@@ -18,6 +18,7 @@ import { addObservation } from '../observations/repo.ts';
 import { readShop } from '../shop/repo.ts';
 import { personName } from '../people/repo.ts';
 import { findMachine, insertMachine, lockMachine, nameTaken, updateMachine } from './repo.ts';
+import { self, type Author } from '../observations/author.ts';
 
 export async function requireMachine(db: Executor, id: string): Promise<MachineResource> {
   const machine = await findMachine(db, id);
@@ -57,15 +58,16 @@ export function saveStanding(
   id: string,
   basedOn: number,
   standing: StandingSave,
-  authorId: string,
+  key: string,
+  by: Author,
 ): Promise<MachineResource> {
-  return changeMachine(db, id, basedOn, standing, authorId, async (tx, { file }) => {
+  return changeMachine(db, id, basedOn, standing, by.id, async (tx, { file }) => {
     refuseForeign(file, standing);
-    const since = new Date().toISOString();
+    const since = by.deviceAt ?? new Date().toISOString();
     await addObservation(tx, {
-      id: randomUUID(),
+      id: key,
       kind: 'standing',
-      recordedBy: authorId,
+      by,
       machineId: id,
       body: { standing },
     });
@@ -91,7 +93,7 @@ export function saveDirection(
     await addObservation(tx, {
       id: randomUUID(),
       kind: 'direction-test',
-      recordedBy: authorId,
+      by: self(authorId),
       machineId: id,
       body: { dialId, result, note },
     });

@@ -4,5 +4,5 @@ import { record } from './service.ts';
 
 export const observationHandlers = {
   observations: ({ db, query, page }) => listObservations(db, query, page),
-  observe: ({ db, key, body, me }) => record(db, key, body, me.id),
+  observe: ({ db, key, body, by, me }) => record(db, key, body, by, me.role),
 } satisfies Pick<Handlers, 'observations' | 'observe'>;

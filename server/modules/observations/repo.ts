@@ -6,13 +6,14 @@ import type { Executor } from '../../db/connection.ts';
 import { attachments, blobs, observations, people } from '../../db/schema/index.ts';
 import { toPage, type PageRequest } from '../../http/paging.ts';
 import { isoTime } from '../../http/timestamp.ts';
+import type { Author } from './author.ts';
 
 export type ObservationKind = RecordedKind | ActKind;
 
 export interface NewObservation {
   readonly id: string;
   readonly kind: ObservationKind;
-  readonly recordedBy: string;
+  readonly by: Author;
   readonly body: Readonly<Record<string, unknown>>;
   readonly machineId?: string | null | undefined;
   readonly seamId?: string | null | undefined;
@@ -20,13 +21,13 @@ export interface NewObservation {
   readonly revision?: number | null | undefined;
   readonly contentHash?: string | null | undefined;
   readonly corrects?: string | undefined;
-  readonly deviceAt?: string | undefined;
   /** Only for demo data, whose moments lie in the past. */
   readonly at?: string | undefined;
 }
 
-export async function addObservation(db: Executor, { body, ...row }: NewObservation): Promise<void> {
-  await db.insert(observations).values({ ...row, body: { ...body } });
+export async function addObservation(db: Executor, { body, by, ...row }: NewObservation): Promise<void> {
+  const { id: recordedBy, sentBy, deviceAt } = by;
+  await db.insert(observations).values({ ...row, recordedBy, sentBy, deviceAt, body: { ...body } });
 }
 
 export async function attach(
@@ -39,6 +40,7 @@ export async function attach(
 
 const recorders = alias(people, 'recorders');
 const welders = alias(people, 'welders');
+const senders = alias(people, 'senders');
 
 export interface ObservationFilter {
   readonly kind?: string | undefined;
@@ -48,10 +50,11 @@ export interface ObservationFilter {
 
 function select(db: Executor) {
   return db
-    .select({ row: observations, recordedBy: recorders.name, weldedBy: welders.name })
+    .select({ row: observations, recordedBy: recorders.name, weldedBy: welders.name, sentBy: senders.name })
     .from(observations)
     .innerJoin(recorders, eq(recorders.id, observations.recordedBy))
-    .leftJoin(welders, eq(welders.id, observations.weldedBy));
+    .leftJoin(welders, eq(welders.id, observations.weldedBy))
+    .leftJoin(senders, eq(senders.id, observations.sentBy));
 }
 
 /** The newest first. */
@@ -88,6 +91,29 @@ export async function findObservation(db: Executor, id: string): Promise<Observa
   return found && toObservation(found, await filesOf(db, [id]));
 }
 
+/** Who recorded and who welded it, with the row locked until the transaction ends; undefined where there is none. */
+export async function lockObservation(
+  db: Executor,
+  id: string,
+): Promise<{ readonly recordedBy: string; readonly weldedBy: string | null } | undefined> {
+  const [row] = await db
+    .select({ recordedBy: observations.recordedBy, weldedBy: observations.weldedBy })
+    .from(observations)
+    .where(eq(observations.id, id))
+    .for('update');
+  return row;
+}
+
+/** What took a row back; undefined while it stands. */
+export async function withdrawalOf(db: Executor, id: string): Promise<Observation | undefined> {
+  const [row] = await db
+    .select({ id: observations.id })
+    .from(observations)
+    .where(and(eq(observations.corrects, id), eq(observations.kind, 'withdrawal')))
+    .limit(1);
+  return row && findObservation(db, row.id);
+}
+
 /** Bodies of one kind at one machine with who and when, the newest first. */
 export async function bodiesAt(db: Executor, machineId: string, kind: ObservationKind, limit = 500) {
   const rows = await db
@@ -121,7 +147,7 @@ async function filesOf(db: Executor, ids: readonly string[]): Promise<Files> {
   return files;
 }
 
-function toObservation({ row, recordedBy, weldedBy }: Found, files: Files): Observation {
+function toObservation({ row, recordedBy, weldedBy, sentBy }: Found, files: Files): Observation {
   return {
     id: row.id,
     row: row.row,
@@ -129,6 +155,7 @@ function toObservation({ row, recordedBy, weldedBy }: Found, files: Files): Obse
     at: isoTime(row.at),
     deviceAt: row.deviceAt === null ? null : isoTime(row.deviceAt),
     recordedBy,
+    sentBy,
     weldedBy,
     machineId: row.machineId,
     seamId: row.seamId,

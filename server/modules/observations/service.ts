@@ -2,7 +2,7 @@
 import type { Phrase } from '@fox-tempo/core/said';
 import { phrase } from '@fox-tempo/words';
 import { type IssueCode } from '@fox-tempo/core/outcome';
-import { recordedKinds, type Observation, type ObservationCreate } from '@fox-tempo/contract';
+import { may, recordedKinds, type Observation, type ObservationCreate, type Role } from '@fox-tempo/contract';
 import type { Database } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { missingBlob } from '../blobs/repo.ts';
@@ -11,15 +11,17 @@ import { requireMachine } from '../machines/service.ts';
 import { findPerson } from '../people/repo.ts';
 import { requireSeam } from '../seams/service.ts';
 import { withdrawTrial } from '../trials/repo.ts';
-import { addObservation, attach, findObservation } from './repo.ts';
+import { addObservation, attach, findObservation, lockObservation, withdrawalOf } from './repo.ts';
+import type { Author } from './author.ts';
 
 export async function record(
   db: Database,
   id: string,
   observation: ObservationCreate,
-  recordedBy: string,
+  by: Author,
+  role: Role,
 ): Promise<Observation> {
-  const { attachments = [], ...row } = observation;
+  const { attachments = [], deviceAt = by.deviceAt, ...row } = observation;
   const machine = row.machineId === undefined ? undefined : await requireMachine(db, row.machineId);
   if (machine && row.kind === 'dials-set') refuseForeignDials(machine.file, row.body.dials, 'body.dials');
   const seam = row.seamId === undefined ? undefined : await requireSeam(db, row.seamId);
@@ -34,7 +36,9 @@ export async function record(
   }
   let before: Observation | undefined;
   if (row.corrects !== undefined) {
-    before = await findObservation(db, row.corrects);
+    // Two who correct the same row come one after the other.
+    const made = await lockObservation(db, row.corrects);
+    before = made && (await findObservation(db, row.corrects));
     const fits =
       row.kind === 'withdrawal'
         ? before?.kind === 'trial' || Object.hasOwn(recordedKinds, before?.kind ?? '')
@@ -46,6 +50,12 @@ export async function record(
         phrase('server.observations.there-is-no-to-correct', { kind: row.kind, corrects: row.corrects }),
         row.corrects,
       );
+    const own = made?.recordedBy === by.id || made?.weldedBy === by.id;
+    const right =
+      before?.kind === 'handed-over' ? may('settleHandedOver', role) : own || may('withdraw', role, 'anothers');
+    if (!right) throw new HttpProblem('not-allowed', phrase('server.observations.another-ones-record'));
+    const already = row.kind === 'withdrawal' ? await withdrawalOf(db, row.corrects) : undefined;
+    if (already) return already;
   }
   const missing = await missingBlob(
     db,
@@ -55,7 +65,7 @@ export async function record(
     throw unknown('attachments', 'unknown-file', phrase('server.observations.send-the-file-to-api'), missing);
   await addObservation(db, {
     id,
-    recordedBy,
+    by: { ...by, deviceAt },
     // A correction stands where the corrected row stood.
     machineId: before?.machineId,
     seamId: before?.seamId,

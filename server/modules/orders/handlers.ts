@@ -6,5 +6,5 @@ export const orderHandlers = {
   orders: ({ db, page }) => listOrders(db, page),
   addOrder: ({ db, body, me }) => addOrder(db, body, me.id),
   saveOrder: ({ db, params, basedOn, body, me }) => saveOrder(db, params.id, basedOn, body, me.id),
-  partsDone: ({ db, params, key, body, me }) => countDone(db, params.id, key, body.count, me.id),
+  partsDone: ({ db, params, key, body, by, me }) => countDone(db, params.id, key, body, by, me.role),
 } satisfies Pick<Handlers, 'orders' | 'addOrder' | 'saveOrder' | 'partsDone'>;

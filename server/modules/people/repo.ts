@@ -1,17 +1,29 @@
-import type { Page, Person, Role } from '@fox-tempo/contract';
+import type { Page, Person, Role, WrongTries } from '@fox-tempo/contract';
 import { and, asc, eq, gt, or, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
 import { people } from '../../db/schema/index.ts';
 import { toPage, type PageRequest } from '../../http/paging.ts';
+import { untoldTries } from '../session/repo.ts';
 
-export async function listPeople(db: Executor, { limit, after }: PageRequest): Promise<Page<Person>> {
+/** `tellsTries`: with the wrong PINs tried for each, which are an owner's to know. */
+export async function listPeople(
+  db: Executor,
+  { limit, after }: PageRequest,
+  tellsTries: boolean,
+): Promise<Page<Person>> {
+  const tries = tellsTries ? await untoldTries(db) : new Map<string, WrongTries>();
   const rows = await db
     .select()
     .from(people)
     .where(after && or(gt(people.name, after[0]), and(eq(people.name, after[0]), gt(people.id, after[1]))))
     .orderBy(asc(people.name), asc(people.id))
     .limit(limit + 1);
-  return toPage(rows, limit, (row) => [row.name, row.id], toPerson);
+  return toPage(
+    rows,
+    limit,
+    (row) => [row.name, row.id],
+    (row) => ({ ...toPerson(row), wrongTries: tries.get(row.id) ?? null }),
+  );
 }
 
 export async function personName(db: Executor, id: string): Promise<string> {
@@ -44,11 +56,7 @@ export async function updatePerson(
 ): Promise<void> {
   await db
     .update(people)
-    .set({
-      ...change,
-      version: sql`${people.version} + 1`,
-      ...(change.pinHash ? { failedTries: 0, waitUntil: null } : {}),
-    })
+    .set({ ...change, version: sql`${people.version} + 1` })
     .where(eq(people.id, id));
 }
 
@@ -65,5 +73,5 @@ export async function lockOwners(db: Executor): Promise<string[]> {
 
 function toPerson({ id, name, role, version, retired, pinHash, language, units }: typeof people.$inferSelect): Person {
   const reads = { language, units: units as Person['units'] };
-  return { id, name, role: role as Role, version, retired, hasPin: pinHash !== null, ...reads };
+  return { id, name, role: role as Role, version, retired, hasPin: pinHash !== null, wrongTries: null, ...reads };
 }

@@ -1,17 +1,25 @@
-/** Who works here. Only an owner makes, changes or re-keys an owner, and the last one who can sign in stays. */
+/** Who works here. Nobody gives a role or resets a PIN above their own, and the last one who can sign in stays. */
 import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
-import type { Person, PersonCreate, PersonSave, Role } from '@fox-tempo/contract';
+import {
+  mayGiveRole,
+  mayKeepPerson,
+  roleNames,
+  type Person,
+  type PersonCreate,
+  type PersonSave,
+  type Role,
+} from '@fox-tempo/contract';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';
 import { hashPin } from '../session/pin.ts';
-import { endSessionsOf } from '../session/repo.ts';
+import { endSessionsOf, forgetAllTries } from '../session/repo.ts';
 import type { SignedIn } from '../session/who.ts';
 import { findPerson, insertPerson, lockOwners, lockPerson, updatePerson } from './repo.ts';
 
 export async function addPerson(db: Database, { name, role, pin }: PersonCreate, me: SignedIn): Promise<Person> {
-  refuseOwnersBusiness(me, role);
+  refuseRole(me, role);
   const id = `person-${randomUUID().slice(0, 8)}`;
   await insertPerson(db, { id, name, role, pinHash: await hashPin(pin) });
   return requirePerson(db, id);
@@ -22,7 +30,8 @@ export function savePerson(db: Database, id: string, basedOn: number, save: Pers
     const owners = await lockOwners(tx);
     const stored = await lockPerson(tx, id);
     if (!stored) throw nobody(id);
-    refuseOwnersBusiness(me, stored.role, save.role);
+    refusePerson(me, stored);
+    if (save.role !== stored.role) refuseRole(me, save.role);
     if (stored.version !== basedOn)
       throw staleVersion(stored, save, phrase('server.parts.was-changed-meanwhile', { now: stored.name }));
     const staysOwner = save.role === 'owner' && !save.retired;
@@ -47,18 +56,31 @@ export async function resetPin(db: Database, id: string, basedOn: number, pin: s
   return db.transaction(async (tx) => {
     const stored = await lockPerson(tx, id);
     if (!stored) throw nobody(id);
-    refuseOwnersBusiness(me, stored.role);
+    refusePerson(me, stored);
     if (stored.version !== basedOn)
       throw staleVersion(stored, {}, phrase('server.parts.was-changed-meanwhile', { now: stored.name }));
     await updatePerson(tx, id, { pinHash });
+    await forgetAllTries(tx, id);
     await endSessionsOf(tx, id);
     return requirePerson(tx, id);
   });
 }
 
-function refuseOwnersBusiness(me: SignedIn, ...touched: readonly Role[]): void {
-  if (touched.includes('owner') && me.role !== 'owner')
-    throw new HttpProblem('not-allowed', phrase('server.people.an-owner-is-made-and', { me: me.name }));
+/** Nobody makes somebody what they may not be asked to make. */
+function refuseRole(me: SignedIn, role: Role): void {
+  if (!mayGiveRole(me.role, role))
+    throw new HttpProblem(
+      'not-allowed',
+      phrase('server.people.you-cannot-give-role', { me: me.name, role: roleNames[role] }),
+    );
+}
+
+function refusePerson(me: SignedIn, stored: Person): void {
+  if (!mayKeepPerson(me.role, stored.role))
+    throw new HttpProblem(
+      'not-allowed',
+      phrase('server.people.is-above-you', { name: stored.name, role: roleNames[stored.role] }),
+    );
 }
 
 async function requirePerson(db: Executor, id: string): Promise<Person> {

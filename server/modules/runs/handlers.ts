@@ -4,6 +4,7 @@ import { Raw, type Handlers } from '../../http/doors.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { listRuns } from './repo.ts';
 import { decideRun, recordRun } from './service.ts';
+import { deviceOf } from '../session/device.ts';
 
 const uuid = /^[0-9a-f-]{36}$/i;
 /** Rows of one table; more than a shop welds in years. */
@@ -20,10 +21,10 @@ export const runHandlers = {
         .send(`\uFEFF${runsCsv(items)}`),
     );
   },
-  addRun: ({ db, key, body, me }) => recordRun(db, key, body, me),
-  decideRun: ({ db, params, body, me }) => {
+  addRun: ({ db, key, body, by }) => recordRun(db, key, body, by),
+  decideRun: ({ db, params, body, me, http }) => {
     if (!uuid.test(params.id))
       throw new HttpProblem('not-found', phrase('server.runs.there-is-no-run', { id: params.id }));
-    return decideRun(db, params.id, body, me);
+    return decideRun(db, params.id, body, me, deviceOf(http.request));
   },
 } satisfies Partial<Handlers>;

@@ -20,6 +20,7 @@ export interface KeptRun {
 
 const recorders = alias(people, 'recorders');
 const welders = alias(people, 'welders');
+const senders = alias(people, 'senders');
 const deciders = alias(people, 'deciders');
 const decisions = alias(observations, 'decisions');
 
@@ -36,6 +37,7 @@ function select(db: Executor) {
       orderNumber: orders.number,
       recordedBy: recorders.name,
       weldedBy: welders.name,
+      sentBy: senders.name,
       decision: decisions.body,
       decidedAt: decisions.at,
       decidedBy: deciders.name,
@@ -47,6 +49,7 @@ function select(db: Executor) {
     .innerJoin(machines, eq(machines.id, observations.machineId))
     .innerJoin(recorders, eq(recorders.id, observations.recordedBy))
     .leftJoin(welders, eq(welders.id, observations.weldedBy))
+    .leftJoin(senders, eq(senders.id, observations.sentBy))
     .leftJoin(orders, eq(orders.id, sql`${observations.body}->>'orderId'`))
     .leftJoin(
       decisions,
@@ -95,6 +98,8 @@ function toRun(found: Found): Run {
     revision: row.revision ?? 1,
     recordedBy: found.recordedBy,
     recordedById: row.recordedBy,
+    sentBy: found.sentBy,
+    deviceAt: row.deviceAt === null ? null : isoTime(row.deviceAt),
     weldedBy: found.weldedBy ?? found.recordedBy,
     body: sent,
     loaded,

@@ -95,7 +95,11 @@ describe('a production weld', () => {
     // One seam logged, then two parts counted with one tap: only what was not logged is drawn, and all of it comes back.
     await free((await weld(left, order.id, { body })).run);
     const before = await spoolKg(spool.id);
-    await test.as().post(`/api/orders/${order.id}/done`).send({ count: 2 }).expect(200);
+    await test
+      .as()
+      .post(`/api/orders/${order.id}/done`)
+      .send({ count: 2, confirmed: ['unlogged'] })
+      .expect(200);
     expect((await orderNow(order.id)).done).toBe(3);
     await test.as().post(`/api/orders/${order.id}/done`).send({ count: -2 }).expect(200);
     expect(await spoolKg(spool.id)).toBeCloseTo(before, 6);

@@ -1,33 +1,35 @@
 /** A production weld is always recorded; what does not agree holds the part, and a lead hand decides. */
-import { asStands, leads, type Run, type RunCreate, type RunDecision } from '@fox-tempo/contract';
-import { whyHeld } from '@fox-tempo/core/run';
+import { asStands, may, rights, type Order, type Run, type RunCreate, type RunDecision } from '@fox-tempo/contract';
+import { whyHeld, type OrderAtWeld } from '@fox-tempo/core/run';
 import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { requireMachine } from '../machines/service.ts';
-import { addObservation } from '../observations/repo.ts';
+import { addObservation, lockObservation } from '../observations/repo.ts';
 import { lockOrder } from '../orders/repo.ts';
 import { countReady, requireOrder, seamCounts } from '../orders/service.ts';
 import { findPerson } from '../people/repo.ts';
 import { findRevision } from '../revisions/repo.ts';
 import { useOf } from '../revisions/use.ts';
-import { requireSeam } from '../seams/service.ts';
+import { requireListedSeam } from '../seams/service.ts';
 import { confirmPin } from '../session/service.ts';
 import type { SignedIn } from '../session/who.ts';
 import { movementsOf, lockItems } from '../stock/repo.ts';
 import { drawFor, readStock, writeDrawn } from '../stock/service.ts';
 import { findRun, type KeptRun } from './repo.ts';
+import { self, type Author } from '../observations/author.ts';
+import type { Device } from '../session/device.ts';
 
 /** Arc times further from the plan than this were typed wrong, not welded. */
 const oddTimes = [0.1, 10] as const;
 
-export async function recordRun(db: Database, key: string, asked: RunCreate, me: Pick<SignedIn, 'id'>): Promise<Run> {
-  const { body, orderId, machineId, seamId, weldedBy, deviceAt } = asked;
+export async function recordRun(db: Database, key: string, asked: RunCreate, by: Author): Promise<Run> {
+  const { body, orderId, machineId, seamId, weldedBy, deviceAt = by.deviceAt } = asked;
   return db.transaction(async (tx) => {
     // The order first, then the stock: whoever counts goes this way.
     const order = orderId === undefined ? undefined : await lockedOrder(tx, orderId);
-    const seam = await requireSeam(tx, seamId);
+    const seam = await requireListedSeam(tx, seamId);
     if (order && order.partId !== seam.partId) {
       const message = phrase('server.runs.order-is-for-another-part', { number: order.number, part: order.partName });
       throw refused('orderId', 'unknown-part', message, order.id);
@@ -68,6 +70,7 @@ export async function recordRun(db: Database, key: string, asked: RunCreate, me:
       window: seam.windows.find((one) => one.machineId === machineId)?.window,
       spool,
       cylinder,
+      order: order ? await orderAtWeld(tx, order, seamId) : null,
     });
     const draws = await drawFor(tx, [
       { seamId, revision, count: 1, spoolId: body.spoolId, cylinderId: body.cylinderId, machineId, timeShare },
@@ -85,17 +88,16 @@ export async function recordRun(db: Database, key: string, asked: RunCreate, me:
     await addObservation(tx, {
       id: key,
       kind: 'run',
-      recordedBy: me.id,
+      by: { ...by, deviceAt },
       weldedBy,
-      deviceAt,
       seamId,
       machineId,
       revision: revision.number,
       contentHash: revision.contentHash,
       body: { ...kept },
     });
-    await writeDrawn(tx, key, draws, me.id);
-    if (order && held.length === 0) await countReady(tx, order.id, me.id);
+    await writeDrawn(tx, key, draws, by.id);
+    if (order && held.length === 0) await countReady(tx, order.id, by.id);
     return requireRun(tx, key);
   });
 }
@@ -106,15 +108,21 @@ export async function decideRun(
   id: string,
   { decision, reason, by }: RunDecision,
   me: Pick<SignedIn, 'id' | 'role'>,
+  device: Device,
 ): Promise<Run> {
   const first = await requireRun(db, id);
   // Outside the transaction: a wrong try must be counted although nothing else comes of it.
-  const who = by ? await confirmPin(db, by, leads) : me;
-  const own = decision === 'slip' && first.recordedById === me.id;
-  if (!own && !leads.includes(who.role))
-    throw new HttpProblem('not-allowed', phrase('server.runs.a-lead-hand-decides-about'));
+  const who = by ? await confirmPin(db, by, rights.judgeRun.roles, { device, askedBy: me.id }) : me;
+  const isOwn = first.recordedById === who.id;
+  const right =
+    decision === 'slip'
+      ? may('callSlip', who.role, ...(isOwn ? [] : ['anothers' as const]))
+      : may('judgeRun', who.role);
+  if (!right) throw new HttpProblem('not-allowed', phrase('server.runs.a-lead-hand-decides-about'));
   return db.transaction(async (tx) => {
     const order = first.orderId === null ? undefined : await lockedOrder(tx, first.orderId);
+    // After the order, as whoever counts goes: two who decide at once come one after the other.
+    await lockObservation(tx, id);
     const run = await requireRun(tx, id);
     const counts = run.state === 'counts' || run.state === 'released';
     if (run.state === 'slip' || (decision !== 'slip' && run.state === 'counts'))
@@ -133,7 +141,7 @@ export async function decideRun(
     await addObservation(tx, {
       id: key,
       kind: 'run-decision',
-      recordedBy: who.id,
+      by: self(who.id),
       seamId: run.seamId,
       machineId: run.machineId,
       corrects: id,
@@ -157,6 +165,13 @@ async function giveBack(db: Executor, runId: string, key: string, by: string): P
     movement: { ...movement, amount: -movement.amount },
   }));
   await writeDrawn(db, key, draws, by);
+}
+
+/** What the order has, and how many welds of this seam wait to go into a part. */
+async function orderAtWeld(db: Executor, order: Order, seamId: string): Promise<OrderAtWeld> {
+  const { number, closed, quantity, done } = order;
+  const seam = (await seamCounts(db, order)).find((one) => one.seamId === seamId);
+  return { number, closed, quantity, done, ahead: seam ? Math.max(seam.welded - seam.counted, 0) : 0 };
 }
 
 async function lockedOrder(db: Executor, id: string) {

@@ -1,5 +1,6 @@
 import type { Handlers } from '../../http/doors.ts';
-import { listSeams } from './repo.ts';
+import { deviceOf } from '../session/device.ts';
+import { limitsHistory, listSeams } from './repo.ts';
 import { listRevisions } from '../revisions/repo.ts';
 import {
   copySeam,
@@ -26,9 +27,13 @@ export const seamHandlers = {
   deleteSeam: ({ db, params, basedOn, me }) => deleteSeam(db, params.id, basedOn, me.id),
   restoreSeam: ({ db, params, me }) => restoreSeam(db, params.id, me.id),
   saveOffset: ({ db, params, body, me }) => saveOffset(db, params.id, body, me.id),
-  releaseSeam: ({ db, params, body, me }) => releaseSetting(db, params.id, body, me.id),
+  releaseSeam: ({ db, params, body, me, http }) => releaseSetting(db, params.id, body, me.id, deviceOf(http.request)),
   lockSeam: ({ db, params, basedOn, body, me }) => lockSetting(db, params.id, basedOn, body, me.id),
-  saveLimits: ({ db, params, basedOn, body, me }) => saveLimits(db, params.id, basedOn, body.limits, me.id),
+  saveLimits: ({ db, params, basedOn, body, me }) => saveLimits(db, params.id, basedOn, body, me),
+  limitsHistory: async ({ db, params }) => {
+    await requireSeam(db, params.id);
+    return limitsHistory(db, params.id);
+  },
   issueSeam: ({ db, params, key, body, me }) => issueRevision(db, params.id, key, body, me.id),
   revisions: async ({ db, params, page }) => {
     await requireSeam(db, params.id);

@@ -1,5 +1,5 @@
 /** Seams in the database, each with its newest revision and what was signed about it. */
-import type { Page, Revision, SeamResource, SeamSpec } from '@fox-tempo/contract';
+import type { LimitsHistory, Page, Revision, SeamResource, SeamSpec } from '@fox-tempo/contract';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Executor } from '../../db/connection.ts';
@@ -112,7 +112,7 @@ export async function changeSeam(
 interface Marks {
   readonly locks: Map<string, SeamResource['lock']>;
   readonly issued: Map<string, SeamResource['issued']>;
-  readonly limits: Map<string, SeamResource['limits']>;
+  readonly limits: Map<string, Pick<SeamResource, 'limits' | 'limitsWritten'>>;
   readonly windows: Map<string, SeamResource['windows']>;
   readonly offsets: Map<string, SeamResource['offsets']>;
 }
@@ -144,7 +144,8 @@ async function marksOf(db: Executor, ids: readonly string[]): Promise<Marks> {
   const rows = await signedOn(db).execute({ ids: [...ids] });
   for (const { row, by } of rows) {
     const seamId = row.seamId ?? '';
-    const { reason, locked } = row.body as { reason: string; locked?: boolean };
+    // Limits of an earlier version have no reason.
+    const { reason = '', locked } = row.body as { reason?: string; locked?: boolean };
     const at = isoTime(row.at);
     if (row.kind === 'lock') marks.locks.set(seamId, locked === true ? { reason, by, at } : null);
     else if (row.kind === 'window') {
@@ -164,8 +165,11 @@ async function marksOf(db: Executor, ids: readonly string[]): Promise<Marks> {
       const offset = row.body['offset'] as SeamResource['offsets'][number]['offset'];
       const one = { machineId, personId, revision: row.revision ?? 0, offset };
       marks.offsets.set(seamId, Object.keys(offset).length > 0 ? [...others, one] : others);
-    } else if (row.kind === 'limits') marks.limits.set(seamId, row.body['limits'] as SeamResource['limits']);
-    else {
+    } else if (row.kind === 'limits') {
+      const number = (marks.limits.get(seamId)?.limitsWritten?.number ?? 0) + 1;
+      const limits = row.body['limits'] as SeamResource['limits'];
+      marks.limits.set(seamId, { limits, limitsWritten: { number, by, at, reason } });
+    } else {
       const others = (marks.issued.get(seamId) ?? []).filter((one) => one.machineId !== row.machineId);
       marks.issued.set(seamId, [
         ...others,
@@ -215,7 +219,7 @@ function toResource(
     revision,
     lock: marks.locks.get(seam.id) ?? null,
     issued: marks.issued.get(seam.id) ?? [],
-    limits: marks.limits.get(seam.id) ?? null,
+    ...(marks.limits.get(seam.id) ?? { limits: null, limitsWritten: null }),
     windows: marks.windows.get(seam.id) ?? [],
     offsets: marks.offsets.get(seam.id) ?? [],
     deleted: seam.deleted,
@@ -240,6 +244,23 @@ async function toResources(db: Executor, rows: readonly Row[]): Promise<SeamReso
   ]);
   const newest = new Map(keys.map((key, at) => [key.programId, revisions[at] ?? null]));
   return rows.map((row) => toResource(row, newest.get(row.revision?.programId ?? '') ?? null, marks));
+}
+
+/** Every writing of a seam's limits, the oldest first. */
+export async function limitsHistory(db: Executor, seamId: string): Promise<LimitsHistory> {
+  const rows = await db
+    .select({ at: observations.at, body: observations.body, by: authors.name })
+    .from(observations)
+    .innerJoin(authors, eq(authors.id, observations.recordedBy))
+    .where(and(eq(observations.seamId, seamId), eq(observations.kind, 'limits')))
+    .orderBy(asc(observations.row));
+  return rows.map(({ at, body, by }, index) => ({
+    number: index + 1,
+    by,
+    at: isoTime(at),
+    reason: (body['reason'] as string | undefined) ?? '',
+    limits: body['limits'] as SeamResource['limits'],
+  }));
 }
 
 /** Every seam of a part, in the order they were described. */

@@ -250,6 +250,11 @@ describe('a seam as a whole', () => {
     await lead('post', `${seam.id}/issue`)
       .send({ revision: 1, machineId: 'rowan', reason: 'three passed', evidence: [trials[1].hazel] })
       .expect(422);
+    const unwritten = await issue(1, 'rowan').expect(422);
+    expect(unwritten.body.issues[0]).toMatchObject({ path: 'limits', code: 'limits-not-written' });
+    const { limits } = (await test.as().get(`/api/trials/${trials[1].rowan}`).expect(200)).body as Trial;
+    const at = (await test.as().get(`/api/seams/${seam.id}`)).body as SeamResource;
+    await lead('put', `${seam.id}/limits`, at.version).send({ limits }).expect(200);
     await issue(1, 'rowan').expect(201);
     const longer = { ...corner, spec: { ...corner.spec, lengthMm: 500 } };
     const now = (await test.as().get(`/api/seams/${seam.id}`)).body as SeamResource;

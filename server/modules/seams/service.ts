@@ -1,10 +1,11 @@
 /** What saving a seam means: the core computes the program, and seam and revision change together or not at all. */
-import { amount, type Phrase } from '@fox-tempo/core/said';
+import { amount, joined, type Phrase } from '@fox-tempo/core/said';
 import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import {
-  leads,
+  may,
+  rights,
   type ProgramFile,
   type SeamCopy,
   type SeamCreate,
@@ -16,6 +17,7 @@ import {
   type SeamSave,
   type SeamWindow,
   type Revision,
+  type State,
 } from '@fox-tempo/contract';
 import { settingOf, type Site } from '@fox-tempo/core/site';
 import { offsetBeyond, windowQuantities, type Range, type WindowQuantity } from '@fox-tempo/core/window';
@@ -32,11 +34,28 @@ import { confirmPin } from '../session/service.ts';
 import { changeSeam, findSeam, hasRelease, insertSeam, lockSeam, updateSeam } from './repo.ts';
 import { appendRevision, findRevision } from '../revisions/repo.ts';
 import { contentHash, useFor } from '../revisions/use.ts';
+import { self } from '../observations/author.ts';
+import { loosened, presetLimits, usualLevel } from '@fox-tempo/core/trials';
+import type { SeamLimits } from '@fox-tempo/contract';
+import type { Device } from '../session/device.ts';
 
 export async function requireSeam(db: Executor, id: string): Promise<SeamResource> {
   const seam = await findSeam(db, id);
   if (!seam) throw new HttpProblem('not-found', phrase('server.seams.there-is-no-seam', { id }));
   return seam;
+}
+
+/** The seam as long as it stands on the list: nothing is written about one that was taken off. */
+export async function requireListedSeam(db: Executor, id: string): Promise<SeamResource> {
+  const seam = await requireSeam(db, id);
+  if (seam.deleted)
+    throw new HttpProblem('off-the-list', phrase('server.seams.is-off-the-list', { spec: seam.spec.name }));
+  return seam;
+}
+
+/** States of a seam that the table of rights knows. */
+function statesOf({ lock, issued }: SeamResource): State[] {
+  return [...(lock ? (['locked'] as const) : []), ...(issued.length > 0 ? (['issued'] as const) : [])];
 }
 
 /** `id` is chosen only for demo data, so that its addresses stay the same. */
@@ -66,7 +85,7 @@ export async function saveSeam(
   const program = programFor(save, site);
   return db.transaction(async (tx) => {
     const version = await lockSeam(tx, id);
-    const stored = await requireSeam(tx, id);
+    const stored = await requireListedSeam(tx, id);
     refuseStale(stored, version, basedOn, save);
     if (!(await hasRelease(tx, id, me.id))) {
       refuseLocked(stored, me);
@@ -147,7 +166,7 @@ export function lockSetting(
     await addObservation(tx, {
       id: randomUUID(),
       kind: 'lock',
-      recordedBy: authorId,
+      by: self(authorId),
       seamId: id,
       revision: stored.revision?.number,
       body: { locked, reason },
@@ -163,7 +182,7 @@ export async function saveOffset(
   { machineId, revision, offset }: SeamOffset,
   welderId: string,
 ): Promise<SeamResource> {
-  const seam = await requireSeam(db, id);
+  const seam = await requireListedSeam(db, id);
   const found = await findRevision(db, id, revision);
   const written = seam.windows.find((one) => one.machineId === machineId && one.revision === revision);
   const moves = Object.keys(offset).length > 0;
@@ -174,7 +193,7 @@ export async function saveOffset(
   await addObservation(db, {
     id: randomUUID(),
     kind: 'offset',
-    recordedBy: welderId,
+    by: self(welderId),
     seamId: id,
     machineId,
     revision,
@@ -192,14 +211,15 @@ export async function releaseSetting(
   id: string,
   { by, reason }: SeamRelease,
   welderId: string,
+  device: Device,
 ): Promise<{ until: string }> {
-  await requireSeam(db, id);
-  const lead = await confirmPin(db, by, leads);
+  await requireListedSeam(db, id);
+  const lead = await confirmPin(db, by, rights.lockSeam.roles, { device, askedBy: welderId });
   const until = new Date(Date.now() + releaseMinutes * 60_000).toISOString();
   await addObservation(db, {
     id: randomUUID(),
     kind: 'release',
-    recordedBy: lead.id,
+    by: self(lead.id),
     weldedBy: welderId,
     seamId: id,
     body: { reason, until },
@@ -212,19 +232,55 @@ export function saveLimits(
   db: Database,
   id: string,
   basedOn: number,
-  limits: SeamResource['limits'],
-  authorId: string,
+  { limits, reason }: SeamLimits,
+  me: Pick<SignedIn, 'id' | 'role'>,
 ): Promise<SeamResource> {
-  return changeVersioned(db, id, basedOn, { limits }, async (tx) => {
+  return changeVersioned(db, id, basedOn, { limits }, async (tx, stored) => {
+    if (isDeepStrictEqual(stored.limits, limits)) return;
+    refuseLooser(stored, limits, reason, me);
     await addObservation(tx, {
       id: randomUUID(),
       kind: 'limits',
-      recordedBy: authorId,
+      by: self(me.id),
       seamId: id,
-      body: { limits },
+      revision: stored.revision?.number,
+      body: { limits, reason },
     });
-    await changeSeam(tx, id, {}, authorId);
+    await changeSeam(tx, id, {}, me.id);
   });
+}
+
+/** A reference is held to the limits it was issued on: only a lead hand lets more pass, and says why. */
+function refuseLooser(
+  seam: SeamResource,
+  limits: SeamResource['limits'],
+  reason: string,
+  me: Pick<SignedIn, 'role'>,
+): void {
+  const inStates = statesOf(seam);
+  const before =
+    seam.limits ?? (seam.revision && presetLimits(seam.spec, seam.revision.choice, seam.revision.site, usualLevel));
+  if (inStates.length === 0 || !before) return;
+  // What is taken away is no limit any more.
+  const looser = limits === null ? (seam.limits === null ? [] : ['level' as const]) : loosened(before, limits);
+  if (looser.length === 0) return;
+  if (!may('loosenLimits', me.role, ...inStates))
+    throw new HttpProblem('locked', phrase('server.seams.limits-of-a-reference', { spec: seam.spec.name }));
+  if (reason.length >= 3) return;
+  throw invalidInput([
+    {
+      path: 'reason',
+      code: 'missing',
+      message: phrase('server.seams.say-why-looser', {
+        limits: joined(
+          looser.map((name) => phrase(`server.seams.limit-${name}`)),
+          ', ',
+        ),
+      }),
+      limit: 3,
+      got: reason,
+    },
+  ]);
 }
 
 /** A window that was tested; null takes it away. */
@@ -240,7 +296,7 @@ export function writeWindow(
     await addObservation(tx, {
       id: randomUUID(),
       kind: 'window',
-      recordedBy: authorId,
+      by: self(authorId),
       seamId: id,
       machineId,
       revision,
@@ -260,7 +316,7 @@ export async function issueRevision(
 ): Promise<SeamResource> {
   return db.transaction(async (tx) => {
     await lockSeam(tx, id);
-    const stored = await requireSeam(tx, id);
+    const stored = await requireListedSeam(tx, id);
     await requireMachine(tx, machineId);
     const found = await findRevision(tx, id, revision);
     if (!found) {
@@ -273,16 +329,26 @@ export async function issueRevision(
         },
       ]);
     }
+    if (stored.limits === null) {
+      throw invalidInput([
+        {
+          path: 'limits',
+          code: 'limits-not-written',
+          message: phrase('server.seams.nobody-wrote-limits', { spec: stored.spec.name }),
+          got: null,
+        },
+      ]);
+    }
     await refuseWithoutEvidence(tx, { seamId: id, machineId, revision, evidence });
     await addObservation(tx, {
       id: key,
       kind: 'issue',
-      recordedBy: authorId,
+      by: self(authorId),
       seamId: id,
       machineId,
       revision,
       contentHash: found.contentHash,
-      body: { reason, evidence },
+      body: { reason, evidence, limits: stored.limitsWritten?.number },
     });
     await changeSeam(tx, id, {}, authorId);
     return requireSeam(tx, id);
@@ -321,7 +387,7 @@ function changeVersioned(
 ): Promise<SeamResource> {
   return db.transaction(async (tx) => {
     const version = await lockSeam(tx, id);
-    const stored = await requireSeam(tx, id);
+    const stored = await requireListedSeam(tx, id);
     refuseStale(stored, version, basedOn, yours);
     await change(tx, stored);
     return requireSeam(tx, id);
@@ -342,7 +408,7 @@ function refuseStale(stored: SeamResource, version: number | undefined, basedOn:
 }
 
 function refuseLocked({ lock, spec }: SeamResource, me: Pick<SignedIn, 'role'>): void {
-  if (!lock || me.role === 'lead' || me.role === 'owner') return;
+  if (!lock || may('saveSeam', me.role, 'locked')) return;
   throw new HttpProblem(
     'locked',
     phrase('server.seams.locked-a-lead-hand-can', { by: lock.by, spec: spec.name, reason: lock.reason }),
@@ -351,7 +417,7 @@ function refuseLocked({ lock, spec }: SeamResource, me: Pick<SignedIn, 'role'>):
 
 /** Where a window is written, a welder moves the setting inside it; beyond it is a lead hand's. */
 function refuseOutsideWindows(seam: SeamResource, program: ProgramFile, me: Pick<SignedIn, 'role'>): void {
-  if (me.role === 'lead' || me.role === 'owner') return;
+  if (may('saveSeam', me.role, 'locked')) return;
   for (const { window, by } of seam.windows) {
     for (const quantity of windowQuantities) {
       const range = window[quantity];

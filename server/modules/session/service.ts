@@ -2,80 +2,111 @@
 import { amount } from '@fox-tempo/core/said';
 import { phrase } from '@fox-tempo/words';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
-import type { LeadPin, Role, SessionState } from '@fox-tempo/contract';
-import type { Request } from 'express';
+import type { LeadPin, OwnSession, Role, SessionState } from '@fox-tempo/contract';
+import type { Request, Response } from 'express';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { readShop } from '../shop/repo.ts';
 import { hashPin, pinFits, waitAfter } from './pin.ts';
 import {
   countTry,
+  endSession,
   countWrongCode,
   findHere,
   forgetTries,
   hasOwner,
   insertOwner,
   lockOwnerCode,
+  markTold,
   peopleHere,
+  pinHashOf,
   preferencesOf,
+  sessionsOf,
   setOwnerCode,
+  untoldTries,
   waitLeftS,
+  type Try,
 } from './repo.ts';
 import { personOf } from './who.ts';
+import type { Tickets } from '../../http/authorship.ts';
+import { log } from '../../http/log.ts';
+import { deviceName, deviceOf, placeOf, rememberDevice, type Device } from './device.ts';
 
-export async function sessionState(db: Executor, request: Request): Promise<SessionState> {
+export async function sessionState(db: Executor, request: Request, tickets: Tickets): Promise<SessionState> {
   const { name, timeZone, thicknessRule, demo } = await readShop(db);
   const me = await personOf(db, request);
+  const { cookie, wrongTries = null } = (request.session ?? {}) as Partial<Request['session']>;
   return {
-    me: me && { ...me, preferences: await preferencesOf(db, me.id) },
+    me: me && {
+      ...me,
+      preferences: await preferencesOf(db, me.id),
+      ticket: tickets.issue(me.id, cookie?.expires?.getTime() ?? Date.now()),
+      wrongTries,
+    },
     shop: { name, timeZone, demo, thicknessRule },
     needsOwner: !(await hasOwner(db)),
     people: await peopleHere(db),
   };
 }
 
-export async function signIn(db: Executor, request: Request, personId: string, pin: string): Promise<void> {
-  await tryPin(db, personId, pin);
-  await begin(request, personId);
+/** A request and its answer: signing in gives the device its name. */
+export interface AtDevice {
+  readonly request: Request;
+  readonly response: Response;
 }
 
-/** Somebody's name and PIN given on another one's session; wrong tries count as at signing in. */
+export async function signIn(db: Executor, http: AtDevice, personId: string, pin: string): Promise<void> {
+  await tryPin(db, { personId, place: await placeOf(db, deviceOf(http.request)) }, pin);
+  await begin(db, http, personId);
+}
+
+/**
+ * Somebody's name and PIN given on another one's session. Wrong tries are counted apart from those at signing in, and by who asked: nobody
+ * shuts a lead hand out by asking for a release.
+ */
 export async function confirmPin(
   db: Executor,
   { personId, pin }: LeadPin,
   allowed: readonly Role[],
+  { device, askedBy }: { readonly device: Device; readonly askedBy: string },
 ): Promise<{ readonly id: string; readonly role: Role }> {
+  const place = `${await placeOf(db, device)}, asked by ${askedBy}`;
+  await tryPin(db, { personId, place }, pin);
   const person = await findHere(db, personId);
-  if (!person) throw new HttpProblem('not-found', phrase('server.session.there-is-nobody-here', { personId }));
+  if (!person) throw wrongPin();
   if (!allowed.includes(person.role))
     throw new HttpProblem('not-allowed', phrase('server.session.a-lead-hands-pin-is-asked'));
-  await tryPin(db, personId, pin);
   return person;
 }
 
-async function tryPin(db: Executor, personId: string, pin: string): Promise<void> {
-  const counted = await countTry(db, personId);
-  if (!counted) {
-    const leftS = await waitLeftS(db, personId);
-    throw leftS > 0 ? tooSoon(leftS) : wrongPin();
+/** What a name without a PIN is held against, so that its answer takes as long as any other's. */
+const nobodysHash = hashPin(randomBytes(12).toString('hex'));
+
+async function tryPin(db: Executor, one: Try, pin: string): Promise<void> {
+  const tries = await countTry(db, one);
+  if (tries === undefined) throw tooSoon(Math.max(await waitLeftS(db, one), 1));
+  const hash = await pinHashOf(db, one.personId);
+  const fits = await pinFits(hash ?? (await nobodysHash), pin);
+  if (hash === null || !fits) {
+    log.warn('wrong PIN', { person: one.personId, place: one.place, tries });
+    throw wrongPin(waitAfter(tries));
   }
-  if (counted.pinHash === null || !(await pinFits(counted.pinHash, pin))) throw wrongPin(waitAfter(counted.tries));
-  await forgetTries(db, personId);
+  await forgetTries(db, one);
 }
 
 /** In as anybody, on the demo shop alone. */
-export async function demoSignIn(db: Executor, request: Request, personId: string): Promise<void> {
+export async function demoSignIn(db: Executor, http: AtDevice, personId: string): Promise<void> {
   const { demo } = await readShop(db);
   if (!demo) throw new HttpProblem('not-allowed', phrase('server.session.only-the-demo-shop-lets'));
   if (!(await findHere(db, personId)))
     throw new HttpProblem('not-found', phrase('server.session.there-is-nobody-here', { personId }));
-  await begin(request, personId);
+  await begin(db, http, personId);
 }
 
 /** The first owner, by the one-time code that the start printed. */
 export async function makeOwner(
   db: Database,
-  request: Request,
+  http: AtDevice,
   { code, name, pin }: { code: string; name: string; pin: string },
 ): Promise<void> {
   const personId = `person-${randomUUID().slice(0, 8)}`;
@@ -95,7 +126,7 @@ export async function makeOwner(
   if (outcome === 'has-owner') throw new HttpProblem('not-allowed', phrase('server.session.this-shop-has-an-owner'));
   if (outcome === 'wrong') throw new HttpProblem('wrong-pin', phrase('server.session.that-is-not-the-code'));
   if (typeof outcome === 'number') throw tooSoon(outcome);
-  await begin(request, personId);
+  await begin(db, http, personId);
 }
 
 /** A new one-time code where nobody could sign in as owner, in letters that are not mistaken for one another; its hash is kept. */
@@ -119,20 +150,51 @@ function hashCode(code: string): string {
 }
 
 /** A fresh session id at each sign-in: one that somebody planted before is worth nothing. */
-function begin(request: Request, personId: string): Promise<void> {
-  return new Promise((resolve, reject) => {
+async function begin(db: Executor, { request, response }: AtDevice, personId: string): Promise<void> {
+  await rememberDevice(db, request, response);
+  const wrongTries = (await untoldTries(db, personId)).get(personId) ?? null;
+  await markTold(db, personId);
+  await new Promise<void>((resolve, reject) => {
     request.session.regenerate((error: unknown) => {
       if (error) {
         reject(asError(error));
         return;
       }
-      request.session.personId = personId;
+      Object.assign(request.session, {
+        personId,
+        wrongTries,
+        startedAt: Date.now(),
+        device: deviceName(request.get('user-agent') ?? ''),
+      });
       request.session.save((failed: unknown) => {
         if (failed) reject(asError(failed));
         else resolve();
       });
     });
   });
+}
+
+/** Where one is signed in. */
+export async function ownSessions(db: Executor, request: Request, personId: string): Promise<OwnSession[]> {
+  return (await sessionsOf(db, personId)).map(({ sid, startedAt, device = '', endsAt }) => ({
+    id: nameOf(sid),
+    startedAt: startedAt === undefined ? null : new Date(startedAt).toISOString(),
+    endsAt,
+    device,
+    isThis: sid === request.sessionID,
+  }));
+}
+
+/** Signs oneself out elsewhere. */
+export async function endOwnSession(db: Executor, personId: string, id: string): Promise<void> {
+  const found = (await sessionsOf(db, personId)).find(({ sid }) => nameOf(sid) === id);
+  if (!found) throw new HttpProblem('not-found', phrase('server.session.no-such-session'));
+  await endSession(db, found.sid);
+}
+
+/** A session's name in a list: with its own id one could take it over. */
+function nameOf(sid: string): string {
+  return createHash('sha256').update(sid).digest('hex').slice(0, 24);
 }
 
 export function signOut(request: Request): Promise<void> {

@@ -18,7 +18,7 @@ describe('a shop as a file', () => {
     const empty = await openTestApp({ seeded: false });
     const owner = request.agent(empty.app);
     const code = await renewOwnerCode(empty.connection.db);
-    await owner.post('/api/session/owner').send({ code, name: 'Runa', pin: '4444' }).expect(201);
+    await owner.post('/api/session/owner').send({ code, name: 'Runa', pin: '4817' }).expect(201);
     const take = (write: boolean) =>
       owner.post('/api/shop/bundle').set('idempotency-key', crypto.randomUUID()).send({ file, partId: null, write });
     const preview = (await take(false).expect(200)).body as ImportReport;

@@ -10,7 +10,7 @@ export const slotHandlers = {
   slotHistory: async ({ db, params, page }) =>
     slotHistory(db, (await requireMachine(db, params.id)).id, numberOf(params.slot), page),
   storeInSlot: ({ db, params, body, me }) => storeInSlot(db, params.id, numberOf(params.slot), body, me.id),
-  noteFound: ({ db, params, key, body, me }) => noteFound(db, params.id, numberOf(params.slot), key, body, me.id),
+  noteFound: ({ db, params, key, body, by }) => noteFound(db, params.id, numberOf(params.slot), key, body, by),
 } satisfies Partial<Handlers>;
 
 function numberOf(slot: string): number {

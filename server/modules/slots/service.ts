@@ -10,8 +10,9 @@ import { lockMachine } from '../machines/repo.ts';
 import { requireMachine } from '../machines/service.ts';
 import { addObservation } from '../observations/repo.ts';
 import { programIdOf } from '../revisions/repo.ts';
-import { requireSeam } from '../seams/service.ts';
+import { requireListedSeam } from '../seams/service.ts';
 import { insertEntry, slotHistory } from './repo.ts';
+import type { Author } from '../observations/author.ts';
 
 export async function storeInSlot(
   db: Database,
@@ -25,7 +26,7 @@ export async function storeInSlot(
     const machine = await requireMachine(tx, machineId);
     const file = asStands(machine);
     requireSlot(file, slot);
-    const seam = await requireSeam(tx, seamId);
+    const seam = await requireListedSeam(tx, seamId);
     if (!seam.revision) {
       throw invalidInput([
         {
@@ -72,7 +73,7 @@ export async function noteFound(
   slot: number,
   key: string,
   { entryId, dials, putBack }: SlotFound,
-  authorId: string,
+  by: Author,
 ): Promise<SlotEntry> {
   return db.transaction(async (tx) => {
     await lockMachine(tx, machineId);
@@ -84,7 +85,7 @@ export async function noteFound(
     await addObservation(tx, {
       id: key,
       kind: 'slot-found',
-      recordedBy: authorId,
+      by,
       machineId,
       seamId: entry.seamId,
       revision: entry.revision,

@@ -3,8 +3,8 @@ import { addCylinder, addSpool, readStock, saveCylinder, saveSpool } from './ser
 
 export const stockHandlers = {
   stock: ({ db }) => readStock(db),
-  addCylinder: ({ db, key, body, me }) => addCylinder(db, body, me.id, { key }),
-  saveCylinder: ({ db, params, basedOn, body, me }) => saveCylinder(db, params.id, basedOn, body, me.id),
-  addSpool: ({ db, key, body, me }) => addSpool(db, body, me.id, { key }),
-  saveSpool: ({ db, params, basedOn, body, me }) => saveSpool(db, params.id, basedOn, body, me.id),
+  addCylinder: ({ db, key, body, by }) => addCylinder(db, body, by, { key }),
+  saveCylinder: ({ db, params, basedOn, key, body, by }) => saveCylinder(db, params.id, basedOn, body, key, by),
+  addSpool: ({ db, key, body, by }) => addSpool(db, body, by, { key }),
+  saveSpool: ({ db, params, basedOn, key, body, by }) => saveSpool(db, params.id, basedOn, body, key, by),
 } satisfies Pick<Handlers, 'stock' | 'addCylinder' | 'saveCylinder' | 'addSpool' | 'saveSpool'>;

@@ -30,6 +30,7 @@ import {
   updateSpool,
   type Movement,
 } from './repo.ts';
+import type { Author } from '../observations/author.ts';
 
 export async function readStock(db: Executor): Promise<Stock> {
   const [cylinders, spools] = await Promise.all([listCylinders(db), listSpools(db)]);
@@ -48,12 +49,12 @@ interface Chosen {
 export function addCylinder(
   db: Database,
   save: CylinderSave,
-  by: string,
+  by: Author,
   { id = `cylinder-${randomUUID().slice(0, 8)}`, key = randomUUID() }: Chosen = {},
 ): Promise<Cylinder> {
   return db.transaction(async (tx) => {
     await refuseCylinder(tx, save);
-    await insertCylinder(tx, id, cylinderRow(save), by);
+    await insertCylinder(tx, id, cylinderRow(save), by.id);
     await move(tx, key, by, 'first reading', { cylinderId: id, amount: cylinderContent(save) }, save);
     return requireCylinder(tx, id);
   });
@@ -62,12 +63,12 @@ export function addCylinder(
 export function addSpool(
   db: Database,
   save: SpoolSave,
-  by: string,
+  by: Author,
   { id = `spool-${randomUUID().slice(0, 8)}`, key = randomUUID() }: Chosen = {},
 ): Promise<Spool> {
   return db.transaction(async (tx) => {
     await refuseMachine(tx, save.machineId);
-    await insertSpool(tx, id, spoolRow(save), by);
+    await insertSpool(tx, id, spoolRow(save), by.id);
     await move(tx, key, by, 'first reading', { spoolId: id, amount: spoolContent(save.massKg) }, save);
     return requireSpool(tx, id);
   });
@@ -79,7 +80,8 @@ export function saveCylinder(
   id: string,
   version: number,
   save: CylinderSave,
-  by: string,
+  key: string,
+  by: Author,
 ): Promise<Cylinder> {
   return db.transaction(async (tx) => {
     await refuseCylinder(tx, save);
@@ -87,25 +89,32 @@ export function saveCylinder(
     if (!stored) throw missing('cylinder', id);
     if (stored.version !== version) throw stale(await requireCylinder(tx, id), save);
     const amount = cylinderContent(save) - stored.content;
-    if (amount !== 0) await move(tx, randomUUID(), by, 'read anew', { cylinderId: id, amount }, save);
+    if (amount !== 0) await move(tx, key, by, 'read anew', { cylinderId: id, amount }, save);
     const before = await requireCylinder(tx, id);
-    await updateCylinder(tx, id, cylinderRow(save), by);
+    await updateCylinder(tx, id, cylinderRow(save), by.id);
     return save.retired === true
       ? { ...before, ...save, retired: true, version: version + 1 }
       : requireCylinder(tx, id);
   });
 }
 
-export function saveSpool(db: Database, id: string, version: number, save: SpoolSave, by: string): Promise<Spool> {
+export function saveSpool(
+  db: Database,
+  id: string,
+  version: number,
+  save: SpoolSave,
+  key: string,
+  by: Author,
+): Promise<Spool> {
   return db.transaction(async (tx) => {
     await refuseMachine(tx, save.machineId);
     const stored = await lockSpool(tx, id);
     if (!stored) throw missing('spool', id);
     if (stored.version !== version) throw stale(await requireSpool(tx, id), save);
     const amount = spoolContent(save.massKg) - stored.content;
-    if (amount !== 0) await move(tx, randomUUID(), by, 'read anew', { spoolId: id, amount }, save);
+    if (amount !== 0) await move(tx, key, by, 'read anew', { spoolId: id, amount }, save);
     const before = await requireSpool(tx, id);
-    await updateSpool(tx, id, spoolRow(save), by);
+    await updateSpool(tx, id, spoolRow(save), by.id);
     return save.retired === true ? { ...before, ...save, retired: true, version: version + 1 } : requireSpool(tx, id);
   });
 }
@@ -203,7 +212,7 @@ export async function writeDrawn(
 async function move(
   db: Executor,
   key: string,
-  by: string,
+  by: Author,
   why: string,
   movement: Movement,
   item: CylinderSave | SpoolSave,
@@ -217,7 +226,7 @@ async function move(
   await addObservation(db, {
     id: key,
     kind: 'stock',
-    recordedBy: by,
+    by,
     machineId,
     body: { why, name, ...said, ...movement },
   });

@@ -11,7 +11,8 @@ afterAll(() => test.close());
 const stock = async () => (await test.as().get('/api/stock').expect(200)).body as Stock;
 const cylinder = async (id: string) => (await stock()).cylinders.find((one) => one.id === id)!;
 const send = (method: 'post' | 'put', path: string, body: object, version?: number) => {
-  const call = test.as('teo-varnholt')[method](`/api${path}`);
+  // A part is counted without its logged welds by a lead hand alone.
+  const call = test.as(path.startsWith('/orders') ? 'ilse-brandokor' : 'teo-varnholt')[method](`/api${path}`);
   return (version === undefined ? call : call.set('if-match', `"${version}"`)).send(body);
 };
 const content = ({
@@ -107,7 +108,16 @@ describe('the printed card', () => {
   });
 });
 
+/** Asked and answered with yes: these orders log their welds, and here more is counted than was logged. */
+const confirmed = ['unlogged', 'beyond-ordered'];
+
 describe('many hands at once', () => {
+  // No part counts while one of its welds is held.
+  beforeAll(async () => {
+    const held = (await test.as().get('/api/runs?state=held').expect(200)).body.items as { id: string }[];
+    for (const { id } of held) await test.as().post(`/api/runs/${id}/decision`).send({ decision: 'slip' }).expect(200);
+  });
+
   it('counting, taking back and reading anew leave sums that agree to the milligram and millilitre', async () => {
     const orderId = 'order-2041';
     const before = await stock();
@@ -116,21 +126,21 @@ describe('many hands at once', () => {
         ({ id }) => id === orderId,
       )!.done;
     const began = await done();
-    const people = ['teo-varnholt', 'ilse-brandokor', 'corvin-dellamaar', 'mirja-keskalo'] as const;
+    const people = ['ilse-brandokor', 'mirja-keskalo'] as const;
     const counts = [3, 1, -1, 2, 1, -2, 4, 1, 1, -1, 2, 1];
     const answers = await Promise.all(
       counts.map((count, at) =>
         test
-          .as(people[at % 4])
+          .as(people[at % 2])
           .post(`/api/orders/${orderId}/done`)
-          .send({ count }),
+          .send({ count, confirmed }),
       ),
     );
     const took = answers.flatMap((answer, at) => (answer.status === 200 ? [counts[at]!] : []));
     expect(took).toEqual(counts);
     const sum = took.reduce((total, count) => total + count, 0);
     expect(await done()).toBe(began + sum);
-    await send('post', `/orders/${orderId}/done`, { count: -sum }).expect(200);
+    await send('post', `/orders/${orderId}/done`, { count: -sum, confirmed }).expect(200);
     const content = (list: Stock) => [
       ...list.cylinders.map(({ id, pressureBar, massKg }) => [id, pressureBar, massKg]),
       ...list.spools.map(({ id, massKg }) => [id, massKg]),
@@ -151,7 +161,8 @@ describe('many hands at once', () => {
       };
       const before = await levels();
       const sum = counts.reduce((total, count) => total + count, 0);
-      for (const count of [...counts, -sum]) await send('post', '/orders/order-2041/done', { count }).expect(200);
+      for (const count of [...counts, -sum])
+        await send('post', '/orders/order-2041/done', { count, confirmed }).expect(200);
       expect(await levels()).toEqual(before);
     },
   );
@@ -159,7 +170,7 @@ describe('many hands at once', () => {
   it('give back to where it came from, whatever is connected by now', async () => {
     const spool = async (id: string) => (await stock()).spools.find((one) => one.id === id)!;
     const bright = await spool('bright-08-a');
-    await send('post', '/orders/order-2038/done', { count: 2 }).expect(200);
+    await send('post', '/orders/order-2038/done', { count: 2, confirmed }).expect(200);
     const drawn = await spool('bright-08-a');
     expect(drawn.massKg).toBeLessThan(bright.massKg);
     const { id: _id, version, changedAt: _at, changedBy: _by, ...rest } = drawn;
@@ -181,7 +192,7 @@ describe('many hands at once', () => {
     const almg = (await stock()).spools.find((one) => one.id === 'almg-12-a')!;
     const { id: _id, version, changedAt: _at, changedBy: _by, ...rest } = almg;
     await send('put', '/stock/spools/almg-12-a', { ...rest, massKg: 0.001 }, version).expect(200);
-    await send('post', '/orders/order-2044/done', { count: 5 }).expect(200);
+    await send('post', '/orders/order-2044/done', { count: 5, confirmed }).expect(200);
     const low = (await stock()).spools.find((one) => one.id === 'almg-12-a')!;
     expect(low.massKg).toBeLessThan(0);
     const read = await send('put', '/stock/spools/almg-12-a', { ...rest, massKg: 7 }, low.version).expect(200);

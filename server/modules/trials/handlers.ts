@@ -20,7 +20,7 @@ export const trialHandlers = (pool: ComputePool) =>
           .send(`\uFEFF${trialsCsv(items)}`),
       );
     },
-    addTrial: ({ db, key, body, me }) => recordTrial(db, key, body, me.id),
+    addTrial: ({ db, key, body, by, me }) => recordTrial(db, key, body, { ...by, role: me.role }),
     trial: ({ db, params }) => requireTrial(db, params.id),
     learned: ({ db, params, query }) => learnedFor(db, params.id, query),
   }) satisfies Pick<Handlers, 'trials' | 'trialsCsv' | 'addTrial' | 'trial' | 'learned' | 'diagnosis'>;

@@ -2,9 +2,11 @@
 import { shopSite } from '../shop/site.ts';
 import { ruleQuestion, type Site } from '@fox-tempo/core/site';
 import {
+  may,
   type Learned,
   type Page,
   type Revision,
+  type Role,
   type SeamResource,
   type Trial,
   type TrialBody,
@@ -42,10 +44,10 @@ import type { PageRequest } from '../../http/paging.ts';
 import { isoTime } from '../../http/timestamp.ts';
 import { missingBlob } from '../blobs/repo.ts';
 import { requireMachine } from '../machines/service.ts';
-import { addObservation, attach, findObservation } from '../observations/repo.ts';
+import { addObservation, attach, findObservation, lockObservation } from '../observations/repo.ts';
 import { findPerson } from '../people/repo.ts';
 import { findRevision } from '../revisions/repo.ts';
-import { requireSeam } from '../seams/service.ts';
+import { requireListedSeam, requireSeam } from '../seams/service.ts';
 import { readShop } from '../shop/repo.ts';
 import {
   findTrial,
@@ -58,6 +60,7 @@ import {
   timedTrials,
   trialOfObservation,
 } from './repo.ts';
+import type { Author } from '../observations/author.ts';
 
 /** What the server adds to a trial when it arrives; kept in its observation, because limits and plan of the day belong to it. */
 interface Judged {
@@ -65,17 +68,21 @@ interface Judged {
   /** Travel and leg that the rule asked for, without any learning. */
   readonly planned: { readonly travelMmPerMin: number; readonly legMm: number | null };
 }
-type KeptBody = TrialBody & { readonly judged: Judged };
+type KeptBody = TrialBody & {
+  readonly judged: Judged;
+  /** Of a correction. */
+  readonly why?: string;
+};
 
 export async function recordTrial(
   db: Database,
   id: string,
   asked: TrialCreate,
-  recordedBy: string,
+  by: Author & { readonly role: Role },
   at?: string,
 ): Promise<Trial> {
-  const { attachments = [], body, corrects, weldedBy, deviceAt } = asked;
-  const seam = await requireSeam(db, asked.seamId);
+  const { attachments = [], body, corrects, weldedBy, deviceAt = by.deviceAt, why = '' } = asked;
+  const seam = await requireListedSeam(db, asked.seamId);
   await requireMachine(db, asked.machineId);
   const revision = await requireRevision(db, seam, asked.revision);
   if (weldedBy !== undefined && !(await findPerson(db, weldedBy)))
@@ -93,6 +100,8 @@ export async function recordTrial(
       phrase('server.observations.there-is-no-to-correct', { kind: 'trial', corrects: corrects ?? '' }),
       corrects ?? '',
     );
+  const stored = corrects === undefined ? undefined : await lockObservation(db, root);
+  if (stored) refuseAnothers(stored, await welderOf(db, root), by, why);
   const missing = await missingBlob(
     db,
     attachments.map(({ sha256 }) => sha256),
@@ -102,16 +111,14 @@ export async function recordTrial(
   // A correction is held against what stood on the seam when it was welded.
   const first = corrects === undefined ? undefined : ((await formsOf(db, root))[0]?.body as KeptBody | undefined);
   const judged = first?.judged ?? judgedAs(seam, revision);
-  const kept: KeptBody = { ...body, judged };
-  const stored = corrects === undefined ? undefined : await findObservation(db, root);
+  const kept: KeptBody = { ...body, judged, ...(stored ? { why } : {}) };
   await addObservation(db, {
     id,
     kind: 'trial',
-    recordedBy,
+    by: { id: by.id, sentBy: by.sentBy, deviceAt },
     seamId: asked.seamId,
     machineId: asked.machineId,
     weldedBy,
-    deviceAt,
     corrects,
     revision: revision.number,
     contentHash: revision.contentHash,
@@ -119,13 +126,26 @@ export async function recordTrial(
     at,
   });
   await attach(db, id, attachments);
-  const welderId = weldedBy ?? (stored ? await welderOf(db, root) : recordedBy);
+  const welderId = weldedBy ?? (stored ? await welderOf(db, root) : by.id);
   await putTrial(db, {
     id: root,
     observationId: id,
     ...columnsOf(seam, asked.machineId, welderId, revision, kept, attachments.length),
   });
   return requireTrial(db, root);
+}
+
+/** A trial is corrected by whoever welded or recorded it, or by a lead hand, who says why. */
+function refuseAnothers(
+  { recordedBy }: { readonly recordedBy: string },
+  welderId: string,
+  by: { readonly id: string; readonly role: Role },
+  why: string,
+): void {
+  const isOwn = recordedBy === by.id || welderId === by.id;
+  if (!may('correctTrial', by.role, ...(isOwn ? [] : (['anothers'] as const))))
+    throw new HttpProblem('not-allowed', phrase('server.trials.another-ones-trial'));
+  if (!isOwn && why.length < 3) throw refused('why', 'missing', phrase('server.trials.say-why-corrected'), why);
 }
 
 async function welderOf(db: Executor, id: string): Promise<string> {
@@ -199,7 +219,7 @@ export async function requireTrial(db: Executor, id: string): Promise<Trial> {
   const forms = await formsOf(db, id);
   const standing = forms.filter(({ kind }) => kind === 'trial').at(-1);
   if (!row || !standing) throw new HttpProblem('not-found', phrase('server.trials.there-is-no-trial', { id }));
-  const { judged, ...body } = standing.body as unknown as KeptBody;
+  const { judged, why, ...body } = standing.body as unknown as KeptBody;
   const observation = await findObservation(db, standing.id);
   return {
     ...row,
@@ -212,6 +232,8 @@ export async function requireTrial(db: Executor, id: string): Promise<Trial> {
     corrected: forms
       .filter((form) => form.kind === 'trial' && form.id !== standing.id)
       .map((form) => ({ id: form.id, at: isoTime(form.at), recordedBy: form.recordedBy })),
+    correction:
+      observation && standing.id !== id ? { by: observation.recordedBy, at: observation.at, why: why ?? '' } : null,
   };
 }
 

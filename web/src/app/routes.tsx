@@ -129,6 +129,13 @@ export const router = createBrowserRouter([
             },
           },
           {
+            path: 'waiting',
+            lazy: async () => {
+              const { Waiting } = await import('../features/waiting/index.ts');
+              return { Component: Waiting };
+            },
+          },
+          {
             path: 'costs',
             lazy: async () => {
               const { Costs, loadCosts } = await import('../features/costs/index.ts');

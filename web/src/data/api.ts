@@ -22,6 +22,7 @@ import {
 import type { UnitSystem } from '@fox-tempo/core/units';
 import type { Language } from '@fox-tempo/words';
 import { pass } from './door.ts';
+import { observed, type Observing } from './outbox/index.ts';
 import { read, readAll } from './queries.ts';
 
 export { onSignedOut, ProblemError } from './door.ts';
@@ -80,6 +81,7 @@ export function runPlanAddress(
   return `/api${addressOf('runPlan')}?${query.toString()}`;
 }
 
+/** What somebody observed goes through the outbox: the answer is null while it waits on this device. */
 export const api = {
   session: (signal?: AbortSignal) => pass('session', { signal }),
   signIn: (personId: string, pin: string) => pass('signIn', { body: { personId, pin } }),
@@ -87,6 +89,7 @@ export const api = {
   makeOwner: (body: DoorSends<'makeOwner'>) => pass('makeOwner', { body }),
   signOut: () => pass('signOut'),
   savePreferences: (body: PreferencesSave) => pass('savePreferences', { body }),
+  endSession: (id: string) => pass('endSession', { params: { id } }),
   changePin: (oldPin: string, pin: string) => pass('changePin', { body: { oldPin, pin } }),
   shop: (signal?: AbortSignal) => read('shop', { signal }),
   saveShop: (basedOn: number, body: ShopSave) => pass('saveShop', { body, basedOn }),
@@ -103,7 +106,7 @@ export const api = {
   orders: (signal?: AbortSignal) => readAll('orders', { signal }),
   addOrder: (body: DoorSends<'addOrder'>) => pass('addOrder', { body }),
   saveOrder: (id: string, basedOn: number, body: OrderSave) => pass('saveOrder', { params: { id }, body, basedOn }),
-  partsDone: (id: string, count: number) => pass('partsDone', { params: { id }, body: { count } }),
+  partsDone: (id: string, body: DoorSends<'partsDone'>) => observed('partsDone', { params: { id }, body }),
   seams: (signal?: AbortSignal) => readAll('seams', { signal }),
   seam: (id: string, signal?: AbortSignal) => read('seam', { params: { id }, signal }),
   createSeam: (body: DoorSends<'addSeam'>) => pass('addSeam', { body }),
@@ -125,43 +128,45 @@ export const api = {
       basedOn,
     }),
   saveStanding: (id: string, basedOn: number, body: StandingSave) =>
-    pass('saveStanding', { params: { id }, body, basedOn }),
+    observed('saveStanding', { params: { id }, body, basedOn }),
   saveDirection: (id: string, basedOn: number, body: DirectionSave) =>
     pass('saveDirection', { params: { id }, body, basedOn }),
   slots: (id: string, signal?: AbortSignal) => readAll('slots', { params: { id }, signal }),
   storeInSlot: (id: string, slot: number, body: SlotStore) =>
     pass('storeInSlot', { params: { id, slot: String(slot) }, body }),
   noteFound: (id: string, slot: number, body: SlotFound) =>
-    pass('noteFound', { params: { id, slot: String(slot) }, body }),
+    observed('noteFound', { params: { id, slot: String(slot) }, body }),
   leadReadings: (id: string, signal?: AbortSignal) => readAll('leadReadings', { params: { id }, signal }),
-  addLeadReading: (id: string, body: DoorSends<'addLeadReading'>) => pass('addLeadReading', { params: { id }, body }),
-  addStepTime: (id: string, body: DoorSends<'addStepTime'>) => pass('addStepTime', { params: { id }, body }),
+  addLeadReading: (id: string, body: DoorSends<'addLeadReading'>) => observed('addLeadReading', { params: { id }, body }),
+  addStepTime: (id: string, body: DoorSends<'addStepTime'>) => observed('addStepTime', { params: { id }, body }),
   stock: (signal?: AbortSignal) => read('stock', { signal }),
   addCylinder: (body: CylinderSave) => pass('addCylinder', { body }),
   saveCylinder: (id: string, basedOn: number, body: CylinderSave) =>
-    pass('saveCylinder', { params: { id }, body, basedOn }),
+    observed('saveCylinder', { params: { id }, body, basedOn }),
   addSpool: (body: SpoolSave) => pass('addSpool', { body }),
-  saveSpool: (id: string, basedOn: number, body: SpoolSave) => pass('saveSpool', { params: { id }, body, basedOn }),
+  saveSpool: (id: string, basedOn: number, body: SpoolSave) => observed('saveSpool', { params: { id }, body, basedOn }),
   /** One page of what was observed, the newest first. */
   observations: (query: Readonly<Record<string, string>>, signal?: AbortSignal) =>
     read('observations', { query, signal }),
   saveWindow: (id: string, basedOn: number, body: DoorSends<'saveWindow'>) =>
     pass('saveWindow', { params: { id }, body, basedOn }),
-  saveLimits: (id: string, basedOn: number, limits: DoorSends<'saveLimits'>['limits']) =>
-    pass('saveLimits', { params: { id }, body: { limits }, basedOn }),
+  saveLimits: (id: string, basedOn: number, body: DoorSends<'saveLimits'>) =>
+    pass('saveLimits', { params: { id }, body, basedOn }),
   /** A computation that takes seconds, on the server. */
   compute: (verb: string, input: unknown) => pass('compute', { params: { verb }, body: input }),
   trials: (query: Readonly<Record<string, string>>, signal?: AbortSignal) => read('trials', { query, signal }),
   trial: (id: string, signal?: AbortSignal) => read('trial', { params: { id }, signal }),
   shift: (signal?: AbortSignal) => read('shift', { signal }),
   runs: (query: Record<string, string>, signal?: AbortSignal) => read('runs', { query, signal }),
-  addRun: (key: string, body: DoorSends<'addRun'>) => pass('addRun', { key, body }),
+  addRun: (body: DoorSends<'addRun'>, replaces?: string) => observed('addRun', { body, replaces }),
   decideRun: (id: string, body: DoorSends<'decideRun'>) => pass('decideRun', { params: { id }, body }),
   releaseSeam: (id: string, body: DoorSends<'releaseSeam'>) => pass('releaseSeam', { params: { id }, body }),
   saveOffset: (id: string, body: DoorSends<'saveOffset'>) => pass('saveOffset', { params: { id }, body }),
   revisions: (id: string, signal?: AbortSignal) => readAll('revisions', { params: { id }, signal }),
-  addTrial: (key: string, body: DoorSends<'addTrial'>) => pass('addTrial', { key, body }),
+  addTrial: (body: DoorSends<'addTrial'>, beside: Pick<Observing<'addTrial'>, 'key' | 'files' | 'replaces'> = {}) =>
+    observed('addTrial', { body, ...beside }),
   standInWeld: (id: string, body: DoorSends<'standInWeld'>) => pass('standInWeld', { params: { id }, body }),
   /** `key` becomes the observation's id, where somebody may want to take it back. */
-  observe: (body: ObservationCreate, key?: string) => pass('observe', { body, ...(key === undefined ? {} : { key }) }),
+  observe: (body: ObservationCreate, key?: string) =>
+    observed('observe', { body, ...(key === undefined ? {} : { key }) }),
 };

@@ -1,29 +1,26 @@
 /** Photographs on their way to the record: sent as they are, kept under the hash of their bytes. */
-import { addressOf } from '@fox-tempo/contract';
-import { ProblemError } from './door.ts';
+import { addressOf, authorHeader, problemKind } from '@fox-tempo/contract';
+import { isProblem, ProblemError } from './door.ts';
 import { t } from '../lib/words.ts';
 
-export async function sendBlob(bytes: Blob): Promise<string> {
+/** `author`: ticket of whoever took it, where somebody else is signed in. */
+export async function sendBlob(bytes: Blob, author?: string): Promise<string> {
   let response: Response;
   try {
     response = await fetch(`/api${addressOf('addBlob')}`, {
       method: 'POST',
-      headers: { 'content-type': bytes.type },
+      headers: { 'content-type': bytes.type, ...(author === undefined ? {} : { [authorHeader]: author }) },
       body: bytes,
       signal: AbortSignal.timeout(60_000),
     });
   } catch {
     throw unreachable();
   }
-  const answer = (await response.json().catch(() => null)) as { sha256?: string; title?: string; detail?: string } | null;
-  if (response.ok && answer?.sha256 !== undefined) return answer.sha256;
-  if (response.status === 0 || response.status >= 500 || !answer) throw unreachable();
-  throw new ProblemError('unsupported-type', {
-    type: 'about:blank',
-    title: answer.title ?? '',
-    status: response.status,
-    detail: answer.detail ?? '',
-  });
+  const answer: unknown = await response.json().catch(() => null);
+  if (response.ok && typeof answer === 'object' && answer !== null && 'sha256' in answer) return String(answer.sha256);
+  // What no Fox Tempo server said is a fault on the way.
+  if (!isProblem(answer)) throw unreachable();
+  throw new ProblemError(problemKind(answer), answer);
 }
 
 function unreachable(): ProblemError {

@@ -2,9 +2,12 @@
 import { t, tell, tellIf, spoken } from '../lib/words.ts';
 import {
   addressOf,
+  authorHeader,
   contractHeader,
   contractVersion,
   doorFacts,
+  madeAtHeader,
+  needsKey,
   problemKind,
   type DoorAnswer,
   type DoorFacts,
@@ -37,6 +40,9 @@ export interface Asked<K extends DoorName> {
   /** Key of a write that was made earlier and has its own. */
   readonly key?: string;
   readonly signal?: AbortSignal | undefined;
+  /** Of a record that comes late: the ticket of its author, where somebody else is signed in, and the moment it was made. */
+  readonly author?: string;
+  readonly madeAt?: string;
 }
 
 /** Told when the server says that nobody is signed in. */
@@ -76,8 +82,10 @@ export async function pass<K extends DoorName>(name: K, asked: Asked<K> = {}): P
   if (text !== null) headers['content-type'] = 'application/json';
   if (basedOn !== undefined) headers['if-match'] = `"${basedOn}"`;
   const write = `${name} ${path} ${text ?? ''}`;
-  const key = door.needs === 'key' ? (asked.key ?? keyFor(write)) : null;
+  const key = needsKey(door) ? (asked.key ?? keyFor(write)) : null;
   if (key !== null) headers['idempotency-key'] = key;
+  if (asked.author !== undefined) headers[authorHeader] = asked.author;
+  if (asked.madeAt !== undefined) headers[madeAtHeader] = asked.madeAt;
 
   const send = () =>
     fetch(path, {
@@ -126,7 +134,7 @@ function unreachable(detail: string): ProblemError {
   });
 }
 
-function isProblem(content: unknown): content is Problem {
+export function isProblem(content: unknown): content is Problem {
   return (
     typeof content === 'object' && content !== null && 'type' in content && 'title' in content && 'status' in content
   );

@@ -1,8 +1,10 @@
 /** Observations of one kind at one machine or seam: read from the shop's record, and added to it. */
 import { effective, type Observation, type ObservationCreate } from '@fox-tempo/contract';
 import { useCallback, useMemo, useState } from 'react';
+import { useStore } from 'zustand';
+import { t } from '../lib/words.ts';
 import { api, ProblemError } from './api.ts';
-import { newKey } from './keys.ts';
+import { sendWaiting, waitingRecords, type Entry } from './outbox/index.ts';
 import { placeInCache, useDoor } from './queries.ts';
 
 export interface Observed {
@@ -10,15 +12,10 @@ export interface Observed {
   readonly rows: readonly Observation[] | null;
   /** Why the record could not be read or written; null when it could. */
   readonly problem: string | null;
-  /** Shown at once, and sent. */
+  /** Shown at once, and sent; false while it waits or where it is refused. */
   record: (observation: ObservationCreate) => Promise<boolean>;
   /** Sends again what did not reach the record; each counts once. */
   retry: () => void;
-}
-
-interface Waiting {
-  readonly row: Observation;
-  readonly sent: ObservationCreate;
 }
 
 export function useObserved(
@@ -39,20 +36,21 @@ export function useObserved(
     [kind, machine, seam, limit],
   );
   const { data, error } = useDoor('observations', asked);
-  const [waiting, setWaiting] = useState<readonly Waiting[]>([]);
   const [refused, setRefused] = useState<string | null>(null);
+  const entries = useStore(waitingRecords, (state) => state.entries);
+  const waiting = useMemo(() => entries.flatMap((entry) => waitingRow(entry, kind, where)), [entries, kind, machine, seam]);
 
-  const send = useCallback(
-    async (one: Waiting) => {
+  const record = useCallback(
+    async (sent: ObservationCreate) => {
+      setRefused(null);
       try {
-        const added = await api.observe(one.sent);
-        placeInCache('observations', asked, (page) => ({
-          ...page,
-          items: [...page.items.filter(({ id }) => id !== added.id), added],
-        }));
-        setWaiting((before) => before.filter((other) => other !== one));
-        setRefused(null);
-        return true;
+        const added = await api.observe(sent);
+        if (added)
+          placeInCache('observations', asked, (page) => ({
+            ...page,
+            items: [...page.items.filter(({ id }) => id !== added.id), added],
+          }));
+        return added !== null;
       } catch (thrown) {
         if (!(thrown instanceof ProblemError)) throw thrown;
         setRefused(thrown.message);
@@ -61,46 +59,48 @@ export function useObserved(
     },
     [asked],
   );
-  const record = useCallback(
-    (sent: ObservationCreate) => {
-      const one = { sent, row: notYetThere(sent) };
-      setWaiting((before) => [...before, one]);
-      return send(one);
-    },
-    [send],
-  );
   // A record that cannot be read is empty, and says why.
   const read = data?.items ?? (error ? [] : null);
+  const arrived = new Set((read ?? []).map(({ id }) => id));
+  const rows = [...(read ?? []), ...waiting.filter(({ id }) => !arrived.has(id))];
   return {
-    rows: read === null && waiting.length === 0 ? null : effective([...(read ?? []), ...waiting.map((one) => one.row)]),
-    problem: refused ?? error?.message ?? null,
+    rows: read === null && waiting.length === 0 ? null : effective(rows),
+    problem: refused ?? error?.message ?? (waiting.length > 0 ? t('view.outbox.kept-here') : null),
     record,
-    retry: () => {
-      for (const one of waiting) void send(one);
-    },
+    retry: () => void sendWaiting(),
   };
 }
 
 /** Row number of what has not reached the record: after everything that has, and not yet to be taken back. */
 export const onTheWay = Number.MAX_SAFE_INTEGER;
 
-/** What stands on the screen until the record has answered: after everything that is there. */
-function notYetThere({ kind, body, machineId, seamId, corrects }: ObservationCreate): Observation {
-  const now = new Date();
-  return {
-    id: newKey(),
-    row: onTheWay,
-    kind,
-    at: now.toISOString(),
-    deviceAt: null,
-    recordedBy: '',
-    weldedBy: null,
-    machineId: machineId ?? null,
-    seamId: seamId ?? null,
-    revision: null,
-    contentHash: null,
-    corrects: corrects ?? null,
-    body,
-    attachments: [],
-  };
+/** What waits on this device of that kind and place: shown after everything that is there. */
+function waitingRow(
+  { key, name, body, at, by }: Entry,
+  wanted: Observation['kind'],
+  { machine, seam }: { readonly machine?: string; readonly seam?: string },
+): Observation[] {
+  if (name !== 'observe') return [];
+  const { kind, machineId = null, seamId = null, corrects = null, ...sent } = body as ObservationCreate;
+  if (kind !== wanted && kind !== 'withdrawal') return [];
+  if (kind !== 'withdrawal' && ((machine ?? machineId) !== machineId || (seam ?? seamId) !== seamId)) return [];
+  return [
+    {
+      id: key,
+      row: onTheWay,
+      kind,
+      at,
+      deviceAt: at,
+      recordedBy: by?.name ?? '',
+      sentBy: null,
+      weldedBy: null,
+      machineId,
+      seamId,
+      revision: null,
+      contentHash: null,
+      corrects,
+      body: sent.body,
+      attachments: [],
+    },
+  ];
 }

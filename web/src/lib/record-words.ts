@@ -27,6 +27,7 @@ export const kindNames: Record<Observation['kind'], string> = {
   offset: t('view.runs.own-way'),
   replaced: t('view.wear.replaced'),
   note: t('view.machines.note'),
+  'handed-over': t('view.outbox.handed-over'),
   withdrawal: t('view.shop.taken-back'),
 };
 
@@ -79,7 +80,9 @@ export function observationLine({ kind, body, revision }: Observation): string {
     case 'issue':
       return t('view.shop.revision', { revision: revision ?? '?', text: text('reason') });
     case 'limits':
-      return t('view.trials.entered-anew-level', { level: levelOf(body['limits']) });
+      return [t('view.trials.entered-anew-level', { level: levelOf(body['limits']) }), text('reason')]
+        .filter(Boolean)
+        .join(': ');
     case 'trial':
       return t('view.shop.revision', { revision: revision ?? '?', text: text('note') });
     case 'run': {
@@ -114,6 +117,8 @@ export function observationLine({ kind, body, revision }: Observation): string {
     }
     case 'note':
       return text('text');
+    case 'handed-over':
+      return [text('about'), text('why')].filter(Boolean).join(': ');
     case 'withdrawal':
       return text('why');
   }

@@ -1,8 +1,9 @@
 /** Who is signed in on this device, as the server last said, and what that role may do. */
-import { mayPass, type DoorName, type SessionState } from '@fox-tempo/contract';
+import { may, type Act, type SessionState, type State } from '@fox-tempo/contract';
 import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
 import { onSignedOut } from '../data/api.ts';
+import { watchOutbox } from '../data/outbox/index.ts';
 
 interface Session {
   readonly state: SessionState | null;
@@ -17,16 +18,28 @@ onSignedOut(() => {
   if (state?.me) take({ ...state, me: null });
 });
 
+// What waits on this device knows who tapped it, and is sent on as soon as somebody is signed in.
+watchOutbox(
+  () => {
+    const me = session.getState().state?.me;
+    return me ? { id: me.id, name: me.name, ticket: me.ticket } : null;
+  },
+  (listener) =>
+    void session.subscribe(({ state }, before) => {
+      if (state?.me && state.me.id !== before.state?.me?.id) listener();
+    }),
+);
+
 export type Me = NonNullable<SessionState['me']>;
 
 export function useMe(): Me | null {
   return useStore(session, ({ state }) => state?.me ?? null);
 }
 
-/** Whether the person signed in may pass a door. */
-export function useMay(door: DoorName): boolean {
+/** Whether the person signed in may do it, while what it touches is in these states. */
+export function useMay(act: Act, ...inStates: readonly State[]): boolean {
   const me = useMe();
-  return me !== null && mayPass(door, me.role);
+  return me !== null && may(act, me.role, ...inStates);
 }
 
 /** The shop's own time zone; the device's until it is known. */

@@ -84,6 +84,7 @@ export function seam(change: Partial<SeamResource> = {}): SeamResource {
     lock: null,
     issued: [],
     limits: null,
+    limitsWritten: null,
     windows: [],
     offsets: [],
     deleted: false,

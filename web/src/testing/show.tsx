@@ -26,7 +26,14 @@ export function showRoutes(routes: RouteObject[], at: string) {
 export function signInAs(role: Role, name = 'Ilse Brandokor'): void {
   const shop = { name: 'Test shop', timeZone: 'Europe/Berlin', demo: true, thicknessRule: 'leaning' as const };
   session.getState().take({
-    me: { id: 'someone', name, role, preferences: { language: null, units: null, theme: null, hand: null } },
+    me: {
+      id: 'someone',
+      name,
+      role,
+      preferences: { language: null, units: null, theme: null, hand: null },
+      ticket: 'someone.1.x',
+      wrongTries: null,
+    },
     shop,
     needsOwner: false,
     people: [],

@@ -187,6 +187,8 @@ function Card({
     inForce,
     // What was ticked just now counts like any other evidence.
     dials: ticks.dials,
+    // Its order is chosen only when it is logged.
+    order: null,
   });
   const step = (quantity: keyof Offset, by: 1 | -1) => {
     const next = stepDial(machine.file, program, quantity, by);

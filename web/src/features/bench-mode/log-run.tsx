@@ -3,11 +3,18 @@ import { useKeptList } from '../../data/queries.ts';
 import { toldDials, type DialSetting } from '@fox-tempo/core/machine';
 import { sameWire } from '@fox-tempo/core/consumables';
 import { Box, chakra } from '@chakra-ui/react';
-import type { Order, Revision, Run, RunBody, SeamResource } from '@fox-tempo/contract';
-import { useEffect, useState } from 'react';
-import { useStore } from 'zustand';
+import {
+  may,
+  type Order,
+  type Revision,
+  type Run,
+  type RunBody,
+  type RunCreate,
+  type SeamResource,
+} from '@fox-tempo/contract';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
-import { newKey } from '../../data/keys.ts';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { session, useMay, useMe } from '../../lib/session.ts';
 import { useTask } from '../../lib/use-task.ts';
@@ -16,7 +23,8 @@ import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
-import { DecideRun, flushRuns, sendRun, waitingRuns } from '../runs/index.ts';
+import { DecideRun } from '../runs/index.ts';
+import { useRefused } from '../../data/outbox/index.ts';
 import { DialReading } from '../machines/index.ts';
 import type { BenchModeData } from './load.ts';
 import type { Ticks } from './use-ticks.ts';
@@ -38,46 +46,51 @@ export function LogRun({
   readonly lines: readonly DialSetting[];
 }) {
   const me = useMe();
-  const may = useMay('addRun');
+  const mayLog = useMay('addRun');
   const task = useTask();
   const [orders] = useKeptList('orders', data.orders);
-  const [orderId, setOrderId] = useState(data.orders[0]?.id ?? '');
-  const [weldedBy, setWeldedBy] = useState(me?.id ?? '');
-  const [body, setBody] = useState<RunBody>({});
-  const [otherwise, setOtherwise] = useState(false);
+  const [address] = useSearchParams();
+  const refused = useRefused(address.get('refused'));
+  const before = refused.entry?.name === 'addRun' ? (refused.entry.body as RunCreate) : null;
+  const [orderId, setOrderId] = useState(before ? (before.orderId ?? '') : (data.orders[0]?.id ?? ''));
+  const [weldedBy, setWeldedBy] = useState(before?.weldedBy ?? refused.entry?.by?.id ?? me?.id ?? '');
+  const [body, setBody] = useState<RunBody>(before?.body ?? {});
+  const [otherwise, setOtherwise] = useState(before !== null);
   /** Lines are not ticked: how the machine was set is asked once. */
   const [asks, setAsks] = useState(false);
   const [read, setRead] = useState<Readonly<Record<string, number>>>({});
   const [last, setLast] = useState<Run | null>(null);
-  const waiting = useStore(waitingRuns, (state) => state.waiting);
-  useEffect(() => void flushRuns(), []);
   const order = orders.find(({ id }) => id === orderId);
   const { program, spec } = revision;
   const spools = data.stock.spools.filter(({ retired }) => !retired);
   const cylinders = data.stock.cylinders.filter(({ retired }) => !retired);
-  const people = (session.getState().state?.people ?? []).filter(({ role }) => role !== 'office');
+  const people = (session.getState().state?.people ?? []).filter(({ role }) => may('addRun', role));
   const set = (change: Partial<RunBody>) =>
     setBody(Object.fromEntries(Object.entries({ ...body, ...change }).filter(([, value]) => value !== undefined)));
   const unticked = lines.filter((dial) => !ticks.isTicked(dial));
   const log = (dials: Readonly<Record<string, number>>) =>
-    task.run(async () => {
-      setAsks(false);
-      const run = await sendRun({
-        key: newKey(),
-        run: {
-          seamId: seam.id,
-          machineId: machine.id,
-          revision: revision.number,
-          ...(orderId === '' ? {} : { orderId }),
-          ...(weldedBy === me?.id || weldedBy === '' ? {} : { weldedBy }),
-          body: { ...body, ...(Object.keys(dials).length > 0 ? { dials } : {}) },
-        },
-      });
-      setLast(run);
-      setRead({});
-      const { seconds: _seconds, ...kept } = body;
-      setBody(kept);
-    });
+    task.run(() =>
+      refused.watch(async () => {
+        setAsks(false);
+        const run = await api.addRun(
+          {
+            seamId: seam.id,
+            machineId: machine.id,
+            revision: revision.number,
+            ...(orderId === '' ? {} : { orderId }),
+            ...(weldedBy === me?.id || weldedBy === '' ? {} : { weldedBy }),
+            deviceAt: new Date().toISOString(),
+            body: { ...body, ...(Object.keys(dials).length > 0 ? { dials } : {}) },
+          },
+          refused.key,
+        );
+        refused.forget();
+        setLast(run);
+        setRead({});
+        const { seconds: _seconds, ...kept } = body;
+        setBody(kept);
+      }),
+    );
   const onWelded = () => {
     // Nothing left to ask where every line is ticked, or where it is being said what was different.
     if (unticked.length === 0 || otherwise) void log({ ...ticks.dials, ...read });
@@ -87,22 +100,12 @@ export function LogRun({
     ticks.tickAll();
     void log(Object.fromEntries(lines.map(({ dialId, value }) => [dialId, value])));
   };
-  if (!may) return null;
+  if (!mayLog) return null;
   return (
     <Box position="sticky" bottom="0" bg="surface" borderTopWidth="2px" borderColor="accent" px="4" py="2" zIndex={5}>
       {last && (
         <Box mb="2" aria-live="polite">
           <Outcome run={last} order={order} onDecided={setLast} />
-        </Box>
-      )}
-      {waiting.length > 0 && (
-        <Box mb="2">
-          <Notice level="note" word={t('view.bench-mode.waits')}>
-            {t('view.bench-mode.welds-wait-for-the-connection', { count: waiting.length })}{' '}
-            <Action kind="quiet" minHeight="32px" onClick={() => void flushRuns()}>
-              {t('view.app.try-again')}
-            </Action>
-          </Notice>
         </Box>
       )}
       {task.problem !== null && (

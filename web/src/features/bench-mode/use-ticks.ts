@@ -37,8 +37,7 @@ export function useTicks(
   const isTicked = ({ dialId, value }: DialSetting) => ticks[dialId]?.isOn ?? standsAt(known, dialId, value);
   const send = async (observation: ObservationCreate, key: string) => {
     try {
-      await api.observe(observation, key);
-      setUnstored(false);
+      setUnstored((await api.observe(observation, key)) === null);
     } catch {
       setUnstored(true);
     }

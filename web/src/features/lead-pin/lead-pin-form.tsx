@@ -1,6 +1,6 @@
 /** A lead hand's name, PIN and reason on somebody else's session: what is done with them stands in the record under the lead hand's name. */
 import { Box } from '@chakra-ui/react';
-import { leads, type LeadPin } from '@fox-tempo/contract';
+import { may, type Act, type LeadPin } from '@fox-tempo/contract';
 import { useState } from 'react';
 import { session } from '../../lib/session.ts';
 import type { Task } from '../../lib/use-task.ts';
@@ -12,14 +12,16 @@ import { TextField } from '../../ui/text-field.tsx';
 
 export interface LeadPinFormProps {
   readonly word: string;
+  /** What the PIN lets happen: those who may do it are offered. */
+  readonly right: Act;
   /** Name of the act that the PIN is asked for. */
   readonly act: string;
   readonly task: Task;
   readonly onSend: (by: LeadPin, reason: string) => void;
 }
 
-export function LeadPinForm({ word, act, task, onSend }: LeadPinFormProps) {
-  const people = (session.getState().state?.people ?? []).filter(({ role, hasPin }) => hasPin && leads.includes(role));
+export function LeadPinForm({ word, right, act, task, onSend }: LeadPinFormProps) {
+  const people = (session.getState().state?.people ?? []).filter(({ role, hasPin }) => hasPin && may(right, role));
   const [personId, setPersonId] = useState(people[0]?.id ?? '');
   const [pin, setPin] = useState('');
   const [reason, setReason] = useState('');

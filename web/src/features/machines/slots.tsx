@@ -218,9 +218,11 @@ function Entry({
           keep={`found/${machine.id}/${entry.slot}/${entry.id}`}
           task={task}
           onSend={(dials) => {
-            void task.run(async () =>
-              onFound(await api.noteFound(machine.id, entry.slot, { entryId: entry.id, dials })),
-            );
+            void task.run(async () => {
+              const found = await api.noteFound(machine.id, entry.slot, { entryId: entry.id, dials });
+              if (found) onFound(found);
+              else setReading(false);
+            });
           }}
           onClose={() => setReading(false)}
         />

@@ -366,7 +366,7 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
             if (mOhm === null) return;
             void task.run(async () => {
               const added = await api.addLeadReading(machine.id, { mOhm, note });
-              setRows([...rows, added]);
+              if (added) setRows([...rows, added]);
               forget();
             });
           }}

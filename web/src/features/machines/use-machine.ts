@@ -23,10 +23,13 @@ export function useMachine(loaded: MachineResource): MachineEditor {
   const { id, version, file } = machine;
 
   const write = useCallback(
-    (act: () => Promise<MachineResource>, previous: MachineFile | null) =>
+    (act: () => Promise<MachineResource | null>, previous: MachineFile | null) =>
       task.run(async () => {
         try {
-          setMachine(await act());
+          const written = await act();
+          // What waits on this device is not written yet.
+          if (!written) return;
+          setMachine(written);
           setBefore(previous);
         } catch (error) {
           // What is stored now stands in the view; what was typed stays in its form.

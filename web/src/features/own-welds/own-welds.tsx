@@ -1,6 +1,6 @@
 /** What the shop's own welds say of this seam: the hand's pace with its weight, and passed trials of seams like it to start from. */
 import { Box } from '@chakra-ui/react';
-import type { Learned, ProgramChoice } from '@fox-tempo/contract';
+import { may, type Learned, type ProgramChoice } from '@fox-tempo/contract';
 import { amount } from '@fox-tempo/core/said';
 import type { Plan } from '@fox-tempo/core/plan';
 import { noTune } from '@fox-tempo/core/tuning';
@@ -26,7 +26,7 @@ export interface OwnWeldsProps {
 export function OwnWelds({ seamId, machineId, choice, plan, isNew, onChoice }: OwnWeldsProps) {
   const me = useMe();
   const [welder, setWelder] = useState(me?.id ?? '');
-  const people = (session.getState().state?.people ?? []).filter(({ role }) => role !== 'office');
+  const people = (session.getState().state?.people ?? []).filter(({ role }) => may('addTrial', role));
   const { data } = useDoor('learned', {
     params: { id: seamId },
     query: { welder, ...(machineId === undefined ? {} : { machine: machineId }) },

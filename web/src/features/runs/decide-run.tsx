@@ -1,9 +1,9 @@
 /** What becomes of a held part: a lead hand decides with a reason, on the own session or with a PIN on somebody else's. */
 import { Box } from '@chakra-ui/react';
-import { leads, type Run } from '@fox-tempo/contract';
+import type { Run } from '@fox-tempo/contract';
 import { useState } from 'react';
 import { api } from '../../data/api.ts';
-import { useMe } from '../../lib/session.ts';
+import { useMay } from '../../lib/session.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { t } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
@@ -20,11 +20,10 @@ const decisionNames: Record<Decision, string> = {
 };
 
 export function DecideRun({ run, onDecided }: { readonly run: Run; readonly onDecided: (run: Run) => void }) {
-  const me = useMe();
   const task = useTask();
   const [decision, setDecision] = useState<Decision>('released');
   const [reason, setReason] = useState('');
-  const isLead = me !== null && leads.includes(me.role);
+  const isLead = useMay('judgeRun');
   return (
     <Box display="grid" gap="2">
       <Box display="flex" gap="2" flexWrap="wrap" alignItems="end">
@@ -60,6 +59,7 @@ export function DecideRun({ run, onDecided }: { readonly run: Run; readonly onDe
         task.problem !== null && <Notice level="refusal">{task.problem}</Notice>
       ) : (
         <LeadPinForm
+          right="judgeRun"
           word={t('view.runs.a-lead-hand-decides')}
           act={decisionNames[decision]}
           task={task}

@@ -20,6 +20,8 @@ function run(row: number, change: Partial<Run> = {}): Run {
     revision: 1,
     recordedBy: 'Teo Varnholt',
     recordedById: 'teo-varnholt',
+    sentBy: null,
+    deviceAt: null,
     weldedBy: 'Odile Trennaby',
     body: {},
     loaded: { filler: 'steel-solid', diameterMm: 1, gas: 'C1' },

@@ -70,6 +70,7 @@ function ReleaseHere({ session }: { readonly session: SheetSession }) {
   return (
     <Box mt="2">
       <LeadPinForm
+        right="lockSeam"
         word={t('view.lead-pin.a-lead-hand-may-release-it')}
         act={t('view.lead-pin.release-and-save')}
         task={task}

@@ -8,7 +8,9 @@ import { api } from '../../data/api.ts';
 import { useDoor } from '../../data/queries.ts';
 import { useMay } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
-import { useTask } from '../../lib/use-task.ts';
+import { useTask, type Task } from '../../lib/use-task.ts';
+import { useLimits } from '../../sheet/use-limits.ts';
+import { Notice } from '../../ui/notice.tsx';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Refused } from '../../ui/refused.tsx';
@@ -89,6 +91,36 @@ export function StandingOfSetting({ seam, machines, onStored }: StandingOfSettin
 /** The newest passed trials that stand for an issue. */
 const evidenceShown = 3;
 
+/** A reference is held to limits that somebody wrote; the usual ones are one touch away. */
+function WriteUsualLimits({
+  seam,
+  task,
+  onStored,
+}: {
+  readonly seam: SeamResource;
+  readonly task: Task;
+  readonly onStored: (seam: SeamResource) => void;
+}) {
+  const { limits } = useLimits(seam);
+  if (seam.limits !== null) return null;
+  return (
+    <Box mt="2" display="grid" gap="2">
+      <Notice level="caution">{t('view.seams.nobody-wrote-limits')}</Notice>
+      <Box display="flex" gap="2" flexWrap="wrap" alignItems="center">
+        <Action
+          disabled={task.busy}
+          onClick={() =>
+            void task.run(async () => onStored(await api.saveLimits(seam.id, seam.version, { limits, reason: '' })))
+          }
+        >
+          {t('view.seams.write-the-usual-limits', { level: limits.level })}
+        </Action>
+        <Link to={`/seams/${seam.id}/trial`}>{t('view.seams.write-others')}</Link>
+      </Box>
+    </Box>
+  );
+}
+
 /** A reason is asked for each: who reads it later was not there. */
 function Signing({
   seam,
@@ -146,10 +178,11 @@ function Signing({
           </>
         )}
       </Box>
+      <WriteUsualLimits seam={seam} task={task} onStored={onStored} />
       <Box display="flex" gap="2" mt="2" flexWrap="wrap">
         <Action
           kind="main"
-          disabled={task.busy || !hasReason || machineId === '' || evidence.length === 0}
+          disabled={task.busy || !hasReason || machineId === '' || evidence.length === 0 || seam.limits === null}
           onClick={() =>
             void task.run(async () =>
               onStored(await api.issueSeam(seam.id, { revision: newest, machineId, reason, evidence })),

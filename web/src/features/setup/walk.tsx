@@ -52,17 +52,16 @@ export function Walk({
       const dials = Object.fromEntries(cardOf(file, program).dials.map((dial) => [dial.dialId, dial.value]));
       const { needed, feederId } = list;
       const { process, polarity, ctwdMm: _reach, ...feeder } = needed;
-      onStands(
-        await api.saveStanding(machine.id, machine.version, {
-          process,
-          polarity,
-          feederId,
-          feeders: { ...standing?.feeders, [feederId]: feeder },
-          dials,
-          slot: null,
-          from: 'set-up',
-        }),
-      );
+      const stands = await api.saveStanding(machine.id, machine.version, {
+        process,
+        polarity,
+        feederId,
+        feeders: { ...standing?.feeders, [feederId]: feeder },
+        dials,
+        slot: null,
+        from: 'set-up',
+      });
+      if (stands) onStands(stands);
       forget();
     });
 

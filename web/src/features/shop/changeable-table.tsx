@@ -19,7 +19,7 @@ export interface ChangeableTableProps<T extends Item> {
   readonly cells: (item: T) => ReactNode;
   /** Name of the act that opens the row. */
   readonly actName: (item: T) => string;
-  readonly mayChange: boolean;
+  readonly mayChange: (item: T) => boolean;
   readonly form: (item: T, onDone: () => void) => ReactNode;
 }
 
@@ -44,7 +44,7 @@ export function ChangeableTable<T extends Item>({
             <tr key={one.id}>
               {cells(one)}
               <Cell middle textAlign="right">
-                {mayChange && (
+                {mayChange(one) && (
                   <Action
                     kind="quiet"
                     fontSize="13px"

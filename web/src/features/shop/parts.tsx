@@ -42,7 +42,7 @@ export function Parts({ parts }: { readonly parts: readonly Part[] }) {
           label={t('view.finding.parts')}
           heads={[t('view.shop.part'), t('view.shop.what-it-is')]}
           items={shown}
-          mayChange={mayChange}
+          mayChange={() => mayChange}
           actName={(part) => t('view.shop.change-2', { part: part.name })}
           cells={(part) => (
             <>

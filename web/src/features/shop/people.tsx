@@ -1,7 +1,17 @@
 /** Who works here: names, roles, PINs. Nobody is deleted; who left is retired and stays under what was signed. */
 import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { parseWith, personCreate, personSave, roleNames, roles, type Person, type Role } from '@fox-tempo/contract';
+import {
+  mayGiveRole,
+  mayKeepPerson,
+  parseWith,
+  personCreate,
+  personSave,
+  roleNames,
+  roles,
+  type Person,
+  type Role,
+} from '@fox-tempo/contract';
 import { useState } from 'react';
 import { useRevalidator } from 'react-router';
 import { api } from '../../data/api.ts';
@@ -16,14 +26,23 @@ import { Panel } from '../../ui/panel.tsx';
 import { Refused } from '../../ui/refused.tsx';
 import { Cell } from '../../ui/table.tsx';
 import { TextField } from '../../ui/text-field.tsx';
+import { shopTime } from '../../lib/time.ts';
 import { ChangeableTable } from './changeable-table.tsx';
+import { OwnSessions } from './own-sessions.tsx';
 import { MayNot } from './may-not.tsx';
 
-const roleChoices = roles.map((role) => ({ value: role, label: roleNames[role] }));
+/** Roles that somebody may give, and the one that the person has. */
+function useRoleChoices(has?: Role) {
+  const me = useMe();
+  return roles
+    .filter((role) => role === has || (me !== null && mayGiveRole(me.role, role)))
+    .map((role) => ({ value: role, label: roleNames[role] }));
+}
 const pinOnly = (text: string) => text.replace(/\D/g, '').slice(0, 8);
 
 export function People({ people }: { readonly people: readonly Person[] }) {
   const mayChange = useMay('savePerson');
+  const me = useMe();
   const here = people.filter((person) => !person.retired);
   const gone = people.filter((person) => person.retired);
   return (
@@ -33,7 +52,7 @@ export function People({ people }: { readonly people: readonly Person[] }) {
           label={t('view.shop.people-of-the-shop')}
           heads={[t('view.seams.name'), t('view.shop.role'), 'PIN']}
           items={[...here, ...gone]}
-          mayChange={mayChange}
+          mayChange={(person) => mayChange && me !== null && mayKeepPerson(me.role, person.role)}
           actName={(person) => t('view.shop.change-3', { person: person.name })}
           cells={(person) => (
             <>
@@ -44,6 +63,14 @@ export function People({ people }: { readonly people: readonly Person[] }) {
               <Cell middle>{tell(roleNames[person.role])}</Cell>
               <Cell middle color={person.hasPin ? 'quiet' : 'ochre'}>
                 {person.hasPin ? t('view.shop.set') : t('view.shop.none-cannot-sign-in')}
+                {person.wrongTries && (
+                  <Box color="ochre" fontSize="13px">
+                    {t('view.shop.wrong-tries', {
+                      count: person.wrongTries.count,
+                      at: shopTime(person.wrongTries.lastAt),
+                    })}
+                  </Box>
+                )}
               </Cell>
             </>
           )}
@@ -52,11 +79,13 @@ export function People({ people }: { readonly people: readonly Person[] }) {
       </Panel>
       {mayChange && <AddPerson />}
       <OwnPin />
+      <OwnSessions />
     </>
   );
 }
 
 function ChangePerson({ person, onDone }: { readonly person: Person; readonly onDone: () => void }) {
+  const roleChoices = useRoleChoices(person.role);
   const { revalidate } = useRevalidator();
   const record = useRecordForm({
     keep: `person/${person.id}`,
@@ -146,6 +175,7 @@ function NewPin({ person, onDone }: { readonly person: Person; readonly onDone: 
 }
 
 function AddPerson() {
+  const roleChoices = useRoleChoices();
   const { revalidate } = useRevalidator();
   const record = useRecordForm({
     keep: 'person/new',

@@ -23,6 +23,8 @@ const signedIn: SessionState = {
     name: 'Ada Quill',
     role: 'lead',
     preferences: { language: null, units: null, theme: null, hand: null },
+    ticket: 'ada.1.x',
+    wrongTries: null,
   },
 };
 

@@ -13,6 +13,8 @@ import { LanguageRow } from '../../ui/language-row.tsx';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
+import { announce } from '../../lib/notices.ts';
+import { shopTime } from '../../lib/time.ts';
 import { usePageTitle } from '../../ui/use-page-title.ts';
 import { FirstOwner } from './first-owner.tsx';
 import { PinPad } from './pin-pad.tsx';
@@ -51,6 +53,12 @@ export function SignIn() {
         const now = await ask();
         session.getState().take(now);
         settings.getState().choosePerson(personId);
+        const tried = now.me?.wrongTries;
+        if (tried)
+          announce({
+            level: 'refusal',
+            text: t('view.sign-in.wrong-tries', { count: tried.count, at: shopTime(tried.lastAt) }),
+          });
         const place = placeAfter(params.get('next'));
         if (readAs(now.me?.preferences)) location.assign(place);
         else await navigate(place, { replace: true });

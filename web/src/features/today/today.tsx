@@ -2,7 +2,7 @@
 import { amount } from '@fox-tempo/core/said';
 import { t } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
-import type { Order, SeamResource, ShopState } from '@fox-tempo/contract';
+import type { CountQuestion, Order, SeamResource, ShopState } from '@fox-tempo/contract';
 import { fillerOf, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { useState } from 'react';
 import { Link, useLoaderData, useRevalidator } from 'react-router';
@@ -226,11 +226,12 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
 function PartDone({ order }: { readonly order: Order }) {
   const task = useTask();
   const { revalidate } = useRevalidator();
-  const count = (by: number) =>
+  const count = (by: number, confirmed?: readonly CountQuestion[]) =>
     void task.run(async () => {
-      await api.partsDone(order.id, by);
+      await api.partsDone(order.id, { count: by, ...(confirmed ? { confirmed: [...confirmed] } : {}) });
       await revalidate();
     });
+  const asked = task.error?.kind === 'ask-first' ? (task.error.problem.issues ?? []) : null;
   return (
     <Box display="flex" gap="1" alignItems="center" flexWrap="wrap" justifyContent="flex-end">
       <Action
@@ -250,7 +251,24 @@ function PartDone({ order }: { readonly order: Order }) {
       >
         {t('view.today.take-one-back-2')}
       </Action>
-      {task.problem !== null && (
+      {asked && (
+        <Box role="alertdialog" aria-label={t('view.today.question-first')} flexBasis="100%" display="grid" gap="2">
+          <Notice level="caution" word={t('view.today.question-first')}>
+            {task.problem}
+          </Notice>
+          <Box display="flex" gap="2" justifyContent="flex-end">
+            <Action
+              kind="main"
+              disabled={task.busy}
+              onClick={() => count(1, asked.map(({ code }) => code) as CountQuestion[])}
+            >
+              {t('view.today.count-it')}
+            </Action>
+            <Action onClick={task.clear}>{t('view.today.leave-it')}</Action>
+          </Box>
+        </Box>
+      )}
+      {task.problem !== null && !asked && (
         <Box role="alert" color="crimson" fontSize="13px">
           {task.error?.kind === 'unreachable'
             ? t('view.today.not-known-whether-it-was')

@@ -4,7 +4,7 @@ import type { Trial } from '@fox-tempo/contract';
 import { useState } from 'react';
 import { useRevalidator } from 'react-router';
 import { api } from '../../data/api.ts';
-import { newKey } from '../../data/keys.ts';
+import { useMe } from '../../lib/session.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { t } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
@@ -17,7 +17,9 @@ import { Legs, More, Panelled } from './measured-fields.tsx';
 
 export function Correction({ trial, onDone }: { readonly trial: Trial; readonly onDone: () => void }) {
   const [draft, setDraft] = useState(() => draftOf(trial.body, null));
-  const [key] = useState(newKey);
+  const me = useMe();
+  const isOwn = me?.id === trial.weldedById || me?.name === trial.recordedBy;
+  const [why, setWhy] = useState('');
   const task = useTask();
   const { revalidate } = useRevalidator();
   const keep = `correction/${trial.id}`;
@@ -26,14 +28,16 @@ export function Correction({ trial, onDone }: { readonly trial: Trial; readonly 
     task.run(async () => {
       const { loaded, circuitMOhm, ticked, hand, after, plan, cleanedMinutesAgo, fit } = trial.body;
       const kept = { loaded, circuitMOhm, ticked, hand, after, plan, cleanedMinutesAgo, fit };
-      await api.addTrial(key, {
+      const sent = await api.addTrial({
         seamId: trial.seamId,
         machineId: trial.machineId,
         revision: trial.revision,
         corrects: trial.id,
+        ...(isOwn ? {} : { why: why.trim() }),
         attachments: trial.attachments.map(({ sha256, name }) => ({ sha256, name })),
         body: { ...kept, ...bodyOf(draft) },
       });
+      if (!sent) return onDone();
       onDone();
       await revalidate();
     });
@@ -50,9 +54,10 @@ export function Correction({ trial, onDone }: { readonly trial: Trial; readonly 
           maxLength={1000}
           onChange={(note) => change({ note })}
         />
+        {!isOwn && <TextField label={t('view.trials.why-corrected')} value={why} maxLength={300} onChange={setWhy} />}
         {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
         <Box display="flex" gap="2">
-          <Action kind="main" disabled={task.busy} onClick={() => void send()}>
+          <Action kind="main" disabled={task.busy || (!isOwn && why.trim().length < 3)} onClick={() => void send()}>
             {t('view.trials.record-the-correction')}
           </Action>
           <Action kind="quiet" onClick={onDone}>

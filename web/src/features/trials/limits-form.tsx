@@ -1,16 +1,19 @@
 /** What a weld of this seam may look like: a preset by level, every figure its own. */
 import { Box } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
-import { backs, qualityLevels, type AcceptanceLimits, type BackLimit } from '@fox-tempo/core/trials';
+import { backs, loosened, qualityLevels, type AcceptanceLimits, type BackLimit } from '@fox-tempo/core/trials';
 import { useState } from 'react';
 import { api } from '../../data/api.ts';
+import { useMay } from '../../lib/session.ts';
 import { t } from '../../lib/words.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Tick } from '../../ui/tick.tsx';
+import { TextField } from '../../ui/text-field.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
+import { LimitsHistory } from './limits-history.tsx';
 
 export interface LimitsFormProps {
   readonly seam: SeamResource;
@@ -21,6 +24,14 @@ export interface LimitsFormProps {
 
 export function LimitsForm({ seam, limits: standing, presetOf, onSaved }: LimitsFormProps) {
   const [limits, setLimits] = useState(standing);
+  const [reason, setReason] = useState('');
+  const states = [
+    ...(seam.lock ? (['locked'] as const) : []),
+    ...(seam.issued.length > 0 ? (['issued'] as const) : []),
+  ];
+  const mayWrite = useMay('saveLimits');
+  const mayLoosen = useMay('loosenLimits', ...states);
+  const looser = states.length > 0 ? loosened(standing, limits) : [];
   const task = useTask();
   const set = (change: Partial<AcceptanceLimits>) => setLimits({ ...limits, ...change });
   const figure = (
@@ -114,12 +125,21 @@ export function LimitsForm({ seam, limits: standing, presetOf, onSaved }: Limits
       <Box fontSize="12.5px" color="quiet">
         {t('view.trials.the-presets-follow')}
       </Box>
+      {looser.length > 0 && !mayLoosen && <Notice level="caution">{t('view.trials.only-a-lead-hand-loosens')}</Notice>}
+      {looser.length > 0 && mayLoosen && (
+        <TextField label={t('view.trials.why-more-may-pass')} value={reason} maxLength={300} onChange={setReason} />
+      )}
+      <LimitsHistory seam={seam} />
       {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
       <Box display="flex" gap="2">
         <Action
           kind="main"
-          disabled={task.busy}
-          onClick={() => void task.run(async () => onSaved(await api.saveLimits(seam.id, seam.version, limits)))}
+          disabled={task.busy || !mayWrite || (looser.length > 0 && (!mayLoosen || reason.trim().length < 3))}
+          onClick={() =>
+            void task.run(async () =>
+              onSaved(await api.saveLimits(seam.id, seam.version, { limits, reason: reason.trim() })),
+            )
+          }
         >
           {t('view.trials.write-the-limits')}
         </Action>

@@ -4,10 +4,10 @@ import { useEffect, useMemo, useState } from 'react';
 import { t } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
-import type { WaitingTrial } from './outbox.ts';
+import type { Entry } from '../../data/outbox/index.ts';
 import { smallPhoto } from './photo.ts';
 
-export type Photos = WaitingTrial['photos'];
+export type Photos = Entry['files'];
 const mostPhotos = 6;
 
 export function PhotoPicker({

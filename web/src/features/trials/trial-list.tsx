@@ -1,4 +1,5 @@
 /** Every trial of the shop: filtered by what one asks for, kept filters, a table for a spreadsheet. */
+import { may } from '@fox-tempo/contract';
 import { Box, chakra } from '@chakra-ui/react';
 import { addressOf, type TrialRow } from '@fox-tempo/contract';
 import { materialGroups, materialOf } from '@fox-tempo/core/consumables';
@@ -21,7 +22,6 @@ import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { session } from '../../lib/session.ts';
 import { VerdictMark } from '../own-welds/index.ts';
-import { Waiting } from './waiting.tsx';
 
 const filterNames = ['seam', 'machine', 'welder', 'verdict', 'metal', 'symptom', 'since', 'until', 'text'] as const;
 type FilterName = (typeof filterNames)[number];
@@ -78,7 +78,6 @@ function Loaded({
         </Action>
       </PageHead>
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
-        <Waiting />
         <Panel>
           <Filters machines={machines} filter={filter} set={set} />
           <Kept filter={filter} />
@@ -204,7 +203,7 @@ function Filters({
   readonly filter: Filter;
   readonly set: (name: FilterName, value: string) => void;
 }) {
-  const people = (session.getState().state?.people ?? []).filter(({ role }) => role !== 'office');
+  const people = (session.getState().state?.people ?? []).filter(({ role }) => may('addTrial', role));
   const [text, setText] = useState(filter.text ?? '');
   const all = { value: '', label: t('view.trials.all') };
   return (

@@ -1,7 +1,15 @@
 /** A trial written down at the moment it was welded: six taps for a good one, everything else when it is wanted. */
 import { questionOf } from '@fox-tempo/core/site';
 import { Box, chakra } from '@chakra-ui/react';
-import type { DiagnosisAnswer, MachineResource, ProgramFile, SeamResource, TrialBody } from '@fox-tempo/contract';
+import {
+  may,
+  type DiagnosisAnswer,
+  type MachineResource,
+  type ProgramFile,
+  type SeamResource,
+  type TrialBody,
+  type TrialCreate,
+} from '@fox-tempo/contract';
 import { backCheck } from '@fox-tempo/core/judge';
 import { arcOf } from '@fox-tempo/core/machine';
 import { areaForTravel, filletLegMm } from '@fox-tempo/core/bead';
@@ -10,7 +18,9 @@ import { amount } from '@fox-tempo/core/said';
 import { timedFigures, trialVerdict } from '@fox-tempo/core/trials';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useLoaderData, useNavigate, useParams, useSearchParams } from 'react-router';
+import { api } from '../../data/api.ts';
 import { useDoor, useKept } from '../../data/queries.ts';
+import { useRefused } from '../../data/outbox/index.ts';
 import { session, useMay, useMe } from '../../lib/session.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { useTask } from '../../lib/use-task.ts';
@@ -24,19 +34,17 @@ import { forgetTexts, useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { SeamFrame } from '../seam-frame/index.ts';
-import { blankDraft, bodyOf, withBead, type Draft } from './draft.ts';
+import { blankDraft, bodyOf, draftOf, withBead, type Draft } from './draft.ts';
 import { LastPassed } from './last-passed.tsx';
 import { LimitsForm } from './limits-form.tsx';
 import { LookedAt } from './looked-at.tsx';
 import { Legs, More, Panelled } from './measured-fields.tsx';
-import { sendTrial } from './outbox.ts';
 import { PhotoPicker, type Photos } from './photos.tsx';
 import { StandInPanel } from './stand-in-panel.tsx';
 import { Stopwatch } from './stopwatch.tsx';
-import { useLimits } from './use-limits.ts';
+import { useLimits } from '../../sheet/use-limits.ts';
 import { VerdictLines } from './verdict-lines.tsx';
 import { HistoryLine, VerdictMark } from '../own-welds/index.ts';
-import { Waiting } from './waiting.tsx';
 
 export function TrialRecord() {
   const { seam: loaded, machines } = useLoaderData<SeamAndMachines>();
@@ -66,7 +74,6 @@ function SeamTrial({
           : t('view.memory.no-setting-saved-yet')
       }
     >
-      <Waiting />
       {!program ? (
         <Notice level="note">
           {t('view.trials.a-trial-needs-a-setting')}{' '}
@@ -103,8 +110,16 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
   const [draft, setDraft, forget] = useKeptForm<Draft>(formKey, fresh);
   const [photos, setPhotos] = useState<Photos>([]);
   const [waits, setWaits] = useState(false);
+  const refused = useRefused(asked.get('refused'));
   const [insists, setInsists] = useState(false);
   const change = (part: Partial<Draft>) => setDraft({ ...draft, ...part });
+  const before = refused.entry?.name === 'addTrial' ? refused.entry : null;
+  useOnce(before !== null, () => {
+    if (!before) return;
+    const { body: kept, weldedBy } = before.body as TrialCreate;
+    setDraft(draftOf(kept, weldedBy ?? before.by?.id ?? null));
+    setPhotos(before.files);
+  });
   const dialsOfMove = after?.dials;
   useOnce(dialsOfMove !== undefined && Object.keys(draft.dials).length === 0, () =>
     change({ dials: dialsOfMove ?? {} }),
@@ -119,29 +134,32 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
   const legFor = (travel: number) => filletLegMm(areaForTravel(wire, program.wireFeedMPerMin, travel));
   const doubt = useDoubt(body, (travel) => areaForTravel(wire, program.wireFeedMPerMin, travel));
   const people = session.getState().state?.people ?? [];
-  const welders = people.filter(({ role }) => role !== 'office');
+  const welders = people.filter(({ role }) => may('addTrial', role));
   const plannedTravel = program.travelMmPerMin;
 
   const save = async () => {
-    const went = await task.run(async () => {
-      const sent = await sendTrial(
-        {
-          seamId: seam.id,
-          machineId: machine.id,
-          ...(seam.revision ? { revision: seam.revision.number } : {}),
-          ...(draft.weldedBy === null || draft.weldedBy === me?.id ? {} : { weldedBy: draft.weldedBy }),
-          deviceAt: new Date().toISOString(),
-          body: { ...body, circuitMOhm: machine.file.circuitMOhm, ...(after ? { after: after.record } : {}) },
-        },
-        photos,
-      );
-      forget();
-      forgetTexts(`trial/${seam.id}/`);
-      setPhotos([]);
-      setInsists(false);
-      if (sent) await navigate(`/trials/${sent.id}`);
-      else setWaits(true);
-    });
+    const went = await task.run(() =>
+      refused.watch(async () => {
+        const sent = await api.addTrial(
+          {
+            seamId: seam.id,
+            machineId: machine.id,
+            ...(seam.revision ? { revision: seam.revision.number } : {}),
+            ...(draft.weldedBy === null || draft.weldedBy === me?.id ? {} : { weldedBy: draft.weldedBy }),
+            deviceAt: new Date().toISOString(),
+            body: { ...body, circuitMOhm: machine.file.circuitMOhm, ...(after ? { after: after.record } : {}) },
+          },
+          { files: photos, replaces: refused.key },
+        );
+        refused.forget();
+        forget();
+        forgetTexts(`trial/${seam.id}/`);
+        setPhotos([]);
+        setInsists(false);
+        if (sent) await navigate(`/trials/${sent.id}`);
+        else setWaits(true);
+      }),
+    );
     if (went) window.scrollTo(0, 0);
   };
 

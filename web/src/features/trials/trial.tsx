@@ -350,8 +350,8 @@ function Forms({ trial }: { readonly trial: Trial }) {
                 disabled={why.trim() === '' || task.busy}
                 onClick={() =>
                   void task.run(async () => {
-                    await api.observe({ kind: 'withdrawal', body: { why }, corrects: trial.id });
-                    await navigate('/trials');
+                    if (await api.observe({ kind: 'withdrawal', body: { why }, corrects: trial.id }))
+                      await navigate('/trials');
                   })
                 }
               >

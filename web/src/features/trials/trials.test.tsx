@@ -18,7 +18,7 @@ import {
   TrialRecord,
   TrialView,
 } from './index.ts';
-import { presetFor } from './use-limits.ts';
+import { presetFor } from '../../sheet/use-limits.ts';
 
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 
@@ -70,6 +70,7 @@ function trial(n: number, change: Partial<Trial> = {}): Trial {
       timing: { seconds: 20, lengthMm: 150, by: 'helper' },
     },
     deviceAt: null,
+    correction: null,
     limits: presetFor(seam(), standardSite, usualLevel),
     plannedLegMm: 3.5,
     contentHash: null,

@@ -32,7 +32,8 @@ export interface RecordFormOptions<V extends FieldValues, Body, D, R> {
   readonly stored: (D & { readonly version: number }) | null;
   /** What stands in the fields for a stored record, or for a new one. */
   readonly values: (stored: D | null) => V;
-  readonly write: (body: Body, basedOn: number) => Promise<R>;
+  /** `confirmed`: questions of the server that the person has answered with yes. */
+  readonly write: (body: Body, basedOn: number, confirmed: readonly string[]) => Promise<R>;
   /** With what the server answered. */
   readonly onSaved: (saved: R) => void | Promise<void>;
 }
@@ -44,6 +45,11 @@ export interface RecordForm<V extends FieldValues, D> {
   readonly isChanged: boolean;
   /** What is wrong and stands at no field. */
   readonly problem: string | null;
+  /** What the server asks before it takes it; null: nothing. */
+  readonly question: string | null;
+  /** Saves what was asked about, all the same. */
+  readonly answerYes: () => Promise<void>;
+  readonly answerNo: () => void;
   /** Stored by somebody since this form was opened. */
   readonly conflict: (D & { readonly version: number }) | null;
   /** Saves; a change given with it counts only if it goes through. */
@@ -65,6 +71,11 @@ export function useRecordForm<V extends FieldValues, Body, D = never, R = unknow
   const secretNames = secret.join(' ');
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
+  const [asked, setAsked] = useState<{
+    readonly text: string;
+    readonly codes: readonly string[];
+    readonly change: Partial<V>;
+  } | null>(null);
   const [conflict, setConflict] = useState<(D & { readonly version: number }) | null>(null);
   // What was kept began from the version of its day: somebody may have saved since, and is then shown.
   const [basedOn, setBasedOn] = useState(() => keptVersion(recall(place)) ?? stored?.version ?? 0);
@@ -115,13 +126,14 @@ export function useRecordForm<V extends FieldValues, Body, D = never, R = unknow
     unitsShown.current = units;
   }, [units, reset, getValues, quantities]);
 
-  const send = async (version: number) => {
+  const send = async (version: number, change: Partial<V> = {}, confirmed: readonly string[] = []) => {
     setBusy(true);
     setProblem(null);
+    setAsked(null);
     try {
       const outcome = read(getValues());
       if (!outcome.ok) return false;
-      const saved = await write(outcome.value, version);
+      const saved = await write(outcome.value, version, confirmed);
       setConflict(null);
       keep(place, null);
       await onSaved(saved);
@@ -130,6 +142,8 @@ export function useRecordForm<V extends FieldValues, Body, D = never, R = unknow
       if (!(error instanceof ProblemError)) throw error;
       const current = error.problem.current as (D & { readonly version: number }) | undefined;
       if (error.kind === 'stale-version' && current) setConflict(current);
+      else if (error.kind === 'ask-first')
+        setAsked({ text: error.message, codes: (error.problem.issues ?? []).map(({ code }) => code), change });
       else {
         const issues = error.problem.issues ?? [];
         const elsewhere = issues.filter(({ path }) => !(path in labels));
@@ -149,12 +163,12 @@ export function useRecordForm<V extends FieldValues, Body, D = never, R = unknow
     }
   };
 
-  const submit = async (change: Partial<V> = {}) => {
+  const submit = async (change: Partial<V> = {}, confirmed: readonly string[] = []) => {
     const before = { ...getValues() };
     for (const [name, value] of Object.entries(change)) setValue(name as never, value as never);
     let wentThrough = false;
     await handleSubmit(async () => {
-      wentThrough = await send(basedOn);
+      wentThrough = await send(basedOn, change, confirmed);
     })();
     if (!wentThrough) for (const name of Object.keys(change)) setValue(name as never, before[name] as never);
   };
@@ -166,7 +180,12 @@ export function useRecordForm<V extends FieldValues, Body, D = never, R = unknow
     isChanged,
     problem,
     conflict,
-    submit,
+    question: asked?.text ?? null,
+    answerYes: async () => {
+      if (asked) await submit(asked.change, asked.codes);
+    },
+    answerNo: () => setAsked(null),
+    submit: (change) => submit(change),
     keepMine: async () => {
       if (!conflict || !(await trigger())) return;
       setBasedOn(conflict.version);

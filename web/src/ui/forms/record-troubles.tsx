@@ -17,7 +17,7 @@ export function RecordTroubles<V extends FieldValues, D>({
   /** Words for what a field holds, where that is a code. */
   readonly says?: Partial<Record<keyof V & string, (value: unknown) => string>>;
 }) {
-  const { conflict, problem, form, labels, valuesOf, keepMine, takeTheirs } = of;
+  const { conflict, problem, question, answerYes, answerNo, form, labels, valuesOf, keepMine, takeTheirs } = of;
   const root = form.formState.errors.root?.message ?? problem;
   const mine = form.getValues();
   const theirs = conflict && valuesOf(conflict);
@@ -33,6 +33,19 @@ export function RecordTroubles<V extends FieldValues, D>({
           <Notice level="refusal" word={word} urgent>
             {root}
           </Notice>
+        </Box>
+      )}
+      {question !== null && (
+        <Box role="alertdialog" aria-label={t('view.ui.a-question-first')} mt="3" display="grid" gap="2">
+          <Notice level="caution" word={t('view.ui.a-question-first')}>
+            {question}
+          </Notice>
+          <Box display="flex" gap="2" flexWrap="wrap">
+            <Action kind="main" disabled={of.busy} onClick={() => void answerYes()}>
+              {t('view.outbox.all-the-same')}
+            </Action>
+            <Action onClick={answerNo}>{t('view.today.leave-it')}</Action>
+          </Box>
         </Box>
       )}
       {theirs && (

@@ -2,8 +2,8 @@
 import type { SeamResource } from '@fox-tempo/contract';
 import { presetLimits, usualLevel, type AcceptanceLimits, type QualityLevel } from '@fox-tempo/core/trials';
 import type { Site } from '@fox-tempo/core/site';
-import { sheetOf } from '../../sheet/sheet.ts';
-import { siteOfSeam, useShopSite } from '../../sheet/plan-site.ts';
+import { sheetOf } from './sheet.ts';
+import { siteOfSeam, useShopSite } from './plan-site.ts';
 
 /** As the server judges: by the saved setting at its own site. */
 export function presetFor(seam: SeamResource, shop: Site, level: QualityLevel): AcceptanceLimits {

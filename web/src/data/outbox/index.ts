@@ -1,0 +1,12 @@
+export { useRefused } from './use-refused.ts';
+export type { Entry, EntryAuthor } from './entry.ts';
+export {
+  discardRecord,
+  observed,
+  RefusedRecord,
+  sendAgain,
+  sendWaiting,
+  waitingRecords,
+  watchOutbox,
+  type Observing,
+} from './outbox.ts';

@@ -1,0 +1,2 @@
+export { Waiting } from './waiting.tsx';
+export { WaitingLine } from './waiting-line.tsx';

@@ -166,7 +166,7 @@ export {
   shopSave,
 } from './people.ts';
 export { roleNames, roles, type Role } from './roles.ts';
-export { acts, may, mayGiveRole, mayKeepPerson, rights, states, type Act, type State } from './rights.ts';
+export { acts, may, mayGiveRole, mayKeepPerson, rights, states, type Act, type Right, type State } from './rights.ts';
 export {
   authorHeader,
   comesLate,

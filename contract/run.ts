@@ -30,6 +30,7 @@ export const runCreate = z.strictObject({
   body: runBody,
 });
 
+export const runStates = ['counts', 'held', 'released', 'scrapped', 'slip'] as const;
 export const runDecisions = ['released', 'scrapped', 'slip'] as const;
 export const runDecision = z
   .strictObject({
@@ -38,6 +39,8 @@ export const runDecision = z
     /** Only a slip needs none. */
     reason: z.string().trim().max(300).default(''),
     by: leadPin.optional(),
+    /** The state in which it was seen; left out: nothing was decided yet. */
+    seen: z.enum(runStates).optional(),
   })
   .superRefine(({ decision, reason }, context) => {
     if (decision !== 'slip' && reason.length < 3)
@@ -50,8 +53,6 @@ export const runDecision = z
         path: ['reason'],
       });
   });
-
-export const runStates = ['counts', 'held', 'released', 'scrapped', 'slip'] as const;
 
 export const run = z.object({
   id: z.uuid(),

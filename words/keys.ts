@@ -257,6 +257,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.runs.its-part-is-counted': { readonly number: SaidValue };
   readonly 'server.runs.order-is-for-another-part': { readonly number: SaidValue; readonly part: SaidValue };
   readonly 'server.runs.seconds-do-not-fit': { readonly planned: SaidValue; readonly seconds: SaidValue };
+  readonly 'server.runs.somebody-decided-meanwhile': { readonly by: SaidValue };
   readonly 'server.runs.there-is-no-run': { readonly id: SaidValue };
   readonly 'server.runs.there-is-nothing-to-decide': null;
   readonly 'server.seams.by-eye-only-is-not-enough': null;
@@ -2778,6 +2779,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.today.count-again': null;
   readonly 'view.today.count-it': null;
   readonly 'view.today.counting': null;
+  readonly 'view.today.counts-wait': { readonly count: number };
   readonly 'view.today.days-late': { readonly days: number };
   readonly 'view.today.dials-to-set': { readonly count: number };
   readonly 'view.today.done': null;
@@ -3329,4 +3331,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4599;
+export const sentenceCount = 4601;

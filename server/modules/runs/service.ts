@@ -5,6 +5,7 @@ import { phrase } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
+import { staleVersion } from '../../http/version.ts';
 import { requireMachine } from '../machines/service.ts';
 import { addObservation, lockObservation } from '../observations/repo.ts';
 import { lockOrder } from '../orders/repo.ts';
@@ -106,7 +107,7 @@ export async function recordRun(db: Database, key: string, asked: RunCreate, by:
 export async function decideRun(
   db: Database,
   id: string,
-  { decision, reason, by }: RunDecision,
+  { decision, reason, by, seen }: RunDecision,
   me: Pick<SignedIn, 'id' | 'role'>,
   device: Device,
 ): Promise<Run> {
@@ -124,6 +125,12 @@ export async function decideRun(
     // After the order, as whoever counts goes: two who decide at once come one after the other.
     await lockObservation(tx, id);
     const run = await requireRun(tx, id);
+    if (seen === undefined ? run.decision !== null : run.state !== seen)
+      throw staleVersion(
+        run,
+        { decision },
+        phrase('server.runs.somebody-decided-meanwhile', { by: run.decision?.by ?? run.recordedBy }),
+      );
     const counts = run.state === 'counts' || run.state === 'released';
     if (run.state === 'slip' || (decision !== 'slip' && run.state === 'counts'))
       throw refused('decision', 'not-possible', phrase('server.runs.there-is-nothing-to-decide'), decision);

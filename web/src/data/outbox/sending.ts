@@ -43,7 +43,12 @@ export interface Outbox {
 export function createOutbox(parts: OutboxParts): Outbox {
   const { storage, me, now, pass, alone, changed, say, isProblem } = parts;
 
-  const show = async () => changed(inOrder(await storage.all()));
+  let shown: readonly Entry[] = [];
+  const tell = (entries: readonly Entry[]) => {
+    shown = inOrder(entries);
+    changed(shown);
+  };
+  const show = async () => tell(await storage.all());
 
   async function refuse(entry: Entry, refused: Refusal): Promise<void> {
     await storage.put({ ...entry, refused });
@@ -100,6 +105,8 @@ export function createOutbox(parts: OutboxParts): Outbox {
   return {
     load: show,
     async add(entry, replaces) {
+      // Seen at once: a tap that seems to do nothing is made again.
+      tell([...shown, entry]);
       await storage.put(entry);
       if (replaces !== undefined) await storage.remove(replaces);
       await show();

@@ -122,7 +122,7 @@ describe('bench mode', () => {
     });
     fireEvent.click(screen.getByRole('button', { name: 'Never welded: take it back' }));
     expect(await screen.findByText('Taken back')).toBeTruthy();
-    expect(posted(calls)[1]?.body).toEqual({ decision: 'slip', reason: '' });
+    expect(posted(calls)[1]?.body).toEqual({ decision: 'slip', reason: '', seen: 'counts' });
   });
 
   it('says why a part is held and asks a lead hand; waits on the device while the server is away', async () => {
@@ -133,7 +133,7 @@ describe('bench mode', () => {
     cleanup();
     await open({ run: new TypeError('gone') });
     fireEvent.click(screen.getByRole('button', { name: 'Welded: log it' }));
-    expect(await screen.findByText(/weld waits for the connection/)).toBeTruthy();
+    expect(await screen.findByText(/1 record waits to be sent/)).toBeTruthy();
   });
 
   it('records each tick as evidence of how the dial stands, and takes it back when it is unticked', async () => {

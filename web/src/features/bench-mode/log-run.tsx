@@ -23,6 +23,7 @@ import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
+import { WaitingLine } from '../waiting/index.ts';
 import { DecideRun } from '../runs/index.ts';
 import { useRefused } from '../../data/outbox/index.ts';
 import { DialReading } from '../machines/index.ts';
@@ -108,6 +109,9 @@ export function LogRun({
           <Outcome run={last} order={order} onDecided={setLast} />
         </Box>
       )}
+      <Box mb="2">
+        <WaitingLine />
+      </Box>
       {task.problem !== null && (
         <Box mb="2">
           <Notice level="refusal" urgent>
@@ -316,7 +320,9 @@ function SlipBack({ run, onDecided }: { readonly run: Run; readonly onDecided: (
         kind="quiet"
         disabled={task.busy}
         onClick={() =>
-          void task.run(async () => onDecided(await api.decideRun(run.id, { decision: 'slip', reason: '' })))
+          void task.run(async () =>
+            onDecided(await api.decideRun(run.id, { decision: 'slip', reason: '', seen: run.state })),
+          )
         }
       >
         {t('view.bench-mode.never-welded-take-back')}

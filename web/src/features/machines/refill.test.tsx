@@ -50,7 +50,12 @@ describe('a bottle changed for another of its kind', () => {
 
   it('that failed half way goes on where it stopped: what is off already is not taken off again', async () => {
     let refuses = true;
-    const refusal = { type: '/problems/busy', title: 'The shop is busy', status: 503, detail: 'The shop is busy' };
+    const refusal = {
+      type: '/problems/not-allowed',
+      title: 'The shop is busy',
+      status: 403,
+      detail: 'The shop is busy',
+    };
     const { calls } = await open({
       'GET /api/stock': { cylinders: [mix, full], spools: [] },
       'PUT /api/stock/cylinders/mix': mix,

@@ -47,7 +47,9 @@ export function DecideRun({ run, onDecided }: { readonly run: Run; readonly onDe
               kind="main"
               disabled={task.busy || reason.trim().length < 3}
               onClick={() =>
-                void task.run(async () => onDecided(await api.decideRun(run.id, { decision, reason: reason.trim() })))
+                void task.run(async () =>
+                  onDecided(await api.decideRun(run.id, { decision, reason: reason.trim(), seen: run.state })),
+                )
               }
             >
               {decisionNames[decision]}
@@ -64,7 +66,9 @@ export function DecideRun({ run, onDecided }: { readonly run: Run; readonly onDe
           act={decisionNames[decision]}
           task={task}
           onSend={(by, why) =>
-            void task.run(async () => onDecided(await api.decideRun(run.id, { decision, reason: why, by })))
+            void task.run(async () =>
+              onDecided(await api.decideRun(run.id, { decision, reason: why, by, seen: run.state })),
+            )
           }
         />
       )}

@@ -74,7 +74,11 @@ describe('production', () => {
     fireEvent.change(screen.getByLabelText('Why'), { target: { value: 'wrong gas' } });
     fireEvent.click(act);
     expect(await screen.findByText('Ilse Brandokor: wrong gas')).toBeTruthy();
-    expect(calls.find(({ method }) => method === 'POST')?.body).toEqual({ decision: 'scrapped', reason: 'wrong gas' });
+    expect(calls.find(({ method }) => method === 'POST')?.body).toEqual({
+      decision: 'scrapped',
+      reason: 'wrong gas',
+      seen: 'held',
+    });
   });
 
   it('asks a welder for a lead hand’s PIN', async () => {

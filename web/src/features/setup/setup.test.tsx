@@ -64,10 +64,10 @@ describe('the set-up walk', () => {
   it('keeps the ticks when writing down fails, and says why', async () => {
     await open(threaded({ gas: 'C1' }), {
       'PUT /api/machines/rowan/standing': {
-        type: '/problems/database-away',
-        title: 'The store is away',
-        status: 503,
-        detail: 'Try later.',
+        type: '/problems/not-allowed',
+        title: 'This is for another role',
+        status: 403,
+        detail: 'Ask a lead hand.',
       },
     });
     for (const box of screen.getAllByRole('checkbox').filter((one) => one.closest('ol'))) fireEvent.click(box);

@@ -1,8 +1,9 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
-import { cleanup, fireEvent, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen } from '@testing-library/react';
 import { ErrorPage } from '../../app/error-page.tsx';
 import { daysUntil, shopDay } from '../../lib/time.ts';
 import { answerFetch, hazel, order, parts, rowan, seam, shopState, spec, stock } from '../../testing/shop.ts';
+import { sendWaiting } from '../../data/outbox/index.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';
 import { loadSeamList, SeamList } from '../seams/index.ts';
 import { loadToday, Today } from './index.ts';
@@ -76,7 +77,7 @@ describe('Today', () => {
     expect((await screen.findByRole('alert')).textContent).toContain('Not counted.');
   });
 
-  it('says that a lost answer is not known, and sends it again under the same key', async () => {
+  it('says that a count waits on the device, and sends it again under the same key', async () => {
     const keys: (string | undefined)[] = [];
     const table: Record<string, unknown> = {
       'GET /api/orders': page([order()]),
@@ -92,10 +93,10 @@ describe('Today', () => {
     }) as typeof fetch;
     const tap = () => fireEvent.click(screen.getByRole('button', { name: 'One more Cart frame done' }));
     tap();
-    expect((await screen.findByRole('alert')).textContent).toMatch(/Not known whether it was counted.*counts once/);
+    expect((await screen.findByText(/1 count waits on this device/)).getAttribute('role')).toBe('status');
     table['POST /api/orders/o1/done'] = { order: order({ done: 6 }), drawn: [] };
     table['GET /api/orders'] = page([order({ done: 6 })]);
-    tap();
+    await act(() => sendWaiting());
     expect(await screen.findByRole('img', { name: '6 of 12 done' })).toBeTruthy();
     table['GET /api/orders'] = page([order({ done: 7 })]);
     tap();

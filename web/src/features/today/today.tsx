@@ -5,11 +5,14 @@ import { Box, Heading } from '@chakra-ui/react';
 import type { CountQuestion, Order, SeamResource, ShopState } from '@fox-tempo/contract';
 import { fillerOf, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { useState } from 'react';
-import { Link, useLoaderData, useRevalidator } from 'react-router';
+import { Link, useLoaderData } from 'react-router';
+import { useStore } from 'zustand';
 import { api } from '../../data/api.ts';
+import { useKept, useKeptList } from '../../data/queries.ts';
 import { daysUntil, shopDate, todayInWords } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
+import { waitingRecords } from '../../data/outbox/index.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
@@ -32,17 +35,18 @@ export async function loadToday({ request }: { request: Request }) {
     api.stock(request.signal),
     api.shop(request.signal),
   ]);
-  return {
-    shop,
-    orders: orders.filter((order) => !order.closed),
-    machines: machines.filter((machine) => !machine.retired),
-    seams,
-    stock,
-  };
+  return { shop, orders, machines, seams, stock };
 }
 
 export function Today() {
-  const { shop, orders, machines, seams, stock } = useLoaderData<Awaited<ReturnType<typeof loadToday>>>();
+  const loaded = useLoaderData<Awaited<ReturnType<typeof loadToday>>>();
+  const { shop } = loaded;
+  const [allOrders] = useKeptList('orders', loaded.orders);
+  const [allMachines] = useKeptList('machines', loaded.machines);
+  const [seams] = useKeptList('seams', loaded.seams);
+  const [stock] = useKept('stock', loaded.stock);
+  const orders = allOrders.filter((order) => !order.closed);
+  const machines = allMachines.filter((machine) => !machine.retired);
   return (
     <>
       <PageHead title={t('view.app.today')} line={todayInWords()}>
@@ -225,12 +229,17 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
 /** One tap a part: the order counts up, gas and wire count down; the same tap back when it was a slip. */
 function PartDone({ order }: { readonly order: Order }) {
   const task = useTask();
-  const { revalidate } = useRevalidator();
   const count = (by: number, confirmed?: readonly CountQuestion[]) =>
     void task.run(async () => {
       await api.partsDone(order.id, { count: by, ...(confirmed ? { confirmed: [...confirmed] } : {}) });
-      await revalidate();
     });
+  const waits = useStore(
+    waitingRecords,
+    ({ entries }) =>
+      entries.filter(
+        ({ name, params, refused }) => name === 'partsDone' && params['id'] === order.id && refused === null,
+      ).length,
+  );
   const asked = task.error?.kind === 'ask-first' ? (task.error.problem.issues ?? []) : null;
   return (
     <Box display="flex" gap="1" alignItems="center" flexWrap="wrap" justifyContent="flex-end">
@@ -251,6 +260,11 @@ function PartDone({ order }: { readonly order: Order }) {
       >
         {t('view.today.take-one-back-2')}
       </Action>
+      {waits > 0 && !task.busy && (
+        <Box role="status" color="ochre" fontSize="13px" flexBasis="100%" textAlign="right">
+          {t('view.today.counts-wait', { count: waits })}
+        </Box>
+      )}
       {asked && (
         <Box role="alertdialog" aria-label={t('view.today.question-first')} flexBasis="100%" display="grid" gap="2">
           <Notice level="caution" word={t('view.today.question-first')}>
@@ -270,10 +284,8 @@ function PartDone({ order }: { readonly order: Order }) {
       )}
       {task.problem !== null && !asked && (
         <Box role="alert" color="crimson" fontSize="13px">
-          {task.error?.kind === 'unreachable'
-            ? t('view.today.not-known-whether-it-was')
-            : t('view.today.not-counted-2')}
-          {task.error?.kind === 'unreachable' ? task.error.message : task.problem}
+          {t('view.today.not-counted-2')}
+          {task.problem}
         </Box>
       )}
     </Box>

@@ -17,7 +17,7 @@ function PartForm({
   write,
   onSaved = () => undefined,
 }: {
-  write: (body: unknown, on: number) => Promise<unknown>;
+  write: (body: unknown, on: number, confirmed: readonly string[]) => Promise<unknown>;
   onSaved?: () => void;
 }) {
   const record = useRecordForm({
@@ -50,7 +50,9 @@ afterEach(cleanup);
 
 describe('a form of one record', () => {
   it('says at the field what the contract finds wrong, by the field’s own label, and sends nothing', async () => {
-    const write = jest.fn<(body: unknown, on: number) => Promise<unknown>>(() => Promise.resolve());
+    const write = jest.fn<(body: unknown, on: number, confirmed: readonly string[]) => Promise<unknown>>(() =>
+      Promise.resolve(),
+    );
     show(<PartForm write={write} />);
     type('  ');
     await press('Save');
@@ -60,7 +62,9 @@ describe('a form of one record', () => {
   });
 
   it('keeps what is typed over a reload, and nothing once it is saved or is as it was', async () => {
-    const write = jest.fn<(body: unknown, on: number) => Promise<unknown>>(() => Promise.resolve());
+    const write = jest.fn<(body: unknown, on: number, confirmed: readonly string[]) => Promise<unknown>>(() =>
+      Promise.resolve(),
+    );
     show(<PartForm write={write} />);
     type('Rail, left');
     await waitFor(() => expect(localStorage.getItem('fox-tempo/form/test/rail')).toContain('Rail, left'));
@@ -68,7 +72,7 @@ describe('a form of one record', () => {
     show(<PartForm write={write} />);
     expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('Rail, left');
     await press('Save');
-    expect(write).toHaveBeenCalledWith({ name: 'Rail, left', about: '', retired: false }, 3);
+    expect(write).toHaveBeenCalledWith({ name: 'Rail, left', about: '', retired: false }, 3, []);
     expect(localStorage.getItem('fox-tempo/form/test/rail')).toBeNull();
     type('Rail');
     await waitFor(() => expect(localStorage.getItem('fox-tempo/form/test/rail')).toBeNull());
@@ -79,16 +83,18 @@ describe('a form of one record', () => {
       'fox-tempo/form/test/rail',
       JSON.stringify({ keptAt: 1, value: { name: 'Rail, left', about: '', retired: false, basedOn: 2 } }),
     );
-    const write = jest.fn<(body: unknown, on: number) => Promise<unknown>>(() => Promise.resolve());
+    const write = jest.fn<(body: unknown, on: number, confirmed: readonly string[]) => Promise<unknown>>(() =>
+      Promise.resolve(),
+    );
     show(<PartForm write={write} />);
     await press('Save');
-    expect(write).toHaveBeenCalledWith({ name: 'Rail, left', about: '', retired: false }, 2);
+    expect(write).toHaveBeenCalledWith({ name: 'Rail, left', about: '', retired: false }, 2, []);
   });
 
   it('shows both versions where somebody saved in between, and saves mine over theirs on theirs', async () => {
     const theirs = { ...rail, name: 'Rail of the cart', version: 5 };
     const write = jest
-      .fn<(body: unknown, on: number) => Promise<unknown>>()
+      .fn<(body: unknown, on: number, confirmed: readonly string[]) => Promise<unknown>>()
       .mockRejectedValueOnce(stale(theirs))
       .mockResolvedValue(undefined);
     show(<PartForm write={write} />);
@@ -98,13 +104,13 @@ describe('a form of one record', () => {
     expect(both.textContent).toContain('Rail of the cart');
     expect(both.textContent).toContain('Rail, left');
     await press('Save mine over it');
-    expect(write).toHaveBeenLastCalledWith({ name: 'Rail, left', about: '', retired: false }, 5);
+    expect(write).toHaveBeenLastCalledWith({ name: 'Rail, left', about: '', retired: false }, 5, []);
   });
 
   it('takes theirs into the fields, and the next save stands on it', async () => {
     const theirs = { ...rail, name: 'Rail of the cart', version: 5 };
     const write = jest
-      .fn<(body: unknown, on: number) => Promise<unknown>>()
+      .fn<(body: unknown, on: number, confirmed: readonly string[]) => Promise<unknown>>()
       .mockRejectedValueOnce(stale(theirs))
       .mockResolvedValue(undefined);
     show(<PartForm write={write} />);
@@ -114,12 +120,12 @@ describe('a form of one record', () => {
     expect(screen.getByLabelText<HTMLInputElement>('Name').value).toBe('Rail of the cart');
     type('Rail of the cart, left');
     await press('Save');
-    expect(write).toHaveBeenLastCalledWith({ name: 'Rail of the cart, left', about: '', retired: false }, 5);
+    expect(write).toHaveBeenLastCalledWith({ name: 'Rail of the cart, left', about: '', retired: false }, 5, []);
   });
 
   it('a change that comes with the act counts only if it goes through', async () => {
     const write = jest
-      .fn<(body: unknown, on: number) => Promise<unknown>>()
+      .fn<(body: unknown, on: number, confirmed: readonly string[]) => Promise<unknown>>()
       .mockRejectedValueOnce(
         new ProblemError('unreachable', { type: 'about:blank', title: 'Away', status: 0, detail: 'No answer.' }),
       );

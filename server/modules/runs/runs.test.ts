@@ -141,7 +141,9 @@ describe('a production weld', () => {
       decision: { by: 'Ilse Brandokor', reason: 'bend test passed' },
     });
     expect((await orderNow(order.id)).done).toBe(1);
-    await decide(run, { decision: 'slip', reason: 'never welded', by: leadPin }).expect(422);
+    // Its part is counted by now; and whoever did not see the release hears of it first.
+    await decide(run, { decision: 'slip', reason: 'never welded', by: leadPin }).expect(412);
+    await decide(run, { decision: 'slip', reason: 'never welded', by: leadPin, seen: 'released' }).expect(422);
     expect((await get<{ items: Run[] }>(`/runs?order=${order.id}&state=released`)).items.map(({ id }) => id)).toContain(
       run.id,
     );
@@ -161,7 +163,7 @@ describe('a production weld', () => {
       state: 'slip',
     });
     expect(await spoolKg(spool.id)).toBeCloseTo(10, 6);
-    await decide(run, { decision: 'slip', reason: 'tapped twice' }).expect(422);
+    await decide(run, { decision: 'slip', reason: 'tapped twice', seen: 'slip' }).expect(422);
   });
 
   it('is refused with the field named: odd seconds, another part’s order, an unknown spool or revision', async () => {

@@ -3,7 +3,6 @@ export type { Entry, EntryAuthor } from './entry.ts';
 export {
   discardRecord,
   observed,
-  RefusedRecord,
   sendAgain,
   sendWaiting,
   waitingRecords,

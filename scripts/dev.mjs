@@ -11,7 +11,7 @@ import { takeStartLock } from './lib/start-lock.mjs';
 
 async function main() {
   const folder = process.env.FOX_TEMPO_DATA || join(root, 'data');
-  const lock = takeStartLock(folder);
+  const lock = await takeStartLock(folder);
   await ensurePackages();
   await ensurePostgres();
   const cluster = await openCluster({ folder });
@@ -27,7 +27,7 @@ async function main() {
   vite.once('exit', async () => {
     await server.stop();
     cluster.stop();
-    lock.release();
+    await lock.release();
   });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => vite.kill('SIGTERM'));
 }

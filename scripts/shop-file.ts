@@ -59,7 +59,7 @@ async function restore(path: string | undefined) {
     say(`Restored ${shop}; every table equals the backup`);
     return;
   }
-  const lock = takeStartLock(folder);
+  const lock = await takeStartLock(folder);
   const cluster = await openCluster({ folder });
   try {
     const stamp = new Date().toISOString().slice(0, 19).replace(/[-:T]/g, '');
@@ -75,7 +75,7 @@ async function restore(path: string | undefined) {
     );
   } finally {
     cluster.stop();
-    lock.release();
+    await lock.release();
   }
 }
 

@@ -68,7 +68,7 @@ async function main() {
   const options = readOptions();
   const folder = process.env.FOX_TEMPO_DATA || join(root, 'data');
   const outside = process.env.DATABASE_URL || undefined;
-  const lock = takeStartLock(folder);
+  const lock = await takeStartLock(folder);
   let cluster;
   let server;
   let endWatch;
@@ -154,7 +154,7 @@ async function main() {
     endWatch?.();
     await server?.stop();
     cluster?.stop();
-    lock.release();
+    await lock.release();
   }
 }
 

@@ -2708,6 +2708,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.retired-2': null;
   readonly 'view.shop.revision': { readonly revision: SaidValue; readonly text: SaidValue };
   readonly 'view.shop.role': null;
+  readonly 'view.shop.sent-by': { readonly sentBy: SaidValue };
   readonly 'view.shop.set': null;
   readonly 'view.shop.set-the-pin': null;
   readonly 'view.shop.shop-and-backup': null;
@@ -3331,4 +3332,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4601;
+export const sentenceCount = 4602;

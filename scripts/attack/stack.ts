@@ -71,7 +71,11 @@ export class Stack {
 
   async signIn(personId = 'ilse-brandokor'): Promise<void> {
     const answer = await this.ask('POST', '/session/demo', { personId });
-    this.cookie = answer.headers.getSetCookie().find((one) => one.startsWith('tempo='))?.split(';')[0] ?? '';
+    this.cookie =
+      answer.headers
+        .getSetCookie()
+        .find((one) => one.startsWith('tempo='))
+        ?.split(';')[0] ?? '';
   }
 
   sessionHeader(): Record<string, string> {

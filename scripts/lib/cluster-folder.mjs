@@ -26,7 +26,8 @@ export function judgeFolder(folder) {
   const hasControl = existsSync(join(data, 'global', 'pg_control'));
   if (!hasVersion && !hasControl) return 'half-made';
   if (!hasVersion) return 'no-version';
-  return existsSync(passwordFile) ? 'whole' : 'no-password';
+  // An empty file is as good as none: a full disk leaves one.
+  return existsSync(passwordFile) && readFileSync(passwordFile, 'utf8').trim() !== '' ? 'whole' : 'no-password';
 }
 
 /** Throws what a person can do about a cluster that lost a file. */
@@ -34,7 +35,7 @@ export function refuseDamaged(folder, state) {
   const { data, passwordFile } = clusterPaths(folder);
   const lost = state === 'no-password' ? passwordFile : join(data, 'PG_VERSION');
   throw new Refusal(
-    `${lost} is missing, but ${data} holds a shop's data. Nothing was touched.\n` +
+    `${lost} is missing or empty, but ${data} holds a shop's data. Nothing was touched.\n` +
       'Put the file back from a copy, or let Fox Tempo write a new one (the data stay):\n\n    npm start -- --mend\n',
   );
 }

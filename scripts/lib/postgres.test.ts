@@ -41,7 +41,10 @@ afterAll(() => {
 describe('a cluster with data in it', () => {
   it('that lost its password is refused and kept, and mended on request', async () => {
     rmSync(file('pg-password'));
-    await expect(open()).rejects.toThrow(/pg-password is missing.*Nothing was touched[\s\S]*--mend/);
+    await expect(open()).rejects.toThrow(/pg-password is missing or empty/);
+    // What a full disk leaves.
+    writeFileSync(file('pg-password'), '');
+    await expect(open()).rejects.toThrow(/pg-password is missing or empty.*Nothing was touched[\s\S]*--mend/);
     expect(existsSync(file('pg', 'global', 'pg_control'))).toBe(true);
     expect(await rowsKept({ mend: true })).toBe('2');
     expect(await rowsKept()).toBe('2');

@@ -2,21 +2,22 @@
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { Command } from 'cmdk';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useRef } from 'react';
+import { useStore } from 'zustand';
 import { useNavigate } from 'react-router';
 import { useDoorList } from '../../data/queries.ts';
 import { lookUp } from '../../lib/glossary.ts';
 import { toggleTheme, toggleUnits } from '../../lib/reading.ts';
 import { inputLook } from '../../ui/field.tsx';
 import { found, itemsOf, type FindItem } from './find-items.ts';
-import { closeOverlay, openOverlay } from './overlay.ts';
+import { closeOverlay, openOverlay, overlay, search } from './overlay.ts';
 import { Sheet } from './sheet.tsx';
 
 const groups = [t('view.app.views'), t('view.app.seams'), t('view.app.machines'), t('view.finding.acts')] as const;
 
 export function Find() {
   const navigate = useNavigate();
-  const [typed, setTyped] = useState('');
+  const typed = useStore(overlay, (state) => state.searched);
   const field = useRef<HTMLInputElement>(null);
   const { data: seams = [] } = useDoorList('seams');
   const { data: machines = [] } = useDoorList('machines');
@@ -65,7 +66,7 @@ export function Find() {
           <Command.Input
             ref={field}
             value={typed}
-            onValueChange={setTyped}
+            onValueChange={search}
             placeholder={t('view.finding.seam-part-machine-view-wire')}
           />
         </Box>

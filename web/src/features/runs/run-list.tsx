@@ -163,7 +163,7 @@ function Row({
   return (
     <>
       <tr>
-        <Cell>{shopTime(run.at)}</Cell>
+        <Cell>{shopTime(run.deviceAt ?? run.at)}</Cell>
         <Cell>
           <Link to={`/seams/${run.seamId}`}>{run.seamName}</Link>
           <Box fontSize="12.5px" color="quiet">
@@ -172,7 +172,14 @@ function Row({
         </Cell>
         <Cell>{run.orderNumber ?? '–'}</Cell>
         <Cell>{run.machineName}</Cell>
-        <Cell>{run.weldedBy}</Cell>
+        <Cell>
+          {run.weldedBy}
+          {run.sentBy !== null && (
+            <Box fontSize="12.5px" color="quiet">
+              {t('view.shop.sent-by', { sentBy: run.sentBy })}
+            </Box>
+          )}
+        </Cell>
         <Cell>
           {loaded
             ? `${tell(fillerOf(loaded.filler).name)}, ${tell(wireSizeLabel(loaded.diameterMm))} · ${tell(gasName(loaded.gas))}`

@@ -4,6 +4,7 @@ import { Box } from '@chakra-ui/react';
 import type { Observation } from '@fox-tempo/contract';
 import { useCallback, useEffect, useState } from 'react';
 import { api, ProblemError } from '../../data/api.ts';
+import { useDoorList } from '../../data/queries.ts';
 import { shopTime } from '../../lib/time.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
@@ -47,6 +48,16 @@ export function Record() {
     void load(kind, null, leaving.signal);
     return () => leaving.abort();
   }, [kind, load]);
+  const { data: machines = [] } = useDoorList('machines');
+  const { data: seams = [] } = useDoorList('seams');
+  const whereOf = ({ machineId, seamId }: Observation) =>
+    [
+      machines.find(({ id }) => id === machineId)?.file.name ?? machineId,
+      // One that is off the list has only its id here.
+      seams.find(({ id }) => id === seamId)?.spec.name ?? seamId,
+    ]
+      .filter((one) => one !== null)
+      .join(', ');
   const current = loaded?.of === kind ? loaded : null;
   return (
     <Panel title={t('view.finding.record')}>
@@ -88,16 +99,17 @@ export function Record() {
             <tbody>
               {current.rows.map((row) => (
                 <tr key={row.id}>
-                  <Cell whiteSpace="nowrap">{shopTime(row.at)}</Cell>
+                  <Cell whiteSpace="nowrap">{shopTime(row.deviceAt ?? row.at)}</Cell>
                   <Cell head>{kindNames[row.kind]}</Cell>
                   <Cell>
                     {observationLine(row)}
                     {row.corrects === null ? '' : t('view.shop.a-correction')}
                   </Cell>
-                  <Cell color="quiet">{[row.machineId, row.seamId].filter((one) => one !== null).join(', ')}</Cell>
+                  <Cell color="quiet">{whereOf(row)}</Cell>
                   <Cell>
                     {row.recordedBy}
                     {row.weldedBy === null ? '' : t('view.shop.welded-by', { weldedBy: row.weldedBy })}
+                    {row.sentBy === null ? '' : `, ${t('view.shop.sent-by', { sentBy: row.sentBy })}`}
                   </Cell>
                 </tr>
               ))}

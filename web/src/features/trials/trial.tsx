@@ -10,7 +10,7 @@ import { useState } from 'react';
 import { Link, useLoaderData, useNavigate, useParams } from 'react-router';
 import { api, trialRecordAddress } from '../../data/api.ts';
 import { useDoor, useDoorList } from '../../data/queries.ts';
-import { useMay } from '../../lib/session.ts';
+import { useMay, useMe } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { useSettings } from '../../lib/settings.ts';
@@ -56,7 +56,7 @@ function OneTrial({ trial, machine }: { readonly trial: Trial; readonly machine:
         line={t('view.trials.by-on-at', {
           welder: trial.weldedBy,
           machine: trial.machineName,
-          at: shopTime(trial.at),
+          at: shopTime(trial.deviceAt ?? trial.at),
           revision: trial.revision,
         })}
         trail={[
@@ -321,7 +321,9 @@ function WhatWasSeen({ trial: { body } }: { readonly trial: Trial }) {
 
 /** Corrections and taking back: further rows of the record, nothing is rewritten. */
 function Forms({ trial }: { readonly trial: Trial }) {
-  const may = useMay('observe');
+  const me = useMe();
+  const isOwn = me?.id === trial.weldedById || me?.name === trial.recordedBy;
+  const may = useMay('correctTrial', ...(isOwn ? [] : (['anothers'] as const)));
   const task = useTask();
   const navigate = useNavigate();
   const [why, setWhy] = useState<string | null>(null);
@@ -330,7 +332,14 @@ function Forms({ trial }: { readonly trial: Trial }) {
     <Box display="grid" gap="2">
       {trial.corrected.length > 0 && (
         <Box fontSize="13px" color="quiet">
-          {t('view.trials.corrected-times', { count: trial.corrected.length })}
+          {t('view.trials.corrected-times', { count: trial.corrected.length })}{' '}
+          {trial.correction &&
+            [
+              t('view.outbox.by-at', { by: trial.correction.by, at: shopTime(trial.correction.at) }),
+              trial.correction.why,
+            ]
+              .filter((one) => one !== '')
+              .join(': ')}
         </Box>
       )}
       {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}

@@ -12,6 +12,7 @@ import {
   timers,
   type AcceptanceLimits,
 } from '@fox-tempo/core/trials';
+import { gunRanges } from '@fox-tempo/core/plan';
 import { z } from 'zod';
 import {
   closed,
@@ -78,6 +79,13 @@ export const trialBody = z.strictObject({
   stamp: text(40).optional(),
   plateC: ranged('partC').optional(),
   hand: closed(handPatterns).optional(),
+  /** As the gun was held: from the lower plate, and along the seam, plus pushes. */
+  gun: z
+    .strictObject({
+      workDeg: z.number().min(gunRanges.workDeg[0]).max(gunRanges.workDeg[1]),
+      travelDeg: z.number().min(gunRanges.travelDeg[0]).max(gunRanges.travelDeg[1]),
+    })
+    .optional(),
   ticked: z.array(closed(stepKinds)).max(stepKinds.length).optional(),
   timing: trialTiming.optional(),
   measured: trialMeasured.default({}),

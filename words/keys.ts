@@ -2250,6 +2250,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seam-frame.both-changed-it': null;
   readonly 'view.seam-frame.both-say-the-same': null;
   readonly 'view.seam-frame.bring-it-back': null;
+  readonly 'view.seam-frame.comes-next': null;
   readonly 'view.seam-frame.dial-card': null;
   readonly 'view.seam-frame.edited-draft-kept-here': { readonly stored: SaidValue };
   readonly 'view.seam-frame.go-on-with-this-one': null;
@@ -2260,6 +2261,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seam-frame.not-to-be-had': null;
   readonly 'view.seam-frame.nothing-of-either-is-lost': null;
   readonly 'view.seam-frame.off-the-list': null;
+  readonly 'view.seam-frame.optional': null;
   readonly 'view.seam-frame.redo': null;
   readonly 'view.seam-frame.redo-ctrl-shift-z': null;
   readonly 'view.seam-frame.save-both-together-as-the': null;
@@ -2296,6 +2298,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.a-root-gap-of-is': { readonly short2: SaidValue };
   readonly 'view.seams.a-seam-belongs-to-a': null;
   readonly 'view.seams.a-seam-needs-a-name': null;
+  readonly 'view.seams.add-a-part': null;
   readonly 'view.seams.against-single-pulse-at-the': { readonly singlePower: SaidValue };
   readonly 'view.seams.another-leg': null;
   readonly 'view.seams.arc-time': null;
@@ -2529,11 +2532,18 @@ export interface Sentences extends CoreSentences {
   readonly 'view.setup.what-is-loaded-what-is': null;
   readonly 'view.setup.wire-end-to-tip': null;
   readonly 'view.sheet.a-field-holds-something-that': null;
+  readonly 'view.sheet.all-right-save': null;
   readonly 'view.sheet.another-tab-of-this-browser': null;
   readonly 'view.sheet.as-the-joint-wants': null;
   readonly 'view.sheet.as-they-are': null;
   readonly 'view.sheet.as-usual': null;
+  readonly 'view.sheet.assumed': null;
+  readonly 'view.sheet.assumed-gap': null;
+  readonly 'view.sheet.assumed-gas': null;
+  readonly 'view.sheet.assumed-position': null;
+  readonly 'view.sheet.assumed-wire': null;
   readonly 'view.sheet.beat': { readonly frequency: SaidValue };
+  readonly 'view.sheet.confirm-assumed': { readonly name: SaidValue; readonly value: SaidValue };
   readonly 'view.sheet.gap': null;
   readonly 'view.sheet.groove-angle': null;
   readonly 'view.sheet.gun-angles': null;
@@ -2544,6 +2554,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sheet.leg-asked': null;
   readonly 'view.sheet.length': null;
   readonly 'view.sheet.no': null;
+  readonly 'view.sheet.nobody-has-said-this-yet': null;
   readonly 'view.sheet.nothing-is-changed': null;
   readonly 'view.sheet.other-tab': null;
   readonly 'view.sheet.own': null;
@@ -2551,6 +2562,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sheet.pulse-only': null;
   readonly 'view.sheet.reach': { readonly ctwd: SaidValue };
   readonly 'view.sheet.root-face': null;
+  readonly 'view.sheet.save-what-is-assumed': null;
   readonly 'view.sheet.somebody-saved-in-between-choose': null;
   readonly 'view.sheet.stiffness': { readonly stiffness: SaidValue };
   readonly 'view.sheet.the-arc-is-to': null;
@@ -2773,6 +2785,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.simulated.simulated-arc': null;
   readonly 'view.simulated.simulating-one-second-of-arc': { readonly share: SaidValue };
   readonly 'view.simulated.to': null;
+  readonly 'view.today.add-an-order': null;
   readonly 'view.today.all-stock': null;
   readonly 'view.today.and-more': { readonly more: SaidValue };
   readonly 'view.today.as-it-stands': null;
@@ -2782,6 +2795,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.today.counting': null;
   readonly 'view.today.counts-wait': { readonly count: number };
   readonly 'view.today.days-late': { readonly days: number };
+  readonly 'view.today.describe-a-machine': null;
   readonly 'view.today.dials-to-set': { readonly count: number };
   readonly 'view.today.done': null;
   readonly 'view.today.due-in-days': { readonly days: number };
@@ -2793,6 +2807,7 @@ export interface Sentences extends CoreSentences {
     readonly quantity: SaidValue;
   };
   readonly 'view.today.enough-for-five-parts-and': null;
+  readonly 'view.today.enter-cylinders-and-spools': null;
   readonly 'view.today.every-seam-has-a-setting': null;
   readonly 'view.today.gas-and-wire-on-the': null;
   readonly 'view.today.gb-are-left-where-the': { readonly diskFreeBytes: SaidValue };
@@ -2805,7 +2820,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.today.nobody-has-entered-what-is': null;
   readonly 'view.today.not-counted': null;
   readonly 'view.today.not-counted-2': null;
+  readonly 'view.today.not-in-stock': null;
   readonly 'view.today.not-known-whether-it-was': null;
+  readonly 'view.today.nothing-connected': null;
   readonly 'view.today.nothing-for-it': null;
   readonly 'view.today.nothing-to-change': null;
   readonly 'view.today.of': { readonly quantity: SaidValue };
@@ -2828,6 +2845,7 @@ export interface Sentences extends CoreSentences {
     readonly filler: SaidValue;
     readonly number: SaidValue;
   };
+  readonly 'view.today.seams-need-it': { readonly count: number };
   readonly 'view.today.seams-of': { readonly partName: SaidValue };
   readonly 'view.today.slot': { readonly slot: SaidValue };
   readonly 'view.today.take-one-back': { readonly partName: SaidValue };
@@ -2837,19 +2855,34 @@ export interface Sentences extends CoreSentences {
   readonly 'view.today.to-look-at': null;
   readonly 'view.today.waits-for-a-setting': null;
   readonly 'view.today.wire-and-gas-stay': null;
+  readonly 'view.tour.a-machine': null;
+  readonly 'view.tour.a-machine-why': null;
+  readonly 'view.tour.a-part': null;
+  readonly 'view.tour.a-part-why': null;
+  readonly 'view.tour.a-seam': null;
+  readonly 'view.tour.a-seam-why': null;
   readonly 'view.tour.by-metal-thickness-joint-and': null;
+  readonly 'view.tour.cylinder-and-spool': null;
+  readonly 'view.tour.cylinder-and-spool-why': null;
   readonly 'view.tour.describe-one': null;
   readonly 'view.tour.done': null;
   readonly 'view.tour.drag-the-point-on-the': null;
+  readonly 'view.tour.from-empty-to-the-first-weld': null;
   readonly 'view.tour.hold-the-space-bar-as': null;
+  readonly 'view.tour.how-it-is-set': null;
+  readonly 'view.tour.how-it-is-set-why': null;
   readonly 'view.tour.into-a-slot-of-the': null;
   readonly 'view.tour.it-begins-with-a-seam': null;
+  readonly 'view.tour.its-setting': null;
+  readonly 'view.tour.its-setting-why': null;
   readonly 'view.tour.metal-joint-and-thickness-make': null;
   readonly 'view.tour.play-its-start-and-stop': null;
   readonly 'view.tour.put-it-away': null;
   readonly 'view.tour.read-its-sheet': null;
   readonly 'view.tour.store-it-or-print-its': null;
   readonly 'view.tour.the-first-hour': null;
+  readonly 'view.tour.the-first-weld': null;
+  readonly 'view.tour.the-first-weld-why': null;
   readonly 'view.tour.tune-it-at-the-arc': null;
   readonly 'view.tour.walk-the-set-up': null;
   readonly 'view.tour.what-this-machine-needs-changed': null;
@@ -2885,6 +2918,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.choose-to-compare': { readonly at: SaidValue; readonly seam: SaidValue };
   readonly 'view.trials.choose-two-to-four': null;
   readonly 'view.trials.clean': null;
+  readonly 'view.trials.cleaned-minutes-ago': null;
   readonly 'view.trials.click-again': null;
   readonly 'view.trials.click-both-ends-of': null;
   readonly 'view.trials.clicks': null;
@@ -2949,6 +2983,11 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'view.trials.grid-around-it': null;
   readonly 'view.trials.had-been-wrong': null;
+  readonly 'view.trials.hand-pattern': null;
+  readonly 'view.trials.hand-steps': null;
+  readonly 'view.trials.hand-straight': null;
+  readonly 'view.trials.hand-triangle': null;
+  readonly 'view.trials.hand-weave': null;
   readonly 'view.trials.has-too-many-pixels': { readonly name: SaidValue };
   readonly 'view.trials.heard': null;
   readonly 'view.trials.height-at-the-back': null;
@@ -2985,6 +3024,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.line-by-line': null;
   readonly 'view.trials.long-step': null;
   readonly 'view.trials.look-here-next': null;
+  readonly 'view.trials.looked-all-round-clean': null;
   readonly 'view.trials.looked-at': null;
   readonly 'view.trials.looked-at-clean': { readonly side: SaidValue };
   readonly 'view.trials.looked-for-and-not-there': { readonly count: number };
@@ -3149,6 +3189,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.too-long-at': { readonly step: SaidValue };
   readonly 'view.trials.too-small': null;
   readonly 'view.trials.travel': null;
+  readonly 'view.trials.travel-angle': null;
   readonly 'view.trials.trial': null;
   readonly 'view.trials.trial-of': { readonly seam: SaidValue };
   readonly 'view.trials.trials-of-this-seam': null;
@@ -3186,6 +3227,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.wire-batch': null;
   readonly 'view.trials.wire-feed': null;
   readonly 'view.trials.wire-left': null;
+  readonly 'view.trials.work-angle': null;
   readonly 'view.trials.worst-spatter': null;
   readonly 'view.trials.write-the-limits': null;
   readonly 'view.trials.written-by': {
@@ -3332,4 +3374,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4602;
+export const sentenceCount = 4644;

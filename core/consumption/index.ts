@@ -1,3 +1,4 @@
+export { notInStock, type Missing } from './not-in-stock.ts';
 export { contentOfGas, cylinderContent, cylinderLevel, gasOfContent, spoolContent, spoolLevel } from './content.ts';
 export { currentAtDuty, dutyFromPlate, dutyPercent } from './duty.ts';
 export {

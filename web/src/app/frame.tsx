@@ -5,7 +5,7 @@ import { Box } from '@chakra-ui/react';
 import { useEffect, useLayoutEffect } from 'react';
 import { Link, Outlet, redirect, ScrollRestoration, useLocation, useNavigation, type Location } from 'react-router';
 import { api } from '../data/api.ts';
-import { session, useMe } from '../lib/session.ts';
+import { session, sessionAsked, useMe } from '../lib/session.ts';
 import { isForSomebodyElse, readAs, toggleTheme, toggleUnits } from '../lib/reading.ts';
 import { useSettings } from '../lib/settings.ts';
 import { Overlays } from '../features/finding/index.ts';
@@ -18,7 +18,7 @@ import { signInAddress } from './sign-in-address.ts';
 
 /** Nobody signed in: to the sign-in page, and back here afterwards. */
 export async function loadFrame({ request }: { request: Request }) {
-  const state = await api.session(request.signal);
+  const state = await api.session(request.signal).finally(sessionAsked);
   session.getState().take(state);
   if (readAs(state.me?.preferences)) {
     location.reload();

@@ -9,6 +9,8 @@ import {
   madeAtHeader,
   needsKey,
   problemKind,
+  problems,
+  problemType,
   type DoorAnswer,
   type DoorFacts,
   type DoorName,
@@ -123,6 +125,12 @@ export async function pass<K extends DoorName>(name: K, asked: Asked<K> = {}): P
   // Somebody wrote meanwhile: what was read here is old.
   if (kind === 'stale-version') afterWrite();
   throw new ProblemError(kind, problem);
+}
+
+/** As the server says it, where it need not be asked. */
+export function notSignedIn(): ProblemError {
+  const { status, title } = problems['not-signed-in'];
+  return new ProblemError('not-signed-in', { type: problemType('not-signed-in'), title, status });
 }
 
 function unreachable(detail: string): ProblemError {

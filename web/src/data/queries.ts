@@ -4,7 +4,7 @@
  */
 import type { DoorAnswer, DoorName } from '@fox-tempo/contract';
 import { QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
-import { all, onWritten, pass, type Asked, type Item, type ProblemError } from './door.ts';
+import { all, notSignedIn, onWritten, pass, type Asked, type Item, type ProblemError } from './door.ts';
 
 /** For so long an answer is as good as new, ms. */
 const freshMs = 4000;
@@ -30,16 +30,28 @@ function list<K extends DoorName>(name: K, asked: Reading<K>) {
   };
 }
 
+/** Waits until it is known who is here; false where nobody is. Set by the session. */
+let somebodyHere: () => Promise<boolean> = () => Promise.resolve(true);
+export function askFirst(known: () => Promise<boolean>): void {
+  somebodyHere = known;
+}
+
+/** A view that is about to give way to the sign-in page asks the server nothing. */
+async function whenSomebodyIsHere<T>(ask: () => Promise<T>): Promise<T> {
+  if (await somebodyHere()) return ask();
+  throw notSignedIn();
+}
+
 /** For loaders: the answer of a door, as it was some seconds ago or anew. */
 export function read<K extends DoorName>(name: K, asked: Asked<K> = {}): Promise<DoorAnswer<K>> {
   const { params, query } = asked;
-  return queryClient.query(one(name, { ...(params && { params }), ...(query && { query }) }));
+  return whenSomebodyIsHere(() => queryClient.query(one(name, { ...(params && { params }), ...(query && { query }) })));
 }
 
 /** For loaders: every page of a list. */
 export function readAll<K extends DoorName>(name: K, asked: Asked<K> = {}): Promise<Item<K>[]> {
   const { params, query } = asked;
-  return queryClient.query(list(name, { ...(params && { params }), ...(query && { query }) }));
+  return whenSomebodyIsHere(() => queryClient.query(list(name, { ...(params && { params }), ...(query && { query }) })));
 }
 
 /** For components: the answer of a door, kept up to date with every write of this page. */

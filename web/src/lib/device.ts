@@ -9,7 +9,7 @@ const root = 'fox-tempo/';
 const dayMs = 86_400_000;
 
 /** How long each sort is kept untouched, days; what is not named stays for good. */
-const keptDays: Readonly<Record<string, number>> = { text: 60, form: 60, draft: 400, unanswered: 1 };
+const keptDays: Readonly<Record<string, number>> = { text: 60, form: 60, draft: 400, given: 400, unanswered: 1 };
 
 export type DeviceTrouble = 'full' | 'forbidden';
 

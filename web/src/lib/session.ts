@@ -3,6 +3,7 @@ import { may, type Act, type SessionState, type State } from '@fox-tempo/contrac
 import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
 import { onSignedOut } from '../data/api.ts';
+import { askFirst } from '../data/queries.ts';
 import { watchOutbox } from '../data/outbox/index.ts';
 
 interface Session {
@@ -11,6 +12,21 @@ interface Session {
 }
 
 export const session = createStore<Session>()((set) => ({ state: null, take: (state) => set({ state }) }));
+
+let tellKnown: () => void = () => undefined;
+const known = new Promise<void>((resolve) => {
+  tellKnown = resolve;
+});
+/** Said by whoever asked the server who is here, also when it did not answer: views then ask for themselves. */
+export function sessionAsked(): void {
+  tellKnown();
+}
+session.subscribe(sessionAsked);
+askFirst(async () => {
+  await known;
+  const { state } = session.getState();
+  return state === null || state.me !== null;
+});
 
 // A session ends after a shift, or when a PIN was changed elsewhere: the page then says so and keeps what was typed.
 onSignedOut(() => {

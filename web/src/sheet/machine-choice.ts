@@ -5,6 +5,9 @@ import { changeover } from '@fox-tempo/core/setup';
 import { useMemo } from 'react';
 import { standingMachine, type StandingMachine } from '../lib/as-stands.ts';
 import { useSettings } from '../lib/settings.ts';
+import { settingOf } from '@fox-tempo/core/site';
+import { useShopSite } from './plan-site.ts';
+import { sheetOf } from './sheet.ts';
 
 /** The one chosen, else the first that is described. */
 export function chosenMachine(
@@ -36,16 +39,20 @@ export function leastChangeover(
   return ranked[0]?.machine;
 }
 
-export function useMachineFor(
-  machines: readonly MachineResource[],
-  seam: Pick<SeamResource, 'id' | 'revision'>,
-): StandingMachine | undefined {
+export function useMachineFor(machines: readonly MachineResource[], seam: SeamResource): StandingMachine | undefined {
   const hereId = useSettings((state) => state.machineId);
   const lastId = useSettings((state) => state.machineOfSeam[seam.id]);
-  const { revision } = seam;
+  const shop = useShopSite();
+  // A seam without a setting is asked about as its sheet would first plan it.
+  const program = useMemo(() => {
+    if (seam.revision) return seam.revision.program;
+    const { spec, choice } = sheetOf(seam);
+    const setting = settingOf(spec, choice, shop);
+    return setting.ok ? setting.value.program : null;
+  }, [seam, shop]);
   return useMemo(() => {
     const last = machines.find((one) => one.id === lastId && !one.retired);
-    const offered = last ?? (revision ? leastChangeover(machines, revision.program, hereId) : undefined);
+    const offered = last ?? (program ? leastChangeover(machines, program, hereId) : undefined);
     return offered ? standingMachine(offered) : chosenMachine(machines, hereId);
-  }, [machines, hereId, lastId, revision]);
+  }, [machines, hereId, lastId, program]);
 }

@@ -13,6 +13,7 @@ import { useStore } from 'zustand';
 import type { StandingMachine } from '../lib/as-stands.ts';
 import { useMay } from '../lib/session.ts';
 import { createDraftStore, isEdited, type DraftState, type DraftStore } from './draft-store.ts';
+import { assumedOf, forgetGiven, give, givenOf, type Assumable } from './assumed.ts';
 import { useMachineFor } from './machine-choice.ts';
 import { siteOfSeam, usePlanSite, useShopSite } from './plan-site.ts';
 import type { SaveState } from './save-state.ts';
@@ -47,7 +48,13 @@ export interface SheetSession {
   redo: () => void;
   /** The hand has let go: the next move is a step of its own to undo. */
   settle: () => void;
-  save: () => Promise<void>;
+  /** `knowing`: what is only assumed was read, and is right. */
+  save: (knowing?: boolean) => Promise<void>;
+  /** What a new seam was given and nobody has confirmed; empty once a setting was saved. */
+  readonly assumed: readonly Assumable[];
+  confirm: (given: readonly Assumable[]) => void;
+  /** A save was asked for while something is only assumed. */
+  readonly asksAssumed: boolean;
   /** A sheet made of both, saved on top of the stored one. */
   keepMine: (stored: SeamResource, sheet: Sheet) => Promise<void>;
   takeTheirs: (stored: SeamResource) => void;
@@ -98,9 +105,30 @@ export function useSheetSession(loaded: SeamResource, machines: readonly Machine
                   : !edited && !isFirst
                     ? t('view.sheet.nothing-is-changed')
                     : null;
-  const save = useCallback(async () => {
-    if (cannotSave === null) await send();
-  }, [cannotSave, send]);
+  const [given, setGiven] = useState(() => givenOf(seam.id));
+  const [asks, setAsks] = useState(false);
+  const assumed = useMemo(() => assumedOf(seam, sheet, given), [seam, sheet, given]);
+  const confirm = useCallback(
+    (more: readonly Assumable[]) => {
+      give(seam.id, more);
+      setGiven(givenOf(seam.id));
+    },
+    [seam.id],
+  );
+  const hasAssumed = assumed.length > 0;
+  const asksAssumed = asks && hasAssumed;
+  const save = useCallback(
+    async (knowing = false) => {
+      if (cannotSave !== null) return;
+      if (hasAssumed && !knowing) {
+        setAsks(true);
+        return;
+      }
+      await send();
+      forgetGiven(seam.id);
+    },
+    [cannotSave, send, hasAssumed, seam.id],
+  );
   // One object until something of it changes, so that panels which show nothing new are not drawn again.
   return useMemo(
     () => ({
@@ -125,6 +153,9 @@ export function useSheetSession(loaded: SeamResource, machines: readonly Machine
       redo,
       settle,
       save,
+      assumed,
+      confirm,
+      asksAssumed,
       keepMine,
       takeTheirs,
       settleTabs,
@@ -151,6 +182,9 @@ export function useSheetSession(loaded: SeamResource, machines: readonly Machine
       redo,
       settle,
       save,
+      assumed,
+      confirm,
+      asksAssumed,
       keepMine,
       takeTheirs,
       settleTabs,

@@ -4,7 +4,7 @@ import { Box, Heading } from '@chakra-ui/react';
 import { blankMachine, readMachineFile, type MachineResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { useState } from 'react';
-import { Link, useLoaderData, useNavigate } from 'react-router';
+import { Link, useLoaderData, useNavigate, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
@@ -24,7 +24,8 @@ export async function loadMachineList({ request }: { request: Request }) {
 
 export function MachineList() {
   const { machines } = useLoaderData<Awaited<ReturnType<typeof loadMachineList>>>();
-  const [adding, setAdding] = useState(false);
+  const [asked] = useSearchParams();
+  const [adding, setAdding] = useState(asked.has('new'));
   return (
     <>
       <PageHead

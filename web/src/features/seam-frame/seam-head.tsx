@@ -34,7 +34,7 @@ export function SeamHead({ seam, title, line, children, onStored }: SeamHeadProp
       </PageHead>
       <OffTheList seam={seam} onBack={onStored} />
       <Box px="3" pt="1">
-        <Steps seamId={seam.id} />
+        <Steps seam={seam} />
       </Box>
     </>
   );

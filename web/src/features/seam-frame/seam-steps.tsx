@@ -1,8 +1,10 @@
 /** The order of work on one seam, as links between its views; only the views that exist. */
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
+import type { SeamResource } from '@fox-tempo/contract';
 import { useEffect, useRef } from 'react';
 import { NavLink, useLocation } from 'react-router';
+import { useDoor } from '../../data/queries.ts';
 import { partLink } from '../../ui/part-link.ts';
 
 const steps: readonly { readonly name: string; readonly to: (id: string) => string; readonly hasParts?: true }[] = [
@@ -18,7 +20,43 @@ const steps: readonly { readonly name: string; readonly to: (id: string) => stri
   { name: t('view.procedure.step'), to: (id: string) => `/seams/${id}/procedure` },
 ];
 
-export function SeamSteps({ seamId }: { readonly seamId: string }) {
+type StepState = 'done' | 'next' | 'optional' | 'open';
+
+/** By the order of the steps: what is done, what comes next, and what a seam may do without. */
+function statesOf(
+  { revision, issued, windows }: Pick<SeamResource, 'revision' | 'issued' | 'windows'>,
+  hasPassed: boolean,
+): StepState[] {
+  const isSaved = revision !== null;
+  const isDone = [
+    isSaved,
+    isSaved,
+    hasPassed,
+    false,
+    false,
+    false,
+    hasPassed,
+    windows.length > 0,
+    issued.length > 0,
+    false,
+  ];
+  const isNeeded = [true, true, true, false, false, false, true, false, false, false];
+  const next = isDone.findIndex((one, at) => !one && isNeeded[at]);
+  return isDone.map((one, at) => (one ? 'done' : at === next ? 'next' : isNeeded[at] ? 'open' : 'optional'));
+}
+
+const marks: Record<StepState, string> = { done: '● ', next: '→ ', optional: '', open: '○ ' };
+const markWords: Record<StepState, string> = {
+  done: t('view.tour.done'),
+  next: t('view.seam-frame.comes-next'),
+  optional: t('view.seam-frame.optional'),
+  open: '',
+};
+
+export function SeamSteps({ seam }: { readonly seam: SeamResource }) {
+  const seamId = seam.id;
+  const { data: passed } = useDoor('trials', { query: { seam: seamId, verdict: 'pass', limit: '1' } });
+  const states = statesOf(seam, (passed?.items.length ?? 0) > 0);
   const { pathname } = useLocation();
   const row = useRef<HTMLElement>(null);
   // On a narrow screen the row is longer than the page: the step one stands on is in sight.
@@ -35,10 +73,16 @@ export function SeamSteps({ seamId }: { readonly seamId: string }) {
       overflowX="auto"
       whiteSpace="nowrap"
     >
-      {steps.map(({ to, name, hasParts }) => (
+      {steps.map(({ to, name, hasParts }, at) => (
         <Box asChild key={name} {...partLink}>
           <NavLink to={to(seamId)} end={!hasParts}>
+            <Box as="span" aria-hidden="true">
+              {marks[states[at] ?? 'open']}
+            </Box>
             {name}
+            <Box as="span" srOnly>
+              {` ${markWords[states[at] ?? 'open']}`}
+            </Box>
           </NavLink>
         </Box>
       ))}

@@ -6,6 +6,7 @@ import { Box, type BoxProps } from '@chakra-ui/react';
 import { memo, useDeferredValue, useMemo, type KeyboardEvent, type ReactNode } from 'react';
 import type { SheetSession } from '../../sheet/session.ts';
 import { useSheetKeys } from '../../sheet/sheet-keys.ts';
+import { AssumedLine } from './assumed-line.tsx';
 import { BesideCard } from './beside-card.tsx';
 import { SaveActs } from './save-acts.tsx';
 import { SaveTroubles } from './save-troubles.tsx';
@@ -53,6 +54,7 @@ export function SheetFrame({
   const content = (
     <>
       <SaveTroubles session={session} refusals={refusals} />
+      <AssumedLine session={session} />
       {children}
     </>
   );

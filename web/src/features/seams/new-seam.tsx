@@ -6,8 +6,9 @@ import { materialOf, materials, type MaterialGroup } from '@fox-tempo/core/consu
 import { ranges } from '@fox-tempo/core/outcome';
 import { jointRules, type Joint, type Position } from '@fox-tempo/core/plan';
 import { useState, type SubmitEvent } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { api, ProblemError } from '../../data/api.ts';
+import { give } from '../../sheet/assumed.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { forgetTexts, useKeptForm } from '../../ui/kept-text.ts';
@@ -99,6 +100,7 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
     setBusy(true);
     try {
       const seam = await api.createSeam({ partId: answers.partId, spec: { ...answer.spec, name } });
+      if (answers.lengthMm !== null) give(seam.id, ['lengthMm']);
       done();
       await navigate(`/seams/${seam.id}`);
     } catch (error) {
@@ -111,7 +113,7 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
   if (parts.length === 0) {
     return (
       <Notice level="note" word={t('view.seams.first-a-part')}>
-        {t('view.seams.a-seam-belongs-to-a')}
+        {t('view.seams.a-seam-belongs-to-a')} <Link to="/shop/parts">{t('view.seams.add-a-part')}</Link>
       </Notice>
     );
   }

@@ -43,7 +43,13 @@ export function NextOnMachines({
   );
   const { answer, issues } = useSum('shiftPage', ask);
   const jobOf = (id: string | null) => jobs.find((job) => job.id === id);
-  if (machines.length === 0) return <Notice level="note">{t('view.memory.no-machine-is-described-yet')}</Notice>;
+  if (machines.length === 0)
+    return (
+      <Notice level="note">
+        {t('view.memory.no-machine-is-described-yet')}{' '}
+        <Link to="/machines?new=1">{t('view.today.describe-a-machine')}</Link>
+      </Notice>
+    );
   return (
     <Box
       display="grid"

@@ -1,6 +1,8 @@
 /** What is on the machines and will not last: cylinders and spools against the seams that take them. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tellIf } from '../../lib/words.ts';
+import { t, tell, tellIf } from '../../lib/words.ts';
+import { notInStock } from '@fox-tempo/core/consumption';
+import { Link } from 'react-router';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource, Stock } from '@fox-tempo/contract';
 import { useMemo } from 'react';
@@ -20,6 +22,10 @@ export function RunningLow({
 }) {
   const ask = useMemo(() => ({ stock, seams }), [stock, seams]);
   const { answer, issues, retry } = useSum('lowStock', ask);
+  const missing = useMemo(() => notInStock(seams, stock), [seams, stock]);
+  const isEmpty = ![...stock.cylinders, ...stock.spools].some(
+    ({ machineId, retired }) => machineId !== null && !retired,
+  );
   const nameOf = (id: string) => machines.find((machine) => machine.id === id)?.file.name;
   const low = answer?.flatMap((one) => {
     const machine = nameOf(one.machineId);
@@ -33,6 +39,31 @@ export function RunningLow({
           {t('view.today.count-again')}
         </Action>
       </Notice>
+    );
+  // Nothing is promised of stock that nobody has entered.
+  if (isEmpty)
+    return (
+      <Box fontSize="13.5px" color="quiet" py="1">
+        {t('view.today.nothing-connected')}{' '}
+        <Link to="/library/stock">{t('view.today.enter-cylinders-and-spools')}</Link>
+      </Box>
+    );
+  if (low && missing.length > 0 && low.length === 0)
+    return (
+      <LookGroup
+        title={t('view.today.not-in-stock')}
+        more="/library/stock"
+        rows={missing.map(({ what, seams: wanted }) => (
+          <LookRow
+            key={JSON.stringify(what)}
+            to="/library/stock"
+            mark="✕"
+            color="ochre"
+            name={tell(what)}
+            detail={t('view.today.seams-need-it', { count: wanted })}
+          />
+        ))}
+      />
     );
   if (!low || low.length === 0)
     return (

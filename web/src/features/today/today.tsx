@@ -16,7 +16,7 @@ import { waitingRecords } from '../../data/outbox/index.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { FirstHour } from '../tour/index.ts';
+import { FirstHour, ShopStart, useShopStart } from '../tour/index.ts';
 import { Drifted } from './drifted.tsx';
 import { DueParts } from './due-parts.tsx';
 import { HeldParts } from './held-parts.tsx';
@@ -47,6 +47,7 @@ export function Today() {
   const [stock] = useKept('stock', loaded.stock);
   const orders = allOrders.filter((order) => !order.closed);
   const machines = allMachines.filter((machine) => !machine.retired);
+  const start = useShopStart({ machines, seams, stock });
   return (
     <>
       <PageHead title={t('view.app.today')} line={todayInWords()}>
@@ -72,11 +73,13 @@ export function Today() {
         alignItems="start"
       >
         <ShopTrouble shop={shop} />
-        <FirstHour seams={seams} />
+        {start ? <ShopStart steps={start} /> : <FirstHour seams={seams} />}
         <NextOnMachines orders={orders} machines={machines} seams={seams} stock={stock} />
         <Panel title={t('view.today.orders-in-hand')} py="2">
           {orders.length === 0 ? (
-            <Notice level="note">{t('view.today.no-order-is-in-hand')}</Notice>
+            <Notice level="note">
+              {t('view.today.no-order-is-in-hand')} <Link to="/shop/orders">{t('view.today.add-an-order')}</Link>
+            </Notice>
           ) : (
             <Box as="ul" listStyleType="none">
               {orders.map((order) => (

@@ -26,8 +26,8 @@ export function Correction({ trial, onDone }: { readonly trial: Trial; readonly 
   const change = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
   const send = () =>
     task.run(async () => {
-      const { loaded, circuitMOhm, ticked, hand, after, plan, cleanedMinutesAgo, fit } = trial.body;
-      const kept = { loaded, circuitMOhm, ticked, hand, after, plan, cleanedMinutesAgo, fit };
+      const { loaded, circuitMOhm, ticked, after, plan, fit } = trial.body;
+      const kept = { loaded, circuitMOhm, ticked, after, plan, fit };
       const sent = await api.addTrial({
         seamId: trial.seamId,
         machineId: trial.machineId,

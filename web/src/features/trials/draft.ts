@@ -9,6 +9,7 @@ import {
   type Timer,
 } from '@fox-tempo/core/trials';
 
+export type HandPattern = NonNullable<TrialBody['hand']>;
 type Symptoms = Partial<Record<SymptomCode, SymptomAnswer>>;
 
 export interface Draft {
@@ -27,6 +28,10 @@ export interface Draft {
   readonly plateC: number | null;
   readonly ctwdMm: number | null;
   readonly gapMm: number | null;
+  readonly cleanedMinutesAgo: number | null;
+  readonly hand: HandPattern | null;
+  readonly workDeg: number | null;
+  readonly travelDeg: number | null;
   readonly dials: Readonly<Record<string, number>>;
   readonly tests: TrialBody['tests'];
   readonly stamp: string;
@@ -64,6 +69,10 @@ export const blankDraft: Draft = {
   plateC: null,
   ctwdMm: null,
   gapMm: null,
+  cleanedMinutesAgo: null,
+  hand: null,
+  workDeg: null,
+  travelDeg: null,
   dials: {},
   tests: [],
   stamp: '',
@@ -133,6 +142,11 @@ export function bodyOf(draft: Draft): TrialBody {
     ...(draft.plateC === null ? {} : { plateC: draft.plateC }),
     ...(draft.ctwdMm === null ? {} : { ctwdMm: draft.ctwdMm }),
     ...(draft.gapMm === null ? {} : { gapMm: draft.gapMm }),
+    ...(draft.cleanedMinutesAgo === null ? {} : { cleanedMinutesAgo: draft.cleanedMinutesAgo }),
+    ...(draft.hand === null ? {} : { hand: draft.hand }),
+    ...(draft.workDeg === null || draft.travelDeg === null
+      ? {}
+      : { gun: { workDeg: draft.workDeg, travelDeg: draft.travelDeg } }),
     ...texts(draft),
   };
 }
@@ -161,6 +175,10 @@ export function draftOf(body: TrialBody, weldedBy: string | null): Draft {
     plateC: body.plateC ?? null,
     ctwdMm: body.ctwdMm ?? null,
     gapMm: body.gapMm ?? null,
+    cleanedMinutesAgo: body.cleanedMinutesAgo ?? null,
+    hand: body.hand ?? null,
+    workDeg: body.gun?.workDeg ?? null,
+    travelDeg: body.gun?.travelDeg ?? null,
     dials: body.dials,
     tests: body.tests,
     stamp: body.stamp ?? '',
@@ -173,8 +191,9 @@ export function draftOf(body: TrialBody, weldedBy: string | null): Draft {
 /** What stood before the stand-in is taken over; who welded and what was noted stay. */
 export function withBead(draft: Draft, { found }: StandInBead): Draft {
   const taken = draftOf(found, draft.weldedBy);
-  const { stamp, wireBatch, gasBatch, note, dials, tests, gapMm } = draft;
-  return { ...taken, stamp, wireBatch, gasBatch, note, dials, tests, gapMm };
+  const { stamp, wireBatch, gasBatch, note, dials, tests, gapMm, cleanedMinutesAgo, hand, workDeg, travelDeg } = draft;
+  const held = { cleanedMinutesAgo, hand, workDeg, travelDeg };
+  return { ...taken, stamp, wireBatch, gasBatch, note, dials, tests, gapMm, ...held };
 }
 
 /** What goes with a record beside its body. */

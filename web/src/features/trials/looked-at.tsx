@@ -13,10 +13,24 @@ export interface LookedAtProps {
   readonly onChange: (symptoms: Draft['symptoms']) => void;
 }
 
+/** Sides that one looks at; what was heard is a thing of its own. */
+const looked = ['front', 'back', 'start', 'end'] as const;
+
 export function LookedAt({ symptoms: seen, onChange }: LookedAtProps) {
   const [open, setOpen] = useState<Side | null>(null);
+  const allClean = looked.every((side) => sideState(seen, side) === 'clean');
   return (
     <Box display="grid" gap="2">
+      <Action
+        justifySelf="start"
+        aria-pressed={allClean}
+        onClick={() =>
+          onChange(looked.reduce((now, side) => (allClean ? notLookedAt(now, side) : lookedAtClean(now, side)), seen))
+        }
+      >
+        {allClean ? '✓ ' : ''}
+        {t('view.trials.looked-all-round-clean')}
+      </Action>
       <Box display="grid" gap="2" gridTemplateColumns={{ base: 'repeat(2, 1fr)', md: 'repeat(5, 1fr)' }}>
         {(['front', 'back', 'start', 'end', 'heard'] as const).map((side) => (
           <SideTile

@@ -1,12 +1,13 @@
 /** What was measured at the bead and read on the panel. Nothing is needed; blank is "not looked at". */
 import { Box } from '@chakra-ui/react';
 import type { QuantityName } from '@fox-tempo/core/units';
-import { sounds, testKinds, testNames, type Sound } from '@fox-tempo/core/trials';
+import { handPatterns, sounds, testKinds, testNames, type Sound } from '@fox-tempo/core/trials';
+import { gunRanges } from '@fox-tempo/core/plan';
 import { t, tell } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
-import type { Draft, MeasuredName } from './draft.ts';
+import type { Draft, HandPattern, MeasuredName } from './draft.ts';
 
 export interface MeasuredProps {
   readonly seamId: string;
@@ -165,6 +166,7 @@ export function More({ seamId, draft, onChange }: Omit<MeasuredProps, 'hasLegs'>
       <Box fontSize="12.5px" color="quiet">
         {t('view.trials.spatter-is-counted')}
       </Box>
+      <HowItWasHeld seamId={seamId} draft={draft} onChange={onChange} />
       <Toggles
         label={t('view.trials.what-it-sounded-like')}
         all={sounds}
@@ -269,4 +271,55 @@ export function soundName(sound: Sound): string {
 
 export function testName(kind: (typeof testKinds)[number]): string {
   return tell(testNames[kind]);
+}
+
+/** What the hand did and how fresh the surface was: fields that tell causes apart which look alike on the bead. */
+function HowItWasHeld({ seamId, draft, onChange }: Omit<MeasuredProps, 'hasLegs'>) {
+  const { hand } = draft;
+  const angle = (name: 'workDeg' | 'travelDeg', label: string, range: readonly [number, number]) => (
+    <ValueField
+      label={label}
+      of="angle"
+      value={draft[name]}
+      keep={`trial/${seamId}/${name}`}
+      range={range}
+      optional
+      follows
+      onValue={(value) => onChange({ [name]: value })}
+    />
+  );
+  return (
+    <Box display="grid" gap="2">
+      <Box display="grid" gap="2" gridTemplateColumns="repeat(auto-fill, minmax(160px, 1fr))">
+        <ValueField
+          label={t('view.trials.cleaned-minutes-ago')}
+          of="minutes"
+          value={draft.cleanedMinutesAgo}
+          keep={`trial/${seamId}/cleaned`}
+          range={[0, 100_000]}
+          optional
+          follows
+          onValue={(cleanedMinutesAgo) => onChange({ cleanedMinutesAgo })}
+        />
+        {angle('workDeg', t('view.trials.work-angle'), gunRanges.workDeg)}
+        {angle('travelDeg', t('view.trials.travel-angle'), gunRanges.travelDeg)}
+      </Box>
+      <Toggles
+        label={t('view.trials.hand-pattern')}
+        all={handPatterns}
+        chosen={hand === null ? [] : [hand]}
+        nameOf={handName}
+        onChange={(next) => onChange({ hand: next.find((one) => one !== hand) ?? null })}
+      />
+    </Box>
+  );
+}
+
+function handName(pattern: HandPattern): string {
+  return {
+    straight: t('view.trials.hand-straight'),
+    weave: t('view.trials.hand-weave'),
+    steps: t('view.trials.hand-steps'),
+    triangle: t('view.trials.hand-triangle'),
+  }[pattern];
 }

@@ -30,7 +30,12 @@ export function Ranked<T extends string | number>({
   readonly children?: React.ReactNode;
 }) {
   const [showsOut, setShowsOut] = useState(false);
-  const inPlace = rows.filter((row) => row.verdict !== 'ruled out' || row.value === chosen);
+  // What the shop has comes first; among equals the ranking stands.
+  const inPlace = rows
+    .filter((row) => row.verdict !== 'ruled out' || row.value === chosen)
+    .map((row, place) => ({ row, place, rank: stockOf(row.value) === undefined ? 1 : 0 }))
+    .sort((a, b) => a.rank - b.rank || a.place - b.place)
+    .map(({ row }) => row);
   const out = rows.filter((row) => row.verdict === 'ruled out' && row.value !== chosen);
   return (
     <Panel title={title}>

@@ -91,9 +91,9 @@ test('recorded while the server is away, a trial waits and arrives once', async 
   await page.getByLabel('Note').fill('without a net');
   await context.setOffline(true);
   await tap(page, 'Record this trial');
-  await expect(page.getByText('1 trial waits on this device')).toBeVisible();
+  await expect(page.getByText('1 record waits to be sent')).toBeVisible();
   await context.setOffline(false);
-  await expect(page.getByText('1 trial waits on this device')).toBeHidden({ timeout: 30_000 });
+  await expect(page.getByText('1 record waits to be sent')).toBeHidden({ timeout: 30_000 });
   const { items } = (await (await page.request.get(`${app.url}/api/trials?seam=counter-corner`)).json()) as {
     items: { id: string }[];
   };

@@ -248,7 +248,6 @@ export interface Sentences extends CoreSentences {
   readonly 'server.parts.there-is-a-part-called': { readonly name: SaidValue };
   readonly 'server.parts.there-is-no-part': { readonly id: SaidValue };
   readonly 'server.parts.was-changed-meanwhile': { readonly now: SaidValue };
-  readonly 'server.people.an-owner-is-made-and': { readonly me: SaidValue };
   readonly 'server.people.is-above-you': { readonly name: SaidValue; readonly role: SaidValue };
   readonly 'server.people.is-the-last-owner-who': { readonly stored: SaidValue };
   readonly 'server.people.there-is-nobody-here': { readonly id: SaidValue };
@@ -437,12 +436,10 @@ export interface Sentences extends CoreSentences {
   readonly 'view.bench-mode.tick-not-stored': null;
   readonly 'view.bench-mode.tip': null;
   readonly 'view.bench-mode.tip-behind-nozzle': null;
-  readonly 'view.bench-mode.waits': null;
   readonly 'view.bench-mode.walk-the-set-up': null;
   readonly 'view.bench-mode.welded': null;
   readonly 'view.bench-mode.welded-by': null;
   readonly 'view.bench-mode.welded-so-the-part-is-held': null;
-  readonly 'view.bench-mode.welds-wait-for-the-connection': { readonly count: number };
   readonly 'view.bench-mode.wire-on': null;
   readonly 'view.bench.1-for-drops-like-clockwork': null;
   readonly 'view.bench.a-hundredth-of-the-sum': { readonly lostShare: SaidValue };
@@ -1496,6 +1493,7 @@ export interface Sentences extends CoreSentences {
     readonly reference: SaidValue;
     readonly unit: SaidValue;
   };
+  readonly 'view.machines.into-which-seam': null;
   readonly 'view.machines.is-changed': { readonly file: SaidValue; readonly fresh: SaidValue; readonly old: SaidValue };
   readonly 'view.machines.is-for-does-the-door': { readonly gas: SaidValue; readonly number: SaidValue };
   readonly 'view.machines.is-no-json-file': { readonly file: SaidValue };
@@ -1551,6 +1549,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.no-line-is-entered-yet': null;
   readonly 'view.machines.no-machine-is-described-yet': null;
   readonly 'view.machines.no-resistance-was-measured-yet': { readonly circuit: SaidValue };
+  readonly 'view.machines.no-seam-to-take-it': null;
   readonly 'view.machines.no-trigger-mode-is-described': null;
   readonly 'view.machines.nobody-has-entered-it-yet': null;
   readonly 'view.machines.nobody-has-entered-what-is': null;
@@ -1602,6 +1601,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.read-back': null;
   readonly 'view.machines.read-it-back': null;
   readonly 'view.machines.read-its-dials': null;
+  readonly 'view.machines.read-off-the-dials': null;
   readonly 'view.machines.resistance-mohm': null;
   readonly 'view.machines.resistance-of-leads-readings-from': {
     readonly mOhm: SaidValue;
@@ -1660,6 +1660,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.sum-2': { readonly gun: SaidValue; readonly gunLengthM: SaidValue };
   readonly 'view.machines.swing-around': { readonly mean: SaidValue; readonly swing: SaidValue };
   readonly 'view.machines.table-file': null;
+  readonly 'view.machines.take-it-into-the-seam': null;
   readonly 'view.machines.take-it-into-use-again': null;
   readonly 'view.machines.take-it-out-of-use': null;
   readonly 'view.machines.take-off': { readonly feeder: SaidValue };
@@ -2821,7 +2822,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.today.not-counted': null;
   readonly 'view.today.not-counted-2': null;
   readonly 'view.today.not-in-stock': null;
-  readonly 'view.today.not-known-whether-it-was': null;
   readonly 'view.today.nothing-connected': null;
   readonly 'view.today.nothing-for-it': null;
   readonly 'view.today.nothing-to-change': null;
@@ -3182,7 +3182,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.then-both-ends-of': null;
   readonly 'view.trials.three-in-a-row-done': null;
   readonly 'view.trials.throat-field': null;
-  readonly 'view.trials.throw-away': null;
   readonly 'view.trials.timed-by': null;
   readonly 'view.trials.to-stand-at': { readonly unit: SaidValue; readonly value: SaidValue };
   readonly 'view.trials.too-large': null;
@@ -3194,20 +3193,17 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.trial-of': { readonly seam: SaidValue };
   readonly 'view.trials.trials-of-this-seam': null;
   readonly 'view.trials.trials-side-by-side': null;
-  readonly 'view.trials.trials-wait': { readonly count: number };
   readonly 'view.trials.trim': null;
   readonly 'view.trials.trim-passed-here': {
     readonly points: number;
     readonly trim: SaidValue;
     readonly weight: SaidValue;
   };
-  readonly 'view.trials.try-now': null;
   readonly 'view.trials.typed-seconds': null;
   readonly 'view.trials.undercut-depth': null;
   readonly 'view.trials.until': null;
   readonly 'view.trials.verdict': null;
   readonly 'view.trials.voltage-while-welding': null;
-  readonly 'view.trials.waiting': null;
   readonly 'view.trials.waits-for-a-verdict': null;
   readonly 'view.trials.was-in-order': null;
   readonly 'view.trials.weld-another': null;
@@ -3374,4 +3370,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4644;
+export const sentenceCount = 4640;

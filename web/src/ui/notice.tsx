@@ -34,6 +34,7 @@ export function Notice({ level, children, urgent = false, word }: NoticeProps) {
       px="3"
       py="2"
       fontSize="13px"
+      css={{ '& a': { fontWeight: 600, textDecoration: 'underline' } }}
     >
       <Box as="span" color={look.ink} flexShrink={0} mt="2px" aria-hidden="true">
         <svg width="13" height="13" viewBox="0 0 16 16">

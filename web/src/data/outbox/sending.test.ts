@@ -114,6 +114,20 @@ describe('a record', () => {
     expect(await waiting()).toEqual(goes ? [] : [[one.key, kind]]);
   });
 
+  it('that counts parts and is refused under the finger has not happened; refused later, it waits', async () => {
+    const at = server();
+    at.answer = () => 'invalid-input';
+    const outbox = tab(at);
+    const count = () => entry({ name: 'partsDone', params: { id: 'o1' }, body: { count: 1 } });
+    expect([(await outbox.add(count())).kind, await waiting()]).toEqual(['refused', []]);
+    at.answer = () => 'unreachable';
+    const late = count();
+    await outbox.add(late);
+    at.answer = () => 'invalid-input';
+    await outbox.sendAll();
+    expect(await waiting()).toEqual([[late.key, 'invalid-input']]);
+  });
+
   it('asked about while nobody was there waits for the answer', async () => {
     const at = server();
     at.answer = () => 'unreachable';

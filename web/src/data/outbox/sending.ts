@@ -111,8 +111,9 @@ export function createOutbox(parts: OutboxParts): Outbox {
       if (replaces !== undefined) await storage.remove(replaces);
       await show();
       const outcome = await sendUntil(entry.key);
-      // A question is put to whoever is there: until it is answered nothing happened.
-      if (outcome.kind === 'refused' && outcome.error.kind === 'ask-first') {
+      // A question is put to whoever is there: until it is answered nothing happened. Nor did a count that was refused under the finger:
+      // it is an act on an order, nothing that somebody saw.
+      if (outcome.kind === 'refused' && (outcome.error.kind === 'ask-first' || entry.name === 'partsDone')) {
         await storage.remove(entry.key);
         await show();
       }

@@ -57,7 +57,7 @@ function LoadedMachine({
   const to = (name: string) => `/machines/${machine.id}${name === 'dials' ? '' : `/${name}`}`;
   return (
     <>
-      <PageHead title={file.name} line={`${file.place} · ${file.about}`}>
+      <PageHead title={file.name} line={[file.place, file.about].filter((one) => one !== '').join(' · ')}>
         <Box role="status" color="quiet" fontSize="13px" mr="1">
           {task.busy
             ? t('view.machines.saving')

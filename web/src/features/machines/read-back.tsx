@@ -14,6 +14,7 @@ import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Table } from '../../ui/table.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
+import { IntoSeam } from './into-seam.tsx';
 import type { MachineEditor } from './use-machine.ts';
 
 type Values = Readonly<Record<string, number>>;
@@ -79,6 +80,7 @@ export function ReadBack({ editor: { machine } }: { readonly editor: MachineEdit
                 {t('view.machines.no-dial-says-so-taken', { assumed: read.value.assumed })}
               </Box>
             )}
+            <IntoSeam program={read.value.program} />
             {read.value.warnings.map((warning) => (
               <Notice key={tell(warning.code)} level="caution">
                 {tell(warning.message)}

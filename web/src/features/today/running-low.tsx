@@ -45,7 +45,9 @@ export function RunningLow({
     return (
       <Box fontSize="13.5px" color="quiet" py="1">
         {t('view.today.nothing-connected')}{' '}
-        <Link to="/library/stock">{t('view.today.enter-cylinders-and-spools')}</Link>
+        <Box asChild color="accent" fontWeight={600}>
+          <Link to="/library/stock">{t('view.today.enter-cylinders-and-spools')}</Link>
+        </Box>
       </Box>
     );
   if (low && missing.length > 0 && low.length === 0)

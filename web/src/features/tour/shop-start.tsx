@@ -46,7 +46,7 @@ export function useShopStart({ machines, seams, stock }: ShopStartProps): readon
     {
       name: t('view.tour.how-it-is-set'),
       why: t('view.tour.how-it-is-set-why'),
-      to: machineAt,
+      to: machine === undefined ? machineAt : `${machineAt}/standing`,
       isDone: machines.some(({ standing }) => standing !== null),
     },
     {

@@ -1,0 +1,45 @@
+/** A weld that was read off a machine's dials, taken onto a seam's sheet as a draft: undo takes it back, nothing is saved. */
+import { Box } from '@chakra-ui/react';
+import { choiceOfProgram } from '@fox-tempo/contract';
+import type { Program } from '@fox-tempo/core/machine';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { useDoorList } from '../../data/queries.ts';
+import { createDraftStore } from '../../sheet/draft-store.ts';
+import { sheetOf } from '../../sheet/sheet.ts';
+import { t } from '../../lib/words.ts';
+import { Action } from '../../ui/action.tsx';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+
+export function IntoSeam({ program }: { readonly program: Program }) {
+  const navigate = useNavigate();
+  const { data: seams } = useDoorList('seams');
+  const [seamId, setSeamId] = useState('');
+  const seam = seams?.find(({ id }) => id === seamId) ?? seams?.[0];
+  if (!seams) return null;
+  if (!seam)
+    return (
+      <Box mt="2" fontSize="14px">
+        {t('view.machines.no-seam-to-take-it')} <Link to="/seams?new=1">{t('view.tour.describe-one')}</Link>
+      </Box>
+    );
+  const take = () => {
+    const draft = createDraftStore(seam.id, { version: seam.version, sheet: sheetOf(seam) });
+    const choice = choiceOfProgram({ format: 'fox-tempo/program', version: 2, ...program });
+    draft.getState().edit((now) => ({ ...now, choice }), t('view.machines.read-off-the-dials'));
+    void navigate(`/seams/${seam.id}`);
+  };
+  return (
+    <Box mt="2" display="flex" gap="2" alignItems="end" flexWrap="wrap">
+      <Box flex="1 1 200px">
+        <ChoiceField
+          label={t('view.machines.into-which-seam')}
+          value={seam.id}
+          choices={seams.map((one) => ({ value: one.id, label: `${one.spec.name}, ${one.partName}` }))}
+          onChange={setSeamId}
+        />
+      </Box>
+      <Action onClick={take}>{t('view.machines.take-it-into-the-seam')}</Action>
+    </Box>
+  );
+}

@@ -3,21 +3,22 @@ import type { Phrase } from '@fox-tempo/core/said';
 import { z } from 'zod';
 import { doorNames, needsKey, needsVersion } from './doors.ts';
 import { doors, type Door } from './endpoints.ts';
+import { authorHeader, comesLate, madeAtHeader } from './outbox.ts';
 import { problemShape } from './problem.ts';
 import { verbNames, verbs } from './verbs.ts';
 
 /** `tell` says the summaries: in English in the committed description, in the reader's language on a server. */
 export function openApiDocument(tell: (said: Phrase) => string): Record<string, unknown> {
   const paths: Record<string, Record<string, unknown>> = {};
-  const add = (door: Door, path = door.path) => {
+  const add = (door: Door, late: boolean, path = door.path) => {
     const at = path.replace(/:(\w+)/g, '{$1}');
-    paths[at] = { ...paths[at], [door.method.toLowerCase()]: describe(at, door, tell) };
+    paths[at] = { ...paths[at], [door.method.toLowerCase()]: describe(at, door, late, tell) };
   };
   for (const name of doorNames) {
     if (name === 'compute')
       for (const verb of verbNames)
-        add({ ...doors.compute, summary: verbs[verb].summary, body: verbs[verb].input }, `/compute/${verb}`);
-    else add(doors[name]);
+        add({ ...doors.compute, summary: verbs[verb].summary, body: verbs[verb].input }, false, `/compute/${verb}`);
+    else add(doors[name], comesLate(name));
   }
   return {
     openapi: '3.1.0',
@@ -32,7 +33,7 @@ export function openApiDocument(tell: (said: Phrase) => string): Record<string, 
   };
 }
 
-function describe(path: string, door: Door, tell: (said: Phrase) => string): Record<string, unknown> {
+function describe(path: string, door: Door, late: boolean, tell: (said: Phrase) => string): Record<string, unknown> {
   const { summary, answer, body, query, status = 200, needs, who, paged, media, takes } = door;
   const parameter = (name: string, where: string, description: string, required: boolean) => ({
     name,
@@ -49,6 +50,12 @@ function describe(path: string, door: Door, tell: (said: Phrase) => string): Rec
       : []),
     ...(needsKey({ needs })
       ? [parameter('Idempotency-Key', 'header', 'UUID; sent again, nothing is done twice', true)]
+      : []),
+    ...(late
+      ? [
+          parameter(authorHeader, 'header', 'Ticket of its author, where somebody else is signed in', false),
+          parameter(madeAtHeader, 'header', 'Moment it was made, by the device', false),
+        ]
       : []),
     ...asked.map((name) => parameter(name, 'query', name, false)),
     ...(paged

@@ -1,5 +1,6 @@
 /** Every view, with what must have come before it is judged: the start of the name of a drawing, in English. */
 export const views: readonly { readonly path: string; readonly waitsFor?: RegExp }[] = [
+  { path: '/waiting' },
   { path: '/today' },
   { path: '/seams' },
   { path: '/seams/trike-box-floor', waitsFor: /^Fast pulse/ },

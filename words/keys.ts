@@ -804,13 +804,18 @@ export interface Sentences extends CoreSentences {
   readonly 'view.costs.arc': null;
   readonly 'view.costs.as-it-is': null;
   readonly 'view.costs.by-the-plan': { readonly count: SaidValue; readonly part: SaidValue };
+  readonly 'view.costs.class-allows': null;
+  readonly 'view.costs.class-is-a-rule-of-practice': null;
   readonly 'view.costs.cost': null;
   readonly 'view.costs.costs': null;
   readonly 'view.costs.currency': null;
   readonly 'view.costs.energy': null;
   readonly 'view.costs.gas': null;
+  readonly 'view.costs.gas-saved': null;
   readonly 'view.costs.logged-welds': null;
+  readonly 'view.costs.money-saved': null;
   readonly 'view.costs.no-seam-with-a-setting': null;
+  readonly 'view.costs.not-written': null;
   readonly 'view.costs.nothing-logged': null;
   readonly 'view.costs.planned-and-found': null;
   readonly 'view.costs.rates-of-this-shop': null;
@@ -821,10 +826,12 @@ export interface Sentences extends CoreSentences {
   readonly 'view.costs.tips': null;
   readonly 'view.costs.together': null;
   readonly 'view.costs.way': null;
+  readonly 'view.costs.what-the-class-saves': null;
   readonly 'view.costs.wire': null;
   readonly 'view.costs.without': { readonly parts: SaidValue };
   readonly 'view.costs.without-changeovers': { readonly handling: SaidValue };
   readonly 'view.costs.work': null;
+  readonly 'view.costs.work-saved': null;
   readonly 'view.data.it-is-not-known-whether': null;
   readonly 'view.data.the-answer-was-cut-off': null;
   readonly 'view.data.the-server-answered-without-saying': { readonly status: SaidValue };
@@ -3370,4 +3377,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4640;
+export const sentenceCount = 4647;

@@ -32,6 +32,7 @@ import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { OfClass } from './of-class.tsx';
 import { RatesForm } from './rates-form.tsx';
 
 export async function loadCosts({ request }: { request: Request }) {
@@ -169,6 +170,7 @@ function OfOrder({
           {t('view.costs.without-changeovers', { handling: amount('minutes', handlingMinutes, 0) })}
         </Box>
       </Panel>
+      <OfClass lines={lines} order={order} shop={shop} />
       <Panel title={runs ? t('view.costs.really-took', { count: welds }) : t('view.costs.logged-welds')}>
         {runsTrouble ? (
           <Notice level="refusal" urgent>

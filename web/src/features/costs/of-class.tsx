@@ -1,0 +1,87 @@
+/** What each seam's quality class allows and what that saves, on the seam and on the whole order. */
+import { Box } from '@chakra-ui/react';
+import type { Order, SeamResource, ShopState } from '@fox-tempo/contract';
+import { moneyOf, nothingTaken, plus, savingOfClass, times, type CostSite } from '@fox-tempo/core/costs';
+import { amount } from '@fox-tempo/core/said';
+import { questionOf } from '@fox-tempo/core/site';
+import { usualLevel } from '@fox-tempo/core/trials';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { fixed, t, tell } from '../../lib/words.ts';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+
+export function OfClass({
+  lines,
+  order,
+  shop,
+}: {
+  readonly lines: readonly { readonly seam: SeamResource; readonly site: CostSite }[];
+  readonly order: Order;
+  readonly shop: ShopState;
+}) {
+  const rows = useMemo(
+    () =>
+      lines.flatMap(({ seam, site }) => {
+        const { revision, limits } = seam;
+        if (!revision) return [];
+        const { spec, choice } = revision;
+        const level = limits?.level ?? usualLevel;
+        const found = savingOfClass(questionOf(spec, choice, revision.site), level, site, shop.rates);
+        if (!found) return [];
+        const { filler, gas } = revision.program;
+        const price = (takes: typeof found.takes, of: string) =>
+          shop.rates ? moneyOf(takes, { filler, gas: of }, shop.rates).total : 0;
+        const now = plus(found.takes, found.saves);
+        return [{ seam, level, found, money: price(now, gas) - price(found.takes, found.way.gas) }];
+      }),
+    [lines, shop.rates],
+  );
+  if (rows.length === 0) return null;
+  const sum = rows.reduce((whole, { found }) => plus(whole, times(found.saves, order.quantity)), nothingTaken);
+  const money = rows.reduce((whole, one) => whole + one.money * order.quantity, 0);
+  const currency = shop.rates?.currency;
+  const heads = [
+    t('view.costs.seam'),
+    t('view.trials.level'),
+    t('view.costs.class-allows'),
+    t('view.costs.work-saved'),
+    t('view.costs.gas-saved'),
+    ...(currency === undefined ? [] : [t('view.costs.money-saved')]),
+  ];
+  return (
+    <Panel title={t('view.costs.what-the-class-saves')}>
+      <Table label={t('view.costs.what-the-class-saves')}>
+        <Heads names={heads} right={heads.slice(3)} />
+        <tbody>
+          {rows.map(({ seam, level, found, money: saved }) => (
+            <tr key={seam.id}>
+              <Cell head>
+                <Link to={`/seams/${seam.id}/trial`}>{seam.spec.name}</Link>
+              </Cell>
+              <Cell>
+                {level}
+                {seam.limits === null ? ` (${t('view.costs.not-written')})` : ''}
+              </Cell>
+              <Cell>{found.isNow ? t('view.costs.as-it-is') : tell(found.name)}</Cell>
+              <Cell figure>{tell(amount('minutes', found.saves.workMinutes, 1))}</Cell>
+              <Cell figure>{tell(amount('volume', found.saves.gasL, 1))}</Cell>
+              {currency !== undefined && <Cell figure>{`${fixed(saved, 2)} ${currency}`}</Cell>}
+            </tr>
+          ))}
+          <tr>
+            <Cell head>{t('view.costs.the-order', { count: order.quantity })}</Cell>
+            <Cell />
+            <Cell />
+            <Cell figure>{tell(amount('minutes', sum.workMinutes, 0))}</Cell>
+            <Cell figure>{tell(amount('volume', sum.gasL, 0))}</Cell>
+            {currency !== undefined && <Cell figure>{`${fixed(money, 2)} ${currency}`}</Cell>}
+          </tr>
+        </tbody>
+      </Table>
+      <Box fontSize="13px" color="quiet" mt="1">
+        {t('view.costs.class-is-a-rule-of-practice')}
+      </Box>
+    </Panel>
+  );
+}

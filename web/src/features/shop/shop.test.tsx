@@ -105,6 +105,71 @@ describe('people', () => {
   });
 });
 
+describe('roles, tries and sign-ins', () => {
+  const lead = person({ id: 'ilse', name: 'Ilse Brandokor', role: 'lead' });
+
+  it('the office changes nobody above it, and makes welders only', async () => {
+    await open('', 'office', { 'GET /api/people': page([...people, lead]) });
+    expect(screen.getByRole('button', { name: /Change Teo Varnholt/ })).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /Change Ilse Brandokor/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: /Change Mirja Keskalo/ })).toBeNull();
+    const choices = [...screen.getByLabelText<HTMLSelectElement>('Role').options].map(({ value }) => value);
+    expect(choices).toEqual(['welder']);
+  });
+
+  it('an owner reads how many wrong PINs were tried, and when the last', async () => {
+    await open('', 'owner', { 'GET /api/people': page([person({ wrongTries: { count: 3, lastAt: when } })]) });
+    expect(screen.getByText(/^3 wrong PINs, last /)).toBeTruthy();
+  });
+
+  it('one’s own sign-ins are listed, and ended elsewhere', async () => {
+    const here = { id: 'a', startedAt: when, endsAt: when, device: 'Firefox, Linux', isThis: true };
+    const there = { ...here, id: 'b', device: 'Chrome, Android', isThis: false };
+    let now = [here, there];
+    const { calls } = await open('', 'welder', {
+      'GET /api/session/list': () => now,
+      'DELETE /api/session/list/b': () => {
+        now = [here];
+        return now;
+      },
+    });
+    const table = await screen.findByRole('group', { name: 'Where you are signed in' });
+    await waitFor(() => expect(table.textContent).toContain('Chrome, Android'));
+    expect(table.textContent).toContain('this one');
+    press(/^Sign out of Chrome, Android/);
+    await waitFor(() => expect(table.textContent).not.toContain('Chrome, Android'));
+    expect(calls.some(({ method }) => method === 'DELETE')).toBe(true);
+  });
+});
+
+describe('an order closed short', () => {
+  it('asks first, says what is open, and is closed on a yes', async () => {
+    const question = {
+      type: '/problems/ask-first',
+      title: 'This needs an answer first',
+      status: 409,
+      detail: 'Order MC 1 has 5 of 12 parts done; 7 stay open.',
+      issues: [{ path: 'closed', code: 'closed-short', message: 'Order MC 1 has 5 of 12 parts done; 7 stay open.' }],
+    };
+    const { calls } = await open('/orders', 'lead', {
+      'PUT /api/orders/o1': (body: { confirmed?: string[] }) =>
+        body.confirmed?.includes('closed-short') ? order({ closed: true, version: 9 }) : question,
+    });
+    const saves = () =>
+      calls.filter(({ method }) => method === 'PUT').map(({ body }) => (body as { confirmed: string[] }).confirmed);
+    press(/MC 1/);
+    press('Close it');
+    const dialog = await screen.findByRole('alertdialog', { name: 'A question first' });
+    expect(dialog.textContent).toContain('7 stay open');
+    fireEvent.click(screen.getByRole('button', { name: 'No, leave it' }));
+    expect(screen.queryByRole('alertdialog')).toBeNull();
+    expect(saves()).toEqual([[]]);
+    press('Close it');
+    fireEvent.click(await screen.findByRole('button', { name: 'Yes, all the same' }));
+    await waitFor(() => expect(saves()).toEqual([[], [], ['closed-short']]));
+  });
+});
+
 describe('orders and parts', () => {
   it('closed orders stand last and are opened again', async () => {
     const { calls } = await open('/orders', 'lead', { 'PUT /api/orders/o9': order({ id: 'o9', number: 'MC 9' }) });

@@ -19,6 +19,7 @@ import { Panel } from '../../ui/panel.tsx';
 import { FirstHour, ShopStart, useShopStart } from '../tour/index.ts';
 import { Drifted } from './drifted.tsx';
 import { DueParts } from './due-parts.tsx';
+import { HandedOver } from './handed-over.tsx';
 import { HeldParts } from './held-parts.tsx';
 import { WaitsForVerdict } from './waits-for-verdict.tsx';
 import { LookGroup, LookRow } from './look-group.tsx';
@@ -91,6 +92,7 @@ export function Today() {
         <Panel title={t('view.today.to-look-at')} py="2">
           <Box display="grid" gap="1">
             <HeldParts />
+            <HandedOver />
             <Drifted />
             <DueParts />
             <WaitsForVerdict />

@@ -136,57 +136,64 @@ test('a record that is refused stays with its reason, is handed to a lead hand, 
 
 test('the day of one part: ticked, logged, held by a wrong wire, released, counted, closed short with a question', async ({
   page,
-  app,
 }) => {
-  test.setTimeout(120_000);
-  await signIn(page, app, 'ilse-brandokor');
-  const part = await write(page, 'post', `${app.url}/api/parts`, { name: 'Tail gate', about: '' });
-  const seam = await write(page, 'post', `${app.url}/api/seams/axle-plate-to-tube/copy`, {
-    partId: part.id,
-    name: 'Gate hinge',
-  });
-  await write(page, 'post', `${app.url}/api/orders`, {
-    number: 'TG 1',
-    partId: part.id,
-    quantity: 3,
-    dueOn: '2030-01-10',
-  });
-  await signIn(page, app, 'teo-varnholt');
-  await page.goto(`${app.url}/bench-mode/${seam.id}?machine=rowan`);
-  for (const line of await page.locator('button[aria-pressed=false]').all()) await line.click();
-  await logWeld(page);
-  await expect(page.getByText('✓ Recorded')).toBeVisible();
-  await expect(page.getByText(/TG 1.*1.*3/).first()).toBeVisible();
-  // The next one with a spool of another wire: recorded, held.
-  await page.getByRole('button', { name: 'Something was otherwise' }).click();
-  const spool = page.getByLabel('Spool');
-  const other = (await spool.locator('option').allTextContents()).find((name) => name.endsWith('≠')) ?? '';
-  await spool.selectOption({ label: other });
-  await logWeld(page);
-  await expect(page.getByText('Recorded, and held')).toBeVisible();
-  // Today counts nothing of it, and says which seam.
-  await page.goto(`${app.url}/today`);
-  await page.getByRole('button', { name: 'One more Tail gate done' }).click();
-  await expect(page.getByText(/No part of order TG 1 is counted while its weld is held: Gate hinge/)).toBeVisible();
-  await signIn(page, app, 'ilse-brandokor');
-  await page.goto(`${app.url}/runs?state=held`);
-  const row = page.getByRole('row', { name: /Gate hinge/ });
-  await row.getByRole('button', { name: /^Decide/ }).click();
-  await page.getByLabel('Why').fill('bend test passed');
-  await page.getByRole('button', { name: 'Release the part' }).click();
-  await expect(row).toContainText('released');
-  await page.goto(`${app.url}/today`);
-  await expect(
-    page.getByRole('listitem').filter({ hasText: 'TG 1' }).getByRole('img', { name: '2 of 3 done' }),
-  ).toBeVisible();
-  // Closed short: asked, with what it took and what stays open.
-  await page.goto(`${app.url}/shop/orders`);
-  await page.getByRole('button', { name: /TG 1/ }).click();
-  await page.getByRole('button', { name: 'Close it' }).click();
-  const question = page.getByRole('alertdialog');
-  await expect(question).toContainText(/2 of 3 parts done; 1 stay open.*kg of wire.*L of gas/);
-  await question.getByRole('button', { name: 'Yes, all the same' }).click();
-  await expect(page.getByText(/Order TG 1 is closed/)).toBeVisible();
+  test.setTimeout(180_000);
+  // Of its own: what other journeys do to Rowan holds no weld here.
+  const app = new Application();
+  try {
+    await app.start();
+    await signIn(page, app, 'ilse-brandokor');
+    const part = await write(page, 'post', `${app.url}/api/parts`, { name: 'Tail gate', about: '' });
+    const seam = await write(page, 'post', `${app.url}/api/seams/axle-plate-to-tube/copy`, {
+      partId: part.id,
+      name: 'Gate hinge',
+    });
+    await write(page, 'post', `${app.url}/api/orders`, {
+      number: 'TG 1',
+      partId: part.id,
+      quantity: 3,
+      dueOn: '2030-01-10',
+    });
+    await signIn(page, app, 'teo-varnholt');
+    await page.goto(`${app.url}/bench-mode/${seam.id}?machine=rowan`);
+    for (const line of await page.locator('button[aria-pressed=false]').all()) await line.click();
+    await logWeld(page);
+    await expect(page.getByText('✓ Recorded')).toBeVisible();
+    await expect(page.getByText(/TG 1.*1.*3/).first()).toBeVisible();
+    // The next one with a spool of another wire: recorded, held.
+    await page.getByRole('button', { name: 'Something was otherwise' }).click();
+    const spool = page.getByLabel('Spool');
+    const other = (await spool.locator('option').allTextContents()).find((name) => name.endsWith('≠')) ?? '';
+    await spool.selectOption({ label: other });
+    await logWeld(page);
+    await expect(page.getByText('Recorded, and held')).toBeVisible();
+    // Today counts nothing of it, and says which seam.
+    await page.goto(`${app.url}/today`);
+    await page.getByRole('button', { name: 'One more Tail gate done' }).click();
+    await expect(page.getByText(/No part of order TG 1 is counted while its weld is held: Gate hinge/)).toBeVisible();
+    await signIn(page, app, 'ilse-brandokor');
+    await page.goto(`${app.url}/runs?state=held`);
+    const row = page.getByRole('row', { name: /Gate hinge/ });
+    await row.getByRole('button', { name: /^Decide/ }).click();
+    await page.getByLabel('Why').fill('bend test passed');
+    await page.getByRole('button', { name: 'Release the part' }).click();
+    await expect(row).toContainText('released');
+    await page.goto(`${app.url}/today`);
+    await expect(
+      page.getByRole('listitem').filter({ hasText: 'TG 1' }).getByRole('img', { name: '2 of 3 done' }),
+    ).toBeVisible();
+    // Closed short: asked, with what it took and what stays open.
+    await page.goto(`${app.url}/shop/orders`);
+    await page.getByRole('button', { name: /TG 1/ }).click();
+    await page.getByRole('button', { name: 'Close it' }).click();
+    const question = page.getByRole('alertdialog');
+    await expect(question).toContainText(/2 of 3 parts done; 1 stay open.*kg of wire.*L of gas/);
+    await question.getByRole('button', { name: 'Yes, all the same' }).click();
+    await expect(page.getByText(/Order TG 1 is closed/)).toBeVisible();
+  } finally {
+    await app.stop();
+    app.remove();
+  }
 });
 
 test('from an empty shop to the first logged weld by the page’s own links', async ({ page }) => {
@@ -280,7 +287,7 @@ test('from an empty shop to the first logged weld by the page’s own links', as
     // What nobody said is marked, and is not saved unseen.
     const assumed = page.getByRole('group', { name: 'Assumed' });
     await expect(assumed).toContainText('100 mm');
-    await page.getByRole('button', { name: /^wire is right/ }).click();
+    await assumed.getByRole('button', { name: /^wire: / }).click();
     await page.getByRole('button', { name: /^Save/ }).click();
     const question = page.getByRole('alertdialog', { name: 'Assumed' });
     await expect(question).toContainText('This is only assumed');

@@ -55,6 +55,9 @@ test.describe('a welder', () => {
     await lead.getByRole('button', { name: 'Issue or lock' }).click();
     await lead.getByLabel('Why').fill('three passed in a row');
     await lead.getByLabel('On which machine').selectOption({ label: 'Rowan' });
+    // A reference is issued on limits that somebody wrote.
+    await expect(lead.getByRole('button', { name: /^Issue revision/ })).toBeDisabled();
+    await lead.getByRole('button', { name: /^Write the usual limits/ }).click();
     await lead.getByRole('button', { name: /^Issue revision/ }).click();
     await expect(lead.getByText(/Revision \d+ on Rowan/)).toBeVisible();
     await lead.getByRole('button', { name: 'Issue or lock' }).click();

@@ -9,7 +9,7 @@ import { session, sessionAsked, useMe } from '../lib/session.ts';
 import { isForSomebodyElse, readAs, toggleTheme, toggleUnits } from '../lib/reading.ts';
 import { useSettings } from '../lib/settings.ts';
 import { Overlays } from '../features/finding/index.ts';
-import { WaitingLine } from '../features/waiting/index.ts';
+import { WaitingLine } from '../features/waiting-line/index.ts';
 import { visited } from '../features/tour/index.ts';
 import { Notice } from '../ui/notice.tsx';
 import { PageNotices, StandingTroubles } from './page-notices.tsx';

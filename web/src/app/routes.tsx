@@ -3,7 +3,6 @@ import { t } from '../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { createBrowserRouter, redirect } from 'react-router';
 import { ProblemError } from '../data/api.ts';
-import { Waiting } from '../features/waiting/index.ts';
 import { ErrorPage } from './error-page.tsx';
 import { Frame, loadFrame } from './frame.tsx';
 
@@ -129,7 +128,13 @@ export const router = createBrowserRouter([
               return { Component: ProcedureView, loader: loadProcedure };
             },
           },
-          { path: 'waiting', Component: Waiting },
+          {
+            path: 'waiting',
+            lazy: async () => {
+              const { Waiting } = await import('../features/waiting/index.ts');
+              return { Component: Waiting };
+            },
+          },
           {
             path: 'costs',
             lazy: async () => {

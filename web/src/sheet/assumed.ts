@@ -9,6 +9,7 @@ import { amount, joined, type Amount, type Phrase } from '@fox-tempo/core/said';
 import { keep, recall } from '../lib/device.ts';
 import { sheetOf } from './sheet.ts';
 import type { Sheet } from './sheet-fields.ts';
+import { usualWire } from './wire-defaults.ts';
 
 export const assumable = ['lengthMm', 'position', 'gapMm', 'wire', 'gas'] as const;
 export type Assumable = (typeof assumable)[number];
@@ -42,7 +43,14 @@ const values: Record<Assumable, (sheet: Sheet) => unknown> = {
 export function assumedOf(seam: SeamResource, sheet: Sheet, given: readonly Assumable[]): Assumable[] {
   if (seam.revision !== null) return [];
   const stored = sheetOf(seam);
-  return assumable.filter((one) => !given.includes(one) && values[one](sheet) === values[one](stored));
+  const { materialGroup, grade } = sheet.spec;
+  // What follows a changed metal by itself is no less assumed.
+  const followed: Sheet = { ...sheet, choice: { ...sheet.choice, ...usualWire(materialGroup, grade) } };
+  return assumable.filter((one) => {
+    const value = values[one](sheet);
+    const follows = (one === 'wire' || one === 'gas') && value === values[one](followed);
+    return !given.includes(one) && (follows || value === values[one](stored));
+  });
 }
 
 /** As it stands on the sheet now. */

@@ -2,7 +2,7 @@
 import { sameWire } from '@fox-tempo/core/consumables';
 import { questionOf, type Site } from '@fox-tempo/core/site';
 import { asStands, type MachineResource, type SeamResource, type Stock } from '@fox-tempo/contract';
-import { cylinderOutlook, spoolOutlook, type Outlook } from '@fox-tempo/core/consumption';
+import { cylinderOutlook, spoolOutlook, type Outlook, notInStock, type Missing } from '@fox-tempo/core/consumption';
 import {
   planDay,
   shiftPage,
@@ -40,7 +40,10 @@ export interface LowStock {
 
 export interface SumQuestions {
   ranking: { ask: { readonly sheet: Sheet; readonly site: Site; readonly wishes: Wishes }; answer: Ranking };
-  lowStock: { ask: { readonly stock: Stock; readonly seams: readonly SeamResource[] }; answer: readonly LowStock[] };
+  lowStock: {
+    ask: { readonly stock: Stock; readonly seams: readonly SeamResource[] };
+    answer: { readonly low: readonly LowStock[]; readonly missing: readonly Missing[] };
+  };
   dayPlan: {
     ask: {
       readonly jobs: readonly DayJob[];
@@ -87,8 +90,9 @@ export const sums: { [K in keyof SumQuestions]: (ask: SumQuestions[K]['ask']) =>
     const { order, endsAtS, waitS } = bestOrder(input);
     return { order, endsAtS, waitS };
   },
-  lowStock: ({ stock, seams }) =>
-    seams.flatMap(measureSeam).flatMap(({ seam, use }) => {
+  lowStock: ({ stock, seams }) => ({
+    missing: notInStock(seams, stock),
+    low: seams.flatMap(measureSeam).flatMap(({ seam, use }) => {
       const program = seam.revision?.program;
       if (!program) return [];
       const rows = [
@@ -105,4 +109,5 @@ export const sums: { [K in keyof SumQuestions]: (ask: SumQuestions[K]['ask']) =>
           : [{ id, name, machineId, seam: seam.spec.name, outlook }],
       );
     }),
+  }),
 };

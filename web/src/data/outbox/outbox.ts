@@ -8,7 +8,7 @@ import {
   type ObservedDoor,
 } from '@fox-tempo/contract';
 import { createStore } from 'zustand/vanilla';
-import { deviceTrouble } from '../../lib/device.ts';
+import { deviceTrouble, recall } from '../../lib/device.ts';
 import { announce } from '../../lib/notices.ts';
 import { t } from '../../lib/words.ts';
 import { sendBlob } from '../blobs.ts';
@@ -17,7 +17,6 @@ import { newKey } from '../keys.ts';
 import { queryClient } from '../queries.ts';
 import { aboutOf } from './about.ts';
 import type { Entry, EntryAuthor } from './entry.ts';
-import { bringUpOlder } from './older.ts';
 import { createOutbox, type Outcome } from './sending.ts';
 import { browserStorage } from './storage.ts';
 
@@ -138,6 +137,14 @@ export function discardRecord(key: string): Promise<void> {
   return outbox.discard(key);
 }
 
+/** What an earlier version kept on this device: looked for first, since few devices have any and nobody waits for the code. */
+async function bringUp(): Promise<void> {
+  const databases = typeof indexedDB === 'undefined' ? [] : ((await indexedDB.databases?.()) ?? []);
+  if (recall('waiting-runs') === null && !databases.some(({ name }) => name === 'fox-tempo')) return;
+  const { bringUpOlder } = await import('./older.ts');
+  await bringUpOlder(storage, () => Date.now());
+}
+
 const everyMs = 15_000;
 
 /** Begins to watch: sends at the start, when the network returns, when the page is looked at, when somebody signs in, and now and then. */
@@ -151,9 +158,7 @@ export function watchOutbox(here: () => EntryAuthor | null, whenSignedIn: (liste
     if (waitingRecords.getState().entries.some(({ refused }) => refused === null || refused.kind === 'author-unknown'))
       void outbox.sendAll();
   };
-  void bringUpOlder(storage, () => Date.now())
-    .then(outbox.load)
-    .then(flush);
+  void bringUp().then(outbox.load).then(flush);
   globalThis.addEventListener('online', flush);
   globalThis.addEventListener('focus', flush);
   setInterval(flush, everyMs);

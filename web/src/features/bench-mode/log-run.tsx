@@ -23,7 +23,7 @@ import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
-import { WaitingLine } from '../waiting/index.ts';
+import { WaitingLine } from '../waiting-line/index.ts';
 import { DecideRun } from '../runs/index.ts';
 import { useRefused } from '../../data/outbox/index.ts';
 import { DialReading } from '../machines/index.ts';

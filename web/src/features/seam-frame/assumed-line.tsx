@@ -32,7 +32,7 @@ export function AssumedLine({ session }: { readonly session: SheetSession }) {
             <Action
               key={one}
               fontSize="13px"
-              aria-label={t('view.sheet.confirm-assumed', { name: names[one], value: assumedValue(one, sheet) })}
+              title={t('view.sheet.confirm-assumed', { name: names[one], value: assumedValue(one, sheet) })}
               onClick={() => confirm([one])}
             >
               {names[one]}: {tell(assumedValue(one, sheet))} ✓

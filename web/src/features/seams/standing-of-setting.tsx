@@ -78,6 +78,7 @@ export function StandingOfSetting({ seam, machines, onStored }: StandingOfSettin
           seam={seam}
           newest={revision.number}
           machines={machines}
+          onWritten={onStored}
           onStored={(stored) => {
             onStored(stored);
             setOpened(false);
@@ -126,11 +127,14 @@ function Signing({
   seam,
   newest,
   machines,
+  onWritten,
   onStored,
 }: {
   readonly seam: SeamResource;
   readonly newest: number;
   readonly machines: readonly MachineResource[];
+  /** Limits were written: what is being signed goes on. */
+  readonly onWritten: (seam: SeamResource) => void;
   readonly onStored: (seam: SeamResource) => void;
 }) {
   const task = useTask();
@@ -178,7 +182,7 @@ function Signing({
           </>
         )}
       </Box>
-      <WriteUsualLimits seam={seam} task={task} onStored={onStored} />
+      <WriteUsualLimits seam={seam} task={task} onStored={onWritten} />
       <Box display="flex" gap="2" mt="2" flexWrap="wrap">
         <Action
           kind="main"

@@ -1,7 +1,6 @@
 /** What is on the machines and will not last: cylinders and spools against the seams that take them. */
 import { amount } from '@fox-tempo/core/said';
 import { t, tell, tellIf } from '../../lib/words.ts';
-import { notInStock } from '@fox-tempo/core/consumption';
 import { Link } from 'react-router';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource, Stock } from '@fox-tempo/contract';
@@ -22,12 +21,12 @@ export function RunningLow({
 }) {
   const ask = useMemo(() => ({ stock, seams }), [stock, seams]);
   const { answer, issues, retry } = useSum('lowStock', ask);
-  const missing = useMemo(() => notInStock(seams, stock), [seams, stock]);
   const isEmpty = ![...stock.cylinders, ...stock.spools].some(
     ({ machineId, retired }) => machineId !== null && !retired,
   );
   const nameOf = (id: string) => machines.find((machine) => machine.id === id)?.file.name;
-  const low = answer?.flatMap((one) => {
+  const missing = answer?.missing ?? [];
+  const low = answer?.low.flatMap((one) => {
     const machine = nameOf(one.machineId);
     return machine === undefined ? [] : [{ ...one, machine }];
   });

@@ -4,7 +4,7 @@ import { t } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { CountQuestion, Order, SeamResource, ShopState } from '@fox-tempo/contract';
 import { fillerOf, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, useLoaderData } from 'react-router';
 import { useStore } from 'zustand';
 import { api } from '../../data/api.ts';
@@ -16,7 +16,7 @@ import { waitingRecords } from '../../data/outbox/index.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { FirstHour, ShopStart, useShopStart } from '../tour/index.ts';
+import { FirstHour, loadShopStart, useShopStart } from '../tour/index.ts';
 import { Drifted } from './drifted.tsx';
 import { DueParts } from './due-parts.tsx';
 import { HandedOver } from './handed-over.tsx';
@@ -26,6 +26,7 @@ import { LookGroup, LookRow } from './look-group.tsx';
 import { NextOnMachines } from './next-on.tsx';
 import { RunningLow } from './running-low.tsx';
 
+const ShopStart = lazy(loadShopStart);
 const tall = { minHeight: '44px', display: 'inline-flex', alignItems: 'center' } as const;
 
 export async function loadToday({ request }: { request: Request }) {
@@ -74,7 +75,13 @@ export function Today() {
         alignItems="start"
       >
         <ShopTrouble shop={shop} />
-        {start ? <ShopStart steps={start} /> : <FirstHour seams={seams} />}
+        {start ? (
+          <Suspense fallback={null}>
+            <ShopStart steps={start} />
+          </Suspense>
+        ) : (
+          <FirstHour seams={seams} />
+        )}
         <NextOnMachines orders={orders} machines={machines} seams={seams} stock={stock} />
         <Panel title={t('view.today.orders-in-hand')} py="2">
           {orders.length === 0 ? (

@@ -3,7 +3,8 @@ import { cleanup, screen } from '@testing-library/react';
 import type { MachineResource, SeamResource, Stock } from '@fox-tempo/contract';
 import { answerFetch, parts, rowan, seam, stock, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';
-import { ShopStart, useShopStart } from './index.ts';
+import { useShopStart } from './index.ts';
+import { ShopStart } from './shop-start.tsx';
 
 const page = (items: unknown[]) => ({ items, next: null });
 const empty: Stock = { cylinders: [], spools: [] };

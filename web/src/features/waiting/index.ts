@@ -1,2 +1,1 @@
 export { Waiting } from './waiting.tsx';
-export { WaitingLine } from './waiting-line.tsx';

@@ -5,7 +5,8 @@ import { api, ProblemError } from '../../data/api.ts';
 import { discardRecord, waitingRecords } from '../../data/outbox/index.ts';
 import { answerFetch, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes, signInAs } from '../../testing/show.tsx';
-import { Waiting, WaitingLine } from './index.ts';
+import { WaitingLine } from '../waiting-line/index.ts';
+import { Waiting } from './index.ts';
 
 const page = (items: unknown[]) => ({ items, next: null });
 const refusal = (kind: string, status: number, more: object = {}) => ({

@@ -14,7 +14,7 @@ export const newPinField = pinField.refine(
 );
 
 function isRun(pin: string): boolean {
-  const steps = [...pin].slice(1).map((digit, at) => Number(digit) - Number(pin[at]));
+  const steps = Array.from({ length: pin.length - 1 }, (_, at) => Number(pin[at + 1]) - Number(pin[at]));
   return steps.every((step) => step === 1) || steps.every((step) => step === -1);
 }
 

@@ -50,7 +50,8 @@ interface Knock {
 function knock(name: DoorName, role: Role | null, { body = {}, key = randomUUID(), version = 999 }: Knock = {}) {
   const door: Door = doors[name];
   const method = door.method.toLowerCase() as 'get' | 'post' | 'put' | 'delete';
-  const call = request(test.app)[method](address(name));
+  const knocked = request(test.app)[method](address(name));
+  const call = knocked;
   if (role !== null) call.set('cookie', test.cookie(personOf[role]));
   if (needsVersion(door)) call.set('if-match', `"${version}"`);
   if (needsKey(door)) call.set('idempotency-key', key);

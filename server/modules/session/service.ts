@@ -36,11 +36,13 @@ export async function sessionState(db: Executor, request: Request, tickets: Tick
   const { name, timeZone, thicknessRule, demo } = await readShop(db);
   const me = await personOf(db, request);
   const { cookie, wrongTries = null } = (request.session ?? {}) as Partial<Request['session']>;
+  // What is left of the session, ms.
+  const leftMs = cookie?.maxAge ?? 0;
   return {
     me: me && {
       ...me,
       preferences: await preferencesOf(db, me.id),
-      ticket: tickets.issue(me.id, cookie?.expires?.getTime() ?? Date.now()),
+      ticket: tickets.issue(me.id, Date.now() + leftMs),
       wrongTries,
     },
     shop: { name, timeZone, demo, thicknessRule },

@@ -38,7 +38,7 @@ export function useObserved(
   const { data, error } = useDoor('observations', asked);
   const [refused, setRefused] = useState<string | null>(null);
   const entries = useStore(waitingRecords, (state) => state.entries);
-  const waiting = useMemo(() => entries.flatMap((entry) => waitingRow(entry, kind, where)), [entries, kind, machine, seam]);
+  const waiting = useMemo(() => entries.flatMap((entry) => waitingRow(entry, kind, { machine, seam })), [entries, kind, machine, seam]);
 
   const record = useCallback(
     async (sent: ObservationCreate) => {
@@ -78,7 +78,7 @@ export const onTheWay = Number.MAX_SAFE_INTEGER;
 function waitingRow(
   { key, name, body, at, by }: Entry,
   wanted: Observation['kind'],
-  { machine, seam }: { readonly machine?: string; readonly seam?: string },
+  { machine, seam }: { readonly machine: string | undefined; readonly seam: string | undefined },
 ): Observation[] {
   if (name !== 'observe') return [];
   const { kind, machineId = null, seamId = null, corrects = null, ...sent } = body as ObservationCreate;

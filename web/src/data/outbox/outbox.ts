@@ -34,7 +34,7 @@ let tail: Promise<unknown> = Promise.resolve();
 /** One tab at a time where the browser can say so; else one call of this page at a time. */
 function alone<T>(act: () => Promise<T>): Promise<T> {
   const locks = (globalThis.navigator as Partial<Navigator> | undefined)?.locks;
-  if (locks) return locks.request(channelName, act) as Promise<T>;
+  if (locks) return locks.request(channelName, act);
   const next = tail.then(act, act);
   tail = next.catch(() => undefined);
   return next;

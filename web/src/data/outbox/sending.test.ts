@@ -13,7 +13,7 @@ const runa: EntryAuthor = { id: 'runa', name: 'Runa', ticket: 'runa-ticket' };
 const noon = Date.parse('2026-05-04T12:00:00Z');
 
 function refusal(kind: Kind, extra: Partial<Problem> = {}): ProblemError {
-  return new ProblemError(kind, { type: `/problems/${kind}`, title: kind, status: 400, detail: kind, ...extra } as Problem);
+  return new ProblemError(kind, { type: `/problems/${kind}`, title: kind, status: 400, detail: kind, ...extra });
 }
 
 let made = 0;

@@ -37,7 +37,10 @@ export function Correction({ trial, onDone }: { readonly trial: Trial; readonly 
         attachments: trial.attachments.map(({ sha256, name }) => ({ sha256, name })),
         body: { ...kept, ...bodyOf(draft) },
       });
-      if (!sent) return onDone();
+      if (!sent) {
+        onDone();
+        return;
+      }
       onDone();
       await revalidate();
     });

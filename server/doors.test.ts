@@ -122,10 +122,8 @@ describe('every door', () => {
     for (const name of doorNames.filter((one) => needsVersion(doors[one] as Door))) {
       const door: Door = doors[name];
       const method = door.method.toLowerCase() as 'put' | 'post' | 'delete';
-      const call = request(test.app)
-        [method](address(name))
-        .set('cookie', test.cookie('mirja-keskalo'))
-        .set('idempotency-key', randomUUID());
+      const headers = { cookie: test.cookie('mirja-keskalo'), 'idempotency-key': randomUUID() };
+      const call = request(test.app)[method](address(name)).set(headers);
       const { status } = await (door.body ? call.send({}) : call);
       expect([name, status]).toEqual([name, 428]);
     }

@@ -7,7 +7,14 @@ import { savingOfClass, waysOfClass } from './class-way.ts';
 import type { Rates } from './costs.ts';
 
 const site = { circuitMOhm: 15, handlingMinutes: 2, tipLife: 240 };
-const rates: Rates = { currency: 'cr', labourPerHour: 0, gasPerM3: { 'M21-ArC-18': 8, 'M20-ArC-8': 9, C1: 2 } };
+const rates: Rates = {
+  currency: 'cr',
+  labourPerHour: 0,
+  energyPerKwh: 0,
+  tip: 0,
+  wirePerKg: { 'steel-solid': 0 },
+  gasPerM3: { 'M21-ArC-18': 8, 'M20-ArC-8': 9, C1: 2 },
+};
 const { input } = scenarios.find(({ id }) => id === 'axle-plate-to-tube') ?? {};
 if (!input) throw new Error('the scenario is gone');
 
@@ -21,9 +28,9 @@ describe('what a class allows', () => {
       }
   });
 
-  it('keeps dip out of B and CO2 out of C on steel', () => {
+  it('keeps dip out of B, and dip in CO2 out of C, on steel', () => {
     expect(waysOfClass('steel', 'B').some(({ mode }) => mode === 'dip')).toBe(false);
-    expect(waysOfClass('steel', 'C').some(({ gas }) => gas === 'C1')).toBe(false);
+    expect(waysOfClass('steel', 'C')).not.toContainEqual({ mode: 'dip', gas: 'C1' });
     expect(waysOfClass('steel', 'D')).toContainEqual({ mode: 'dip', gas: 'C1' });
   });
 });
@@ -38,6 +45,14 @@ describe('what a class saves', () => {
     });
     const gas = found?.way.gas ?? '';
     expect(((found?.takes.gasL ?? 0) / 1000) * (rates.gasPerM3?.[gas] ?? 0)).toBeCloseTo(Math.min(...cheapest), 9);
+  });
+
+  it('holds no way to be cheap because its gas has no rate', () => {
+    const { 'M20-ArC-8': _unpriced, ...priced } = rates.gasPerM3 ?? {};
+    expect(savingOfClass(input, 'B', site, { ...rates, gasPerM3: priced })?.way.gas).toBe('M21-ArC-18');
+    // Where the seam's own gas has none, minutes decide.
+    const minutes = savingOfClass(input, 'D', site, null);
+    expect(savingOfClass(input, 'D', site, { ...rates, gasPerM3: {} })).toEqual(minutes);
   });
 
   it('without rates is minutes of work, and nothing where the seam is welded so already', () => {

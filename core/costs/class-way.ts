@@ -3,12 +3,12 @@
  * practice, assumed: stricter classes keep to pulse and to gases rich in argon, because dip hides a root that has not fused and CO2 leaves
  * spatter; each class may use what a stricter one uses. The drawing and the shop's qualified procedure come first.
  */
-import { gasName, type MaterialGroup } from '../consumables/index.ts';
+import { gasName, type FillerCode, type MaterialGroup } from '../consumables/index.ts';
 import { modeName, planSeam, type PlanInput, type PlanMode } from '../plan/index.ts';
 import { joined, type Phrase } from '../said/index.ts';
 import { qualityLevels, type QualityLevel } from '../trials/index.ts';
 import type { CostSite } from './candidates.ts';
-import { moneyOf, takesOf, type Rates, type Takes } from './costs.ts';
+import { moneyOf, moneyParts, takesOf, type Rates, type Takes } from './costs.ts';
 
 export interface ClassWay {
   readonly mode: PlanMode;
@@ -22,10 +22,12 @@ const added: Record<MaterialGroup, Record<QualityLevel, readonly ClassWay[]>> = 
       { mode: 'pulse', gas: 'M21-ArC-18' },
       { mode: 'pulse', gas: 'M20-ArC-8' },
       { mode: 'spray', gas: 'M20-ArC-8' },
+      { mode: 'cored', gas: 'M21-ArC-18' },
     ],
     C: [
       { mode: 'dip', gas: 'M21-ArC-18' },
       { mode: 'spray', gas: 'M21-ArC-18' },
+      { mode: 'cored', gas: 'C1' },
     ],
     D: [{ mode: 'dip', gas: 'C1' }],
   },
@@ -57,8 +59,8 @@ export interface ClassSaving {
 }
 
 /**
- * The cheapest way that the class allows, by money where the shop has rates, else by minutes of work; null where none of them can be planned
- * or the seam itself cannot.
+ * The cheapest way that the class allows: by money where the shop has a rate for everything it takes, now and then, else by minutes of work.
+ * A way whose wire or gas has no rate is not held to be cheap for it. Null where none can be planned, or the seam itself cannot.
  */
 export function savingOfClass(
   input: PlanInput,
@@ -69,17 +71,29 @@ export function savingOfClass(
   const now = takesAt(input, site);
   if (!now) return null;
   const { wireFeedMPerMin: _feed, ...rest } = input;
+  const priced = fullPrice(now, input, rates) !== null;
   const found = waysOfClass(input.seam.materialGroup, level).flatMap((way) => {
     const isNow = way.mode === input.mode && way.gas === input.gas;
     const takes = isNow ? now : takesAt({ ...rest, ...way }, site);
     if (!takes) return [];
-    const price = rates ? moneyOf(takes, { filler: input.filler, gas: way.gas }, rates).total : takes.workMinutes;
-    return [{ way, isNow, takes, price }];
+    const price = priced ? fullPrice(takes, { filler: input.filler, gas: way.gas }, rates) : takes.workMinutes;
+    return price === null ? [] : [{ way, isNow, takes, price }];
   });
   const [first, ...others] = found;
   if (!first) return null;
   const { way, isNow, takes } = others.reduce((best, one) => (one.price < best.price ? one : best), first);
   return { way, name: joined([modeName(way.mode), gasName(way.gas)], ', '), isNow, takes, saves: less(now, takes) };
+}
+
+/** Null where the shop has no rate for something of it: a sum that leaves something out would pass for less. */
+export function fullPrice(
+  takes: Takes,
+  of: { readonly filler: FillerCode; readonly gas: string },
+  rates: Rates | null,
+): number | null {
+  if (!rates) return null;
+  const { parts, total } = moneyOf(takes, of, rates);
+  return moneyParts.some((part) => parts[part] === undefined) ? null : total;
 }
 
 function takesAt(input: PlanInput, site: CostSite): Takes | null {

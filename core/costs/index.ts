@@ -1,5 +1,5 @@
 export { foundOf, type Found, type LoggedWeld } from './found.ts';
-export { savingOfClass, waysOfClass, type ClassSaving, type ClassWay } from './class-way.ts';
+export { fullPrice, savingOfClass, waysOfClass, type ClassSaving, type ClassWay } from './class-way.ts';
 export { candidatesFor, type CostSite, type Candidate, type RuledOut } from './candidates.ts';
 export {
   moneyOf,

@@ -1,7 +1,7 @@
 /** What each seam's quality class allows and what that saves, on the seam and on the whole order. */
 import { Box } from '@chakra-ui/react';
 import type { Order, SeamResource, ShopState } from '@fox-tempo/contract';
-import { moneyOf, nothingTaken, plus, savingOfClass, times, type CostSite } from '@fox-tempo/core/costs';
+import { fullPrice, nothingTaken, plus, savingOfClass, times, type CostSite } from '@fox-tempo/core/costs';
 import { amount } from '@fox-tempo/core/said';
 import { questionOf } from '@fox-tempo/core/site';
 import { usualLevel } from '@fox-tempo/core/trials';
@@ -30,16 +30,20 @@ export function OfClass({
         const found = savingOfClass(questionOf(spec, choice, revision.site), level, site, shop.rates);
         if (!found) return [];
         const { filler, gas } = revision.program;
-        const price = (takes: typeof found.takes, of: string) =>
-          shop.rates ? moneyOf(takes, { filler, gas: of }, shop.rates).total : 0;
-        const now = plus(found.takes, found.saves);
-        return [{ seam, level, found, money: price(now, gas) - price(found.takes, found.way.gas) }];
+        const now = fullPrice(plus(found.takes, found.saves), { filler, gas }, shop.rates);
+        const then = fullPrice(found.takes, { filler, gas: found.way.gas }, shop.rates);
+        return [{ seam, level, found, money: now === null || then === null ? null : now - then }];
       }),
     [lines, shop.rates],
   );
   if (rows.length === 0) return null;
   const sum = rows.reduce((whole, { found }) => plus(whole, times(found.saves, order.quantity)), nothingTaken);
-  const money = rows.reduce((whole, one) => whole + one.money * order.quantity, 0);
+  // Where one seam has no price, the order has none either: it would pass for the whole.
+  const money = rows.reduce<number | null>(
+    (whole, one) => (whole === null || one.money === null ? null : whole + one.money * order.quantity),
+    0,
+  );
+  const priced = (value: number | null) => (value === null ? '–' : `${fixed(value, 2)} ${currency ?? ''}`);
   const currency = shop.rates?.currency;
   const heads = [
     t('view.costs.seam'),
@@ -66,7 +70,7 @@ export function OfClass({
               <Cell>{found.isNow ? t('view.costs.as-it-is') : tell(found.name)}</Cell>
               <Cell figure>{tell(amount('minutes', found.saves.workMinutes, 1))}</Cell>
               <Cell figure>{tell(amount('volume', found.saves.gasL, 1))}</Cell>
-              {currency !== undefined && <Cell figure>{`${fixed(saved, 2)} ${currency}`}</Cell>}
+              {currency !== undefined && <Cell figure>{priced(saved)}</Cell>}
             </tr>
           ))}
           <tr>
@@ -75,7 +79,7 @@ export function OfClass({
             <Cell />
             <Cell figure>{tell(amount('minutes', sum.workMinutes, 0))}</Cell>
             <Cell figure>{tell(amount('volume', sum.gasL, 0))}</Cell>
-            {currency !== undefined && <Cell figure>{`${fixed(money, 2)} ${currency}`}</Cell>}
+            {currency !== undefined && <Cell figure>{priced(money)}</Cell>}
           </tr>
         </tbody>
       </Table>

@@ -45,7 +45,7 @@ function statesOf(
   return isDone.map((one, at) => (one ? 'done' : at === next ? 'next' : isNeeded[at] ? 'open' : 'optional'));
 }
 
-const marks: Record<StepState, string> = { done: '● ', next: '→ ', optional: '', open: '○ ' };
+const marks: Record<StepState, string> = { done: '●', next: '→', optional: '', open: '○' };
 const markWords: Record<StepState, string> = {
   done: t('view.tour.done'),
   next: t('view.seam-frame.comes-next'),
@@ -77,7 +77,7 @@ export function SeamSteps({ seam }: { readonly seam: SeamResource }) {
         // What is done stands beside the name, not in it: a link is called by what it leads to.
         <Box asChild key={name} {...partLink}>
           <NavLink to={to(seamId)} end={!hasParts} aria-description={markWords[states[at] ?? 'open'] || undefined}>
-            <Box as="span" aria-hidden="true">
+            <Box as="span" aria-hidden="true" fontSize="0.8em" mr={states[at] === 'optional' ? undefined : '1.5'}>
               {marks[states[at] ?? 'open']}
             </Box>
             {name}

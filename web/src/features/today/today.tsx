@@ -149,6 +149,7 @@ function ShopTrouble({ shop }: { readonly shop: ShopState }) {
 
 function OrderRow({ order, seams }: { readonly order: Order; readonly seams: readonly SeamResource[] }) {
   const [isOpen, setOpen] = useState(false);
+  const counting = useCounting(order);
   const days = daysUntil(order.dueOn);
   const due =
     days < 0
@@ -196,7 +197,7 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
           </Box>
         </Box>
         <Box display="flex" gap="1" alignItems="center">
-          <PartDone order={order} />
+          <PartDone counting={counting} />
           <Action
             kind="quiet"
             minWidth="44px"
@@ -209,6 +210,7 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
           </Action>
         </Box>
       </Box>
+      <CountSaid counting={counting} />
       {isOpen && (
         <Box as="ul" listStyleType="none">
           {seams.map((seam) => (
@@ -239,7 +241,7 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
 }
 
 /** One tap a part: the order counts up, gas and wire count down; the same tap back when it was a slip. */
-function PartDone({ order }: { readonly order: Order }) {
+function useCounting(order: Order) {
   const task = useTask();
   const count = (by: number, confirmed?: readonly CountQuestion[]) =>
     void task.run(async () => {
@@ -253,6 +255,11 @@ function PartDone({ order }: { readonly order: Order }) {
       ).length,
   );
   const asked = task.error?.kind === 'ask-first' ? (task.error.problem.issues ?? []) : null;
+  return { order, task, count, waits, asked };
+}
+type Counting = ReturnType<typeof useCounting>;
+
+function PartDone({ counting: { order, task, count } }: { readonly counting: Counting }) {
   return (
     <Box display="flex" gap="1" alignItems="center" flexWrap="wrap" justifyContent="flex-end">
       <Action
@@ -272,13 +279,21 @@ function PartDone({ order }: { readonly order: Order }) {
       >
         {t('view.today.take-one-back-2')}
       </Action>
+    </Box>
+  );
+}
+
+/** What became of a tap, or what is asked first: under the whole row, where there is room for a sentence. */
+function CountSaid({ counting: { task, count, waits, asked } }: { readonly counting: Counting }) {
+  return (
+    <>
       {waits > 0 && !task.busy && (
-        <Box role="status" color="ochre" fontSize="13px" flexBasis="100%" textAlign="right">
+        <Box role="status" color="ochre" fontSize="13px" textAlign="right">
           {t('view.today.counts-wait', { count: waits })}
         </Box>
       )}
       {asked && (
-        <Box role="alertdialog" aria-label={t('view.today.question-first')} flexBasis="100%" display="grid" gap="2">
+        <Box role="alertdialog" aria-label={t('view.today.question-first')} display="grid" gap="2" mt="1">
           <Notice level="caution" word={t('view.today.question-first')}>
             {task.problem}
           </Notice>
@@ -300,6 +315,6 @@ function PartDone({ order }: { readonly order: Order }) {
           {task.problem}
         </Box>
       )}
-    </Box>
+    </>
   );
 }

@@ -8,7 +8,7 @@ import { modeName, planSeam, type PlanInput, type PlanMode } from '../plan/index
 import { joined, type Phrase } from '../said/index.ts';
 import { qualityLevels, type QualityLevel } from '../trials/index.ts';
 import type { CostSite } from './candidates.ts';
-import { moneyOf, moneyParts, takesOf, type Rates, type Takes } from './costs.ts';
+import { moneyOf, moneyParts, plus, takesOf, times, type Rates, type Takes } from './costs.ts';
 
 export interface ClassWay {
   readonly mode: PlanMode;
@@ -82,7 +82,13 @@ export function savingOfClass(
   const [first, ...others] = found;
   if (!first) return null;
   const { way, isNow, takes } = others.reduce((best, one) => (one.price < best.price ? one : best), first);
-  return { way, name: joined([modeName(way.mode), gasName(way.gas)], ', '), isNow, takes, saves: less(now, takes) };
+  return {
+    way,
+    name: joined([modeName(way.mode), gasName(way.gas)], ', '),
+    isNow,
+    takes,
+    saves: plus(now, times(takes, -1)),
+  };
 }
 
 /** Null where the shop has no rate for something of it: a sum that leaves something out would pass for less. */
@@ -101,15 +107,4 @@ function takesAt(input: PlanInput, site: CostSite): Takes | null {
   if (!plan.ok) return null;
   const { arcSeconds, slagSeconds, wireGrams, gasLitres, meanCurrentA, voltageV } = plan.value;
   return takesOf({ arcSeconds, slagSeconds, wireKg: wireGrams / 1000, gasL: gasLitres, meanCurrentA, voltageV }, site);
-}
-
-function less(one: Takes, other: Takes): Takes {
-  return {
-    arcMinutes: one.arcMinutes - other.arcMinutes,
-    workMinutes: one.workMinutes - other.workMinutes,
-    wireKg: one.wireKg - other.wireKg,
-    gasL: one.gasL - other.gasL,
-    kwh: one.kwh - other.kwh,
-    tips: one.tips - other.tips,
-  };
 }

@@ -59,7 +59,7 @@ describe('waiting records', () => {
     open();
     expect(await screen.findByText('Logged weld')).toBeTruthy();
     expect(screen.getByText(/^Ilse Brandokor, /)).toBeTruthy();
-    expect(screen.getByText(/1 record waits to be sent/)).toBeTruthy();
+    expect(await screen.findByText(/1 record waits to be sent/)).toBeTruthy();
     table['POST /api/runs'] = { id: 'x' };
     fireEvent.click(screen.getAllByRole('button', { name: 'Try now' })[0]!);
     expect(await screen.findByText(/Nothing waits on this device/)).toBeTruthy();
@@ -70,7 +70,7 @@ describe('waiting records', () => {
     await expect(api.addRun(run)).rejects.toThrow(ProblemError);
     const router = open();
     expect(await screen.findByText('because of off-the-list')).toBeTruthy();
-    expect(screen.getByText(/1 record was refused and waits for you/)).toBeTruthy();
+    expect(await screen.findByText(/1 record was refused and waits for you/)).toBeTruthy();
     const link = screen.getByRole('link', { name: 'Correct it' });
     expect(link.getAttribute('href')).toMatch(/^\/bench-mode\/axle\?machine=rowan&refused=/);
     press('Discard');

@@ -16,7 +16,7 @@ import { waitingRecords } from '../../data/outbox/index.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { FirstHour, loadShopStart, useShopStart } from '../tour/index.ts';
+import { FirstHour, loadShopStart, useIsNewShop } from '../tour/index.ts';
 import { Drifted } from './drifted.tsx';
 import { DueParts } from './due-parts.tsx';
 import { HandedOver } from './handed-over.tsx';
@@ -49,7 +49,7 @@ export function Today() {
   const [stock] = useKept('stock', loaded.stock);
   const orders = allOrders.filter((order) => !order.closed);
   const machines = allMachines.filter((machine) => !machine.retired);
-  const start = useShopStart({ machines, seams, stock });
+  const isNew = useIsNewShop();
   return (
     <>
       <PageHead title={t('view.app.today')} line={todayInWords()}>
@@ -75,9 +75,9 @@ export function Today() {
         alignItems="start"
       >
         <ShopTrouble shop={shop} />
-        {start ? (
+        {isNew ? (
           <Suspense fallback={null}>
-            <ShopStart steps={start} />
+            <ShopStart machines={machines} seams={seams} stock={stock} />
           </Suspense>
         ) : (
           <FirstHour seams={seams} />

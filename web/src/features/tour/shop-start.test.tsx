@@ -3,7 +3,7 @@ import { cleanup, screen } from '@testing-library/react';
 import type { MachineResource, SeamResource, Stock } from '@fox-tempo/contract';
 import { answerFetch, parts, rowan, seam, stock, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';
-import { useShopStart } from './index.ts';
+import { useIsNewShop } from './index.ts';
 import { ShopStart } from './shop-start.tsx';
 
 const page = (items: unknown[]) => ({ items, next: null });
@@ -37,8 +37,7 @@ interface Has {
 async function steps({ parts: some = [], machines = [], seams = [], stock: kept = empty, runs = [] }: Has) {
   answerFetch({ 'GET /api/parts': page([...some]), 'GET /api/runs?limit=1': page([...runs]) });
   function Start() {
-    const start = useShopStart({ machines, seams, stock: kept });
-    return start ? <ShopStart steps={start} /> : <p>{'not shown'}</p>;
+    return useIsNewShop() ? <ShopStart machines={machines} seams={seams} stock={kept} /> : <p>{'not shown'}</p>;
   }
   showRoutes([{ path: '/', Component: Start }], '/');
   if (runs.length > 0) return [];

@@ -107,6 +107,25 @@ describe('waiting records', () => {
     });
   });
 
+  it('take their photographs along to the lead hand', async () => {
+    const photo = { name: 'bead.png', bytes: new Blob(['x'], { type: 'image/png' }) };
+    const trial = { seamId: 'axle', machineId: 'rowan', body: {} } as never;
+    const { calls } = answerFetch({
+      'POST /api/blobs': { sha256: 'a'.repeat(64) },
+      'POST /api/trials': refusal('off-the-list', 409),
+      'POST /api/observations': { id: 'y' },
+      [`GET ${handedOver}`]: page([]),
+    });
+    await expect(api.addTrial(trial, { files: [photo] })).rejects.toThrow();
+    open();
+    press('Give to a lead hand');
+    await waitFor(() => expect(waitingRecords.getState().entries).toEqual([]));
+    expect(calls.find(({ path }) => path === '/api/observations')?.body).toMatchObject({
+      kind: 'handed-over',
+      attachments: [{ sha256: 'a'.repeat(64), name: 'bead.png' }],
+    });
+  });
+
   it('of an older version of what stands are written over it on request, under a new key', async () => {
     const keys: (string | null)[] = [];
     let current = 7;

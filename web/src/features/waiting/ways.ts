@@ -1,8 +1,7 @@
 /** Where a record was made and may be made right, and what can be done about one that the server would not take. */
 import { may, type ObservationCreate } from '@fox-tempo/contract';
-import { api } from '../../data/api.ts';
 import { newKey } from '../../data/keys.ts';
-import { discardRecord, sendAgain, type Entry } from '../../data/outbox/index.ts';
+import { discardRecord, observed, sendAgain, type Entry } from '../../data/outbox/index.ts';
 import type { Me } from '../../lib/session.ts';
 import { t } from '../../lib/words.ts';
 
@@ -82,9 +81,9 @@ export function wayToSend(entry: Entry, me: Me): Way | null {
 
 /** Gives everything in it to the lead hands, and leaves the device only when the server has that. */
 export async function handOver(entry: Entry): Promise<void> {
-  const { key, name, params, body, about, by, at, refused } = entry;
+  const { key, name, params, body, files, about, by, at, refused } = entry;
   const { seamId, machineId } = body as Pick<ObservationCreate, 'seamId' | 'machineId'>;
-  const taken = await api.observe({
+  const record: ObservationCreate = {
     kind: 'handed-over',
     ...(seamId === undefined ? {} : { seamId }),
     ...(machineId === undefined ? {} : { machineId }),
@@ -98,6 +97,8 @@ export async function handOver(entry: Entry): Promise<void> {
       params: { ...params },
       sent: { ...(body as object) },
     },
-  });
+  };
+  // With its photographs: what leaves the device is all there.
+  const taken = await observed('observe', { body: record, files });
   if (taken) await discardRecord(key);
 }

@@ -14,7 +14,7 @@ import {
   type Role,
 } from '@fox-tempo/contract';
 import request from 'supertest';
-import { openTestApp, type DemoPerson } from './testing/test-app.ts';
+import { openTestApp, personOf, type DemoPerson } from './testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;
 beforeAll(async () => {
@@ -22,12 +22,6 @@ beforeAll(async () => {
 });
 afterAll(() => test.close());
 
-const personOf: Record<Role, DemoPerson> = {
-  welder: 'teo-varnholt',
-  lead: 'ilse-brandokor',
-  office: 'corvin-dellamaar',
-  owner: 'mirja-keskalo',
-};
 /** Parameters under which a door leads to something that is there. */
 const params = { id: 'axle-plate-to-tube', slot: '3', verb: 'melt', sha256: '0'.repeat(64) };
 function idFor(path: string): string {

@@ -20,7 +20,7 @@ import {
   type Trial,
 } from '@fox-tempo/contract';
 import { presetLimits, symptomCodes, usualLevel } from '@fox-tempo/core/trials';
-import { openTestApp, type DemoPerson } from './testing/test-app.ts';
+import { openTestApp, personOf, type DemoPerson } from './testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;
 beforeAll(async () => {
@@ -28,12 +28,6 @@ beforeAll(async () => {
 });
 afterAll(() => test.close());
 
-const personOf: Record<Role, DemoPerson> = {
-  welder: 'teo-varnholt',
-  lead: 'ilse-brandokor',
-  office: 'corvin-dellamaar',
-  owner: 'mirja-keskalo',
-};
 const pinOfNobody = '2905';
 const owner = () => test.as('mirja-keskalo');
 const seamNow = async (id: string) => (await owner().get(`/api/seams/${id}`).expect(200)).body as SeamResource;

@@ -1,4 +1,5 @@
 /** An application on a database of its own in the throwaway cluster, with a session for each of the demo shop's people. */
+import type { Role } from '@fox-tempo/contract';
 import { randomUUID } from 'node:crypto';
 import type { Express } from 'express';
 import pg from 'pg';
@@ -10,6 +11,14 @@ import { seedIfEmpty } from '../db/seed.ts';
 import type { Limits } from '../http/gate.ts';
 
 export type DemoPerson = (typeof people)[number]['id'];
+
+/** One of the demo shop for each role. */
+export const personOf: Record<Role, DemoPerson> = {
+  welder: 'teo-varnholt',
+  lead: 'ilse-brandokor',
+  office: 'corvin-dellamaar',
+  owner: 'mirja-keskalo',
+};
 
 export interface TestOptions {
   readonly seeded?: boolean;

@@ -6,6 +6,8 @@ import {
   type DoorAnswer,
   type DoorSends,
   type ObservedDoor,
+  type Problem,
+  type ProblemKind,
 } from '@fox-tempo/contract';
 import { createStore } from 'zustand/vanilla';
 import { deviceTrouble, recall } from '../../lib/device.ts';
@@ -68,6 +70,7 @@ const outbox = createOutbox({
   },
   say: (kind) => kind === 'too-old' ? t('view.outbox.too-old') : t('view.outbox.no-author'),
   isProblem: (error): error is ProblemError => error instanceof ProblemError,
+  refusalOf: ({ kind, problem }) => new ProblemError(kind as ProblemKind, problem as Problem),
 });
 
 /** What goes with a record beside its content. */

@@ -64,6 +64,7 @@ function tab(at: Server, here: () => EntryAuthor | null = () => teo, change: Par
     changed: () => undefined,
     say: (kind) => kind,
     isProblem: (error): error is ProblemError => error instanceof ProblemError,
+    refusalOf: ({ kind, problem }) => new ProblemError(kind as ProblemKind, problem as Problem),
     pass: async (one, ticket) => {
       await Promise.resolve();
       const kind = at.answer(one);
@@ -192,6 +193,30 @@ describe('a record', () => {
 });
 
 describe('several records', () => {
+  it.each([null, 'off-the-list', 'ask-first'] as const)(
+    'of two tabs: what the other tab sends first is answered here as the server answered it there (%s)',
+    async (kind) => {
+      const at = server();
+      at.answer = () => kind;
+      const [one, other] = [entry(), entry()];
+      // The other tab has the turn and finds this tab's record beside its own.
+      let listed = false;
+      const patient: EntryStorage = {
+        ...storage,
+        async put(kept) {
+          await storage.put(kept);
+          if (listed || kept.key !== one.key) return;
+          listed = true;
+          await tab(at).sendAll();
+        },
+      };
+      const outcomes = [await tab(at, () => teo, { storage: patient }).add(one), await tab(at).add(other)];
+      expect(listed).toBe(true);
+      expect(outcomes.map((outcome) => outcome.kind)).toEqual(kind === null ? ['sent', 'sent'] : ['refused', 'refused']);
+      if (kind === null) expect(outcomes[0]).toEqual({ kind: 'sent', answer: { id: one.key } });
+    },
+  );
+
   it('go in the order they were made, and stop where the server does', async () => {
     const at = server();
     const all = [entry(), entry(), entry()];

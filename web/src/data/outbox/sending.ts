@@ -26,6 +26,8 @@ export interface OutboxParts {
   /** The reason in words, where the device itself keeps a record back. */
   readonly say: (kind: 'too-old' | 'no-author') => string;
   readonly isProblem: (error: unknown) => error is ProblemError;
+  /** The server's refusal that is kept with a record, as it was thrown. */
+  readonly refusalOf: (refused: Refusal) => ProblemError;
 }
 
 export interface Outbox {
@@ -41,7 +43,7 @@ export interface Outbox {
 }
 
 export function createOutbox(parts: OutboxParts): Outbox {
-  const { storage, me, now, pass, alone, changed, say, isProblem } = parts;
+  const { storage, me, now, pass, alone, changed, say, isProblem, refusalOf } = parts;
 
   let shown: readonly Entry[] = [];
   const tell = (entries: readonly Entry[]) => {
@@ -77,10 +79,21 @@ export function createOutbox(parts: OutboxParts): Outbox {
     }
   }
 
+  /**
+   * What became of a record while this tab waited for its turn. Another tab that had the turn before may have sent it: the server answers
+   * the same key again as it did then.
+   */
+  async function doneElsewhere(mine: Entry): Promise<Outcome> {
+    const kept = await storage.find(mine.key);
+    if (kept?.refused?.problem) return { kind: 'refused', error: refusalOf(kept.refused) };
+    const here = me();
+    return kept || here === null ? { kind: 'waits' } : sendOne(mine, here);
+  }
+
   /** Sends in order; answers what became of the one asked for. */
-  async function sendUntil(key: string | null): Promise<Outcome> {
+  async function sendUntil(wanted: Entry | null): Promise<Outcome> {
     return alone(async () => {
-      let mine: Outcome = { kind: 'waits' };
+      let mine: Outcome | null = null;
       try {
         for (const listed of inOrder(await storage.all())) {
           const here = me();
@@ -91,14 +104,14 @@ export function createOutbox(parts: OutboxParts): Outbox {
           const isBack = entry.refused?.kind === 'author-unknown' && entry.by?.id === here.id;
           if (entry.refused !== null && !isBack) continue;
           const outcome = await sendOne({ ...entry, refused: null }, here);
-          if (entry.key === key) mine = outcome;
+          if (entry.key === wanted?.key) mine = outcome;
           if (outcome.kind === 'waits' && (await storage.find(entry.key))?.refused === null) break;
           await show();
         }
+        return mine ?? (wanted ? await doneElsewhere(wanted) : { kind: 'waits' });
       } finally {
         await show();
       }
-      return mine;
     });
   }
 
@@ -110,7 +123,7 @@ export function createOutbox(parts: OutboxParts): Outbox {
       await storage.put(entry);
       if (replaces !== undefined) await storage.remove(replaces);
       await show();
-      const outcome = await sendUntil(entry.key);
+      const outcome = await sendUntil(entry);
       // A question is put to whoever is there: until it is answered nothing happened. Nor did a count that was refused under the finger:
       // it is an act on an order, nothing that somebody saw.
       if (outcome.kind === 'refused' && (outcome.error.kind === 'ask-first' || entry.name === 'partsDone')) {
@@ -127,9 +140,10 @@ export function createOutbox(parts: OutboxParts): Outbox {
       if (!entry) return { kind: 'waits' };
       // Another body or version under the same key would be taken for another write.
       if (change.key !== undefined && change.key !== key) await storage.remove(key);
-      await storage.put({ ...entry, ...change, refused: null });
+      const renewed = { ...entry, ...change, refused: null };
+      await storage.put(renewed);
       await show();
-      return sendUntil(change.key ?? key);
+      return sendUntil(renewed);
     },
     async discard(key) {
       await storage.remove(key);

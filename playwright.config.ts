@@ -10,6 +10,8 @@ export default defineConfig({
   // What fails once is a fault.
   retries: 0,
   timeout: 60_000,
+  // A busy machine answers late; what never comes still fails.
+  expect: { timeout: 15_000 },
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },

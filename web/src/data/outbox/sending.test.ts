@@ -217,6 +217,15 @@ describe('several records', () => {
     },
   );
 
+  it('made in quick succession are sent once each, and each tap hears its own answer', async () => {
+    const at = server();
+    const taps = [entry(), entry(), entry()];
+    const outbox = tab(at);
+    const outcomes = await Promise.all(taps.map((one) => outbox.add(one)));
+    expect(outcomes).toEqual(taps.map(({ key }) => ({ kind: 'sent', answer: { id: key } })));
+    expect(at.got.map(({ key }) => key)).toEqual(taps.map(({ key }) => key));
+  });
+
   it('go in the order they were made, and stop where the server does', async () => {
     const at = server();
     const all = [entry(), entry(), entry()];

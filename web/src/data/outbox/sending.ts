@@ -45,6 +45,9 @@ export interface Outbox {
 export function createOutbox(parts: OutboxParts): Outbox {
   const { storage, me, now, pass, alone, changed, say, isProblem, refusalOf } = parts;
 
+  /** Records of this page that wait for their turn, and what an earlier turn did with them. */
+  const awaited = new Set<string>();
+  const answered = new Map<string, Outcome>();
   let shown: readonly Entry[] = [];
   const tell = (entries: readonly Entry[]) => {
     shown = inOrder(entries);
@@ -80,10 +83,12 @@ export function createOutbox(parts: OutboxParts): Outbox {
   }
 
   /**
-   * What became of a record while this tab waited for its turn. Another tab that had the turn before may have sent it: the server answers
-   * the same key again as it did then.
+   * What became of a record while it waited for its turn. An earlier turn of this page may have sent it, or another tab: the server then
+   * answers the same key again as it did there.
    */
   async function doneElsewhere(mine: Entry): Promise<Outcome> {
+    const before = answered.get(mine.key);
+    if (before) return before;
     const kept = await storage.find(mine.key);
     if (kept?.refused?.problem) return { kind: 'refused', error: refusalOf(kept.refused) };
     const here = me();
@@ -92,27 +97,38 @@ export function createOutbox(parts: OutboxParts): Outbox {
 
   /** Sends in order; answers what became of the one asked for. */
   async function sendUntil(wanted: Entry | null): Promise<Outcome> {
-    return alone(async () => {
-      let mine: Outcome | null = null;
-      try {
-        for (const listed of inOrder(await storage.all())) {
-          const here = me();
-          if (here === null) break;
-          // Another tab may have sent it, or a person discarded it, since it was listed.
-          const entry = await storage.find(listed.key);
-          if (!entry) continue;
-          const isBack = entry.refused?.kind === 'author-unknown' && entry.by?.id === here.id;
-          if (entry.refused !== null && !isBack) continue;
-          const outcome = await sendOne({ ...entry, refused: null }, here);
-          if (entry.key === wanted?.key) mine = outcome;
-          if (outcome.kind === 'waits' && (await storage.find(entry.key))?.refused === null) break;
-          await show();
-        }
-        return mine ?? (wanted ? await doneElsewhere(wanted) : { kind: 'waits' });
-      } finally {
+    if (wanted) awaited.add(wanted.key);
+    try {
+      return await alone(() => turn(wanted));
+    } finally {
+      if (wanted) {
+        awaited.delete(wanted.key);
+        answered.delete(wanted.key);
+      }
+    }
+  }
+
+  async function turn(wanted: Entry | null): Promise<Outcome> {
+    let mine: Outcome | null = null;
+    try {
+      for (const listed of inOrder(await storage.all())) {
+        const here = me();
+        if (here === null) break;
+        // Another tab may have sent it, or a person discarded it, since it was listed.
+        const entry = await storage.find(listed.key);
+        if (!entry) continue;
+        const isBack = entry.refused?.kind === 'author-unknown' && entry.by?.id === here.id;
+        if (entry.refused !== null && !isBack) continue;
+        const outcome = await sendOne({ ...entry, refused: null }, here);
+        if (entry.key === wanted?.key) mine = outcome;
+        else if (awaited.has(entry.key) && outcome.kind !== 'waits') answered.set(entry.key, outcome);
+        if (outcome.kind === 'waits' && (await storage.find(entry.key))?.refused === null) break;
         await show();
       }
-    });
+      return mine ?? (wanted ? await doneElsewhere(wanted) : { kind: 'waits' });
+    } finally {
+      await show();
+    }
   }
 
   return {

@@ -28,12 +28,19 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
           ? {
               path,
               code: 'missing',
-              message: say('contract.is-missing-a-is-needed', { path: named(path), expected: issue.expected }),
+              message: say('contract.is-missing-a-is-needed', {
+                path: named(path),
+                expected: typeWords(issue.expected),
+              }),
             }
           : {
               path,
               code: 'wrong-type',
-              message: say('contract.must-be-a-got', { path: named(path), expected: issue.expected, got: shown(got) }),
+              message: say('contract.must-be-a-got', {
+                path: named(path),
+                expected: typeWords(issue.expected),
+                got: shown(got),
+              }),
               limit: issue.expected,
               got,
             },
@@ -57,7 +64,7 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
       const field = rangedField(path);
       const ranged = field && typeof got === 'number' ? rangeIssue(field, got, path) : undefined;
       const limit = Number(issue.code === 'too_small' ? issue.minimum : issue.maximum);
-      const bound = issue.code === 'too_small' ? say('contract.at-least') : say('contract.at-most');
+      const bound = issue.code === 'too_small' ? 'least' : 'other';
       const message =
         typeof got === 'number'
           ? say('contract.must-be-got', { path: named(path), bound, limit, got })
@@ -80,6 +87,14 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
     default:
       return [{ path, code: 'invalid', message: ownWords(issue.message, path), got }];
   }
+}
+
+const typesSaid = ['number', 'int', 'string', 'boolean', 'array', 'object', 'null'] as const;
+
+/** A type of the shapes in words. */
+function typeWords(expected: string): Phrase {
+  const type = expected === 'record' ? 'object' : typesSaid.find((one) => one === expected);
+  return say(`contract.type-${type ?? 'other'}`);
 }
 
 /** A shape that has something of its own to say gives the code of it as its message; the library's own words are English and stay out. */

@@ -39,11 +39,11 @@ for (const [light, width, height] of [
     await expectAccessible(page, light);
 
     await page.goto(`${app.url}/machines/hazel`);
-    await page.getByRole('button', { name: 'Try which way Share runs' }).click();
+    await page.getByRole('button', { name: 'Test the direction of Share runs' }).click();
     await expect(page.getByText('Before you begin.')).toBeVisible();
     await expectAccessible(page, light);
     await page.getByRole('button', { name: 'Edit Drive' }).click();
-    await expect(page.getByLabel('How it counts')).toBeVisible();
+    await expect(page.getByLabel('How its scale works')).toBeVisible();
     await expectAccessible(page, light);
 
     await page.goto(`${app.url}/machines/rowan/chart`);

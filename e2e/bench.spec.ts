@@ -7,7 +7,7 @@ const gauge = (page: Page, name: string) =>
   page.getByRole('region', { name: 'In numbers' }).getByRole('button', { name: new RegExp(`^${name}`) });
 const figureOf = async (one: Locator) => numberIn(((await one.textContent()) ?? '').replace(/^[^\d−]*/, ''));
 const openDrawer = (page: Page, name: string) =>
-  page.getByRole('tablist', { name: 'Drawers of the bench' }).getByRole('tab', { name }).click();
+  page.getByRole('tablist', { name: 'Tools' }).getByRole('tab', { name }).click();
 
 /** Waits until the map is all computed. */
 async function drawn(page: Page) {
@@ -25,9 +25,9 @@ test('pulse on steel, the trim dragged down on the map: from hum to crackle in w
   await page.goto(`${app.url}/seams/axle-plate-to-tube`);
   await page.getByRole('link', { name: 'Arc', exact: true }).click();
   await expect(gauge(page, 'Heard')).toContainText('hum');
-  await expect.poll(() => figureOf(gauge(page, 'Shorts a second'))).toBe(0);
+  await expect.poll(() => figureOf(gauge(page, 'Short circuits per second'))).toBe(0);
   await drawn(page);
-  await expect(page.getByText('here: one drop a pulse, steady hum')).toBeVisible();
+  await expect(page.getByText('here: one drop per pulse, steady hum')).toBeVisible();
   // Arc, map, figures and dials are one screen: nothing of them lies under the fold.
   for (const one of [theMap(page), gauge(page, 'At the back'), page.getByRole('region', { name: 'Controls' })]) {
     const box = (await one.boundingBox())!;
@@ -47,7 +47,7 @@ test('pulse on steel, the trim dragged down on the map: from hum to crackle in w
   await page.mouse.up();
   await expect(page.getByText('here: the arc touches: crackling and spatter')).toBeVisible();
   await expect(gauge(page, 'Heard')).toContainText('crackle');
-  await expect.poll(() => figureOf(gauge(page, 'Shorts a second'))).toBeGreaterThan(3);
+  await expect.poll(() => figureOf(gauge(page, 'Short circuits per second'))).toBeGreaterThan(3);
   await expect(page.getByText('draft kept here')).toBeVisible();
   await expect.poll(() => card.textContent()).not.toBe(before);
 
@@ -55,12 +55,12 @@ test('pulse on steel, the trim dragged down on the map: from hum to crackle in w
   await page.getByRole('button', { name: 'Undo' }).click();
   while (await page.getByRole('button', { name: 'Undo' }).isEnabled())
     await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('here: one drop a pulse, steady hum')).toBeVisible();
+  await expect(page.getByText('here: one drop per pulse, steady hum')).toBeVisible();
   await expect.poll(() => card.textContent()).toBe(before);
 });
 
 test('tuned by keyboard alone, in physics and in dials, saved and seen on the seam’s sheet', async ({ page, app }) => {
-  await page.goto(`${app.url}/bench/counter-corner`);
+  await page.goto(`${app.url}/simulator/counter-corner`);
   const map = theMap(page);
   await drawn(page);
   await map.focus();
@@ -73,7 +73,7 @@ test('tuned by keyboard alone, in physics and in dials, saved and seen on the se
   // The machine's own dial moves the physics by its own step.
   const feed = page.getByLabel('Wire feed, m/min', { exact: true });
   const feedWas = Number(await feed.inputValue());
-  const more = page.getByRole('button', { name: /one step to more wire feed/ });
+  const more = page.getByRole('button', { name: /: one step, wire feed/ });
   await more.focus();
   await page.keyboard.press('Enter');
   await expect.poll(async () => Number(await feed.inputValue())).toBeGreaterThan(feedWas);
@@ -100,14 +100,14 @@ test('tuned by keyboard alone, in physics and in dials, saved and seen on the se
   await page.keyboard.press('Control+S');
   await expect(page.getByText(/^saved as revision \d+$/)).toBeVisible();
   await page.getByRole('link', { name: 'Seam', exact: true }).click();
-  await expect(page.getByText('Tuned at the arc bench.')).toBeVisible();
+  await expect(page.getByText('Tuned in the arc simulator.')).toBeVisible();
 });
 
 test('argon mix beside CO2 in dip: the good zone in CO2 is the smaller, with figures', async ({ page, app }) => {
   test.setTimeout(150_000);
   // The frame seam dipped instead of pulsed: chosen on its sheet, seen at the bench without saving.
   await page.goto(`${app.url}/seams/axle-plate-to-tube`);
-  await page.getByLabel('Transfer').selectOption({ label: 'Dip' });
+  await page.getByLabel('Transfer mode').selectOption({ label: 'Dip' });
   await page.getByRole('link', { name: 'Arc', exact: true }).click();
   await openDrawer(page, 'Map in words');
   await page.getByLabel('The same map beside it, with').selectOption({ label: 'in CO₂' });
@@ -121,9 +121,9 @@ test('argon mix beside CO2 in dip: the good zone in CO2 is the smaller, with fig
 
 test('at tablet size: the beat in three schools, what if, hold and compare, by touch', async ({ page, app }) => {
   await page.setViewportSize({ width: 768, height: 1024 });
-  await page.goto(`${app.url}/bench/trike-lid-seam`);
-  await openDrawer(page, 'Slow beat');
-  const schools = page.getByRole('group', { name: 'The same mean feed in three schools' });
+  await page.goto(`${app.url}/simulator/trike-lid-seam`);
+  await openDrawer(page, 'Double pulse');
+  const schools = page.getByRole('group', { name: 'The same mean feed on three types of machine' });
   await expect(schools).toBeVisible();
   const powers = await schools.getByRole('cell', { name: /kW/ }).allTextContents();
   expect(powers).toHaveLength(3);
@@ -143,12 +143,12 @@ test('at tablet size: the beat in three schools, what if, hold and compare, by t
   await page.getByRole('button', { name: /feeder slips 5 %/ }).click();
   await expect(page.getByText(/^Seen:/)).toHaveCount(0);
 
-  await openDrawer(page, 'Hold and compare');
+  await openDrawer(page, 'A/B compare');
   await page.getByRole('button', { name: 'Hold this one' }).click();
   await openDrawer(page, 'Dials');
-  await page.getByRole('button', { name: /one step to more wire feed/ }).click();
-  await openDrawer(page, 'Hold and compare');
-  await expect(page.getByRole('region', { name: 'Hold and compare' })).toContainText('Speed');
+  await page.getByRole('button', { name: /: one step, wire feed/ }).click();
+  await openDrawer(page, 'A/B compare');
+  await expect(page.getByRole('region', { name: 'A/B compare' })).toContainText('Speed');
   await openDrawer(page, 'Dials');
   // No target of the controls is smaller than a gloved finger asks for.
   for (const button of await page.getByRole('region', { name: 'Controls' }).getByRole('button').all()) {
@@ -176,10 +176,10 @@ test('a worker that dies under the bench is said, and the next run works', async
       },
     });
   });
-  await page.goto(`${app.url}/bench/axle-plate-to-tube`);
+  await page.goto(`${app.url}/simulator/axle-plate-to-tube`);
   await drawn(page);
   // A map begins anew and its workers are killed while they draw it.
-  await page.getByLabel('Across').selectOption({ label: 'stick-out' });
+  await page.getByLabel('Across').selectOption({ label: 'CTWD' });
   await expect(page.getByText(/^drawing…/)).toBeVisible();
   // One that dies is replaced and the map goes on; they are killed until it gives up.
   await expect
@@ -196,7 +196,7 @@ test('a worker that dies under the bench is said, and the next run works', async
 });
 
 test('one dial swept across its travel: what is heard at each step, and a step is taken', async ({ page, app }) => {
-  await page.goto(`${app.url}/bench/axle-plate-to-tube`);
+  await page.goto(`${app.url}/simulator/axle-plate-to-tube`);
   await page.getByRole('tab', { name: 'Sweep a dial' }).click();
   const stops = page.getByRole('list', { name: 'Arc index swept' }).getByRole('listitem');
   await expect(stops.first()).toContainText('crackle');
@@ -210,14 +210,14 @@ test('one dial swept across its travel: what is heard at each step, and a step i
 
 test('on a phone the bench is one screen: picture, figures and the dials’ own steps', async ({ page, app }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto(`${app.url}/bench/axle-plate-to-tube`);
+  await page.goto(`${app.url}/simulator/axle-plate-to-tube`);
   await drawn(page);
   const strip = (await page.getByRole('navigation', { name: 'Dials in short' }).boundingBox())!;
   for (const one of [
     theMap(page),
     gauge(page, 'At the back'),
-    page.getByRole('button', { name: /one step to more wire feed/ }),
-    page.getByRole('button', { name: /one step to more trim/ }),
+    page.getByRole('button', { name: /: one step, wire feed/ }),
+    page.getByRole('button', { name: /: one step, trim/ }),
   ]) {
     const box = (await one.boundingBox())!;
     expect(box.y + box.height).toBeLessThanOrEqual(strip.y);

@@ -9,11 +9,11 @@ test('heat in a part: the plate at any moment, waits under a ceiling, the order 
   await page.goto(`${app.url}/seams/trike-box-floor/heat`);
   const table = page.getByRole('table').first();
   await expect(table.getByRole('row')).toHaveCount(5);
-  await expect(page.getByText(/^Waits least: /)).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText(/^Least waiting: /)).toBeVisible({ timeout: 40_000 });
   await page.getByRole('button', { name: 'Take this order' }).click();
   await expect(page.getByRole('button', { name: 'Back to the list’s order' })).toBeVisible();
   await page.getByLabel('No start above, °C').fill('30');
-  await expect(page.getByText(/As it stands: .* of it waiting/)).toBeVisible();
+  await expect(page.getByText(/As listed: .* of it waiting/)).toBeVisible();
   // A seam off the plate is named with the plate's own size.
   await page.getByLabel('1: y, mm', { exact: true }).fill('900');
   await expect(page.getByText(/Seam 1 lies off the plate/)).toBeVisible();
@@ -25,16 +25,16 @@ test('heat in a part: the plate at any moment, waits under a ceiling, the order 
   await expectAccessible(page, 'day');
   await page.reload();
   await expect(page.getByLabel('It read, °C')).toHaveValue('90');
-  // A box of joined plates: its eight edges, the order that waits least, and one seam's levels carried into the score.
+  // A box of joined plates: its eight edges, the order that waits least, and one seam's levels carried into the sequence.
   await page.getByRole('button', { name: 'Without it' }).click();
   await page.getByLabel('Part', { exact: true }).selectOption({ label: 'box of joined plates' });
   await page.getByLabel('No start above, °C').fill('100');
   await expect(table.getByRole('row')).toHaveCount(9);
-  await expect(page.getByText(/^Waits least: (?:\d, ){7}\d;/)).toBeVisible({ timeout: 40_000 });
-  await page.getByRole('button', { name: 'Levels of seam 8 into the score' }).click();
-  await expect(page.getByText(/In the score’s draft for place 8: a tap at/)).toBeVisible();
+  await expect(page.getByText(/^Least waiting: (?:\d, ){7}\d;/)).toBeVisible({ timeout: 40_000 });
+  await page.getByRole('button', { name: 'Levels of seam 8 into the sequence' }).click();
+  await expect(page.getByText(/In the draft sequence for place 8: a tap at/)).toBeVisible();
   await expectAccessible(page, 'day');
-  await page.getByRole('link', { name: 'Open the score' }).click();
+  await page.getByRole('link', { name: 'Open the sequence' }).click();
   await expect(page.getByText(/edited; draft kept here/)).toBeVisible();
 });
 
@@ -102,26 +102,26 @@ test.describe('in a shop of its own', () => {
     await page.keyboard.press('ArrowRight');
     await expect(page.getByText(/Hitch bracket, lower fillet: put on Rowan at place 2/)).toBeVisible();
     await expect(hitch).toBeFocused();
-    await expect(page.getByRole('button', { name: 'Let go of all' })).toBeEnabled();
+    await expect(page.getByRole('button', { name: 'Release all' })).toBeEnabled();
     await expectAccessible(page, 'day');
-    await page.getByRole('button', { name: 'Let go of all' }).click();
+    await page.getByRole('button', { name: 'Release all' }).click();
 
     // The bottle ends: its walk has its cautions, and another one of the same gas comes on.
     await page.goto(`${shop.url}/machines/rowan/refill`);
     await page.getByRole('button', { name: 'Change Mix 1' }).click();
     await expect(page.getByText(/Cylinder chained and capped when moved/)).toBeVisible();
     await expectAccessible(page, 'day');
-    await expect(page.getByRole('button', { name: 'Changed: write it down' })).toBeDisabled();
+    await expect(page.getByRole('button', { name: 'Changed: record it' })).toBeDisabled();
     for (const box of await page.getByRole('checkbox').all()) await box.check({ force: true });
     await page.getByLabel('Left in the old one, bar').fill('4');
-    await page.getByRole('button', { name: 'Changed: write it down' }).click();
+    await page.getByRole('button', { name: 'Changed: record it' }).click();
     await expect(page.getByText(/Mix 2 stands on Rowan; Mix 1 is on the shelf/)).toBeVisible();
 
     // Logged tap by tap: each seam of the frame once, on the new bottle; the order counts by itself.
     const before = await doneOf(page, shop.url);
     for (const seam of ['frame-corner-butt', 'axle-plate-to-tube', 'tow-beam-butt', 'hitch-bracket-fillet'])
       for (let weld = 0; weld < 2; weld++) {
-        await page.goto(`${shop.url}/bench-mode/${seam}?machine=rowan`);
+        await page.goto(`${shop.url}/at-machine/${seam}?machine=rowan`);
         await page.getByRole('button', { name: 'Welded: log it' }).click();
         // The record does not know how each dial stands yet: the first weld of a seam is asked.
         const recorded = page.getByText(/✓ Recorded|Recorded, and held/).first();
@@ -170,8 +170,8 @@ test.describe('in a shop of its own', () => {
 
     // Closed with what it cost.
     await page.goto(`${shop.url}/costs?order=order-2041`);
-    await expect(page.getByRole('heading', { name: /^What \d+ logged welds really took/ })).toBeVisible();
-    const found = page.getByRole('heading', { name: /^What \d+ logged welds really took/ });
+    await expect(page.getByRole('heading', { name: /^What \d+ logged welds/ })).toBeVisible();
+    const found = page.getByRole('heading', { name: /^What \d+ logged welds/ });
     await expect.poll(async () => Number(/\d+/.exec((await found.textContent()) ?? '')?.[0])).toBeGreaterThanOrEqual(8);
   });
 });

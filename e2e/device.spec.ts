@@ -9,7 +9,7 @@ test('storage that is full is said at once, and what is typed still saves', asyn
   });
   await page.goto(`${app.url}/seams/jack-post-upright`);
   await page.getByLabel('Seam length, mm').fill('210');
-  await expect(page.getByRole('alert').filter({ hasText: 'This device keeps nothing.' })).toContainText(
+  await expect(page.getByRole('alert').filter({ hasText: 'Drafts cannot be kept on this device.' })).toContainText(
     'Its storage is full',
   );
   await page.getByRole('button', { name: /^Save revision/ }).click();
@@ -25,7 +25,7 @@ test('two tabs of one draft: each says so, neither writes over the other, one go
   await expect(notice).toBeVisible();
   await second.getByLabel('Gap, mm').fill('0.9');
   await expect(second.getByRole('button', { name: /^Save revision/ })).toBeDisabled();
-  await notice.getByRole('button', { name: 'Take the other tab’s' }).click();
+  await notice.getByRole('button', { name: 'Use the other tab’s' }).click();
   await expect(second.getByLabel('Gap, mm')).toHaveValue('0.4');
   // What was typed here is one step back.
   await second.getByRole('button', { name: 'Undo' }).click();
@@ -57,14 +57,14 @@ test('a link to a seam that was taken off says so, and the way on', async ({ pag
   ).json()) as { id?: string; version?: number; detail?: string };
   expect(copy.detail).toBeUndefined();
   await lead.request.delete(`${app.url}/api/seams/${copy.id}`, { headers: { 'if-match': `"${copy.version}"` } });
-  await page.goto(`${app.url}/bench/${copy.id}`);
-  const notice = page.getByRole('alert').filter({ hasText: 'Off the list.' });
+  await page.goto(`${app.url}/simulator/${copy.id}`);
+  const notice = page.getByRole('alert').filter({ hasText: 'Removed from the list.' });
   await expect(notice).toContainText('Nothing of it is lost');
   await expect(page.getByRole('button', { name: /^Save revision/ })).toBeDisabled();
-  await notice.getByRole('button', { name: 'Bring it back' }).click();
+  await notice.getByRole('button', { name: 'Restore it' }).click();
   await expect(notice).toHaveCount(0);
   // One that never was is another matter.
-  await page.goto(`${app.url}/bench/no-such-seam`);
+  await page.goto(`${app.url}/simulator/no-such-seam`);
   await expect(page.getByText(/Drafts on this device are kept\./)).toBeVisible();
   await lead.context().close();
 });
@@ -76,13 +76,13 @@ test('found by any word, by keyboard alone; words and keys one key away', async 
   await page.getByPlaceholder(/Seam, part, machine/).fill('axle bench');
   await expect(page.getByRole('option', { name: /Axle plate to tube: arc bench/ })).toBeVisible();
   await page.keyboard.press('Enter');
-  await expect(page).toHaveURL(/\/bench\/axle-plate-to-tube$/);
+  await expect(page).toHaveURL(/\/simulator\/axle-plate-to-tube$/);
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys: Arc bench' })).toContainText('moves the crosshair');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.keyboard.press('F1');
-  await page.getByLabel('Look up a word').fill('heat');
-  await expect(page.getByRole('dialog', { name: 'What words mean here' })).toContainText('kJ/mm');
+  await page.getByLabel('Search the glossary').fill('heat');
+  await expect(page.getByRole('dialog', { name: 'Glossary' })).toContainText('kJ/mm');
   await page.keyboard.press('Escape');
 });

@@ -29,11 +29,26 @@ test('a thick butt is asked for its edges, planned in passes, and what gave way 
   await expect.poll(async () => (await amps('1 root')) / (await amps('2 fill'))).toBeGreaterThan(0.8);
 
   await page.goto(`${app.url}/seams/axle-plate-to-tube`);
-  const before = numberIn(await figure(page, 'Travel').textContent());
+  const before = numberIn(await figure(page, 'Travel speed').textContent());
   await page.getByRole('button', { name: /^A larger leg/ }).click();
-  // More metal a millimetre: slower, and nothing has to give any more.
-  await expect.poll(async () => numberIn(await figure(page, 'Travel').textContent())).toBeLessThan(before - 50);
-  await expect(page.getByText('Current, pace and size do not all meet.')).toHaveCount(0);
+  // More metal per millimetre: slower, and nothing has to give any more.
+  await expect.poll(async () => numberIn(await figure(page, 'Travel speed').textContent())).toBeLessThan(before - 50);
+  await expect(page.getByText('Current, travel speed and weld size do not all fit.')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: /^A larger leg/ })).toBeVisible();
+});
+
+test('addresses of earlier versions, printed on cards and kept as bookmarks, lead to the same view', async ({
+  page,
+  app,
+}) => {
+  for (const [old, now] of [
+    ['/bench/trike-frame-rail', '/simulator/trike-frame-rail'],
+    ['/score/trike-frame-rail/machines', '/sequence/trike-frame-rail/machines'],
+    ['/bench-mode/trike-frame-rail?machine=rowan', '/at-machine/trike-frame-rail?machine=rowan'],
+  ] as const) {
+    await page.goto(`${app.url}${old}`);
+    await expect(page).toHaveURL(`${app.url}${now}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  }
 });

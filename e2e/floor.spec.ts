@@ -23,15 +23,15 @@ test.describe('a welder', () => {
     await found.fill('8.3');
     for (const one of await page.getByRole('button', { name: /stands as stored$/ }).all()) {
       const label = (await one.getAttribute('aria-label')) ?? '';
-      if (!label.startsWith('Wire feed')) await one.click();
+      if (!label.startsWith('Wire feed speed')) await one.click();
     }
     await page.getByRole('button', { name: 'Keep as found' }).click();
-    const steps = page.getByRole('listitem').filter({ hasText: /Wire feed/ });
+    const steps = page.getByRole('listitem').filter({ hasText: /Wire feed speed/ });
     await expect(steps.filter({ hasText: '8.3' }).first()).toBeVisible();
     await page.getByRole('button', { name: 'It is put back' }).click();
-    await expect(page.getByText(/Stands as stored: read by Teo Varnholt/)).toBeVisible();
+    await expect(page.getByText(/As stored: read by Teo Varnholt/)).toBeVisible();
     await page.goto(`${app.url}/shop/record`);
-    await expect(page.getByText(/put back/i).first()).toBeVisible();
+    await expect(page.getByText(/reset/i).first()).toBeVisible();
   });
 
   test('sets a card by keys at the machine and logs a weld with one tap; a tap too many is taken back', async ({
@@ -44,23 +44,23 @@ test.describe('a welder', () => {
       data: { kind: 'dials-set', machineId: 'rowan', body: { dials: { 'wire-feed': 8.1 } } },
     });
     expect(moved.status()).toBe(201);
-    await page.goto(`${app.url}/bench-mode/axle-plate-to-tube?machine=rowan&revision=9`);
+    await page.goto(`${app.url}/at-machine/axle-plate-to-tube?machine=rowan&revision=9`);
     await expect(page.getByText('That card is superseded.')).toBeVisible();
     const all = page.getByRole('list', { name: 'Dials to set' }).locator('button[aria-pressed]');
     const lines = page.getByRole('list', { name: 'Dials to set' }).locator('button[aria-pressed=false]');
-    await expect(lines.filter({ hasText: 'Wire feed' })).toBeVisible();
+    await expect(lines.filter({ hasText: 'Wire feed speed' })).toBeVisible();
     const pressed = await all.evaluateAll((buttons) => buttons.map((one) => one.getAttribute('aria-pressed')));
     for (const [at, is] of pressed.entries()) if (is === 'false') await page.keyboard.press(String(at + 1));
     await expect(lines).toHaveCount(0);
     await expectAccessible(page, 'day');
     await page.getByRole('button', { name: 'Welded: log it' }).click();
     await expect(page.getByText('✓ Recorded')).toBeVisible();
-    await page.getByRole('button', { name: 'Never welded: take it back' }).click();
+    await page.getByRole('button', { name: 'Not welded: take it back' }).click();
     await expect(page.getByText('Taken back')).toBeVisible();
   });
 
   test('welds with another spool: recorded, held, not counted, until a lead hand decides', async ({ page, app }) => {
-    await page.goto(`${app.url}/bench-mode/hitch-bracket-fillet?machine=rowan`);
+    await page.goto(`${app.url}/at-machine/hitch-bracket-fillet?machine=rowan`);
     await page.getByRole('button', { name: /Something was otherwise/ }).click();
     const spool = page.getByLabel('Spool');
     const other = (await spool.getByRole('option').allTextContents()).find((text) => text.endsWith('≠'));
@@ -106,14 +106,14 @@ test.describe('the office', () => {
     const plan = page.getByRole('group', { name: /^By the plan: 12 × Market cart frame/ });
     const sum = plan.getByRole('row', { name: /The order, 12 parts/ }).getByRole('cell');
     const before = numberIn(await sum.filter({ hasText: '€' }).textContent());
-    await expect(page.getByRole('heading', { name: /^What \d+ logged welds really took/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /^What \d+ logged welds/ })).toBeVisible();
     await page.getByLabel('An hour of work').fill('96');
     await page.keyboard.press('Tab');
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await expect
       .poll(async () => numberIn(await sum.filter({ hasText: '€' }).textContent()))
       .toBeGreaterThan(1.5 * before);
-    const ways = page.getByRole('group', { name: 'Another way' }).getByRole('row');
+    const ways = page.getByRole('group', { name: 'Alternatives' }).getByRole('row');
     expect(await ways.count()).toBeGreaterThan(3);
     await expect(ways.filter({ hasText: 'as it is' })).toHaveCount(1);
     await expectAccessible(page, 'day');

@@ -4,7 +4,7 @@ test('a fourth machine, taught from nothing and used on a seam', async ({ page, 
   await page.goto(`${app.url}/machines`);
   await page.getByRole('button', { name: 'Describe a machine' }).click();
   await page.getByLabel('What you call it').fill('Quince');
-  await page.getByLabel('Where it stands').fill('yard');
+  await page.getByLabel('Location').fill('yard');
   await page.getByRole('button', { name: 'Go on to its dials' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Quince');
 
@@ -41,7 +41,7 @@ test('a fourth machine, taught from nothing and used on a seam', async ({ page, 
   await page.getByLabel('The machine’s word').fill('Other wheel');
   await page.getByRole('button', { name: 'Add this dial' }).click();
   await expect(page.getByRole('alert')).toContainText('Wheel and Other wheel both move wire feed');
-  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
 
   await page.getByRole('link', { name: 'Chart' }).click();
   await page.getByRole('button', { name: 'Import a table' }).click();
@@ -56,10 +56,10 @@ test('a fourth machine, taught from nothing and used on a seam', async ({ page, 
   await page.goto(`${app.url}/seams/axle-plate-to-tube`);
   const card = page.getByRole('complementary', { name: 'Dial card' });
   await card.getByLabel('Machine').selectOption({ label: 'Quince, yard' });
-  const feed = numberIn(await page.getByRole('button', { name: /^Wire feed/ }).textContent());
+  const feed = numberIn(await page.getByRole('button', { name: /^Wire feed speed/ }).textContent());
   const wheel = card.locator('dl').filter({ hasText: 'Wheel' }).locator('dd').first();
   expect(Math.abs(numberIn(await wheel.textContent()) * 0.0254 - feed)).toBeLessThan(0.0635 + 0.05);
-  await expect(card.getByText(/Nobody has tried which way Knob runs/)).toBeVisible();
+  await expect(card.getByText(/The direction of Knob runs/)).toBeVisible();
 });
 
 test('two changeovers to one seam: the right, different lists; ticked, timed, written down', async ({ page, app }) => {
@@ -87,7 +87,7 @@ test('two changeovers to one seam: the right, different lists; ticked, timed, wr
   // A tick survives a reload; gloves and walks take time.
   await page.reload();
   await expect(steps.nth(3).getByRole('checkbox')).toBeChecked();
-  await page.getByRole('button', { name: 'All done: write it down' }).click();
+  await page.getByRole('button', { name: 'All done: record it' }).click();
   await expect(page.getByRole('heading', { name: 'Nothing to change' })).toBeVisible();
   await expect(page.getByText(/What is loaded, what is chosen on the machine/)).toBeVisible();
 
@@ -101,7 +101,7 @@ test('two changeovers to one seam: the right, different lists; ticked, timed, wr
 test('another alloy opens its re-tests, is taken, and stands on the sheet unsaved', async ({ page, app }) => {
   await page.goto(`${app.url}/seams/trike-frame-node/wire`);
   await page.getByRole('button', { name: 'Take Aluminium AlSi5' }).click();
-  await expect(page.getByRole('heading', { name: 'What this change opens again' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What this change affects' })).toBeVisible();
   await expect(page.getByText(/A takes \d+\.\d m\/min instead of/)).toBeVisible();
   await expect(page.getByText('Flow at the nozzle')).toHaveCount(0);
   await page.getByRole('button', { name: 'Show 10 ruled out, and why' }).click();
@@ -116,7 +116,7 @@ test('a slot shows what would be lost, keeps it, and says when it has drifted', 
   await page.getByLabel('Into which machine').selectOption({ label: 'Rowan, 15 slots' });
   await page.getByRole('button', { name: 'Slot 3: Axle plate to tube' }).click();
   await expect(page.getByText('This would be overwritten:')).toBeVisible();
-  await expect(page.getByRole('row', { name: /Wire feed/ })).toContainText('slower');
+  await expect(page.getByRole('row', { name: /Wire feed speed/ })).toContainText('slower');
   await page.getByLabel('Note (kept with it)').fill('corner went well');
   await page.getByRole('button', { name: 'Overwrite slot 3' }).click();
   await expect(page.getByText('Slot 3 now holds Frame corner, mitred')).toBeVisible();

@@ -71,7 +71,7 @@ test('twelve welds of three people go through faults, two tabs and a restart, ea
       tabs = [page, await context.newPage()];
     }
     for (const tab of tabs) {
-      await tab.goto(`${app.url}/bench-mode/counter-corner?machine=hazel`);
+      await tab.goto(`${app.url}/at-machine/counter-corner?machine=hazel`);
       await expect(welded(tab)).toBeEnabled();
     }
     for (const [at, one] of faults.entries()) {
@@ -109,7 +109,7 @@ test('a record that is refused stays with its reason, is handed to a lead hand, 
       name: 'Corner that goes',
     });
   });
-  await page.goto(`${app.url}/bench-mode/${id}?machine=hazel`);
+  await page.goto(`${app.url}/at-machine/${id}?machine=hazel`);
   await expect(welded(page)).toBeEnabled();
   // Somebody takes it off the list while it is being welded.
   await signIn(page, app, 'ilse-brandokor');
@@ -129,7 +129,7 @@ test('a record that is refused stays with its reason, is handed to a lead hand, 
   await signIn(page, app, 'ilse-brandokor');
   await page.goto(`${app.url}/waiting`);
   await expect(page.getByText(/Logged weld, .*Teo Varnholt/)).toBeVisible();
-  await page.getByLabel('What became of it').fill('brought back and entered');
+  await page.getByLabel('Result').fill('brought back and entered');
   await page.getByRole('button', { name: 'Settled' }).click();
   await expect(page.getByText(/Logged weld, .*Teo Varnholt/)).toBeHidden();
 });
@@ -155,7 +155,7 @@ test('the day of one part: ticked, logged, held by a wrong wire, released, count
       dueOn: '2030-01-10',
     });
     await signIn(page, app, 'teo-varnholt');
-    await page.goto(`${app.url}/bench-mode/${seam.id}?machine=rowan`);
+    await page.goto(`${app.url}/at-machine/${seam.id}?machine=rowan`);
     for (const line of await page.locator('button[aria-pressed=false]').all()) await line.click();
     await logWeld(page);
     await expect(page.getByText('✓ Recorded')).toBeVisible();
@@ -259,8 +259,8 @@ test('from an empty shop to the first logged weld by the page’s own links', as
     await next('How it is set');
     await page.getByLabel('Wheel').fill('6');
     await page.getByLabel('Knob').fill('0');
-    await page.getByRole('button', { name: 'This is how it stands' }).click();
-    await expect(page.getByRole('button', { name: 'This is how it stands' })).toBeDisabled();
+    await page.getByRole('button', { name: 'This is how it is set' }).click();
+    await expect(page.getByRole('button', { name: 'This is how it is set' })).toBeDisabled();
 
     await next('Cylinder and spool');
     await page.getByRole('button', { name: 'Add a cylinder' }).click();

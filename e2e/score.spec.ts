@@ -44,7 +44,7 @@ async function watchStates(page: Page): Promise<() => Promise<string[]>> {
 test('an aluminium frame seam played by the space bar goes through the states of the table', async ({ page, app }) => {
   test.setTimeout(90_000);
   const clock = await ownClock(page);
-  await page.goto(`${app.url}/score/trike-frame-rail`);
+  await page.goto(`${app.url}/sequence/trike-frame-rail`);
   await isState(page, 'idle');
   const states = await watchStates(page);
   await expect(page.locator('[data-cue]')).toHaveText('press');
@@ -86,13 +86,13 @@ test('an aluminium frame seam played by the space bar goes through the states of
     'idle',
   ]);
   await expect(page.getByRole('region', { name: 'How it was played' })).toContainText('crater held');
-  await page.getByRole('button', { name: 'Back to the score' }).click();
+  await page.getByRole('button', { name: 'Back to the sequence' }).click();
   await expect(page.getByRole('slider', { name: 'Start level and time' })).toBeVisible();
 });
 
 test('odd presses do what the table says and are explained; the button is a trigger too', async ({ page, app }) => {
   const clock = await ownClock(page);
-  await page.goto(`${app.url}/score/trike-frame-rail`);
+  await page.goto(`${app.url}/sequence/trike-frame-rail`);
   await isState(page, 'idle');
   const button = page.getByRole('button', { name: /^Trigger: press/ });
   await button.scrollIntoViewIfNeeded();
@@ -124,8 +124,8 @@ test('odd presses do what the table says and are explained; the button is a trig
 });
 
 test('written by handles, keys and numbers, kept over a reload, saved, and printed', async ({ page, app }) => {
-  await page.goto(`${app.url}/score/trike-frame-node`);
-  await page.getByLabel('Begin from').selectOption('cold-plate-warm-hand');
+  await page.goto(`${app.url}/sequence/trike-frame-node`);
+  await page.getByLabel('Start from').selectOption('cold-plate-warm-hand');
   const handle = page.getByRole('slider', { name: 'Start level and time' });
   await expect(handle).toHaveAttribute('aria-valuetext', '130 %, 1.00 s');
   await handle.focus();
@@ -166,7 +166,7 @@ test('written by handles, keys and numbers, kept over a reload, saved, and print
 });
 
 test('one weld on three machines: three cards, and what Hazel cannot do', async ({ page, app }) => {
-  await page.goto(`${app.url}/score/trike-frame-rail/machines`);
+  await page.goto(`${app.url}/sequence/trike-frame-rail/machines`);
   const on = page.getByLabel('On', { exact: true });
   const other = page.getByLabel('and on');
   await on.selectOption('rowan');
@@ -179,19 +179,19 @@ test('one weld on three machines: three cards, and what Hazel cannot do', async 
   await expect(page.locator('[data-lost=Rowan]')).toContainText('slope to main of 0.5 s');
   await other.selectOption('alder');
   await expect(page.getByRole('heading', { name: 'Latched, two levels' })).toBeVisible();
-  await expect(page.getByText('Alder says the whole score.')).toBeVisible();
+  await expect(page.getByText('Alder can do the whole sequence.')).toBeVisible();
 
   // The dry test of Hazel's plain latching is written to its page.
   await other.selectOption('hazel');
   await page.getByLabel('The drive starts').selectOption('press');
   await page.getByRole('button', { name: 'Yes, that is what it does' }).click();
-  await expect(page.getByText('Nobody has tried “Tap”.')).toBeHidden();
+  await expect(page.getByText('“Tap”.')).toBeHidden();
   await page.goto(`${app.url}/machines/hazel/about`);
   await expect(page.getByRole('region', { name: 'Tap', exact: true })).toContainText('press → weld');
 });
 
 test('full feed stubs, slow run-in starts clean; two taps give the next burn-back', async ({ page, app }) => {
-  await page.goto(`${app.url}/score/trike-frame-rail/ends`);
+  await page.goto(`${app.url}/sequence/trike-frame-rail/ends`);
   const starts = page.getByRole('group', { name: 'Starts at full feed and at run-in feed' });
   const bent = starts.getByRole('row', { name: /^bent wire/ });
   await expect(bent).toContainText('5 of 5', { timeout: 30_000 });
@@ -205,7 +205,7 @@ test('full feed stubs, slow run-in starts clean; two taps give the next burn-bac
 });
 
 test('zooms, unfolds and shows the fast pulses; a broken file is refused by its place', async ({ page, app }) => {
-  await page.goto(`${app.url}/score/trike-lid-seam`);
+  await page.goto(`${app.url}/sequence/trike-lid-seam`);
   const staves = page.getByRole('group', { name: /^Score: trigger, gas/ });
   const scale = async () => Number(await staves.getAttribute('data-px-per-s'));
   // Drawn first at a guessed width, then at its own: compared only once it stands.
@@ -221,14 +221,14 @@ test('zooms, unfolds and shows the fast pulses; a broken file is refused by its 
   await page.getByRole('button', { name: 'Unfold main' }).click();
   await expect.poll(scale).toBeLessThan(whole);
   await page.getByRole('button', { name: 'Lens on the pulses' }).click();
-  await expect(page.getByRole('button', { name: 'Lens away' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Close the lens' })).toBeVisible();
 
   const broken = { format: 'fox-tempo/sequence', version: 1, sequence: { trigger: 'latch', preGasS: -3 } };
-  await page.getByLabel('Score file').setInputFiles({
+  await page.getByLabel('Sequence file').setInputFiles({
     name: 'broken.json',
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(broken)),
   });
   await expect(page.getByRole('alert')).toContainText('preGasS');
-  await expect(page.getByRole('alert')).toContainText('The score is as it was.');
+  await expect(page.getByRole('alert')).toContainText('The sequence is unchanged.');
 });

@@ -29,14 +29,14 @@ test('a stainless outside corner: described, set, saved, still there after a res
   expect(numberIn(await figure(page, 'Arc length').textContent())).toBeGreaterThanOrEqual(4.5);
 
   // The sum behind a figure is one click away.
-  await figure(page, 'Wire feed').click();
+  await figure(page, 'Wire feed speed').click();
   await expect(page.getByText(/outside corner 0\.9 = \d+ A/)).toBeVisible();
 
   const card = page.getByRole('region', { name: 'Dial card, Rowan' });
   await page.getByLabel('Machine', { exact: true }).selectOption({ label: 'Rowan, bay 2' });
   await expect(card.getByText('Change over first.')).toBeVisible();
   const feedOnCard = await card.locator('dd').nth(1).textContent();
-  expect(numberIn(feedOnCard)).toBeCloseTo(numberIn(await figure(page, 'Wire feed').textContent()), 1);
+  expect(numberIn(feedOnCard)).toBeCloseTo(numberIn(await figure(page, 'Wire feed speed').textContent()), 1);
 
   await page.getByRole('button', { name: 'Save revision 1' }).click();
   // Wire, gas, length and gap were only assumed: not saved unseen.
@@ -55,7 +55,7 @@ test('a stainless outside corner: described, set, saved, still there after a res
 
 test('everything moves together when one thing is changed', async ({ page, app }) => {
   await page.goto(`${app.url}/seams/axle-plate-to-tube`);
-  const wave = page.getByRole('img', { name: /^Fast pulse/ });
+  const wave = page.getByRole('img', { name: /^Pulse/ });
   const drawing = page.getByRole('img', { name: /Drawn to scale/ });
   const card = page.getByRole('region', { name: /Dial card/ });
   const state = async () => [
@@ -93,15 +93,15 @@ test('the arc is simulated off the page’s thread, and again when the setting m
 
 test('units and light switch by one key, and stay', async ({ page, app }) => {
   await page.goto(`${app.url}/seams/axle-plate-to-tube`);
-  await expect(figure(page, 'Wire feed')).toContainText('m/min');
+  await expect(figure(page, 'Wire feed speed')).toContainText('m/min');
   await page.keyboard.press('F2');
-  await expect(figure(page, 'Wire feed')).toContainText('ipm');
+  await expect(figure(page, 'Wire feed speed')).toContainText('ipm');
   await expect(page.getByLabel('First part, in')).toHaveValue('0.0984');
   await page.keyboard.press('F4');
   await expect(page.locator('html')).toHaveClass('dark');
   await page.reload();
   await expect(page.locator('html')).toHaveClass('dark');
-  await expect(figure(page, 'Wire feed')).toContainText('ipm');
+  await expect(figure(page, 'Wire feed speed')).toContainText('ipm');
 });
 
 test('impossible chains are refused with the reason and a way out that works', async ({ page, app }) => {
@@ -124,7 +124,7 @@ test('impossible chains are refused with the reason and a way out that works', a
 
   await page.getByLabel('Wire feed, m/min').fill('29');
   await expect(refusal).toContainText('No solution at 29 m/min');
-  await refusal.getByRole('button', { name: 'Use the plan’s feed' }).click();
+  await refusal.getByRole('button', { name: 'Use the planned feed' }).click();
   await expect(refusal).toHaveCount(0);
 });
 

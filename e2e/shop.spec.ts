@@ -114,17 +114,17 @@ test('the office adds a person, a part and an order; a seam is described, copied
   await lead.getByRole('button', { name: /take off Sink flange lap/ }).click();
   await lead.getByLabel('Name of a copy').fill('Hatch flange lap');
   await lead.getByLabel('On which part').selectOption({ label: 'Serving hatch' });
-  await lead.getByRole('button', { name: 'Copy it there' }).click();
+  await lead.getByRole('button', { name: 'Copy' }).click();
   // The copy is the same weld: the feed that somebody chose by hand comes with it.
   await expect(lead.getByLabel('Wire feed, m/min')).toHaveValue('4.4');
   await expect(lead.getByText('revision 1', { exact: true })).toBeVisible();
 
   await lead.goto(`${app.url}/seams`);
   await lead.getByRole('button', { name: /take off Hatch flange lap/ }).click();
-  await lead.getByRole('button', { name: 'Take it off the list' }).click();
+  await lead.getByRole('button', { name: 'Remove from the list' }).click();
   await expect(lead.getByRole('alert')).toContainText('Hatch flange lap is off the list');
   await expect(lead.getByRole('link', { name: /Hatch flange lap/ })).toHaveCount(0);
-  await lead.getByRole('region', { name: 'Notices' }).getByRole('button', { name: 'Undo it' }).click();
+  await lead.getByRole('region', { name: 'Notices' }).getByRole('button', { name: 'Undo' }).click();
   await expect(lead.getByRole('link', { name: /Hatch flange lap/ })).toBeVisible();
   await lead.context().close();
 });
@@ -133,14 +133,14 @@ test('the shop as a file goes out and comes in, with a preview first', async ({ 
   await page.goto(`${app.url}/shop/files`);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Take the shop as a file' }).click(),
+    page.getByRole('button', { name: 'Export the shop as a file' }).click(),
   ]);
   const path = await download.path();
   const file = JSON.parse(readFileSync(path, 'utf8')) as { seams: { spec: { name: string } }[] };
   expect(file.seams.length).toBeGreaterThan(8);
   const [first] = file.seams;
   first!.spec.name = 'Brought in';
-  await page.getByLabel('A file to take in').setInputFiles({
+  await page.getByLabel('File to import').setInputFiles({
     name: 'changed.tempo.json',
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(file)),
@@ -150,7 +150,7 @@ test('the shop as a file goes out and comes in, with a preview first', async ({ 
   await page.getByRole('button', { name: 'Take 1 in' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Taken in: 1' })).toBeVisible();
   await page
-    .getByLabel('A file to take in')
+    .getByLabel('File to import')
     .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"other"}') });
   await expect(page.getByRole('alert')).toContainText('fox-tempo/shop');
 });
@@ -164,9 +164,9 @@ test('a program file comes on a sheet as a draft, and what is none is refused', 
   await expect(page.getByRole('alert').filter({ hasText: 'Not taken' })).toContainText('reads up to 2');
   await bring('frame-corner-dip.tempo.json', file);
   await expect(page.getByText('frame-corner-dip.tempo.json is on the sheet')).toBeVisible();
-  await expect(page.getByLabel('Transfer', { exact: true })).toHaveValue('dip');
+  await expect(page.getByLabel('Transfer mode', { exact: true })).toHaveValue('dip');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByLabel('Transfer', { exact: true })).not.toHaveValue('dip');
+  await expect(page.getByLabel('Transfer mode', { exact: true })).not.toHaveValue('dip');
 });
 
 test('backup, wipe, restore, verify: equal; without its password file a start is refused and the data are whole', async ({
@@ -229,7 +229,7 @@ test('a shop of one’s own begins with a one-time code and nothing made up', as
     await page.getByLabel('PIN, four to eight digits').fill('3141');
     await page.getByRole('button', { name: 'Become the owner' }).click();
     await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
-    await expect(page.getByText('No order is in hand.')).toBeVisible();
+    await expect(page.getByText('No order is open.')).toBeVisible();
     await page.goto(`${own.url}/seams`);
     await page.getByRole('button', { name: 'Describe a seam' }).click();
     await expect(page.getByText(/A seam belongs to a part/)).toBeVisible();

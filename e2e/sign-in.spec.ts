@@ -41,10 +41,10 @@ test.describe('a welder', () => {
   }) => {
     await page.goto(`${app.url}/machines/hazel/about`);
     await expect(page.getByText(/changed by a lead hand or owner/)).toBeVisible();
-    await page.getByLabel('Where it stands').fill('bay 9');
+    await page.getByLabel('Location').fill('bay 9');
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(page.getByRole('alert')).toContainText('lead hand or owner');
-    await expect(page.getByLabel('Where it stands')).toHaveValue('bay 9');
+    await expect(page.getByLabel('Location')).toHaveValue('bay 9');
 
     await page.goto(`${app.url}/seams/hitch-bracket-fillet`);
     await expect(page.getByRole('button', { name: 'Issue or lock' })).toHaveCount(0);
@@ -74,7 +74,7 @@ test.describe('a welder', () => {
     await expect(page.getByLabel('Gap, mm')).toHaveValue('0.4');
     await lead.getByRole('button', { name: 'Issue or lock' }).click();
     await lead.getByLabel('Why').fill('freed again');
-    await lead.getByRole('button', { name: 'Free the setting' }).click();
+    await lead.getByRole('button', { name: 'Unlock the setting' }).click();
     await expect(lead.getByText('Not locked')).toBeVisible();
     await lead.context().close();
   });

@@ -8,7 +8,7 @@ const tap = (page: Page, name: string) => page.getByRole('button', { name, exact
 
 /** Saves; a figure that does not fit is let stand first. */
 async function record(page: Page): Promise<void> {
-  const stands = page.getByRole('button', { name: 'Measured again: it stands' });
+  const stands = page.getByRole('button', { name: 'Measured again: keep it' });
   if (await stands.isVisible()) await stands.click();
   await tap(page, 'Record this trial');
   await expect(page).toHaveURL(/\/trials\/[0-9a-f-]{36}$/);
@@ -44,7 +44,7 @@ test('six taps record a good weld; the verdict stands before it is saved', async
 });
 
 for (const { machine, seam, truth } of [
-  { machine: 'Rowan', seam: 'hitch-bracket-fillet', truth: /return clamp poor|lead or joint of the gun poor/ },
+  { machine: 'Rowan', seam: 'hitch-bracket-fillet', truth: /return clamp poor|bad weld cable or gun connection/ },
   { machine: 'Hazel', seam: 'sink-flange-lap', truth: /another wire size loaded/ },
   { machine: 'Alder', seam: 'trike-box-floor', truth: /too little gas/ },
 ]) {
@@ -52,7 +52,7 @@ for (const { machine, seam, truth } of [
     test.setTimeout(120_000);
     await page.goto(`${app.url}/seams/${seam}/trial`);
     await chooseMachine(page, machine);
-    await tap(page, 'Weld on the stand-in');
+    await tap(page, 'Weld on the machine simulator');
     await expect(page.getByText(/^Welded in/)).toBeVisible();
     await record(page);
     expect((await firstCauses(page)).join('\n')).toMatch(truth);
@@ -60,7 +60,7 @@ for (const { machine, seam, truth } of [
     // The first move; what it puts right stands ready at the stand-in.
     await page.getByRole('button', { name: 'Done: weld again' }).first().click();
     await expect(page.getByText('After the move')).toBeVisible();
-    await tap(page, 'Weld on the stand-in');
+    await tap(page, 'Weld on the machine simulator');
     await expect(page.getByText('had been wrong')).toBeVisible();
     await expect(page.locator('section', { hasText: 'Verdict' }).first()).toContainText('passed');
     await record(page);
@@ -74,7 +74,7 @@ test('a leg that does not fit the metal fed is asked back, and may stand', async
   await page.getByLabel('Leg, first plate, mm').fill('9');
   await page.getByLabel('Leg, second plate, mm').fill('9');
   await expect(page.getByText(/does not fit the/)).toBeVisible();
-  await tap(page, 'Measured again: it stands');
+  await tap(page, 'Measured again: keep it');
   await expect(page.getByRole('button', { name: 'Record this trial' })).toBeEnabled();
   // A figure no bead has is refused at the field.
   await page.getByLabel('Leg, first plate, mm').fill('60');
@@ -109,12 +109,12 @@ test('recorded while the server is away, a trial waits and arrives once', async 
 
 test('the next plan of a slow hand asks for less wire, and says why', async ({ page, app }) => {
   await page.goto(`${app.url}/seams/axle-plate-to-tube`);
-  const feed = page.getByRole('button', { name: /^Wire feed/ });
+  const feed = page.getByRole('button', { name: /^Wire feed speed/ });
   const before = Number.parseFloat(((await feed.textContent()) ?? '').replace(/^\D+/, ''));
   const welds = page.locator('section', { hasText: 'From the shop’s own welds' }).first();
-  await welds.getByLabel('Made for the hand of').selectOption({ label: 'Odile Trennaby' });
+  await welds.getByLabel('Made for the travel speed of').selectOption({ label: 'Odile Trennaby' });
   await expect(welds).toContainText(/travels at 0\.\d+ of the plan \(\d+ timed seams here, weight \d+ %\)/);
-  await tap(page, 'Plan for this hand');
+  await tap(page, 'Plan for this welder');
   await expect(welds).toContainText(/Odile Trennaby travels at .* of wire instead of/);
   const after = Number.parseFloat(((await feed.textContent()) ?? '').replace(/^\D+/, ''));
   expect(after).toBeLessThan(before);

@@ -1,7 +1,7 @@
 /** How far a setting may be moved: a window that looks right and fails at a corner, cut, written, and read by the welder; a reference that stands on trials. */
 import { expect, expectAccessible, signIn, test } from './driver.ts';
 
-test('a window of ten percent and a millimetre fails at a corner, is cut, written with a reason, and stands on the card', async ({
+test('a window of ten percent and per millimetre fails at a corner, is cut, written with a reason, and stands on the card', async ({
   page,
   app,
   browser,
@@ -9,11 +9,11 @@ test('a window of ten percent and a millimetre fails at a corner, is cut, writte
   test.setTimeout(120_000);
   await page.goto(`${app.url}/seams/axle-plate-to-tube/window`);
   await page.getByRole('button', { name: 'Test every corner' }).click();
-  await expect(page.getByText('It does not hold')).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText('It fails')).toBeVisible({ timeout: 40_000 });
   await expect(page.getByText(/trim −1\.5 mm: \d+ shorts a second/).first()).toBeVisible();
   await expectAccessible(page, 'day');
   await page.getByLabel('Why').fill('three trials passed in it');
-  await page.getByRole('button', { name: 'Write the largest that holds' }).click();
+  await page.getByRole('button', { name: 'Write the largest good window' }).click();
   await expect(page.getByText(/Ilse Brandokor.*three trials passed in it/)).toBeVisible({ timeout: 40_000 });
   await expect(page.getByText(/^may be moved from/).first()).toBeVisible();
 

@@ -88,7 +88,7 @@ function moveMs(page, moves) {
   return page.evaluate(async (rounds) => {
     const figures = document.querySelector('section[aria-label="In numbers"]');
     const plus = [...document.querySelectorAll('button')].find((one) =>
-      /one step to more wire feed/.test(one.getAttribute('aria-label') ?? ''),
+      /: one step, wire feed.* higher/.test(one.getAttribute('aria-label') ?? ''),
     );
     const each = [];
     for (let round = 0; round < rounds; round++) {
@@ -269,7 +269,7 @@ async function main() {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.addInitScript(overhearWorkers);
     await page.request.post(`http://127.0.0.1:${port}/api/session/demo`, { data: { personId: 'teo-varnholt' } });
-    await page.goto(`http://127.0.0.1:${port}/bench/axle-plate-to-tube`);
+    await page.goto(`http://127.0.0.1:${port}/simulator/axle-plate-to-tube`);
     const { firstMs, wholeMs } = await mapTimes(page);
     const cancelled = await cancelMs(page);
     await page.getByText(/^here: /).waitFor({ timeout: 60_000 });
@@ -277,7 +277,7 @@ async function main() {
     const moves = await moveMs(page, 40);
     const url = `http://127.0.0.1:${port}`;
     await lengthenSeam(page, url, 'trike-lid-seam', 2300);
-    await page.goto(`${url}/score/trike-lid-seam`);
+    await page.goto(`${url}/sequence/trike-lid-seam`);
     await page.getByRole('button', { name: 'Unfold main' }).click();
     const arcWords = await page.getByText(/^Arc \d/).textContent();
     const scored = await scoreFrameMs(page);

@@ -36,14 +36,14 @@ const pictures = [
     path: '/seams/trike-box-floor/setup',
     size: tablet,
   },
-  { name: 'bench-day', path: '/bench/axle-plate-to-tube', act: mapDrawn },
-  { name: 'score-day', path: '/score/trike-frame-rail' },
+  { name: 'bench-day', path: '/simulator/axle-plate-to-tube', act: mapDrawn },
+  { name: 'score-day', path: '/sequence/trike-frame-rail' },
   {
     name: 'trial-record-tablet',
     path: '/seams/hitch-bracket-fillet/trial',
     size: { width: 768, height: 1500 },
     act: async (page) => {
-      await page.getByRole('button', { name: 'Weld on the stand-in' }).click();
+      await page.getByRole('button', { name: 'Weld on the machine simulator' }).click();
       await page.getByText(/^Welded in/).waitFor();
     },
   },
@@ -59,19 +59,19 @@ const pictures = [
     person: 'ilse-brandokor',
     act: async (page) => {
       await page.getByRole('button', { name: 'Test every corner' }).click();
-      await page.getByText('It does not hold').waitFor({ timeout: 60_000 });
+      await page.getByText('It fails').waitFor({ timeout: 60_000 });
     },
   },
   { name: 'procedure-day', path: '/seams/axle-plate-to-tube/procedure' },
   { name: 'shift-day', path: '/shift' },
-  { name: 'bench-mode-night', path: '/bench-mode/axle-plate-to-tube?machine=rowan', theme: 'night' },
+  { name: 'bench-mode-night', path: '/at-machine/axle-plate-to-tube?machine=rowan', theme: 'night' },
   { name: 'costs-day', path: '/costs', person: 'corvin-dellamaar' },
   {
     name: 'heat-day',
     path: '/seams/trike-box-floor/heat',
     act: async (page) => {
       await page.getByLabel('Part', { exact: true }).selectOption('box');
-      await page.getByText(/^Waits least: (?:\d, ){7}/).waitFor({ timeout: 60_000 });
+      await page.getByText(/^Least waiting: (?:\d, ){7}/).waitFor({ timeout: 60_000 });
       await page.getByRole('slider', { name: 'Moment' }).fill('108');
       // A slider that was just moved wears a ring.
       await page.getByRole('slider', { name: 'Moment' }).blur();
@@ -120,8 +120,8 @@ async function main() {
       if (language !== 'en') await page.waitForTimeout(4000);
       else if (/^\/seams\/[^/]+$/.test(path)) {
         // The chart comes as a chunk of its own, the simulation from a worker.
-        await page.locator('[aria-label^="Fast pulse"] svg').waitFor();
-        await page.getByText('Drops a pulse').waitFor();
+        await page.locator('[aria-label^="Pulse"] svg').waitFor();
+        await page.getByText('Drops per pulse').waitFor();
       }
       await act?.(page);
       await page.evaluate(() => document.fonts.ready);

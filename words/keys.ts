@@ -22,7 +22,6 @@ export interface Sentences extends CoreSentences {
   readonly 'server.cards.by-hand': null;
   readonly 'server.cards.changes-from-how-the-machine': null;
   readonly 'server.cards.current': null;
-  readonly 'server.cards.do-not': { readonly warning: SaidValue };
   readonly 'server.cards.dress-them-back': null;
   readonly 'server.cards.feed': null;
   readonly 'server.cards.fitted': {
@@ -34,11 +33,10 @@ export interface Sentences extends CoreSentences {
     readonly tip: SaidValue;
   };
   readonly 'server.cards.gas-flow': null;
-  readonly 'server.cards.gun': null;
+  readonly 'server.cards.gun': { readonly gun: SaidValue };
   readonly 'server.cards.gun-2': null;
   readonly 'server.cards.has-no-saved-setting-to': { readonly spec: SaidValue };
   readonly 'server.cards.hold': { readonly from: SaidValue };
-  readonly 'server.cards.it-should-show': null;
   readonly 'server.cards.kind': null;
   readonly 'server.cards.knurled': null;
   readonly 'server.cards.lines-change': { readonly changing: number };
@@ -67,19 +65,18 @@ export interface Sentences extends CoreSentences {
     readonly number: SaidValue;
     readonly units: SaidValue;
   };
-  readonly 'server.cards.stand-as-needed': null;
+  readonly 'server.cards.stand-as-needed': { readonly lines: SaidValue };
   readonly 'server.cards.start-and-stop': null;
   readonly 'server.cards.stick-out': null;
   readonly 'server.cards.stitches-of-between-of-a': {
-    readonly count: SaidValue;
+    readonly count: number;
     readonly gap: SaidValue;
     readonly heatShare: SaidValue;
     readonly stitch: SaidValue;
   };
   readonly 'server.cards.tacks-of-every-each-both': {
     readonly arc: SaidValue;
-    readonly count: SaidValue;
-    readonly dressBack: SaidValue;
+    readonly count: number;
     readonly gas: SaidValue;
     readonly gasLost: SaidValue;
     readonly spacing: SaidValue;
@@ -88,7 +85,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.cards.taps-at-rest-call-memory': {
     readonly name: SaidValue;
     readonly slot: SaidValue;
-    readonly taps: SaidValue;
+    readonly taps: number;
     readonly warning: SaidValue;
   };
   readonly 'server.cards.this-machines-dials-are-not': null;
@@ -141,6 +138,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.http.the-input-was-refused': null;
   readonly 'server.http.the-request-could-not-be': null;
   readonly 'server.http.the-request-names-something-that': null;
+  readonly 'server.http.there-already': null;
   readonly 'server.http.there-is-no': { readonly method: SaidValue; readonly slice: SaidValue };
   readonly 'server.http.there-is-nothing-at-this': null;
   readonly 'server.http.this-idempotency-key-belongs-to': null;
@@ -166,20 +164,20 @@ export interface Sentences extends CoreSentences {
   readonly 'server.orders.beyond-ordered': {
     readonly done: SaidValue;
     readonly number: SaidValue;
-    readonly quantity: SaidValue;
+    readonly quantity: number;
   };
   readonly 'server.orders.closed-short': {
     readonly done: SaidValue;
     readonly number: SaidValue;
-    readonly open: SaidValue;
-    readonly quantity: SaidValue;
+    readonly open: number;
+    readonly quantity: number;
   };
   readonly 'server.orders.count-unlogged': { readonly number: SaidValue; readonly seams: SaidValue };
   readonly 'server.orders.held-part': { readonly number: SaidValue; readonly seams: SaidValue };
   readonly 'server.orders.it-took': { readonly arc: SaidValue; readonly gas: SaidValue; readonly wire: SaidValue };
   readonly 'server.orders.order-has-parts-done-cannot': {
     readonly count: SaidValue;
-    readonly done: SaidValue;
+    readonly done: number;
     readonly number: SaidValue;
   };
   readonly 'server.orders.order-is-closed': { readonly number: SaidValue };
@@ -326,7 +324,7 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'server.stock.co2-is-liquid-in-its': null;
   readonly 'server.stock.enter-the-pressure-on-the': null;
-  readonly 'server.stock.there-is-no': { readonly id: SaidValue; readonly what: SaidValue };
+  readonly 'server.stock.there-is-no': { readonly id: SaidValue; readonly what: 'other' | 'spool' };
   readonly 'server.stock.there-is-no-machine': { readonly machineId: SaidValue };
   readonly 'server.trials.another-ones-trial': null;
   readonly 'server.trials.say-why-corrected': null;
@@ -444,8 +442,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.bench.1-for-drops-like-clockwork': null;
   readonly 'view.bench.a-hundredth-of-the-sum': { readonly lostShare: SaidValue };
   readonly 'view.bench.a-hundredth-of-the-sum-2': null;
-  readonly 'view.bench.a-second': null;
-  readonly 'view.bench.about-steps-of': { readonly dial: SaidValue; readonly perStep: SaidValue };
+  readonly 'view.bench.a-second': { readonly count: SaidValue };
   readonly 'view.bench.across': null;
   readonly 'view.bench.against-single-pulse': null;
   readonly 'view.bench.all-figures': null;
@@ -484,7 +481,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.bench.calibrate': null;
   readonly 'view.bench.calibrate-here': null;
   readonly 'view.bench.choose-what-has-changed-arc': null;
-  readonly 'view.bench.climbs': null;
   readonly 'view.bench.controls': null;
   readonly 'view.bench.crosshair-at-edges': {
     readonly edges: SaidValue;
@@ -496,10 +492,10 @@ export interface Sentences extends CoreSentences {
   readonly 'view.bench.current-a': null;
   readonly 'view.bench.current-a-2': null;
   readonly 'view.bench.current-and-voltage-of-the': {
-    readonly drops: SaidValue;
+    readonly drops: number;
     readonly meanCurrent: SaidValue;
     readonly meanVoltage: SaidValue;
-    readonly shorts: SaidValue;
+    readonly shorts: number;
     readonly window: SaidValue;
   };
   readonly 'view.bench.dial': null;
@@ -516,7 +512,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.bench.drops-that-left-shorts-among': null;
   readonly 'view.bench.each-step': null;
   readonly 'view.bench.edited': null;
-  readonly 'view.bench.every-steps': { readonly stride: SaidValue };
+  readonly 'view.bench.every-steps': { readonly stride: number };
   readonly 'view.bench.extension-mm': null;
   readonly 'view.bench.fast-background': null;
   readonly 'view.bench.fast-peak': null;
@@ -534,7 +530,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.bench.from-the-simulated-power-alone': null;
   readonly 'view.bench.gas-is': { readonly otherGas: SaidValue };
   readonly 'view.bench.go-to-the-middle': null;
-  readonly 'view.bench.good': null;
   readonly 'view.bench.hand-further-out': { readonly handOut: SaidValue };
   readonly 'view.bench.has-no-dial-for-it': { readonly machine: SaidValue };
   readonly 'view.bench.hear-it': null;
@@ -565,13 +560,13 @@ export interface Sentences extends CoreSentences {
   readonly 'view.bench.in-the-middle': null;
   readonly 'view.bench.in-use': null;
   readonly 'view.bench.index-30': { readonly index: SaidValue };
-  readonly 'view.bench.instead-of': {
-    readonly digits: SaidValue;
-    readonly digits2: SaidValue;
-    readonly label: SaidValue;
-    readonly unit: SaidValue;
+  readonly 'view.bench.instead-of': { readonly label: SaidValue; readonly now: SaidValue; readonly was: SaidValue };
+  readonly 'view.bench.it-hides-in-steps': {
+    readonly by: SaidValue;
+    readonly dial: SaidValue;
+    readonly perStep: number;
   };
-  readonly 'view.bench.it-hides-the-cause-and': { readonly by: SaidValue; readonly steps: SaidValue };
+  readonly 'view.bench.it-hides-the-cause-and': { readonly by: SaidValue };
   readonly 'view.bench.ka-kb-arc': {
     readonly arcVoltage: SaidValue;
     readonly arcVoltage2: SaidValue;
@@ -593,18 +588,18 @@ export interface Sentences extends CoreSentences {
   readonly 'view.bench.map-in-words': null;
   readonly 'view.bench.map-of-this-setting': null;
   readonly 'view.bench.map-with-a-crosshair-moved': null;
-  readonly 'view.bench.mean': null;
   readonly 'view.bench.mean-current': null;
   readonly 'view.bench.mean-diameter-of-what-left': null;
   readonly 'view.bench.mean-feed': null;
-  readonly 'view.bench.mean-of-i-over-spread': { readonly measured: SaidValue; readonly seeds: SaidValue };
+  readonly 'view.bench.mean-high-low': { readonly high: SaidValue; readonly low: SaidValue; readonly mean: SaidValue };
+  readonly 'view.bench.mean-of-i-over-spread': { readonly measured: SaidValue; readonly seeds: number };
   readonly 'view.bench.mean-of-u-i-at': { readonly off: SaidValue; readonly product: SaidValue };
   readonly 'view.bench.mean-of-u-v0-ra': { readonly measured: SaidValue };
   readonly 'view.bench.mean-power': null;
   readonly 'view.bench.melts-the-that-are-fed': { readonly feed: SaidValue };
   readonly 'view.bench.melts-where-are-fed-the': {
+    readonly arc: 'climbs' | 'other';
     readonly feed: SaidValue;
-    readonly feed2: SaidValue;
     readonly melted: SaidValue;
   };
   readonly 'view.bench.metronome-a-second': { readonly hz: SaidValue };
@@ -615,14 +610,12 @@ export interface Sentences extends CoreSentences {
     readonly x: SaidValue;
     readonly y: SaidValue;
   };
-  readonly 'view.bench.mm': null;
   readonly 'view.bench.model-now': null;
   readonly 'view.bench.moment-in-hundredths-of-a': null;
   readonly 'view.bench.more-feed-then-shortens-the': null;
   readonly 'view.bench.more-of': { readonly name: SaidValue; readonly unit: SaidValue };
   readonly 'view.bench.moved-to': { readonly taken: SaidValue };
-  readonly 'view.bench.near': null;
-  readonly 'view.bench.nearest-because': { readonly why: SaidValue };
+  readonly 'view.bench.nearest-because': { readonly said: SaidValue; readonly why: SaidValue };
   readonly 'view.bench.next-drop': null;
   readonly 'view.bench.no-dial-differs-yet': null;
   readonly 'view.bench.no-dial-for-it': { readonly machineName: SaidValue };
@@ -645,14 +638,8 @@ export interface Sentences extends CoreSentences {
   readonly 'view.bench.now-word': null;
   readonly 'view.bench.of': { readonly count: number; readonly steps: SaidValue };
   readonly 'view.bench.of-2': { readonly by: SaidValue; readonly by2: SaidValue; readonly what: SaidValue };
-  readonly 'view.bench.of-it-at-the-peak': {
-    readonly dropsPerPulse: SaidValue;
-    readonly feed: SaidValue;
-    readonly period: SaidValue;
-  };
   readonly 'view.bench.of-simulated-arc': { readonly seconds: SaidValue };
   readonly 'view.bench.off': null;
-  readonly 'view.bench.on': { readonly machineName: SaidValue };
   readonly 'view.bench.once-the-map-is-drawn': null;
   readonly 'view.bench.one-step-to-less': { readonly dial: SaidValue; readonly what: SaidValue };
   readonly 'view.bench.one-step-to-more': { readonly dial: SaidValue; readonly what: SaidValue };
@@ -660,7 +647,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.bench.pause': null;
   readonly 'view.bench.pause-the-arc': null;
   readonly 'view.bench.peak': null;
-  readonly 'view.bench.plain': null;
   readonly 'view.bench.plate-at': { readonly plate: SaidValue };
   readonly 'view.bench.play': null;
   readonly 'view.bench.play-the-arc': null;
@@ -671,16 +657,22 @@ export interface Sentences extends CoreSentences {
   readonly 'view.bench.residuals': null;
   readonly 'view.bench.ripple': { readonly pitch: SaidValue; readonly short10: SaidValue };
   readonly 'view.bench.ripple-wished': null;
-  readonly 'view.bench.rms-a-period-of': { readonly rms: SaidValue };
+  readonly 'view.bench.rms-a-period-of': {
+    readonly dropsPerPulse: SaidValue;
+    readonly mean: SaidValue;
+    readonly period: SaidValue;
+    readonly periodMs: SaidValue;
+    readonly rms: SaidValue;
+  };
   readonly 'view.bench.rms-current': null;
   readonly 'view.bench.root-of-the-mean-of': { readonly measured: SaidValue };
   readonly 'view.bench.run-it-again': null;
-  readonly 'view.bench.s': { readonly shortsPer: SaidValue };
   readonly 'view.bench.school': null;
   readonly 'view.bench.seen': null;
   readonly 'view.bench.share-and-area': null;
   readonly 'view.bench.share-and-area-of-each': null;
   readonly 'view.bench.share-at-high': null;
+  readonly 'view.bench.shorts': null;
   readonly 'view.bench.shorts-a-second': null;
   readonly 'view.bench.shorts-per-s': null;
   readonly 'view.bench.show-through-reach-into-the': {
@@ -692,14 +684,11 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'view.bench.silence': null;
   readonly 'view.bench.simulating': { readonly name: SaidValue };
-  readonly 'view.bench.sinks': null;
   readonly 'view.bench.slider': { readonly label: SaidValue };
   readonly 'view.bench.slow-beat': null;
   readonly 'view.bench.slow-high': null;
-  readonly 'view.bench.slow-high-2': null;
   readonly 'view.bench.slow-high-3': null;
   readonly 'view.bench.slow-low': null;
-  readonly 'view.bench.slow-low-2': null;
   readonly 'view.bench.slow-low-3': null;
   readonly 'view.bench.slow-motion': null;
   readonly 'view.bench.slow-rate': null;
@@ -819,10 +808,10 @@ export interface Sentences extends CoreSentences {
   readonly 'view.costs.nothing-logged': null;
   readonly 'view.costs.planned-and-found': null;
   readonly 'view.costs.rates-of-this-shop': null;
-  readonly 'view.costs.really-took': { readonly count: SaidValue };
+  readonly 'view.costs.really-took': { readonly count: number };
   readonly 'view.costs.seam': null;
-  readonly 'view.costs.the-order': { readonly count: SaidValue };
-  readonly 'view.costs.timed-of': { readonly timed: SaidValue; readonly welds: SaidValue };
+  readonly 'view.costs.the-order': { readonly count: number };
+  readonly 'view.costs.timed-of': { readonly timed: number; readonly welds: SaidValue };
   readonly 'view.costs.tips': null;
   readonly 'view.costs.together': null;
   readonly 'view.costs.way': null;
@@ -859,15 +848,14 @@ export interface Sentences extends CoreSentences {
   readonly 'view.dial-card.gun': null;
   readonly 'view.dial-card.holds-in-this-seam-needs': {
     readonly diameter: SaidValue;
-    readonly diameter2: SaidValue;
     readonly file: SaidValue;
     readonly filler: SaidValue;
     readonly gas: SaidValue;
-    readonly gas2: SaidValue;
-    readonly wrongGas: SaidValue;
+    readonly neededGas: SaidValue;
+    readonly wire: SaidValue;
+    readonly wrong: 'gas' | 'other' | 'wire';
   };
   readonly 'view.dial-card.holds-the-right-wire-and': { readonly file: SaidValue; readonly value: SaidValue };
-  readonly 'view.dial-card.in': null;
   readonly 'view.dial-card.in-the-joint-from-the': null;
   readonly 'view.dial-card.it-should-then-show': { readonly where: SaidValue };
   readonly 'view.dial-card.known-from': { readonly at: SaidValue; readonly by: SaidValue; readonly source: SaidValue };
@@ -877,13 +865,12 @@ export interface Sentences extends CoreSentences {
     readonly digits: SaidValue;
     readonly error: SaidValue;
     readonly unit: SaidValue;
-    readonly value: SaidValue;
+    readonly value: 'absent' | 'yes';
   };
   readonly 'view.dial-card.no-machine-is-described-yet': null;
   readonly 'view.dial-card.nobody-entered-how-it-stands': null;
   readonly 'view.dial-card.nothing-to-set-yet': null;
-  readonly 'view.dial-card.of-arc': null;
-  readonly 'view.dial-card.outlined': null;
+  readonly 'view.dial-card.outlined': { readonly name: SaidValue };
   readonly 'view.dial-card.outlined-only': null;
   readonly 'view.dial-card.paper': null;
   readonly 'view.dial-card.print-card-pdf': null;
@@ -902,10 +889,8 @@ export interface Sentences extends CoreSentences {
   readonly 'view.dial-card.to-the-dial-card-of': { readonly file: SaidValue };
   readonly 'view.dial-card.to-the-machine-with-it': null;
   readonly 'view.dial-card.travel': null;
-  readonly 'view.dial-card.was': { readonly was: SaidValue };
   readonly 'view.dial-card.while-it-burns-about-and': {
     readonly circuit: SaidValue;
-    readonly program: SaidValue;
     readonly running: SaidValue;
     readonly running2: SaidValue;
     readonly tip: SaidValue;
@@ -1136,22 +1121,19 @@ export interface Sentences extends CoreSentences {
   readonly 'view.heat.without-it': null;
   readonly 'view.joint-drawing.1-4-in': null;
   readonly 'view.joint-drawing.down': null;
-  readonly 'view.joint-drawing.gap': { readonly gap: SaidValue };
   readonly 'view.joint-drawing.joint-in-and-drawn-to': {
     readonly arcLength: SaidValue;
+    readonly ctwd: SaidValue;
     readonly first: SaidValue;
     readonly gap: SaidValue;
     readonly joint: SaidValue;
     readonly joint2: SaidValue;
     readonly leg: SaidValue;
-    readonly passes: SaidValue;
+    readonly passes: number;
     readonly second: SaidValue;
   };
-  readonly 'view.joint-drawing.leg': { readonly leg: SaidValue };
   readonly 'view.joint-drawing.leg-2': { readonly leg: SaidValue };
-  readonly 'view.joint-drawing.passes': { readonly passes: SaidValue };
   readonly 'view.joint-drawing.seen-along-the-seam-travel': { readonly position: SaidValue };
-  readonly 'view.joint-drawing.stick-out-with-an-arc': { readonly arcLength: SaidValue; readonly ctwd: SaidValue };
   readonly 'view.joint-drawing.up': null;
   readonly 'view.lead-pin.a-lead-hand-may-release-it': null;
   readonly 'view.lead-pin.lead-hand': null;
@@ -1345,7 +1327,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.library.words-that-mean-different-things': null;
   readonly 'view.library.words-that-trap': null;
   readonly 'view.library.yield': null;
-  readonly 'view.machines.a-month': { readonly perMonth: SaidValue };
   readonly 'view.machines.a-new-chart-line': null;
   readonly 'view.machines.a-new-dial': null;
   readonly 'view.machines.a-new-machine': null;
@@ -1407,7 +1388,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.chart': null;
   readonly 'view.machines.chart-inside-the-door': null;
   readonly 'view.machines.chart-lines-of': { readonly file: SaidValue };
-  readonly 'view.machines.clicks': { readonly positions: SaidValue; readonly quantity: SaidValue };
+  readonly 'view.machines.clicks': { readonly positions: number; readonly quantity: SaidValue };
   readonly 'view.machines.clicks-each-for-one-figure': null;
   readonly 'view.machines.column': null;
   readonly 'view.machines.columns-number-words-filler-diameter': null;
@@ -1417,22 +1398,21 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.current': null;
   readonly 'view.machines.current-against-feed-points-doubtful': {
     readonly doubtful: SaidValue;
-    readonly points: SaidValue;
+    readonly points: number;
   };
   readonly 'view.machines.current-off': null;
   readonly 'view.machines.describe-a-dial': null;
   readonly 'view.machines.describe-a-machine': null;
   readonly 'view.machines.dials-as-they-stand': null;
   readonly 'view.machines.dials-chart-lines-slots': {
-    readonly chartLines: SaidValue;
-    readonly count: SaidValue;
-    readonly dials: SaidValue;
+    readonly chartLines: number;
+    readonly count: number;
+    readonly dials: number;
     readonly since: SaidValue;
   };
   readonly 'view.machines.dials-of': { readonly file: SaidValue };
   readonly 'view.machines.digits': null;
   readonly 'view.machines.divided-by-it': { readonly product: SaidValue; readonly quantity: SaidValue };
-  readonly 'view.machines.drags-along': { readonly quantity: SaidValue };
   readonly 'view.machines.drawing-the-line': null;
   readonly 'view.machines.drawing-the-trend': null;
   readonly 'view.machines.drifted': null;
@@ -1443,7 +1423,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.empty': null;
   readonly 'view.machines.enter-what-is-loaded-first': null;
   readonly 'view.machines.enter-what-is-on-it': null;
-  readonly 'view.machines.entered': { readonly since: SaidValue };
   readonly 'view.machines.entered-2': { readonly since: SaidValue };
   readonly 'view.machines.every-position-needs-what-it': null;
   readonly 'view.machines.fast-pulses': null;
@@ -1467,7 +1446,7 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'view.machines.for-one-unit-more': null;
   readonly 'view.machines.found-other-figures': { readonly foundAt: SaidValue; readonly foundBy: SaidValue };
-  readonly 'view.machines.from-its-current': null;
+  readonly 'view.machines.from-its-current': { readonly feed: SaidValue };
   readonly 'view.machines.from-the-rating-plate': null;
   readonly 'view.machines.gas': null;
   readonly 'view.machines.gases-under-line': { readonly number: SaidValue };
@@ -1516,7 +1495,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.its-unit-2': null;
   readonly 'view.machines.keep-as-found': null;
   readonly 'view.machines.keep-it-with-the-dial': null;
-  readonly 'view.machines.keep-these-points': { readonly filled: SaidValue };
+  readonly 'view.machines.keep-these-points': { readonly filled: number };
   readonly 'view.machines.knurled': null;
   readonly 'view.machines.label-a-position-may-mean': { readonly facet: SaidValue };
   readonly 'view.machines.label-figure-with-between-a': null;
@@ -1540,7 +1519,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.memory': null;
   readonly 'view.machines.memory-slot-in-use': null;
   readonly 'view.machines.memory-slots': null;
-  readonly 'view.machines.minutes': { readonly minutes: SaidValue; readonly title: SaidValue };
+  readonly 'view.machines.minutes': { readonly minutes: number; readonly title: SaidValue };
   readonly 'view.machines.model': null;
   readonly 'view.machines.model-a': null;
   readonly 'view.machines.moves': null;
@@ -1564,7 +1543,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.nobody-has-tried': { readonly dial: SaidValue };
   readonly 'view.machines.nobody-has-tried-it': null;
   readonly 'view.machines.nobody-has-tried-it-2': null;
-  readonly 'view.machines.nobody-has-tried-which-way': { readonly dial: SaidValue; readonly untested: SaidValue };
+  readonly 'view.machines.nobody-has-tried-which-way': { readonly dial: SaidValue };
   readonly 'view.machines.not-a-line-yet': null;
   readonly 'view.machines.not-imported': null;
   readonly 'view.machines.not-logged': null;
@@ -1613,7 +1592,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.resistance-of-leads-readings-from': {
     readonly mOhm: SaidValue;
     readonly mOhm2: SaidValue;
-    readonly rows: SaidValue;
+    readonly rows: number;
   };
   readonly 'view.machines.revision': { readonly revision: SaidValue; readonly seamName: SaidValue };
   readonly 'view.machines.revision-stored-by': {
@@ -1632,8 +1611,6 @@ export interface Sentences extends CoreSentences {
     readonly problems: number;
     readonly rows: number;
   };
-  readonly 'view.machines.run': null;
-  readonly 'view.machines.runs': null;
   readonly 'view.machines.runs-as-said': null;
   readonly 'view.machines.save-an-example': null;
   readonly 'view.machines.save-as-file': null;
@@ -1656,7 +1633,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.stamped-on-the-roll': null;
   readonly 'view.machines.stands': null;
   readonly 'view.machines.stands-at': { readonly stands: SaidValue };
-  readonly 'view.machines.stands-now': null;
+  readonly 'view.machines.stands-now': { readonly at: SaidValue };
   readonly 'view.machines.step': null;
   readonly 'view.machines.stiffness': null;
   readonly 'view.machines.stood-as-stored-when-read': { readonly foundAt: SaidValue; readonly foundBy: SaidValue };
@@ -1677,7 +1654,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.take-off-line': { readonly number: SaidValue };
   readonly 'view.machines.take-out': null;
   readonly 'view.machines.take-out-point': { readonly at: SaidValue };
-  readonly 'view.machines.take-the-call-by-taps': { readonly taps: SaidValue };
+  readonly 'view.machines.take-the-call-by-taps': { readonly taps: number };
   readonly 'view.machines.take-the-mode-off': { readonly mode: SaidValue };
   readonly 'view.machines.take-this-dial-off': null;
   readonly 'view.machines.taps': null;
@@ -1767,7 +1744,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.yes-that-is-what-it': null;
   readonly 'view.memory.choose-a-slot': null;
   readonly 'view.memory.first': null;
-  readonly 'view.memory.free': { readonly entries: SaidValue };
+  readonly 'view.memory.free': { readonly entries: number };
   readonly 'view.memory.free-2': null;
   readonly 'view.memory.free-nothing-is-overwritten': null;
   readonly 'view.memory.has-no-memory-slots-print': { readonly file: SaidValue };
@@ -1796,7 +1773,7 @@ export interface Sentences extends CoreSentences {
     readonly slot: SaidValue;
   };
   readonly 'view.memory.slot-of': { readonly file: SaidValue; readonly slot: SaidValue };
-  readonly 'view.memory.slots': { readonly count: SaidValue; readonly file: SaidValue };
+  readonly 'view.memory.slots': { readonly count: number; readonly file: SaidValue };
   readonly 'view.memory.slots-of': { readonly file: SaidValue };
   readonly 'view.memory.stands-there': null;
   readonly 'view.memory.store': { readonly spec: SaidValue };
@@ -2001,12 +1978,11 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.by-hand': null;
   readonly 'view.score.by-rule': null;
   readonly 'view.score.checks': null;
-  readonly 'view.score.clean': null;
   readonly 'view.score.clean-starts': null;
   readonly 'view.score.cold-starts-each-from-over': {
     readonly short0_4: SaidValue;
     readonly short5: SaidValue;
-    readonly starts: SaidValue;
+    readonly starts: number;
   };
   readonly 'view.score.crater-band-to': {
     readonly band: SaidValue;
@@ -2019,7 +1995,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.crater-time-2': null;
   readonly 'view.score.current-in-a-start-at': { readonly runIn: SaidValue; readonly words: SaidValue };
   readonly 'view.score.dial': null;
-  readonly 'view.score.do-not': { readonly warning: SaidValue };
   readonly 'view.score.drag-or-arrow-keys-with': { readonly handle: SaidValue; readonly sequence: SaidValue };
   readonly 'view.score.dress-back': null;
   readonly 'view.score.dressing': null;
@@ -2027,7 +2002,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.dry-test-drive-starts-on': { readonly endsOn: SaidValue; readonly startsOn: SaidValue };
   readonly 'view.score.end': null;
   readonly 'view.score.fast-pulses-under-a-lens': null;
-  readonly 'view.score.fits': null;
+  readonly 'view.score.fits': { readonly was: SaidValue };
   readonly 'view.score.fold-main': null;
   readonly 'view.score.folded': { readonly mm: SaidValue; readonly seconds: SaidValue };
   readonly 'view.score.from-the-lower-plate': null;
@@ -2056,7 +2031,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.kj': { readonly energyKjEach: SaidValue };
   readonly 'view.score.kj-in-all-of-wire': { readonly count: SaidValue; readonly count2: SaidValue };
   readonly 'view.score.last-pulse-against-the-ball': null;
-  readonly 'view.score.last-pulse-on': null;
   readonly 'view.score.leave': null;
   readonly 'view.score.left-open-a-second-pass': null;
   readonly 'view.score.length-of-a-tack': null;
@@ -2065,7 +2039,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.level': null;
   readonly 'view.score.level-at-stations-along-the': null;
   readonly 'view.score.levels-in': null;
-  readonly 'view.score.lit-after': { readonly buckles: SaidValue; readonly lit: SaidValue };
+  readonly 'view.score.lit-after': { readonly buckles: 'other' | 'yes'; readonly lit: SaidValue };
   readonly 'view.score.longer-burn-back-leaves-a': null;
   readonly 'view.score.looking-into-the-memories': null;
   readonly 'view.score.machine-is': null;
@@ -2075,7 +2049,11 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.missing': null;
   readonly 'view.score.more': null;
   readonly 'view.score.never-lit': null;
-  readonly 'view.score.next': { readonly endPulse: SaidValue; readonly next: SaidValue; readonly next2: SaidValue };
+  readonly 'view.score.next': {
+    readonly endPulse: 'absent' | 'yes';
+    readonly next: SaidValue;
+    readonly next2: SaidValue;
+  };
   readonly 'view.score.no-arc-here': null;
   readonly 'view.score.no-pulse': { readonly current: SaidValue };
   readonly 'view.score.no-stop-recorded-yet': null;
@@ -2086,7 +2064,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.nobody-has-tried-which-way': null;
   readonly 'view.score.not-taken': null;
   readonly 'view.score.nothing-stands-out': null;
-  readonly 'view.score.of': { readonly wanted: SaidValue };
+  readonly 'view.score.of': { readonly wanted: SaidValue; readonly was: SaidValue };
   readonly 'view.score.of-2': { readonly buckles: SaidValue; readonly starts: SaidValue };
   readonly 'view.score.of-3': { readonly ignition: SaidValue; readonly starts: SaidValue };
   readonly 'view.score.of-it-without-an-arc': { readonly gas: SaidValue; readonly gasLost: SaidValue };
@@ -2108,7 +2086,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.phases-and-play': null;
   readonly 'view.score.phases-with-time-seam-wire': null;
   readonly 'view.score.plain-latching-means-different-things': {
-    readonly minutes: SaidValue;
+    readonly minutes: number;
     readonly plainLatches: SaidValue;
     readonly safety: SaidValue;
   };
@@ -2140,7 +2118,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.slope': null;
   readonly 'view.score.slope-to-crater': null;
   readonly 'view.score.slope-to-main': null;
-  readonly 'view.score.slow-beat-a-second': { readonly frequency: SaidValue };
   readonly 'view.score.slow-wire-until-the-arc': {
     readonly ignition: SaidValue;
     readonly runIn: SaidValue;
@@ -2169,11 +2146,14 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.stitch-time': null;
   readonly 'view.score.stitches': null;
   readonly 'view.score.striking-simulated-arcs': null;
-  readonly 'view.score.stuck': null;
-  readonly 'view.score.sum-2': { readonly buckles: SaidValue; readonly current: SaidValue; readonly now: SaidValue };
+  readonly 'view.score.sum-2': {
+    readonly buckles: 'absent' | 'yes';
+    readonly current: SaidValue;
+    readonly now: SaidValue;
+  };
   readonly 'view.score.tacks': null;
   readonly 'view.score.tacks-and-stitches': null;
-  readonly 'view.score.tacks-on-both-ends-first': { readonly count: SaidValue; readonly length: SaidValue };
+  readonly 'view.score.tacks-on-both-ends-first': { readonly count: number; readonly length: SaidValue };
   readonly 'view.score.take': { readonly next: SaidValue };
   readonly 'view.score.take-2': { readonly hold: SaidValue };
   readonly 'view.score.take-the-last-stop-back': null;
@@ -2188,7 +2168,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.taps-memory': {
     readonly name: SaidValue;
     readonly slot: SaidValue;
-    readonly taps: SaidValue;
+    readonly taps: number;
     readonly warning: SaidValue;
     readonly warning2: SaidValue;
   };
@@ -2204,10 +2184,10 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.the-simulated-arc-leaves-at': {
     readonly ballFactor: SaidValue;
     readonly burnBack: SaidValue;
-    readonly endPulse: SaidValue;
+    readonly endPulse: 'absent' | 'yes';
     readonly freeWire: SaidValue;
     readonly short3: SaidValue;
-    readonly stuck: SaidValue;
+    readonly stuck: 'absent' | 'yes';
   };
   readonly 'view.score.the-simulated-arc-while-the': null;
   readonly 'view.score.the-usual-for-this-metal': null;
@@ -2239,13 +2219,10 @@ export interface Sentences extends CoreSentences {
   readonly 'view.score.while-the-first-press-is': null;
   readonly 'view.score.whole': null;
   readonly 'view.score.whole-score-0': null;
-  readonly 'view.score.wire-bent': null;
-  readonly 'view.score.wire-bent-on-the-plate': null;
   readonly 'view.score.wire-pushed-into-the-plate': null;
   readonly 'view.score.wire-to-arc': null;
   readonly 'view.score.wire-unit': { readonly unit: SaidValue };
-  readonly 'view.score.with-slow-beat': null;
-  readonly 'view.score.with-the-last-pulse': null;
+  readonly 'view.score.with-slow-beat': { readonly phase: SaidValue };
   readonly 'view.score.without-an-arc': null;
   readonly 'view.score.work-out-the-hold': null;
   readonly 'view.score.your-hand': null;
@@ -2307,7 +2284,10 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.a-seam-belongs-to-a': null;
   readonly 'view.seams.a-seam-needs-a-name': null;
   readonly 'view.seams.add-a-part': null;
-  readonly 'view.seams.against-single-pulse-at-the': { readonly singlePower: SaidValue };
+  readonly 'view.seams.against-single-pulse-at-the': {
+    readonly percent: SaidValue;
+    readonly sense: 'more' | 'other' | 'same';
+  };
   readonly 'view.seams.another-leg': null;
   readonly 'view.seams.arc-time': null;
   readonly 'view.seams.as-planned': null;
@@ -2345,7 +2325,6 @@ export interface Sentences extends CoreSentences {
     readonly band2: SaidValue;
     readonly heatPaths: SaidValue;
     readonly index: SaidValue;
-    readonly units: SaidValue;
     readonly verdict: SaidValue;
   };
   readonly 'view.seams.free-the-setting': null;
@@ -2365,6 +2344,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.is-on-the-sheet-undo': { readonly taken: SaidValue };
   readonly 'view.seams.is-the-wished': {
     readonly percent: SaidValue;
+    readonly side: 'other' | 'over';
     readonly units: SaidValue;
     readonly units2: SaidValue;
     readonly wish: SaidValue;
@@ -2375,7 +2355,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.issued-is-the-shops-own': null;
   readonly 'view.seams.joint': null;
   readonly 'view.seams.leg': null;
-  readonly 'view.seams.less': null;
   readonly 'view.seams.loading-the-revisions': null;
   readonly 'view.seams.lock-the-setting': null;
   readonly 'view.seams.locked': null;
@@ -2405,12 +2384,10 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.on-which-machine': null;
   readonly 'view.seams.on-which-part': null;
   readonly 'view.seams.one-drop-a-pulse': null;
-  readonly 'view.seams.one-way': null;
   readonly 'view.seams.pass': null;
   readonly 'view.seams.passes': null;
   readonly 'view.seams.plan': { readonly text: SaidValue };
   readonly 'view.seams.position': null;
-  readonly 'view.seams.power': { readonly percent: SaidValue; readonly percent2: SaidValue };
   readonly 'view.seams.program-as-a-file': null;
   readonly 'view.seams.program-file': null;
   readonly 'view.seams.pulse': null;
@@ -2422,7 +2399,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.run-it-in-the-cored': null;
   readonly 'view.seams.seam-length': null;
   readonly 'view.seams.seam-without-a-name': null;
-  readonly 'view.seams.seams-on-parts': { readonly groups: SaidValue; readonly seams: SaidValue };
+  readonly 'view.seams.seams-on-parts': { readonly groups: number; readonly seams: number };
   readonly 'view.seams.search': null;
   readonly 'view.seams.search-the-seams': null;
   readonly 'view.seams.second-part': null;
@@ -2445,7 +2422,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.the-metal': null;
   readonly 'view.seams.the-revisions-could-not-be': null;
   readonly 'view.seams.the-root-is-run-colder': null;
-  readonly 'view.seams.the-same-power': null;
   readonly 'view.seams.the-setting-is-for-each': null;
   readonly 'view.seams.the-sheet-is-as-it': { readonly refused: SaidValue };
   readonly 'view.seams.the-wires-line-is': { readonly units: SaidValue; readonly units2: SaidValue };
@@ -2454,16 +2430,16 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.this-wire-pulses-one-drop': { readonly units: SaidValue };
   readonly 'view.seams.transfer': null;
   readonly 'view.seams.tuned-at-the-arc-bench': null;
-  readonly 'view.seams.under': null;
   readonly 'view.seams.use-the-plans-feed': null;
   readonly 'view.seams.use-the-plans-pace': null;
   readonly 'view.seams.usual': { readonly usualAngle: SaidValue };
   readonly 'view.seams.usual-2': { readonly usualRootFace: SaidValue };
   readonly 'view.seams.waits-for-its-first-setting': null;
-  readonly 'view.seams.ways': { readonly heatPaths: SaidValue };
+  readonly 'view.seams.ways': { readonly heatPaths: number };
   readonly 'view.seams.ways-to-transfer-the-metal': null;
   readonly 'view.seams.weave': null;
   readonly 'view.seams.weld-one': null;
+  readonly 'view.seams.weld-size': null;
   readonly 'view.seams.what-gave-way': null;
   readonly 'view.seams.what-it-is-called': null;
   readonly 'view.seams.wire-for-it': null;
@@ -2484,10 +2460,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.setup.contact-tip-inside-the-nozzle': { readonly recess: SaidValue };
   readonly 'view.setup.contact-tip-out-of-the': { readonly recess: SaidValue };
   readonly 'view.setup.cut': null;
-  readonly 'view.setup.dials-then': null;
   readonly 'view.setup.differs': null;
-  readonly 'view.setup.do': null;
-  readonly 'view.setup.does': null;
   readonly 'view.setup.enter-how-it-stands': null;
   readonly 'view.setup.feeding-of-gun': { readonly units: SaidValue };
   readonly 'view.setup.four-lengths-four-names': null;
@@ -2498,14 +2471,14 @@ export interface Sentences extends CoreSentences {
   readonly 'view.setup.is-then-known-to-stand': { readonly file: SaidValue };
   readonly 'view.setup.it-draws-here-door-fan': null;
   readonly 'view.setup.knurled-groove-teeth-grip-the': null;
-  readonly 'view.setup.left': { readonly left: SaidValue };
+  readonly 'view.setup.left': { readonly left: number };
   readonly 'view.setup.left-2': { readonly kind: SaidValue };
   readonly 'view.setup.left-after-stop': null;
   readonly 'view.setup.loaded': null;
   readonly 'view.setup.loaded-against-selected': null;
   readonly 'view.setup.no-trial-yet': null;
   readonly 'view.setup.nobody-has-entered-how-it': null;
-  readonly 'view.setup.not-agree-a-mismatch-here': { readonly agrees: SaidValue; readonly what: SaidValue };
+  readonly 'view.setup.not-agree-a-mismatch-here': { readonly count: number; readonly what: SaidValue };
   readonly 'view.setup.not-at-the-bench': null;
   readonly 'view.setup.not-in-the-record-yet': null;
   readonly 'view.setup.nothing-to-change': null;
@@ -2616,7 +2589,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shift.start-of-the-shift': null;
   readonly 'view.shift.stored': { readonly unit: SaidValue; readonly value: SaidValue };
   readonly 'view.shop.a-browser-warns-once': null;
-  readonly 'view.shop.a-correction': null;
+  readonly 'view.shop.a-correction': { readonly line: SaidValue };
   readonly 'view.shop.a-file-to-take-in': null;
   readonly 'view.shop.a-new-order': null;
   readonly 'view.shop.a-new-part': null;
@@ -2642,7 +2615,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.changed-by': { readonly who: SaidValue };
   readonly 'view.shop.choose-a-file': null;
   readonly 'view.shop.close-it': null;
-  readonly 'view.shop.closed': null;
+  readonly 'view.shop.closed': { readonly name: SaidValue };
   readonly 'view.shop.closed-2': null;
   readonly 'view.shop.device': null;
   readonly 'view.shop.device-unknown': null;
@@ -2650,7 +2623,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.dials-ticked-count': { readonly count: number };
   readonly 'view.shop.direction-test': null;
   readonly 'view.shop.done': null;
-  readonly 'view.shop.done-2': { readonly count: SaidValue };
+  readonly 'view.shop.done-2': { readonly count: number };
   readonly 'view.shop.due': null;
   readonly 'view.shop.due-on': null;
   readonly 'view.shop.ends': null;
@@ -2663,21 +2636,15 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.happens': null;
   readonly 'view.shop.has-a-new-pin': { readonly me: SaidValue };
   readonly 'view.shop.has-left': null;
-  readonly 'view.shop.has-left-2': null;
   readonly 'view.shop.has-mb-files-of-a': { readonly file: SaidValue; readonly size: SaidValue };
   readonly 'view.shop.how-it-stands': null;
   readonly 'view.shop.in': null;
   readonly 'view.shop.in-the-shops-network': null;
-  readonly 'view.shop.is-back': null;
   readonly 'view.shop.is-back-2': null;
-  readonly 'view.shop.is-closed': null;
-  readonly 'view.shop.is-made-again': null;
   readonly 'view.shop.is-no-json-a-file': { readonly file: SaidValue };
-  readonly 'view.shop.is-open-again': null;
-  readonly 'view.shop.is-retired': null;
   readonly 'view.shop.issued': null;
   readonly 'view.shop.lead-reading': null;
-  readonly 'view.shop.left': null;
+  readonly 'view.shop.left': { readonly name: SaidValue };
   readonly 'view.shop.loading-the-record': null;
   readonly 'view.shop.lock': null;
   readonly 'view.shop.locked': null;
@@ -2707,24 +2674,26 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.open-at': { readonly origin: SaidValue };
   readonly 'view.shop.open-it-again': null;
   readonly 'view.shop.order': null;
-  readonly 'view.shop.order-2': { readonly closed: SaidValue; readonly number: SaidValue };
+  readonly 'view.shop.order-2': { readonly closed: 'other' | 'yes'; readonly number: SaidValue };
   readonly 'view.shop.order-number': null;
   readonly 'view.shop.out': null;
   readonly 'view.shop.part': null;
+  readonly 'view.shop.part-retired': { readonly name: SaidValue; readonly retired: 'other' | 'yes' };
   readonly 'view.shop.parts': { readonly parts: number };
   readonly 'view.shop.parts-counted': null;
   readonly 'view.shop.parts-of-the-shop': null;
   readonly 'view.shop.parts-seams-with-what-their': null;
   readonly 'view.shop.people-of-the-shop': null;
   readonly 'view.shop.people-orders-record-and-backup': null;
+  readonly 'view.shop.person-left': { readonly left: 'other' | 'yes'; readonly name: SaidValue };
   readonly 'view.shop.pin-four-to-eight-digits': null;
   readonly 'view.shop.pin-now': null;
-  readonly 'view.shop.points': { readonly body: SaidValue };
+  readonly 'view.shop.points': { readonly body: number };
   readonly 'view.shop.put-seams-on': null;
   readonly 'view.shop.recorded-by': null;
   readonly 'view.shop.refused': { readonly why: SaidValue };
   readonly 'view.shop.retire': null;
-  readonly 'view.shop.retired': null;
+  readonly 'view.shop.retired': { readonly name: SaidValue };
   readonly 'view.shop.retired-2': null;
   readonly 'view.shop.revision': { readonly revision: SaidValue; readonly text: SaidValue };
   readonly 'view.shop.role': null;
@@ -2746,7 +2715,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.take-in': { readonly comes: SaidValue };
   readonly 'view.shop.take-the-shop-as-a': null;
   readonly 'view.shop.taken-back': null;
-  readonly 'view.shop.taken-back-2': { readonly count: SaidValue };
+  readonly 'view.shop.taken-back-2': { readonly count: number };
   readonly 'view.shop.taken-in': { readonly comes: SaidValue };
   readonly 'view.shop.the-demo-shop-everything-in': null;
   readonly 'view.shop.the-part-that-the-file': null;
@@ -2793,8 +2762,64 @@ export interface Sentences extends CoreSentences {
   readonly 'view.simulated.simulated-arc': null;
   readonly 'view.simulated.simulating-one-second-of-arc': { readonly share: SaidValue };
   readonly 'view.simulated.to': null;
+  readonly 'view.term.arc-length-trim': null;
+  readonly 'view.term.arc-length-trim-means': null;
+  readonly 'view.term.arc-simulator': null;
+  readonly 'view.term.arc-simulator-means': null;
+  readonly 'view.term.at-the-machine': null;
+  readonly 'view.term.at-the-machine-means': null;
+  readonly 'view.term.background-current': null;
+  readonly 'view.term.background-current-means': null;
+  readonly 'view.term.chart-line': null;
+  readonly 'view.term.ctwd': null;
+  readonly 'view.term.ctwd-means': null;
+  readonly 'view.term.cylinder': null;
+  readonly 'view.term.cylinder-means': null;
+  readonly 'view.term.dial': null;
+  readonly 'view.term.dial-means': null;
+  readonly 'view.term.dismiss': null;
+  readonly 'view.term.dismiss-means': null;
+  readonly 'view.term.double-pulse': null;
+  readonly 'view.term.double-pulse-means': null;
+  readonly 'view.term.electrode-extension': null;
+  readonly 'view.term.electrode-extension-means': null;
+  readonly 'view.term.filler-wire': null;
+  readonly 'view.term.filler-wire-means': null;
+  readonly 'view.term.inductance': null;
+  readonly 'view.term.inductance-means': null;
+  readonly 'view.term.is-set-to': null;
+  readonly 'view.term.is-set-to-means': null;
+  readonly 'view.term.isolate': null;
+  readonly 'view.term.isolate-means': null;
+  readonly 'view.term.machine-simulator': null;
+  readonly 'view.term.machine-simulator-means': null;
+  readonly 'view.term.peak-current': null;
+  readonly 'view.term.peak-current-means': null;
+  readonly 'view.term.polarity': null;
+  readonly 'view.term.polarity-means': null;
+  readonly 'view.term.procedure-sheet': null;
+  readonly 'view.term.procedure-sheet-means': null;
+  readonly 'view.term.pulse-frequency': null;
+  readonly 'view.term.pulse-frequency-means': null;
+  readonly 'view.term.return-clamp': null;
+  readonly 'view.term.return-clamp-means': null;
+  readonly 'view.term.seam': null;
+  readonly 'view.term.seam-means': null;
+  readonly 'view.term.standard': { readonly standard: SaidValue };
+  readonly 'view.term.start-level': null;
+  readonly 'view.term.transfer-mode': null;
+  readonly 'view.term.transfer-mode-means': null;
+  readonly 'view.term.travel-speed': null;
+  readonly 'view.term.travel-speed-means': null;
+  readonly 'view.term.trigger-sequence': null;
+  readonly 'view.term.trigger-sequence-means': null;
+  readonly 'view.term.weld': null;
+  readonly 'view.term.weld-means': null;
+  readonly 'view.term.welder': null;
+  readonly 'view.term.welder-means': null;
+  readonly 'view.term.wire-feed-speed': null;
+  readonly 'view.term.wire-feed-speed-means': null;
   readonly 'view.today.add-an-order': null;
-  readonly 'view.today.all-stock': null;
   readonly 'view.today.and-more': { readonly more: SaidValue };
   readonly 'view.today.as-it-stands': null;
   readonly 'view.today.change-over': { readonly minutes: SaidValue };
@@ -2805,7 +2830,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.today.days-late': { readonly days: number };
   readonly 'view.today.describe-a-machine': null;
   readonly 'view.today.dials-to-set': { readonly count: number };
-  readonly 'view.today.done': null;
   readonly 'view.today.due-in-days': { readonly days: number };
   readonly 'view.today.due-today': null;
   readonly 'view.today.due-tomorrow': null;
@@ -2816,12 +2840,10 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'view.today.enough-for-five-parts-and': null;
   readonly 'view.today.enter-cylinders-and-spools': null;
-  readonly 'view.today.every-seam-has-a-setting': null;
   readonly 'view.today.gas-and-wire-on-the': null;
   readonly 'view.today.gb-are-left-where-the': { readonly diskFreeBytes: SaidValue };
   readonly 'view.today.late-by': { readonly late: SaidValue };
   readonly 'view.today.leave-it': null;
-  readonly 'view.today.machines-as-they-stand': null;
   readonly 'view.today.no-order-is-in-hand': null;
   readonly 'view.today.no-seam-of-this-part': null;
   readonly 'view.today.no-setting-yet': null;
@@ -2854,7 +2876,6 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'view.today.seams-need-it': { readonly count: number };
   readonly 'view.today.seams-of': { readonly partName: SaidValue };
-  readonly 'view.today.slot': { readonly slot: SaidValue };
   readonly 'view.today.take-one-back': { readonly partName: SaidValue };
   readonly 'view.today.take-one-back-2': null;
   readonly 'view.today.the-disk-runs-full': null;
@@ -2960,7 +2981,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.every-dial-stands': null;
   readonly 'view.trials.expected': { readonly current: SaidValue; readonly leg: SaidValue };
   readonly 'view.trials.expected-head': null;
-  readonly 'view.trials.export-file': null;
   readonly 'view.trials.failed': null;
   readonly 'view.trials.feed-passed-here': {
     readonly elsewhere: SaidValue;
@@ -3037,7 +3057,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.trials.looked-for-and-not-there': { readonly count: number };
   readonly 'view.trials.machine': null;
   readonly 'view.trials.made-for-the-hand-of': null;
-  readonly 'view.trials.marks-along-the-plate': { readonly count: SaidValue };
+  readonly 'view.trials.marks-along-the-plate': { readonly count: number };
   readonly 'view.trials.may-come-through': null;
   readonly 'view.trials.measured': null;
   readonly 'view.trials.measured-again-it-stands': null;
@@ -3129,7 +3149,7 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'view.trials.settings-that-differ': null;
   readonly 'view.trials.should-make-a-leg': { readonly leg: SaidValue };
-  readonly 'view.trials.shown-newest-first': { readonly count: SaidValue };
+  readonly 'view.trials.shown-newest-first': { readonly count: number };
   readonly 'view.trials.side-back': null;
   readonly 'view.trials.simulated-no-arc-is-lit': null;
   readonly 'view.trials.since': null;
@@ -3297,7 +3317,6 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'view.wear.never-noted': null;
   readonly 'view.wear.new-part': { readonly part: SaidValue };
-  readonly 'view.wear.on-gun': { readonly feeder: SaidValue; readonly machine: SaidValue; readonly part: SaidValue };
   readonly 'view.wear.replaced': null;
   readonly 'view.wear.since': { readonly by: SaidValue; readonly since: SaidValue };
   readonly 'view.wear.soon': null;
@@ -3321,7 +3340,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.window.fails-less-than': { readonly share: SaidValue };
   readonly 'view.window.how-far-each-may-be-moved': null;
   readonly 'view.window.in-force-on': { readonly machine: SaidValue };
-  readonly 'view.window.inside-of': { readonly failed: SaidValue; readonly n: SaidValue };
+  readonly 'view.window.inside-of': { readonly failed: SaidValue; readonly n: number };
   readonly 'view.window.it-does-not-hold': null;
   readonly 'view.window.it-holds': null;
   readonly 'view.window.made-for-revision': { readonly revision: SaidValue };
@@ -3377,4 +3396,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4647;
+export const sentenceCount = 4613;

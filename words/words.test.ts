@@ -81,7 +81,7 @@ describe('sentences', () => {
     const words = await loadWords('pl', 'metric', async (language) =>
       language === 'en' ? (await import('./en.json', { with: { type: 'json' } })).default : { 'view.sign-in.ok': 'OK' },
     );
-    expect(words.t('view.sheet.nothing-is-changed')).toBe('Nothing is changed.');
+    expect(words.t('view.sheet.nothing-is-changed')).toBe('Nothing has changed.');
     words.t('view.sheet.nothing-is-changed');
     expect(words.missing.get('view.sheet.nothing-is-changed')).toBe(2);
     expect(makeWords({}, 'pl', 'metric').tell({ code: 'nowhere', values: {} })).toBe('…');

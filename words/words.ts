@@ -97,9 +97,10 @@ export function makeWords(
       const parts = values['parts'] ?? [];
       return (isRow(parts) ? parts : [parts]).map(sayValue).join(sayValue(values['between'] ?? ''));
     }
-    if (code === codes.oneOf) {
+    if (code === codes.oneOf || code === codes.allOf) {
       const parts = values['parts'] ?? [];
-      return new Intl.ListFormat(language === 'en' ? 'en-GB' : language, { type: 'disjunction' }).format(
+      const type = code === codes.oneOf ? 'disjunction' : 'conjunction';
+      return new Intl.ListFormat(language === 'en' ? 'en-GB' : language, { type }).format(
         (isRow(parts) ? parts : [parts]).map(sayValue),
       );
     }

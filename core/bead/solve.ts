@@ -34,10 +34,7 @@ export function bead({ filler, diameterMm, wireFeedMPerMin, travelMmPerMin, legM
     issues.push({
       path: 'legMm',
       code: 'two-of-three',
-      message: say('bead.give-two-of-wirefeedmpermin-travelmmpermin', {
-        given,
-        given2: given === 1 ? say('bead.was') : say('bead.were'),
-      }),
+      message: say('bead.give-two-of-wirefeedmpermin-travelmmpermin', { given }),
       limit: 2,
       got: given,
     });

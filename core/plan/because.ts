@@ -1,5 +1,5 @@
 /** The sum behind every figure of a plan, in one line each. The formulas' constants are metric, so these lines are too. */
-import { say, amount, bare, joined, inSentence, type Phrase } from '../said/index.ts';
+import { absent, amount, bare, inSentence, type Phrase, say, whether } from '../said/index.ts';
 import { trueFlowFactor } from '../consumption/index.ts';
 import { migEfficiency } from '../heat/index.ts';
 import { dipMelting } from '../melting/index.ts';
@@ -30,7 +30,10 @@ export function becauseLines(input: PlanInput, workings: Workings): Because {
     wireFeedMPerMin:
       input.wireFeedMPerMin === undefined
         ? feedLine(workings)
-        : joined([feedLine(workings), say('plan.you-set', { wireFeed: amount('wireFeed', f.wireFeedMPerMin, 2) })]),
+        : say('plan.you-set', {
+            proposed: feedLine(workings),
+            wireFeed: amount('wireFeed', f.wireFeedMPerMin, 2),
+          }),
     ...(pulse
       ? {
           frequencyHz: say('plan.of-wire-in-drops-of', {
@@ -59,17 +62,10 @@ export function becauseLines(input: PlanInput, workings: Workings): Because {
             base: amount('voltage', dipVolts.baseV, 1),
             perAmpere: dipVolts.perAmpere,
             meanCurrent: amount('current', f.meanCurrentA, 0),
-            co2:
-              wire.co2Share > 0
-                ? say('plan.dip-volts-co2', {
-                    volts: amount('voltage', dipVolts.co2V, 1),
-                    share: amount('plain', wire.co2Share, 2),
-                  })
-                : '',
-            helium:
-              wire.heliumPct > 0
-                ? say('plan.dip-volts-helium', { volts: dipVolts.perHeliumPct, percent: wire.heliumPct })
-                : '',
+            co2: wire.co2Share > 0 ? amount('plain', wire.co2Share, 2) : absent,
+            co2Volts: amount('voltage', dipVolts.co2V, 1),
+            helium: wire.heliumPct > 0 ? wire.heliumPct : absent,
+            heliumVolts: dipVolts.perHeliumPct,
             error: amount('voltage', dipVolts.errorV, 1),
           })
         : say('plan.m-at-the-contact-tip', {
@@ -133,7 +129,7 @@ export function becauseLines(input: PlanInput, workings: Workings): Because {
       arcSeconds: amount('phaseTime', f.arcSeconds, 0),
       flowBefore: bare('phaseTime', gasTimesOf(input, f.thicknessMm).preGasS),
       flowAfter: amount('phaseTime', gasTimesOf(input, f.thicknessMm).postGasS),
-      passes: f.passes > 1 ? say('plan.each-pass') : '',
+      passes: whether(f.passes > 1),
     }),
     wireGrams: wireLine(input, workings),
   };
@@ -146,8 +142,9 @@ function stickOutLine({ mode, diameterMm, gas }: PlanInput, { figures: f, model:
     slope: perMm,
     diameter: bare('shortLength', diameterMm),
     from: amount('shortLength', fromMm),
-    held: heldMm === null ? '' : say('plan.stick-out-held', { mm: amount('shortLength', heldMm) }),
-    more: more === null ? '' : say(`plan.stick-out-${more.why}`, { mm: amount('shortLength', more.mm) }),
+    held: heldMm === null ? absent : amount('shortLength', heldMm),
+    why: more?.why ?? 'other',
+    more: amount('shortLength', more?.mm ?? 0),
     ctwd: amount('shortLength', f.ctwdMm, 1),
     extension: amount('shortLength', extensionMm, 1),
     arcLength: amount('shortLength', f.arcLengthMm, 1),
@@ -165,15 +162,9 @@ function flowLine({ mode, diameterMm, gas }: PlanInput, flowLPerMin: number): Ph
     slope: flowRule.perMm,
     diameter: bare('shortLength', diameterMm),
     from: bare('shortLength', flowRule.fromMm),
-    more:
-      mode === 'spray' || mode === 'cored'
-        ? say('plan.stick-out-spray', { mm: amount('gasFlow', flowRule.sprayOrCored) })
-        : '',
+    more: mode === 'spray' || mode === 'cored' ? amount('gasFlow', flowRule.sprayOrCored) : absent,
     flow: amount('gasFlow', flowLPerMin, 0),
-    gas:
-      trueFlowFactor(gas) > 1
-        ? say('plan.the-lighter-gas-really-runs', { gas: amount('gasFlow', flowLPerMin * trueFlowFactor(gas), 0) })
-        : '',
+    gas: trueFlowFactor(gas) > 1 ? amount('gasFlow', flowLPerMin * trueFlowFactor(gas), 0) : absent,
   });
 }
 
@@ -187,7 +178,7 @@ function secondsLine({ seam }: PlanInput, { figures: f, root }: Workings): Phras
         fills: f.passes - 1,
         travel,
       })
-    : say('plan.at', { length, passes: f.passes > 1 ? say('plan.passes', { passes: f.passes }) : '', travel });
+    : say('plan.at', { length, passes: f.passes, travel });
 }
 
 function wireLine({ seam }: PlanInput, { figures: f, root }: Workings): Phrase {
@@ -262,7 +253,7 @@ function areaLine({ figures, wanted }: Workings): Phrase {
   const asked = say('plan.sum-2', {
     areaBecause: wanted.areaBecause,
     totalArea: amount('area', wanted.totalAreaMm2, 1),
-    passes: wanted.passes > 1 ? say('plan.in-passes', { passes: wanted.passes }) : '',
+    passes: wanted.passes,
   });
   return Math.abs(wanted.areaMm2 - figures.areaMm2) < 0.005 * wanted.areaMm2
     ? asked
@@ -275,12 +266,11 @@ function legLine({ seam }: PlanInput, { figures, wanted, wire }: Workings): Phra
     seam.legMm === undefined
       ? legWishLine(seam, wire.family, wanted.legMm ?? 0)
       : say('plan.asked-for', { leg: amount('shortLength', seam.legMm, 1) });
-  const gap = seam.gapMm > 0 ? say('plan.gap', { gap: amount('plain', seam.gapMm, 1) }) : '';
   return say('plan.leg-from-area', {
     wished,
     totalArea: amount('area', figures.totalAreaMm2, 1),
     convexity: 1 + convexity,
-    gap,
+    gap: seam.gapMm > 0 ? amount('plain', seam.gapMm, 1) : absent,
   });
 }
 
@@ -290,8 +280,8 @@ function legWishLine({ thicknessesMm, position }: PlanInput['seam'], family: Fil
     base: legBaseMm,
     thickness: bare('shortLength', thinnerMm(thicknessesMm)),
     exponent: legExponent,
-    fluid: isFluidWire(family) ? say('plan.leg-fluid', { factor: fluidWire }) : '',
-    up: position === 'PF' ? say('plan.leg-up', { factor: verticalUp }) : '',
+    fluid: isFluidWire(family) ? fluidWire : absent,
+    up: position === 'PF' ? verticalUp : absent,
     leg: amount('shortLength', legMm, 1),
   });
 }

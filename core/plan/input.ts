@@ -1,5 +1,5 @@
 /** What a plan is asked, and every reason to refuse it before anything is computed. */
-import { say, inSentence, joined } from '../said/index.ts';
+import { inSentence, joined, oneOf, say } from '../said/index.ts';
 import {
   fillerOf,
   gradeFit,
@@ -179,7 +179,9 @@ function materialIssues({ seam, filler: code }: PlanInput): Issue[] {
       message: say('plan.does-not-join', { filler: filler.name, name: inSentence(material.name) }),
       limit: material.families,
       got: filler.code,
-      hint: say('plan.choose-a-filler-of-the', { families: material.families.join(' or ') }),
+      hint: say('plan.choose-a-filler-of-the', {
+        families: oneOf(material.families.map((family) => say(`name.${family}`))),
+      }),
     },
   ];
 }

@@ -1,5 +1,5 @@
 /** Joints as the plan sees them: paths for the heat, where the arc should stand, area to fill. Rules of practice. */
-import { say, type Phrase } from '../said/index.ts';
+import { absent, type Phrase, say } from '../said/index.ts';
 import { convexity, edgeAreaMm2, edgeFactorMm, filletAreaMm2 } from '../bead/index.ts';
 import type { FillerFamily } from '../consumables/index.ts';
 import { squareArea } from './preparation.ts';
@@ -113,7 +113,7 @@ export function jointArea(
         because: say('plan.fillet-area', {
           convexity: 1 + convexity,
           leg: round(legMm),
-          gap: gapMm > 0 ? say('plan.gap-2', { gap: round(gapMm) }) : '',
+          gap: gapMm > 0 ? round(gapMm) : absent,
         }),
       };
     case 'butt':

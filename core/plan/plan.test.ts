@@ -145,7 +145,7 @@ describe('the welder’s own pace', () => {
     const wished = plan.gaveWay.find((one) => one.wish === 'current')!.wished;
     for (const way of plan.gaveWay[0]!.waysOut) {
       const change = way.code === 'own-pace' ? { travelMmPerMin: way.travelMmPerMin } : { legMm: way.legMm };
-      // A pace is rounded to ten, a leg to half a millimetre.
+      // A pace is rounded to ten, a leg to half per millimetre.
       within(planned(seam(small, change)).meanCurrentA, wished, 0.08);
     }
     expect(planned(seam({ ...steel, diameterMm: 1.2 }, { thicknessesMm: [5, 5] })).gaveWay).toEqual([]);

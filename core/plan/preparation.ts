@@ -198,7 +198,7 @@ export function squareIssue(thicknessMm: number, gapMm: number, isAluminium: boo
     code: 'needs-preparation',
     message: say('plan.a-square-butt-of-does', {
       thickness: amount('shortLength', round(thicknessMm)),
-      gap: gapMm > 0 ? say('plan.with-a-gap') : say('plan.without-a-gap'),
+      gap: gapMm > 0 ? 'open' : 'other',
       limit: amount('shortLength', limit),
     }),
     limit,

@@ -248,7 +248,7 @@ function throughWarnings(through: ShowThrough, passes: number, { filler, seam }:
       level: 'caution',
       message: say('plan.the-bead-reaches-of-the', {
         index: amount('percent', 100 * through.index, 0),
-        verdict: through.verdict,
+        verdict: say(`name.${through.verdict}`),
       }),
     },
   ];
@@ -321,9 +321,8 @@ function settingWarnings(input: PlanInput, { figures, wanted, bend }: Workings):
       say('plan.is-what-the-seam-asks', {
         wireFeed: amount('wireFeed', figures.wireFeedMPerMin, 1),
         ratio: amount('percent', Math.abs(100 * (ratio - 1)), 0),
-        ratio2: ratio > 1 ? say('plan.above') : say('plan.below'),
-        proposedFeed: amount('plain', figures.proposedFeedMPerMin, 1),
-        ratio3: ratio > 1 ? say('plan.burn-through-on-thin-parts') : say('plan.poor-fusion'),
+        side: ratio > 1 ? 'above' : 'other',
+        proposedFeed: amount('wireFeed', figures.proposedFeedMPerMin, 1),
       }),
     );
   }

@@ -3,7 +3,7 @@
  * All constants of these rules, once, as data; 29 of them were fitted, the others are limits (`notFitted`). Source: *fits* to general practice in short-circuit, pulse, spray and cored welding by hand;
  * docs/physics/plan.md prints how the plan stands when a group of jobs is left out and when every constant is jittered.
  */
-import { say, amount, type Phrase } from '../said/index.ts';
+import { amount, type Phrase, say, whether } from '../said/index.ts';
 import type { FillerFamily, MaterialGroup } from '../consumables/index.ts';
 
 /** Thickness: the heat is aimed at the thicker part, mildly, and a single pass asks for no more beyond a limit. */
@@ -112,7 +112,7 @@ export function thicknessThatCounts(
       thicknessMm < value
         ? say('plan.a-pass-asks-for-no', {
             words,
-            isVerticalUp: isVerticalUp ? say('plan.going-up-2') : '',
+            isVerticalUp: whether(isVerticalUp),
             most: amount('shortLength', most),
           })
         : words,

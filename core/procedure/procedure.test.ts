@@ -61,7 +61,7 @@ describe('a procedure sheet', () => {
     expect(rows.get('Process')).toEqual(['ISO 4063: 135, pulse', null]);
     expect(rows.get('Joint and weld')?.[0]).toContain('fillet weld (FW)');
     expect(rows.get('Gas')?.[0]).toContain('M21-ArC-18');
-    for (const figure of ['Wire feed', 'Mean current', 'Travel', 'Heat input (k = 0.8)'])
+    for (const figure of ['Wire feed speed', 'Mean current', 'Travel speed', 'Heat input (k = 0.8)'])
       expect([figure, rows.get(figure)?.[1]]).toEqual([figure, null]);
   });
 
@@ -70,7 +70,13 @@ describe('a procedure sheet', () => {
     const { wireFeedMPerMin: feed, trimMm } = setting.program;
     const window: Window = { wireFeedMPerMin: [feed * 0.95, feed * 1.05], trimMm: [trimMm - 0.5, trimMm + 0.5] };
     const rows = rowsOf(procedureSheet({ ...setting, window }));
-    for (const figure of ['Wire feed', 'Mean current', 'Volts at the tip', 'Travel', 'Heat input (k = 0.8)']) {
+    for (const figure of [
+      'Wire feed speed',
+      'Mean current',
+      'Voltage at the tip',
+      'Travel speed',
+      'Heat input (k = 0.8)',
+    ]) {
       const [value, range] = rows.get(figure) ?? [];
       const [low = NaN, high = NaN] = (range ?? '').match(/\d+(\.\d+)?/g)?.map(Number) ?? [];
       const own = Number.parseFloat(value ?? '');

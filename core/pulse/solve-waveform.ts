@@ -1,5 +1,5 @@
 /** The waveform for a feed from as much of it as is fixed: which number follows, and why there is none. Currents A, times ms, rates mm/s. */
-import { say, amount, bare, inSentence } from '../said/index.ts';
+import { amount, bare, inSentence, say, sentences } from '../said/index.ts';
 import { failure, ranges, success, type Issue, type Outcome } from '../outcome/index.ts';
 import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
 import {
@@ -197,11 +197,14 @@ function outsidePulseRange(
         limit: bare('wireFeed', limit[0] ?? 0),
         limit2: amount('wireFeed', limit[1] ?? 0),
       })
-    : '';
+    : null;
   return {
     path: 'wireFeedMPerMin',
     code: 'outside-pulse-range',
-    message: say('pulse.no-solution-at-because', { feed: amount('wireFeed', Number(feed.toFixed(2))), why, span }),
+    message: sentences([
+      say('pulse.no-solution-at-because', { feed: amount('wireFeed', Number(feed.toFixed(2))), why }),
+      span,
+    ]),
     limit,
     got: feed,
     hint: miss === 'feed-too-low' ? say('pulse.take-a-thinner-wire-or') : say('pulse.take-a-thicker-wire-or'),

@@ -310,7 +310,7 @@ function settledArc(
         ? {
             note: say('pulse.this-waveform-melts-than-is', {
               off: amount('wireFeed', Math.abs(offMPerMin), 2),
-              off2: offMPerMin > 0 ? say('pulse.more') : say('pulse.less'),
+              sense: offMPerMin > 0 ? 'more' : 'other',
               needed: amount('shortLength', needed, 1),
             }),
           }

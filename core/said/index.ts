@@ -1,4 +1,17 @@
 export { languages, type Language } from './languages.ts';
 export type { CoreSentences } from './keys.ts';
-export { amount, bare, codes, inSentence, isSaid, joined, oneOf, say } from './said.ts';
+export {
+  absent,
+  allOf,
+  amount,
+  bare,
+  codes,
+  inSentence,
+  isSaid,
+  joined,
+  oneOf,
+  say,
+  sentences,
+  whether,
+} from './said.ts';
 export type { Amount, Phrase, Said, SaidValue } from './values.ts';

@@ -2,10 +2,8 @@
 import type { SaidValue } from './values.ts';
 
 export interface CoreSentences {
-  readonly 'bead.give-two-of-wirefeedmpermin-travelmmpermin': { readonly given: SaidValue; readonly given2: SaidValue };
+  readonly 'bead.give-two-of-wirefeedmpermin-travelmmpermin': { readonly given: number };
   readonly 'bead.no-solution-because-the-one': { readonly message: SaidValue };
-  readonly 'bead.was': null;
-  readonly 'bead.were': null;
   readonly 'bead.yield-leg2-2-1-10': {
     readonly area: SaidValue;
     readonly area2: SaidValue;
@@ -136,8 +134,6 @@ export interface CoreSentences {
   readonly 'contract.all-revisions-the-newest-first': null;
   readonly 'contract.an-edge-is-so-long': { readonly edge: SaidValue; readonly length: SaidValue };
   readonly 'contract.arc-energy-heat-input-cooling': null;
-  readonly 'contract.at-least': null;
-  readonly 'contract.at-most': null;
   readonly 'contract.bring-fox-tempo-up-to': null;
   readonly 'contract.brings-a-deleted-one-back': null;
   readonly 'contract.cancels-it': null;
@@ -202,9 +198,13 @@ export interface CoreSentences {
     readonly got: SaidValue;
     readonly path: SaidValue;
   };
-  readonly 'contract.must-be-bound': { readonly bound: SaidValue; readonly limit: SaidValue; readonly path: SaidValue };
+  readonly 'contract.must-be-bound': {
+    readonly bound: 'least' | 'other';
+    readonly limit: SaidValue;
+    readonly path: SaidValue;
+  };
   readonly 'contract.must-be-got': {
-    readonly bound: SaidValue;
+    readonly bound: 'least' | 'other';
     readonly got: SaidValue;
     readonly limit: SaidValue;
     readonly path: SaidValue;
@@ -215,9 +215,9 @@ export interface CoreSentences {
     readonly path: SaidValue;
   };
   readonly 'contract.must-have-characters-it-has': {
-    readonly bound: SaidValue;
+    readonly bound: 'least' | 'other';
     readonly got: SaidValue;
-    readonly limit: SaidValue;
+    readonly limit: number;
     readonly path: SaidValue;
   };
   readonly 'contract.name-and-pin-do-not': null;
@@ -292,7 +292,7 @@ export interface CoreSentences {
   readonly 'contract.this-description': null;
   readonly 'contract.this-description-as-a-page': null;
   readonly 'contract.this-file-is-of-version': { readonly found: SaidValue; readonly version: SaidValue };
-  readonly 'contract.this-frame-has-so-many-joints': { readonly joints: SaidValue };
+  readonly 'contract.this-frame-has-so-many-joints': { readonly joints: number };
   readonly 'contract.this-is-for-another-role': null;
   readonly 'contract.this-is-no-fox-tempo': null;
   readonly 'contract.this-key-was-used-for': null;
@@ -303,6 +303,14 @@ export interface CoreSentences {
   readonly 'contract.trials-as-a-table': null;
   readonly 'contract.trials-the-newest-first': null;
   readonly 'contract.trigger-presses-played-through-a': null;
+  readonly 'contract.type-array': null;
+  readonly 'contract.type-boolean': null;
+  readonly 'contract.type-int': null;
+  readonly 'contract.type-null': null;
+  readonly 'contract.type-number': null;
+  readonly 'contract.type-object': null;
+  readonly 'contract.type-other': null;
+  readonly 'contract.type-string': null;
   readonly 'contract.unknown-gas': null;
   readonly 'contract.what-a-direction-test-found': null;
   readonly 'contract.what-a-weld-may-look-like': null;
@@ -397,7 +405,7 @@ export interface CoreSentences {
   readonly 'judge.fact-dials': null;
   readonly 'judge.fact-dials-right': null;
   readonly 'judge.fact-in-order': null;
-  readonly 'judge.fact-lead': { readonly days: SaidValue };
+  readonly 'judge.fact-lead': { readonly days: number };
   readonly 'judge.fact-loaded': null;
   readonly 'judge.fact-loaded-right': null;
   readonly 'judge.fact-plate': { readonly plate: SaidValue };
@@ -450,8 +458,6 @@ export interface CoreSentences {
   readonly 'judge.move-burn-back-up': null;
   readonly 'judge.move-cool': null;
   readonly 'judge.move-crater': null;
-  readonly 'judge.move-feed-down': null;
-  readonly 'judge.move-feed-up': null;
   readonly 'judge.move-hold-farther': null;
   readonly 'judge.move-hold-nearer': null;
   readonly 'judge.move-mend': { readonly look: SaidValue };
@@ -508,14 +514,12 @@ export interface CoreSentences {
   readonly 'judge.tip-loose': null;
   readonly 'judge.tip-tight': null;
   readonly 'judge.tip-worn': null;
-  readonly 'judge.too-few-readings': null;
   readonly 'judge.travel': null;
   readonly 'judge.trim-high': null;
   readonly 'judge.trim-low': null;
   readonly 'judge.try-the-hose-for-leaks': null;
   readonly 'judge.undercut-lower': null;
   readonly 'judge.undercut-upper': null;
-  readonly 'judge.unknown-symptom': { readonly known: SaidValue; readonly symptom: SaidValue };
   readonly 'judge.width': null;
   readonly 'judge.wire-stuck': null;
   readonly 'judge.wormholes': null;
@@ -555,7 +559,6 @@ export interface CoreSentences {
     readonly swings: SaidValue;
     readonly swings2: SaidValue;
   };
-  readonly 'machine.above': null;
   readonly 'machine.against-the-middle-one-the': { readonly label: SaidValue };
   readonly 'machine.and-both-move-in-the': {
     readonly dial: SaidValue;
@@ -580,7 +583,6 @@ export interface CoreSentences {
     readonly duty: SaidValue;
     readonly name: SaidValue;
   };
-  readonly 'machine.below': null;
   readonly 'machine.both-tests-stand-at-a': { readonly dialValue: SaidValue };
   readonly 'machine.burn-back': null;
   readonly 'machine.by-these-beads-the-feed-is-negative': { readonly dial: SaidValue; readonly feed: SaidValue };
@@ -643,7 +645,6 @@ export interface CoreSentences {
   };
   readonly 'machine.grows-longer-wider-flatter-quieter': null;
   readonly 'machine.grows-shorter-it-begins-to': null;
-  readonly 'machine.hardly-to-be-noticed': null;
   readonly 'machine.has-no-chart-line': { readonly machine: SaidValue; readonly value: SaidValue };
   readonly 'machine.has-no-chart-line-for': { readonly machine: SaidValue; readonly mode: SaidValue };
   readonly 'machine.has-no-dial': { readonly id: SaidValue; readonly machine: SaidValue };
@@ -687,12 +688,12 @@ export interface CoreSentences {
   readonly 'machine.lies-what-the-others-say': {
     readonly current: SaidValue;
     readonly current2: SaidValue;
-    readonly current3: SaidValue;
+    readonly side: 'above' | 'other';
   };
   readonly 'machine.lies-what-the-others-say-2': {
+    readonly side: 'above' | 'other';
     readonly voltage: SaidValue;
     readonly voltage2: SaidValue;
-    readonly voltage3: SaidValue;
   };
   readonly 'machine.limit-them-to-different-modes': null;
   readonly 'machine.line-on-the-chart': null;
@@ -701,6 +702,7 @@ export interface CoreSentences {
   readonly 'machine.longer-wire-left': null;
   readonly 'machine.look-at-the-ripples-long': null;
   readonly 'machine.mean-current': null;
+  readonly 'machine.mean-of-double-pulse': null;
   readonly 'machine.measure-again-or-mend-the-ends': null;
   readonly 'machine.memory-is-empty-what-comes': { readonly slot: SaidValue };
   readonly 'machine.memory-is-for-not-for': { readonly slot: SaidValue; readonly wrong: SaidValue };
@@ -734,7 +736,7 @@ export interface CoreSentences {
     readonly name: SaidValue;
     readonly sense: SaidValue;
     readonly sign: SaidValue;
-    readonly size: SaidValue;
+    readonly size: 'absent' | 'yes';
   };
   readonly 'machine.narrow-and-cold-the-share': null;
   readonly 'machine.narrower-crisper-more-spatter': null;
@@ -954,10 +956,12 @@ export interface CoreSentences {
   readonly 'melting.give-exactly-one-of-wirefeedmpermin': null;
   readonly 'melting.rmscurrenta-must-lie-between-0': { readonly current: SaidValue; readonly rmsCurrent: SaidValue };
   readonly 'name.added': null;
+  readonly 'name.aluminium': null;
   readonly 'name.burn-back': null;
   readonly 'name.burn-through likely': null;
   readonly 'name.chart line': null;
   readonly 'name.cold': null;
+  readonly 'name.copper-silicon': null;
   readonly 'name.drifted': null;
   readonly 'name.easy': null;
   readonly 'name.end level': null;
@@ -1003,6 +1007,7 @@ export interface CoreSentences {
   readonly 'name.slow beat': null;
   readonly 'name.sound': null;
   readonly 'name.spot time': null;
+  readonly 'name.stainless': null;
   readonly 'name.start level': null;
   readonly 'name.start time': null;
   readonly 'name.start trim': null;
@@ -1082,7 +1087,7 @@ export interface CoreSentences {
   readonly 'plan.a-hand-on': { readonly materialGroup: SaidValue };
   readonly 'plan.a-joint-has-no-leg': { readonly name: SaidValue };
   readonly 'plan.a-pass-asks-for-no': {
-    readonly isVerticalUp: SaidValue;
+    readonly isVerticalUp: 'absent' | 'yes';
     readonly most: SaidValue;
     readonly words: SaidValue;
   };
@@ -1093,11 +1098,10 @@ export interface CoreSentences {
     readonly thickness: SaidValue;
   };
   readonly 'plan.a-square-butt-of-does': {
-    readonly gap: SaidValue;
+    readonly gap: 'open' | 'other';
     readonly limit: SaidValue;
     readonly thickness: SaidValue;
   };
-  readonly 'plan.above': null;
   readonly 'plan.all-positions-thin-and-thick': null;
   readonly 'plan.aluminium': null;
   readonly 'plan.aluminium-under-argon-gives-stronger': null;
@@ -1112,18 +1116,16 @@ export interface CoreSentences {
   readonly 'plan.arc-short': null;
   readonly 'plan.asked-for': { readonly leg: SaidValue };
   readonly 'plan.asks-for-more-wire-than': { readonly pace: SaidValue; readonly travel: SaidValue };
-  readonly 'plan.at': { readonly length: SaidValue; readonly passes: SaidValue; readonly travel: SaidValue };
+  readonly 'plan.at': { readonly length: SaidValue; readonly passes: number; readonly travel: SaidValue };
   readonly 'plan.at-the-fillet-leans-on': { readonly work: SaidValue };
   readonly 'plan.at-this-feed-and-pace': { readonly leg: SaidValue; readonly leg2: SaidValue };
   readonly 'plan.at-this-size-would-be': { readonly pace: SaidValue; readonly travel: SaidValue };
-  readonly 'plan.below': null;
   readonly 'plan.both-parts': { readonly thinner: SaidValue };
   readonly 'plan.brazed-lap-both-sheets-together': { readonly sum: SaidValue };
   readonly 'plan.brazing': null;
   readonly 'plan.brazing-keeps-the-arc-slightly': { readonly line: SaidValue };
   readonly 'plan.brazing-wire-gives-copper-fume': null;
   readonly 'plan.bridges-the-gap-with-a': null;
-  readonly 'plan.burn-through-on-thin-parts': null;
   readonly 'plan.butt': null;
   readonly 'plan.ceramic': null;
   readonly 'plan.choose-a-filler-of-the': { readonly families: SaidValue };
@@ -1138,20 +1140,19 @@ export interface CoreSentences {
     readonly travelBecause: SaidValue;
   };
   readonly 'plan.dip-transfer-on-aluminium-leaves': null;
-  readonly 'plan.dip-volts-co2': { readonly share: SaidValue; readonly volts: SaidValue };
-  readonly 'plan.dip-volts-helium': { readonly percent: SaidValue; readonly volts: SaidValue };
   readonly 'plan.dip-volts-sum': {
     readonly base: SaidValue;
     readonly co2: SaidValue;
+    readonly co2Volts: SaidValue;
     readonly error: SaidValue;
     readonly helium: SaidValue;
+    readonly heliumVolts: SaidValue;
     readonly meanCurrent: SaidValue;
     readonly perAmpere: SaidValue;
   };
   readonly 'plan.does-not-join': { readonly filler: SaidValue; readonly name: SaidValue };
   readonly 'plan.double-v': null;
   readonly 'plan.dragged-the-metal-of-spray': null;
-  readonly 'plan.each-pass': null;
   readonly 'plan.edge': null;
   readonly 'plan.edge-area': { readonly factor: SaidValue; readonly first: SaidValue; readonly second: SaidValue };
   readonly 'plan.even-ripples-and-a-pool': null;
@@ -1163,13 +1164,11 @@ export interface CoreSentences {
     readonly flowAfter: SaidValue;
     readonly flowBefore: SaidValue;
     readonly gas: SaidValue;
-    readonly passes: SaidValue;
+    readonly passes: 'absent' | 'yes';
   };
   readonly 'plan.for-each-metre-of-each': { readonly slagSPerM: SaidValue };
   readonly 'plan.for-starts-craters-and-cut': { readonly arcSeconds: SaidValue; readonly wireFeed: SaidValue };
   readonly 'plan.from-on-steel-may-need': { readonly short10: SaidValue };
-  readonly 'plan.gap': { readonly gap: SaidValue };
-  readonly 'plan.gap-2': { readonly gap: SaidValue };
   readonly 'plan.gap-word': null;
   readonly 'plan.gas-flow-sum': {
     readonly base: SaidValue;
@@ -1183,7 +1182,6 @@ export interface CoreSentences {
   readonly 'plan.give-it-an-edge-preparation': { readonly short1: SaidValue; readonly short2: SaidValue };
   readonly 'plan.going-down': null;
   readonly 'plan.going-up': null;
-  readonly 'plan.going-up-2': null;
   readonly 'plan.grade-is-not-on-the-list': { readonly grade: SaidValue };
   readonly 'plan.groove-word': null;
   readonly 'plan.gun-drag': { readonly travel: SaidValue };
@@ -1193,7 +1191,6 @@ export interface CoreSentences {
   readonly 'plan.horizontal-fillet': null;
   readonly 'plan.in-a-groove': null;
   readonly 'plan.in-co2-the-shorts-are': null;
-  readonly 'plan.in-passes': { readonly passes: SaidValue };
   readonly 'plan.inside-the-nozzle': { readonly tipRecess: SaidValue };
   readonly 'plan.is-a-fillet-position-for': { readonly position: SaidValue; readonly position2: SaidValue };
   readonly 'plan.is-faster-than-a-hand': { readonly fastest: SaidValue; readonly travel: SaidValue };
@@ -1203,22 +1200,19 @@ export interface CoreSentences {
   readonly 'plan.is-what-the-seam-asks': {
     readonly proposedFeed: SaidValue;
     readonly ratio: SaidValue;
-    readonly ratio2: SaidValue;
-    readonly ratio3: SaidValue;
+    readonly side: 'above' | 'other';
     readonly wireFeed: SaidValue;
   };
   readonly 'plan.lap': null;
   readonly 'plan.leave-the-leg-out-or': null;
   readonly 'plan.leave-the-preparation-out-or': null;
   readonly 'plan.left': null;
-  readonly 'plan.leg-fluid': { readonly factor: SaidValue };
   readonly 'plan.leg-from-area': {
     readonly convexity: SaidValue;
     readonly gap: SaidValue;
     readonly totalArea: SaidValue;
     readonly wished: SaidValue;
   };
-  readonly 'plan.leg-up': { readonly factor: SaidValue };
   readonly 'plan.leg-wish-sum': {
     readonly base: SaidValue;
     readonly exponent: SaidValue;
@@ -1267,7 +1261,7 @@ export interface CoreSentences {
   readonly 'plan.outside-corner': null;
   readonly 'plan.outside-corner-2': null;
   readonly 'plan.over-dip-risks-lack-of': { readonly dipTo: SaidValue };
-  readonly 'plan.over-of-leg-the-seam': { readonly passes: SaidValue; readonly singlePassLimit: SaidValue };
+  readonly 'plan.over-of-leg-the-seam': { readonly passes: number; readonly singlePassLimit: SaidValue };
   readonly 'plan.overhead': null;
   readonly 'plan.overhead-fillet': null;
   readonly 'plan.overhead-sparks-and-metal-fall': null;
@@ -1286,9 +1280,7 @@ export interface CoreSentences {
   readonly 'plan.pass-fill': null;
   readonly 'plan.pass-root': null;
   readonly 'plan.pass-single': null;
-  readonly 'plan.passes': { readonly passes: SaidValue };
   readonly 'plan.pe': null;
-  readonly 'plan.poor-fusion': null;
   readonly 'plan.right': null;
   readonly 'plan.ripples-of-are-longer-than': { readonly puddle: SaidValue; readonly ripplePitch: SaidValue };
   readonly 'plan.root-of-the-mean-square': null;
@@ -1326,9 +1318,6 @@ export interface CoreSentences {
   readonly 'plan.stainless-word': null;
   readonly 'plan.steel-wire-melts-the-coated': null;
   readonly 'plan.steel-word': null;
-  readonly 'plan.stick-out-co2': { readonly mm: SaidValue };
-  readonly 'plan.stick-out-held': { readonly mm: SaidValue };
-  readonly 'plan.stick-out-spray': { readonly mm: SaidValue };
   readonly 'plan.stick-out-sum': {
     readonly arcLength: SaidValue;
     readonly base: SaidValue;
@@ -1340,13 +1329,14 @@ export interface CoreSentences {
     readonly more: SaidValue;
     readonly slope: SaidValue;
     readonly tipRecess: SaidValue;
+    readonly why: 'co2' | 'other' | 'spray';
   };
   readonly 'plan.straight': null;
   readonly 'plan.straight-on-the-joint-pushed': null;
   readonly 'plan.straight-on-the-root-pushed': null;
   readonly 'plan.strip-that-stays': null;
   readonly 'plan.sum': { readonly densityKgPerM3: SaidValue; readonly metal: SaidValue };
-  readonly 'plan.sum-2': { readonly areaBecause: SaidValue; readonly passes: SaidValue; readonly totalArea: SaidValue };
+  readonly 'plan.sum-2': { readonly areaBecause: SaidValue; readonly passes: number; readonly totalArea: SaidValue };
   readonly 'plan.sum-4': {
     readonly because: SaidValue;
     readonly factor: SaidValue;
@@ -1376,8 +1366,7 @@ export interface CoreSentences {
   readonly 'plan.the-cored-mode-needs-a': { readonly name: SaidValue };
   readonly 'plan.the-current-the-seam-asks': null;
   readonly 'plan.the-feed-the-seam-asks': null;
-  readonly 'plan.the-groove-is-planned-in': { readonly passes: SaidValue };
-  readonly 'plan.the-lighter-gas-really-runs': { readonly gas: SaidValue };
+  readonly 'plan.the-groove-is-planned-in': { readonly passes: number };
   readonly 'plan.the-line-of-this-wire': { readonly line: SaidValue };
   readonly 'plan.the-mean-every-short-surges': { readonly formFactor: SaidValue };
   readonly 'plan.the-mean-of-both': null;
@@ -1427,17 +1416,15 @@ export interface CoreSentences {
     readonly wireFeed: SaidValue;
   };
   readonly 'plan.wished': { readonly area: SaidValue; readonly metal: SaidValue; readonly travelBecause: SaidValue };
-  readonly 'plan.with-a-gap': null;
   readonly 'plan.with-of-root-face-over': {
     readonly gap: SaidValue;
     readonly openRootTo: SaidValue;
     readonly rootFace: SaidValue;
   };
-  readonly 'plan.without-a-gap': null;
   readonly 'plan.without-pulses-the-product-is': { readonly meanCurrent: SaidValue; readonly voltage: SaidValue };
   readonly 'plan.yield': { readonly area: SaidValue; readonly wireFeed: SaidValue; readonly yield: SaidValue };
   readonly 'plan.you-asked-for-an-arc': { readonly line: SaidValue; readonly range: SaidValue };
-  readonly 'plan.you-set': { readonly wireFeed: SaidValue };
+  readonly 'plan.you-set': { readonly proposed: SaidValue; readonly wireFeed: SaidValue };
   readonly 'plan.your-own-pace': { readonly travel: SaidValue };
   readonly 'plan.zinc-coating-boils-off-as': null;
   readonly 'procedure.arc-from-line': null;
@@ -1550,18 +1537,12 @@ export interface CoreSentences {
     readonly wireFeed: SaidValue;
   };
   readonly 'pulse.leave-the-peak-out-a': null;
-  readonly 'pulse.less': null;
   readonly 'pulse.lower-the-background-or-raise': null;
   readonly 'pulse.lower-the-frequency-or-raise': null;
   readonly 'pulse.m12-arc-2-or-m13': null;
   readonly 'pulse.m21-arc-18-or-m20': null;
-  readonly 'pulse.more': null;
   readonly 'pulse.needs-a-shielding-gas-without': { readonly filler: SaidValue };
-  readonly 'pulse.no-solution-at-because': {
-    readonly feed: SaidValue;
-    readonly span: SaidValue;
-    readonly why: SaidValue;
-  };
+  readonly 'pulse.no-solution-at-because': { readonly feed: SaidValue; readonly why: SaidValue };
   readonly 'pulse.no-solution-because-at-the': {
     readonly feed: SaidValue;
     readonly frequency: SaidValue;
@@ -1624,7 +1605,7 @@ export interface CoreSentences {
   readonly 'pulse.this-waveform-melts-than-is': {
     readonly needed: SaidValue;
     readonly off: SaidValue;
-    readonly off2: SaidValue;
+    readonly sense: 'more' | 'other';
   };
   readonly 'pulse.this-waveform-melts-too-little': null;
   readonly 'pulse.this-waveform-melts-too-much': null;
@@ -1645,23 +1626,21 @@ export interface CoreSentences {
   readonly 'run.held-window': { readonly dials: SaidValue };
   readonly 'run.held-wire': { readonly needs: SaidValue; readonly stands: SaidValue };
   readonly 'run.spool-is': { readonly is: SaidValue; readonly needs: SaidValue };
-  readonly 'score.a-last-pulse-would-take': null;
   readonly 'score.a-score-needs-a-pace': { readonly travel: SaidValue; readonly travel0: SaidValue };
   readonly 'score.a-seam-needs-a-length': { readonly length: SaidValue; readonly short0: SaidValue };
   readonly 'score.a-shorter-burn-back-leaves': null;
-  readonly 'score.about-as-warm-as': null;
   readonly 'score.about-at-the-end-level': {
     readonly left: SaidValue;
     readonly off: SaidValue;
-    readonly off2: SaidValue;
     readonly off3: SaidValue;
     readonly rate: SaidValue;
     readonly rate2: SaidValue;
+    readonly side: 'other' | 'over';
     readonly turned: SaidValue;
     readonly wantedFree: SaidValue;
   };
   readonly 'score.about-times-not-under-25': {
-    readonly gaps: SaidValue;
+    readonly gaps: number;
     readonly isAluminium: SaidValue;
     readonly length: SaidValue;
     readonly short150: SaidValue;
@@ -1690,7 +1669,6 @@ export interface CoreSentences {
   };
   readonly 'score.burning-back': null;
   readonly 'score.by-hand': { readonly wished: SaidValue };
-  readonly 'score.colder-than': null;
   readonly 'score.count-eight': null;
   readonly 'score.count-five': null;
   readonly 'score.count-four': null;
@@ -1701,7 +1679,7 @@ export interface CoreSentences {
   readonly 'score.count-ten': null;
   readonly 'score.count-three': null;
   readonly 'score.count-two': null;
-  readonly 'score.counts': { readonly whole: SaidValue };
+  readonly 'score.counts': { readonly whole: number };
   readonly 'score.crater-held': null;
   readonly 'score.crater-of-at': { readonly end: SaidValue; readonly end2: SaidValue };
   readonly 'score.crater-word': null;
@@ -1716,13 +1694,10 @@ export interface CoreSentences {
   readonly 'score.gas-first': null;
   readonly 'score.gas-over-the-crater-do': null;
   readonly 'score.half-a-count': null;
-  readonly 'score.half-of-it-because-the': null;
   readonly 'score.has-had-its': { readonly wanted: SaidValue; readonly what: SaidValue };
   readonly 'score.held': { readonly name: SaidValue; readonly wanted: SaidValue };
-  readonly 'score.held-to-in-one-step': { readonly mostStep: SaidValue };
   readonly 'score.hold': null;
   readonly 'score.hold-2': { readonly count: SaidValue };
-  readonly 'score.hotter-than': null;
   readonly 'score.in': { readonly seconds: SaidValue; readonly toGo: SaidValue; readonly what: SaidValue };
   readonly 'score.into-of-metal-to-each': {
     readonly alpha: SaidValue;
@@ -1739,7 +1714,7 @@ export interface CoreSentences {
   readonly 'score.it-welds-on-by-itself': null;
   readonly 'score.leave-burn-back-at': {
     readonly burnBack: SaidValue;
-    readonly endPulse: SaidValue;
+    readonly endPulse: 'absent' | 'yes';
     readonly right: SaidValue;
   };
   readonly 'score.length-of-a-tack': null;
@@ -1803,7 +1778,7 @@ export interface CoreSentences {
   readonly 'score.of-taps-fall-into-the': {
     readonly at: SaidValue;
     readonly length: SaidValue;
-    readonly placed: SaidValue;
+    readonly placed: number;
     readonly tapsAt: SaidValue;
   };
   readonly 'score.of-the-last-stops-were': {
@@ -1814,19 +1789,19 @@ export interface CoreSentences {
   };
   readonly 'score.of-the-last-stops-were-2': {
     readonly recent: SaidValue;
-    readonly short: SaidValue;
-    readonly which: SaidValue;
+    readonly short: number;
+    readonly which: 'long' | 'other';
   };
   readonly 'score.of-the-warmth-of-steady': {
     readonly alpha: SaidValue;
     readonly coldBelow: SaidValue;
+    readonly end: 'first' | 'other';
     readonly hotAbove: SaidValue;
     readonly regime: SaidValue;
+    readonly verdict: 'cold' | 'hot' | 'other';
     readonly warmth: SaidValue;
-    readonly where: SaidValue;
-    readonly words: SaidValue;
+    readonly within: SaidValue;
   };
-  readonly 'score.over': null;
   readonly 'score.pause-the-next-stitch-comes': null;
   readonly 'score.per-100-a-for-this': {
     readonly byCurrent: SaidValue;
@@ -1885,12 +1860,8 @@ export interface CoreSentences {
     readonly name: SaidValue;
   };
   readonly 'score.the-crater-fills-by-its': null;
-  readonly 'score.the-end-is-held': { readonly filled: SaidValue };
   readonly 'score.the-end-is-held-the': { readonly end: SaidValue; readonly hold: SaidValue };
-  readonly 'score.the-end-is-not-held': null;
-  readonly 'score.the-first': { readonly within: SaidValue };
-  readonly 'score.the-last': { readonly within: SaidValue };
-  readonly 'score.the-last-stops-were-right': { readonly recent: SaidValue };
+  readonly 'score.the-last-stops-were-right': { readonly recent: number };
   readonly 'score.the-length-was-right': null;
   readonly 'score.the-slopes-meet-before-main': {
     readonly length: SaidValue;
@@ -1913,9 +1884,8 @@ export interface CoreSentences {
   readonly 'score.timed-by-the-machine': { readonly own: SaidValue };
   readonly 'score.to-go': { readonly elapsed: SaidValue; readonly what: SaidValue };
   readonly 'score.two-or-three-short-presses': null;
-  readonly 'score.under': null;
   readonly 'score.wanted-equal-gaps-on': {
-    readonly gaps: SaidValue;
+    readonly gaps: number;
     readonly length: SaidValue;
     readonly wanted: SaidValue;
   };
@@ -1930,7 +1900,7 @@ export interface CoreSentences {
   readonly 'sequence.a-tap-to-the-second': null;
   readonly 'sequence.aluminium-seams-a-held-hot': null;
   readonly 'sequence.an-end-level-of': { readonly end: SaidValue };
-  readonly 'sequence.at-most-events-can-be': { readonly events: SaidValue; readonly mostEvents: SaidValue };
+  readonly 'sequence.at-most-events-can-be': { readonly events: number; readonly mostEvents: SaidValue };
   readonly 'sequence.at-rest': null;
   readonly 'sequence.burn-back': null;
   readonly 'sequence.burn-back-word': null;
@@ -1974,7 +1944,6 @@ export interface CoreSentences {
   readonly 'sequence.let-go-ready-for-a': null;
   readonly 'sequence.main-word': null;
   readonly 'sequence.more': { readonly at: SaidValue };
-  readonly 'sequence.no-crater-the-trigger-is': null;
   readonly 'sequence.of-burn-back': { readonly left: SaidValue };
   readonly 'sequence.of-crater': { readonly left: SaidValue };
   readonly 'sequence.of-gas': { readonly left: SaidValue };
@@ -1982,7 +1951,7 @@ export interface CoreSentences {
   readonly 'sequence.of-pause-gas-on': { readonly left: SaidValue };
   readonly 'sequence.of-run-in': { readonly left: SaidValue };
   readonly 'sequence.of-slope': { readonly left: SaidValue };
-  readonly 'sequence.of-slope-2': { readonly left: SaidValue; readonly letGo: SaidValue };
+  readonly 'sequence.of-slope-2': { readonly left: SaidValue; readonly letGo: 'absent' | 'yes' };
   readonly 'sequence.of-spot-or-letting-go': { readonly left: SaidValue };
   readonly 'sequence.of-start': { readonly left: SaidValue };
   readonly 'sequence.of-stitch-or-letting-go': { readonly left: SaidValue };
@@ -2127,7 +2096,7 @@ export interface CoreSentences {
   readonly 'setup.knurled': null;
   readonly 'setup.label-not-colour': null;
   readonly 'setup.leads-below-their-copper': { readonly circuit: SaidValue; readonly copper: SaidValue };
-  readonly 'setup.leak-test-is-due': { readonly days: SaidValue; readonly gas: SaidValue; readonly last: SaidValue };
+  readonly 'setup.leak-test-is-due': { readonly days: number; readonly gas: SaidValue; readonly last: SaidValue };
   readonly 'setup.let-a-cold-spool-warm': null;
   readonly 'setup.let-the-hose-run-empty': null;
   readonly 'setup.lift-arc-tig-141': null;
@@ -2303,12 +2272,11 @@ export interface CoreSentences {
   readonly 'units.is-not-a-number': { readonly label: SaidValue; readonly text: SaidValue };
   readonly 'units.leave-the-separator-out': null;
   readonly 'units.mixes-separators': { readonly label: SaidValue; readonly text: SaidValue };
-  readonly 'units.or-a-gauge': null;
   readonly 'units.this-field': null;
   readonly 'units.type-for-instance': null;
   readonly 'units.type-the-thickness': null;
   readonly 'units.unit-not-known': {
-    readonly gauge: SaidValue;
+    readonly gauge: 'absent' | 'yes';
     readonly known: SaidValue;
     readonly label: SaidValue;
     readonly unit: SaidValue;
@@ -2332,6 +2300,7 @@ export interface CoreSentences {
   readonly 'wire-choice.a-later-crack-is-traced': null;
   readonly 'wire-choice.a-little-active-gas-steadies': null;
   readonly 'wire-choice.above-the-gas-itself-draws': { readonly most: SaidValue };
+  readonly 'wire-choice.alloy': null;
   readonly 'wire-choice.almost-no-slag-more-metal': null;
   readonly 'wire-choice.anodised-it-shows-as-a': null;
   readonly 'wire-choice.another-wire-lights-buckles-and': null;
@@ -2340,12 +2309,8 @@ export interface CoreSentences {
   readonly 'wire-choice.as-the-plate-tints-with': null;
   readonly 'wire-choice.as-the-plate-under-slag': null;
   readonly 'wire-choice.as-the-plate-under-slag-2': null;
-  readonly 'wire-choice.at-the-new-wire-has': { readonly feed: SaidValue; readonly more: SaidValue };
-  readonly 'wire-choice.at-this-feed-the-line': {
-    readonly by: SaidValue;
-    readonly by2: SaidValue;
-    readonly by3: SaidValue;
-  };
+  readonly 'wire-choice.at-the-new-wire-has': { readonly feed: SaidValue };
+  readonly 'wire-choice.at-this-feed-the-line': { readonly by: SaidValue; readonly sense: 'higher' | 'other' };
   readonly 'wire-choice.bears-the-mixing-of-stainless': null;
   readonly 'wire-choice.below-air-gets-in': { readonly least: SaidValue };
   readonly 'wire-choice.beside-the-old-seam-it': null;
@@ -2355,8 +2320,8 @@ export interface CoreSentences {
   readonly 'wire-choice.cannot-be-planned': null;
   readonly 'wire-choice.carries-metal-than': {
     readonly more: SaidValue;
-    readonly more2: SaidValue;
     readonly near: SaidValue;
+    readonly sense: 'more' | 'other';
   };
   readonly 'wire-choice.cheap-digs-in': null;
   readonly 'wire-choice.clean-copper-seam': null;
@@ -2367,7 +2332,7 @@ export interface CoreSentences {
   readonly 'wire-choice.digs-in-well-wide-range': null;
   readonly 'wire-choice.does-not-join-to-itself': { readonly name: SaidValue };
   readonly 'wire-choice.drier-transfer-less-slag': null;
-  readonly 'wire-choice.each-metre-carries-metal': { readonly metal: SaidValue; readonly metal2: SaidValue };
+  readonly 'wire-choice.each-metre-carries-metal': { readonly metal: SaidValue; readonly sense: 'more' | 'other' };
   readonly 'wire-choice.fast-pulse-one-drop-in': null;
   readonly 'wire-choice.feed-for-the-same-current': null;
   readonly 'wire-choice.firm-kinks-when-bent-hard': null;
@@ -2381,23 +2346,21 @@ export interface CoreSentences {
   readonly 'wire-choice.for-draught': { readonly draughtShare: SaidValue };
   readonly 'wire-choice.for-more-stick-out': { readonly beyond: SaidValue; readonly beyond2: SaidValue };
   readonly 'wire-choice.for-plain-steel-often-single': null;
+  readonly 'wire-choice.gas': null;
   readonly 'wire-choice.gas-around-self-shielded-wire': null;
   readonly 'wire-choice.good-on-5xxx-on-6xxx': null;
   readonly 'wire-choice.groove-and-tip-are-made': null;
   readonly 'wire-choice.gun-laid-straight-rolls-with': null;
   readonly 'wire-choice.heat-tint-to-pickle-or': null;
   readonly 'wire-choice.helium-widens-and-heats-the': null;
-  readonly 'wire-choice.higher': null;
   readonly 'wire-choice.hot-cracks-sooner-than-alsi5': null;
   readonly 'wire-choice.hot-for-thin-sheet': null;
   readonly 'wire-choice.instead-of-ask-the-procedure': { readonly filler: SaidValue; readonly filler2: SaidValue };
   readonly 'wire-choice.is-for-brazing-which-is': null;
   readonly 'wire-choice.is-not-the-meter-reads': { readonly gas: SaidValue; readonly gas2: SaidValue };
   readonly 'wire-choice.it-would-serve-in': { readonly replace: SaidValue };
-  readonly 'wire-choice.lacks-the-molybdenum-of-316l': null;
   readonly 'wire-choice.laid-at-the-same-pace': { readonly feed: SaidValue; readonly next: SaidValue };
   readonly 'wire-choice.leaves-most-of-the-zinc': null;
-  readonly 'wire-choice.less': null;
   readonly 'wire-choice.limp-spool-gun': null;
   readonly 'wire-choice.little-risk-keep-the-wire': null;
   readonly 'wire-choice.little-risk-on-clean-plate': null;
@@ -2405,16 +2368,12 @@ export interface CoreSentences {
   readonly 'wire-choice.little-risk-while-some-ferrite': { readonly temperature150: SaidValue };
   readonly 'wire-choice.little-soot-wets-well': null;
   readonly 'wire-choice.little-spatter-narrow-finger-of': null;
-  readonly 'wire-choice.longer': null;
-  readonly 'wire-choice.lower': null;
   readonly 'wire-choice.made-for': { readonly grade: SaidValue };
-  readonly 'wire-choice.makes-a-brittle-phase-with': null;
   readonly 'wire-choice.matches-304-and-304l': null;
   readonly 'wire-choice.matches-316-and-316l-keeps': null;
   readonly 'wire-choice.matches-after-anodising': null;
   readonly 'wire-choice.matches-plain-and-structural-steel': null;
   readonly 'wire-choice.matches-structural-steel': null;
-  readonly 'wire-choice.more': null;
   readonly 'wire-choice.more-spatter-smaller-window': null;
   readonly 'wire-choice.needs-more-flow-and-costs': null;
   readonly 'wire-choice.next-size-up': null;
@@ -2422,13 +2381,11 @@ export interface CoreSentences {
   readonly 'wire-choice.of-gun-easy-to': { readonly gunLengthM: SaidValue; readonly limit: SaidValue };
   readonly 'wire-choice.on-plain-steel-only-where': null;
   readonly 'wire-choice.polymer-liner': null;
-  readonly 'wire-choice.pulses-a-second': { readonly frequency: SaidValue };
   readonly 'wire-choice.resists-hot-cracking-on-6xxx': null;
   readonly 'wire-choice.rolls-pressure-liner-tip': null;
   readonly 'wire-choice.run-in-start-level-burn': null;
   readonly 'wire-choice.runs-fast-the-drive-and': null;
   readonly 'wire-choice.runs-slowly-starts-and-small': null;
-  readonly 'wire-choice.shorter': null;
   readonly 'wire-choice.shorter-gun-spool-gun-or': null;
   readonly 'wire-choice.slag-spatter-and-much-smoke': null;
   readonly 'wire-choice.slag-to-chip-after-each': null;
@@ -2447,9 +2404,7 @@ export interface CoreSentences {
   readonly 'wire-choice.takes-instead-of': {
     readonly current: SaidValue;
     readonly feed: SaidValue;
-    readonly more: SaidValue;
     readonly next: SaidValue;
-    readonly travel: SaidValue;
   };
   readonly 'wire-choice.the-gas-shapes-the-penetration': null;
   readonly 'wire-choice.the-line-of-the-new': null;
@@ -2470,11 +2425,11 @@ export interface CoreSentences {
   };
   readonly 'wire-choice.turns-dark-grey-when-anodised': null;
   readonly 'wire-choice.very-soft-short-gun-or': null;
-  readonly 'wire-choice.weakens-a-seam-in-almg5': { readonly grade: SaidValue };
   readonly 'wire-choice.weaker-than-almg5-enough-for': null;
   readonly 'wire-choice.wets-well-at-the-price': null;
   readonly 'wire-choice.wets-well-more-tint': null;
   readonly 'wire-choice.wire-on-minus-no-gas': null;
+  readonly 'wire-choice.wire-size': null;
   readonly 'wire-choice.zinc-boils-into-the-seam': null;
   readonly 'wire-choice.zinc-stays-beside-the-seam': null;
   readonly 'zone-map.a-drop-every-few-pulses': null;

@@ -5,6 +5,14 @@ import type { Amount, Phrase, Said, SaidValue } from './values.ts';
 
 type ValuesOf<K extends keyof CoreSentences> = CoreSentences[K] extends null ? [] : [CoreSentences[K]];
 
+/** Stands for a value that a sentence can do without: it then leaves out what is about it. */
+export const absent = 'absent';
+
+/** Whether something is so, for a sentence that has a part about it. */
+export function whether(isSo: boolean): 'yes' | 'absent' {
+  return isSo ? 'yes' : absent;
+}
+
 export function say<K extends keyof CoreSentences>(code: K, ...[values]: ValuesOf<K>): Said {
   return { code, values: values ?? {} };
 }
@@ -28,13 +36,26 @@ export function joined(parts: readonly SaidValue[], between = ''): Said {
   return { code: codes.joined, values: { parts, between } };
 }
 
+/** Whole sentences, one after the other; null is left out. */
+export function sentences(parts: readonly (SaidValue | null)[]): Said {
+  return joined(
+    parts.filter((part) => part !== null),
+    ' ',
+  );
+}
+
+/** All of these: "wire, gas and tip". */
+export function allOf(parts: readonly SaidValue[]): Said {
+  return { code: codes.allOf, values: { parts } };
+}
+
 /** One of these: "lead hand, office or owner". */
 export function oneOf(parts: readonly SaidValue[]): Said {
   return { code: codes.oneOf, values: { parts } };
 }
 
 /** Codes that no catalogue holds: they say how others are put together. */
-export const codes = { inSentence: '~in-sentence', joined: '~joined', oneOf: '~one-of' } as const;
+export const codes = { inSentence: '~in-sentence', joined: '~joined', oneOf: '~one-of', allOf: '~all-of' } as const;
 
 /** True of what this file makes, whatever door it came through. */
 export function isSaid(value: unknown): value is Said {

@@ -2,7 +2,7 @@
  * From the wire left after a stop to the next burn-back: free wire is L0 + ∫(feed − melt) dt while the drive coasts, so a millimetre
  * of wire is a melting time at the end level. Longer burn-back, shorter wire, whatever the dial is called.
  */
-import { say, amount, type Phrase } from '../said/index.ts';
+import { absent, amount, type Phrase, say, whether } from '../said/index.ts';
 import type { Program } from '../machine/index.ts';
 
 /** What is seen in two taps: how long, and what shape. */
@@ -72,21 +72,16 @@ export function nextBurnBack(program: Program, stops: readonly StopSeen[]): Burn
         ? say('score.leave-burn-back-at', {
             right: leftWords.right,
             burnBack: amount('pulseTime', seen.burnBackMs),
-            endPulse: wantsPulse && !program.sequence.endPulse ? say('score.a-last-pulse-would-take') : '',
+            endPulse: whether(wantsPulse && !program.sequence.endPulse),
           })
         : say('score.about-at-the-end-level', {
             left: leftWords[seen.left],
             off: amount('shortLength', Math.abs(off), 1),
-            off2: off > 0 ? say('score.over') : say('score.under'),
+            side: off > 0 ? 'over' : 'other',
             wantedFree: amount('shortLength', wantedFreeMm),
             rate: amount('shortLength', rate, 0),
             rate2: amount('pulseTime', 1000 / rate, 0),
-            turned:
-              Math.abs(exactMs) > mostStepMs
-                ? say('score.held-to-in-one-step', { mostStep: amount('pulseTime', mostStepMs) })
-                : turned
-                  ? say('score.half-of-it-because-the')
-                  : '',
+            turned: Math.abs(exactMs) > mostStepMs ? amount('pulseTime', mostStepMs) : turned ? 'half' : absent,
             off3:
               off > 0
                 ? say('score.longer-burn-back-shorter-wire')
@@ -108,7 +103,7 @@ function trendOf(stops: readonly StopSeen[]): Phrase | null {
   if (long > 0 && short > 0) {
     return say('score.of-the-last-stops-were', { recent: recent.length, long, short, right });
   }
-  const which = long > 0 ? 'long' : 'short';
+  const which = long > 0 ? 'long' : 'other';
   return say('score.of-the-last-stops-were-2', { short: Math.max(long, short), recent: recent.length, which });
 }
 

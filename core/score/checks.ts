@@ -1,5 +1,5 @@
 /** What a welder should know of a score before it is welded: named with its phase, and with the figure that says so. */
-import { say, amount, bare, joined, type Phrase } from '../said/index.ts';
+import { absent, amount, bare, joined, type Phrase, say } from '../said/index.ts';
 import { fillerOf, type FillerFamily } from '../consumables/index.ts';
 import type { Program } from '../machine/index.ts';
 import { schoolFacts, unusedPhases, type Phase, type SequenceNumber } from '../sequence/index.ts';
@@ -145,10 +145,7 @@ function endChecks(
         phase: 'end',
         field: ends === 'none' ? 'trigger' : 'endS',
         message: say('score.this-crater-asks-for-about', {
-          filled:
-            filledS > 0
-              ? say('score.the-end-is-held', { filled: amount('phaseTime', filledS, 1) })
-              : say('score.the-end-is-not-held'),
+          filled: filledS > 0 ? amount('phaseTime', filledS, 1) : absent,
           hold: amount('phaseTime', crater.holdS, 1),
           band: amount('plain', crater.bandS[0], 1),
           band2: amount('plain', crater.bandS[1], 1),

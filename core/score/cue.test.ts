@@ -145,7 +145,7 @@ describe('how a weld came out against its score', () => {
     const events = [...hold(0, 1.65), ...hold(5, 5.15), ...hold(9.3, 11.4)];
     const record = recordOf(at(events, 16), rules);
     const parts = playedAgainst(warm, score, record, gunPath(record, 600));
-    expect(inEnglish(parts.map(({ part }) => part))).toEqual(['start held', 'tap 1', 'end of the seam', 'crater held']);
+    expect(inEnglish(parts.map(({ part }) => part))).toEqual(['start held', 'tap 1', 'end of the weld', 'crater held']);
     expect(inEnglish(parts[0] as unknown)).toMatchObject({ wanted: '1.0 s', was: '1.0 s', fits: true });
     expect(inEnglish(parts[1] as unknown)).toMatchObject({ wanted: '50 mm', fits: true });
   });

@@ -69,8 +69,8 @@ export function judgeEnds(
   });
   const regime = poolMm * 2 > thicknessMm ? say('score.through-the-sheet') : say('score.into-the-plate');
   return {
-    first: judged(first, say('score.the-first', { within: amount('length', within, 0) }), alpha, regime),
-    last: judged(last, say('score.the-last', { within: amount('length', within, 0) }), alpha, regime),
+    first: judged(first, 'first', within, alpha, regime),
+    last: judged(last, 'other', within, alpha, regime),
     along,
   };
 }
@@ -94,18 +94,16 @@ function sample(from: number, to: number, warmthAt: (mm: number) => number | und
   return found.length === 0 ? 1 : found.reduce((a, b) => a + b, 0) / found.length;
 }
 
-function judged(warmth: number, where: Phrase, alpha: number, regime: Phrase): EndJudged {
+function judged(warmth: number, end: 'first' | 'other', withinMm: number, alpha: number, regime: Phrase): EndJudged {
   const verdict = warmth < coldBelow ? 'cold' : warmth > hotAbove ? 'hot' : 'right';
-  const words = { cold: say('score.colder-than'), right: say('score.about-as-warm-as'), hot: say('score.hotter-than') }[
-    verdict
-  ];
   return {
     warmth,
     verdict,
     because: say('score.of-the-warmth-of-steady', {
-      where,
+      end,
+      within: amount('length', withinMm, 0),
       warmth: amount('percent', warmth * 100, 0),
-      words,
+      verdict: verdict === 'right' ? 'other' : verdict,
       regime,
       alpha: amount('diffusivity', alpha),
       coldBelow: amount('percent', coldBelow * 100),

@@ -100,7 +100,7 @@ describe('the hold that warms the first millimetres', () => {
 describe('an absolute start left behind by main', () => {
   it('is named with both feeds, and only where the dial is absolute', () => {
     expect(inEnglish(startLag(rowan, { 'first-feed': 6 }, program)?.message)).toMatch(
-      /First feed on Rowan stands at 6\.0 m\/min, below the main feed/,
+      /First feed on Rowan is set to 6\.0 m\/min, below the main feed/,
     );
     expect(startLag(rowan, { 'first-feed': 20 }, program)).toBeNull();
     expect(startLag(rowan, {}, program)).toBeNull();

@@ -1,5 +1,5 @@
 /** What a machine is doing, what it waits for, and what a press did, in a welder's words. */
-import { say, amount, type Phrase } from '../said/index.ts';
+import { amount, type Phrase, say, whether } from '../said/index.ts';
 import { schoolFacts } from './schools.ts';
 import { bounceS, noArcS, type Happening, type Phase, type SequenceRules, type SequenceState } from './state.ts';
 import { deadlineS } from './transition.ts';
@@ -50,7 +50,7 @@ export function waitsFor(state: SequenceState, atS: number, rules: SequenceRules
     case 'slope-out':
       return say('sequence.of-slope-2', {
         left,
-        letGo: facts.ends === 'held' && letGo ? say('sequence.no-crater-the-trigger-is') : '',
+        letGo: whether(facts.ends === 'held' && letGo),
       });
     case 'end':
       if (facts.ends === 'timed') return say('sequence.of-crater', { left });

@@ -30,7 +30,7 @@ describe('a bottle or spool of the same kind', () => {
     const steps = refillSteps(alder, state, { what: 'bottle', gas: 'I1' });
     expect(steps.map(({ kind }) => kind)).toEqual(['gas', 'flow']);
     expect(codes(steps)).toEqual(expect.arrayContaining(['cylinder', 'asphyxiation']));
-    expect(inEnglish(steps[0]?.why)).toMatch(/the colour says nothing, the label does/);
+    expect(inEnglish(steps[0]?.why)).toMatch(/the colour shows nothing, the label does/);
     expect(steps[0]?.how.map(inEnglish).join(' ')).toMatch(/chain.*leak spray/is);
     expect(inEnglish(steps[1]?.to)).toContain('16');
   });

@@ -183,7 +183,7 @@ describe('before the first arc of the day', () => {
   it('names eyes, ears and the fume of this metal', () => {
     for (const material of ['steel', 'stainless', 'aluminium', 'galvanised'] as const) {
       const list = inEnglish(firstArcList(material, 'pulse')).join(' ');
-      expect(list).toContain('Ears plugged');
+      expect(list).toContain('Hearing protection on');
       expect(list).toMatch(/darker shade/);
     }
     expect(inEnglish(firstArcList('stainless', 'dip')).join(' ')).toContain('hexavalent chromium');
@@ -253,7 +253,9 @@ describe('set-up and the check before the arc', () => {
       const state = setUpFor(machine, unknownState(machine), of('pulse'));
       expect(checkLoaded(machine, state, of('pulse')).blocked).toBe(false);
       const off = checkLoaded(machine, state, of('double-pulse')).rows.filter(({ agrees }) => !agrees);
-      expect(off.map(({ what }) => what).some((what) => ['chart line', 'mode', 'slow beat'].includes(what))).toBe(true);
+      expect(off.map(({ what }) => what).some((what) => ['chart line', 'mode', 'double pulse'].includes(what))).toBe(
+        true,
+      );
       expect(changeover(machine, state, of('double-pulse')).steps.map(({ kind }) => kind)).toContain('dials');
     }
   });

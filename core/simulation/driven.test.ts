@@ -46,7 +46,7 @@ describe('an arc driven by a trigger', () => {
     expect(out.freeWireMm).toBeLessThan(14);
   });
 
-  it('agrees with the arc that runs by itself', () => {
+  it('agrees with the arc that sets by itself', () => {
     const alone = simulate({ ...steel, noise: 0, seconds: 1 });
     const arc = begin({ ...steel, noise: 0 });
     for (let i = 0; i < 75; i++) arc.step(0.02, { wireFeedMPerMin: 8, trimMm: 0, powerOn: true });

@@ -1,6 +1,6 @@
 /** Reads what a welder types into a number field ("5/32 in", "14 ga", "2,5 mm", "380 ipm", "2+0.5") as a stored metric value. */
 import { failure, success, type Outcome } from '../outcome/index.ts';
-import { say, type Phrase } from '../said/index.ts';
+import { type Phrase, say, whether } from '../said/index.ts';
 import { evaluateSum } from './arithmetic.ts';
 import { gaugeLimits, gaugeToMm, type GaugedMetal } from './gauges.ts';
 import { quantity, type QuantityName, type Unit, type UnitSystem } from './quantities.ts';
@@ -48,7 +48,7 @@ export function parseQuantity(text: string, name: QuantityName, context: ParseCo
         label,
         unit: unitText,
         known,
-        gauge: spec.gauged ? say('units.or-a-gauge') : '',
+        gauge: whether(spec.gauged === true),
       }),
       limit: known,
       got: text,

@@ -24,7 +24,7 @@ const wide: WindowInput['window'] = {
 describe('a window', () => {
   const found = tested({ window: wide });
 
-  it('of ten percent and a millimetre looks right, and fails at a corner that is named', () => {
+  it('of ten percent and per millimetre looks right, and fails at a corner that is named', () => {
     // Two quantities and four spreads: every end of each.
     expect(found.corners).toHaveLength(64);
     expect(found.worst.ok).toBe(false);

@@ -1,5 +1,5 @@
 /** Which filler, size and gas suit a seam: every candidate with its place, reasons and cautions, or why it is ruled out. Places are rules of practice; exclusions are the plan's own refusals. */
-import { say, amount, joined, inSentence, type Phrase } from '../said/index.ts';
+import { absent, amount, inSentence, joined, type Phrase, say } from '../said/index.ts';
 import {
   commonGasCodes,
   type FillerCode,
@@ -191,10 +191,7 @@ export function rankSizes(input: PlanInput): RankedChoice<number>[] {
           say('wire-choice.for', {
             feed: amount('wireFeed', feed, 1),
             meanCurrent: amount('current', meanCurrentA, 0),
-            frequency:
-              frequencyHz === null
-                ? ''
-                : say('wire-choice.pulses-a-second', { frequency: amount('plain', frequencyHz, 0) }),
+            frequency: frequencyHz === null ? absent : amount('plain', frequencyHz, 0),
           }),
           ...sizeTrap(diameterMm, label),
         ],
@@ -215,7 +212,7 @@ function sizeTrap(diameterMm: number, label: Phrase): Phrase[] {
   return [
     say('wire-choice.carries-metal-than', {
       more: amount('percent', Math.abs(more), 1),
-      more2: more > 0 ? say('wire-choice.more') : say('wire-choice.less'),
+      sense: more > 0 ? 'more' : 'other',
       near: near.label,
     }),
   ];

@@ -1,5 +1,5 @@
 /** A change of alloy, size or gas is a new program: the tests it opens, limited to what it touches, with what the model says has moved. */
-import { amount, say, type Phrase } from '../said/index.ts';
+import { allOf, amount, type Phrase, say, sentences } from '../said/index.ts';
 import { transitionCurrentA } from '../arc/index.ts';
 import { type FillerCode, fillerOf, gasName, gasOf, isSameFiller, wireAreaMm2 } from '../consumables/index.ts';
 import { arcOf, type Program } from '../machine/index.ts';
@@ -111,20 +111,22 @@ function feedWords(
   const metal = 100 * (wireAreaMm2(to.diameterMm) / wireAreaMm2(from.diameterMm) - 1);
   const more =
     Math.abs(metal) < 0.5
-      ? ''
+      ? null
       : say('wire-choice.each-metre-carries-metal', {
           metal: amount('percent', Math.abs(metal), 0),
-          metal2: metal > 0 ? say('wire-choice.more') : say('wire-choice.less'),
+          sense: metal > 0 ? 'more' : 'other',
         });
   return next === undefined
-    ? say('wire-choice.at-the-new-wire-has', { feed: amount('wireFeed', feed, 1), more })
-    : say('wire-choice.takes-instead-of', {
-        current: amount('current', current ?? 0, 0),
-        next: amount('wireFeed', next, 1),
-        feed: amount('plain', feed, 1),
+    ? sentences([say('wire-choice.at-the-new-wire-has', { feed: amount('wireFeed', feed, 1) }), more])
+    : sentences([
+        say('wire-choice.takes-instead-of', {
+          current: amount('current', current ?? 0, 0),
+          next: amount('wireFeed', next, 1),
+          feed: amount('wireFeed', feed, 1),
+        }),
         more,
-        travel: laidWords(feed, next, from, to, travelMmPerMin),
-      });
+        laidWords(feed, next, from, to, travelMmPerMin),
+      ]);
 }
 
 /** Metal laid for each millimetre of seam, before and after, side by side: the jump in the bead is then expected. */
@@ -145,8 +147,7 @@ function trimWords(before: Arc, after: Arc, feed: number): Phrase {
     ? say('wire-choice.the-lines-volts-hardly-move')
     : say('wire-choice.at-this-feed-the-line', {
         by: amount('voltage', Math.abs(by), 1),
-        by2: by > 0 ? say('wire-choice.higher') : say('wire-choice.lower'),
-        by3: by > 0 ? say('wire-choice.shorter') : say('wire-choice.longer'),
+        sense: by > 0 ? 'higher' : 'other',
       });
 }
 
@@ -156,7 +157,11 @@ function pulseWords(
   { alloy, size, gas }: { alloy: boolean; size: boolean; gas: boolean },
 ): Phrase {
   const ic = (one: WireAndGas) => transitionCurrentA(fillerOf(one.filler).family, one.diameterMm, gasOf(one.gas));
-  const what = [alloy && 'alloy', size && 'size', gas && 'gas'].filter(Boolean).join(' and ');
+  const what = allOf([
+    ...(alloy ? [say('wire-choice.alloy')] : []),
+    ...(size ? [say('wire-choice.wire-size')] : []),
+    ...(gas ? [say('wire-choice.gas')] : []),
+  ]);
   return say('wire-choice.the-moves-what-detaches-a', {
     what,
     from: amount('current', ic(from), 0),

@@ -103,7 +103,7 @@ describe('what a change opens again', () => {
     );
     expect(inEnglish(feed!.why)).toContain('10 % more metal');
     // 6000 mm/min x 0.456 mm² x 0.98 / 600 mm/min.
-    expect(inEnglish(feed!.why)).toMatch(/4\.5 mm³ a mm before/);
+    expect(inEnglish(feed!.why)).toMatch(/4\.5 mm³ per mm before/);
   });
 });
 

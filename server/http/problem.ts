@@ -63,8 +63,7 @@ function toProblem(error: unknown): HttpProblem {
   // Class 22 is data that a column cannot hold: text for a date, a number too large, a character it does not know.
   if (/^22/.test(sqlState))
     return new HttpProblem('invalid-input', phrase('server.http.something-in-the-request-cannot'));
-  if (sqlState === '23505')
-    return new HttpProblem('invalid-input', 'Something with that name or number is there already.');
+  if (sqlState === '23505') return new HttpProblem('invalid-input', phrase('server.http.there-already'));
   if (sqlState === '23503')
     return new HttpProblem('invalid-input', phrase('server.http.the-request-names-something-that'));
   if (sqlState === '23001') return new HttpProblem('not-allowed', phrase('server.http.what-was-recorded-is-never'));

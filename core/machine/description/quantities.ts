@@ -6,7 +6,7 @@ import type { TriggerSchool } from '../../sequence/index.ts';
 
 interface QuantityFacts {
   readonly name: Phrase;
-  readonly unit: keyof typeof kindOfUnit | '% of high';
+  readonly unit: keyof typeof kindOfUnit;
   readonly digits: number;
   /** A miss smaller than this is not worth a welder's eye. */
   readonly noticed: number;
@@ -140,7 +140,7 @@ export const dialQuantities = {
   },
   beatLowPercent: {
     name: say('machine.slow-low-level'),
-    unit: '% of high',
+    unit: '%',
     digits: 0,
     noticed: 1,
     more: say('machine.nearer-to-high'),
@@ -326,7 +326,7 @@ export function quantityFacts(quantity: DialQuantity): QuantityFacts {
 /** A figure of a quantity with its unit, as a sentence takes it. */
 export function quantityText(quantity: DialQuantity, value: number): Said {
   const { unit, digits } = quantityFacts(quantity);
-  if (unit === '% of high') return say('machine.of-high', { share: amount('percent', value, digits) });
+  if (quantity === 'beatLowPercent') return say('machine.of-high', { share: amount('percent', value, digits) });
   return joined([amount(kindOfUnit[unit], value, digits)]);
 }
 

@@ -20,7 +20,7 @@ export interface DialSetting {
   /** Which way it runs, in words; absent where the dial has no sense. */
   readonly sense?: Phrase;
   /** Which level of a slow beat the figure is, where the dial alone does not say it. */
-  readonly level?: string;
+  readonly level?: Phrase;
   /** Absent for chart lines and named positions. */
   readonly wishedQuantity?: number;
   readonly reachedQuantity?: number;

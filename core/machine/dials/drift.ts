@@ -1,6 +1,6 @@
 /** What is found on the dials against what was meant to stand there: the drift of a memory slot, and what storing over it would lose. */
 import { own } from '../../record/index.ts';
-import { say, type Phrase } from '../../said/index.ts';
+import { type Phrase, say, whether } from '../../said/index.ts';
 import { wireInGas } from '../../arc/index.ts';
 import type { Dial, Machine } from '../description/machine.ts';
 import type { WireAndMode } from '../arc-of.ts';
@@ -51,13 +51,12 @@ function meaning(dial: Dial, meant: number | undefined, read: number | undefined
   const quantity: DialQuantity = quantityOf(dial.scale);
   const { name, more, less, noticed } = quantityFacts(quantity);
   const by = read - meant;
-  const size = Math.abs(by) < noticed ? say('machine.hardly-to-be-noticed') : '';
   return say('machine.name-change-sense', {
     name,
     sign: by > 0 ? '+' : '−',
     change: quantityText(quantity, Math.abs(by)),
     sense: by > 0 ? more : less,
-    size,
+    size: whether(Math.abs(by) < noticed),
   });
 }
 

@@ -163,7 +163,10 @@ function withLevel(
 ): DialSetting | undefined {
   const isMaster = setting?.quantity === 'wireFeedMPerMin' || setting?.quantity === 'meanCurrentA';
   if (!setting || !isMaster || !program.slowBeat || !beatSchool) return setting;
-  return { ...setting, level: beatSchool === 'swing' ? 'mean of the slow beat' : 'slow high level' };
+  return {
+    ...setting,
+    level: beatSchool === 'swing' ? say('machine.mean-of-double-pulse') : say('machine.slow-high-level'),
+  };
 }
 
 function setDial(

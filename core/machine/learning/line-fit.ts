@@ -119,7 +119,7 @@ function judged(point: FittedPoint, all: readonly FittedPoint[], amps?: Curve, v
         say('machine.lies-what-the-others-say', {
           current: amount('current', point.currentA),
           current2: amount('current', Math.abs(current), 0),
-          current3: current > 0 ? say('machine.above') : say('machine.below'),
+          side: current > 0 ? 'above' : 'other',
         }),
       );
     }
@@ -129,7 +129,7 @@ function judged(point: FittedPoint, all: readonly FittedPoint[], amps?: Curve, v
         say('machine.lies-what-the-others-say-2', {
           voltage: amount('voltage', point.voltageV ?? 0),
           voltage2: amount('voltage', Math.abs(voltage), 1),
-          voltage3: voltage > 0 ? say('machine.above') : say('machine.below'),
+          side: voltage > 0 ? 'above' : 'other',
         }),
       );
     }

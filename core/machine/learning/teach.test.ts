@@ -173,7 +173,7 @@ describe('drift of a memory', () => {
       ['wire-feed', 'same'],
     ]);
     // Six steps of 0.12 mm.
-    expect(inEnglish(lines[0]!.means)).toBe('arc trim +0.72 mm, longer arc');
+    expect(inEnglish(lines[0]!.means)).toBe('arc length trim +0.72 mm, longer arc');
     // A percentage leans on the feed beside it: 60 % of 7.8 m/min.
     expect(inEnglish(lines[1]!.means)).toContain('+0.78 m/min, faster approach');
   });

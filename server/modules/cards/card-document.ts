@@ -183,10 +183,9 @@ export function cardDocument(
       ...(folded.length > 0
         ? [
             {
-              text: [
-                { text: t('server.cards.stand-as-needed'), bold: true },
-                folded.map(({ label, display, unit }) => `${label} ${display} ${unit}`.trim()).join(', '),
-              ],
+              text: t('server.cards.stand-as-needed', {
+                lines: folded.map(({ label, display, unit }) => `${label} ${display} ${unit}`.trim()),
+              }),
               fontSize: small,
               margin: [0, 3, 0, 0],
             } satisfies Content,
@@ -208,7 +207,7 @@ export function cardDocument(
       ...(program.gun
         ? [
             {
-              text: [{ text: t('server.cards.gun'), bold: true }, tell(gunWords(program.gun))],
+              text: t('server.cards.gun', { gun: gunWords(program.gun) }),
               margin: [6, 2, 0, 0],
             } satisfies Content,
           ]
@@ -295,16 +294,13 @@ function showBlock({ t }: Words, program: Program, file: MachineResource['file']
         });
   return [
     {
-      text: [
-        { text: t('server.cards.it-should-show'), bold: true },
-        t('server.cards.while-it-burns-about-at', {
-          preset,
-          running: amount('current', show.runningA, 0),
-          running2: amount('voltage', show.runningV, 1),
-          tip: amount('voltage', show.tipV, 1),
-          circuit: amount('resistance', file.circuitMOhm),
-        }),
-      ],
+      text: t('server.cards.while-it-burns-about-at', {
+        preset,
+        running: amount('current', show.runningA, 0),
+        running2: amount('voltage', show.runningV, 1),
+        tip: amount('voltage', show.tipV, 1),
+        circuit: amount('resistance', file.circuitMOhm),
+      }),
       fontSize: 8.5,
       margin: [0, 6, 0, 0],
     },

@@ -26,7 +26,7 @@ export function cardHandlers(pool: ComputePool): Pick<Handlers, 'card'> {
       const lan = lanFromStart();
       // Opens this very card: of its revision, so that one that was superseded says so.
       const opens = lan
-        ? `${lanOrigin(lan)}/bench-mode/${seam.id}?${new URLSearchParams({ machine: machineId, revision: String(revision.number) }).toString()}`
+        ? `${lanOrigin(lan)}/at-machine/${seam.id}?${new URLSearchParams({ machine: machineId, revision: String(revision.number) }).toString()}`
         : null;
       const steps = seam.offsets.find(
         (one) => one.machineId === machineId && one.personId === me.id && one.revision === revision.number,

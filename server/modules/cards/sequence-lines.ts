@@ -1,5 +1,5 @@
 /** What stands under the sequence's picture: the hand's presses in counts, tacks or stitches, and memories called by taps. */
-import { amount } from '@fox-tempo/core/said';
+import { absent, amount } from '@fox-tempo/core/said';
 import type { Words } from '@fox-tempo/words';
 import { tapTargets, type HeldInSlot, type Machine, type Program } from '@fox-tempo/core/machine';
 import { pressLines, stitchPlan, tackMmOf, tackSchedule, type ScoreOf } from '@fox-tempo/core/score';
@@ -13,8 +13,8 @@ export function sequenceLines(say: Words, whole: ScoreOf, machine: Machine, slot
       say.t('server.cards.taps-at-rest-call-memory', {
         taps,
         slot,
-        name: name === null ? '' : `, ${name}`,
-        warning: warning ? say.t('server.cards.do-not', { warning }) : '',
+        name: name ?? absent,
+        warning: warning ?? absent,
       }),
     ),
   ];
@@ -51,7 +51,7 @@ function scheduleLines({ t, tell }: Words, program: Program, lengthMm: number, t
       arc: amount('phaseTime', arcS, 2),
       gas: amount('volume', gasL, 0),
       gasLost: amount('volume', gasLostL, 0),
-      dressBack: dressBack ? t('server.cards.dress-them-back') : '',
     }),
+    ...(dressBack ? [t('server.cards.dress-them-back')] : []),
   ];
 }

@@ -142,8 +142,8 @@ describe('a production weld', () => {
     });
     expect((await orderNow(order.id)).done).toBe(1);
     // Its part is counted by now; and whoever did not see the release hears of it first.
-    await decide(run, { decision: 'slip', reason: 'never welded', by: leadPin }).expect(412);
-    await decide(run, { decision: 'slip', reason: 'never welded', by: leadPin, seen: 'released' }).expect(422);
+    await decide(run, { decision: 'slip', reason: 'not welded after all', by: leadPin }).expect(412);
+    await decide(run, { decision: 'slip', reason: 'not welded after all', by: leadPin, seen: 'released' }).expect(422);
     expect((await get<{ items: Run[] }>(`/runs?order=${order.id}&state=released`)).items.map(({ id }) => id)).toContain(
       run.id,
     );

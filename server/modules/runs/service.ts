@@ -195,7 +195,12 @@ export async function requireRun(db: Executor, id: string): Promise<Run> {
 function named<T extends { readonly id: string }>(list: readonly T[], id: string | undefined, path: string) {
   const found = list.find((one) => one.id === id);
   if (id !== undefined && !found)
-    throw refused(path, 'unknown-code', phrase('server.stock.there-is-no', { what: 'stock', id }), id);
+    throw refused(
+      path,
+      'unknown-code',
+      phrase('server.stock.there-is-no', { what: path === 'spoolId' ? 'spool' : 'other', id }),
+      id,
+    );
   return found;
 }
 

@@ -86,7 +86,7 @@ export function saveCylinder(
   return db.transaction(async (tx) => {
     await refuseCylinder(tx, save);
     const stored = await lockCylinder(tx, id);
-    if (!stored) throw missing('cylinder', id);
+    if (!stored) throw missing('other', id);
     if (stored.version !== version) throw stale(await requireCylinder(tx, id), save);
     const amount = cylinderContent(save) - stored.content;
     if (amount !== 0) await move(tx, key, by, 'read anew', { cylinderId: id, amount }, save);
@@ -259,7 +259,7 @@ function connectedFirst<T extends { readonly machineId: string | null }>(
 
 async function requireCylinder(db: Executor, id: string): Promise<Cylinder> {
   const found = (await readStock(db)).cylinders.find((one) => one.id === id);
-  if (!found) throw missing('cylinder', id);
+  if (!found) throw missing('other', id);
   return found;
 }
 
@@ -269,7 +269,7 @@ async function requireSpool(db: Executor, id: string): Promise<Spool> {
   return found;
 }
 
-function missing(what: string, id: string): HttpProblem {
+function missing(what: 'spool' | 'other', id: string): HttpProblem {
   return new HttpProblem('not-found', phrase('server.stock.there-is-no', { what, id }));
 }
 

@@ -32,7 +32,7 @@ describe('a view that cannot be shown', () => {
     expect(await screen.findByRole('heading', { name: 'title of not-found' })).toBeTruthy();
     expect(screen.getByText(/What happened\. Drafts on this device are kept\./)).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Try again' })).toBeNull();
-    expect(screen.getByRole('link', { name: 'To Today' })).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Go to Today' })).toBeTruthy();
   });
 
   it('is tried again where that can help', async () => {
@@ -58,7 +58,7 @@ describe('a view that cannot be shown', () => {
     const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined);
     const bug = new Error('x is not a function');
     open(failing(bug));
-    expect(await screen.findByRole('heading', { name: 'This view broke' })).toBeTruthy();
+    expect(await screen.findByRole('heading', { name: 'This page failed' })).toBeTruthy();
     expect(quiet).toHaveBeenCalledWith(bug);
     quiet.mockRestore();
   });

@@ -39,7 +39,7 @@ describe('notices over the page', () => {
     const undo = jest.fn(() => Promise.resolve());
     act(() => announce({ level: 'note', text: 'Corner is off the list.', undo }));
     const before = loads.mock.calls.length;
-    fireEvent.click(await screen.findByRole('button', { name: 'Undo it' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
     await waitFor(() => expect(screen.queryByText(/off the list/)).toBeNull());
     expect(undo).toHaveBeenCalledTimes(1);
     expect(loads.mock.calls.length).toBeGreaterThan(before);
@@ -50,9 +50,9 @@ describe('notices over the page', () => {
     act(() =>
       announce({ level: 'note', text: 'Moved.', undo: () => Promise.reject(new Error('The server is away.')) }),
     );
-    fireEvent.click(await screen.findByRole('button', { name: 'Undo it' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Undo' }));
     expect(await screen.findByText(/Not undone: The server is away\./)).toBeTruthy();
-    fireEvent.click(screen.getByRole('button', { name: 'Put away' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Dismiss' }));
     expect(screen.queryByText(/Moved/)).toBeNull();
   });
 });
@@ -69,6 +69,6 @@ describe('what is not well while it lasts', () => {
   it('is said of a server of another version', async () => {
     open();
     act(() => serverVersion.setState({ differs: true }));
-    expect((await screen.findByRole('alert')).textContent).toContain('load the page anew before you save');
+    expect((await screen.findByRole('alert')).textContent).toContain('reload before you save');
   });
 });

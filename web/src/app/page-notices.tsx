@@ -51,7 +51,7 @@ function One({ notice }: { readonly notice: PageNotice }) {
   return (
     <Box boxShadow="0 2px 10px rgba(0,0,0,0.25)">
       <Notice level={notice.level} urgent word={notice.level === 'note' ? t('view.app.done') : t('view.app.trouble')}>
-        {notice.text} {problem !== null && t('view.app.not-undone', { problem })}
+        {notice.text} {problem !== null && <>{t('view.app.not-undone', { problem })} </>}
         {notice.undo && (
           <Action kind="quiet" minHeight="32px" disabled={busy} onClick={() => void undo()}>
             {t('view.app.undo-it')}

@@ -32,9 +32,9 @@ const stops: readonly Stop[] = [
     drawing: <path d="M2 12h20M12 9a4 4 0 1 1 .01 0ZM12 23a4 4 0 1 1 .01 0Z" />,
   },
   // Wire, arc and pool.
-  { to: '/bench', name: t('view.app.arc-bench'), drawing: <path d="M12 2v8M12 10l-6 9M12 10l6 9M2 20h20" /> },
+  { to: '/simulator', name: t('view.app.arc-bench'), drawing: <path d="M12 2v8M12 10l-6 9M12 10l6 9M2 20h20" /> },
   // A weld over time: hot start, main, crater.
-  { to: '/score', name: t('view.app.score'), drawing: <path d="M2 20h20M3 20V6h5l3 4h6l3 6v4" /> },
+  { to: '/sequence', name: t('view.app.score'), drawing: <path d="M2 20h20M3 20V6h5l3 4h6l3 6v4" /> },
   // A bead on a coupon, and a tick.
   { to: '/trials', name: t('view.app.trials'), drawing: <path d="M2 20h20M4 20c0-4 8-4 8 0M12 9l4 4 6-9" /> },
   // Bars of work on three machines, one after the other.

@@ -26,7 +26,7 @@ export const router = createBrowserRouter([
   },
   {
     // Full screen, without the rail: read at two metres, and opened from a printed card.
-    path: '/bench-mode/:id',
+    path: '/at-machine/:id',
     ErrorBoundary: ErrorPage,
     HydrateFallback: Loading,
     lazy: async () => {
@@ -185,28 +185,28 @@ export const router = createBrowserRouter([
             },
           },
           {
-            path: 'bench',
+            path: 'simulator',
             lazy: async () => {
               const { loadAnyBench } = await import('../features/bench/index.ts');
               return { loader: loadAnyBench };
             },
           },
           {
-            path: 'bench/:id',
+            path: 'simulator/:id',
             lazy: async () => {
               const { Bench, loadBench } = await import('../features/bench/index.ts');
               return { Component: Bench, loader: loadBench };
             },
           },
           {
-            path: 'score',
+            path: 'sequence',
             lazy: async () => {
               const { loadAnyScore } = await import('../features/score/index.ts');
               return { loader: loadAnyScore };
             },
           },
           {
-            path: 'score/:id/:part?',
+            path: 'sequence/:id/:part?',
             lazy: async () => {
               const { ScoreView, loadScore } = await import('../features/score/index.ts');
               return { Component: ScoreView, loader: loadScore };
@@ -247,12 +247,24 @@ export const router = createBrowserRouter([
               return { Component: Shop, loader: loadShop };
             },
           },
+          // Addresses of earlier versions, as they stand on printed cards and in bookmarks.
+          { path: 'bench/:id?', loader: moved('/bench', '/simulator') },
+          { path: 'score/:id?/:part?', loader: moved('/score', '/sequence') },
+          { path: 'bench-mode/:id', loader: moved('/bench-mode', '/at-machine') },
           { path: '*', loader: notThere },
         ],
       },
     ],
   },
 ]);
+
+/** Goes on to where an address leads today, with what was asked of it. */
+function moved(from: string, to: string) {
+  return ({ request }: { request: Request }) => {
+    const { pathname, search } = new URL(request.url);
+    return redirect(`${to}${pathname.slice(from.length)}${search}`);
+  };
+}
 
 function notThere(): never {
   throw new ProblemError('not-found', {

@@ -1,4 +1,5 @@
 /** What words mean here, once: plain meanings, and what a word hides on other panels and what to ask instead. */
+import { terms } from '@fox-tempo/words';
 import { t } from './words.ts';
 
 export interface Meaning {
@@ -8,14 +9,15 @@ export interface Meaning {
   readonly hides?: string;
   /** What to ask, so that nobody talks past another. */
   readonly ask?: string;
+  /** The standard that names it. */
+  readonly standard?: string;
 }
 
-export const glossary: readonly Meaning[] = [
+const traps: readonly Meaning[] = [
   {
     word: t('view.lib.arc-length'),
     means: t('view.lib.from-the-underside-of-the'),
   },
-  { word: t('view.lib.background'), means: t('view.lib.the-low-current-between-two') },
   {
     word: t('view.lib.band'),
     means: t('view.lib.what-a-figure-lies-between'),
@@ -27,7 +29,7 @@ export const glossary: readonly Meaning[] = [
     ask: t('view.lib.what-is-left-on-the'),
   },
   {
-    word: 'chart line',
+    word: t('view.term.chart-line'),
     means: t('view.lib.the-number-on-a-machine'),
   },
   { word: t('view.lib.crackle'), means: t('view.lib.the-arc-touches-now-and') },
@@ -39,7 +41,6 @@ export const glossary: readonly Meaning[] = [
     hides: t('view.lib.share-of-time-at-high'),
     ask: t('view.lib.which-of-the-three'),
   },
-  { word: t('view.lib.fast-pulse'), means: t('view.lib.tens-to-hundreds-a-second') },
   { word: t('view.lib.flutter'), means: t('view.lib.the-arc-wanders-and-hums') },
   {
     word: t('view.lib.frequency'),
@@ -83,12 +84,7 @@ export const glossary: readonly Meaning[] = [
   },
   { word: t('view.lib.slot'), means: t('view.lib.one-memory-of-a-machine') },
   {
-    word: 'slow beat',
-    means: t('view.lib.a-few-swings-a-second'),
-  },
-  { word: t('view.bench.soft-to-stiff-2'), means: t('view.lib.how-fast-the-source-answers') },
-  {
-    word: 'start level',
+    word: t('view.term.start-level'),
     means: t('view.lib.level-until-the-seam-is'),
     hides: t('view.lib.percent-of-main-or-amperes'),
     ask: t('view.lib.percent-or-absolute'),
@@ -105,9 +101,18 @@ export const glossary: readonly Meaning[] = [
     hides: t('view.lib.one-sheet-or-the-sum'),
     ask: t('view.lib.which-sheet-in-mm'),
   },
-  { word: t('view.bench.trim'), means: t('view.lib.arc-length-against-the-machines') },
   { word: t('view.lib.window'), means: t('view.lib.how-far-a-dial-may') },
 ];
+
+/** The terms of the trade, and beside them the words that hide something elsewhere. */
+export const glossary: readonly Meaning[] = [
+  ...traps,
+  ...terms.map(({ id, standard }) => ({
+    word: t(`view.term.${id}`),
+    means: t(`view.term.${id}-means`),
+    ...(standard === '' ? {} : { standard }),
+  })),
+].sort((a, b) => a.word.localeCompare(b.word));
 
 /** Entries whose word or meaning holds everything that was typed. */
 export function lookUp(typed: string): readonly Meaning[] {

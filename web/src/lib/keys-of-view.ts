@@ -31,7 +31,7 @@ const fieldKeys: KeyUse = { keys: t('view.lib.in-a-figure'), does: t('view.lib.o
 const views: readonly ViewKeys[] = [
   {
     view: t('view.app.arc-bench'),
-    at: /^\/bench\//,
+    at: /^\/simulator\//,
     keys: [
       ...sheetKeys,
       fieldKeys,
@@ -43,7 +43,7 @@ const views: readonly ViewKeys[] = [
   },
   {
     view: t('view.app.score'),
-    at: /^\/score\//,
+    at: /^\/sequence\//,
     keys: [
       ...sheetKeys,
       fieldKeys,

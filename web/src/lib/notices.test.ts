@@ -19,8 +19,8 @@ describe('notices', () => {
     const rejection = Object.assign(new Event('unhandledrejection'), { reason: new Error('lost') });
     globalThis.dispatchEvent(rejection);
     expect(texts()).toEqual([
-      'Something broke: x is not a function. What was typed is kept on this device.',
-      'Something broke: lost. What was typed is kept on this device.',
+      'An error occurred: x is not a function. What was typed is kept on this device.',
+      'An error occurred: lost. What was typed is kept on this device.',
     ]);
     stop();
     globalThis.dispatchEvent(Object.assign(new Event('unhandledrejection'), { reason: new Error('later') }));

@@ -34,7 +34,7 @@ describe('number fields of the sheet', () => {
   it('name the field, the limit and the value in a refusal', () => {
     const outcome = readNumber('travel', '5 m', sheet, 'metric');
     expect(inEnglish(outcome.ok ? '' : outcome.issues[0]?.message)).toContain(
-      'Your pace: the unit "m" is not known here',
+      'Your travel speed: the unit "m" is not known here',
     );
     const far = readNumber('length', '90 m', sheet, 'metric');
     expect(far.ok ? undefined : far.issues[0]).toMatchObject({ code: 'out-of-range', limit: [5, 20000], got: 90000 });

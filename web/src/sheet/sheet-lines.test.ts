@@ -39,7 +39,7 @@ describe('two versions of a sheet', () => {
       ['Gap', 'mine', false],
       ['Leg', 'theirs', false],
       ['Length', 'mine', true],
-      ['Wire feed', 'theirs', false],
+      ['Wire feed speed', 'theirs', false],
     ]);
   });
 

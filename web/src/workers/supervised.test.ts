@@ -73,7 +73,7 @@ describe('a question to a supervised worker', () => {
       worker.say({ kind: 'failed', id: message.id, message: 'x is not a function' }),
     );
     const outcome = await thrown.client.ask(ask);
-    expect(inEnglish(outcome.ok ? '' : outcome.issues[0]?.message)).toBe('The arc broke off: x is not a function.');
+    expect(inEnglish(outcome.ok ? '' : outcome.issues[0]?.message)).toBe('The arc failed: x is not a function.');
     expect(thrown.workers[0]!.ended).toBe(false);
     const deaf = open<ArcWork>(undefined, () => {
       throw new DOMException('could not be cloned', 'DataCloneError');

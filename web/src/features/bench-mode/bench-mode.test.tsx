@@ -18,7 +18,7 @@ const logged = (change: Partial<Run> = {}): Partial<Run> => ({
 });
 
 async function open({
-  at = '/bench-mode/axle?machine=rowan',
+  at = '/at-machine/axle?machine=rowan',
   one = seam(),
   run = logged(),
   machine = setFor(rowan, program()),
@@ -42,7 +42,7 @@ async function open({
   });
   showRoutes(
     [
-      { path: '/bench-mode/:id', Component: BenchMode, loader: loadBenchMode, HydrateFallback: () => null },
+      { path: '/at-machine/:id', Component: BenchMode, loader: loadBenchMode, HydrateFallback: () => null },
       { path: '/seams/:id', element: <h1>the sheet</h1> },
     ],
     at,
@@ -82,9 +82,9 @@ describe('bench mode', () => {
 
   it('shows the revision in force, not the newest, and says when a printed card is another', async () => {
     const issued = [{ machineId: 'rowan', revision: 1, reason: 'three passed', by: 'Ilse Brandokor', at: when }];
-    await open({ at: '/bench-mode/axle?machine=rowan&revision=2', one: seam({ revision: revision(2), issued }) });
+    await open({ at: '/at-machine/axle?machine=rowan&revision=2', one: seam({ revision: revision(2), issued }) });
     expect(screen.getByText(/revision 1 in force, issued by Ilse Brandokor: three passed/)).toBeTruthy();
-    expect(screen.getByRole('alert').textContent).toContain('It shows revision 2; revision 1 is what counts now');
+    expect(screen.getByRole('alert').textContent).toContain('It shows revision 2; revision 1 is in force');
   });
 
   it('has steps only inside a written window, and none where nobody wrote one', async () => {
@@ -120,7 +120,7 @@ describe('bench mode', () => {
       // Every line stood as on the card: the record says so.
       body: { dials: Object.fromEntries(dials.map(({ dialId, value }) => [dialId, value])) },
     });
-    fireEvent.click(screen.getByRole('button', { name: 'Never welded: take it back' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Not welded: take it back' }));
     expect(await screen.findByText('Taken back')).toBeTruthy();
     expect(posted(calls)[1]?.body).toEqual({ decision: 'slip', reason: '', seen: 'counts' });
   });
@@ -168,7 +168,7 @@ describe('bench mode', () => {
     const { calls } = await open({ machine: { ...rowan, standing: { ...rowan.standing!, dials: {} } } });
     fireEvent.click(screen.getByRole('button', { name: 'Welded: log it' }));
     fireEvent.click(screen.getByRole('button', { name: 'One was different' }));
-    const group = within(screen.getByRole('group', { name: 'How the dials stood' }));
+    const group = within(screen.getByRole('group', { name: 'How the dials were set' }));
     const feed = dials.find(({ quantity }) => quantity === 'wireFeedMPerMin')!;
     const field = group.getByLabelText(/^Wire feed/);
     fireEvent.change(field, { target: { value: String(feed.value + 1) } });

@@ -1,6 +1,6 @@
 /** Double pulse: mean, high and low together, the ripples to scale, a wished pitch solved backwards, a metronome, and the beat in all three schools. */
 import { amount, bare, inSentence } from '@fox-tempo/core/said';
-import { t, tell, tellIf, fixed, unitShown } from '../../lib/words.ts';
+import { t, tell, tellIf, fixed } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { fillerOf, materialOf } from '@fox-tempo/core/consumables';
@@ -117,10 +117,11 @@ export function BeatPanel({
         />
       </Box>
       <Box fontSize="14px" mt="2">
-        {t('view.bench.mean')} <strong>{tell(bare('wireFeed', beat.meanFeedMPerMin, 1))}</strong>
-        {t('view.bench.slow-high-2')} <strong>{tell(bare('wireFeed', beat.highFeedMPerMin, 1))}</strong>
-        {t('view.bench.slow-low-2')} <strong>{tell(bare('wireFeed', beat.lowFeedMPerMin, 1))}</strong>{' '}
-        {unitShown('wireFeed').label}.
+        {t('view.bench.mean-high-low', {
+          mean: amount('wireFeed', beat.meanFeedMPerMin, 1),
+          high: amount('wireFeed', beat.highFeedMPerMin, 1),
+          low: amount('wireFeed', beat.lowFeedMPerMin, 1),
+        })}
       </Box>
       <BeatLevels program={program} circuitMOhm={circuitMOhm} />
       <Ripples pitchMm={pitch} beat={beat} legMm={plan.legMm ?? 4} />
@@ -233,8 +234,9 @@ function Schools({
             <tr key={school}>
               <Cell head>{schoolWords[school]}</Cell>
               <Cell>
-                {saidWords(said.to)}
-                {said.representable ? '' : t('view.bench.nearest-because', { why: tellIf(said.why) ?? '' })}
+                {said.representable
+                  ? saidWords(said.to)
+                  : t('view.bench.nearest-because', { said: saidWords(said.to), why: tellIf(said.why) ?? '' })}
               </Cell>
               <Cell figure>
                 {effect ? tell(amount('kilowatts', effect.meanPowerW / 1000, 3)) : '–'}

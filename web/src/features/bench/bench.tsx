@@ -71,7 +71,7 @@ function LoadedBench({
       title={t('view.bench.at-the-arc-bench', { spec: sheet.spec.name })}
       line={
         program
-          ? `${tell(wireWords(program.filler, program.diameterMm))}, ${tell(modeName(program.mode))} · ${seam.revision ? t('view.seams.revision', { number: seam.revision.number }) : t('view.bench.not-saved-yet')}${edited ? t('view.bench.edited') : ''}`
+          ? `${tell(wireWords(program.filler, program.diameterMm))}, ${tell(modeName(program.mode))} · ${seam.revision ? t('view.seams.revision', { number: seam.revision.number }) : t('view.bench.not-saved-yet')}${edited ? `, ${t('view.bench.edited')}` : ''}`
           : t('view.bench.no-setting-yet')
       }
     >

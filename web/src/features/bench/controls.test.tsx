@@ -33,16 +33,16 @@ const figure = (label: string) => Number(field(label).value);
 describe('the controls', () => {
   it('move physics by one step of the machine’s own dial, and the dial follows physics', () => {
     show(<Bench />);
-    const was = figure('Wire feed, m/min');
-    const more = screen.getByRole('button', { name: 'Wire feed one step to more wire feed' });
+    const was = figure('Wire feed speed, m/min');
+    const more = screen.getByRole('button', { name: 'Wire feed: one step, wire feed speed higher' });
     fireEvent.click(more);
-    const once = figure('Wire feed, m/min');
+    const once = figure('Wire feed speed, m/min');
     fireEvent.click(more);
     // Rowan's left knob has steps of 0.1 m/min; the first lands on its grid.
     expect(once).toBeGreaterThan(was);
-    expect(figure('Wire feed, m/min') - once).toBeCloseTo(0.1, 6);
-    fireEvent.change(screen.getByLabelText('Wire feed, slider'), { target: { value: '9' } });
-    expect(figure('Wire feed, m/min')).toBe(9);
+    expect(figure('Wire feed speed, m/min') - once).toBeCloseTo(0.1, 6);
+    fireEvent.change(screen.getByLabelText('Wire feed speed, slider'), { target: { value: '9' } });
+    expect(figure('Wire feed speed, m/min')).toBe(9);
     expect(within(more.parentElement as HTMLElement).getByText('9.0')).toBeTruthy();
   });
 
@@ -54,9 +54,9 @@ describe('the controls', () => {
     expect(document.activeElement).toBe(field('Trim (arc length), mm'));
     fireEvent.blur(trim);
     expect(figure('Trim (arc length), mm')).toBe(-1.5);
-    fireEvent.change(field('Wire feed, m/min'), { target: { value: '320 ipm' } });
-    fireEvent.blur(field('Wire feed, m/min'));
-    expect(figure('Wire feed, m/min')).toBeCloseTo(320 * 0.0254, 3);
+    fireEvent.change(field('Wire feed speed, m/min'), { target: { value: '320 ipm' } });
+    fireEvent.blur(field('Wire feed speed, m/min'));
+    expect(figure('Wire feed speed, m/min')).toBeCloseTo(320 * 0.0254, 3);
   });
 
   it('say what cannot be taken, keep the text, and drop it when the value is moved elsewhere', () => {
@@ -74,19 +74,19 @@ describe('the controls', () => {
     const was = figure('Trim (arc length), mm');
     fireEvent.change(screen.getByLabelText('Trim (arc length), slider'), { target: { value: '2' } });
     fireEvent.change(screen.getByLabelText('Soft to stiff, slider'), { target: { value: '4' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Put Trim (arc length) back' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Reset Trim (arc length)' }));
     expect(figure('Trim (arc length), mm')).toBeCloseTo(was, 6);
     expect(figure('Soft to stiff')).toBe(4);
-    expect(screen.queryByRole('button', { name: 'Put Trim (arc length) back' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Reset Trim (arc length)' })).toBeNull();
   });
 
   it('explain the habit that is on', () => {
     show(<Bench />);
     expect(screen.getByText(/keeps its length in millimetres/)).toBeTruthy();
-    fireEvent.change(screen.getByLabelText('When the feed moves'), { target: { value: 'hold-volts' } });
-    expect(screen.getByText(/at fixed volts more wire can look colder/)).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('When the wire feed changes'), { target: { value: 'hold-volts' } });
+    expect(screen.getByText(/at a fixed voltage more wire can look colder/)).toBeTruthy();
     const trim = figure('Trim (arc length), mm');
-    fireEvent.change(screen.getByLabelText('Wire feed, slider'), { target: { value: '9.5' } });
+    fireEvent.change(screen.getByLabelText('Wire feed speed, slider'), { target: { value: '9.5' } });
     expect(figure('Trim (arc length), mm')).toBeLessThan(trim);
   });
 });

@@ -1,5 +1,5 @@
 /** What can be moved, in physics with its unit, and under it the same in the machine's own dial; either moves the other. */
-import { inSentence } from '@fox-tempo/core/said';
+import { absent, inSentence } from '@fox-tempo/core/said';
 import { t } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
@@ -288,7 +288,7 @@ function OneControl({
           {quantity === 'ctwdMm'
             ? t('view.bench.your-hand')
             : t('view.bench.no-dial-for-it', {
-                machineName: machineName === undefined ? '' : t('view.bench.on', { machineName }),
+                machineName: machineName ?? absent,
               })}
         </Box>
       )}

@@ -36,7 +36,7 @@ describe('the figures a welder steers by', () => {
     expect(gauge(/^Heard/).textContent).toContain('hum');
     expect(gauge(/^Mean current/).textContent).toMatch(/\d+A/);
     expect(gauge(/^Arc length/).textContent).toMatch(/\d\.\dmm/);
-    expect(gauge(/^Shorts a second/).textContent).toContain('0');
+    expect(gauge(/^Short circuits per second/).textContent).toContain('0');
     expect(gauge(/^At the back/).textContent).toMatch(/index 0\.\d\d ± 30 %/);
   });
 
@@ -125,6 +125,6 @@ describe('one dial swept', () => {
     expect(await screen.findByText(/The map stopped\./)).toBeTruthy();
     cleanup();
     open(jest.fn<Setting['move']>(), { ...rowan.file, dials: [] });
-    expect(screen.getByText(/Rowan has no dial for it that could be swept/)).toBeTruthy();
+    expect(screen.getByText(/Rowan has no dial for it that can be swept/)).toBeTruthy();
   });
 });

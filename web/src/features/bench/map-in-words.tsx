@@ -162,13 +162,8 @@ function Margins({
           return (
             <Box as="li" key={direction} py="0.5" borderTopWidth="1px" borderColor="line">
               <strong>{directionWords(direction, ranges.x, ranges.y, by)}</strong>
-              {steps === null
-                ? ''
-                : t('view.bench.of', {
-                    count: steps.count,
-                    steps: steps.label,
-                  })}
-              : {waits ? tell(zoneWords[waits].symptom) : t('view.bench.nothing-yet-at-the-end')}
+              {steps !== null && ` (${t('view.bench.of', { count: steps.count, steps: steps.label })})`}:{' '}
+              {waits ? tell(zoneWords[waits].symptom) : t('view.bench.nothing-yet-at-the-end')}
             </Box>
           );
         })}

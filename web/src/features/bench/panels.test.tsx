@@ -32,7 +32,7 @@ describe('hold and compare', () => {
     expect(within(table).getByText('Wire feed')).toBeTruthy();
     expect(within(table).getByText('Arc index')).toBeTruthy();
     expect(within(table).queryByText('Firmness')).toBeNull();
-    fireEvent.click(screen.getByRole('button', { name: 'Let go' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Clear' }));
     expect(onDrop).toHaveBeenCalledTimes(1);
   });
 
@@ -53,8 +53,8 @@ describe('the four numbers of the pulse', () => {
   it('stay solved until one is typed, and hand over what makes sense', () => {
     const fixPulse = jest.fn();
     show(<PulsePanel setting={setting({}, { fixPulse })} program={program()} />);
-    fireEvent.click(screen.getByRole('button', { name: 'Type the waveform' }));
-    const field = screen.getByLabelText<HTMLInputElement>('Pulses a second, Hz');
+    fireEvent.click(screen.getByRole('button', { name: 'Enter the waveform' }));
+    const field = screen.getByLabelText<HTMLInputElement>('Pulses per second, Hz');
     expect(field.placeholder).toBe(`solved: ${program().pulse!.frequencyHz.toFixed(0)}`);
     fireEvent.change(field, { target: { value: '120' } });
     expect(fixPulse).toHaveBeenLastCalledWith('frequencyHz', 120);
@@ -68,9 +68,9 @@ describe('the four numbers of the pulse', () => {
     const { peakCurrentA, peakTimeMs } = program().pulse!;
     const all = { peakCurrentA, peakTimeMs, backgroundCurrentA: 40, frequencyHz: 100 };
     show(<PulsePanel setting={setting(all, { solvePulse })} program={program()} />);
-    expect(screen.getByText('Fixed: peak, time at peak, background, pulses a second.')).toBeTruthy();
-    fireEvent.click(screen.getByRole('button', { name: 'Type the waveform' }));
-    expect(screen.getByText(/are fed: the arc sinks until it fits/)).toBeTruthy();
+    expect(screen.getByText('Fixed: peak, time at peak, background, pulses per second.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Enter the waveform' }));
+    expect(screen.getByText(/are fed: the arc sinks until it balances/)).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Solve all four' }));
     expect(solvePulse).toHaveBeenCalledTimes(1);
   });
@@ -82,10 +82,10 @@ describe('what if', () => {
     const onGas = jest.fn();
     const rest = { program: program(), machine: rowan, thicknessMm: 2.5, before: null, after: null, onToggle, onGas };
     show(<WhatIfPanel {...rest} changes={new Set(['gas-swapped'] as const)} otherGas="C1" failed="The wire stubs." />);
-    fireEvent.click(screen.getByRole('button', { name: /lead gained 8 mΩ/ }));
+    fireEvent.click(screen.getByRole('button', { name: /cable resistance up 8 mΩ/ }));
     expect(onToggle).toHaveBeenCalledWith('lead-gained');
     expect(screen.getByRole('button', { name: /gas is CO₂/ }).getAttribute('aria-pressed')).toBe('true');
-    expect(screen.getByRole('button', { name: /hand 6 mm/ }).getAttribute('aria-pressed')).toBe('false');
+    expect(screen.getByRole('button', { name: /CTWD 6 mm longer/ }).getAttribute('aria-pressed')).toBe('false');
     fireEvent.change(screen.getByLabelText('Swapped for'), { target: { value: 'M20-ArC-8' } });
     expect(onGas).toHaveBeenCalledWith('M20-ArC-8');
     expect(screen.getByText('The wire stubs.')).toBeTruthy();
@@ -126,9 +126,9 @@ describe('the map', () => {
   it('says in words where the crosshair stands and how far the edges are', () => {
     shown(() => undefined);
     const drawn = screen.getByRole('application');
-    expect(drawn.getAttribute('aria-label')).toContain('Crosshair at wire feed 5.5 m/min, trim 1.0 mm: hum.');
+    expect(drawn.getAttribute('aria-label')).toContain('Crosshair at wire feed speed 5.5 m/min, trim 1.0 mm: hum.');
     expect(drawn.getAttribute('aria-label')).toContain('crackle 1.0 mm less trim');
-    expect(screen.getByText('here: one drop a pulse, steady hum')).toBeTruthy();
+    expect(screen.getByText('here: one drop per pulse, steady hum')).toBeTruthy();
   });
 
   it('is tuned by arrow keys, five steps with shift, and never beyond its ends', () => {

@@ -97,20 +97,20 @@ function Sum({ pulse, feedMPerMin }: { readonly pulse: Solved; readonly feedMPer
   const isBalanced = Math.abs(pulse.meltedMPerMin - feedMPerMin) < 0.01 * feedMPerMin;
   return (
     <Box fontSize="14px" my="2" aria-live="polite">
-      {t('view.bench.mean')} <strong>{tell(amount('current', meanA, 0))}</strong>
-      {t('view.bench.rms-a-period-of', { rms: amount('current', rmsA, 0) })}{' '}
-      <strong>{tell(amount('pulseTime', periodMs, 2))}</strong>
-      {t('view.bench.of-it-at-the-peak', {
+      {t('view.bench.rms-a-period-of', {
+        mean: amount('current', meanA, 0),
+        rms: amount('current', rmsA, 0),
+        periodMs: amount('pulseTime', periodMs, 2),
         period: amount('percent', (100 * pulse.peakTimeMs) / periodMs, 0),
         dropsPerPulse: amount('plain', pulse.dropsPerPulse, 2),
-        feed: isBalanced
-          ? t('view.bench.melts-the-that-are-fed', { feed: amount('wireFeed', feedMPerMin, 1) })
-          : t('view.bench.melts-where-are-fed-the', {
-              melted: amount('wireFeed', pulse.meltedMPerMin, 1),
-              feed: amount('plain', feedMPerMin, 1),
-              feed2: pulse.meltedMPerMin > feedMPerMin ? t('view.bench.climbs') : t('view.bench.sinks'),
-            }),
-      })}
+      })}{' '}
+      {isBalanced
+        ? t('view.bench.melts-the-that-are-fed', { feed: amount('wireFeed', feedMPerMin, 1) })
+        : t('view.bench.melts-where-are-fed-the', {
+            melted: amount('wireFeed', pulse.meltedMPerMin, 1),
+            feed: amount('wireFeed', feedMPerMin, 1),
+            arc: pulse.meltedMPerMin > feedMPerMin ? 'climbs' : 'other',
+          })}
       <Box color="quiet" fontSize="13px">
         {t('view.bench.because-2', { because: pulse.because })}
       </Box>

@@ -1,5 +1,5 @@
 /** One dial swept across its travel, with what is heard at each stop; a stop can be taken. */
-import { amount } from '@fox-tempo/core/said';
+import { absent, amount } from '@fox-tempo/core/said';
 import { t, tell } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { WireCorrection } from '@fox-tempo/core/arc';
@@ -152,8 +152,7 @@ function Stop({
             ? ''
             : t('view.bench.sum-7', {
                 arcLength: amount('shortLength', cell.arcLengthMm, 1),
-                shortsPer:
-                  cell.shortsPerS >= 1 ? t('view.bench.s', { shortsPer: amount('plain', cell.shortsPerS, 0) }) : '',
+                shortsPer: cell.shortsPerS >= 1 ? amount('plain', cell.shortsPerS, 0) : absent,
               })}
         </Box>
       </chakra.button>

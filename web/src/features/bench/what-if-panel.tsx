@@ -1,6 +1,6 @@
 /** What if, without touching a dial: stackable changes, what one would see and hear, and which dial would hide it. */
 import { coldPlateC } from '@fox-tempo/core/plan';
-import { amount } from '@fox-tempo/core/said';
+import { amount, type SaidValue } from '@fox-tempo/core/said';
 import { t, tell } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
@@ -139,22 +139,25 @@ function Found({
   const now = after.simulation.metrics;
   const mask = maskingOf(program, before, now);
   const through = showThroughOf(program, now, thicknessMm, changes.has('plate-hot') ? whatIfSizes.plateC : coldPlateC);
-  const change = (label: string, was: number, is: number, digits: number, unit: string) =>
-    t('view.bench.instead-of', {
-      label,
-      digits: amount('plain', is, digits),
-      unit,
-      digits2: amount('plain', was, digits),
-    });
+  const change = (label: string, was: SaidValue, now: SaidValue) => t('view.bench.instead-of', { label, now, was });
+  const shorts = (count: number) => ({ code: 'view.bench.a-second', values: { count: amount('plain', count, 0) } });
   return (
     <Box mt="2" fontSize="14px" aria-live="polite">
       <Box>
         <strong>{t('view.bench.seen')}</strong>{' '}
         {t('view.bench.at-the-back-index', {
           shortsPer: [
-            change('current', before.meanCurrentA, now.meanCurrentA, 0, ' A'),
-            change('arc', before.meanArcLengthMm, now.meanArcLengthMm, 1, t('view.bench.mm')),
-            change('shorts', before.shortsPerS, now.shortsPerS, 0, t('view.bench.a-second')),
+            change(
+              t('view.bench.mean-current'),
+              amount('current', before.meanCurrentA, 0),
+              amount('current', now.meanCurrentA, 0),
+            ),
+            change(
+              t('view.bench.arc-length'),
+              amount('shortLength', before.meanArcLengthMm, 1),
+              amount('shortLength', now.meanArcLengthMm, 1),
+            ),
+            change(t('view.bench.shorts'), shorts(before.shortsPerS), shorts(now.shortsPerS)),
           ].join('; '),
           verdict: capital(through.verdict),
           index: amount('plain', through.index, 2),
@@ -182,14 +185,13 @@ function maskWords(program: Program, machine: MachineResource | undefined, mask:
   const one = machine && stepDial(machine.file, program, mask.quantity, 1);
   const now = mask.quantity === 'trimMm' ? program.trimMm : program.wireFeedMPerMin;
   const perStep = one ? Math.abs(one.figure - now) : 0;
-  const steps =
-    dial && perStep > 0.004
-      ? t('view.bench.about-steps-of', {
-          perStep: Math.max(1, Math.round(Math.abs(mask.by) / perStep)),
-          dial: dial.label,
-        })
-      : '';
-  return t('view.bench.it-hides-the-cause-and', { by, steps });
+  return dial && perStep > 0.004
+    ? t('view.bench.it-hides-in-steps', {
+        by,
+        perStep: Math.max(1, Math.round(Math.abs(mask.by) / perStep)),
+        dial: dial.label,
+      })
+    : t('view.bench.it-hides-the-cause-and', { by });
 }
 
 function capital(text: string): string {

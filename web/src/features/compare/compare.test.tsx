@@ -24,7 +24,7 @@ afterEach(cleanup);
 describe('two machines side by side', () => {
   it('says one quantity in both tongues, with which of them has no dial for it', async () => {
     await open();
-    const feed = lines().getByRole('row', { name: /^wire feed/ });
+    const feed = lines().getByRole('row', { name: /^wire feed speed/ });
     expect(feed.textContent).toMatch(/Wire feed.*5\.6.*Speed.*5\.6/);
     expect(lines().getAllByText(/only one of them has it/).length).toBeGreaterThan(0);
     expect(lines().getAllByText(/same physics, other numbers/).length).toBeGreaterThan(0);
@@ -32,8 +32,8 @@ describe('two machines side by side', () => {
 
   it('lists what each of them cannot be told', async () => {
     await open();
-    const alders = screen.getByRole('heading', { name: 'Cannot be said on Alder' }).closest('section');
-    expect(alders?.textContent).toContain('fast peak');
+    const alders = screen.getByRole('heading', { name: 'Cannot be set on Alder' }).closest('section');
+    expect(alders?.textContent).toContain('peak current');
   });
 
   it('gives no figures to a machine without a line for the wire, and says so', async () => {
@@ -42,10 +42,10 @@ describe('two machines side by side', () => {
       file: { ...alder.file, chartLines: alder.file.chartLines.filter(({ filler }) => filler !== 'steel-solid') },
     };
     await open('/machines/compare', [rowan, withoutLine]);
-    const alders = screen.getByRole('heading', { name: 'Cannot be said on Alder' }).closest('section');
+    const alders = screen.getByRole('heading', { name: 'Cannot be set on Alder' }).closest('section');
     expect(alders?.textContent).toMatch(/Alder/);
     expect(alders?.textContent).not.toContain('Everything of this program');
-    const feed = lines().getByRole('row', { name: /^wire feed/ });
+    const feed = lines().getByRole('row', { name: /^wire feed speed/ });
     expect(feed.textContent).not.toContain('Speed');
   });
 

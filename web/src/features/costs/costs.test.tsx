@@ -84,15 +84,15 @@ describe('costs', () => {
       run({ body: { seconds: 36 } }),
       run({ id: '00000000-0000-4000-8000-000000000002', state: 'slip', body: { seconds: 900 } }),
     ]);
-    const logged = await screen.findByRole('heading', { name: 'What 2 logged welds really took' });
+    const logged = await screen.findByRole('heading', { name: 'Actual for 2 logged welds' });
     expect(logged).toBeTruthy();
     // 36 s where 24 s were planned: half as much again, in arc, wire and gas.
-    expect(rowOf('What 2 logged welds really took', /^2 × Axle plate/).textContent?.match(/\+50 %/g)).toHaveLength(5);
+    expect(rowOf('Actual for 2 logged welds', /^2 × Axle plate/).textContent?.match(/\+50 %/g)).toHaveLength(5);
   });
 
-  it('puts each other way beside how it is, once, in tenths of a millimetre', async () => {
+  it('puts each other way beside how it is, once, in tenths of per millimetre', async () => {
     await open();
-    const ways = within(screen.getByRole('group', { name: 'Another way' }))
+    const ways = within(screen.getByRole('group', { name: 'Alternatives' }))
       .getAllByRole('rowheader')
       .map((head) => head.textContent ?? '');
     expect(ways.filter((name) => name.includes('as it is'))).toHaveLength(1);
@@ -115,7 +115,7 @@ describe('costs', () => {
 
   it('says so where there is no order, and where no seam has a setting', async () => {
     await open({}, [], []);
-    expect(screen.getByText('No order is in hand.')).toBeTruthy();
+    expect(screen.getByText('No order is open.')).toBeTruthy();
     cleanup();
     await open({}, [], [order({ partId: 'rail', partName: 'Rail' })]);
     expect(screen.getByText('No seam of this order has a setting yet.')).toBeTruthy();

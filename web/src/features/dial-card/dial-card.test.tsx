@@ -30,7 +30,7 @@ describe('the dial card', () => {
     expect(within(line('Line')).getByText('set, was 12')).toBeTruthy();
     // Nobody has seen how it stands, so it has to be set; there is nothing it was.
     expect(within(line('Firmness')).getByText('set')).toBeTruthy();
-    expect(screen.getByText(/lines? change/)).toBeTruthy();
+    expect(screen.getByText(/lines? to change/)).toBeTruthy();
   });
 
   it('makes up for leads as they were measured last, and folds lines that stand as they are', () => {
@@ -39,18 +39,18 @@ describe('the dial card', () => {
     show(<DialCard machines={[{ ...stands, file: { ...rowan.file, circuitMOhm: 23 } }]} program={elsewhere} />);
     // 8 mΩ over what it takes for granted, at some 130 A over 0.636 V/mm: about 1.6 mm, 13 steps and more.
     expect(Number(line('Arc index').querySelector('dd')?.textContent)).toBeGreaterThan(55);
-    expect(screen.getByText(/lines? stands? as needed:/).closest('details')?.open).toBe(false);
+    expect(screen.getByText(/lines? (is|are) already set:/).closest('details')?.open).toBe(false);
   });
 
   it('says that every line has to be set where nobody entered how the machine stands', () => {
     show(<DialCard machines={[{ ...rowan, standing: null }]} program={program()} />);
-    expect(screen.getByText(/nobody entered how it stands/)).toBeTruthy();
-    expect(screen.queryByText('stands as needed')).toBeNull();
+    expect(screen.getByText(/current dial positions not recorded/)).toBeTruthy();
+    expect(screen.queryByText('already set')).toBeNull();
   });
 
   it('says from what the dials are known, and gives none for a wire it does not take', () => {
     show(<DialCard machines={[setFor(rowan, program())]} program={program()} />);
-    expect(screen.getByText(/^Last known from: set-up written down, Teo Varnholt/)).toBeTruthy();
+    expect(screen.getByText(/^Last known from: set-up recorded, Teo Varnholt/)).toBeTruthy();
     expect(screen.getByText(/^Arc length at these steps: [\d.]+ mm/)).toBeTruthy();
     cleanup();
     const onlyThick = { ...rowan.file, limits: { ...rowan.file.limits, wireSizesMm: [1.6] } };
@@ -69,12 +69,12 @@ describe('the dial card', () => {
     expect(screen.getByText('Change over first.').parentElement?.textContent).toContain(
       'this seam needs aluminium AlMg5, 1.2 mm, in argon',
     );
-    expect(screen.getByText(/21 is easily taken for/)).toBeTruthy();
+    expect(screen.getByText(/21 is easily confused with/)).toBeTruthy();
   });
 
   it('says so when a machine is only outlined, when there is nothing to set, and when there is no machine', () => {
     const { unmount } = show(<DialCard machines={[hazel]} program={program()} />);
-    expect(screen.getByText(/dials have not been described/)).toBeTruthy();
+    expect(screen.getByText(/dials are not described/)).toBeTruthy();
     unmount();
     const second = show(<DialCard machines={[rowan]} program={null} />);
     expect(screen.getByText('nothing to set yet')).toBeTruthy();

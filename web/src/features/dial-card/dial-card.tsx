@@ -2,7 +2,7 @@
 import { standingWords } from '../../lib/known-words.ts';
 import { dialsToSet, standsAt } from '@fox-tempo/core/setup';
 import { calibrationOf } from '@fox-tempo/core/arc';
-import { amount, inSentence } from '@fox-tempo/core/said';
+import { allOf, amount, inSentence, whether } from '@fox-tempo/core/said';
 import { t, tell, tellIf, formatWithUnit } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
@@ -98,7 +98,10 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
             value={machine.id}
             choices={machines.map(({ id, file }) => ({
               value: id,
-              label: `${file.name}, ${file.place}${file.dials.length === 0 ? t('view.dial-card.outlined') : ''}`,
+              label:
+                file.dials.length === 0
+                  ? t('view.dial-card.outlined', { name: `${file.name}, ${file.place}` })
+                  : `${file.name}, ${file.place}`,
             }))}
             onChange={(id) => chooseMachine(id, print?.seamId)}
           />
@@ -129,7 +132,7 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
           fontWeight={600}
           fontSize="14px"
         >
-          <Link to={`/bench-mode/${print.seamId}?machine=${machine.id}`}>
+          <Link to={`/at-machine/${print.seamId}?machine=${machine.id}`}>
             {t('view.dial-card.to-the-machine-with-it')}
           </Link>
         </Box>
@@ -208,9 +211,9 @@ function Lines({
       {translation.displays.length > 0 && (
         <Box textStyle="label" color="quiet" mt="1">
           {t('view.dial-card.it-should-then-show', {
-            where: translation.displays
-              .map(({ display, unit, label, where }) => `${display} ${unit} (${label}, ${where})`)
-              .join(' and '),
+            where: allOf(
+              translation.displays.map(({ display, unit, label, where }) => `${display} ${unit} (${label}, ${where})`),
+            ),
           })}
         </Box>
       )}
@@ -234,10 +237,8 @@ function ShouldShowPart({ program, machine }: { readonly program: Program; reado
         running2: amount('voltage', show.runningV, 1),
         tip: amount('voltage', show.tipV, 1),
         circuit: amount('resistance', machine.file.circuitMOhm),
-        program: calibrationOf(machine.file.corrections, program)
-          ? t('view.dial-card.as-calibrated-with-this-wire')
-          : '',
       })}
+      {calibrationOf(machine.file.corrections, program) && <> {t('view.dial-card.as-calibrated-with-this-wire')}</>}
     </Box>
   );
 }
@@ -317,11 +318,9 @@ function Loaded({ machine, program }: { machine: MachineResource; program: Progr
               filler: tell(inSentence(fillerOf(feeder.filler).name)),
               diameter: wireSizeLabel(feeder.diameterMm),
               gas: gasName(feeder.gas),
-              diameter2: wrongWire
-                ? `${tell(inSentence(fillerOf(program.filler).name))}, ${tell(wireSizeLabel(program.diameterMm))}`
-                : '',
-              wrongGas: wrongWire && wrongGas ? t('view.dial-card.in') : '',
-              gas2: wrongGas ? gasName(program.gas) : '',
+              wrong: wrongWire ? (wrongGas ? 'other' : 'wire') : 'gas',
+              wire: `${tell(inSentence(fillerOf(program.filler).name))}, ${tell(wireSizeLabel(program.diameterMm))}`,
+              neededGas: gasName(program.gas),
             })}
           </>
         )}
@@ -387,11 +386,10 @@ function missText({ error, quantity }: DialSetting): string | undefined {
   if (error === undefined) return undefined;
   const { noticed, unit, digits } = quantityFacts(quantity as DialQuantity);
   if (Math.abs(error) < noticed) return undefined;
-  const of = quantity === 'trimMm' ? t('view.dial-card.of-arc') : '';
   return t('view.dial-card.misses-by', {
     error: error > 0 ? '+' : '−',
     digits: amount('plain', Math.abs(error), digits),
     unit,
-    value: of,
+    value: whether(quantity === 'trimMm'),
   }).trim();
 }

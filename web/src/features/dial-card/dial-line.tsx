@@ -1,4 +1,5 @@
 /** One line of the card: the machine's word, where a hand finds it, and the figure to set. */
+import { absent } from '@fox-tempo/core/said';
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 
@@ -34,7 +35,7 @@ export function DialLine({ label, where, display, unit, changed = false, was, no
           {label}
           {changed && (
             <Box as="span" color="accent" fontWeight={600} fontSize="12px" ml="1.5">
-              {t('view.dial-card.set', { was: was === undefined ? '' : t('view.dial-card.was', { was }) })}
+              {t('view.dial-card.set', { was: was ?? absent })}
             </Box>
           )}
         </Box>

@@ -22,8 +22,8 @@ const views: readonly (readonly [name: string, to: string, also: string])[] = [
   [t('view.app.seams'), '/seams', t('view.finding.list-parts-joints')],
   [t('view.app.machines'), '/machines', t('view.finding.dials-slots-memory')],
   [t('view.finding.compare-two-machines'), '/machines/compare', t('view.finding.side-by-side')],
-  [t('view.app.arc-bench'), '/bench', t('view.finding.tune-map-arc-sound')],
-  [t('view.app.score'), '/score', t('view.finding.trigger-sequence-crater-start-stop')],
+  [t('view.app.arc-bench'), '/simulator', t('view.finding.tune-map-arc-sound')],
+  [t('view.app.score'), '/sequence', t('view.finding.trigger-sequence-crater-start-stop')],
   [t('view.app.trials'), '/trials', t('view.finding.verdict-diagnosis-log')],
   [t('view.run-plan.run-plan'), '/run-plan', t('view.finding.schedule-orders-changeover')],
   [t('view.shift.start-of-the-shift'), '/shift', t('view.finding.slots-drift-reference')],
@@ -43,8 +43,8 @@ const views: readonly (readonly [name: string, to: string, also: string])[] = [
 
 const viewsOfSeam: readonly (readonly [name: string, to: (id: string) => string, also: string])[] = [
   ['', (id) => `/seams/${id}`, t('view.finding.sheet-seam-setting')],
-  [t('view.finding.arc-bench'), (id) => `/bench/${id}`, t('view.finding.tune-map')],
-  [t('view.app.score'), (id) => `/score/${id}`, t('view.finding.trigger-sequence')],
+  [t('view.finding.arc-bench'), (id) => `/simulator/${id}`, t('view.finding.tune-map')],
+  [t('view.app.score'), (id) => `/sequence/${id}`, t('view.finding.trigger-sequence')],
   [t('view.seam-frame.set-up'), (id) => `/seams/${id}/setup`, t('view.finding.walk-changeover')],
   [t('view.finding.wire-and-gas'), (id) => `/seams/${id}/wire`, t('view.finding.filler-choice')],
   [t('view.seam-frame.trial'), (id) => `/seams/${id}/trial`, t('view.finding.verdict-diagnosis-log')],

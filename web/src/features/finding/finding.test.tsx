@@ -15,8 +15,8 @@ const names = (typed: string) => found(items, typed).map(({ name }) => name);
 
 describe('what is found', () => {
   it('holds every word in any order, in name, part, wire or joint', () => {
-    expect(names('bench axle')).toEqual(['Axle plate: arc bench']);
-    expect(names('sink flange score')[0]).toBe('Sink flange: Score');
+    expect(names('simulator axle')).toEqual(['Axle plate: arc simulator']);
+    expect(names('sink flange sequence')[0]).toBe('Sink flange: Sequence');
     expect(names('tee rowan')).toEqual([]);
     expect(names('1.0 sink')).toContain('Sink flange');
     expect(names('inch')).toEqual(['Change the units']);
@@ -24,16 +24,16 @@ describe('what is found', () => {
 
   it('offers the sheet of a seam before its other views, and views and sheets before anything is typed', () => {
     expect(names('axle')[0]).toBe('Axle plate');
-    expect(names('')).toContain('Arc bench');
+    expect(names('')).toContain('Arc simulator');
     expect(names('')).toContain('Axle plate');
-    expect(names('')).not.toContain('Axle plate: Score');
+    expect(names('')).not.toContain('Axle plate: Sequence');
   });
 });
 
 describe('words', () => {
   it('say what they mean, the word itself before others that mention it', () => {
     expect(lookUp('heat')[0]?.word).toBe('heat');
-    expect(lookUp('pulse').map(({ word }) => word)).toContain('fast pulse');
+    expect(lookUp('pulse').map(({ word }) => word)).toContain('pulse');
     expect(lookUp('pulse')[0]?.means).toContain('without touching the pool');
     expect(lookUp('no such word')).toEqual([]);
   });
@@ -46,8 +46,8 @@ describe('words', () => {
 
 describe('keys', () => {
   it('are those of the view one is in', () => {
-    expect(keysAt('/bench/axle').keys.map(({ keys }) => keys)).toContain('← → ↑ ↓ on the map');
-    expect(keysAt('/score/axle/ends').view).toBe('Score');
+    expect(keysAt('/simulator/axle').keys.map(({ keys }) => keys)).toContain('← → ↑ ↓ on the map');
+    expect(keysAt('/sequence/axle/ends').view).toBe('Sequence');
     expect(keysAt('/seams/axle').view).toBe('Seam sheet');
     expect(keysAt('/seams')).toEqual({ view: null, keys: [] });
     expect(everywhere.map(({ keys }) => keys)).toContain('F1');
@@ -64,17 +64,17 @@ describe('what lies over the page', () => {
     });
   });
   afterEach(cleanup);
-  const open = () => showRoutes([{ path: '*', Component: Overlays, HydrateFallback: () => null }], '/bench/axle');
+  const open = () => showRoutes([{ path: '*', Component: Overlays, HydrateFallback: () => null }], '/simulator/axle');
   const press = (key: string, more: object = {}) => act(() => fireEvent.keyDown(window, { key, ...more }));
 
   it('is brought by its key and goes where Enter says', async () => {
     const router = open();
     await press('k', { ctrlKey: true });
     const field = await screen.findByPlaceholderText(/Seam, part, machine/);
-    fireEvent.change(field, { target: { value: 'sink flange score' } });
-    await screen.findByRole('option', { name: /Sink flange: Score/ });
+    fireEvent.change(field, { target: { value: 'sink flange sequence' } });
+    await screen.findByRole('option', { name: /Sink flange: Sequence/ });
     fireEvent.keyDown(field, { key: 'Enter' });
-    await waitFor(() => expect(router.state.location.pathname).toBe('/score/sink'));
+    await waitFor(() => expect(router.state.location.pathname).toBe('/sequence/sink'));
     expect(overlay.getState().open).toBeNull();
   });
 
@@ -90,13 +90,13 @@ describe('what lies over the page', () => {
   it('shows words by F1 and the keys of the view by a question mark, but not while something is typed', async () => {
     open();
     await press('F1');
-    fireEvent.change(await screen.findByLabelText('Look up a word'), { target: { value: 'stick-out' } });
-    expect(screen.getByText(/contact tip to plate while welding/)).toBeTruthy();
-    fireEvent.keyDown(screen.getByLabelText('Look up a word'), { key: '?' });
+    fireEvent.change(await screen.findByLabelText('Search the glossary'), { target: { value: 'CTWD' } });
+    expect(screen.getByText(/contact tip to work distance while welding/)).toBeTruthy();
+    fireEvent.keyDown(screen.getByLabelText('Search the glossary'), { key: '?' });
     expect(overlay.getState().open).toBe('words');
     await press('F1');
     expect(overlay.getState().open).toBeNull();
     await press('?');
-    expect(await screen.findByText('Keys: Arc bench')).toBeTruthy();
+    expect(await screen.findByText('Keys: Arc simulator')).toBeTruthy();
   });
 });

@@ -27,13 +27,18 @@ export function WordsSheet() {
         </Box>
       )}
       <Box as="dl" mt="2" fontSize="13.5px">
-        {shown.map(({ word, means, hides, ask }) => (
+        {shown.map(({ word, means, hides, ask, standard }) => (
           <Box key={word} borderTopWidth="1px" borderColor="line" py="1.5">
             <Box as="dt" fontWeight={650}>
               {word}
             </Box>
             <Box as="dd">
               {means}.
+              {standard !== undefined && (
+                <Box color="quiet" fontSize="12.5px">
+                  {t('view.term.standard', { standard })}
+                </Box>
+              )}
               {hides !== undefined && (
                 <Box color="ochre" fontSize="12.5px">
                   {t('view.finding.elsewhere-it-may-mean-ask', { hides, ask: ask ?? '' })}

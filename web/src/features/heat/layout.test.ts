@@ -40,10 +40,10 @@ describe('a part laid out', () => {
   it.each([
     [{ interpassC: 21 }, /never reached/],
     [{ seams: [[0, 0, 2, 0]] }, /has no length/],
-    [{ seams: [[0, 0, 900, 0]] }, /lies off the plate/],
+    [{ seams: [[0, 0, 900, 0]] }, /is off the plate/],
     [{ kind: 'box', edges: [{ edge: 'lid-left', fromMm: 0, toMm: null }] }, /without a lid/],
     [{ kind: 'box', edges: [{ edge: 'front-left', fromMm: 0, toMm: 500 }] }, /goes beyond its edge/],
-    [{ kind: 'frame', joints: [9] }, /this frame has not got; it has 6/],
+    [{ kind: 'frame', joints: [9] }, /this frame does not have; it has 6/],
     [{ kind: 'frame', tubeWidthMm: 8 }, /leave no hollow/],
   ] as [Partial<Layout>, RegExp][])('names what cannot be: %j', (change, words) => {
     expect(troubleWith(as(change), { ...spec, thicknessesMm: [4, 4] })).toMatch(words);

@@ -140,7 +140,7 @@ function Carried({
           })
         : t('view.heat.main-holds', { place })}{' '}
       {tap && trigger && !schoolFacts[trigger].second && <>{t('view.heat.needs-a-second-level')} </>}
-      <Link to={`/score/${open.seam.id}`}>{t('view.heat.open-the-score')}</Link>{' '}
+      <Link to={`/sequence/${open.seam.id}`}>{t('view.heat.open-the-score')}</Link>{' '}
       {open.canUndo && (
         <Action kind="quiet" minHeight="32px" onClick={onBack}>
           {t('view.heat.take-it-back')}

@@ -1,5 +1,5 @@
 /** The joint drawn to scale from its numbers: plates, bead, gun with wire and arc at their true lengths, and a ruler. */
-import { amount } from '@fox-tempo/core/said';
+import { absent, amount } from '@fox-tempo/core/said';
 import { t, tell, formatWithUnit } from '../../lib/words.ts';
 import { chakra } from '@chakra-ui/react';
 import { jointRule, positionName } from '@fox-tempo/core/plan';
@@ -47,12 +47,11 @@ export function JointDrawing({ gun, width = 560, height = 230, small = false, ..
     joint2: positionName(numbers.position, numbers.joint),
     first: name(first),
     second: name(second),
-    gap: numbers.gapMm > 0 ? t('view.joint-drawing.gap', { gap: name(numbers.gapMm) }) : '',
-    leg: numbers.legMm === null ? '' : t('view.joint-drawing.leg', { leg: name(numbers.legMm) }),
-    passes: joint.passes ? t('view.joint-drawing.passes', { passes: joint.passes.length }) : '',
-    arcLength: gun
-      ? t('view.joint-drawing.stick-out-with-an-arc', { ctwd: name(gun.ctwdMm), arcLength: name(gun.arcLengthMm) })
-      : '',
+    gap: numbers.gapMm > 0 ? name(numbers.gapMm) : absent,
+    leg: numbers.legMm === null ? absent : name(numbers.legMm),
+    passes: joint.passes?.length ?? 1,
+    ctwd: gun ? name(gun.ctwdMm) : absent,
+    arcLength: gun ? name(gun.arcLengthMm) : absent,
   });
 
   return (

@@ -32,7 +32,7 @@ describe('the library', () => {
   it('says which metal each gas pulses, and warns of carbon on stainless and of active gas on aluminium', async () => {
     await open('/gases');
     const mix = screen.getByRole('row', { name: /^M21-ArC-18/ });
-    expect(mix.textContent).toMatch(/82 %18 %.*carries carbon into the seam.*not on aluminium/);
+    expect(mix.textContent).toMatch(/82 %18 %.*carries carbon into the weld.*not on aluminium/);
     expect(screen.getByRole('row', { name: /^I1/ }).textContent).toContain('wets poorly');
   });
 
@@ -40,7 +40,7 @@ describe('the library', () => {
     await open('/words');
     const row = screen
       .getAllByRole('row')
-      .find((one) => one.textContent?.startsWith('wire feed') || one.textContent?.startsWith('Wire feed'));
+      .find((one) => one.textContent?.startsWith('wire feed speed') || one.textContent?.startsWith('Wire feed speed'));
     expect(row?.textContent).toMatch(/Wire feed.*Speed/);
   });
 

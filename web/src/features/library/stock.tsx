@@ -1,6 +1,6 @@
 /** Cylinders and spools: what is left as arc minutes and parts of a chosen seam, read anew or moved in place. */
 import { useKept } from '../../data/queries.ts';
-import { amount } from '@fox-tempo/core/said';
+import { absent, amount } from '@fox-tempo/core/said';
 import { phrase } from '@fox-tempo/words';
 import { t, tell, named } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
@@ -193,9 +193,10 @@ function Row({
                     spec: seam.spec.name,
                   })}
                 </Box>
+                {' · '}
                 {t('view.library.of-arc', {
                   arcMinutes: minutes(outlook.arcMinutes),
-                  words: outlook.words === 'plenty' ? '' : `: ${named(outlook.words)}`,
+                  words: outlook.words === 'plenty' ? absent : named(outlook.words),
                 })}
                 {open === 'sums' && (
                   <Box textStyle="label" color="quiet">

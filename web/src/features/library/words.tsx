@@ -46,8 +46,12 @@ export function Words({ machines }: { readonly machines: readonly MachineResourc
                             <strong>{dial.label}</strong>
                             {dial.unit === '' ? '' : ` (${dial.unit})`}
                             <Box textStyle="label" color="quiet">
-                              {isNumeric(dial.scale) ? tellIf(senseWords(dial.scale)) : ''}
-                              {dial.senseTested === false ? t('view.library.untried') : ''}
+                              {[
+                                isNumeric(dial.scale) ? tellIf(senseWords(dial.scale)) : '',
+                                dial.senseTested === false ? t('view.library.untried') : '',
+                              ]
+                                .filter(Boolean)
+                                .join('; ')}
                             </Box>
                           </Box>
                         ))

@@ -64,14 +64,12 @@ describe('a machine by hand', () => {
   it('gets a trigger mode drawn as machines usually have it, untried', async () => {
     const { saved } = await open('about');
     fireEvent.change(screen.getByLabelText('The machine calls it'), { target: { value: 'Tap four' } });
-    fireEvent.change(screen.getByLabelText('What the hand does'), { target: { value: 'latch-second' } });
+    fireEvent.change(screen.getByLabelText('What the welder does'), { target: { value: 'latch-second' } });
     press('Add the mode');
     await waitFor(() => expect(saved()?.triggerModes.at(-1)?.label).toBe('Tap four'));
     expect(saved()?.triggerModes.at(-1)).toMatchObject({ school: 'latch-second', senseTested: false });
     press(
-      await screen
-        .findByRole('button', { name: 'Take the mode Tap four off' })
-        .then(() => 'Take the mode Tap four off'),
+      await screen.findByRole('button', { name: 'Remove the mode Tap four' }).then(() => 'Remove the mode Tap four'),
     );
     await waitFor(() => expect(saved()?.triggerModes.some(({ label }) => label === 'Tap four')).toBe(false));
   });
@@ -81,9 +79,9 @@ describe('a machine by hand', () => {
     press('Teach line 12');
     const gases = screen.getByRole('region', { name: 'Other gases under line 12' });
     fireEvent.change(within(gases).getByLabelText('One more gas'), { target: { value: 'M13-ArO-2' } });
-    fireEvent.change(within(gases).getByLabelText(/^Arc at neutral/), { target: { value: '9' } });
+    fireEvent.change(within(gases).getByLabelText(/^Arc length at neutral/), { target: { value: '9' } });
     expect(within(gases).getByText(/got 9/)).toBeTruthy();
-    fireEvent.change(within(gases).getByLabelText(/^Arc at neutral/), { target: { value: '0,8' } });
+    fireEvent.change(within(gases).getByLabelText(/^Arc length at neutral/), { target: { value: '0,8' } });
     fireEvent.click(within(gases).getByRole('button', { name: 'Add the gas' }));
     await waitFor(() =>
       expect(saved()?.chartLines.find(({ number }) => number === 12)?.alsoGases).toEqual([
@@ -95,12 +93,12 @@ describe('a machine by hand', () => {
   it('is only looked at by a welder', async () => {
     signInAs('welder');
     await open('dials');
-    expect(screen.getByText(/changed by a lead hand or owner/)).toBeTruthy();
+    expect(screen.getByText(/A lead hand or owner changes/)).toBeTruthy();
   });
 
   it('whose file no longer passes says so, with the reason', async () => {
     await open('dials', { ...hazel, trouble: [{ path: 'dials.0', code: 'x', message: 'A step of nothing.' }] });
-    expect(screen.getByRole('alert').textContent).toMatch(/no longer passes.*A step of nothing/);
+    expect(screen.getByRole('alert').textContent).toMatch(/no longer valid.*A step of nothing/);
   });
 });
 
@@ -115,7 +113,7 @@ describe('dials read back', () => {
     const before = row('Arc length');
     fireEvent.change(screen.getByLabelText('Arc index'), { target: { value: '60' } });
     expect(row('Arc length')).not.toBe(before);
-    press('Back to what was entered');
+    press('Back to the saved values');
     expect(row('Wire feed')).toContain('7.8 m/min');
   });
 

@@ -1,4 +1,5 @@
 /** Describing one dial: its word, where a hand finds it, the quantity it moves and how. Half-typed forms stay on the device. */
+import { oneOf } from '@fox-tempo/core/said';
 import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
@@ -232,7 +233,7 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
             hint={
               form.kind === 'stepped'
                 ? t('view.machines.label-figure-with-between-a')
-                : t('view.machines.label-a-position-may-mean', { facet: facetCodes(form.facet).join(' or ') })
+                : t('view.machines.label-a-position-may-mean', { facet: oneOf(facetCodes(form.facet)) })
             }
           />
         </Box>

@@ -1,5 +1,5 @@
 /** A dial's scale in one plain sentence: what a welder would say of it. */
-import { amount } from '@fox-tempo/core/said';
+import { absent, amount } from '@fox-tempo/core/said';
 import { t, tell, named, spoken } from '../../lib/words.ts';
 import { isNumeric, quantityFacts, quantityText, type Dial, type Machine } from '@fox-tempo/core/machine';
 
@@ -7,9 +7,7 @@ export function scaleWords({ scale }: Dial, dials: Machine['dials']): string {
   switch (scale.kind) {
     case 'linear': {
       const { name } = quantityFacts(scale.quantity);
-      const also = scale.also
-        ? t('view.machines.drags-along', { quantity: tell(quantityFacts(scale.also.quantity).name) })
-        : '';
+      const also = scale.also ? quantityFacts(scale.also.quantity).name : absent;
       const plain = scale.quantityPerUnit === 1 && scale.neutral === scale.quantityAtNeutral;
       return plain
         ? t('view.machines.as-it-reads', { name, also })

@@ -40,8 +40,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
         <Box mb="2">
           <Notice level="caution">
             {t('view.machines.nobody-has-tried-which-way', {
-              dial: untested.map((dial) => dial.label).join(' and '),
-              untested: untested.length === 1 ? t('view.machines.runs') : t('view.machines.run'),
+              dial: untested.map((dial) => dial.label),
             })}
           </Notice>
         </Box>
@@ -92,8 +91,9 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                     <Cell head>
                       {dial.label}
                       <Box textStyle="label" color="quiet" fontWeight={400}>
-                        {dial.where}
-                        {dial.hand === 'fixed' ? t('view.machines.set-once') : ''}
+                        {[dial.where, dial.hand === 'fixed' ? t('view.machines.set-once') : '']
+                          .filter(Boolean)
+                          .join('; ')}
                       </Box>
                     </Cell>
                     <Cell minWidth={{ base: '140px', xl: '180px' }}>

@@ -1,4 +1,5 @@
 /** All machines as they stand, the way to describe another, and two side by side. */
+import { absent } from '@fox-tempo/core/said';
 import { t, tell } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import { blankMachine, readMachineFile, type MachineResource } from '@fox-tempo/contract';
@@ -109,7 +110,7 @@ function MachineCard({ machine: { id, file, standing, retired } }: { readonly ma
               dials: file.dials.length,
               chartLines: file.chartLines.length,
               count: file.slots.count,
-              since: standing ? t('view.machines.entered', { since: shopTime(standing.since) }) : '',
+              since: standing ? shopTime(standing.since) : absent,
             })}
           </Box>
           {untested.length > 0 && (

@@ -62,19 +62,17 @@ afterEach(cleanup);
 describe('a machine', () => {
   it('shows each dial in words and as a picture of its travel', async () => {
     await open('/machines/rowan', rowan);
-    expect(screen.getByText('arc trim: 0.12 mm a unit, 0.00 mm at 50')).toBeTruthy();
-    expect(
-      screen.getByRole('img', { name: /^from 0 to 100, neutral at 50, stands at 50, more is longer arc/ }),
-    ).toBeTruthy();
+    expect(screen.getByText('arc length trim: 0.12 mm per unit, 0.00 mm at 50')).toBeTruthy();
+    expect(screen.getByRole('img', { name: /^0 to 100, neutral at 50, set to 50, more is longer arc/ })).toBeTruthy();
     expect(screen.getByText('run-in feed: percent of Wire feed')).toBeTruthy();
   });
 
   it('finds out by a test which way a dial runs; the caution stands before the steps', async () => {
     const turned = { ...untried, version: 2 };
     const { calls } = await open('/machines/rowan', untried, { 'POST /api/machines/rowan/directions': turned });
-    fireEvent.click(screen.getByRole('button', { name: 'Try which way Top share runs' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Test the direction of Top share' }));
     const test = screen.getByRole('region', { name: 'A slow bead for Top share' });
-    expect(test.textContent).toMatch(/Before you begin\..*helmet, gloves.*Set the slow rate to 0\.5 Hz/s);
+    expect(test.textContent).toMatch(/Before you begin\..*helmet, gloves.*Set the double-pulse frequency to 0\.5 Hz/s);
     fireEvent.change(within(test).getByRole('textbox'), { target: { value: 'long cold stretches' } });
     fireEvent.click(within(test).getByRole('button', { name: /No difference/ }));
     expect(within(test).getByText(/Nothing is stored/)).toBeTruthy();
@@ -91,7 +89,7 @@ describe('a machine', () => {
     const { calls } = await open('/machines/alder', alder, { 'PUT /api/machines/alder': { ...alder, version: 2 } });
     fireEvent.click(screen.getByRole('button', { name: 'Find what a unit of Strength means' }));
     const test = screen.getByRole('region', { name: 'Two beads for Strength' });
-    expect(test.textContent).toMatch(/Before you begin\..*helmet, gloves.*Set the slow rate to 0\.5 Hz/s);
+    expect(test.textContent).toMatch(/Before you begin\..*helmet, gloves.*Set the double-pulse frequency to 0\.5 Hz/s);
     const keep = within(test).getByRole<HTMLButtonElement>('button', { name: 'Keep it with the dial' });
     const type = (label: RegExp | string, at: number, value: string) =>
       fireEvent.change(within(test).getAllByLabelText(label)[at]!, { target: { value } });
@@ -126,7 +124,7 @@ describe('a machine', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Describe a dial' }));
     expect(screen.getByText(/machine’s own word for this dial/)).toBeTruthy();
     fireEvent.change(screen.getByLabelText('The machine’s word'), { target: { value: 'Länge' } });
-    fireEvent.change(screen.getByLabelText('How it counts'), { target: { value: 'stepped' } });
+    fireEvent.change(screen.getByLabelText('How its scale works'), { target: { value: 'stepped' } });
     fireEvent.change(screen.getByLabelText('What it moves'), { target: { value: 'trimMm' } });
     fireEvent.change(screen.getByLabelText('Positions in their order'), {
       target: { value: 'A = −1,5; B = 0; C = x' },
@@ -233,7 +231,9 @@ describe('the chart', () => {
     const { calls } = await open('/machines/rowan/chart', rowan, { 'PUT /api/machines/rowan': rowan });
     fireEvent.click(screen.getByRole('button', { name: 'Teach line 12' }));
     fireEvent.change(screen.getByLabelText('Current 3, A'), { target: { value: '120' } });
-    expect(screen.getByText('Point 3 is doubtful:').parentElement?.textContent).toContain('below what the others say');
+    expect(screen.getByText('Point 3 is doubtful:').parentElement?.textContent).toContain(
+      'below what the other points give',
+    );
     fireEvent.change(screen.getByLabelText('Current 3, A'), { target: { value: '156' } });
     expect(screen.queryByText('Point 3 is doubtful:')).toBeNull();
     fireEvent.click(screen.getByRole('button', { name: 'Keep these 4 points' }));
@@ -246,8 +246,8 @@ describe('memory and standing', () => {
   it('show the drift of a slot in words, and its history', async () => {
     await open('/machines/rowan/slots', rowan);
     expect(screen.getByRole('button', { name: 'Slot 3: Axle plate, drifted' })).toBeTruthy();
-    expect(screen.getByText(/Arc index 52/).textContent).toContain('arc trim +0.72 mm, longer arc');
-    expect(await screen.findByText(/stands now/)).toBeTruthy();
+    expect(screen.getByText(/Arc index 52/).textContent).toContain('arc length trim +0.72 mm, longer arc');
+    expect(await screen.findByText(/now in it/)).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Slot 5: empty' }));
     expect(screen.getByText('Slot 5 is empty.')).toBeTruthy();
   });
@@ -263,7 +263,7 @@ describe('memory and standing', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Read it back' }));
     fireEvent.change(screen.getByLabelText('Arc index'), { target: { value: '46' } });
     fireEvent.click(screen.getByRole('button', { name: 'Keep as found' }));
-    expect(await screen.findByText(/Stood as stored when Mirja/)).toBeTruthy();
+    expect(await screen.findByText(/As stored when Mirja/)).toBeTruthy();
     expect(calls.find((call) => call.method === 'POST')?.body).toEqual({
       entryId: entry.id,
       dials: { 'arc-index': 46 },
@@ -283,7 +283,7 @@ describe('memory and standing', () => {
     fireEvent.change(within(right).getByLabelText('Contact tip, mm'), { target: { value: '9' } });
     expect(within(right).getByText(/between 0.5 and 2.5 mm; got 9/)).toBeTruthy();
     fireEvent.change(within(right).getByLabelText('Contact tip, mm'), { target: { value: '1,2' } });
-    fireEvent.click(screen.getByRole('button', { name: 'This is how it stands' }));
+    fireEvent.click(screen.getByRole('button', { name: 'This is how it is set' }));
     await screen.findByText(/changed/);
     const sent = calls.find((call) => call.method === 'PUT')?.body as {
       feeders: Record<string, { groove: string; tipMm: number }>;
@@ -311,7 +311,7 @@ describe('the list of machines', () => {
     expect((await screen.findByRole('alert')).textContent).toContain('reads up to 2');
     fireEvent.change(screen.getByLabelText('What you call it'), { target: { value: ' Quince ' } });
     fireEvent.click(screen.getByRole('button', { name: 'Go on to its dials' }));
-    await screen.findByText(/As it stands/);
+    await screen.findByText(/Current state/);
     expect(router.state.location.pathname).toBe('/machines/fresh');
     expect(calls.find((call) => call.method === 'POST')?.body).toMatchObject({
       file: { name: 'Quince', dials: [], limits: { peakCurrentA: 400 } },

@@ -12,11 +12,11 @@ const times = { minutes: {} };
 async function open(table: Record<string, unknown>) {
   const answered = answerFetch({ [`GET /api/machines/${rowan.id}/step-times`]: times, ...table });
   showRoutes([{ path: '/', Component: () => <Refill machine={rowan} /> }], '/');
-  await screen.findByRole('heading', { name: 'Bottle and spool' });
+  await screen.findByRole('heading', { name: 'Cylinder and spool' });
   return answered;
 }
 const tickAll = () => screen.getAllByRole('checkbox').forEach((box) => fireEvent.click(box));
-const writeDown = () => screen.getByRole('button', { name: 'Changed: write it down' });
+const writeDown = () => screen.getByRole('button', { name: 'Changed: record it' });
 
 beforeEach(() => {
   resetSettings();
@@ -35,13 +35,13 @@ describe('a bottle changed for another of its kind', () => {
     expect(await screen.findByText(/Cylinder chained and capped/)).toBeTruthy();
     expect((writeDown() as HTMLButtonElement).disabled).toBe(true);
     // Another gas is no other of its kind.
-    const choice = screen.getByLabelText<HTMLSelectElement>('Comes instead');
+    const choice = screen.getByLabelText<HTMLSelectElement>('Replaced by');
     expect([...choice.options].map(({ text }) => text)).toEqual(['Mix 2, 190 bar', 'a new one']);
     tickAll();
     fireEvent.change(screen.getByLabelText('Left in the old one, bar'), { target: { value: '3' } });
     fireEvent.change(screen.getByLabelText('Read on the new one, bar'), { target: { value: '185' } });
     fireEvent.click(writeDown());
-    expect(await screen.findByText(/Mix 2 stands on Rowan; Mix 1 is on the shelf/)).toBeTruthy();
+    expect(await screen.findByText(/Mix 2 is on Rowan; Mix 1 is in the stock/)).toBeTruthy();
     const puts = calls.filter(({ method }) => method === 'PUT');
     expect(puts.map(({ path }) => path)).toEqual(['/api/stock/cylinders/mix', '/api/stock/cylinders/mix-2']);
     expect(puts[0]?.body).toMatchObject({ machineId: null, pressureBar: 3, gas: mix.gas });
@@ -69,7 +69,7 @@ describe('a bottle changed for another of its kind', () => {
     refuses = false;
     await waitFor(() => expect((writeDown() as HTMLButtonElement).disabled).toBe(false));
     fireEvent.click(writeDown());
-    expect(await screen.findByText(/Mix 2 stands on Rowan/)).toBeTruthy();
+    expect(await screen.findByText(/Mix 2 is on Rowan/)).toBeTruthy();
     const puts = calls.filter(({ method }) => method === 'PUT').map(({ path }) => path);
     expect(puts.filter((path) => path.endsWith('/mix'))).toHaveLength(1);
     expect(puts.at(-1)).toBe('/api/stock/cylinders/mix-2');
@@ -88,7 +88,7 @@ describe('a bottle changed for another of its kind', () => {
     expect((writeDown() as HTMLButtonElement).disabled).toBe(true);
     fireEvent.change(screen.getByLabelText('What you call it'), { target: { value: 'Mix 7' } });
     fireEvent.click(writeDown());
-    expect(await screen.findByText(/Mix 7 stands on Rowan/)).toBeTruthy();
+    expect(await screen.findByText(/Mix 7 is on Rowan/)).toBeTruthy();
     expect(calls.find(({ method }) => method === 'POST')?.body).toMatchObject({
       name: 'Mix 7',
       gas: mix.gas,
@@ -100,7 +100,7 @@ describe('a bottle changed for another of its kind', () => {
 
   it('says where nothing of the stock hangs on the machine', async () => {
     await open({ 'GET /api/stock': { cylinders: [full], spools: [] } });
-    expect(await screen.findByText(/No bottle and no spool in the stock stands on Rowan/)).toBeTruthy();
+    expect(await screen.findByText(/No cylinder and no spool in the stock is on Rowan/)).toBeTruthy();
     expect(screen.getByRole('link', { name: 'To the stock' }).getAttribute('href')).toBe('/library/stock');
   });
 });

@@ -21,7 +21,7 @@ export function ScalePicture({
   if (!travel) return null;
   const at = (value: number) => left + ((value - travel.min) / (travel.max - travel.min)) * (right - left);
   const words = [
-    `from ${displayed(scale, travel.min)} to ${displayed(scale, travel.max)}`,
+    t('view.ui.band', { low: displayed(scale, travel.min), high: displayed(scale, travel.max) }),
     ...(travel.neutral === undefined
       ? []
       : [t('view.machines.neutral-at', { neutral: displayed(scale, travel.neutral) })]),

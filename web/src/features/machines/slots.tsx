@@ -77,7 +77,7 @@ export function Slots({
               aria-label={t('view.machines.slot-2', {
                 number,
                 hasDrift: entry
-                  ? `${entry.seamName}${hasDrift ? t('view.machines.drifted-2') : ''}`
+                  ? [entry.seamName, ...(hasDrift ? [t('view.machines.drifted-2')] : [])]
                   : t('view.machines.empty'),
               })}
               onClick={() => setChosen(number)}
@@ -258,8 +258,7 @@ function History({ machineId, slot }: { readonly machineId: string; readonly slo
         {past.map((one, at) => (
           <tr key={one.id}>
             <Cell>
-              {shopTime(one.storedAt)}
-              {at === 0 ? t('view.machines.stands-now') : ''}
+              {at === 0 ? t('view.machines.stands-now', { at: shopTime(one.storedAt) }) : shopTime(one.storedAt)}
             </Cell>
             <Cell>{t('view.machines.revision', { seamName: one.seamName, revision: one.revision })}</Cell>
             <Cell figure>{tell(amount('wireFeed', one.program.wireFeedMPerMin, 1))}</Cell>

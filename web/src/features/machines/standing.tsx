@@ -1,7 +1,7 @@
 /** How the machine stands now: process and poles, what is threaded and connected on each feeder, its dials; and its leads' resistance with the trend. */
 import { useKeptList } from '../../data/queries.ts';
 import { toldDials } from '@fox-tempo/core/machine';
-import { amount, joined } from '@fox-tempo/core/said';
+import { absent, amount, joined } from '@fox-tempo/core/said';
 import { t, named, fixed } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { LeadReadingRow, MachineResource, StandingSave } from '@fox-tempo/contract';
@@ -305,10 +305,8 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
           {t('view.machines.m-at-the-last-reading', {
             perMonth:
               trend.perMonthMOhm === undefined
-                ? ''
-                : t('view.machines.a-month', {
-                    perMonth: joined([trend.perMonthMOhm > 0 ? '+' : '', amount('resistance', trend.perMonthMOhm, 1)]),
-                  }),
+                ? absent
+                : joined([trend.perMonthMOhm > 0 ? '+' : '', amount('resistance', trend.perMonthMOhm, 1)]),
             words: trend.words,
           })}
           {effect !== undefined && trend.gainedMOhm > 0.5 && (

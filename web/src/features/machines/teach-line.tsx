@@ -1,4 +1,5 @@
 /** Teaching one chart line: a few printed or observed points, the fitted line with what each point misses by, the doubtful one named. */
+import { amount } from '@fox-tempo/core/said';
 import { t, tell, tellIf, formatWithUnit, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
@@ -180,8 +181,9 @@ function Residuals({ fit, units }: { readonly fit: LineFit; readonly units: 'met
         {fit.points.map((point) => (
           <tr key={point.index}>
             <Cell>
-              {formatWithUnit(point.wireFeedMPerMin, 'wireFeed', units)}
-              {point.feedComputed ? t('view.machines.from-its-current') : ''}
+              {point.feedComputed
+                ? t('view.machines.from-its-current', { feed: amount('wireFeed', point.wireFeedMPerMin) })
+                : formatWithUnit(point.wireFeedMPerMin, 'wireFeed', units)}
             </Cell>
             <Cell figure>{point.feedComputed ? '–' : miss(point.currentMissA, 'A', 0)}</Cell>
             <Cell figure>{miss(point.voltageMissV, 'V', 1)}</Cell>

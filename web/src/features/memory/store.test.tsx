@@ -97,7 +97,7 @@ describe('storing in a slot', () => {
     await act(async () => {
       fireEvent.click(screen.getByRole('button', { name: 'Store in slot 1' }));
     });
-    expect(await screen.findByText(/Look at what stands there now/)).toBeTruthy();
+    expect(await screen.findByText(/Look at what is in it now/)).toBeTruthy();
     expect(await screen.findByText(/Sink flange, Rail, revision 2/)).toBeTruthy();
     expect(screen.getByRole<HTMLInputElement>('textbox', { name: /^Note/ }).value).toBe('mine');
   });

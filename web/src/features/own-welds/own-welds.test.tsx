@@ -51,7 +51,7 @@ describe('what own welds say', () => {
   it('offers the wire that passed here against the rule’s, with what it stands on', async () => {
     const onChoice = await open({ feed });
     expect(
-      await screen.findByText(/0\.90 × the rule’s 8\.0 m\/min \(4 settings, 2 in other positions, weight 80 %\)/),
+      await screen.findByText(/0\.90 × the usual 8\.0 m\/min \(4 settings, 2 in other positions, weight 80 %\)/),
     ).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Start from 7.2 m/min' }));
     expect(onChoice).toHaveBeenCalledWith({ wireFeedMPerMin: 7.2 });
@@ -69,7 +69,7 @@ describe('what own welds say', () => {
 
   it('plans for the hand, and drops a feed that was chosen for the rule’s pace', async () => {
     const onChoice = await open({ pace });
-    fireEvent.click(await screen.findByRole('button', { name: /^Plan for this hand/ }));
+    fireEvent.click(await screen.findByRole('button', { name: /^Plan for this welder/ }));
     expect(onChoice).toHaveBeenCalledWith({
       wireFeedMPerMin: null,
       pace: expect.objectContaining({ factor: 0.82, weight: 0.7, seams: 5 }),

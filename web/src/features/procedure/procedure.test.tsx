@@ -77,7 +77,7 @@ describe('the procedure of a seam', () => {
     await open(seam());
     expect(rangeOf('Setting', /Mean current/)).toBe('');
     expect(screen.getByText(/No window is written for this revision here/)).toBeTruthy();
-    expect(screen.getByText(/It is no qualification/)).toBeTruthy();
+    expect(screen.getByText(/It is not a qualification/)).toBeTruthy();
     expect(screen.getByText('not in force here')).toBeTruthy();
   });
 

@@ -43,7 +43,7 @@ describe('the run plan', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Rowan is back' }));
     const table = within(await screen.findByRole('table'));
     fireEvent.click((await table.findAllByRole('button', { name: /^Weld .* first on/ }))[0]!);
-    expect(await screen.findByRole('button', { name: 'Let go' })).toBeTruthy();
+    expect(await screen.findByRole('button', { name: 'Release' })).toBeTruthy();
     expect(localStorage.getItem('fox-tempo/form/run-plan')).toContain('fixed');
   });
 
@@ -75,7 +75,7 @@ describe('the run plan', () => {
 
   it('names an order whose day is over, and the way out', async () => {
     await open([order({ number: 'MC 9', dueOn: '2020-01-02' })]);
-    expect(await screen.findByText(/MC 9 was due on .*: no order of work makes that good/)).toBeTruthy();
+    expect(await screen.findByText(/MC 9 was due on .*: no order of work meets that/)).toBeTruthy();
     expect(screen.getByRole('link', { name: 'agree on another day' }).getAttribute('href')).toBe('/shop/orders');
   });
 

@@ -106,7 +106,7 @@ describe('production', () => {
 
   it('is filtered by its address, the table of it too, and says when nothing fits', async () => {
     await open('/runs?state=held', { 'GET /api/runs?state=held&limit=60': { items: [], next: null } });
-    expect(screen.getByText(/No production weld like that/)).toBeTruthy();
+    expect(screen.getByText(/No production weld matches/)).toBeTruthy();
     expect(within(document.body).getByRole('link', { name: 'CSV' }).getAttribute('href')).toContain('state=held');
   });
 });

@@ -92,7 +92,7 @@ export function ScoreParts({
             borderBottomColor={to === part ? 'accent' : 'line'}
             bg={to === part ? 'accentSoft' : 'transparent'}
             onClick={() =>
-              void navigate(to === 'play' ? `/score/${id}` : `/score/${id}/${to}`, { preventScrollReset: true })
+              void navigate(to === 'play' ? `/sequence/${id}` : `/sequence/${id}/${to}`, { preventScrollReset: true })
             }
           >
             {name}

@@ -12,9 +12,12 @@ const lists = {
 };
 const warm = { ...plainSequence, ...sequenceTemplates.find(({ id }) => id === 'cold-plate-warm-hand')?.change };
 
-async function open(at = '/score/axle', table: Record<string, unknown> = {}) {
+async function open(at = '/sequence/axle', table: Record<string, unknown> = {}) {
   const answered = answerFetch({ ...lists, 'GET /api/seams/axle': seam(), ...table });
-  showRoutes([{ path: '/score/:id/:part?', Component: ScoreView, loader: loadScore, HydrateFallback: () => null }], at);
+  showRoutes(
+    [{ path: '/sequence/:id/:part?', Component: ScoreView, loader: loadScore, HydrateFallback: () => null }],
+    at,
+  );
   await screen.findByRole('heading', { level: 1 });
   return answered;
 }
@@ -37,7 +40,7 @@ describe('the score', () => {
 
   it('takes a template as one step, and undo takes it back', async () => {
     await open();
-    fireEvent.change(screen.getByRole('combobox', { name: 'Begin from' }), {
+    fireEvent.change(screen.getByRole('combobox', { name: 'Start from' }), {
       target: { value: 'cold-plate-warm-hand' },
     });
     expect(trigger().value).toBe('latch-second');
@@ -49,7 +52,7 @@ describe('the score', () => {
   });
 
   it('says a typed level in its other tongues and warns when an absolute start lies below main', async () => {
-    await open('/score/axle', { 'GET /api/seams/axle': seam({ choice: { ...seam().choice!, sequence: warm } }) });
+    await open('/sequence/axle', { 'GET /api/seams/axle': seam({ choice: { ...seam().choice!, sequence: warm } }) });
     show('start');
     fireEvent.change(screen.getByRole('combobox', { name: 'Levels in' }), { target: { value: 'feed' } });
     fireEvent.change(field(/^Start level/), { target: { value: '4' } });
@@ -57,7 +60,7 @@ describe('the score', () => {
   });
 
   it('names what is out of limits at its field, and loses nothing', async () => {
-    await open('/score/axle', { 'GET /api/seams/axle': seam({ choice: { ...seam().choice!, sequence: warm } }) });
+    await open('/sequence/axle', { 'GET /api/seams/axle': seam({ choice: { ...seam().choice!, sequence: warm } }) });
     show('crater');
     fireEvent.change(field(/^Hold it for/), { target: { value: '-2' } });
     expect(screen.getByText(/must lie between 0 and 20 s; got −2/)).toBeTruthy();
@@ -75,7 +78,7 @@ describe('the score', () => {
   });
 
   it('saves the sequence with the program, and a failed save keeps the draft', async () => {
-    const answered = await open('/score/axle', {
+    const answered = await open('/sequence/axle', {
       'PUT /api/seams/axle': {
         type: '/problems/database-away',
         title: 'The store is away',
@@ -94,7 +97,7 @@ describe('the score', () => {
   });
 
   it('adds and removes taps, each within the seam', async () => {
-    await open('/score/axle', { 'GET /api/seams/axle': seam({ choice: { ...seam().choice!, sequence: warm } }) });
+    await open('/sequence/axle', { 'GET /api/seams/axle': seam({ choice: { ...seam().choice!, sequence: warm } }) });
     show('second level');
     fireEvent.click(screen.getByRole('button', { name: 'Add a tap' }));
     expect(field(/^Tap 1 at/).value).toBe('80');
@@ -105,7 +108,7 @@ describe('the score', () => {
   });
 
   it('moves a handle by keys: coarse, and fine with Shift', async () => {
-    await open('/score/axle', { 'GET /api/seams/axle': seam({ choice: { ...seam().choice!, sequence: warm } }) });
+    await open('/sequence/axle', { 'GET /api/seams/axle': seam({ choice: { ...seam().choice!, sequence: warm } }) });
     const handle = screen.getByRole('slider', { name: 'Start level and time' });
     fireEvent.keyDown(handle, { key: 'ArrowUp' });
     expect(screen.getByRole('slider', { name: 'Start level and time' }).getAttribute('aria-valuetext')).toBe(
@@ -135,7 +138,7 @@ describe('the score', () => {
   });
 
   it('says it on two machines, with what the simpler one cannot', async () => {
-    await open('/score/axle/machines', {
+    await open('/sequence/axle/machines', {
       'GET /api/seams/axle': seam({ choice: { ...seam().choice!, sequence: { ...warm, tapsAtMm: [80] } } }),
     });
     expect(screen.getByRole('heading', { name: 'Press on, tap level' })).toBeTruthy();
@@ -144,17 +147,17 @@ describe('the score', () => {
   });
 
   it('checks memories called by taps against what is loaded', async () => {
-    await open('/score/axle/machines');
+    await open('/sequence/axle/machines');
     expect(await screen.findByText(/2 taps: memory 1. Do not: memory 1 is empty/)).toBeTruthy();
   });
 
   it('warns when the start that stands on the machine lies below main, and points the gun', async () => {
     const behind = { ...rowan, standing: { ...rowan.standing!, dials: { ...rowan.standing!.dials, 'first-feed': 3 } } };
-    await open('/score/axle', {
+    await open('/sequence/axle', {
       'GET /api/machines': { items: [behind], next: null },
       'GET /api/seams/axle': seam({ choice: { ...seam().choice!, sequence: warm } }),
     });
-    expect(screen.getByText(/First feed on Rowan stands at 3.0 m\/min, below the main feed/)).toBeTruthy();
+    expect(screen.getByText(/First feed on Rowan is set to 3.0 m\/min, below the main feed/)).toBeTruthy();
     show('main');
     fireEvent.change(field(/^Gun along it/), { target: { value: '-12' } });
     expect(screen.getByText('40°, drag 12°')).toBeTruthy();
@@ -163,7 +166,7 @@ describe('the score', () => {
 
   it('works out how long a start has to be held', async () => {
     const aluminium = { filler: 'aluminium-5356', gas: 'I1', diameterMm: 1.2 } as const;
-    await open('/score/axle', {
+    await open('/sequence/axle', {
       'GET /api/seams/axle': seam({
         spec: { ...seam().spec, materialGroup: 'aluminium', thicknessesMm: [4, 4] },
         choice: { ...seam().choice!, ...aluminium, sequence: { ...warm, startS: 0 } },
@@ -172,25 +175,25 @@ describe('the score', () => {
     });
     show('start');
     expect(field(/^Hold it for/).value).toBe('0');
-    fireEvent.click(screen.getByRole('button', { name: 'Work out the hold' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Calculate the hold time' }));
     expect(Number(field(/^Hold it for/).value)).toBeGreaterThan(0);
   });
 
   it('plans tacks and puts them on the score', async () => {
-    await open('/score/axle/tacks');
+    await open('/sequence/axle/tacks');
     fireEvent.change(field(/^Spacing/), { target: { value: '40' } });
     expect(screen.getByRole('img', { name: /5 tacks on 160 mm/ })).toBeTruthy();
     fireEvent.change(field(/^Length of a tack/), { target: { value: '60' } });
     expect(screen.getByText(/leave no gap/)).toBeTruthy();
     fireEvent.change(field(/^Length of a tack/), { target: { value: '8' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Put the tacks on the score' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Put the tacks into the sequence' }));
     expect(localStorage.getItem('fox-tempo/draft/axle')).toContain('"trigger":"spot"');
   });
 
   it('offers the way out where a seam has no setting', async () => {
     const spec = { ...seam().spec, thicknessesMm: [0.4, 40] as [number, number] };
-    await open('/score/axle', { 'GET /api/seams/axle': seam({ spec, choice: null, revision: null }) });
-    expect(screen.getByRole('link', { name: 'Look at its sheet' })).toBeTruthy();
+    await open('/sequence/axle', { 'GET /api/seams/axle': seam({ spec, choice: null, revision: null }) });
+    expect(screen.getByRole('link', { name: 'See its sheet' })).toBeTruthy();
     expect(revision(1).number).toBe(1);
   });
 });
@@ -206,8 +209,8 @@ describe('a score file', () => {
   });
 
   it.each([
-    ['{', /no JSON/],
-    [text({ format: 'other' }), /this one says "other"/],
+    ['{', /not JSON/],
+    [text({ format: 'other' }), /this one has "other"/],
     [text({ format: 'fox-tempo/sequence', sequence: { ...warm, preGasS: -1 } }), /preGasS/],
     [text({ format: 'fox-tempo/sequence', sequence: { ...warm, tapsAtMm: [50, 20] } }), /tapsAtMm\.1/],
     [text({ format: 'fox-tempo/sequence', sequence: { ...warm, trigger: 'sing' } }), /trigger/],

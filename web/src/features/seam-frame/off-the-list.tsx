@@ -46,7 +46,7 @@ export function OffTheList({
         ) : (
           t('view.seam-frame.a-lead-hand-or-owner')
         )}
-        {task.problem !== null && t('view.seam-frame.not-brought-back', { problem: task.problem })}
+        {task.problem !== null && <> {t('view.seam-frame.not-brought-back', { problem: task.problem })}</>}
       </Notice>
     </Box>
   );

@@ -1,5 +1,6 @@
 /** Three wishes rarely meet: what gave way, by how much, and both ways out as one touch each. */
-import { t, formatWithUnit, fixed } from '../../lib/words.ts';
+import { amount } from '@fox-tempo/core/said';
+import { t, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { GaveWay, Plan, WayOut } from '@fox-tempo/core/plan';
 import { type UnitSystem } from '@fox-tempo/core/units';
@@ -52,16 +53,20 @@ export function GaveWayPart({ plan, store }: { readonly plan: Plan; readonly sto
   );
 }
 
-const names: Record<GaveWay['wish'], string> = { current: t('view.machines.current'), travel: 'travel', size: 'size' };
+const names: Record<GaveWay['wish'], string> = {
+  current: t('view.machines.current'),
+  travel: t('view.sheet.pace'),
+  size: t('view.seams.weld-size'),
+};
 const quantities = { A: 'current', 'mm/min': 'travel', 'mm²': 'area' } as const;
 
 function said({ wish, by, value, wished, unit }: GaveWay, units: UnitSystem): string {
   const of = quantities[unit];
-  const percent = `${fixed(Math.abs(100 * by), 0)} % ${by > 0 ? t('view.bench.over') : t('view.seams.under')}`;
   return t('view.seams.is-the-wished', {
     wish: names[wish],
     units: formatWithUnit(value, of, units),
-    percent,
+    percent: amount('percent', Math.abs(100 * by), 0),
+    side: by > 0 ? 'over' : 'other',
     units2: formatWithUnit(wished, of, units),
   });
 }

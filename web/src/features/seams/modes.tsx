@@ -54,18 +54,16 @@ export function Modes({ plan }: { readonly plan: Plan }) {
       </Box>
       <Box textStyle="label" color="quiet" mt="2">
         {t('view.seams.for-the-heat-to-leave', {
-          heatPaths: heatPaths === 1 ? t('view.seams.one-way') : t('view.seams.ways', { heatPaths }),
+          heatPaths: t('view.seams.ways', { heatPaths }),
           index: amount('plain', showThrough.index, 2),
           band: amount('plain', showThrough.band[0], 2),
           band2: amount('plain', showThrough.band[1], 2),
           verdict: named(showThrough.verdict),
-          units:
-            lowestPulseFeedMPerMin === null
-              ? ''
-              : t('view.seams.this-wire-pulses-one-drop', {
-                  units: formatWithUnit(lowestPulseFeedMPerMin, 'wireFeed', units),
-                }),
-        })}
+        })}{' '}
+        {lowestPulseFeedMPerMin !== null &&
+          t('view.seams.this-wire-pulses-one-drop', {
+            units: formatWithUnit(lowestPulseFeedMPerMin, 'wireFeed', units),
+          })}
       </Box>
     </Panel>
   );

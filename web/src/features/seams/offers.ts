@@ -82,5 +82,5 @@ export function positionChoices(spec: Sheet['spec'], choice: ProgramChoice): Off
 /** Class, how it feeds, and what it is for. */
 export function wireHint(code: FillerCode): string {
   const { classes, use } = fillerOf(code);
-  return `${classes}${use === undefined ? '' : t('view.seams.for', { use: tell(use) })}; ${tell(softnessWords[fillerFacts[code].softness])}`;
+  return `${[classes, ...(use === undefined ? [] : [t('view.seams.for', { use: tell(use) })])].join(', ')}; ${tell(softnessWords[fillerFacts[code].softness])}`;
 }

@@ -47,8 +47,8 @@ afterEach(cleanup);
 describe('the seam sheet', () => {
   it('shows figures with their bands, and the sum behind one when asked', async () => {
     await open();
-    expect(figure(/^Wire feed/)).toMatch(/5\.6.*m\/min.*to/);
-    fireEvent.click(screen.getByRole('button', { name: /^Wire feed/ }));
+    expect(figure(/^Wire feed speed/)).toMatch(/5\.6.*m\/min.*to/);
+    fireEvent.click(screen.getByRole('button', { name: /^Wire feed speed/ }));
     expect(screen.getByText(/73 × 2\.77\^0\.64 = 140 A/)).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Show the sums' }));
     expect(screen.getAllByText('because').length).toBeGreaterThan(10);
@@ -75,11 +75,11 @@ describe('the seam sheet', () => {
 
   it('names what gave way, and one touch takes a way out', async () => {
     await open();
-    const ways = screen.getByRole('region', { name: 'What gave way' });
-    expect(ways.textContent).toMatch(/travel is \d+ mm\/min, \d+ % over the 530 mm\/min wished/);
+    const ways = screen.getByRole('region', { name: 'What was relaxed' });
+    expect(ways.textContent).toMatch(/Travel speed: \d+ mm\/min, \d+ % above the target of 530 mm\/min/);
     fireEvent.click(within(ways).getByRole('button', { name: /^A larger leg: 4\.0 mm/ }));
-    expect(screen.getByLabelText<HTMLInputElement>('Leg asked, mm').value).toBe('4');
-    expect(screen.queryByRole('region', { name: 'What gave way' })).toBeNull();
+    expect(screen.getByLabelText<HTMLInputElement>('Required leg, mm').value).toBe('4');
+    expect(screen.queryByRole('region', { name: 'What was relaxed' })).toBeNull();
   });
 
   it('asks a thick square butt for its edges, and lays the cut ones in passes', async () => {
@@ -93,7 +93,7 @@ describe('the seam sheet', () => {
     };
     await open({ 'GET /api/seams/axle': seam({ spec, choice: { ...thick.choice!, diameterMm: 1.2 } }) });
     fireEvent.click(screen.getByRole('button', { name: 'Cut a V of 60°, gap 2 mm' }));
-    expect(screen.getByLabelText<HTMLSelectElement>('Edges').value).toBe('v');
+    expect(screen.getByLabelText<HTMLSelectElement>('Edge preparation').value).toBe('v');
     const passes = screen.getByRole('group', { name: 'Passes' });
     expect(within(passes).getByText('1 root')).toBeTruthy();
     expect(screen.getByRole('img', { name: /5 passes/ })).toBeTruthy();
@@ -103,7 +103,7 @@ describe('the seam sheet', () => {
 
   it('shuts what cannot be chosen, with the reason, and moves a cored wire into its own mode', async () => {
     await open();
-    const mode = screen.getByLabelText<HTMLSelectElement>('Transfer');
+    const mode = screen.getByLabelText<HTMLSelectElement>('Transfer mode');
     const cored = [...mode.options].find((option) => option.value === 'cored');
     expect(cored?.disabled).toBe(true);
     expect(cored?.textContent).toContain('not with this wire');
@@ -113,7 +113,7 @@ describe('the seam sheet', () => {
 
   it('names the way each metal transfer was judged', async () => {
     await open();
-    const panel = screen.getByRole('heading', { name: 'Ways to transfer the metal' }).closest('section') as HTMLElement;
+    const panel = screen.getByRole('heading', { name: 'Transfer modes' }).closest('section') as HTMLElement;
     expect(within(panel).getByText('first choice:').parentElement?.textContent).toContain('all positions');
     expect(within(panel).getAllByText('rejected:').length).toBeGreaterThan(0);
   });
@@ -143,7 +143,7 @@ describe('the seam sheet', () => {
   it('drops the leg on a joint that has none', async () => {
     await open();
     fireEvent.change(screen.getByLabelText('Joint'), { target: { value: 'butt' } });
-    expect(screen.queryByLabelText('Leg asked, mm')).toBeNull();
+    expect(screen.queryByLabelText('Required leg, mm')).toBeNull();
     expect(screen.getByText(/No leg on this joint/)).toBeTruthy();
     expect(screen.queryByRole('alert')).toBeNull();
   });
@@ -184,7 +184,7 @@ describe('the seam sheet', () => {
   it('shows both versions when somebody saved in between, and takes the stored one when told', async () => {
     const theirs = seam({ version: 3, changedBy: 'Mirja Keskalo', spec: { ...spec, gapMm: 0.8 } });
     await open({ 'PUT /api/seams/axle': problem('stale-version', 412, { current: theirs }) });
-    fireEvent.change(screen.getByLabelText('Leg asked, mm'), { target: { value: '5' } });
+    fireEvent.change(screen.getByLabelText('Required leg, mm'), { target: { value: '5' } });
     fireEvent.click(saveButton());
     const conflict = await screen.findByRole('alertdialog');
     expect(within(conflict).getByText('Stored by Mirja Keskalo')).toBeTruthy();

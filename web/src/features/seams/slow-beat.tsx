@@ -78,7 +78,7 @@ export function SlowBeat({ plan, input }: { readonly plan: Plan; readonly input:
       {found?.effect && (
         <Box textStyle="label" color="quiet" mt="2">
           {t('view.seams.against-single-pulse-at-the', {
-            singlePower: heatWords(found.effect.meanPowerW, found.effect.singlePowerW),
+            ...heatAgainst(found.effect.meanPowerW, found.effect.singlePowerW),
           })}
         </Box>
       )}
@@ -102,12 +102,8 @@ function Item({ label, children }: { readonly label: string; readonly children: 
   );
 }
 
-function heatWords(mean: number, single: number): string {
+function heatAgainst(mean: number, single: number) {
   const percent = 100 * (mean / single - 1);
-  return Math.abs(percent) < 0.5
-    ? t('view.seams.the-same-power')
-    : t('view.seams.power', {
-        percent: amount('percent', Math.abs(percent), 1),
-        percent2: percent > 0 ? t('view.score.more') : t('view.seams.less'),
-      });
+  const sense = Math.abs(percent) < 0.5 ? 'same' : percent > 0 ? 'more' : 'other';
+  return { sense, percent: amount('percent', Math.abs(percent), 1) } as const;
 }

@@ -24,7 +24,7 @@ async function open(machine = rowan, table: Record<string, unknown> = {}) {
   await screen.findByRole('heading', { level: 1 });
   return answered;
 }
-const loadedTable = () => within(screen.getByRole('group', { name: 'Loaded against selected' }));
+const loadedTable = () => within(screen.getByRole('group', { name: 'Loaded and selected' }));
 
 beforeEach(resetSettings);
 afterEach(cleanup);
@@ -52,7 +52,7 @@ describe('the set-up walk', () => {
 
   it('writes nothing down before every step is ticked, and keeps ticks over a reload', async () => {
     await open(threaded({ gas: 'C1' }));
-    const write = () => screen.getByRole<HTMLButtonElement>('button', { name: 'All done: write it down' });
+    const write = () => screen.getByRole<HTMLButtonElement>('button', { name: 'All done: record it' });
     expect(write().disabled).toBe(true);
     for (const box of screen.getAllByRole('checkbox').filter((one) => one.closest('ol'))) fireEvent.click(box);
     expect(write().disabled).toBe(false);
@@ -72,16 +72,16 @@ describe('the set-up walk', () => {
     });
     for (const box of screen.getAllByRole('checkbox').filter((one) => one.closest('ol'))) fireEvent.click(box);
     await act(async () => {
-      fireEvent.click(screen.getByRole('button', { name: 'All done: write it down' }));
+      fireEvent.click(screen.getByRole('button', { name: 'All done: record it' }));
     });
     expect(await screen.findByText('Not saved.')).toBeTruthy();
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'All done: write it down' }).disabled).toBe(false);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'All done: record it' }).disabled).toBe(false);
   });
 
   it('asks for everything where nobody entered how it stands', async () => {
     await open({ ...rowan, standing: null });
-    expect(screen.getByText('Nobody has entered how it stands.')).toBeTruthy();
-    expect(screen.getByRole('link', { name: 'Enter how it stands' })).toBeTruthy();
+    expect(screen.getByText('Current setting not recorded.')).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Enter the current setting' })).toBeTruthy();
   });
 
   it('has nothing to walk before a setting is saved', async () => {

@@ -1,4 +1,5 @@
 /** From how the machine stands to what this seam needs: only the differences, ticked off one by one, then written down. */
+import { allOf } from '@fox-tempo/core/said';
 import { t, tell, named } from '../../lib/words.ts';
 import { api } from '../../data/api.ts';
 import { useDoor } from '../../data/queries.ts';
@@ -135,9 +136,8 @@ export function Walk({
           {check.blocked ? (
             <Notice level="refusal" word={t('view.setup.no-trial-yet')}>
               {t('view.setup.not-agree-a-mismatch-here', {
-                what: check.rows.filter((row) => !row.agrees).map((row) => named(row.what)),
-                agrees:
-                  check.rows.filter((row) => !row.agrees).length === 1 ? t('view.setup.does') : t('view.setup.do'),
+                what: allOf(check.rows.filter((row) => !row.agrees).map((row) => named(row.what))),
+                count: check.rows.filter((row) => !row.agrees).length,
               })}
             </Notice>
           ) : (

@@ -94,7 +94,7 @@ export function WireAndFlow({
         })}
       </Box>
       <Box fontSize="13px" color="quiet">
-        {risk.reasons.length === 0 ? t('view.setup.stiff-wire-on-a-short') : `${risk.reasons.map(tell).join(', ')}.`}
+        {risk.reasons.length === 0 ? t('view.setup.stiff-wire-on-a-short') : `${risk.reasons.map(tell).join(', ')}.`}{' '}
         {risk.helps.length > 0 ? t('view.setup.helps', { helps: risk.helps.map(tell).join('; ') }) : ''}
       </Box>
     </Panel>

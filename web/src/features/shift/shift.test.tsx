@@ -76,7 +76,7 @@ describe('the start of a shift', () => {
     fireEvent.change(screen.getByLabelText('Wire feed: found'), {
       target: { value: String(feed + 0.4).replace('.', ',') },
     });
-    for (const one of screen.getAllByRole('button', { name: /: stands as stored$/ }))
+    for (const one of screen.getAllByRole('button', { name: /: as stored$/ }))
       if (!one.getAttribute('aria-label')?.startsWith('Wire feed')) fireEvent.click(one);
     fireEvent.click(screen.getByRole('button', { name: 'Keep as found' }));
     await screen.findByRole('heading', { level: 1 });
@@ -100,7 +100,7 @@ describe('the start of a shift', () => {
     cleanup();
     signInAs('office');
     await open([slot()]);
-    expect(screen.getByText('Nothing drifted where it was read.')).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'All stand as stored' })).toBeNull();
+    expect(screen.getByText('No drift found in what was read.')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'All as stored' })).toBeNull();
   });
 });

@@ -35,8 +35,7 @@ export function Orders({ orders, parts }: { readonly orders: readonly Order[]; r
           cells={(order) => (
             <>
               <Cell middle head color={order.closed ? 'quiet' : 'ink'}>
-                {order.number}
-                {order.closed ? t('view.shop.closed') : ''}
+                {order.closed ? t('view.shop.closed', { name: order.number }) : order.number}
               </Cell>
               <Cell middle>{order.partName}</Cell>
               <Cell middle figure>
@@ -130,7 +129,7 @@ function ChangeOrder({
           level: 'note',
           text: t('view.shop.order-2', {
             number: order.number,
-            closed: saved.closed ? t('view.shop.is-closed') : t('view.shop.is-open-again'),
+            closed: saved.closed ? 'yes' : 'other',
           }),
           undo: () =>
             api.saveOrder(order.id, saved.version, { ...pick(order), quantity: order.quantity, closed: order.closed }),

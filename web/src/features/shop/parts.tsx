@@ -47,8 +47,7 @@ export function Parts({ parts }: { readonly parts: readonly Part[] }) {
           cells={(part) => (
             <>
               <Cell middle head color={part.retired ? 'quiet' : 'ink'}>
-                {part.name}
-                {part.retired ? t('view.shop.retired') : ''}
+                {part.retired ? t('view.shop.retired', { name: part.name }) : part.name}
               </Cell>
               <Cell middle color="quiet">
                 {part.about}
@@ -86,7 +85,7 @@ function ChangePart({ part, onDone }: { readonly part: Part; readonly onDone: ()
       if (saved.retired !== part.retired)
         announce({
           level: 'note',
-          text: `${part.name} ${saved.retired ? t('view.shop.is-retired') : t('view.shop.is-made-again')}.`,
+          text: t('view.shop.part-retired', { name: part.name, retired: saved.retired ? 'yes' : 'other' }),
           undo: () =>
             api.savePart(part.id, saved.version, { name: part.name, about: part.about, retired: part.retired }),
         });

@@ -57,8 +57,7 @@ export function People({ people }: { readonly people: readonly Person[] }) {
           cells={(person) => (
             <>
               <Cell middle head color={person.retired ? 'quiet' : 'ink'}>
-                {person.name}
-                {person.retired ? t('view.shop.left') : ''}
+                {person.retired ? t('view.shop.left', { name: person.name }) : person.name}
               </Cell>
               <Cell middle>{tell(roleNames[person.role])}</Cell>
               <Cell middle color={person.hasPin ? 'quiet' : 'ochre'}>
@@ -108,7 +107,7 @@ function ChangePerson({ person, onDone }: { readonly person: Person; readonly on
       if (saved.retired !== person.retired)
         announce({
           level: 'note',
-          text: `${person.name} ${saved.retired ? t('view.shop.has-left-2') : t('view.shop.is-back')}.`,
+          text: t('view.shop.person-left', { name: person.name, left: saved.retired ? 'yes' : 'other' }),
           undo: () =>
             api.savePerson(person.id, saved.version, { name: person.name, role: person.role, retired: person.retired }),
         });

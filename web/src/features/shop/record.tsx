@@ -102,14 +102,17 @@ export function Record() {
                   <Cell whiteSpace="nowrap">{shopTime(row.deviceAt ?? row.at)}</Cell>
                   <Cell head>{kindNames[row.kind]}</Cell>
                   <Cell>
-                    {observationLine(row)}
-                    {row.corrects === null ? '' : t('view.shop.a-correction')}
+                    {row.corrects === null
+                      ? observationLine(row)
+                      : t('view.shop.a-correction', { line: observationLine(row) })}
                   </Cell>
                   <Cell color="quiet">{whereOf(row)}</Cell>
                   <Cell>
-                    {row.recordedBy}
-                    {row.weldedBy === null ? '' : t('view.shop.welded-by', { weldedBy: row.weldedBy })}
-                    {row.sentBy === null ? '' : `, ${t('view.shop.sent-by', { sentBy: row.sentBy })}`}
+                    {[
+                      row.recordedBy,
+                      ...(row.weldedBy === null ? [] : [t('view.shop.welded-by', { weldedBy: row.weldedBy })]),
+                      ...(row.sentBy === null ? [] : [t('view.shop.sent-by', { sentBy: row.sentBy })]),
+                    ].join(', ')}
                   </Cell>
                 </tr>
               ))}

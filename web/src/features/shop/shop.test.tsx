@@ -176,7 +176,7 @@ describe('orders and parts', () => {
     const rows = within(screen.getByRole('group', { name: 'Orders' })).getAllByRole('row');
     expect(rows.at(-1)?.textContent).toContain('MC 9 (closed)');
     press('Change order MC 9');
-    press('Open it again');
+    press('Reopen it');
     await waitFor(() => expect(sent(calls, '/api/orders/o9')?.body).toMatchObject({ number: 'MC 9', closed: false }));
   });
 
@@ -261,7 +261,7 @@ describe('the record', () => {
     ['stock', { why: 'read anew', name: 'Mix 1', quantity: -120.4, unit: 'L' }, 'Mix 1, read anew: −120 L'],
     ['stock', { why: 'carried over' }, 'carried over'],
     ['slot-found', { slot: 4 }, 'slot 4'],
-    ['standing', {}, 'entered anew'],
+    ['standing', {}, 'entered again'],
     ['direction-test', { dialId: 'trim', result: 'reversed' }, 'trim: reversed'],
     ['step-time', { kind: 'liner', minutes: 12 }, 'liner: 12 min'],
     ['burn-back-stop', { left: 'too-long', shape: 'big-ball', burnBackMs: 60 }, 'too long, big ball, at 60 ms'],
@@ -280,7 +280,7 @@ describe('files', () => {
   const bring = (content: string, name = 'a.tempo.json') => {
     const file = new File([content], name);
     file.text = () => Promise.resolve(content);
-    fireEvent.change(screen.getByLabelText('A file to take in'), { target: { files: [file] } });
+    fireEvent.change(screen.getByLabelText('File to import'), { target: { files: [file] } });
   };
   const rows = [
     { kind: 'seam', name: 'Hood', does: 'added', why: null },
@@ -292,8 +292,8 @@ describe('files', () => {
       'POST /api/shop/bundle': (body: { write: boolean }) => ({ written: body.write, rows }),
     });
     bring('{"format":"fox-tempo/shop"}');
-    press(await screen.findByRole('button', { name: 'Take 1 in' }).then(() => 'Take 1 in'));
-    expect((await screen.findByText(/Taken in: 1/)).textContent).toContain('●');
+    press(await screen.findByRole('button', { name: 'Import 1' }).then(() => 'Import 1'));
+    expect((await screen.findByText(/Imported: 1/)).textContent).toContain('●');
     expect(
       calls.filter((call) => call.method === 'POST').map((call) => (call.body as { write: boolean }).write),
     ).toEqual([false, true]);
@@ -308,18 +308,18 @@ describe('files', () => {
     });
     bring('{}');
     expect(await screen.findByText(/refused: no part/)).toBeTruthy();
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Take 1 in' }).disabled).toBe(true);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Import 1' }).disabled).toBe(true);
   });
 
   it('that are no JSON are not sent, and a welder only takes out', async () => {
     const { calls } = await open('/files', 'lead');
     bring('hello', 'notes.txt');
-    expect((await screen.findByRole('alert')).textContent).toContain('notes.txt is no JSON');
+    expect((await screen.findByRole('alert')).textContent).toContain('notes.txt is not JSON');
     expect(calls.some((call) => call.method === 'POST')).toBe(false);
     cleanup();
     await open('/files', 'welder');
     expect(screen.getByText(/Changed by lead hand or owner/)).toBeTruthy();
-    expect(screen.getByRole('button', { name: 'Take the shop as a file' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Export the shop as a file' })).toBeTruthy();
   });
 });
 
@@ -359,6 +359,6 @@ describe('shop and backup', () => {
 
   it('says that a rented database keeps its own', async () => {
     await open('/backup', 'owner', { 'GET /api/shop': { ...shopState, backups: null, diskFreeBytes: null } });
-    expect(screen.getByText(/whoever keeps it keeps its backups/)).toBeTruthy();
+    expect(screen.getByText(/its keeper makes its backups/)).toBeTruthy();
   });
 });

@@ -52,7 +52,7 @@ describe('signing in', () => {
     expect(screen.getByRole<HTMLButtonElement>('button', { name: '1' }).disabled).toBe(true);
     press(/^Ada Quill/);
     for (const digit of ['2', '4', '0', '9']) press(digit);
-    press('Wipe the last digit');
+    press('Delete the last digit');
     press('5');
     press('Sign in');
     expect(await screen.findByText('the other view')).toBeTruthy();
@@ -79,9 +79,9 @@ describe('signing in', () => {
     await open({
       'POST /api/session': {
         type: '/problems/wrong-pin',
-        title: 'Name and PIN do not belong together',
+        title: 'Wrong name or PIN',
         status: 401,
-        detail: 'That PIN does not fit. The next try has to wait 5 s.',
+        detail: 'Wrong PIN. The next try has to wait 5 s.',
         waitS: 5,
       },
     });
@@ -125,7 +125,7 @@ describe('a shop without an owner', () => {
 
   it('asks for the code that the start printed', async () => {
     const { calls } = await open({ 'GET /api/session': empty, 'POST /api/session/owner': signedIn });
-    expect(screen.queryByText('Who works here now?')).toBeNull();
+    expect(screen.queryByText('Who are you?')).toBeNull();
     fireEvent.change(screen.getByLabelText('One-time code'), { target: { value: 'ABCD-EFGH-JKLM' } });
     fireEvent.change(screen.getByLabelText('Your name'), { target: { value: 'Ada Quill' } });
     fireEvent.change(screen.getByLabelText(/^PIN, four/), { target: { value: '24x05' } });

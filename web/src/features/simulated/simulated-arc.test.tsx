@@ -27,7 +27,7 @@ describe('the simulated arc on the sheet', () => {
       return Promise.resolve(simulate({ ...input, seconds: 0.2 }));
     };
     show(<SimulatedArc program={program()} circuitMOhm={15} />);
-    expect(await screen.findByText('Drops a pulse')).toBeTruthy();
+    expect(await screen.findByText('Drops per pulse')).toBeTruthy();
     expect(screen.getByText(/steady hum/)).toBeTruthy();
     expect(asked[0]!.input.seconds).toBe(1);
   });
@@ -47,6 +47,6 @@ describe('the simulated arc on the sheet', () => {
     expect(await screen.findByText(/It stopped\./)).toBeTruthy();
     answer = (input) => Promise.resolve(simulate({ ...input, seconds: 0.1 }));
     fireEvent.click(screen.getByRole('button', { name: 'Run it again' }));
-    expect(await screen.findByText('Drops a pulse')).toBeTruthy();
+    expect(await screen.findByText('Drops per pulse')).toBeTruthy();
   });
 });

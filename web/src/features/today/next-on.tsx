@@ -128,7 +128,7 @@ function Next({
   return (
     <Box fontSize="13.5px" display="grid" gap="0.5" mt="1">
       <Box asChild fontSize="16px" fontWeight={650} minHeight="32px" display="inline-flex" alignItems="center">
-        <Link to={`/bench-mode/${job.seamId}?machine=${next.machineId}`}>
+        <Link to={`/at-machine/${job.seamId}?machine=${next.machineId}`}>
           {t('view.today.pieces-of', { count: job.quantity, seam: job.name })}
         </Link>
       </Box>

@@ -55,7 +55,7 @@ describe('Today', () => {
     for (const order of screen.getAllByRole('button', { name: /^Seams of/ })) fireEvent.click(order);
     expect(screen.getAllByRole('link', { name: /Post edge/ }).length).toBe(2);
     expect(screen.getByText('No seam of this part is described yet.')).toBeTruthy();
-    expect(screen.getByText(/its dials are not described yet/)).toBeTruthy();
+    expect(screen.getByText(/its dials are missing/)).toBeTruthy();
     // 0.05 bar over the 5 kept back is not enough for one part.
     expect((await screen.findByText('✕ Mix 1')).parentElement?.textContent).toContain('on Rowan: 0 × Axle plate');
   });
@@ -118,15 +118,15 @@ describe('Today', () => {
         backupTrouble: 'pg_dump could not be run',
       },
     });
-    expect(screen.getByText(/1.2 GB are left/)).toBeTruthy();
+    expect(screen.getByText(/1.2 GB left/)).toBeTruthy();
     expect(screen.getByText('pg_dump could not be run')).toBeTruthy();
   });
 
   it('teaches when it is empty', async () => {
     await open('/today', { 'GET /api/orders': page([]), 'GET /api/machines': page([]), 'GET /api/seams': page([]) });
-    expect(screen.getByText('No order is in hand.')).toBeTruthy();
+    expect(screen.getByText('No order is open.')).toBeTruthy();
     expect(screen.getByText('No machine is described yet.')).toBeTruthy();
-    expect(screen.queryByText('Waits for a setting')).toBeNull();
+    expect(screen.queryByText('No setting yet')).toBeNull();
   });
 
   it('follows the cursor to the end of a list', async () => {
@@ -150,7 +150,7 @@ describe('Today', () => {
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('The server cannot be reached');
     table['GET /api/orders'] = page([]);
     fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
-    expect(await screen.findByText('No order is in hand.')).toBeTruthy();
+    expect(await screen.findByText('No order is open.')).toBeTruthy();
   });
 });
 
@@ -211,7 +211,7 @@ describe('Seams', () => {
     fireEvent.change(screen.getByLabelText('First part, mm'), { target: { value: '300' } });
     expect(screen.getByText(/First part must lie between 0.6 and 25 mm; got 300/)).toBeTruthy();
     expect(screen.getByText(/Still missing: the first part’s thickness/)).toBeTruthy();
-    fireEvent.click(screen.getByRole('button', { name: 'Leave it' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Cancel' }));
     expect(screen.queryByLabelText('What it is called')).toBeNull();
     fireEvent.click(screen.getByRole('button', { name: 'Describe a seam' }));
     expect(screen.getByLabelText<HTMLInputElement>('First part, mm').value).toBe('');

@@ -311,8 +311,7 @@ function CountSaid({ counting: { task, count, waits, asked } }: { readonly count
       )}
       {task.problem !== null && !asked && (
         <Box role="alert" color="crimson" fontSize="13px">
-          {t('view.today.not-counted-2')}
-          {task.problem}
+          {t('view.today.not-counted-2')} {task.problem}
         </Box>
       )}
     </>

@@ -84,6 +84,7 @@ export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }
                     {name}
                     {isDone && (
                       <Box as="span" srOnly>
+                        {', '}
                         {t('view.tour.done')}
                       </Box>
                     )}

@@ -77,7 +77,7 @@ describe('from an empty shop to the first weld', () => {
       stock: connected,
       seams: [seam({ id: 'a', revision: null }), seam({ id: 'b' })],
     });
-    expect(found.at(-1)).toEqual(['→', '/bench-mode/b']);
+    expect(found.at(-1)).toEqual(['→', '/at-machine/b']);
   });
 
   it('is gone with the first logged weld', async () => {

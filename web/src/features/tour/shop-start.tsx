@@ -61,7 +61,7 @@ function stepsOf({ machines, seams, stock }: ShopStartProps, parts: readonly Par
     {
       name: t('view.tour.the-first-weld'),
       why: t('view.tour.the-first-weld-why'),
-      to: seam?.revision ? `/bench-mode/${seam.id}` : seamAt,
+      to: seam?.revision ? `/at-machine/${seam.id}` : seamAt,
       isDone: false,
     },
   ];
@@ -96,6 +96,7 @@ export function ShopStart(shop: ShopStartProps) {
                 {step.name}
                 {step.isDone && (
                   <Box as="span" srOnly>
+                    {', '}
                     {t('view.tour.done')}
                   </Box>
                 )}

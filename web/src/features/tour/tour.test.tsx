@@ -22,7 +22,7 @@ describe('the first hour', () => {
   it('ticks what was visited, by person, and is over when all is', () => {
     visited('someone', '/seams/own');
     visited('someone', '/seams');
-    visited('other', '/bench/own');
+    visited('other', '/simulator/own');
     expect(tourOf('someone')).toEqual(['sheet']);
     open();
     expect(screen.getByRole('link', { name: /● Read its sheet.*done/ })).toBeTruthy();
@@ -35,12 +35,12 @@ describe('the first hour', () => {
 
   it('is put away for good', () => {
     open();
-    fireEvent.click(screen.getByRole('button', { name: 'Put it away' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Close it' }));
     expect(screen.queryByText('The first hour')).toBeNull();
     cleanup();
     open();
     expect(screen.queryByText('The first hour')).toBeNull();
-    visited('someone', '/bench/own');
+    visited('someone', '/simulator/own');
     expect(tourOf('someone')).toBeNull();
   });
 

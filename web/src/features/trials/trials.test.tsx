@@ -203,7 +203,7 @@ describe('recording a trial', () => {
     type('Leg, second plate, mm', '9');
     expect(screen.getByText(/does not fit the/)).toBeTruthy();
     expect(button('Record this trial')).toBeUndefined();
-    tap('Measured again: it stands');
+    tap('Measured again: keep it');
     expect(button('Record this trial')).toBeDefined();
     cleanup();
     open('/seams/axle/trial');
@@ -215,7 +215,7 @@ describe('recording a trial', () => {
     open('/seams/axle/trial');
     await screen.findByText('Looked at');
     tap('Something seen: End');
-    const crack = screen.getByRole('button', { name: /a crack in the crater/ });
+    const crack = screen.getByRole('button', { name: /crater crack \(104\)/ });
     fireEvent.click(crack);
     expect(crack.textContent).toContain('slight');
     fireEvent.click(crack);
@@ -229,8 +229,8 @@ describe('a trial that was judged', () => {
     const { router } = open(`/trials/${id(2)}`);
     await screen.findByText('Next move');
     expect(screen.getByText('Look here next')).toBeTruthy();
-    fireEvent.click(screen.getByRole('button', { name: /return clamp poor/ }));
-    expect(screen.getByText(/before anything was seen/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: /bad return \(work\/ground\) clamp connection/ }));
+    expect(screen.getByText(/before any evidence/)).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Done: weld again' }));
     await screen.findByText('After the move');
     expect(router.state.location.search).toContain('move=mend-circuit');
@@ -255,7 +255,7 @@ describe('the list', () => {
     const table = within(screen.getByRole('table'));
     expect(table.getByText('5.7')).toBeTruthy();
     expect(table.getByText('5.8')).toBeTruthy();
-    expect(table.queryByRole('rowheader', { name: 'Wire feed' })).toBeNull();
+    expect(table.queryByRole('rowheader', { name: 'Wire feed speed' })).toBeNull();
     expect(table.getByText('coupon 2')).toBeTruthy();
   });
 });

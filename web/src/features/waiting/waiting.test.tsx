@@ -31,7 +31,7 @@ function open() {
           </>
         ),
       },
-      { path: '/bench-mode/:id', Component: () => <p>at the machine</p> },
+      { path: '/at-machine/:id', Component: () => <p>at the machine</p> },
     ],
     '/waiting',
   );
@@ -72,7 +72,7 @@ describe('waiting records', () => {
     expect(await screen.findByText('because of off-the-list')).toBeTruthy();
     expect(await screen.findByText(/1 record was refused and waits for you/)).toBeTruthy();
     const link = screen.getByRole('link', { name: 'Correct it' });
-    expect(link.getAttribute('href')).toMatch(/^\/bench-mode\/axle\?machine=rowan&refused=/);
+    expect(link.getAttribute('href')).toMatch(/^\/at-machine\/axle\?machine=rowan&refused=/);
     press('Discard');
     expect(waitingRecords.getState().entries).toHaveLength(1);
     press('Discard for good');
@@ -150,7 +150,7 @@ describe('waiting records', () => {
     await expect(api.saveStanding('rowan', 6, standing)).rejects.toThrow();
     open();
     current = 8;
-    fireEvent.click(await screen.findByRole('button', { name: 'Write it over what stands now' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Save it over the present one' }));
     await waitFor(() => expect(waitingRecords.getState().entries).toEqual([]));
     expect(keys).toEqual(['"6"', '"7"']);
   });
@@ -186,7 +186,7 @@ describe('waiting records', () => {
     open();
     expect(await screen.findByText('Logged weld, Axle')).toBeTruthy();
     expect(screen.getByText('body.seconds').nextSibling?.textContent).toBe('31');
-    fireEvent.change(screen.getByLabelText('What became of it'), { target: { value: 'entered by hand' } });
+    fireEvent.change(screen.getByLabelText('Result'), { target: { value: 'entered by hand' } });
     press('Settled');
     await waitFor(() =>
       expect(calls.find(({ method }) => method === 'POST')?.body).toEqual({

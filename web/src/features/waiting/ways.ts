@@ -26,7 +26,7 @@ export function placeOf({ key, name, params, body }: Entry): string {
     readonly corrects?: string;
   };
   const { id = machineId } = params;
-  if (name === 'addRun') return `/bench-mode/${seamId ?? ''}?machine=${machineId ?? ''}&refused=${key}`;
+  if (name === 'addRun') return `/at-machine/${seamId ?? ''}?machine=${machineId ?? ''}&refused=${key}`;
   if (name === 'addTrial')
     return corrects === undefined ? `/seams/${seamId ?? ''}/trial?refused=${key}` : `/trials/${corrects}`;
   if (name === 'partsDone') return '/today';

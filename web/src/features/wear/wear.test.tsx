@@ -77,7 +77,7 @@ describe('what wears', () => {
 
   it('put in new is recorded with how the old one was, after the caution', async () => {
     const { calls } = await open([row()]);
-    fireEvent.click(await screen.findByRole('button', { name: 'New Contact tip in' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'New Contact tip fitted' }));
     expect(screen.getByText(/Source off at its switch and gas closed first/)).toBeTruthy();
     fireEvent.change(screen.getByLabelText('The old one was'), { target: { value: 'still-good' } });
     fireEvent.click(screen.getByRole('button', { name: 'Save' }));

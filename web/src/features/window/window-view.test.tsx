@@ -44,7 +44,7 @@ async function open(change: Parameters<typeof seam>[0] = {}, more: Record<string
   return answered;
 }
 const test = () => fireEvent.click(screen.getByRole('button', { name: 'Test every corner' }));
-const writing = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Write the largest that holds' });
+const writing = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Write the largest good window' });
 
 beforeEach(resetSettings);
 afterEach(cleanup);
@@ -53,7 +53,7 @@ describe('a window', () => {
   it('is asked of the arc in the setting’s own figures, and a corner fails at its worst spread', async () => {
     const { calls } = await open();
     test();
-    expect(await screen.findByText('It does not hold')).toBeTruthy();
+    expect(await screen.findByText('It fails')).toBeTruthy();
     const asked = calls.find(({ path }) => path === '/api/compute/window')?.body as {
       window: WindowTested['largestThatHolds'];
     };
@@ -67,11 +67,11 @@ describe('a window', () => {
   it('that was asked anew is not judged by the old answer, nor written by it', async () => {
     await open();
     test();
-    await screen.findByText('It does not hold');
+    await screen.findByText('It fails');
     fireEvent.change(screen.getByLabelText('Why'), { target: { value: 'three passed' } });
     expect(writing().disabled).toBe(false);
     fireEvent.change(screen.getByLabelText(/Wire feed, either way/), { target: { value: '5' } });
-    expect(screen.queryByText('It does not hold')).toBeNull();
+    expect(screen.queryByText('It fails')).toBeNull();
     expect(writing().disabled).toBe(true);
   });
 
@@ -91,7 +91,7 @@ describe('a window', () => {
       remembers('/api/seams/axle', seam({}), 'PUT /api/seams/axle/window', written, written),
     );
     test();
-    await screen.findByText('It does not hold');
+    await screen.findByText('It fails');
     // Two letters are no reason.
     fireEvent.change(screen.getByLabelText('Why'), { target: { value: 'ok' } });
     expect(writing().disabled).toBe(true);
@@ -124,9 +124,9 @@ describe('a window', () => {
     signInAs('welder', 'Teo Varnholt');
     await open();
     expect(screen.getByText('A lead hand writes windows.')).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Write the largest that holds' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Write the largest good window' })).toBeNull();
     test();
-    expect(await screen.findByText('It does not hold')).toBeTruthy();
+    expect(await screen.findByText('It fails')).toBeTruthy();
   });
 
   it('that cannot be tested says why, and can be asked again', async () => {
@@ -137,7 +137,7 @@ describe('a window', () => {
     expect(await screen.findByText(/Too many wait/)).toBeTruthy();
     refuses = false;
     test();
-    expect(await screen.findByText('It does not hold')).toBeTruthy();
+    expect(await screen.findByText('It fails')).toBeTruthy();
     await waitFor(() => expect(screen.queryByText(/Too many wait/)).toBeNull());
   });
 });

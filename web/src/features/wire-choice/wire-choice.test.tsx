@@ -47,7 +47,7 @@ describe('wire and gas', () => {
     expect(screen.queryByText('revision 1, edited; draft kept here')).toBeNull();
   });
 
-  it('gives its number on each machine, with what it is easily taken for', async () => {
+  it('gives its number on each machine, with what it is easily confused with', async () => {
     await open();
     const rows = panel('Its number on each machine');
     expect(rows.getByRole('row', { name: /^Rowan/ }).textContent).toContain('12');

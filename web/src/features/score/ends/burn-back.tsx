@@ -1,5 +1,5 @@
 /** The burn-back helper: how long was the wire left, what shape; from that the next value in this machine's sense and unit, and the trend. */
-import { amount } from '@fox-tempo/core/said';
+import { amount, whether } from '@fox-tempo/core/said';
 import { t, tell } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
@@ -124,9 +124,9 @@ export function BurnBack({
               {t('view.score.the-simulated-arc-leaves-at', {
                 freeWire: amount('shortLength', stop.freeWireMm, 1),
                 burnBack: amount('pulseTime', burnBackMs, 0),
-                stuck: stop.stuck ? t('view.score.stuck') : '',
+                stuck: whether(stop.stuck),
                 ballFactor: amount('plain', stop.ballFactor, 2),
-                endPulse: score.sequence.endPulse ? t('view.score.with-the-last-pulse') : '',
+                endPulse: whether(score.sequence.endPulse),
                 short3: amount('shortLength', 3),
               })}
             </Box>
@@ -152,7 +152,7 @@ export function BurnBack({
                 {t('view.score.next', {
                   next: amount('pulseTime', advice.nextMs),
                   next2: machine ? ` · ${onDial(machine, whole, advice.nextMs)}` : '',
-                  endPulse: advice.endPulse ? t('view.score.last-pulse-on') : '',
+                  endPulse: whether(advice.endPulse),
                 })}
               </Box>
               <Box fontSize="13px" color="quiet">

@@ -26,8 +26,8 @@ async function open() {
     ...emptyRecord('kind=burn-back-stop&limit=20&machine=rowan&seam=axle'),
   });
   showRoutes(
-    [{ path: '/score/:id/:part?', Component: ScoreView, loader: loadScore, HydrateFallback: () => null }],
-    '/score/axle/ends',
+    [{ path: '/sequence/:id/:part?', Component: ScoreView, loader: loadScore, HydrateFallback: () => null }],
+    '/sequence/axle/ends',
   );
   await screen.findByRole('heading', { level: 1 });
 }
@@ -74,11 +74,11 @@ describe('start and stop', () => {
     expect(screen.getByText(/more scatter than setting/)).toBeTruthy();
     // What has reached the record can be taken back, one after the other.
     await act(async () => undefined);
-    press('Take the last stop back');
+    press('Undo the last stop');
     expect(screen.queryByText(/more scatter than setting/)).toBeNull();
     for (let left = 2; left > 0; left--) {
       await act(async () => undefined);
-      press('Take the last stop back');
+      press('Undo the last stop');
     }
     expect(screen.getByText('No stop recorded yet')).toBeTruthy();
   });

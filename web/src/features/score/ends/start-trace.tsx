@@ -19,7 +19,7 @@ export function StartTrace({ run, topA }: { readonly run: StartRun; readonly top
       ? t('view.score.never-lit')
       : t('view.score.lit-after', {
           lit: amount('pulseTime', litMs, 0),
-          buckles: first && first.buckles > 0 ? t('view.score.wire-bent') : t('view.score.clean'),
+          buckles: first && first.buckles > 0 ? 'yes' : 'other',
         });
   return (
     <Box>

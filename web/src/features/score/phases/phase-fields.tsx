@@ -1,5 +1,5 @@
 /** The numbers of one phase, each with what else it means and the sum behind it. */
-import { amount, bare } from '@fox-tempo/core/said';
+import { absent, amount, bare } from '@fox-tempo/core/said';
 import { t, tell, formatWithUnit } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { holdForWarmth, type PhaseSum, type ScoreOf } from '@fox-tempo/core/score';
@@ -115,11 +115,7 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
           <Because>
             {t('view.score.main-is-the-program-itself', {
               wireFeed: amount('wireFeed', whole.program.wireFeedMPerMin, 1),
-              frequency: whole.program.slowBeat
-                ? t('view.score.slow-beat-a-second', {
-                    frequency: amount('plain', whole.program.slowBeat.frequencyHz, 1),
-                  })
-                : '',
+              frequency: whole.program.slowBeat ? amount('plain', whole.program.slowBeat.frequencyHz, 1) : absent,
             })}
           </Because>
           {whole.program.gun && <GunFields seamId={props.seamId} gun={whole.program.gun} onGun={score.pointGun} />}

@@ -49,10 +49,9 @@ export function PhaseTable({
                   cursor="pointer"
                   _hover={{ textDecoration: 'underline' }}
                 >
-                  {tell(phaseNames[phase])}
                   {whole.program.slowBeat && (phase === 'main' || phase === 'second')
-                    ? t('view.score.with-slow-beat')
-                    : ''}
+                    ? t('view.score.with-slow-beat', { phase: phaseNames[phase] })
+                    : tell(phaseNames[phase])}
                   {count > 1 ? ` × ${count}` : ''}
                 </Box>
               </Cell>

@@ -101,7 +101,7 @@ describe('a weld played by hand', () => {
     expect(inEnglish(session.store.getState().result?.map(({ part }) => part))).toEqual([
       'start held',
       'tap 1',
-      'end of the seam',
+      'end of the weld',
       'crater held',
     ]);
   });

@@ -1,5 +1,5 @@
 /** Play it: the space bar or the big button is the trigger. Which state the machine is in, what it waits for, and what to do next. */
-import { amount } from '@fox-tempo/core/said';
+import { amount, whether } from '@fox-tempo/core/said';
 import { t, tell, fixed } from '../../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { ScoreOf } from '@fox-tempo/core/score';
@@ -115,7 +115,7 @@ export function Play({
           {t('view.score.sum-2', {
             now: amount('length', gun.mmAt(nowS), 0),
             current: slice && running ? `, ${fixed(meanOf(slice.trace.currentA), 0)} A` : '',
-            buckles: slice && slice.buckles > 0 ? t('view.score.wire-bent-on-the-plate') : '',
+            buckles: whether(slice !== null && slice.buckles > 0),
           })}
         </Box>
       </Box>
@@ -160,10 +160,7 @@ function Result({ result }: { readonly result: NonNullable<ReturnType<PlaySessio
             </Box>
             <Box>{tell(part)}</Box>
             <Box textStyle="figure" fontSize="13px">
-              {tell(was)}
-              <Box as="span" color="quiet">
-                {fits ? t('view.score.fits') : t('view.score.of', { wanted })}
-              </Box>
+              {fits ? t('view.score.fits', { was }) : t('view.score.of', { was, wanted })}
             </Box>
           </Box>
         ))}

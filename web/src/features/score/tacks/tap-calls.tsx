@@ -1,5 +1,6 @@
 /** Memories that taps at rest call on a machine, each checked against what this score needs loaded. */
-import { t, tell, tellIf } from '../../../lib/words.ts';
+import { absent } from '@fox-tempo/core/said';
+import { t, tell } from '../../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { tapTargets, type Program, type TapTarget } from '@fox-tempo/core/machine';
@@ -51,8 +52,8 @@ export function TapCalls({ machine, program }: { readonly machine: MachineResour
                 warning: warning ? '◆' : '●',
                 taps,
                 slot,
-                name: name ? `, ${name}` : '',
-                warning2: warning ? t('view.score.do-not', { warning: tellIf(warning) ?? '' }) : '',
+                name: name ?? absent,
+                warning2: warning ?? absent,
               })}
             </Box>
           ))}

@@ -39,7 +39,7 @@ for (const [light, width, height] of [
     await expectAccessible(page, light);
 
     await page.goto(`${app.url}/machines/hazel`);
-    await page.getByRole('button', { name: 'Test the direction of Share runs' }).click();
+    await page.getByRole('button', { name: 'Test the direction of Share' }).click();
     await expect(page.getByText('Before you begin.')).toBeVisible();
     await expectAccessible(page, light);
     await page.getByRole('button', { name: 'Edit Drive' }).click();

@@ -71,9 +71,9 @@ test('tuned by keyboard alone, in physics and in dials, saved and seen on the se
   await expect.poll(async () => Number(await trim.inputValue())).toBeCloseTo(was + 0.6, 6);
 
   // The machine's own dial moves the physics by its own step.
-  const feed = page.getByLabel('Wire feed, m/min', { exact: true });
+  const feed = page.getByLabel('Wire feed speed, m/min', { exact: true });
   const feedWas = Number(await feed.inputValue());
-  const more = page.getByRole('button', { name: /: one step, wire feed/ });
+  const more = page.getByRole('button', { name: /: one step, wire feed speed higher/ });
   await more.focus();
   await page.keyboard.press('Enter');
   await expect.poll(async () => Number(await feed.inputValue())).toBeGreaterThan(feedWas);
@@ -131,22 +131,22 @@ test('at tablet size: the beat in three schools, what if, hold and compare, by t
   const dials = await schools.getByRole('row').allTextContents();
   expect(new Set(dials.slice(1)).size).toBe(3);
   // Several simulations share the worker: each of them has to come home.
-  for (const level of ['high', 'low']) await expect(page.getByText(new RegExp(`^Slow ${level}, .*kW`))).toBeVisible();
+  for (const level of ['high', 'low']) await expect(page.getByText(new RegExp(`^${level === 'high' ? 'High' : 'Low'} level, .*kW`))).toBeVisible();
 
   await openDrawer(page, 'What if');
-  await page.getByRole('button', { name: /hand 6 mm further out/ }).click();
+  await page.getByRole('button', { name: /CTWD 6 mm longer/ }).click();
   await expect(page.getByText(/^Seen:/)).toBeVisible();
   // Stacked with a slipping feeder there is something to hide.
   await page.getByRole('button', { name: /feeder slips 5 %/ }).click();
   await expect(page.getByText(/It hides the cause/)).toBeVisible();
-  await page.getByRole('button', { name: /hand 6 mm further out/ }).click();
+  await page.getByRole('button', { name: /CTWD 6 mm longer/ }).click();
   await page.getByRole('button', { name: /feeder slips 5 %/ }).click();
   await expect(page.getByText(/^Seen:/)).toHaveCount(0);
 
   await openDrawer(page, 'A/B compare');
   await page.getByRole('button', { name: 'Hold this one' }).click();
   await openDrawer(page, 'Dials');
-  await page.getByRole('button', { name: /: one step, wire feed/ }).click();
+  await page.getByRole('button', { name: /: one step, wire feed speed higher/ }).click();
   await openDrawer(page, 'A/B compare');
   await expect(page.getByRole('region', { name: 'A/B compare' })).toContainText('Speed');
   await openDrawer(page, 'Dials');
@@ -216,8 +216,8 @@ test('on a phone the bench is one screen: picture, figures and the dials’ own 
   for (const one of [
     theMap(page),
     gauge(page, 'At the back'),
-    page.getByRole('button', { name: /: one step, wire feed/ }),
-    page.getByRole('button', { name: /: one step, trim/ }),
+    page.getByRole('button', { name: /: one step, wire feed speed higher/ }),
+    page.getByRole('button', { name: /: one step, trim.* higher/ }),
   ]) {
     const box = (await one.boundingBox())!;
     expect(box.y + box.height).toBeLessThanOrEqual(strip.y);

@@ -16,11 +16,11 @@ test('heat in a part: the plate at any moment, waits under a ceiling, the order 
   await expect(page.getByText(/As listed: .* of it waiting/)).toBeVisible();
   // A seam off the plate is named with the plate's own size.
   await page.getByLabel('1: y, mm', { exact: true }).fill('900');
-  await expect(page.getByText(/Seam 1 lies off the plate/)).toBeVisible();
+  await expect(page.getByText(/Seam 1 is off the plate/)).toBeVisible();
   await page.getByLabel('1: y, mm', { exact: true }).fill('40');
   await page.getByLabel('It read, °C').fill('90');
   await expect(
-    page.getByText(/All warmth is counted .* times as predicted|says nothing of the rest|contradicts the field/),
+    page.getByText(/All warmth is counted .* times as predicted|shows nothing about the rest|contradicts the prediction/),
   ).toBeVisible();
   await expectAccessible(page, 'day');
   await page.reload();
@@ -115,7 +115,7 @@ test.describe('in a shop of its own', () => {
     for (const box of await page.getByRole('checkbox').all()) await box.check({ force: true });
     await page.getByLabel('Left in the old one, bar').fill('4');
     await page.getByRole('button', { name: 'Changed: record it' }).click();
-    await expect(page.getByText(/Mix 2 stands on Rowan; Mix 1 is on the shelf/)).toBeVisible();
+    await expect(page.getByText(/Mix 2 is on Rowan; Mix 1 is in the stock/)).toBeVisible();
 
     // Logged tap by tap: each seam of the frame once, on the new bottle; the order counts by itself.
     const before = await doneOf(page, shop.url);

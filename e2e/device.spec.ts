@@ -39,8 +39,8 @@ test('an answer of another version of the server is said, with what is safe', as
     await route.fulfill({ response, headers: { ...response.headers(), 'fox-tempo-contract': '0' } });
   });
   await page.goto(`${app.url}/seams/counter-corner`);
-  const notice = page.getByRole('alert').filter({ hasText: 'The server runs another version than this page' });
-  await expect(notice).toContainText('Drafts are kept here');
+  const notice = page.getByRole('alert').filter({ hasText: 'The server has a different version from this page' });
+  await expect(notice).toContainText('Drafts are kept');
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   // An answer that is still on its way is nobody's any more.
   await page.unrouteAll({ behavior: 'ignoreErrors' });
@@ -59,7 +59,7 @@ test('a link to a seam that was taken off says so, and the way on', async ({ pag
   await lead.request.delete(`${app.url}/api/seams/${copy.id}`, { headers: { 'if-match': `"${copy.version}"` } });
   await page.goto(`${app.url}/simulator/${copy.id}`);
   const notice = page.getByRole('alert').filter({ hasText: 'Removed from the list.' });
-  await expect(notice).toContainText('Nothing of it is lost');
+  await expect(notice).toContainText('It can be restored');
   await expect(page.getByRole('button', { name: /^Save revision/ })).toBeDisabled();
   await notice.getByRole('button', { name: 'Restore it' }).click();
   await expect(notice).toHaveCount(0);

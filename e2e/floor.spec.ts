@@ -21,7 +21,7 @@ test.describe('a welder', () => {
     // Read anew: one dial stands otherwise, the others as stored.
     const found = page.getByLabel('Wire feed: found', { exact: true });
     await found.fill('8.3');
-    for (const one of await page.getByRole('button', { name: /stands as stored$/ }).all()) {
+    for (const one of await page.getByRole('button', { name: /: as stored$/ }).all()) {
       const label = (await one.getAttribute('aria-label')) ?? '';
       if (!label.startsWith('Wire feed speed')) await one.click();
     }
@@ -61,7 +61,7 @@ test.describe('a welder', () => {
 
   test('welds with another spool: recorded, held, not counted, until a lead hand decides', async ({ page, app }) => {
     await page.goto(`${app.url}/at-machine/hitch-bracket-fillet?machine=rowan`);
-    await page.getByRole('button', { name: /Something was otherwise/ }).click();
+    await page.getByRole('button', { name: /Something was different/ }).click();
     const spool = page.getByLabel('Spool');
     const other = (await spool.getByRole('option').allTextContents()).find((text) => text.endsWith('≠'));
     await spool.selectOption({ label: other ?? '' });

@@ -89,7 +89,7 @@ test('two changeovers to one seam: the right, different lists; ticked, timed, wr
   await expect(steps.nth(3).getByRole('checkbox')).toBeChecked();
   await page.getByRole('button', { name: 'All done: record it' }).click();
   await expect(page.getByRole('heading', { name: 'Nothing to change' })).toBeVisible();
-  await expect(page.getByText(/What is loaded, what is chosen on the machine/)).toBeVisible();
+  await expect(page.getByText(/What is loaded, what is selected on the machine/)).toBeVisible();
 
   // Back to steel: the way back is complete too.
   await page.goto(`${app.url}/seams/axle-plate-to-tube/setup`);
@@ -139,7 +139,7 @@ test('one program on two machines, and its card on paper', async ({ page, app })
   await expect(page.getByRole('row', { name: /^gas after/ })).toContainText('only one of them has it');
   await page.getByLabel('Right').selectOption({ label: 'Alder, bay 3' });
   await expect(page).toHaveURL(/right=alder/);
-  await expect(page.getByRole('row', { name: /^stiffness/ })).toContainText('more is softer');
+  await expect(page.getByRole('row', { name: /^arc stiffness/ })).toContainText('more is softer');
 
   await page.goto(`${app.url}/seams/trike-lid-seam`);
   const link = page.getByRole('link', { name: 'Print card (PDF)' });

@@ -161,7 +161,7 @@ test('the day of one part: ticked, logged, held by a wrong wire, released, count
     await expect(page.getByText('✓ Recorded')).toBeVisible();
     await expect(page.getByText(/TG 1.*1.*3/).first()).toBeVisible();
     // The next one with a spool of another wire: recorded, held.
-    await page.getByRole('button', { name: 'Something was otherwise' }).click();
+    await page.getByRole('button', { name: 'Something was different' }).click();
     const spool = page.getByLabel('Spool');
     const other = (await spool.locator('option').allTextContents()).find((name) => name.endsWith('≠')) ?? '';
     await spool.selectOption({ label: other });

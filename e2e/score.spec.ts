@@ -206,7 +206,7 @@ test('full feed stubs, slow run-in starts clean; two taps give the next burn-bac
 
 test('zooms, unfolds and shows the fast pulses; a broken file is refused by its place', async ({ page, app }) => {
   await page.goto(`${app.url}/sequence/trike-lid-seam`);
-  const staves = page.getByRole('group', { name: /^Score: trigger, gas/ });
+  const staves = page.getByRole('group', { name: /^Sequence: trigger, gas/ });
   const scale = async () => Number(await staves.getAttribute('data-px-per-s'));
   // Drawn first at a guessed width, then at its own: compared only once it stands.
   await expect(staves).toBeVisible();

@@ -80,13 +80,13 @@ test('everything moves together when one thing is changed', async ({ page, app }
 test('the arc is simulated off the page’s thread, and again when the setting moves', async ({ page, app }) => {
   await page.goto(`${app.url}/seams/sink-flange-lap`);
   const panel = page.locator('section').filter({ has: page.getByRole('heading', { name: 'Simulated arc' }) });
-  await expect(panel).toContainText('one drop a pulse: a steady hum');
+  await expect(panel).toContainText('one drop per pulse: a steady hum');
   const amps = async () =>
     numberIn((await panel.getByText('Mean current').locator('..').textContent())?.replace('Mean current', '') ?? '');
   // The simulated arc and the solved pulse agree on the current within the drop that one of them leaves out.
   const planned = numberIn(await figure(page, 'Mean current').textContent());
   expect(Math.abs((await amps()) / planned - 1)).toBeLessThan(0.05);
-  await page.getByLabel('Wire feed, m/min').fill('6');
+  await page.getByLabel('Wire feed speed, m/min').fill('6');
   await expect.poll(amps).toBeGreaterThan(planned + 10);
   await expect(page.getByText('first choice:')).toBeVisible();
 });
@@ -122,7 +122,7 @@ test('impossible chains are refused with the reason and a way out that works', a
   await expect(page.getByText('got 400 mm')).toBeVisible();
   await page.getByLabel('First part, mm').fill('1.5');
 
-  await page.getByLabel('Wire feed, m/min').fill('29');
+  await page.getByLabel('Wire feed speed, m/min').fill('29');
   await expect(refusal).toContainText('No solution at 29 m/min');
   await refusal.getByRole('button', { name: 'Use the planned feed' }).click();
   await expect(refusal).toHaveCount(0);
@@ -148,10 +148,10 @@ test('the whole way by keyboard alone', async ({ page, app }) => {
 
   await tabTo(page.getByLabel('Gap, mm'));
   await page.keyboard.type('1');
-  await tabTo(page.getByLabel('Wire feed, m/min'));
+  await tabTo(page.getByLabel('Wire feed speed, m/min'));
   await page.keyboard.type('5');
   await page.keyboard.press('ArrowUp');
-  await expect(page.getByLabel('Wire feed, m/min')).toHaveValue('5.1');
+  await expect(page.getByLabel('Wire feed speed, m/min')).toHaveValue('5.1');
   await tabTo(figure(page, 'Heat input'));
   await page.keyboard.press('Enter');
   await expect(figure(page, 'Heat input')).toHaveAttribute('aria-expanded', 'true');

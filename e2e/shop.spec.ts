@@ -116,7 +116,7 @@ test('the office adds a person, a part and an order; a seam is described, copied
   await lead.getByLabel('On which part').selectOption({ label: 'Serving hatch' });
   await lead.getByRole('button', { name: 'Copy' }).click();
   // The copy is the same weld: the feed that somebody chose by hand comes with it.
-  await expect(lead.getByLabel('Wire feed, m/min')).toHaveValue('4.4');
+  await expect(lead.getByLabel('Wire feed speed, m/min')).toHaveValue('4.4');
   await expect(lead.getByText('revision 1', { exact: true })).toBeVisible();
 
   await lead.goto(`${app.url}/seams`);
@@ -148,7 +148,7 @@ test('the shop as a file goes out and comes in, with a preview first', async ({ 
   await expect(page.getByRole('row', { name: /seam Brought in added/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /machine Rowan there already/ })).toBeVisible();
   await page.getByRole('button', { name: 'Take 1 in' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'Taken in: 1' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Imported: 1' })).toBeVisible();
   await page
     .getByLabel('File to import')
     .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"other"}') });
@@ -161,7 +161,7 @@ test('a program file comes on a sheet as a draft, and what is none is refused', 
   const bring = (name: string, buffer: Buffer) =>
     page.getByLabel('Program file').setInputFiles({ name, mimeType: 'application/json', buffer });
   await bring('x.json', Buffer.from('{"format":"fox-tempo/program","version":9}'));
-  await expect(page.getByRole('alert').filter({ hasText: 'Not taken' })).toContainText('reads up to 2');
+  await expect(page.getByRole('alert').filter({ hasText: 'Not loaded' })).toContainText('reads up to 2');
   await bring('frame-corner-dip.tempo.json', file);
   await expect(page.getByText('frame-corner-dip.tempo.json is on the sheet')).toBeVisible();
   await expect(page.getByLabel('Transfer mode', { exact: true })).toHaveValue('dip');

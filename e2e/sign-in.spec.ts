@@ -16,7 +16,7 @@ test.describe('nobody signed in', () => {
     await page.getByRole('button', { name: /^Teo Varnholt/ }).click();
     for (const digit of ['9', '9', '9', '9']) await page.getByRole('button', { name: digit, exact: true }).click();
     await page.getByRole('button', { name: 'Sign in' }).click();
-    await expect(page.getByRole('alert')).toContainText('That PIN does not fit');
+    await expect(page.getByRole('alert')).toContainText('Wrong PIN');
     await page.getByLabel('PIN of Teo Varnholt').fill('1404');
     await page.keyboard.press('Enter');
     await expect(page).toHaveURL(/\/seams\/counter-corner$/);
@@ -40,7 +40,7 @@ test.describe('a welder', () => {
     browser,
   }) => {
     await page.goto(`${app.url}/machines/hazel/about`);
-    await expect(page.getByText(/changed by a lead hand or owner/)).toBeVisible();
+    await expect(page.getByText(/A lead hand or owner changes/)).toBeVisible();
     await page.getByLabel('Location').fill('bay 9');
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(page.getByRole('alert')).toContainText('lead hand or owner');

@@ -8,7 +8,7 @@ test('two people on one seam: both versions are shown, and either may stand', as
   await other.getByRole('button', { name: /^Save revision/ }).click();
   await expect(other.getByRole('status').filter({ hasText: 'saved as' })).toBeVisible();
 
-  await page.getByLabel('Leg asked, mm').fill('6');
+  await page.getByLabel('Required leg, mm').fill('6');
   await page.getByRole('button', { name: /^Save revision/ }).click();
   const conflict = page.getByRole('alertdialog', { name: 'Two versions of this seam' });
   await expect(conflict.getByRole('row', { name: /Gap/ })).toContainText('0.8 mm');
@@ -18,25 +18,25 @@ test('two people on one seam: both versions are shown, and either may stand', as
   await expect(conflict.getByRole('radio', { name: 'Leg: yours' })).toBeChecked();
   await conflict.getByRole('button', { name: 'Save both together as the next revision' }).click();
   await expect(conflict).toHaveCount(0);
-  await expect(page.getByLabel('Leg asked, mm')).toHaveValue('6');
+  await expect(page.getByLabel('Required leg, mm')).toHaveValue('6');
   await expect(page.getByLabel('Gap, mm')).toHaveValue('0.8');
 
   // The other one, now behind, takes what is stored.
   await other.getByLabel('Gap, mm').fill('1');
   await other.getByRole('button', { name: /^Save revision/ }).click();
   await other.getByRole('button', { name: 'Take the stored one' }).click();
-  await expect(other.getByLabel('Leg asked, mm')).toHaveValue('6');
+  await expect(other.getByLabel('Required leg, mm')).toHaveValue('6');
   await expect(other.getByLabel('Gap, mm')).toHaveValue('0.8');
   await other.context().close();
 });
 
 test('an older revision can be brought back', async ({ page, app }) => {
   await page.goto(`${app.url}/seams/sink-flange-lap`);
-  await expect(page.getByLabel('Wire feed, m/min')).toHaveValue('4.4');
+  await expect(page.getByLabel('Wire feed speed, m/min')).toHaveValue('4.4');
   await page.getByRole('button', { name: 'Bring back revision 1' }).click();
-  await expect(page.getByLabel('Wire feed, m/min')).toHaveValue('');
+  await expect(page.getByLabel('Wire feed speed, m/min')).toHaveValue('');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByLabel('Wire feed, m/min')).toHaveValue('4.4');
+  await expect(page.getByLabel('Wire feed speed, m/min')).toHaveValue('4.4');
 });
 
 test('a second start says where the first one is, and touches nothing', async ({ page, app }) => {

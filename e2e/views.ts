@@ -34,7 +34,7 @@ export const views: readonly { readonly path: string; readonly waitsFor?: RegExp
   { path: '/machines/rowan/chart' },
   { path: '/machines/rowan/slots' },
   { path: '/machines/alder/refill' },
-  { path: '/machines/alder/standing', waitsFor: /^Resistance of leads/ },
+  { path: '/machines/alder/standing', waitsFor: /^Resistance of cables/ },
   { path: '/machines/alder/paper' },
   { path: '/machines/hazel/about' },
   { path: '/library' },

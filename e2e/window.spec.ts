@@ -10,7 +10,7 @@ test('a window of ten percent and per millimetre fails at a corner, is cut, writ
   await page.goto(`${app.url}/seams/axle-plate-to-tube/window`);
   await page.getByRole('button', { name: 'Test every corner' }).click();
   await expect(page.getByText('It fails')).toBeVisible({ timeout: 40_000 });
-  await expect(page.getByText(/trim −1\.5 mm: \d+ shorts a second/).first()).toBeVisible();
+  await expect(page.getByText(/trim −1\.5 mm: \d+ short circuits per second/).first()).toBeVisible();
   await expectAccessible(page, 'day');
   await page.getByLabel('Why').fill('three trials passed in it');
   await page.getByRole('button', { name: 'Write the largest good window' }).click();

@@ -131,7 +131,8 @@ test('at tablet size: the beat in three schools, what if, hold and compare, by t
   const dials = await schools.getByRole('row').allTextContents();
   expect(new Set(dials.slice(1)).size).toBe(3);
   // Several simulations share the worker: each of them has to come home.
-  for (const level of ['high', 'low']) await expect(page.getByText(new RegExp(`^${level === 'high' ? 'High' : 'Low'} level, .*kW`))).toBeVisible();
+  for (const level of ['high', 'low'])
+    await expect(page.getByText(new RegExp(`^${level === 'high' ? 'High' : 'Low'} level, .*kW`))).toBeVisible();
 
   await openDrawer(page, 'What if');
   await page.getByRole('button', { name: /CTWD 6 mm longer/ }).click();

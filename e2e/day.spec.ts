@@ -20,7 +20,9 @@ test('heat in a part: the plate at any moment, waits under a ceiling, the order 
   await page.getByLabel('1: y, mm', { exact: true }).fill('40');
   await page.getByLabel('It read, °C').fill('90');
   await expect(
-    page.getByText(/All warmth is counted .* times as predicted|shows nothing about the rest|contradicts the prediction/),
+    page.getByText(
+      /All warmth is counted .* times as predicted|shows nothing about the rest|contradicts the prediction/,
+    ),
   ).toBeVisible();
   await expectAccessible(page, 'day');
   await page.reload();

@@ -44,7 +44,11 @@ test('six taps record a good weld; the verdict stands before it is saved', async
 });
 
 for (const { machine, seam, truth } of [
-  { machine: 'Rowan', seam: 'hitch-bracket-fillet', truth: /bad return .* clamp connection|bad weld cable or gun connection/ },
+  {
+    machine: 'Rowan',
+    seam: 'hitch-bracket-fillet',
+    truth: /bad return .* clamp connection|bad weld cable or gun connection/,
+  },
   { machine: 'Hazel', seam: 'sink-flange-lap', truth: /another wire size loaded/ },
   { machine: 'Alder', seam: 'trike-box-floor', truth: /too little gas/ },
 ]) {

@@ -91,7 +91,7 @@ test('tuned by keyboard alone, in physics and in dials, saved and seen on the se
   await expect.poll(async () => Number(await feed.inputValue())).toBeCloseTo(feedWas, 6);
   await page.getByRole('button', { name: 'Redo' }).click();
 
-  await page.getByRole('button', { name: 'Put Trim (arc length) back' }).focus();
+  await page.getByRole('button', { name: 'Reset Trim (arc length)' }).focus();
   await page.keyboard.press('Enter');
   await expect.poll(async () => Number(await trim.inputValue())).toBeCloseTo(was, 6);
   await map.focus();

@@ -172,8 +172,8 @@ test.describe('in a shop of its own', () => {
 
     // Closed with what it cost.
     await page.goto(`${shop.url}/costs?order=order-2041`);
-    await expect(page.getByRole('heading', { name: /^What \d+ logged welds/ })).toBeVisible();
-    const found = page.getByRole('heading', { name: /^What \d+ logged welds/ });
+    await expect(page.getByRole('heading', { name: /^Actual for \d+ logged welds/ })).toBeVisible();
+    const found = page.getByRole('heading', { name: /^Actual for \d+ logged welds/ });
     await expect.poll(async () => Number(/\d+/.exec((await found.textContent()) ?? '')?.[0])).toBeGreaterThanOrEqual(8);
   });
 });

@@ -73,12 +73,12 @@ test('found by any word, by keyboard alone; words and keys one key away', async 
   await page.goto(`${app.url}/today`);
   await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
   await page.keyboard.press('Control+K');
-  await page.getByPlaceholder(/Seam, part, machine/).fill('axle bench');
-  await expect(page.getByRole('option', { name: /Axle plate to tube: arc bench/ })).toBeVisible();
+  await page.getByPlaceholder(/Seam, part, machine/).fill('axle simulator');
+  await expect(page.getByRole('option', { name: /Axle plate to tube: arc simulator/ })).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/simulator\/axle-plate-to-tube$/);
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys: Arc bench' })).toContainText('moves the crosshair');
+  await expect(page.getByRole('dialog', { name: 'Keys: Arc simulator' })).toContainText('moves the crosshair');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.keyboard.press('F1');

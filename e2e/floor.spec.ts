@@ -23,10 +23,10 @@ test.describe('a welder', () => {
     await found.fill('8.3');
     for (const one of await page.getByRole('button', { name: /: as stored$/ }).all()) {
       const label = (await one.getAttribute('aria-label')) ?? '';
-      if (!label.startsWith('Wire feed speed')) await one.click();
+      if (!label.startsWith('Wire feed')) await one.click();
     }
     await page.getByRole('button', { name: 'Keep as found' }).click();
-    const steps = page.getByRole('listitem').filter({ hasText: /Wire feed speed/ });
+    const steps = page.getByRole('listitem').filter({ hasText: /Wire feed/ });
     await expect(steps.filter({ hasText: '8.3' }).first()).toBeVisible();
     await page.getByRole('button', { name: 'It is put back' }).click();
     await expect(page.getByText(/As stored: read by Teo Varnholt/)).toBeVisible();
@@ -48,7 +48,7 @@ test.describe('a welder', () => {
     await expect(page.getByText('That card is superseded.')).toBeVisible();
     const all = page.getByRole('list', { name: 'Dials to set' }).locator('button[aria-pressed]');
     const lines = page.getByRole('list', { name: 'Dials to set' }).locator('button[aria-pressed=false]');
-    await expect(lines.filter({ hasText: 'Wire feed speed' })).toBeVisible();
+    await expect(lines.filter({ hasText: 'Wire feed' })).toBeVisible();
     const pressed = await all.evaluateAll((buttons) => buttons.map((one) => one.getAttribute('aria-pressed')));
     for (const [at, is] of pressed.entries()) if (is === 'false') await page.keyboard.press(String(at + 1));
     await expect(lines).toHaveCount(0);
@@ -106,7 +106,7 @@ test.describe('the office', () => {
     const plan = page.getByRole('group', { name: /^By the plan: 12 × Market cart frame/ });
     const sum = plan.getByRole('row', { name: /The order, 12 parts/ }).getByRole('cell');
     const before = numberIn(await sum.filter({ hasText: '€' }).textContent());
-    await expect(page.getByRole('heading', { name: /^What \d+ logged welds/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /^Actual for \d+ logged welds/ })).toBeVisible();
     await page.getByLabel('An hour of work').fill('96');
     await page.keyboard.press('Tab');
     await page.getByRole('button', { name: 'Save', exact: true }).click();

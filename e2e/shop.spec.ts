@@ -111,7 +111,7 @@ test('the office adds a person, a part and an order; a seam is described, copied
   await lead.getByRole('searchbox', { name: 'Search the seams' }).fill('lap stainless');
   await expect(lead.getByRole('link', { name: /Sink flange lap/ })).toBeVisible();
   await expect(lead.getByRole('link', { name: /Axle plate/ })).toHaveCount(0);
-  await lead.getByRole('button', { name: /take off Sink flange lap/ }).click();
+  await lead.getByRole('button', { name: /remove Sink flange lap/ }).click();
   await lead.getByLabel('Name of a copy').fill('Hatch flange lap');
   await lead.getByLabel('On which part').selectOption({ label: 'Serving hatch' });
   await lead.getByRole('button', { name: 'Copy' }).click();
@@ -120,9 +120,9 @@ test('the office adds a person, a part and an order; a seam is described, copied
   await expect(lead.getByText('revision 1', { exact: true })).toBeVisible();
 
   await lead.goto(`${app.url}/seams`);
-  await lead.getByRole('button', { name: /take off Hatch flange lap/ }).click();
+  await lead.getByRole('button', { name: /remove Hatch flange lap/ }).click();
   await lead.getByRole('button', { name: 'Remove from the list' }).click();
-  await expect(lead.getByRole('alert')).toContainText('Hatch flange lap is off the list');
+  await expect(lead.getByRole('alert')).toContainText('Hatch flange lap was removed from the list');
   await expect(lead.getByRole('link', { name: /Hatch flange lap/ })).toHaveCount(0);
   await lead.getByRole('region', { name: 'Notices' }).getByRole('button', { name: 'Undo' }).click();
   await expect(lead.getByRole('link', { name: /Hatch flange lap/ })).toBeVisible();

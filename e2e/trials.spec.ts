@@ -117,7 +117,7 @@ test('the next plan of a slow hand asks for less wire, and says why', async ({ p
   const before = Number.parseFloat(((await feed.textContent()) ?? '').replace(/^\D+/, ''));
   const welds = page.locator('section', { hasText: 'From the shop’s own welds' }).first();
   await welds.getByLabel('Made for the travel speed of').selectOption({ label: 'Odile Trennaby' });
-  await expect(welds).toContainText(/travels at 0\.\d+ of the plan \(\d+ timed seams here, weight \d+ %\)/);
+  await expect(welds).toContainText(/travels at 0\.\d+ of the plan \(\d+ timed welds here, weight \d+ %\)/);
   await tap(page, 'Plan for this welder');
   await expect(welds).toContainText(/Odile Trennaby travels at .* of wire instead of/);
   const after = Number.parseFloat(((await feed.textContent()) ?? '').replace(/^\D+/, ''));

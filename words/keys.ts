@@ -3396,4 +3396,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4613;
+export const sentenceCount = 4612;

@@ -104,7 +104,17 @@ export function makeWords(
         (isRow(parts) ? parts : [parts]).map(sayValue),
       );
     }
+    if (code === codes.sum) return calculation(values['sum'] ?? '', values['result']);
     return sentence(code, values);
+  }
+
+  function calculation(sum: SaidValue, result: SaidValue | undefined): string {
+    if (system === 'metric') return sayValue(sum);
+    const metric = words(language, 'metric');
+    const said = metric.tell(sum);
+    // What reads the same in both systems needs no second saying.
+    if (result === undefined || metric.tell(result) === sayValue(result)) return said;
+    return sentence('sum.in-us', { sum: said, result });
   }
 
   return {

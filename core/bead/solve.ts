@@ -1,5 +1,5 @@
 /** The `bead` question: of feed, travel and leg any two give the third. */
-import { say, amount, type Phrase } from '../said/index.ts';
+import { amount, type Phrase, say, sum } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { depositionKgPerH } from '../melting/index.ts';
@@ -62,12 +62,14 @@ export function bead({ filler, diameterMm, wireFeedMPerMin, travelMmPerMin, legM
     areaMm2,
     throatMm: throatMm(leg),
     depositionKgPerH: depositionKgPerH(wire, feed),
-    because: say('bead.yield-leg2-2-1-10', {
-      feed: amount('wireFeed', feed, 2),
-      area: amount('area', wire.areaMm2, 3),
-      yield: wire.yield,
-      travel: amount('travel', travel, 0),
-      area2: amount('area', areaMm2, 1),
-    }),
+    because: sum(
+      say('bead.yield-leg2-2-1-10', {
+        feed: amount('wireFeed', feed, 2),
+        area: amount('area', wire.areaMm2, 3),
+        yield: wire.yield,
+        travel: amount('travel', travel, 0),
+        area2: amount('area', areaMm2, 1),
+      }),
+    ),
   });
 }

@@ -1,5 +1,5 @@
 /** What is left in cylinders and on spools, as arc minutes and parts, counted down by what has been welded since it was read. */
-import { say, amount, type Phrase } from '../said/index.ts';
+import { amount, type Phrase, say, sum } from '../said/index.ts';
 import { fillerOf, gasOf, type FillerCode } from '../consumables/index.ts';
 import { co2LPerKg, co2Minutes, compressedMinutes, keptBackBar, spoolMinutes } from './stock.ts';
 import { wireAreaMm2 } from '../consumables/index.ts';
@@ -107,7 +107,7 @@ function outlook(arcMinutes: number, left: number, perPart: number, because: Phr
   const partsLeft = perPart > 0 ? Math.floor(left / perPart + 1e-9) : undefined;
   const words =
     partsLeft === undefined || partsLeft >= lowParts ? 'plenty' : partsLeft === 0 ? 'not enough for one part' : 'low';
-  return { arcMinutes, partsLeft, perPart, because, words };
+  return { arcMinutes, partsLeft, perPart, because: sum(because), words };
 }
 
 /** What one part takes, with the feed and the flow it is welded at. */

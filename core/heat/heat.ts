@@ -1,5 +1,5 @@
 /** The `heat` question: arc energy and heat input, cooling time, carbon equivalent, preheat and interpass ceiling. */
-import { say, amount, type Phrase } from '../said/index.ts';
+import { amount, type Phrase, say, sum } from '../said/index.ts';
 import type { MaterialGroup } from '../consumables/index.ts';
 import { failure, rangeIssues, success, type Issue, type Outcome } from '../outcome/index.ts';
 import { coolingTime, type WeldShape } from './cooling.ts';
@@ -89,12 +89,14 @@ export function heat(input: HeatInput): Outcome<HeatResult> {
     ...(cet === undefined ? {} : { carbonEquivalentCet: cet }),
     ...(advice === undefined ? {} : { preheatAdviceC: advice }),
     ...(ceiling ? { interpassCeilingC: ceiling } : {}),
-    because: say('heat.60-1000', {
-      current: amount('watts', powerW ?? voltageV * currentA, 0),
-      undefined: powerW === undefined ? say('heat.volts-amps') : say('heat.true-power'),
-      travel: amount('travel', travelMmPerMin),
-      efficiency,
-    }),
+    because: sum(
+      say('heat.60-1000', {
+        current: amount('watts', powerW ?? voltageV * currentA, 0),
+        measured: powerW === undefined ? 'other' : 'yes',
+        travel: amount('travel', travelMmPerMin),
+        efficiency,
+      }),
+    ),
   });
 }
 

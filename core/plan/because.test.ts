@@ -1,8 +1,10 @@
 /** A because-line is a sum that a reader can check: its printed terms, put together as they stand, give the figure it explains. */
 import { inEnglish } from '@fox-tempo/words/english';
+import { wordsIn } from '@fox-tempo/words';
 import { describe, expect, it } from '@jest/globals';
+import { amount } from '../said/index.ts';
 import { scenarios } from '../scenarios/index.ts';
-import { planSeam, standardSite, type Plan, type PlanInput } from './index.ts';
+import { figureKinds, planSeam, standardSite, type Plan, type PlanInput } from './index.ts';
 
 /** Words and units taken out, signs written as a machine reads them; only digits, signs and brackets may be left. */
 function sumOf(sentence: string): number {
@@ -149,6 +151,37 @@ describe('the sum behind a figure', () => {
       if (plan.legMm === null || input.seam.gapMm > 0) continue;
       const sum = sumOf((line(plan, 'legMm').split('; ')[1] ?? '').trim());
       expect(Math.abs(sum - plan.legMm)).toBeLessThan(0.03);
+    }
+  });
+
+  it.each([
+    ['travelMmPerMin', / × 1000 \/ [\d.]+ mm²/, 0.01],
+    ['arcSeconds', / × 60/, 0.01],
+    ['wireGrams', / × [\d.]+ kg\/m³ \/ 1000/, 0.02],
+    ['gasLitres', /\) \/ 60/, 0.02],
+    ['depositionKgPerH', / × 60 \/ 1000000/, 0.01],
+  ] as const)('of %s gives it from what is printed, to its rounding, in both systems', async (key, shape, share) => {
+    const us = await wordsIn('en', 'us');
+    const metric = await wordsIn('en', 'metric');
+    for (const { name, plan } of plans) {
+      const said = line(plan, key);
+      expect(said).toMatch(shape);
+      const terms = said
+        .replaceAll(/;.*|: arc time.*/g, '')
+        .replaceAll('passes', '')
+        .replaceAll('pass', '')
+        .replaceAll('yield', '')
+        .replaceAll('(root)', '')
+        .replaceAll('kg/m³', '')
+        .replaceAll('m/min', '')
+        .replaceAll(/(?<=[\d.]) s\b/g, '');
+      const value = plan[key];
+      expect({ name, key, near: Math.abs(sumOf(terms) / value - 1) < share, terms }).toMatchObject({ near: true });
+      // In US units the same sum stands, and its result beside it.
+      const inUs = us.tell(plan.because[key] ?? '');
+      const result = us.tell(amount(figureKinds[key], value));
+      const isSame = result === metric.tell(amount(figureKinds[key], value));
+      expect(inUs).toBe(isSame ? said : `${said} (in metric units); in US units ${result}`);
     }
   });
 

@@ -1,9 +1,10 @@
 /** The sum behind every figure of a plan, in one line each. The formulas' constants are metric, so these lines are too. */
-import { absent, amount, bare, inSentence, type Phrase, say, whether } from '../said/index.ts';
+import { absent, amount, bare, inSentence, type Phrase, say, sum } from '../said/index.ts';
 import { trueFlowFactor } from '../consumption/index.ts';
 import { migEfficiency } from '../heat/index.ts';
 import { dipMelting } from '../melting/index.ts';
 import { gasTimesOf, type PlanFigures, type Workings } from './figures.ts';
+import { figureKinds } from './figure-kinds.ts';
 import type { PlanInput } from './input.ts';
 import { isFluidWire, jointRule, thinnerMm, type JointRule } from './joints.ts';
 import { convexity } from '../bead/index.ts';
@@ -14,7 +15,19 @@ import { sizeRule } from './wishes.ts';
 
 export type Because = Readonly<Partial<Record<keyof PlanFigures, Phrase>>>;
 
+/** Every line with its result, so that it adds up in either system of units. */
 export function becauseLines(input: PlanInput, workings: Workings): Because {
+  const { figures } = workings;
+  return Object.fromEntries(
+    Object.entries(linesOf(input, workings)).map(([key, line]) => {
+      const figure = key as keyof PlanFigures;
+      const value = figures[figure];
+      return [key, sum(line, value === null ? undefined : amount(figureKinds[figure], value))];
+    }),
+  );
+}
+
+function linesOf(input: PlanInput, workings: Workings): Because {
   const { figures: f, wire, model, point } = workings;
   const { extensionMm } = model;
   const { pulse } = point;
@@ -126,10 +139,10 @@ export function becauseLines(input: PlanInput, workings: Workings): Because {
     arcSeconds: secondsLine(input, workings),
     gasLitres: say('plan.for-and-before-and-after', {
       gas: amount('gasFlow', f.gasFlowLPerMin * trueFlowFactor(input.gas), 1),
-      arcSeconds: amount('phaseTime', f.arcSeconds, 0),
+      arcSeconds: amount('phaseTime', f.arcSeconds, 1),
       flowBefore: bare('phaseTime', gasTimesOf(input, f.thicknessMm).preGasS),
       flowAfter: amount('phaseTime', gasTimesOf(input, f.thicknessMm).postGasS),
-      passes: whether(f.passes > 1),
+      passes: f.passes,
     }),
     wireGrams: wireLine(input, workings),
   };
@@ -181,16 +194,22 @@ function secondsLine({ seam }: PlanInput, { figures: f, root }: Workings): Phras
     : say('plan.at', { length, passes: f.passes, travel });
 }
 
-function wireLine({ seam }: PlanInput, { figures: f, root }: Workings): Phrase {
+function wireLine({ seam }: PlanInput, { figures: f, root, wire }: Workings): Phrase {
+  const metal = { area: amount('area', wire.areaMm2, 3), density: amount('density', wire.densityKgPerM3) };
   const wireFeed = amount('wireFeed', f.wireFeedMPerMin, 2);
   if (!root)
-    return say('plan.for-starts-craters-and-cut', { wireFeed, arcSeconds: amount('phaseTime', f.arcSeconds, 0) });
+    return say('plan.for-starts-craters-and-cut', {
+      wireFeed,
+      arcSeconds: amount('phaseTime', f.arcSeconds, 1),
+      ...metal,
+    });
   const rootSeconds = (seam.lengthMm * 60) / root.travelMmPerMin;
   return say('plan.wire-with-root', {
     rootFeed: amount('wireFeed', root.wireFeedMPerMin, 2),
-    rootSeconds: amount('phaseTime', rootSeconds, 0),
+    rootSeconds: amount('phaseTime', rootSeconds, 1),
     wireFeed,
-    fillSeconds: amount('phaseTime', f.arcSeconds - rootSeconds, 0),
+    fillSeconds: amount('phaseTime', f.arcSeconds - rootSeconds, 1),
+    ...metal,
   });
 }
 

@@ -1,6 +1,7 @@
 export { gunRanges, gunWords, usualGun, type GunAngles } from './gun-angles.ts';
 export type { Band, Bands } from './bands.ts';
 export type { Because } from './because.ts';
+export { figureKinds } from './figure-kinds.ts';
 export type { PlanFigures } from './figures.ts';
 export { coldPlateC, planInputIssues, type ArcHabit, type PlanInput, type PlanMode, type Seam } from './input.ts';
 export {

@@ -3,7 +3,7 @@
  * Nothing fixed: one drop per pulse. One of background and frequency fixed: the other follows. Both fixed: the peak (or its time) follows.
  * All four fixed: nothing is solved; the answer says what that waveform melts and where the arc settles.
  */
-import { say, amount, bare, type Phrase } from '../said/index.ts';
+import { amount, bare, type Phrase, say, sum } from '../said/index.ts';
 import { pulseLineMm, wireInGas, type Nudges } from '../arc/index.ts';
 import { failure, rangeIssues, ranges, success, type Issue, type Outcome, type Warning } from '../outcome/index.ts';
 import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
@@ -270,18 +270,20 @@ function describe(
     ...(drop === undefined ? {} : { dropMomentMs: drop }),
     solvedFor: solved.solvedFor,
     warnings,
-    because: say('pulse.feed-one-drop-of-d', {
-      wireFeed: amount('wireFeed', Number(input.wireFeedMPerMin.toFixed(2))),
-      area: amount('area', wire.areaMm2, 3),
-      area2: amount('metalRate', rate * wire.areaMm2, 1),
-      dropFactor: amount('plain', dropFactor, 2),
-      frequency: amount('frequency', pulse.frequencyHz, 0),
-      reachedPeak: amount('current', means.reachedPeakA, 0),
-      peakTime: amount('pulseTime', pulse.peakTimeMs, 2),
-      backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
-      mean: amount('current', means.meanA, 0),
-      rms: amount('current', means.rmsA, 0),
-    }),
+    because: sum(
+      say('pulse.feed-one-drop-of-d', {
+        wireFeed: amount('wireFeed', Number(input.wireFeedMPerMin.toFixed(2))),
+        area: amount('area', wire.areaMm2, 3),
+        area2: amount('metalRate', rate * wire.areaMm2, 1),
+        dropFactor: amount('plain', dropFactor, 2),
+        frequency: amount('frequency', pulse.frequencyHz, 0),
+        reachedPeak: amount('current', means.reachedPeakA, 0),
+        peakTime: amount('pulseTime', pulse.peakTimeMs, 2),
+        backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
+        mean: amount('current', means.meanA, 0),
+        rms: amount('current', means.rmsA, 0),
+      }),
+    ),
   };
 }
 

@@ -12,6 +12,7 @@ export {
   oneOf,
   say,
   sentences,
+  sum,
   whether,
 } from './said.ts';
 export type { Amount, Phrase, Said, SaidValue } from './values.ts';

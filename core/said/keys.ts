@@ -361,8 +361,8 @@ export interface CoreSentences {
   readonly 'heat.60-1000': {
     readonly current: SaidValue;
     readonly efficiency: SaidValue;
+    readonly measured: 'other' | 'yes';
     readonly travel: SaidValue;
-    readonly undefined: SaidValue;
   };
   readonly 'heat.a-carbon-equivalent-holds-for': { readonly group: SaidValue };
   readonly 'heat.leave-the-composition-out': null;
@@ -373,8 +373,6 @@ export interface CoreSentences {
     readonly unit: SaidValue;
     readonly value: SaidValue;
   };
-  readonly 'heat.true-power': null;
-  readonly 'heat.volts-amps': null;
   readonly 'judge.arc-wanders': null;
   readonly 'judge.ball-on-wire': null;
   readonly 'judge.bead-flat': null;
@@ -1164,10 +1162,15 @@ export interface CoreSentences {
     readonly flowAfter: SaidValue;
     readonly flowBefore: SaidValue;
     readonly gas: SaidValue;
-    readonly passes: 'absent' | 'yes';
+    readonly passes: SaidValue;
   };
   readonly 'plan.for-each-metre-of-each': { readonly slagSPerM: SaidValue };
-  readonly 'plan.for-starts-craters-and-cut': { readonly arcSeconds: SaidValue; readonly wireFeed: SaidValue };
+  readonly 'plan.for-starts-craters-and-cut': {
+    readonly arcSeconds: SaidValue;
+    readonly area: SaidValue;
+    readonly density: SaidValue;
+    readonly wireFeed: SaidValue;
+  };
   readonly 'plan.from-on-steel-may-need': { readonly short10: SaidValue };
   readonly 'plan.gap-word': null;
   readonly 'plan.gas-flow-sum': {
@@ -1410,6 +1413,8 @@ export interface CoreSentences {
   readonly 'plan.what-melts-the-rest-of': { readonly peakCurrent: SaidValue; readonly peakTime: SaidValue };
   readonly 'plan.where-even-ripples-are-asked': null;
   readonly 'plan.wire-with-root': {
+    readonly area: SaidValue;
+    readonly density: SaidValue;
     readonly fillSeconds: SaidValue;
     readonly rootFeed: SaidValue;
     readonly rootSeconds: SaidValue;
@@ -2206,6 +2211,7 @@ export interface CoreSentences {
   readonly 'simulation.spray-fine-drops-a-soft': null;
   readonly 'simulation.the-arc-climbs-to-the': null;
   readonly 'simulation.the-wire-feeds-faster-than': null;
+  readonly 'sum.in-us': { readonly result: SaidValue; readonly sum: SaidValue };
   readonly 'trials.back-came-through': null;
   readonly 'trials.back-clean': null;
   readonly 'trials.back-in-limits': null;

@@ -44,6 +44,14 @@ export function sentences(parts: readonly (SaidValue | null)[]): Said {
   );
 }
 
+/**
+ * A calculation whose constants are metric: it is said in metric units in every system, and its result in the reader's beside it, so that
+ * the printed terms add up.
+ */
+export function sum(calculation: Phrase, result?: Amount): Said {
+  return { code: codes.sum, values: { sum: calculation, ...(result === undefined ? {} : { result }) } };
+}
+
 /** All of these: "wire, gas and tip". */
 export function allOf(parts: readonly SaidValue[]): Said {
   return { code: codes.allOf, values: { parts } };
@@ -55,7 +63,13 @@ export function oneOf(parts: readonly SaidValue[]): Said {
 }
 
 /** Codes that no catalogue holds: they say how others are put together. */
-export const codes = { inSentence: '~in-sentence', joined: '~joined', oneOf: '~one-of', allOf: '~all-of' } as const;
+export const codes = {
+  inSentence: '~in-sentence',
+  joined: '~joined',
+  oneOf: '~one-of',
+  allOf: '~all-of',
+  sum: '~sum',
+} as const;
 
 /** True of what this file makes, whatever door it came through. */
 export function isSaid(value: unknown): value is Said {

@@ -1,5 +1,5 @@
 /** Gas flow by mode, wire, nozzle bore and draught, with where it stops making sense. Rules of practice. */
-import { say, amount, bare, joined, type Phrase } from '../said/index.ts';
+import { amount, bare, joined, type Phrase, say, sum } from '../said/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { flowLimitsLPerMin, gasFlow, modeName, type PlanMode, stickOutMm } from '../plan/index.ts';
 
@@ -32,26 +32,28 @@ export function flowBand(
   const factor = bore * (1 + (stickOutShare * beyond) / 5) * (draught ? 1 + draughtShare : 1);
   const [lowLPerMin, highLPerMin] = plain.map((flow) => flow * factor) as [number, number];
   const [least, most] = flowLimitsLPerMin;
-  const because = joined(
-    [
-      say('wire-choice.to-for-wire-in', {
-        plain: bare('gasFlow', plain[0]),
-        plain2: amount('gasFlow', plain[1]),
-        diameter: amount('shortLength', diameterMm),
-        mode: modeName(mode),
-      }),
-      say('wire-choice.bore', { nozzleBore: amount('shortLength', nozzleBoreMm), usualBore: usualBoreMm }),
-      ...(beyond > 0.5
-        ? [
-            say('wire-choice.for-more-stick-out', {
-              beyond: amount('percent', (100 * stickOutShare * beyond) / 5, 0),
-              beyond2: amount('shortLength', beyond, 0),
-            }),
-          ]
-        : []),
-      ...(draught ? [say('wire-choice.for-draught', { draughtShare: amount('percent', 100 * draughtShare) })] : []),
-    ],
-    ', ',
+  const because = sum(
+    joined(
+      [
+        say('wire-choice.to-for-wire-in', {
+          plain: bare('gasFlow', plain[0]),
+          plain2: amount('gasFlow', plain[1]),
+          diameter: amount('shortLength', diameterMm),
+          mode: modeName(mode),
+        }),
+        say('wire-choice.bore', { nozzleBore: amount('shortLength', nozzleBoreMm), usualBore: usualBoreMm }),
+        ...(beyond > 0.5
+          ? [
+              say('wire-choice.for-more-stick-out', {
+                beyond: amount('percent', (100 * stickOutShare * beyond) / 5, 0),
+                beyond2: amount('shortLength', beyond, 0),
+              }),
+            ]
+          : []),
+        ...(draught ? [say('wire-choice.for-draught', { draughtShare: amount('percent', 100 * draughtShare) })] : []),
+      ],
+      ', ',
+    ),
   );
   const caution =
     lowLPerMin < least

@@ -1,8 +1,7 @@
 /** The plan's figures with bands; each opens to the sum behind it. */
 import { t, tell } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
-import type { Plan, PlanFigures } from '@fox-tempo/core/plan';
-import type { QuantityName } from '@fox-tempo/core/units';
+import { figureKinds, type Plan, type PlanFigures } from '@fox-tempo/core/plan';
 import { useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Panel } from '../../ui/panel.tsx';
@@ -11,32 +10,31 @@ import { BandText, Figure } from '../../ui/quantity.tsx';
 interface Row {
   readonly key: keyof PlanFigures;
   readonly label: string;
-  readonly of: QuantityName;
   readonly digits?: number;
 }
 
 /** The order of use: what is set, what the hand does, what the pulse is, what it costs. */
 const rows: readonly Row[] = [
-  { key: 'wireFeedMPerMin', label: t('view.bench.wire-feed'), of: 'wireFeed' },
-  { key: 'meanCurrentA', label: t('view.bench.mean-current'), of: 'current' },
-  { key: 'voltageV', label: t('view.bench.voltage-at-the-tip'), of: 'voltage' },
-  { key: 'machineVoltageV', label: t('view.seams.at-the-machine'), of: 'voltage' },
-  { key: 'arcLengthMm', label: t('view.bench.arc-length'), of: 'shortLength' },
-  { key: 'travelMmPerMin', label: t('view.dial-card.travel'), of: 'travel' },
-  { key: 'heatInputKjPerMm', label: t('view.seams.heat-input'), of: 'heatInput' },
-  { key: 'legMm', label: t('view.seams.leg'), of: 'shortLength' },
-  { key: 'ctwdMm', label: t('view.bench.stick-out'), of: 'shortLength' },
-  { key: 'frequencyHz', label: t('view.bench.fast-pulse'), of: 'frequency' },
-  { key: 'meanPowerW', label: t('view.bench.true-power'), of: 'power' },
-  { key: 'gasFlowLPerMin', label: t('view.dial-card.gas-flow'), of: 'gasFlow' },
-  { key: 'thicknessMm', label: t('view.seams.thickness-counted'), of: 'thickness', digits: 2 },
-  { key: 'arcSeconds', label: t('view.seams.arc-time'), of: 'seconds' },
-  { key: 'wireGrams', label: t('view.seams.wire-for-it'), of: 'mass' },
-  { key: 'gasLitres', label: t('view.seams.gas-for-it'), of: 'volume' },
-  { key: 'areaMm2', label: t('view.seams.metal-a-pass'), of: 'area' },
-  { key: 'totalAreaMm2', label: t('view.seams.metal-in-all'), of: 'area' },
-  { key: 'weaveMm', label: t('view.seams.weave'), of: 'shortLength' },
-  { key: 'slagSeconds', label: t('view.seams.slag-to-chip'), of: 'seconds' },
+  { key: 'wireFeedMPerMin', label: t('view.bench.wire-feed') },
+  { key: 'meanCurrentA', label: t('view.bench.mean-current') },
+  { key: 'voltageV', label: t('view.bench.voltage-at-the-tip') },
+  { key: 'machineVoltageV', label: t('view.seams.at-the-machine') },
+  { key: 'arcLengthMm', label: t('view.bench.arc-length') },
+  { key: 'travelMmPerMin', label: t('view.dial-card.travel') },
+  { key: 'heatInputKjPerMm', label: t('view.seams.heat-input') },
+  { key: 'legMm', label: t('view.seams.leg') },
+  { key: 'ctwdMm', label: t('view.bench.stick-out') },
+  { key: 'frequencyHz', label: t('view.bench.fast-pulse') },
+  { key: 'meanPowerW', label: t('view.bench.true-power') },
+  { key: 'gasFlowLPerMin', label: t('view.dial-card.gas-flow') },
+  { key: 'thicknessMm', label: t('view.seams.thickness-counted'), digits: 2 },
+  { key: 'arcSeconds', label: t('view.seams.arc-time') },
+  { key: 'wireGrams', label: t('view.seams.wire-for-it') },
+  { key: 'gasLitres', label: t('view.seams.gas-for-it') },
+  { key: 'areaMm2', label: t('view.seams.metal-a-pass') },
+  { key: 'totalAreaMm2', label: t('view.seams.metal-in-all') },
+  { key: 'weaveMm', label: t('view.seams.weave') },
+  { key: 'slagSeconds', label: t('view.seams.slag-to-chip') },
 ];
 
 export function Figures({ plan }: { readonly plan: Plan }) {
@@ -118,8 +116,8 @@ function FigureCell({ row, plan, open, onToggle }: { row: Row; plan: Plan; open:
             {open ? '▾' : '▸'}
           </Box>
         </Box>
-        <Figure value={value} of={row.of} digits={row.digits} fontSize="18px" display="block" lineHeight="1.2" />
-        {band && <BandText band={band} of={row.of} digits={row.digits} />}
+        <Figure value={value} of={figureKinds[row.key]} digits={row.digits} fontSize="18px" display="block" lineHeight="1.2" />
+        {band && <BandText band={band} of={figureKinds[row.key]} digits={row.digits} />}
       </chakra.button>
       {open && because !== undefined && (
         <Box fontSize="13px" color="ink" alignSelf="center" py="1">

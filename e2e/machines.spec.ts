@@ -59,7 +59,7 @@ test('a fourth machine, taught from nothing and used on a seam', async ({ page, 
   const feed = numberIn(await page.getByRole('button', { name: /^Wire feed speed/ }).textContent());
   const wheel = card.locator('dl').filter({ hasText: 'Wheel' }).locator('dd').first();
   expect(Math.abs(numberIn(await wheel.textContent()) * 0.0254 - feed)).toBeLessThan(0.0635 + 0.05);
-  await expect(card.getByText(/Direction not tested: Knob/)).toBeVisible();
+  await expect(card.getByText(/The direction of Knob has not been tested/)).toBeVisible();
 });
 
 test('two changeovers to one seam: the right, different lists; ticked, timed, written down', async ({ page, app }) => {

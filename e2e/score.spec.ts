@@ -185,7 +185,7 @@ test('one weld on three machines: three cards, and what Hazel cannot do', async 
   await other.selectOption('hazel');
   await page.getByLabel('The drive starts').selectOption('press');
   await page.getByRole('button', { name: 'Yes, that is what it does' }).click();
-  await expect(page.getByText('“Tap”.')).toBeHidden();
+  await expect(page.getByText('“Tap” has not been tested.')).toBeHidden();
   await page.goto(`${app.url}/machines/hazel/about`);
   await expect(page.getByRole('region', { name: 'Tap', exact: true })).toContainText('press → weld');
 });

@@ -114,7 +114,7 @@ test('the office adds a person, a part and an order; a seam is described, copied
   await lead.getByRole('button', { name: /remove Sink flange lap/ }).click();
   await lead.getByLabel('Name of a copy').fill('Hatch flange lap');
   await lead.getByLabel('On which part').selectOption({ label: 'Serving hatch' });
-  await lead.getByRole('button', { name: 'Copy' }).click();
+  await lead.getByRole('button', { name: 'Copy', exact: true }).click();
   // The copy is the same weld: the feed that somebody chose by hand comes with it.
   await expect(lead.getByLabel('Wire feed speed, m/min')).toHaveValue('4.4');
   await expect(lead.getByText('revision 1', { exact: true })).toBeVisible();

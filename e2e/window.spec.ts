@@ -1,7 +1,7 @@
 /** How far a setting may be moved: a window that looks right and fails at a corner, cut, written, and read by the welder; a reference that stands on trials. */
 import { expect, expectAccessible, signIn, test } from './driver.ts';
 
-test('a window of ten percent and per millimetre fails at a corner, is cut, written with a reason, and stands on the card', async ({
+test('a window of ten percent and a millimetre fails at a corner, is cut, written with a reason, and stands on the card', async ({
   page,
   app,
   browser,

@@ -1,5 +1,5 @@
 /** Writes the types of the sentences (key -> values) and the English hazard texts from the English catalogue. `--check` only says whether they are current. */
-import { readFileSync, writeFileSync } from 'node:fs';
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { parse, TYPE, type MessageFormatElement } from '@formatjs/icu-messageformat-parser';
 import { format, resolveConfig } from 'prettier';
 import { languages } from '../words/languages.ts';
@@ -44,16 +44,17 @@ function lines(keys: readonly string[]): string {
     .join('\n');
 }
 
-/** Sentences that keep somebody from being hurt: of them the English is at hand in every language. */
-const hazards = [
-  /^plan\.(aluminium-under-argon|stainless-fume|zinc-coating|brazing-wire|overhead-sparks|slag-flies)/,
-  /^setup\.(isolate-before|cylinder-chained|argon-and-co2|a-feeding-wire|off-at-the-source|tip-and-nozzle-stay)/,
-  /^setup\.(helmet-at|ears-plugged|extraction-|dry-gloves|return-clamp|fire-watch)/,
-  /^setup\.(mains-adapters|portable-bottle|a-full-spool|brush-and-grinder|nozzle-products|cored-wires-smoke)/,
-  /^setup\.(battery-off|airbags-|fuel-and|return-clamp-beside|stray-current|platform-and|hoses-and-leads|gas-pools|a-second-person|drink-and|two-lift)/,
-  /^setup\.(no-fitting-noted|leak-test-is-due|fit-by-its-fitting)/,
-  /^view\.library\.chained-capped/,
-];
+/** Keys that the code says as hazards: of them the English is at hand in every language. */
+function hazardKeys(): ReadonlySet<string> {
+  const code = ['core', 'server', 'web/src', 'contract', 'cli'].flatMap((folder) =>
+    readdirSync(at(folder), { recursive: true, encoding: 'utf8' })
+      .filter((name) => /\.tsx?$/.test(name) && !name.includes('node_modules') && !/\.test\.tsx?$/.test(name))
+      .map((name) => readFileSync(at(`${folder}/${name}`), 'utf8')),
+  );
+  return new Set(code.flatMap((text) => [...text.matchAll(/\bhazard\(\s*'([^']+)'/g)].map(([, key = '']) => key)));
+}
+
+const hazards = hazardKeys();
 const catalogues = Object.fromEntries(
   languages.map((language) => [
     language,
@@ -120,7 +121,7 @@ export const sentenceCount = ${keys.length};
 `,
   'docs/terms.md': termsPage(),
   'words/hazards.en.json': JSON.stringify(
-    Object.fromEntries(keys.filter((key) => hazards.some((one) => one.test(key))).map((key) => [key, english[key]])),
+    Object.fromEntries(keys.filter((key) => hazards.has(key)).map((key) => [key, english[key]])),
   ),
 };
 

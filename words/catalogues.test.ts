@@ -113,3 +113,16 @@ describe('hazards', () => {
     expect(unread('de', { ...catalogues.de, [key]: 'anders' }, read)[key]).toBe(english[key]);
   });
 });
+
+describe('a hazard', () => {
+  it('is any look that begins by isolating, any cylinder that is changed, and every caution of that level', () => {
+    const isHazard = (key: string) => Object.hasOwn(hazardTexts, key);
+    const isolating = Object.entries(english).filter(
+      ([key, text]) =>
+        /^Source off|^Power off|[Ii]solate (first|before)|Cap the old cylinder/.test(text) &&
+        !key.startsWith('view.term.'),
+    );
+    expect(isolating.length).toBeGreaterThan(10);
+    expect(isolating.filter(([key]) => !isHazard(key))).toEqual([]);
+  });
+});

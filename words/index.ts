@@ -3,4 +3,4 @@ export { loadWords, wordsIn } from './load.ts';
 export { formatForInput, sayQuantity, showQuantity, type Saying, type Shown } from './numbers.ts';
 export { terms, type TermId } from './terms.ts';
 export { toldIn, withSentences } from './with-sentences.ts';
-export { makeWords, phrase, type Catalogue, type SentenceKey, type ValuesOf, type Words } from './words.ts';
+export { hazard, makeWords, phrase, type Catalogue, type SentenceKey, type ValuesOf, type Words } from './words.ts';

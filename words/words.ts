@@ -35,6 +35,9 @@ export function phrase<K extends SentenceKey>(code: K, ...[values]: ValuesOf<K>)
   return { code, values: values ?? {} };
 }
 
+/** A sentence that keeps somebody from being hurt, as `hazard` of the core. */
+export const hazard: typeof phrase = phrase;
+
 /**
  * `spare` says in English what `catalogue` lacks: an older page beside a newer server. `hazards` is the English of hazards that nobody has
  * read in this language.
@@ -122,7 +125,10 @@ export function makeWords(
     system,
     missing,
     tell: sayValue,
-    beside: (said) => (isSaid(said) && Object.hasOwn(hazards, said.code) ? hazards[said.code] : undefined),
+    beside: (said) => {
+      const pattern = isSaid(said) && Object.hasOwn(hazards, said.code) ? hazards[said.code] : undefined;
+      return pattern === undefined || !isSaid(said) ? undefined : compile(pattern)(said.values);
+    },
     t: ((key: string, values?: Readonly<Record<string, SaidValue>>) => sentence(key, values)) as Words['t'],
     show: (value, name, digits) => showQuantity(value, name, saying, digits),
     quantity: (value, name, digits) => sayQuantity(value, name, saying, digits),

@@ -1,5 +1,5 @@
 /** What may be wrong, as data: how likely before anything was seen, what it brings, how the model can show it, and where one looks for it. */
-import { say } from '../said/index.ts';
+import { hazard, say } from '../said/index.ts';
 import { wireSizes, sameSizeMm } from '../consumables/index.ts';
 import type { Cause, CauseCode } from './cause.ts';
 
@@ -232,7 +232,7 @@ export const causes: Readonly<Record<CauseCode, Cause>> = {
       'tip-burnt': 0.2,
       'stubbing-start': 0.15,
     },
-    look: { words: say('judge.look-at-the-tip'), minutes: 2, isolate: true },
+    look: { words: hazard('judge.look-at-the-tip'), minutes: 2, isolate: true },
   },
   'tip-loose': {
     name: say('judge.tip-loose'),
@@ -240,7 +240,7 @@ export const causes: Readonly<Record<CauseCode, Cause>> = {
     prior: 0.03,
     stays: true,
     odds: { 'arc-wanders': 0.4, popping: 0.35, 'tip-burnt': 0.25, 'stubbing-start': 0.2, 'exploding-start': 0.1 },
-    look: { words: say('judge.look-at-the-tip'), minutes: 2, isolate: true },
+    look: { words: hazard('judge.look-at-the-tip'), minutes: 2, isolate: true },
   },
   'tip-tight': {
     name: say('judge.tip-tight'),
@@ -250,7 +250,7 @@ export const causes: Readonly<Record<CauseCode, Cause>> = {
     stays: true,
     model: { faults: () => ({ slip: 0.08 }) },
     odds: slips,
-    look: { words: say('judge.pull-the-wire-by-hand'), minutes: 2, isolate: true },
+    look: { words: hazard('judge.pull-the-wire-by-hand'), minutes: 2, isolate: true },
   },
   liner: {
     name: say('judge.liner'),
@@ -260,7 +260,7 @@ export const causes: Readonly<Record<CauseCode, Cause>> = {
     stays: true,
     model: { faults: () => ({ slip: 0.08 }) },
     odds: slips,
-    look: { words: say('judge.pull-the-wire-by-hand'), minutes: 2, isolate: true },
+    look: { words: hazard('judge.pull-the-wire-by-hand'), minutes: 2, isolate: true },
   },
   rolls: {
     name: say('judge.rolls'),
@@ -300,7 +300,7 @@ export const causes: Readonly<Record<CauseCode, Cause>> = {
     stays: true,
     model: { faults: () => ({ leadExtraMOhm: 10 }) },
     odds: weakCircuit,
-    look: { words: say('judge.look-at-the-clamp'), minutes: 1, isolate: true },
+    look: { words: hazard('judge.look-at-the-clamp'), minutes: 1, isolate: true },
   },
   polarity: {
     name: say('judge.polarity'),
@@ -315,7 +315,7 @@ export const causes: Readonly<Record<CauseCode, Cause>> = {
       'no-root-fusion': 0.5,
       popping: 0.4,
     },
-    look: { words: say('judge.look-at-the-terminals'), minutes: 2, isolate: true },
+    look: { words: hazard('judge.look-at-the-terminals'), minutes: 2, isolate: true },
   },
   'gas-low': {
     name: say('judge.gas-low'),

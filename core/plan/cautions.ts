@@ -1,5 +1,5 @@
 /** Hazards where they arise, and cautions a plan should carry: said with the setting, never instead of it. */
-import { say, amount, type Phrase } from '../said/index.ts';
+import { amount, hazard, type Phrase, say } from '../said/index.ts';
 import { fillerOf, gasOf, gradeFit, gradeNamed, type FillerCode } from '../consumables/index.ts';
 import type { Warning } from '../outcome/index.ts';
 import type { GunAngles } from './gun-angles.ts';
@@ -11,19 +11,19 @@ import { widestGapMm } from './practice.ts';
 /** Fume, rays and coating by metal and wire; the usual workshop cautions, deferring to local rules. */
 export function hazardWarnings({ seam, filler: code }: PlanInput): Warning[] {
   const warnings: Warning[] = [];
-  const hazard = (warningCode: string, message: Phrase) =>
+  const danger = (warningCode: string, message: Phrase) =>
     warnings.push({ code: warningCode, level: 'hazard', message });
   if (seam.materialGroup === 'aluminium') {
-    hazard('ultraviolet-ozone', say('plan.aluminium-under-argon-gives-stronger'));
+    danger('ultraviolet-ozone', hazard('plan.aluminium-under-argon-gives-stronger'));
   }
   if (seam.materialGroup === 'stainless') {
-    hazard('hexavalent-chromium', say('plan.stainless-fume-holds-hexavalent-chromium'));
+    danger('hexavalent-chromium', hazard('plan.stainless-fume-holds-hexavalent-chromium'));
   }
   if (seam.materialGroup === 'galvanised') {
-    hazard('zinc-fume', say('plan.zinc-coating-boils-off-as'));
+    danger('zinc-fume', hazard('plan.zinc-coating-boils-off-as'));
   }
   if (fillerOf(code).family === 'copper-silicon') {
-    hazard('copper-fume', say('plan.brazing-wire-gives-copper-fume'));
+    danger('copper-fume', hazard('plan.brazing-wire-gives-copper-fume'));
   }
   return warnings;
 }
@@ -64,7 +64,7 @@ export function seamWarnings(input: PlanInput): Warning[] {
     caution('vertical-down-fusion', say('plan.vertical-down-runs-ahead-of'));
   }
   if (seam.position === 'PD' || seam.position === 'PE') {
-    caution('overhead', say('plan.overhead-sparks-and-metal-fall'), 'hazard');
+    caution('overhead', hazard('plan.overhead-sparks-and-metal-fall'), 'hazard');
   }
   if (
     (seam.position === 'PB' || seam.position === 'PD') &&
@@ -100,7 +100,7 @@ export function seamWarnings(input: PlanInput): Warning[] {
     caution('soft-arc-in-co2', say('plan.in-co2-the-shorts-are'), 'note');
   }
   if (mode === 'cored' && code !== 'steel-metal-cored') {
-    caution('slag', say('plan.slag-flies-when-it-is'), 'hazard');
+    caution('slag', hazard('plan.slag-flies-when-it-is'), 'hazard');
   }
   return warnings;
 }

@@ -15,7 +15,7 @@ import {
   type Seam,
   coldPlateC,
 } from '../plan/index.ts';
-import { amount, bare, joined, say, type Phrase, type Said } from '../said/index.ts';
+import { amount, bare, hazard, joined, type Phrase, type Said, say } from '../said/index.ts';
 import { neededSetup } from '../setup/index.ts';
 import type { QuantityName } from '../units/index.ts';
 import { usualSpread, type Range, type Window } from '../window/index.ts';
@@ -214,7 +214,7 @@ function techniquePart({ seam, program, window }: ProcedureInput): ProcedureSect
         seam.materialGroup === 'aluminium'
           ? say('procedure.degreased-and-brushed')
           : seam.materialGroup === 'galvanised'
-            ? say('procedure.coating-off-or-fume')
+            ? hazard('procedure.coating-off-or-fume')
             : say('procedure.clean-dry-bright'),
       ),
       ...row(

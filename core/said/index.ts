@@ -6,6 +6,7 @@ export {
   amount,
   bare,
   codes,
+  hazard,
   inSentence,
   isSaid,
   joined,

@@ -4,7 +4,7 @@
  */
 import { own } from '../record/index.ts';
 import { dialsToSet } from './dials-to-set.ts';
-import { say, amount, joined, type Phrase } from '../said/index.ts';
+import { amount, hazard, joined, type Phrase, say } from '../said/index.ts';
 import { fillerOf, gasName, wireSizeLabel, sameWire } from '../consumables/index.ts';
 import { type Feeder, type Machine, displayed, toldDials, cardOf } from '../machine/index.ts';
 import { rollOf } from './gun-troubles.ts';
@@ -151,7 +151,7 @@ function polarityStep(state: MachineState, needed: NeededSetup): BareStep {
     to: poles[needed.polarity],
     why: say('setup.on-the-wrong-pole-the'),
     how: [
-      say('setup.switch-the-source-off-at'),
+      hazard('setup.switch-the-source-off-at'),
       say('setup.swap-gun-and-return-lead', { polarity: poles[needed.polarity] }),
       say('setup.turn-both-plugs-home-a'),
     ],
@@ -166,7 +166,7 @@ function processStep(state: MachineState, needed: NeededSetup): BareStep {
     to: processWords[needed.process],
     why: say('setup.the-source-still-behaves-as'),
     how: [
-      say('setup.take-the-other-gun-or'),
+      hazard('setup.take-the-other-gun-or'),
       say('setup.choose-the-process-on-the'),
       say('setup.check-that-the-trigger-plug'),
     ],
@@ -183,8 +183,8 @@ function feederStep(machine: Machine, state: MachineState, feederId: string): Ba
     title: say('setup.switch-to-the-other-feeder'),
     from: label(state.feederId),
     to: label(feederId),
-    why: say('setup.the-wrong-gun-stays-live'),
-    how: [say('setup.hang-up-the-gun-that'), say('setup.switch-the-feeder-on-the')],
+    why: hazard('setup.the-wrong-gun-stays-live'),
+    how: [hazard('setup.hang-up-the-gun-that'), say('setup.switch-the-feeder-on-the')],
   };
 }
 
@@ -199,14 +199,14 @@ export function gasStep(feeder: FeederState | undefined, needed: NeededSetup, { 
     why: say('setup.the-wrong-gas-looks-like'),
     how:
       needed.gas === 'none'
-        ? [say('setup.close-the-cylinder-valve'), say('setup.let-the-hose-run-empty')]
+        ? [hazard('setup.close-the-cylinder-valve'), say('setup.let-the-hose-run-empty')]
         : [
-            say('setup.close-the-cylinder-valve-empty'),
-            say('setup.cap-the-old-cylinder-chain'),
+            hazard('setup.close-the-cylinder-valve-empty'),
+            hazard('setup.cap-the-old-cylinder-chain'),
             fitting === undefined
               ? say('setup.fit-the-regulator-of-this')
-              : say('setup.fit-by-its-fitting', { fitting }),
-            say('setup.open-slowly-try-every-joint'),
+              : hazard('setup.fit-by-its-fitting', { fitting }),
+            hazard('setup.open-slowly-try-every-joint'),
           ],
   };
 }
@@ -240,9 +240,9 @@ function rollStep(feeder: FeederState | undefined, needed: NeededSetup, gun: Fee
     to: colour === undefined ? joined(roll, ', ') : joined([...roll, colour], ', '),
     why: say('setup.a-wrong-groove-shaves-or'),
     how: [
-      say('setup.source-off-lift-the-pressure'),
+      hazard('setup.source-off-lift-the-pressure'),
       say('setup.change-all-rolls-of-the'),
-      say('setup.blow-nothing-out-with-air'),
+      hazard('setup.blow-nothing-out-with-air'),
     ],
   };
 }
@@ -255,7 +255,7 @@ function linerStep(feeder: FeederState | undefined, needed: NeededSetup): BareSt
     to: linerWords[needed.liner],
     why: needed.liner === 'polymer' ? say('setup.a-steel-liner-shaves-soft') : say('setup.a-polymer-liner-wears-out'),
     how: [
-      say('setup.source-off-wire-wound-back'),
+      hazard('setup.source-off-wire-wound-back'),
       say('setup.contact-tip-off-gun-laid'),
       say('setup.pull-the-old-liner-push'),
     ],
@@ -272,8 +272,8 @@ export function wireStep(feeder: FeederState | undefined, needed: NeededSetup): 
     why: say('setup.another-alloy-in-the-seam'),
     how: [
       say('setup.read-the-spools-label-aloud'),
-      say('setup.source-off-cut-past-any'),
-      say('setup.contact-tip-off-gun-straight'),
+      hazard('setup.source-off-cut-past-any'),
+      hazard('setup.contact-tip-off-gun-straight'),
     ],
   };
 }
@@ -288,7 +288,7 @@ function tipStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep
       needed.tipMm > needed.rollMm + 0.05
         ? say('setup.aluminium-swells-when-hot-and')
         : say('setup.a-wide-tip-sparks-inside'),
-    how: [say('setup.source-off-tip-cold'), say('setup.screw-it-home-with-the')],
+    how: [hazard('setup.source-off-tip-cold'), say('setup.screw-it-home-with-the')],
   };
 }
 
@@ -305,7 +305,7 @@ function recessStep(feeder: FeederState | undefined, needed: NeededSetup): BareS
     from: feeder ? words(feeder.recessMm) : nothingKnown,
     to: words(needed.recessMm),
     why: needed.recessMm > 0 ? say('setup.a-flush-tip-overheats-in') : say('setup.a-recessed-tip-makes-dip'),
-    how: [say('setup.source-off-nozzle-cold'), say('setup.choose-nozzle-or-holder-so')],
+    how: [hazard('setup.source-off-nozzle-cold'), say('setup.choose-nozzle-or-holder-so')],
   };
 }
 
@@ -325,7 +325,7 @@ export function tensionStep(needed: NeededSetup, { paper }: Feeder): BareStep {
     why: say('setup.too-tight-crushes-soft-wire'),
     how: [
       say('setup.jog-without-current-against-a', { short50: amount('shortLength', 50) }),
-      say('setup.never-brake-the-wire-or'),
+      hazard('setup.never-brake-the-wire-or'),
       say('setup.write-the-mark-on-the'),
     ],
   };
@@ -342,7 +342,7 @@ export function cleanStep(needed: NeededSetup): BareStep {
     how: isAluminium
       ? [
           say('setup.degrease-first-let-it-dry'),
-          say('setup.no-chlorinated-cleaner-anywhere-near'),
+          hazard('setup.no-chlorinated-cleaner-anywhere-near'),
           say('setup.weld-within-the-shift'),
         ]
       : [say('setup.wipe-bench-and-clamps'), say('setup.nozzle-free-of-spatter')],

@@ -2,7 +2,7 @@
 import { gasName, wireSizeLabel } from '../consumables/index.ts';
 import { copperMOhm, type Feeder, type Program } from '../machine/index.ts';
 import type { Warning } from '../outcome/index.ts';
-import { amount, say, type Phrase } from '../said/index.ts';
+import { amount, hazard, type Phrase, say } from '../said/index.ts';
 import { neededSetup } from './state.ts';
 
 /** A liner's bore over the wire: less drags, more lets it snake. */
@@ -52,11 +52,11 @@ export function gunTroubles(feeder: Feeder, program: Program, circuitMOhm: numbe
     const fitting = fittings.find(({ gas }) => gas === program.gas);
     const days =
       fitting?.leakTestedOn === undefined ? null : (today.getTime() - Date.parse(fitting.leakTestedOn)) / dayMs;
-    if (!fitting) caution('no-fitting', say('setup.no-fitting-noted-for', { gas: gasName(program.gas) }));
+    if (!fitting) caution('no-fitting', hazard('setup.no-fitting-noted-for', { gas: gasName(program.gas) }));
     else if (days === null || days > leakTestDays)
       caution(
         'leak-test-due',
-        say('setup.leak-test-is-due', {
+        hazard('setup.leak-test-is-due', {
           gas: gasName(program.gas),
           last: fitting.leakTestedOn ?? '–',
           days: leakTestDays,

@@ -1,5 +1,5 @@
 /** Cautions of places that are not the bench: they arise where the work is, not from wire or gas. Local rules come first. */
-import { say, type Said } from '../said/index.ts';
+import { hazard, type Said, say } from '../said/index.ts';
 
 export const workPlaces = ['vehicle', 'bearings', 'height', 'inside', 'hot-day', 'field'] as const;
 export type WorkPlace = (typeof workPlaces)[number];
@@ -15,13 +15,13 @@ export const workPlaceNames: Readonly<Record<WorkPlace, Said>> = {
 
 export const placeCautions: Readonly<Record<WorkPlace, readonly Said[]>> = {
   vehicle: [
-    say('setup.battery-off-both-poles'),
-    say('setup.airbags-sealants-and-foam'),
-    say('setup.fuel-and-closed-sections'),
+    hazard('setup.battery-off-both-poles'),
+    hazard('setup.airbags-sealants-and-foam'),
+    hazard('setup.fuel-and-closed-sections'),
   ],
-  bearings: [say('setup.return-clamp-beside-the-seam'), say('setup.stray-current-through-bearings')],
-  height: [say('setup.platform-and-harness'), say('setup.hoses-and-leads-tied')],
-  inside: [say('setup.gas-pools-inside'), say('setup.a-second-person-outside')],
-  'hot-day': [say('setup.drink-and-rest-in-shade')],
-  field: [say('setup.mains-adapters'), say('setup.portable-bottle'), say('setup.two-lift-the-source')],
+  bearings: [hazard('setup.return-clamp-beside-the-seam'), hazard('setup.stray-current-through-bearings')],
+  height: [hazard('setup.platform-and-harness'), hazard('setup.hoses-and-leads-tied')],
+  inside: [hazard('setup.gas-pools-inside'), hazard('setup.a-second-person-outside')],
+  'hot-day': [hazard('setup.drink-and-rest-in-shade')],
+  field: [hazard('setup.mains-adapters'), hazard('setup.portable-bottle'), hazard('setup.two-lift-the-source')],
 };

@@ -1,5 +1,5 @@
 /** The usual workshop cautions where they arise in a set-up, and the short list before the first arc of a day. Local rules come first. */
-import { say, type Phrase, type Said } from '../said/index.ts';
+import { hazard, type Phrase, type Said, say } from '../said/index.ts';
 import { fillerOf } from '../consumables/index.ts';
 import type { MaterialGroup } from '../consumables/index.ts';
 import type { PlanMode } from '../plan/index.ts';
@@ -8,19 +8,19 @@ import type { StepKind } from './step-kinds.ts';
 import type { FeederState, NeededSetup } from './state.ts';
 
 export function stepCautions(kind: StepKind, feeder: FeederState | undefined, needed: NeededSetup): Warning[] {
-  const hazard = (code: string, message: Phrase): Warning => ({ code, level: 'hazard', message });
+  const danger = (code: string, message: Phrase): Warning => ({ code, level: 'hazard', message });
   switch (kind) {
     case 'polarity':
     case 'process':
       return [
-        hazard('isolate', say('setup.isolate-before-touching-terminals-dry')),
-        { code: 'mains-adapter', level: 'caution', message: say('setup.mains-adapters') },
+        danger('isolate', hazard('setup.isolate-before-touching-terminals-dry')),
+        { code: 'mains-adapter', level: 'caution', message: hazard('setup.mains-adapters') },
       ];
     case 'gas': {
-      const cautions = [hazard('cylinder', say('setup.cylinder-chained-and-capped-when'))];
+      const cautions = [danger('cylinder', hazard('setup.cylinder-chained-and-capped-when'))];
       if (needed.gas !== 'none') {
-        cautions.push(hazard('asphyxiation', say('setup.argon-and-co2-push-the')));
-        cautions.push({ code: 'portable-bottle', level: 'caution', message: say('setup.portable-bottle') });
+        cautions.push(danger('asphyxiation', hazard('setup.argon-and-co2-push-the')));
+        cautions.push({ code: 'portable-bottle', level: 'caution', message: hazard('setup.portable-bottle') });
       }
       if (needed.gas === 'C1') {
         cautions.push({
@@ -33,23 +33,23 @@ export function stepCautions(kind: StepKind, feeder: FeederState | undefined, ne
     }
     case 'wire':
       return [
-        hazard('wire-end', say('setup.a-feeding-wire-pierces-end')),
-        { code: 'lifting', level: 'caution', message: say('setup.a-full-spool-is-heavy') },
+        danger('wire-end', hazard('setup.a-feeding-wire-pierces-end')),
+        { code: 'lifting', level: 'caution', message: hazard('setup.a-full-spool-is-heavy') },
       ];
     case 'tension':
-      return [hazard('wire-end', say('setup.a-feeding-wire-pierces-end'))];
+      return [danger('wire-end', hazard('setup.a-feeding-wire-pierces-end'))];
     case 'rolls':
     case 'liner':
-      return [hazard('gears', say('setup.off-at-the-source-before'))];
+      return [danger('gears', hazard('setup.off-at-the-source-before'))];
     case 'clean':
-      return [hazard('brush-ends', say('setup.brush-and-grinder-throw'))];
+      return [danger('brush-ends', hazard('setup.brush-and-grinder-throw'))];
     case 'tip':
     case 'recess':
       return [
         ...(feeder && fillerOf(feeder.filler).family === 'aluminium'
-          ? [{ code: 'hot-tip', level: 'caution', message: say('setup.tip-and-nozzle-stay-hot') } as const]
+          ? [{ code: 'hot-tip', level: 'caution', message: hazard('setup.tip-and-nozzle-stay-hot') } as const]
           : []),
-        { code: 'nozzle-product', level: 'caution', message: say('setup.nozzle-products-burn-off') },
+        { code: 'nozzle-product', level: 'caution', message: hazard('setup.nozzle-products-burn-off') },
       ];
     default:
       return [];
@@ -60,25 +60,25 @@ export function stepCautions(kind: StepKind, feeder: FeederState | undefined, ne
 export function firstArcList(material: MaterialGroup, mode: PlanMode): Said[] {
   const bright = material === 'aluminium' || mode === 'spray' || mode === 'pulse' || mode === 'double-pulse';
   return [
-    bright ? say('setup.helmet-at-the-darker-shade') : say('setup.helmet-at-the-usual-shade'),
-    say('setup.ears-plugged-sparks-and-noise'),
-    ...(mode === 'cored' ? [say('setup.cored-wires-smoke-more')] : fumeLine(material)),
-    say('setup.dry-gloves-closed-shoes-no'),
-    say('setup.return-clamp-on-bright-metal'),
-    say('setup.fire-watch-nothing-that-burns'),
-    say('setup.cylinder-chained-leak-test-done'),
+    bright ? hazard('setup.helmet-at-the-darker-shade') : hazard('setup.helmet-at-the-usual-shade'),
+    hazard('setup.ears-plugged-sparks-and-noise'),
+    ...(mode === 'cored' ? [hazard('setup.cored-wires-smoke-more')] : fumeLine(material)),
+    hazard('setup.dry-gloves-closed-shoes-no'),
+    hazard('setup.return-clamp-on-bright-metal'),
+    hazard('setup.fire-watch-nothing-that-burns'),
+    hazard('setup.cylinder-chained-leak-test-done'),
   ];
 }
 
 function fumeLine(material: MaterialGroup): Said[] {
   switch (material) {
     case 'stainless':
-      return [say('setup.extraction-at-the-seam-stainless')];
+      return [hazard('setup.extraction-at-the-seam-stainless')];
     case 'aluminium':
-      return [say('setup.extraction-at-the-seam-ozone')];
+      return [hazard('setup.extraction-at-the-seam-ozone')];
     case 'galvanised':
-      return [say('setup.extraction-at-the-seam-head')];
+      return [hazard('setup.extraction-at-the-seam-head')];
     case 'steel':
-      return [say('setup.extraction-on-head-out-of')];
+      return [hazard('setup.extraction-on-head-out-of')];
   }
 }

@@ -2,7 +2,7 @@
  * Which way a dial really runs: both readings while nobody has tried, short tests that find out, and what their result changes.
  * Every test is made on scrap with helmet and gloves, or with nothing that feeds or burns; none asks for a look into a nozzle.
  */
-import { say, amount, bare, type Phrase } from '../../said/index.ts';
+import { amount, bare, hazard, type Phrase, say } from '../../said/index.ts';
 import { success, failure, type Outcome } from '../../outcome/index.ts';
 import type { Dial, DirectionEvidence, Machine, TriggerMode } from '../description/machine.ts';
 import type { Program } from '../program.ts';
@@ -60,8 +60,8 @@ export interface DirectionTest {
   readonly answers: { readonly asDescribed: Phrase; readonly reversed: Phrase; readonly unclear: Phrase };
 }
 
-const onScrap = say('machine.on-scrap-of-the-same');
-const withoutFeed = say('machine.pressure-arm-lifted-so-that');
+const onScrap = hazard('machine.on-scrap-of-the-same');
+const withoutFeed = hazard('machine.pressure-arm-lifted-so-that');
 
 /** The test for a dial; undefined for dials whose sense a label settles. */
 export function directionTestFor(dial: Dial): DirectionTest | undefined {
@@ -134,7 +134,7 @@ export function directionTestFor(dial: Dial): DirectionTest | undefined {
       return {
         title: say('machine.two-stops-for', { label }),
         minutes: 2,
-        safety: say('machine.power-off-before-you-bring', { onScrap }),
+        safety: hazard('machine.power-off-before-you-bring', { onScrap }),
         steps: [
           say('machine.set-near-its-upper-end', { label, short20: amount('shortLength', 20) }),
           say('machine.the-same-near-its-lower'),

@@ -1,4 +1,5 @@
 /** The dial card as a printed page, A5, A4 or Letter: one line a dial, large figures, readable with a glove on it. */
+import { hazard } from '@fox-tempo/words';
 import { atMachine, questionOf } from '@fox-tempo/core/site';
 import { amount, inSentence, say as sayCode, type Phrase } from '@fox-tempo/core/said';
 import { asStands, type CardPaper, type MachineResource, type SeamResource } from '@fox-tempo/contract';
@@ -56,7 +57,7 @@ export function cardDocument(
   density: CardDensity = 0,
 ): TDocumentDefinitions {
   const { t, tell } = say;
-  const hazard = (said: Phrase) => [tell(said), say.beside(said)].filter(Boolean).join(' / ');
+  const hazardText = (said: Phrase) => [tell(said), say.beside(said)].filter(Boolean).join(' / ');
   const { program, spec } = revision;
   const { standing } = machine;
   const file = asStands(machine);
@@ -122,7 +123,8 @@ export function cardDocument(
     );
   const planned = planSeam(questionOf(revision.spec, revision.choice, atMachine(revision.site, file)));
   const plan = planned.ok ? planned.value : undefined;
-  const cautions = plan?.warnings.filter(({ level }) => level !== 'note').map(({ message }) => hazard(message)) ?? [];
+  const cautions =
+    plan?.warnings.filter(({ level }) => level !== 'note').map(({ message }) => hazardText(message)) ?? [];
   const notes = [
     ...(card.cannot ? [tell(whyNotWords(file, program, card.cannot))] : []),
     ...cautions,
@@ -224,7 +226,7 @@ export function cardDocument(
       },
       {
         columns: halves(firstArcList(spec.materialGroup, program.mode)).map((half) => ({
-          ul: half.map(hazard),
+          ul: half.map(hazardText),
           fontSize: small - 0.5,
         })),
         columnGap: 12,
@@ -236,7 +238,7 @@ export function cardDocument(
       color: quiet,
       columns: [
         {
-          text: t('server.cards.changes-from-how-the-machine'),
+          text: hazardText(hazard('server.cards.changes-from-how-the-machine')),
         },
         {
           text: `${dayIn(timeZone, printedAt)}, ${revision.createdBy}   ${page}/${pages}`,

@@ -1,4 +1,6 @@
 /** A program said in one machine's own dials: what to set, what changes, how far the dial's steps miss, what this machine cannot be told. */
+import { HazardText } from '../../ui/hazard-text.tsx';
+import { hazard } from '@fox-tempo/words';
 import { standingWords } from '../../lib/known-words.ts';
 import { dialsToSet, standsAt } from '@fox-tempo/core/setup';
 import { calibrationOf } from '@fox-tempo/core/arc';
@@ -140,7 +142,7 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
       {print && !isOutline && <PrintCard seamId={print.seamId} machineId={machine.id} isSaved={print.isSaved} />}
       {program && (
         <Box color="quiet" textStyle="label" mt="3">
-          {t('view.dial-card.a-starting-point-from-a')}
+          <HazardText said={hazard('view.dial-card.a-starting-point-from-a')} />
         </Box>
       )}
     </Box>

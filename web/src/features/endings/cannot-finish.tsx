@@ -1,4 +1,6 @@
 /** A cylinder or spool on the machine that ends within this very seam: said before the arc, not found in it. */
+import { HazardText } from '../../ui/hazard-text.tsx';
+import { hazard } from '@fox-tempo/words';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { endingsOf } from '@fox-tempo/core/day-plan';
 import { Link } from 'react-router';
@@ -27,7 +29,7 @@ export function CannotFinish({
   if (ends.length === 0) return null;
   return (
     <Notice level="caution" word={t('view.endings.will-not-last')} urgent>
-      {t('view.endings.change-it-first', { names: ends.map(({ name }) => name).join(', ') })}{' '}
+      <HazardText said={hazard('view.endings.change-it-first', { names: ends.map(({ name }) => name) })} />{' '}
       <Link to={`/machines/${machine.id}/refill`}>{t('view.endings.walk-the-change')}</Link>
     </Notice>
   );

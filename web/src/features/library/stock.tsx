@@ -1,7 +1,7 @@
 /** Cylinders and spools: what is left as arc minutes and parts of a chosen seam, read anew or moved in place. */
 import { useKept } from '../../data/queries.ts';
 import { absent, amount } from '@fox-tempo/core/said';
-import { phrase } from '@fox-tempo/words';
+import { hazard } from '@fox-tempo/words';
 import { t, tell, named } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource, Stock } from '@fox-tempo/contract';
@@ -31,7 +31,7 @@ export function StockShelf({
   return (
     <>
       <Notice level="hazard" word={t('view.library.cylinders')}>
-        <HazardText said={phrase('view.library.chained-capped-when-moved-valve')} />
+        <HazardText said={hazard('view.library.chained-capped-when-moved-valve')} />
       </Notice>
       <Panel
         title={t('view.library.cylinders-2')}

@@ -1,4 +1,5 @@
 /** The two-minute test that finds out which way a dial runs, with its caution before its steps; the answer is stored with who and when. */
+import { HazardText } from '../../ui/hazard-text.tsx';
 import { t, tell } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import { directionTestFor, type Dial } from '@fox-tempo/core/machine';
@@ -26,12 +27,12 @@ export function DirectionTestPanel({ dial, task, onAnswer, onClose }: DirectionT
         {t('view.machines.minutes', { title: test.title, minutes: test.minutes })}
       </Heading>
       <Notice level="hazard" word={t('view.machines.before-you-begin')}>
-        {tell(test.safety)}
+        <HazardText said={test.safety} />
       </Notice>
       <Box as="ol" pl="5" my="2" listStyleType="decimal" fontSize="14px">
         {test.steps.map((step) => (
           <Box as="li" key={tell(step)} py="1">
-            {tell(step)}
+            <HazardText said={step} />
           </Box>
         ))}
       </Box>

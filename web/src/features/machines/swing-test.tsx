@@ -1,4 +1,6 @@
 /** What one unit of a one-number swing dial means on this machine, from two short beads; kept with the dial. */
+import { HazardText } from '../../ui/hazard-text.tsx';
+import { hazard } from '@fox-tempo/words';
 import { amount } from '@fox-tempo/core/said';
 import { t, tell, tellIf } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
@@ -58,7 +60,7 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
         {t('view.machines.two-beads-for-4-minutes', { dial: dial.label })}
       </Heading>
       <Notice level="hazard" word={t('view.machines.before-you-begin')}>
-        {t('view.machines.on-scrap-of-the-same')}
+        <HazardText said={hazard('view.machines.on-scrap-of-the-same')} />
       </Notice>
       <Box as="ol" pl="5" my="2" listStyleType="decimal" fontSize="14px">
         <Box as="li" py="1">

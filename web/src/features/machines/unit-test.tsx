@@ -1,4 +1,6 @@
 /** What one unit of a dial is on this machine, from two short beads: arc length from the volts shown, feed from leg and travel speed. Kept with the dial. */
+import { HazardText } from '../../ui/hazard-text.tsx';
+import { hazard } from '@fox-tempo/words';
 import { Box, Heading } from '@chakra-ui/react';
 import { wireInGas } from '@fox-tempo/core/arc';
 import {
@@ -75,7 +77,7 @@ export function UnitTestPanel({ dial, loaded, keep, task, onFound, onClose }: Un
         {t('view.machines.two-beads-unit', { dial: dial.label })}
       </Heading>
       <Notice level="hazard" word={t('view.machines.before-you-begin')}>
-        {t('view.machines.on-scrap-of-the-same')}
+        <HazardText said={hazard('view.machines.on-scrap-of-the-same')} />
       </Notice>
       {!loaded && <Notice level="caution">{t('view.machines.enter-what-is-loaded-first')}</Notice>}
       <Box as="ol" pl="5" my="2" listStyleType="decimal" fontSize="14px">

@@ -65,7 +65,7 @@ export function Step({
             <Box as="ol" pl="5" listStyleType="decimal" fontSize="14px" flex="1 1 260px">
               {step.how.map((line) => (
                 <Box as="li" key={tell(line)} py="0.5">
-                  {tell(line)}
+                  <HazardText said={line} />
                 </Box>
               ))}
             </Box>

@@ -59,7 +59,9 @@ export function Diagnosis({ trial, machine, diagnosis }: DiagnosisProps) {
       </Panel>
       {nextLook && (
         <Panel title={t('view.trials.look-here-next')}>
-          <Box fontSize="14.5px">{nextLook.isolate ? <HazardText said={nextLook.words} /> : tell(nextLook.words)}</Box>
+          <Box fontSize="14.5px">
+            <HazardText said={nextLook.words} />
+          </Box>
           <Box fontSize="12.5px" color="quiet" mt="1">
             {t('view.trials.takes-and-settles', {
               minutes: amount('minutes', nextLook.minutes, 1),

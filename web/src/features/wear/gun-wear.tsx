@@ -1,4 +1,6 @@
 /** What wears on one gun: used against what it lasts here, and a new part put in. */
+import { HazardText } from '../../ui/hazard-text.tsx';
+import { hazard } from '@fox-tempo/words';
 import { Box } from '@chakra-ui/react';
 import type { WearRow } from '@fox-tempo/contract';
 import { amount } from '@fox-tempo/core/said';
@@ -86,7 +88,9 @@ function NewPart({ row, onDone }: { readonly row: WearRow; readonly onDone: () =
   const [reason, setReason] = useState<'worn' | 'still-good'>('worn');
   return (
     <Box display="grid" gap="2" mt="2">
-      <Notice level="caution">{t('view.wear.isolate-first')}</Notice>
+      <Notice level="caution">
+        <HazardText said={hazard('view.wear.isolate-first')} />
+      </Notice>
       <Box display="flex" gap="2" alignItems="end" flexWrap="wrap">
         <Box width="240px">
           <ChoiceField

@@ -6,7 +6,8 @@ for (const [light, width, height] of [
   ['night', 768, 1024],
 ] as const) {
   test(`no accessibility violation in any view by ${light}, ${width} wide`, async ({ page, app }) => {
-    test.setTimeout(300_000);
+    // Every view, one after the other, on a busy machine too.
+    test.setTimeout(600_000);
     // Everything that a role may see is looked at.
     await signIn(page, app, 'mirja-keskalo');
     await page.addInitScript(

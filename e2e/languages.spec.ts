@@ -88,7 +88,7 @@ function cutOffOn(page: Page): Promise<string[]> {
 
 for (const language of ['de', 'es', 'pl']) {
   test(`every view in ${language}: no English sentence left, nothing cut off`, async ({ page, app }) => {
-    test.setTimeout(420_000);
+    test.setTimeout(900_000);
     const { whole, parts } = traces(language);
     await signIn(page, app, 'mirja-keskalo');
     await page.addInitScript(

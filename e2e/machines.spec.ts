@@ -34,7 +34,7 @@ test('a fourth machine, taught from nothing and used on a seam', async ({ page, 
     { 'Lower end': '1', 'Upper end': '9', 'Neutral point': '5', 'For one unit more': '-0.5' },
     false,
   );
-  await expect(page.getByText('◇ 1 untried')).toBeVisible();
+  await expect(page.getByText('◇ 1 not tested')).toBeVisible();
 
   // Two dials for one quantity would leave a card undecided: refused by name, nothing lost.
   await page.getByRole('button', { name: 'Describe a dial' }).click();

@@ -36,8 +36,8 @@ const pictures = [
     path: '/seams/trike-box-floor/setup',
     size: tablet,
   },
-  { name: 'bench-day', path: '/simulator/axle-plate-to-tube', act: mapDrawn },
-  { name: 'score-day', path: '/sequence/trike-frame-rail' },
+  { name: 'simulator-day', path: '/simulator/axle-plate-to-tube', act: mapDrawn },
+  { name: 'sequence-day', path: '/sequence/trike-frame-rail' },
   {
     name: 'trial-record-tablet',
     path: '/seams/hitch-bracket-fillet/trial',
@@ -64,7 +64,7 @@ const pictures = [
   },
   { name: 'procedure-day', path: '/seams/axle-plate-to-tube/procedure' },
   { name: 'shift-day', path: '/shift' },
-  { name: 'bench-mode-night', path: '/at-machine/axle-plate-to-tube?machine=rowan', theme: 'night' },
+  { name: 'at-machine-night', path: '/at-machine/axle-plate-to-tube?machine=rowan', theme: 'night' },
   { name: 'costs-day', path: '/costs', person: 'corvin-dellamaar' },
   {
     name: 'heat-day',

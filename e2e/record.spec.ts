@@ -120,7 +120,7 @@ test('a record that is refused stays with its reason, is handed to a lead hand, 
   await expect(page.getByText(/1 record was refused and waits for you/)).toBeVisible();
   await page.getByRole('link', { name: 'Look at them' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Waiting records' })).toBeVisible();
-  await expect(page.getByText(/is off the list/)).toBeVisible();
+  await expect(page.getByText(/was removed from the list/)).toBeVisible();
   // Nothing of it goes by itself, not even over a reload.
   await page.reload();
   await expect(page.getByText('Logged weld')).toBeVisible();
@@ -187,7 +187,7 @@ test('the day of one part: ticked, logged, held by a wrong wire, released, count
     await page.getByRole('button', { name: /TG 1/ }).click();
     await page.getByRole('button', { name: 'Close it' }).click();
     const question = page.getByRole('alertdialog');
-    await expect(question).toContainText(/2 of 3 parts done; 1 stay open.*kg of wire.*L of gas/);
+    await expect(question).toContainText(/2 of 3 parts done; 1 stays open.*kg of wire.*L of gas/);
     await question.getByRole('button', { name: 'Yes, all the same' }).click();
     await expect(page.getByText(/Order TG 1 is closed/)).toBeVisible();
   } finally {

@@ -23,7 +23,8 @@ export default defineConfig({
             // sentences as it is loaded.
             {
               name: 'words',
-              test: /[\\/](words[\\/]|core[\\/](said|units|outcome)[\\/]|intl-messageformat|@formatjs|web[\\/]src[\\/]lib[\\/](words|load-words|settings|device|languages))/,
+              // The hazards in English are for pages in another language, the terms for the glossary.
+              test: /[\\/](words[\\/](?!hazards|reviewed|terms)|core[\\/](said|units|outcome)[\\/]|intl-messageformat|@formatjs|web[\\/]src[\\/]lib[\\/](words|load-words|settings|device|languages))/,
               minShareCount: 1,
             },
             {

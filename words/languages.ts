@@ -11,6 +11,9 @@ export const languageNames: Readonly<Record<Language, string>> = {
   pl: 'Polski',
 };
 
+/** Whole language tags: how each writes numbers, dates and lists. */
+export const locales: Readonly<Record<Language, string>> = { en: 'en-GB', de: 'de-DE', es: 'es-ES', pl: 'pl-PL' };
+
 /** Languages that write a noun within a sentence as at its beginning. */
 export const nounsAreLarge: ReadonlySet<Language> = new Set(['de']);
 

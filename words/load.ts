@@ -1,6 +1,5 @@
 /** Catalogues, each a file of its own that is loaded once. */
 import type { UnitSystem } from '@fox-tempo/core/units';
-import { unread } from './hazards.ts';
 import { sentenceCount } from './keys.ts';
 import type { Language } from './languages.ts';
 import { makeWords, type Catalogue, type Words } from './words.ts';
@@ -29,7 +28,8 @@ export async function loadWords(
   load: (language: Language) => Promise<Readonly<Record<string, string>>>,
 ): Promise<Words> {
   const catalogue = await load(language);
-  const hazards = unread(language, catalogue);
+  // An English page needs none of it, and the first view is small.
+  const hazards = language === 'en' ? {} : (await import('./hazards.ts')).unread(language, catalogue);
   if (language === 'en' || Object.keys(catalogue).length >= sentenceCount)
     return makeWords(catalogue, language, system, { hazards });
   return makeWords(catalogue, language, system, { hazards, spare: await load('en') });

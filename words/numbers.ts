@@ -1,7 +1,7 @@
 /** Says a number and a quantity: value, unit, digits and sign by system of units and language. The only place where a shown number is rounded. */
 import type { Amount } from '@fox-tempo/core/said';
 import { quantity, type QuantityName, type UnitSystem } from '@fox-tempo/core/units';
-import type { Language } from './languages.ts';
+import { locales, type Language } from './languages.ts';
 
 export interface Shown {
   /** Rounded digits with a true minus sign. */
@@ -25,14 +25,14 @@ export function showQuantity(value: number, name: QuantityName, saying: Saying, 
   const spec = quantity(name);
   const unit = spec[saying.system];
   if (!Number.isFinite(value)) return { text: '–', unit: unit.label };
-  const written = (value - (unit.offset ?? 0)) / unit.factor;
+  const inUnit = (value - (unit.offset ?? 0)) / unit.factor;
   if (saying.system === 'us' && spec.fractional && unit.label === 'in') {
-    const fraction = sixteenths(written);
+    const fraction = sixteenths(inUnit);
     if (fraction !== undefined) return { text: fraction, unit: unit.label };
   }
   const isStored = unit.factor === spec.metric.factor && unit.label === spec.metric.label;
   return {
-    text: signed(written.toFixed((isStored ? digits : undefined) ?? unit.digits), saying.language),
+    text: written(inUnit, saying.language, (isStored ? digits : undefined) ?? unit.digits),
     unit: unit.label,
   };
 }
@@ -58,19 +58,29 @@ export function sayAmount({ kind, value, digits, bare }: Amount, saying: Saying)
 /** A bare number with up to six digits after the point, none of them idle. */
 export function sayNumber(value: number, language: Language): string {
   if (!Number.isFinite(value)) return String(value);
-  return signed(String(Number(value.toFixed(6))), language);
+  return written(value, language);
 }
 
 /** A number with its digits fixed, for figures that stand in columns. */
 export function sayFixed(value: number, digits: number, language: Language): string {
-  return Number.isFinite(value) ? signed(value.toFixed(digits), language) : '–';
+  return Number.isFinite(value) ? written(value, language, digits) : '–';
 }
 
 /** Text for an input field: as short as it can be without losing what was stored to the digits that matter. */
 export function formatForInput(value: number, name: QuantityName, saying: Saying): string {
   const unit = quantity(name)[saying.system];
   const digits = unit.digits + (saying.system === 'metric' ? 2 : 1);
-  return signed(String(Number(((value - (unit.offset ?? 0)) / unit.factor).toFixed(digits))), saying.language, '-');
+  const text = String(Number(((value - (unit.offset ?? 0)) / unit.factor).toFixed(digits)));
+  return text.replace('.', decimalMark(saying.language));
+}
+
+/** What stands between whole and part of a number, as a reader types it. */
+function decimalMark(language: Language): string {
+  return (
+    writer(language, 1)
+      .formatToParts(0.5)
+      .find(({ type }) => type === 'decimal')?.value ?? '.'
+  );
 }
 
 /** The unit at the end with the space before it. */
@@ -83,10 +93,26 @@ function glued({ text, unit }: Shown, language: Language): string {
   return unit === '°' ? `${text}°` : `${text}${unitSpace[language]}${unit}`;
 }
 
-function signed(fixed: string, language: Language, minus = '−'): string {
+/** `digits` after the point, or as many as there are up to six. Five digits and more are grouped, as each language does. */
+function written(value: number, language: Language, digits?: number): string {
+  const text = writer(language, digits).format(value);
   // "-0.0" is no number a welder should read.
-  const text = Number(fixed) === 0 ? fixed.replace('-', '') : fixed.replace(/^-/, minus);
-  return language === 'en' ? text : text.replace('.', ',');
+  return /[1-9]/.test(text) ? text.replace(/^[-−]/, '−') : text.replace(/^[-−]/, '');
+}
+
+const writers = new Map<string, Intl.NumberFormat>();
+
+function writer(language: Language, digits: number | undefined): Intl.NumberFormat {
+  const key = `${language} ${digits ?? ''}`;
+  const known = writers.get(key);
+  if (known) return known;
+  const made = new Intl.NumberFormat(locales[language], {
+    minimumFractionDigits: digits ?? 0,
+    maximumFractionDigits: digits ?? 6,
+    useGrouping: 'min2',
+  });
+  writers.set(key, made);
+  return made;
 }
 
 function sixteenths(inches: number): string | undefined {

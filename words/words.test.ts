@@ -40,6 +40,17 @@ describe('quantities', () => {
     expect(words.number(2.5)).toBe('2,5');
   });
 
+  it('of five digits and more are grouped as each language groups them, four are not', async () => {
+    const said = async (language: 'en' | 'de' | 'es' | 'pl') => (await at(language)).fixed(12345.6, 1);
+    expect([await said('en'), await said('de'), await said('es'), await said('pl')]).toEqual([
+      '12,345.6',
+      '12.345,6',
+      '12.345,6',
+      `12${nb}345,6`,
+    ]);
+    expect((await at('de')).number(1234.5)).toBe('1234,5');
+  });
+
   it('go into a field as the reader types them', () => {
     expect(formatForInput(-1.5, 'shortLength', { language: 'de', system: 'metric' })).toBe('-1,5');
     expect(formatForInput(25.4, 'length', { language: 'en', system: 'us' })).toBe('1');

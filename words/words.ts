@@ -3,7 +3,7 @@ import { codes, isSaid, type Phrase, type Said, type SaidValue } from '@fox-temp
 import type { QuantityName, UnitSystem } from '@fox-tempo/core/units';
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { Sentences } from './keys.ts';
-import { nounsAreLarge, type Language } from './languages.ts';
+import { locales, nounsAreLarge, type Language } from './languages.ts';
 import { sayAmount, sayFixed, sayNumber, sayQuantity, showQuantity, type Saying, type Shown } from './numbers.ts';
 
 export type Catalogue = Readonly<Record<keyof Sentences, string>>;
@@ -103,9 +103,7 @@ export function makeWords(
     if (code === codes.oneOf || code === codes.allOf) {
       const parts = values['parts'] ?? [];
       const type = code === codes.oneOf ? 'disjunction' : 'conjunction';
-      return new Intl.ListFormat(language === 'en' ? 'en-GB' : language, { type }).format(
-        (isRow(parts) ? parts : [parts]).map(sayValue),
-      );
+      return new Intl.ListFormat(locales[language], { type }).format((isRow(parts) ? parts : [parts]).map(sayValue));
     }
     if (code === codes.sum) return calculation(values['sum'] ?? '', values['result']);
     return sentence(code, values);

@@ -147,7 +147,7 @@ test('the shop as a file goes out and comes in, with a preview first', async ({ 
   });
   await expect(page.getByRole('row', { name: /seam Brought in added/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /machine Rowan there already/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Take 1 in' }).click();
+  await page.getByRole('button', { name: 'Import 1' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Imported: 1' })).toBeVisible();
   await page
     .getByLabel('File to import')

@@ -333,7 +333,7 @@ function Loaded({ machine, program }: { machine: MachineResource; program: Progr
 
 function ByHand({ program, units }: { program: Program; units: UnitSystem }) {
   const figure = (text: string) => {
-    const [display = '', unit = ''] = text.split(' ');
+    const [display = '', unit = ''] = text.split(/[ \u00a0]/);
     return { display, unit };
   };
   return (

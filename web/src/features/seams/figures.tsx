@@ -116,7 +116,14 @@ function FigureCell({ row, plan, open, onToggle }: { row: Row; plan: Plan; open:
             {open ? '▾' : '▸'}
           </Box>
         </Box>
-        <Figure value={value} of={figureKinds[row.key]} digits={row.digits} fontSize="18px" display="block" lineHeight="1.2" />
+        <Figure
+          value={value}
+          of={figureKinds[row.key]}
+          digits={row.digits}
+          fontSize="18px"
+          display="block"
+          lineHeight="1.2"
+        />
         {band && <BandText band={band} of={figureKinds[row.key]} digits={row.digits} />}
       </chakra.button>
       {open && because !== undefined && (

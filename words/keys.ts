@@ -1391,6 +1391,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.clicks': { readonly positions: number; readonly quantity: SaidValue };
   readonly 'view.machines.clicks-each-for-one-figure': null;
   readonly 'view.machines.column': null;
+  readonly 'view.machines.column-words': null;
   readonly 'view.machines.columns-number-words-filler-diameter': null;
   readonly 'view.machines.comes-instead': null;
   readonly 'view.machines.contact-tip': null;
@@ -1403,6 +1404,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.current-off': null;
   readonly 'view.machines.describe-a-dial': null;
   readonly 'view.machines.describe-a-machine': null;
+  readonly 'view.machines.dial-range': null;
   readonly 'view.machines.dials-as-they-stand': null;
   readonly 'view.machines.dials-chart-lines-slots': {
     readonly chartLines: number;
@@ -3396,4 +3398,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4612;
+export const sentenceCount = 4614;

@@ -117,7 +117,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
               <Heads
                 names={[
                   'Number',
-                  t('view.finding.words'),
+                  t('view.machines.column-words'),
                   t('view.machines.wire'),
                   t('view.library.size'),
                   t('view.machines.gas'),

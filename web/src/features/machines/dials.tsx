@@ -75,7 +75,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
             names={[
               t('view.bench.dial'),
               t('view.machines.moves'),
-              t('view.dial-card.travel'),
+              t('view.machines.dial-range'),
               t('view.machines.stands'),
               '',
             ]}

@@ -104,13 +104,13 @@ describe('hazards', () => {
   const [key = ''] = Object.keys(hazardTexts);
   it('stand in English in every catalogue that nobody has read', () => {
     expect(hazardTexts[key as keyof typeof hazardTexts]).toBe(english[key]);
-    expect(unread('de', catalogues.de, {})[key]).toBe(english[key]);
-    expect(unread('en', english, {})).toEqual({});
+    expect(unread('de', catalogues.de, hazardTexts, {})[key]).toBe(english[key]);
+    expect(unread('en', english, hazardTexts, {})).toEqual({});
   });
   it('count as unread again when the sentence was changed after it was read', () => {
     const read = { de: { [key]: { by: 'Ilse Brandokor', on: '2026-11-26', text: catalogues.de[key] ?? '' } } };
-    expect(unread('de', catalogues.de, read)[key]).toBeUndefined();
-    expect(unread('de', { ...catalogues.de, [key]: 'anders' }, read)[key]).toBe(english[key]);
+    expect(unread('de', catalogues.de, hazardTexts, read)[key]).toBeUndefined();
+    expect(unread('de', { ...catalogues.de, [key]: 'anders' }, hazardTexts, read)[key]).toBe(english[key]);
   });
 });
 

@@ -2,9 +2,7 @@
  * Sentences that keep somebody from being hurt. A translation nobody of the shop has read stands with the English beside it; who has read
  * which, and when, is in reviewed.json, with the text that was read: one changed later counts as unread.
  */
-import english from './hazards.en.json' with { type: 'json' };
 import type { Language } from './languages.ts';
-import reviewed from './reviewed.json' with { type: 'json' };
 
 export interface Review {
   readonly by: string;
@@ -16,11 +14,12 @@ export interface Review {
 
 export type Reviews = Readonly<Record<string, Readonly<Record<string, Review>>>>;
 
-/** English of the hazard sentences that nobody has read in `language`, by key. */
+/** English of the hazard sentences (`english`, by key) that nobody has read in `language`. */
 export function unread(
   language: Language,
   catalogue: Readonly<Record<string, string>>,
-  reviews: Reviews = reviewed,
+  english: Readonly<Record<string, string>>,
+  reviews: Reviews,
 ): Readonly<Record<string, string>> {
   if (language === 'en') return {};
   return Object.fromEntries(

@@ -1,6 +1,7 @@
 /** Catalogues, each a file of its own that is loaded once. */
 import type { UnitSystem } from '@fox-tempo/core/units';
 import { sentenceCount } from './keys.ts';
+import { unread } from './hazards.ts';
 import type { Language } from './languages.ts';
 import { makeWords, type Catalogue, type Words } from './words.ts';
 
@@ -29,8 +30,16 @@ export async function loadWords(
 ): Promise<Words> {
   const catalogue = await load(language);
   // An English page needs none of it, and the first view is small.
-  const hazards = language === 'en' ? {} : (await import('./hazards.ts')).unread(language, catalogue);
+  const hazards = language === 'en' ? {} : await unreadIn(language, catalogue);
   if (language === 'en' || Object.keys(catalogue).length >= sentenceCount)
     return makeWords(catalogue, language, system, { hazards });
   return makeWords(catalogue, language, system, { hazards, spare: await load('en') });
+}
+
+async function unreadIn(language: Language, catalogue: Readonly<Record<string, string>>) {
+  const [{ default: english }, { default: reviews }] = await Promise.all([
+    import('./hazards.en.json', { with: { type: 'json' } }),
+    import('./reviewed.json', { with: { type: 'json' } }),
+  ]);
+  return unread(language, catalogue, english, reviews);
 }

@@ -186,7 +186,7 @@ describe('orders and parts', () => {
     type('How many', '1,5');
     expect(await screen.findByText(/How many must be a number; got "1,5"/)).toBeTruthy();
     type('How many', '200000');
-    expect(await screen.findByText(/How many must be at most 100000; got 200000/)).toBeTruthy();
+    expect(await screen.findByText(/How many must be at most 100,000; got 200,000/)).toBeTruthy();
     type('How many', '12');
     fireEvent.change(screen.getByLabelText('Due on'), { target: { value: '2026-02-01' } });
     press('Add the order');

@@ -15,12 +15,18 @@ test('a window of ten percent and a millimetre fails at a corner, is cut, writte
   await page.getByLabel('Why').fill('three trials passed in it');
   await page.getByRole('button', { name: 'Write the largest good window' }).click();
   await expect(page.getByText(/Ilse Brandokor.*three trials passed in it/)).toBeVisible({ timeout: 40_000 });
-  await expect(page.getByText(/^may be moved from/).first()).toBeVisible();
+  // On a machine that is set for this weld already the line lies among the folded ones.
+  const moved = page.getByText(/^may be moved from/).first();
+  if (!(await moved.isVisible())) await page.getByText(/already set:/).click();
+  await expect(moved).toBeVisible();
 
   const welder = await (await browser.newContext()).newPage();
   await signIn(welder, app, 'teo-varnholt');
   await welder.goto(`${app.url}/seams/axle-plate-to-tube`);
-  await expect(welder.getByText(/may be moved from/).first()).toBeVisible();
+  const hers = welder.getByText(/may be moved from/).first();
+  await expect(hers).toBeAttached();
+  if (!(await hers.isVisible())) await welder.getByText(/already set:/).click();
+  await expect(hers).toBeVisible();
   await welder.goto(`${app.url}/seams/axle-plate-to-tube/window`);
   await expect(welder.getByText('A lead hand writes windows.')).toBeVisible();
 });

@@ -28,6 +28,8 @@ export function StockShelf({
   const [stock, setStock] = useKept('stock', loaded);
   const [adding, setAdding] = useState<'cylinder' | 'spool' | null>(null);
   const measured = useMemo(() => seams.flatMap(measureSeam), [seams]);
+  // A form that has been saved closes itself, and not the one that was opened while it was on its way.
+  const close = (form: 'cylinder' | 'spool') => setAdding((now) => (now === form ? null : now));
   return (
     <>
       <Notice level="hazard" word={t('view.library.cylinders')}>
@@ -47,7 +49,7 @@ export function StockShelf({
             machines={machines}
             onDone={(cylinder) => {
               if (cylinder) setStock({ ...stock, cylinders: [...stock.cylinders, cylinder] });
-              setAdding(null);
+              close('cylinder');
             }}
           />
         )}
@@ -97,7 +99,7 @@ export function StockShelf({
             machines={machines}
             onDone={(spool) => {
               if (spool) setStock({ ...stock, spools: [...stock.spools, spool] });
-              setAdding(null);
+              close('spool');
             }}
           />
         )}

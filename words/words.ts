@@ -36,7 +36,9 @@ export function phrase<K extends SentenceKey>(code: K, ...[values]: ValuesOf<K>)
 }
 
 /** A sentence that keeps somebody from being hurt, as `hazard` of the core. */
-export const hazard: typeof phrase = phrase;
+export function hazard<K extends SentenceKey>(code: K, ...values: ValuesOf<K>): Said {
+  return phrase(code, ...values);
+}
 
 /**
  * `spare` says in English what `catalogue` lacks: an older page beside a newer server. `hazards` is the English of hazards that nobody has

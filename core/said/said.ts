@@ -21,7 +21,9 @@ export function say<K extends keyof CoreSentences>(code: K, ...[values]: ValuesO
  * A sentence that keeps somebody from being hurt. It is said as any other; the catalogue of hazards is made from where this is written, and
  * in a language in which nobody has read it the English stands beside it.
  */
-export const hazard: typeof say = say;
+export function hazard<K extends keyof CoreSentences>(code: K, ...values: ValuesOf<K>): Said {
+  return say(code, ...values);
+}
 
 export function amount(kind: QuantityName, value: number, digits?: number): Amount {
   return digits === undefined ? { kind, value } : { kind, value, digits };

@@ -42,7 +42,7 @@ export function readFlags(args: readonly string[]): ReadFlags {
         {
           path: wrong.flag,
           code: 'unknown-code',
-          message: phrase('cli.must-be-one-of', wrong),
+          message: phrase('cli.error.flag-choice', wrong),
           limit: wrong.known,
           got: wrong.got,
         },

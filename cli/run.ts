@@ -19,7 +19,7 @@ export function runVerb(verb: string | undefined, readInput: () => string | Erro
       {
         path: 'verb',
         code: 'unknown-verb',
-        message: verb === undefined ? phrase('cli.no-verb-given') : phrase('cli.is-not-a-verb', { verb }),
+        message: verb === undefined ? phrase('cli.no-verb-given') : phrase('cli.error.unknown-verb', { verb }),
         limit: known,
         got: verb,
         hint: phrase('cli.use', { verbs: known.join(' | ') }),

@@ -62,7 +62,7 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
   });
   const [head, ...rows] = table.data;
   const whole = (message: Phrase): ChartCsv => ({ lines: [], problems: [{ row: 0, column: '', message }], rows: 0 });
-  if (!head) return whole(say('contract.the-table-is-empty'));
+  if (!head) return whole(say('contract.csv.empty'));
   const places = new Map<Column, { at: number; unit: string }>();
   for (const [at, cell] of head.entries()) {
     const { name, unit } = headOf(cell);
@@ -70,7 +70,7 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
     if (column && !places.has(column)) places.set(column, { at, unit });
   }
   const missing = needed.filter((column) => !places.has(column));
-  if (missing.length > 0) return whole(say('contract.the-first-row-must-name', { missing }));
+  if (missing.length > 0) return whole(say('contract.csv.columns-missing', { missing }));
 
   const problems: CsvProblem[] = [];
   const lines = new Map<number, Omit<ChartLine, 'points'> & { points?: ChartPoint[] }>();
@@ -88,7 +88,7 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
       problems.push({
         row,
         column: 'number',
-        message: say('contract.line-is-on-the-machine', { number: line.number }),
+        message: say('contract.csv.line-exists', { number: line.number }),
       });
     } else if (!before) {
       lines.set(line.number, point ? { ...line, points: [point] } : line);
@@ -96,19 +96,19 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
       problems.push({
         row,
         column: 'number',
-        message: say('contract.line-stands-above-with-another', { number: line.number }),
+        message: say('contract.csv.line-differs-above', { number: line.number }),
       });
     } else if (!point) {
       problems.push({
         row,
         column: 'number',
-        message: say('contract.line-stands-above-already', { number: line.number }),
+        message: say('contract.csv.line-above', { number: line.number }),
       });
     } else if ((before.points?.length ?? 0) >= mostPoints) {
       problems.push({
         row,
         column: 'number',
-        message: say('contract.line-has-points-already', { number: line.number, most: mostPoints }),
+        message: say('contract.csv.points-full', { number: line.number, most: mostPoints }),
       });
     } else {
       (before.points ??= []).push(point);
@@ -118,7 +118,7 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
     problems.unshift({
       row: 0,
       column: '',
-      message: say('contract.a-machine-holds-up-to', { most: mostChartLines, count: lines.size + known.size }),
+      message: say('contract.csv.lines-full', { most: mostChartLines, count: lines.size + known.size }),
     });
   }
   return { lines: [...lines.values()], problems, rows: looked };
@@ -165,16 +165,16 @@ function readRow(
 
   const number = Number(cell('number'));
   if (cell('number') === '' || !Number.isInteger(number) || number < 0 || number > 9999) {
-    refuse('number', say('contract.is-no-whole-number-from', { cell: cell('number') }));
+    refuse('number', say('contract.csv.number-range', { cell: cell('number') }));
   }
   const filler = fillerFrom(cell('filler'));
-  if (!filler) refuse('filler', say('contract.is-no-wire-known', { text: cell('filler'), known: fillerCodes }));
+  if (!filler) refuse('filler', say('contract.csv.unknown-wire', { text: cell('filler'), known: fillerCodes }));
   const diameterMm = measured('diameter');
-  if (cell('diameter') === '') refuse('diameter', say('contract.the-wires-diameter-is-missing'));
+  if (cell('diameter') === '') refuse('diameter', say('contract.csv.no-diameter'));
   const gas = parseGas(cell('gas'));
   if (!gas.ok) refuse('gas', gas.issues[0]?.message ?? say('contract.unknown-gas'));
   const mode = planModes.find((one) => one === cell('mode').toLowerCase().replace(/\s+/g, '-'));
-  if (!mode) refuse('mode', say('contract.is-no-transfer-mode', { text: cell('mode'), known: planModes }));
+  if (!mode) refuse('mode', say('contract.csv.unknown-mode', { text: cell('mode'), known: planModes }));
   const point: Record<string, number> = {};
   for (const column of ['feed', 'thickness', 'amps', 'volts'] as const) {
     const value = measured(column);

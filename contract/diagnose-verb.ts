@@ -64,7 +64,7 @@ const rest = {
 const outer = z.strictObject({ program: opaque, machine: opaque.optional(), ...rest });
 
 export const diagnoseVerb: Verb = {
-  summary: say('contract.which-cause-and-which-move'),
+  summary: say('contract.verb.diagnose'),
   input: z.strictObject({ program: programFile, machine: machineFile.optional(), ...rest }),
   run(value) {
     const question = diagnoseQuestion(value);
@@ -84,7 +84,7 @@ function diagnoseQuestion(value: unknown): Outcome<DiagnoseInput> {
   const machine = machineValue === undefined ? undefined : under('machine', readMachineFile(machineValue));
   if (!program.ok || machine?.ok === false) return failure(...issuesOf(program), ...(machine ? issuesOf(machine) : []));
   if (set && !machine) {
-    return failure({ path: 'set', code: 'missing', message: say('contract.dials-need-their-machine') });
+    return failure({ path: 'set', code: 'missing', message: say('contract.error.dials-without-machine') });
   }
   const { facts } = asked;
   const ticked = stepKinds.filter((step) => facts?.ticked?.includes(step) === true);

@@ -17,7 +17,7 @@ export function readVersioned<S extends z.ZodType>(
     return failure({
       path: '',
       code: 'not-a-file',
-      message: say('contract.this-is-no-fox-tempo'),
+      message: say('contract.file.not-fox-tempo'),
       got: value === null ? 'null' : Array.isArray(value) ? 'a list' : typeof value,
     });
   }
@@ -27,7 +27,7 @@ export function readVersioned<S extends z.ZodType>(
     return failure({
       path: 'format',
       code: 'wrong-format',
-      message: say('contract.a-file-says-format', { kind, format }),
+      message: say('contract.file.format', { kind, format }),
       limit: format,
       got: file['format'],
     });
@@ -37,10 +37,10 @@ export function readVersioned<S extends z.ZodType>(
     return failure({
       path: 'version',
       code: 'version-from-the-future',
-      message: say('contract.this-file-is-of-version', { found, version }),
+      message: say('contract.file.newer', { found, version }),
       limit: version,
       got: found,
-      hint: say('contract.bring-fox-tempo-up-to'),
+      hint: say('contract.file.newer-hint'),
     });
   }
   for (let at = typeof found === 'number' ? found : 0; at !== version; at++) {
@@ -49,7 +49,7 @@ export function readVersioned<S extends z.ZodType>(
       return failure({
         path: 'version',
         code: 'unknown-version',
-        message: say('contract.there-is-no-version-of', {
+        message: say('contract.file.no-version', {
           slice: JSON.stringify(found)?.slice(0, 60) ?? 'nothing',
           kind,
         }),

@@ -28,7 +28,7 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
           ? {
               path,
               code: 'missing',
-              message: say('contract.is-missing-a-is-needed', {
+              message: say('contract.field.missing', {
                 path: named(path),
                 expected: typeWords(issue.expected),
               }),
@@ -36,7 +36,7 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
           : {
               path,
               code: 'wrong-type',
-              message: say('contract.must-be-a-got', {
+              message: say('contract.field.type', {
                 path: named(path),
                 expected: typeWords(issue.expected),
                 got: shown(got),
@@ -51,7 +51,7 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
         {
           path,
           code: got === undefined ? 'missing' : 'unknown-code',
-          message: say('contract.must-be-one-of-got', { path: named(path), known, got: shown(got) }),
+          message: say('contract.field.choice', { path: named(path), known, got: shown(got) }),
           limit: known,
           got,
         },
@@ -69,7 +69,7 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
         typeof got === 'number'
           ? say('contract.must-be-got', { path: named(path), bound, limit, got })
           : typeof got === 'string'
-            ? say('contract.must-have-characters-it-has', { path: named(path), bound, limit, got: got.length })
+            ? say('contract.field.length', { path: named(path), bound, limit, got: got.length })
             : say('contract.must-be-bound', { path: named(path), bound, limit });
       return [ranged ?? { path, code: 'out-of-range', message, limit, got }];
     }
@@ -77,7 +77,7 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
       return issue.keys.map((key) => ({
         path: path === '' ? key : `${path}.${key}`,
         code: 'unknown-field',
-        message: say('contract.is-not-a-field-here', { key }),
+        message: say('contract.field.unknown', { key }),
         got: key,
       }));
     case 'custom': {
@@ -100,7 +100,7 @@ function typeWords(expected: string): Phrase {
 /** A shape that has something of its own to say gives the code of it as its message; the library's own words are English and stay out. */
 function ownWords(message: string, path: string): Phrase {
   if (message.startsWith('contract.')) return joined([named(path), { code: message, values: {} }], ': ');
-  return say('contract.is-not-as-needed', { path: named(path) });
+  return say('contract.field.form', { path: named(path) });
 }
 
 function rangedField(path: string): RangedField | undefined {

@@ -34,7 +34,7 @@ const feedInput = z.strictObject({
 });
 
 export const learnVerb: Verb = {
-  summary: say('contract.what-own-welds-teach'),
+  summary: say('contract.verb.learn'),
   input: z.union([paceInput, trimInput, feedInput]),
   run(value) {
     const kind = typeof value === 'object' && value !== null && 'kind' in value ? value.kind : undefined;

@@ -13,7 +13,7 @@ import type { Verb } from './verb.ts';
 const translateOuter = z.strictObject({ machine: opaque, program: opaque });
 
 export const translateVerb: Verb = {
-  summary: say('contract.a-program-in-one-machines'),
+  summary: say('contract.verb.dials'),
   input: z.strictObject({ machine: machineFile, program: programFile }),
   run(input) {
     const outer = parseWith(translateOuter, input);
@@ -34,7 +34,7 @@ const dials = z.record(idField, z.number());
 const readOuter = z.strictObject({ machine: opaque, dials, ...beside });
 
 export const readDialsVerb: Verb = {
-  summary: say('contract.what-stands-on-a-machines'),
+  summary: say('contract.verb.read-dials'),
   input: z.strictObject({ machine: machineFile, dials, ...beside }),
   run(input) {
     const outer = parseWith(readOuter, input);

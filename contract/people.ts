@@ -101,7 +101,7 @@ export const sessionState = z.object({
 export const timeZoneField = z
   .string()
   .max(60)
-  .refine(isTimeZone, 'contract.not-a-time-zone' satisfies keyof CoreSentences);
+  .refine(isTimeZone, 'contract.field.time-zone' satisfies keyof CoreSentences);
 
 function isTimeZone(name: string): boolean {
   try {

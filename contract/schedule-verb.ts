@@ -28,7 +28,7 @@ const scheduleInput = z.strictObject({
 });
 
 export const scheduleVerb: Verb = {
-  summary: say('contract.which-operation-where-and-when'),
+  summary: say('contract.verb.run-plan'),
   input: scheduleInput,
   run(value) {
     const parsed = parseWith(scheduleInput, value);
@@ -49,7 +49,7 @@ function troubleWith({ operations, fixed = {} }: Omit<z.output<typeof scheduleIn
       issues.push({
         path: `operations.${at}.id`,
         code: 'contradiction',
-        message: say('contract.each-operation-needs-a-name', { id }),
+        message: say('contract.error.operation-name', { id }),
         got: id,
       });
     seen.set(id, at);
@@ -62,7 +62,7 @@ function troubleWith({ operations, fixed = {} }: Omit<z.output<typeof scheduleIn
         issues.push({
           path: `fixed.${machine}.${at}`,
           code: 'contradiction',
-          message: say('contract.cannot-stand-there', { id, machine }),
+          message: say('contract.error.operation-fixed', { id, machine }),
           got: id,
         });
       put.add(id);

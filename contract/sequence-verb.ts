@@ -19,7 +19,7 @@ const rest = {
 const outer = z.strictObject({ program: opaque, machine: opaque.optional(), ...rest });
 
 export const sequenceVerb: Verb = {
-  summary: say('contract.trigger-presses-played-through-a'),
+  summary: say('contract.verb.play'),
   input: z.strictObject({ program: programFile, machine: machineFile.optional(), ...rest }),
   run(input) {
     const parsed = parseWith(outer, input);

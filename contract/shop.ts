@@ -154,7 +154,7 @@ export const seamSave = z.strictObject({ spec: seamSpec, choice: programChoice }
 export const reasonField = z
   .string()
   .trim()
-  .min(3, 'contract.say-why' satisfies keyof CoreSentences)
+  .min(3, 'contract.field.reason' satisfies keyof CoreSentences)
   .max(300);
 export const seamLock = z.strictObject({ locked: z.boolean(), reason: reasonField });
 /** Makes a revision the shop's reference for this seam on one machine. */

@@ -20,7 +20,7 @@ export function findTrouble(value: unknown): TextTrouble | undefined {
       return {
         path: at.path,
         code: 'unreadable-text',
-        says: say('contract.holds-a-character-that-cannot'),
+        says: say('contract.field.bad-character'),
       };
     }
     if (typeof at.value !== 'object' || at.value === null) continue;
@@ -28,11 +28,11 @@ export function findTrouble(value: unknown): TextTrouble | undefined {
       return {
         path: at.path.slice(0, 60),
         code: 'too-deep',
-        says: say('contract.lists-nested-more-than-deep', { deepest }),
+        says: say('contract.field.too-deep', { deepest }),
       };
     for (const [key, inner] of Object.entries(at.value)) {
       const path = at.path === '' ? key : `${at.path}.${key}`;
-      if (!isStorable(key)) return { path: at.path, code: 'unreadable-text', says: say('contract.has-a-name-with-a') };
+      if (!isStorable(key)) return { path: at.path, code: 'unreadable-text', says: say('contract.field.bad-name-character') };
       waiting.push({ value: inner, path, depth: at.depth + 1 });
     }
   }

@@ -107,7 +107,7 @@ function runSimulation(
   const simulation = begun.value;
   while (simulation.doneS < simulation.totalS) {
     if (!isAwaited())
-      return failure({ path: '', code: 'cancelled', message: say('contract.nobody-waits-for-this-simulation') });
+      return failure({ path: '', code: 'cancelled', message: say('contract.simulation-cancelled') });
     simulation.step(sliceS);
   }
   const { metrics, transferMode, words, startStop, trace } = simulation.finish();
@@ -136,13 +136,13 @@ function plan(asked: z.output<typeof planInput>): Outcome<unknown> {
 }
 
 export const verbs = {
-  melt: verb(say('contract.from-feed-to-current-or'), meltInput, melt),
-  pulse: verb(say('contract.a-pulse-waveform-for-a'), pulseInput, (input) => solvePulse(input)),
-  plan: verb(say('contract.from-a-joint-to-a'), planInput, plan),
+  melt: verb(say('contract.verb.melt'), meltInput, melt),
+  pulse: verb(say('contract.verb.pulse'), pulseInput, (input) => solvePulse(input)),
+  plan: verb(say('contract.verb.plan'), planInput, plan),
   simulate: simulateVerb,
-  'double-pulse': verb(say('contract.a-slow-beat-from-one'), doublePulseInput, doublePulse),
-  bead: verb(say('contract.of-feed-travel-and-leg'), beadInput, bead),
-  heat: verb(say('contract.arc-energy-heat-input-cooling'), heatInput, heat),
+  'double-pulse': verb(say('contract.verb.double-pulse'), doublePulseInput, doublePulse),
+  bead: verb(say('contract.verb.bead'), beadInput, bead),
+  heat: verb(say('contract.verb.heat'), heatInput, heat),
   translate: translateVerb,
   'read-dials': readDialsVerb,
   sequence: sequenceVerb,
@@ -151,7 +151,7 @@ export const verbs = {
   soak: soakVerb,
   window: windowVerb,
   schedule: scheduleVerb,
-  calibrate: verb(say('contract.corrects-a-wire-in-its'), calibrateInput, calibrate),
+  calibrate: verb(say('contract.verb.calibrate'), calibrateInput, calibrate),
 } as const satisfies Record<string, Verb>;
 
 export type VerbName = keyof typeof verbs;

@@ -107,7 +107,7 @@ describe('sentences', () => {
 
 describe('an answer told', () => {
   it('keeps code and values beside each sentence, and the English of a hazard nobody has read', async () => {
-    const zinc = { code: 'plan.zinc-coating-boils-off-as', values: {} };
+    const zinc = { code: 'plan.caution.zinc-fume', values: {} };
     const told = withSentences({ warnings: [{ level: 'hazard', message: zinc }], rows: [1, 2] }, await at('de')) as {
       warnings: [Record<string, unknown>];
       rows: number[];

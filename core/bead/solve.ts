@@ -34,7 +34,7 @@ export function bead({ filler, diameterMm, wireFeedMPerMin, travelMmPerMin, legM
     issues.push({
       path: 'legMm',
       code: 'two-of-three',
-      message: say('bead.give-two-of-wirefeedmpermin-travelmmpermin', { given }),
+      message: say('bead.error.two-of-three', { given }),
       limit: 2,
       got: given,
     });
@@ -51,7 +51,7 @@ export function bead({ filler, diameterMm, wireFeedMPerMin, travelMmPerMin, legM
       ...solved.map((issue) => ({
         ...issue,
         code: 'no-solution' as const,
-        message: say('bead.no-solution-because-the-one', { message: issue.message }),
+        message: say('bead.error.third-out-of-range', { message: issue.message }),
       })),
     );
   }
@@ -63,7 +63,7 @@ export function bead({ filler, diameterMm, wireFeedMPerMin, travelMmPerMin, legM
     throatMm: throatMm(leg),
     depositionKgPerH: depositionKgPerH(wire, feed),
     because: sum(
-      say('bead.yield-leg2-2-1-10', {
+      say('bead.because.leg', {
         feed: amount('wireFeed', feed, 2),
         area: amount('area', wire.areaMm2, 3),
         yield: wire.yield,

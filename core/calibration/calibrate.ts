@@ -64,7 +64,7 @@ export function calibrate(input: CalibrationInput): Outcome<Calibration> {
     issues.push({
       path: 'points',
       code: 'too-few-points',
-      message: say('calibration.two-observed-points-are-needed', { points: points.length }),
+      message: say('calibration.error.too-few-points', { points: points.length }),
       limit: 2,
       got: points.length,
     });
@@ -79,7 +79,7 @@ export function calibrate(input: CalibrationInput): Outcome<Calibration> {
       issues.push({
         path: `points.${index}.rmsCurrentA`,
         code: 'rms-below-mean',
-        message: say('calibration.the-rms-current-of-must', {
+        message: say('calibration.error.rms-below-mean', {
           rmsCurrent: amount('current', rmsCurrentA),
           meanCurrent: amount('current', meanCurrentA),
         }),
@@ -90,7 +90,7 @@ export function calibrate(input: CalibrationInput): Outcome<Calibration> {
       issues.push({
         path: `points.${index}.voltageV`,
         code: 'out-of-range',
-        message: say('calibration.voltage-must-lie-between-8', { voltage: voltageV }),
+        message: say('calibration.error.voltage-limits', { voltage: voltageV }),
         limit: [8, 50],
         got: voltageV,
       });
@@ -153,18 +153,18 @@ export function calibrate(input: CalibrationInput): Outcome<Calibration> {
     rmsResidualA: Math.sqrt(residuals.reduce((sum, row) => sum + row.residualA ** 2, 0) / residuals.length),
     verdict: isFar || isScattered ? 'doubtful' : 'plausible',
     because: isScattered
-      ? say('calibration.the-point-at-misses-the', {
+      ? say('calibration.because.point-misses', {
           wireFeed: amount('wireFeed', worst.wireFeedMPerMin),
           residual: amount('current', worst.residualA, 0),
           worstShare: amount('percent', 100 * worstShare, 0),
         })
       : isFar
-        ? say('calibration.the-correction-arc-extension-is', {
+        ? say('calibration.because.large-correction', {
             arcOff: amount('percent', 100 * arcOff, 0),
             extensionOff: amount('percent', 100 * extensionOff, 0),
             arcVoltage: amount('voltage', arcVoltageV, 1),
           })
-        : say('calibration.all-points-lie-within-of', {
+        : say('calibration.because.points-fit', {
             worstShare: amount('percent', 100 * worstShare, 1),
             arcOff: amount('percent', 100 * arcOff, 1),
             extensionOff: amount('percent', 100 * extensionOff, 1),

@@ -58,7 +58,7 @@ const stainless = {
   shielding: 'gas',
 } as const;
 const type308 = {
-  name: say('consumables.stainless-308l-type-solid'),
+  name: say('consumables.filler.308l'),
   classes: 'ISO 14343 G 19 9 L Si · AWS ER308LSi',
   use: say('consumables.304-and-304l'),
 } as const;
@@ -83,14 +83,14 @@ const list: readonly Filler[] = [
   {
     ...stainless,
     code: 'stainless-309l',
-    name: say('consumables.stainless-309l-type-solid'),
+    name: say('consumables.filler.309l'),
     classes: 'ISO 14343 G 23 12 L Si · AWS ER309LSi',
-    use: say('consumables.stainless-to-plain-steel'),
+    use: say('consumables.grade-note.dissimilar'),
   },
   {
     ...stainless,
     code: 'stainless-316l',
-    name: say('consumables.stainless-316l-type-solid'),
+    name: say('consumables.filler.316l'),
     classes: 'ISO 14343 G 19 12 3 L Si · AWS ER316LSi',
     use: say('consumables.316-and-316l'),
   },
@@ -124,7 +124,7 @@ const list: readonly Filler[] = [
   },
   {
     code: 'cusi3',
-    name: say('consumables.copper-silicon-brazing-wire'),
+    name: say('consumables.filler.copper-silicon'),
     classes: 'ISO 24373 Cu 6560 · AWS ERCuSi-A',
     family: 'copper-silicon',
     construction: 'solid',
@@ -152,7 +152,7 @@ const list: readonly Filler[] = [
   },
   {
     code: 'steel-flux-cored',
-    name: say('consumables.steel-gas-shielded-flux-cored'),
+    name: say('consumables.filler.gas-shielded-flux-cored'),
     classes: 'ISO 17632 T 46 P M21 · AWS E71T-1M',
     family: 'steel',
     construction: 'cored',
@@ -166,7 +166,7 @@ const list: readonly Filler[] = [
   },
   {
     code: 'steel-self-shielded',
-    name: say('consumables.steel-self-shielded-flux-cored'),
+    name: say('consumables.filler.self-shielded-flux-cored'),
     classes: 'ISO 17632 T 42 Z N · AWS E71T-11',
     family: 'steel',
     construction: 'cored',

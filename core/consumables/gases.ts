@@ -71,10 +71,10 @@ export function parseGas(code: string, path = 'gas'): Outcome<Gas> {
     return failure({
       path,
       code: 'unknown-gas',
-      message: say('consumables.is-not-a-gas-designation', { code }),
+      message: say('consumables.error.unknown-gas-designation', { code }),
       limit: [...commonGasCodes],
       got: code,
-      hint: say('consumables.use-the-iso-14175-designation'),
+      hint: say('consumables.hint.iso-14175-designation'),
     });
   }
   const composition = { argonPct: 100, co2Pct: 0, o2Pct: 0, heliumPct: 0 };
@@ -90,9 +90,9 @@ export function parseGas(code: string, path = 'gas'): Outcome<Gas> {
     return failure({
       path,
       code: 'gas-group-mismatch',
-      message: say('consumables.these-percentages-do-not-belong', { code, group }),
+      message: say('consumables.error.gas-percentages', { code, group }),
       got: code,
-      hint: say('consumables.check-the-group-letter-and'),
+      hint: say('consumables.hint.cylinder-label'),
     });
   }
   return success({ code, name: compositionName(composition), ...composition });

@@ -37,7 +37,7 @@ export function gradeFit(grade: Grade, filler: FillerCode): GradeFit | null {
   if (best === undefined && grade.otherwise === undefined) return null;
   return {
     verdict: 'caution',
-    message: say(grade.otherwise ?? 'consumables.another-filler-is-meant', {
+    message: say(grade.otherwise ?? 'consumables.grade.usual-filler', {
       ...words,
       best: best === undefined ? '' : fillerOf(best).name,
     }),

@@ -27,7 +27,7 @@ export interface Grade {
   /** What never goes into it, and why. */
   readonly refused?: {
     readonly fillers: readonly FillerCode[];
-    readonly why: 'consumables.brittle-phase-with-magnesium';
+    readonly why: 'consumables.grade.brittle-phase';
   };
   /** What is said of a filler that is not meant for it; left out: that another one is. With no filler of its own, said of every one. */
   readonly otherwise?: GradeSentence;
@@ -36,11 +36,11 @@ export interface Grade {
 }
 
 type GradeSentence =
-  | 'consumables.another-filler-is-meant'
+  | 'consumables.grade.usual-filler'
   | 'consumables.lacks-its-molybdenum'
-  | 'consumables.zinc-boils-into-this-wire'
-  | 'consumables.no-filler-here-matches-it'
-  | 'consumables.softer-than-the-plate'
+  | 'consumables.grade.zinc-pores'
+  | 'consumables.grade.duplex'
+  | 'consumables.grade.softer'
   | 'consumables.weakens-magnesium-plate';
 
 export const grades: readonly Grade[] = [
@@ -60,7 +60,7 @@ export const grades: readonly Grade[] = [
     composition: { C: 0.16, Mn: 1.4, Mo: 0.02, Cr: 0.1, Cu: 0.1, Ni: 0.1 },
     names: ['S355J2', 'S355JR', 'S355MC', 'S355NL', '1.0577'],
     fillers: ['steel-solid', 'steel-metal-cored', 'steel-flux-cored', 'steel-self-shielded'],
-    note: say('consumables.structural-steel-preheat-from-thick'),
+    note: say('consumables.grade-note.structural'),
   },
   {
     code: 'S700MC',
@@ -69,8 +69,8 @@ export const grades: readonly Grade[] = [
     composition: { C: 0.06, Mn: 1.8, Mo: 0.1, Cr: 0.05, Cu: 0.05, Ni: 0.05 },
     names: ['1.8974', 'S650MC', 'S690QL'],
     fillers: [],
-    otherwise: 'consumables.softer-than-the-plate',
-    note: say('consumables.high-strength-little-heat'),
+    otherwise: 'consumables.grade.softer',
+    note: say('consumables.grade-note.high-strength'),
   },
   {
     code: 'E235',
@@ -96,8 +96,8 @@ export const grades: readonly Grade[] = [
     group: 'galvanised',
     names: ['DX51D', 'Z275', 'Z140', 'Z100', 'galvanised'],
     fillers: ['cusi3'],
-    otherwise: 'consumables.zinc-boils-into-this-wire',
-    note: say('consumables.zinc-boils-at-braze-or', { temperature907: amount('temperature', 907) }),
+    otherwise: 'consumables.grade.zinc-pores',
+    note: say('consumables.grade-note.zinc-coated', { temperature907: amount('temperature', 907) }),
   },
   {
     code: '304L',
@@ -122,7 +122,7 @@ export const grades: readonly Grade[] = [
     group: 'stainless',
     names: ['1.4462', 'duplex'],
     fillers: ['stainless-309l'],
-    otherwise: 'consumables.no-filler-here-matches-it',
+    otherwise: 'consumables.grade.duplex',
     note: say('consumables.duplex-little-heat'),
   },
   {
@@ -131,7 +131,7 @@ export const grades: readonly Grade[] = [
     group: 'stainless',
     names: ['1.4016'],
     fillers: ['stainless-309l', 'stainless-308l'],
-    note: say('consumables.ferritic-little-heat-grain-grows'),
+    note: say('consumables.grade-note.ferritic'),
   },
   {
     code: '5754',
@@ -140,7 +140,7 @@ export const grades: readonly Grade[] = [
     names: ['AlMg3', 'EN AW-5754'],
     fillers: ['aluminium-5356'],
     otherwise: 'consumables.weakens-magnesium-plate',
-    note: say('consumables.filler-almg5-hold-interpass-at', {
+    note: say('consumables.grade-note.5xxx', {
       temperature100From: bare('temperature', 100),
       temperature120: amount('temperature', 120),
     }),
@@ -151,8 +151,8 @@ export const grades: readonly Grade[] = [
     group: 'aluminium',
     names: ['AlMg4.5Mn', 'EN AW-5083'],
     fillers: ['aluminium-5356'],
-    refused: { fillers: ['aluminium-4043'], why: 'consumables.brittle-phase-with-magnesium' },
-    note: say('consumables.filler-almg5-never-alsi5-brittle'),
+    refused: { fillers: ['aluminium-4043'], why: 'consumables.grade.brittle-phase' },
+    note: say('consumables.grade-note.5xxx-high'),
   },
   {
     code: '6082-T6',
@@ -160,7 +160,7 @@ export const grades: readonly Grade[] = [
     group: 'aluminium',
     names: ['6082', 'AlSi1MgMn', 'EN AW-6082'],
     fillers: ['aluminium-4043', 'aluminium-5356'],
-    note: say('consumables.alsi5-flows-and-resists-cracking'),
+    note: say('consumables.grade-note.6xxx'),
   },
   {
     code: '6060',
@@ -168,6 +168,6 @@ export const grades: readonly Grade[] = [
     group: 'aluminium',
     names: ['AlMgSi', '6063', 'EN AW-6060'],
     fillers: ['aluminium-4043', 'aluminium-5356'],
-    note: say('consumables.as-6082'),
+    note: say('consumables.grade-note.like-6082'),
   },
 ];

@@ -69,12 +69,12 @@ export function cylinderOutlook(cylinder: CylinderReading, use: PartUse): Outloo
         ? co2Minutes(Math.max(cylinder.massKg ?? 0, 0), flow)
         : compressedMinutes(cylinder.volumeL, cylinder.pressureBar ?? 0, flow);
   const because = isWeighed(cylinder.gas)
-    ? say('consumption.the-pressure-of-liquid-co2', {
+    ? say('consumption.because.liquid-co2', {
         mass: amount('spoolMass', cylinder.massKg ?? 0, 1),
         co2LPer: amount('gasPerMass', co2LPerKg),
         flow: amount('gasFlow', flow),
       })
-    : say('consumption.bar-a-part-takes-with', {
+    : say('consumption.because.parts-left', {
         volume: amount('volume', cylinder.volumeL),
         pressure: amount('plain', cylinder.pressureBar ?? 0, 0),
         keptBack: keptBackBar,

@@ -56,7 +56,7 @@ export function doublePulse(input: DoublePulseInput): Outcome<DoublePulseResult>
   if (pitch !== undefined && (pitch < usualPitchMm[0] || pitch > usualPitchMm[1])) {
     caution(
       'ripple-pitch',
-      say('double-pulse.ripples-every-are-outside-the', {
+      say('double-pulse.caution.ripple-pitch', {
         pitch: amount('shortLength', pitch, 2),
         usualPitch: bare('shortLength', usualPitchMm[0]),
         usualPitch2: amount('shortLength', usualPitchMm[1]),
@@ -72,7 +72,7 @@ export function doublePulse(input: DoublePulseInput): Outcome<DoublePulseResult>
       if (feed < limits[0] || feed > limits[1]) {
         caution(
           `${name}-beyond-limits`,
-          say('double-pulse.the-slow-level-of-is', {
+          say('double-pulse.error.level-outside', {
             name,
             feed: amount('wireFeed', feed, 1),
             limits: bare('wireFeed', limits[0]),
@@ -113,12 +113,12 @@ function effectOf(
   if (!high)
     caution(
       'high-not-pulsable',
-      say('double-pulse.the-slow-high-level-of', { highFeed: amount('wireFeed', beat.highFeedMPerMin, 1) }),
+      say('double-pulse.error.high-level-cannot-pulse', { highFeed: amount('wireFeed', beat.highFeedMPerMin, 1) }),
     );
   if (!low)
     caution(
       'low-not-pulsable',
-      say('double-pulse.the-slow-low-level-of', { lowFeed: amount('wireFeed', beat.lowFeedMPerMin, 1) }),
+      say('double-pulse.error.low-level-cannot-pulse', { lowFeed: amount('wireFeed', beat.lowFeedMPerMin, 1) }),
     );
   if (!high || !low || !single) return undefined;
   const ownShare = metalFactor(usualMetal(wire.family), wire.family).factor;

@@ -93,7 +93,7 @@ export function canonicalOf(beat: BeatInput): Outcome<CanonicalBeat> {
     issues.push({
       path: 'lowFeedMPerMin',
       code: 'low-above-high',
-      message: say('double-pulse.the-low-level-of-lies', {
+      message: say('double-pulse.error.low-above-high', {
         low: amount('wireFeed', low),
         high: amount('wireFeed', high),
       }),
@@ -136,7 +136,7 @@ export function sayBeat(beat: CanonicalBeat, school: BeatSchool): SaidBeat {
     if (isEven && depth <= beatLimits.swingPercent[1]) return { to, representable: true };
     return unrepresentable(
       to,
-      isEven ? say('double-pulse.the-swing-is-deeper-than') : say('double-pulse.this-school-knows-only-equal'),
+      isEven ? say('double-pulse.limit.swing') : say('double-pulse.limit.equal-times'),
     );
   }
   if (school === 'top') {
@@ -148,7 +148,7 @@ export function sayBeat(beat: CanonicalBeat, school: BeatSchool): SaidBeat {
       ? highFeedMPerMin
       : meanFeedMPerMin / (share / 100 + (1 - share / 100) * (held / 100));
     const to: TopBeat = { school, setFeedMPerMin, lowPercent: held, highSharePercent: share, frequencyHz };
-    return isExact ? { to, representable: true } : unrepresentable(to, say('double-pulse.the-low-level-or-the'));
+    return isExact ? { to, representable: true } : unrepresentable(to, say('double-pulse.limit.low-level-or-share'));
   }
   const isExact = Math.abs(share - highShare * 100) < 1e-9;
   const high = isExact ? highFeedMPerMin : (meanFeedMPerMin - (1 - share / 100) * lowFeedMPerMin) / (share / 100);
@@ -157,7 +157,7 @@ export function sayBeat(beat: CanonicalBeat, school: BeatSchool): SaidBeat {
     ? { to, representable: true }
     : unrepresentable(
         to,
-        say('double-pulse.the-share-at-high-must', { least: bare('percent', least), most: amount('percent', most) }),
+        say('double-pulse.error.high-share', { least: bare('percent', least), most: amount('percent', most) }),
       );
 }
 
@@ -197,7 +197,7 @@ function twoLevelFeeds(beat: TwoLevelBeat): Outcome<readonly [number, number]> {
       return failure({
         path: 'filler',
         code: 'missing',
-        message: say('double-pulse.levels-in-a-need-filler'),
+        message: say('double-pulse.error.levels-in-amperes'),
       });
     }
     const issues = [
@@ -214,7 +214,7 @@ function twoLevelFeeds(beat: TwoLevelBeat): Outcome<readonly [number, number]> {
   return failure({
     path: 'highFeedMPerMin',
     code: 'one-of',
-    message: say('double-pulse.give-both-levels-as-feeds'),
+    message: say('double-pulse.error.levels-mixed'),
     got: { highFeedMPerMin, lowFeedMPerMin, highCurrentA, lowCurrentA },
   });
 }
@@ -230,7 +230,7 @@ function within(path: string, value: number, [min, max]: readonly [number, numbe
     {
       path,
       code: 'out-of-range',
-      message: say('double-pulse.must-lie-between-and-got', { path, min, max, unit, value }),
+      message: say('double-pulse.error.out-of-range', { path, min, max, unit, value }),
       limit: [min, max],
       got: value,
     },

@@ -65,9 +65,9 @@ export function heat(input: HeatInput): Outcome<HeatResult> {
     issues.push({
       path: 'composition',
       code: 'steel-only',
-      message: say('heat.a-carbon-equivalent-holds-for', { group }),
+      message: say('heat.error.carbon-equivalent-metal', { group }),
       got: group,
-      hint: say('heat.leave-the-composition-out'),
+      hint: say('heat.hint.leave-composition-out'),
     });
   }
   if (issues.length > 0) return failure(...issues);
@@ -90,7 +90,7 @@ export function heat(input: HeatInput): Outcome<HeatResult> {
     ...(advice === undefined ? {} : { preheatAdviceC: advice }),
     ...(ceiling ? { interpassCeilingC: ceiling } : {}),
     because: sum(
-      say('heat.60-1000', {
+      say('heat.because.heat-input', {
         current: amount('watts', powerW ?? voltageV * currentA, 0),
         measured: powerW === undefined ? 'other' : 'yes',
         travel: amount('travel', travelMmPerMin),
@@ -106,7 +106,7 @@ function limited(path: string, value: number, min: number, max: number, unit: st
     {
       path,
       code: 'out-of-range',
-      message: say('heat.must-lie-between-and-got', { path, min, max, unit: unit === '' ? '' : ` ${unit}`, value }),
+      message: say('heat.error.out-of-range', { path, min, max, unit: unit === '' ? '' : ` ${unit}`, value }),
       limit: [min, max],
       got: value,
     },

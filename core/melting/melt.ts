@@ -33,7 +33,7 @@ export function melt(input: MeltInput): Outcome<MeltResult> {
     issues.push({
       path: 'wireFeedMPerMin',
       code: 'one-of',
-      message: say('melting.give-exactly-one-of-wirefeedmpermin'),
+      message: say('melting.error.feed-or-current'),
       got: { wireFeedMPerMin, currentA },
     });
   }
@@ -41,7 +41,7 @@ export function melt(input: MeltInput): Outcome<MeltResult> {
     issues.push({
       path: 'rmsCurrentA',
       code: 'out-of-range',
-      message: say('melting.rmscurrenta-must-lie-between-0', {
+      message: say('melting.error.rms-range', {
         current: amount('current', ranges.currentA.max),
         rmsCurrent: rmsCurrentA,
       }),
@@ -72,8 +72,8 @@ export function melt(input: MeltInput): Outcome<MeltResult> {
       path: 'rmsCurrentA',
       code: tooHigh ? 'rms-too-high' : 'rms-below-mean',
       message: tooHigh
-        ? say('melting.an-rms-current-of-alone', { rmsCurrent: amount('current', rmsCurrentA) })
-        : say('melting.an-rms-current-of-is', {
+        ? say('melting.error.rms-melts-more', { rmsCurrent: amount('current', rmsCurrentA) })
+        : say('melting.error.rms-below-mean', {
             rmsCurrent: amount('current', rmsCurrentA),
             mean: amount('current', meanA, 1),
           }),
@@ -88,7 +88,7 @@ export function melt(input: MeltInput): Outcome<MeltResult> {
     currentA: meanA,
     depositionKgPerH: depositionKgPerH(wire, feed),
     bands: { currentA: [meanA * (1 - filler.meltingError), meanA * (1 + filler.meltingError)] },
-    because: say('melting.arc-plus-extension-together', {
+    because: say('melting.because.melting-rate', {
       arcMeltMmPerAs: amount('meltRate', wire.arcMeltMmPerAs, 3),
       mean: amount('current', meanA, 0),
       mean2: amount('wireSpeed', wire.arcMeltMmPerAs * meanA, 1),

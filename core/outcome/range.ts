@@ -17,7 +17,7 @@ export const ranges = {
   diameterMm: { min: 0.6, max: 1.6, kind: 'shortLength', name: say('outcome.wire-diameter') },
   wireFeedMPerMin: { min: 0.5, max: 30, kind: 'wireFeed', name: say('outcome.wire-feed') },
   extensionMm: { min: 3, max: 40, kind: 'shortLength', name: say('outcome.wire-extension') },
-  ctwdMm: { min: 6, max: 45, kind: 'shortLength', name: say('outcome.stick-out') },
+  ctwdMm: { min: 6, max: 45, kind: 'shortLength', name: say('outcome.ctwd') },
   currentA: { min: 5, max: 700, kind: 'current', name: say('outcome.current') },
   slewAPerMs: { min: 100, max: 600, kind: 'slew', name: say('outcome.current-slew') },
   peakCurrentA: { min: 60, max: 700, kind: 'current', name: say('outcome.fast-peak-current') },
@@ -66,7 +66,7 @@ export function rangeIssue(field: RangedField, value: number, path: string = fie
   return {
     path,
     code: 'out-of-range',
-    message: say('outcome.must-lie-between', {
+    message: say('outcome.error.out-of-range', {
       name,
       min: bare(kind, min),
       max: amount(kind, max),

@@ -6,7 +6,7 @@ export const arcIntents: readonly {
   readonly name: Phrase;
   readonly arcMm: readonly [number, number];
 }[] = [
-  { intent: 'root', name: say('plan.short-into-the-root'), arcMm: [2.5, 3.5] },
+  { intent: 'root', name: say('plan.aim.short'), arcMm: [2.5, 3.5] },
   { intent: 'neutral', name: say('plan.neutral'), arcMm: [3.5, 4.5] },
-  { intent: 'wrap', name: say('plan.long-so-that-the-bead'), arcMm: [4.5, 6] },
+  { intent: 'wrap', name: say('plan.aim.long'), arcMm: [4.5, 6] },
 ];

@@ -49,15 +49,15 @@ function linesOf(input: PlanInput, workings: Workings): Because {
           }),
     ...(pulse
       ? {
-          frequencyHz: say('plan.of-wire-in-drops-of', {
+          frequencyHz: say('plan.because.drop-frequency', {
             wireRate: amount('metalRate', wireRate, 1),
             dropFactor: amount('plain', pulse.dropFactor, 2),
             dropsPerPulse:
               pulse.dropsPerPulse > 1.35
-                ? say('plan.a-pulse-it-streams', { dropsPerPulse: amount('plain', pulse.dropsPerPulse, 1) })
+                ? say('plan.drops.streaming', { dropsPerPulse: amount('plain', pulse.dropsPerPulse, 1) })
                 : say('plan.one-a-pulse'),
           }),
-          backgroundCurrentA: say('plan.what-melts-the-rest-of', {
+          backgroundCurrentA: say('plan.because.background-current', {
             peakCurrent: amount('current', pulse.peakCurrentA, 0),
             peakTime: amount('pulseTime', pulse.peakTimeMs, 2),
           }),
@@ -65,10 +65,10 @@ function linesOf(input: PlanInput, workings: Workings): Because {
       : {}),
     meanCurrentA: currentLine(workings),
     rmsCurrentA: pulse
-      ? say('plan.root-of-the-mean-square')
+      ? say('plan.because.rms-of-pulse')
       : input.mode === 'dip'
-        ? say('plan.the-mean-every-short-surges', { formFactor: dipMelting.formFactor })
-        : say('plan.taken-as-the-mean-this'),
+        ? say('plan.because.rms-of-dip', { formFactor: dipMelting.formFactor })
+        : say('plan.because.rms-steady'),
     voltageV:
       input.mode === 'dip'
         ? say('plan.dip-volts-sum', {
@@ -81,7 +81,7 @@ function linesOf(input: PlanInput, workings: Workings): Because {
             heliumVolts: dipVolts.perHeliumPct,
             error: amount('voltage', dipVolts.errorV, 1),
           })
-        : say('plan.m-at-the-contact-tip', {
+        : say('plan.because.voltage', {
             v0V: amount('voltage', wire.v0V, 1),
             eVPer: amount('voltsPerLength', wire.eVPerMm, 3),
             arcLength: amount('shortLength', f.arcLengthMm, 2),
@@ -95,16 +95,16 @@ function linesOf(input: PlanInput, workings: Workings): Because {
       circuit: amount('resistance', input.site.circuitMOhm),
     }),
     meanPowerW: pulse
-      ? say('plan.mean-of-volts-amps-at', {
+      ? say('plan.because.true-power', {
           productPower: amount('kilowatts', point.productPowerW / 1000, 2),
           productPower2: amount('percent', 100 * (point.powerW / point.productPowerW - 1), 0),
         })
-      : say('plan.without-pulses-the-product-is', {
+      : say('plan.because.power-without-pulses', {
           voltage: amount('voltage', f.voltageV, 1),
           meanCurrent: amount('current', f.meanCurrentA, 0),
         }),
     arcLengthMm: arcLine(input, workings),
-    trimMm: say('plan.less-the-line-of', {
+    trimMm: say('plan.because.trim', {
       arcLength: amount('shortLength', f.arcLengthMm, 2),
       line: amount('shortLength', model.arc.lineMm),
     }),
@@ -128,16 +128,16 @@ function linesOf(input: PlanInput, workings: Workings): Because {
         : say('plan.straight'),
     slagSeconds:
       f.slagSeconds > 0
-        ? say('plan.for-each-metre-of-each', { slagSPerM: amount('phaseTime', slagSPerM) })
-        : say('plan.this-wire-makes-no-slag'),
-    heatInputKjPerMm: say('plan.60-1000', {
+        ? say('plan.because.slag', { slagSPerM: amount('phaseTime', slagSPerM) })
+        : say('plan.slag.none'),
+    heatInputKjPerMm: say('plan.because.heat-input', {
       migEfficiency,
       meanPower: amount('watts', f.meanPowerW, 0),
       travel: amount('travel', f.travelMmPerMin, 0),
     }),
     depositionKgPerH: say('plan.sum', { metal, densityKgPerM3: amount('density', wire.densityKgPerM3) }),
     arcSeconds: secondsLine(input, workings),
-    gasLitres: say('plan.for-and-before-and-after', {
+    gasLitres: say('plan.because.gas-used', {
       gas: amount('gasFlow', f.gasFlowLPerMin * trueFlowFactor(input.gas), 1),
       arcSeconds: amount('phaseTime', f.arcSeconds, 1),
       flowBefore: bare('phaseTime', gasTimesOf(input, f.thicknessMm).preGasS),
@@ -163,13 +163,13 @@ function stickOutLine({ mode, diameterMm, gas }: PlanInput, { figures: f, model:
     arcLength: amount('shortLength', f.arcLengthMm, 1),
     tipRecess:
       f.tipRecessMm === 0
-        ? say('plan.flush-with-the-nozzle')
+        ? say('plan.tip.flush')
         : say('plan.inside-the-nozzle', { tipRecess: amount('shortLength', f.tipRecessMm) }),
   });
 }
 
 function flowLine({ mode, diameterMm, gas }: PlanInput, flowLPerMin: number): Phrase {
-  if (flowLPerMin === 0) return say('plan.this-wire-shields-itself');
+  if (flowLPerMin === 0) return say('plan.gas.self-shielding');
   return say('plan.gas-flow-sum', {
     base: amount('gasFlow', flowRule.at08),
     slope: flowRule.perMm,
@@ -198,7 +198,7 @@ function wireLine({ seam }: PlanInput, { figures: f, root, wire }: Workings): Ph
   const metal = { area: amount('area', wire.areaMm2, 3), density: amount('density', wire.densityKgPerM3) };
   const wireFeed = amount('wireFeed', f.wireFeedMPerMin, 2);
   if (!root)
-    return say('plan.for-starts-craters-and-cut', {
+    return say('plan.because.wire-used', {
       wireFeed,
       arcSeconds: amount('phaseTime', f.arcSeconds, 1),
       ...metal,
@@ -214,7 +214,7 @@ function wireLine({ seam }: PlanInput, { figures: f, root, wire }: Workings): Ph
 }
 
 function currentLine({ figures, wire, model, point: { pulse } }: Workings): Phrase {
-  const glowing = say('plan.melts-as-much-as-is', { extension: amount('shortLength', model.extensionMm, 1) });
+  const glowing = say('plan.because.current', { extension: amount('shortLength', model.extensionMm, 1) });
   return pulse
     ? say('plan.a', {
         backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
@@ -224,7 +224,7 @@ function currentLine({ figures, wire, model, point: { pulse } }: Workings): Phra
         frequency: amount('frequency', pulse.frequencyHz, 0),
         glowing,
       })
-    : say('plan.arc-and-the-glowing-wire', {
+    : say('plan.because.melting', {
         arcMeltMmPerAs: amount('meltRate', wire.arcMeltMmPerAs, 3),
         meanCurrent: amount('current', figures.meanCurrentA, 0),
         glowing,
@@ -233,7 +233,7 @@ function currentLine({ figures, wire, model, point: { pulse } }: Workings): Phra
 
 function feedLine({ figures, wanted }: Workings): Phrase {
   const { currentBecause, travelBecause } = wanted;
-  return say('plan.current-wished-pace-wished-size', {
+  return say('plan.because.feed-from-three', {
     currentBecause,
     travelBecause,
     area: amount('area', wanted.areaMm2, 1),
@@ -242,23 +242,23 @@ function feedLine({ figures, wanted }: Workings): Phrase {
 }
 
 function arcLine(input: PlanInput, { model: { arc } }: Workings): Phrase {
-  const line = say('plan.the-line-of-this-wire', { line: amount('shortLength', arc.lineMm) });
+  const line = say('plan.because.synergic-line', { line: amount('shortLength', arc.lineMm) });
   const range = say('plan.to', {
     range: bare('shortLength', arc.range[0]),
     range2: amount('shortLength', arc.range[1]),
   });
   switch (arc.why) {
     case 'line':
-      return say('plan.moved-only-by-ear', { line });
+      return say('plan.because.arc-by-ear', { line });
     case 'gap':
-      return say('plan.a-gap-wants-it-long', { range, line });
+      return say('plan.because.arc-over-gap', { range, line });
     case 'brazing':
-      return say('plan.brazing-keeps-the-arc-slightly', { line });
+      return say('plan.because.arc-brazing', { line });
     case 'intent':
-      return say('plan.you-asked-for-an-arc', { range, line });
+      return say('plan.because.arc-chosen', { range, line });
     case 'joint': {
       const joint = jointRule(input.seam.joint);
-      return say('plan.wants-it', {
+      return say('plan.because.arc-usual', {
         name: inSentence(joint.name),
         arcIntent: arcIntentWords[joint.arcIntent],
         range,
@@ -269,22 +269,22 @@ function arcLine(input: PlanInput, { model: { arc } }: Workings): Phrase {
 }
 
 function areaLine({ figures, wanted }: Workings): Phrase {
-  const asked = say('plan.sum-2', {
+  const asked = say('plan.because.area', {
     areaBecause: wanted.areaBecause,
     totalArea: amount('area', wanted.totalAreaMm2, 1),
     passes: wanted.passes,
   });
   return Math.abs(wanted.areaMm2 - figures.areaMm2) < 0.005 * wanted.areaMm2
     ? asked
-    : say('plan.is-what-feed-and-pace', { asked, area: amount('area', figures.areaMm2, 1) });
+    : say('plan.because.area-deposited', { asked, area: amount('area', figures.areaMm2, 1) });
 }
 
 function legLine({ seam }: PlanInput, { figures, wanted, wire }: Workings): Phrase {
-  if (figures.legMm === null) return say('plan.this-joint-has-no-leg');
+  if (figures.legMm === null) return say('plan.because.no-leg');
   const wished =
     seam.legMm === undefined
       ? legWishLine(seam, wire.family, wanted.legMm ?? 0)
-      : say('plan.asked-for', { leg: amount('shortLength', seam.legMm, 1) });
+      : say('plan.because.leg-required', { leg: amount('shortLength', seam.legMm, 1) });
   return say('plan.leg-from-area', {
     wished,
     totalArea: amount('area', figures.totalAreaMm2, 1),

@@ -14,16 +14,16 @@ export function hazardWarnings({ seam, filler: code }: PlanInput): Warning[] {
   const danger = (warningCode: string, message: Phrase) =>
     warnings.push({ code: warningCode, level: 'hazard', message });
   if (seam.materialGroup === 'aluminium') {
-    danger('ultraviolet-ozone', hazard('plan.aluminium-under-argon-gives-stronger'));
+    danger('ultraviolet-ozone', hazard('plan.caution.aluminium-radiation'));
   }
   if (seam.materialGroup === 'stainless') {
-    danger('hexavalent-chromium', hazard('plan.stainless-fume-holds-hexavalent-chromium'));
+    danger('hexavalent-chromium', hazard('plan.caution.stainless-fume'));
   }
   if (seam.materialGroup === 'galvanised') {
-    danger('zinc-fume', hazard('plan.zinc-coating-boils-off-as'));
+    danger('zinc-fume', hazard('plan.caution.zinc-fume'));
   }
   if (fillerOf(code).family === 'copper-silicon') {
-    danger('copper-fume', hazard('plan.brazing-wire-gives-copper-fume'));
+    danger('copper-fume', hazard('plan.caution.copper-fume'));
   }
   return warnings;
 }
@@ -34,7 +34,7 @@ function gradeWarnings({ seam: { grade: text = '', materialGroup }, filler }: Pl
   const grade = gradeNamed(text, materialGroup);
   if (!grade)
     return [
-      { code: 'grade-unknown', level: 'note', message: say('plan.grade-is-not-on-the-list', { grade: text.trim() }) },
+      { code: 'grade-unknown', level: 'note', message: say('plan.caution.unknown-grade', { grade: text.trim() }) },
     ];
   const fit = gradeFit(grade, filler);
   return fit ? [{ code: 'grade-filler', level: 'caution', message: fit.message }] : [];
@@ -53,7 +53,7 @@ export function seamWarnings(input: PlanInput): Warning[] {
   if (seam.gapMm > limit) {
     caution(
       'gap-too-wide',
-      say('plan.a-gap-of-is-over', {
+      say('plan.caution.gap-over-limit', {
         gap: amount('shortLength', seam.gapMm),
         limit: amount('shortLength', limit, 1),
         short1: amount('shortLength', 1),
@@ -61,10 +61,10 @@ export function seamWarnings(input: PlanInput): Warning[] {
     );
   }
   if (seam.position === 'PG') {
-    caution('vertical-down-fusion', say('plan.vertical-down-runs-ahead-of'));
+    caution('vertical-down-fusion', say('plan.caution.vertical-down'));
   }
   if (seam.position === 'PD' || seam.position === 'PE') {
-    caution('overhead', hazard('plan.overhead-sparks-and-metal-fall'), 'hazard');
+    caution('overhead', hazard('plan.caution.overhead'), 'hazard');
   }
   if (
     (seam.position === 'PB' || seam.position === 'PD') &&
@@ -72,7 +72,7 @@ export function seamWarnings(input: PlanInput): Warning[] {
   ) {
     caution(
       'position-for-fillets',
-      say('plan.is-a-fillet-position-for', {
+      say('plan.caution.fillet-position', {
         position: seam.position,
         position2: seam.position === 'PB' ? say('plan.pa-or-pc') : say('plan.pe'),
       }),
@@ -80,27 +80,27 @@ export function seamWarnings(input: PlanInput): Warning[] {
     );
   }
   if (filler.family === 'stainless' && code !== 'stainless-309l' && seam.materialGroup === 'steel') {
-    caution('dissimilar-filler', say('plan.stainless-wire-on-steel-dilutes'));
+    caution('dissimilar-filler', say('plan.caution.stainless-wire-on-steel'));
   }
   if (filler.family === 'steel' && seam.materialGroup === 'galvanised') {
-    caution('zinc-porosity', say('plan.steel-wire-melts-the-coated'));
+    caution('zinc-porosity', say('plan.caution.steel-wire-on-zinc'));
   }
   if (filler.family === 'copper-silicon' && seam.joint === 'lap') {
     const sum = seam.thicknessesMm[0] + seam.thicknessesMm[1];
     caution(
       'brazed-lap-sum',
-      say('plan.brazed-lap-both-sheets-together', { sum: amount('shortLength', Number(sum.toFixed(2))) }),
+      say('plan.caution.brazed-lap', { sum: amount('shortLength', Number(sum.toFixed(2))) }),
       'note',
     );
   }
   if (Math.max(...seam.thicknessesMm) >= 10 && seam.materialGroup === 'steel') {
-    caution('preheat-check', say('plan.from-on-steel-may-need', { short10: amount('shortLength', 10) }));
+    caution('preheat-check', say('plan.caution.preheat', { short10: amount('shortLength', 10) }));
   }
   if (mode === 'dip' && filler.family !== 'aluminium' && gasOf(gas).co2Pct > 50) {
-    caution('soft-arc-in-co2', say('plan.in-co2-the-shorts-are'), 'note');
+    caution('soft-arc-in-co2', say('plan.caution.co2-shorts'), 'note');
   }
   if (mode === 'cored' && code !== 'steel-metal-cored') {
-    caution('slag', hazard('plan.slag-flies-when-it-is'), 'hazard');
+    caution('slag', hazard('plan.caution.slag'), 'hazard');
   }
   return warnings;
 }
@@ -118,14 +118,14 @@ export function gunWarnings(
     warnings.push({
       code: 'drag-in-spray',
       level: 'caution',
-      message: say('plan.dragged-the-metal-of-spray'),
+      message: say('plan.caution.dragged'),
     });
   }
   if (jointRule(joint).isFillet && (workDeg < 30 || workDeg > 60)) {
     warnings.push({
       code: 'flat-fillet-angle',
       level: 'caution',
-      message: say('plan.at-the-fillet-leans-on', { work: amount('angle', workDeg, 0) }),
+      message: say('plan.caution.work-angle', { work: amount('angle', workDeg, 0) }),
     });
   }
   return warnings;

@@ -67,32 +67,32 @@ function refusalOf(input: PlanInput): Said | { thicknessMm: number } {
   if (outcome.ok) {
     const { thicknessMm } = outcome.workings.figures;
     if (input.mode === 'dip' && thicknessMm > dipToMm)
-      return say('plan.over-dip-risks-lack-of', { dipTo: amount('shortLength', dipToMm) });
+      return say('plan.mode-why.over-dip', { dipTo: amount('shortLength', dipToMm) });
     return { thicknessMm };
   }
   const machine = machineRefusal(input, outcome.miss.wireFeedMPerMin, outcome.miss.wanted.currentA);
   if (machine) return machine;
   switch (input.mode) {
     case 'dip':
-      return say('plan.the-seam-asks-for-more');
+      return say('plan.mode-why.current-above-dip');
     case 'spray':
-      return say('plan.the-current-the-seam-asks');
+      return say('plan.mode-why.current-below-transition');
     default:
-      return say('plan.the-feed-the-seam-asks');
+      return say('plan.mode-why.feed-outside-pulse');
   }
 }
 
 /** The machine's own ceiling, where it and not the wire is in the way. */
 function machineRefusal({ machine }: PlanInput, feed: number | undefined, currentA: number): Said | undefined {
   if (machine?.maxCurrentA !== undefined && currentA > machine.maxCurrentA) {
-    return say('plan.the-seam-asks-for-this', {
+    return say('plan.mode-why.machine-current', {
       current: amount('current', currentA, 0),
       maxCurrent: amount('current', machine.maxCurrentA),
     });
   }
   const feeds = machine?.wireFeedMPerMin;
   if (feeds && feed !== undefined && (feed > feeds[1] || feed < feeds[0])) {
-    return say('plan.the-seam-asks-for-this-2', {
+    return say('plan.mode-why.machine-feed', {
       feed: amount('wireFeed', feed, 1),
       feeds: feeds[0],
       feeds2: feeds[1],
@@ -111,30 +111,30 @@ function judge({ mode, seam }: PlanInput, thicknessMm: number): { score: number;
   const isAluminium = seam.materialGroup === 'aluminium';
   switch (mode) {
     case 'pulse':
-      return { score: 80 - (isWide ? 15 : 0), reason: say('plan.all-positions-thin-and-thick') };
+      return { score: 80 - (isWide ? 15 : 0), reason: say('plan.mode-why.pulse') };
     case 'dip':
       return {
         score: 50 + (isThin ? 20 : 0) + (isWide ? 20 : 0) - (seam.materialGroup === 'stainless' ? 15 : 0),
         reason: isWide
-          ? say('plan.bridges-the-gap-with-a')
+          ? say('plan.mode-why.dip-gap')
           : isThin
-            ? say('plan.cool-on-thin-sheet-spatters')
-            : say('plan.cool-watch-fusion-as-the'),
+            ? say('plan.mode-why.dip-thin')
+            : say('plan.mode-why.dip-thicker'),
       };
     case 'spray':
       return {
         score: 55 + (thicknessMm >= sprayFromMm ? 30 : 0),
-        reason: say('plan.thick-plate-flat-and-horizontal'),
+        reason: say('plan.mode-why.spray'),
       };
     case 'cored':
       return {
         score: 90,
-        reason: say('plan.the-arc-of-its-own'),
+        reason: say('plan.mode-why.cored'),
       };
     case 'double-pulse':
       return {
         score: 45 + (isAluminium ? 30 : 0),
-        reason: isAluminium ? say('plan.even-ripples-and-a-pool') : say('plan.where-even-ripples-are-asked'),
+        reason: isAluminium ? say('plan.mode-why.double-pulse') : say('plan.mode-why.double-pulse-ripples'),
       };
   }
 }

@@ -28,7 +28,7 @@ export function withHandPace(input: PlanInput): { readonly input: PlanInput; rea
 
 /** Why travel and wire are not the rule's. */
 export function paceWords(pace: HandPace, paced: PacedPlan, feedMPerMin: number): Phrase {
-  return say('plan.pace-of-the-hand', {
+  return say('plan.because.welders-travel', {
     welder: pace.welder,
     factor: amount('plain', pace.factor, 2),
     seams: pace.seams,

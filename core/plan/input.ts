@@ -84,9 +84,9 @@ export function planInputIssues(input: PlanInput): Issue[] {
     issues.push({
       path: 'seam.legMm',
       code: 'leg-without-fillet',
-      message: say('plan.a-joint-has-no-leg', { name: inSentence(jointRule(seam.joint).name) }),
+      message: say('plan.error.joint-has-no-leg', { name: inSentence(jointRule(seam.joint).name) }),
       got: seam.legMm,
-      hint: say('plan.leave-the-leg-out-or'),
+      hint: say('plan.hint.leg-joints'),
     });
   }
   return issues;
@@ -117,20 +117,20 @@ function modeIssues({ mode, filler: code, gas, seam }: PlanInput): Issue[] {
       path: 'mode',
       code: isCored ? 'cored-wire-only-cored' : 'cored-needs-cored-wire',
       message: isCored
-        ? say('plan.is-not-run-in-its', { filler: filler.name, mode })
-        : say('plan.the-cored-mode-needs-a', { name: inSentence(filler.name) }),
+        ? say('plan.error.filler-not-in-mode', { filler: filler.name, mode })
+        : say('plan.error.cored-needs-cored-wire', { name: inSentence(filler.name) }),
       got: mode,
-      hint: isCored ? say('plan.use-the-cored-mode') : say('plan.use-dip-pulse-or-spray'),
+      hint: isCored ? say('plan.hint.use-cored-mode') : say('plan.hint.use-other-mode'),
     });
   }
   if (!allowsPosition(seam.position, mode)) {
     issues.push({
       path: 'seam.position',
       code: 'position-not-for-spray',
-      message: say('plan.spray-holds-flat-and-in', { joint: positionName(seam.position, seam.joint) }),
+      message: say('plan.error.spray-position', { joint: positionName(seam.position, seam.joint) }),
       limit: ['PA', 'PB'],
       got: seam.position,
-      hint: say('plan.use-pulse-or-dip-or'),
+      hint: say('plan.hint.pulse-or-turn'),
     });
   }
   if (mode === 'spray') issues.push(...sprayGasIssues(code, gas));
@@ -138,7 +138,7 @@ function modeIssues({ mode, filler: code, gas, seam }: PlanInput): Issue[] {
     issues.push({
       path: 'mode',
       code: 'dip-not-for-aluminium',
-      message: say('plan.dip-transfer-on-aluminium-leaves'),
+      message: say('plan.error.dip-on-aluminium'),
       got: mode,
       hint: say('plan.use-pulse'),
     });
@@ -158,7 +158,7 @@ function gradeIssues({ seam, filler }: PlanInput): Issue[] {
       message: fit.message,
       limit: fit.instead,
       got: filler,
-      hint: say('plan.take-a-filler-for-the-grade', {
+      hint: say('plan.hint.filler-for-grade', {
         fillers: joined(
           fit.instead.map((code) => fillerOf(code).name),
           ' / ',
@@ -179,7 +179,7 @@ function materialIssues({ seam, filler: code }: PlanInput): Issue[] {
       message: say('plan.does-not-join', { filler: filler.name, name: inSentence(material.name) }),
       limit: material.families,
       got: filler.code,
-      hint: say('plan.choose-a-filler-of-the', {
+      hint: say('plan.hint.filler-family', {
         families: oneOf(material.families.map((family) => say(`name.${family}`))),
       }),
     },

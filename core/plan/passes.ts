@@ -54,9 +54,9 @@ export interface Pass extends PassSetting {
 }
 
 const filletGun = [
-  say('plan.45-between-the-plates-into'),
-  say('plan.55-to-60-from-the'),
-  say('plan.30-to-40-from-the'),
+  say('plan.gun.fillet-root'),
+  say('plan.gun.lower-toe'),
+  say('plan.gun.upper-toe'),
 ];
 
 export function passTable(
@@ -102,9 +102,9 @@ function grooveKind(index: number, passes: number, place: PassPlace | null, plac
 
 function gunInGroove(kind: PassKind, place: PassPlace | null): Phrase {
   if (place && place.rightShare - place.leftShare < 1) {
-    return say('plan.75-to-80-from-the', { leftShare: place.leftShare === 0 ? say('plan.left') : say('plan.right') });
+    return say('plan.gun.flank', { leftShare: place.leftShare === 0 ? say('plan.left') : say('plan.right') });
   }
-  return kind === 'root' ? say('plan.straight-on-the-root-pushed') : say('plan.straight-on-the-joint-pushed');
+  return kind === 'root' ? say('plan.gun.root') : say('plan.gun.joint');
 }
 
 /** Passes stacked in layers from the root; a double V is filled side by side, the second side after the first two. */

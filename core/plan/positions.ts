@@ -20,7 +20,7 @@ export const positionRules: readonly PositionRule[] = [
   { position: 'PC', name: say('plan.horizontal'), us: '2', holdsSpray: false },
   { position: 'PD', name: say('plan.overhead-fillet'), us: '4', holdsSpray: false },
   { position: 'PE', name: say('plan.overhead'), us: '4', holdsSpray: false },
-  { position: 'PF', name: say('plan.vertical-up'), us: '3', holdsSpray: false },
+  { position: 'PF', name: say('plan.because.vertical-up'), us: '3', holdsSpray: false },
   { position: 'PG', name: say('plan.vertical-down'), us: '3', holdsSpray: false },
 ];
 

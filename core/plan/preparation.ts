@@ -98,7 +98,7 @@ export function preparedArea(
   const sides = groove.sides === 2 ? '2 × ' : '';
   return {
     areaMm2: gapMm * thicknessMm + bevels + caps,
-    because: say('plan.2-2-of-cap', {
+    because: say('plan.because.groove-area', {
       gap: round(gapMm),
       thickness: round(thicknessMm),
       sides,
@@ -143,11 +143,11 @@ export function preparationIssues(
         path: backed ? 'seam.preparation.backing' : 'seam.preparation.kind',
         code: backed ? 'backing-not-for-joint' : 'preparation-not-for-joint',
         message: backed
-          ? say('plan.a-backing-belongs-under-a', { backing: backingName(preparation.backing ?? 'none') })
-          : say('plan.an-edge-preparation-is-planned'),
+          ? say('plan.error.backing-joint', { backing: backingName(preparation.backing ?? 'none') })
+          : say('plan.error.preparation-joint'),
         limit: 'butt',
         got: backed ? preparation.backing : preparation.kind,
-        hint: say('plan.leave-the-preparation-out-or'),
+        hint: say('plan.hint.preparation-joint'),
       },
     ];
   }
@@ -161,27 +161,27 @@ export function preparationIssues(
     issues.push({
       path: 'seam.preparation.rootFaceMm',
       code: 'no-root',
-      message: say('plan.a-root-face-of-leaves', {
+      message: say('plan.error.root-face', {
         rootFace: amount('shortLength', rootFaceMm),
         thickness: amount('shortLength', round(thicknessMm)),
         most: amount('shortLength', round(most)),
       }),
       limit: round(most),
       got: rootFaceMm,
-      hint: say('plan.lower-the-root-face-or'),
+      hint: say('plan.hint.root-face'),
     });
   } else if (rootFaceMm < 0.5 && gapMm > openRootToMm && (preparation.backing ?? 'none') === 'none') {
     issues.push({
       path: 'seam.preparation.rootFaceMm',
       code: 'no-root',
-      message: say('plan.with-of-root-face-over', {
+      message: say('plan.caution.open-root', {
         rootFace: amount('shortLength', rootFaceMm),
         gap: amount('shortLength', gapMm),
         openRootTo: amount('shortLength', openRootToMm),
       }),
       limit: openRootToMm,
       got: gapMm,
-      hint: say('plan.close-the-gap-leave-a'),
+      hint: say('plan.hint.open-root'),
     });
   }
   return issues;
@@ -196,14 +196,14 @@ export function squareIssue(thicknessMm: number, gapMm: number, isAluminium: boo
   return {
     path: 'seam.preparation',
     code: 'needs-preparation',
-    message: say('plan.a-square-butt-of-does', {
+    message: say('plan.error.square-butt', {
       thickness: amount('shortLength', round(thicknessMm)),
       gap: gapMm > 0 ? 'open' : 'other',
       limit: amount('shortLength', limit),
     }),
     limit,
     got: thicknessMm,
-    hint: say('plan.give-it-an-edge-preparation', {
+    hint: say('plan.hint.edge-preparation', {
       short1: amount('shortLength', 1),
       short2: amount('shortLength', 2),
     }),

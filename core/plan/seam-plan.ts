@@ -154,26 +154,26 @@ function steadyMissIssue(input: PlanInput, feed: number | undefined): Issue {
     return {
       path,
       code: 'too-hot-for-dip',
-      message: say('plan.no-solution-because-needs-more', { asked }),
+      message: say('plan.error.above-dip', { asked }),
       got: feed,
-      hint: say('plan.use-pulse-or-spray-or'),
+      hint: say('plan.hint.pulse-or-thicker-wire'),
     };
   }
   if (input.mode === 'cored') {
     return {
       path,
       code: 'outside-cored-range',
-      message: say('plan.no-solution-because-is-outside', { asked }),
+      message: say('plan.error.outside-cored', { asked }),
       got: feed,
-      hint: say('plan.take-another-wire-diameter'),
+      hint: say('plan.hint.other-wire-size'),
     };
   }
   return {
     path,
     code: 'below-transition',
-    message: say('plan.no-solution-because-needs-less', { asked }),
+    message: say('plan.error.below-transition', { asked }),
     got: feed,
-    hint: say('plan.use-pulse-or-dip-or-2'),
+    hint: say('plan.hint.pulse-or-thinner-wire'),
   };
 }
 
@@ -208,7 +208,7 @@ function beatWarnings(figures: PlanFigures, beat: CanonicalBeat & { ripplePitchM
     warnings.push({
       code: 'swing-shrunk',
       level: 'note',
-      message: say('plan.the-swing-is-shrunk-from', {
+      message: say('plan.caution.swing-reduced', {
         plannedSwing: bare('percent', 100 * plannedSwing),
         swing: amount('percent', 100 * swing, 0),
       }),
@@ -229,7 +229,7 @@ export function ripplePuddleWarnings(ripplePitchMm: number, areaMm2: number): Wa
     {
       code: 'ripple-longer-than-puddle',
       level: 'caution',
-      message: say('plan.ripples-of-are-longer-than', {
+      message: say('plan.caution.ripples-longer-than-pool', {
         ripplePitch: amount('shortLength', ripplePitchMm, 1),
         puddle: amount('shortLength', puddleMm, 1),
       }),
@@ -246,7 +246,7 @@ function throughWarnings(through: ShowThrough, passes: number, { filler, seam }:
     {
       code: through.verdict === 'burn-through likely' ? 'burn-through' : 'prints-through',
       level: 'caution',
-      message: say('plan.the-bead-reaches-of-the', {
+      message: say('plan.because.penetration', {
         index: amount('percent', 100 * through.index, 0),
         verdict: say(`name.${through.verdict}`),
       }),
@@ -263,8 +263,8 @@ function blameForFeed(input: PlanInput, issue: Issue): Issue {
     ...issue,
     path: 'seam.travelMmPerMin',
     code: 'outside-pulse-range',
-    message: say('plan.this-size-at-asks-for', { pace: amount('travel', pace, 0), message: issue.message }),
-    hint: say('plan.travel-slower-ask-for-a'),
+    message: say('plan.error.size-over-pulse', { pace: amount('travel', pace, 0), message: issue.message }),
+    hint: say('plan.hint.slower-or-smaller'),
   };
 }
 
@@ -272,12 +272,12 @@ function noPulseIssue(input: PlanInput): Issue {
   return {
     path: 'diameterMm',
     code: 'no-solution',
-    message: say('plan.no-solution-because-no-feed', {
+    message: say('plan.error.no-feed-pulses', {
       diameter: amount('shortLength', input.diameterMm),
       gas: input.gas,
     }),
     got: input.diameterMm,
-    hint: say('plan.take-another-wire-diameter-or'),
+    hint: say('plan.hint.other-wire-size-or-travel'),
   };
 }
 
@@ -290,35 +290,35 @@ function settingWarnings(input: PlanInput, { figures, wanted, bend }: Workings):
   if (bend.held === 'lowest' && figures.meanCurrentA > 1.05 * wanted.currentA) {
     caution(
       'wire-too-thick-for-seam',
-      say('plan.the-seam-asks-for-less', { current: amount('current', wanted.currentA, 0) }),
+      say('plan.error.current-below-wire', { current: amount('current', wanted.currentA, 0) }),
     );
   } else if (bend.held === 'highest' && figures.meanCurrentA < 0.95 * wanted.currentA) {
     caution(
       'wire-too-thin-for-seam',
-      say('plan.the-seam-asks-for-more-2', { current: amount('current', wanted.currentA, 0) }),
+      say('plan.error.current-above-wire', { current: amount('current', wanted.currentA, 0) }),
     );
   }
   const [slowest, fastest] = handTravelMmPerMin(seam);
   const travel = figures.travelMmPerMin;
   if (travel > fastest) {
-    caution('travel-by-hand', say('plan.is-faster-than-a-hand', { travel: amount('travel', travel, 0), fastest }));
+    caution('travel-by-hand', say('plan.caution.travel-too-fast', { travel: amount('travel', travel, 0), fastest }));
   } else if (travel < slowest) {
-    caution('travel-by-hand', say('plan.is-slower-than-a-hand', { travel: amount('travel', travel, 0), slowest }));
+    caution('travel-by-hand', say('plan.caution.travel-too-slow', { travel: amount('travel', travel, 0), slowest }));
   }
   const pace = seam.travelMmPerMin;
   if (pace !== undefined && input.wireFeedMPerMin === undefined && Math.abs(travel / pace - 1) > 0.03) {
     caution(
       travel > pace ? 'travel-faster' : 'pace-asks-hot',
       travel > pace
-        ? say('plan.at-this-size-would-be', { pace: amount('travel', pace, 0), travel: amount('travel', travel, 0) })
-        : say('plan.asks-for-more-wire-than', { pace: amount('travel', pace, 0), travel: amount('travel', travel, 0) }),
+        ? say('plan.error.too-cold-to-fuse', { pace: amount('travel', pace, 0), travel: amount('travel', travel, 0) })
+        : say('plan.error.too-much-wire', { pace: amount('travel', pace, 0), travel: amount('travel', travel, 0) }),
     );
   }
   const ratio = figures.wireFeedMPerMin / figures.proposedFeedMPerMin;
   if (input.wireFeedMPerMin !== undefined && (ratio > 1.25 || ratio < 0.75)) {
     caution(
       'feed-far-from-plan',
-      say('plan.is-what-the-seam-asks', {
+      say('plan.because.feed-against-need', {
         wireFeed: amount('wireFeed', figures.wireFeedMPerMin, 1),
         ratio: amount('percent', Math.abs(100 * (ratio - 1)), 0),
         side: ratio > 1 ? 'above' : 'other',
@@ -330,8 +330,8 @@ function settingWarnings(input: PlanInput, { figures, wanted, bend }: Workings):
     caution(
       'several-passes',
       seam.joint === 'butt'
-        ? say('plan.the-groove-is-planned-in', { passes: figures.passes })
-        : say('plan.over-of-leg-the-seam', {
+        ? say('plan.because.groove-passes', { passes: figures.passes })
+        : say('plan.because.fillet-passes', {
             singlePassLimit: amount('shortLength', singlePassLimitMm),
             passes: figures.passes,
           }),
@@ -341,7 +341,7 @@ function settingWarnings(input: PlanInput, { figures, wanted, bend }: Workings):
   if (figures.legMm !== null && seam.legMm !== undefined && figures.legMm < seam.legMm - 0.15) {
     caution(
       'leg-too-small',
-      say('plan.at-this-feed-and-pace', {
+      say('plan.caution.leg-differs', {
         leg: amount('shortLength', figures.legMm, 1),
         leg2: amount('plain', seam.legMm, 1),
       }),

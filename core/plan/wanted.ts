@@ -98,7 +98,7 @@ function product(first: Worked, factors: readonly (readonly [words: Phrase, fact
     because:
       used.length === 0
         ? first.because
-        : say('plan.sum-4', {
+        : say('plan.because.times-factor', {
             because: first.because,
             factor: joined(
               used.map(([words, factor]) => joined([words, Number(factor.toFixed(2))], ' ')),
@@ -124,7 +124,7 @@ function currentWish(
   const wish = product(
     {
       value: base,
-      because: say('plan.sum-5', {
+      because: say('plan.because.current-from-thickness', {
         base: baseA,
         thickness: Number(thicknessMm.toFixed(2)),
         exponent,
@@ -147,7 +147,7 @@ function currentWish(
     : {
         value: least,
         thicknessValue: wish.value,
-        because: say('plan.spray-wants-its-transition-of', {
+        because: say('plan.because.spray-current', {
           because: wish.because,
           sprayAboveTransition: currentRule.sprayAboveTransition,
           transition: amount('current', wire.transitionA, 0),
@@ -170,7 +170,7 @@ function travelWish({ seam }: PlanInput, wire: WireInGas): Worked {
   if (seam.travelMmPerMin !== undefined) {
     return {
       value: seam.travelMmPerMin,
-      because: say('plan.your-own-pace', { travel: amount('travel', seam.travelMmPerMin, 0) }),
+      because: say('plan.because.own-travel', { travel: amount('travel', seam.travelMmPerMin, 0) }),
     };
   }
   const isPrepared = isGroove(seam.preparation);
@@ -180,10 +180,10 @@ function travelWish({ seam }: PlanInput, wire: WireInGas): Worked {
   return product(
     {
       value: base,
-      because: say('plan.sum-6', {
+      because: say('plan.because.travel-base', {
         materialGroup: isPrepared
           ? say('plan.in-a-groove')
-          : say('plan.a-hand-on', {
+          : say('plan.because.manual-travel', {
               materialGroup:
                 seam.materialGroup === 'aluminium'
                   ? say('plan.aluminium')
@@ -195,10 +195,10 @@ function travelWish({ seam }: PlanInput, wire: WireInGas): Worked {
       }),
     },
     [
-      [say('plan.outside-corner-2'), seam.joint === 'corner-outside' ? travelRule.cornerOrDown : 1],
+      [say('plan.joint.outside-corner'), seam.joint === 'corner-outside' ? travelRule.cornerOrDown : 1],
       [say('plan.going-down'), seam.position === 'PG' ? travelRule.cornerOrDown : 1],
       [say('plan.overhead-word'), isOverhead(seam.position) ? travelRule.overhead : 1],
-      [say('plan.going-up'), seam.position === 'PF' ? up : 1],
+      [say('plan.factor.vertical-up'), seam.position === 'PF' ? up : 1],
       [say('plan.gap-word'), seam.joint === 'butt' && !isPrepared ? 1 / (1 + travelRule.perGapMm * wideMm) : 1],
     ],
     'mm/min',

@@ -84,9 +84,9 @@ export function paceOf(family: FillerFamily): number {
 export type ThicknessRule = 'leaning' | 'thinner' | 'mean' | 'thicker';
 /** Which thickness a shop counts; "leaning" is the rule the current was fitted with. */
 export const thicknessRules: readonly { readonly rule: ThicknessRule; readonly words: Phrase }[] = [
-  { rule: 'leaning', words: say('plan.the-thinner-leaning-to-the') },
+  { rule: 'leaning', words: say('plan.because.thickness-weighted') },
   { rule: 'thinner', words: say('plan.the-thinner-part') },
-  { rule: 'mean', words: say('plan.the-mean-of-both') },
+  { rule: 'mean', words: say('plan.because.thickness-mean') },
   { rule: 'thicker', words: say('plan.the-thicker-part') },
 ];
 
@@ -110,7 +110,7 @@ export function thicknessThatCounts(
     thicknessMm,
     because:
       thicknessMm < value
-        ? say('plan.a-pass-asks-for-no', {
+        ? say('plan.because.pass-limit', {
             words,
             isVerticalUp: whether(isVerticalUp),
             most: amount('shortLength', most),
@@ -124,16 +124,16 @@ function counted(thinner: number, thicker: number, rule: ThicknessRule): { value
     case 'thinner':
       return {
         value: thinner,
-        words: say('plan.shop-rule-the-thinner-part', { thinner: amount('shortLength', round(thinner)) }),
+        words: say('plan.because.thickness-rule-thinner', { thinner: amount('shortLength', round(thinner)) }),
       };
     case 'thicker':
       return {
         value: thicker,
-        words: say('plan.shop-rule-the-thicker-part', { thicker: amount('shortLength', round(thicker)) }),
+        words: say('plan.because.thickness-rule-thicker', { thicker: amount('shortLength', round(thicker)) }),
       };
     case 'mean': {
       const mean = Math.min((thinner + thicker) / 2, 2 * thinner);
-      return { value: mean, words: say('plan.shop-rule-the-mean-of', { mean: amount('shortLength', round(mean)) }) };
+      return { value: mean, words: say('plan.because.thickness-rule-mean', { mean: amount('shortLength', round(mean)) }) };
     }
     case 'leaning': {
       if (thicker === thinner)
@@ -143,7 +143,7 @@ function counted(thinner: number, thicker: number, rule: ThicknessRule): { value
       const value = thinner * ratio ** exponent;
       return {
         value,
-        words: say('plan.the-arc-looks-at-the', {
+        words: say('plan.because.thickness-power', {
           thinner: amount('shortLength', round(thinner)),
           ratio: round(ratio),
           exponent,

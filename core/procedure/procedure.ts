@@ -60,7 +60,7 @@ const row = (label: Said, value: Phrase | null, range: Phrase | null = null, isE
   value === null ? [] : [{ label, value, range, isEssential }];
 const one = (kind: QuantityName, value: number, digits?: number): Said => joined([amount(kind, value, digits)]);
 const between = (kind: QuantityName, [from, to]: Range, digits?: number): Said =>
-  say('procedure.from-to', { from: bare(kind, from, digits), to: amount(kind, to, digits) });
+  say('procedure.range-line', { from: bare(kind, from, digits), to: amount(kind, to, digits) });
 
 function jointPart({ seam, program, plan }: ProcedureInput): ProcedureSection {
   const filler = fillerOf(program.filler);
@@ -71,11 +71,11 @@ function jointPart({ seam, program, plan }: ProcedureInput): ProcedureSection {
     rows: [
       ...row(
         say('procedure.process'),
-        say('procedure.process-is', { number: processNumber(filler, program.gas), mode: modeName(program.mode) }),
+        say('procedure.process-line', { number: processNumber(filler, program.gas), mode: modeName(program.mode) }),
       ),
       ...row(
         say('procedure.joint'),
-        say('procedure.joint-is', {
+        say('procedure.joint-line', {
           joint: jointRule(seam.joint).name,
           weld: isFillet ? say('procedure.fillet-weld') : say('procedure.butt-weld'),
         }),
@@ -92,7 +92,7 @@ function jointPart({ seam, program, plan }: ProcedureInput): ProcedureSection {
       ...row(
         say('procedure.preparation'),
         preparation && isGroove(preparation)
-          ? say('procedure.preparation-is', {
+          ? say('procedure.preparation-line', {
               kind: preparationKinds.find(({ kind }) => kind === preparation.kind)?.name ?? preparation.kind,
               angle: amount('angle', preparation.angleDeg ?? 0, 0),
             })
@@ -118,7 +118,7 @@ function consumablesPart({ program }: ProcedureInput): ProcedureSection {
         say('procedure.gas'),
         program.gas === 'none'
           ? gasName(program.gas)
-          : say('procedure.gas-is', { name: gasName(program.gas), code: program.gas }),
+          : say('procedure.gas-line', { name: gasName(program.gas), code: program.gas }),
       ),
       ...row(
         say('procedure.gas-flow'),
@@ -163,7 +163,7 @@ function settingPart({ program, plan, window }: ProcedureInput): ProcedureSectio
       ...row(
         say('procedure.pulse'),
         pulse &&
-          say('procedure.pulse-is', {
+          say('procedure.pulse-line', {
             frequency: amount('frequency', pulse.frequencyHz, 0),
             peak: amount('current', pulse.peakCurrentA, 0),
             peakTime: amount('pulseTime', pulse.peakTimeMs, 1),
@@ -193,14 +193,14 @@ function techniquePart({ seam, program, window }: ProcedureInput): ProcedureSect
     title: say('procedure.technique-and-heat'),
     rows: [
       ...row(
-        say('procedure.stick-out'),
+        say('procedure.ctwd'),
         one('shortLength', program.ctwdMm, 1),
         window ? between('shortLength', [program.ctwdMm + short, program.ctwdMm + long], 0) : null,
         false,
       ),
       ...row(
         say('procedure.tip'),
-        say('procedure.tip-is', {
+        say('procedure.tip-line', {
           tip: wireSizeLabel(needed.tipMm),
           recess: amount('shortLength', needed.recessMm, 0),
         }),
@@ -214,7 +214,7 @@ function techniquePart({ seam, program, window }: ProcedureInput): ProcedureSect
         seam.materialGroup === 'aluminium'
           ? say('procedure.degreased-and-brushed')
           : seam.materialGroup === 'galvanised'
-            ? hazard('procedure.coating-off-or-fume')
+            ? hazard('procedure.coating')
             : say('procedure.clean-dry-bright'),
       ),
       ...row(

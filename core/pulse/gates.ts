@@ -7,10 +7,10 @@ export const pulseGateLimits = { activePct: 20, heliumPct: 75, stainlessCo2Pct: 
 
 /** Gases that pulse well, by family, for the way out. */
 const argonRich: Record<FillerFamily, Phrase> = {
-  steel: say('pulse.m21-arc-18-or-m20'),
-  stainless: say('pulse.m12-arc-2-or-m13'),
+  steel: say('pulse.gases.steel'),
+  stainless: say('pulse.gases.stainless'),
   aluminium: 'I1',
-  'copper-silicon': say('pulse.i1-or-m12-arc-2'),
+  'copper-silicon': say('pulse.gases.ferritic'),
 };
 
 /** Refusals that hold for any transfer mode. */
@@ -22,9 +22,9 @@ export function gasIssues(fillerCode: FillerCode, gasCode: string): Issue[] {
       {
         path: 'gas',
         code: 'gas-missing',
-        message: say('pulse.needs-a-shielding-gas-without', { filler: filler.name }),
+        message: say('pulse.error.no-gas', { filler: filler.name }),
         got: gas.code,
-        hint: filler.family === 'aluminium' ? say('pulse.use-i1-argon') : say('pulse.use-for-instance-m21-arc'),
+        hint: filler.family === 'aluminium' ? say('pulse.use-i1-argon') : say('pulse.hint.m21'),
       },
     ];
   }
@@ -33,10 +33,10 @@ export function gasIssues(fillerCode: FillerCode, gasCode: string): Issue[] {
       {
         path: 'gas',
         code: 'gas-active-on-aluminium',
-        message: say('pulse.oxidises-aluminium-no-co2-or', { gas: gas.name }),
+        message: say('pulse.error.active-on-aluminium', { gas: gas.name }),
         limit: 0,
         got: gas.co2Pct + gas.o2Pct,
-        hint: say('pulse.use-i1-argon-or-an'),
+        hint: say('pulse.hint.argon-or-helium-mix'),
       },
     ];
   }
@@ -54,9 +54,9 @@ export function pulseGateIssues(fillerCode: FillerCode, gasCode: string): Issue[
       {
         path: 'filler',
         code: 'not-modelled',
-        message: say('pulse.pulse-on-is-not-modelled', { name: inSentence(filler.name) }),
+        message: say('pulse.error.cored-pulse', { name: inSentence(filler.name) }),
         got: filler.code,
-        hint: say('pulse.use-the-solid-wire-for'),
+        hint: say('pulse.hint.solid-wire'),
       },
     ];
   }
@@ -66,14 +66,14 @@ export function pulseGateIssues(fillerCode: FillerCode, gasCode: string): Issue[
       {
         path: 'gas',
         code: 'gas-too-active-for-pulse',
-        message: say('pulse.pulse-needs-argon-rich-gas', {
+        message: say('pulse.error.too-active', {
           gas: gas.name,
           active: amount('percent', active),
           active2: amount('percent', pulseGateLimits.activePct),
         }),
         limit: pulseGateLimits.activePct,
         got: active,
-        hint: say('pulse.change-to-or-weld-this', { family: argonRich[filler.family] }),
+        hint: say('pulse.hint.gas-or-dip', { family: argonRich[filler.family] }),
       },
     ];
   }
@@ -82,13 +82,13 @@ export function pulseGateIssues(fillerCode: FillerCode, gasCode: string): Issue[
       {
         path: 'gas',
         code: 'gas-too-much-helium-for-pulse',
-        message: say('pulse.pulse-needs-argon-for-its', {
+        message: say('pulse.error.too-much-helium', {
           gas: gas.name,
           helium: amount('percent', pulseGateLimits.heliumPct),
         }),
         limit: pulseGateLimits.heliumPct,
         got: gas.heliumPct,
-        hint: say('pulse.use-i1-or-i3-arhe'),
+        hint: say('pulse.hint.i1-or-i3'),
       },
     ];
   }
@@ -105,14 +105,14 @@ export function sprayGasIssues(fillerCode: FillerCode, gasCode: string): Issue[]
     {
       path: 'gas',
       code: 'gas-too-active-for-spray',
-      message: say('pulse.spray-needs-argon-rich-gas', {
+      message: say('pulse.error.spray-too-active', {
         gas: gas.name,
         active: amount('percent', active),
         active2: amount('percent', pulseGateLimits.activePct),
       }),
       limit: pulseGateLimits.activePct,
       got: active,
-      hint: say('pulse.change-to-or-weld-this', { family: argonRich[filler.family] }),
+      hint: say('pulse.hint.gas-or-dip', { family: argonRich[filler.family] }),
     },
   ];
 }
@@ -126,7 +126,7 @@ export function gasWarnings(fillerCode: FillerCode, gasCode: string): Warning[] 
       {
         code: 'carbon-pick-up',
         level: 'caution',
-        message: say('pulse.co2-on-stainless-carries-carbon', {
+        message: say('pulse.caution.co2-on-stainless', {
           co2: amount('percent', gas.co2Pct),
           stainlessCo2: amount('percent', pulseGateLimits.stainlessCo2Pct),
         }),
@@ -138,7 +138,7 @@ export function gasWarnings(fillerCode: FillerCode, gasCode: string): Warning[] 
       {
         code: 'pure-argon-on-steel',
         level: 'caution',
-        message: say('pulse.pure-argon-on-steel-wets'),
+        message: say('pulse.caution.argon-on-steel'),
       },
     ];
   }

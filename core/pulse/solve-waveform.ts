@@ -65,19 +65,19 @@ export function solveWaveform(
         path: 'frequencyHz',
         code: 'no-solution',
         message: tooHot
-          ? say('pulse.no-solution-because-at-the', {
+          ? say('pulse.error.melts-too-much', {
               frequency: amount('frequency', frequencyHz),
               low: amount('current', low, 0),
               feed: amount('wireFeed', feed),
             })
-          : say('pulse.no-solution-because-at-the-2', {
+          : say('pulse.error.background-above-transition', {
               frequency: amount('frequency', frequencyHz),
               high: amount('current', high, 0),
               feed: amount('wireFeed', feed),
             }),
         limit: [low, high],
         got: frequencyHz,
-        hint: tooHot ? say('pulse.lower-the-frequency-or-raise') : say('pulse.raise-the-frequency-or-lower'),
+        hint: tooHot ? say('pulse.hint.lower-frequency') : say('pulse.hint.raise-frequency'),
       });
     }
     return success({
@@ -95,7 +95,7 @@ export function solveWaveform(
       return failure({
         path: 'backgroundCurrentA',
         code: 'no-solution',
-        message: say('pulse.no-solution-because-with-a', {
+        message: say('pulse.error.frequency-outside', {
           backgroundCurrent: amount('current', backgroundCurrentA),
           found: amount('frequency', found, 0),
           min: bare('frequency', min),
@@ -103,7 +103,7 @@ export function solveWaveform(
         }),
         limit: [min, max],
         got: backgroundCurrentA,
-        hint: found < min ? say('pulse.lower-the-background-or-raise') : say('pulse.raise-the-background-or-lower'),
+        hint: found < min ? say('pulse.hint.lower-background') : say('pulse.hint.raise-background'),
       });
     }
     return success({
@@ -127,7 +127,7 @@ export function solveWaveform(
     return failure({
       path: field,
       code: 'no-solution',
-      message: say('pulse.no-solution-because-with-background', {
+      message: say('pulse.error.fixed-value-outside', {
         backgroundCurrent: amount('current', fixed.backgroundCurrentA),
         frequency: amount('frequency', fixed.frequencyHz),
         name: inSentence(name),
@@ -137,7 +137,7 @@ export function solveWaveform(
       }),
       limit: [min, max],
       got: found,
-      hint: say('pulse.give-up-one-of-the'),
+      hint: say('pulse.hint.release-fixed'),
     });
   }
   return success({ pulse: { ...fixed, [field]: found }, solvedFor: [field], stretched: false, dropsPerPulse: 1 });
@@ -166,13 +166,13 @@ function peakFor(
     return failure({
       path: 'peakCurrentA',
       code: 'peak-below-transition',
-      message: say('pulse.a-peak-of-pinches-off', {
+      message: say('pulse.error.peak-below-transition', {
         peakCurrent: amount('current', peakCurrentA),
         transition: amount('current', transitionA, 0),
       }),
       limit: Math.ceil(transitionA * 1.02),
       got: peakCurrentA,
-      hint: say('pulse.raise-the-peak-or-give'),
+      hint: say('pulse.hint.raise-peak'),
     });
   }
   const { min, max } = ranges.peakTimeMs;
@@ -191,9 +191,9 @@ function outsidePulseRange(
   const rates = pulsableRates(site, peak);
   const limit = rates?.map((rate) => Number((rate / MM_PER_S_PER_M_PER_MIN).toFixed(2)));
   const why =
-    miss === 'feed-too-low' ? say('pulse.the-peak-alone-melts-more') : say('pulse.the-background-would-have-to');
+    miss === 'feed-too-low' ? say('pulse.why.peak-melts-more') : say('pulse.why.background-too-high');
   const span = limit
-    ? say('pulse.at-this-stick-out-this', {
+    ? say('pulse.because.pulse-range', {
         limit: bare('wireFeed', limit[0] ?? 0),
         limit2: amount('wireFeed', limit[1] ?? 0),
       })
@@ -202,11 +202,11 @@ function outsidePulseRange(
     path: 'wireFeedMPerMin',
     code: 'outside-pulse-range',
     message: sentences([
-      say('pulse.no-solution-at-because', { feed: amount('wireFeed', Number(feed.toFixed(2))), why }),
+      say('pulse.error.no-solution', { feed: amount('wireFeed', Number(feed.toFixed(2))), why }),
       span,
     ]),
     limit,
     got: feed,
-    hint: miss === 'feed-too-low' ? say('pulse.take-a-thinner-wire-or') : say('pulse.take-a-thicker-wire-or'),
+    hint: miss === 'feed-too-low' ? say('pulse.hint.thinner-wire') : say('pulse.hint.thicker-wire'),
   };
 }

@@ -66,7 +66,7 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
     issues.push({
       path: 'extensionMm',
       code: 'one-of',
-      message: say('pulse.give-exactly-one-of-extensionmm'),
+      message: say('pulse.error.extension-or-ctwd'),
       got: { extensionMm, ctwdMm },
     });
   }
@@ -74,7 +74,7 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
     issues.push({
       path: 'backgroundCurrentA',
       code: 'background-above-peak',
-      message: say('pulse.background-must-lie-below-the', {
+      message: say('pulse.error.background-above-peak', {
         backgroundCurrent: amount('current', backgroundCurrentA),
         peakCurrent: amount('current', peakCurrentA),
       }),
@@ -92,7 +92,7 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
     return failure({
       path: 'ctwdMm',
       code: 'stick-out-too-short',
-      message: say('pulse.a-stick-out-of-leaves', {
+      message: say('pulse.error.ctwd-too-short', {
         ctwd: amount('shortLength', ctwdMm ?? 0),
         extension: amount('shortLength', extension, 1),
         line: amount('shortLength', lineMm),
@@ -100,7 +100,7 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
       }),
       limit: lineMm + ranges.extensionMm.min,
       got: ctwdMm,
-      hint: say('pulse.hold-the-gun-further-out'),
+      hint: say('pulse.hint.hold-further'),
     });
   }
   const site: PulseSite = { wire, extensionMm: extension };
@@ -114,14 +114,14 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
     return failure({
       path: frequencyHz === undefined ? 'peakTimeMs' : 'frequencyHz',
       code: 'pulses-overlap',
-      message: say('pulse.at-a-period-lasts-a', {
+      message: say('pulse.error.peak-longer-than-period', {
         frequency: amount('frequency', pulse.frequencyHz, 0),
         frequency2: amount('pulseTime', 1000 / pulse.frequencyHz, 2),
         peakTime: amount('pulseTime', pulse.peakTimeMs, 2),
       }),
       limit: Number((1000 / pulse.frequencyHz).toFixed(2)),
       got: pulse.peakTimeMs,
-      hint: say('pulse.shorten-the-peak-or-lower'),
+      hint: say('pulse.hint.shorten-peak'),
     });
   }
   const described = describe(site, reference, rate, input, waveform.value, lineMm);
@@ -129,7 +129,7 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
   const held: Warning = {
     code: 'peak-held-by-machine',
     level: 'note',
-    message: say('pulse.the-machine-gives-at-most', {
+    message: say('pulse.caution.peak-lowered', {
       peakCurrent: amount('current', reference.peakCurrentA),
       peakCurrent2: amount('current', own.peakCurrentA, 0),
       peakTime: amount('pulseTime', reference.peakTimeMs, 2),
@@ -145,13 +145,13 @@ function machineIssues({ machine, peakCurrentA, wireFeedMPerMin }: PulseInput): 
     issues.push({
       path: 'peakCurrentA',
       code: 'beyond-machine',
-      message: say('pulse.a-peak-of-is-more', {
+      message: say('pulse.error.peak-above-machine', {
         peakCurrent: amount('current', peakCurrentA),
         maxCurrent: amount('current', machine.maxCurrentA),
       }),
       limit: machine.maxCurrentA,
       got: peakCurrentA,
-      hint: say('pulse.leave-the-peak-out-a'),
+      hint: say('pulse.hint.leave-peak-out'),
     });
   }
   const feeds = machine?.wireFeedMPerMin;
@@ -159,14 +159,14 @@ function machineIssues({ machine, peakCurrentA, wireFeedMPerMin }: PulseInput): 
     issues.push({
       path: 'wireFeedMPerMin',
       code: 'beyond-machine',
-      message: say('pulse.is-outside-what-this-machine', {
+      message: say('pulse.error.feed-outside-machine', {
         wireFeed: amount('wireFeed', wireFeedMPerMin),
         feeds: bare('wireFeed', feeds[0]),
         feeds2: amount('wireFeed', feeds[1]),
       }),
       limit: feeds,
       got: wireFeedMPerMin,
-      hint: say('pulse.take-another-wire-diameter'),
+      hint: say('pulse.hint.other-wire-size'),
     });
   }
   return issues;
@@ -199,7 +199,7 @@ function describe(
   if (solved.stretched) {
     note(
       'peak-time-stretched',
-      say('pulse.the-peak-is-stretched-from', {
+      say('pulse.caution.peak-extended', {
         peakTime: bare('pulseTime', reference.peakTimeMs, 2),
         peakTime2: amount('pulseTime', pulse.peakTimeMs, 2),
       }),
@@ -209,7 +209,7 @@ function describe(
   if (means.reachedPeakA < pulse.peakCurrentA - 0.5) {
     note(
       'peak-not-reached',
-      say('pulse.at-the-current-reaches-only', {
+      say('pulse.caution.slew-rate', {
         slewAPer: amount('slew', pulse.slewAPerMs),
         reachedPeak: amount('current', means.reachedPeakA, 0),
         peakCurrent: amount('current', pulse.peakCurrentA, 0),
@@ -219,24 +219,24 @@ function describe(
   if (dropsPerPulse < oneDropBand[0]) {
     note(
       'less-than-one-drop',
-      say('pulse.a-pulse-carries-of-what', { dropsPerPulse: amount('percent', 100 * dropsPerPulse, 0) }),
+      say('pulse.caution.weak-pulse', { dropsPerPulse: amount('percent', 100 * dropsPerPulse, 0) }),
     );
   } else if (dropsPerPulse > oneDropBand[1]) {
     note(
       'several-drops',
       oneDrop
-        ? say('pulse.so-much-wire-is-past', {
+        ? say('pulse.caution.streaming', {
             dropsPerPulse: amount('plain', dropsPerPulse, 1),
             backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
           })
-        : say('pulse.a-pulse-carries-times-what', { dropsPerPulse: amount('plain', dropsPerPulse, 1) }),
+        : say('pulse.caution.strong-pulse', { dropsPerPulse: amount('plain', dropsPerPulse, 1) }),
       oneDrop ? 'note' : 'caution',
     );
   }
   if (!oneDrop && dropsPerPulse === 1 && (dropFactor < dropFactorLimits.min || dropFactor > dropFactorLimits.max)) {
     note(
       'drop-size',
-      say('pulse.the-drop-would-be-wire', {
+      say('pulse.caution.drop-size', {
         dropFactor: amount('plain', dropFactor, 2),
         dropFactorLimits: dropFactorLimits.min,
         dropFactorLimits2: dropFactorLimits.max,
@@ -247,7 +247,7 @@ function describe(
   if (pulse.backgroundCurrentA < floorA - 0.5) {
     note(
       'background-below-floor',
-      say('pulse.a-background-of-is-below', {
+      say('pulse.caution.low-background', {
         backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
         floor: amount('current', floorA, 0),
       }),
@@ -271,7 +271,7 @@ function describe(
     solvedFor: solved.solvedFor,
     warnings,
     because: sum(
-      say('pulse.feed-one-drop-of-d', {
+      say('pulse.because.frequency', {
         wireFeed: amount('wireFeed', Number(input.wireFeedMPerMin.toFixed(2))),
         area: amount('area', wire.areaMm2, 3),
         area2: amount('metalRate', rate * wire.areaMm2, 1),
@@ -310,7 +310,7 @@ function settledArc(
       extensionMm: site.extensionMm,
       ...(Math.abs(offMPerMin) > 0.01
         ? {
-            note: say('pulse.this-waveform-melts-than-is', {
+            note: say('pulse.because.balance', {
               off: amount('wireFeed', Math.abs(offMPerMin), 2),
               sense: offMPerMin > 0 ? 'more' : 'other',
               needed: amount('shortLength', needed, 1),
@@ -323,6 +323,6 @@ function settledArc(
   if (needed >= ranges.extensionMm.min && arcLengthMm > 0) return { extensionMm: needed, arcLengthMm };
   return {
     extensionMm: site.extensionMm,
-    note: arcLengthMm <= 0 ? say('pulse.this-waveform-melts-too-little') : say('pulse.this-waveform-melts-too-much'),
+    note: arcLengthMm <= 0 ? say('pulse.caution.melts-too-little') : say('pulse.caution.melts-too-much'),
   };
 }

@@ -70,9 +70,9 @@ export function whyHeld(run: Run): Held[] {
   const wire = (one: Pick<Program, 'filler' | 'diameterMm'>) =>
     joined([fillerOf(one.filler).name, wireSizeLabel(one.diameterMm)], ', ');
   if (spool && !sameWire(spool, program))
-    held.set('wire', say('run.spool-is', { is: wire(spool), needs: wire(program) }));
+    held.set('wire', say('run.held-spool-why', { is: wire(spool), needs: wire(program) }));
   if (cylinder && cylinder.gas !== program.gas)
-    held.set('gas', say('run.cylinder-is', { is: gasName(cylinder.gas), needs: gasName(program.gas) }));
+    held.set('gas', say('run.held-cylinder-why', { is: gasName(cylinder.gas), needs: gasName(program.gas) }));
   // What was read or ticked at the weld is newer than anything known before it.
   const state = run.state && { ...run.state, dials: { ...run.state.dials, ...run.dials } };
   if (state) {

@@ -36,11 +36,11 @@ const offMm: Record<WireLeft, number> = {
   'welded-to-tip': -7,
 };
 const leftWords: Record<WireLeft, Phrase> = {
-  'stuck-in-pool': say('score.the-wire-froze-into-the'),
-  'too-long': say('score.the-wire-was-left-too'),
-  right: say('score.the-length-was-right'),
-  'too-short': say('score.the-wire-was-left-too-2'),
-  'welded-to-tip': say('score.the-wire-welded-to-the'),
+  'stuck-in-pool': say('trigger.stop.froze'),
+  'too-long': say('trigger.stop.long'),
+  right: say('trigger.stop.right'),
+  'too-short': say('trigger.stop.short'),
+  'welded-to-tip': say('trigger.stop.welded-to-tip'),
 };
 /** One stop moves no further than this, ms: a hand and a pool scatter. */
 const mostStepMs = 40;
@@ -69,12 +69,12 @@ export function nextBurnBack(program: Program, stops: readonly StopSeen[]): Burn
     endPulse: program.sequence.endPulse || wantsPulse,
     because:
       off === 0 && ballStepMs === 0
-        ? say('score.leave-burn-back-at', {
+        ? say('trigger.stop.leave-burn-back', {
             right: leftWords.right,
             burnBack: amount('pulseTime', seen.burnBackMs),
             endPulse: whether(wantsPulse && !program.sequence.endPulse),
           })
-        : say('score.about-at-the-end-level', {
+        : say('trigger.stop.because', {
             left: leftWords[seen.left],
             off: amount('shortLength', Math.abs(off), 1),
             side: off > 0 ? 'over' : 'other',
@@ -84,10 +84,10 @@ export function nextBurnBack(program: Program, stops: readonly StopSeen[]): Burn
             turned: Math.abs(exactMs) > mostStepMs ? amount('pulseTime', mostStepMs) : turned ? 'half' : absent,
             off3:
               off > 0
-                ? say('score.longer-burn-back-shorter-wire')
+                ? say('trigger.stop.longer-burn-back')
                 : off < 0
-                  ? say('score.shorter-burn-back-longer-wire')
-                  : say('score.a-shorter-burn-back-leaves'),
+                  ? say('trigger.stop.shorter-burn-back')
+                  : say('trigger.stop.less-ball'),
           }),
     trend: trendOf(stops),
   };
@@ -99,12 +99,12 @@ function trendOf(stops: readonly StopSeen[]): Phrase | null {
   const long = recent.filter(({ left }) => offMm[left] > 0).length;
   const short = recent.filter(({ left }) => offMm[left] < 0).length;
   const right = recent.length - long - short;
-  if (right === recent.length) return say('score.the-last-stops-were-right', { recent: recent.length });
+  if (right === recent.length) return say('trigger.stop.lock-it', { recent: recent.length });
   if (long > 0 && short > 0) {
-    return say('score.of-the-last-stops-were', { recent: recent.length, long, short, right });
+    return say('trigger.stop.scatter', { recent: recent.length, long, short, right });
   }
   const which = long > 0 ? 'long' : 'other';
-  return say('score.of-the-last-stops-were-2', { short: Math.max(long, short), recent: recent.length, which });
+  return say('trigger.stop.side', { short: Math.max(long, short), recent: recent.length, which });
 }
 
 function clamp(value: number, low: number, high: number): number {

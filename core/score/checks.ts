@@ -50,19 +50,19 @@ function roomChecks({ sequence, travelMmPerMin }: Program, { overrunMm, lengthMm
   const pace = travelMmPerMin / 60;
   const parts = [
     ['start', sequence.runInAfterS + sequence.startS],
-    [say('score.slope-to-main'), sequence.slopeInS],
-    [say('score.slope-to-end'), sequence.slopeOutS],
+    [say('trigger.slope-to-main'), sequence.slopeInS],
+    [say('trigger.slope-to-end'), sequence.slopeOutS],
   ] as const;
   const said = parts
     .filter(([, s]) => s > 0)
-    .map(([name, s]) => say('score.sum', { name, pace: amount('length', s * pace, 0) }));
+    .map(([name, s]) => say('trigger.sum', { name, pace: amount('length', s * pace, 0) }));
   return [
     {
       code: 'short-seam',
       level: 'caution',
       phase: 'slope-out',
       field: sequence.startS > sequence.slopeOutS ? 'startS' : 'slopeOutS',
-      message: say('score.the-slopes-meet-before-main', {
+      message: say('trigger.finding.slopes-meet', {
         said,
         length: amount('length', lengthMm, 0),
         overrun: amount('length', overrunMm, 0),
@@ -83,7 +83,7 @@ function pulseChecks({ sequence, wireFeedMPerMin }: Program, { pulseRangeMPerMin
           ['end', 'endPercent', 'end'],
         ] as const)),
     ...(second && sequence.tapsAtMm.length > 0
-      ? ([['second', 'secondPercent', say('score.second-level')]] as const)
+      ? ([['second', 'secondPercent', say('trigger.second-level')]] as const)
       : []),
   ];
   return levels.flatMap(([phase, field, name]) => {
@@ -95,7 +95,7 @@ function pulseChecks({ sequence, wireFeedMPerMin }: Program, { pulseRangeMPerMin
         level: 'caution' as const,
         phase,
         field,
-        message: say('score.the-at-lies-outside-what', {
+        message: say('trigger.finding.level-outside', {
           name,
           feed: amount('wireFeed', feed, 1),
           low: bare('wireFeed', low, 1),
@@ -124,7 +124,7 @@ function endChecks(
       message: joined(
         [
           first.because,
-          ends === 'none' ? say('score.this-trigger-has-no-start') : say('score.raise-the-start-level-or'),
+          ends === 'none' ? say('trigger.finding.no-start-level') : say('trigger.finding.start-cold'),
         ],
         ' ',
       ),
@@ -144,7 +144,7 @@ function endChecks(
         level: 'caution',
         phase: 'end',
         field: ends === 'none' ? 'trigger' : 'endS',
-        message: say('score.this-crater-asks-for-about', {
+        message: say('trigger.finding.crater-short', {
           filled: filledS > 0 ? amount('phaseTime', filledS, 1) : absent,
           hold: amount('phaseTime', crater.holdS, 1),
           band: amount('plain', crater.bandS[0], 1),
@@ -159,7 +159,7 @@ function endChecks(
       level: 'note',
       phase: 'end',
       field: 'endS',
-      message: say('score.the-end-is-held-the', {
+      message: say('trigger.finding.crater-long', {
         end: amount('phaseTime', sequence.endS, 1),
         hold: amount('phaseTime', crater.holdS, 1),
       }),
@@ -179,7 +179,7 @@ function tapChecks({ sequence }: Program, { events, lengthMm, gun }: SeamScore):
       level: 'caution',
       phase: 'second',
       field: 'tapsAtMm',
-      message: say('score.of-taps-fall-into-the', {
+      message: say('trigger.finding.taps-outside', {
         placed: sequence.tapsAtMm.length - placed,
         tapsAt: sequence.tapsAtMm.length,
         length: amount('length', lengthMm, 0),
@@ -198,7 +198,7 @@ function gasChecks({ sequence }: Program, { gasL, arcS, seconds }: ScoreTotals):
       level: 'note',
       phase: 'post-gas',
       field: 'postGasS',
-      message: say('score.of-of-gas-flows-without', {
+      message: say('trigger.finding.gas-without-arc', {
         seconds: amount('percent', (100 * (seconds - arcS)) / seconds, 0),
         gas: amount('volume', gasL, 1),
         beside: amount('phaseTime', beside, 1),

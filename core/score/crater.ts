@@ -36,7 +36,7 @@ export function craterFill(program: Program): CraterFill {
     fillMm3PerS,
     holdS,
     bandS: [holdS * (1 - bandShare), holdS * (1 + bandShare)],
-    because: say('score.bead-section-about-wide-pool', {
+    because: say('trigger.because.crater', {
       area: amount('area', areaMm2, 1),
       width: amount('shortLength', widthMm, 1),
       width2: amount('shortLength', poolPerWidth * widthMm, 0),

@@ -33,14 +33,14 @@ export function cueFor(
     const count = Math.floor(elapsed);
     if (elapsed >= wantedS - 0.02)
       return cue(
-        say('score.let-go'),
-        say('score.has-had-its', { what, wanted: amount('phaseTime', wantedS, 1) }),
+        say('trigger.let-go'),
+        say('trigger.cue.had-its', { what, wanted: amount('phaseTime', wantedS, 1) }),
         true,
         count,
       );
     return cue(
-      count === 0 ? say('score.hold') : say('score.hold-2', { count: counts[count - 1] ?? String(count) }),
-      say('score.to-go', { what, elapsed: amount('phaseTime', wantedS - elapsed, 1) }),
+      count === 0 ? say('trigger.hold') : say('trigger.cue.hold-count', { count: counts[count - 1] ?? String(count) }),
+      say('trigger.to-go', { what, elapsed: amount('phaseTime', wantedS - elapsed, 1) }),
       false,
       count,
     );
@@ -48,44 +48,44 @@ export function cueFor(
   switch (state.phase) {
     case 'idle':
       return cue(
-        say('score.press-word'),
-        facts.latches && facts.ends === 'none' ? say('score.press-and-let-go') : say('score.press-and-hold'),
+        say('trigger.press-word'),
+        facts.latches && facts.ends === 'none' ? say('trigger.cue.press-and-let-go') : say('trigger.press-and-hold'),
         true,
       );
     case 'pre-gas':
-      return cue(say('score.hold'), say('score.gas-first'));
+      return cue(say('trigger.hold'), say('trigger.gas-first'));
     case 'run-in':
       return facts.latches && facts.ends === 'none'
-        ? cue(say('score.let-go'), say('score.it-welds-on-by-itself'), state.held)
-        : cue(say('score.hold'), state.litS === null ? say('score.wire-on-its-way') : say('score.it-burns-move-off'));
+        ? cue(say('trigger.let-go'), say('trigger.cue.welds-by-itself'), state.held)
+        : cue(say('trigger.hold'), state.litS === null ? say('trigger.cue.wire-coming') : say('trigger.cue.lit'));
     case 'start':
       return facts.ends === 'held'
-        ? held(state.sinceS, sequence.startS, say('score.start-word'))
-        : cue(say('score.hold'), say('score.start-by-its-own-time'));
+        ? held(state.sinceS, sequence.startS, say('trigger.start-word'))
+        : cue(say('trigger.hold'), say('trigger.cue.timed-start'));
     case 'slope-in':
       return cue(
-        say('score.move-word'),
-        facts.latches ? say('score.slope-to-main-finger-off') : say('score.slope-to-main-keep-holding'),
+        say('trigger.move-word'),
+        facts.latches ? say('trigger.cue.slope-released') : say('trigger.cue.slope-held'),
       );
     case 'main':
     case 'second': {
-      if (sequence.trigger === 'spot') return cue(say('score.hold'), say('score.the-spot-stops-by-itself'));
+      if (sequence.trigger === 'spot') return cue(say('trigger.hold'), say('trigger.cue.spot-stops'));
       return alongSeam(live, sequence, score, gun, paceMmPerS);
     }
     case 'slope-out':
       return state.held
-        ? cue(say('score.hold'), say('score.slope-the-crater-comes'))
-        : cue(say('score.stay-word'), say('score.slope-to-the-end'));
+        ? cue(say('trigger.hold'), say('trigger.cue.slope-then-crater'))
+        : cue(say('trigger.stay-word'), say('trigger.cue.slope-to-end'));
     case 'end':
       return facts.ends === 'held'
-        ? held(state.sinceS, sequence.endS, say('score.crater-word'))
-        : cue(say('score.stay-word'), say('score.the-crater-fills-by-its'));
+        ? held(state.sinceS, sequence.endS, say('trigger.crater-word'))
+        : cue(say('trigger.stay-word'), say('trigger.cue.crater-fills'));
     case 'burn-back':
-      return cue(say('score.stay-word'), say('score.burning-back'));
+      return cue(say('trigger.stay-word'), say('trigger.burning-back'));
     case 'post-gas':
       return state.pausing && state.held
-        ? cue(say('score.move-word'), say('score.pause-the-next-stitch-comes'))
-        : cue(say('score.stay-word'), say('score.gas-over-the-crater-do'));
+        ? cue(say('trigger.move-word'), say('trigger.cue.pause'))
+        : cue(say('trigger.stay-word'), say('trigger.cue.gas-over-crater'));
   }
 }
 
@@ -101,24 +101,24 @@ function alongSeam(live: LivePlay, sequence: TriggerSequence, score: SeamScore, 
   const target = isTap ? nextTap : endMm;
   const toGo = target - mm;
   const what = isTap
-    ? say('score.tap-word')
+    ? say('trigger.tap-word')
     : facts.latches
       ? facts.ends === 'held'
-        ? say('score.press-and-hold')
-        : say('score.press-word')
-      : say('score.let-go');
+        ? say('trigger.press-and-hold')
+        : say('trigger.press-word')
+      : say('trigger.let-go');
   const due = toGo <= paceMmPerS * 0.15;
   if (due)
     return {
       word: what,
-      detail: isTap ? say('score.at', { target: amount('length', target, 0) }) : say('score.end-of-the-seam'),
+      detail: isTap ? say('trigger.at', { target: amount('length', target, 0) }) : say('trigger.cue.end-of-weld'),
       due: true,
       count: 0,
     };
   const seconds = toGo / paceMmPerS;
   return {
-    word: seconds < aheadS ? say('score.soon', { what }) : say('score.weld-on'),
-    detail: say('score.in', { what, toGo: amount('length', toGo, 0), seconds: amount('phaseTime', seconds, 1) }),
+    word: seconds < aheadS ? say('trigger.soon', { what }) : say('trigger.cue.weld-on'),
+    detail: say('trigger.in', { what, toGo: amount('length', toGo, 0), seconds: amount('phaseTime', seconds, 1) }),
     due: false,
     count: 0,
   };
@@ -166,21 +166,21 @@ export function playedAgainst(
   const place = (part: Phrase, wanted: number, was: number | undefined): PlayedPart => ({
     part,
     wanted: joined([amount('length', wanted, 0)]),
-    was: was === undefined ? say('score.not-done') : joined([amount('length', was, 0)]),
+    was: was === undefined ? say('trigger.not-done') : joined([amount('length', was, 0)]),
     fits: was !== undefined && Math.abs(was - wanted) <= 5,
   });
   const parts: PlayedPart[] = [];
   if (facts.ends === 'held')
-    parts.push(time(say('score.start-held'), sequence.startS, lasted('start'), Math.max(0.3, sequence.startS * 0.3)));
+    parts.push(time(say('trigger.start-held'), sequence.startS, lasted('start'), Math.max(0.3, sequence.startS * 0.3)));
   if (facts.second) {
     const changes = changesIn(played);
     sequence.tapsAtMm.forEach((mm, at) => {
       const change = changes[at];
-      parts.push(place(say('score.tap', { at: at + 1 }), mm, change && gun.mmAt(change.toS)));
+      parts.push(place(say('trigger.tap', { at: at + 1 }), mm, change && gun.mmAt(change.toS)));
     });
   }
-  if (sequence.trigger !== 'spot') parts.push(place(say('score.end-of-the-seam'), score.lengthMm, gun.endMm));
+  if (sequence.trigger !== 'spot') parts.push(place(say('trigger.cue.end-of-weld'), score.lengthMm, gun.endMm));
   if (facts.ends === 'held')
-    parts.push(time(say('score.crater-held'), sequence.endS, lasted('end'), Math.max(0.3, sequence.endS * 0.4)));
+    parts.push(time(say('trigger.crater-held'), sequence.endS, lasted('end'), Math.max(0.3, sequence.endS * 0.4)));
   return parts;
 }

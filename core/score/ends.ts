@@ -67,7 +67,7 @@ export function judgeEnds(
     const value = warmthAt(mm);
     return value === undefined ? [] : [{ mm, warmth: value }];
   });
-  const regime = poolMm * 2 > thicknessMm ? say('score.through-the-sheet') : say('score.into-the-plate');
+  const regime = poolMm * 2 > thicknessMm ? say('trigger.through-the-sheet') : say('trigger.into-the-plate');
   return {
     first: judged(first, 'first', within, alpha, regime),
     last: judged(last, 'other', within, alpha, regime),
@@ -99,7 +99,7 @@ function judged(warmth: number, end: 'first' | 'other', withinMm: number, alpha:
   return {
     warmth,
     verdict,
-    because: say('score.of-the-warmth-of-steady', {
+    because: say('trigger.because.warmth', {
       end,
       within: amount('length', withinMm, 0),
       warmth: amount('percent', warmth * 100, 0),

@@ -51,7 +51,7 @@ export function evaluateSequence({
     issues.push({
       path: 'sampleEveryS',
       code: 'too-many-samples',
-      message: say('score.samples-must-stand-far-enough', {
+      message: say('trigger.error.samples-too-close', {
         mostSamples,
         sampleEvery: amount('phaseTime', sampleEveryS),
         until: amount('phaseTime', untilS),

@@ -31,12 +31,12 @@ export function gasBefore({ gasFlowLPerMin }: Program, gunLengthM: number, hoseM
     seconds,
     because:
       hoseM > 0
-        ? say('score.of-gun-and-hose', {
+        ? say('trigger.because.gas-before-hose', {
             ...terms,
             hose: amount('gunLength', hoseM),
             hoseBore: amount('shortLength', hoseBoreMm),
           })
-        : say('score.of-gun-at-bore-and', terms),
+        : say('trigger.because.gas-before', terms),
   };
 }
 
@@ -50,7 +50,7 @@ export function gasAfter({ filler }: Program, crater: CraterFill, endCurrentA: n
   const seconds = Math.max(byCurrent, freezeS, 0.5);
   return {
     seconds,
-    because: say('score.per-100-a-for-this', {
+    because: say('trigger.because.crater-current', {
       family: amount('phaseTime', perHundredA[family]),
       endCurrent: amount('current', endCurrentA, 0),
       byCurrent: amount('phaseTime', byCurrent, 1),

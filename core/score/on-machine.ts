@@ -74,7 +74,7 @@ interface PartRule {
 }
 
 const seconds = (field: SequenceNumber) => (sequence: TriggerSequence) =>
-  sequence[field] === 0 ? say('score.none') : joined([amount('phaseTime', sequence[field], 1)]);
+  sequence[field] === 0 ? say('trigger.none') : joined([amount('phaseTime', sequence[field], 1)]);
 const percent = (field: SequenceNumber) => (sequence: TriggerSequence) =>
   joined([amount('percent', sequence[field], 0)]);
 const millimetres = (field: SequenceNumber) => (sequence: TriggerSequence) =>
@@ -167,7 +167,7 @@ export function sequenceOnMachine(machine: Machine, program: Program, translatio
         part: rule.part,
         label: null,
         where: null,
-        said: say('score.fixed', { own: rule.wanted({ ...wished, [rule.field]: own }) }),
+        said: say('trigger.fixed', { own: rule.wanted({ ...wished, [rule.field]: own }) }),
         how: 'fixed',
       });
     } else if (isByHand(rule.part, school)) {
@@ -175,7 +175,7 @@ export function sequenceOnMachine(machine: Machine, program: Program, translatio
         part: rule.part,
         label: null,
         where: null,
-        said: say('score.by-hand', { wished: rule.wanted(wished) }),
+        said: say('trigger.by-hand', { wished: rule.wanted(wished) }),
         how: 'hand',
       });
     } else {
@@ -184,14 +184,14 @@ export function sequenceOnMachine(machine: Machine, program: Program, translatio
         part: rule.part,
         label: null,
         where: null,
-        said: rule.without === null ? say('score.as-the-machine-does') : say('score.not-here'),
+        said: rule.without === null ? say('trigger.line.as-the-machine-does') : say('trigger.not-here'),
         how: rule.without === null ? 'fixed' : 'not-here',
       });
     }
   }
   if (wished.endPulse) {
     run.endPulse = false;
-    parts.push({ part: 'end pulse', label: null, where: null, said: say('score.not-described-here'), how: 'not-here' });
+    parts.push({ part: 'end pulse', label: null, where: null, said: say('trigger.not-described-here'), how: 'not-here' });
   }
   if (!schoolFacts[school].second) run.tapsAtMm = [];
   const sequenceQuantities = new Set<string>([...rules.map(({ quantity }) => quantity), 'trigger']);
@@ -250,11 +250,11 @@ function tapsLost(
   return [
     {
       quantity: 'secondFeedMPerMin',
-      what: say('score.tap-to-at', {
+      what: say('trigger.line.tap', {
         second: amount('percent', secondPercent, 0),
         mm: tapsAtMm.map((mm) => amount('length', mm, 0)),
       }),
-      nearest: say('score.main-throughout-travel-faster-from'),
+      nearest: say('trigger.line.no-second-level'),
     },
   ];
 }
@@ -272,8 +272,8 @@ function heldTimesLost(
     return [
       {
         quantity,
-        what: say('score.held', { name, wanted: amount('phaseTime', wanted, 1) }),
-        nearest: say('score.timed-by-the-machine', { own: amount('phaseTime', own, 1) }),
+        what: say('trigger.held', { name, wanted: amount('phaseTime', wanted, 1) }),
+        nearest: say('trigger.line.timed-by-machine', { own: amount('phaseTime', own, 1) }),
       },
     ];
   };
@@ -283,8 +283,8 @@ function heldTimesLost(
   return [
     {
       quantity: 'endS',
-      what: say('score.crater-of-at', { end: amount('phaseTime', endS, 1), end2: amount('percent', endPercent, 0) }),
-      nearest: say('score.two-or-three-short-presses'),
+      what: say('trigger.line.crater', { end: amount('phaseTime', endS, 1), end2: amount('percent', endPercent, 0) }),
+      nearest: say('trigger.line.crater-presses'),
     },
   ];
 }

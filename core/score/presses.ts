@@ -38,12 +38,12 @@ function pairs(events: readonly TriggerEvent[], untilS: number): { fromS: number
 /** Seconds as a welder counts them behind the helmet: "one, two"; half a count is said as such. */
 export function countWords(seconds: number): Phrase {
   const halves = Math.round(seconds * 2);
-  if (halves < 1) return say('score.no-count');
-  if (halves === 1) return say('score.half-a-count');
+  if (halves < 1) return say('trigger.no-count');
+  if (halves === 1) return say('trigger.half-a-count');
   const whole = Math.floor(halves / 2);
-  if (whole > counts.length) return say('score.counts', { whole });
+  if (whole > counts.length) return say('trigger.counts', { whole });
   const counted = joined(counts.slice(0, whole), ', ');
-  return halves % 2 === 1 ? say('score.and-a-half', { counted }) : counted;
+  return halves % 2 === 1 ? say('trigger.and-a-half', { counted }) : counted;
 }
 
 /** The presses as lines for a card. */
@@ -52,23 +52,23 @@ export function pressLines(score: SeamScore): Phrase[] {
   return presses.map((press, at) => {
     const isLast = at === presses.length - 1;
     const heldS = press.toS - press.fromS;
-    const where = at === 0 ? say('score.at-the-start') : say('score.at-2', { mm: amount('length', press.mm, 0) });
+    const where = at === 0 ? say('trigger.at-the-start') : say('trigger.count.at', { mm: amount('length', press.mm, 0) });
     if (press.kind === 'tap') {
       return at === 0 || !isLast || presses.length > 2
-        ? joined([where, ': ', at === 0 || isLast ? say('score.press-and-let-go') : say('score.tap-word'), '.'])
-        : say('score.press-and-let-go-to', { where });
+        ? joined([where, ': ', at === 0 || isLast ? say('trigger.cue.press-and-let-go') : say('trigger.tap-word'), '.'])
+        : say('trigger.count.stop', { where });
     }
     const arcS = press.toS - Math.max(press.fromS, score.litS);
     if (at === 0 && presses.length === 1)
-      return say('score.press-and-hold-let-go', { where, length: amount('length', score.lengthMm, 0) });
+      return say('trigger.count.press-hold-for', { where, length: amount('length', score.lengthMm, 0) });
     if (at === 0)
-      return say('score.press-and-hold-until-after', {
+      return say('trigger.count.press-hold-after-arc', {
         where,
         arc: amount('phaseTime', arcS, 1),
         over: amount('length', press.overMm, 0),
         arc2: countWords(arcS),
       });
-    return say('score.press-and-hold-let-go-2', {
+    return say('trigger.count.press-hold-counted', {
       where,
       held: amount('phaseTime', heldS, 1),
       held2: countWords(heldS),

@@ -39,7 +39,7 @@ export function scoreOf(program: Program, seam: ScoreSeam, habit: TriggerHabit =
     issues.push({
       path: 'lengthMm',
       code: 'out-of-range',
-      message: say('score.a-seam-needs-a-length', {
+      message: say('trigger.error.length', {
         short0: amount('shortLength', 0),
         length: amount('length', seam.lengthMm),
       }),
@@ -51,7 +51,7 @@ export function scoreOf(program: Program, seam: ScoreSeam, habit: TriggerHabit =
     issues.push({
       path: 'travelMmPerMin',
       code: 'out-of-range',
-      message: say('score.a-score-needs-a-pace', {
+      message: say('trigger.error.travel-speed', {
         travel0: amount('travel', 0),
         travel: amount('travel', program.travelMmPerMin),
       }),

@@ -57,14 +57,14 @@ export function tackSchedule({ program, lengthMm, thicknessMm, spacingMm, tackMm
   const wantedMm = spacingMm ?? rule;
   const tack = tackMm ?? Math.min(Math.max(3 * thicknessMm, 5), 25);
   const issues = [
-    ...limited('spacingMm', say('score.spacing'), wantedMm, tackRanges.spacingMm),
-    ...limited('tackMm', say('score.length-of-a-tack'), tack, tackRanges.tackMm),
+    ...limited('spacingMm', say('trigger.spacing'), wantedMm, tackRanges.spacingMm),
+    ...limited('tackMm', say('trigger.tack.length'), tack, tackRanges.tackMm),
   ];
   if (issues.length === 0 && tack >= wantedMm) {
     issues.push({
       path: 'tackMm',
       code: 'tacks-touch',
-      message: say('score.tacks-of-every-leave-no', {
+      message: say('trigger.error.tacks-without-gap', {
         tack: amount('shortLength', tack),
         wanted: amount('length', wantedMm),
       }),
@@ -103,31 +103,31 @@ export function tackSchedule({ program, lengthMm, thicknessMm, spacingMm, tackMm
     because: {
       spacing:
         spacingMm === undefined
-          ? say('score.about-times-not-under-25', {
+          ? say('trigger.because.tack-spacing', {
               isAluminium: isAluminium ? 25 : 20,
               thickness: amount('shortLength', thicknessMm),
               short150: amount('length', 150),
               gaps,
               length: amount('length', lengthMm),
             })
-          : say('score.wanted-equal-gaps-on', {
+          : say('trigger.because.tack-gaps', {
               wanted: amount('length', wantedMm),
               gaps,
               length: amount('length', lengthMm),
             }),
-      time: say('score.bead-section-over-at-of', {
+      time: say('trigger.because.tack-time', {
         area: amount('area', areaMm2, 1),
         tack: amount('length', tack, 0),
         wireFeed: amount('wireFeed', program.wireFeedMPerMin, 1),
         arc: amount('phaseTime', arcS, 2),
       }),
-      gas: say('score.each-tack-pays', {
+      gas: say('trigger.each-tack-pays', {
         before: amount('phaseTime', sequence.preGasS, 1),
         between: amount('phaseTime', idleS - sequence.preGasS - sequence.postGasS, 1),
         after: amount('phaseTime', sequence.postGasS, 1),
         flow: amount('gasFlow', gasFlowLPerMin, 0),
       }),
-      dress: dressBack ? say('score.longer-than-four-thicknesses-the') : say('score.short-enough-to-be-melted'),
+      dress: dressBack ? say('trigger.finding.tack-long') : say('trigger.finding.tack-fine'),
     },
   });
 }
@@ -138,7 +138,7 @@ function limited(path: string, name: Phrase, got: number, [min, max]: readonly [
     {
       path,
       code: 'out-of-range',
-      message: say('score.must-lie-between-and-got', {
+      message: say('trigger.error.out-of-range', {
         name,
         min: bare('shortLength', min),
         max: amount('shortLength', max),
@@ -190,7 +190,7 @@ export function stitchPlan(program: Program, lengthMm: number): StitchPlan {
     gapMm,
     count: Math.max(Math.floor((lengthMm + gapMm) / (stitchMm + gapMm)), 1),
     heatShare: stitchMm / (stitchMm + gapMm),
-    because: say('score.of-arc-and-of-pause', {
+    because: say('trigger.because.stitch', {
       stitchOn: amount('phaseTime', stitchOnS, 2),
       stitchOff: amount('phaseTime', stitchOffS, 2),
       again: amount('phaseTime', againS, 2),

@@ -54,8 +54,8 @@ const trialC = 20;
 /** Issues: side and plate temperature out of their limits. */
 export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: TaperInput): Outcome<Taper> {
   const issues = [
-    ...limited('sideMm', say('score.metal-to-each-side'), sideMm, taperRanges.sideMm, 'mm'),
-    ...limited('plateC', say('score.plate-temperature'), plateC, taperRanges.plateC, '°C'),
+    ...limited('sideMm', say('trigger.taper.sides'), sideMm, taperRanges.sideMm, 'mm'),
+    ...limited('plateC', say('trigger.plate-temperature'), plateC, taperRanges.plateC, '°C'),
   ];
   if (issues.length > 0) return failure(...issues);
   const metal = usualBaseMetal(fillerOf(program.filler).family);
@@ -104,14 +104,14 @@ export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: Ta
   return success({
     stations: found,
     tapAtMm: crossed ? Math.round(crossed.mm) : null,
-    because: say('score.into-of-metal-to-each', {
+    because: say('trigger.because.taper', {
       watts: amount('kilowatts', watts / 1000, 1),
       thickness: amount('shortLength', thicknessMm),
       side: amount('length', sideMm),
       travel: amount('travel', program.travelMmPerMin, 0),
       alpha: amount('diffusivity', alpha),
       trial: last
-        ? say('score.near-the-end-it-is', {
+        ? say('trigger.because.taper-end', {
             ahead: amount('temperature', last.aheadC, 0),
             base: amount('temperature', last.baseC, 0),
             trial: amount('temperature', trialC),
@@ -147,7 +147,7 @@ function limited(
     {
       path,
       code: 'out-of-range',
-      message: say('score.must-lie-between-and-got-2', { name, min, max, unit, got: String(got) }),
+      message: say('trigger.error.out-of-range-with-unit', { name, min, max, unit, got: String(got) }),
       limit: [min, max],
       got,
     },

@@ -22,7 +22,7 @@ export function sequenceIssues(sequence: TriggerSequence, hasGas = true): Issue[
       {
         path: `sequence.${field}`,
         code: 'out-of-range',
-        message: say('outcome.must-lie-between', {
+        message: say('outcome.error.out-of-range', {
           name,
           min: bare(kind, min),
           max: amount(kind, max),
@@ -37,7 +37,7 @@ export function sequenceIssues(sequence: TriggerSequence, hasGas = true): Issue[
     issues.push({
       path: 'sequence.postGasS',
       code: 'no-gas-after',
-      message: say('sequence.gas-after-must-be-at', {
+      message: say('sequence.error.gas-after', {
         leastPostGas: amount('phaseTime', leastPostGasS),
         postGas: amount('phaseTime', sequence.postGasS),
       }),
@@ -50,7 +50,7 @@ export function sequenceIssues(sequence: TriggerSequence, hasGas = true): Issue[
     issues.push({
       path: 'sequence.tapsAtMm',
       code: 'too-many-taps',
-      message: say('sequence.a-hand-places-at-most', { mostTaps, tapsAt: tapsAtMm.length }),
+      message: say('sequence.error.too-many-taps', { mostTaps, tapsAt: tapsAtMm.length }),
       limit: mostTaps,
       got: tapsAtMm.length,
     });
@@ -61,7 +61,7 @@ export function sequenceIssues(sequence: TriggerSequence, hasGas = true): Issue[
       issues.push({
         path: `sequence.tapsAtMm.${at}`,
         code: 'taps-out-of-order',
-        message: say('sequence.tap-must-come-after-of', {
+        message: say('sequence.error.tap-order', {
           at: at + 1,
           before: amount('length', before),
           mm: amount('length', mm),
@@ -84,15 +84,15 @@ export function unusedPhases(sequence: TriggerSequence): UnusedPhase[] {
   const { ends, second, name } = schoolFacts[sequence.trigger];
   const unused: UnusedPhase[] = [];
   const cannot = (field: UnusedPhase['field'], what: Phrase) =>
-    unused.push({ field, message: say('sequence.is-set-but-a-weld', { what, name }) });
+    unused.push({ field, message: say('sequence.error.phase-not-in-trigger', { what, name }) });
   const differs = (field: SequenceNumber) => sequence[field] !== plainSequence[field];
   if (ends === 'none') {
     if (differs('startPercent'))
-      cannot('startPercent', say('sequence.a-start-level-of', { start: amount('percent', sequence.startPercent) }));
+      cannot('startPercent', say('sequence.phase-set.start', { start: amount('percent', sequence.startPercent) }));
     if (differs('endPercent'))
-      cannot('endPercent', say('sequence.an-end-level-of', { end: amount('percent', sequence.endPercent) }));
+      cannot('endPercent', say('sequence.phase-set.end', { end: amount('percent', sequence.endPercent) }));
   }
-  if (!second && sequence.tapsAtMm.length > 0) cannot('tapsAtMm', say('sequence.a-tap-to-the-second'));
+  if (!second && sequence.tapsAtMm.length > 0) cannot('tapsAtMm', say('sequence.phase-set.tap'));
   return unused;
 }
 
@@ -106,7 +106,7 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
     issues.push({
       path: 'untilS',
       code: 'out-of-range',
-      message: say('sequence.the-end-must-lie-between', { until: String(untilS) }),
+      message: say('sequence.error.end-time', { until: String(untilS) }),
       limit: [0, 3600],
       got: untilS,
     });
@@ -115,7 +115,7 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
     issues.push({
       path: 'events',
       code: 'too-many-events',
-      message: say('sequence.at-most-events-can-be', { mostEvents, events: events.length }),
+      message: say('sequence.error.too-many-events', { mostEvents, events: events.length }),
       limit: mostEvents,
       got: events.length,
     });
@@ -129,7 +129,7 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
       issues.push({
         path: `events.${at}.atS`,
         code: 'negative-time',
-        message: say('sequence.event-must-come-at-0', { at: at + 1, at2: amount('phaseTime', atS) }),
+        message: say('sequence.error.event-time', { at: at + 1, at2: amount('phaseTime', atS) }),
         limit: 0,
         got: atS,
       });
@@ -139,7 +139,7 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
       issues.push({
         path: `events.${at}.atS`,
         code: 'out-of-order',
-        message: say('sequence.event-a-at-comes-before', {
+        message: say('sequence.error.event-order', {
           at: at + 1,
           action,
           at2: amount('phaseTime', atS),
@@ -153,7 +153,7 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
       issues.push({
         path: `events.${at}.action`,
         code: 'not-possible',
-        message: say('sequence.event-at-is-a-of', {
+        message: say('sequence.error.event-twice', {
           at: at + 1,
           at2: amount('phaseTime', atS),
           action,

@@ -12,8 +12,8 @@ export interface SequenceTemplate {
 export const sequenceTemplates: readonly SequenceTemplate[] = [
   {
     id: 'cold-plate-warm-hand',
-    name: say('sequence.cold-plate-warm-hand'),
-    use: say('sequence.aluminium-seams-a-held-hot'),
+    name: say('sequence.template.aluminium'),
+    use: say('sequence.template.aluminium-why'),
     change: {
       trigger: 'latch-second',
       preGasS: 0.5,
@@ -33,7 +33,7 @@ export const sequenceTemplates: readonly SequenceTemplate[] = [
   {
     id: 'thin-and-gentle',
     name: say('sequence.thin-and-gentle'),
-    use: say('sequence.thin-steel-no-hot-start'),
+    use: say('sequence.template.thin-steel-why'),
     change: {
       trigger: 'hold-timed',
       preGasS: 0.2,
@@ -52,7 +52,7 @@ export const sequenceTemplates: readonly SequenceTemplate[] = [
   {
     id: 'stays-bright',
     name: say('sequence.stays-bright'),
-    use: say('sequence.stainless-fades-out-and-keeps'),
+    use: say('sequence.template.stainless-why'),
     change: {
       trigger: 'hold-timed',
       preGasS: 0.4,
@@ -70,7 +70,7 @@ export const sequenceTemplates: readonly SequenceTemplate[] = [
   {
     id: 'row-of-tacks',
     name: say('sequence.row-of-tacks'),
-    use: say('sequence.tacks-of-one-size-whatever'),
+    use: say('sequence.template.spot-why'),
     change: {
       trigger: 'spot',
       preGasS: 0.1,
@@ -84,7 +84,7 @@ export const sequenceTemplates: readonly SequenceTemplate[] = [
   {
     id: 'stitch-by-stitch',
     name: say('sequence.stitch-by-stitch'),
-    use: say('sequence.sheet-that-warps-or-burns'),
+    use: say('sequence.template.stitch-why'),
     change: {
       trigger: 'stitch',
       preGasS: 0.2,

@@ -62,9 +62,9 @@ export const plainSequence: TriggerSequence = {
 
 /** Limits of each number, as data for forms, shapes and messages. */
 export const sequenceRanges = {
-  preGasS: { min: 0, max: 10, kind: 'phaseTime', name: say('sequence.gas-before') },
+  preGasS: { min: 0, max: 10, kind: 'phaseTime', name: say('sequence.field.gas-before') },
   runInPercent: { min: 10, max: 150, kind: 'percent', name: say('sequence.run-in-level') },
-  runInAfterS: { min: 0, max: 2, kind: 'phaseTime', name: say('sequence.run-in-after-the-arc') },
+  runInAfterS: { min: 0, max: 2, kind: 'phaseTime', name: say('sequence.field.run-in') },
   startPercent: { min: 20, max: 200, kind: 'percent', name: say('sequence.start-level') },
   startTrimMm: { min: -4, max: 4, kind: 'shortLength', name: say('sequence.start-trim') },
   startS: { min: 0, max: 20, kind: 'phaseTime', name: say('sequence.start-time') },
@@ -76,7 +76,7 @@ export const sequenceRanges = {
   endTrimMm: { min: -4, max: 4, kind: 'shortLength', name: say('sequence.end-trim') },
   endS: { min: 0, max: 20, kind: 'phaseTime', name: say('sequence.end-time') },
   burnBackMs: { min: 0, max: 500, kind: 'pulseTime', name: say('sequence.burn-back') },
-  postGasS: { min: 0, max: 60, kind: 'phaseTime', name: say('sequence.gas-after') },
+  postGasS: { min: 0, max: 60, kind: 'phaseTime', name: say('sequence.field.gas-after') },
   spotS: { min: 0.1, max: 10, kind: 'phaseTime', name: say('sequence.spot-time') },
   tackSpacingMm: { min: 0, max: 1000, kind: 'shortLength', name: say('sequence.tack-spacing') },
   stitchOnS: { min: 0.1, max: 10, kind: 'phaseTime', name: say('sequence.stitch-time') },

@@ -5,16 +5,16 @@ import { bounceS, noArcS, type Happening, type Phase, type SequenceRules, type S
 import { deadlineS } from './transition.ts';
 
 export const phaseNames: Readonly<Record<Phase, Phrase>> = {
-  'pre-gas': say('sequence.gas-before-2'),
+  'pre-gas': say('sequence.phase.gas-before'),
   'run-in': say('sequence.run-in-word'),
   start: say('sequence.start-word'),
-  'slope-in': say('sequence.slope-to-main-2'),
+  'slope-in': say('sequence.phase.slope-to-main'),
   main: say('sequence.main-word'),
-  second: say('sequence.second-level-2'),
-  'slope-out': say('sequence.slope-to-end-2'),
+  second: say('sequence.phase.second-level'),
+  'slope-out': say('sequence.phase.slope-to-end'),
   end: say('sequence.crater-word'),
   'burn-back': say('sequence.burn-back-word'),
-  'post-gas': say('sequence.gas-after-2'),
+  'post-gas': say('sequence.phase.gas-after'),
   idle: say('sequence.at-rest'),
 };
 
@@ -27,40 +27,40 @@ export function waitsFor(state: SequenceState, atS: number, rules: SequenceRules
   const left = due === null ? '' : say('sequence.more', { at: amount('phaseTime', Math.max(due - atS, 0), 1) });
   switch (phase) {
     case 'idle':
-      return held ? say('sequence.the-trigger-to-be-let') : say('sequence.a-press');
+      return held ? say('sequence.waits.release-held-down') : say('sequence.a-press');
     case 'pre-gas':
-      return due === null ? say('sequence.the-trigger-to-be-let-2') : say('sequence.of-gas', { left });
+      return due === null ? say('sequence.waits.release-then-wire') : say('sequence.of-gas', { left });
     case 'run-in':
       return state.litS === null
-        ? say('sequence.the-arc-gives-up-after', { noArc: amount('phaseTime', noArcS) })
-        : say('sequence.of-run-in', { left });
+        ? say('sequence.waits.arc', { noArc: amount('phaseTime', noArcS) })
+        : say('sequence.waits.run-in', { left });
     case 'start':
-      return facts.ends === 'held' ? say('sequence.the-trigger-to-be-let-3') : say('sequence.of-start', { left });
+      return facts.ends === 'held' ? say('sequence.waits.release') : say('sequence.of-start', { left });
     case 'slope-in':
       return say('sequence.of-slope', { left });
     case 'main':
     case 'second':
-      if (state.undecidedS !== null) return say('sequence.what-this-press-is-short');
-      if (sequence.trigger === 'spot') return say('sequence.of-spot-or-letting-go', { left });
-      if (sequence.trigger === 'stitch') return say('sequence.of-stitch-or-letting-go', { left });
-      if (!facts.latches) return say('sequence.the-trigger-to-be-let-3');
-      if (state.stopping) return say('sequence.the-last-press-to-be');
-      if (!letGo && held) return say('sequence.the-trigger-to-be-let-4');
-      return facts.second ? say('sequence.a-tap-for-the-other') : say('sequence.a-press-to-stop');
+      if (state.undecidedS !== null) return say('sequence.waits.tap-or-end');
+      if (sequence.trigger === 'spot') return say('sequence.waits.spot', { left });
+      if (sequence.trigger === 'stitch') return say('sequence.waits.stitch', { left });
+      if (!facts.latches) return say('sequence.waits.release');
+      if (state.stopping) return say('sequence.waits.last-release');
+      if (!letGo && held) return say('sequence.waits.release-then-latched');
+      return facts.second ? say('sequence.waits.tap-or-hold') : say('sequence.waits.press-to-stop');
     case 'slope-out':
-      return say('sequence.of-slope-2', {
+      return say('sequence.waits.slope', {
         left,
         letGo: whether(facts.ends === 'held' && letGo),
       });
     case 'end':
       if (facts.ends === 'timed') return say('sequence.of-crater', { left });
-      return due === null ? say('sequence.the-trigger-to-be-let-3') : say('sequence.the-trigger-to-be-let-5', { left });
+      return due === null ? say('sequence.waits.release') : say('sequence.waits.release-at-most', { left });
     case 'burn-back':
       return say('sequence.of-burn-back', { left });
     case 'post-gas':
       return state.pausing && held
-        ? say('sequence.of-pause-gas-on', { left })
-        : say('sequence.of-gas-a-press-starts', { left });
+        ? say('sequence.waits.pause', { left })
+        : say('sequence.waits.gas', { left });
   }
 }
 
@@ -73,30 +73,30 @@ export function explained(
   isBounce = false,
 ): Phrase {
   const facts = schoolFacts[sequence.trigger];
-  if (isBounce) return say('sequence.shorter-than-taken-for-a', { bounce: amount('pulseTime', bounceS * 1000) });
+  if (isBounce) return say('sequence.event.bounce', { bounce: amount('pulseTime', bounceS * 1000) });
   if (after.phase !== before.phase) {
-    if (before.phase === 'pre-gas' && happening === 'release') return say('sequence.let-go-during-the-gas');
-    if (before.phase === 'slope-out' && happening === 'press') return say('sequence.pressed-on-the-slope-held');
+    if (before.phase === 'pre-gas' && happening === 'release') return say('sequence.event.release-in-gas');
+    if (before.phase === 'slope-out' && happening === 'press') return say('sequence.event.press-on-slope-held');
     if (before.phase === 'run-in' && happening === 'release' && before.litS === null)
-      return say('sequence.let-go-before-it-lit');
-    if (before.phase === 'post-gas' && happening === 'press') return say('sequence.pressed-while-the-gas-still');
+      return say('sequence.event.release-before-arc');
+    if (before.phase === 'post-gas' && happening === 'press') return say('sequence.event.press-in-gas-after');
     if (happening === 'release' && after.phase === 'burn-back' && before.phase !== 'end' && facts.ends !== 'none')
-      return say('sequence.let-go-no-crater-level');
+      return say('sequence.event.release-no-crater');
     return say('sequence.to', {
       happening: happening === 'press' ? say('sequence.pressed') : say('sequence.let-go'),
       phase: phaseNames[before.phase],
       phase2: phaseNames[after.phase],
     });
   }
-  if (after.undecidedS !== null && before.undecidedS === null) return say('sequence.a-press-here-is-a');
-  if (after.stopping && !before.stopping) return say('sequence.second-press-this-machine-stops');
+  if (after.undecidedS !== null && before.undecidedS === null) return say('sequence.event.press-tap-or-end');
+  if (after.stopping && !before.stopping) return say('sequence.event.second-press');
   if (happening === 'press') {
-    if (before.phase === 'slope-out') return say('sequence.pressed-on-the-slope-a');
-    if (before.phase === 'burn-back' || before.phase === 'end') return say('sequence.pressed-while-it-ends-ignored');
-    return say('sequence.pressed-nothing-changes-here');
+    if (before.phase === 'slope-out') return say('sequence.event.press-on-slope-latched');
+    if (before.phase === 'burn-back' || before.phase === 'end') return say('sequence.event.press-while-ending');
+    return say('sequence.event.press-nothing');
   }
-  if (before.phase === 'slope-out' && facts.ends === 'held') return say('sequence.let-go-on-the-slope');
+  if (before.phase === 'slope-out' && facts.ends === 'held') return say('sequence.event.release-on-slope');
   if (facts.latches && before.phase !== 'idle')
-    return say('sequence.let-go-latched-goes-on', { phase: phaseNames[before.phase] });
-  return before.phase === 'idle' ? say('sequence.let-go-ready-for-a') : say('sequence.let-go-nothing-changes-here');
+    return say('sequence.event.release-latched', { phase: phaseNames[before.phase] });
+  return before.phase === 'idle' ? say('sequence.event.release-ready') : say('sequence.event.release-nothing');
 }

@@ -96,7 +96,7 @@ function dialSteps(machine: Machine, state: MachineState, program: Program): Bar
   const named = (value: (dial: (typeof left)[number]) => Phrase) => {
     const lines = left.slice(0, mostNamed).map((dial) => joined([dial.label, value(dial)], ' '));
     return left.length > mostNamed
-      ? say('setup.dials-and-more', { lines: joined(lines, ', '), more: left.length - mostNamed })
+      ? say('setup.dials.more', { lines: joined(lines, ', '), more: left.length - mostNamed })
       : joined(lines, ', ');
   };
   return [
@@ -105,8 +105,8 @@ function dialSteps(machine: Machine, state: MachineState, program: Program): Bar
       title: say('setup.set-the-dials', { count: left.length }),
       from: named(({ dialId }) => nowOf(dialId)),
       to: named(({ display, unit }) => joined(unit === '' ? [display] : [display, unit], ' ')),
-      why: say('setup.dials-of-the-last-seam'),
-      how: [say('setup.number-first-then-the-rest'), say('setup.tick-them-at-the-machine')],
+      why: say('setup.dials.why'),
+      how: [say('setup.dials.number-first'), say('setup.dials.tick')],
     },
   ];
 }
@@ -146,14 +146,14 @@ const poles = {
 function polarityStep(state: MachineState, needed: NeededSetup): BareStep {
   return {
     kind: 'polarity',
-    title: say('setup.swap-the-pole-leads'),
+    title: say('setup.polarity.title'),
     from: poles[state.polarity],
     to: poles[needed.polarity],
-    why: say('setup.on-the-wrong-pole-the'),
+    why: say('setup.polarity.why'),
     how: [
-      hazard('setup.switch-the-source-off-at'),
-      say('setup.swap-gun-and-return-lead', { polarity: poles[needed.polarity] }),
-      say('setup.turn-both-plugs-home-a'),
+      hazard('setup.polarity.source-off'),
+      say('setup.polarity.swap', { polarity: poles[needed.polarity] }),
+      say('setup.polarity.plugs'),
     ],
   };
 }
@@ -164,11 +164,11 @@ function processStep(state: MachineState, needed: NeededSetup): BareStep {
     title: say('setup.choose-the-process'),
     from: processWords[state.process],
     to: processWords[needed.process],
-    why: say('setup.the-source-still-behaves-as'),
+    why: say('setup.process.why'),
     how: [
-      hazard('setup.take-the-other-gun-or'),
-      say('setup.choose-the-process-on-the'),
-      say('setup.check-that-the-trigger-plug'),
+      hazard('setup.process.other-gun'),
+      say('setup.process.choose'),
+      say('setup.process.trigger-plug'),
     ],
   };
 }
@@ -180,11 +180,11 @@ function feederStep(machine: Machine, state: MachineState, feederId: string): Ba
   };
   return {
     kind: 'feeder',
-    title: say('setup.switch-to-the-other-feeder'),
+    title: say('setup.feeder.title'),
     from: label(state.feederId),
     to: label(feederId),
-    why: hazard('setup.the-wrong-gun-stays-live'),
-    how: [hazard('setup.hang-up-the-gun-that'), say('setup.switch-the-feeder-on-the')],
+    why: hazard('setup.feeder.why'),
+    how: [hazard('setup.feeder.hang-gun'), say('setup.feeder.switch')],
   };
 }
 
@@ -196,17 +196,17 @@ export function gasStep(feeder: FeederState | undefined, needed: NeededSetup, { 
     title: needed.gas === 'none' ? say('setup.shut-the-gas') : say('setup.change-the-gas'),
     from: feeder ? name(feeder.gas) : nothingKnown,
     to: name(needed.gas),
-    why: say('setup.the-wrong-gas-looks-like'),
+    why: say('setup.gas.why'),
     how:
       needed.gas === 'none'
-        ? [hazard('setup.close-the-cylinder-valve'), say('setup.let-the-hose-run-empty')]
+        ? [hazard('setup.gas.close-valve'), say('setup.gas.empty-hose')]
         : [
-            hazard('setup.close-the-cylinder-valve-empty'),
-            hazard('setup.cap-the-old-cylinder-chain'),
+            hazard('setup.gas.close-and-empty'),
+            hazard('setup.gas.new-cylinder'),
             fitting === undefined
-              ? say('setup.fit-the-regulator-of-this')
-              : hazard('setup.fit-by-its-fitting', { fitting }),
-            hazard('setup.open-slowly-try-every-joint'),
+              ? say('setup.gas.regulator')
+              : hazard('setup.gas.regulator-noted', { fitting }),
+            hazard('setup.gas.open-and-test'),
           ],
   };
 }
@@ -217,8 +217,8 @@ export function flowStep(feeder: FeederState | undefined, needed: NeededSetup): 
     title: say('setup.set-the-flow'),
     from: feeder ? joined([amount('gasFlow', feeder.flowLPerMin)]) : nothingKnown,
     to: joined([amount('gasFlow', needed.flowLPerMin)]),
-    why: say('setup.too-little-lets-air-in'),
-    how: [say('setup.gas-test-key-on-current'), say('setup.measure-at-the-nozzle-with')],
+    why: say('setup.flow.why'),
+    how: [say('setup.flow.gas-test'), say('setup.flow.measure')],
   };
 }
 
@@ -235,14 +235,14 @@ function rollStep(feeder: FeederState | undefined, needed: NeededSetup, gun: Fee
   const roll = [grooveWords[needed.groove], amount('plain', needed.rollMm, 1)] as const;
   return {
     kind: 'rolls',
-    title: say('setup.change-the-drive-rolls'),
+    title: say('setup.rolls.title'),
     from: feeder ? joined([grooveWords[feeder.groove], amount('plain', feeder.rollMm, 1)], ', ') : nothingKnown,
     to: colour === undefined ? joined(roll, ', ') : joined([...roll, colour], ', '),
-    why: say('setup.a-wrong-groove-shaves-or'),
+    why: say('setup.rolls.why'),
     how: [
-      hazard('setup.source-off-lift-the-pressure'),
-      say('setup.change-all-rolls-of-the'),
-      hazard('setup.blow-nothing-out-with-air'),
+      hazard('setup.rolls.source-off'),
+      say('setup.rolls.change-all'),
+      hazard('setup.rolls.wipe'),
     ],
   };
 }
@@ -253,11 +253,11 @@ function linerStep(feeder: FeederState | undefined, needed: NeededSetup): BareSt
     title: say('setup.change-the-liner'),
     from: feeder ? linerWords[feeder.liner] : nothingKnown,
     to: linerWords[needed.liner],
-    why: needed.liner === 'polymer' ? say('setup.a-steel-liner-shaves-soft') : say('setup.a-polymer-liner-wears-out'),
+    why: needed.liner === 'polymer' ? say('setup.liner.why-steel') : say('setup.liner.why-polymer'),
     how: [
-      hazard('setup.source-off-wire-wound-back'),
-      say('setup.contact-tip-off-gun-laid'),
-      say('setup.pull-the-old-liner-push'),
+      hazard('setup.liner.source-off'),
+      say('setup.liner.tip-off'),
+      say('setup.liner.pull-and-push'),
     ],
   };
 }
@@ -269,11 +269,11 @@ export function wireStep(feeder: FeederState | undefined, needed: NeededSetup): 
     title: say('setup.change-the-wire'),
     from: feeder ? name(feeder.filler, feeder.diameterMm) : nothingKnown,
     to: name(needed.filler, needed.diameterMm),
-    why: say('setup.another-alloy-in-the-seam'),
+    why: say('setup.wire.why-alloy'),
     how: [
-      say('setup.read-the-spools-label-aloud'),
-      hazard('setup.source-off-cut-past-any'),
-      hazard('setup.contact-tip-off-gun-straight'),
+      say('setup.wire.read-label'),
+      hazard('setup.wire.source-off'),
+      hazard('setup.wire.thread'),
     ],
   };
 }
@@ -281,14 +281,14 @@ export function wireStep(feeder: FeederState | undefined, needed: NeededSetup): 
 function tipStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
   return {
     kind: 'tip',
-    title: say('setup.change-the-contact-tip'),
+    title: say('setup.tip.title'),
     from: feeder ? joined([amount('plain', feeder.tipMm, 1)]) : nothingKnown,
     to: joined([amount('plain', needed.tipMm, 1)]),
     why:
       needed.tipMm > needed.rollMm + 0.05
-        ? say('setup.aluminium-swells-when-hot-and')
-        : say('setup.a-wide-tip-sparks-inside'),
-    how: [hazard('setup.source-off-tip-cold'), say('setup.screw-it-home-with-the')],
+        ? say('setup.tip.why-aluminium')
+        : say('setup.tip.why-wide'),
+    how: [hazard('setup.tip.source-off'), say('setup.tip.tighten')],
   };
 }
 
@@ -301,11 +301,11 @@ function recessStep(feeder: FeederState | undefined, needed: NeededSetup): BareS
         : say('setup.out', { mm: amount('shortLength', -mm) });
   return {
     kind: 'recess',
-    title: say('setup.set-the-tips-recess'),
+    title: say('setup.recess.title'),
     from: feeder ? words(feeder.recessMm) : nothingKnown,
     to: words(needed.recessMm),
-    why: needed.recessMm > 0 ? say('setup.a-flush-tip-overheats-in') : say('setup.a-recessed-tip-makes-dip'),
-    how: [hazard('setup.source-off-nozzle-cold'), say('setup.choose-nozzle-or-holder-so')],
+    why: needed.recessMm > 0 ? say('setup.recess.why-flush') : say('setup.recess.why-recessed'),
+    how: [hazard('setup.recess.source-off'), say('setup.recess.fit')],
   };
 }
 
@@ -313,20 +313,20 @@ export function tensionStep(needed: NeededSetup, { paper }: Feeder): BareStep {
   const mark = paper?.tension?.find((one) => sameWire(one, needed))?.mark;
   return {
     kind: 'tension',
-    title: say('setup.set-the-pressure-arm'),
-    from: say('setup.mark-of-the-last-wire'),
+    title: say('setup.pressure.title'),
+    from: say('setup.pressure.mark-last'),
     to:
       mark !== undefined
         ? say('setup.mark-as-noted', { mark })
-        : say('setup.the-mark-for', {
+        : say('setup.pressure.mark', {
             groove: needed.groove === 'knurled' ? grooveWords.knurled : needed.groove,
             filler: fillerOf(needed.filler).name,
           }),
-    why: say('setup.too-tight-crushes-soft-wire'),
+    why: say('setup.pressure.why'),
     how: [
-      say('setup.jog-without-current-against-a', { short50: amount('shortLength', 50) }),
-      hazard('setup.never-brake-the-wire-or'),
-      say('setup.write-the-mark-on-the'),
+      say('setup.pressure.test', { short50: amount('shortLength', 50) }),
+      hazard('setup.pressure.never-brake'),
+      say('setup.pressure.note'),
     ],
   };
 }
@@ -335,16 +335,16 @@ export function cleanStep(needed: NeededSetup): BareStep {
   const isAluminium = fillerOf(needed.filler).family === 'aluminium';
   return {
     kind: 'clean',
-    title: isAluminium ? say('setup.brush-and-bench-for-aluminium') : say('setup.clean-for-the-other-metal'),
-    from: say('setup.dust-of-the-last-metal'),
-    to: isAluminium ? say('setup.stainless-brush-kept') : say('setup.clean-bench'),
-    why: isAluminium ? say('setup.oxide-and-grease-become-pores') : say('setup.dust-of-one-metal-spoils'),
+    title: isAluminium ? say('setup.cleaning.aluminium') : say('setup.cleaning.title'),
+    from: say('setup.cleaning.last-dust'),
+    to: isAluminium ? say('setup.stainless-brush-kept') : say('setup.cleaning.clean'),
+    why: isAluminium ? say('setup.cleaning.why-aluminium') : say('setup.cleaning.why-other'),
     how: isAluminium
       ? [
-          say('setup.degrease-first-let-it-dry'),
-          hazard('setup.no-chlorinated-cleaner-anywhere-near'),
-          say('setup.weld-within-the-shift'),
+          say('setup.cleaning.degrease'),
+          hazard('setup.cleaning.no-chlorine'),
+          say('setup.cleaning.weld-soon'),
         ]
-      : [say('setup.wipe-bench-and-clamps'), say('setup.nozzle-free-of-spatter')],
+      : [say('setup.cleaning.bench'), say('setup.cleaning.nozzle')],
   };
 }

@@ -27,7 +27,7 @@ export function gunTroubles(feeder: Feeder, program: Program, circuitMOhm: numbe
     if (share < boreShare[0] || share > boreShare[1])
       caution(
         'liner-bore',
-        say('setup.liner-bore-does-not-fit', {
+        say('setup.liner.bore-wrong', {
           bore: amount('shortLength', liner.boreMm, 1),
           wire: wireSizeLabel(program.diameterMm),
           least: amount('shortLength', boreShare[0] * program.diameterMm, 1),
@@ -37,7 +37,7 @@ export function gunTroubles(feeder: Feeder, program: Program, circuitMOhm: numbe
     if (liner.lengthM < feeder.gunLengthM - shortLinerM)
       caution(
         'liner-short',
-        say('setup.liner-is-shorter-than-its-gun', {
+        say('setup.liner.too-short', {
           liner: amount('gunLength', liner.lengthM),
           gun: amount('gunLength', feeder.gunLengthM),
         }),
@@ -46,17 +46,17 @@ export function gunTroubles(feeder: Feeder, program: Program, circuitMOhm: numbe
   if (rolls && rolls.length > 0 && !rollOf(feeder, needed.groove, needed.rollMm))
     caution(
       'no-such-roll',
-      say('setup.no-roll-of-this-groove', { groove: needed.groove, size: wireSizeLabel(needed.rollMm) }),
+      say('setup.rolls.none-noted', { groove: needed.groove, size: wireSizeLabel(needed.rollMm) }),
     );
   if (fittings && program.gas !== 'none') {
     const fitting = fittings.find(({ gas }) => gas === program.gas);
     const days =
       fitting?.leakTestedOn === undefined ? null : (today.getTime() - Date.parse(fitting.leakTestedOn)) / dayMs;
-    if (!fitting) caution('no-fitting', hazard('setup.no-fitting-noted-for', { gas: gasName(program.gas) }));
+    if (!fitting) caution('no-fitting', hazard('setup.gas.no-fitting', { gas: gasName(program.gas) }));
     else if (days === null || days > leakTestDays)
       caution(
         'leak-test-due',
-        hazard('setup.leak-test-is-due', {
+        hazard('setup.gas.leak-test-due', {
           gas: gasName(program.gas),
           last: fitting.leakTestedOn ?? '–',
           days: leakTestDays,
@@ -67,7 +67,7 @@ export function gunTroubles(feeder: Feeder, program: Program, circuitMOhm: numbe
   if (alone !== undefined && circuitMOhm < alone)
     caution(
       'leads-below-copper',
-      say('setup.leads-below-their-copper', {
+      say('setup.leads.below-copper', {
         circuit: amount('resistance', circuitMOhm, 1),
         copper: amount('resistance', alone, 1),
       }),
@@ -75,7 +75,7 @@ export function gunTroubles(feeder: Feeder, program: Program, circuitMOhm: numbe
   if (alone !== undefined && circuitMOhm > alone + jointsMOhm)
     caution(
       'joints-eat-volts',
-      say('setup.clamps-and-joints-take', {
+      say('setup.leads.joints', {
         joints: amount('resistance', circuitMOhm - alone, 1),
         copper: amount('resistance', alone, 1),
       }),

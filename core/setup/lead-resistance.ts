@@ -34,9 +34,9 @@ export function leadTrend(readings: readonly LeadReading[]): LeadTrend | undefin
     ...(slope === undefined ? {} : { perMonthMOhm: slope }),
     words:
       gainedMOhm >= worthCleaningMOhm
-        ? say('setup.above-the-first-reading-clean', { gained: amount('resistance', gainedMOhm, 1) })
+        ? say('setup.leads.risen', { gained: amount('resistance', gainedMOhm, 1) })
         : sorted.length === 1
-          ? say('setup.one-reading-measure-again-after')
+          ? say('setup.leads.one-reading')
           : say('setup.holds'),
   };
 }

@@ -77,7 +77,7 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
             what: 'chart line' as const,
             loaded: '',
             selected: line ? `${line.number}` : unknown,
-            needed: wanted ? `${wanted.number}` : say('setup.none-for-this-wire-gas'),
+            needed: wanted ? `${wanted.number}` : say('setup.chart.none-for-wire'),
             agrees: wanted !== undefined && line?.number === wanted.number,
           },
         ]

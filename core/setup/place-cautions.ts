@@ -6,22 +6,22 @@ export type WorkPlace = (typeof workPlaces)[number];
 
 export const workPlaceNames: Readonly<Record<WorkPlace, Said>> = {
   vehicle: say('setup.on-a-vehicle'),
-  bearings: say('setup.beside-bearings-or-electronics'),
-  height: say('setup.at-height-or-hard-to-reach'),
-  inside: say('setup.inside-a-tank-or-hull'),
-  'hot-day': say('setup.on-a-hot-day'),
-  field: say('setup.away-from-the-shop'),
+  bearings: say('setup.site.bearings'),
+  height: say('setup.site.height'),
+  inside: say('setup.site.tank'),
+  'hot-day': say('setup.site.heat'),
+  field: say('setup.site.away'),
 };
 
 export const placeCautions: Readonly<Record<WorkPlace, readonly Said[]>> = {
   vehicle: [
-    hazard('setup.battery-off-both-poles'),
-    hazard('setup.airbags-sealants-and-foam'),
-    hazard('setup.fuel-and-closed-sections'),
+    hazard('setup.site.battery'),
+    hazard('setup.site.airbags'),
+    hazard('setup.site.fuel'),
   ],
-  bearings: [hazard('setup.return-clamp-beside-the-seam'), hazard('setup.stray-current-through-bearings')],
-  height: [hazard('setup.platform-and-harness'), hazard('setup.hoses-and-leads-tied')],
-  inside: [hazard('setup.gas-pools-inside'), hazard('setup.a-second-person-outside')],
-  'hot-day': [hazard('setup.drink-and-rest-in-shade')],
-  field: [hazard('setup.mains-adapters'), hazard('setup.portable-bottle'), hazard('setup.two-lift-the-source')],
+  bearings: [hazard('setup.site.clamp'), hazard('setup.site.stray-current')],
+  height: [hazard('setup.platform-and-harness'), hazard('setup.site.hoses')],
+  inside: [hazard('setup.gas-pools-inside'), hazard('setup.site.second-person')],
+  'hot-day': [hazard('setup.site.drink')],
+  field: [hazard('setup.mains-adapters'), hazard('setup.portable-bottle'), hazard('setup.site.lift')],
 };

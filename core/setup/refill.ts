@@ -31,10 +31,10 @@ export function refillSteps(
             ...gasStep(feeder, needed, gun),
             title: say('setup.change-the-bottle'),
             from: say('setup.the-empty-bottle'),
-            to: say('setup.a-full-bottle-of', { gas: gasName(refilled.gas) }),
+            to: say('setup.gas.full-one', { gas: gasName(refilled.gas) }),
             why: say('setup.label-not-colour'),
           },
-          ...(feeder ? [{ ...flowStep(feeder, needed), from: say('setup.what-the-old-one-gave') }] : []),
+          ...(feeder ? [{ ...flowStep(feeder, needed), from: say('setup.gas.as-old') }] : []),
         ]
       : [
           {
@@ -48,11 +48,11 @@ export function refillSteps(
             ? [
                 {
                   ...cleanStep(needed),
-                  title: say('setup.keep-the-rest-dry'),
+                  title: say('setup.wire.keep-dry'),
                   from: say('setup.an-opened-spool'),
                   to: say('setup.bagged-and-dry'),
-                  why: say('setup.an-opened-spool-takes-up-water'),
-                  how: [say('setup.bag-it-with-its-label'), say('setup.let-a-cold-spool-warm')],
+                  why: say('setup.wire.keep-dry-why'),
+                  how: [say('setup.wire.bag'), say('setup.wire.warm-up')],
                 },
               ]
             : []),

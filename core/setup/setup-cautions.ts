@@ -13,43 +13,43 @@ export function stepCautions(kind: StepKind, feeder: FeederState | undefined, ne
     case 'polarity':
     case 'process':
       return [
-        danger('isolate', hazard('setup.isolate-before-touching-terminals-dry')),
+        danger('isolate', hazard('setup.caution.isolate')),
         { code: 'mains-adapter', level: 'caution', message: hazard('setup.mains-adapters') },
       ];
     case 'gas': {
-      const cautions = [danger('cylinder', hazard('setup.cylinder-chained-and-capped-when'))];
+      const cautions = [danger('cylinder', hazard('setup.caution.cylinder'))];
       if (needed.gas !== 'none') {
-        cautions.push(danger('asphyxiation', hazard('setup.argon-and-co2-push-the')));
+        cautions.push(danger('asphyxiation', hazard('setup.caution.asphyxia')));
         cautions.push({ code: 'portable-bottle', level: 'caution', message: hazard('setup.portable-bottle') });
       }
       if (needed.gas === 'C1') {
         cautions.push({
           code: 'co2-draw',
           level: 'caution',
-          message: say('setup.co2-drawn-fast-frosts-the'),
+          message: say('setup.caution.co2-regulator'),
         });
       }
       return cautions;
     }
     case 'wire':
       return [
-        danger('wire-end', hazard('setup.a-feeding-wire-pierces-end')),
-        { code: 'lifting', level: 'caution', message: hazard('setup.a-full-spool-is-heavy') },
+        danger('wire-end', hazard('setup.caution.feeding-wire')),
+        { code: 'lifting', level: 'caution', message: hazard('setup.wire.heavy-spool') },
       ];
     case 'tension':
-      return [danger('wire-end', hazard('setup.a-feeding-wire-pierces-end'))];
+      return [danger('wire-end', hazard('setup.caution.feeding-wire'))];
     case 'rolls':
     case 'liner':
-      return [danger('gears', hazard('setup.off-at-the-source-before'))];
+      return [danger('gears', hazard('setup.caution.rolls'))];
     case 'clean':
-      return [danger('brush-ends', hazard('setup.brush-and-grinder-throw'))];
+      return [danger('brush-ends', hazard('setup.cleaning.brush'))];
     case 'tip':
     case 'recess':
       return [
         ...(feeder && fillerOf(feeder.filler).family === 'aluminium'
-          ? [{ code: 'hot-tip', level: 'caution', message: hazard('setup.tip-and-nozzle-stay-hot') } as const]
+          ? [{ code: 'hot-tip', level: 'caution', message: hazard('setup.caution.hot-tip') } as const]
           : []),
-        { code: 'nozzle-product', level: 'caution', message: hazard('setup.nozzle-products-burn-off') },
+        { code: 'nozzle-product', level: 'caution', message: hazard('setup.cleaning.nozzle-products') },
       ];
     default:
       return [];
@@ -60,25 +60,25 @@ export function stepCautions(kind: StepKind, feeder: FeederState | undefined, ne
 export function firstArcList(material: MaterialGroup, mode: PlanMode): Said[] {
   const bright = material === 'aluminium' || mode === 'spray' || mode === 'pulse' || mode === 'double-pulse';
   return [
-    bright ? hazard('setup.helmet-at-the-darker-shade') : hazard('setup.helmet-at-the-usual-shade'),
-    hazard('setup.ears-plugged-sparks-and-noise'),
-    ...(mode === 'cored' ? [hazard('setup.cored-wires-smoke-more')] : fumeLine(material)),
-    hazard('setup.dry-gloves-closed-shoes-no'),
-    hazard('setup.return-clamp-on-bright-metal'),
-    hazard('setup.fire-watch-nothing-that-burns'),
-    hazard('setup.cylinder-chained-leak-test-done'),
+    bright ? hazard('setup.first-arc.helmet-darker') : hazard('setup.first-arc.helmet'),
+    hazard('setup.first-arc.hearing'),
+    ...(mode === 'cored' ? [hazard('setup.first-arc.fume-cored')] : fumeLine(material)),
+    hazard('setup.first-arc.clothing'),
+    hazard('setup.first-arc.return-clamp'),
+    hazard('setup.first-arc.fire-watch'),
+    hazard('setup.first-arc.cylinder'),
   ];
 }
 
 function fumeLine(material: MaterialGroup): Said[] {
   switch (material) {
     case 'stainless':
-      return [hazard('setup.extraction-at-the-seam-stainless')];
+      return [hazard('setup.first-arc.fume-stainless')];
     case 'aluminium':
-      return [hazard('setup.extraction-at-the-seam-ozone')];
+      return [hazard('setup.first-arc.fume-aluminium')];
     case 'galvanised':
-      return [hazard('setup.extraction-at-the-seam-head')];
+      return [hazard('setup.first-arc.fume-zinc')];
     case 'steel':
-      return [hazard('setup.extraction-on-head-out-of')];
+      return [hazard('setup.first-arc.fume')];
   }
 }

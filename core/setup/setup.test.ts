@@ -206,8 +206,8 @@ describe('cautions where they arise', () => {
     expect(codesAt('gas')).toContain('portable-bottle');
     expect(codesAt('wire')).toContain('lifting');
     const codes = (mode: 'cored' | 'pulse') => firstArcList('steel', mode).map(({ code }) => code);
-    expect(codes('cored')).toContain('setup.cored-wires-smoke-more');
-    expect(codes('pulse')).not.toContain('setup.cored-wires-smoke-more');
+    expect(codes('cored')).toContain('setup.first-arc.fume-cored');
+    expect(codes('pulse')).not.toContain('setup.first-arc.fume-cored');
     expect(codes('cored')).toHaveLength(codes('pulse').length);
   });
 });

@@ -8,10 +8,10 @@ export const setupProcesses = ['gas-metal', 'self-shielded', 'lift-tig', 'stick'
 export type SetupProcess = (typeof setupProcesses)[number];
 
 export const processWords: Record<SetupProcess, Phrase> = {
-  'gas-metal': say('setup.gas-shielded-wire-iso-4063'),
-  'self-shielded': say('setup.self-shielded-wire-114'),
-  'lift-tig': say('setup.lift-arc-tig-141'),
-  stick: say('setup.stick-electrode-111'),
+  'gas-metal': say('setup.process.gas-shielded'),
+  'self-shielded': say('setup.process.self-shielded'),
+  'lift-tig': say('setup.process.tig'),
+  stick: say('setup.process.stick'),
 };
 
 export const grooves = ['V', 'U', 'knurled'] as const;

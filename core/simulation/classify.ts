@@ -54,12 +54,12 @@ export function transitionDropFactor(
 
 /** For the welder. */
 export const transferWords: Record<TransferMode, Phrase> = {
-  stubbing: say('simulation.the-wire-feeds-faster-than'),
-  dip: say('simulation.short-circuit-dip-a-regular'),
-  globular: say('simulation.globular-large-unsteady-drops-erratic'),
-  spray: say('simulation.spray-fine-drops-a-soft'),
-  'pulsed-one-drop': say('simulation.pulsed-one-drop-a-pulse'),
-  'pulsed-multi-drop': say('simulation.pulsed-several-drops-a-pulse'),
-  'pulsed-with-shorts': say('simulation.pulsed-with-shorts-crackling-on'),
-  'burn-back': say('simulation.the-arc-climbs-to-the'),
+  stubbing: say('simulation.arc.stubs'),
+  dip: say('simulation.arc.dip'),
+  globular: say('simulation.arc.globular'),
+  spray: say('simulation.arc.spray'),
+  'pulsed-one-drop': say('simulation.arc.pulse'),
+  'pulsed-multi-drop': say('simulation.arc.pulse-multi-drop'),
+  'pulsed-with-shorts': say('simulation.arc.pulse-shorts'),
+  'burn-back': say('simulation.arc.climbs'),
 };

@@ -68,7 +68,7 @@ export function trialVerdict(limits: AcceptanceLimits, found: Looked): TrialVerd
     depth === null ? 'open' : passes(depth <= limits.undercutMm),
     depth === null
       ? say('trials.undercut-not-looked', { most: mm(limits.undercutMm) })
-      : say('trials.undercut-of', { depth: mm(depth), most: mm(limits.undercutMm) }),
+      : say('trials.verdict.undercut', { depth: mm(depth), most: mm(limits.undercutMm) }),
   );
   line('back', ...backLine(limits, found));
   if (limits.legMm) legLines(limits, measured, isWaited, line);
@@ -79,7 +79,7 @@ export function trialVerdict(limits: AcceptanceLimits, found: Looked): TrialVerd
       line(
         'height',
         passes(height <= limits.heightMm),
-        say('trials.height-of', { found: mm(height), most: mm(limits.heightMm) }),
+        say('trials.verdict.height', { found: mm(height), most: mm(limits.heightMm) }),
       );
     else line('height', verdictOf(look, 1), lookedWords(look));
   }
@@ -90,7 +90,7 @@ export function trialVerdict(limits: AcceptanceLimits, found: Looked): TrialVerd
       grade === null ? 'open' : passes(grade <= limits.spatter),
       grade === null
         ? say('trials.spatter-not-looked', { most: limits.spatter })
-        : say('trials.spatter-of', { found: grade, most: limits.spatter }),
+        : say('trials.verdict.spatter', { found: grade, most: limits.spatter }),
     );
   const proof = tests.filter(({ kind }) => kind !== 'bend' || limits.rootFusion);
   if (limits.rootFusion || tests.length > 0) {
@@ -102,7 +102,7 @@ export function trialVerdict(limits: AcceptanceLimits, found: Looked): TrialVerd
         ? say('trials.root-test-failed')
         : proof.length > 0
           ? say('trials.root-test-passed')
-          : say('trials.root-test-not-made'),
+          : say('trials.verdict.root-not-proved'),
     );
   }
   const isFailed = lines.some(({ verdict }) => verdict === 'fail');
@@ -134,7 +134,7 @@ function backLine(
     ];
   }
   if (out !== undefined && backMm !== null && out > backMm)
-    return ['fail', say('trials.back-of', { found: mm(out), most: mm(backMm) })];
+    return ['fail', say('trials.verdict.back', { found: mm(out), most: mm(backMm) })];
   if (sag.severity > 1) return ['fail', lookedWords(sag)];
   if (back === 'through') {
     if (through === 'no') return ['fail', say('trials.back-not-through')];
@@ -162,8 +162,8 @@ function legLines(
       'legs',
       passes(ok),
       legMm.most === null
-        ? say('trials.legs-at-least', { ...found, least })
-        : say('trials.legs-between', { ...found, least, most: mm(legMm.most) }),
+        ? say('trials.verdict.legs-at-least', { ...found, least })
+        : say('trials.verdict.legs-between', { ...found, least, most: mm(legMm.most) }),
     );
     if (legDifferenceMm !== null) {
       const apart = Math.abs(legsMm[0] - legsMm[1]);
@@ -186,7 +186,7 @@ function legLines(
   } else if (isWaited) line('legs', 'open', say('trials.legs-not-measured', { least }));
   const made = throat ?? (legsMm && throatMm(Math.min(...legsMm)));
   if (leastThroat !== null && made !== undefined)
-    line('throat', passes(made >= leastThroat), say('trials.throat-of', { found: mm(made), least: mm(leastThroat) }));
+    line('throat', passes(made >= leastThroat), say('trials.verdict.throat', { found: mm(made), least: mm(leastThroat) }));
 }
 
 interface Worst {
@@ -231,7 +231,7 @@ export const severityNames = { 1: say('trials.slight'), 2: say('trials.plain'), 
 function lookedWords({ severity, isOpen, code }: Worst): Said {
   if (code !== null)
     return say('trials.seen', { symptom: symptoms[code].name, severity: severityNames[severity as 1 | 2 | 3] });
-  return isOpen ? say('trials.not-looked-at') : say('trials.looked-at-clean');
+  return isOpen ? say('trials.verdict.not-looked-at') : say('trials.looked-at-clean');
 }
 
 function passes(ok: boolean): LineVerdict {

@@ -70,7 +70,7 @@ export function parseQuantity(text: string, name: QuantityName, context: ParseCo
       code: 'ambiguous-comma',
       message: say('units.could-mean-thousands', { label, text: trimmed }),
       got: text,
-      hint: say('units.leave-the-separator-out'),
+      hint: say('units.error.thousands-separator'),
     });
   }
   const value = evaluateSum(numberText);
@@ -78,7 +78,7 @@ export function parseQuantity(text: string, name: QuantityName, context: ParseCo
     return failure({
       path,
       code: 'not-a-number',
-      message: say('units.is-not-a-number', { label, text: trimmed }),
+      message: say('units.error.not-a-number', { label, text: trimmed }),
       got: text,
       hint: say('units.type-for-instance'),
     });

@@ -29,24 +29,24 @@ export function feedRisk(
   if (gunLengthM > limit) {
     score += Math.min(3, 2 * (gunLengthM - limit));
     reasons.push(
-      say('wire-choice.of-gun-easy-to', {
+      say('wire-choice.feeding.gun-length', {
         gunLengthM: amount('gunLength', gunLengthM),
         limit: amount('gunLength', limit),
       }),
     );
-    helps.push(say('wire-choice.shorter-gun-spool-gun-or'));
+    helps.push(say('wire-choice.feeding.help'));
   }
   if (diameterMm < 0.95 && softness >= 2) {
     score += 2;
     reasons.push('thin');
-    helps.push(say('wire-choice.next-size-up'));
+    helps.push(say('wire-choice.feeding.next-size'));
   }
   if (softness >= 2 && liner === 'steel') {
     score += 3;
-    reasons.push(say('wire-choice.steel-liner-shaves-it'));
+    reasons.push(say('wire-choice.feeding.steel-liner'));
     helps.push(say('wire-choice.polymer-liner'));
   }
-  if (fillerOf(filler).family === 'aluminium') helps.push(say('wire-choice.gun-laid-straight-rolls-with'));
+  if (fillerOf(filler).family === 'aluminium') helps.push(say('wire-choice.feeding.straight-gun'));
   const held = Math.min(Math.round(score), 10);
   return { score: held, words: held <= 2 ? 'easy' : held <= 5 ? 'watch it' : 'risky', reasons, helps };
 }

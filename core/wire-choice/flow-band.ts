@@ -25,7 +25,7 @@ export function flowBand(
 ): FlowBand {
   const { shielding } = fillerOf(filler);
   if (shielding === 'self')
-    return { lowLPerMin: 0, highLPerMin: 0, because: say('wire-choice.the-wire-makes-its-own') };
+    return { lowLPerMin: 0, highLPerMin: 0, because: say('wire-choice.gas.self-shielding') };
   const plain = gasFlow(mode, filler, diameterMm).range;
   const bore = nozzleBoreMm / usualBoreMm;
   const beyond = Math.max(ctwdMm - stickOutMm(mode, diameterMm), 0);
@@ -35,7 +35,7 @@ export function flowBand(
   const because = sum(
     joined(
       [
-        say('wire-choice.to-for-wire-in', {
+        say('wire-choice.because.flow', {
           plain: bare('gasFlow', plain[0]),
           plain2: amount('gasFlow', plain[1]),
           diameter: amount('shortLength', diameterMm),
@@ -44,7 +44,7 @@ export function flowBand(
         say('wire-choice.bore', { nozzleBore: amount('shortLength', nozzleBoreMm), usualBore: usualBoreMm }),
         ...(beyond > 0.5
           ? [
-              say('wire-choice.for-more-stick-out', {
+              say('wire-choice.because.flow-ctwd', {
                 beyond: amount('percent', (100 * stickOutShare * beyond) / 5, 0),
                 beyond2: amount('shortLength', beyond, 0),
               }),
@@ -57,9 +57,9 @@ export function flowBand(
   );
   const caution =
     lowLPerMin < least
-      ? say('wire-choice.below-air-gets-in', { least: amount('gasFlow', least) })
+      ? say('wire-choice.because.flow-least', { least: amount('gasFlow', least) })
       : highLPerMin > most
-        ? say('wire-choice.above-the-gas-itself-draws', { most: amount('gasFlow', most) })
+        ? say('wire-choice.because.flow-most', { most: amount('gasFlow', most) })
         : undefined;
   return { lowLPerMin, highLPerMin, because, ...(caution === undefined ? {} : { caution }) };
 }

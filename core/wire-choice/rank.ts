@@ -59,7 +59,7 @@ function judgeFiller(
   const filler = fillerOf(code);
   const out = (reason: Phrase) => ({ score: ruledOut, reasons: [reason] });
   if (!material.families.includes(filler.family))
-    return out(say('wire-choice.does-not-join-to-itself', { name: inSentence(material.name) }));
+    return out(say('wire-choice.wire.not-sound', { name: inSentence(material.name) }));
   const grade = gradeNamed(text, seam.materialGroup);
   const fit = grade && gradeFit(grade, code);
   if (fit?.verdict === 'refused') return out(fit.message);
@@ -86,29 +86,29 @@ function judgeClass(
     case 'aluminium-4043':
       return {
         score: (grade?.code.startsWith('5') ? 40 : 90) - (anodised ? 50 : 0),
-        reasons: [...words, say('wire-choice.flows-best-resists-hot-cracking')],
-        cautions: [...(anodised ? [say('wire-choice.anodised-it-shows-as-a')] : [])],
+        reasons: [...words, say('wire-choice.wire.alsi5')],
+        cautions: [...(anodised ? [say('wire-choice.wire.anodised-dark')] : [])],
       };
     case 'aluminium-5356':
       return {
         score: 85 + (anodised ? 10 : 0) + (grade?.code.startsWith('5') ? 10 : 0),
         reasons: [
           ...words,
-          ...(grade?.code.startsWith('5') ? [say('wire-choice.made-for', { grade: grade.code })] : []),
+          ...(grade?.code.startsWith('5') ? [say('wire-choice.wire.made-for', { grade: grade.code })] : []),
         ],
-        cautions: grade?.code.startsWith('6') ? [say('wire-choice.hot-cracks-sooner-than-alsi5')] : [],
+        cautions: grade?.code.startsWith('6') ? [say('wire-choice.wire.hot-cracks-sooner')] : [],
       };
     case 'cusi3':
       if (seam.materialGroup !== 'galvanised' && !brazed) {
-        return out(say('wire-choice.is-for-brazing-which-is'));
+        return out(say('wire-choice.wire.for-brazing'));
       }
       return {
         score: seam.materialGroup === 'galvanised' ? 95 : thinner <= 3 ? 35 : 10,
         reasons: [
           ...words,
-          ...(seam.materialGroup === 'galvanised' ? [say('wire-choice.leaves-most-of-the-zinc')] : []),
+          ...(seam.materialGroup === 'galvanised' ? [say('wire-choice.wire.keeps-zinc')] : []),
         ],
-        cautions: thinner > 3 ? [say('wire-choice.brazing-needs-an-overlap-plate')] : [],
+        cautions: thinner > 3 ? [say('wire-choice.wire.overlap-needed')] : [],
       };
     case 'stainless-solid':
     case 'stainless-308l':
@@ -117,7 +117,7 @@ function judgeClass(
       return judgeStainless(code, seam, grade, words);
     case 'steel-solid':
       return seam.materialGroup === 'galvanised'
-        ? { score: 50, reasons: words, cautions: [say('wire-choice.zinc-boils-into-the-seam')] }
+        ? { score: 50, reasons: words, cautions: [say('wire-choice.wire.zinc-pores')] }
         : { score: 95, reasons: words };
     case 'steel-metal-cored':
       return { score: thinner >= 4 ? 70 : 30, reasons: [...words, facts.leaves], cautions: coredCautions(seam) };
@@ -127,7 +127,7 @@ function judgeClass(
       return {
         score: 15,
         reasons: [...words, facts.leaves],
-        cautions: [say('wire-choice.wire-on-minus-no-gas')],
+        cautions: [say('wire-choice.wire.no-gas')],
       };
   }
 }
@@ -144,7 +144,7 @@ function judgeStainless(
     return {
       score: is309 ? 8 : 5,
       reasons: words,
-      cautions: [say('wire-choice.on-plain-steel-only-where')],
+      cautions: [say('wire-choice.wire.309l-on-steel')],
     };
   }
   const wants316 = grade?.code === '316L';
@@ -159,8 +159,8 @@ function judgeStainless(
 
 function coredCautions({ materialGroup, thicknessesMm }: Seam): Phrase[] {
   return [
-    ...(thinnerMm(thicknessesMm) < 3 ? [say('wire-choice.hot-for-thin-sheet')] : []),
-    ...(materialGroup === 'galvanised' ? [say('wire-choice.zinc-boils-into-the-seam')] : []),
+    ...(thinnerMm(thicknessesMm) < 3 ? [say('wire-choice.size.hot-for-sheet')] : []),
+    ...(materialGroup === 'galvanised' ? [say('wire-choice.wire.zinc-pores')] : []),
   ];
 }
 
@@ -179,9 +179,9 @@ export function rankSizes(input: PlanInput): RankedChoice<number>[] {
       const { wireFeedMPerMin: feed, meanCurrentA, frequencyHz } = plan.value;
       const off = Math.max(easyFeed[0] - feed, feed - easyFeed[1], 0);
       const cautions = [
-        ...(soft >= 2 && diameterMm < 0.95 ? [say('wire-choice.soft-and-thin-buckles-at')] : []),
-        ...(feed > easyFeed[1] ? [say('wire-choice.runs-fast-the-drive-and')] : []),
-        ...(feed < easyFeed[0] ? [say('wire-choice.runs-slowly-starts-and-small')] : []),
+        ...(soft >= 2 && diameterMm < 0.95 ? [say('wire-choice.size.thin-soft')] : []),
+        ...(feed > easyFeed[1] ? [say('wire-choice.size.fast')] : []),
+        ...(feed < easyFeed[0] ? [say('wire-choice.size.slow')] : []),
       ];
       return {
         ...base,
@@ -210,7 +210,7 @@ function sizeTrap(diameterMm: number, label: Phrase): Phrase[] {
   const more = 100 * (wireAreaMm2(diameterMm) / wireAreaMm2(near.diameterMm) - 1);
   if (Math.abs(more) < 1) return [];
   return [
-    say('wire-choice.carries-metal-than', {
+    say('wire-choice.size.deposits', {
       more: amount('percent', Math.abs(more), 1),
       sense: more > 0 ? 'more' : 'other',
       near: near.label,
@@ -237,7 +237,7 @@ export function rankGases(input: PlanInput): RankedChoice<string>[] {
         ? {
             ...base,
             score: ruledOut,
-            reasons: [why, say('wire-choice.it-would-serve-in', { replace: other.replace('-', ' ') })],
+            reasons: [why, say('wire-choice.mode.would-serve', { replace: other.replace('-', ' ') })],
           }
         : { ...base, score: ruledOut, reasons: [why] };
     }),
@@ -254,47 +254,47 @@ function gasManners(
   const gas = gasOf(gasCode);
   if (shielding === 'self') {
     return gasCode === 'none'
-      ? { score: 95, reasons: [say('wire-choice.the-wire-makes-its-own-2')] }
-      : { score: 5, reasons: [say('wire-choice.gas-around-self-shielded-wire')] };
+      ? { score: 95, reasons: [say('wire-choice.gas-note.self-shielding')] }
+      : { score: 5, reasons: [say('wire-choice.gas-note.changes-chemistry')] };
   }
   if (gas.heliumPct > 0) {
     const thick = thinnerMm(seam.thicknessesMm) >= 6;
     return {
       score: (thick ? 75 : 40) - Math.max(gas.heliumPct - 50, 0),
-      reasons: [say('wire-choice.helium-widens-and-heats-the'), say('wire-choice.needs-more-flow-and-costs')],
+      reasons: [say('wire-choice.gas-note.helium'), say('wire-choice.gas-note.flow-and-cost')],
     };
   }
   switch (family) {
     case 'aluminium':
-      return { score: 95, reasons: [say('wire-choice.steady-arc-cleans-the-oxide')] };
+      return { score: 95, reasons: [say('wire-choice.gas-note.argon')] };
     case 'copper-silicon':
       return gas.argonPct === 100
         ? { score: 95, reasons: [say('wire-choice.clean-copper-seam')] }
-        : { score: 70 - 3 * gas.co2Pct, reasons: [say('wire-choice.a-little-active-gas-steadies')] };
+        : { score: 70 - 3 * gas.co2Pct, reasons: [say('wire-choice.gas-note.active-on-aluminium')] };
     case 'stainless':
       return gas.co2Pct <= 3
         ? {
             score: gas.o2Pct > 0 ? 85 : 95,
             reasons: [
-              gas.o2Pct > 0 ? say('wire-choice.wets-well-more-tint') : say('wire-choice.steady-arc-little-tint'),
+              gas.o2Pct > 0 ? say('wire-choice.gas-note.wets-tint') : say('wire-choice.gas-note.little-tint'),
             ],
           }
-        : { score: 30, reasons: [say('wire-choice.wets-well-at-the-price')] };
+        : { score: 30, reasons: [say('wire-choice.gas-note.corrosion')] };
     case 'steel':
       if (gas.argonPct === 0)
         return {
           score: mode === 'dip' ? 60 : 20,
-          reasons: [say('wire-choice.cheap-digs-in'), say('wire-choice.more-spatter-smaller-window')],
+          reasons: [say('wire-choice.gas-note.co2'), say('wire-choice.gas-note.spatter')],
         };
       if (gas.co2Pct + gas.o2Pct < 5)
-        return { score: 55, reasons: [say('wire-choice.little-spatter-narrow-finger-of')] };
+        return { score: 55, reasons: [say('wire-choice.gas-note.finger')] };
       return {
         score:
           mode === 'dip'
             ? 95 - 0.3 * Math.abs(gas.co2Pct - 18)
             : 95 - 0.5 * Math.abs(gas.co2Pct - 12) - 4 * Math.max(gas.co2Pct - 18, 0),
         reasons: [
-          gas.co2Pct <= 10 ? say('wire-choice.drier-transfer-less-slag') : say('wire-choice.digs-in-well-wide-range'),
+          gas.co2Pct <= 10 ? say('wire-choice.gas-note.dry-transfer') : say('wire-choice.gas-note.wide-range'),
         ],
       };
   }

@@ -49,49 +49,49 @@ export function retestList(
   if (alloy || size)
     add(
       'feed',
-      say('wire-choice.feed-for-the-same-current'),
+      say('wire-choice.retest.feed'),
       feedWords(before, after, wireFeedMPerMin, from, to, travelMmPerMin),
     );
-  add('trim', say('wire-choice.arc-length-first-crackle-and'), trimWords(before, after, wireFeedMPerMin));
+  add('trim', say('wire-choice.retest.arc-length'), trimWords(before, after, wireFeedMPerMin));
   if (mode === 'pulse' || mode === 'double-pulse') {
-    add('pulse', say('wire-choice.fast-pulse-one-drop-in'), pulseWords(from, to, { alloy, size, gas }));
+    add('pulse', say('wire-choice.retest.one-drop'), pulseWords(from, to, { alloy, size, gas }));
     add(
       'lowest-feed',
-      say('wire-choice.slowest-feed-that-still-pulses'),
-      say('wire-choice.the-windows-lower-end-moves'),
+      say('wire-choice.retest.slowest-feed'),
+      say('wire-choice.retest.slowest-feed-why'),
     );
   }
   if (alloy || size) {
     add(
       'starts-and-stops',
-      say('wire-choice.run-in-start-level-burn'),
-      say('wire-choice.another-wire-lights-buckles-and'),
+      say('wire-choice.retest.start'),
+      say('wire-choice.retest.start-why'),
     );
     add(
       'wire-path',
-      say('wire-choice.rolls-pressure-liner-tip'),
-      alloy ? say('wire-choice.stiffness-and-swelling-differ') : say('wire-choice.groove-and-tip-are-made'),
+      say('wire-choice.retest.feeding'),
+      alloy ? say('wire-choice.retest.feeding-why-alloy') : say('wire-choice.retest.feeding-why-size'),
     );
   }
   if (gas) {
     add(
       'flow',
-      say('wire-choice.flow-at-the-nozzle'),
-      say('wire-choice.is-not-the-meter-reads', { gas: gasName(to.gas), gas2: gasName(from.gas) }),
+      say('wire-choice.retest.flow'),
+      say('wire-choice.retest.flow-why', { gas: gasName(to.gas), gas2: gasName(from.gas) }),
     );
-    add('penetration', say('wire-choice.cut-one-open-look-at'), say('wire-choice.the-gas-shapes-the-penetration'));
+    add('penetration', say('wire-choice.retest.cut-open'), say('wire-choice.retest.cut-open-why'));
   }
   if (alloy) {
     add(
       'strength',
-      say('wire-choice.strength-and-cracking-of-the'),
-      say('wire-choice.instead-of-ask-the-procedure', {
+      say('wire-choice.retest.strength'),
+      say('wire-choice.retest.strength-why', {
         filler: fillerOf(to.filler).name,
         filler2: fillerOf(from.filler).name,
       }),
     );
-    add('looks', say('wire-choice.colour-tint-soot'), say('wire-choice.beside-the-old-seam-it'));
-    add('record', say('wire-choice.note-which-seam-got-which'), say('wire-choice.a-later-crack-is-traced'));
+    add('looks', say('wire-choice.colour-tint-soot'), say('wire-choice.retest.colour-why'));
+    add('record', say('wire-choice.retest.record'), say('wire-choice.retest.record-why'));
   }
   return list;
 }
@@ -112,14 +112,14 @@ function feedWords(
   const more =
     Math.abs(metal) < 0.5
       ? null
-      : say('wire-choice.each-metre-carries-metal', {
+      : say('wire-choice.retest.deposit', {
           metal: amount('percent', Math.abs(metal), 0),
           sense: metal > 0 ? 'more' : 'other',
         });
   return next === undefined
-    ? sentences([say('wire-choice.at-the-new-wire-has', { feed: amount('wireFeed', feed, 1) }), more])
+    ? sentences([say('wire-choice.retest.no-setting', { feed: amount('wireFeed', feed, 1) }), more])
     : sentences([
-        say('wire-choice.takes-instead-of', {
+        say('wire-choice.retest.feed-why', {
           current: amount('current', current ?? 0, 0),
           next: amount('wireFeed', next, 1),
           feed: amount('wireFeed', feed, 1),
@@ -133,7 +133,7 @@ function feedWords(
 function laidWords(feed: number, next: number, from: WireAndGas, to: WireAndGas, travelMmPerMin: number): Phrase {
   const laid = (one: WireAndGas, at: number) =>
     (at * 1000 * wireAreaMm2(one.diameterMm) * fillerOf(one.filler).yield) / travelMmPerMin;
-  return say('wire-choice.laid-at-the-same-pace', {
+  return say('wire-choice.retest.travel-why', {
     feed: amount('metalVolume', laid(from, feed), 1),
     next: amount('plain', laid(to, next), 1),
   });
@@ -141,11 +141,11 @@ function laidWords(feed: number, next: number, from: WireAndGas, to: WireAndGas,
 
 function trimWords(before: Arc, after: Arc, feed: number): Phrase {
   const [old, now] = [before.lineVoltsAt(feed), after.lineVoltsAt(feed)];
-  if (old === undefined || now === undefined) return say('wire-choice.the-line-of-the-new');
+  if (old === undefined || now === undefined) return say('wire-choice.retest.line-why');
   const by = now - old;
   return Math.abs(by) < 0.2
-    ? say('wire-choice.the-lines-volts-hardly-move')
-    : say('wire-choice.at-this-feed-the-line', {
+    ? say('wire-choice.retest.line-same')
+    : say('wire-choice.retest.line-moves', {
         by: amount('voltage', Math.abs(by), 1),
         sense: by > 0 ? 'higher' : 'other',
       });
@@ -162,7 +162,7 @@ function pulseWords(
     ...(size ? [say('wire-choice.wire-size')] : []),
     ...(gas ? [say('wire-choice.gas')] : []),
   ]);
-  return say('wire-choice.the-moves-what-detaches-a', {
+  return say('wire-choice.retest.one-drop-why', {
     what,
     from: amount('current', ic(from), 0),
     value: amount('current', ic(to), 0),

@@ -20,18 +20,18 @@ export const zones = [
 export type Zone = (typeof zones)[number];
 
 export const zoneWords: Readonly<Record<Zone, { readonly name: Phrase; readonly symptom: Phrase }>> = {
-  hum: { name: say('zone-map.hum'), symptom: say('zone-map.one-drop-a-pulse-steady') },
-  'many-drops': { name: say('zone-map.several-drops-a-pulse'), symptom: say('zone-map.hot-fine-drops-behind-each') },
-  'big-drops': { name: say('zone-map.a-drop-every-few-pulses'), symptom: say('zone-map.large-drops-uneven-hum') },
-  crackle: { name: say('zone-map.crackle'), symptom: say('zone-map.the-arc-touches-crackling-and') },
-  flutter: { name: say('zone-map.flutter'), symptom: say('zone-map.long-arc-flutter-wide-wet') },
-  'steady-dip': { name: say('zone-map.even-frying'), symptom: say('zone-map.regular-shorts-little-spatter') },
+  hum: { name: say('zone-map.hum'), symptom: say('zone-map.one-drop') },
+  'many-drops': { name: say('zone-map.several-drops'), symptom: say('zone-map.streaming') },
+  'big-drops': { name: say('zone-map.few-pulses-a-drop'), symptom: say('zone-map.large-drops') },
+  crackle: { name: say('zone-map.crackle'), symptom: say('zone-map.pulse-shorts') },
+  flutter: { name: say('zone-map.flutter'), symptom: say('zone-map.long-arc') },
+  'steady-dip': { name: say('zone-map.even-frying'), symptom: say('zone-map.dip') },
   'rough-dip': { name: say('zone-map.rough-frying'), symptom: say('zone-map.violent-shorts-spatter') },
-  globular: { name: say('zone-map.globular'), symptom: say('zone-map.large-unsteady-drops-spatter') },
-  hiss: { name: say('zone-map.hiss'), symptom: say('zone-map.spray-fine-drops-soft-hiss') },
-  stubbing: { name: say('zone-map.stubbing'), symptom: say('zone-map.the-wire-pushes-into-the') },
-  'burn-back': { name: 'burn-back', symptom: say('zone-map.the-arc-climbs-to-the') },
-  impossible: { name: say('zone-map.not-to-be-had'), symptom: say('zone-map.wire-or-machine-cannot-do') },
+  globular: { name: say('zone-map.globular'), symptom: say('zone-map.globular-drops') },
+  hiss: { name: say('zone-map.hiss'), symptom: say('zone-map.spray') },
+  stubbing: { name: say('zone-map.stubbing'), symptom: say('zone-map.stubs') },
+  'burn-back': { name: 'burn-back', symptom: say('zone-map.climbs') },
+  impossible: { name: say('zone-map.not-possible'), symptom: say('zone-map.not-possible-why') },
 };
 
 /** Arc beyond the line from which a pulsed arc counts as too long, mm; assumed. */

@@ -62,7 +62,7 @@ export function createComputePool({ keepsOne = false }: { readonly keepsOne?: bo
       if (error instanceof Error && error.name === 'AbortError')
         throw new HttpProblem(
           'busy',
-          phrase('server.compute-pool.this-took-longer-than-and', { longest: amount('phaseTime', longestMs / 1000) }),
+          phrase('server.compute-pool.error.too-long', { longest: amount('phaseTime', longestMs / 1000) }),
         );
       throw error;
     } finally {
@@ -79,7 +79,7 @@ export function createComputePool({ keepsOne = false }: { readonly keepsOne?: bo
           {
             path: '',
             code: 'answer-too-large',
-            message: phrase('server.compute-pool.the-answer-has-mb-one', {
+            message: phrase('server.compute-pool.error.answer-too-large', {
               bytes: amount('plain', answer.bytes.length / 1e6, 1),
               largestAnswer: largestAnswer / 1024 / 1024,
             }),
@@ -107,4 +107,4 @@ export function createComputePool({ keepsOne = false }: { readonly keepsOne?: bo
 /** Asks for nothing; both files take it and only load themselves. */
 const warming: Task = { kind: 'warm' };
 
-const gone: Issue = { path: '', code: 'cancelled', message: phrase('server.compute-pool.nobody-waits-for-this-any') };
+const gone: Issue = { path: '', code: 'cancelled', message: phrase('server.compute-pool.error.cancelled') };

@@ -15,7 +15,7 @@ export function createTurns(atOnce: number, mostWaiting: number): Turns {
     async take(run) {
       if (running >= atOnce) {
         if (waiting.length >= mostWaiting)
-          throw new HttpProblem('busy', phrase('server.compute-pool.many-computations-wait-already-try'), { waitS: 2 });
+          throw new HttpProblem('busy', phrase('server.compute-pool.error.queue-full'), { waitS: 2 });
         // Whoever ends hands over the place; it is never free in between.
         await new Promise<void>((resolve) => waiting.push(resolve));
       } else running += 1;

@@ -271,7 +271,7 @@ async function seedRuns(tx: Database): Promise<void> {
   for (const run of runs.sort((a, b) => a.at.localeCompare(b.at))) await addRun(tx, run);
   const { revision } = await requireSeam(tx, heldRun.seamId);
   if (!revision) return;
-  const words = say('run.cylinder-is', { is: gasName(heldRun.gas), needs: gasName(revision.program.gas) });
+  const words = say('run.held-cylinder-why', { is: gasName(heldRun.gas), needs: gasName(revision.program.gas) });
   await addRun(tx, { ...heldRun, revision, at: momentOf(0, 2), seconds: undefined, held: [{ code: 'gas', words }] });
 }
 

@@ -51,7 +51,7 @@ export async function authorOf(
   const personId = tickets.read(ticket);
   if (personId === me.id) return { me, by: { id: me.id, sentBy: null, deviceAt } };
   const author = personId === undefined ? undefined : await findHere(db, personId);
-  if (!author) throw new HttpProblem('author-unknown', phrase('server.http.its-authors-session-ended-too'));
+  if (!author) throw new HttpProblem('author-unknown', phrase('server.http.error.authors-session-ended'));
   return { me: author, by: { id: author.id, sentBy: me.id, deviceAt } };
 }
 
@@ -59,6 +59,6 @@ function madeAt(request: Request): string | null {
   const said = request.get(madeAtHeader);
   if (said === undefined) return null;
   const moment = Date.parse(said);
-  if (Number.isNaN(moment)) throw new HttpProblem('malformed-request', phrase('server.http.made-at-is-no-moment'));
+  if (Number.isNaN(moment)) throw new HttpProblem('malformed-request', phrase('server.http.error.made-at'));
   return new Date(moment).toISOString();
 }

@@ -18,7 +18,7 @@ export function bodyReader(door: Door): RequestHandler[] {
 const onlyJson: RequestHandler = (request, _response, next) => {
   const hasBody = request.get('content-length') !== undefined && request.get('content-length') !== '0';
   if ((hasBody || request.get('transfer-encoding') !== undefined) && !request.is('application/json')) {
-    throw new HttpProblem('unsupported-type', phrase('server.http.send-the-body-as-application'));
+    throw new HttpProblem('unsupported-type', phrase('server.http.hint.send-json'));
   }
   next();
 };

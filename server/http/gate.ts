@@ -29,7 +29,7 @@ export function onlyKnownHosts(): RequestHandler {
   return (request, _response, next) => {
     const name = (request.headers.host ?? '').toLowerCase().replace(/:\d+$/, '');
     if (!hosts.has(name)) {
-      throw new HttpProblem('wrong-host', phrase('server.http.this-server-answers-to-localhost'));
+      throw new HttpProblem('wrong-host', phrase('server.http.error.host'));
     }
     next();
   };
@@ -43,7 +43,7 @@ export const onlyOwnPages: RequestHandler = (request, _response, next) => {
     (origin !== undefined && hostOf(origin) !== request.headers.host) ||
     (site !== undefined && site !== 'same-origin' && site !== 'none');
   if (foreign && !['GET', 'HEAD', 'OPTIONS'].includes(request.method)) {
-    throw new HttpProblem('cross-site', phrase('server.http.this-write-came-from-another'));
+    throw new HttpProblem('cross-site', phrase('server.http.error.other-site'));
   }
   next();
 };
@@ -63,10 +63,10 @@ export const readableAddress: RequestHandler = (request, _response, next) => {
   try {
     plain = decodeURIComponent(path) + decodeURIComponent(url.replace(/\+/g, ' '));
   } catch {
-    throw new HttpProblem('malformed-request', phrase('server.http.the-address-holds-a-character'));
+    throw new HttpProblem('malformed-request', phrase('server.http.error.address-not-utf-8'));
   }
   if (!isStorable(plain))
-    throw new HttpProblem('malformed-request', phrase('server.http.the-address-holds-a-character-2'));
+    throw new HttpProblem('malformed-request', phrase('server.http.error.address-character'));
   next();
 };
 
@@ -77,7 +77,7 @@ export function atMost(limit: number): RequestHandler {
     standardHeaders: 'draft-8',
     legacyHeaders: false,
     handler: () => {
-      throw new HttpProblem('too-many', phrase('server.http.more-than-requests-in-a', { limit }), { waitS: 60 });
+      throw new HttpProblem('too-many', phrase('server.http.error.too-many-requests', { limit }), { waitS: 60 });
     },
   });
 }

@@ -29,7 +29,7 @@ export async function once(
     }
     const [kept] = await tx.select().from(keptAnswers).where(eq(keptAnswers.key, keyed.key));
     if (kept?.personId !== keyed.personId || kept.door !== keyed.door || kept.requestHash !== keyed.requestHash) {
-      throw new HttpProblem('key-reused', phrase('server.http.this-idempotency-key-belongs-to'));
+      throw new HttpProblem('key-reused', phrase('server.http.error.idempotency-key-reused'));
     }
     return kept.answer;
   });

@@ -39,9 +39,9 @@ function readCursor(cursor: string): readonly [string, string] {
   } catch {
     // Falls through to the refusal: a cursor is only ever one that this server handed out.
   }
-  throw new HttpProblem('invalid-input', phrase('server.http.the-cursor-was-not-handed'), {
+  throw new HttpProblem('invalid-input', phrase('server.http.error.cursor'), {
     issues: [
-      { path: 'cursor', code: 'unknown-cursor', message: phrase('server.http.the-cursor-was-not-handed'), got: cursor },
+      { path: 'cursor', code: 'unknown-cursor', message: phrase('server.http.error.cursor'), got: cursor },
     ],
   });
 }

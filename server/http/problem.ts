@@ -24,7 +24,7 @@ export function orProblem<T>(outcome: Outcome<T>): T {
 }
 
 export function invalidInput(issues: readonly Issue[]): HttpProblem {
-  return new HttpProblem('invalid-input', issues[0]?.message ?? phrase('server.http.the-input-was-refused'), {
+  return new HttpProblem('invalid-input', issues[0]?.message ?? phrase('server.http.error.input-refused'), {
     issues: [...issues],
   });
 }
@@ -32,7 +32,7 @@ export function invalidInput(issues: readonly Issue[]): HttpProblem {
 export const notFound: RequestHandler = (request) => {
   throw new HttpProblem(
     'not-found',
-    phrase('server.http.there-is-no', { method: request.method, slice: request.originalUrl.slice(0, 200) }),
+    phrase('server.http.error.no-endpoint', { method: request.method, slice: request.originalUrl.slice(0, 200) }),
   );
 };
 
@@ -54,36 +54,36 @@ function toProblem(error: unknown): HttpProblem {
   if (error instanceof HttpProblem) return error;
   const type = textProperty(error, 'type');
   if (type === 'entity.parse.failed')
-    return new HttpProblem('malformed-json', phrase('server.http.the-body-could-not-be'));
-  if (type === 'entity.too.large') return new HttpProblem('too-large', phrase('server.http.the-body-is-larger-than'));
+    return new HttpProblem('malformed-json', phrase('server.http.error.not-json'));
+  if (type === 'entity.too.large') return new HttpProblem('too-large', phrase('server.http.error.body-too-large'));
   if (type === 'encoding.unsupported' || type === 'charset.unsupported') {
-    return new HttpProblem('unsupported-type', phrase('server.http.only-utf-8-json-is'));
+    return new HttpProblem('unsupported-type', phrase('server.http.error.not-utf-8'));
   }
   const sqlState = sqlStateOf(error);
   // Class 22 is data that a column cannot hold: text for a date, a number too large, a character it does not know.
   if (/^22/.test(sqlState))
-    return new HttpProblem('invalid-input', phrase('server.http.something-in-the-request-cannot'));
+    return new HttpProblem('invalid-input', phrase('server.http.error.unreadable-value'));
   if (sqlState === '23505') return new HttpProblem('invalid-input', phrase('server.http.there-already'));
   if (sqlState === '23503')
-    return new HttpProblem('invalid-input', phrase('server.http.the-request-names-something-that'));
-  if (sqlState === '23001') return new HttpProblem('not-allowed', phrase('server.http.what-was-recorded-is-never'));
+    return new HttpProblem('invalid-input', phrase('server.http.error.missing-reference'));
+  if (sqlState === '23001') return new HttpProblem('not-allowed', phrase('server.http.error.record-is-kept'));
   // Two writers who locked each other out, or one who waited too long: nothing was written.
   if (/^(40|55)/.test(sqlState) || sqlState === '57014')
-    return new HttpProblem('busy', phrase('server.http.others-write-the-same-just'), { waitS: 1 });
+    return new HttpProblem('busy', phrase('server.http.error.write-conflict'), { waitS: 1 });
   const status = numberProperty(error, 'status') ?? numberProperty(error, 'statusCode');
   if (error instanceof URIError)
-    return new HttpProblem('malformed-request', phrase('server.http.the-address-cannot-be-read'));
-  if (status === 404) return new HttpProblem('not-found', phrase('server.http.there-is-nothing-at-this'));
+    return new HttpProblem('malformed-request', phrase('server.http.error.address-unreadable'));
+  if (status === 404) return new HttpProblem('not-found', phrase('server.http.error.nothing-here'));
   // What the body reader, the file server and Node itself say of a request they could not read.
   if (status !== undefined && status >= 400 && status < 500) {
-    return new HttpProblem('malformed-request', phrase('server.http.the-request-could-not-be'));
+    return new HttpProblem('malformed-request', phrase('server.http.error.request-damaged'));
   }
   if (error instanceof Error && error.name === 'AbortError')
-    return new HttpProblem('malformed-request', phrase('server.http.the-client-left-before-the'));
+    return new HttpProblem('malformed-request', phrase('server.http.error.client-left'));
   if (isDatabaseAway(error)) {
-    return new HttpProblem('database-away', phrase('server.http.nothing-was-saved-keep-this'));
+    return new HttpProblem('database-away', phrase('server.http.error.no-database'));
   }
-  return new HttpProblem('internal', phrase('server.http.nothing-was-saved-the-cause'));
+  return new HttpProblem('internal', phrase('server.http.error.internal'));
 }
 
 function sqlStateOf(error: unknown, depth = 0): string {

@@ -9,7 +9,7 @@ export function basedOn(request: Request): number {
   const header = request.get('if-match');
   const version = /^(?:W\/)?"(\d{1,9})"$/.exec(header ?? '')?.[1];
   if (version === undefined) {
-    throw new HttpProblem('version-missing', phrase('server.http.send-if-match-with-the'));
+    throw new HttpProblem('version-missing', phrase('server.http.hint.if-match'));
   }
   return Number(version);
 }

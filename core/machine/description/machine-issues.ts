@@ -39,7 +39,7 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
     return said.map(([, word]) => ({
       path: `${path}.positions`,
       code: 'overlapping-positions',
-      message: say('machine.two-positions-of-both-mean', { label, word }),
+      message: say('machine.error.positions-mean-the-same', { label, word }),
       got: word,
     }));
   }
@@ -50,16 +50,16 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
     issues.push({
       path: `${path}.max`,
       code: 'reversed-range',
-      message: say('machine.must-end-above-where-it', { label, min, max }),
+      message: say('machine.error.range-order', { label, min, max }),
       limit: min,
       got: max,
-      hint: say('machine.a-dial-that-runs-the'),
+      hint: say('machine.hint.inverted-dial'),
     });
   } else if (step > max - min) {
     issues.push({
       path: `${path}.step`,
       code: 'step-too-wide',
-      message: say('machine.a-step-of-is-wider', { step, label, min, max }),
+      message: say('machine.error.step-too-wide', { step, label, min, max }),
       limit: max - min,
       got: step,
     });
@@ -68,7 +68,7 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
     issues.push({
       path: `${path}.step`,
       code: 'step-too-fine',
-      message: say('machine.a-step-of-makes-positions', {
+      message: say('machine.error.too-many-positions', {
         step,
         toExponential: ((max - min) / step).toExponential(1),
         label,
@@ -83,7 +83,7 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
     issues.push({
       path: `${path}.${key}`,
       code: 'out-of-range',
-      message: say('machine.must-lie-between-and-got', { label, key, largestFigure, figure }),
+      message: say('machine.error.figure-range', { label, key, largestFigure, figure }),
       limit: largestFigure,
       got: figure,
     });
@@ -94,13 +94,13 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
     (scale.kind === 'inverse' && scale.product === 0);
   if (flat) issues.push(cannotInvert(path, label, say('machine.it-moves-nothing')));
   if (scale.kind === 'inverse' && min <= 0 && max >= 0) {
-    issues.push(cannotInvert(path, label, say('machine.its-travel-holds-0-where')));
+    issues.push(cannotInvert(path, label, say('machine.ambiguous.inverse-scale-at-zero')));
   }
   if (scale.kind === 'linear' && scale.also?.quantity === scale.quantity) {
     issues.push({
       path: `${path}.also.quantity`,
       code: 'drags-itself',
-      message: say('machine.cannot-drag-along-the-quantity', { label, quantity: quantityFacts(scale.quantity).name }),
+      message: say('machine.error.moves-own-quantity', { label, quantity: quantityFacts(scale.quantity).name }),
       got: scale.quantity,
     });
   }
@@ -108,7 +108,7 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
 }
 
 function steppedIssues({ positions, quantity }: SteppedScale, path: string, label: string): Issue[] {
-  if (positions.length < 2) return [cannotInvert(`${path}.positions`, label, say('machine.it-has-fewer-than-two'))];
+  if (positions.length < 2) return [cannotInvert(`${path}.positions`, label, say('machine.ambiguous.too-few-positions'))];
   const figures = positions.map((position) => position.quantity);
   const rising = figures.every((figure, at) => at === 0 || figure > (figures[at - 1] ?? figure));
   const falling = figures.every((figure, at) => at === 0 || figure < (figures[at - 1] ?? figure));
@@ -118,7 +118,7 @@ function steppedIssues({ positions, quantity }: SteppedScale, path: string, labe
     cannotInvert(
       `${path}.positions.${wrong}`,
       label,
-      say('machine.its-positions-neither-rise-nor', { quantity: quantityFacts(quantity).name }),
+      say('machine.ambiguous.positions-not-monotonic', { quantity: quantityFacts(quantity).name }),
     ),
   ];
 }
@@ -127,8 +127,8 @@ function cannotInvert(path: string, label: string, why: Phrase): Issue {
   return {
     path,
     code: 'cannot-be-inverted',
-    message: say('machine.cannot-be-read-back-because', { label, why }),
-    hint: say('machine.every-dial-value-must-stand'),
+    message: say('machine.error.cannot-be-read-back', { label, why }),
+    hint: say('machine.hint.one-figure-per-value'),
   };
 }
 
@@ -142,7 +142,7 @@ function percentIssues(dials: readonly Dial[]): Issue[] {
         {
           path,
           code: 'unknown-dial',
-          message: say('machine.is-a-percentage-of-which', { label, value: scale.of }),
+          message: say('machine.error.percentage-of-unknown-dial', { label, value: scale.of }),
           got: scale.of,
         },
       ];
@@ -152,7 +152,7 @@ function percentIssues(dials: readonly Dial[]): Issue[] {
         {
           path,
           code: 'not-a-number',
-          message: say('machine.is-a-percentage-of-which-2', { label, base: base.label }),
+          message: say('machine.error.percentage-of-unnumbered', { label, base: base.label }),
           got: scale.of,
         },
       ];
@@ -165,7 +165,7 @@ function percentIssues(dials: readonly Dial[]): Issue[] {
             code: 'percent-cycle',
             message: say('machine.leans-on-itself', { label, loop: loop.join(' → ') }),
             got: scale.of,
-            hint: say('machine.one-of-these-dials-must'),
+            hint: say('machine.hint.one-dial-absolute'),
           },
         ]
       : [];
@@ -198,13 +198,13 @@ function sameQuantityIssues(dials: readonly Dial[]): Issue[] {
       issues.push({
         path: `dials.${at}.scale.quantity`,
         code: 'overlapping-dials',
-        message: say('machine.and-both-move-in-the', {
+        message: say('machine.error.two-dials-one-quantity', {
           dial: other.dial.label,
           dial2: dial.label,
           quantity: quantityFacts(quantity).name,
         }),
         got: quantity,
-        hint: say('machine.limit-them-to-different-modes'),
+        hint: say('machine.hint.limit-to-modes'),
       });
     } else {
       seen.push({ quantity, dial });
@@ -229,8 +229,8 @@ function draggingIssues(dials: readonly Dial[]): Issue[] {
           {
             path: `dials.${at}.scale.also`,
             code: 'dragging-cycle',
-            message: say('machine.drags-along-what-moves-and', { dial: dial.label, dial2: other.dial.label }),
-            hint: say('machine.only-one-of-the-two'),
+            message: say('machine.error.two-second-quantities', { dial: dial.label, dial2: other.dial.label }),
+            hint: say('machine.hint.one-second-quantity'),
           },
         ]
       : [];
@@ -242,7 +242,7 @@ function chartDialIssues(dials: readonly Dial[]): Issue[] {
   return chart.slice(1).map((at) => ({
     path: `dials.${at}.scale.kind`,
     code: 'two-chart-dials',
-    message: say('machine.only-one-control-can-pick'),
+    message: say('machine.error.two-chart-pickers'),
   }));
 }
 
@@ -251,7 +251,7 @@ function limitIssues({ wireFeedMPerMin: [slowest, fastest], voltageV, duty }: Ma
   const reversed = (path: string, low: number, high: number): Issue => ({
     path,
     code: 'reversed-range',
-    message: say('machine.the-upper-limit-must-lie', { low, high }),
+    message: say('machine.error.upper-above-lower', { low, high }),
     got: [low, high],
   });
   if (slowest >= fastest) issues.push(reversed('limits.wireFeedMPerMin', slowest, fastest));
@@ -262,7 +262,7 @@ function limitIssues({ wireFeedMPerMin: [slowest, fastest], voltageV, duty }: Ma
     issues.push({
       path: 'limits.duty',
       code: 'duty-rises',
-      message: say('machine.more-current-for-longer-is', {
+      message: say('machine.error.rating-plate-order', {
         current: amount('current', points[bad]?.currentA ?? 0),
         percent: amount('percent', points[bad]?.percent ?? 0),
       }),
@@ -280,7 +280,7 @@ function triggerIssues({ label, states, moves }: TriggerMode, path: string): Iss
         issues.push({
           path: `${path}.moves.${at}.${end}`,
           code: 'unknown-state',
-          message: say('machine.moves-which-is-none-of', { label, end, end2: move[end] }),
+          message: say('machine.error.unknown-state', { label, end, end2: move[end] }),
           limit: [...states],
           got: move[end],
         });
@@ -291,7 +291,7 @@ function triggerIssues({ label, states, moves }: TriggerMode, path: string): Iss
       issues.push({
         path: `${path}.moves.${at}`,
         code: 'two-ways',
-        message: say('machine.has-two-moves-from-on', { label, from: move.from, on: move.on }),
+        message: say('machine.error.two-moves-from-state', { label, from: move.from, on: move.on }),
         got: move.to,
       });
     }
@@ -305,7 +305,7 @@ function triggerIssues({ label, states, moves }: TriggerMode, path: string): Iss
     issues.push({
       path: `${path}.states`,
       code: 'unreachable-state',
-      message: say('machine.nothing-leads-to-in', { lost, label }),
+      message: say('machine.error.state-unreachable', { lost, label }),
       got: lost,
     });
   }

@@ -44,7 +44,7 @@ export const dialQuantities = {
     less: say('machine.less'),
   },
   chartThicknessMm: {
-    name: say('machine.thickness-on-its-chart'),
+    name: say('machine.quantity.chart-thickness'),
     unit: 'mm',
     digits: 2,
     noticed: 0.05,
@@ -148,12 +148,12 @@ export const dialQuantities = {
     modes: beat,
   },
   beatHighSharePercent: {
-    name: say('machine.share-of-time-at-high'),
+    name: say('machine.quantity.high-time-share'),
     unit: '%',
     digits: 0,
     noticed: 1,
-    more: say('machine.more-time-at-high'),
-    less: say('machine.less-time-at-high'),
+    more: say('machine.quantity.high-time-share-more'),
+    less: say('machine.quantity.high-time-share-less'),
     modes: beat,
   },
   beatSwingPercent: {
@@ -220,7 +220,7 @@ export const dialQuantities = {
     schools: timed,
   },
   startTrimMm: {
-    name: say('machine.arc-trim-of-the-start'),
+    name: say('machine.quantity.start-trim'),
     unit: 'mm',
     digits: 2,
     noticed: 0.1,
@@ -229,7 +229,7 @@ export const dialQuantities = {
     schools: withEnds,
   },
   endTrimMm: {
-    name: say('machine.arc-trim-of-the-end'),
+    name: say('machine.quantity.end-trim'),
     unit: 'mm',
     digits: 2,
     noticed: 0.1,
@@ -247,7 +247,7 @@ export const dialQuantities = {
     schools: second,
   },
   secondTrimMm: {
-    name: say('machine.arc-trim-of-the-second'),
+    name: say('machine.quantity.second-level-trim'),
     unit: 'mm',
     digits: 2,
     noticed: 0.1,
@@ -299,7 +299,7 @@ export const dialQuantities = {
     less: say('machine.longer-wire-left'),
   },
   preGasS: {
-    name: say('machine.gas-before'),
+    name: say('machine.quantity.gas-before'),
     unit: 's',
     digits: 1,
     noticed: 0.1,
@@ -307,7 +307,7 @@ export const dialQuantities = {
     less: say('machine.shorter'),
   },
   postGasS: {
-    name: say('machine.gas-after'),
+    name: say('machine.quantity.gas-after'),
     unit: 's',
     digits: 1,
     noticed: 0.1,

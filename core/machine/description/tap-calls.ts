@@ -27,7 +27,7 @@ export function tapTargets(
 ): TapTarget[] {
   return tapCalls.map(({ taps, slot }) => {
     const held = slots.find((one) => one.slot === slot);
-    if (!held) return { taps, slot, name: null, warning: say('machine.memory-is-empty-what-comes', { slot }) };
+    if (!held) return { taps, slot, name: null, warning: say('machine.gap.memory-empty', { slot }) };
     const wrong = [
       ...(sameWire(held.program, loaded)
         ? []
@@ -38,7 +38,7 @@ export function tapTargets(
       taps,
       slot,
       name: held.name,
-      warning: wrong.length === 0 ? null : say('machine.memory-is-for-not-for', { slot, wrong: joined(wrong, ' / ') }),
+      warning: wrong.length === 0 ? null : say('machine.gap.memory-wrong', { slot, wrong: joined(wrong, ' / ') }),
     };
   });
 }

@@ -63,7 +63,7 @@ function comparedLine(
 }
 
 const otherNames: Record<string, Phrase> = {
-  'chart-line': say('machine.line-on-the-chart'),
+  'chart-line': say('machine.quantity.chart-line'),
   mode: say('machine.other-mode'),
   filler: say('machine.other-wire'),
   trigger: say('machine.other-trigger'),

@@ -20,7 +20,7 @@ export function limitWarnings(
   if (program.pulse && program.pulse.peakCurrentA > limits.peakCurrentA) {
     caution(
       'peak-beyond-machine',
-      say('machine.the-fast-pulse-peaks-at', {
+      say('machine.gap.peak-current', {
         peakCurrent: amount('current', round(program.pulse.peakCurrentA)),
         name,
         peakCurrent2: amount('current', limits.peakCurrentA),
@@ -38,7 +38,7 @@ export function limitWarnings(
     if (feed > fastest || feed < slowest) {
       caution(
         'feed-beyond-machine',
-        say('machine.the-of-is-outside-s', {
+        say('machine.gap.feed-outside', {
           what,
           feed: amount('wireFeed', round(feed)),
           name,
@@ -52,7 +52,7 @@ export function limitWarnings(
   if (beatMoves === 'feed' && beatHz > fastestFedBeatHz)
     caution(
       'beat-faster-than-feed',
-      say('machine.a-fed-beat-lags', {
+      say('machine.caution.double-pulse-too-fast', {
         beat: amount('frequency', beatHz, 1),
         most: amount('frequency', fastestFedBeatHz, 1),
       }),
@@ -63,7 +63,7 @@ export function limitWarnings(
     if (feed > fastest || (feed < slowest && what !== 'run-in')) {
       caution(
         'level-beyond-machine',
-        say('machine.the-at-is-outside-s', {
+        say('machine.gap.level-outside', {
           what,
           percent: amount('percent', round(percent)),
           feed: amount('wireFeed', round(feed)),
@@ -77,7 +77,7 @@ export function limitWarnings(
   if (limits.wireSizesMm && !limits.wireSizesMm.some((size) => Math.abs(size - program.diameterMm) < 0.03)) {
     caution(
       'wire-size-not-taken',
-      say('machine.takes-wire-not', {
+      say('machine.gap.wire-size', {
         name,
         size: limits.wireSizesMm.map((size) => amount('diameter', size, 1)),
         diameter: amount('shortLength', program.diameterMm),
@@ -91,7 +91,7 @@ export function limitWarnings(
     if (volts !== undefined && (volts < limits.voltageV[0] || volts > limits.voltageV[1])) {
       caution(
         'voltage-beyond-machine',
-        say('machine.is-outside-s-to', {
+        say('machine.gap.voltage', {
           volts: amount('voltage', volts, 1),
           name,
           voltage: bare('voltage', limits.voltageV[0]),
@@ -105,7 +105,7 @@ export function limitWarnings(
     warnings.push({
       code: 'short-duty',
       level: duty < 35 ? 'caution' : 'note',
-      message: say('machine.at-may-weld-of-ten', {
+      message: say('machine.gap.duty-cycle', {
         current: amount('current', round(current ?? 0)),
         name,
         duty: amount('percent', Math.floor(duty)),

@@ -40,7 +40,7 @@ export function notCarried(
         nearest:
           fixed === 0
             ? nearest
-            : say('machine.which-runs-by-itself', {
+            : say('machine.gap.set-by-machine', {
                 quantity: quantityText(quantity, fixed),
                 machine: ours?.mode.label ?? machine.name,
               }),
@@ -51,7 +51,7 @@ export function notCarried(
       lost.push({
         quantity,
         what: say('machine.of', { name, wish: quantityText(quantity, wish) }),
-        nearest: say('machine.the-end-of', {
+        nearest: say('machine.nearest.end-of-range', {
           reachedQuantity: quantityText(quantity, setting.reachedQuantity),
           setting: setting.label,
         }),
@@ -72,7 +72,7 @@ export function notCarried(
 function beatLost(machine: Machine, program: Program, wished: Wished): NotCarried[] {
   const beat = program.slowBeat;
   if (!beat) return [];
-  const said = say('machine.slow-beat-of-to-high', {
+  const said = say('machine.gap.double-pulse', {
     lowFeed: bare('wireFeed', beat.lowFeedMPerMin, 1),
     highFeed: amount('wireFeed', beat.highFeedMPerMin, 1),
     highShare: amount('percent', beat.highShare * 100, 0),
@@ -84,7 +84,7 @@ function beatLost(machine: Machine, program: Program, wished: Wished): NotCarrie
       {
         quantity: 'slow-beat',
         what: said,
-        nearest: say('machine.single-pulse-at-the-mean', { meanFeed: amount('wireFeed', beat.meanFeedMPerMin, 1) }),
+        nearest: say('machine.nearest.single-pulse', { meanFeed: amount('wireFeed', beat.meanFeedMPerMin, 1) }),
       },
     ];
   }
@@ -96,12 +96,12 @@ function beatLost(machine: Machine, program: Program, wished: Wished): NotCarrie
       quantity: 'slow-beat',
       what: joined([said, miss.why], ': '),
       nearest: near
-        ? say('machine.to-high-same-mean-feed', {
+        ? say('machine.nearest.levels-same-mean', {
             lowFeed: bare('wireFeed', near.lowFeedMPerMin, 1),
             highFeed: amount('wireFeed', near.highFeedMPerMin, 1),
             highShare: amount('percent', near.highShare * 100, 0),
           })
-        : say('machine.none-with-the-same-mean'),
+        : say('machine.nearest.none-same-mean'),
     },
   ];
 }
@@ -135,57 +135,57 @@ function demands({ trimMm, stiffness, sequence, pulse }: Program): Demand[] {
   const hasEnds = ends !== 'none';
   const hasTaps = second && sequence.tapsAtMm.length > 0;
   return [
-    { quantity: 'trimMm', when: Math.abs(trimMm) > 0.05, nearest: say('machine.the-machines-own-line') },
-    { quantity: 'stiffness', when: Math.abs(stiffness) >= 0.5, nearest: say('machine.the-machines-own-stiffness') },
-    { quantity: 'peakCurrentA', when: pulse !== null, nearest: say('machine.the-peak-this-chart-line') },
-    { quantity: 'runInFeedMPerMin', when: true, nearest: say('machine.the-machines-own-run-in') },
+    { quantity: 'trimMm', when: Math.abs(trimMm) > 0.05, nearest: say('machine.nearest.own-line') },
+    { quantity: 'stiffness', when: Math.abs(stiffness) >= 0.5, nearest: say('machine.nearest.own-stiffness') },
+    { quantity: 'peakCurrentA', when: pulse !== null, nearest: say('machine.nearest.chart-line-peak') },
+    { quantity: 'runInFeedMPerMin', when: true, nearest: say('machine.nearest.own-run-in') },
     {
       quantity: 'startFeedMPerMin',
       when: hasEnds && sequence.startPercent !== 100,
-      nearest: say('machine.start-at-the-main-level'),
+      nearest: say('machine.nearest.start-at-main'),
     },
     {
       quantity: 'startTrimMm',
       when: hasEnds && sequence.startTrimMm !== 0,
-      nearest: say('machine.the-arc-length-of-main'),
+      nearest: say('machine.nearest.main-arc-length'),
     },
     {
       quantity: 'startS',
       when: ends === 'timed' && sequence.startS > 0,
-      nearest: say('machine.the-machines-own-start-time'),
+      nearest: say('machine.nearest.own-start-time'),
     },
-    { quantity: 'slopeInS', when: hasEnds && sequence.slopeInS > 0, nearest: say('machine.a-step-to-the-main') },
+    { quantity: 'slopeInS', when: hasEnds && sequence.slopeInS > 0, nearest: say('machine.nearest.step-to-main') },
     {
       quantity: 'secondFeedMPerMin',
       when: hasTaps && sequence.secondPercent !== 100,
-      nearest: say('machine.stay-at-main-and-travel'),
+      nearest: say('machine.nearest.travel-faster'),
     },
     {
       quantity: 'secondTrimMm',
       when: hasTaps && sequence.secondTrimMm !== 0,
-      nearest: say('machine.the-arc-length-of-main'),
+      nearest: say('machine.nearest.main-arc-length'),
     },
-    { quantity: 'slopeOutS', when: hasEnds && sequence.slopeOutS > 0, nearest: say('machine.a-step-to-the-end') },
+    { quantity: 'slopeOutS', when: hasEnds && sequence.slopeOutS > 0, nearest: say('machine.nearest.step-to-end') },
     {
       quantity: 'endFeedMPerMin',
       when: hasEnds && sequence.endPercent !== 100,
-      nearest: say('machine.end-at-the-main-level'),
+      nearest: say('machine.nearest.end-at-main'),
     },
     {
       quantity: 'endTrimMm',
       when: hasEnds && sequence.endTrimMm !== 0,
-      nearest: say('machine.the-arc-length-of-main'),
+      nearest: say('machine.nearest.main-arc-length'),
     },
     {
       quantity: 'endS',
       when: ends === 'timed' && sequence.endS > 0,
-      nearest: say('machine.the-machines-own-end-time'),
+      nearest: say('machine.nearest.own-end-time'),
     },
-    { quantity: 'spotS', when: sequence.trigger === 'spot', nearest: say('machine.count-it-with-the-finger') },
-    { quantity: 'stitchOnS', when: sequence.trigger === 'stitch', nearest: say('machine.press-and-let-go-for') },
-    { quantity: 'stitchOffS', when: sequence.trigger === 'stitch', nearest: say('machine.wait-with-the-finger-off') },
-    { quantity: 'burnBackMs', when: true, nearest: say('machine.the-machines-own-burn-back') },
-    { quantity: 'preGasS', when: sequence.preGasS > 0.2, nearest: say('machine.the-machines-own-gas-before') },
-    { quantity: 'postGasS', when: sequence.postGasS > 1.5, nearest: say('machine.hold-the-gun-over-the') },
+    { quantity: 'spotS', when: sequence.trigger === 'spot', nearest: say('machine.nearest.count-yourself') },
+    { quantity: 'stitchOnS', when: sequence.trigger === 'stitch', nearest: say('machine.nearest.press-each-stitch') },
+    { quantity: 'stitchOffS', when: sequence.trigger === 'stitch', nearest: say('machine.nearest.wait-released') },
+    { quantity: 'burnBackMs', when: true, nearest: say('machine.nearest.own-burn-back') },
+    { quantity: 'preGasS', when: sequence.preGasS > 0.2, nearest: say('machine.nearest.own-gas-before') },
+    { quantity: 'postGasS', when: sequence.postGasS > 1.5, nearest: say('machine.nearest.hold-gun-over-end') },
   ];
 }

@@ -24,7 +24,7 @@ export function putBack(machine: Machine, reference: Dials, found: Dials): PutBa
     if (!isNumeric(scale) || scale.kind === 'stepped')
       return [{ dialId: id, label, steps: null, words: say('machine.switch-back', values) }];
     const steps = Math.round((meant - now) / scale.step);
-    const words = steps > 0 ? 'machine.turn-up' : 'machine.turn-down';
+    const words = steps > 0 ? 'machine.step.turn-up' : 'machine.turn-down';
     return [{ dialId: id, label, steps, words: say(words, { ...values, steps: Math.abs(steps) }) }];
   });
 }

@@ -67,7 +67,7 @@ export function readDials(
     issues.push({
       path: `dials.${chart.dial.id}`,
       code: 'unknown-chart-line',
-      message: say('machine.has-no-chart-line', { machine: machine.name, value: chart.value }),
+      message: say('machine.error.no-chart-line', { machine: machine.name, value: chart.value }),
       got: chart.value,
     });
   }
@@ -80,8 +80,8 @@ export function readDials(
     issues.push({
       path: 'dials',
       code: 'wire-unknown',
-      message: say('machine.nothing-says-which-wire-and', { machine: machine.name }),
-      hint: say('machine.give-the-chart-line-or'),
+      message: say('machine.error.wire-and-gas-unknown', { machine: machine.name }),
+      hint: say('machine.hint.chart-line-or-loaded'),
     });
   }
   if (issues.length > 0 || !wire) return failure(...issues);
@@ -110,8 +110,8 @@ export function readDials(
     return failure({
       path: 'dials',
       code: 'feed-unknown',
-      message: say('machine.none-of-the-dials-given', { machine: machine.name }),
-      hint: say('machine.give-the-dial-for-feed'),
+      message: say('machine.error.no-dial-sets-feed', { machine: machine.name }),
+      hint: say('machine.error.no-steady-pulse'),
     });
   }
   const feedIssue = rangeIssue('wireFeedMPerMin', setFeed, 'dials');
@@ -253,7 +253,7 @@ function pulseRead(
       {
         code: 'pulse-does-not-balance',
         level: 'caution',
-        message: say('machine.the-dials-as-they-stand', { message: asDialled.issues[0]?.message ?? '' }),
+        message: say('machine.hint.feed-current-or-thickness', { message: asDialled.issues[0]?.message ?? '' }),
       },
     ],
   };

@@ -30,7 +30,7 @@ export function startLag(
     label: dial.label,
     standsMPerMin: stands,
     mainMPerMin: main,
-    message: say('machine.on-stands-at-below-the', {
+    message: say('machine.caution.start-below-main', {
       dial: dial.label,
       machine: machine.name,
       stands: amount('wireFeed', stands, 1),

@@ -106,7 +106,7 @@ function heldPeak({ name, limits }: Machine, { pulse: asked }: Program, { pulse:
     {
       code: 'peak-held-by-machine',
       level: 'note',
-      message: say('machine.gives-the-fast-peak-of', {
+      message: say('machine.caution.peak-lowered', {
         name,
         peakCurrent: amount('current', limits.peakCurrentA),
         peakCurrent2: amount('current', asked.peakCurrentA, 0),
@@ -247,13 +247,13 @@ export function senseWords(scale: NumericScale): Phrase | undefined {
   const { more, less } = quantityFacts(quantityOf(scale));
   const neutral = (at: number) => say('machine.is-the-line', { scale: displayed(scale, at) });
   if (scale.kind === 'linear') {
-    const words = say('machine.more-is', { less: scale.quantityPerUnit > 0 ? more : less });
+    const words = say('machine.dial.more-is', { less: scale.quantityPerUnit > 0 ? more : less });
     return scale.quantity === 'trimMm' ? joined([words, neutral(scale.neutral)], ', ') : words;
   }
   if (scale.kind === 'line-offset') {
-    return say('machine.more-is-2', { less: scale.voltsPerUnit > 0 ? more : less, neutral: neutral(scale.neutral) });
+    return say('machine.dial.more-is-neutral', { less: scale.voltsPerUnit > 0 ? more : less, neutral: neutral(scale.neutral) });
   }
-  if (scale.kind === 'inverse') return say('machine.more-is', { less });
+  if (scale.kind === 'inverse') return say('machine.dial.more-is', { less });
   return undefined;
 }
 
@@ -289,7 +289,7 @@ function chartWarnings(
       {
         code: 'no-chart-line',
         level: 'caution',
-        message: say('machine.has-no-chart-line-for', { machine: machine.name, mode: modeName(program.mode) }),
+        message: say('machine.caution.no-chart-line-in-mode', { machine: machine.name, mode: modeName(program.mode) }),
       },
     ];
   }
@@ -299,7 +299,7 @@ function chartWarnings(
     {
       code: 'look-alike-number',
       level: 'caution',
-      message: say('machine.is-easily-taken-for', {
+      message: say('machine.caution.chart-lines-confused', {
         number: line.number,
         words: joined(
           similar.map((one) => `${one.number} (${one.words})`),
@@ -341,7 +341,7 @@ function dialWarnings(settings: readonly DialSetting[], program: Program): Warni
       warnings.push({
         code: 'dial-at-its-end',
         level: 'caution',
-        message: say('machine.ends-at-it-reaches-where', {
+        message: say('machine.caution.end-of-dial', {
           dial: dial.label,
           display: dial.display,
           reached: quantityText(quantity as DialQuantity, reached),
@@ -369,7 +369,7 @@ function dialWarnings(settings: readonly DialSetting[], program: Program): Warni
     warnings.push({
       code: 'absolute-start',
       level: 'note',
-      message: say('machine.is-absolute-here-when-the', {
+      message: say('machine.caution.start-level-absolute', {
         start: start.label,
         start2: amount('percent', program.sequence.startPercent),
       }),

@@ -35,15 +35,15 @@ function consequenceOf(
   other: number,
   { slowBeat }: Program,
 ): Phrase {
-  const plain = say('machine.nobody-has-tried-which-way', {
+  const plain = say('machine.caution.direction-unknown', {
     dial: dial.label,
     reached: quantityText(quantity, reached),
     value: quantityText(quantity, other),
   });
-  if (quantity !== 'beatHighSharePercent' || !slowBeat) return say('machine.test-it-before-you-trust', { plain });
+  if (quantity !== 'beatHighSharePercent' || !slowBeat) return say('machine.caution.test-direction', { plain });
   const { highFeedMPerMin: high, lowFeedMPerMin: low } = slowBeat;
   const mean = (share: number) => (share * high + (100 - share) * low) / 100;
-  return say('machine.a-mean-feed-of-or', {
+  return say('machine.caution.test-direction-mean-feed', {
     plain,
     reached: bare('wireFeed', mean(reached), 1),
     value: amount('wireFeed', mean(other), 1),
@@ -60,8 +60,8 @@ export interface DirectionTest {
   readonly answers: { readonly asDescribed: Phrase; readonly reversed: Phrase; readonly unclear: Phrase };
 }
 
-const onScrap = hazard('machine.on-scrap-of-the-same');
-const withoutFeed = hazard('machine.pressure-arm-lifted-so-that');
+const onScrap = hazard('machine.test.before-welding');
+const withoutFeed = hazard('machine.test.before-feeding');
 
 /** The test for a dial; undefined for dials whose sense a label settles. */
 export function directionTestFor(dial: Dial): DirectionTest | undefined {
@@ -75,80 +75,80 @@ export function directionTestFor(dial: Dial): DirectionTest | undefined {
   const pair = (more: Phrase, less: Phrase) => ({
     asDescribed: up ? more : less,
     reversed: up ? less : more,
-    unclear: say('machine.no-difference-or-not-sure'),
+    unclear: say('machine.test.no-difference'),
   });
   const { label } = dial;
   switch (quantity) {
     case 'stiffness':
       return {
-        title: say('machine.three-beads-for', { label }),
+        title: say('machine.test.stiffness.title', { label }),
         minutes: 2,
         safety: onScrap,
         steps: [
-          say('machine.set-to-its-middle-and', { label, short60: amount('shortLength', 60) }),
-          say('machine.set-to-its-upper-end', { label }),
-          say('machine.set-to-its-lower-end', { label }),
+          say('machine.test.stiffness.middle', { label, short60: amount('shortLength', 60) }),
+          say('machine.test.stiffness.upper-end', { label }),
+          say('machine.test.stiffness.lower-end', { label }),
         ],
-        question: say('machine.against-the-middle-one-the', { label }),
-        answers: pair(say('machine.narrower-crisper-more-spatter'), say('machine.wider-softer-wetter-less-spatter')),
+        question: say('machine.test.stiffness.question', { label }),
+        answers: pair(say('machine.test.stiffness.narrower'), say('machine.test.stiffness.wider')),
       };
     case 'trimMm':
       return {
-        title: say('machine.three-beads-for', { label }),
+        title: say('machine.test.stiffness.title', { label }),
         minutes: 2,
         safety: onScrap,
         steps: [
-          say('machine.run-with-at-its-neutral', { short60: amount('shortLength', 60), label }),
-          say('machine.a-quarter-of-its-travel'),
-          say('machine.a-quarter-down-listen-for'),
+          say('machine.test.trim.neutral', { short60: amount('shortLength', 60), label }),
+          say('machine.test.trim.quarter-up'),
+          say('machine.test.trim.quarter-down'),
         ],
-        question: say('machine.turned-up-the-arc'),
-        answers: pair(say('machine.grows-longer-wider-flatter-quieter'), say('machine.grows-shorter-it-begins-to')),
+        question: say('machine.test.trim.question'),
+        answers: pair(say('machine.test.trim.longer'), say('machine.test.trim.shorter')),
       };
     case 'beatHighSharePercent':
       return {
-        title: say('machine.a-slow-bead-for', { label }),
+        title: say('machine.test.share.title', { label }),
         minutes: 2,
         safety: onScrap,
         steps: [
-          say('machine.set-the-slow-rate-to'),
-          say('machine.set-to-80-run-at', { label, short100: amount('shortLength', 100) }),
-          say('machine.look-at-the-ripples-long'),
+          say('machine.test.share.levels-far-apart'),
+          say('machine.test.share.weld', { label, short100: amount('shortLength', 100) }),
+          say('machine.test.share.look'),
         ],
-        question: say('machine.with-at-80-most-of', { label }),
-        answers: pair(say('machine.wide-and-hot-the-share'), say('machine.narrow-and-cold-the-share')),
+        question: say('machine.test.share.question', { label }),
+        answers: pair(say('machine.test.share.is-high'), say('machine.test.share.is-low')),
       };
     case 'runInFeedMPerMin':
       return {
-        title: say('machine.short-beads-for', { label }),
+        title: say('machine.test.run-in.title', { label }),
         minutes: 2,
         safety: onScrap,
         steps: [
-          say('machine.set-to-its-upper-end-2', { label, short10: amount('shortLength', 10) }),
-          say('machine.set-it-to-its-lower'),
+          say('machine.test.run-in.upper-end', { label, short10: amount('shortLength', 10) }),
+          say('machine.test.run-in.lower-end'),
         ],
-        question: say('machine.with-the-upper-end-the'),
-        answers: pair(say('machine.faster-it-pushes-and-stutters'), say('machine.slower-the-arc-lights-softly')),
+        question: say('machine.test.run-in.question'),
+        answers: pair(say('machine.test.run-in.faster'), say('machine.test.run-in.slower')),
       };
     case 'burnBackMs':
       return {
-        title: say('machine.two-stops-for', { label }),
+        title: say('machine.test.burn-back.title', { label }),
         minutes: 2,
-        safety: hazard('machine.power-off-before-you-bring', { onScrap }),
+        safety: hazard('machine.test.burn-back.power-off', { onScrap }),
         steps: [
-          say('machine.set-near-its-upper-end', { label, short20: amount('shortLength', 20) }),
-          say('machine.the-same-near-its-lower'),
+          say('machine.test.burn-back.upper-end', { label, short20: amount('shortLength', 20) }),
+          say('machine.test.burn-back.lower-end'),
         ],
-        question: say('machine.with-the-upper-end-the-2'),
+        question: say('machine.test.burn-back.question'),
         answers: pair('shorter', 'longer'),
       };
     default:
       return {
-        title: say('machine.two-settings-of', { label }),
+        title: say('machine.test.other.title', { label }),
         minutes: 2,
         safety: onScrap,
-        steps: [say('machine.run-with-low-then-with', { short60: amount('shortLength', 60), label })],
-        question: say('machine.turned-up-the-is', { quantity: quantityFacts(quantity).name }),
+        steps: [say('machine.test.other.weld', { short60: amount('shortLength', 60), label })],
+        question: say('machine.test.other.question', { quantity: quantityFacts(quantity).name }),
         answers: pair(quantityFacts(quantity).more, quantityFacts(quantity).less),
       };
   }
@@ -157,19 +157,19 @@ export function directionTestFor(dial: Dial): DirectionTest | undefined {
 /** The plain latching mode under test: what a machine does on each press, found without feeding or burning anything. */
 export function triggerTestFor(mode: TriggerMode): DirectionTest {
   return {
-    title: say('machine.what-does', { mode: mode.label }),
+    title: say('machine.test.trigger.title', { mode: mode.label }),
     minutes: 2,
     safety: withoutFeed,
     steps: [
-      say('machine.press-and-hold-for-two'),
-      say('machine.release-does-the-drive-go'),
-      say('machine.press-and-hold-again-for'),
-      say('machine.release-what-stops-drive-or'),
+      say('machine.test.trigger.hold'),
+      say('machine.test.trigger.release'),
+      say('machine.test.trigger.hold-again'),
+      say('machine.test.trigger.release-again'),
     ],
-    question: say('machine.press-by-press-it'),
+    question: say('machine.test.trigger.question'),
     answers: {
-      asDescribed: say('machine.does-what-the-drawing-shows'),
-      reversed: say('machine.does-something-else-correct-the'),
+      asDescribed: say('machine.test.trigger.as-drawn'),
+      reversed: say('machine.test.trigger.different'),
       unclear: say('machine.cannot-tell'),
     },
   };
@@ -182,7 +182,7 @@ export function withDirection(machine: Machine, dialId: string, evidence: Direct
     return failure({
       path: 'dialId',
       code: 'unknown-dial',
-      message: say('machine.has-no-dial-2', { machine: machine.name, dialId }),
+      message: say('machine.error.no-dial', { machine: machine.name, dialId }),
       got: dialId,
     });
   }
@@ -191,7 +191,7 @@ export function withDirection(machine: Machine, dialId: string, evidence: Direct
     return failure({
       path: 'dialId',
       code: 'nothing-to-turn',
-      message: say('machine.has-no-sense-that-could', { dial: dial.label }),
+      message: say('machine.error.no-direction', { dial: dial.label }),
       got: dialId,
     });
   }

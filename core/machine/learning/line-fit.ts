@@ -51,9 +51,9 @@ export function fitLine(line: ChartLine, path = 'points'): Outcome<LineFit> {
       issues.push({
         path: `${path}.${index}`,
         code: 'point-without-feed',
-        message: say('machine.point-names-neither-a-feed', { index: index + 1 }),
+        message: say('machine.error.point-without-feed', { index: index + 1 }),
         got: point,
-        hint: say('machine.enter-the-feed-or-the'),
+        hint: say('machine.hint.feed-or-chart-current'),
       });
       return [];
     }
@@ -65,7 +65,7 @@ export function fitLine(line: ChartLine, path = 'points'): Outcome<LineFit> {
       issues.push({
         path: `${path}.${point.index}`,
         code: 'duplicate-feed',
-        message: say('machine.points-and-have-the-same', {
+        message: say('machine.error.points-same-feed', {
           index: twin.index + 1,
           index2: point.index + 1,
           wireFeed: amount('wireFeed', point.wireFeedMPerMin, 2),
@@ -78,7 +78,7 @@ export function fitLine(line: ChartLine, path = 'points'): Outcome<LineFit> {
     issues.push({
       path,
       code: 'too-few-points',
-      message: say('machine.a-line-needs-two-points', { points: points.length }),
+      message: say('machine.error.line-needs-points', { points: points.length }),
       limit: 2,
       got: points.length,
     });
@@ -116,7 +116,7 @@ function judged(point: FittedPoint, all: readonly FittedPoint[], amps?: Curve, v
     const current = point.feedComputed ? undefined : missOf(point.currentA, fitAmps(others), point);
     if (current !== undefined && point.currentA !== undefined && Math.abs(current) > doubtfulShare * point.currentA) {
       doubts.push(
-        say('machine.lies-what-the-others-say', {
+        say('machine.because.current-off-line', {
           current: amount('current', point.currentA),
           current2: amount('current', Math.abs(current), 0),
           side: current > 0 ? 'above' : 'other',
@@ -126,7 +126,7 @@ function judged(point: FittedPoint, all: readonly FittedPoint[], amps?: Curve, v
     const voltage = missOf(point.voltageV, fitVolts(others), point);
     if (voltage !== undefined && Math.abs(voltage) > doubtfulV) {
       doubts.push(
-        say('machine.lies-what-the-others-say-2', {
+        say('machine.because.voltage-off-line', {
           voltage: amount('voltage', point.voltageV ?? 0),
           voltage2: amount('voltage', Math.abs(voltage), 1),
           side: voltage > 0 ? 'above' : 'other',

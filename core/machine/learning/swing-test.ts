@@ -36,7 +36,7 @@ export function swingFromTests(dial: Dial, readings: readonly [SwingReading, Swi
     return failure({
       path: 'dial',
       code: 'no-swing-dial',
-      message: say('machine.is-no-dial-for-the', { dial: dial.label }),
+      message: say('machine.unit.not-the-dial', { dial: dial.label }),
       got: dial.id,
     });
   }
@@ -49,7 +49,7 @@ export function swingFromTests(dial: Dial, readings: readonly [SwingReading, Swi
     return failure({
       path: 'readings.1.dialValue',
       code: 'same-value',
-      message: say('machine.both-tests-stand-at-a', { dialValue: one.dialValue }),
+      message: say('machine.unit.same-value', { dialValue: one.dialValue }),
       got: two.dialValue,
     });
   }
@@ -57,14 +57,14 @@ export function swingFromTests(dial: Dial, readings: readonly [SwingReading, Swi
     return failure({
       path: 'readings.1.highFeedMPerMin',
       code: 'too-near',
-      message: say('machine.the-swings-of-and-lie', {
+      message: say('machine.unit.swings-alike', {
         swings: bare('percent', swings[0], 1),
         swings2: amount('percent', swings[1], 1),
         leastApart: amount('percent', leastApartPercent),
       }),
       limit: leastApartPercent,
       got: Number(Math.abs(swings[1] - swings[0]).toFixed(2)),
-      hint: say('machine.take-the-two-values-further'),
+      hint: say('machine.unit.further-apart'),
     });
   }
   const perUnit = (swings[1] - swings[0]) / apart;
@@ -76,7 +76,7 @@ export function swingFromTests(dial: Dial, readings: readonly [SwingReading, Swi
     swingPercent: swings,
     meanFeedMPerMin: [meanOf(one), meanOf(two)],
     perUnitPercent: perUnit,
-    because: say('machine.a-unit-is-is', {
+    because: say('machine.because.swing-unit', {
       swings: words(one, swings[0]),
       swings2: words(two, swings[1]),
       perUnit: amount('percent', perUnit, 2),
@@ -103,7 +103,7 @@ function issuesOf(dial: Dial, reading: SwingReading, path: string): Issue[] {
           {
             path: `${path}.highFeedMPerMin`,
             code: 'high-below-low',
-            message: say('machine.the-high-level-of-must', {
+            message: say('machine.error.level-order', {
               high: amount('wireFeed', high),
               low: amount('wireFeed', low),
             }),

@@ -52,7 +52,7 @@ export function unitFromTests(
     return failure({
       path: 'dial',
       code: 'not-measurable',
-      message: say('machine.two-beads-do-not-measure', { dial: dial.label }),
+      message: say('machine.unit.not-measurable', { dial: dial.label }),
       got: dial.id,
     });
   const issues = readings.flatMap((reading, at) => readingIssues(dial, quantity, reading, `readings.${at}`));
@@ -63,7 +63,7 @@ export function unitFromTests(
     return failure({
       path: 'readings.1.dialValue',
       code: 'same-value',
-      message: say('machine.both-tests-stand-at-a', { dialValue: one.dialValue }),
+      message: say('machine.unit.same-value', { dialValue: one.dialValue }),
       got: two.dialValue,
     });
   const figures = [figureOf(quantity, wire, one, one), figureOf(quantity, wire, two, one)] as const;
@@ -72,10 +72,10 @@ export function unitFromTests(
     return failure({
       path: `readings.1.${unitMeasures[quantity]}`,
       code: 'too-near',
-      message: say('machine.the-two-beads-are-too-alike', { dial: dial.label }),
+      message: say('machine.unit.beads-alike', { dial: dial.label }),
       limit: leastApart[quantity],
       got: Number(Math.abs(by).toFixed(2)),
-      hint: say('machine.take-the-two-values-further'),
+      hint: say('machine.unit.further-apart'),
     });
   const quantityPerUnit = by / apart;
   // Where the arc's line lies is the machine's own neutral; a feed has no neutral of its own.
@@ -86,13 +86,13 @@ export function unitFromTests(
     return failure({
       path: 'readings',
       code: 'negative-feed',
-      message: say('machine.by-these-beads-the-feed-is-negative', {
+      message: say('machine.unit.negative-feed', {
         dial: dial.label,
         feed: amount('wireFeed', Math.min(...atEnds), 1),
       }),
       limit: 0,
       got: Number(Math.min(...atEnds).toFixed(2)),
-      hint: say('machine.measure-again-or-mend-the-ends'),
+      hint: say('machine.unit.measure-again'),
     });
   return success({
     scale: { quantityAtNeutral, quantityPerUnit },
@@ -140,7 +140,7 @@ function readingIssues(dial: Dial, quantity: MeasuredQuantity, reading: UnitRead
     .map(([field]): Issue => ({
       path: `${path}.${field}`,
       code: 'missing',
-      message: say('machine.this-reading-is-needed'),
+      message: say('machine.unit.reading-missing'),
     }));
   return [
     ...notOnDial(dial, dialValue),

@@ -26,16 +26,16 @@ export const blobHandlers = {
         phrase('server.blobs.kept-are-got', { blobTypes, said: said ?? 'nothing' }),
       );
     if (!Buffer.isBuffer(bytes) || bytes.length === 0)
-      throw new HttpProblem('malformed-request', phrase('server.blobs.the-file-is-empty'));
+      throw new HttpProblem('malformed-request', phrase('server.blobs.error.file-empty'));
     if (!beginnings[mediaType](bytes))
-      throw new HttpProblem('unsupported-type', phrase('server.blobs.these-bytes-are-no', { mediaType }));
+      throw new HttpProblem('unsupported-type', phrase('server.blobs.error.wrong-media-type', { mediaType }));
     const sha256 = createHash('sha256').update(bytes).digest('hex');
     await keepBlob(db, { sha256, mediaType, size: bytes.length, bytes });
     return { sha256, mediaType, size: bytes.length };
   },
   blob: async ({ db, params }) => {
     const row = await findBlob(db, params.sha256);
-    if (!row) throw new HttpProblem('not-found', phrase('server.blobs.there-is-no-such-file'));
+    if (!row) throw new HttpProblem('not-found', phrase('server.blobs.error.no-file'));
     return new Raw((response) => {
       response
         .set('Content-Type', row.mediaType)

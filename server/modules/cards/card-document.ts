@@ -129,7 +129,7 @@ export function cardDocument(
     ...(card.cannot ? [tell(whyNotWords(file, program, card.cannot))] : []),
     ...cautions,
     ...card.warnings.map((warning) => tell(warning.message)),
-    ...card.notCarried.map(({ what, nearest }) => t('server.cards.not-on-this-machine-nearest', { what, nearest })),
+    ...card.notCarried.map(({ what, nearest }) => t('server.cards.not-on-this-machine', { what, nearest })),
   ];
   const startAndStop = sequenceBlock(say, file, program, spec, card, paper, slots, density);
   const two = dialRows.length > (density > 1 ? 4 : paper === 'A5' ? 8 : 12);
@@ -161,7 +161,7 @@ export function cardDocument(
         columnGap: 10,
       },
       {
-        text: t('server.cards.revision-2', {
+        text: t('server.cards.title', {
           name: inSentence(jointRule(spec.joint).name),
           units: spec.thicknessesMm.map((mm) => say.quantity(mm, 'thickness')).join(' + '),
           joint: positionName(spec.position, spec.joint),
@@ -185,7 +185,7 @@ export function cardDocument(
       ...(folded.length > 0
         ? [
             {
-              text: t('server.cards.stand-as-needed', {
+              text: t('server.cards.already-set', {
                 lines: folded.map(({ label, display, unit }) => `${label} ${display} ${unit}`.trim()),
               }),
               fontSize: small,
@@ -201,8 +201,8 @@ export function cardDocument(
             t('server.cards.at-the-nozzle'),
             say.show(program.gasFlowLPerMin, 'gasFlow'),
           ),
-          hand(t('server.cards.stick-out'), t('server.cards.tip-to-plate'), say.show(program.ctwdMm, 'shortLength')),
-          hand(t('server.cards.travel'), t('server.cards.time-it'), say.show(program.travelMmPerMin, 'travel')),
+          hand(t('server.cards.ctwd'), t('server.cards.tip-to-plate'), say.show(program.ctwdMm, 'shortLength')),
+          hand(t('server.cards.travel'), t('server.cards.time-travel'), say.show(program.travelMmPerMin, 'travel')),
         ].map((own) => dialTable(say, [own], density)),
         columnGap: 12,
       },
@@ -219,7 +219,7 @@ export function cardDocument(
       ...startAndStop,
       ...(notes.length > 0 ? [{ ul: notes, fontSize: small, margin: [0, air - 2, 0, 0] } satisfies Content] : []),
       {
-        text: t('server.cards.before-the-first-arc'),
+        text: t('server.cards.first-arc'),
         bold: true,
         fontSize: density > 1 ? 8.5 : 10,
         margin: [0, air, 0, 1],
@@ -238,7 +238,7 @@ export function cardDocument(
       color: quiet,
       columns: [
         {
-          text: hazardText(hazard('server.cards.changes-from-how-the-machine')),
+          text: hazardText(hazard('server.cards.legend')),
         },
         {
           text: `${dayIn(timeZone, printedAt)}, ${revision.createdBy}   ${page}/${pages}`,
@@ -287,7 +287,7 @@ function showBlock({ t }: Words, program: Program, file: MachineResource['file']
   if (!show) return [];
   const preset =
     show.presetA === null && show.presetV === null
-      ? t('server.cards.before-the-arc-as-its')
+      ? t('server.cards.display-from-chart')
       : t('server.cards.before-the-arc', {
           preset: [
             ...(show.presetA === null ? [] : [amount('current', show.presetA, 0)]),
@@ -296,7 +296,7 @@ function showBlock({ t }: Words, program: Program, file: MachineResource['file']
         });
   return [
     {
-      text: t('server.cards.while-it-burns-about-at', {
+      text: t('server.cards.display-while-welding', {
         preset,
         running: amount('current', show.runningA, 0),
         running2: amount('voltage', show.runningV, 1),
@@ -318,7 +318,7 @@ function passBlock({ t, tell, quantity }: Words, { passTable }: Plan): Content[]
     t('server.cards.current'),
     t('server.cards.travel'),
     t('server.cards.metal'),
-    t('server.cards.gun-2'),
+    t('server.cards.gun-field'),
   ].map((text) => ({ text, color: quiet }));
   return [
     { text: t('server.cards.passes'), bold: true, fontSize: 10, margin: [0, 8, 0, 2] },
@@ -398,8 +398,8 @@ const mostNamed = 5;
 
 /** What changes, in one glance. */
 function glanceWords({ t }: Words, isKnown: boolean, changing: readonly DialSetting[]): string {
-  if (!isKnown) return t('server.cards.nobody-has-entered-how-it');
-  if (changing.length === 0) return t('server.cards.nothing-changes-from-how-it');
+  if (!isKnown) return t('server.cards.state-unknown');
+  if (changing.length === 0) return t('server.cards.no-change');
   if (changing.length > mostNamed) return t('server.cards.lines-change-marked', { changing: changing.length });
   const lines = changing
     .map(({ label, display, unit }) => t('server.cards.to', { label, display, unit }).trim())
@@ -417,7 +417,7 @@ function dialTable({ t }: Words, body: TableCell[][], density: CardDensity): Con
   return {
     table: {
       widths: [6, '*', 'auto'],
-      body: body.length > 0 ? body : [['', t('server.cards.this-machines-dials-are-not'), '']],
+      body: body.length > 0 ? body : [['', t('server.cards.dials-unknown'), '']],
     },
     layout: {
       hLineWidth: (at) => (at === 0 ? 0 : 0.6),

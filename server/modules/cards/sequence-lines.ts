@@ -10,7 +10,7 @@ export function sequenceLines(say: Words, whole: ScoreOf, machine: Machine, slot
     ...pressLines(score).map(say.tell),
     ...scheduleLines(say, program, score.lengthMm, thicknessMm),
     ...tapTargets(machine, slots, program).map(({ taps, slot, name, warning }) =>
-      say.t('server.cards.taps-at-rest-call-memory', {
+      say.t('server.cards.taps-call-memory', {
         taps,
         slot,
         name: name ?? absent,
@@ -24,7 +24,7 @@ function scheduleLines({ t, tell }: Words, program: Program, lengthMm: number, t
   if (program.sequence.trigger === 'stitch') {
     const { count, stitchMm, gapMm, heatShare } = stitchPlan(program, lengthMm);
     return [
-      t('server.cards.stitches-of-between-of-a', {
+      t('server.cards.stitches', {
         count,
         stitch: amount('length', stitchMm, 0),
         gap: amount('length', gapMm, 0),
@@ -44,7 +44,7 @@ function scheduleLines({ t, tell }: Words, program: Program, lengthMm: number, t
   if (!plan.ok) return plan.issues.map(({ message }) => tell(message));
   const { count, spacingMm, tackMm, arcS, gasL, gasLostL, dressBack } = plan.value;
   return [
-    t('server.cards.tacks-of-every-each-both', {
+    t('server.cards.tacks', {
       count,
       tack: amount('length', tackMm, 0),
       spacing: amount('length', spacingMm, 0),

@@ -12,7 +12,7 @@ import { say as sayCode } from '@fox-tempo/core/said';
 import type { Words } from '@fox-tempo/words';
 import { isLit, type Phase, type PlayedPhase } from '@fox-tempo/core/sequence';
 
-const codeOfTap = sayCode('score.tap-word');
+const codeOfTap = sayCode('trigger.tap-word');
 const ink = '#25211B';
 const quiet = '#6A6053';
 const line = '#DCD2BF';

@@ -22,7 +22,7 @@ import { self, type Author } from '../observations/author.ts';
 
 export async function requireMachine(db: Executor, id: string): Promise<MachineResource> {
   const machine = await findMachine(db, id);
-  if (!machine) throw new HttpProblem('not-found', phrase('server.machines.there-is-no-machine', { id }));
+  if (!machine) throw new HttpProblem('not-found', phrase('server.machines.error.no-machine', { id }));
   return machine;
 }
 
@@ -119,7 +119,7 @@ async function changeMachine(
       throw staleVersion(
         stored,
         yours,
-        phrase('server.machines.saved-version-yours-was-based', {
+        phrase('server.machines.error.version-conflict', {
           changedBy: stored.changedBy,
           version: stored.version,
           basedOn,
@@ -151,7 +151,7 @@ function takenName(name: string): HttpProblem {
     {
       path: 'file.name',
       code: 'name-taken',
-      message: phrase('server.machines.there-is-a-machine-called', { name }),
+      message: phrase('server.machines.error.name-taken', { name }),
       got: name,
     },
   ]);

@@ -30,7 +30,7 @@ export async function record(
       throw unknown(
         'weldedBy',
         'unknown-person',
-        phrase('server.observations.there-is-nobody-here', { weldedBy: row.weldedBy }),
+        phrase('server.observations.error.no-person', { weldedBy: row.weldedBy }),
         row.weldedBy,
       );
   }
@@ -47,7 +47,7 @@ export async function record(
       throw unknown(
         'corrects',
         'unknown-observation',
-        phrase('server.observations.there-is-no-to-correct', { kind: row.kind, corrects: row.corrects }),
+        phrase('server.observations.error.no-record-to-correct', { kind: row.kind, corrects: row.corrects }),
         row.corrects,
       );
     const own = made?.recordedBy === by.id || made?.weldedBy === by.id;
@@ -62,7 +62,7 @@ export async function record(
     attachments.map((file) => file.sha256),
   );
   if (missing !== undefined)
-    throw unknown('attachments', 'unknown-file', phrase('server.observations.send-the-file-to-api'), missing);
+    throw unknown('attachments', 'unknown-file', phrase('server.observations.hint.send-file-first'), missing);
   await addObservation(db, {
     id,
     by: { ...by, deviceAt },
@@ -76,7 +76,7 @@ export async function record(
   await attach(db, id, attachments);
   if (row.kind === 'withdrawal' && before?.kind === 'trial') await withdrawTrial(db, before.id);
   const made = await findObservation(db, id);
-  if (!made) throw new HttpProblem('internal', phrase('server.observations.the-observation-was-not-kept'));
+  if (!made) throw new HttpProblem('internal', phrase('server.observations.error.not-kept'));
   return made;
 }
 

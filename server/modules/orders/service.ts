@@ -46,7 +46,7 @@ export async function saveOrder(
     if (!(await lockOrder(tx, id))) throw noOrder(id);
     const stored = await requireOrder(tx, id);
     if (stored.version !== version)
-      throw staleVersion(stored, save, phrase('server.orders.order-was-changed-meanwhile', { number: stored.number }));
+      throw staleVersion(stored, save, phrase('server.orders.error.changed-meanwhile', { number: stored.number }));
     if (save.closed && !stored.closed) await askBeforeClosing(tx, stored, save);
     await updateOrder(tx, id, version, save, by);
     return requireOrder(tx, id);
@@ -126,7 +126,7 @@ export function countDone(
         {
           path: 'count',
           code: 'more-than-done',
-          message: phrase('server.orders.order-has-parts-done-cannot', {
+          message: phrase('server.orders.error.take-back-too-many', {
             number: before.number,
             done: before.done,
             count: -count,
@@ -265,12 +265,12 @@ async function refuseTaken(db: Executor, number: string, exceptId?: string): Pro
       {
         path: 'number',
         code: 'number-taken',
-        message: phrase('server.orders.there-is-an-order-already', { number }),
+        message: phrase('server.orders.error.number-taken', { number }),
         got: number,
       },
     ]);
 }
 
 function noOrder(id: string): HttpProblem {
-  return new HttpProblem('not-found', phrase('server.orders.there-is-no-order', { id }));
+  return new HttpProblem('not-found', phrase('server.orders.error.no-order', { id }));
 }

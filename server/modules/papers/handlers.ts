@@ -29,7 +29,7 @@ export function paperHandlers(pool: ComputePool): Pick<Handlers, 'procedure' | '
       const inForce = seam.issued.find((one) => one.machineId === machine.id)?.revision;
       const number = query.revision ?? inForce ?? seam.revision?.number;
       if (number === undefined)
-        throw new HttpProblem('not-found', phrase('server.cards.has-no-saved-setting-to', { spec: seam.spec.name }));
+        throw new HttpProblem('not-found', phrase('server.cards.error.no-setting', { spec: seam.spec.name }));
       const revision = await findRevision(db, seam.id, number);
       if (!revision)
         throw invalidInput([

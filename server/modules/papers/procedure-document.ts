@@ -39,7 +39,7 @@ export function procedureDocument(content: SheetContent, say: Words): TDocumentD
   const window = seam.windows.find((one) => one.machineId === machine.id && one.revision === revision.number);
   const issued = seam.issued.find((one) => one.machineId === machine.id && one.revision === revision.number);
   const day = (at: string) => dayIn(content.timeZone, new Date(at));
-  const title = t('server.papers.procedure-of', { seam: spec.name, machine: file.name, number: revision.number });
+  const title = t('server.papers.procedure.title', { seam: spec.name, machine: file.name, number: revision.number });
   const sections = planned.ok
     ? procedureSheet({ seam: asked.seam, program, plan: planned.value, window: window?.window })
     : [];
@@ -104,11 +104,11 @@ export function procedureDocument(content: SheetContent, say: Words): TDocumentD
         columnGap: 14,
       },
       ...(planned.ok && planned.value.passes > 1 ? passPart(say, planned.value.passTable) : []),
-      heading(t('server.papers.stands-on')),
+      heading(t('server.papers.procedure.evidence')),
       {
         ul: [
           window
-            ? t('server.papers.window-by', {
+            ? t('server.papers.procedure.window', {
                 by: window.by,
                 at: day(window.at),
                 reason: window.reason,
@@ -116,7 +116,7 @@ export function procedureDocument(content: SheetContent, say: Words): TDocumentD
               })
             : t('server.papers.no-window'),
           issued
-            ? t('server.papers.issued-by', { by: issued.by, at: day(issued.at), reason: issued.reason })
+            ? t('server.papers.procedure.issued', { by: issued.by, at: day(issued.at), reason: issued.reason })
             : t('server.papers.not-issued'),
           passed.length === 0
             ? t('server.papers.no-trial-passed')
@@ -163,7 +163,7 @@ function dialsPart({ t }: Words, { machine, revision }: SheetContent): Content[]
   const { dials } = cardOf(asStands(machine), revision.program);
   if (dials.length === 0) return [];
   return [
-    heading(t('server.papers.dials-of', { machine: machine.file.name })),
+    heading(t('server.papers.procedure.dials', { machine: machine.file.name })),
     {
       layout: ruled,
       table: {
@@ -196,7 +196,7 @@ function passPart(
             t('server.papers.volts'),
             t('server.cards.travel'),
             t('server.cards.metal'),
-            t('server.cards.gun-2'),
+            t('server.cards.gun-field'),
           ]),
           ...passes.map((pass) => [
             String(pass.pass),

@@ -31,10 +31,10 @@ export function runPlanDocument(content: DayContent, say: Words): TDocumentDefin
     fixed,
   );
   const jobOf = (id: string) => jobs.find((job) => job.id === id);
-  const title = t('server.papers.run-plan-of', { day: dayIn(timeZone, printedAt) });
+  const title = t('server.papers.run-plan.title', { day: dayIn(timeZone, printedAt) });
   const left = plan.unplaced.flatMap((id) => jobOf(id) ?? []);
   return {
-    ...recordPage(paper, title, t('server.papers.hours-from', { at: momentIn(timeZone, printedAt) })),
+    ...recordPage(paper, title, t('server.papers.run-plan.hours', { at: momentIn(timeZone, printedAt) })),
     pageOrientation: 'landscape',
     content: [
       {
@@ -56,7 +56,7 @@ export function runPlanDocument(content: DayContent, say: Words): TDocumentDefin
         ? [
             {
               text: [
-                { text: `${t('view.run-plan.no-machine-can-say')}: `, bold: true },
+                { text: `${t('view.run-plan.no-machine')}: `, bold: true },
                 left.map(({ name, order }) => `${name}, ${order}`).join('; '),
               ],
               color: russet,
@@ -78,7 +78,7 @@ export function runPlanDocument(content: DayContent, say: Words): TDocumentDefin
               body: [
                 headCells([
                   '',
-                  t('view.run-plan.from-to'),
+                  t('view.run-plan.column-time'),
                   t('view.run-plan.seam'),
                   t('view.run-plan.order'),
                   t('view.run-plan.pieces'),

@@ -63,7 +63,7 @@ export function trialDocument(content: RecordContent, say: Words): TDocumentDefi
     },
     window && { machine: file, window: window.window },
   );
-  const title = t('server.papers.trial-of', { seam: trial.seamName, at: dayIn(content.timeZone, new Date(trial.at)) });
+  const title = t('server.papers.trial.title', { seam: trial.seamName, at: dayIn(content.timeZone, new Date(trial.at)) });
   const seen = Object.entries(body.symptoms).filter(([, { answer }]) => answer === 'yes');
   const clean = Object.values(body.symptoms).filter(({ answer }) => answer === 'no').length;
   const { measured } = body;
@@ -89,7 +89,7 @@ export function trialDocument(content: RecordContent, say: Words): TDocumentDefi
       : [[t('view.trials.displayed-voltage'), say.quantity(body.displayed.voltageV, 'voltage', 1)] as const]),
     ...(body.ctwdMm === undefined
       ? []
-      : [[t('server.cards.stick-out'), say.quantity(body.ctwdMm, 'shortLength', 0)] as const]),
+      : [[t('server.cards.ctwd'), say.quantity(body.ctwdMm, 'shortLength', 0)] as const]),
     ...(body.plateC === undefined
       ? []
       : [[tell(phraseOf('procedure.plate-at-start')), say.quantity(body.plateC, 'temperature', 0)] as const]),
@@ -103,7 +103,7 @@ export function trialDocument(content: RecordContent, say: Words): TDocumentDefi
     content: [
       {
         columns: [
-          { text: t('server.papers.record-of-a-trial'), fontSize: 18, bold: true },
+          { text: t('server.papers.trial.heading'), fontSize: 18, bold: true },
           {
             text: [
               { text: `${content.shopName}\n`, bold: true },
@@ -116,7 +116,7 @@ export function trialDocument(content: RecordContent, say: Words): TDocumentDefi
       },
       { text: `${trial.seamName}, ${trial.partName}`, fontSize: 12, bold: true, margin: [0, 2, 0, 0] },
       {
-        text: t('server.papers.welded-by-on', {
+        text: t('server.papers.trial.welded', {
           welder: trial.weldedBy,
           machine: trial.machineName,
           at: dayIn(content.timeZone, new Date(trial.at)),
@@ -160,14 +160,14 @@ export function trialDocument(content: RecordContent, say: Words): TDocumentDefi
                   ]),
                 },
               },
-              heading(t('server.papers.looked-at')),
+              heading(t('server.papers.trial.looked-at')),
               {
                 ul: [
                   ...seen.map(
                     ([code, { severity }]) =>
                       `${tell(symptoms[code as SymptomCode].name)}, ${tell(severityNames[severity ?? 2])}`,
                   ),
-                  t('view.trials.looked-for-and-not-there', { count: clean }),
+                  t('view.trials.absent-count', { count: clean }),
                   ...body.tests.map(
                     ({ kind, result }) =>
                       `${tell(testNames[kind])}: ${result === 'pass' ? t('view.trials.held') : t('view.trials.broke')}`,

@@ -40,7 +40,7 @@ export function savePerson(db: Database, id: string, basedOn: number, save: Pers
         {
           path: 'role',
           code: 'last-owner',
-          message: phrase('server.people.is-the-last-owner-who', { stored: stored.name }),
+          message: phrase('server.people.error.last-owner', { stored: stored.name }),
           got: save.role,
         },
       ]);
@@ -71,7 +71,7 @@ function refuseRole(me: SignedIn, role: Role): void {
   if (!mayGiveRole(me.role, role))
     throw new HttpProblem(
       'not-allowed',
-      phrase('server.people.you-cannot-give-role', { me: me.name, role: roleNames[role] }),
+      phrase('server.people.error.cannot-give-role', { me: me.name, role: roleNames[role] }),
     );
 }
 
@@ -79,7 +79,7 @@ function refusePerson(me: SignedIn, stored: Person): void {
   if (!mayKeepPerson(me.role, stored.role))
     throw new HttpProblem(
       'not-allowed',
-      phrase('server.people.is-above-you', { name: stored.name, role: roleNames[stored.role] }),
+      phrase('server.people.error.above-you', { name: stored.name, role: roleNames[stored.role] }),
     );
 }
 
@@ -90,5 +90,5 @@ async function requirePerson(db: Executor, id: string): Promise<Person> {
 }
 
 function nobody(id: string): HttpProblem {
-  return new HttpProblem('not-found', phrase('server.people.there-is-nobody-here', { id }));
+  return new HttpProblem('not-found', phrase('server.people.error.no-person', { id }));
 }

@@ -24,7 +24,7 @@ export const runHandlers = {
   addRun: ({ db, key, body, by }) => recordRun(db, key, body, by),
   decideRun: ({ db, params, body, me, http }) => {
     if (!uuid.test(params.id))
-      throw new HttpProblem('not-found', phrase('server.runs.there-is-no-run', { id: params.id }));
+      throw new HttpProblem('not-found', phrase('server.runs.error.no-run', { id: params.id }));
     return decideRun(db, params.id, body, me, deviceOf(http.request));
   },
 } satisfies Partial<Handlers>;

@@ -32,7 +32,7 @@ export async function recordRun(db: Database, key: string, asked: RunCreate, by:
     const order = orderId === undefined ? undefined : await lockedOrder(tx, orderId);
     const seam = await requireListedSeam(tx, seamId);
     if (order && order.partId !== seam.partId) {
-      const message = phrase('server.runs.order-is-for-another-part', { number: order.number, part: order.partName });
+      const message = phrase('server.runs.error.other-part', { number: order.number, part: order.partName });
       throw refused('orderId', 'unknown-part', message, order.id);
     }
     const machine = await requireMachine(tx, machineId);
@@ -45,13 +45,13 @@ export async function recordRun(db: Database, key: string, asked: RunCreate, by:
       throw refused(
         'weldedBy',
         'unknown-person',
-        phrase('server.observations.there-is-nobody-here', { weldedBy }),
+        phrase('server.observations.error.no-person', { weldedBy }),
         weldedBy,
       );
     const planned = useOf(revision)?.arcSeconds ?? 0;
     const timeShare = body.seconds === undefined || planned === 0 ? 1 : body.seconds / planned;
     if (timeShare < oddTimes[0] || timeShare > oddTimes[1]) {
-      const message = phrase('server.runs.seconds-do-not-fit', {
+      const message = phrase('server.runs.error.seconds', {
         planned: Math.round(planned),
         seconds: Math.round(body.seconds ?? 0),
       });
@@ -119,7 +119,7 @@ export async function decideRun(
     decision === 'slip'
       ? may('callSlip', who.role, ...(isOwn ? [] : ['anothers' as const]))
       : may('judgeRun', who.role);
-  if (!right) throw new HttpProblem('not-allowed', phrase('server.runs.a-lead-hand-decides-about'));
+  if (!right) throw new HttpProblem('not-allowed', phrase('server.runs.error.lead-hand-decides'));
   return db.transaction(async (tx) => {
     const order = first.orderId === null ? undefined : await lockedOrder(tx, first.orderId);
     // After the order, as whoever counts goes: two who decide at once come one after the other.
@@ -133,14 +133,14 @@ export async function decideRun(
       );
     const counts = run.state === 'counts' || run.state === 'released';
     if (run.state === 'slip' || (decision !== 'slip' && run.state === 'counts'))
-      throw refused('decision', 'not-possible', phrase('server.runs.there-is-nothing-to-decide'), decision);
+      throw refused('decision', 'not-possible', phrase('server.runs.error.nothing-to-decide'), decision);
     if (counts && order && decision !== 'released') {
       const seam = (await seamCounts(tx, order)).find(({ seamId }) => seamId === run.seamId);
       if (seam && seam.welded <= seam.counted)
         throw refused(
           'decision',
           'not-possible',
-          phrase('server.runs.its-part-is-counted', { number: order.number }),
+          phrase('server.runs.error.part-counted', { number: order.number }),
           id,
         );
     }
@@ -188,7 +188,7 @@ async function lockedOrder(db: Executor, id: string) {
 
 export async function requireRun(db: Executor, id: string): Promise<Run> {
   const found = await findRun(db, id);
-  if (!found) throw new HttpProblem('not-found', phrase('server.runs.there-is-no-run', { id }));
+  if (!found) throw new HttpProblem('not-found', phrase('server.runs.error.no-run', { id }));
   return found;
 }
 
@@ -198,7 +198,7 @@ function named<T extends { readonly id: string }>(list: readonly T[], id: string
     throw refused(
       path,
       'unknown-code',
-      phrase('server.stock.there-is-no', { what: path === 'spoolId' ? 'spool' : 'other', id }),
+      phrase('server.stock.error.no-stock', { what: path === 'spoolId' ? 'spool' : 'other', id }),
       id,
     );
   return found;

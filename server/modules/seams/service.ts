@@ -41,7 +41,7 @@ import type { Device } from '../session/device.ts';
 
 export async function requireSeam(db: Executor, id: string): Promise<SeamResource> {
   const seam = await findSeam(db, id);
-  if (!seam) throw new HttpProblem('not-found', phrase('server.seams.there-is-no-seam', { id }));
+  if (!seam) throw new HttpProblem('not-found', phrase('server.seams.error.no-seam', { id }));
   return seam;
 }
 
@@ -49,7 +49,7 @@ export async function requireSeam(db: Executor, id: string): Promise<SeamResourc
 export async function requireListedSeam(db: Executor, id: string): Promise<SeamResource> {
   const seam = await requireSeam(db, id);
   if (seam.deleted)
-    throw new HttpProblem('off-the-list', phrase('server.seams.is-off-the-list', { spec: seam.spec.name }));
+    throw new HttpProblem('off-the-list', phrase('server.seams.error.removed', { spec: seam.spec.name }));
   return seam;
 }
 
@@ -187,7 +187,7 @@ export async function saveOffset(
   const written = seam.windows.find((one) => one.machineId === machineId && one.revision === revision);
   const moves = Object.keys(offset).length > 0;
   if (moves && (!found || !written))
-    throw new HttpProblem('locked', phrase('server.seams.no-window-is-written', { spec: seam.spec.name, revision }));
+    throw new HttpProblem('locked', phrase('server.seams.error.no-window', { spec: seam.spec.name, revision }));
   const [beyond] = found && written ? offsetBeyond(found.program, offset, written.window) : [];
   if (beyond && written) throw outside(seam, written.by, beyond);
   await addObservation(db, {
@@ -265,13 +265,13 @@ function refuseLooser(
   const looser = limits === null ? (seam.limits === null ? [] : ['level' as const]) : loosened(before, limits);
   if (looser.length === 0) return;
   if (!may('loosenLimits', me.role, ...inStates))
-    throw new HttpProblem('locked', phrase('server.seams.limits-of-a-reference', { spec: seam.spec.name }));
+    throw new HttpProblem('locked', phrase('server.seams.error.limits-of-reference', { spec: seam.spec.name }));
   if (reason.length >= 3) return;
   throw invalidInput([
     {
       path: 'reason',
       code: 'missing',
-      message: phrase('server.seams.say-why-looser', {
+      message: phrase('server.seams.error.reason-looser', {
         limits: joined(
           looser.map((name) => phrase(`server.seams.limit-${name}`)),
           ', ',
@@ -369,13 +369,13 @@ async function refuseWithoutEvidence(
     invalidInput([{ path: 'evidence', code: 'no-evidence', message, got }]);
   const trials = await evidenceOf(db, asked.evidence);
   const missing = asked.evidence.find((one) => !trials.some(({ id }) => id === one));
-  if (missing !== undefined) throw refuse(phrase('server.trials.there-is-no-trial', { id: missing }), missing);
+  if (missing !== undefined) throw refuse(phrase('server.trials.error.no-trial', { id: missing }), missing);
   for (const { id, seamId, machineId, revision, verdict } of trials) {
     const stands = seamId === asked.seamId && machineId === asked.machineId && revision === asked.revision;
-    if (!stands || verdict !== 'pass') throw refuse(phrase('server.seams.this-trial-does-not-stand'), id);
+    if (!stands || verdict !== 'pass') throw refuse(phrase('server.seams.error.trial-does-not-count'), id);
   }
   if (trials.some(({ rootFusion }) => rootFusion) && trials.every(({ byEyeOnly }) => byEyeOnly))
-    throw refuse(phrase('server.seams.by-eye-only-is-not-enough'), asked.evidence[0] ?? '');
+    throw refuse(phrase('server.seams.error.by-eye-only'), asked.evidence[0] ?? '');
 }
 
 function changeVersioned(
@@ -399,7 +399,7 @@ function refuseStale(stored: SeamResource, version: number | undefined, basedOn:
   throw staleVersion(
     stored,
     yours,
-    phrase('server.machines.saved-version-yours-was-based', {
+    phrase('server.machines.error.version-conflict', {
       changedBy: stored.changedBy,
       version: stored.version,
       basedOn,
@@ -411,7 +411,7 @@ function refuseLocked({ lock, spec }: SeamResource, me: Pick<SignedIn, 'role'>):
   if (!lock || may('saveSeam', me.role, 'locked')) return;
   throw new HttpProblem(
     'locked',
-    phrase('server.seams.locked-a-lead-hand-can', { by: lock.by, spec: spec.name, reason: lock.reason }),
+    phrase('server.seams.error.locked', { by: lock.by, spec: spec.name, reason: lock.reason }),
   );
 }
 

@@ -77,7 +77,7 @@ export async function confirmPin(
   const person = await findHere(db, personId);
   if (!person) throw wrongPin();
   if (!allowed.includes(person.role))
-    throw new HttpProblem('not-allowed', phrase('server.session.a-lead-hands-pin-is-asked'));
+    throw new HttpProblem('not-allowed', phrase('server.session.error.lead-pin'));
   return person;
 }
 
@@ -99,9 +99,9 @@ async function tryPin(db: Executor, one: Try, pin: string): Promise<void> {
 /** In as anybody, on the demo shop alone. */
 export async function demoSignIn(db: Executor, http: AtDevice, personId: string): Promise<void> {
   const { demo } = await readShop(db);
-  if (!demo) throw new HttpProblem('not-allowed', phrase('server.session.only-the-demo-shop-lets'));
+  if (!demo) throw new HttpProblem('not-allowed', phrase('server.session.error.demo-only'));
   if (!(await findHere(db, personId)))
-    throw new HttpProblem('not-found', phrase('server.session.there-is-nobody-here', { personId }));
+    throw new HttpProblem('not-found', phrase('server.session.error.no-person', { personId }));
   await begin(db, http, personId);
 }
 
@@ -125,8 +125,8 @@ export async function makeOwner(
     await insertOwner(tx, { id: personId, name, pinHash });
     return 'made' as const;
   });
-  if (outcome === 'has-owner') throw new HttpProblem('not-allowed', phrase('server.session.this-shop-has-an-owner'));
-  if (outcome === 'wrong') throw new HttpProblem('wrong-pin', phrase('server.session.that-is-not-the-code'));
+  if (outcome === 'has-owner') throw new HttpProblem('not-allowed', phrase('server.session.error.has-owner'));
+  if (outcome === 'wrong') throw new HttpProblem('wrong-pin', phrase('server.session.error.wrong-code'));
   if (typeof outcome === 'number') throw tooSoon(outcome);
   await begin(db, http, personId);
 }
@@ -216,8 +216,8 @@ function wrongPin(waitS = 0): HttpProblem {
   return new HttpProblem(
     'wrong-pin',
     waitS > 0
-      ? phrase('server.session.that-pin-does-not-fit', { wait: amount('phaseTime', waitS) })
-      : phrase('server.session.that-pin-does-not-fit-2'),
+      ? phrase('server.session.error.wrong-pin-wait', { wait: amount('phaseTime', waitS) })
+      : phrase('server.session.error.wrong-pin'),
     waitS > 0 ? { waitS } : {},
   );
 }
@@ -225,7 +225,7 @@ function wrongPin(waitS = 0): HttpProblem {
 function tooSoon(waitS: number): HttpProblem {
   return new HttpProblem(
     'too-many',
-    phrase('server.session.too-many-wrong-tries-the', { wait: amount('phaseTime', waitS) }),
+    phrase('server.session.error.too-many-tries', { wait: amount('phaseTime', waitS) }),
     { waitS },
   );
 }

@@ -96,7 +96,7 @@ async function imported(
           kind: 'seam',
           name: spec.name,
           does: 'refused',
-          why: phrase('server.shop.there-is-no-part-choose', { partName }),
+          why: phrase('server.shop.error.no-part', { partName }),
         });
         continue;
       }

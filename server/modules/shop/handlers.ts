@@ -15,12 +15,12 @@ export function shopHandlers(
     shop: ({ db }) => shopState(db, keeper),
     saveShop: async ({ db, basedOn, body }) => {
       if (!(await updateShop(db, basedOn, body)))
-        throw staleVersion(await readShop(db), body, phrase('server.shop.the-shop-was-changed-meanwhile'));
+        throw staleVersion(await readShop(db), body, phrase('server.shop.error.changed-meanwhile'));
       return shopState(db, keeper);
     },
     saveRates: async ({ db, basedOn, body }) => {
       if (!(await updateShop(db, basedOn, body)))
-        throw staleVersion(await readShop(db), body, phrase('server.shop.the-shop-was-changed-meanwhile'));
+        throw staleVersion(await readShop(db), body, phrase('server.shop.error.changed-meanwhile'));
       return shopState(db, keeper);
     },
     backup: async ({ signal }) => {

@@ -32,14 +32,14 @@ export async function storeInSlot(
         {
           path: 'seamId',
           code: 'no-revision',
-          message: phrase('server.slots.has-no-saved-setting-to', { spec: seam.spec.name }),
+          message: phrase('server.slots.error.nothing-to-store', { spec: seam.spec.name }),
           got: seamId,
         },
       ]);
     }
     const present = await newest(tx, machineId, slot);
     if ((present?.id ?? null) !== replaces) {
-      throw new HttpProblem('stale-version', phrase('server.slots.slot-holds-something-else-than', { slot }), {
+      throw new HttpProblem('stale-version', phrase('server.slots.error.slot-changed', { slot }), {
         current: present ?? null,
         yours: { seamId, replaces },
       });
@@ -101,7 +101,7 @@ async function newest(db: Executor, machineId: string, slot: number): Promise<Sl
 
 async function requireEntry(db: Executor, machineId: string, slot: number): Promise<SlotEntry> {
   const entry = await newest(db, machineId, slot);
-  if (!entry) throw new HttpProblem('not-found', phrase('server.slots.nothing-is-stored-in-slot', { slot }));
+  if (!entry) throw new HttpProblem('not-found', phrase('server.slots.error.slot-empty', { slot }));
   return entry;
 }
 
@@ -114,8 +114,8 @@ function requireSlot({ name, slots }: { name: string; slots: { count: number; fi
       code: 'no-such-slot',
       message:
         slots.count === 0
-          ? phrase('server.slots.has-no-memory-slots', { name })
-          : phrase('server.slots.has-slots-to-got', { name, first: slots.first, last, slot }),
+          ? phrase('server.slots.error.no-slots', { name })
+          : phrase('server.slots.error.slot-range', { name, first: slots.first, last, slot }),
       limit: [slots.first, last],
       got: slot,
     },

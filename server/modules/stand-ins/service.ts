@@ -36,7 +36,7 @@ export async function weldOn(db: Database, machineId: string, ask: StandInAsk, m
   const seam = await requireSeam(db, ask.seamId);
   const revision = ask.revision === undefined ? seam.revision : await findRevision(db, seam.id, ask.revision);
   if (!revision)
-    throw new HttpProblem('not-found', phrase('server.cards.has-no-saved-setting-to', { spec: seam.spec.name }));
+    throw new HttpProblem('not-found', phrase('server.cards.error.no-setting', { spec: seam.spec.name }));
   const { program, spec } = revision;
   const card = asDialled(program, machine);
   const off = orProblem(dialsOff(machine, program, ask.dials));
@@ -106,5 +106,5 @@ function traceText({ trace: { timeS, currentA, voltageV } }: StandInWeld): strin
 }
 
 export function noStandIn(machineId: string): HttpProblem {
-  return new HttpProblem('not-found', phrase('server.stand-ins.has-none', { machineId }));
+  return new HttpProblem('not-found', phrase('server.machine-simulator.has-none', { machineId }));
 }

@@ -270,14 +270,14 @@ async function requireSpool(db: Executor, id: string): Promise<Spool> {
 }
 
 function missing(what: 'spool' | 'other', id: string): HttpProblem {
-  return new HttpProblem('not-found', phrase('server.stock.there-is-no', { what, id }));
+  return new HttpProblem('not-found', phrase('server.stock.error.no-stock', { what, id }));
 }
 
 function stale(current: Cylinder | Spool, yours: unknown): HttpProblem {
   return staleVersion(
     current,
     yours,
-    phrase('server.stock.changed-it-to-version-meanwhile', { changedBy: current.changedBy, version: current.version }),
+    phrase('server.stock.error.changed-meanwhile', { changedBy: current.changedBy, version: current.version }),
   );
 }
 
@@ -290,8 +290,8 @@ async function refuseCylinder(db: Executor, save: CylinderSave): Promise<void> {
         path: field,
         code: 'missing',
         message: weighed
-          ? phrase('server.stock.co2-is-liquid-in-its')
-          : phrase('server.stock.enter-the-pressure-on-the'),
+          ? phrase('server.stock.error.co2-by-mass')
+          : phrase('server.stock.error.pressure-missing'),
         got: null,
       },
     ]);
@@ -305,7 +305,7 @@ async function refuseMachine(db: Executor, machineId: string | null): Promise<vo
     {
       path: 'machineId',
       code: 'unknown-machine',
-      message: phrase('server.stock.there-is-no-machine', { machineId }),
+      message: phrase('server.stock.error.no-machine', { machineId }),
       got: machineId,
     },
   ]);

@@ -42,7 +42,7 @@ async function putInOrder(db: Database, { body: { after } }: Trial, left: number
 async function questionOf(db: Database, trial: Trial): Promise<Record<string, unknown>> {
   const { body, limits } = trial;
   const revision = await findRevision(db, trial.seamId, trial.revision);
-  if (!revision) throw new HttpProblem('not-found', phrase('server.trials.there-is-no-trial', { id: trial.id }));
+  if (!revision) throw new HttpProblem('not-found', phrase('server.trials.error.no-trial', { id: trial.id }));
   const machine = await requireMachine(db, trial.machineId);
   const [reading] = await bodiesAt(db, trial.machineId, 'lead-reading', 1);
   const { legsMm, widthMm, heightMm } = body.measured;

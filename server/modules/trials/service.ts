@@ -89,7 +89,7 @@ export async function recordTrial(
     throw refused(
       'weldedBy',
       'unknown-person',
-      phrase('server.observations.there-is-nobody-here', { weldedBy }),
+      phrase('server.observations.error.no-person', { weldedBy }),
       weldedBy,
     );
   const root = corrects === undefined ? id : await trialOfObservation(db, corrects);
@@ -97,7 +97,7 @@ export async function recordTrial(
     throw refused(
       'corrects',
       'unknown-observation',
-      phrase('server.observations.there-is-no-to-correct', { kind: 'trial', corrects: corrects ?? '' }),
+      phrase('server.observations.error.no-record-to-correct', { kind: 'trial', corrects: corrects ?? '' }),
       corrects ?? '',
     );
   const stored = corrects === undefined ? undefined : await lockObservation(db, root);
@@ -107,7 +107,7 @@ export async function recordTrial(
     attachments.map(({ sha256 }) => sha256),
   );
   if (missing !== undefined)
-    throw refused('attachments', 'unknown-file', phrase('server.observations.send-the-file-to-api'), missing);
+    throw refused('attachments', 'unknown-file', phrase('server.observations.hint.send-file-first'), missing);
   // A correction is held against what stood on the seam when it was welded.
   const first = corrects === undefined ? undefined : ((await formsOf(db, root))[0]?.body as KeptBody | undefined);
   const judged = first?.judged ?? judgedAs(seam, revision);
@@ -145,7 +145,7 @@ function refuseAnothers(
   const isOwn = recordedBy === by.id || welderId === by.id;
   if (!may('correctTrial', by.role, ...(isOwn ? [] : (['anothers'] as const))))
     throw new HttpProblem('not-allowed', phrase('server.trials.another-ones-trial'));
-  if (!isOwn && why.length < 3) throw refused('why', 'missing', phrase('server.trials.say-why-corrected'), why);
+  if (!isOwn && why.length < 3) throw refused('why', 'missing', phrase('server.trials.error.reason-to-correct'), why);
 }
 
 async function welderOf(db: Executor, id: string): Promise<string> {
@@ -214,11 +214,11 @@ async function requireRevision(db: Executor, seam: SeamResource, number: number 
 const uuid = /^[0-9a-f-]{36}$/i;
 
 export async function requireTrial(db: Executor, id: string): Promise<Trial> {
-  if (!uuid.test(id)) throw new HttpProblem('not-found', phrase('server.trials.there-is-no-trial', { id }));
+  if (!uuid.test(id)) throw new HttpProblem('not-found', phrase('server.trials.error.no-trial', { id }));
   const row = await findTrial(db, id);
   const forms = await formsOf(db, id);
   const standing = forms.filter(({ kind }) => kind === 'trial').at(-1);
-  if (!row || !standing) throw new HttpProblem('not-found', phrase('server.trials.there-is-no-trial', { id }));
+  if (!row || !standing) throw new HttpProblem('not-found', phrase('server.trials.error.no-trial', { id }));
   const { judged, why, ...body } = standing.body as unknown as KeptBody;
   const observation = await findObservation(db, standing.id);
   return {

@@ -17,7 +17,7 @@ export function ErrorPage() {
       <Heading as="h1" textStyle="title" mb="2">
         {title}
       </Heading>
-      <Box mb="4">{t('view.app.drafts-on-this-device-are', { detail })}</Box>
+      <Box mb="4">{t('view.app.drafts-kept', { detail })}</Box>
       <Box display="flex" gap="2" alignItems="center">
         {mayRetry && (
           <Action
@@ -50,15 +50,15 @@ function explain(error: unknown): { title: string; detail: string; mayRetry: boo
   // A view's chunk that cannot be fetched: the server is gone, or was replaced by a newer build.
   if (error instanceof TypeError && /import|fetch/i.test(error.message)) {
     return {
-      title: t('view.app.the-server-cannot-be-reached'),
-      detail: t('view.app.this-view-could-not-be'),
+      title: t('view.app.no-server'),
+      detail: t('view.app.view-failed'),
       mayRetry: 'reload',
     };
   }
   console.error(error);
   return {
     title: t('view.app.this-view-broke'),
-    detail: t('view.app.reloading-the-page-usually-helps'),
+    detail: t('view.app.view-failed-hint'),
     mayRetry: true,
   };
 }

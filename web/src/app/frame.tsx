@@ -79,7 +79,7 @@ export function Frame() {
         borderColor="accent"
         _focus={{ left: '2' }}
       >
-        <a href="#content">{t('view.app.skip-to-the-content')}</a>
+        <a href="#content">{t('view.app.skip-to-content')}</a>
       </Box>
       <Rail />
       <Box flex="1" minWidth={0} display="flex" flexDirection="column" position="relative">
@@ -93,7 +93,7 @@ export function Frame() {
         {me === null && (
           <Box position="sticky" top="0" zIndex={5}>
             <Notice level="caution" word={t('view.app.signed-out')} urgent>
-              {t('view.app.the-session-on-this-device')}{' '}
+              {t('view.app.session-ended')}{' '}
               <Box asChild color="accent" fontWeight={600} textDecoration="underline">
                 <Link to={signInAddress(`${pathname}${search}`)}>{t('view.app.sign-in-again')}</Link>
               </Box>
@@ -102,9 +102,9 @@ export function Frame() {
         )}
         {isForSomebodyElse() && (
           <Notice level="note" word={t('view.app.for-another-reader')}>
-            {t('view.app.this-page-is-said-in', { language: languageNames[spoken().language] })}{' '}
+            {t('view.app.card-language', { language: languageNames[spoken().language] })}{' '}
             <Box asChild color="accent" fontWeight={600} textDecoration="underline">
-              <a href={pathname}>{t('view.app.back-to-your-own')}</a>
+              <a href={pathname}>{t('view.app.own-language')}</a>
             </Box>
           </Notice>
         )}

@@ -54,11 +54,11 @@ function One({ notice }: { readonly notice: PageNotice }) {
         {notice.text} {problem !== null && <>{t('view.app.not-undone', { problem })} </>}
         {notice.undo && (
           <Action kind="quiet" minHeight="32px" disabled={busy} onClick={() => void undo()}>
-            {t('view.app.undo-it')}
+            {t('view.app.undo')}
           </Action>
         )}
         <Action kind="quiet" minHeight="32px" onClick={() => dismiss(notice.id)}>
-          {t('view.app.put-away')}
+          {t('view.app.dismiss')}
         </Action>
       </Notice>
     </Box>
@@ -72,15 +72,15 @@ export function StandingTroubles() {
   return (
     <>
       {trouble !== null && (
-        <Notice level="caution" word={t('view.app.this-device-keeps-nothing')} urgent>
-          {t('view.app.what-is-typed-lives-only', {
-            trouble: trouble === 'full' ? t('view.app.its-storage-is-full') : t('view.app.the-browser-forbids-it'),
+        <Notice level="caution" word={t('view.app.no-storage')} urgent>
+          {t('view.app.drafts-on-page-only', {
+            trouble: trouble === 'full' ? t('view.app.storage-full') : t('view.app.storage-forbidden'),
           })}
         </Notice>
       )}
       {differs && (
         <Notice level="caution" word={t('view.app.another-version')} urgent>
-          {t('view.app.the-server-runs-another-version')}{' '}
+          {t('view.app.other-version')}{' '}
           <Action kind="quiet" minHeight="32px" onClick={() => window.location.reload()}>
             {t('view.app.load-it-anew')}
           </Action>

@@ -32,9 +32,9 @@ const stops: readonly Stop[] = [
     drawing: <path d="M2 12h20M12 9a4 4 0 1 1 .01 0ZM12 23a4 4 0 1 1 .01 0Z" />,
   },
   // Wire, arc and pool.
-  { to: '/simulator', name: t('view.app.arc-bench'), drawing: <path d="M12 2v8M12 10l-6 9M12 10l6 9M2 20h20" /> },
+  { to: '/simulator', name: t('view.app.arc-simulator'), drawing: <path d="M12 2v8M12 10l-6 9M12 10l6 9M2 20h20" /> },
   // A weld over time: hot start, main, crater.
-  { to: '/sequence', name: t('view.app.score'), drawing: <path d="M2 20h20M3 20V6h5l3 4h6l3 6v4" /> },
+  { to: '/sequence', name: t('view.app.sequence'), drawing: <path d="M2 20h20M3 20V6h5l3 4h6l3 6v4" /> },
   // A bead on a coupon, and a tick.
   { to: '/trials', name: t('view.app.trials'), drawing: <path d="M2 20h20M4 20c0-4 8-4 8 0M12 9l4 4 6-9" /> },
   // Bars of work on three machines, one after the other.
@@ -140,15 +140,15 @@ function Helps() {
   return (
     <Box display="flex" flexDirection={{ base: 'row', md: 'column' }}>
       <RailButton
-        label={t('view.app.find-and-do')}
-        hint={t('view.app.ctrl-k-finds-by-any')}
+        label={t('view.app.search')}
+        hint={t('view.app.search-tip')}
         onClick={() => openOverlay('find')}
         top="⌕"
         word={t('view.app.find')}
       />
       <RailButton
-        label={t('view.app.what-words-mean-here')}
-        hint={t('view.app.f1-opens-the-words')}
+        label={t('view.app.glossary')}
+        hint={t('view.app.glossary-tip')}
         onClick={() => openOverlay('words')}
         top={'Aa'}
         word={t('view.app.words')}
@@ -175,15 +175,15 @@ function WhoWorks() {
     >
       <Link
         to={signInAddress(`${pathname}${search}`)}
-        title={me ? t('view.app.is-signed-in-another-person', { me: me.name }) : t('view.app.sign-in')}
+        title={me ? t('view.app.other-person', { me: me.name }) : t('view.app.sign-in')}
         aria-label={
-          me ? t('view.app.change-who-works-here', { me: me.name, role: roleNames[me.role] }) : t('view.app.sign-in')
+          me ? t('view.app.switch-user', { me: me.name, role: roleNames[me.role] }) : t('view.app.sign-in')
         }
       >
         <Box fontFamily="mono" fontSize="15px" color="ink" lineHeight="1.2" aria-hidden="true">
           {me ? initials(me.name) : '?'}
         </Box>
-        <Box aria-hidden="true">{me ? tell(roleNames[me.role]) : t('view.app.sign-in-2')}</Box>
+        <Box aria-hidden="true">{me ? tell(roleNames[me.role]) : t('view.app.sign-in-link')}</Box>
       </Link>
     </Box>
   );
@@ -203,14 +203,14 @@ function Switches() {
     <Box display="flex" flexDirection={{ base: 'row', md: 'column' }} pb={{ base: 0, md: '2' }}>
       <RailButton
         label={units === 'metric' ? t('view.app.units-metric') : t('view.app.units-us')}
-        hint={t('view.app.f2-changes-the-units')}
+        hint={t('view.app.units-tip')}
         onClick={toggleUnits}
         top={units === 'metric' ? 'mm' : 'in'}
         word={units === 'metric' ? t('view.app.metric') : t('view.app.us')}
       />
       <RailButton
         label={theme === 'day' ? t('view.app.light-day') : t('view.app.light-night')}
-        hint={t('view.app.f4-changes-day-and-night')}
+        hint={t('view.app.theme-tip')}
         onClick={toggleTheme}
         top={theme === 'day' ? '○' : '●'}
         word={theme === 'day' ? t('view.finding.day') : t('view.finding.night')}

@@ -26,9 +26,9 @@ export async function sendBlob(bytes: Blob, author?: string): Promise<string> {
 function unreachable(): ProblemError {
   return new ProblemError('unreachable', {
     type: 'about:blank',
-    title: t('view.data.the-server-cannot-be-reached'),
+    title: t('view.data.unreachable'),
     status: 0,
-    detail: t('view.data.the-server-does-not-answer'),
+    detail: t('view.data.no-answer'),
   });
 }
 

@@ -102,9 +102,9 @@ export async function pass<K extends DoorName>(name: K, asked: Asked<K> = {}): P
     response = await send();
   } catch (error) {
     if (signal?.aborted) throw error;
-    if (key === null) throw unreachable(t('view.data.the-server-does-not-answer'));
+    if (key === null) throw unreachable(t('view.data.no-answer'));
     answerLost(write, key);
-    throw unreachable(t('view.data.it-is-not-known-whether'));
+    throw unreachable(t('view.data.arrival-unknown'));
   }
   hearVersion(response);
   const content: unknown = await response.json().catch(() => undefined);
@@ -115,9 +115,9 @@ export async function pass<K extends DoorName>(name: K, asked: Asked<K> = {}): P
   }
   const problem = isProblem(content) ? content : undefined;
   if (!problem) {
-    if (key === null) throw unreachable(t('view.data.the-server-answered-without-saying', { status: response.status }));
+    if (key === null) throw unreachable(t('view.data.answer-without-reason', { status: response.status }));
     answerLost(write, key);
-    throw unreachable(t('view.data.the-answer-was-cut-off'));
+    throw unreachable(t('view.data.answer-cut-off'));
   }
   if (key !== null) answered(write);
   const kind = problemKind(problem);
@@ -136,7 +136,7 @@ export function notSignedIn(): ProblemError {
 function unreachable(detail: string): ProblemError {
   return new ProblemError('unreachable', {
     type: 'about:blank',
-    title: t('view.data.the-server-cannot-be-reached'),
+    title: t('view.data.unreachable'),
     status: 0,
     detail,
   });

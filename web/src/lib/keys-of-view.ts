@@ -13,53 +13,53 @@ interface ViewKeys {
 }
 
 export const everywhere: readonly KeyUse[] = [
-  { keys: 'Ctrl K', does: t('view.lib.find-a-view-a-seam') },
-  { keys: 'F1', does: t('view.lib.what-words-mean-here') },
-  { keys: '?', does: t('view.lib.the-keys-of-this-view') },
-  { keys: 'F2', does: t('view.lib.metric-or-us-units') },
-  { keys: 'F4', does: t('view.lib.day-or-night') },
-  { keys: 'Esc', does: t('view.lib.closes-what-lies-over-the') },
+  { keys: 'Ctrl K', does: t('view.glossary.key.search') },
+  { keys: 'F1', does: t('view.glossary.key.glossary') },
+  { keys: '?', does: t('view.glossary.key.keys') },
+  { keys: 'F2', does: t('view.glossary.key.units') },
+  { keys: 'F4', does: t('view.glossary.day-or-night') },
+  { keys: 'Esc', does: t('view.glossary.key.close') },
 ];
 
 const sheetKeys: readonly KeyUse[] = [
-  { keys: 'Ctrl S', does: t('view.lib.saves-the-setting-as-the') },
-  { keys: 'Ctrl Z', does: t('view.lib.one-step-back') },
-  { keys: 'Ctrl Shift Z', does: t('view.lib.one-step-forward-again') },
+  { keys: 'Ctrl S', does: t('view.glossary.key.save') },
+  { keys: 'Ctrl Z', does: t('view.glossary.one-step-back') },
+  { keys: 'Ctrl Shift Z', does: t('view.glossary.key.redo') },
 ];
-const fieldKeys: KeyUse = { keys: t('view.lib.in-a-figure'), does: t('view.lib.one-step-more-or-less') };
+const fieldKeys: KeyUse = { keys: t('view.glossary.in-a-figure'), does: t('view.glossary.key.step') };
 
 const views: readonly ViewKeys[] = [
   {
-    view: t('view.app.arc-bench'),
+    view: t('view.app.arc-simulator'),
     at: /^\/simulator\//,
     keys: [
       ...sheetKeys,
       fieldKeys,
-      { keys: t('view.lib.on-the-map'), does: t('view.lib.moves-the-crosshair-tunes-feed') },
-      { keys: t('view.lib.shift-with-an-arrow'), does: t('view.lib.five-steps-at-once') },
-      { keys: t('view.lib.wheel-on-a-slider-in'), does: t('view.lib.one-step') },
-      { keys: t('view.lib.on-tabs'), does: t('view.lib.the-next-drawer') },
+      { keys: t('view.glossary.on-the-map'), does: t('view.glossary.key.crosshair') },
+      { keys: t('view.glossary.key.shift-arrow'), does: t('view.glossary.key.five-steps') },
+      { keys: t('view.glossary.key.wheel'), does: t('view.glossary.one-step') },
+      { keys: t('view.glossary.on-tabs'), does: t('view.glossary.the-next-drawer') },
     ],
   },
   {
-    view: t('view.app.score'),
+    view: t('view.app.sequence'),
     at: /^\/sequence\//,
     keys: [
       ...sheetKeys,
       fieldKeys,
-      { keys: 'Space', does: t('view.lib.the-trigger-held-as-a') },
-      { keys: t('view.lib.ctrl-wheel'), does: t('view.lib.nearer-or-farther-in-time') },
-      { keys: t('view.lib.shift-wheel'), does: t('view.lib.along-the-weld') },
-      { keys: t('view.lib.on-a-handle'), does: t('view.lib.moves-it') },
+      { keys: 'Space', does: t('view.glossary.key.trigger') },
+      { keys: t('view.glossary.ctrl-wheel'), does: t('view.glossary.key.zoom') },
+      { keys: t('view.glossary.shift-wheel'), does: t('view.glossary.along-the-weld') },
+      { keys: t('view.glossary.on-a-handle'), does: t('view.glossary.key.move') },
     ],
   },
   {
     view: t('view.seam-frame.trial'),
     at: /^\/seams\/[^/]+\/trial$/,
-    keys: [{ keys: 'Space', does: t('view.trials.starts-and-stops-the-watch') }, fieldKeys],
+    keys: [{ keys: 'Space', does: t('view.trials.key-watch') }, fieldKeys],
   },
   { view: t('view.seam-frame.wire-and-gas'), at: /^\/seams\/[^/]+\/wire/, keys: sheetKeys },
-  { view: t('view.lib.seam-sheet'), at: /^\/seams\/[^/]+$/, keys: [...sheetKeys, fieldKeys] },
+  { view: t('view.glossary.seam-sheet'), at: /^\/seams\/[^/]+$/, keys: [...sheetKeys, fieldKeys] },
 ];
 
 export function keysAt(pathname: string): { readonly view: string | null; readonly keys: readonly KeyUse[] } {

@@ -33,7 +33,7 @@ export function hearFailures(): () => void {
   const say = (error: unknown) => {
     console.error(error);
     const words = error instanceof Error ? error.message : String(error);
-    announce({ level: 'refusal', text: t('view.lib.something-broke-what-was-typed', { words }) });
+    announce({ level: 'refusal', text: t('view.glossary.error-kept', { words }) });
   };
   const onError = (event: ErrorEvent) => say(event.error ?? event.message);
   const onRejection = (event: PromiseRejectionEvent) => say(event.reason);

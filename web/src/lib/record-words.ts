@@ -7,15 +7,15 @@ import type { Observation } from '@fox-tempo/contract';
 export const kindNames: Record<Observation['kind'], string> = {
   'parts-done': t('view.shop.parts-counted'),
   stock: t('view.finding.stock'),
-  'slot-found': t('view.shop.found-in-a-slot'),
-  standing: t('view.shop.how-it-stands'),
+  'slot-found': t('view.shop.kind.slot-found'),
+  standing: t('view.shop.kind.state'),
   'dials-set': t('view.shop.dials-ticked'),
   'direction-test': t('view.shop.direction-test'),
   'lead-reading': t('view.shop.lead-reading'),
   'step-time': t('view.shop.step-timed'),
-  'burn-back-stop': t('view.shop.stop-for-burn-back'),
+  'burn-back-stop': t('view.shop.kind.burn-back-stop'),
   'calibration-points': t('view.shop.calibration-points'),
-  'first-arc': t('view.shop.before-the-first-arc'),
+  'first-arc': t('view.shop.kind.first-arc'),
   lock: t('view.shop.lock'),
   issue: t('view.shop.issued'),
   limits: t('view.trials.limits'),
@@ -23,7 +23,7 @@ export const kindNames: Record<Observation['kind'], string> = {
   trial: t('view.trials.trial'),
   run: t('view.runs.production-weld'),
   'run-decision': t('view.runs.decision'),
-  release: t('view.runs.release'),
+  release: t('view.runs.release-kind'),
   offset: t('view.runs.own-way'),
   replaced: t('view.wear.replaced'),
   note: t('view.machines.note'),
@@ -39,7 +39,7 @@ export function observationLine({ kind, body, revision }: Observation): string {
   switch (kind) {
     case 'parts-done': {
       const count = Number(body['count']);
-      return count < 0 ? t('view.shop.taken-back-2', { count: -count }) : t('view.shop.done-2', { count });
+      return count < 0 ? t('view.shop.line.taken-back', { count: -count }) : t('view.shop.line.done', { count });
     }
     case 'stock': {
       const quantity = Number(body['quantity']);
@@ -62,7 +62,7 @@ export function observationLine({ kind, body, revision }: Observation): string {
         text2: text('note') === '' ? '' : `, ${text('note')}`,
       });
     case 'step-time':
-      return t('view.shop.sum-2', { text: text('kind'), text2: amount('minutes', Number(text('minutes'))) });
+      return t('view.shop.line.amount', { text: text('kind'), text2: amount('minutes', Number(text('minutes'))) });
     case 'burn-back-stop':
       return t('view.shop.at', {
         replaceAll: text('left').replaceAll('-', ' '),
@@ -88,7 +88,7 @@ export function observationLine({ kind, body, revision }: Observation): string {
     case 'run': {
       const held = Array.isArray(body['held']) ? body['held'].length : 0;
       return held > 0
-        ? t('view.runs.held-for', { held })
+        ? t('view.runs.held-reasons', { held })
         : t('view.shop.revision', { revision: revision ?? '?', text: '' });
     }
     case 'offset':

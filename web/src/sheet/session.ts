@@ -87,21 +87,21 @@ export function useSheetSession(loaded: SeamResource, machines: readonly Machine
   const overtaken = saving.kind === 'conflict' ? saving.stored : edited && base.version < seam.version ? seam : null;
   const isFirst = seam.revision === null;
   const cannotSave = !maySave
-    ? t('view.sheet.your-role-may-not-save')
+    ? t('view.sheet.save.not-your-role')
     : seam.deleted
-      ? t('view.sheet.the-seam-is-off-the')
+      ? t('view.sheet.save.removed')
       : saving.kind === 'saving'
-        ? t('view.sheet.it-is-being-saved')
+        ? t('view.sheet.save.saving')
         : !outcome.ok
-          ? t('view.sheet.there-is-no-setting-for')
+          ? t('view.sheet.save.no-setting')
           : Object.keys(unsaidByField).length > 0
-            ? t('view.sheet.a-field-holds-something-that')
+            ? t('view.sheet.save.bad-field')
             : sheet.spec.name.trim() === ''
-              ? t('view.sheet.the-seam-has-no-name')
+              ? t('view.sheet.save.no-name')
               : overtaken
-                ? t('view.sheet.somebody-saved-in-between-choose')
+                ? t('view.sheet.save.conflict')
                 : elsewhere
-                  ? t('view.sheet.another-tab-of-this-browser')
+                  ? t('view.sheet.save.other-tab')
                   : !edited && !isFirst
                     ? t('view.sheet.nothing-is-changed')
                     : null;

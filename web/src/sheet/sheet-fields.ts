@@ -100,7 +100,7 @@ export const numberFields: Record<NumberFieldName, NumberField> = {
     write: (sheet, value) => onSpec(sheet, { lengthMm: value ?? 0 }),
   },
   travel: {
-    label: t('view.sheet.your-pace'),
+    label: t('view.sheet.own-travel'),
     quantity: 'travel',
     range: 'travelMmPerMin',
     step: 10,
@@ -109,7 +109,7 @@ export const numberFields: Record<NumberFieldName, NumberField> = {
     write: (sheet, value) => onSpec(sheet, { travelMmPerMin: value }),
   },
   feed: {
-    label: t('view.bench.wire-feed'),
+    label: t('view.simulator.wire-feed'),
     quantity: 'wireFeed',
     range: 'wireFeedMPerMin',
     step: 0.1,

@@ -73,29 +73,29 @@ export const sheetLines: readonly SheetLine[] = [
           ...(cut.backing === undefined ? [] : [cut.backing]),
         ].join(', '),
   ),
-  specLine(t('view.sheet.the-arc-is-to'), 'arcIntent', (intent) => intent ?? t('view.sheet.as-the-joint-wants')),
+  specLine(t('view.sheet.arc-aim'), 'arcIntent', (intent) => intent ?? t('view.sheet.arc-usual')),
   specLine(t('view.seams.position'), 'position', (position) => position),
   specLine(t('view.sheet.gap'), 'gapMm', inUnits('shortLength')),
   specLine(t('view.seams.leg'), 'legMm', orPlan('shortLength')),
   specLine(t('view.sheet.length'), 'lengthMm', inUnits('length')),
-  specLine(t('view.sheet.pace'), 'travelMmPerMin', orPlan('travel')),
+  specLine(t('view.sheet.travel-speed'), 'travelMmPerMin', orPlan('travel')),
   choiceLine(
     t('view.seam-frame.wire-and-gas'),
     ['mode', 'filler', 'gas', 'diameterMm'],
     ({ mode, filler, gas, diameterMm }) =>
       [modeName(mode), fillerOf(filler).name, wireSizeLabel(diameterMm), gasName(gas)].map(tell).join(', '),
   ),
-  choiceLine(t('view.bench.arc-length'), ['arcHabit'], ({ arcHabit }) => t(`view.sheet.habit-${arcHabit}`)),
-  choiceLine(t('view.bench.wire-feed'), ['wireFeedMPerMin'], ({ wireFeedMPerMin }, units) =>
+  choiceLine(t('view.simulator.arc-length'), ['arcHabit'], ({ arcHabit }) => t(`view.sheet.habit-${arcHabit}`)),
+  choiceLine(t('view.simulator.wire-feed'), ['wireFeedMPerMin'], ({ wireFeedMPerMin }, units) =>
     orPlan('wireFeed')(wireFeedMPerMin, units),
   ),
   choiceLine(t('view.sheet.hand'), ['pace'], ({ pace }) =>
-    pace === undefined ? t('view.sheet.the-rules-pace') : `${pace.welder}, ${tell(amount('plain', pace.factor, 2))}`,
+    pace === undefined ? t('view.sheet.default-travel') : `${pace.welder}, ${tell(amount('plain', pace.factor, 2))}`,
   ),
-  choiceLine(t('view.sheet.tuned-at-the-bench'), ['tune'], ({ tune }) =>
+  choiceLine(t('view.sheet.tuned'), ['tune'], ({ tune }) =>
     tune === null ? t('view.sheet.no') : tuneWords(tune),
   ),
-  choiceLine(t('view.score.start-and-stop'), ['sequence'], ({ sequence }) => orUsual(sequence)),
+  choiceLine(t('view.sequence.start-and-stop'), ['sequence'], ({ sequence }) => orUsual(sequence)),
   choiceLine(t('view.sheet.gun-angles'), ['gun'], ({ gun }) => orUsual(gun)),
 ];
 
@@ -104,7 +104,7 @@ function tuneWords({ trimMm, stiffness, ctwdMm, slowBeat }: NonNullable<Choice['
     trimMm === null ? null : t('view.sheet.trim', { trim: amount('shortLength', trimMm, 1) }),
     stiffness === null ? null : t('view.sheet.stiffness', { stiffness: amount('plain', stiffness, 1) }),
     ctwdMm === null ? null : t('view.sheet.reach', { ctwd: amount('shortLength', ctwdMm, 0) }),
-    slowBeat === null ? null : t('view.sheet.beat', { frequency: amount('frequency', slowBeat.frequencyHz, 1) }),
+    slowBeat === null ? null : t('view.sheet.double-pulse', { frequency: amount('frequency', slowBeat.frequencyHz, 1) }),
   ].filter((word) => word !== null);
   return moved.length > 0 ? moved.join(', ') : t('view.sheet.pulse-only');
 }

@@ -53,7 +53,7 @@ export function useSave(seamId: string, store: DraftStore, onStored: (seam: Seam
 async function failure(error: unknown, seamId: string): Promise<SaveState> {
   if (!(error instanceof ProblemError)) {
     console.error(error);
-    return { kind: 'failed', title: t('view.sheet.the-page-could-not-save'), detail: String(error) };
+    return { kind: 'failed', title: t('view.sheet.save-failed'), detail: String(error) };
   }
   if (error.kind === 'stale-version') {
     const known = error.problem.current as SeamResource | undefined;

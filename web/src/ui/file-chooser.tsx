@@ -22,7 +22,7 @@ export function FileChooser({ word, label, onText, onRefused }: FileChooserProps
   async function read(file: File) {
     if (file.size > largestKilobytes * 1024) {
       onRefused(
-        t('view.ui.has-kb-such-a-file', {
+        t('view.ui.file-too-large', {
           file: file.name,
           size: amount('plain', file.size / 1024, 0),
           largestKilobytes: String(largestKilobytes),

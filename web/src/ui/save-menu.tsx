@@ -58,7 +58,7 @@ export function SaveMenu({ what, ways }: SaveMenuProps) {
               kind="quiet"
               fontSize="13px"
               justifyContent="flex-start"
-              aria-label={t('view.ui.save-as-2', { what, name })}
+              aria-label={t('view.ui.save-as-name', { what, name })}
               onClick={() => {
                 save();
                 holder.current?.removeAttribute('open');

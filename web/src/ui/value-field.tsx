@@ -61,7 +61,7 @@ export function ValueField({
     if (typed.trim() === '') {
       return optional
         ? { value: null, message: null }
-        : { value: null, message: t('view.ui.is-empty-type-a-number', { label }) };
+        : { value: null, message: t('view.ui.error-empty', { label }) };
     }
     const read = parseQuantity(typed, of, {
       system: units,
@@ -70,14 +70,14 @@ export function ValueField({
       ...(metal === undefined ? {} : { metal }),
     });
     if (!read.ok)
-      return { value: null, message: tell(tellIf(read.issues[0]?.message) ?? t('view.ui.this-is-no-number')) };
+      return { value: null, message: tell(tellIf(read.issues[0]?.message) ?? t('view.ui.error-not-a-number')) };
     if (whole && !Number.isInteger(read.value))
-      return { value: null, message: t('view.ui.must-be-a-whole-number', { label }) };
+      return { value: null, message: t('view.ui.error-not-whole', { label }) };
     if (range && (read.value < range[0] || read.value > range[1])) {
       const unit = quantity(of).metric.label;
       return {
         value: null,
-        message: t('view.ui.must-lie-between-and-got', {
+        message: t('view.ui.error-range', {
           label,
           range: range[0],
           range2: range[1],

@@ -26,6 +26,6 @@ serveQuestions<ProofWork>(async ({ input, known }) => {
       : null;
     return { bound: isDone ? model.getObjectiveValue() : bound, columns };
   });
-  if (!solved) return failure({ path: '', code: 'worker-failed', message: t('view.run-plan.the-solver-gave-nothing') });
+  if (!solved) return failure({ path: '', code: 'worker-failed', message: t('view.run-plan.no-answer') });
   return success(proofBy(input, known, solved));
 });

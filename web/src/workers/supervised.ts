@@ -98,7 +98,7 @@ export function supervise<W extends Work>(
           failure({
             path: '',
             code: 'worker-failed',
-            message: t('view.workers.broke-off', { what, message: message.message }),
+            message: t('view.workers.failed', { what, message: message.message }),
           }),
         );
     }
@@ -117,7 +117,7 @@ export function supervise<W extends Work>(
     worker?.terminate();
     worker = undefined;
     for (const id of [...open.keys()])
-      end(id, failure({ path: '', code, message, hint: t('view.workers.ask-again-a-new-worker') }));
+      end(id, failure({ path: '', code, message, hint: t('view.workers.ask-again') }));
   }
 
   function watch(one: Open<W>): void {
@@ -128,7 +128,7 @@ export function supervise<W extends Work>(
             () =>
               bury(
                 'worker-hangs',
-                t('view.workers.said-nothing-for', { what, quiet: amount('phaseTime', quietMs / 1000) }),
+                t('view.workers.no-answer', { what, quiet: amount('phaseTime', quietMs / 1000) }),
               ),
             quietMs,
           )
@@ -153,7 +153,7 @@ export function supervise<W extends Work>(
         failure({
           path: '',
           code: 'worker-failed',
-          message: t('view.workers.could-not-be-asked', { what, error: String(error) }),
+          message: t('view.workers.not-asked', { what, error: String(error) }),
         }),
       );
     }

@@ -39,7 +39,7 @@ function Whole({ data }: { readonly data: BenchModeData }) {
   const offered = useMachineFor(data.machines, seam);
   const named = data.machines.find(({ id }) => id === params.get('machine'));
   const machine = named ? standingMachine(named) : offered;
-  usePageTitle(t('view.bench-mode.at-the-machine', { seam: seam.spec.name }));
+  usePageTitle(t('view.at-machine.at-the-machine', { seam: seam.spec.name }));
   const issued = machine && seam.issued.find(({ machineId }) => machineId === machine.id);
   const revision =
     issued === undefined || issued.revision === seam.revision?.number
@@ -55,7 +55,7 @@ function Whole({ data }: { readonly data: BenchModeData }) {
       flexDirection="column"
       as="main"
       id="content"
-      aria-label={t('view.bench-mode.bench-mode')}
+      aria-label={t('view.at-machine.title')}
     >
       <Box
         display="flex"
@@ -76,10 +76,10 @@ function Whole({ data }: { readonly data: BenchModeData }) {
             {revision && (
               <>
                 {' · '}
-                {t('view.bench-mode.revision', { number: revision.number })}{' '}
+                {t('view.at-machine.revision', { number: revision.number })}{' '}
                 {issued
-                  ? t('view.bench-mode.in-force-since', { by: issued.by, reason: issued.reason })
-                  : t('view.bench-mode.no-reference-issued')}
+                  ? t('view.at-machine.in-force', { by: issued.by, reason: issued.reason })
+                  : t('view.at-machine.no-reference-issued')}
               </>
             )}
           </Box>
@@ -95,21 +95,21 @@ function Whole({ data }: { readonly data: BenchModeData }) {
           </Box>
         )}
         <Action asChild>
-          <Link to={`/seams/${seam.id}`}>{t('view.bench-mode.leave')}</Link>
+          <Link to={`/seams/${seam.id}`}>{t('view.at-machine.leave')}</Link>
         </Action>
       </Box>
       {!revision || !machine || machine.file.dials.length === 0 ? (
         <Box p="4">
           <Notice level="note">
-            {revision ? t('view.dial-card.no-machine-is-described-yet') : t('view.trials.a-trial-needs-a-setting')}
+            {revision ? t('view.dial-card.no-machine') : t('view.trials.no-setting')}
           </Notice>
         </Box>
       ) : (
         <>
           {Number.isInteger(printed) && printed !== revision.number && (
             <Box px="4" pt="2">
-              <Notice level="caution" word={t('view.bench-mode.the-card-is-superseded')} urgent>
-                {t('view.bench-mode.it-is-revision', { printed, number: revision.number })}
+              <Notice level="caution" word={t('view.at-machine.superseded')} urgent>
+                {t('view.at-machine.it-is-revision', { printed, number: revision.number })}
               </Notice>
             </Box>
           )}
@@ -207,32 +207,32 @@ function Card({
     <>
       <Box px="4" pt="2" display="grid" gap="2">
         {cannot && (
-          <Notice level="refusal" word={t('view.dial-card.cannot-weld-it')}>
+          <Notice level="refusal" word={t('view.dial-card.no-dials')}>
             {tell(whyNotWords(machine.file, program, cannot))}
           </Notice>
         )}
         {held.length > 0 ? (
-          <Notice level="caution" word={t('view.bench-mode.not-ready')}>
-            {t('view.bench-mode.welded-so-the-part-is-held')}
+          <Notice level="caution" word={t('view.at-machine.not-ready')}>
+            {t('view.at-machine.would-be-held')}
             <Box as="ul" pl="4" listStyleType="disc">
               {held.map(({ code, words }) => (
                 <li key={code}>{tell(words)}</li>
               ))}
             </Box>
             <Box asChild fontWeight={600} textDecoration="underline">
-              <Link to={`/seams/${seam.id}/setup`}>{t('view.bench-mode.walk-the-set-up')}</Link>
+              <Link to={`/seams/${seam.id}/setup`}>{t('view.at-machine.set-up')}</Link>
             </Box>
           </Notice>
         ) : (
           <Loaded machine={machine} program={issued} left={left} />
         )}
-        {ticks.isUnstored && <Notice level="note">{t('view.bench-mode.tick-not-stored')}</Notice>}
+        {ticks.isUnstored && <Notice level="note">{t('view.at-machine.tick-not-stored')}</Notice>}
         {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
       </Box>
       <Box
         as="ul"
         listStyleType="none"
-        aria-label={t('view.bench-mode.dials')}
+        aria-label={t('view.at-machine.dials')}
         display="grid"
         gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }}
         columnGap="3"
@@ -309,10 +309,10 @@ function Loaded({
   return (
     <Notice
       level="note"
-      word={left === 0 && isKnown ? t('view.bench-mode.ready-to-weld') : t('view.bench-mode.left-to-set', { left })}
+      word={left === 0 && isKnown ? t('view.at-machine.ready-to-weld') : t('view.at-machine.left-to-set', { left })}
     >
       {tell(fillerOf(program.filler).name)}, {tell(wireSizeLabel(program.diameterMm))} · {tell(gasName(program.gas))}
-      {isKnown ? '' : ` · ${t('view.dial-card.nobody-entered-how-it-stands')}`}
+      {isKnown ? '' : ` · ${t('view.dial-card.state-unknown')}`}
     </Notice>
   );
 }
@@ -332,19 +332,19 @@ function ByHand({
   const needed = neededSetup(program, feeder?.paper?.tipRule);
   const seconds = (lengthMm / program.travelMmPerMin) * 60;
   const facts = [
-    { name: t('view.bench-mode.seam-takes'), value: tell(amount('phaseTime', seconds, 0)) },
+    { name: t('view.at-machine.seam-takes'), value: tell(amount('phaseTime', seconds, 0)) },
     { name: t('view.dial-card.gas-flow'), value: formatWithUnit(program.gasFlowLPerMin, 'gasFlow', units) },
-    { name: t('view.bench.stick-out'), value: formatWithUnit(program.ctwdMm, 'shortLength', units) },
-    { name: t('view.bench-mode.tip'), value: tell(amount('plain', needed.tipMm, 1)) },
+    { name: t('view.simulator.ctwd'), value: formatWithUnit(program.ctwdMm, 'shortLength', units) },
+    { name: t('view.at-machine.tip'), value: tell(amount('plain', needed.tipMm, 1)) },
     {
-      name: t('view.bench-mode.tip-behind-nozzle'),
+      name: t('view.at-machine.tip-behind-nozzle'),
       value: formatWithUnit(needed.recessMm, 'shortLength', units),
     },
     {
-      name: t('view.bench-mode.wire-on'),
-      value: needed.polarity === 'electrode-positive' ? t('view.bench-mode.plus') : t('view.bench-mode.minus'),
+      name: t('view.at-machine.wire-on'),
+      value: needed.polarity === 'electrode-positive' ? t('view.at-machine.plus') : t('view.at-machine.minus'),
     },
-    ...(feeder ? [{ name: t('view.bench-mode.gun'), value: `${feeder.label}, ${feeder.gun}` }] : []),
+    ...(feeder ? [{ name: t('view.at-machine.gun'), value: `${feeder.label}, ${feeder.gun}` }] : []),
   ];
   return (
     <Box

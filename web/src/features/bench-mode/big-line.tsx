@@ -68,7 +68,7 @@ export function BigLine({
             {label}
           </Box>
           <Box as="span" display="block" fontSize="14px" color="quiet">
-            {[where, was === undefined ? '' : t('view.bench-mode.stands-at', { was }), ends ?? '']
+            {[where, was === undefined ? '' : t('view.at-machine.set-to', { was }), ends ?? '']
               .filter(Boolean)
               .join('; ')}
           </Box>
@@ -99,7 +99,7 @@ export function BigLine({
               minWidth="56px"
               fontSize="22px"
               disabled={by > 0 ? !canStep.up : !canStep.down}
-              aria-label={by > 0 ? t('view.bench-mode.more', { label }) : t('view.bench-mode.less', { label })}
+              aria-label={by > 0 ? t('view.at-machine.more', { label }) : t('view.at-machine.less', { label })}
               onClick={() => onStep(by)}
             >
               {by > 0 ? '+' : '−'}

@@ -120,13 +120,13 @@ export function LogRun({
         </Box>
       )}
       {asks && (
-        <Box role="alertdialog" aria-label={t('view.bench-mode.welded')} display="grid" gap="2" mb="2">
+        <Box role="alertdialog" aria-label={t('view.at-machine.welded')} display="grid" gap="2" mb="2">
           <Box fontSize="16px" fontWeight={600}>
-            {t('view.bench-mode.not-ticked-question', { count: unticked.length })}
+            {t('view.at-machine.not-ticked-question', { count: unticked.length })}
           </Box>
           <Box display="flex" gap="2" flexWrap="wrap">
             <Action kind="main" minHeight="56px" disabled={task.busy} onClick={asOnTheCard}>
-              {t('view.bench-mode.all-as-on-the-card')}
+              {t('view.at-machine.all-as-on-card')}
             </Action>
             <Action
               minHeight="56px"
@@ -136,7 +136,7 @@ export function LogRun({
                 setOtherwise(true);
               }}
             >
-              {t('view.bench-mode.one-was-different')}
+              {t('view.at-machine.one-was-different')}
             </Action>
           </Box>
         </Box>
@@ -144,7 +144,7 @@ export function LogRun({
       {otherwise && unticked.length > 0 && (
         <Box
           role="group"
-          aria-label={t('view.bench-mode.how-the-dials-stood')}
+          aria-label={t('view.at-machine.how-set')}
           display="grid"
           gap="2"
           mb="2"
@@ -174,10 +174,10 @@ export function LogRun({
       {otherwise && (
         <Box display="grid" gap="2" mb="2" gridTemplateColumns="repeat(auto-fill, minmax(170px, 1fr))" alignItems="end">
           <ChoiceField
-            label={t('view.bench-mode.spool')}
+            label={t('view.at-machine.spool')}
             value={body.spoolId ?? ''}
             choices={[
-              { value: '', label: t('view.bench-mode.as-on-the-machine') },
+              { value: '', label: t('view.at-machine.dials-on-machine') },
               ...spools.map((one) => ({
                 value: one.id,
                 label: sameWire(one, program) ? one.name : `${one.name} ≠`,
@@ -186,10 +186,10 @@ export function LogRun({
             onChange={(id) => set({ spoolId: id === '' ? undefined : id })}
           />
           <ChoiceField
-            label={t('view.bench-mode.cylinder')}
+            label={t('view.at-machine.cylinder')}
             value={body.cylinderId ?? ''}
             choices={[
-              { value: '', label: t('view.bench-mode.as-on-the-machine') },
+              { value: '', label: t('view.at-machine.dials-on-machine') },
               ...cylinders.map((one) => ({
                 value: one.id,
                 label: one.gas === program.gas ? one.name : `${one.name} ≠`,
@@ -198,7 +198,7 @@ export function LogRun({
             onChange={(id) => set({ cylinderId: id === '' ? undefined : id })}
           />
           <ValueField
-            label={t('view.bench-mode.seconds-if-timed')}
+            label={t('view.at-machine.seconds-if-timed')}
             of="plain"
             value={body.seconds ?? null}
             keep={`run/${seam.id}/seconds`}
@@ -209,7 +209,7 @@ export function LogRun({
           {spec.materialGroup === 'aluminium' && (
             <>
               <ValueField
-                label={t('view.bench-mode.minutes-since-brushed')}
+                label={t('view.at-machine.minutes-since-brushed')}
                 of="plain"
                 value={body.cleanedMinutesAgo ?? null}
                 keep={`run/${seam.id}/cleaned`}
@@ -218,10 +218,10 @@ export function LogRun({
                 onValue={(value) => set({ cleanedMinutesAgo: value ?? undefined })}
               />
               <ChoiceField
-                label={t('view.bench-mode.soot')}
+                label={t('view.at-machine.soot')}
                 value={body.soot === undefined ? '' : String(body.soot)}
                 choices={[
-                  { value: '', label: t('view.bench-mode.not-looked-at') },
+                  { value: '', label: t('view.at-machine.not-looked-at') },
                   ...[0, 1, 2, 3].map((grade) => ({ value: String(grade), label: String(grade) })),
                 ]}
                 onChange={(value) => set({ soot: value === '' ? undefined : Number(value) })}
@@ -233,19 +233,19 @@ export function LogRun({
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: 'minmax(0, 1fr) auto' }} alignItems="end">
         <Box display="grid" gap="2" gridTemplateColumns="repeat(auto-fill, minmax(150px, 1fr))" alignItems="end">
           <ChoiceField
-            label={t('view.bench-mode.order')}
+            label={t('view.at-machine.order')}
             value={orderId}
             choices={[
               ...orders.map((one) => ({
                 value: one.id,
                 label: `${one.number}: ${one.done} / ${one.quantity}`,
               })),
-              { value: '', label: t('view.bench-mode.no-order') },
+              { value: '', label: t('view.at-machine.no-order') },
             ]}
             onChange={setOrderId}
           />
           <ChoiceField
-            label={t('view.bench-mode.welded-by')}
+            label={t('view.at-machine.welded-by')}
             value={weldedBy}
             choices={people.map(({ id, name }) => ({ value: id, label: name }))}
             onChange={setWeldedBy}
@@ -263,11 +263,11 @@ export function LogRun({
             <Box as="span" aria-hidden="true" mr="1.5">
               {otherwise ? '▾' : '▸'}
             </Box>
-            {t('view.bench-mode.something-was-otherwise')}
+            {t('view.at-machine.something-was-otherwise')}
           </chakra.button>
         </Box>
         <Action kind="main" minHeight="72px" px="8" fontSize="20px" disabled={task.busy} onClick={onWelded}>
-          {t('view.bench-mode.welded')}
+          {t('view.at-machine.welded')}
         </Action>
       </Box>
     </Box>
@@ -286,7 +286,7 @@ function Outcome({
   if (run.state === 'held')
     return (
       <Box display="grid" gap="2">
-        <Notice level="caution" word={t('view.bench-mode.recorded-and-held')} urgent>
+        <Notice level="caution" word={t('view.at-machine.recorded-and-held')} urgent>
           <Box as="ul" pl="4" listStyleType="disc">
             {run.held.map(({ code, words }) => (
               <li key={code}>{tell(words)}</li>
@@ -299,11 +299,11 @@ function Outcome({
   return (
     <Box display="flex" gap="3" alignItems="center" flexWrap="wrap" fontSize="16px">
       <Box as="strong" color={run.state === 'slip' ? 'quiet' : 'spruce'}>
-        {run.state === 'slip' ? t('view.bench-mode.taken-back') : `✓ ${t('view.bench-mode.recorded')}`}
+        {run.state === 'slip' ? t('view.at-machine.taken-back') : `✓ ${t('view.at-machine.recorded')}`}
       </Box>
       {order && (
         <Box>
-          {t('view.bench-mode.order-stands-at', { number: order.number, done: order.done, quantity: order.quantity })}
+          {t('view.at-machine.order-done', { number: order.number, done: order.done, quantity: order.quantity })}
         </Box>
       )}
       {run.state === 'counts' && <SlipBack run={run} onDecided={onDecided} />}
@@ -325,7 +325,7 @@ function SlipBack({ run, onDecided }: { readonly run: Run; readonly onDecided: (
           )
         }
       >
-        {t('view.bench-mode.never-welded-take-back')}
+        {t('view.at-machine.take-back')}
       </Action>
       {task.problem !== null && <Box color="crimson">{task.problem}</Box>}
     </>

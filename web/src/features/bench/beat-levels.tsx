@@ -19,13 +19,13 @@ export function BeatLevels({ program, circuitMOhm }: { readonly program: Program
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="2" my="1.5">
       <Level
-        word={t('view.bench.slow-high')}
+        word={t('view.simulator.slow-high')}
         feedMPerMin={beat.highFeedMPerMin}
         program={program}
         circuitMOhm={circuitMOhm}
       />
       <Level
-        word={t('view.bench.slow-low')}
+        word={t('view.simulator.slow-low')}
         feedMPerMin={beat.lowFeedMPerMin}
         program={program}
         circuitMOhm={circuitMOhm}
@@ -58,7 +58,7 @@ function Level({
         };
   }, [program, feedMPerMin, circuitMOhm]);
   const arc = useArc(question.input, 0);
-  const name = t('view.bench.sum', { word, feed: amount('wireFeed', feedMPerMin, 1) });
+  const name = t('view.simulator.sum', { word, feed: amount('wireFeed', feedMPerMin, 1) });
   if (!question.input)
     return (
       <Notice level="caution" word={`${name}:`}>
@@ -68,7 +68,7 @@ function Level({
   if (arc.kind !== 'ready')
     return (
       <Box color="quiet" fontSize="13px">
-        {arc.kind === 'failed' ? `${name}: ${arc.message}` : t('view.bench.simulating', { name })}
+        {arc.kind === 'failed' ? `${name}: ${arc.message}` : t('view.simulator.simulating', { name })}
       </Box>
     );
   const { metrics, transferMode } = arc.run.simulation;
@@ -77,7 +77,7 @@ function Level({
   const isGood = goodZones('pulse').includes(zone);
   return (
     <Notice level={isGood ? 'note' : 'caution'} word={`${name}:`}>
-      {t('view.bench.arc-shorts-a-second', {
+      {t('view.simulator.summary', {
         symptom: zoneWords[zone].symptom,
         meanCurrent: amount('current', metrics.meanCurrentA, 0),
         meanPower: amount('kilowatts', metrics.meanPowerW / 1000, 2),

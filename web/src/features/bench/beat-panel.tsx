@@ -27,9 +27,9 @@ import { clickSound } from '../arc-view/index.ts';
 import type { Setting } from './use-setting.ts';
 
 const schoolWords: Record<BeatSchool, string> = {
-  top: t('view.bench.top-set-value-is-the'),
-  'two-level': t('view.bench.two-levels-apart'),
-  swing: t('view.bench.swing-set-value-is-the'),
+  top: t('view.simulator.school-high'),
+  'two-level': t('view.simulator.two-levels-apart'),
+  swing: t('view.simulator.school-mean'),
 };
 
 export function BeatPanel({
@@ -64,10 +64,10 @@ export function BeatPanel({
   };
   const pitch = ripplePitchMm(program.travelMmPerMin, beat.frequencyHz);
   return (
-    <Panel title={t('view.bench.slow-beat')} aside={<Metronome hz={beat.frequencyHz} highShare={beat.highShare} />}>
+    <Panel title={t('view.simulator.double-pulse')} aside={<Metronome hz={beat.frequencyHz} highShare={beat.highShare} />}>
       <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(5, 1fr)' }} gap="2.5">
         <ValueField
-          label={t('view.bench.mean-feed')}
+          label={t('view.simulator.mean-feed')}
           of="wireFeed"
           value={round(beat.meanFeedMPerMin)}
           keep={`${keep}/mean`}
@@ -76,7 +76,7 @@ export function BeatPanel({
           onValue={(mean) => mean !== null && change({ mean })}
         />
         <ValueField
-          label={t('view.bench.swing-each-way')}
+          label={t('view.simulator.swing-each-way')}
           of="percent"
           value={round(depthOf(beat))}
           keep={`${keep}/depth`}
@@ -85,7 +85,7 @@ export function BeatPanel({
           onValue={(depthPercent) => depthPercent !== null && change({ depthPercent })}
         />
         <ValueField
-          label={t('view.bench.share-at-high')}
+          label={t('view.simulator.share-at-high')}
           of="percent"
           value={round(100 * beat.highShare)}
           keep={`${keep}/share`}
@@ -94,7 +94,7 @@ export function BeatPanel({
           onValue={(sharePercent) => sharePercent !== null && change({ sharePercent })}
         />
         <ValueField
-          label={t('view.bench.slow-rate')}
+          label={t('view.simulator.slow-rate')}
           of="frequency"
           value={round(beat.frequencyHz)}
           keep={`${keep}/hz`}
@@ -103,13 +103,13 @@ export function BeatPanel({
           onValue={(hz) => hz !== null && change({ hz })}
         />
         <ValueField
-          label={t('view.bench.ripple-wished')}
+          label={t('view.simulator.ripple-wished')}
           of="shortLength"
           value={round(pitch)}
           keep={`${keep}/pitch`}
           range={[0.5, 12]}
           step={0.1}
-          hint={t('view.bench.at', { travel: amount('travel', program.travelMmPerMin, 0) })}
+          hint={t('view.simulator.at', { travel: amount('travel', program.travelMmPerMin, 0) })}
           onValue={(wished) =>
             wished !== null &&
             change({ hz: Math.min(Math.max(beatForPitchHz(program.travelMmPerMin, wished), 0.2), 10) })
@@ -117,7 +117,7 @@ export function BeatPanel({
         />
       </Box>
       <Box fontSize="14px" mt="2">
-        {t('view.bench.mean-high-low', {
+        {t('view.simulator.mean-high-low', {
           mean: amount('wireFeed', beat.meanFeedMPerMin, 1),
           high: amount('wireFeed', beat.highFeedMPerMin, 1),
           low: amount('wireFeed', beat.lowFeedMPerMin, 1),
@@ -159,7 +159,7 @@ function Ripples({
       width="100%"
       maxWidth="480px"
       role="img"
-      aria-label={t('view.bench.bead-of-seen-from-above', {
+      aria-label={t('view.simulator.bead-picture', {
         length: amount('shortLength', length),
         pitch: amount('shortLength', pitchMm, 2),
       })}
@@ -179,7 +179,7 @@ function Ripples({
       ))}
       <path d={`M10 66v4h${10 * px}v-4`} fill="none" stroke={cssColour('ink')} />
       <text x={10 + 10 * px + 6} y="71" style={{ fontSize: '11px' }} fill={cssColour('ink')}>
-        {t('view.bench.ripple', { short10: amount('shortLength', 10), pitch: amount('shortLength', pitchMm, 2) })}
+        {t('view.simulator.ripple', { short10: amount('shortLength', 10), pitch: amount('shortLength', pitchMm, 2) })}
       </text>
     </chakra.svg>
   );
@@ -218,16 +218,16 @@ function Schools({
     machines.filter((machine) => machine.file.beatSchool === school).map((machine) => beatDials(machine, program));
   return (
     <>
-      <Table label={t('view.bench.the-same-mean-feed-in')} mt="1">
+      <Table label={t('view.simulator.schools-title')} mt="1">
         <Heads
           names={[
-            t('view.bench.school'),
-            t('view.bench.as-it-says-it'),
-            t('view.bench.mean-power'),
-            t('view.bench.against-single-pulse'),
-            t('view.bench.dials'),
+            t('view.simulator.school'),
+            t('view.simulator.on-its-panel'),
+            t('view.simulator.mean-power'),
+            t('view.simulator.against-single-pulse'),
+            t('view.simulator.dials'),
           ]}
-          right={[t('view.bench.mean-power'), t('view.bench.against-single-pulse')]}
+          right={[t('view.simulator.mean-power'), t('view.simulator.against-single-pulse')]}
         />
         <tbody>
           {rows.map(({ school, said, effect }) => (
@@ -236,7 +236,7 @@ function Schools({
               <Cell>
                 {said.representable
                   ? saidWords(said.to)
-                  : t('view.bench.nearest-because', { said: saidWords(said.to), why: tellIf(said.why) ?? '' })}
+                  : t('view.simulator.nearest-because', { said: saidWords(said.to), why: tellIf(said.why) ?? '' })}
               </Cell>
               <Cell figure>
                 {effect ? tell(amount('kilowatts', effect.meanPowerW / 1000, 3)) : '–'}
@@ -252,7 +252,7 @@ function Schools({
       </Table>
       {thickness !== undefined && (
         <Box fontSize="13px" color="quiet" mt="1">
-          {t('view.bench.in-mean-current-the-beat', {
+          {t('view.simulator.double-pulse-heat', {
             what: inSentence(materialOf(usualMetal(fillerOf(program.filler).family)).name),
             thickness: amount('shortLength', thickness, 1),
           })}
@@ -282,17 +282,17 @@ function beatDials({ file }: MachineResource, program: Program): string {
 
 function saidWords(beat: ReturnType<typeof sayBeat>['to']): string {
   if (beat.school === 'top')
-    return t('view.bench.low-share', {
+    return t('view.simulator.low-share', {
       setFeed: amount('wireFeed', beat.setFeedMPerMin, 1),
       low: amount('percent', beat.lowPercent, 0),
       highShare: amount('percent', beat.highSharePercent, 0),
     });
   if (beat.school === 'swing')
-    return t('view.bench.sum-2', {
+    return t('view.simulator.mean-and-swing', {
       meanFeed: amount('wireFeed', beat.meanFeedMPerMin, 1),
       swing: amount('percent', beat.swingPercent, 0),
     });
-  return t('view.bench.and-share', {
+  return t('view.simulator.and-share', {
     highFeed: bare('wireFeed', beat.highFeedMPerMin ?? 0, 1),
     lowFeed: amount('wireFeed', beat.lowFeedMPerMin ?? 0, 1),
     highShare: amount('percent', beat.highSharePercent, 0),
@@ -344,7 +344,7 @@ function Metronome({ hz, highShare }: { readonly hz: number; readonly highShare:
         css={{ opacity: 0.15 }}
       />
       <Action kind="quiet" fontSize="13px" aria-pressed={on} onClick={() => setOn(!on)}>
-        {on ? t('view.bench.stop-the-metronome') : t('view.bench.metronome-a-second', { hz: amount('plain', hz, 1) })}
+        {on ? t('view.simulator.stop-the-metronome') : t('view.simulator.metronome-a-second', { hz: amount('plain', hz, 1) })}
       </Action>
     </Box>
   );

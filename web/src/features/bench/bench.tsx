@@ -68,18 +68,18 @@ function LoadedBench({
     <SheetFrame
       session={session}
       gap="2"
-      title={t('view.bench.at-the-arc-bench', { spec: sheet.spec.name })}
+      title={t('view.simulator.title', { spec: sheet.spec.name })}
       line={
         program
-          ? `${tell(wireWords(program.filler, program.diameterMm))}, ${tell(modeName(program.mode))} · ${seam.revision ? t('view.seams.revision', { number: seam.revision.number }) : t('view.bench.not-saved-yet')}${edited ? `, ${t('view.bench.edited')}` : ''}`
-          : t('view.bench.no-setting-yet')
+          ? `${tell(wireWords(program.filler, program.diameterMm))}, ${tell(modeName(program.mode))} · ${seam.revision ? t('view.seams.revision', { number: seam.revision.number }) : t('view.simulator.not-saved')}${edited ? `, ${t('view.simulator.edited')}` : ''}`
+          : t('view.simulator.no-setting')
       }
     >
       {bench.arc.kind === 'failed' && (
-        <Notice level="caution" word={t('view.bench.not-simulated')} urgent>
+        <Notice level="caution" word={t('view.simulator.not-simulated')} urgent>
           {bench.arc.message}{' '}
           <Action kind="quiet" minHeight="32px" onClick={bench.runAgain}>
-            {t('view.bench.run-it-again')}
+            {t('view.simulator.run-it-again')}
           </Action>
         </Notice>
       )}
@@ -87,8 +87,8 @@ function LoadedBench({
         <Running session={session} setting={setting} program={program} plan={plan} bench={bench} />
       ) : (
         <Notice level="note">
-          {t('view.bench.this-seam-has-no-setting')}{' '}
-          <Link to={`/seams/${seam.id}`}>{t('view.bench.look-at-its-sheet')}</Link> {t('view.bench.for-the-reason')}
+          {t('view.simulator.no-possible-setting')}{' '}
+          <Link to={`/seams/${seam.id}`}>{t('view.simulator.see-sheet')}</Link> {t('view.simulator.for-the-reason')}
         </Notice>
       )}
     </SheetFrame>
@@ -148,12 +148,12 @@ function Running({ session, setting, program, plan, bench }: RunningProps) {
   const drawers: Drawer[] = [
     {
       id: 'dials',
-      name: t('view.bench.dials'),
+      name: t('view.simulator.dials'),
       content: () => <Moves setting={setting} machine={machine} habit={habit} onHabit={setHabit} />,
     },
     {
       id: 'what-if',
-      name: t('view.bench.what-if'),
+      name: t('view.simulator.what-if'),
       content: () => (
         <Imagined
           program={laterProgram}
@@ -171,7 +171,7 @@ function Running({ session, setting, program, plan, bench }: RunningProps) {
     },
     {
       id: 'hold',
-      name: t('view.bench.hold-and-compare'),
+      name: t('view.simulator.hold-and-compare'),
       content: () => (
         <Ghost program={laterProgram} ghost={ghost} machine={machine} onHold={onHold} onSwap={onSwap} onDrop={onDrop} />
       ),
@@ -180,7 +180,7 @@ function Running({ session, setting, program, plan, bench }: RunningProps) {
       ? [
           {
             id: 'pulse',
-            name: t('view.bench.fast-pulse'),
+            name: t('view.simulator.fast-pulse'),
             content: () => <Pulse setting={later} program={laterProgram} />,
           },
         ]
@@ -189,7 +189,7 @@ function Running({ session, setting, program, plan, bench }: RunningProps) {
       ? [
           {
             id: 'beat',
-            name: t('view.bench.slow-beat'),
+            name: t('view.simulator.double-pulse'),
             content: () => (
               <Beat
                 setting={later}
@@ -204,7 +204,7 @@ function Running({ session, setting, program, plan, bench }: RunningProps) {
       : []),
     {
       id: 'map',
-      name: t('view.bench.map-in-words'),
+      name: t('view.simulator.map-in-words'),
       content: () => (
         <Panel>
           <Words setting={setting} program={program} machine={machine} zoneMap={zoneMap} />
@@ -213,13 +213,13 @@ function Running({ session, setting, program, plan, bench }: RunningProps) {
     },
     {
       id: 'figures',
-      name: t('view.bench.all-figures'),
+      name: t('view.simulator.all-figures'),
       content: () =>
         steady && <Figures run={steady} ghost={held?.simulation.metrics ?? null} program={laterProgram} plan={plan} />,
     },
     {
       id: 'calibrate',
-      name: t('view.bench.calibrate'),
+      name: t('view.simulator.calibrate'),
       content: () => (
         <Calibrate
           program={laterProgram}
@@ -236,7 +236,7 @@ function Running({ session, setting, program, plan, bench }: RunningProps) {
         <OnStage run={seen} ghost={heldLater} isImagined={imagined !== null} map={map} sweep={sweep} />
       ) : (
         <Box height="344px" display="grid" placeItems="center" color="quiet" role="status">
-          {t('view.bench.striking-the-simulated-arc')}
+          {t('view.simulator.starting')}
         </Box>
       )}
       {steady && <Numbers run={steady} ghost={held?.simulation.metrics ?? null} program={program} plan={plan} />}

@@ -55,20 +55,20 @@ export function CalibratePanel({
       : null;
   return (
     <Panel
-      title={t('view.bench.calibrate-here')}
+      title={t('view.simulator.calibrate-here')}
       aside={
         <Box textStyle="label" color={applied ? 'spruce' : 'quiet'}>
-          {applied ? t('view.bench.in-use') : t('view.bench.not-in-use')}
+          {applied ? t('view.simulator.in-use') : t('view.simulator.not-in-use')}
         </Box>
       }
     >
       <Box fontSize="13px" color="quiet" mb="2">
-        {t('view.bench.what-the-machine-showed-at', { ctwd: amount('shortLength', program.ctwdMm, 1) })}
+        {t('view.simulator.calibrate-why', { ctwd: amount('shortLength', program.ctwdMm, 1) })}
       </Box>
       {points.map((point, at) => (
         <Box key={at} display="grid" gridTemplateColumns="repeat(3, 1fr)" gap="2" mb="1">
           <ValueField
-            label={t('view.bench.feed', { at: at + 1 })}
+            label={t('view.simulator.feed', { at: at + 1 })}
             of="wireFeed"
             value={point.feed}
             keep={`${keep}/${at}/feed`}
@@ -78,7 +78,7 @@ export function CalibratePanel({
             onValue={(feed) => set(at, { feed })}
           />
           <ValueField
-            label={t('view.bench.current', { at: at + 1 })}
+            label={t('view.simulator.current', { at: at + 1 })}
             of="current"
             value={point.amps}
             keep={`${keep}/${at}/amps`}
@@ -87,7 +87,7 @@ export function CalibratePanel({
             onValue={(amps) => set(at, { amps })}
           />
           <ValueField
-            label={t('view.bench.voltage', { at: at + 1 })}
+            label={t('view.simulator.voltage', { at: at + 1 })}
             of="voltage"
             value={point.volts}
             keep={`${keep}/${at}/volts`}
@@ -99,7 +99,7 @@ export function CalibratePanel({
         </Box>
       ))}
       {outcome && !outcome.ok && (
-        <Notice level="caution" word={t('view.bench.not-yet')}>
+        <Notice level="caution" word={t('view.simulator.not-yet')}>
           {outcome.issues
             .map((issue) => issue.message)
             .map(tell)
@@ -108,7 +108,7 @@ export function CalibratePanel({
       )}
       {outcome?.ok && <Found found={outcome.value} />}
       {problem !== null && (
-        <Notice level="caution" word={t('view.bench.not-in-the-record')} urgent>
+        <Notice level="caution" word={t('view.simulator.not-in-record')} urgent>
           {problem}
         </Notice>
       )}
@@ -126,10 +126,10 @@ export function CalibratePanel({
               });
           }}
         >
-          {t('view.bench.use-it-for-card-arc')}
+          {t('view.simulator.use-calibration')}
         </Action>
         <Action disabled={!applied} onClick={() => onApply(null)}>
-          {t('view.bench.back-to-the-table')}
+          {t('view.simulator.back-to-table')}
         </Action>
       </Box>
     </Panel>
@@ -154,10 +154,10 @@ function Found({ found }: { readonly found: Calibration }) {
       <Box color={found.verdict === 'plausible' ? 'spruce' : 'ochre'} fontWeight={600}>
         {found.verdict === 'plausible' ? '●' : '◇'} {found.verdict}: {tell(found.because)}
       </Box>
-      <Table label={t('view.bench.residuals')}>
+      <Table label={t('view.simulator.residuals')}>
         <Heads
-          names={[t('view.bench.feed-2'), t('view.bench.model-now'), t('view.bench.off')]}
-          right={[t('view.bench.model-now'), t('view.bench.off')]}
+          names={[t('view.simulator.column.feed'), t('view.simulator.column.model'), t('view.simulator.off')]}
+          right={[t('view.simulator.column.model'), t('view.simulator.off')]}
         />
         <tbody>
           {found.residuals.map((row) => (
@@ -165,7 +165,7 @@ function Found({ found }: { readonly found: Calibration }) {
               <Cell>{tell(amount('wireFeed', row.wireFeedMPerMin, 1))}</Cell>
               <Cell figure>{tell(amount('current', row.fittedCurrentA, 0))}</Cell>
               <Cell figure>
-                {t('view.bench.sum-4', {
+                {t('view.simulator.residual', {
                   residual: row.residualA >= 0 ? '+' : '−',
                   residual2: amount('current', Math.abs(row.residualA), 1),
                 })}
@@ -175,7 +175,7 @@ function Found({ found }: { readonly found: Calibration }) {
         </tbody>
       </Table>
       <Box textStyle="label" color="quiet">
-        {t('view.bench.ka-kb-arc', {
+        {t('view.simulator.ka-kb-arc', {
           kAFactor: amount('plain', found.kAFactor, 3),
           kBFactor: amount('plain', found.kBFactor, 3),
           arcVoltage: found.arcVoltageV >= 0 ? '+' : '−',

@@ -23,13 +23,13 @@ interface Control {
 }
 
 const controls: readonly Control[] = [
-  { quantity: 'wireFeedMPerMin', label: t('view.bench.wire-feed'), of: 'wireFeed', range: () => [0.5, 25], step: 0.1 },
-  { quantity: 'trimMm', label: t('view.bench.trim-arc-length'), of: 'shortLength', range: () => [-6, 6], step: 0.1 },
-  { quantity: 'stiffness', label: t('view.bench.soft-to-stiff'), of: 'plain', range: () => [-10, 10], step: 1 },
-  { quantity: 'ctwdMm', label: t('view.bench.stick-out'), of: 'shortLength', range: () => [8, 35], step: 0.5 },
+  { quantity: 'wireFeedMPerMin', label: t('view.simulator.wire-feed'), of: 'wireFeed', range: () => [0.5, 25], step: 0.1 },
+  { quantity: 'trimMm', label: t('view.simulator.trim-arc-length'), of: 'shortLength', range: () => [-6, 6], step: 0.1 },
+  { quantity: 'stiffness', label: t('view.simulator.soft-to-stiff'), of: 'plain', range: () => [-10, 10], step: 1 },
+  { quantity: 'ctwdMm', label: t('view.simulator.ctwd'), of: 'shortLength', range: () => [8, 35], step: 0.5 },
   {
     quantity: 'peakCurrentA',
-    label: t('view.bench.fast-peak'),
+    label: t('view.simulator.fast-peak'),
     of: 'current',
     range: () => [150, 600],
     step: 5,
@@ -38,9 +38,9 @@ const controls: readonly Control[] = [
 ];
 
 const habitWords: Record<FeedHabit, string> = {
-  'follow-line': t('view.bench.follow-the-machines-line'),
-  'hold-volts': t('view.bench.hold-the-volts'),
-  'hold-length': t('view.bench.hold-the-arc-length'),
+  'follow-line': t('view.simulator.feed.follow-line'),
+  'hold-volts': t('view.simulator.hold-the-volts'),
+  'hold-length': t('view.simulator.feed.keep-arc-length'),
 };
 
 const isPulseNumber = (quantity: Tunable): quantity is PulseNumber => pulseNumbers.some((one) => one === quantity);
@@ -68,7 +68,7 @@ export function Controls({ setting, machine, habit, onHabit }: ControlsProps) {
   return (
     <Box
       as="section"
-      aria-label={t('view.bench.controls')}
+      aria-label={t('view.simulator.controls')}
       bg="surface"
       borderWidth="1px"
       borderColor="line"
@@ -100,17 +100,17 @@ export function Controls({ setting, machine, habit, onHabit }: ControlsProps) {
         ))}
         <Box gridColumn={{ md: '1 / -1', xl: 'auto' }}>
           <ChoiceField
-            label={t('view.bench.when-the-feed-moves')}
+            label={t('view.simulator.feed.question')}
             value={habit}
             choices={feedHabits.map((value) => ({ value, label: habitWords[value] }))}
             onChange={onHabit}
           />
           <Box fontSize="12px" color="quiet" lineHeight="1.3" mt="1">
             {habit === 'hold-volts'
-              ? t('view.bench.more-feed-then-shortens-the')
+              ? t('view.simulator.feed.fixed-voltage')
               : habit === 'hold-length'
-                ? t('view.bench.the-arc-keeps-its-length')
-                : t('view.bench.the-arc-keeps-to-the')}
+                ? t('view.simulator.feed.arc-length-kept')
+                : t('view.simulator.feed.line-followed')}
           </Box>
         </Box>
       </Box>
@@ -217,7 +217,7 @@ function OneControl({
           hint={
             changed ? (
               <>
-                {t('view.bench.was', { was: Number(was.toFixed(2)) })}
+                {t('view.simulator.was', { was: Number(was.toFixed(2)) })}
                 <chakra.button
                   type="button"
                   color="accent"
@@ -225,10 +225,10 @@ function OneControl({
                   ml="1"
                   minHeight="24px"
                   cursor="pointer"
-                  aria-label={t('view.bench.put-back', { label })}
+                  aria-label={t('view.simulator.put-back', { label })}
                   onClick={() => hand.putBack(quantity)}
                 >
-                  {t('view.bench.put-back-2')}
+                  {t('view.simulator.reset')}
                 </chakra.button>
               </>
             ) : undefined
@@ -238,7 +238,7 @@ function OneControl({
       <chakra.input
         ref={slider}
         type="range"
-        aria-label={t('view.bench.slider', { label })}
+        aria-label={t('view.simulator.slider', { label })}
         min={low}
         max={high}
         step={step}
@@ -261,7 +261,7 @@ function OneControl({
           <Action
             kind="quiet"
             px="0"
-            aria-label={t('view.bench.one-step-to-less', { dial: dial.label, what: inSentence(label) })}
+            aria-label={t('view.simulator.step-down', { dial: dial.label, what: inSentence(label) })}
             onClick={() => turn(-1)}
           >
             −
@@ -277,7 +277,7 @@ function OneControl({
           <Action
             kind="quiet"
             px="0"
-            aria-label={t('view.bench.one-step-to-more', { dial: dial.label, what: inSentence(label) })}
+            aria-label={t('view.simulator.step-up', { dial: dial.label, what: inSentence(label) })}
             onClick={() => turn(1)}
           >
             +
@@ -286,8 +286,8 @@ function OneControl({
       ) : (
         <Box fontSize="12px" color="quiet" minHeight="44px" textAlign="center" pt="2">
           {quantity === 'ctwdMm'
-            ? t('view.bench.your-hand')
-            : t('view.bench.no-dial-for-it', {
+            ? t('view.simulator.your-hand')
+            : t('view.simulator.no-dial', {
                 machineName: machineName ?? absent,
               })}
         </Box>

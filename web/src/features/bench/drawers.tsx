@@ -23,7 +23,7 @@ export function Drawers({ drawers }: { readonly drawers: readonly Drawer[] }) {
   return (
     <Box minWidth={0}>
       <TabRow
-        label={t('view.bench.drawers-of-the-bench')}
+        label={t('view.simulator.tools')}
         tabs={drawers}
         value={shown.id}
         onChange={onChange}

@@ -45,7 +45,7 @@ export function figureRows(
   plan: Plan,
 ): FigureRow[] {
   const m = simulation.metrics;
-  const measured = t('view.bench.of-simulated-arc', { seconds: amount('phaseTime', input.seconds) });
+  const measured = t('view.simulator.of-simulated-arc', { seconds: amount('phaseTime', input.seconds) });
   const product = m.meanVoltageV * m.meanCurrentA;
   const offPercent = 100 * (m.meanPowerW / product - 1);
   const laid = bead({
@@ -75,34 +75,34 @@ export function figureRows(
   return [
     row(
       'mean',
-      t('view.bench.mean-current'),
+      t('view.simulator.mean-current'),
       'current',
       (x) => x.meanCurrentA,
-      t('view.bench.mean-of-i-over-spread', { measured, seeds: seeds.length }),
+      t('view.simulator.because.mean-current', { measured, seeds: seeds.length }),
       { band: 'meanCurrentA' },
     ),
     row(
       'rms',
-      t('view.bench.rms-current'),
+      t('view.simulator.rms-current'),
       'current',
       (x) => x.rmsCurrentA,
-      t('view.bench.root-of-the-mean-of', { measured }),
+      t('view.simulator.because.rms-current', { measured }),
       { band: 'rmsCurrentA' },
     ),
     row(
       'volts',
-      t('view.bench.voltage-at-the-tip'),
+      t('view.simulator.tip-voltage'),
       'voltage',
       (x) => x.meanVoltageV,
-      t('view.bench.mean-of-u-v0-ra', { measured }),
+      t('view.simulator.because.voltage', { measured }),
       { band: 'voltageV' },
     ),
     row(
       'power',
-      t('view.bench.true-power'),
+      t('view.simulator.true-power'),
       'power',
       (x) => x.meanPowerW,
-      t('view.bench.mean-of-u-i-at', {
+      t('view.simulator.because.power', {
         product: amount('kilowatts', product / 1000, 2),
         off: amount('percent', offPercent, 1),
       }),
@@ -112,36 +112,36 @@ export function figureRows(
       ? [
           row(
             'hz',
-            t('view.bench.fast-pulse-rate'),
+            t('view.simulator.fast-pulse-rate'),
             'frequency',
             (x) => x.pulseFrequencyHz,
-            t('view.bench.pulses-counted-the-source-moves'),
+            t('view.simulator.because.frequency'),
             { band: 'frequencyHz' },
           ),
           row(
             'drops',
-            t('view.bench.drops-a-pulse'),
+            t('view.simulator.drops-a-pulse'),
             'plain',
             (x) => x.dropsPerPulse,
-            t('view.bench.drops-that-left-shorts-among'),
+            t('view.simulator.because.drops-per-pulse'),
             { digits: 2 },
           ),
         ]
       : []),
     row(
       'shorts',
-      t('view.bench.shorts-a-second'),
+      t('view.simulator.shorts-a-second'),
       'plain',
       (x) => x.shortsPerS,
-      t('view.bench.times-the-drop-touched-the'),
+      t('view.simulator.because.shorts'),
       { digits: 0 },
     ),
     row(
       'arc',
-      t('view.bench.arc-length'),
+      t('view.simulator.arc-length'),
       'shortLength',
       (x) => x.meanArcLengthMm,
-      t('view.bench.underside-of-the-drop-to', {
+      t('view.simulator.because.arc-length', {
         minArcLength: bare('shortLength', m.minArcLengthMm, 1),
         maxArcLength: amount('shortLength', m.maxArcLengthMm, 1),
       }),
@@ -149,50 +149,50 @@ export function figureRows(
     ),
     row(
       'size',
-      t('view.bench.drop-over-wire'),
+      t('view.simulator.drop-over-wire'),
       'plain',
       (x) => x.dropFactor,
-      t('view.bench.mean-diameter-of-what-left'),
+      t('view.simulator.because.drop-size'),
       {
         digits: 2,
       },
     ),
     row(
       'steady',
-      t('view.bench.steadiness'),
+      t('view.simulator.steadiness'),
       'plain',
       (x) => x.stabilityIndex,
-      t('view.bench.1-for-drops-like-clockwork'),
+      t('view.simulator.because.evenness'),
       { digits: 2 },
     ),
     ...(m.regularityIndex > 0
       ? [
           row(
             'regularity',
-            t('view.bench.spread-of-shorts'),
+            t('view.simulator.spread-of-shorts'),
             'plain' as const,
             (x: SimulationMetrics) => x.regularityIndex,
-            t('view.bench.spread-over-mean-of-the'),
+            t('view.simulator.because.dip-regularity'),
             { digits: 2 },
           ),
         ]
       : []),
     row(
       'spatter',
-      t('view.bench.spatter-index'),
+      t('view.simulator.spatter-index'),
       'plain',
       (x) => x.spatterIndex,
       m.lostShare > 0
-        ? t('view.bench.a-hundredth-of-the-sum', { lostShare: amount('percent', 100 * m.lostShare, 0) })
-        : t('view.bench.a-hundredth-of-the-sum-2'),
+        ? t('view.simulator.because.spatter-with-loss', { lostShare: amount('percent', 100 * m.lostShare, 0) })
+        : t('view.simulator.because.spatter'),
       { digits: 2 },
     ),
     row(
       'heat',
-      t('view.bench.heat-per-length'),
+      t('view.simulator.heat-per-length'),
       'heatInput',
       (x) => migEfficiency * arcEnergyKjPerMm(x.meanPowerW, program.travelMmPerMin),
-      t('view.bench.sum-3', {
+      t('view.simulator.because.heat-input', {
         migEfficiency,
         meanPower: amount('watts', m.meanPowerW, 0),
         travel: amount('travel', program.travelMmPerMin, 0),
@@ -204,12 +204,12 @@ export function figureRows(
       ? [
           {
             key: 'leg',
-            label: t('view.bench.leg-at-this-pace'),
+            label: t('view.simulator.leg'),
             of: 'shortLength' as const,
             value: laid.value.legMm,
             band: bandOf([laid.value.legMm], plan, 'legMm'),
             ghost: null,
-            because: t('view.bench.feed-wire-area-yield-travel', { area: amount('area', laid.value.areaMm2, 1) }),
+            because: t('view.simulator.because.leg', { area: amount('area', laid.value.areaMm2, 1) }),
           },
         ]
       : []),

@@ -34,8 +34,8 @@ export function ArcFigures({
   const onToggle = useCallback((key: string) => setOpen((now) => (now === key ? null : key)), []);
   return (
     <Panel
-      title={t('view.bench.all-figures')}
-      aria-label={t('view.bench.all-figures')}
+      title={t('view.simulator.all-figures')}
+      aria-label={t('view.simulator.all-figures')}
       aside={
         <Box textStyle="label" color="quiet">
           {tell(run.simulation.words)}
@@ -48,9 +48,9 @@ export function ArcFigures({
             <tr>
               {[
                 '',
-                t('view.bench.now-word'),
-                t('view.bench.band-word'),
-                ...(ghost ? [t('view.bench.held-3')] : []),
+                t('view.simulator.now-word'),
+                t('view.simulator.band-word'),
+                ...(ghost ? [t('view.simulator.held')] : []),
               ].map((head) => (
                 <Box
                   asChild
@@ -111,7 +111,7 @@ function RowView({
         <tr>
           <Box asChild fontSize="12.5px" color="quiet" pb="1">
             <td colSpan={hasGhost ? 4 : 3} style={{ textAlign: 'left', whiteSpace: 'normal', border: 0 }}>
-              <strong>{t('view.bench.because')}</strong> {row.because}
+              <strong>{t('view.simulator.because')}</strong> {row.because}
             </td>
           </Box>
         </tr>

@@ -33,12 +33,12 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
   const shown = steeredBy.flatMap((key) => rows.find((row) => row.key === key) ?? []);
   const because: Record<string, string> = {
     ...Object.fromEntries(shown.map((row) => [row.key, `${row.label}: ${row.because}`])),
-    heard: t('view.bench.heard-judged-from-drops-shorts', {
+    heard: t('view.simulator.because.sound', {
       words,
       symptom: zoneWords[zone].symptom,
       seconds: amount('phaseTime', run.input.seconds),
     }),
-    back: t('view.bench.show-through-reach-into-the', {
+    back: t('view.simulator.because.show-through', {
       penetration: amount('shortLength', through.penetrationMm, 1),
       thickness: amount('shortLength', plan.thinnerMm, 1),
       index: amount('plain', through.index, 2),
@@ -49,7 +49,7 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
   return (
     <Box
       as="section"
-      aria-label={t('view.bench.in-numbers')}
+      aria-label={t('view.simulator.in-numbers')}
       bg="surface"
       borderWidth="1px"
       borderColor="line"
@@ -66,7 +66,7 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
       >
         <Gauge
           id="heard"
-          label={t('view.bench.heard')}
+          label={t('view.simulator.heard')}
           value={`${isGood ? '●' : '◇'} ${tell(zoneWords[zone].name)}`}
           word={isGood ? 'good' : 'near'}
           open={open === 'heard'}
@@ -77,17 +77,17 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
         ))}
         <Gauge
           id="back"
-          label={t('view.bench.at-the-back')}
+          label={t('view.simulator.at-the-back')}
           value={named(through.verdict)}
           word="plain"
-          below={t('view.bench.index-30', { index: amount('plain', through.index, 2) })}
+          below={t('view.simulator.show-through-index', { index: amount('plain', through.index, 2) })}
           open={open === 'back'}
           onToggle={toggle}
         />
       </Box>
       {open !== null && because[open] !== undefined && (
         <Box fontSize="12.5px" color="quiet" px="2" pb="1.5" role="note">
-          <strong>{t('view.bench.because')}</strong> {because[open]}
+          <strong>{t('view.simulator.because')}</strong> {because[open]}
         </Box>
       )}
     </Box>
@@ -95,11 +95,11 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
 }
 
 const shortLabels: Partial<Record<string, string>> = {
-  arc: t('view.bench.arc-length'),
-  mean: t('view.bench.mean-current'),
-  volts: t('view.bench.at-the-tip'),
-  hz: t('view.bench.fast-pulse'),
-  shorts: t('view.bench.shorts-a-second'),
+  arc: t('view.simulator.arc-length'),
+  mean: t('view.simulator.mean-current'),
+  volts: t('view.simulator.at-the-tip'),
+  hz: t('view.simulator.fast-pulse'),
+  shorts: t('view.simulator.shorts-a-second'),
 };
 
 /** Said once for the row: its cells are plain, because they are drawn again with every move of a dial. */
@@ -176,7 +176,7 @@ function FigureGauge({
       unit={now.unit}
       below={
         row.ghost !== null
-          ? t('view.bench.held', { text: said(row.ghost).text })
+          ? t('view.simulator.held-text', { text: said(row.ghost).text })
           : row.band
             ? t('view.ui.band', { low: said(row.band[0]).text, high: said(row.band[1]).text })
             : ''

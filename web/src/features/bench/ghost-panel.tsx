@@ -24,11 +24,11 @@ export function GhostPanel({
 }) {
   if (!ghost) {
     return (
-      <Panel title={t('view.bench.hold-and-compare')} aria-label={t('view.bench.hold-and-compare')}>
+      <Panel title={t('view.simulator.hold-and-compare')} aria-label={t('view.simulator.hold-and-compare')}>
         <Box fontSize="14px" mb="2">
-          {t('view.bench.hold-the-present-setting-move')}
+          {t('view.simulator.hold-why')}
         </Box>
-        <Action onClick={onHold}>{t('view.bench.hold-this-one')}</Action>
+        <Action onClick={onHold}>{t('view.simulator.hold')}</Action>
       </Panel>
     );
   }
@@ -39,16 +39,16 @@ export function GhostPanel({
     return other && other.display !== dial.display ? [{ dial, other }] : [];
   });
   return (
-    <Panel title={t('view.bench.held-against-now')} aria-label={t('view.bench.hold-and-compare')}>
+    <Panel title={t('view.simulator.held-and-now')} aria-label={t('view.simulator.hold-and-compare')}>
       {differing.length === 0 ? (
         <Box fontSize="14px" color="quiet">
-          {machine ? t('view.bench.no-dial-differs-yet') : t('view.bench.no-machine-is-chosen')}
+          {machine ? t('view.simulator.no-difference') : t('view.simulator.no-machine')}
         </Box>
       ) : (
-        <Table label={t('view.bench.dial-lines-that-differ')}>
+        <Table label={t('view.simulator.different-lines')}>
           <Heads
-            names={[t('view.bench.dial'), t('view.bench.held-2'), t('view.bench.now')]}
-            right={[t('view.bench.held-2'), t('view.bench.now')]}
+            names={[t('view.simulator.dial'), t('view.simulator.column.held'), t('view.simulator.now')]}
+            right={[t('view.simulator.column.held'), t('view.simulator.now')]}
           />
           <tbody>
             {differing.map(({ dial, other }) => (
@@ -66,12 +66,12 @@ export function GhostPanel({
         </Table>
       )}
       <Box display="flex" gap="2" mt="2" flexWrap="wrap">
-        <Action onClick={onSwap}>{t('view.bench.swap-the-two')}</Action>
+        <Action onClick={onSwap}>{t('view.simulator.swap-the-two')}</Action>
         <Action kind="quiet" onClick={onHold}>
-          {t('view.bench.hold-the-present-one-instead')}
+          {t('view.simulator.hold-present')}
         </Action>
         <Action kind="quiet" onClick={onDrop}>
-          {t('view.bench.let-go')}
+          {t('view.simulator.let-go')}
         </Action>
       </Box>
     </Panel>

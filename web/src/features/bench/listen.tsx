@@ -22,17 +22,17 @@ export function Listen({ now, held }: { readonly now: Simulation; readonly held:
   return (
     <Box display="flex" gap="1" alignItems="center" flexWrap="wrap">
       <Action kind="plain" px="2.5" fontSize="13px" aria-pressed={heard === 'now'} onClick={() => toggle('now')}>
-        {heard === 'now' ? t('view.bench.silence') : t('view.bench.hear-it')}
+        {heard === 'now' ? t('view.simulator.silence') : t('view.simulator.listen')}
       </Action>
       {held && (
         <Action kind="quiet" px="2" fontSize="13px" aria-pressed={heard === 'held'} onClick={() => toggle('held')}>
-          {heard === 'held' ? t('view.bench.silence') : t('view.bench.hear-the-held-one')}
+          {heard === 'held' ? t('view.simulator.silence') : t('view.simulator.listen-held')}
         </Action>
       )}
       {heard !== 'none' && (
         <chakra.input
           type="range"
-          aria-label={t('view.bench.loudness')}
+          aria-label={t('view.simulator.loudness')}
           min={0}
           max={1}
           step={0.05}
@@ -45,10 +45,10 @@ export function Listen({ now, held }: { readonly now: Simulation; readonly held:
       )}
       <Box fontSize="12px" color="quiet" role="status">
         {isMute
-          ? t('view.bench.no-sound-device-here')
+          ? t('view.simulator.no-sound')
           : heard === 'none'
             ? ''
-            : t('view.bench.from-the-simulated-power-alone')}
+            : t('view.simulator.sound-from-power')}
       </Box>
     </Box>
   );

@@ -67,7 +67,7 @@ export function LivingArc({
         <canvas
           ref={canvas}
           role="img"
-          aria-label={t('view.bench.the-arc-drawn-to-scale', {
+          aria-label={t('view.simulator.picture', {
             words,
             minArcLength: bare('shortLength', metrics.minArcLengthMm, 1),
             maxArcLength: amount('shortLength', metrics.maxArcLengthMm, 1),
@@ -81,7 +81,7 @@ export function LivingArc({
       <chakra.input
         ref={slider}
         type="range"
-        aria-label={t('view.bench.moment-in-hundredths-of-a')}
+        aria-label={t('view.simulator.moment')}
         min={0}
         max={Math.round((playhead.untilS - playhead.fromS) * 1e5)}
         defaultValue={0}
@@ -100,9 +100,9 @@ export function LivingArc({
           fontSize="13px"
           flexShrink={0}
           onClick={() => onPlaying(!playing)}
-          aria-label={playing ? t('view.bench.pause-the-arc') : t('view.bench.play-the-arc')}
+          aria-label={playing ? t('view.simulator.pause-the-arc') : t('view.simulator.play-the-arc')}
         >
-          {playing ? t('view.bench.pause') : t('view.bench.play')}
+          {playing ? t('view.simulator.pause') : t('view.simulator.play')}
         </Action>
         <Action
           kind="quiet"
@@ -113,10 +113,10 @@ export function LivingArc({
             playhead.nextOf(simulation.dropAtS);
           }}
         >
-          {t('view.bench.next-drop')}
+          {t('view.simulator.next-drop')}
         </Action>
         <chakra.select
-          aria-label={t('view.bench.slow-motion')}
+          aria-label={t('view.simulator.slow-motion')}
           value={pace}
           onChange={(event) => onPace(Number(event.target.value) as Pace)}
           minHeight="44px"

@@ -55,7 +55,7 @@ export function MapAxes({
         {axisUnit(x.axis) === '' ? '' : `, ${axisUnit(x.axis)}`}
       </text>
       <text x={4} y={height - 6} style={{ fontSize: '12px' }} fill={cssColour('quiet')}>
-        {t('view.bench.up', {
+        {t('view.simulator.up', {
           axis: axisWords[y.axis].name,
           unit: axisUnit(y.axis) === '' ? '' : `, ${axisUnit(y.axis)}`,
         })}

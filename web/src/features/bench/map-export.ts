@@ -24,9 +24,9 @@ export function mapCsv(map: ZoneMap): string {
     map.x.axis,
     map.y.axis,
     'zone',
-    t('view.bench.shorts-per-s'),
-    t('view.bench.drops-per-pulse'),
-    t('view.bench.arc-length-mm'),
+    t('view.simulator.shorts-per-second'),
+    t('view.simulator.drops-per-pulse'),
+    t('view.simulator.arc-length-mm'),
   ];
   const rows = map.cells.flatMap((cell, place) => {
     if (!cell) return [];

@@ -71,13 +71,13 @@ export function MapInWords({ setting, program, machine, zoneMap }: MapInWordsPro
           </>
         ) : (
           <Box color="quiet" fontSize="13px">
-            {t('view.bench.once-the-map-is-drawn')}
+            {t('view.simulator.map.not-drawn')}
           </Box>
         )}
       </Box>
       <Box minWidth={0}>
         <ChoiceField
-          label={t('view.bench.the-same-map-beside-it')}
+          label={t('view.simulator.map.second')}
           value={beside}
           choices={besideChoices(program)}
           onChange={setBeside}
@@ -92,7 +92,7 @@ export function MapInWords({ setting, program, machine, zoneMap }: MapInWordsPro
               ghost={null}
               beat={null}
               share={shareOf(second)}
-              title={t('view.bench.the-same-with', { otherName })}
+              title={t('view.simulator.map.same-with', { otherName })}
               onMove={null}
             />
           </Box>
@@ -105,17 +105,17 @@ export function MapInWords({ setting, program, machine, zoneMap }: MapInWordsPro
 function besideChoices(program: Program): { value: Beside; label: string }[] {
   const family = commonGasCodes.filter((code) => code !== program.gas && code !== 'none');
   return [
-    { value: 'none', label: t('view.bench.nothing') },
-    { value: 'hand-out', label: t('view.bench.stick-out-longer', { short6: amount('shortLength', 6) }) },
+    { value: 'none', label: t('view.simulator.nothing') },
+    { value: 'hand-out', label: t('view.simulator.stick-out-longer', { short6: amount('shortLength', 6) }) },
     ...family.map((code) => ({
       value: `gas:${code}` as const,
-      label: t('view.bench.in', { gasName: gasName(code) }),
+      label: t('view.simulator.in', { gasName: gasName(code) }),
     })),
   ];
 }
 
 function besideWords(beside: Beside): string {
-  if (beside === 'hand-out') return t('view.bench.stick-out-longer', { short6: amount('shortLength', 6) });
+  if (beside === 'hand-out') return t('view.simulator.stick-out-longer', { short6: amount('shortLength', 6) });
   return beside === 'none' ? '' : tell(gasName(beside.slice(4)));
 }
 
@@ -162,8 +162,8 @@ function Margins({
           return (
             <Box as="li" key={direction} py="0.5" borderTopWidth="1px" borderColor="line">
               <strong>{directionWords(direction, ranges.x, ranges.y, by)}</strong>
-              {steps !== null && ` (${t('view.bench.of', { count: steps.count, steps: steps.label })})`}:{' '}
-              {waits ? tell(zoneWords[waits].symptom) : t('view.bench.nothing-yet-at-the-end')}
+              {steps !== null && ` (${t('view.simulator.of', { count: steps.count, steps: steps.label })})`}:{' '}
+              {waits ? tell(zoneWords[waits].symptom) : t('view.simulator.map.nothing-yet')}
             </Box>
           );
         })}
@@ -171,7 +171,7 @@ function Margins({
       {centre && (
         <Box display="flex" gap="2" alignItems="center" flexWrap="wrap" mt="1">
           <Box>
-            {t('view.bench.middle-of-the-good-zone', {
+            {t('view.simulator.map.middle', {
               axisWordsx: axisWords[x].name,
               x: axisFigure(x, centre.x),
               axisWordsy: axisWords[y].name,
@@ -183,7 +183,7 @@ function Margins({
             fontSize="13px"
             onClick={() => setting.moveBoth({ [x]: Number(centre.x.toFixed(2)), [y]: Number(centre.y.toFixed(2)) })}
           >
-            {t('view.bench.go-to-the-middle')}
+            {t('view.simulator.map.go-to-middle')}
           </Action>
         </Box>
       )}
@@ -225,14 +225,14 @@ const Areas = memo(function Areas({
     return found ? `${fixed(100 * found.share, 0)} %, ${fixed(found.area / perUnit, 1)} ${unit}` : '0 %';
   };
   return (
-    <Table label={t('view.bench.share-and-area-of-each')} mt="2">
+    <Table label={t('view.simulator.map.zones')} mt="2">
       <Heads
         names={[
-          t('view.bench.zone'),
-          t('view.bench.share-and-area'),
-          ...(other ? [t('view.bench.with', { otherName })] : []),
+          t('view.simulator.zone'),
+          t('view.simulator.share-and-area'),
+          ...(other ? [t('view.simulator.with', { otherName })] : []),
         ]}
-        right={[t('view.bench.share-and-area'), t('view.bench.with', { otherName })]}
+        right={[t('view.simulator.share-and-area'), t('view.simulator.with', { otherName })]}
       />
       <tbody>
         {names.map((zone) => (

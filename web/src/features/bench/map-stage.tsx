@@ -31,17 +31,17 @@ export function MapStage({ setting, program, ghost, zoneMap }: MapStageProps) {
   return (
     <Box display="flex" flexDirection="column" height="100%" minHeight={0}>
       <Box display="flex" gap="1.5" alignItems="center" mb="1">
-        <AxisChoice label={t('view.bench.up-2')} value={y} axes={up ?? axes} onChange={setY} />
+        <AxisChoice label={t('view.simulator.map.up-axis')} value={y} axes={up ?? axes} onChange={setY} />
         <Box aria-hidden="true" color="quiet" fontSize="12.5px" flexShrink={0}>
-          {t('view.bench.over')}
+          {t('view.simulator.over')}
         </Box>
-        <AxisChoice label={t('view.bench.across')} value={x} axes={across ?? axes} onChange={setX} />
+        <AxisChoice label={t('view.simulator.across')} value={x} axes={across ?? axes} onChange={setX} />
       </Box>
       {state.kind === 'failed' && (
-        <Notice level="caution" word={t('view.bench.not-drawn')}>
+        <Notice level="caution" word={t('view.simulator.not-drawn')}>
           {state.message}{' '}
           <Action kind="quiet" minHeight="32px" onClick={retry}>
-            {t('view.bench.draw-it-again')}
+            {t('view.simulator.draw-it-again')}
           </Action>
         </Notice>
       )}
@@ -53,7 +53,7 @@ export function MapStage({ setting, program, ghost, zoneMap }: MapStageProps) {
         ghost={held}
         beat={beat}
         share={share}
-        title={t('view.bench.map-of-this-setting')}
+        title={t('view.simulator.map.title')}
         onMove={(figures) => setting.moveBoth({ [x]: figures.x, [y]: figures.y })}
       />
     </Box>

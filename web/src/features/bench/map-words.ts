@@ -7,11 +7,11 @@ export const axisWords: Record<
   MapAxis,
   { readonly name: string; readonly kind: QuantityName; readonly digits: number; readonly step: number }
 > = {
-  wireFeedMPerMin: { name: t('view.bench.wire-feed-2'), kind: 'wireFeed', digits: 1, step: 0.1 },
-  trimMm: { name: t('view.bench.trim'), kind: 'shortLength', digits: 1, step: 0.1 },
-  stiffness: { name: t('view.bench.soft-to-stiff-2'), kind: 'plain', digits: 0, step: 1 },
-  ctwdMm: { name: t('view.bench.stick-out-2'), kind: 'shortLength', digits: 1, step: 0.5 },
-  backgroundCurrentA: { name: t('view.bench.fast-background'), kind: 'current', digits: 0, step: 2 },
+  wireFeedMPerMin: { name: t('view.simulator.axis.feed'), kind: 'wireFeed', digits: 1, step: 0.1 },
+  trimMm: { name: t('view.simulator.trim'), kind: 'shortLength', digits: 1, step: 0.1 },
+  stiffness: { name: t('view.simulator.axis.stiffness'), kind: 'plain', digits: 0, step: 1 },
+  ctwdMm: { name: t('view.simulator.axis.ctwd'), kind: 'shortLength', digits: 1, step: 0.5 },
+  backgroundCurrentA: { name: t('view.simulator.fast-background'), kind: 'current', digits: 0, step: 2 },
 };
 
 /** The unit of an axis, empty where it only counts. */
@@ -27,7 +27,7 @@ export function axisFigure(axis: MapAxis, figure: number): string {
 
 export function directionWords(direction: Margin['direction'], x: AxisRange, y: AxisRange, by: number): string {
   const { axis } = direction.startsWith('x') ? x : y;
-  return t(direction.endsWith('up') ? 'view.bench.more-of' : 'view.bench.less-of', {
+  return t(direction.endsWith('up') ? 'view.simulator.more-of' : 'view.simulator.less-of', {
     unit: axisFigure(axis, by),
     name: axisWords[axis].name,
   });

@@ -15,10 +15,10 @@ import { Waveform } from '../waveform/index.tsx';
 import type { Setting } from './use-setting.ts';
 
 const faces: Record<PulseNumber, { readonly label: string; readonly of: QuantityName; readonly step: number }> = {
-  peakCurrentA: { label: t('view.bench.peak'), of: 'current', step: 5 },
-  peakTimeMs: { label: t('view.bench.time-at-peak'), of: 'pulseTime', step: 0.05 },
-  backgroundCurrentA: { label: t('view.bench.background'), of: 'current', step: 2 },
-  frequencyHz: { label: t('view.bench.pulses-a-second'), of: 'frequency', step: 5 },
+  peakCurrentA: { label: t('view.simulator.peak'), of: 'current', step: 5 },
+  peakTimeMs: { label: t('view.simulator.time-at-peak'), of: 'pulseTime', step: 0.05 },
+  backgroundCurrentA: { label: t('view.simulator.background'), of: 'current', step: 2 },
+  frequencyHz: { label: t('view.simulator.pulses-a-second'), of: 'frequency', step: 5 },
 };
 
 export function PulsePanel({ setting, program }: { readonly setting: Setting; readonly program: Program }) {
@@ -34,17 +34,17 @@ export function PulsePanel({ setting, program }: { readonly setting: Setting; re
   const fixed = pulseNumbers.filter((quantity) => tune[quantity] !== null);
   return (
     <Panel
-      title={t('view.bench.fast-pulse-from-its-four')}
+      title={t('view.simulator.pulse.title')}
       aside={
         <Action kind="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
-          {open ? t('view.bench.fold-it') : t('view.bench.type-the-waveform')}
+          {open ? t('view.simulator.pulse.fold') : t('view.simulator.type-the-waveform')}
         </Action>
       }
     >
       <Box fontSize="13.5px" color="quiet">
         {fixed.length === 0
-          ? t('view.bench.all-four-are-solved-one')
-          : t('view.bench.fixed', { what: fixed.map((quantity) => inSentence(faces[quantity].label)) })}
+          ? t('view.simulator.pulse.solved')
+          : t('view.simulator.fixed', { what: fixed.map((quantity) => inSentence(faces[quantity].label)) })}
       </Box>
       {open && (
         <>
@@ -59,7 +59,7 @@ export function PulsePanel({ setting, program }: { readonly setting: Setting; re
                 step={faces[quantity].step}
                 optional
                 follows
-                placeholder={t('view.bench.solved', {
+                placeholder={t('view.simulator.solved', {
                   quantity: amount('plain', pulse[quantity], quantity === 'peakTimeMs' ? 2 : 0),
                 })}
                 error={tellIf(issues.find(({ path }) => path === quantity)?.message)}
@@ -80,7 +80,7 @@ export function PulsePanel({ setting, program }: { readonly setting: Setting; re
           )}
           <Box mt="2">
             <Action disabled={fixed.length === 0} onClick={setting.solvePulse}>
-              {t('view.bench.solve-all-four')}
+              {t('view.simulator.solve-all-four')}
             </Action>
           </Box>
         </>
@@ -97,7 +97,7 @@ function Sum({ pulse, feedMPerMin }: { readonly pulse: Solved; readonly feedMPer
   const isBalanced = Math.abs(pulse.meltedMPerMin - feedMPerMin) < 0.01 * feedMPerMin;
   return (
     <Box fontSize="14px" my="2" aria-live="polite">
-      {t('view.bench.rms-a-period-of', {
+      {t('view.simulator.pulse.summary', {
         mean: amount('current', meanA, 0),
         rms: amount('current', rmsA, 0),
         periodMs: amount('pulseTime', periodMs, 2),
@@ -105,14 +105,14 @@ function Sum({ pulse, feedMPerMin }: { readonly pulse: Solved; readonly feedMPer
         dropsPerPulse: amount('plain', pulse.dropsPerPulse, 2),
       })}{' '}
       {isBalanced
-        ? t('view.bench.melts-the-that-are-fed', { feed: amount('wireFeed', feedMPerMin, 1) })
-        : t('view.bench.melts-where-are-fed-the', {
+        ? t('view.simulator.pulse.balanced', { feed: amount('wireFeed', feedMPerMin, 1) })
+        : t('view.simulator.pulse.unbalanced', {
             melted: amount('wireFeed', pulse.meltedMPerMin, 1),
             feed: amount('wireFeed', feedMPerMin, 1),
             arc: pulse.meltedMPerMin > feedMPerMin ? 'climbs' : 'other',
           })}
       <Box color="quiet" fontSize="13px">
-        {t('view.bench.because-2', { because: pulse.because })}
+        {t('view.simulator.because-line', { because: pulse.because })}
       </Box>
     </Box>
   );

@@ -13,15 +13,15 @@ import { usePlayhead } from './use-playhead.ts';
 const TraceChart = lazy(async () => ({ default: (await import('./trace-chart.tsx')).TraceChart }));
 
 const views = [
-  { id: 'arc', name: t('view.bench.arc') },
-  { id: 'trace', name: t('view.bench.trace') },
-  { id: 'map', name: t('view.bench.map') },
+  { id: 'arc', name: t('view.simulator.arc') },
+  { id: 'trace', name: t('view.simulator.trace') },
+  { id: 'map', name: t('view.simulator.map') },
 ] as const;
 type View = (typeof views)[number]['id'];
 
 const middles = [
-  { id: 'trace', name: t('view.bench.trace') },
-  { id: 'sweep', name: t('view.bench.sweep-a-dial') },
+  { id: 'trace', name: t('view.simulator.trace') },
+  { id: 'sweep', name: t('view.simulator.sweep-a-dial') },
 ] as const;
 type Middle = (typeof middles)[number]['id'];
 
@@ -47,7 +47,7 @@ export function Stage({ run, ghost, isImagined, map, sweep }: StageProps) {
   return (
     <Box>
       <Box display={{ base: 'block', md: 'none' }} mb="1">
-        <TabRow label={t('view.bench.what-is-shown')} tabs={views} value={view} onChange={setView} />
+        <TabRow label={t('view.simulator.what-is-shown')} tabs={views} value={view} onChange={setView} />
       </Box>
       <Box
         display="grid"
@@ -58,7 +58,7 @@ export function Stage({ run, ghost, isImagined, map, sweep }: StageProps) {
         <Part
           area="arc"
           display={shownOnPhone('arc')}
-          title={isImagined ? t('view.bench.if-it-were-so') : undefined}
+          title={isImagined ? t('view.simulator.what-if-title') : undefined}
           height={tall}
         >
           <LivingArc
@@ -75,7 +75,7 @@ export function Stage({ run, ghost, isImagined, map, sweep }: StageProps) {
         </Part>
         <Part area="trace" display={shownOnPhone('trace')} height={{ ...tall, md: '236px' }}>
           <Box display="flex" alignItems="center" gap="1" minHeight="44px" pr="62px">
-            <TabRow label={t('view.bench.in-the-middle')} tabs={middles} value={middle} onChange={setMiddle} />
+            <TabRow label={t('view.simulator.in-the-middle')} tabs={middles} value={middle} onChange={setMiddle} />
             <Box flex="1" />
             <Box display={{ base: 'none', md: 'block', xl: 'none' }}>{listen}</Box>
           </Box>
@@ -85,7 +85,7 @@ export function Stage({ run, ghost, isImagined, map, sweep }: StageProps) {
                 <Suspense
                   fallback={
                     <Box display="grid" placeItems="center" color="quiet" fontSize="13px" role="status">
-                      {t('view.bench.drawing-current-and-voltage')}
+                      {t('view.simulator.drawing-chart')}
                     </Box>
                   }
                 >

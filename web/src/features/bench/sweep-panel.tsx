@@ -35,7 +35,7 @@ export function SweepPanel({ setting, machine, program, circuitMOhm, correction 
     <Box display="flex" flexDirection="column" minHeight={0} flex="1">
       <Box display="flex" gap="2" alignItems="center" mb="1">
         <chakra.select
-          aria-label={t('view.bench.dial-to-sweep')}
+          aria-label={t('view.simulator.dial-to-sweep')}
           value={quantity}
           onChange={(event) => keep({ quantity: event.target.value as SweepQuantity })}
           minHeight="44px"
@@ -55,20 +55,20 @@ export function SweepPanel({ setting, machine, program, circuitMOhm, correction 
         </chakra.select>
         <Box fontSize="12px" color="quiet" lineHeight="1.25" minWidth={0}>
           {sweep
-            ? `${sweep.label}, ${sweep.stride === 1 ? t('view.bench.each-step') : t('view.bench.every-steps', { stride: sweep.stride })}`
+            ? `${sweep.label}, ${sweep.stride === 1 ? t('view.simulator.each-step') : t('view.simulator.every-steps', { stride: sweep.stride })}`
             : ''}
         </Box>
       </Box>
       {problem !== null && (
-        <Notice level="caution" word={t('view.bench.not-swept')}>
+        <Notice level="caution" word={t('view.simulator.not-swept')}>
           {problem}
         </Notice>
       )}
       {!sweep ? (
         <Notice level="note">
           {machine
-            ? t('view.bench.has-no-dial-for-it', { machine: machine.name })
-            : t('view.bench.no-machine-is-chosen')}
+            ? t('view.simulator.no-sweep-dial', { machine: machine.name })
+            : t('view.simulator.no-machine')}
         </Notice>
       ) : (
         <Box
@@ -77,7 +77,7 @@ export function SweepPanel({ setting, machine, program, circuitMOhm, correction 
           overflowY="auto"
           minHeight={0}
           flex="1"
-          aria-label={t('view.bench.swept', { sweep: sweep.label })}
+          aria-label={t('view.simulator.swept', { sweep: sweep.label })}
         >
           {sweep.stops.map((stop, at) => (
             <Stop
@@ -95,7 +95,7 @@ export function SweepPanel({ setting, machine, program, circuitMOhm, correction 
         </Box>
       )}
       <Box as="span" srOnly role="status">
-        {taken === null ? '' : t('view.bench.moved-to', { taken })}
+        {taken === null ? '' : t('view.simulator.moved-to', { taken })}
       </Box>
     </Box>
   );
@@ -150,7 +150,7 @@ function Stop({
         <Box fontFamily="mono" fontSize="11.5px" color="quiet" whiteSpace="nowrap">
           {cell === null || cell.zone === 'impossible'
             ? ''
-            : t('view.bench.sum-7', {
+            : t('view.simulator.arc-and-shorts', {
                 arcLength: amount('shortLength', cell.arcLengthMm, 1),
                 shortsPer: cell.shortsPerS >= 1 ? amount('plain', cell.shortsPerS, 0) : absent,
               })}

@@ -93,7 +93,7 @@ export function TraceChart({
           {
             type: 'value' as const,
             gridIndex: 0,
-            name: t('view.bench.current-a'),
+            name: t('view.simulator.chart.current'),
             min: 0,
             max: data.topA,
             splitNumber: 4,
@@ -102,7 +102,7 @@ export function TraceChart({
           {
             type: 'value' as const,
             gridIndex: 1,
-            name: t('view.bench.voltage-v'),
+            name: t('view.simulator.voltage-v'),
             min: 0,
             max: data.topV,
             splitNumber: 3,
@@ -143,7 +143,7 @@ export function TraceChart({
         height="100%"
         savesOver
         name="arc"
-        label={t('view.bench.current-and-voltage-of-the', {
+        label={t('view.simulator.chart.description', {
           window: amount('pulseTime', windowS * 1000),
           meanCurrent: amount('current', metrics.meanCurrentA, 0),
           meanVoltage: amount('voltage', metrics.meanVoltageV, 1),
@@ -200,11 +200,11 @@ function traceCsv({ trace }: Simulation): string {
   const figure = (list: ArrayLike<number>, at: number, digits: number) => (list[at] ?? 0).toFixed(digits);
   return csvOf(
     [
-      t('view.bench.time-s'),
-      t('view.bench.current-a-2'),
-      t('view.bench.voltage-v-2'),
-      t('view.bench.arc-length-mm'),
-      t('view.bench.extension-mm'),
+      t('view.simulator.chart.time'),
+      t('view.simulator.chart.current-column'),
+      t('view.simulator.chart.voltage-column'),
+      t('view.simulator.arc-length-mm'),
+      t('view.simulator.extension-mm'),
     ],
     Array.from({ length: trace.timeS.length }, (_, at) => [
       figure(trace.timeS, at, 6),

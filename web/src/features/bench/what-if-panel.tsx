@@ -39,19 +39,19 @@ export function WhatIfPanel({
   onGas,
 }: WhatIfPanelProps) {
   const labels: Record<WhatIf, string> = {
-    'hand-out': t('view.bench.hand-further-out', { handOut: amount('shortLength', whatIfSizes.handOutMm) }),
-    'lead-gained': t('view.bench.lead-gained', { lead: amount('resistance', whatIfSizes.leadMOhm) }),
-    'gas-swapped': t('view.bench.gas-is', { otherGas: gasOf(otherGas).name }),
-    'wire-other': t('view.bench.wire-is-really', { diameter: wireSizeLabel(otherSizeMm(program.diameterMm)) }),
-    'plate-hot': t('view.bench.plate-at', { plate: amount('temperature', whatIfSizes.plateC) }),
-    'feeder-slips': t('view.bench.feeder-slips', { slipShare: amount('percent', 100 * whatIfSizes.slipShare) }),
+    'hand-out': t('view.simulator.what-if.ctwd', { handOut: amount('shortLength', whatIfSizes.handOutMm) }),
+    'lead-gained': t('view.simulator.lead-gained', { lead: amount('resistance', whatIfSizes.leadMOhm) }),
+    'gas-swapped': t('view.simulator.what-if.gas', { otherGas: gasOf(otherGas).name }),
+    'wire-other': t('view.simulator.wire-is-really', { diameter: wireSizeLabel(otherSizeMm(program.diameterMm)) }),
+    'plate-hot': t('view.simulator.what-if.plate', { plate: amount('temperature', whatIfSizes.plateC) }),
+    'feeder-slips': t('view.simulator.feeder-slips', { slipShare: amount('percent', 100 * whatIfSizes.slipShare) }),
   };
   return (
     <Panel
-      title={t('view.bench.what-if')}
+      title={t('view.simulator.what-if')}
       aside={
         <Box textStyle="label" color="quiet">
-          {t('view.bench.nobody-touches-a-dial')}
+          {t('view.simulator.what-if.nothing')}
         </Box>
       }
     >
@@ -82,7 +82,7 @@ export function WhatIfPanel({
           {changes.has('gas-swapped') && (
             <Box maxWidth="280px" mt="2">
               <ChoiceField
-                label={t('view.bench.swapped-for')}
+                label={t('view.simulator.what-if.swapped')}
                 value={otherGas}
                 choices={commonGasCodes
                   .filter((code) => code !== 'none' && code !== program.gas)
@@ -95,12 +95,12 @@ export function WhatIfPanel({
         <Box minWidth={0}>
           {changes.size === 0 && (
             <Box fontSize="13.5px" color="quiet">
-              {t('view.bench.choose-what-has-changed-arc')}
+              {t('view.simulator.what-if.choose')}
             </Box>
           )}
           {failed !== null && (
             <Box mt="2">
-              <Notice level="caution" word={t('view.bench.not-simulated')}>
+              <Notice level="caution" word={t('view.simulator.not-simulated')}>
                 {failed}
               </Notice>
             </Box>
@@ -139,45 +139,45 @@ function Found({
   const now = after.simulation.metrics;
   const mask = maskingOf(program, before, now);
   const through = showThroughOf(program, now, thicknessMm, changes.has('plate-hot') ? whatIfSizes.plateC : coldPlateC);
-  const change = (label: string, was: SaidValue, now: SaidValue) => t('view.bench.instead-of', { label, now, was });
-  const shorts = (count: number) => ({ code: 'view.bench.a-second', values: { count: amount('plain', count, 0) } });
+  const change = (label: string, was: SaidValue, now: SaidValue) => t('view.simulator.what-if.instead', { label, now, was });
+  const shorts = (count: number) => ({ code: 'view.simulator.a-second', values: { count: amount('plain', count, 0) } });
   return (
     <Box mt="2" fontSize="14px" aria-live="polite">
       <Box>
-        <strong>{t('view.bench.seen')}</strong>{' '}
-        {t('view.bench.at-the-back-index', {
+        <strong>{t('view.simulator.seen')}</strong>{' '}
+        {t('view.simulator.what-if.back', {
           shortsPer: [
             change(
-              t('view.bench.mean-current'),
+              t('view.simulator.mean-current'),
               amount('current', before.meanCurrentA, 0),
               amount('current', now.meanCurrentA, 0),
             ),
             change(
-              t('view.bench.arc-length'),
+              t('view.simulator.arc-length'),
               amount('shortLength', before.meanArcLengthMm, 1),
               amount('shortLength', now.meanArcLengthMm, 1),
             ),
-            change(t('view.bench.shorts'), shorts(before.shortsPerS), shorts(now.shortsPerS)),
+            change(t('view.simulator.shorts'), shorts(before.shortsPerS), shorts(now.shortsPerS)),
           ].join('; '),
           verdict: capital(through.verdict),
           index: amount('plain', through.index, 2),
         })}
       </Box>
       <Box>
-        <strong>{t('view.bench.heard-2')}</strong> {tell(after.simulation.words)}.
+        <strong>{t('view.simulator.what-if.heard')}</strong> {tell(after.simulation.words)}.
       </Box>
       <Box>
-        <strong>{t('view.bench.would-hide-it')}</strong> {maskWords(program, machine, mask)}
+        <strong>{t('view.simulator.what-if.hides')}</strong> {maskWords(program, machine, mask)}
       </Box>
     </Box>
   );
 }
 
 function maskWords(program: Program, machine: MachineResource | undefined, mask: ReturnType<typeof maskingOf>): string {
-  if (!mask) return t('view.bench.nothing-that-a-welder-would');
+  if (!mask) return t('view.simulator.what-if.no-signs');
   const dial = machine && cardOf(machine.file, program).dials.find((one) => one.quantity === mask.quantity);
-  const what = mask.quantity === 'trimMm' ? t('view.bench.trim') : t('view.bench.wire-feed-2');
-  const by = t('view.bench.of-2', {
+  const what = mask.quantity === 'trimMm' ? t('view.simulator.trim') : t('view.simulator.axis.feed');
+  const by = t('view.simulator.shift-of', {
     by: mask.by > 0 ? '+' : '−',
     by2: amount(mask.quantity === 'trimMm' ? 'shortLength' : 'wireFeed', Math.abs(mask.by), 1),
     what,
@@ -186,12 +186,12 @@ function maskWords(program: Program, machine: MachineResource | undefined, mask:
   const now = mask.quantity === 'trimMm' ? program.trimMm : program.wireFeedMPerMin;
   const perStep = one ? Math.abs(one.figure - now) : 0;
   return dial && perStep > 0.004
-    ? t('view.bench.it-hides-in-steps', {
+    ? t('view.simulator.what-if.hides-steps', {
         by,
         perStep: Math.max(1, Math.round(Math.abs(mask.by) / perStep)),
         dial: dial.label,
       })
-    : t('view.bench.it-hides-the-cause-and', { by });
+    : t('view.simulator.what-if.hides-how', { by });
 }
 
 function capital(text: string): string {

@@ -119,7 +119,7 @@ export function ZoneMapView({
           ref={svg}
           viewBox={`0 0 ${width} ${height}`}
           role={onMove ? 'application' : 'img'}
-          aria-roledescription={onMove ? t('view.bench.map-with-a-crosshair-moved') : undefined}
+          aria-roledescription={onMove ? t('view.simulator.map.keyboard') : undefined}
           aria-label={`${title}. ${words}`}
           tabIndex={onMove ? 0 : undefined}
           onKeyDown={onKeyDown}
@@ -148,7 +148,7 @@ export function ZoneMapView({
                 strokeWidth="4"
                 opacity="0.8"
               />
-              {([t('view.bench.slow-low-3'), t('view.bench.slow-high-3')] as const).map((label, index) => (
+              {([t('view.simulator.low-level'), t('view.simulator.high-level')] as const).map((label, index) => (
                 <g key={label}>
                   <circle cx={px(beat[index] ?? 0)} cy={py(at.y)} r="6" fill={cssColour('volt')} />
                   <MapText x={px(beat[index] ?? 0)} y={py(at.y) - 10} anchor="middle">
@@ -167,7 +167,7 @@ export function ZoneMapView({
                 strokeWidth="2"
               />
               <MapText x={px(centre.x)} y={py(centre.y) + 22} anchor="middle">
-                {t('view.bench.middle')}
+                {t('view.simulator.middle')}
               </MapText>
             </g>
           )}
@@ -183,7 +183,7 @@ export function ZoneMapView({
                 strokeDasharray="3 3"
               />
               <MapText x={px(ghost.x)} y={py(ghost.y) - 11} anchor="middle">
-                {t('view.bench.held-3')}
+                {t('view.simulator.held')}
               </MapText>
             </g>
           )}
@@ -224,15 +224,15 @@ export function ZoneMapView({
           {...(here ? { title: tell(zoneWords[here].symptom) } : {})}
         >
           {share < 1
-            ? t('view.bench.drawing', { share: amount('percent', 100 * share, 0) })
+            ? t('view.simulator.drawing', { share: amount('percent', 100 * share, 0) })
             : here
-              ? t('view.bench.here', { symptom: zoneWords[here].symptom })
+              ? t('view.simulator.here', { symptom: zoneWords[here].symptom })
               : ''}
         </Box>
         {map && (
           <Box display={{ base: 'none', md: 'block' }}>
             <SaveMenu
-              what={t('view.bench.the-map')}
+              what={t('view.simulator.the-map')}
               ways={[
                 {
                   name: 'SVG',
@@ -272,7 +272,7 @@ function mapWords(
   margins: ReturnType<typeof marginsAt>,
 ): string {
   const place = `${axisWords[x.axis].name} ${axisFigure(x.axis, at.x)}, ${axisWords[y.axis].name} ${axisFigure(y.axis, at.y)}`;
-  if (!map) return t('view.bench.crosshair-at-not-drawn-yet', { place });
+  if (!map) return t('view.simulator.map.crosshair-empty', { place });
   const here = zoneHere(map, at);
   const edges = margins
     .filter((margin) => margin.waits !== null)
@@ -280,9 +280,9 @@ function mapWords(
       ({ direction, by, waits }) =>
         `${waits ? tell(zoneWords[waits].name) : ''} ${directionWords(direction, x, y, by)}`,
     );
-  return t('view.bench.crosshair-at-edges', {
+  return t('view.simulator.crosshair-at-edges', {
     place,
-    here: here ? zoneWords[here].name : t('view.bench.nothing-computed'),
+    here: here ? zoneWords[here].name : t('view.simulator.nothing-computed'),
     edges,
   });
 }

@@ -24,10 +24,10 @@ export async function loadCompare({ request }: { request: Request }) {
 }
 
 const ranks = {
-  0: { words: t('view.compare.only-one-of-them-has'), sign: '✕', colour: 'ochre' },
+  0: { words: t('view.compare.only-one'), sign: '✕', colour: 'ochre' },
   1: { words: t('view.compare.reaches-something-else'), sign: '◇', colour: 'ochre' },
-  2: { words: t('view.compare.same-physics-other-numbers'), sign: '●', colour: 'spruce' },
-  3: { words: t('view.compare.the-same-in-every-word'), sign: '=', colour: 'quiet' },
+  2: { words: t('view.compare.other-numbers'), sign: '●', colour: 'spruce' },
+  3: { words: t('view.compare.same'), sign: '=', colour: 'quiet' },
 } as const;
 
 export function Compare() {
@@ -46,18 +46,18 @@ export function Compare() {
   return (
     <>
       <PageHead
-        title={t('view.compare.two-machines-one-program')}
+        title={t('view.compare.title')}
         line={seam ? `${seam.spec.name}, ${seam.partName}` : ''}
       />
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
         {!left || !right || !seam?.revision ? (
-          <Notice level="note">{t('view.compare.two-machines-and-one-seam')}</Notice>
+          <Notice level="note">{t('view.compare.needs-two')}</Notice>
         ) : (
           <>
             <Panel>
               <Box display="grid" gridTemplateColumns={{ base: '1fr', md: 'repeat(3, 1fr)' }} gap="2.5">
                 <ChoiceField
-                  label={t('view.compare.program-of-the-seam')}
+                  label={t('view.compare.program')}
                   value={seam.id}
                   choices={seams.map((one) => ({ value: one.id, label: `${one.spec.name}, ${one.partName}` }))}
                   onChange={choose('seam')}
@@ -105,7 +105,7 @@ function Sides({
   return (
     <>
       <Panel title={t('view.compare.line-by-line')}>
-        <Table label={t('view.compare.the-same-program-on-two')}>
+        <Table label={t('view.compare.heading')}>
           <Heads
             names={[t('view.compare.quantity'), left.file.name, right.file.name, t('view.compare.apart'), '']}
             right={[left.file.name, right.file.name, t('view.compare.apart')]}
@@ -119,11 +119,11 @@ function Sides({
       </Panel>
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }}>
         {lost.map(({ file, list, cannot }, side) => (
-          <Panel key={side} title={t('view.compare.cannot-be-said-on', { name: file.name })}>
+          <Panel key={side} title={t('view.compare.cannot-be-set', { name: file.name })}>
             {cannot && <Notice level="refusal">{tell(whyNotWords(file, program, cannot))}</Notice>}
             {list.length === 0 && !cannot && (
               <Box color="spruce" fontSize="14px">
-                {t('view.compare.everything-of-this-program-can')}
+                {t('view.compare.all-can-be-set')}
               </Box>
             )}
             {list.length > 0 && (

@@ -82,7 +82,7 @@ export function Costs() {
           <>
             <Box maxWidth="420px">
               <ChoiceField
-                label={t('view.bench-mode.order')}
+                label={t('view.at-machine.order')}
                 value={order.id}
                 choices={orders.map(({ id, number, partName }) => ({ value: id, label: `${number}, ${partName}` }))}
                 onChange={(id) => setParams({ order: id }, { replace: true })}
@@ -91,7 +91,7 @@ export function Costs() {
             <OfOrder key={order.id} order={order} seams={seams} shop={shop} machines={machines} />
           </>
         ) : (
-          <Notice level="note">{t('view.today.no-order-is-in-hand')}</Notice>
+          <Notice level="note">{t('view.today.no-order')}</Notice>
         )}
         <RatesForm key={shop.version} shop={shop} />
       </Box>
@@ -127,7 +127,7 @@ function OfOrder({
         }),
     [seams, order, machines, tipLife, runs],
   );
-  if (lines.length === 0) return <Notice level="note">{t('view.costs.no-seam-with-a-setting')}</Notice>;
+  if (lines.length === 0) return <Notice level="note">{t('view.costs.no-seam')}</Notice>;
   const whole = lines.reduce((sum, { piece }) => plus(sum, times(piece, order.quantity)), nothingTaken);
   const planned = lines.reduce((sum, { found }) => plus(sum, found.planned), nothingTaken);
   const found = lines.reduce((sum, one) => plus(sum, one.found.found), nothingTaken);
@@ -194,7 +194,7 @@ function OfOrder({
                   .map((line) => (
                     <TakesRow
                       key={line.seam.id}
-                      name={t('view.today.pieces-of', { count: line.found.welds, seam: line.seam.spec.name })}
+                      name={t('view.today.pieces', { count: line.found.welds, seam: line.seam.spec.name })}
                       takes={line.found.found}
                       against={line.found.planned}
                       money={
@@ -216,7 +216,7 @@ function OfOrder({
               </tbody>
             </Table>
             <Box fontSize="12.5px" color="quiet" mt="1">
-              {t('view.costs.timed-of', { timed: lines.reduce((sum, line) => sum + line.found.timed, 0), welds })}
+              {t('view.costs.timed', { timed: lines.reduce((sum, line) => sum + line.found.timed, 0), welds })}
             </Box>
           </>
         )}
@@ -363,7 +363,7 @@ function OtherWays({ lines, shop }: { readonly lines: readonly Line[]; readonly 
           {found.ways.map((way) => (
             <TakesRow
               key={`${way.mode} ${way.diameterMm}`}
-              name={`${tell(way.name)}${way.isNow ? ` (${t('view.costs.as-it-is')})` : ''}`}
+              name={`${tell(way.name)}${way.isNow ? ` (${t('view.costs.as-is')})` : ''}`}
               takes={way.takes}
               metres={spec.lengthMm / 1000}
               money={shop.rates ? moneyOf(way.takes, { filler: choice.filler, gas: choice.gas }, shop.rates) : null}

@@ -47,15 +47,15 @@ export function OfClass({
   const currency = shop.rates?.currency;
   const heads = [
     t('view.costs.seam'),
-    t('view.trials.level'),
+    t('view.trials.quality-level'),
     t('view.costs.class-allows'),
     t('view.costs.work-saved'),
     t('view.costs.gas-saved'),
     ...(currency === undefined ? [] : [t('view.costs.money-saved')]),
   ];
   return (
-    <Panel title={t('view.costs.what-the-class-saves')}>
-      <Table label={t('view.costs.what-the-class-saves')}>
+    <Panel title={t('view.costs.class-saves')}>
+      <Table label={t('view.costs.class-saves')}>
         <Heads names={heads} right={heads.slice(3)} />
         <tbody>
           {rows.map(({ seam, level, found, money: saved }) => (
@@ -67,7 +67,7 @@ export function OfClass({
                 {level}
                 {seam.limits === null ? ` (${t('view.costs.not-written')})` : ''}
               </Cell>
-              <Cell>{found.isNow ? t('view.costs.as-it-is') : tell(found.name)}</Cell>
+              <Cell>{found.isNow ? t('view.costs.as-is') : tell(found.name)}</Cell>
               <Cell figure>{tell(amount('minutes', found.saves.workMinutes, 1))}</Cell>
               <Cell figure>{tell(amount('volume', found.saves.gasL, 1))}</Cell>
               {currency !== undefined && <Cell figure>{priced(saved)}</Cell>}
@@ -84,7 +84,7 @@ export function OfClass({
         </tbody>
       </Table>
       <Box fontSize="13px" color="quiet" mt="1">
-        {t('view.costs.class-is-a-rule-of-practice')}
+        {t('view.costs.class-rule')}
       </Box>
     </Panel>
   );

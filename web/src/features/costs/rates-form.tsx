@@ -49,7 +49,7 @@ export function RatesForm({ shop }: { readonly shop: ShopState }) {
       number
     >;
   return (
-    <Panel title={t('view.costs.rates-of-this-shop')}>
+    <Panel title={t('view.costs.rates')}>
       <Box display="grid" gap="2.5" gridTemplateColumns="repeat(auto-fill, minmax(190px, 1fr))" alignItems="start">
         <TextField
           label={t('view.costs.currency')}
@@ -57,20 +57,20 @@ export function RatesForm({ shop }: { readonly shop: ShopState }) {
           maxLength={8}
           onChange={(currency) => set({ currency })}
         />
-        {field(t('view.costs.an-hour-of-work'), rates.labourPerHour, 'labour', (labourPerHour) =>
+        {field(t('view.costs.rate-hour'), rates.labourPerHour, 'labour', (labourPerHour) =>
           set({ labourPerHour }),
         )}
         {field(t('view.costs.a-kilowatt-hour'), rates.energyPerKwh, 'energy', (energyPerKwh) => set({ energyPerKwh }))}
         {field(t('view.costs.a-contact-tip'), rates.tip, 'tip', (tip) => set({ tip }))}
         {fillers.map(({ code, name }) =>
-          field(t('view.costs.a-kilogram-of', { wire: name }), rates.wirePerKg?.[code], code, (value) =>
+          field(t('view.costs.rate-wire', { wire: name }), rates.wirePerKg?.[code], code, (value) =>
             set({ wirePerKg: without(rates.wirePerKg, code, value) }),
           ),
         )}
         {commonGasCodes
           .filter((code) => code !== 'none')
           .map((code) =>
-            field(t('view.costs.a-cubic-metre-of', { gas: gasName(code) }), rates.gasPerM3?.[code], code, (value) =>
+            field(t('view.costs.rate-gas', { gas: gasName(code) }), rates.gasPerM3?.[code], code, (value) =>
               set({ gasPerM3: without(rates.gasPerM3, code, value) }),
             ),
           )}
@@ -92,7 +92,7 @@ export function RatesForm({ shop }: { readonly shop: ShopState }) {
           {t('view.library.save')}
         </Action>
         <Action disabled={JSON.stringify(rates) === JSON.stringify(stored)} onClick={forget}>
-          {t('view.machines.back-to-what-is-stored')}
+          {t('view.machines.back-to-saved')}
         </Action>
       </Box>
     </Panel>

@@ -51,7 +51,7 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
   const chooseMachine = useSettings((state) => state.chooseMachine);
   const units = useSettings((state) => state.units);
   const machine = offered ?? chosenMachine(machines, machineId);
-  if (!machine) return <Notice level="note">{t('view.dial-card.no-machine-is-described-yet')}</Notice>;
+  if (!machine) return <Notice level="note">{t('view.dial-card.no-machine')}</Notice>;
 
   const translation = program && cardOf(machine.file, program);
   const changes = translation ? dialsToSet(translation, machine.standing?.dials ?? {}).length : 0;
@@ -77,14 +77,14 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
       </Box>
       <Box color="quiet" fontSize="13px" mb="3" aria-live="polite">
         {isOutline
-          ? t('view.dial-card.outlined-only')
+          ? t('view.dial-card.outlined')
           : !program
-            ? t('view.dial-card.nothing-to-set-yet')
+            ? t('view.dial-card.nothing-to-set')
             : machine.standing === null
-              ? t('view.dial-card.nobody-entered-how-it-stands')
+              ? t('view.dial-card.state-unknown')
               : changes === 0
-                ? t('view.dial-card.stands-as-needed')
-                : t('view.dial-card.from-how-it-stands', {
+                ? t('view.dial-card.already-set')
+                : t('view.dial-card.changes', {
                     changes,
                   })}
       </Box>
@@ -102,7 +102,7 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
               value: id,
               label:
                 file.dials.length === 0
-                  ? t('view.dial-card.outlined', { name: `${file.name}, ${file.place}` })
+                  ? t('view.dial-card.outlined-name', { name: `${file.name}, ${file.place}` })
                   : `${file.name}, ${file.place}`,
             }))}
             onChange={(id) => chooseMachine(id, print?.seamId)}
@@ -111,12 +111,12 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
       )}
       {isOutline && (
         <Notice level="note">
-          {t('view.dial-card.s-dials-have-not-been', { file: machine.file.name, about: machine.file.about })}
+          {t('view.dial-card.dials-unknown', { file: machine.file.name, about: machine.file.about })}
         </Notice>
       )}
       {program && !isOutline && <Loaded machine={machine} program={program} />}
       {translation?.cannot && program && !isOutline && (
-        <Notice level="refusal" word={t('view.dial-card.cannot-weld-it')}>
+        <Notice level="refusal" word={t('view.dial-card.no-dials')}>
           {tell(whyNotWords(machine.file, program, translation.cannot))}
         </Notice>
       )}
@@ -135,14 +135,14 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
           fontSize="14px"
         >
           <Link to={`/at-machine/${print.seamId}?machine=${machine.id}`}>
-            {t('view.dial-card.to-the-machine-with-it')}
+            {t('view.dial-card.use-at-machine')}
           </Link>
         </Box>
       )}
       {print && !isOutline && <PrintCard seamId={print.seamId} machineId={machine.id} isSaved={print.isSaved} />}
       {program && (
         <Box color="quiet" textStyle="label" mt="3">
-          <HazardText said={hazard('view.dial-card.a-starting-point-from-a')} />
+          <HazardText said={hazard('view.dial-card.caution')} />
         </Box>
       )}
     </Box>
@@ -207,12 +207,12 @@ function Lines({
       )}
       {translation.dials.length > 0 && (
         <Box textStyle="label" color="quiet" mt="1">
-          {t('view.dial-card.arc-at-these-steps', { arc: amount('shortLength', translation.arcMm, 1) })}
+          {t('view.dial-card.step-arcs', { arc: amount('shortLength', translation.arcMm, 1) })}
         </Box>
       )}
       {translation.displays.length > 0 && (
         <Box textStyle="label" color="quiet" mt="1">
-          {t('view.dial-card.it-should-then-show', {
+          {t('view.dial-card.displays', {
             where: allOf(
               translation.displays.map(({ display, unit, label, where }) => `${display} ${unit} (${label}, ${where})`),
             ),
@@ -233,14 +233,14 @@ function ShouldShowPart({ program, machine }: { readonly program: Program; reado
   ].filter((one) => one !== '');
   return (
     <Box textStyle="label" color="quiet" mt="1">
-      {preset.length > 0 && <>{t('view.dial-card.before-the-arc-it-shows', { preset })} </>}
-      {t('view.dial-card.while-it-burns-about-and', {
+      {preset.length > 0 && <>{t('view.dial-card.display-from-chart', { preset })} </>}
+      {t('view.dial-card.display-while-welding', {
         running: amount('current', show.runningA, 0),
         running2: amount('voltage', show.runningV, 1),
         tip: amount('voltage', show.tipV, 1),
         circuit: amount('resistance', machine.file.circuitMOhm),
       })}
-      {calibrationOf(machine.file.corrections, program) && <> {t('view.dial-card.as-calibrated-with-this-wire')}</>}
+      {calibrationOf(machine.file.corrections, program) && <> {t('view.dial-card.as-calibrated')}</>}
     </Box>
   );
 }
@@ -284,7 +284,7 @@ function CardNotes({ translation, machineName }: { readonly translation: Transla
         </Notice>
       ))}
       {translation.notCarried.length > 0 && (
-        <Notice level="note" word={t('view.dial-card.cannot-be-said-on', { machineName })}>
+        <Notice level="note" word={t('view.dial-card.cannot-be-set', { machineName })}>
           <Box as="ul" pl="4" listStyleType="disc">
             {translation.notCarried.map(({ quantity, what, nearest }) => (
               <li key={quantity}>{t('view.compare.nearest', { what, nearest })}</li>
@@ -312,10 +312,10 @@ function Loaded({ machine, program }: { machine: MachineResource; program: Progr
     <Box mb="3">
       <Notice level="caution" word={t('view.dial-card.change-over-first')}>
         {other ? (
-          <>{t('view.dial-card.holds-the-right-wire-and', { value: other.label, file: file.name })}</>
+          <>{t('view.dial-card.other-memory', { value: other.label, file: file.name })}</>
         ) : (
           <>
-            {t('view.dial-card.holds-in-this-seam-needs', {
+            {t('view.dial-card.other-wire', {
               file: file.name,
               filler: tell(inSentence(fillerOf(feeder.filler).name)),
               diameter: wireSizeLabel(feeder.diameterMm),
@@ -344,23 +344,23 @@ function ByHand({ program, units }: { program: Program; units: UnitSystem }) {
       <Box as="dl">
         <DialLine
           label={t('view.dial-card.gas-flow')}
-          where={t('view.dial-card.at-the-nozzle-middle-of')}
+          where={t('view.dial-card.at-nozzle')}
           {...figure(formatWithUnit(program.gasFlowLPerMin, 'gasFlow', units))}
         />
         <DialLine
-          label={t('view.bench.stick-out')}
-          where={t('view.dial-card.contact-tip-to-plate')}
+          label={t('view.simulator.ctwd')}
+          where={t('view.dial-card.tip-to-work')}
           {...figure(formatWithUnit(program.ctwdMm, 'shortLength', units, units === 'metric' ? 1 : 2))}
         />
         <DialLine
           label={t('view.dial-card.travel')}
-          where={t('view.dial-card.time-a-marked-length')}
+          where={t('view.dial-card.time-length')}
           {...figure(formatWithUnit(program.travelMmPerMin, 'travel', units))}
         />
         {program.gun && (
           <DialLine
             label={t('view.dial-card.gun')}
-            where={t('view.dial-card.in-the-joint-from-the')}
+            where={t('view.dial-card.gun-angle')}
             display={tell(gunWords(program.gun))}
             unit=""
           />

@@ -41,7 +41,7 @@ export function DialStrip({
         overflowX="auto"
         color="ink"
       >
-        <a href="#dial-card" aria-label={t('view.dial-card.to-the-dial-card-of', { file: machine.file.name })}>
+        <a href="#dial-card" aria-label={t('view.dial-card.open-card', { file: machine.file.name })}>
           <Box as="strong" fontSize="15px">
             {machine.file.name}
           </Box>

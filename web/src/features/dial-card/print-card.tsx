@@ -30,7 +30,7 @@ export function PrintCard({
   if (!isSaved) {
     return (
       <Box textStyle="label" color="quiet" mt="3">
-        {t('view.dial-card.save-this-setting-to-print')}
+        {t('view.dial-card.save-to-print')}
       </Box>
     );
   }
@@ -63,7 +63,7 @@ export function PrintCard({
           <CardLink
             address={`/seams/${seamId}?${new URLSearchParams(asked(readerFor(chosen, reader))).toString()}#dial-card`}
           >
-            {t('view.dial-card.show-on-a-screen')}
+            {t('view.dial-card.show-on-screen')}
           </CardLink>
         </Box>
       )}

@@ -26,21 +26,21 @@ export function Find() {
       itemsOf(seams, machines, [
         {
           name: t('view.finding.change-the-units'),
-          also: t('view.finding.metric-us-inch-mm-f2'),
+          also: t('view.finding.words.units'),
           act: toggleUnits,
         },
         {
-          name: t('view.finding.change-day-and-night'),
-          also: t('view.finding.theme-dark-light-f4'),
+          name: t('view.finding.switch-theme'),
+          also: t('view.finding.words.theme'),
           act: toggleTheme,
         },
         {
-          name: t('view.app.what-words-mean-here'),
+          name: t('view.app.glossary'),
           also: t('view.finding.glossary-help-f1'),
           act: () => openOverlay('words'),
         },
         {
-          name: t('view.finding.keys-of-this-view'),
+          name: t('view.finding.keys-here'),
           also: t('view.finding.keyboard-shortcuts-help'),
           act: () => openOverlay('keys'),
         },
@@ -60,14 +60,14 @@ export function Find() {
     act?.();
   };
   return (
-    <Sheet of="find" title={t('view.app.find-and-do')} first={field}>
-      <Command shouldFilter={false} loop label={t('view.app.find-and-do')}>
+    <Sheet of="find" title={t('view.app.search')} first={field}>
+      <Command shouldFilter={false} loop label={t('view.app.search')}>
         <Box asChild {...inputLook} mb="2">
           <Command.Input
             ref={field}
             value={typed}
             onValueChange={search}
-            placeholder={t('view.finding.seam-part-machine-view-wire')}
+            placeholder={t('view.finding.placeholder')}
           />
         </Box>
         <Box
@@ -81,7 +81,7 @@ export function Find() {
           <Command.List label={t('view.finding.what-was-found')}>
             {shown.length === 0 && words.length === 0 && (
               <Box color="quiet" fontSize="13.5px" py="2">
-                {t('view.finding.nothing-holds-all-of-these')}
+                {t('view.finding.no-match')}
               </Box>
             )}
             {groups.map((group) => {

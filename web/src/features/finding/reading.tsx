@@ -20,7 +20,7 @@ export function ReadingSheet() {
             value={units}
             choices={[
               { value: 'metric', label: t('view.finding.metric-mm') },
-              { value: 'us', label: t('view.finding.us-in') },
+              { value: 'us', label: t('view.finding.words.units-us') },
             ]}
             onChange={(next) => changeReading({ units: next })}
           />
@@ -40,7 +40,7 @@ export function ReadingSheet() {
               { value: 'right', label: t('view.finding.right-hand') },
               { value: 'left', label: t('view.finding.left-hand') },
             ]}
-            hint={t('view.finding.the-rail-lies-under-the-other')}
+            hint={t('view.finding.rail-moved')}
             onChange={(next) => changeReading({ hand: next })}
           />
         </Box>

@@ -11,19 +11,19 @@ export function WordsSheet() {
   const field = useRef<HTMLInputElement>(null);
   const shown = lookUp(typed);
   return (
-    <Sheet of="words" title={t('view.app.what-words-mean-here')} first={field}>
+    <Sheet of="words" title={t('view.app.glossary')} first={field}>
       <chakra.input
         {...inputLook}
         type="search"
-        aria-label={t('view.finding.look-up-a-word')}
-        placeholder={t('view.finding.heat-pulse-stick-out')}
+        aria-label={t('view.finding.glossary')}
+        placeholder={t('view.finding.glossary-placeholder')}
         ref={field}
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
       />
       {shown.length === 0 && (
         <Box color="quiet" fontSize="13.5px" py="2">
-          {t('view.finding.no-such-word-here')}
+          {t('view.finding.no-term')}
         </Box>
       )}
       <Box as="dl" mt="2" fontSize="13.5px">
@@ -41,7 +41,7 @@ export function WordsSheet() {
               )}
               {hides !== undefined && (
                 <Box color="ochre" fontSize="12.5px">
-                  {t('view.finding.elsewhere-it-may-mean-ask', { hides, ask: ask ?? '' })}
+                  {t('view.finding.elsewhere', { hides, ask: ask ?? '' })}
                 </Box>
               )}
             </Box>

@@ -75,7 +75,7 @@ export function FieldPicture({ shape, soaked, seams, atS, ambientC, hottestC }: 
         <svg
           viewBox={`0 0 ${flat.widthMm} ${flat.heightMm}`}
           role="img"
-          aria-label={t('view.heat.the-part-after', { seconds: amount('phaseTime', atS, 0) })}
+          aria-label={t('view.heat.part-after', { seconds: amount('phaseTime', atS, 0) })}
         >
           {shape.kind !== 'plate' &&
             flat.faces.map((face) => (

@@ -29,8 +29,8 @@ function HeatOf() {
     <Box>
       <SeamHead
         seam={seam}
-        title={t('view.heat.heat-in-the-part', { seam: seam.spec.name })}
-        line={t('view.heat.one-setting-many-seams')}
+        title={t('view.heat.title', { seam: seam.spec.name })}
+        line={t('view.heat.title-why')}
       />
       <Box as="main" id="content" tabIndex={-1} p="3">
         {open.plan ? <Planned open={open} plan={open.plan} /> : <Notice level="note">{t('view.heat.no-plan')}</Notice>}
@@ -71,7 +71,7 @@ function Planned({ open, plan }: { readonly open: SheetSession; readonly plan: P
         <Thermometer seam={seam} layout={layout} set={set} verdict={verdict} />
       </Box>
       <Box display="grid" gap="3" minWidth={0}>
-        {!found && <Box color="quiet">{t('view.heat.no-field-yet')}</Box>}
+        {!found && <Box color="quiet">{t('view.heat.no-picture')}</Box>}
         {found && (
           <>
             <Moment key={`${layout.kind} ${seamCount(layout)}`} layout={layout} shape={shape} found={found} />

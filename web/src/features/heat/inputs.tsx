@@ -50,7 +50,7 @@ export function Inputs({
     frame: t('view.heat.kind-frame'),
   };
   return (
-    <Panel title={t('view.heat.the-part-and-its-seams')}>
+    <Panel title={t('view.heat.part-and-seams')}>
       <Box display="grid" gap="2" gridTemplateColumns="1fr 1fr" alignItems="end">
         <ChoiceField
           label={t('view.heat.part')}
@@ -89,7 +89,7 @@ export function Inputs({
           </>
         )}
         <ValueField
-          label={t('view.heat.no-seam-starts-above')}
+          label={t('view.heat.no-start-above')}
           of="temperature"
           value={layout.interpassC}
           keep={`${keep}/interpass`}
@@ -281,7 +281,7 @@ function SeamRow({
   return (
     <Box display="grid" gap="1" gridTemplateColumns={`${columns} 44px`} alignItems="end">
       {children}
-      <Action kind="quiet" disabled={only} aria-label={t('view.heat.take-seam-off', { at: at + 1 })} onClick={onOff}>
+      <Action kind="quiet" disabled={only} aria-label={t('view.heat.remove', { at: at + 1 })} onClick={onOff}>
         ✕
       </Action>
     </Box>

@@ -164,7 +164,7 @@ export function troubleWith(layout: Layout, spec: SeamSpec): string | null {
       ([x0, y0, x1, y1]) => [x0, x1].some((x) => x < 0 || x > lengthMm) || [y0, y1].some((y) => y < 0 || y > widthMm),
     );
     if (off !== -1)
-      return t('view.heat.seam-off-the-plate', {
+      return t('view.heat.error.off-plate', {
         at: off + 1,
         length: amount('length', lengthMm, 0),
         width: amount('length', widthMm, 0),
@@ -178,7 +178,7 @@ export function troubleWith(layout: Layout, spec: SeamSpec): string | null {
     const edge = layout.edges[off];
     if (edge)
       return edgesOf(shape).includes(edge.edge)
-        ? t('view.heat.seam-off-its-edge', { at: off + 1, length: amount('length', edgeLengthMm(shape, edge.edge), 0) })
+        ? t('view.heat.error.off-edge', { at: off + 1, length: amount('length', edgeLengthMm(shape, edge.edge), 0) })
         : t('view.heat.no-such-edge', { at: off + 1 });
   }
   if (shape.kind === 'frame') {
@@ -191,7 +191,7 @@ export function troubleWith(layout: Layout, spec: SeamSpec): string | null {
   const still = linesOf(layout, shape).findIndex(
     ({ from, to, lengthMm: weld }) => (weld ?? Math.hypot(to[0] - from[0], to[1] - from[1])) < shortestMm,
   );
-  if (still !== -1) return t('view.heat.seam-has-no-length', { at: still + 1 });
+  if (still !== -1) return t('view.heat.error.no-length', { at: still + 1 });
   if (interpassC !== null && interpassC <= ambientC + 2)
     return t('view.heat.ceiling-too-low', {
       ceiling: amount('temperature', interpassC, 0),

@@ -44,7 +44,7 @@ export function Moment({
   }, [layout, shape, found]);
   return (
     <Panel
-      title={t('view.heat.the-part-after', { seconds: amount('phaseTime', shown, 0) })}
+      title={t('view.heat.part-after', { seconds: amount('phaseTime', shown, 0) })}
       aside={
         <Action kind="quiet" my="-3" onClick={() => setPlays(!plays)}>
           {plays ? t('view.heat.stop') : t('view.heat.play')}

@@ -27,7 +27,7 @@ export function Order({
     <Panel title={t('view.heat.order-of-seams')}>
       <Box display="grid" gap="2" fontSize="14px">
         <Box>
-          {t('view.heat.as-it-stands', {
+          {t('view.heat.order-as-listed', {
             total: amount('minutes', found.endsAtS / 60, 1),
             waits: amount('minutes', found.waitS / 60, 1),
           })}
@@ -36,7 +36,7 @@ export function Order({
           <Notice level="caution">
             {tellIf(issues[0]?.message)}{' '}
             <Action kind="quiet" minHeight="32px" onClick={retry}>
-              {t('view.heat.once-more')}
+              {t('view.heat.again')}
             </Action>
           </Notice>
         ) : answer && current ? (
@@ -56,12 +56,12 @@ export function Order({
               >
                 {t('view.heat.take-this-order')}
               </Action>
-              {layout.order && <Action onClick={() => onOrder(null)}>{t('view.heat.back-to-the-list')}</Action>}
+              {layout.order && <Action onClick={() => onOrder(null)}>{t('view.heat.order-reset')}</Action>}
             </Box>
           </>
         ) : (
           <Box color="quiet" role="status">
-            {t('view.heat.looking-for-an-order')}
+            {t('view.heat.order-searching')}
           </Box>
         )}
       </Box>

@@ -32,9 +32,9 @@ export function SeamRows({
             t('view.heat.place'),
             t('view.heat.wait'),
             t('view.heat.starts'),
-            t('view.heat.ahead-of-the-arc'),
+            t('view.heat.column-ahead'),
             t('view.heat.levels'),
-            t('view.heat.leg-at-the-end'),
+            t('view.heat.column-leg'),
             '',
           ]}
           right={[t('view.heat.wait'), t('view.heat.starts')]}
@@ -77,7 +77,7 @@ export function SeamRows({
                     setCarried({ place: place + 1, seam });
                   }}
                 >
-                  {t('view.heat.into-the-score')}
+                  {t('view.heat.to-sequence')}
                 </Action>
               </Cell>
             </tr>
@@ -95,7 +95,7 @@ export function SeamRows({
         />
       )}
       <Box fontSize="12.5px" color="quiet" mt="1">
-        {t('view.heat.levels-answer-to')}
+        {t('view.heat.levels-why')}
       </Box>
     </Panel>
   );
@@ -111,7 +111,7 @@ function carry(open: SheetSession, seam: SoakedSeam): void {
       ...current,
       choice: { ...current.choice, sequence: { ...(current.choice.sequence ?? usual), ...change } },
     }),
-    t('view.heat.levels-of-the-part'),
+    t('view.heat.levels-by-heat'),
   );
 }
 
@@ -139,8 +139,8 @@ function Carried({
             off: amount('percent', tap.offPercent, 0),
           })
         : t('view.heat.main-holds', { place })}{' '}
-      {tap && trigger && !schoolFacts[trigger].second && <>{t('view.heat.needs-a-second-level')} </>}
-      <Link to={`/sequence/${open.seam.id}`}>{t('view.heat.open-the-score')}</Link>{' '}
+      {tap && trigger && !schoolFacts[trigger].second && <>{t('view.heat.needs-second-level')} </>}
+      <Link to={`/sequence/${open.seam.id}`}>{t('view.heat.open-sequence')}</Link>{' '}
       {open.canUndo && (
         <Action kind="quiet" minHeight="32px" onClick={onBack}>
           {t('view.heat.take-it-back')}

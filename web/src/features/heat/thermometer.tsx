@@ -112,23 +112,23 @@ export function Thermometer({
               })}{' '}
               {verdict.warmAtS === null
                 ? t('view.heat.never-so-warm')
-                : t('view.heat.so-warm-after', { seconds: amount('phaseTime', verdict.warmAtS, 0) })}
+                : t('view.heat.predicted', { seconds: amount('phaseTime', verdict.warmAtS, 0) })}
             </Notice>
           ) : (
             <Box>
               {verdict.says === 'nothing'
-                ? t('view.heat.says-nothing')
+                ? t('view.heat.still-cold')
                 : t('view.heat.all-warmth-times', { factor: amount('plain', verdict.factor, 2) })}
             </Box>
           )}
           <Box display="flex" gap="2" flexWrap="wrap" justifyContent="flex-end">
             {verdict.says === 'contradicts' && verdict.warmAtS !== null && (
               <Action onClick={() => put({ atS: Math.round(verdict.warmAtS ?? 0) })}>
-                {t('view.heat.it-was-after', { seconds: amount('phaseTime', verdict.warmAtS, 0) })}
+                {t('view.heat.was-after', { seconds: amount('phaseTime', verdict.warmAtS, 0) })}
               </Action>
             )}
             <Action kind="quiet" onClick={() => set({ reading: null })}>
-              {t('view.heat.without-it')}
+              {t('view.heat.without')}
             </Action>
           </Box>
         </Box>

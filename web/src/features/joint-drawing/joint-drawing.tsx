@@ -42,7 +42,7 @@ export function JointDrawing({ gun, width = 560, height = 230, small = false, ..
   const name = (mm: number) => formatWithUnit(mm, 'thickness', units);
   const [first, second] = numbers.thicknessesMm;
 
-  const words = t('view.joint-drawing.joint-in-and-drawn-to', {
+  const words = t('view.joint-drawing.description', {
     joint: jointRule(numbers.joint).name,
     joint2: positionName(numbers.position, numbers.joint),
     first: name(first),
@@ -118,7 +118,7 @@ export function JointDrawing({ gun, width = 560, height = 230, small = false, ..
             <Dimension
               from={joint.leg[0]}
               to={joint.leg[1]}
-              label={t('view.joint-drawing.leg-2', { leg: name(numbers.legMm) })}
+              label={t('view.joint-drawing.leg', { leg: name(numbers.legMm) })}
               away={[-joint.gun[0], -joint.gun[1]]}
               x={x}
               y={y}
@@ -128,7 +128,7 @@ export function JointDrawing({ gun, width = 560, height = 230, small = false, ..
           <Ruler scale={scale} height={height} units={units} />
           {(numbers.position === 'PF' || numbers.position === 'PG') && (
             <text x={width - 12} y={height - 12} textAnchor="end" fontSize="12" fill={cssColour('quiet')}>
-              {t('view.joint-drawing.seen-along-the-seam-travel', {
+              {t('view.joint-drawing.seen-along', {
                 position: numbers.position === 'PF' ? t('view.joint-drawing.up') : t('view.joint-drawing.down'),
               })}
             </text>
@@ -306,7 +306,7 @@ function Ruler({ scale, height, units }: { scale: number; height: number; units:
         fill={cssColour('quiet')}
         stroke="none"
       >
-        {units === 'us' ? t('view.joint-drawing.1-4-in') : tell(amount('shortLength', lengthMm))}
+        {units === 'us' ? t('view.joint-drawing.quarter-inch') : tell(amount('shortLength', lengthMm))}
       </text>
     </g>
   );

@@ -25,7 +25,7 @@ export function LeadPinForm({ word, right, act, task, onSend }: LeadPinFormProps
   const [personId, setPersonId] = useState(people[0]?.id ?? '');
   const [pin, setPin] = useState('');
   const [reason, setReason] = useState('');
-  if (people.length === 0) return <Notice level="note">{t('view.lead-pin.nobody-here-has-a-pin')}</Notice>;
+  if (people.length === 0) return <Notice level="note">{t('view.lead-pin.no-pin')}</Notice>;
   return (
     <Box
       asChild

@@ -15,7 +15,7 @@ export function Fillers() {
           <Heads
             names={[
               t('view.library.filler'),
-              t('view.library.what-it-means-for-the'),
+              t('view.library.grade-effect'),
               'kA',
               'kB',
               t('view.library.density'),
@@ -40,7 +40,7 @@ export function Fillers() {
                     {tell(facts.strength)}; {tell(facts.colour)}; {tell(facts.cracking)}; {tell(facts.leaves)}
                   </Cell>
                   <Cell figure>{fixed(filler.kA, 3)}</Cell>
-                  <Cell figure>{t('view.library.e-5', { kB: amount('plain', filler.kB * 1e5, 1) })}</Cell>
+                  <Cell figure>{t('view.library.exponent', { kB: amount('plain', filler.kB * 1e5, 1) })}</Cell>
                   <Cell figure>{filler.densityKgPerM3}</Cell>
                   <Cell figure>±{fixed(100 * filler.meltingError, 0)} %</Cell>
                   <Cell figure>{fixed(100 * filler.yield, 0)} %</Cell>
@@ -50,10 +50,10 @@ export function Fillers() {
           </tbody>
         </Table>
         <Box textStyle="label" color="quiet" mt="2">
-          {t('view.library.ka-in-mm3-a-s')}
+          {t('view.library.constants-key')}
         </Box>
       </Panel>
-      <Panel title={t('view.library.sizes-are-not-what-they')}>
+      <Panel title={t('view.library.sizes')}>
         <Table label={t('view.library.wire-sizes')}>
           <Heads
             names={[

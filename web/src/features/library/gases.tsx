@@ -16,7 +16,7 @@ const families: readonly { readonly code: FillerCode; readonly name: string }[] 
 
 export function Gases() {
   return (
-    <Panel title={t('view.library.gases-by-iso-14175')}>
+    <Panel title={t('view.library.gases')}>
       <Table label={t('view.finding.gases')}>
         <Heads
           names={[
@@ -53,7 +53,7 @@ export function Gases() {
         </tbody>
       </Table>
       <Box textStyle="label" color="quiet" mt="2">
-        {t('view.library.pulse-needs-at-most-20')}
+        {t('view.library.gases-key')}
       </Box>
     </Panel>
   );

@@ -25,9 +25,9 @@ export function Library() {
   const { shelf = 'fillers' } = useParams();
   return (
     <>
-      <PageHead title={t('view.app.library')} line={t('view.library.constants-with-their-errors-codes')} />
+      <PageHead title={t('view.app.library')} line={t('view.library.title')} />
       <Shelves
-        label={t('view.library.shelves-of-the-library')}
+        label={t('view.library.sections')}
         shelves={[
           { to: '/library', name: t('view.finding.fillers') },
           { to: '/library/gases', name: t('view.finding.gases') },

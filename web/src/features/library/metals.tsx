@@ -41,10 +41,10 @@ export function Metals() {
           </tbody>
         </Table>
         <Box textStyle="label" color="quiet" mt="2">
-          {t('view.library.typical-values-in-percent-of')}
+          {t('view.library.grades-key')}
         </Box>
       </Panel>
-      <Panel title={t('view.library.one-gauge-four-thicknesses')}>
+      <Panel title={t('view.library.gauge-title')}>
         <Table label={t('view.library.gauge-tables')}>
           <Heads
             names={[t('view.library.gauge'), ...materials.map((material) => tell(material.name))]}

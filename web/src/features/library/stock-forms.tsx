@@ -66,11 +66,11 @@ export function CylinderForm({
   const record = useRecordForm({
     keep: `cylinder/${cylinder?.id ?? 'new'}`,
     labels: {
-      name: t('view.library.what-you-call-it'),
+      name: t('view.library.label-word'),
       gas: 'Gas',
       volumeL: t('view.library.water-volume'),
       pressureBar: t('view.library.gauge'),
-      massKg: t('view.library.gas-left-by-the-scale'),
+      massKg: t('view.library.gas-by-weight'),
       convention: t('view.library.read-by'),
       machineId: t('view.library.where'),
     },
@@ -110,7 +110,7 @@ export function CylinderForm({
         />
         <FormQuantity of={record} name="volumeL" kind="volume" />
         {weighed ? (
-          <FormQuantity of={record} name="massKg" kind="spoolMass" hint={t('view.library.full-weight-less-the-tare')} />
+          <FormQuantity of={record} name="massKg" kind="spoolMass" hint={t('view.library.gas-by-weight-why')} />
         ) : (
           <FormQuantity of={record} name="pressureBar" kind="pressure" />
         )}
@@ -140,10 +140,10 @@ export function SpoolForm({ spool, machines, onDone }: StockFormProps<Spool> & {
   const record = useRecordForm({
     keep: `spool/${spool?.id ?? 'new'}`,
     labels: {
-      name: t('view.library.what-you-call-it'),
+      name: t('view.library.label-word'),
       filler: 'Wire',
       diameterMm: t('view.library.size'),
-      massKg: t('view.library.wire-on-it'),
+      massKg: t('view.library.wire-left'),
       machineId: t('view.library.where'),
     },
     quantities: { massKg: 'spoolMass' },
@@ -206,7 +206,7 @@ function FormFoot<V extends FieldValues, D>({
       />
       <Box display="flex" gap="2" mt="2.5">
         <Action kind="main" disabled={of.busy} onClick={() => void of.submit()}>
-          {isNew ? t('view.library.add-it') : t('view.library.save')}
+          {isNew ? t('view.library.add') : t('view.library.save')}
         </Action>
         <Action
           onClick={() => {
@@ -214,7 +214,7 @@ function FormFoot<V extends FieldValues, D>({
             onLeave();
           }}
         >
-          {t('view.library.leave-it')}
+          {t('view.library.cancel')}
         </Action>
       </Box>
     </>

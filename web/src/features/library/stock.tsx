@@ -32,11 +32,11 @@ export function StockShelf({
   const close = (form: 'cylinder' | 'spool') => setAdding((now) => (now === form ? null : now));
   return (
     <>
-      <Notice level="hazard" word={t('view.library.cylinders')}>
-        <HazardText said={hazard('view.library.chained-capped-when-moved-valve')} />
+      <Notice level="hazard" word={t('view.library.cylinders-list')}>
+        <HazardText said={hazard('view.library.cylinder-caution')} />
       </Notice>
       <Panel
-        title={t('view.library.cylinders-2')}
+        title={t('view.library.cylinders')}
         aside={
           <Action kind="quiet" my="-2" onClick={() => setAdding('cylinder')}>
             {t('view.library.add-a-cylinder')}
@@ -53,7 +53,7 @@ export function StockShelf({
             }}
           />
         )}
-        {stock.cylinders.length === 0 && <Notice level="note">{t('view.library.no-cylinder-is-entered-yet')}</Notice>}
+        {stock.cylinders.length === 0 && <Notice level="note">{t('view.library.no-cylinder')}</Notice>}
         {stock.cylinders.map((cylinder) => (
           <Row
             key={cylinder.id}
@@ -103,7 +103,7 @@ export function StockShelf({
             }}
           />
         )}
-        {stock.spools.length === 0 && <Notice level="note">{t('view.library.no-spool-is-entered-yet')}</Notice>}
+        {stock.spools.length === 0 && <Notice level="note">{t('view.library.no-spool')}</Notice>}
         {stock.spools.map((spool) => (
           <Row
             key={spool.id}
@@ -184,12 +184,12 @@ function Row({
         </Box>
         <Box fontSize="13.5px">
           {outlooks.length === 0 ? (
-            <Box color="quiet">{t('view.library.no-saved-setting-takes-it')}</Box>
+            <Box color="quiet">{t('view.library.no-use')}</Box>
           ) : (
             outlooks.map(({ seam, outlook, unit }) => (
               <Box key={seam.id} py="0.5">
                 <Box as="span" color={levels[outlook.words].colour} fontWeight={600}>
-                  {t('view.library.sum-4', {
+                  {t('view.library.parts-left', {
                     sign: levels[outlook.words].sign,
                     partsLeft: outlook.partsLeft ?? '∞',
                     spec: seam.spec.name,
@@ -219,7 +219,7 @@ function Row({
             fontSize="13px"
             aria-expanded={open === 'sums'}
             onClick={() => setOpen(open === 'sums' ? null : 'sums')}
-            aria-label={t('view.library.sums-of', { title })}
+            aria-label={t('view.library.calculation', { title })}
           >
             {t('view.library.sums')}
           </Action>
@@ -228,9 +228,9 @@ function Row({
             fontSize="13px"
             aria-expanded={open === 'edit'}
             onClick={() => setOpen(open === 'edit' ? null : 'edit')}
-            aria-label={t('view.library.read-or-move', { title })}
+            aria-label={t('view.library.read-or-move-one', { title })}
           >
-            {t('view.library.read-or-move-2')}
+            {t('view.library.read-or-move')}
           </Action>
         </Box>
       </Box>

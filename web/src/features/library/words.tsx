@@ -18,11 +18,11 @@ export function Words({ machines }: { readonly machines: readonly MachineResourc
   });
   return (
     <>
-      <Panel title={t('view.library.what-each-machine-calls-it')}>
+      <Panel title={t('view.library.machine-words')}>
         {described.length === 0 ? (
-          <Notice level="note">{t('view.library.no-machines-dials-are-described')}</Notice>
+          <Notice level="note">{t('view.library.no-dials')}</Notice>
         ) : (
-          <Table label={t('view.library.quantities-and-their-labels')}>
+          <Table label={t('view.library.labels')}>
             <Heads names={[t('view.compare.quantity'), ...described.map((machine) => machine.file.name)]} />
             <tbody>
               {rows.map(({ quantity, labels }) => (
@@ -65,8 +65,8 @@ export function Words({ machines }: { readonly machines: readonly MachineResourc
         )}
       </Panel>
       <Panel title={t('view.library.words-that-trap')}>
-        <Table label={t('view.library.words-that-mean-different-things')}>
-          <Heads names={[t('view.library.said'), t('view.library.may-mean'), t('view.library.ask-for')]} />
+        <Table label={t('view.library.ambiguous')}>
+          <Heads names={[t('view.library.word'), t('view.library.may-mean'), t('view.library.ask-for')]} />
           <tbody>
             {glossary
               .filter(({ hides }) => hides !== undefined)

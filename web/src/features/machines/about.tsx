@@ -29,9 +29,9 @@ function factsOf({ name, place, about, circuitMOhm, limits, beatSchool, slots, f
 
 const schools = [
   { value: 'none', label: t('view.machines.no-double-pulse') },
-  { value: 'top', label: t('view.machines.the-set-value-is-the') },
-  { value: 'two-level', label: t('view.machines.high-and-low-entered-apart') },
-  { value: 'swing', label: t('view.machines.the-set-value-is-the-2') },
+  { value: 'top', label: t('view.machines.school-high') },
+  { value: 'two-level', label: t('view.machines.school-apart') },
+  { value: 'swing', label: t('view.machines.school-mean') },
 ] as const;
 
 export function About({ editor }: { readonly editor: MachineEditor }) {
@@ -48,9 +48,9 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
     <Box display="grid" gap="3">
       <Panel title={t('view.machines.about-this-machine')}>
         <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="2.5">
-          <TextField label={t('view.library.what-you-call-it')} value={form.name} onChange={(name) => set({ name })} />
+          <TextField label={t('view.library.label-word')} value={form.name} onChange={(name) => set({ name })} />
           <TextField
-            label={t('view.machines.where-it-stands')}
+            label={t('view.machines.location')}
             value={form.place}
             onChange={(place) => set({ place })}
           />
@@ -63,7 +63,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             />
           </Box>
           <ValueField
-            label={t('view.machines.highest-current-it-gives')}
+            label={t('view.machines.highest-current')}
             of="current"
             value={form.limits.peakCurrentA}
             keep={`${keep}/peak`}
@@ -89,7 +89,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             onValue={(value) => set({ limits: { ...form.limits, wireFeedMPerMin: [slowest, value ?? 20] } })}
           />
           <ValueField
-            label={t('view.machines.leads-gun-and-clamp')}
+            label={t('view.machines.leads')}
             of="resistance"
             value={form.circuitMOhm}
             keep={`${keep}/circuit`}
@@ -97,7 +97,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             onValue={(value) => set({ circuitMOhm: value ?? nominalCircuitMOhm })}
           />
           <ChoiceField
-            label={t('view.machines.how-it-says-the-slow')}
+            label={t('view.machines.double-pulse-how')}
             value={form.beatSchool ?? 'none'}
             choices={schools}
             onChange={(value) => set({ beatSchool: value === 'none' ? null : value })}
@@ -112,7 +112,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             onValue={(count) => set({ slots: { ...form.slots, count: count ?? 0 } })}
           />
           <ChoiceField
-            label={t('view.machines.first-slot-is-called')}
+            label={t('view.machines.first-slot')}
             value={String(form.slots.first)}
             choices={[
               { value: '0', label: '0' },
@@ -121,13 +121,13 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             onChange={(first) => set({ slots: { ...form.slots, first: Number(first) } })}
           />
           <ValueField
-            label={t('view.machines.rated-current-at-60')}
+            label={t('view.machines.rated-current')}
             of="current"
             value={duty.find((point) => point.percent === 60)?.currentA ?? null}
             keep={`${keep}/duty`}
             range={[20, 700]}
             optional
-            hint={t('view.machines.from-the-rating-plate')}
+            hint={t('view.machines.rating-plate')}
             onValue={(currentA) =>
               set({
                 limits: {
@@ -177,10 +177,10 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
               kind="quiet"
               mt="18px"
               disabled={form.feeders.length === 1}
-              aria-label={t('view.machines.take-off', { feeder: feeder.label })}
+              aria-label={t('view.machines.remove-feeder', { feeder: feeder.label })}
               onClick={() => set({ feeders: form.feeders.filter((_, index) => index !== at) })}
             >
-              {t('view.machines.take-off-2')}
+              {t('view.machines.remove')}
             </Action>
           </Box>
         ))}
@@ -193,7 +193,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
                 ...form.feeders,
                 {
                   id: freeFeeder(form.feeders),
-                  label: t('view.machines.feeder-2', { feeders: form.feeders.length + 1 }),
+                  label: t('view.machines.feeder-number', { feeders: form.feeders.length + 1 }),
                   gun: 'gun',
                   gunLengthM: usualGunLengthM,
                 },
@@ -205,7 +205,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
         </Action>
         {savedFrom === 'about' && task.problem !== null && (
           <Notice level="refusal" word={t('view.library.not-saved')} urgent>
-            {t('view.machines.what-you-typed-is-kept', { problem: task.problem })}
+            {t('view.machines.draft-kept', { problem: task.problem })}
           </Notice>
         )}
         <Box display="flex" gap="2" mt="3" flexWrap="wrap">
@@ -224,10 +224,10 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             {t('view.library.save')}
           </Action>
           <Action disabled={!edited} onClick={forget}>
-            {t('view.machines.back-to-what-is-stored')}
+            {t('view.machines.back-to-saved')}
           </Action>
           <Action kind="quiet" disabled={task.busy} onClick={() => void editor.retire(!machine.retired)}>
-            {machine.retired ? t('view.machines.take-it-into-use-again') : t('view.machines.take-it-out-of-use')}
+            {machine.retired ? t('view.machines.use-again') : t('view.machines.take-out-of-use')}
           </Action>
         </Box>
       </Panel>
@@ -236,9 +236,9 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
         onSave={() => setSavedFrom('more')}
         problem={savedFrom === 'more' ? task.problem : null}
       />
-      <Panel title={t('view.machines.what-the-trigger-does')}>
+      <Panel title={t('view.machines.trigger')}>
         {machine.file.triggerModes.length === 0 && (
-          <Notice level="note">{t('view.machines.no-trigger-mode-is-described')}</Notice>
+          <Notice level="note">{t('view.machines.no-trigger')}</Notice>
         )}
         {machine.file.triggerModes.map((mode) => {
           const test = triggerTestFor(mode);
@@ -255,7 +255,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
                 kind="quiet"
                 fontSize="13px"
                 disabled={task.busy}
-                aria-label={t('view.machines.take-the-mode-off', { mode: mode.label })}
+                aria-label={t('view.machines.remove-trigger', { mode: mode.label })}
                 onClick={() => {
                   void editor.saveFile((file) => ({
                     ...file,
@@ -263,10 +263,10 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
                   }));
                 }}
               >
-                {t('view.machines.take-off-2')}
+                {t('view.machines.remove')}
               </Action>
               {mode.senseTested === false && (
-                <Notice level="caution" word={t('view.machines.nobody-has-tried-it')}>
+                <Notice level="caution" word={t('view.machines.not-tested')}>
                   {tell(test.safety)}
                   <Box as="ol" pl="5" listStyleType="decimal" mt="1">
                     {test.steps.map((step) => (
@@ -285,7 +285,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
                       }));
                     }}
                   >
-                    {t('view.machines.yes-that-is-what-it')}
+                    {t('view.machines.trigger-confirm')}
                   </Action>
                 </Notice>
               )}

@@ -19,12 +19,12 @@ export function AddTriggerMode({ editor }: { readonly editor: MachineEditor }) {
     <Box borderTopWidth="1px" borderColor="line" pt="3" mt="2">
       <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 2fr auto' }} gap="2.5" alignItems="start">
         <TextField
-          label={t('view.machines.the-machine-calls-it')}
+          label={t('view.machines.trigger-label')}
           value={form.label}
           onChange={(label) => setForm({ ...form, label })}
         />
         <ChoiceField<TriggerSchool>
-          label={t('view.machines.what-the-hand-does')}
+          label={t('view.machines.trigger-hand')}
           value={form.school}
           choices={triggerSchools.map((school) => ({ value: school, label: schoolFacts[school].name }))}
           onChange={(school) => setForm({ ...form, school })}

@@ -29,8 +29,8 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
   return (
     <Box as="section" aria-label={t('view.machines.import-chart-lines')} bg="page" p="3" borderRadius="4px" mb="2">
       <Field
-        label={t('view.machines.paste-the-table-or-choose')}
-        hint={t('view.machines.columns-number-words-filler-diameter')}
+        label={t('view.machines.chart.paste')}
+        hint={t('view.machines.chart.columns')}
       >
         {({ id, describedBy }) => (
           <chakra.textarea
@@ -76,7 +76,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
       </Box>
       {tooLarge !== null && (
         <Notice level="refusal" word={t('view.machines.not-read')} urgent>
-          {t('view.machines.a-table-of-chart-lines', {
+          {t('view.machines.chart.too-large', {
             tooLarge,
             largestChartCsvBytes: largestChartCsvBytes / 1024 / 1024,
           })}
@@ -85,15 +85,15 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
       {read && (
         <Box aria-live="polite">
           <Box fontWeight={600} mb="1">
-            {t('view.machines.rows-read-lines-to-add', {
+            {t('view.machines.chart.read', {
               rows: read.rows,
               lines: read.lines.length,
               problems: read.problems.length,
             })}
           </Box>
           {read.problems.length > 0 && (
-            <Table label={t('view.machines.what-cannot-be-read')} mb="2">
-              <Heads names={[t('view.machines.row-2'), t('view.machines.column'), t('view.machines.why')]} />
+            <Table label={t('view.machines.chart.unreadable')} mb="2">
+              <Heads names={[t('view.machines.chart.row'), t('view.machines.column'), t('view.machines.why')]} />
               <tbody>
                 {read.problems.slice(0, shownRows).map(({ row, column, message }, at) => (
                   <tr key={`${row}${column}${at}`}>
@@ -105,7 +105,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
                 {read.problems.length > shownRows && (
                   <tr>
                     <Cell color="quiet">
-                      {t('view.machines.and-more', { shownRows: read.problems.length - shownRows })}
+                      {t('view.machines.chart.more', { shownRows: read.problems.length - shownRows })}
                     </Cell>
                   </tr>
                 )}
@@ -113,7 +113,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
             </Table>
           )}
           {read.lines.length > 0 && (
-            <Table label={t('view.machines.what-would-be-added')} mb="2">
+            <Table label={t('view.machines.chart.added')} mb="2">
               <Heads
                 names={[
                   'Number',
@@ -140,7 +140,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
                 {read.lines.length > shownRows && (
                   <tr>
                     <Cell color="quiet">
-                      {t('view.machines.and-more', { shownRows: read.lines.length - shownRows })}
+                      {t('view.machines.chart.more', { shownRows: read.lines.length - shownRows })}
                     </Cell>
                   </tr>
                 )}
@@ -180,7 +180,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
         >
           {t('view.machines.add-lines', { lines: read?.lines.length ?? 0 })}
         </Action>
-        <Action onClick={onClose}>{t('view.library.leave-it')}</Action>
+        <Action onClick={onClose}>{t('view.library.cancel')}</Action>
       </Box>
     </Box>
   );

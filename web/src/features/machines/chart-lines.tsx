@@ -40,7 +40,7 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
   };
   return (
     <Panel
-      title={t('view.machines.chart-inside-the-door')}
+      title={t('view.machines.chart.title')}
       aside={
         <Box display="flex" flexWrap="wrap" gap="1" my="-2">
           <Action kind="quiet" onClick={() => setOpen('add')}>
@@ -53,7 +53,7 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
       }
     >
       <Box fontSize="13px" color="quiet" mb="2">
-        {t('view.machines.the-number-is-only-an', { number: chartLines[0]?.number ?? 12 })}
+        {t('view.machines.chart.why', { number: chartLines[0]?.number ?? 12 })}
       </Box>
       {open === 'add' && <AddLine editor={editor} onClose={close} />}
       {open === 'import' && <ChartImport editor={editor} onClose={close} />}
@@ -65,21 +65,21 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
             onChange={setAsked}
             hint={
               asked === ''
-                ? t('view.machines.words-wire-size-gas-or')
+                ? t('view.machines.chart.search')
                 : t('view.machines.of', { shown: shown.length, chartLines: chartLines.length })
             }
           />
         </Box>
       )}
       {chartLines.length === 0 ? (
-        <Notice level="note">{t('view.machines.no-line-is-entered-yet')}</Notice>
+        <Notice level="note">{t('view.machines.chart.empty')}</Notice>
       ) : (
-        <Table label={t('view.machines.chart-lines-of', { file: machine.file.name })}>
+        <Table label={t('view.machines.chart.lines', { file: machine.file.name })}>
           <Heads
             names={[
-              t('view.machines.wire-gas-and-way'),
+              t('view.machines.chart.wire-gas-mode'),
               'Number',
-              t('view.machines.easily-taken-for'),
+              t('view.machines.chart.confused-with'),
               t('view.machines.taught'),
               '',
             ]}
@@ -104,7 +104,7 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
                       .join(', ')}
                   </Cell>
                   <Cell fontSize="13px">
-                    {line.points ? t('view.machines.points-2', { points: line.points.length }) : '–'}
+                    {line.points ? t('view.machines.chart.points', { points: line.points.length }) : '–'}
                   </Cell>
                   <Cell pr="0" textAlign="right" whiteSpace="nowrap">
                     <Action
@@ -127,7 +127,7 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
                         }));
                       }}
                     >
-                      {t('view.machines.take-off-2')}
+                      {t('view.machines.remove')}
                     </Action>
                   </Cell>
                 </tr>
@@ -143,7 +143,7 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
             ))}
             {shown.length === 0 && (
               <tr>
-                <Cell color="quiet">{t('view.machines.no-line-holds-all-of')}</Cell>
+                <Cell color="quiet">{t('view.machines.chart.no-match')}</Cell>
               </tr>
             )}
           </tbody>
@@ -178,7 +178,7 @@ function AddLine({ editor, onClose }: { readonly editor: MachineEditor; readonly
   const set = (change: Partial<LineForm>) => setForm({ ...form, ...change });
   const filler = fillers.find((one) => one.code === form.filler);
   return (
-    <Box as="section" aria-label={t('view.machines.a-new-chart-line')} bg="page" p="3" borderRadius="4px" mb="2">
+    <Box as="section" aria-label={t('view.machines.chart.new-line')} bg="page" p="3" borderRadius="4px" mb="2">
       <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', lg: 'repeat(6, 1fr)' }} gap="2.5">
         <ValueField
           label="Number"
@@ -220,7 +220,7 @@ function AddLine({ editor, onClose }: { readonly editor: MachineEditor; readonly
           onChange={(mode) => set({ mode })}
         />
         <TextField
-          label={t('view.machines.words-on-the-door')}
+          label={t('view.machines.chart.words')}
           value={form.words}
           onChange={(words) => set({ words })}
           maxLength={120}
@@ -258,7 +258,7 @@ function AddLine({ editor, onClose }: { readonly editor: MachineEditor; readonly
         >
           {t('view.machines.add-this-line')}
         </Action>
-        <Action onClick={onClose}>{t('view.library.leave-it')}</Action>
+        <Action onClick={onClose}>{t('view.library.cancel')}</Action>
       </Box>
     </Box>
   );

@@ -29,13 +29,13 @@ type FileDial = MachineFile['dials'][number];
 type Kind = DialScale['kind'];
 
 const kinds: readonly { value: Kind; label: string }[] = [
-  { value: 'linear', label: t('view.machines.in-proportion-so-much-a') },
-  { value: 'percent-of', label: t('view.machines.percent-of-another-dial') },
-  { value: 'line-offset', label: t('view.machines.volts-against-the-machines-line') },
-  { value: 'inverse', label: t('view.machines.the-other-way-over-a') },
-  { value: 'stepped', label: t('view.machines.clicks-each-for-one-figure') },
-  { value: 'named', label: t('view.machines.named-positions-or-pictures') },
-  { value: 'chart-line', label: t('view.machines.picks-the-line-of-the') },
+  { value: 'linear', label: t('view.machines.scale.linear') },
+  { value: 'percent-of', label: t('view.machines.scale.percent') },
+  { value: 'line-offset', label: t('view.machines.scale.volts') },
+  { value: 'inverse', label: t('view.machines.scale.inverse') },
+  { value: 'stepped', label: t('view.machines.scale.clicks') },
+  { value: 'named', label: t('view.machines.scale.named') },
+  { value: 'chart-line', label: t('view.machines.scale.chart-line') },
 ];
 
 /** Everything a form may hold at once, so that changing the kind and back loses nothing. */
@@ -138,7 +138,7 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
           onChange={(label) => set({ label })}
         />
         <TextField
-          label={t('view.machines.where-a-hand-finds-it')}
+          label={t('view.machines.dial.where')}
           value={form.where}
           onChange={(where) => set({ where })}
         />
@@ -149,7 +149,7 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
           maxLength={20}
         />
         <ChoiceField
-          label={t('view.machines.in-the-welders-hand')}
+          label={t('view.machines.dial.welder-may')}
           value={form.hand}
           choices={[
             { value: 'free', label: t('view.dial-card.free-to-move') },
@@ -173,7 +173,7 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
         )}
         {form.kind === 'percent-of' && (
           <ChoiceField
-            label={t('view.machines.percent-of')}
+            label={t('view.machines.dial.percent-of')}
             value={form.of === '' ? (others[0]?.id ?? '') : form.of}
             choices={others.map((one) => ({ value: one.id, label: one.label }))}
             onChange={(of) => set({ of })}
@@ -192,24 +192,24 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
           )}
         {form.kind === 'linear' &&
           number(
-            t('view.machines.for-one-unit-more'),
+            t('view.machines.dial.per-unit'),
             'perUnit',
-            t('view.machines.negative-when-it-runs-the', { unit: quantityFacts(form.quantity).unit || 'units' }),
+            t('view.machines.dial.per-unit-hint', { unit: quantityFacts(form.quantity).unit || 'units' }),
           )}
-        {form.kind === 'line-offset' && number(t('view.machines.volts-for-one-unit'), 'voltsPerUnit')}
+        {form.kind === 'line-offset' && number(t('view.machines.dial.volts-per-unit'), 'voltsPerUnit')}
         {form.kind === 'inverse' &&
-          number(t('view.machines.figure-dial'), 'product', t('view.machines.a-period-in-s-for'))}
+          number(t('view.machines.figure-dial'), 'product', t('view.machines.dial.inverse-hint'))}
         {form.kind === 'linear' && (
           <ChoiceField
             label={t('view.machines.also-drags-along')}
             value={form.alsoQuantity}
-            choices={[{ value: 'none', label: t('view.bench.nothing') }, ...quantityChoices]}
+            choices={[{ value: 'none', label: t('view.simulator.nothing') }, ...quantityChoices]}
             onChange={(alsoQuantity) => set({ alsoQuantity })}
           />
         )}
         {form.kind === 'linear' &&
           form.alsoQuantity !== 'none' &&
-          number(t('view.machines.by-this-for-one-unit'), 'alsoPerUnit')}
+          number(t('view.machines.dial.per-unit-also'), 'alsoPerUnit')}
         {form.kind === 'named' && (
           <ChoiceField
             label={t('view.machines.what-it-chooses')}
@@ -217,7 +217,7 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
             choices={[
               { value: 'mode', label: t('view.machines.transfer-mode') },
               { value: 'trigger', label: t('view.machines.trigger-mode') },
-              { value: 'filler', label: t('view.machines.wire-2') },
+              { value: 'filler', label: t('view.machines.wire-in-line') },
             ]}
             onChange={(facet) => set({ facet, positions: '' })}
           />
@@ -226,33 +226,33 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
       {(form.kind === 'stepped' || form.kind === 'named') && (
         <Box mt="2.5">
           <TextField
-            label={t('view.machines.positions-in-their-order')}
+            label={t('view.machines.dial.positions')}
             value={form.positions}
             onChange={(positions) => set({ positions })}
             maxLength={900}
             hint={
               form.kind === 'stepped'
-                ? t('view.machines.label-figure-with-between-a')
-                : t('view.machines.label-a-position-may-mean', { facet: oneOf(facetCodes(form.facet)) })
+                ? t('view.machines.dial.positions-hint')
+                : t('view.machines.dial.positions-named-hint', { facet: oneOf(facetCodes(form.facet)) })
             }
           />
         </Box>
       )}
       {numeric && (
         <Tick checked={form.isSure} onChange={(isSure) => set({ isSure })}>
-          {t('view.machines.i-know-which-way-it')}
+          {t('view.machines.dial.direction-known')}
         </Tick>
       )}
       {form.kind === 'linear' && (form.quantity === 'trimMm' || form.quantity === 'wireFeedMPerMin') && (
         <Tick checked={form.isUnitKnown} onChange={(isUnitKnown) => set({ isUnitKnown })}>
-          {t('view.machines.i-know-what-a-unit-is')}
+          {t('view.machines.dial.unit-known')}
         </Tick>
       )}
       {(problem ?? (made.ok ? null : made.message)) !== null && (
         <Box my="2">
           <Notice
             level="refusal"
-            word={problem === null ? t('view.bench.not-yet') : t('view.library.not-saved')}
+            word={problem === null ? t('view.simulator.not-yet') : t('view.library.not-saved')}
             urgent={problem !== null}
           >
             {problem ?? (made.ok ? '' : made.message)}
@@ -275,11 +275,11 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
             onClose();
           }}
         >
-          {t('view.library.leave-it')}
+          {t('view.library.cancel')}
         </Action>
         {onRemove && (
           <Action kind="quiet" disabled={busy} onClick={onRemove}>
-            {t('view.machines.take-this-dial-off')}
+            {t('view.machines.dial.remove')}
           </Action>
         )}
       </Box>
@@ -349,7 +349,7 @@ type Made = { readonly ok: true; readonly dial: FileDial } | { readonly ok: fals
 
 /** The dial that a form describes, or what it still lacks. What it means as a whole is checked when the machine is saved. */
 function dialOf(form: Form, before: FileDial | null, dials: MachineFile['dials']): Made {
-  if (form.label.trim() === '') return { ok: false, message: t('view.machines.write-down-the-machines-own') };
+  if (form.label.trim() === '') return { ok: false, message: t('view.machines.dial.error-label') };
   const scale = scaleFrom(form, dials, before?.id);
   if (typeof scale === 'string') return { ok: false, message: scale };
   const id = before?.id ?? freeId(form.label, dials);
@@ -395,7 +395,7 @@ function scaleFrom(form: Form, dials: MachineFile['dials'], ownId: string | unde
     case 'percent-of': {
       const of = form.of === '' ? dials.find((dial) => dial.id !== ownId && isNumeric(dial.scale))?.id : form.of;
       return of === undefined
-        ? t('view.machines.there-is-no-other-dial')
+        ? t('view.machines.dial.error-no-base')
         : { kind: 'percent-of', quantity: form.quantity, of, ...travel };
     }
     case 'line-offset':
@@ -410,9 +410,9 @@ function scaleFrom(form: Form, dials: MachineFile['dials'], ownId: string | unde
         quantity: Number(figure.replace('−', '-').replace(',', '.')),
       }));
       const bad = read.find((position) => position.label === '' || !Number.isFinite(position.quantity));
-      if (read.length < 2) return t('view.machines.write-at-least-two-positions');
+      if (read.length < 2) return t('view.machines.dial.error-positions');
       return bad
-        ? t('view.machines.needs-a-figure-behind', { bad: bad.label })
+        ? t('view.machines.dial.error-figure', { bad: bad.label })
         : { kind: 'stepped', quantity: form.quantity, positions: read };
     }
     case 'named': {
@@ -424,10 +424,10 @@ function scaleFrom(form: Form, dials: MachineFile['dials'], ownId: string | unde
           .map((word) => word.trim().toLowerCase().replace(/\s+/g, '-'))
           .filter(Boolean),
       }));
-      if (read.length === 0) return t('view.machines.write-the-positions-with-between');
+      if (read.length === 0) return t('view.machines.dial.error-names');
       const unknown = read.flatMap((position) => position.is).find((word) => !codes.includes(word));
-      if (unknown !== undefined) return t('view.machines.is-none-of', { unknown, codes });
-      if (read.some((position) => position.is.length === 0)) return t('view.machines.every-position-needs-what-it');
+      if (unknown !== undefined) return t('view.machines.dial.error-choice', { unknown, codes });
+      if (read.some((position) => position.is.length === 0)) return t('view.machines.dial.error-meaning');
       return { kind: 'named', facet: form.facet, positions: read };
     }
   }

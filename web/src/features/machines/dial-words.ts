@@ -11,7 +11,7 @@ export function scaleWords({ scale }: Dial, dials: Machine['dials']): string {
       const plain = scale.quantityPerUnit === 1 && scale.neutral === scale.quantityAtNeutral;
       return plain
         ? t('view.machines.as-it-reads', { name, also })
-        : t('view.machines.a-unit-at', {
+        : t('view.machines.dial.describes-linear', {
             tell: tell(name),
             quantityPerUnit: shownPerUnit(scale.quantityPerUnit),
             unit: quantityFacts(scale.quantity).unit,
@@ -22,17 +22,17 @@ export function scaleWords({ scale }: Dial, dials: Machine['dials']): string {
     }
     case 'percent-of': {
       const base = dials.find((dial) => dial.id === scale.of);
-      return t('view.machines.percent-of-2', {
+      return t('view.machines.dial.describes-percent', {
         quantity: quantityFacts(scale.quantity).name,
         value: base?.label ?? scale.of,
       });
     }
     case 'line-offset':
-      return t('view.machines.arc-trim-a-unit-against', {
+      return t('view.machines.dial.describes-trim', {
         voltsPerUnit: amount('voltage', Number(shownPerUnit(scale.voltsPerUnit))),
       });
     case 'inverse':
-      return t('view.machines.divided-by-it', { quantity: quantityFacts(scale.quantity).name, product: scale.product });
+      return t('view.machines.dial.describes-inverse', { quantity: quantityFacts(scale.quantity).name, product: scale.product });
     case 'stepped':
       return t('view.machines.clicks', {
         quantity: tell(quantityFacts(scale.quantity).name),
@@ -41,7 +41,7 @@ export function scaleWords({ scale }: Dial, dials: Machine['dials']): string {
     case 'named':
       return `${facetWords[scale.facet]}: ${scale.positions.map((position) => position.label).join(', ')}`;
     case 'chart-line':
-      return t('view.machines.picks-the-line-of-the-2');
+      return t('view.machines.dial.describes-chart-line');
   }
 }
 

@@ -29,7 +29,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
   };
   return (
     <Panel
-      title={t('view.bench.dials')}
+      title={t('view.simulator.dials')}
       aside={
         <Action kind="quiet" my="-2" onClick={() => setOpen({ what: 'edit', id: '' })}>
           {t('view.machines.describe-a-dial')}
@@ -39,7 +39,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
       {untested.length > 0 && (
         <Box mb="2">
           <Notice level="caution">
-            {t('view.machines.nobody-has-tried-which-way', {
+            {t('view.machines.dial.direction-not-tested', {
               dial: untested.map((dial) => dial.label),
             })}
           </Notice>
@@ -68,18 +68,18 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
         />
       )}
       {file.dials.length === 0 ? (
-        <Notice level="note">{t('view.machines.no-dial-is-described-yet')}</Notice>
+        <Notice level="note">{t('view.machines.dial.none')}</Notice>
       ) : (
-        <Table label={t('view.machines.dials-of', { file: file.name })}>
+        <Table label={t('view.machines.dial.title', { file: file.name })}>
           <Heads
             names={[
-              t('view.bench.dial'),
+              t('view.simulator.dial'),
               t('view.machines.moves'),
               t('view.machines.dial-range'),
-              t('view.machines.stands'),
+              t('view.machines.now-at'),
               '',
             ]}
-            right={[t('view.machines.stands')]}
+            right={[t('view.machines.now-at')]}
           />
           <tbody>
             {file.dials.map((dial) => {
@@ -105,20 +105,20 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                       )}
                       {dial.evidence?.map((one) => (
                         <Box textStyle="label" color="spruce" key={`${one.on}${one.result}`}>
-                          {t('view.machines.tried-by', {
+                          {t('view.machines.test.tested', {
                             on: one.on,
                             by: one.by,
                             result:
                               one.result === 'reversed'
-                                ? t('view.machines.ran-the-other-way')
-                                : t('view.machines.runs-as-said'),
+                                ? t('view.machines.test.reversed')
+                                : t('view.machines.test.as-described'),
                             note: one.note === undefined ? '' : `, “${one.note}”`,
                           })}
                         </Box>
                       ))}
                       {isUntested(dial) && (
                         <Box textStyle="label" color="ochre" fontWeight={600}>
-                          {t('view.machines.nobody-has-tried-it-2')}
+                          {t('view.machines.test.not-tested')}
                         </Box>
                       )}
                     </Cell>
@@ -143,17 +143,17 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                           <Action
                             kind="quiet"
                             fontSize="13px"
-                            aria-label={t('view.machines.try-which-way-runs', { dial: dial.label })}
+                            aria-label={t('view.machines.test.direction-of', { dial: dial.label })}
                             onClick={() => setOpen({ what: 'test', id: dial.id })}
                           >
-                            {t('view.machines.try-it')}
+                            {t('view.machines.test.start')}
                           </Action>
                         )}
                         {measurable(dial) && (
                           <Action
                             kind="quiet"
                             fontSize="13px"
-                            aria-label={t('view.machines.find-what-a-unit-of', { dial: dial.label })}
+                            aria-label={t('view.machines.test.unit-of', { dial: dial.label })}
                             onClick={() => setOpen({ what: 'measure', id: dial.id })}
                           >
                             {t('view.machines.measure-a-unit')}
@@ -163,10 +163,10 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                           <Action
                             kind="quiet"
                             fontSize="13px"
-                            aria-label={t('view.machines.find-what-a-unit-of', { dial: dial.label })}
+                            aria-label={t('view.machines.test.unit-of', { dial: dial.label })}
                             onClick={() => setOpen({ what: 'unit', id: dial.id })}
                           >
-                            {t('view.machines.its-unit-2')}
+                            {t('view.machines.test.unit')}
                           </Action>
                         )}
                         <Action
@@ -175,7 +175,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                           aria-label={t('view.machines.edit', { dial: dial.label })}
                           onClick={() => setOpen({ what: 'edit', id: dial.id })}
                         >
-                          {t('view.machines.edit-2')}
+                          {t('view.machines.dial.edit')}
                         </Action>
                       </Box>
                     </Cell>
@@ -277,7 +277,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
       )}
       {file.displays.length > 0 && (
         <Box fontSize="13px" color="quiet" mt="2">
-          {t('view.machines.it-shows-by-itself', {
+          {t('view.machines.dial.displays', {
             where: file.displays.map(({ label, where, unit }) => `${label} (${unit}, ${where})`).join('; '),
           })}
         </Box>

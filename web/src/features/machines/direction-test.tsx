@@ -39,7 +39,7 @@ export function DirectionTestPanel({ dial, task, onAnswer, onClose }: DirectionT
       <Box fontWeight={600} mb="1.5">
         {tell(test.question)}
       </Box>
-      <TextField label={t('view.machines.what-you-saw-kept-with')} value={note} onChange={setNote} maxLength={300} />
+      <TextField label={t('view.machines.test.seen')} value={note} onChange={setNote} maxLength={300} />
       <Box display="flex" gap="2" flexWrap="wrap" mt="2">
         <Action kind="main" disabled={task.busy} whiteSpace="normal" onClick={() => onAnswer('as-described', note)}>
           {tell(test.answers.asDescribed)}
@@ -49,12 +49,12 @@ export function DirectionTestPanel({ dial, task, onAnswer, onClose }: DirectionT
         </Action>
         <Action onClick={() => setUnclear(true)}>{tell(test.answers.unclear)}</Action>
         <Action kind="quiet" onClick={onClose}>
-          {t('view.machines.not-now')}
+          {t('view.machines.test.not-now')}
         </Action>
       </Box>
       {unclear && (
         <Box mt="2">
-          <Notice level="note">{t('view.machines.nothing-is-stored-take-the')}</Notice>
+          <Notice level="note">{t('view.machines.test.nothing-stored')}</Notice>
         </Box>
       )}
       {task.problem !== null && (

@@ -62,7 +62,7 @@ export function FoundForm({ file, reference, keep, task, onSend, onClose }: Foun
           {t('view.machines.all-as-stored')}
         </Action>
         <Action kind="quiet" onClick={onClose}>
-          {t('view.library.leave-it')}
+          {t('view.library.cancel')}
         </Action>
       </Box>
     </Box>

@@ -37,7 +37,7 @@ export function GunPapers({ editor, mayChange }: { readonly editor: MachineEdito
 function BeatMoves({ editor: { machine, saveFile } }: { readonly editor: MachineEditor }) {
   if (machine.file.beatSchool === null) return null;
   return (
-    <Panel title={t('view.gun-paper.the-slow-beat')}>
+    <Panel title={t('view.gun-paper.double-pulse')}>
       <Box maxWidth="420px">
         <ChoiceField
           label={t('view.gun-paper.what-it-moves')}
@@ -102,20 +102,20 @@ function OneGun({
       title={feeder.label}
       aside={
         <Box textStyle="label" color="quiet">
-          {t('view.machines.sum-2', { gun: feeder.gun, gunLengthM: amount('gunLength', feeder.gunLengthM) })}
+          {t('view.machines.gun-and-length', { gun: feeder.gun, gunLengthM: amount('gunLength', feeder.gunLengthM) })}
         </Box>
       }
     >
       <Box display="grid" gap="4">
         <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="2.5">
           <ValueField
-            label={t('view.gun-paper.hose-after-the-valve')}
+            label={t('view.gun-paper.hose')}
             of="gunLength"
             value={paper.hoseAfterValveM ?? null}
             keep={`${keep}/hose`}
             range={[0, 50]}
             optional
-            hint={t('view.gun-paper.adds-to-gas-before')}
+            hint={t('view.gun-paper.hose-why')}
             onValue={(value) => set({ hoseAfterValveM: value ?? undefined })}
           />
           <ValueField
@@ -137,7 +137,7 @@ function OneGun({
             hint={
               copper === undefined
                 ? undefined
-                : t('view.gun-paper.copper-alone-against-entered', {
+                : t('view.gun-paper.copper', {
                     copper: amount('resistance', copper, 1),
                     circuit: amount('resistance', machine.file.circuitMOhm, 1),
                   })
@@ -148,8 +148,8 @@ function OneGun({
             label={t('view.gun-paper.tip-for-aluminium')}
             value={paper.tipRule ?? ''}
             choices={[
-              { value: '', label: t('view.gun-paper.not-noted-one-up') },
-              { value: 'one-size-up', label: t('view.gun-paper.one-size-up') },
+              { value: '', label: t('view.gun-paper.tip-not-noted') },
+              { value: 'one-size-up', label: t('view.gun-paper.tip-one-up') },
               { value: 'as-stamped', label: t('view.gun-paper.as-stamped') },
             ]}
             onChange={(value) =>
@@ -182,7 +182,7 @@ function OneGun({
                 onValue={(lengthM) => set({ liner: { ...liner, lengthM: lengthM ?? feeder.gunLengthM } })}
               />
               <TextField
-                label={t('view.gun-paper.in-since')}
+                label={t('view.gun-paper.since')}
                 type="date"
                 value={liner.since}
                 onChange={(since) => set({ liner: { ...liner, since } })}
@@ -190,9 +190,9 @@ function OneGun({
             </>
           )}
         </Box>
-        <Box role="group" aria-label={t('view.gun-paper.how-the-arc-is-lit')}>
+        <Box role="group" aria-label={t('view.gun-paper.arc-start')}>
           <Box textStyle="label" color="quiet" mb="1">
-            {t('view.gun-paper.how-the-arc-is-lit')}
+            {t('view.gun-paper.arc-start')}
           </Box>
           <Box display="flex" gap="4" flexWrap="wrap">
             {ignitions.map((one) => (
@@ -209,7 +209,7 @@ function OneGun({
           </Box>
         </Box>
         <Rows
-          title={t('view.gun-paper.drive-rolls-by-colour')}
+          title={t('view.gun-paper.rolls')}
           rows={paper.rolls ?? []}
           blank={blankRoll}
           columns="1fr 120px 1.5fr auto"
@@ -289,7 +289,7 @@ function OneGun({
                 onChange={(fitting) => change({ ...one, fitting })}
               />
               <TextField
-                label={t('view.gun-paper.leak-tested-on')}
+                label={t('view.gun-paper.leak-test')}
                 type="date"
                 value={one.leakTestedOn ?? ''}
                 onChange={(day) => {
@@ -303,7 +303,7 @@ function OneGun({
         <GunWear machineId={machine.id} feederId={feeder.id} />
         {task.problem !== null && edited && (
           <Notice level="refusal" word={t('view.library.not-saved')} urgent>
-            {t('view.machines.what-you-typed-is-kept', { problem: task.problem })}
+            {t('view.machines.draft-kept', { problem: task.problem })}
           </Notice>
         )}
         {mayChange && (
@@ -325,7 +325,7 @@ function OneGun({
               {t('view.library.save')}
             </Action>
             <Action disabled={!edited} onClick={forget}>
-              {t('view.machines.back-to-what-is-stored')}
+              {t('view.machines.back-to-saved')}
             </Action>
           </Box>
         )}
@@ -360,19 +360,19 @@ function Rows<T>({
           <Action
             kind="quiet"
             alignSelf="end"
-            aria-label={t('view.gun-paper.take-row-off', { title, row: at + 1 })}
+            aria-label={t('view.gun-paper.remove-row', { title, row: at + 1 })}
             onClick={() => onRows(rows.filter((_, index) => index !== at))}
           >
-            {t('view.machines.take-off-2')}
+            {t('view.machines.remove')}
           </Action>
         </Box>
       ))}
       <Action
         kind="quiet"
-        aria-label={t('view.gun-paper.one-more-of', { title })}
+        aria-label={t('view.gun-paper.add-row-of', { title })}
         onClick={() => onRows([...rows, blank])}
       >
-        {t('view.gun-paper.one-more')}
+        {t('view.gun-paper.add-row')}
       </Action>
     </Box>
   );

@@ -20,13 +20,13 @@ export function IntoSeam({ program }: { readonly program: Program }) {
   if (!seam)
     return (
       <Box mt="2" fontSize="14px">
-        {t('view.machines.no-seam-to-take-it')} <Link to="/seams?new=1">{t('view.tour.describe-one')}</Link>
+        {t('view.machines.reading.no-seam')} <Link to="/seams?new=1">{t('view.tour.describe')}</Link>
       </Box>
     );
   const take = () => {
     const draft = createDraftStore(seam.id, { version: seam.version, sheet: sheetOf(seam) });
     const choice = choiceOfProgram({ format: 'fox-tempo/program', version: 2, ...program });
-    draft.getState().edit((now) => ({ ...now, choice }), t('view.machines.read-off-the-dials'));
+    draft.getState().edit((now) => ({ ...now, choice }), t('view.machines.reading.name'));
     void navigate(`/seams/${seam.id}`);
   };
   return (
@@ -39,7 +39,7 @@ export function IntoSeam({ program }: { readonly program: Program }) {
           onChange={setSeamId}
         />
       </Box>
-      <Action onClick={take}>{t('view.machines.take-it-into-the-seam')}</Action>
+      <Action onClick={take}>{t('view.machines.reading.use')}</Action>
     </Box>
   );
 }

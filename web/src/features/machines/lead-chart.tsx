@@ -35,7 +35,7 @@ export function LeadChart({
       option={option}
       height="160px"
       name={`leads-${machineName}`}
-      label={t('view.machines.resistance-of-leads-readings-from', {
+      label={t('view.machines.leads-chart', {
         rows: rows.length,
         mOhm: bare('resistance', rows[0]?.mOhm ?? 0),
         mOhm2: amount('resistance', rows.at(-1)?.mOhm ?? 0),

@@ -18,7 +18,7 @@ export function LineFitChart({ line, fit }: { readonly line: ChartLine; readonly
         scale: true,
         ...axisLook(colour),
       },
-      yAxis: { type: 'value' as const, name: t('view.bench.current-a'), scale: true, ...axisLook(colour) },
+      yAxis: { type: 'value' as const, name: t('view.simulator.chart.current'), scale: true, ...axisLook(colour) },
       series: [
         {
           type: 'line' as const,
@@ -63,10 +63,10 @@ export function LineFitChart({ line, fit }: { readonly line: ChartLine; readonly
       option={option}
       height="230px"
       name={`line-${line.number}`}
-      label={t('view.machines.current-against-feed-points-doubtful', { points: fit.points.length, doubtful })}
+      label={t('view.machines.chart.picture', { points: fit.points.length, doubtful })}
       csv={() =>
         csvOf(
-          [t('view.machines.feed-m-min'), t('view.machines.fitted-a'), t('view.machines.model-a')],
+          [t('view.machines.feed-m-min'), t('view.machines.chart.fitted-column'), t('view.machines.chart.model-column')],
           rows.map((row) => [row.feed, row.fitted ?? '', row.model]),
         )
       }

@@ -35,14 +35,14 @@ export function LineGases({ editor, line }: { readonly editor: MachineEditor; re
   return (
     <Box
       as="section"
-      aria-label={t('view.machines.other-gases-under-line', { number: line.number })}
+      aria-label={t('view.machines.chart.other-gases', { number: line.number })}
       bg="page"
       p="3"
       borderRadius="4px"
       my="2"
     >
       <Box fontSize="13px" color="quiet" mb="2">
-        {t('view.machines.is-for-does-the-door', { number: line.number, gas: gasOf(line.gas).name })}
+        {t('view.machines.chart.other-gases-why', { number: line.number, gas: gasOf(line.gas).name })}
       </Box>
       {also.length > 0 && (
         <Table label={t('view.machines.gases-under-line', { number: line.number })} mb="2">
@@ -65,10 +65,10 @@ export function LineGases({ editor, line }: { readonly editor: MachineEditor; re
                     kind="quiet"
                     fontSize="13px"
                     disabled={task.busy}
-                    aria-label={t('view.machines.take-off-3', { gas: gasOf(gas).name })}
+                    aria-label={t('view.machines.chart.remove-gas', { gas: gasOf(gas).name })}
                     onClick={() => void save(also.filter((one) => one.gas !== gas))}
                   >
-                    {t('view.machines.take-off-2')}
+                    {t('view.machines.remove')}
                   </Action>
                 </Cell>
               </tr>
@@ -85,7 +85,7 @@ export function LineGases({ editor, line }: { readonly editor: MachineEditor; re
             onChange={(gas) => setForm({ ...form, gas })}
           />
           <ValueField
-            label={t('view.machines.arc-at-neutral-longer-by')}
+            label={t('view.machines.chart.arc-longer')}
             of="shortLength"
             value={form.trimMm}
             keep={`${keep}/trim`}

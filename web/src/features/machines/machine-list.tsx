@@ -34,7 +34,7 @@ export function MachineList() {
         line={t('view.machines.in-use', { retired: machines.filter((one) => !one.retired).length })}
       >
         <Box asChild minHeight="44px" display="inline-flex" alignItems="center" px="3" fontWeight={600} fontSize="14px">
-          <Link to="/machines/compare">{t('view.machines.two-side-by-side')}</Link>
+          <Link to="/machines/compare">{t('view.machines.compare')}</Link>
         </Box>
         <Action kind="main" aria-expanded={adding} onClick={() => setAdding(!adding)}>
           {t('view.machines.describe-a-machine')}
@@ -43,7 +43,7 @@ export function MachineList() {
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
         {adding && <NewMachine onClose={() => setAdding(false)} />}
         {machines.length === 0 && !adding && (
-          <Notice level="note">{t('view.machines.no-machine-is-described-yet')}</Notice>
+          <Notice level="note">{t('view.machines.none')}</Notice>
         )}
         <Box
           as="ul"
@@ -102,11 +102,11 @@ function MachineCard({ machine: { id, file, standing, retired } }: { readonly ma
             })
           ) : (
             <Box fontSize="14px" color="ochre">
-              {t('view.machines.nobody-has-entered-what-is')}
+              {t('view.machines.loaded-unknown')}
             </Box>
           )}
           <Box fontSize="13px" color="quiet" mt="2">
-            {t('view.machines.dials-chart-lines-slots', {
+            {t('view.machines.counts', {
               dials: file.dials.length,
               chartLines: file.chartLines.length,
               count: file.slots.count,
@@ -159,7 +159,7 @@ function NewMachine({ onClose }: { readonly onClose: () => void }) {
     try {
       value = JSON.parse(await file.text());
     } catch {
-      setFileProblem(t('view.machines.is-no-json-file', { file: file.name }));
+      setFileProblem(t('view.machines.not-json', { file: file.name }));
       return;
     }
     const read = readMachineFile(value);
@@ -173,10 +173,10 @@ function NewMachine({ onClose }: { readonly onClose: () => void }) {
   return (
     <Panel title={t('view.machines.a-new-machine')}>
       <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(5, 1fr)' }} gap="2.5" alignItems="start">
-        <TextField label={t('view.library.what-you-call-it')} value={form.name} onChange={(name) => set({ name })} />
-        <TextField label={t('view.machines.where-it-stands')} value={form.place} onChange={(place) => set({ place })} />
+        <TextField label={t('view.library.label-word')} value={form.name} onChange={(name) => set({ name })} />
+        <TextField label={t('view.machines.location')} value={form.place} onChange={(place) => set({ place })} />
         <ValueField
-          label={t('view.machines.highest-current-it-gives')}
+          label={t('view.machines.highest-current')}
           of="current"
           value={form.peakCurrentA}
           keep="new-machine/peak"
@@ -211,11 +211,11 @@ function NewMachine({ onClose }: { readonly onClose: () => void }) {
             });
           }}
         >
-          {t('view.machines.go-on-to-its-dials')}
+          {t('view.machines.go-to-dials')}
         </Action>
         <Box asChild fontSize="13px" color="quiet">
           <label>
-            {t('view.machines.or-bring-a-machine-file')}{' '}
+            {t('view.machines.or-file')}{' '}
             <chakra.input
               type="file"
               accept=".json,application/json"
@@ -229,7 +229,7 @@ function NewMachine({ onClose }: { readonly onClose: () => void }) {
           </label>
         </Box>
         <Action kind="quiet" onClick={onClose}>
-          {t('view.library.leave-it')}
+          {t('view.library.cancel')}
         </Action>
       </Box>
       {(task.problem ?? fileProblem) !== null && (

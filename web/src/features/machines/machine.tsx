@@ -61,11 +61,11 @@ function LoadedMachine({
         <Box role="status" color="quiet" fontSize="13px" mr="1">
           {task.busy
             ? t('view.machines.saving')
-            : t('view.machines.changed-by', { changedAt: shopTime(machine.changedAt), changedBy: machine.changedBy })}
+            : t('view.machines.changed', { changedAt: shopTime(machine.changedAt), changedBy: machine.changedBy })}
         </Box>
         {undo && (
           <Action kind="quiet" disabled={task.busy} onClick={() => void undo()}>
-            {t('view.machines.undo-the-last-change')}
+            {t('view.machines.undo-change')}
           </Action>
         )}
         <Action
@@ -77,16 +77,16 @@ function LoadedMachine({
         </Action>
       </PageHead>
       <Shelves
-        label={t('view.machines.parts-of', { file: file.name })}
+        label={t('view.machines.sections', { file: file.name })}
         shelves={[
           {
             to: to('dials'),
-            name: t('view.bench.dials'),
+            name: t('view.simulator.dials'),
             ...(untested > 0 ? { mark: t('view.machines.untried', { untested }) } : {}),
           },
           { to: to('chart'), name: t('view.machines.chart'), mark: undefined },
           { to: to('slots'), name: t('view.machines.memory') },
-          { to: to('standing'), name: t('view.machines.as-it-stands') },
+          { to: to('standing'), name: t('view.machines.state') },
           { to: to('refill'), name: t('view.machines.bottle-and-spool') },
           { to: to('read'), name: t('view.machines.read-its-dials') },
           { to: to('paper'), name: t('view.gun-paper.gun-and-rolls') },
@@ -95,13 +95,13 @@ function LoadedMachine({
       />
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
         {!mayChange && ['dials', 'chart', 'paper', 'about'].includes(part) && (
-          <Notice level="note" word={t('view.machines.to-look-at')}>
-            {t('view.machines.what-is-described-here-is')}
+          <Notice level="note" word={t('view.machines.view-only')}>
+            {t('view.machines.view-only-why')}
           </Notice>
         )}
         {machine.trouble && (
-          <Notice level="refusal" word={t('view.machines.its-file-no-longer-passes')} urgent>
-            {t('view.machines.what-is-shown-is-an', {
+          <Notice level="refusal" word={t('view.machines.file-invalid')} urgent>
+            {t('view.machines.file-invalid-why', {
               message: machine.trouble
                 .map((issue) => issue.message)
                 .map(tell)
@@ -110,8 +110,8 @@ function LoadedMachine({
           </Notice>
         )}
         {machine.retired && (
-          <Notice level="note" word={t('view.machines.out-of-use-2')}>
-            {t('view.machines.it-is-kept-with-all')}
+          <Notice level="note" word={t('view.machines.out-of-use-sentence')}>
+            {t('view.machines.out-of-use-why')}
           </Notice>
         )}
         {part === 'chart' ? (

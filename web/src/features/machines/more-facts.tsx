@@ -73,7 +73,7 @@ export function MoreFacts({
       });
   };
   return (
-    <Panel title={t('view.machines.volts-wire-sizes-displays-taps')}>
+    <Panel title={t('view.machines.limits')}>
       <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: '160px 160px 1fr' }} gap="2.5" alignItems="start">
         <ValueField
           label={t('view.machines.lowest-voltage')}
@@ -92,11 +92,11 @@ export function MoreFacts({
           range={[0, 80]}
           optional
           onValue={(highV) => set({ highV })}
-          hint={halfVolts ? t('view.machines.both-ends-or-none') : undefined}
+          hint={halfVolts ? t('view.machines.both-ends') : undefined}
         />
         <Box as="fieldset" gridColumn={{ base: 'span 2', md: 'auto' }}>
           <Box as="legend" textStyle="label" color="quiet">
-            {t('view.machines.wire-it-may-run-none')}
+            {t('view.machines.wire-sizes')}
           </Box>
           <Box display="flex" flexWrap="wrap" columnGap="4">
             {wireSizes.map(({ diameterMm }) => (
@@ -114,7 +114,7 @@ export function MoreFacts({
         </Box>
       </Box>
       <Heading as="h3" textStyle="heading" mt="3" mb="1">
-        {t('view.machines.what-its-displays-show')}
+        {t('view.machines.displays')}
       </Heading>
       {form.displays.map((display, at) => {
         const change = (one: Partial<typeof display>) =>
@@ -157,10 +157,10 @@ export function MoreFacts({
             <Action
               kind="quiet"
               mt="18px"
-              aria-label={t('view.machines.take-off-4', { display: display.label })}
+              aria-label={t('view.machines.remove-display', { display: display.label })}
               onClick={() => set({ displays: form.displays.filter((_, index) => index !== at) })}
             >
-              {t('view.machines.take-off-2')}
+              {t('view.machines.remove')}
             </Action>
           </Box>
         );
@@ -190,7 +190,7 @@ export function MoreFacts({
         {t('view.machines.one-more-display')}
       </Action>
       <Heading as="h3" textStyle="heading" mt="3" mb="1">
-        {t('view.machines.memories-called-by-taps-of')}
+        {t('view.machines.taps-title')}
       </Heading>
       {form.tapCalls.map((call, at) => {
         const change = (one: Partial<typeof call>) =>
@@ -219,10 +219,10 @@ export function MoreFacts({
               kind="quiet"
               mt="18px"
               justifySelf="start"
-              aria-label={t('view.machines.take-the-call-by-taps', { taps: call.taps })}
+              aria-label={t('view.machines.remove-taps', { taps: call.taps })}
               onClick={() => set({ tapCalls: form.tapCalls.filter((_, index) => index !== at) })}
             >
-              {t('view.machines.take-off-2')}
+              {t('view.machines.remove')}
             </Action>
           </Box>
         );
@@ -238,20 +238,20 @@ export function MoreFacts({
       </Action>
       {machine.file.slots.count === 0 && (
         <Box textStyle="label" color="quiet">
-          {t('view.machines.it-has-no-memories-to')}
+          {t('view.machines.no-memories')}
         </Box>
       )}
       {problem !== null && (
         <Notice level="refusal" word={t('view.library.not-saved')} urgent>
-          {t('view.machines.what-you-typed-is-kept', { problem })}
+          {t('view.machines.draft-kept', { problem })}
         </Notice>
       )}
       <Box display="flex" gap="2" mt="3" flexWrap="wrap">
         <Action kind="main" disabled={!edited || task.busy || halfVolts} onClick={save}>
-          {t('view.machines.save-these')}
+          {t('view.machines.save')}
         </Action>
         <Action disabled={!edited} onClick={forget}>
-          {t('view.machines.back-to-what-is-stored')}
+          {t('view.machines.back-to-saved')}
         </Action>
       </Box>
     </Panel>

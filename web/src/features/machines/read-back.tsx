@@ -29,7 +29,7 @@ export function ReadBack({ editor: { machine } }: { readonly editor: MachineEdit
     setForm({ values: value === null ? rest : { ...rest, [id]: value } });
   };
   if (file.dials.length === 0) {
-    return <Notice level="note">{t('view.machines.its-dials-are-not-described')}</Notice>;
+    return <Notice level="note">{t('view.machines.reading.dials-unknown')}</Notice>;
   }
   const feeder = standing?.feeders[standing.feederId];
   const read = readDials(file, values, feeder ? { loaded: feeder } : {});
@@ -41,10 +41,10 @@ export function ReadBack({ editor: { machine } }: { readonly editor: MachineEdit
       alignItems="start"
     >
       <Panel
-        title={t('view.machines.as-the-dials-stand')}
+        title={t('view.machines.reading.title')}
         aside={
           <Action kind="quiet" fontSize="13px" minHeight="32px" onClick={forget}>
-            {t('view.machines.back-to-what-was-entered')}
+            {t('view.machines.reading.back')}
           </Action>
         }
       >
@@ -60,10 +60,10 @@ export function ReadBack({ editor: { machine } }: { readonly editor: MachineEdit
           ))}
         </Box>
       </Panel>
-      <Panel title={t('view.machines.that-is-this-weld')}>
+      <Panel title={t('view.machines.reading.as-weld')}>
         {read.ok ? (
           <>
-            <Table label={t('view.machines.the-weld-as-physics')}>
+            <Table label={t('view.machines.reading.physics')}>
               <tbody>
                 {linesOf(read.value.program, units).map(([name, text]) => (
                   <tr key={name}>
@@ -77,7 +77,7 @@ export function ReadBack({ editor: { machine } }: { readonly editor: MachineEdit
             </Table>
             {read.value.assumed.length > 0 && (
               <Box textStyle="label" color="quiet" mt="2">
-                {t('view.machines.no-dial-says-so-taken', { assumed: read.value.assumed })}
+                {t('view.machines.reading.assumed', { assumed: read.value.assumed })}
               </Box>
             )}
             <IntoSeam program={read.value.program} />
@@ -148,9 +148,9 @@ function linesOf(program: Program, units: UnitSystem): [string, string][] {
     [t('view.machines.wire'), `${tell(fillerOf(filler).name)}, ${tell(wireSizeLabel(diameterMm))}`],
     [t('view.machines.gas'), tell(gasName(gas))],
     [t('view.machines.way'), tell(modeName(mode))],
-    [t('view.bench.wire-feed'), formatWithUnit(wireFeedMPerMin, 'wireFeed', units)],
+    [t('view.simulator.wire-feed'), formatWithUnit(wireFeedMPerMin, 'wireFeed', units)],
     [
-      t('view.bench.arc-length'),
+      t('view.simulator.arc-length'),
       t('view.machines.against-the-line', {
         units: formatWithUnit(arcLengthMm, 'shortLength', units),
         trim: trimMm >= 0 ? '+' : '−',
@@ -161,8 +161,8 @@ function linesOf(program: Program, units: UnitSystem): [string, string][] {
     ...(pulse
       ? ([
           [
-            t('view.bench.fast-pulse'),
-            t('view.machines.for-between', {
+            t('view.simulator.fast-pulse'),
+            t('view.machines.pulse-numbers', {
               peakCurrent: amount('current', pulse.peakCurrentA, 0),
               peakTime: amount('pulseTime', pulse.peakTimeMs, 2),
               backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
@@ -177,7 +177,7 @@ function linesOf(program: Program, units: UnitSystem): [string, string][] {
     ...(slowBeat
       ? ([
           [
-            t('view.bench.slow-beat'),
+            t('view.simulator.double-pulse'),
             t('view.machines.to-a-second', {
               lowFeed: bare('wireFeed', slowBeat.lowFeedMPerMin, 1),
               highFeed: amount('wireFeed', slowBeat.highFeedMPerMin, 1),

@@ -32,7 +32,7 @@ export function Refill({ machine }: { readonly machine: MachineResource }) {
       <Notice level="refusal" urgent>
         {tell(error.problem.title)}{' '}
         <Action kind="quiet" minHeight="32px" onClick={() => void refetch()}>
-          {t('view.heat.once-more')}
+          {t('view.heat.again')}
         </Action>
       </Notice>
     );
@@ -84,7 +84,7 @@ export function Refill({ machine }: { readonly machine: MachineResource }) {
                   setChanging(changing?.item.id === held.item.id ? null : held);
                 }}
               >
-                {t('view.machines.change-it')}
+                {t('view.machines.change')}
               </Action>
             </Box>
           </Box>
@@ -227,7 +227,7 @@ function Walked({
         pt="2"
       >
         <ValueField
-          label={t('view.machines.left-in-the-old')}
+          label={t('view.machines.spool-left')}
           of={of}
           value={form.left}
           keep={`${keep}/left`}
@@ -239,13 +239,13 @@ function Walked({
           value={fresh?.item.id ?? newOne}
           choices={[
             ...others.map((one) => ({ value: one.item.id, label: `${one.item.name}, ${levelWords(one)}` })),
-            { value: newOne, label: t('view.machines.a-new-one') },
+            { value: newOne, label: t('view.machines.spool-new') },
           ]}
           onChange={(freshId) => setForm({ ...form, freshId, full: null })}
         />
         {isNew && (
           <TextField
-            label={t('view.library.what-you-call-it')}
+            label={t('view.library.label-word')}
             value={form.name}
             maxLength={80}
             onChange={(value) => setForm({ ...form, name: value })}

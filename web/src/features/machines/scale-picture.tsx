@@ -25,7 +25,7 @@ export function ScalePicture({
     ...(travel.neutral === undefined
       ? []
       : [t('view.machines.neutral-at', { neutral: displayed(scale, travel.neutral) })]),
-    ...(stands === undefined ? [] : [t('view.machines.stands-at', { stands: displayed(scale, stands) })]),
+    ...(stands === undefined ? [] : [t('view.machines.set-to', { stands: displayed(scale, stands) })]),
     ...(sense === undefined ? [] : [sense]),
   ].join(', ');
   const ticks = ticksOf(scale, travel);

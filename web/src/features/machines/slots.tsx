@@ -29,7 +29,7 @@ export function Slots({
   if (slots.count === 0) {
     return (
       <Panel title={t('view.machines.memory-slots')}>
-        <Notice level="note">{t('view.machines.has-no-memory-slots-or', { name })}</Notice>
+        <Notice level="note">{t('view.machines.slots.none', { name })}</Notice>
       </Panel>
     );
   }
@@ -50,8 +50,8 @@ export function Slots({
     >
       {drifted.length > 0 && (
         <Box mb="2">
-          <Notice level="caution" word={t('view.machines.drifted')}>
-            {t('view.machines.stood-otherwise-when-last-read', {
+          <Notice level="caution" word={t('view.machines.drifted-sentence')}>
+            {t('view.machines.slots.drifted', {
               seamName: drifted.map((entry) => t('view.machines.slot', { slot: entry.slot, seamName: entry.seamName })),
             })}
           </Notice>
@@ -59,7 +59,7 @@ export function Slots({
       )}
       <Box
         role="group"
-        aria-label={t('view.machines.slots-of', { name })}
+        aria-label={t('view.machines.slots.title', { name })}
         display="grid"
         gridTemplateColumns={
           slots.count <= 20 ? 'repeat(auto-fill, minmax(150px, 1fr))' : 'repeat(auto-fill, minmax(64px, 1fr))'
@@ -74,10 +74,10 @@ export function Slots({
               key={number}
               type="button"
               aria-pressed={chosen === number}
-              aria-label={t('view.machines.slot-2', {
+              aria-label={t('view.machines.slots.state', {
                 number,
                 hasDrift: entry
-                  ? [entry.seamName, ...(hasDrift ? [t('view.machines.drifted-2')] : [])]
+                  ? [entry.seamName, ...(hasDrift ? [t('view.machines.drifted')] : [])]
                   : t('view.machines.empty'),
               })}
               onClick={() => setChosen(number)}
@@ -123,7 +123,7 @@ export function Slots({
             />
           ) : (
             <Notice level="note" word={t('view.machines.slot-is-empty', { chosen })}>
-              {t('view.machines.store-a-seams-setting-into')}
+              {t('view.machines.slots.store-hint')}
             </Notice>
           )}
         </Box>
@@ -149,17 +149,17 @@ function Entry({
   return (
     <Box
       as="section"
-      aria-label={t('view.machines.slot-3', { slot: entry.slot })}
+      aria-label={t('view.machines.slots.slot', { slot: entry.slot })}
       borderTopWidth="1px"
       borderColor="line"
       pt="2"
     >
       <Box display="flex" gap="3" alignItems="baseline" flexWrap="wrap">
         <Heading as="h3" textStyle="heading">
-          {t('view.machines.slot-4', { slot: entry.slot })} <Link to={`/seams/${entry.seamId}`}>{entry.seamName}</Link>
+          {t('view.machines.slots.slot-colon', { slot: entry.slot })} <Link to={`/seams/${entry.seamId}`}>{entry.seamName}</Link>
         </Heading>
         <Box fontSize="13px" color="quiet">
-          {t('view.machines.revision-stored-by', {
+          {t('view.machines.slots.stored', {
             partName: entry.partName,
             revision: entry.revision,
             filler: fillerOf(entry.program.filler).name,
@@ -173,14 +173,14 @@ function Entry({
       {found ? (
         off.length === 0 ? (
           <Box fontSize="14px" color="spruce" my="1.5">
-            {t('view.machines.stood-as-stored-when-read', {
+            {t('view.machines.slots.as-stored', {
               foundBy: found.foundBy,
               foundAt: shopTime(found.foundAt),
             })}
           </Box>
         ) : (
           <Box my="2">
-            <Notice level="caution" word={t('view.machines.drifted')}>
+            <Notice level="caution" word={t('view.machines.drifted-sentence')}>
               {t('view.machines.found-other-figures', {
                 foundBy: found.foundBy,
                 foundAt: shopTime(found.foundAt),
@@ -188,7 +188,7 @@ function Entry({
               <Box as="ul" pl="4" listStyleType="disc">
                 {off.map((line) => (
                   <li key={line.dialId}>
-                    {t('view.machines.instead-of', {
+                    {t('view.machines.slots.differs', {
                       line: line.label,
                       found: line.found ?? '',
                       unit: line.unit,
@@ -203,7 +203,7 @@ function Entry({
         )
       ) : (
         <Box fontSize="13.5px" color="quiet" my="1.5">
-          {t('view.machines.nobody-has-read-it-back')}
+          {t('view.machines.slots.not-read')}
         </Box>
       )}
       <Box display="flex" gap="2" flexWrap="wrap">
@@ -234,11 +234,11 @@ function Entry({
 
 function History({ machineId, slot }: { readonly machineId: string; readonly slot: number }) {
   const { data: past, isError } = useDoorList('slotHistory', { params: { id: machineId, slot: String(slot) } });
-  if (isError) return <Notice level="caution">{t('view.machines.what-stood-here-before-could')}</Notice>;
+  if (isError) return <Notice level="caution">{t('view.machines.slots.history-failed')}</Notice>;
   if (!past) {
     return (
       <Box color="quiet" fontSize="13px" mt="2" role="status">
-        {t('view.machines.loading-what-stood-here-before')}
+        {t('view.machines.slots.history-loading')}
       </Box>
     );
   }
@@ -248,17 +248,17 @@ function History({ machineId, slot }: { readonly machineId: string; readonly slo
         names={[
           t('view.machines.stored'),
           t('view.machines.seam'),
-          t('view.bench.feed-2'),
+          t('view.simulator.column.feed'),
           t('view.machines.by'),
           t('view.machines.note'),
         ]}
-        right={[t('view.bench.feed-2')]}
+        right={[t('view.simulator.column.feed')]}
       />
       <tbody>
         {past.map((one, at) => (
           <tr key={one.id}>
             <Cell>
-              {at === 0 ? t('view.machines.stands-now', { at: shopTime(one.storedAt) }) : shopTime(one.storedAt)}
+              {at === 0 ? t('view.machines.slots.in-it-now', { at: shopTime(one.storedAt) }) : shopTime(one.storedAt)}
             </Cell>
             <Cell>{t('view.machines.revision', { seamName: one.seamName, revision: one.revision })}</Cell>
             <Cell figure>{tell(amount('wireFeed', one.program.wireFeedMPerMin, 1))}</Cell>

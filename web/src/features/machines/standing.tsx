@@ -87,12 +87,12 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
   const edited = JSON.stringify(form) !== JSON.stringify(stored);
   return (
     <Panel
-      title={t('view.machines.as-it-stands')}
+      title={t('view.machines.state')}
       aside={
         <Box textStyle="label" color="quiet">
           {machine.standing
-            ? t('view.machines.entered-2', { since: shopTime(machine.standing.since) })
-            : t('view.machines.nobody-has-entered-it-yet')}
+            ? t('view.machines.state-entered', { since: shopTime(machine.standing.since) })
+            : t('view.machines.state-not-entered')}
         </Box>
       }
     >
@@ -104,7 +104,7 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
           onChange={(process) => set({ process })}
         />
         <ChoiceField
-          label={t('view.machines.poles')}
+          label={t('view.machines.polarity')}
           value={form.polarity}
           choices={[
             { value: 'electrode-positive', label: t('view.machines.wire-on-plus') },
@@ -113,14 +113,14 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
           onChange={(polarity) => set({ polarity })}
         />
         <ChoiceField
-          label={t('view.machines.feeder-switched-on')}
+          label={t('view.machines.feeder-selected')}
           value={form.feederId}
           choices={file.feeders.map(({ id, label, gun }) => ({ value: id, label: `${label}, ${gun}` }))}
           onChange={(feederId) => set({ feederId })}
         />
         {file.slots.count > 0 && (
           <ValueField
-            label={t('view.machines.memory-slot-in-use')}
+            label={t('view.machines.memory-in-use')}
             of="plain"
             value={form.slot}
             keep={`${keep}/slot`}
@@ -138,13 +138,13 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
             <Heading as="h3" textStyle="heading" mb="1.5">
               {label}{' '}
               <Box as="span" fontWeight={400} fontSize="13px" color="quiet">
-                {t('view.machines.sum-2', { gun, gunLengthM: amount('gunLength', gunLengthM) })}
+                {t('view.machines.gun-and-length', { gun, gunLengthM: amount('gunLength', gunLengthM) })}
               </Box>
             </Heading>
             {feeder ? (
               <FeederFields feeder={feeder} keep={`${keep}/${id}`} onChange={(change) => setFeeder(id, change)} />
             ) : (
-              <Action onClick={() => setFeeder(id, {})}>{t('view.machines.enter-what-is-on-it')}</Action>
+              <Action onClick={() => setFeeder(id, {})}>{t('view.machines.state-enter')}</Action>
             )}
           </Box>
         );
@@ -152,13 +152,13 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
       {toldDials(file).length > 0 && (
         <Box
           as="section"
-          aria-label={t('view.machines.dials-as-they-stand')}
+          aria-label={t('view.machines.state-dials')}
           borderTopWidth="1px"
           borderColor="line"
           py="2"
         >
           <Heading as="h3" textStyle="heading" mb="1.5">
-            {t('view.bench.dials')}
+            {t('view.simulator.dials')}
           </Heading>
           <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="2.5">
             {toldDials(file).map((dial) => (
@@ -178,7 +178,7 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
       )}
       {task.problem !== null && (
         <Notice level="refusal" word={t('view.library.not-saved')} urgent>
-          {t('view.machines.what-you-typed-is-kept', { problem: task.problem })}
+          {t('view.machines.draft-kept', { problem: task.problem })}
         </Notice>
       )}
       <Box display="flex" gap="2" mt="2">
@@ -191,10 +191,10 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
             });
           }}
         >
-          {t('view.machines.this-is-how-it-stands')}
+          {t('view.machines.state-save')}
         </Action>
         <Action disabled={!edited} onClick={forget}>
-          {t('view.machines.back-to-what-is-stored')}
+          {t('view.machines.back-to-saved')}
         </Action>
       </Box>
     </Panel>
@@ -234,7 +234,7 @@ export function FeederFields({
         onChange={(gas) => onChange({ gas })}
       />
       <ValueField
-        label={t('view.machines.flow-at-the-nozzle')}
+        label={t('view.machines.nozzle-flow')}
         of="gasFlow"
         value={feeder.flowLPerMin}
         keep={`${keep}/flow`}
@@ -251,7 +251,7 @@ export function FeederFields({
         onChange={(groove) => onChange({ groove })}
       />
       <ValueField
-        label={t('view.machines.stamped-on-the-roll')}
+        label={t('view.machines.roll-stamp')}
         of="diameter"
         value={feeder.rollMm}
         keep={`${keep}/roll`}
@@ -275,7 +275,7 @@ export function FeederFields({
         onValue={(tipMm) => onChange({ tipMm: tipMm ?? 1 })}
       />
       <ValueField
-        label={t('view.machines.tip-behind-the-nozzle-edge')}
+        label={t('view.machines.recess')}
         of="shortLength"
         value={feeder.recessMm}
         keep={`${keep}/recess`}
@@ -296,13 +296,13 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
   // At the middle of what such a machine runs: what the gained resistance does to the arc.
   const effect = trend && feeder ? leadEffect(feeder, 150, trend.gainedMOhm) : undefined;
   return (
-    <Panel title={t('view.machines.leads-gun-and-clamp')}>
+    <Panel title={t('view.machines.leads')}>
       {trend ? (
         <Box fontSize="14px" mb="2">
           <Box as="span" textStyle="bigFigure">
             {fixed(trend.latestMOhm, 1)}
           </Box>{' '}
-          {t('view.machines.m-at-the-last-reading', {
+          {t('view.machines.leads-last', {
             perMonth:
               trend.perMonthMOhm === undefined
                 ? absent
@@ -311,7 +311,7 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
           })}
           {effect !== undefined && trend.gainedMOhm > 0.5 && (
             <Box color="quiet" fontSize="13.5px" mt="1">
-              {t('view.machines.against-the-first-reading-this', {
+              {t('view.machines.leads-loss', {
                 volts: amount('voltage', effect.volts, 1),
                 arc: amount('shortLength', Math.abs(effect.arcMm), 1),
               })}
@@ -320,7 +320,7 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
         </Box>
       ) : (
         <Notice level="note">
-          {t('view.machines.no-resistance-was-measured-yet', {
+          {t('view.machines.leads-none', {
             circuit: amount('resistance', machine.file.circuitMOhm),
           })}
         </Notice>
@@ -344,7 +344,7 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
         mt="2"
       >
         <ValueField
-          label={t('view.machines.measured-now')}
+          label={t('view.machines.leads-now')}
           of="resistance"
           value={form.mOhm}
           keep={`${keep}/mohm`}
@@ -352,7 +352,7 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
           step={0.1}
           optional
           onValue={(mOhm) => setForm({ ...form, mOhm })}
-          hint={t('view.machines.gun-tip-on-clean-plate')}
+          hint={t('view.machines.leads-how')}
         />
         <TextField label={t('view.machines.note')} value={form.note} onChange={(note) => setForm({ ...form, note })} />
         <Action
@@ -369,7 +369,7 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
             });
           }}
         >
-          {t('view.machines.log-it')}
+          {t('view.machines.leads-save')}
         </Action>
       </Box>
       {task.problem !== null && (

@@ -54,23 +54,23 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
       py="1"
       my="2"
       as="section"
-      aria-label={t('view.machines.two-beads-for', { dial: dial.label })}
+      aria-label={t('view.machines.unit.title', { dial: dial.label })}
     >
       <Heading as="h3" textStyle="heading" mb="1.5">
-        {t('view.machines.two-beads-for-4-minutes', { dial: dial.label })}
+        {t('view.machines.unit.title-time', { dial: dial.label })}
       </Heading>
       <Notice level="hazard" word={t('view.machines.before-you-begin')}>
-        <HazardText said={hazard('view.machines.on-scrap-of-the-same')} />
+        <HazardText said={hazard('view.machines.unit.caution')} />
       </Notice>
       <Box as="ol" pl="5" my="2" listStyleType="decimal" fontSize="14px">
         <Box as="li" py="1">
-          {t('view.machines.set-the-slow-rate-to')}
+          {t('view.machines.unit.slow-rate')}
         </Box>
         <Box as="li" py="1">
-          {t('view.machines.set-low-weld-somebody-reads', { dial: dial.label, short60: amount('shortLength', 60) })}
+          {t('view.machines.unit.low', { dial: dial.label, short60: amount('shortLength', 60) })}
         </Box>
         <Box as="li" py="1">
-          {t('view.machines.the-same-with-high-nothing', { dial: dial.label })}
+          {t('view.machines.unit.high', { dial: dial.label })}
         </Box>
       </Box>
       {([0, 1] as const).map((index) => (
@@ -103,19 +103,19 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
         (outcome.ok ? (
           <Box fontSize="14px" aria-live="polite">
             <strong>
-              {t('view.machines.a-unit-is-each-way', { perUnit: amount('percent', outcome.value.perUnitPercent, 2) })}
+              {t('view.machines.unit.result-each-way', { perUnit: amount('percent', outcome.value.perUnitPercent, 2) })}
             </strong>{' '}
             {t('view.machines.swing-around', {
               swing: outcome.value.swingPercent.map((swing) => amount('percent', swing, 1)),
               mean: outcome.value.meanFeedMPerMin.map((mean) => amount('wireFeed', mean, 1)),
             })}
             <Box color="quiet" fontSize="13px">
-              {t('view.bench.because-2', { because: outcome.value.because })}
+              {t('view.simulator.because-line', { because: outcome.value.because })}
             </Box>
           </Box>
         ) : (
           outcome.issues.map((issue) => (
-            <Notice key={`${issue.path}${issue.code}`} level="refusal" word={t('view.bench.not-yet')}>
+            <Notice key={`${issue.path}${issue.code}`} level="refusal" word={t('view.simulator.not-yet')}>
               {tell(issue.message)} {tell(tellIf(issue.hint) ?? '')}
             </Notice>
           ))
@@ -138,10 +138,10 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
               });
           }}
         >
-          {t('view.machines.keep-it-with-the-dial')}
+          {t('view.machines.unit.keep')}
         </Action>
         <Action kind="quiet" onClick={onClose}>
-          {t('view.machines.not-now')}
+          {t('view.machines.test.not-now')}
         </Action>
       </Box>
     </Box>

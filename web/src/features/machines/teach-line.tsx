@@ -67,7 +67,7 @@ export function TeachLine({
       my="2"
     >
       <Box fontSize="13px" color="quiet" mb="2">
-        {t('view.machines.copy-two-to-five-rows')}
+        {t('view.machines.points-why')}
       </Box>
       {points.map((point, at) => (
         <Box key={at} mb="1">
@@ -77,7 +77,7 @@ export function TeachLine({
             gap="2"
             alignItems="start"
           >
-            {field(at, 'wireFeedMPerMin', t('view.bench.feed-2'), 'wireFeed')}
+            {field(at, 'wireFeedMPerMin', t('view.simulator.column.feed'), 'wireFeed')}
             {field(at, 'thicknessMm', t('view.machines.thickness'), 'thickness')}
             {field(at, 'currentA', t('view.machines.current'), 'current')}
             {field(at, 'voltageV', t('view.machines.voltage'), 'voltage')}
@@ -88,12 +88,12 @@ export function TeachLine({
               aria-label={t('view.machines.take-out-point', { at: at + 1 })}
               onClick={() => setForm({ points: points.filter((_, index) => index !== at) })}
             >
-              {t('view.machines.take-out')}
+              {t('view.machines.points-remove')}
             </Action>
           </Box>
           {doubtOf(point) !== undefined && (
             <Notice level="caution" word={t('view.machines.point-is-doubtful', { at: at + 1 })}>
-              {t('view.machines.look-at-the-door-again', { point: tellIf(doubtOf(point)) ?? '' })}
+              {t('view.machines.points-check', { point: tellIf(doubtOf(point)) ?? '' })}
             </Notice>
           )}
         </Box>
@@ -116,7 +116,7 @@ export function TeachLine({
         </>
       ) : (
         filled.length > 0 && (
-          <Notice level="note" word={t('view.machines.not-a-line-yet')}>
+          <Notice level="note" word={t('view.machines.points-too-few')}>
             {fit.issues
               .map((issue) => issue.message)
               .map(tell)
@@ -157,7 +157,7 @@ export function TeachLine({
             onClose();
           }}
         >
-          {t('view.library.leave-it')}
+          {t('view.library.cancel')}
         </Action>
       </Box>
     </Box>
@@ -172,10 +172,10 @@ function Residuals({ fit, units }: { readonly fit: LineFit; readonly units: 'met
         ? `0 ${unit}`
         : `${value > 0 ? '+' : '−'}${fixed(Math.abs(value), digits)} ${unit}`;
   return (
-    <Table label={t('view.machines.what-each-point-misses-by')}>
+    <Table label={t('view.machines.points-residuals')}>
       <Heads
-        names={[t('view.bench.feed-2'), t('view.machines.current-off'), t('view.machines.voltage-off')]}
-        right={[t('view.machines.current-off'), t('view.machines.voltage-off')]}
+        names={[t('view.simulator.column.feed'), t('view.machines.points-current'), t('view.machines.points-voltage')]}
+        right={[t('view.machines.points-current'), t('view.machines.points-voltage')]}
       />
       <tbody>
         {fit.points.map((point) => (

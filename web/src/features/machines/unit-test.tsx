@@ -77,17 +77,17 @@ export function UnitTestPanel({ dial, loaded, keep, task, onFound, onClose }: Un
         {t('view.machines.two-beads-unit', { dial: dial.label })}
       </Heading>
       <Notice level="hazard" word={t('view.machines.before-you-begin')}>
-        <HazardText said={hazard('view.machines.on-scrap-of-the-same')} />
+        <HazardText said={hazard('view.machines.unit.caution')} />
       </Notice>
-      {!loaded && <Notice level="caution">{t('view.machines.enter-what-is-loaded-first')}</Notice>}
+      {!loaded && <Notice level="caution">{t('view.machines.unit.loaded-missing')}</Notice>}
       <Box as="ol" pl="5" my="2" listStyleType="decimal" fontSize="14px">
         <Box as="li" py="1">
           {quantity === 'trimMm'
-            ? t('view.machines.weld-low-read-volts', { dial: dial.label, length })
-            : t('view.machines.weld-low-measure-leg', { dial: dial.label, length })}
+            ? t('view.machines.unit.volts-low', { dial: dial.label, length })
+            : t('view.machines.unit.leg-low', { dial: dial.label, length })}
         </Box>
         <Box as="li" py="1">
-          {t('view.machines.the-same-set-high', { dial: dial.label })}
+          {t('view.machines.unit.set-high', { dial: dial.label })}
         </Box>
       </Box>
       {([0, 1] as const).map((index) => (
@@ -117,12 +117,12 @@ export function UnitTestPanel({ dial, loaded, keep, task, onFound, onClose }: Un
       ))}
       {outcome?.ok && (
         <Box fontSize="14px" aria-live="polite">
-          {t('view.bench.because-2', { because: outcome.value.because })}
+          {t('view.simulator.because-line', { because: outcome.value.because })}
         </Box>
       )}
       {outcome?.ok === false &&
         outcome.issues.map((issue) => (
-          <Notice key={`${issue.path}${issue.code}`} level="refusal" word={t('view.bench.not-yet')}>
+          <Notice key={`${issue.path}${issue.code}`} level="refusal" word={t('view.simulator.not-yet')}>
             {tell(issue.message)} {tell(tellIf(issue.hint) ?? '')}
           </Notice>
         ))}
@@ -144,10 +144,10 @@ export function UnitTestPanel({ dial, loaded, keep, task, onFound, onClose }: Un
               });
           }}
         >
-          {t('view.machines.keep-it-with-the-dial')}
+          {t('view.machines.unit.keep')}
         </Action>
         <Action kind="quiet" onClick={onClose}>
-          {t('view.machines.not-now')}
+          {t('view.machines.test.not-now')}
         </Action>
       </Box>
     </Box>

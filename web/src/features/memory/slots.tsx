@@ -19,7 +19,7 @@ export function Slots({ seam, machine }: { readonly seam: SeamResource; readonly
   const { data: entries, isError, refetch } = useDoorList('slots', { params: { id: machine.id } });
   if (isError) {
     return (
-      <Notice level="caution" word={t('view.memory.its-memory-could-not-be')}>
+      <Notice level="caution" word={t('view.memory.failed')}>
         <Action kind="quiet" onClick={() => void refetch()}>
           {t('view.app.try-again')}
         </Action>
@@ -29,12 +29,12 @@ export function Slots({ seam, machine }: { readonly seam: SeamResource; readonly
   if (!entries) {
     return (
       <Box color="quiet" role="status">
-        {t('view.memory.loading-what-stands-in-its')}
+        {t('view.memory.loading')}
       </Box>
     );
   }
   if (machine.file.slots.count === 0) {
-    return <Notice level="note">{t('view.memory.has-no-memory-slots-print', { file: machine.file.name })}</Notice>;
+    return <Notice level="note">{t('view.memory.no-slots', { file: machine.file.name })}</Notice>;
   }
   return <ChooseSlot seam={seam} machine={machine} entries={entries} />;
 }
@@ -79,13 +79,13 @@ function ChooseSlot({
         title={t('view.memory.choose-a-slot')}
         aside={
           <Box textStyle="label" color="quiet">
-            {t('view.memory.free', { entries: numbers.length - entries.length })}
+            {t('view.memory.free-count', { entries: numbers.length - entries.length })}
           </Box>
         }
       >
         <Box
           role="group"
-          aria-label={t('view.memory.slots-of', { file: file.name })}
+          aria-label={t('view.memory.title', { file: file.name })}
           display="grid"
           gridTemplateColumns={
             file.slots.count <= 20 ? 'repeat(auto-fill, minmax(140px, 1fr))' : 'repeat(auto-fill, minmax(58px, 1fr))'
@@ -101,7 +101,7 @@ function ChooseSlot({
                 aria-pressed={slot === number}
                 aria-label={t('view.memory.slot', {
                   number,
-                  seamName: entry ? entry.seamName : t('view.memory.free-2'),
+                  seamName: entry ? entry.seamName : t('view.memory.free'),
                 })}
                 onClick={() => {
                   setSlot(number);
@@ -126,7 +126,7 @@ function ChooseSlot({
                 </Box>
                 {file.slots.count <= 20 && (
                   <Box fontSize="12px" lineClamp={2}>
-                    {entry ? entry.seamName : t('view.memory.free-2')}
+                    {entry ? entry.seamName : t('view.memory.free')}
                   </Box>
                 )}
               </chakra.button>
@@ -138,7 +138,7 @@ function ChooseSlot({
         {done && (
           <Box mb="2" role="status">
             <Notice level="note" word={t('view.memory.stored')}>
-              {t('view.memory.slot-now-holds-revision-set', {
+              {t('view.memory.stored-how', {
                 slot: done.slot,
                 seamName: done.seamName,
                 revision: done.revision,
@@ -149,12 +149,12 @@ function ChooseSlot({
         {present ? (
           isSame ? (
             <Box fontSize="14px" color="spruce" mb="2">
-              {t('view.memory.this-very-revision-stands-here', { storedAt: shopTime(present.storedAt) })}
+              {t('view.memory.already-there', { storedAt: shopTime(present.storedAt) })}
             </Box>
           ) : (
             <>
-              <Notice level="caution" word={t('view.memory.this-would-be-overwritten')}>
-                {t('view.memory.revision-stored-by-it-stays', {
+              <Notice level="caution" word={t('view.memory.overwrites')}>
+                {t('view.memory.overwrites-what', {
                   seamName: present.seamName,
                   partName: present.partName,
                   revision: present.revision,
@@ -163,12 +163,12 @@ function ChooseSlot({
                   note: present.note === '' ? '' : `, “${present.note}”`,
                 })}
               </Notice>
-              <Table label={t('view.memory.what-changes-in-the-slot')} mt="2">
+              <Table label={t('view.memory.changes')} mt="2">
                 <Heads
                   names={[
-                    t('view.bench.dial'),
-                    t('view.memory.stands-there'),
-                    t('view.memory.would-stand'),
+                    t('view.simulator.dial'),
+                    t('view.memory.column-now'),
+                    t('view.memory.column-then'),
                     t('view.memory.which-means'),
                   ]}
                 />
@@ -191,16 +191,16 @@ function ChooseSlot({
           )
         ) : (
           <Box fontSize="14px" mb="2">
-            {t('view.memory.free-nothing-is-overwritten')}
+            {t('view.memory.is-free')}
           </Box>
         )}
         <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr auto' }} gap="2.5" alignItems="start" mt="2">
           <TextField
-            label={t('view.memory.note-kept-with-it')}
+            label={t('view.memory.note')}
             value={note}
             onChange={(text) => setForm({ note: text })}
             maxLength={300}
-            hint={t('view.memory.which-trial-passed-what-to')}
+            hint={t('view.memory.note-placeholder')}
           />
           <Action kind="main" mt="18px" disabled={task.busy} onClick={store}>
             {present && !isSame ? t('view.memory.overwrite-slot', { slot }) : t('view.memory.store-in-slot', { slot })}
@@ -208,12 +208,12 @@ function ChooseSlot({
         </Box>
         {task.problem !== null && (
           <Notice level="refusal" word={t('view.machines.not-stored')} urgent>
-            {t('view.memory.look-at-what-stands-there', { problem: task.problem })}
+            {t('view.memory.conflict', { problem: task.problem })}
           </Notice>
         )}
         <Heading as="h3" fontSize="13px" fontWeight={400} color="quiet" mt="2">
           <Link to={`/machines/${machine.id}/slots`}>
-            {t('view.memory.the-whole-memory-of-with', { file: file.name })}
+            {t('view.memory.whole-memory', { file: file.name })}
           </Link>
         </Heading>
       </Panel>

@@ -29,16 +29,16 @@ export function Store() {
               number: seam.revision.number,
               createdAt: shopTime(seam.revision.createdAt),
             })
-          : t('view.memory.no-setting-saved-yet')
+          : t('view.memory.no-setting')
       }
     >
       {!program ? (
         <Notice level="note">
-          {t('view.memory.there-is-nothing-to-store')}{' '}
-          <Link to={`/seams/${seam.id}`}>{t('view.memory.save-a-setting-on-the')}</Link> {t('view.memory.first')}
+          {t('view.memory.nothing-to-store')}{' '}
+          <Link to={`/seams/${seam.id}`}>{t('view.memory.save-first')}</Link> {t('view.memory.first')}
         </Notice>
       ) : !machine ? (
-        <Notice level="note">{t('view.memory.no-machine-is-described-yet')}</Notice>
+        <Notice level="note">{t('view.memory.no-machine')}</Notice>
       ) : (
         <>
           <Box maxWidth="340px">

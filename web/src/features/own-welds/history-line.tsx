@@ -23,7 +23,7 @@ function VerdictLine({ trials }: { readonly trials: readonly TrialRow[] }) {
       display="flex"
       flexWrap="wrap"
       gap="0.5"
-      aria-label={t('view.trials.trials-of-this-seam')}
+      aria-label={t('view.trials.of-this-seam')}
     >
       {trials.map(({ id, verdict, weldedBy, at }) => (
         <Box as="li" key={id}>

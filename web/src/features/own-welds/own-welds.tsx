@@ -38,7 +38,7 @@ export function OwnWelds({ seamId, machineId, choice, plan, isNew, onChoice }: O
         <Box display="flex" gap="3" alignItems="end" flexWrap="wrap">
           <Box width="200px">
             <ChoiceField
-              label={t('view.trials.made-for-the-hand-of')}
+              label={t('view.trials.made-for-welder')}
               value={welder}
               choices={people.map((person) => ({ value: person.id, label: person.name }))}
               onChange={setWelder}
@@ -136,7 +136,7 @@ function Pace({
   if (choice.pace)
     return (
       <Action onClick={() => onChoice({ pace: undefined })}>
-        {t('view.trials.plan-at-the-rules-pace', { welder: choice.pace.welder })}
+        {t('view.trials.plan-usual', { welder: choice.pace.welder })}
       </Action>
     );
   if (!pace || pace.seams + pace.elsewhere === 0)
@@ -145,7 +145,7 @@ function Pace({
         {t('view.trials.nobody-timed')}
       </Box>
     );
-  const words = t('view.trials.pace-so-far', {
+  const words = t('view.trials.welder-travels', {
     factor: amount('plain', pace.factor, 2),
     seams: pace.seams,
     weight: amount('percent', 100 * pace.weight, 0),
@@ -165,7 +165,7 @@ function Pace({
             })
           }
         >
-          {t('view.trials.plan-for-this-hand')}
+          {t('view.trials.plan-for-welder')}
         </Action>
       )}
     </>
@@ -190,7 +190,7 @@ function Nearest({
   return (
     <Box>
       <Box textStyle="label" color="quiet">
-        {t('view.trials.passed-on-seams-like-it')}
+        {t('view.trials.similar')}
       </Box>
       <Box as="ul" listStyleType="none">
         {shown.map((one) => {
@@ -207,14 +207,14 @@ function Nearest({
                   {' '}
                   {differs.length === 0
                     ? t('view.trials.nothing-differs-distance')
-                    : t('view.trials.differs-by', {
+                    : t('view.trials.differs', {
                         distance: amount('plain', distance, 1),
                         differs: differs.map(differenceName).join(', '),
                       })}
                 </Box>
               </Box>
               <Action disabled={isTaken} onClick={() => start(one.trial)}>
-                {isTaken ? t('view.trials.started-from-it') : t('view.trials.start-from-it')}
+                {isTaken ? t('view.trials.started-from') : t('view.trials.start-from')}
               </Action>
             </Box>
           );

@@ -44,13 +44,13 @@ function OneProcedure({
       seam={seam}
       machines={machines}
       machine={machine}
-      title={t('view.procedure.procedure-of', { seam: seam.spec.name })}
-      line={t('view.procedure.what-it-is-and-what-it-stands-on')}
+      title={t('view.procedure.title', { seam: seam.spec.name })}
+      line={t('view.procedure.title-why')}
     >
       {!seam.revision || !machine ? (
         <Notice level="note">
           {t('view.procedure.needs-a-setting')}{' '}
-          <Link to={`/seams/${seam.id}`}>{t('view.setup.save-one-on-its-sheet')}</Link>.
+          <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
         </Notice>
       ) : (
         <Box
@@ -61,10 +61,10 @@ function OneProcedure({
         >
           <Box display="grid" gap="3" minWidth={0}>
             <Panel
-              title={t('view.procedure.revision-on', { number: number ?? 0, machine: machine.file.name })}
+              title={t('view.procedure.revision-on-machine', { number: number ?? 0, machine: machine.file.name })}
               aside={
                 <Box textStyle="label" color={number === inForce ? 'spruce' : 'quiet'} fontWeight={600}>
-                  {number === inForce ? t('view.procedure.in-force-here') : t('view.procedure.not-in-force-here')}
+                  {number === inForce ? t('view.procedure.in-force-here') : t('view.procedure.not-in-force')}
                 </Box>
               }
             >
@@ -84,7 +84,7 @@ function OneProcedure({
                 <PaperLinks seamId={seam.id} machineId={machine.id} number={number ?? 1} />
               </Box>
               {isError ? (
-                <Notice level="caution">{t('view.seams.the-revisions-could-not-be')}</Notice>
+                <Notice level="caution">{t('view.seams.revisions-failed')}</Notice>
               ) : revision ? (
                 <Sheet seam={seam} machine={machine} revision={revision} />
               ) : (
@@ -166,7 +166,7 @@ function Sheet({
       </Box>
       {!window && (
         <Notice level="note">
-          {t('view.procedure.no-window-so-points')}{' '}
+          {t('view.procedure.no-window')}{' '}
           <Link to={`/seams/${seam.id}/window`}>{t('view.procedure.test-a-window')}</Link>.
         </Notice>
       )}

@@ -77,7 +77,7 @@ export function ProgramHistory({
   ].sort((one, other) => Date.parse(other.at) - Date.parse(one.at));
   return (
     <Panel title={t('view.procedure.history')}>
-      {isError && <Notice level="caution">{t('view.procedure.the-record-could-not-be-read')}</Notice>}
+      {isError && <Notice level="caution">{t('view.procedure.failed')}</Notice>}
       <Box as="ol" listStyleType="none" maxHeight={{ lg: '68vh' }} overflowY="auto" tabIndex={0}>
         {happened.map(({ at, by, key, what, why }) => (
           <Box as="li" key={key} py="1.5" borderTopWidth="1px" borderColor="line" _first={{ borderTopWidth: 0 }}>

@@ -43,7 +43,7 @@ export const Bar = memo(function Bar({ bar, job, end, held, onStep, onHold }: Ba
           position="absolute"
           top="0"
           bottom="0"
-          title={t('view.run-plan.changeover-before', { seam: name })}
+          title={t('view.run-plan.changeover', { seam: name })}
           style={{
             left: share(bar.fromMinute - bar.setupMinutes),
             width: share(bar.setupMinutes),

@@ -57,7 +57,7 @@ export function Bars({ plan, machines, jobs, fixed, onFixed }: BarsProps) {
       say(tell(whyNotWords(lane.file, job.program, why)));
       return;
     }
-    say(t('view.run-plan.put-at', { seam: job.name, machine: lane.file.name, place: at + 1 }));
+    say(t('view.run-plan.moved', { seam: job.name, machine: lane.file.name, place: at + 1 }));
     onFixed(put(plan, fixed, job.id, machineId, at));
   }
 
@@ -92,7 +92,7 @@ export function Bars({ plan, machines, jobs, fixed, onFixed }: BarsProps) {
         collisionDetection={laneUnder}
         onDragEnd={dropped}
         accessibility={{
-          screenReaderInstructions: { draggable: t('view.run-plan.move-by') },
+          screenReaderInstructions: { draggable: t('view.run-plan.move-how') },
           announcements: { onDragStart: none, onDragOver: none, onDragEnd: none, onDragCancel: none },
         }}
       >
@@ -160,7 +160,7 @@ export function Bars({ plan, machines, jobs, fixed, onFixed }: BarsProps) {
       </DndContext>
       <Box display="flex" gap="4" flexWrap="wrap" fontSize="12px" color="quiet" pl="92px">
         <span>{t('view.run-plan.hours-of-work', { end: hoursMinutes(end) })}</span>
-        <span>{t('view.run-plan.move-by')}</span>
+        <span>{t('view.run-plan.move-how')}</span>
       </Box>
       <Box role="status" fontSize="13px" pl="92px" minHeight="18px">
         {said}

@@ -20,11 +20,11 @@ export function planCalendar(
       stamp: now,
       start: workMoment(bar.fromMinute - bar.setupMinutes, now),
       end: workMoment(bar.toMinute, now),
-      summary: `${machine.file.name}: ${t('view.today.pieces-of', { count: job.quantity, seam: job.name })}`,
+      summary: `${machine.file.name}: ${t('view.today.pieces', { count: job.quantity, seam: job.name })}`,
       location: machine.file.place,
       description: [
         job.order,
-        ...(bar.setupMinutes > 0 ? [t('view.run-plan.changeover-before', { seam: job.name })] : []),
+        ...(bar.setupMinutes > 0 ? [t('view.run-plan.changeover', { seam: job.name })] : []),
       ].join('\n'),
     });
   }

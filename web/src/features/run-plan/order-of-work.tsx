@@ -34,7 +34,7 @@ export function OrderOfWork({
             t('view.run-plan.order'),
             t('view.run-plan.pieces'),
             t('view.run-plan.change'),
-            t('view.run-plan.from-to'),
+            t('view.run-plan.column-time'),
             t('view.run-plan.late-head'),
             '',
           ]}
@@ -93,7 +93,7 @@ export function OrderOfWork({
         </tbody>
       </Table>
       <Box fontSize="12.5px" color="quiet" mt="1">
-        {t('view.run-plan.minutes-are')}
+        {t('view.run-plan.minutes-why')}
       </Box>
     </Panel>
   );

@@ -97,7 +97,7 @@ export function RunPlan() {
           iCalendar
         </Action>
         <Action disabled={Object.keys(kept.fixed).length === 0} onClick={() => onFixed({})}>
-          {t('view.run-plan.let-go-of-all')}
+          {t('view.run-plan.release-all')}
         </Action>
       </PageHead>
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">

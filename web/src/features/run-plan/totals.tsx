@@ -27,7 +27,7 @@ export function Totals({
         alarming={plan.lateMinutes > 0}
       />
       <Figure
-        name={t('view.run-plan.done-after')}
+        name={t('view.run-plan.column-done')}
         text={t('view.run-plan.hours', { hours: amount('plain', end / 60, 1) })}
       />
       <Box color="quiet" role="status">
@@ -64,12 +64,12 @@ function Figure({
 }
 
 function howGood(plan: DayPlan, looking: boolean, proof: Proof | null): string {
-  if (plan.provenBest || (proof?.provenBest === true && !proof.better)) return t('view.run-plan.no-order-is-better');
+  if (plan.provenBest || (proof?.provenBest === true && !proof.better)) return t('view.run-plan.proven');
   if (looking) return t('view.run-plan.a-solver-looks');
   const bound = Math.max(plan.bound, proof?.bound ?? 0);
   // A bound says how much at most is left to be won.
   return bound >= 1 && bound <= plan.cost
-    ? t('view.run-plan.at-least-of', {
+    ? t('view.run-plan.bound', {
         bound: amount('minutes', bound, 0),
         cost: amount('minutes', plan.cost, 0),
         gap: amount('percent', (100 * (plan.cost - bound)) / Math.max(plan.cost, 1), 0),

@@ -27,7 +27,7 @@ export function Pauses({ plan, jobs, machines }: WarningProps & { readonly machi
     <Notice level="caution" word={t('view.run-plan.pauses')}>
       {waits.map(({ job, machine, pause }) => (
         <Box key={`${machine.id} ${job.id}`}>
-          {t('view.run-plan.wait-after-each', {
+          {t('view.run-plan.wait-after', {
             machine: machine.file.name,
             seam: job.name,
             rms: amount('current', pause.rmsCurrentA, 0),
@@ -60,7 +60,7 @@ export function RunningOut({
             </Link>
           </Box>
           {': '}
-          {t('view.run-plan.change-it-before-piece', {
+          {t('view.run-plan.change-before', {
             at: hoursMinutes(atMinute),
             piece: pieces + 1,
             seam: jobs.find(({ id }) => id === jobId)?.name ?? jobId,
@@ -82,7 +82,7 @@ export function Unplaced({
   if (left.length === 0) return null;
   const here = machines.filter(({ id }) => !away.includes(id));
   return (
-    <Notice level="caution" word={t('view.run-plan.no-machine-can-say')}>
+    <Notice level="caution" word={t('view.run-plan.no-machine')}>
       {left.map((job) => {
         const down = machines.filter(({ id, file }) => away.includes(id) && whyNot(file, job.program) === null);
         const nearest = nearestTo(here, job.program);
@@ -93,10 +93,10 @@ export function Unplaced({
             </Box>
             {': '}
             {down.length > 0
-              ? t('view.run-plan.only-what-is-down', { machines: down.map(({ file }) => file.name).join(', ') })
+              ? t('view.run-plan.only-down', { machines: down.map(({ file }) => file.name).join(', ') })
               : nearest?.why
                 ? tell(whyNotWords(nearest.machine.file, job.program, nearest.why))
-                : t('view.run-plan.no-machine-is-there')}
+                : t('view.run-plan.no-machine-there')}
           </Box>
         );
       })}
@@ -117,7 +117,7 @@ export function LeftOut({ plan, machines }: { readonly plan: DayPlan; readonly m
         <Box key={machine.id}>
           {tell(missingWords(machine.file.name, missing))}{' '}
           <Box asChild textDecoration="underline">
-            <Link to={`/machines/${machine.id}`}>{t('view.run-plan.describe-it')}</Link>
+            <Link to={`/machines/${machine.id}`}>{t('view.run-plan.describe')}</Link>
           </Box>
         </Box>
       ))}

@@ -14,8 +14,8 @@ import { LeadPinForm } from '../lead-pin/index.ts';
 
 type Decision = NonNullable<Run['decision']>['decision'];
 const decisionNames: Record<Decision, string> = {
-  released: t('view.runs.release-it'),
-  scrapped: t('view.runs.scrap-it'),
+  released: t('view.runs.release'),
+  scrapped: t('view.runs.scrap'),
   slip: t('view.runs.never-welded'),
 };
 
@@ -62,7 +62,7 @@ export function DecideRun({ run, onDecided }: { readonly run: Run; readonly onDe
       ) : (
         <LeadPinForm
           right="judgeRun"
-          word={t('view.runs.a-lead-hand-decides')}
+          word={t('view.runs.decide-who')}
           act={decisionNames[decision]}
           task={task}
           onSend={(by, why) =>

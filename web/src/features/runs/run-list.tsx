@@ -52,7 +52,7 @@ export function RunList() {
   const all = { value: '', label: t('view.trials.all') };
   return (
     <>
-      <PageHead title={t('view.runs.production')} line={t('view.runs.which-seam-got-which')}>
+      <PageHead title={t('view.runs.production')} line={t('view.runs.title-why')}>
         <Action asChild>
           <a href={`/api${addressOf('runsCsv')}?${key}`}>CSV</a>
         </Action>
@@ -67,7 +67,7 @@ export function RunList() {
               onChange={(value) => set('machine', value)}
             />
             <ChoiceField
-              label={t('view.bench-mode.order')}
+              label={t('view.at-machine.order')}
               value={filter.order ?? ''}
               choices={[all, ...orders.map(({ id, number }) => ({ value: id, label: number }))]}
               onChange={(value) => set('order', value)}
@@ -96,7 +96,7 @@ function Rows({
   const [rows, setRows] = useState(first.items);
   const [next, setNext] = useState(first.next);
   const [deciding, setDeciding] = useState<string | null>(null);
-  if (rows.length === 0) return <Notice level="note">{t('view.runs.no-production-weld-like-that')}</Notice>;
+  if (rows.length === 0) return <Notice level="note">{t('view.runs.none')}</Notice>;
   return (
     <Panel py="1">
       <Table label={t('view.runs.production')}>
@@ -104,7 +104,7 @@ function Rows({
           names={[
             t('view.trials.when'),
             t('view.trials.seam'),
-            t('view.bench-mode.order'),
+            t('view.at-machine.order'),
             t('view.trials.machine'),
             t('view.trials.welder'),
             t('view.runs.wire-and-gas'),
@@ -167,7 +167,7 @@ function Row({
         <Cell>
           <Link to={`/seams/${run.seamId}`}>{run.seamName}</Link>
           <Box fontSize="12.5px" color="quiet">
-            {run.partName}, {t('view.bench-mode.revision', { number: run.revision })}
+            {run.partName}, {t('view.at-machine.revision', { number: run.revision })}
           </Box>
         </Cell>
         <Cell>{run.orderNumber ?? '–'}</Cell>
@@ -176,7 +176,7 @@ function Row({
           {run.weldedBy}
           {run.sentBy !== null && (
             <Box fontSize="12.5px" color="quiet">
-              {t('view.shop.sent-by', { sentBy: run.sentBy })}
+              {t('view.shop.record-sent-by', { sentBy: run.sentBy })}
             </Box>
           )}
         </Cell>

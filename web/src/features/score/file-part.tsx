@@ -44,22 +44,22 @@ export function FilePart({
           )
         }
       >
-        {t('view.score.score-as-json')}
+        {t('view.sequence.file.save')}
       </Action>
       <FileChooser
-        word={t('view.score.score-from-json')}
-        label={t('view.score.score-file')}
+        word={t('view.sequence.file.open')}
+        label={t('view.sequence.file.name')}
         onText={take}
         onRefused={(message) => {
           setTaken(null);
           setRefused([message]);
         }}
       />
-      {taken && <Box role="status">{t('view.score.is-on-the-score-undo', { taken })}</Box>}
+      {taken && <Box role="status">{t('view.sequence.file.loaded', { taken })}</Box>}
       {refused.length > 0 && (
         <Box flex="1 1 100%">
-          <Notice level="refusal" word={t('view.score.not-taken')} urgent>
-            {t('view.score.the-score-is-as-it', { refused: refused.join(' ') })}
+          <Notice level="refusal" word={t('view.sequence.not-taken')} urgent>
+            {t('view.sequence.file.unchanged', { refused: refused.join(' ') })}
           </Notice>
         </Box>
       )}
@@ -79,7 +79,7 @@ export function readSequenceText(text: string, whole: Pick<ScoreOf, 'score'>): R
   } catch (error) {
     return {
       ok: false,
-      messages: [t('view.score.this-is-no-json', { error: error instanceof Error ? error.message : String(error) })],
+      messages: [t('view.sequence.file.not-json', { error: error instanceof Error ? error.message : String(error) })],
     };
   }
   const format = (value as { format?: unknown } | null)?.format;
@@ -87,7 +87,7 @@ export function readSequenceText(text: string, whole: Pick<ScoreOf, 'score'>): R
     return {
       ok: false,
       messages: [
-        t('view.score.a-score-file-says-format', { sequenceFormat, format: JSON.stringify(format) ?? 'nothing' }),
+        t('view.sequence.file.format', { sequenceFormat, format: JSON.stringify(format) ?? 'nothing' }),
       ],
     };
   }

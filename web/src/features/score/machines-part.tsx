@@ -31,7 +31,7 @@ export interface MachinesPartProps {
 
 export function MachinesPart({ machines, whole, pair, onPair, onFound }: MachinesPartProps) {
   const described = machines.filter(({ file }) => file.dials.length > 0);
-  if (described.length === 0) return <Notice level="note">{t('view.memory.no-machine-is-described-yet')}</Notice>;
+  if (described.length === 0) return <Notice level="note">{t('view.memory.no-machine')}</Notice>;
   return (
     <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }} alignItems="start">
       {pair.map((id, at) => {
@@ -40,7 +40,7 @@ export function MachinesPart({ machines, whole, pair, onPair, onFound }: Machine
         return (
           <Panel key={at === 0 ? 'left' : 'right'} px="4" py="3">
             <ChoiceField
-              label={at === 0 ? t('view.score.on') : t('view.score.and-on')}
+              label={at === 0 ? t('view.sequence.on') : t('view.sequence.and-on')}
               value={machine.id}
               choices={described.map(({ id: value, file }) => ({ value, label: `${file.name}, ${file.place}` }))}
               onChange={(next) => onPair(at === 0 ? [next, pair[1]] : [pair[0], next])}
@@ -76,10 +76,10 @@ function OnMachine({
     <Box mt="2" display="grid" gap="2">
       <Box>
         <Heading as="h2" textStyle="heading">
-          {mode?.label ?? t('view.score.no-trigger-mode-described')}
+          {mode?.label ?? t('view.sequence.no-trigger')}
           {mode && !there.sameSchool && (
             <Box as="span" fontWeight={400} fontSize="13px" color="ochre" ml="2">
-              {t('view.score.the-nearest-it-has')}
+              {t('view.sequence.nearest')}
             </Box>
           )}
         </Heading>
@@ -101,7 +101,7 @@ function OnMachine({
       {run.ok && (
         <Box>
           <Heading as="h3" textStyle="label" color="quiet" fontWeight={600}>
-            {t('view.score.your-hand')}
+            {t('view.sequence.your-hand')}
           </Heading>
           <Box as="ol" pl="5" listStyleType="decimal" fontSize="13px">
             {pressLines(run.value.score).map((line) => (
@@ -112,7 +112,7 @@ function OnMachine({
       )}
       {(file.tapCalls?.length ?? 0) > 0 && <TapCalls machine={machine} program={whole.program} />}
       {there.lost.length > 0 ? (
-        <Notice level="caution" word={t('view.score.what-cannot-do', { file: file.name })}>
+        <Notice level="caution" word={t('view.sequence.cannot-do', { file: file.name })}>
           <Box as="ul" pl="4" listStyleType="disc" data-lost={file.name}>
             {there.lost.map(({ what, nearest }) => (
               <li key={tell(what)}>{t('view.compare.nearest', { what, nearest })}</li>
@@ -120,8 +120,8 @@ function OnMachine({
           </Box>
         </Notice>
       ) : (
-        <Notice level="note" word={t('view.score.all-of-it')}>
-          {t('view.score.says-the-whole-score', { file: file.name })}
+        <Notice level="note" word={t('view.sequence.all-of-it')}>
+          {t('view.sequence.can-do-all', { file: file.name })}
         </Notice>
       )}
       {file.triggerModes
@@ -132,7 +132,7 @@ function OnMachine({
       <Box fontSize="13px">
         <Link to={`/machines/${machine.id}`}>
           <Box as="span" textDecoration="underline">
-            {t('view.score.s-own-page', { file: file.name })}
+            {t('view.sequence.s-own-page', { file: file.name })}
           </Box>
         </Link>
       </Box>
@@ -143,13 +143,13 @@ function OnMachine({
 function Parts({ there }: { readonly there: SequenceOnMachine }) {
   const shapes = {
     dial: '',
-    hand: t('view.score.by-hand'),
+    hand: t('view.sequence.by-hand'),
     fixed: named('machine'),
-    'not-here': t('view.score.missing'),
+    'not-here': t('view.sequence.missing'),
   } as const;
   return (
-    <Table label={t('view.score.parts-of-the-score-in')}>
-      <Heads names={[named('part'), t('view.score.dial'), t('view.score.set-to')]} right={[t('view.score.set-to')]} />
+    <Table label={t('view.sequence.machine-words')}>
+      <Heads names={[named('part'), t('view.sequence.dial'), t('view.sequence.set-to')]} right={[t('view.sequence.set-to')]} />
       <tbody>
         {there.parts.map(({ part, label, where, said, how }) => (
           <tr key={part}>
@@ -198,7 +198,7 @@ function SmallStaves({ whole, name }: { readonly whole: ScoreOf; readonly name: 
       <canvas
         ref={canvas}
         role="img"
-        aria-label={t('view.score.the-score-as-would-run', {
+        aria-label={t('view.sequence.as-machine-runs-it', {
           name,
           seconds: whole.totals.phases.map(({ phase, seconds }) => `${phase} ${fixed(seconds, 1)} s`),
         })}

@@ -27,10 +27,10 @@ import { usePlayer } from './phases/use-player.ts';
 import type { useScore } from './use-score.ts';
 
 const parts = [
-  { id: 'play', name: t('view.score.phases-and-play') },
-  { id: 'machines', name: t('view.score.on-two-machines') },
-  { id: 'ends', name: t('view.score.start-and-stop') },
-  { id: 'tacks', name: t('view.score.tacks-and-stitches') },
+  { id: 'play', name: t('view.sequence.phases-and-play') },
+  { id: 'machines', name: t('view.sequence.on-two-machines') },
+  { id: 'ends', name: t('view.sequence.start-and-stop') },
+  { id: 'tacks', name: t('view.sequence.tacks-and-stitches') },
 ] as const;
 type Part = (typeof parts)[number]['id'];
 
@@ -82,7 +82,7 @@ export function ScoreParts({
           }
         </Drawn>
       </Panel>
-      <Box as="nav" aria-label={t('view.score.parts-of-the-score')} display="flex" flexWrap="wrap" gap="1">
+      <Box as="nav" aria-label={t('view.sequence.sections')} display="flex" flexWrap="wrap" gap="1">
         {parts.map(({ id: to, name }) => (
           <Action
             key={to}

@@ -44,16 +44,16 @@ function LoadedScore({
   return (
     <SheetFrame
       session={framed}
-      title={t('view.score.the-score', { spec: sheet.spec.name })}
+      title={t('view.sequence.title', { spec: sheet.spec.name })}
       line={
         program
-          ? t('view.score.at', {
+          ? t('view.sequence.at', {
               length: amount('length', sheet.spec.lengthMm),
               travel: amount('travel', program.travelMmPerMin, 0),
               diameter: wireWords(program.filler, program.diameterMm),
               mode: modeName(program.mode),
             })
-          : t('view.bench.no-setting-yet')
+          : t('view.simulator.no-setting')
       }
     >
       <CannotFinish seam={seam} machine={machine} />
@@ -61,8 +61,8 @@ function LoadedScore({
         <ScoreParts session={session} score={score} whole={whole} />
       ) : (
         <Notice level="note">
-          {t('view.score.this-seam-has-no-setting')}{' '}
-          <Link to={`/seams/${seam.id}`}>{t('view.bench.look-at-its-sheet')}</Link> {t('view.memory.first')}
+          {t('view.sequence.no-setting')}{' '}
+          <Link to={`/seams/${seam.id}`}>{t('view.simulator.see-sheet')}</Link> {t('view.memory.first')}
         </Notice>
       )}
     </SheetFrame>

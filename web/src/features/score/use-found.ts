@@ -18,9 +18,9 @@ export function useFound(): (machine: MachineResource, modeId: string, plain: Pl
         result: 'as-described',
         by,
         on: shopDay(),
-        note: t('view.score.dry-test-drive-starts-on', { startsOn: plain.startsOn, endsOn: plain.endsOn }),
+        note: t('view.sequence.dry-test.result', { startsOn: plain.startsOn, endsOn: plain.endsOn }),
       });
-      if (!found.ok) return tellIf(found.issues[0]?.message) ?? t('view.score.not-taken');
+      if (!found.ok) return tellIf(found.issues[0]?.message) ?? t('view.sequence.not-taken');
       try {
         await api.saveMachine(machine.id, machine.version, { ...machine.file, ...found.value } as MachineFile);
         await revalidate();

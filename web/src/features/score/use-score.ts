@@ -60,7 +60,7 @@ export function useScore(open: SheetSession, machine: MachineResource | undefine
         .getState()
         .edit(
           (current) => ({ ...current, choice: { ...current.choice, sequence: null } }),
-          t('view.score.sequence-usual'),
+          t('view.sequence.sequence-usual'),
         ),
     [store],
   );

@@ -26,7 +26,7 @@ export function AssumedLine({ session }: { readonly session: SheetSession }) {
       gap="2"
     >
       <Notice level="caution" word={t('view.sheet.assumed')} urgent={asksAssumed}>
-        {asksAssumed ? t('view.sheet.save-what-is-assumed') : t('view.sheet.nobody-has-said-this-yet')}
+        {asksAssumed ? t('view.sheet.save.assumed') : t('view.sheet.assumed-why')}
         <Box display="flex" gap="2" flexWrap="wrap" mt="1.5">
           {assumed.map((one) => (
             <Action

@@ -35,10 +35,10 @@ export function Conflict({ session, stored }: ConflictProps) {
       p="4"
     >
       <Heading as="h2" id="conflict-title" textStyle="heading" mb="1">
-        {t('view.seam-frame.two-versions-of-this-seam')}
+        {t('view.seam-frame.conflict.title')}
       </Heading>
       <Box fontSize="13.5px" mb="2">
-        {t('view.seam-frame.saved-after-you-opened-it', {
+        {t('view.seam-frame.conflict.what', {
           changedBy: stored.changedBy,
           changedAt: shopTime(stored.changedAt),
         })}
@@ -48,7 +48,7 @@ export function Conflict({ session, stored }: ConflictProps) {
           <thead>
             <tr>
               <Cell head>{t('view.seam-frame.line')}</Cell>
-              <Cell head>{t('view.seam-frame.stored-by', { changedBy: stored.changedBy })}</Cell>
+              <Cell head>{t('view.seam-frame.conflict.stored-by', { changedBy: stored.changedBy })}</Cell>
               <Cell head>{t('view.seam-frame.yours')}</Cell>
             </tr>
           </thead>
@@ -60,7 +60,7 @@ export function Conflict({ session, stored }: ConflictProps) {
                   {isContested && (
                     <Box as="span" color="ochre">
                       {' '}
-                      {t('view.seam-frame.both-changed-it')}
+                      {t('view.seam-frame.conflict.both')}
                     </Box>
                   )}
                 </Cell>
@@ -71,7 +71,7 @@ export function Conflict({ session, stored }: ConflictProps) {
                         <input
                           type="radio"
                           name={`conflict ${line.label}`}
-                          aria-label={`${line.label}: ${side === 'mine' ? t('view.seam-frame.yours-2') : t('view.seam-frame.the-stored-one')}`}
+                          aria-label={`${line.label}: ${side === 'mine' ? t('view.seam-frame.yours-in-line') : t('view.seam-frame.conflict.stored')}`}
                           checked={takes(line.label, proposed) === side}
                           onChange={() => setChosen({ ...chosen, [line.label]: side })}
                         />
@@ -84,7 +84,7 @@ export function Conflict({ session, stored }: ConflictProps) {
             ))}
             {lines.length === 0 && (
               <tr>
-                <Cell>{t('view.seam-frame.both-say-the-same')}</Cell>
+                <Cell>{t('view.seam-frame.conflict.same')}</Cell>
               </tr>
             )}
           </tbody>
@@ -105,13 +105,13 @@ export function Conflict({ session, stored }: ConflictProps) {
           }
         >
           {fromTheirs.length > 0
-            ? t('view.seam-frame.save-both-together-as-the')
-            : t('view.seam-frame.keep-mine-as-the-next')}
+            ? t('view.seam-frame.conflict.merge')
+            : t('view.seam-frame.conflict.keep-mine')}
         </Action>
         {fromTheirs.length > 0 && (
           <Action onClick={() => void session.keepMine(stored, mine)}>{t('view.seam-frame.keep-only-mine')}</Action>
         )}
-        <Action onClick={() => session.takeTheirs(stored)}>{t('view.seam-frame.take-the-stored-one')}</Action>
+        <Action onClick={() => session.takeTheirs(stored)}>{t('view.seam-frame.conflict.take-stored')}</Action>
       </Box>
     </Box>
   );

@@ -24,7 +24,7 @@ export function OffTheList({
   return (
     <Box px="3" pt="2">
       <Notice level="caution" word={t('view.seam-frame.off-the-list')} urgent>
-        {t('view.seam-frame.took-this-seam-off-nothing', {
+        {t('view.seam-frame.removed', {
           changedBy: seam.changedBy,
           changedAt: shopTime(seam.changedAt),
         })}{' '}
@@ -44,7 +44,7 @@ export function OffTheList({
             {t('view.seam-frame.bring-it-back')}
           </Action>
         ) : (
-          t('view.seam-frame.a-lead-hand-or-owner')
+          t('view.seam-frame.removed-who')
         )}
         {task.problem !== null && <> {t('view.seam-frame.not-brought-back', { problem: task.problem })}</>}
       </Notice>

@@ -18,12 +18,12 @@ export function SaveActs({ session }: { readonly session: SheetSession }) {
 }
 
 const Acts = memo(function Acts({ number, saving, edited, cannotSave, canUndo, canRedo, undo, redo, save }: Shown) {
-  const stored = number === null ? t('view.memory.no-setting-saved-yet') : t('view.seams.revision', { number });
+  const stored = number === null ? t('view.memory.no-setting') : t('view.seams.revision', { number });
   const text =
     saving.kind === 'saving'
       ? t('view.machines.saving')
       : edited
-        ? t('view.seam-frame.edited-draft-kept-here', { stored })
+        ? t('view.seam-frame.edited', { stored })
         : saving.kind === 'saved'
           ? t('view.seam-frame.saved-as', { stored })
           : stored;
@@ -35,14 +35,14 @@ const Acts = memo(function Acts({ number, saving, edited, cannotSave, canUndo, c
       <Action kind="quiet" disabled={!canUndo} onClick={undo} title={t('view.seam-frame.undo-ctrl-z')}>
         {t('view.seam-frame.undo')}
       </Action>
-      <Action kind="quiet" disabled={!canRedo} onClick={redo} title={t('view.seam-frame.redo-ctrl-shift-z')}>
+      <Action kind="quiet" disabled={!canRedo} onClick={redo} title={t('view.seam-frame.redo-key')}>
         {t('view.seam-frame.redo')}
       </Action>
       <Action
         kind="main"
         disabled={cannotSave !== null}
         onClick={() => void save()}
-        title={cannotSave === null ? t('view.seam-frame.save-ctrl-s') : cannotSave}
+        title={cannotSave === null ? t('view.seam-frame.save') : cannotSave}
       >
         {t('view.seam-frame.save-revision', { number: (number ?? 0) + 1 })}
       </Action>

@@ -28,7 +28,7 @@ export const SaveTroubles = memo(function SaveTroubles({
       {saving.kind === 'failed' && (
         <Whole>
           <Notice level="refusal" word={t('view.library.not-saved')} urgent>
-            {t('view.seam-frame.your-draft-is-kept-on', { title: saving.title, detail: saving.detail })}{' '}
+            {t('view.seam-frame.draft-kept', { title: saving.title, detail: saving.detail })}{' '}
             <Action kind="quiet" minHeight="32px" onClick={() => void session.save()}>
               {t('view.app.try-again')}
             </Action>
@@ -38,13 +38,13 @@ export const SaveTroubles = memo(function SaveTroubles({
       )}
       {elsewhere && (
         <Whole>
-          <Notice level="caution" word={t('view.seam-frame.another-tab-has-another-draft')} urgent>
-            {t('view.seam-frame.nothing-of-either-is-lost')}{' '}
+          <Notice level="caution" word={t('view.seam-frame.other-tab')} urgent>
+            {t('view.seam-frame.other-tab-why')}{' '}
             <Action kind="quiet" minHeight="32px" onClick={() => session.settleTabs('mine')}>
-              {t('view.seam-frame.go-on-with-this-one')}
+              {t('view.seam-frame.other-tab-this')}
             </Action>{' '}
             <Action kind="quiet" minHeight="32px" onClick={() => session.settleTabs('theirs')}>
-              {t('view.seam-frame.take-the-other-tabs')}
+              {t('view.seam-frame.other-tab-other')}
             </Action>
           </Notice>
         </Whole>
@@ -52,8 +52,8 @@ export const SaveTroubles = memo(function SaveTroubles({
       {refusals === 'here' &&
         issues.map((issue) => (
           <Whole key={`${issue.path}${issue.code}`}>
-            <Notice level="refusal" word={t('view.seam-frame.not-to-be-had')} urgent>
-              {t('view.seam-frame.the-last-setting-that-works', {
+            <Notice level="refusal" word={t('view.seam-frame.not-possible')} urgent>
+              {t('view.seam-frame.last-setting', {
                 message: issue.message,
                 hint: tellIf(issue.hint) ?? '',
               })}
@@ -71,7 +71,7 @@ function ReleaseHere({ session }: { readonly session: SheetSession }) {
     <Box mt="2">
       <LeadPinForm
         right="lockSeam"
-        word={t('view.lead-pin.a-lead-hand-may-release-it')}
+        word={t('view.lead-pin.why')}
         act={t('view.lead-pin.release-and-save')}
         task={task}
         onSend={(by, reason) =>

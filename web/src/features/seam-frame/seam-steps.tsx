@@ -11,8 +11,8 @@ const steps: readonly { readonly name: string; readonly to: (id: string) => stri
   { name: t('view.machines.seam'), to: (id: string) => `/seams/${id}` },
   { name: t('view.seam-frame.wire-and-gas'), to: (id: string) => `/seams/${id}/wire` },
   { name: t('view.seam-frame.set-up'), to: (id: string) => `/seams/${id}/setup` },
-  { name: t('view.bench.arc'), to: (id: string) => `/simulator/${id}` },
-  { name: t('view.app.score'), to: (id: string) => `/sequence/${id}`, hasParts: true },
+  { name: t('view.simulator.arc'), to: (id: string) => `/simulator/${id}` },
+  { name: t('view.app.sequence'), to: (id: string) => `/sequence/${id}`, hasParts: true },
   { name: t('view.heat.step'), to: (id: string) => `/seams/${id}/heat` },
   { name: t('view.seam-frame.trial'), to: (id: string) => `/seams/${id}/trial` },
   { name: t('view.window.step'), to: (id: string) => `/seams/${id}/window` },
@@ -67,7 +67,7 @@ export function SeamSteps({ seam }: { readonly seam: SeamResource }) {
     <Box
       as="nav"
       ref={row}
-      aria-label={t('view.seam-frame.steps-of-this-seam')}
+      aria-label={t('view.seam-frame.steps')}
       display="flex"
       gap="1"
       overflowX="auto"

@@ -15,24 +15,24 @@ interface Row {
 
 /** The order of use: what is set, what the hand does, what the pulse is, what it costs. */
 const rows: readonly Row[] = [
-  { key: 'wireFeedMPerMin', label: t('view.bench.wire-feed') },
-  { key: 'meanCurrentA', label: t('view.bench.mean-current') },
-  { key: 'voltageV', label: t('view.bench.voltage-at-the-tip') },
+  { key: 'wireFeedMPerMin', label: t('view.simulator.wire-feed') },
+  { key: 'meanCurrentA', label: t('view.simulator.mean-current') },
+  { key: 'voltageV', label: t('view.simulator.tip-voltage') },
   { key: 'machineVoltageV', label: t('view.seams.at-the-machine') },
-  { key: 'arcLengthMm', label: t('view.bench.arc-length') },
+  { key: 'arcLengthMm', label: t('view.simulator.arc-length') },
   { key: 'travelMmPerMin', label: t('view.dial-card.travel') },
   { key: 'heatInputKjPerMm', label: t('view.seams.heat-input') },
   { key: 'legMm', label: t('view.seams.leg') },
-  { key: 'ctwdMm', label: t('view.bench.stick-out') },
-  { key: 'frequencyHz', label: t('view.bench.fast-pulse') },
-  { key: 'meanPowerW', label: t('view.bench.true-power') },
+  { key: 'ctwdMm', label: t('view.simulator.ctwd') },
+  { key: 'frequencyHz', label: t('view.simulator.fast-pulse') },
+  { key: 'meanPowerW', label: t('view.simulator.true-power') },
   { key: 'gasFlowLPerMin', label: t('view.dial-card.gas-flow') },
   { key: 'thicknessMm', label: t('view.seams.thickness-counted'), digits: 2 },
   { key: 'arcSeconds', label: t('view.seams.arc-time') },
-  { key: 'wireGrams', label: t('view.seams.wire-for-it') },
-  { key: 'gasLitres', label: t('view.seams.gas-for-it') },
+  { key: 'wireGrams', label: t('view.seams.wire') },
+  { key: 'gasLitres', label: t('view.seams.gas') },
   { key: 'areaMm2', label: t('view.seams.metal-a-pass') },
-  { key: 'totalAreaMm2', label: t('view.seams.metal-in-all') },
+  { key: 'totalAreaMm2', label: t('view.seams.area') },
   { key: 'weaveMm', label: t('view.seams.weave') },
   { key: 'slagSeconds', label: t('view.seams.slag-to-chip') },
 ];
@@ -129,7 +129,7 @@ function FigureCell({ row, plan, open, onToggle }: { row: Row; plan: Plan; open:
       {open && because !== undefined && (
         <Box fontSize="13px" color="ink" alignSelf="center" py="1">
           <Box as="strong" mr="1">
-            {t('view.bench.because')}
+            {t('view.simulator.because')}
           </Box>
           {tell(because)}
         </Box>

@@ -35,7 +35,7 @@ export function GaveWayPart({ plan, store }: { readonly plan: Plan; readonly sto
       fontSize="13.5px"
     >
       <Box>
-        <Box as="strong">{t('view.seams.current-pace-and-size-do')}</Box>{' '}
+        <Box as="strong">{t('view.seams.misfit')}</Box>{' '}
         {plan.gaveWay.map((one) => said(one, units)).join('; ')}.
       </Box>
       {ways.length > 0 && (
@@ -43,7 +43,7 @@ export function GaveWayPart({ plan, store }: { readonly plan: Plan; readonly sto
           {ways.map((way) => (
             <Action key={way.code} onClick={() => take(way)}>
               {way.code === 'own-pace'
-                ? t('view.seams.your-own-pace', { units: formatWithUnit(way.travelMmPerMin, 'travel', units) })
+                ? t('view.seams.own-travel', { units: formatWithUnit(way.travelMmPerMin, 'travel', units) })
                 : `${plan.legMm !== null && way.legMm > plan.legMm ? t('view.seams.a-larger-leg') : t('view.seams.another-leg')}: ${formatWithUnit(way.legMm, 'shortLength', units)}`}
             </Action>
           ))}
@@ -55,7 +55,7 @@ export function GaveWayPart({ plan, store }: { readonly plan: Plan; readonly sto
 
 const names: Record<GaveWay['wish'], string> = {
   current: t('view.machines.current'),
-  travel: t('view.sheet.pace'),
+  travel: t('view.sheet.travel-speed'),
   size: t('view.seams.weld-size'),
 };
 const quantities = { A: 'current', 'mm/min': 'travel', 'mm²': 'area' } as const;

@@ -107,7 +107,7 @@ export function Inputs({ store, plan }: InputsProps) {
               label={t('view.seams.name')}
               value={spec.name}
               onChange={(name) => onSpec({ name }, 'name')}
-              error={spec.name.trim() === '' ? t('view.seams.a-seam-needs-a-name') : undefined}
+              error={spec.name.trim() === '' ? t('view.seams.name-missing') : undefined}
             />
           </Wide>
           <ChoiceField
@@ -117,7 +117,7 @@ export function Inputs({ store, plan }: InputsProps) {
             onChange={setMetal}
           />
           <ChoiceField
-            label={t('view.seams.grade-of-the-list')}
+            label={t('view.seams.grade')}
             value={gradeNamed(spec.grade, spec.materialGroup)?.code ?? ''}
             choices={[
               { value: '', label: t('view.seams.grade-not-chosen') },
@@ -157,7 +157,7 @@ export function Inputs({ store, plan }: InputsProps) {
           <NumberInput store={store} name="travel" placeholder={proposed(plan?.travelMmPerMin, 'travel')} />
         </Box>
       </Panel>
-      <Panel title={t('view.seams.wire-gas-and-arc')}>
+      <Panel title={t('view.seams.wire-gas-arc')}>
         <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(3, 1fr)', lg: '1fr 1fr' }} gap="2.5">
           <Wide>
             <ChoiceField
@@ -195,17 +195,17 @@ export function Inputs({ store, plan }: InputsProps) {
               value={choice.gas}
               choices={withPresent(gases, choice.gas)}
               onChange={(gas) => onChoice({ gas }, 'gas')}
-              hint={choice.gas === 'none' ? undefined : t('view.seams.iso-14175', { gas: choice.gas })}
+              hint={choice.gas === 'none' ? undefined : t('view.seams.gas-iso', { gas: choice.gas })}
             />
           </Wide>
           <Wide>
             <ChoiceField
-              label={t('view.bench.arc-length')}
+              label={t('view.simulator.arc-length')}
               value={choice.arcHabit === 'on-line' ? 'on-line' : (spec.arcIntent ?? 'by-joint')}
               choices={[
                 { value: 'by-joint', label: t('view.seams.by-the-joint') },
                 ...arcIntents.map(({ intent, name }) => ({ value: intent, label: name })),
-                { value: 'on-line', label: t('view.seams.at-the-wires-line-moved') },
+                { value: 'on-line', label: t('view.seams.arc-line') },
               ]}
               onChange={setArc}
               hint={habitHint(choice.arcHabit, plan, units)}
@@ -236,7 +236,7 @@ function Edges({ store }: { readonly store: DraftStore }) {
           set(next === 'square' ? undefined : { kind: next, backing: preparation?.backing }, 'preparation')
         }
         hint={
-          isPrepared && gapMm === 0 ? t('view.seams.a-root-gap-of-is', { short2: amount('shortLength', 2) }) : undefined
+          isPrepared && gapMm === 0 ? t('view.seams.root-gap-usual', { short2: amount('shortLength', 2) }) : undefined
         }
       />
       {isPrepared && preparation ? (
@@ -247,11 +247,11 @@ function Edges({ store }: { readonly store: DraftStore }) {
             choices={backings.map(({ backing, name }) => ({ value: backing, label: name }))}
             onChange={(backing) => set({ ...preparation, backing }, 'backing')}
           />
-          <NumberInput store={store} name="angle" placeholder={t('view.seams.usual', { usualAngle })} />
+          <NumberInput store={store} name="angle" placeholder={t('view.seams.usual-angle', { usualAngle })} />
           <NumberInput
             store={store}
             name="rootFace"
-            placeholder={t('view.seams.usual-2', { usualRootFace: usualRootFaceMm })}
+            placeholder={t('view.seams.usual-root-face', { usualRootFace: usualRootFaceMm })}
           />
         </>
       ) : null}
@@ -263,7 +263,7 @@ function Edges({ store }: { readonly store: DraftStore }) {
 function NoLeg() {
   return (
     <Box textStyle="label" color="quiet" alignSelf="center">
-      {t('view.seams.no-leg-on-this-joint')}
+      {t('view.seams.no-leg')}
     </Box>
   );
 }
@@ -308,8 +308,8 @@ function habitHint(habit: Sheet['choice']['arcHabit'], plan: Plan | null, units:
   if (!plan) return undefined;
   const line = plan.arcLengthMm - plan.trimMm;
   return habit === 'on-line'
-    ? t('view.seams.the-line-of-this-wire', { units: formatWithUnit(line, 'shortLength', units) })
-    : t('view.seams.the-wires-line-is', {
+    ? t('view.seams.arc-line-usual', { units: formatWithUnit(line, 'shortLength', units) })
+    : t('view.seams.arc-line-is', {
         units: formatWithUnit(plan.arcLengthMm, 'shortLength', units),
         units2: formatWithUnit(line, 'shortLength', units),
       });

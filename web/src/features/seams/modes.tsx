@@ -26,7 +26,7 @@ export function Modes({ plan }: { readonly plan: Plan }) {
   const { modes, lowestPulseFeedMPerMin } = plan.decision;
   const { showThrough, heatPaths } = plan;
   return (
-    <Panel title={t('view.seams.ways-to-transfer-the-metal')}>
+    <Panel title={t('view.seams.modes')}>
       <Box as="ul" listStyleType="none" fontSize="13.5px">
         {modes.map(({ mode, verdict, reason }) => (
           <Box
@@ -53,7 +53,7 @@ export function Modes({ plan }: { readonly plan: Plan }) {
         ))}
       </Box>
       <Box textStyle="label" color="quiet" mt="2">
-        {t('view.seams.for-the-heat-to-leave', {
+        {t('view.seams.penetration', {
           heatPaths: t('view.seams.ways', { heatPaths }),
           index: amount('plain', showThrough.index, 2),
           band: amount('plain', showThrough.band[0], 2),
@@ -61,7 +61,7 @@ export function Modes({ plan }: { readonly plan: Plan }) {
           verdict: named(showThrough.verdict),
         })}{' '}
         {lowestPulseFeedMPerMin !== null &&
-          t('view.seams.this-wire-pulses-one-drop', {
+          t('view.seams.pulses-from', {
             units: formatWithUnit(lowestPulseFeedMPerMin, 'wireFeed', units),
           })}
       </Box>

@@ -47,7 +47,7 @@ function described({
       missing: [
         ...(metal === '' ? [t('view.seams.the-metal')] : []),
         ...(joint === '' ? [t('view.seams.the-joint')] : []),
-        ...(firstMm === null ? [t('view.seams.the-first-parts-thickness')] : []),
+        ...(firstMm === null ? [t('view.seams.first-thickness')] : []),
       ],
     };
   }
@@ -90,7 +90,7 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
     event.preventDefault();
     const name = answers.name.trim();
     if (name === '') {
-      setProblem(t('view.seams.a-seam-needs-a-name'));
+      setProblem(t('view.seams.name-missing'));
       return;
     }
     if ('missing' in answer) {
@@ -113,7 +113,7 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
   if (parts.length === 0) {
     return (
       <Notice level="note" word={t('view.seams.first-a-part')}>
-        {t('view.seams.a-seam-belongs-to-a')} <Link to="/shop/parts">{t('view.seams.add-a-part')}</Link>
+        {t('view.seams.needs-part')} <Link to="/shop/parts">{t('view.seams.add-a-part')}</Link>
       </Notice>
     );
   }
@@ -140,7 +140,7 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
             onChange={(partId) => set({ partId })}
           />
           <TextField
-            label={t('view.seams.what-it-is-called')}
+            label={t('view.seams.name-question')}
             value={answers.name}
             onChange={(name) => set({ name })}
           />
@@ -190,7 +190,7 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
           />
           <Box display="flex" gap="2" pt="18px">
             <Action kind="main" type="submit" disabled={busy}>
-              {t('view.seams.go-to-its-sheet')}
+              {t('view.seams.go-to-sheet')}
             </Action>
             <Action
               onClick={() => {
@@ -198,14 +198,14 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
                 onClose();
               }}
             >
-              {t('view.library.leave-it')}
+              {t('view.library.cancel')}
             </Action>
           </Box>
         </Box>
         <Box textStyle="label" color="quiet" mt="2" aria-live="polite">
           {'missing' in answer
-            ? t('view.seams.still-missing-metal-and-thickness', { missing: answer.missing })
-            : t('view.seams.enough-for-a-first-figure')}
+            ? t('view.seams.missing', { missing: answer.missing })
+            : t('view.seams.enough')}
         </Box>
         {problem !== null && (
           <Box mt="3">

@@ -32,10 +32,10 @@ const modeNames: Record<PlanMode, string> = {
 
 /** Fields of the chain metal, wire, gas, mode and position; other troubles of the sheet are not the offer's. */
 const shutBy: Readonly<Record<string, string>> = {
-  gas: t('view.seams.not-in-this-gas'),
-  filler: t('view.seams.not-with-this-wire'),
-  mode: t('view.seams.not-with-this-wire'),
-  'seam.position': t('view.seams.not-in-this-position'),
+  gas: t('view.seams.not-in-gas'),
+  filler: t('view.seams.not-with-wire'),
+  mode: t('view.seams.not-with-wire'),
+  'seam.position': t('view.seams.not-in-position'),
 };
 
 /** The gates know no thickness rule: whatever the site, the same chains are shut. */
@@ -61,7 +61,7 @@ export function gasChoices(spec: Sheet['spec'], choice: ProgramChoice): Offer<st
     const label = gasOf(gas).name;
     if (shut === undefined) return { value: gas, label };
     return elsewhere
-      ? { value: gas, label: t('view.seams.not-in', { label, mode: modeName(choice.mode) }) }
+      ? { value: gas, label: t('view.seams.label-not-in-mode', { label, mode: modeName(choice.mode) }) }
       : offer(gas, label, shut);
   });
 }
@@ -74,7 +74,7 @@ export function positionChoices(spec: Sheet['spec'], choice: ProgramChoice): Off
     return offer(
       position,
       tell(positionName(position, spec.joint)),
-      issue && t('view.seams.not-in-2', { mode: choice.mode }),
+      issue && t('view.seams.not-in-mode', { mode: choice.mode }),
     );
   });
 }

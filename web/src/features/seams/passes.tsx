@@ -15,7 +15,7 @@ export function Passes({ plan }: { readonly plan: Plan }) {
   const head = (words: string, of: QuantityName) => `${words}, ${formatQuantity(1, of, units).unit}`;
   const figure = (value: number, of: QuantityName) => formatQuantity(value, of, units).text;
   const columns = [
-    head(t('view.bench.feed-2'), 'wireFeed'),
+    head(t('view.simulator.column.feed'), 'wireFeed'),
     head(t('view.machines.current'), 'current'),
     head(t('view.dial-card.travel'), 'travel'),
     head(t('view.library.metal'), 'area'),
@@ -27,7 +27,7 @@ export function Passes({ plan }: { readonly plan: Plan }) {
       title={t('view.seams.passes')}
       aside={
         <Box textStyle="label" color="quiet">
-          {t('view.seams.in-all', { passes: plan.passes })}
+          {t('view.seams.passes-total', { passes: plan.passes })}
         </Box>
       }
     >
@@ -56,7 +56,7 @@ export function Passes({ plan }: { readonly plan: Plan }) {
         </tbody>
       </Table>
       <Box textStyle="label" color="quiet" mt="2">
-        {isGroove ? t('view.seams.the-root-is-run-colder') : t('view.seams.the-setting-is-for-each')}
+        {isGroove ? t('view.seams.root-colder') : t('view.seams.passes-alike')}
       </Box>
     </Panel>
   );

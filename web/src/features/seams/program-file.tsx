@@ -40,10 +40,10 @@ export function ProgramFilePart({ seam, onTaken }: ProgramFilePartProps) {
             );
         }}
       >
-        {t('view.seams.program-as-a-file')}
+        {t('view.seams.program-save')}
       </Action>
       <FileChooser
-        word={t('view.seams.bring-a-program-in')}
+        word={t('view.seams.program-open')}
         label={t('view.seams.program-file')}
         onText={take}
         onRefused={(message) => {
@@ -51,11 +51,11 @@ export function ProgramFilePart({ seam, onTaken }: ProgramFilePartProps) {
           setRefused([message]);
         }}
       />
-      {taken !== null && <Box role="status">{t('view.seams.is-on-the-sheet-undo', { taken })}</Box>}
+      {taken !== null && <Box role="status">{t('view.seams.program-loaded', { taken })}</Box>}
       {refused.length > 0 && (
         <Box flex="1 1 100%">
-          <Notice level="refusal" word={t('view.score.not-taken')} urgent>
-            {t('view.seams.the-sheet-is-as-it', { refused: refused.join(' ') })}
+          <Notice level="refusal" word={t('view.sequence.not-taken')} urgent>
+            {t('view.seams.program-unchanged', { refused: refused.join(' ') })}
           </Notice>
         </Box>
       )}
@@ -71,7 +71,7 @@ function readText(text: string): Read {
   try {
     value = JSON.parse(text);
   } catch {
-    return { ok: false, messages: [t('view.seams.this-is-no-json-a')] };
+    return { ok: false, messages: [t('view.seams.program-not-json')] };
   }
   const read = readProgramFile(value);
   return read.ok

@@ -16,13 +16,13 @@ export function Refusals({ issues, store }: { readonly issues: readonly Issue[];
     if (issue.path === 'gas') {
       const gas = usualGas(sheet.choice.filler);
       return {
-        label: t('view.seams.change-to', { gas: gasOf(gas).name }),
+        label: t('view.seams.fix.gas', { gas: gasOf(gas).name }),
         apply: () => edit((now) => ({ ...now, choice: { ...now.choice, gas } }), 'remedy'),
       };
     }
     if (issue.path === 'seam.preparation') {
       return {
-        label: t('view.seams.cut-a-v-of-60', { short2: amount('shortLength', 2) }),
+        label: t('view.seams.fix.v-groove', { short2: amount('shortLength', 2) }),
         apply: () =>
           edit(
             (now) => ({
@@ -35,14 +35,14 @@ export function Refusals({ issues, store }: { readonly issues: readonly Issue[];
     }
     if (issue.code === 'cored-wire-only-cored') {
       return {
-        label: t('view.seams.run-it-in-the-cored'),
+        label: t('view.seams.fix.cored-mode'),
         apply: () => edit((now) => ({ ...now, choice: { ...now.choice, mode: 'cored' } }), 'remedy'),
       };
     }
     if (issue.path === 'filler') {
       const wire = usualWire(sheet.spec.materialGroup, sheet.spec.grade);
       return {
-        label: t('view.seams.change-to-2', {
+        label: t('view.seams.fix.wire', {
           filler: fillerOf(wire.filler).name,
           diameter: wireSizeLabel(wire.diameterMm),
         }),
@@ -51,13 +51,13 @@ export function Refusals({ issues, store }: { readonly issues: readonly Issue[];
     }
     if (issue.path === 'wireFeedMPerMin') {
       return {
-        label: t('view.seams.use-the-plans-feed'),
+        label: t('view.seams.fix.planned-feed'),
         apply: () => edit((now) => ({ ...now, choice: { ...now.choice, wireFeedMPerMin: null } }), 'remedy'),
       };
     }
     if (issue.path === 'seam.travelMmPerMin') {
       return {
-        label: t('view.seams.use-the-plans-pace'),
+        label: t('view.seams.fix.planned-travel'),
         apply: () => edit((now) => ({ ...now, spec: { ...now.spec, travelMmPerMin: null } }), 'remedy'),
       };
     }
@@ -66,7 +66,7 @@ export function Refusals({ issues, store }: { readonly issues: readonly Issue[];
   return (
     <Panel>
       <Heading as="h2" textStyle="heading" mb="2">
-        {t('view.seams.no-setting-for-this-chain')}
+        {t('view.seams.impossible')}
       </Heading>
       <Box display="grid" gap="2">
         {issues.map((issue) => {

@@ -22,7 +22,7 @@ export function Revisions({ seamId, onBringBack }: RevisionsProps) {
   return (
     <Panel title={t('view.seams.revisions')}>
       {isError ? (
-        <Notice level="caution">{t('view.seams.the-revisions-could-not-be')}</Notice>
+        <Notice level="caution">{t('view.seams.revisions-failed')}</Notice>
       ) : !revisions ? (
         <Box color="quiet" fontSize="13px" role="status">
           {t('view.seams.loading-the-revisions')}

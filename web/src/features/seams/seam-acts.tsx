@@ -22,7 +22,7 @@ export interface SeamActsProps {
 
 export function SeamActs({ seam, parts, onClose }: SeamActsProps) {
   const [form, setForm] = useState({
-    name: t('view.seams.copy', { spec: seam.spec.name }).slice(0, 80),
+    name: t('view.seams.copy-of', { spec: seam.spec.name }).slice(0, 80),
     partId: seam.partId,
   });
   const task = useTask();
@@ -36,7 +36,7 @@ export function SeamActs({ seam, parts, onClose }: SeamActsProps) {
     <Box borderTopWidth="1px" borderColor="line" py="3" pl={{ md: '112px' }}>
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.2fr 1.2fr auto auto' }} alignItems="end">
         <TextField
-          label={t('view.seams.name-of-a-copy')}
+          label={t('view.seams.copy-name')}
           value={form.name}
           onChange={(name) => setForm({ ...form, name })}
         />
@@ -55,7 +55,7 @@ export function SeamActs({ seam, parts, onClose }: SeamActsProps) {
             })
           }
         >
-          {t('view.seams.copy-it-there')}
+          {t('view.seams.copy')}
         </Action>
         <Action
           disabled={task.busy || !mayMove || form.partId === seam.partId}
@@ -65,19 +65,19 @@ export function SeamActs({ seam, parts, onClose }: SeamActsProps) {
               await revalidate();
               announce({
                 level: 'note',
-                text: t('view.seams.is-on-now', { spec: seam.spec.name, partName: moved.partName }),
+                text: t('view.seams.moved', { spec: seam.spec.name, partName: moved.partName }),
                 undo: () => api.moveSeam(seam.id, moved.version, seam.partId),
               });
               onClose();
             })
           }
         >
-          {t('view.seams.move-it-there')}
+          {t('view.seams.move')}
         </Action>
       </Box>
       <Box display="flex" gap="2" mt="2" flexWrap="wrap" alignItems="center">
         <Action kind="quiet" fontSize="13px" onClick={() => saveFile(seam)}>
-          {t('view.seams.take-it-as-a-file')}
+          {t('view.seams.export')}
         </Action>
         <Action
           kind="quiet"
@@ -90,17 +90,17 @@ export function SeamActs({ seam, parts, onClose }: SeamActsProps) {
               await revalidate();
               announce({
                 level: 'note',
-                text: t('view.seams.is-off-the-list-nothing', { spec: seam.spec.name }),
+                text: t('view.seams.removed', { spec: seam.spec.name }),
                 undo: () => api.restoreSeam(seam.id),
               });
             })
           }
         >
-          {t('view.seams.take-it-off-the-list')}
+          {t('view.seams.remove')}
         </Action>
         {!mayDelete && (
           <Box fontSize="13px" color="quiet">
-            {t('view.seams.moved-and-taken-off-by')}
+            {t('view.seams.remove-who')}
           </Box>
         )}
       </Box>

@@ -60,9 +60,9 @@ export function SeamList() {
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
         {adding && <NewSeam parts={parts} onClose={() => setAdding(false)} />}
         {seams.length > 0 && shown.length === 0 && (
-          <Notice level="note">{t('view.seams.no-seam-has-in-its', { wanted })}</Notice>
+          <Notice level="note">{t('view.seams.no-match', { wanted })}</Notice>
         )}
-        {seams.length === 0 && !adding && <Notice level="note">{t('view.seams.no-seam-is-described-yet')}</Notice>}
+        {seams.length === 0 && !adding && <Notice level="note">{t('view.seams.none')}</Notice>}
         {groups.map(({ part, seams: own }) => (
           <Panel
             key={part.id}
@@ -166,7 +166,7 @@ function SeamRow({
                 </>
               ) : (
                 <Box color="ochre" fontWeight={600}>
-                  {t('view.seams.waits-for-its-first-setting')}
+                  {t('view.seams.no-setting')}
                 </Box>
               )}
             </Box>
@@ -184,7 +184,7 @@ function SeamRow({
         </Box>
         <Action
           kind="quiet"
-          aria-label={t('view.seams.copy-move-or-take-off', { spec: spec.name })}
+          aria-label={t('view.seams.more-acts', { spec: spec.name })}
           aria-expanded={opened}
           onClick={onToggle}
         >

@@ -60,7 +60,7 @@ function LoadedSheet({
   return (
     <SheetFrame
       session={session}
-      title={spec.name || t('view.seams.seam-without-a-name')}
+      title={spec.name || t('view.seams.unnamed')}
       line={line}
       refusals="own"
       gridTemplateColumns={{ base: '1fr', lg: '296px minmax(0, 1fr)' }}
@@ -93,8 +93,8 @@ function LoadedSheet({
         {plan && <GaveWayPart plan={plan} store={store} />}
         {outcome.ok ? <Cautions plan={outcome.value} /> : <Refusals issues={outcome.issues} store={store} />}
         {choice.tune !== null && (
-          <Notice level="note" word={t('view.seams.tuned-at-the-arc-bench')}>
-            {t('view.seams.the-figures-below-are-the')}{' '}
+          <Notice level="note" word={t('view.seams.tuned')}>
+            {t('view.seams.tuned-why')}{' '}
             <Action
               kind="quiet"
               minHeight="32px"
@@ -102,7 +102,7 @@ function LoadedSheet({
                 store.getState().edit((sheet) => ({ ...sheet, choice: { ...sheet.choice, tune: null } }), 'tune')
               }
             >
-              {t('view.seams.back-to-the-plan')}
+              {t('view.seams.back-to-plan')}
             </Action>
           </Notice>
         )}
@@ -124,11 +124,11 @@ function LoadedSheet({
         {plan && <Passes plan={plan} />}
         {plan?.pulse && (
           <Panel
-            title={t('view.bench.fast-pulse')}
+            title={t('view.simulator.fast-pulse')}
             aside={
               <Box textStyle="label" color="quiet">
                 {plan.pulse.dropsPerPulse === 1
-                  ? t('view.seams.one-drop-a-pulse')
+                  ? t('view.seams.one-drop')
                   : t('view.seams.drops-a-pulse', { dropsPerPulse: amount('plain', plan.pulse.dropsPerPulse, 1) })}
               </Box>
             }

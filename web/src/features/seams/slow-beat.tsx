@@ -31,10 +31,10 @@ export function SlowBeat({ plan, input }: { readonly plan: Plan; readonly input:
   const found = outcome.ok ? outcome.value : null;
   return (
     <Panel
-      title={t('view.bench.slow-beat')}
+      title={t('view.simulator.double-pulse')}
       aside={
         <Box textStyle="label" color="quiet">
-          {t('view.seams.a-fifth-up-and-down')}
+          {t('view.seams.swing-usual')}
         </Box>
       }
     >
@@ -44,19 +44,19 @@ export function SlowBeat({ plan, input }: { readonly plan: Plan; readonly input:
         columnGap="4"
         rowGap="1.5"
       >
-        <Item label={t('view.bench.mean-feed')}>
+        <Item label={t('view.simulator.mean-feed')}>
           <Figure value={beat.meanFeedMPerMin} of="wireFeed" />
         </Item>
-        <Item label={t('view.bench.slow-high')}>
+        <Item label={t('view.simulator.slow-high')}>
           <Figure value={beat.highFeedMPerMin} of="wireFeed" />
         </Item>
-        <Item label={t('view.bench.slow-low')}>
+        <Item label={t('view.simulator.slow-low')}>
           <Figure value={beat.lowFeedMPerMin} of="wireFeed" />
         </Item>
-        <Item label={t('view.bench.share-at-high')}>
+        <Item label={t('view.simulator.share-at-high')}>
           <Figure value={100 * beat.highShare} of="percent" />
         </Item>
-        <Item label={t('view.bench.slow-rate')}>
+        <Item label={t('view.simulator.slow-rate')}>
           <Figure value={beat.frequencyHz} of="frequency" digits={1} />
         </Item>
         <Item label={t('view.seams.ripple')}>
@@ -64,10 +64,10 @@ export function SlowBeat({ plan, input }: { readonly plan: Plan; readonly input:
         </Item>
         {found?.effect && (
           <>
-            <Item label={t('view.bench.mean-current')}>
+            <Item label={t('view.simulator.mean-current')}>
               <Figure value={found.effect.meanCurrentA} of="current" />
             </Item>
-            <Item label={t('view.seams.high-and-low-current')}>
+            <Item label={t('view.seams.high-and-low')}>
               <Figure value={found.effect.high.meanCurrentA} of="current" />
               {' / '}
               <Figure value={found.effect.low.meanCurrentA} of="current" />
@@ -77,7 +77,7 @@ export function SlowBeat({ plan, input }: { readonly plan: Plan; readonly input:
       </Box>
       {found?.effect && (
         <Box textStyle="label" color="quiet" mt="2">
-          {t('view.seams.against-single-pulse-at-the', {
+          {t('view.seams.double-pulse-power', {
             ...heatAgainst(found.effect.meanPowerW, found.effect.singlePowerW),
           })}
         </Box>

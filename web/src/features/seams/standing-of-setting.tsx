@@ -56,19 +56,19 @@ export function StandingOfSetting({ seam, machines, onStored }: StandingOfSettin
             </>
           ) : (
             <Box as="span" color="quiet">
-              {t('view.seams.not-locked-whoever-welds-here')}
+              {t('view.seams.not-locked')}
             </Box>
           )}
         </Box>
         {issued.length === 0 ? (
-          <Box color="quiet">{t('view.seams.no-revision-is-the-shops')}</Box>
+          <Box color="quiet">{t('view.seams.no-reference')}</Box>
         ) : (
           issued.map(({ revision: number, machineId, reason, by, at }) => (
             <Box key={machineId}>
               <Box as="strong" color="spruce">
-                {t('view.seams.revision-on', { number, machineId: nameOf(machineId) })}
+                {t('view.seams.reference', { number, machineId: nameOf(machineId) })}
               </Box>{' '}
-              {t('view.seams.by-2', { by, shopTime: shopTime(at), reason })}
+              {t('view.seams.lock-line', { by, shopTime: shopTime(at), reason })}
             </Box>
           ))
         )}
@@ -114,7 +114,7 @@ function WriteUsualLimits({
             void task.run(async () => onStored(await api.saveLimits(seam.id, seam.version, { limits, reason: '' })))
           }
         >
-          {t('view.seams.write-the-usual-limits', { level: limits.level })}
+          {t('view.seams.limits-write', { level: limits.level })}
         </Action>
         <Link to={`/seams/${seam.id}/trial`}>{t('view.seams.write-others')}</Link>
       </Box>
@@ -154,7 +154,7 @@ function Signing({
           value={reason}
           maxLength={300}
           onChange={setReason}
-          hint={t('view.seams.stands-beside-your-name')}
+          hint={t('view.seams.recorded-by-you')}
         />
         <ChoiceField
           label={t('view.seams.on-which-machine')}
@@ -166,12 +166,12 @@ function Signing({
       <Box fontSize="13px" color={evidence.length === 0 ? 'ochre' : 'quiet'} mt="2">
         {evidence.length === 0 ? (
           <>
-            {t('view.seams.no-passed-trial-of-this')}{' '}
-            <Link to={`/seams/${seam.id}/trial`}>{t('view.seams.weld-one')}</Link>
+            {t('view.seams.evidence-none')}{' '}
+            <Link to={`/seams/${seam.id}/trial`}>{t('view.seams.evidence-weld')}</Link>
           </>
         ) : (
           <>
-            {t('view.seams.stands-on', { count: evidence.length })}{' '}
+            {t('view.seams.evidence', { count: evidence.length })}{' '}
             {standing.map(({ id, at, weldedBy }) => (
               <Box asChild key={id} mr="2" color="accent">
                 <Link to={`/trials/${id}`}>
@@ -207,7 +207,7 @@ function Signing({
         </Action>
       </Box>
       <Box textStyle="label" color="quiet" mt="2">
-        {t('view.seams.issued-is-the-shops-own')}
+        {t('view.seams.issued-caution')}
       </Box>
       <Refused task={task} word={t('view.seams.not-signed')} />
     </Box>

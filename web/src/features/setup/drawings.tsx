@@ -11,9 +11,9 @@ const edge = cssColour('metalEdge');
 const accent = cssColour('accent');
 
 const grooveWords: Record<Groove, string> = {
-  V: t('view.setup.v-groove-smooth-hard-wire'),
-  U: t('view.setup.u-groove-smooth-soft-wire'),
-  knurled: t('view.setup.knurled-groove-teeth-grip-the'),
+  V: t('view.setup.groove-v'),
+  U: t('view.setup.groove-u'),
+  knurled: t('view.setup.groove-knurled'),
 };
 
 /** Section through the roll with the wire in its groove. */
@@ -38,10 +38,10 @@ export function RecessDrawing({ recessMm }: { readonly recessMm: number }) {
   const tipY = edgeY - 4 * recessMm;
   const words =
     Math.abs(recessMm) < 0.5
-      ? t('view.setup.contact-tip-flush-with-the')
+      ? t('view.setup.tip-flush')
       : recessMm > 0
-        ? t('view.setup.contact-tip-inside-the-nozzle', { recess: amount('shortLength', recessMm) })
-        : t('view.setup.contact-tip-out-of-the', { recess: amount('shortLength', -recessMm) });
+        ? t('view.setup.tip-inside', { recess: amount('shortLength', recessMm) })
+        : t('view.setup.tip-outside', { recess: amount('shortLength', -recessMm) });
   return (
     <svg width="120" height="84" viewBox="0 0 120 84" role="img" aria-label={words}>
       <path d={`M30 4V${edgeY}H38V4ZM90 4V${edgeY}H82V4Z`} fill={metal} stroke={edge} strokeWidth="1.5" />
@@ -65,11 +65,11 @@ export function LengthsDrawing({ ctwdMm, recessMm }: { readonly ctwdMm: number; 
       length: Math.max(ctwdMm - 5, 5),
       plate: false,
     },
-    { name: t('view.bench.stick-out-2'), note: t('view.setup.tip-to-plate'), length: ctwdMm, plate: true },
-    { name: t('view.setup.recess'), note: t('view.setup.tip-to-nozzle-edge'), length: recessMm, plate: false },
+    { name: t('view.simulator.axis.ctwd'), note: t('view.setup.tip-to-plate'), length: ctwdMm, plate: true },
+    { name: t('view.setup.recess'), note: t('view.setup.length-recess'), length: recessMm, plate: false },
     {
       name: t('view.setup.left-after-stop'),
-      note: t('view.setup.wire-end-to-tip'),
+      note: t('view.setup.length-extension'),
       length: Math.max(ctwdMm - 4, 5),
       plate: false,
     },
@@ -79,7 +79,7 @@ export function LengthsDrawing({ ctwdMm, recessMm }: { readonly ctwdMm: number; 
       width="100%"
       viewBox="0 0 420 128"
       role="img"
-      aria-label={t('view.setup.four-lengths-wire-cut-before', {
+      aria-label={t('view.setup.lengths-picture', {
         ctwd: amount('shortLength', ctwdMm),
         recess: amount('shortLength', recessMm),
       })}

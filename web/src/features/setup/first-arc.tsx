@@ -27,7 +27,7 @@ export function FirstArc({
   const left = list.filter((line) => !ticks[line.code]).length;
   return (
     <Panel
-      title={t('view.setup.before-the-first-arc-today')}
+      title={t('view.setup.first-arc')}
       aside={
         <Box textStyle="label" color={left === 0 ? 'spruce' : 'quiet'}>
           {left === 0 ? t('view.setup.all-ticked') : t('view.setup.left', { left })}
@@ -40,16 +40,16 @@ export function FirstArc({
         </Tick>
       ))}
       {problem !== null && (
-        <Notice level="caution" word={t('view.setup.not-in-the-record-yet')} urgent>
+        <Notice level="caution" word={t('view.setup.not-in-record')} urgent>
           {problem}{' '}
           <Action kind="quiet" minHeight="36px" onClick={retry}>
-            {t('view.score.send-it-again')}
+            {t('view.sequence.send-it-again')}
           </Action>
         </Notice>
       )}
       <WorkPlaces seamId={seam.id} />
       <Box textStyle="label" color="quiet" mt="1">
-        {t('view.setup.the-usual-cautions-your-shops')}
+        {t('view.setup.cautions-why')}
       </Box>
     </Panel>
   );

@@ -20,16 +20,16 @@ export function Setup() {
   const program = seam.revision?.program ?? null;
   return (
     <>
-      <SeamHead seam={seam} title={t('view.setup.set-up-for', { spec: seam.spec.name })} line={seam.spec.grade} />
+      <SeamHead seam={seam} title={t('view.setup.title', { spec: seam.spec.name })} line={seam.spec.grade} />
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
         {!program ? (
           <Notice level="note">
-            {t('view.setup.this-seam-has-no-saved')}{' '}
-            <Link to={`/seams/${seam.id}`}>{t('view.setup.save-one-on-its-sheet')}</Link>{' '}
-            {t('view.setup.and-the-walk-knows-what')}
+            {t('view.setup.no-setting')}{' '}
+            <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>{' '}
+            {t('view.setup.save-first-why')}
           </Notice>
         ) : !machine ? (
-          <Notice level="note">{t('view.memory.no-machine-is-described-yet')}</Notice>
+          <Notice level="note">{t('view.memory.no-machine')}</Notice>
         ) : (
           <>
             <Box maxWidth="340px">

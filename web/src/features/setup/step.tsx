@@ -80,9 +80,9 @@ export function Step({
             fontSize="13px"
             onClick={() => setStartedAt(startedAt === null ? Date.now() : null)}
             aria-pressed={startedAt !== null}
-            aria-label={t('view.setup.time-it', { title: step.title })}
+            aria-label={t('view.setup.time-step', { title: step.title })}
           >
-            {startedAt === null ? t('view.setup.time-it-2') : t('view.setup.timing-the-tick-stops-it')}
+            {startedAt === null ? t('view.setup.time') : t('view.setup.timing')}
           </Action>
         </Box>
       )}

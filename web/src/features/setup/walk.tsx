@@ -90,15 +90,15 @@ export function Walk({
           }
         >
           {machine.standing === null && (
-            <Notice level="caution" word={t('view.setup.nobody-has-entered-how-it')}>
-              {t('view.setup.so-everything-is-asked-for')}{' '}
-              <Link to={`/machines/${machine.id}/standing`}>{t('view.setup.enter-how-it-stands')}</Link>{' '}
-              {t('view.setup.and-only-the-differences-are')}
+            <Notice level="caution" word={t('view.setup.state-unknown')}>
+              {t('view.setup.state-unknown-why')}{' '}
+              <Link to={`/machines/${machine.id}/standing`}>{t('view.setup.state-enter')}</Link>{' '}
+              {t('view.setup.state-enter-why')}
             </Notice>
           )}
           {list.steps.length === 0 ? (
             <Box fontSize="14px" color="spruce">
-              {t('view.setup.process-poles-wire-gas-rolls')}
+              {t('view.setup.all-right')}
             </Box>
           ) : (
             <Box as="ol" listStyleType="none">
@@ -122,32 +122,32 @@ export function Walk({
           <Box display="flex" gap="2" mt="3" flexWrap="wrap" alignItems="center">
             <Action kind="main" disabled={!done || task.busy} onClick={writeDown}>
               {list.steps.length === 0
-                ? t('view.setup.the-dials-are-set-write')
-                : t('view.setup.all-done-write-it-down')}
+                ? t('view.setup.dials-record')
+                : t('view.setup.all-done')}
             </Action>
             <Box fontSize="13px" color="quiet">
               {done
-                ? t('view.setup.is-then-known-to-stand', { file: machine.file.name })
-                : t('view.setup.left-2', { kind: list.steps.filter((step) => !ticks[step.kind]).length })}
+                ? t('view.setup.all-done-why', { file: machine.file.name })
+                : t('view.setup.stock-left', { kind: list.steps.filter((step) => !ticks[step.kind]).length })}
             </Box>
           </Box>
         </Panel>
         <Panel title={t('view.setup.loaded-against-selected')}>
           {check.blocked ? (
-            <Notice level="refusal" word={t('view.setup.no-trial-yet')}>
-              {t('view.setup.not-agree-a-mismatch-here', {
+            <Notice level="refusal" word={t('view.setup.no-trial')}>
+              {t('view.setup.mismatch', {
                 what: allOf(check.rows.filter((row) => !row.agrees).map((row) => named(row.what))),
                 count: check.rows.filter((row) => !row.agrees).length,
               })}
             </Notice>
           ) : (
             <Box fontSize="14px" color="spruce" mb="1">
-              {t('view.setup.what-is-loaded-what-is')}
+              {t('view.setup.match')}
             </Box>
           )}
           <Table label={t('view.setup.loaded-against-selected')} mt="2">
             <Heads
-              names={['', t('view.setup.loaded'), t('view.setup.chosen-on-it'), t('view.setup.this-seam-needs'), '']}
+              names={['', t('view.setup.loaded'), t('view.setup.selected'), t('view.setup.this-seam-needs'), '']}
             />
             <tbody>
               {check.rows.map((row) => (
@@ -167,7 +167,7 @@ export function Walk({
       </Box>
       <Box display="grid" gap="3" minWidth={0}>
         <FirstArc seam={seam} machine={machine} program={program} />
-        <Panel title={t('view.setup.four-lengths-four-names')}>
+        <Panel title={t('view.setup.lengths')}>
           <LengthsDrawing ctwdMm={program.ctwdMm} recessMm={list.needed.recessMm} />
         </Panel>
         <WireAndFlow seam={seam} program={program} list={list} machine={machine} />

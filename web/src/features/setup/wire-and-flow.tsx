@@ -36,15 +36,15 @@ export function WireAndFlow({
   const flow = (value: number) => formatWithUnit(value, 'gasFlow', units);
   const other = units === 'metric' ? 'us' : 'metric';
   return (
-    <Panel title={t('view.setup.gas-and-wire-on-the')}>
+    <Panel title={t('view.setup.gas-and-wire')}>
       <Heading as="h3" textStyle="label" color="quiet">
-        {t('view.machines.flow-at-the-nozzle')}
+        {t('view.machines.nozzle-flow')}
       </Heading>
       <Box textStyle="bigFigure">
         {t('view.setup.to', { low: flow(band.lowLPerMin), high: flow(band.highLPerMin) })}
       </Box>
       <Box fontSize="13px" color="quiet" mb="2">
-        {t('view.setup.to-because-measure-at-the', {
+        {t('view.setup.flow', {
           value: formatWithUnit(band.lowLPerMin, 'gasFlow', other),
           value2: formatWithUnit(band.highLPerMin, 'gasFlow', other),
           because: band.because,
@@ -77,7 +77,7 @@ export function WireAndFlow({
         />
         <Box pt="16px">
           <Tick checked={form.draught} onChange={(draught) => setForm({ ...form, draught })}>
-            {t('view.setup.it-draws-here-door-fan')}
+            {t('view.setup.draught')}
           </Tick>
         </Box>
       </Box>
@@ -87,14 +87,14 @@ export function WireAndFlow({
         })}
       </Heading>
       <Box fontSize="14px" color={risk.words === 'easy' ? 'spruce' : 'ochre'} fontWeight={600}>
-        {t('view.setup.of-10', {
+        {t('view.setup.feeding-score', {
           words: risk.words === 'easy' ? '●' : '◇',
           words2: named(risk.words),
           score: risk.score,
         })}
       </Box>
       <Box fontSize="13px" color="quiet">
-        {risk.reasons.length === 0 ? t('view.setup.stiff-wire-on-a-short') : `${risk.reasons.map(tell).join(', ')}.`}{' '}
+        {risk.reasons.length === 0 ? t('view.setup.feeding-stiff') : `${risk.reasons.map(tell).join(', ')}.`}{' '}
         {risk.helps.length > 0 ? t('view.setup.helps', { helps: risk.helps.map(tell).join('; ') }) : ''}
       </Box>
     </Panel>

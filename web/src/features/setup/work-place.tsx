@@ -13,14 +13,14 @@ export function WorkPlaces({ seamId }: { readonly seamId: string }) {
   return (
     <Box
       role="group"
-      aria-label={t('view.setup.not-at-the-bench')}
+      aria-label={t('view.setup.site.title')}
       borderTopWidth="1px"
       borderColor="line"
       mt="2"
       pt="2"
     >
       <Box textStyle="label" color="quiet" mb="1">
-        {t('view.setup.not-at-the-bench')}
+        {t('view.setup.site.title')}
       </Box>
       <Box display="flex" gap="1.5" flexWrap="wrap">
         {workPlaces.map((place) => {

@@ -35,8 +35,8 @@ export function Shift() {
   return (
     <>
       <PageHead
-        title={t('view.shift.start-of-the-shift')}
-        line={drifted === 0 ? t('view.shift.nothing-drifted') : t('view.shift.read-what-stands', { drifted })}
+        title={t('view.shift.title')}
+        line={drifted === 0 ? t('view.shift.nothing-drifted') : t('view.shift.drifted-count', { drifted })}
       />
       <Box
         as="main"
@@ -48,7 +48,7 @@ export function Shift() {
         gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1.5fr)' }}
         alignItems="start"
       >
-        {slots.length === 0 && <Notice level="note">{t('view.shift.no-slot-is-filled')}</Notice>}
+        {slots.length === 0 && <Notice level="note">{t('view.shift.no-slot')}</Notice>}
         <Box display="grid" gap="3" order={{ base: 2, lg: 0 }}>
           {machines.map(({ id, file }) => {
             const own = slots.filter(({ machineId }) => machineId === id);
@@ -114,7 +114,7 @@ function SlotRow({ slot, isChosen }: { readonly slot: ShiftSlot; readonly isChos
           <Box as="span" minWidth={0}>
             <Box as="span" display="block" fontSize="14px" fontWeight={600}>
               {slot.seamName}
-              {slot.isCalled ? ` · ${t('view.shift.called-now')}` : ''}
+              {slot.isCalled ? ` · ${t('view.shift.called')}` : ''}
             </Box>
             <Box as="span" display="block" fontSize="12.5px" color="quiet">
               {slot.found

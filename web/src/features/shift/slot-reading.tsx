@@ -44,7 +44,7 @@ export function Reading({
   const left = dials.filter(({ id }) => found[id] === undefined).length;
   return (
     <Panel
-      title={t('view.shift.read-slot-of', { slot: slot.slot, machine: slot.machineName })}
+      title={t('view.shift.read-slot', { slot: slot.slot, machine: slot.machineName })}
       aside={
         <Box textStyle="label" color="quiet">
           <Link to={`/seams/${slot.seamId}`}>{slot.seamName}</Link>
@@ -54,7 +54,7 @@ export function Reading({
       <Box display="grid" gap="3">
         <DriftFound slot={slot} machine={machine} isBusy={task.busy} onPutBack={(values) => void send(values, true)} />
         {dials.length === 0 ? (
-          <Notice level="note">{t('view.shift.no-free-dial-here')}</Notice>
+          <Notice level="note">{t('view.shift.no-free-dial')}</Notice>
         ) : (
           <Box as="ul" listStyleType="none">
             {dials.map((dial) => (
@@ -86,7 +86,7 @@ export function Reading({
               disabled={task.busy}
               onClick={() => void send(Object.fromEntries(dials.map(({ id }) => [id, slot.dials[id] ?? 0])))}
             >
-              {t('view.shift.all-stand-as-stored')}
+              {t('view.shift.all-as-stored')}
             </Action>
           </Box>
         )}
@@ -151,7 +151,7 @@ function DialToRead({
           {isFigure ? (
             <chakra.input
               inputMode="decimal"
-              aria-label={t('view.shift.found-on', { label })}
+              aria-label={t('view.shift.found', { label })}
               value={typed ?? (found === undefined ? '' : displayed(scale, found))}
               placeholder="…"
               width="128px"
@@ -184,7 +184,7 @@ function DialToRead({
         <Action {...key} aria-label={t('view.shift.higher', { label })} onClick={() => move(1)}>
           +
         </Action>
-        <Action {...key} aria-label={t('view.shift.stands-as-stored', { label })} onClick={() => onFound(meant)}>
+        <Action {...key} aria-label={t('view.shift.dial-as-stored', { label })} onClick={() => onFound(meant)}>
           ✓
         </Action>
       </Box>
@@ -205,17 +205,17 @@ function DriftFound({
   readonly onPutBack: (dials: Dials) => void;
 }) {
   const { found, drifted, dials } = slot;
-  if (!found) return <Notice level="note">{t('view.shift.nobody-read-it-yet')}</Notice>;
+  if (!found) return <Notice level="note">{t('view.shift.not-read-sentence')}</Notice>;
   const who = t('view.shift.read-by', { by: found.foundBy, at: shopTime(found.foundAt) });
   if (drifted.length === 0)
     return (
       <Box color="spruce" fontWeight={600}>
-        ✓ {t('view.shift.stands-as-stored-when', { who })}
+        ✓ {t('view.shift.as-stored-by', { who })}
       </Box>
     );
   const back = putBack(machine.file, dials, found.dials);
   return (
-    <Notice level="caution" word={t('view.machines.drifted')}>
+    <Notice level="caution" word={t('view.machines.drifted-sentence')}>
       {who}. {lastWords(slot.lastBefore)}
       <Box as="ol" pl="5" listStyleType="decimal" fontSize="18px" my="1.5">
         {back.map(({ dialId, words }) => (
@@ -226,7 +226,7 @@ function DriftFound({
         disabled={isBusy}
         onClick={() => onPutBack({ ...found.dials, ...Object.fromEntries(drifted.map((id) => [id, dials[id] ?? 0])) })}
       >
-        {t('view.shift.it-is-put-back')}
+        {t('view.shift.put-back')}
       </Action>
     </Notice>
   );

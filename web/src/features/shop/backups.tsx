@@ -27,15 +27,15 @@ export function Backups({ shop }: { readonly shop: ShopState }) {
       <Network shop={shop} />
       <Panel title={t('view.finding.backup')}>
         <Box fontSize="14px" mb="3" maxWidth="64ch">
-          {t('view.shop.everything-in-one-file-with')}{' '}
+          {t('view.shop.backup-why')}{' '}
           <Box as="code" fontFamily="mono" fontSize="13px">
-            {t('view.shop.npm-run-restore-file')}
+            {t('view.shop.restore-command')}
           </Box>
         </Box>
         <TakeBackup />
         {shop.backupTrouble !== null && (
           <Box mt="3">
-            <Notice level="caution" word={t('view.shop.no-backup-last-night')}>
+            <Notice level="caution" word={t('view.shop.backup-missing')}>
               {shop.backupTrouble}
             </Notice>
           </Box>
@@ -49,14 +49,14 @@ export function Backups({ shop }: { readonly shop: ShopState }) {
 /** Whether telephones and tablets in the shop reach it, and what to compare where a browser warns. */
 function Network({ shop: { lan } }: { readonly shop: ShopState }) {
   return (
-    <Panel title={t('view.shop.in-the-shops-network')}>
+    <Panel title={t('view.shop.network')}>
       <Box fontSize="14px" maxWidth="64ch">
-        {lan ? t('view.shop.open-at', { origin: lan.origin }) : t('view.shop.this-machine-only')}
+        {lan ? t('view.shop.network-open', { origin: lan.origin }) : t('view.shop.network-closed')}
       </Box>
       {lan && (
         <>
           <Box fontSize="13px" color="quiet" mt="2" maxWidth="64ch">
-            {t('view.shop.a-browser-warns-once')}
+            {t('view.shop.network-certificate')}
           </Box>
           <Box fontFamily="mono" fontSize="13px" mt="1" overflowWrap="anywhere">
             {lan.fingerprint}
@@ -75,7 +75,7 @@ function ShopFields({ shop }: { readonly shop: ShopState }) {
     labels: {
       name: t('view.seams.name'),
       timeZone: 'Time zone: days begin and end in it',
-      thicknessRule: t('view.shop.thickness-that-sets-the-current'),
+      thicknessRule: t('view.shop.thickness-rule'),
     },
     parse: (value) => parseWith(shopSave, value),
     stored: shop,
@@ -113,7 +113,7 @@ function ShopFields({ shop }: { readonly shop: ShopState }) {
       </Box>
       {shop.diskFreeBytes !== null && (
         <Box mt="3" fontSize="13.5px" color={shop.diskIsLow ? 'ochre' : 'quiet'}>
-          {t('view.shop.gb-free-on-the-disk', {
+          {t('view.shop.disk-free', {
             diskIsLow: shop.diskIsLow ? '◇ ' : '',
             diskFreeBytes: amount('plain', shop.diskFreeBytes / 1e9, 1),
           })}
@@ -139,7 +139,7 @@ function TakeBackup() {
           )
         }
       >
-        {task.busy ? t('view.shop.writing-it') : t('view.shop.back-everything-up')}
+        {task.busy ? t('view.shop.backup-writing') : t('view.shop.backup-now')}
       </Action>
       <Refused task={task} word={t('view.machines.not-made')} />
     </>
@@ -158,19 +158,19 @@ function Nights({ shop: { backups } }: { readonly shop: ShopState }) {
   if (backups === null) {
     return (
       <Box mt="3">
-        <Notice level="note">{t('view.shop.this-shops-database-lives-elsewhere')}</Notice>
+        <Notice level="note">{t('view.shop.backup-elsewhere')}</Notice>
       </Box>
     );
   }
   return (
     <Box mt="4">
       <Box fontSize="13.5px" color="quiet" mb="1">
-        {t('view.shop.one-is-made-every-night')}
+        {t('view.shop.backup-nightly')}
       </Box>
       {backups.length === 0 ? (
-        <Notice level="note">{t('view.shop.none-yet-the-first-one')}</Notice>
+        <Notice level="note">{t('view.shop.backup-none')}</Notice>
       ) : (
-        <Table label={t('view.shop.backups-beside-the-data-folder')}>
+        <Table label={t('view.shop.backups')}>
           <Heads
             names={[t('view.shop.file'), t('view.shop.made'), t('view.library.size')]}
             right={[t('view.library.size')]}

@@ -32,7 +32,7 @@ export function Files({ parts }: { readonly parts: readonly Part[] }) {
     <>
       <Panel title={t('view.shop.out')}>
         <Box fontSize="14px" mb="3" maxWidth="64ch">
-          {t('view.shop.parts-seams-with-what-their')}
+          {t('view.shop.export-why')}
         </Box>
         <Action
           disabled={task.busy}
@@ -43,7 +43,7 @@ export function Files({ parts }: { readonly parts: readonly Part[] }) {
             })
           }
         >
-          {t('view.shop.take-the-shop-as-a')}
+          {t('view.shop.export')}
         </Action>
         <Refused task={task} word={t('view.machines.not-made')} />
       </Panel>
@@ -70,7 +70,7 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
     setReport(null);
     setUnreadable(null);
     if (file.size > largestBytes) {
-      setUnreadable(t('view.shop.has-mb-files-of-a', { file: file.name, size: amount('plain', file.size / 1e6, 1) }));
+      setUnreadable(t('view.shop.file-too-large', { file: file.name, size: amount('plain', file.size / 1e6, 1) }));
       return;
     }
     try {
@@ -78,7 +78,7 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
       setPicked({ name: file.name, file: content });
       await ask(content, partId, false);
     } catch {
-      setUnreadable(t('view.shop.is-no-json-a-file', { file: file.name }));
+      setUnreadable(t('view.shop.file-not-json', { file: file.name }));
     }
   };
   if (!may) {
@@ -98,7 +98,7 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
           type="file"
           accept=".json,application/json"
           hidden
-          aria-label={t('view.shop.a-file-to-take-in')}
+          aria-label={t('view.shop.import-file')}
           onChange={(event) => {
             const file = event.target.files?.[0];
             if (file) void pick(file);
@@ -108,10 +108,10 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
         <Action onClick={() => input.current?.click()}>{t('view.shop.choose-a-file')}</Action>
         <Box width="260px">
           <ChoiceField
-            label={t('view.shop.put-seams-on')}
+            label={t('view.shop.import-part')}
             value={partId}
             choices={[
-              { value: '', label: t('view.shop.the-part-that-the-file') },
+              { value: '', label: t('view.shop.import-part-own') },
               ...parts.map((part) => ({ value: part.id, label: part.name })),
             ]}
             onChange={(next) => {
@@ -128,7 +128,7 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
           </Notice>
         </Box>
       )}
-      <Refused task={task} word={t('view.score.not-taken')} />
+      <Refused task={task} word={t('view.sequence.not-taken')} />
       {report && picked && (
         <Box mt="3">
           <Table label={t('view.shop.what-holds', { picked: picked.name })}>
@@ -147,7 +147,7 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
           </Table>
           {report.written ? (
             <Box role="status" color="spruce" mt="2" fontSize="14px">
-              {t('view.shop.taken-in', { comes })}
+              {t('view.shop.imported', { comes })}
             </Box>
           ) : (
             <Action
@@ -156,7 +156,7 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
               disabled={task.busy || comes === 0 || refused > 0}
               onClick={() => void ask(picked.file, partId, true)}
             >
-              {t('view.shop.take-in', { comes })}
+              {t('view.shop.import', { comes })}
             </Action>
           )}
         </Box>

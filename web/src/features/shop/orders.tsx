@@ -24,7 +24,7 @@ export function Orders({ orders, parts }: { readonly orders: readonly Order[]; r
   return (
     <>
       <Panel title={t('view.finding.orders')} aside={mayChange ? undefined : <MayNot door="saveOrder" />}>
-        {rows.length === 0 && <Notice level="note">{t('view.shop.no-order-yet')}</Notice>}
+        {rows.length === 0 && <Notice level="note">{t('view.shop.no-order')}</Notice>}
         <ChangeableTable
           label={t('view.finding.orders')}
           heads={[t('view.shop.order'), t('view.shop.part'), t('view.shop.done'), t('view.shop.due')]}
@@ -58,7 +58,7 @@ const labels = {
   number: t('view.shop.order-number'),
   partId: t('view.shop.part'),
   quantity: 'How many',
-  dueOn: t('view.shop.due-on'),
+  dueOn: t('view.shop.order-due'),
 };
 
 function valuesOf(stored: Order | null, partId: string, dueOn: string) {
@@ -115,7 +115,7 @@ function ChangeOrder({
   const { revalidate } = useRevalidator();
   const record = useRecordForm({
     keep: `order/${order.id}`,
-    labels: { ...labels, closed: t('view.shop.closed-2') },
+    labels: { ...labels, closed: t('view.shop.order-closed') },
     parse: (value) => parseWith(orderSave, counted(value)),
     stored: order,
     values: (stored: Order | null) => valuesOf(stored, order.partId, order.dueOn),
@@ -127,7 +127,7 @@ function ChangeOrder({
       if (saved.closed !== order.closed)
         announce({
           level: 'note',
-          text: t('view.shop.order-2', {
+          text: t('view.shop.order-state', {
             number: order.number,
             closed: saved.closed ? 'yes' : 'other',
           }),
@@ -149,7 +149,7 @@ function ChangeOrder({
           {t('view.library.save')}
         </Action>
         <Action mt="18px" disabled={record.busy} onClick={() => void record.submit({ closed: !order.closed })}>
-          {order.closed ? t('view.shop.open-it-again') : t('view.shop.close-it')}
+          {order.closed ? t('view.shop.open-it-again') : t('view.shop.order-close')}
         </Action>
       </Box>
       <RecordTroubles
@@ -170,7 +170,7 @@ function AddOrder({ parts }: { readonly parts: readonly Part[] }) {
   const first = parts.find((part) => !part.retired)?.id ?? '';
   const record = useRecordForm({
     keep: 'order/new',
-    labels: { ...labels, closed: t('view.shop.closed-2') },
+    labels: { ...labels, closed: t('view.shop.order-closed') },
     parse: (value) => {
       const { closed: _open, ...rest } = counted(value);
       return parseWith(orderCreate, rest);
@@ -184,7 +184,7 @@ function AddOrder({ parts }: { readonly parts: readonly Part[] }) {
     },
   });
   if (parts.length === 0) {
-    return <Notice level="note">{t('view.shop.an-order-is-for-a')}</Notice>;
+    return <Notice level="note">{t('view.shop.order-needs-part')}</Notice>;
   }
   return (
     <Panel title={t('view.shop.a-new-order')}>

@@ -16,8 +16,8 @@ export function OwnSessions() {
   const task = useTask();
   if (error) return <Notice level="refusal">{error.message}</Notice>;
   return (
-    <Panel title={t('view.shop.where-you-are-signed-in')}>
-      <Table label={t('view.shop.where-you-are-signed-in')}>
+    <Panel title={t('view.shop.sessions')}>
+      <Table label={t('view.shop.sessions')}>
         <Heads names={[t('view.shop.device'), t('view.shop.since'), t('view.shop.ends'), '']} />
         <tbody>
           {(data ?? []).map(({ id, device, startedAt, endsAt, isThis }) => (
@@ -29,18 +29,18 @@ export function OwnSessions() {
               <Cell middle>{shopTime(endsAt)}</Cell>
               <Cell middle textAlign="right">
                 {isThis ? (
-                  <Box color="spruce">{t('view.shop.this-one')}</Box>
+                  <Box color="spruce">{t('view.shop.session-this')}</Box>
                 ) : (
                   <Action
                     kind="quiet"
                     disabled={task.busy}
-                    aria-label={t('view.shop.sign-out-of', {
+                    aria-label={t('view.shop.session-end-of', {
                       device,
                       since: startedAt === null ? '' : shopTime(startedAt),
                     })}
                     onClick={() => void task.run(() => api.endSession(id))}
                   >
-                    {t('view.shop.sign-out-there')}
+                    {t('view.shop.session-end')}
                   </Action>
                 )}
               </Cell>

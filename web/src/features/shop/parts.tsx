@@ -35,15 +35,15 @@ export function Parts({ parts }: { readonly parts: readonly Part[] }) {
         </Box>
         {shown.length === 0 && (
           <Notice level="note">
-            {parts.length === 0 ? t('view.shop.no-part-yet-add-the') : t('view.shop.no-part-of-that-name')}
+            {parts.length === 0 ? t('view.shop.no-part') : t('view.shop.no-part-match')}
           </Notice>
         )}
         <ChangeableTable
           label={t('view.finding.parts')}
-          heads={[t('view.shop.part'), t('view.shop.what-it-is')]}
+          heads={[t('view.shop.part'), t('view.shop.part-what')]}
           items={shown}
           mayChange={() => mayChange}
-          actName={(part) => t('view.shop.change-2', { part: part.name })}
+          actName={(part) => t('view.shop.part-change', { part: part.name })}
           cells={(part) => (
             <>
               <Cell middle head color={part.retired ? 'quiet' : 'ink'}>
@@ -67,9 +67,9 @@ function ChangePart({ part, onDone }: { readonly part: Part; readonly onDone: ()
   const record = useRecordForm({
     keep: `part/${part.id}`,
     labels: {
-      name: t('view.shop.name-of', { part: part.name }),
-      about: t('view.shop.what-it-is'),
-      retired: t('view.shop.retired-2'),
+      name: t('view.shop.part-name', { part: part.name }),
+      about: t('view.shop.part-what'),
+      retired: t('view.shop.part-is-retired'),
     },
     parse: (value) => parseWith(partSave, value),
     stored: part,
@@ -116,7 +116,7 @@ function AddPart() {
   const { revalidate } = useRevalidator();
   const record = useRecordForm({
     keep: 'part/new',
-    labels: { name: t('view.seams.name'), about: t('view.shop.what-it-is') },
+    labels: { name: t('view.seams.name'), about: t('view.shop.part-what') },
     parse: (value) => parseWith(partCreate, value),
     stored: null,
     values: () => ({ name: '', about: '' }),

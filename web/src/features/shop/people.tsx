@@ -49,11 +49,11 @@ export function People({ people }: { readonly people: readonly Person[] }) {
     <>
       <Panel title={t('view.finding.people')} aside={mayChange ? undefined : <MayNot door="savePerson" />}>
         <ChangeableTable
-          label={t('view.shop.people-of-the-shop')}
+          label={t('view.shop.people')}
           heads={[t('view.seams.name'), t('view.shop.role'), 'PIN']}
           items={[...here, ...gone]}
           mayChange={(person) => mayChange && me !== null && mayKeepPerson(me.role, person.role)}
-          actName={(person) => t('view.shop.change-3', { person: person.name })}
+          actName={(person) => t('view.shop.person-change', { person: person.name })}
           cells={(person) => (
             <>
               <Cell middle head color={person.retired ? 'quiet' : 'ink'}>
@@ -61,7 +61,7 @@ export function People({ people }: { readonly people: readonly Person[] }) {
               </Cell>
               <Cell middle>{tell(roleNames[person.role])}</Cell>
               <Cell middle color={person.hasPin ? 'quiet' : 'ochre'}>
-                {person.hasPin ? t('view.shop.set') : t('view.shop.none-cannot-sign-in')}
+                {person.hasPin ? t('view.shop.set') : t('view.shop.pin-none')}
                 {person.wrongTries && (
                   <Box color="ochre" fontSize="13px">
                     {t('view.shop.wrong-tries', {
@@ -89,7 +89,7 @@ function ChangePerson({ person, onDone }: { readonly person: Person; readonly on
   const record = useRecordForm({
     keep: `person/${person.id}`,
     labels: {
-      name: t('view.shop.name-of-2', { person: person.name }),
+      name: t('view.shop.person-name', { person: person.name }),
       role: t('view.shop.role'),
       retired: t('view.shop.has-left'),
     },
@@ -122,7 +122,7 @@ function ChangePerson({ person, onDone }: { readonly person: Person; readonly on
           {t('view.library.save')}
         </Action>
         <Action mt="18px" disabled={record.busy} onClick={() => void record.submit({ retired: !person.retired })}>
-          {person.retired ? t('view.shop.is-back-2') : t('view.shop.has-left')}
+          {person.retired ? t('view.shop.person-back') : t('view.shop.has-left')}
         </Action>
       </Box>
       <RecordTroubles
@@ -147,7 +147,7 @@ function NewPin({ person, onDone }: { readonly person: Person; readonly onDone: 
       <Box display="flex" gap="3" mt="3" alignItems="end" flexWrap="wrap">
         <Box width="240px">
           <TextField
-            label={t('view.shop.new-pin-for', { person: person.name })}
+            label={t('view.shop.pin-new', { person: person.name })}
             value={pin}
             onChange={(text) => setPin(pinOnly(text))}
           />
@@ -165,7 +165,7 @@ function NewPin({ person, onDone }: { readonly person: Person; readonly onDone: 
           {t('view.shop.set-the-pin')}
         </Action>
         <Box color="quiet" fontSize="13px" pb="3">
-          {t('view.shop.a-new-pin-or-role', { person: person.name })}
+          {t('view.shop.pin-new-why', { person: person.name })}
         </Box>
       </Box>
       <Refused task={task} word={t('view.shop.not-changed')} />
@@ -178,7 +178,7 @@ function AddPerson() {
   const { revalidate } = useRevalidator();
   const record = useRecordForm({
     keep: 'person/new',
-    labels: { name: t('view.seams.name'), role: t('view.shop.role'), pin: t('view.shop.pin-four-to-eight-digits') },
+    labels: { name: t('view.seams.name'), role: t('view.shop.role'), pin: t('view.shop.pin-label') },
     // A PIN is never kept on the device.
     secret: ['pin'],
     parse: (value) => parseWith(personCreate, value),
@@ -223,7 +223,7 @@ function OwnPin() {
         <Box width="200px">
           <TextField
             secret
-            label={t('view.shop.pin-now')}
+            label={t('view.shop.pin-current')}
             value={pins.old}
             onChange={(text) => setPins({ ...pins, old: pinOnly(text) })}
           />
@@ -247,10 +247,10 @@ function OwnPin() {
               })
           }
         >
-          {t('view.shop.change-it')}
+          {t('view.shop.pin-change')}
         </Action>
         <Box role="status" color="spruce" fontSize="13px" pb="3">
-          {done ? t('view.shop.has-a-new-pin', { me: me?.name ?? '' }) : ''}
+          {done ? t('view.shop.pin-changed', { me: me?.name ?? '' }) : ''}
         </Box>
       </Box>
       <Refused task={task} word={t('view.shop.not-changed')} />

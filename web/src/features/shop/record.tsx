@@ -84,7 +84,7 @@ export function Record() {
             </Notice>
           )}
           {current.rows.length === 0 && current.problem === null && (
-            <Notice level="note">{t('view.shop.nothing-of-this-kind-was')}</Notice>
+            <Notice level="note">{t('view.shop.record-none')}</Notice>
           )}
           <Table label={t('view.shop.observations')}>
             <Heads
@@ -93,7 +93,7 @@ export function Record() {
                 t('view.shop.what'),
                 '',
                 t('view.library.where'),
-                t('view.shop.recorded-by'),
+                t('view.shop.record-by'),
               ]}
             />
             <tbody>
@@ -110,8 +110,8 @@ export function Record() {
                   <Cell>
                     {[
                       row.recordedBy,
-                      ...(row.weldedBy === null ? [] : [t('view.shop.welded-by', { weldedBy: row.weldedBy })]),
-                      ...(row.sentBy === null ? [] : [t('view.shop.sent-by', { sentBy: row.sentBy })]),
+                      ...(row.weldedBy === null ? [] : [t('view.shop.record-welder', { weldedBy: row.weldedBy })]),
+                      ...(row.sentBy === null ? [] : [t('view.shop.record-sent-by', { sentBy: row.sentBy })]),
                     ].join(', ')}
                   </Cell>
                 </tr>

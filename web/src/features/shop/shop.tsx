@@ -29,10 +29,10 @@ export function Shop() {
     <>
       <PageHead
         title={shop.name}
-        line={shop.demo ? t('view.shop.the-demo-shop-everything-in') : t('view.shop.people-orders-record-and-backup')}
+        line={shop.demo ? t('view.shop.demo') : t('view.shop.title')}
       />
       <Shelves
-        label={t('view.shop.parts-of-the-shop')}
+        label={t('view.shop.sections')}
         shelves={[
           { to: '/shop', name: t('view.finding.people') },
           { to: '/shop/orders', name: t('view.finding.orders') },

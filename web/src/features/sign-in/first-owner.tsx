@@ -23,10 +23,10 @@ export function FirstOwner({
   return (
     <Panel mb="6" px="5" py="4">
       <Heading as="h2" textStyle="heading" mb="1">
-        {t('view.sign-in.this-shop-has-no-owner')}
+        {t('view.sign-in.no-owner')}
       </Heading>
       <Box color="quiet" fontSize="14px" mb="3" maxWidth="60ch">
-        {t('view.sign-in.the-window-where-fox-tempo')}
+        {t('view.sign-in.no-owner-why')}
       </Box>
       <form
         onSubmit={(event: SubmitEvent) => {
@@ -53,7 +53,7 @@ export function FirstOwner({
             error={tellIf(issue('name'))}
           />
           <TextField
-            label={t('view.shop.pin-four-to-eight-digits')}
+            label={t('view.shop.pin-label')}
             value={form.pin}
             maxLength={8}
             onChange={(pin) => set({ pin: pin.replace(/\D/g, '') })}

@@ -65,7 +65,7 @@ export function PinPad({ label, value, onChange, onDone, disabled, describedBy }
           </Key>
         ))}
         <Key
-          name={t('view.sign-in.wipe-the-last-digit')}
+          name={t('view.sign-in.delete-digit')}
           disabled={disabled || value === ''}
           onPress={() => onChange(value.slice(0, -1))}
         >

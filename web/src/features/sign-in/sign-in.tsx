@@ -27,10 +27,10 @@ export async function loadSignIn({ request }: { request: Request }) {
 
 /** What each role does here, in a line. */
 const roleLines = {
-  welder: t('view.sign-in.welds-logs-saves-settings-of'),
-  lead: t('view.sign-in.machines-locks-and-issued-references'),
-  office: t('view.sign-in.orders-parts-stock-and-people'),
-  owner: t('view.sign-in.everything-and-the-backup'),
+  welder: t('view.sign-in.role.welder'),
+  lead: t('view.sign-in.role.lead-hand'),
+  office: t('view.sign-in.role.office'),
+  owner: t('view.sign-in.role.owner'),
 } as const;
 
 type Name = SessionState['people'][number];
@@ -95,11 +95,11 @@ export function SignIn() {
           >
             <Box>
               <Heading as="h2" textStyle="heading" mb="2">
-                {t('view.sign-in.who-works-here-now')}
+                {t('view.sign-in.title')}
               </Heading>
               {state.shop.demo && (
                 <Box color="quiet" fontSize="14px" mb="3" maxWidth="62ch">
-                  {t('view.sign-in.this-is-the-demo-shop')}
+                  {t('view.sign-in.demo')}
                 </Box>
               )}
               <Box display="grid" gap="2">
@@ -121,14 +121,14 @@ export function SignIn() {
             </Box>
             <Box>
               {chosen !== null && !chosen.hasPin ? (
-                <Notice level="caution" word={t('view.sign-in.no-pin-yet')}>
-                  {t('view.sign-in.ask-the-office-or-an', { chosen: chosen.name })}
+                <Notice level="caution" word={t('view.sign-in.no-pin')}>
+                  {t('view.sign-in.no-pin-why', { chosen: chosen.name })}
                 </Notice>
               ) : (
                 <PinPad
                   label={
                     chosen === null
-                      ? t('view.sign-in.choose-your-name-first')
+                      ? t('view.sign-in.choose-name')
                       : t('view.sign-in.pin-of', { chosen: chosen.name })
                   }
                   value={pin}
@@ -201,7 +201,7 @@ function NameTile({
         <Action
           minHeight="68px"
           disabled={busy}
-          aria-label={t('view.sign-in.look-around-as', { person: person.name })}
+          aria-label={t('view.sign-in.look-around-person', { person: person.name })}
           onClick={onVisit}
         >
           {t('view.sign-in.look-around')}
@@ -220,7 +220,7 @@ function Wait({ seconds }: { readonly seconds: number }) {
   }, []);
   return (
     <Box textStyle="figure" mt="1">
-      {left > 0 ? tell(amount('phaseTime', left)) : t('view.sign-in.try-again-now')}
+      {left > 0 ? tell(amount('phaseTime', left)) : t('view.sign-in.try-again')}
     </Box>
   );
 }

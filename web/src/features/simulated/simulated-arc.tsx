@@ -63,22 +63,22 @@ export function SimulatedArc({ program, circuitMOhm }: { readonly program: Progr
       title={t('view.simulated.simulated-arc')}
       aside={
         <Box textStyle="label" color="quiet">
-          {t('view.simulated.a-hand-that-trembles-a')}
+          {t('view.simulated.tremor')}
         </Box>
       }
     >
       {state.kind === 'failed' ? (
-        <Notice level="caution" word={t('view.bench.not-simulated')}>
+        <Notice level="caution" word={t('view.simulator.not-simulated')}>
           {state.message}{' '}
           <Action kind="quiet" minHeight="32px" onClick={() => setAttempt((count) => count + 1)}>
-            {t('view.bench.run-it-again')}
+            {t('view.simulator.run-it-again')}
           </Action>
         </Notice>
       ) : (
         <Box minHeight="76px" aria-live="polite" aria-busy={state.kind === 'running'}>
           {state.kind === 'running' ? (
             <Box color="quiet" fontSize="13px">
-              {t('view.simulated.simulating-one-second-of-arc', { share: amount('percent', 100 * state.share, 0) })}
+              {t('view.simulated.running', { share: amount('percent', 100 * state.share, 0) })}
             </Box>
           ) : (
             <Findings result={state.result} />
@@ -101,12 +101,12 @@ function Findings({ result: { metrics: m, words } }: { readonly result: Simulati
         columnGap="4"
         rowGap="1"
       >
-        <Finding label={t('view.simulated.arc-least-to-most')}>
+        <Finding label={t('view.simulated.arc-range')}>
           <Figure value={m.minArcLengthMm} of="shortLength" /> {t('view.simulated.to')}{' '}
           <Figure value={m.maxArcLengthMm} of="shortLength" />
         </Finding>
         {m.pulseFrequencyHz > 0 ? (
-          <Finding label={t('view.bench.drops-a-pulse')}>
+          <Finding label={t('view.simulator.drops-a-pulse')}>
             <Box as="span" textStyle="figure">
               {fixed(m.dropsPerPulse, 2)}
             </Box>
@@ -118,12 +118,12 @@ function Findings({ result: { metrics: m, words } }: { readonly result: Simulati
             </Box>
           </Finding>
         )}
-        <Finding label={t('view.bench.shorts-a-second')}>
+        <Finding label={t('view.simulator.shorts-a-second')}>
           <Box as="span" textStyle="figure">
             {fixed(m.shortsPerS, 0)}
           </Box>
         </Finding>
-        <Finding label={t('view.bench.mean-current')}>
+        <Finding label={t('view.simulator.mean-current')}>
           <Figure value={m.meanCurrentA} of="current" />
         </Finding>
       </Box>

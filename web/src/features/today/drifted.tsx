@@ -17,7 +17,7 @@ export function Drifted() {
             key={`${slot.machineId} ${slot.slot}`}
             to={`/shift?machine=${slot.machineId}&slot=${slot.slot}`}
             mark="◇"
-            name={t('view.shift.slot-of', { slot: slot.slot, machine: slot.machineName })}
+            name={t('view.shift.slot', { slot: slot.slot, machine: slot.machineName })}
             detail={`${slot.seamName}. ${lastWords(slot.lastBefore)}`}
           />
         ))}

@@ -11,7 +11,7 @@ export function HandedOver() {
   const rows = effective(data?.items ?? []).filter(({ kind }) => kind === 'handed-over');
   return (
     <LookGroup
-      title={t('view.outbox.handed-over-to-lead-hands')}
+      title={t('view.outbox.handed-over-title')}
       more="/waiting"
       rows={rows.map(({ id, body, recordedBy }) => (
         <LookRow key={id} to="/waiting" mark="◇" color="ochre" name={String(body['about'])} detail={recordedBy} />

@@ -27,7 +27,7 @@ export function LookGroup({
         </Box>
         {left > 0 && (
           <Box asChild textStyle="label" color="accent" fontWeight={600} minHeight="24px">
-            <Link to={more}>{t('view.today.and-more', { more: left })}</Link>
+            <Link to={more}>{t('view.today.more', { more: left })}</Link>
           </Box>
         )}
       </Box>

@@ -46,7 +46,7 @@ export function NextOnMachines({
   if (machines.length === 0)
     return (
       <Notice level="note">
-        {t('view.memory.no-machine-is-described-yet')}{' '}
+        {t('view.memory.no-machine')}{' '}
         <Link to="/machines?new=1">{t('view.today.describe-a-machine')}</Link>
       </Notice>
     );
@@ -68,14 +68,14 @@ export function NextOnMachines({
             py="2"
             aside={
               <Box asChild textStyle="label" color="accent" fontWeight={600}>
-                <Link to={`/machines/${machine.id}`}>{machine.file.place || t('view.today.as-it-stands')}</Link>
+                <Link to={`/machines/${machine.id}`}>{machine.file.place || t('view.today.state')}</Link>
               </Box>
             }
           >
             <OnIt machine={machine} />
             {byHand.away.includes(machine.id) ? (
               <Box color="ochre" fontSize="14px">
-                ◇ {t('view.today.out-of-the-plan')}
+                ◇ {t('view.today.not-planned')}
               </Box>
             ) : !answer ? (
               <Box color="quiet" fontSize="14px" role="status">
@@ -85,7 +85,7 @@ export function NextOnMachines({
               <Next next={next} job={job} then={jobOf(next.thenJobId)} />
             ) : (
               <Box color="quiet" fontSize="14px">
-                {t('view.today.nothing-for-it')}
+                {t('view.today.machine-free')}
               </Box>
             )}
           </Panel>
@@ -99,7 +99,7 @@ function OnIt({ machine: { file, standing } }: { readonly machine: MachineResour
   if (file.dials.length === 0)
     return (
       <Box color="quiet" fontSize="13px">
-        {t('view.today.outlined-its-dials-are-not')}
+        {t('view.today.dials-unknown')}
       </Box>
     );
   const feeder = standing?.feeders[standing.feederId];
@@ -107,7 +107,7 @@ function OnIt({ machine: { file, standing } }: { readonly machine: MachineResour
     <Box color="quiet" fontSize="13px">
       {feeder
         ? `${tell(fillerOf(feeder.filler).name)}, ${tell(wireSizeLabel(feeder.diameterMm))} · ${tell(gasName(feeder.gas))}`
-        : t('view.today.nobody-has-entered-what-is')}
+        : t('view.today.loaded-unknown')}
     </Box>
   );
 }
@@ -123,13 +123,13 @@ function Next({
 }) {
   const changes = [
     ...next.steps.slice(0, 3).map(tell),
-    ...(next.steps.length > 3 ? [t('view.today.and-more', { more: next.steps.length - 3 })] : []),
+    ...(next.steps.length > 3 ? [t('view.today.more', { more: next.steps.length - 3 })] : []),
   ];
   return (
     <Box fontSize="13.5px" display="grid" gap="0.5" mt="1">
       <Box asChild fontSize="16px" fontWeight={650} minHeight="32px" display="inline-flex" alignItems="center">
         <Link to={`/at-machine/${job.seamId}?machine=${next.machineId}`}>
-          {t('view.today.pieces-of', { count: job.quantity, seam: job.name })}
+          {t('view.today.pieces', { count: job.quantity, seam: job.name })}
         </Link>
       </Box>
       <Box color="quiet">
@@ -137,14 +137,14 @@ function Next({
         {next.lateMinutes > 0 && (
           <Box as="span" color="crimson" fontWeight={600}>
             {' '}
-            ✕ {t('view.today.late-by', { late: amount('minutes', next.lateMinutes, 0) })}
+            ✕ {t('view.today.late', { late: amount('minutes', next.lateMinutes, 0) })}
           </Box>
         )}
       </Box>
       <Box>
         {next.steps.length === 0 ? (
           <Box as="span" color="spruce" fontWeight={600}>
-            ✓ {t(next.dialsToSet ? 'view.today.wire-and-gas-stay' : 'view.today.nothing-to-change')}
+            ✓ {t(next.dialsToSet ? 'view.today.stay' : 'view.today.nothing-to-change')}
           </Box>
         ) : (
           <Box asChild fontWeight={600}>

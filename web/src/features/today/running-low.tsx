@@ -45,7 +45,7 @@ export function RunningLow({
       <Box fontSize="13.5px" color="quiet" py="1">
         {t('view.today.nothing-connected')}{' '}
         <Box asChild color="accent" fontWeight={600}>
-          <Link to="/library/stock">{t('view.today.enter-cylinders-and-spools')}</Link>
+          <Link to="/library/stock">{t('view.today.stock-enter')}</Link>
         </Box>
       </Box>
     );
@@ -61,7 +61,7 @@ export function RunningLow({
             mark="✕"
             color="ochre"
             name={tell(what)}
-            detail={t('view.today.seams-need-it', { count: wanted })}
+            detail={t('view.today.setting-missing', { count: wanted })}
           />
         ))}
       />
@@ -69,12 +69,12 @@ export function RunningLow({
   if (!low || low.length === 0)
     return (
       <Box fontSize="13.5px" color={low ? 'spruce' : 'quiet'} role="status" py="1">
-        {low ? t('view.today.enough-for-five-parts-and') : t('view.today.counting')}
+        {low ? t('view.today.stock-enough') : t('view.today.counting')}
       </Box>
     );
   return (
     <LookGroup
-      title={t('view.today.gas-and-wire-on-the')}
+      title={t('view.today.stock')}
       more="/library/stock"
       rows={[...low]
         .sort((a, b) => (a.outlook.partsLeft ?? 0) - (b.outlook.partsLeft ?? 0))

@@ -54,7 +54,7 @@ export function Today() {
     <>
       <PageHead title={t('view.app.today')} line={todayInWords()}>
         {[
-          { to: '/shift', name: t('view.shift.start-of-the-shift') },
+          { to: '/shift', name: t('view.shift.title') },
           { to: '/run-plan', name: t('view.run-plan.run-plan') },
           { to: '/runs', name: t('view.runs.production') },
           { to: '/costs', name: t('view.costs.costs') },
@@ -86,7 +86,7 @@ export function Today() {
         <Panel title={t('view.today.orders-in-hand')} py="2">
           {orders.length === 0 ? (
             <Notice level="note">
-              {t('view.today.no-order-is-in-hand')} <Link to="/shop/orders">{t('view.today.add-an-order')}</Link>
+              {t('view.today.no-order')} <Link to="/shop/orders">{t('view.today.add-an-order')}</Link>
             </Notice>
           ) : (
             <Box as="ul" listStyleType="none">
@@ -96,7 +96,7 @@ export function Today() {
             </Box>
           )}
         </Panel>
-        <Panel title={t('view.today.to-look-at')} py="2">
+        <Panel title={t('view.today.attention')} py="2">
           <Box display="grid" gap="1">
             <HeldParts />
             <HandedOver />
@@ -117,7 +117,7 @@ function WaitsForSetting({ seams }: { readonly seams: readonly SeamResource[] })
   const waiting = seams.filter((seam) => seam.revision === null);
   return (
     <LookGroup
-      title={t('view.today.waits-for-a-setting')}
+      title={t('view.today.no-setting')}
       rows={waiting.map((seam) => (
         <LookRow key={seam.id} to={`/seams/${seam.id}`} name={seam.spec.name} detail={seam.partName} />
       ))}
@@ -132,14 +132,14 @@ function ShopTrouble({ shop }: { readonly shop: ShopState }) {
   return (
     <Box gridColumn="1 / -1" display="grid" gap="1.5">
       {shop.diskIsLow && (
-        <Notice level="caution" word={t('view.today.the-disk-runs-full')}>
-          {t('view.today.gb-are-left-where-the', {
+        <Notice level="caution" word={t('view.today.disk-full')}>
+          {t('view.today.disk-full-why', {
             diskFreeBytes: amount('plain', (shop.diskFreeBytes ?? 0) / 1e9, 1),
           })}
         </Notice>
       )}
       {shop.backupTrouble !== null && (
-        <Notice level="caution" word={t('view.shop.no-backup-last-night')}>
+        <Notice level="caution" word={t('view.shop.backup-missing')}>
           {shop.backupTrouble}
         </Notice>
       )}
@@ -203,7 +203,7 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
             minWidth="44px"
             fontSize="13px"
             aria-expanded={isOpen}
-            aria-label={t('view.today.seams-of', { partName: order.partName })}
+            aria-label={t('view.today.seams', { partName: order.partName })}
             onClick={() => setOpen(!isOpen)}
           >
             {isOpen ? '▾' : '▸'}
@@ -231,7 +231,7 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
           ))}
           {seams.length === 0 && (
             <Box as="li" color="quiet" fontSize="13px">
-              {t('view.today.no-seam-of-this-part')}
+              {t('view.today.no-seam')}
             </Box>
           )}
         </Box>
@@ -277,7 +277,7 @@ function PartDone({ counting: { order, task, count } }: { readonly counting: Cou
         aria-label={t('view.today.take-one-back', { partName: order.partName })}
         onClick={() => count(-1)}
       >
-        {t('view.today.take-one-back-2')}
+        {t('view.today.take-back')}
       </Action>
     </Box>
   );
@@ -303,15 +303,15 @@ function CountSaid({ counting: { task, count, waits, asked } }: { readonly count
               disabled={task.busy}
               onClick={() => count(1, asked.map(({ code }) => code) as CountQuestion[])}
             >
-              {t('view.today.count-it')}
+              {t('view.today.count-yes')}
             </Action>
-            <Action onClick={task.clear}>{t('view.today.leave-it')}</Action>
+            <Action onClick={task.clear}>{t('view.today.count-no')}</Action>
           </Box>
         </Box>
       )}
       {task.problem !== null && !asked && (
         <Box role="alert" color="crimson" fontSize="13px">
-          {t('view.today.not-counted-2')} {task.problem}
+          {t('view.today.not-counted-mark')} {task.problem}
         </Box>
       )}
     </>

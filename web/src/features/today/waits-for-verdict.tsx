@@ -8,7 +8,7 @@ export function WaitsForVerdict() {
   const { data } = useDoor('trials', { query: { verdict: 'open', limit: '5' } });
   return (
     <LookGroup
-      title={t('view.trials.waits-for-a-verdict')}
+      title={t('view.trials.waits')}
       more="/trials?verdict=open"
       rows={(data?.items ?? []).map(({ id, seamName, weldedBy, at }) => (
         <LookRow key={id} to={`/trials/${id}`} name={seamName} detail={`${weldedBy}, ${shopTime(at)}`} />

@@ -27,7 +27,7 @@ export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }
         <Box display="flex" gap="3" alignItems="center" minWidth={0}>
           {own && (
             <Box color="quiet" fontSize="12.5px" display={{ base: 'none', md: 'block' }}>
-              {t('view.tour.with-any-word-finds-a', { spec: own.spec.name, partName: own.partName })}
+              {t('view.tour.start-with', { spec: own.spec.name, partName: own.partName })}
             </Box>
           )}
           <Action
@@ -46,8 +46,8 @@ export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }
     >
       {!own ? (
         <Box fontSize="14px">
-          {t('view.tour.it-begins-with-a-seam')} <Link to="/seams?new=1">{t('view.tour.describe-one')}</Link>{' '}
-          {t('view.tour.by-metal-thickness-joint-and')}
+          {t('view.tour.start')} <Link to="/seams?new=1">{t('view.tour.describe')}</Link>{' '}
+          {t('view.tour.describe-how')}
         </Box>
       ) : (
         <Box

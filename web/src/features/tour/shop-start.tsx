@@ -40,8 +40,8 @@ function stepsOf({ machines, seams, stock }: ShopStartProps, parts: readonly Par
       isDone: machine !== undefined,
     },
     {
-      name: t('view.tour.how-it-is-set'),
-      why: t('view.tour.how-it-is-set-why'),
+      name: t('view.tour.state'),
+      why: t('view.tour.state-why'),
       to: machine === undefined ? machineAt : `${machineAt}/standing`,
       isDone: machines.some(({ standing }) => standing !== null),
     },
@@ -73,7 +73,7 @@ export function ShopStart(shop: ShopStartProps) {
   const steps = stepsOf(shop, parts);
   const next = steps.find(({ isDone }) => !isDone);
   return (
-    <Panel gridColumn="1 / -1" title={t('view.tour.from-empty-to-the-first-weld')} py="2">
+    <Panel gridColumn="1 / -1" title={t('view.tour.empty-shop')} py="2">
       <Box
         as="ol"
         listStyleType="none"

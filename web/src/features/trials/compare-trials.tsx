@@ -37,7 +37,7 @@ export function CompareTrials() {
   return (
     <>
       <PageHead
-        title={t('view.trials.trials-side-by-side')}
+        title={t('view.trials.side-by-side')}
         line={first?.seamName}
         trail={[{ name: t('view.app.trials'), to: '/trials' }]}
       />
@@ -45,7 +45,7 @@ export function CompareTrials() {
         {trials.length < most && first && <AddOne seamId={first.seamId} ids={ids} onAdd={(id) => go([...ids, id])} />}
         {trials.length === 0 ? (
           <Notice level="note">
-            {t('view.trials.choose-two-to-four')} <Link to="/trials">{t('view.app.trials')}</Link>
+            {t('view.trials.choose-two')} <Link to="/trials">{t('view.app.trials')}</Link>
           </Notice>
         ) : (
           <Panel>
@@ -73,7 +73,7 @@ function AddOne({
     <Box display="flex" gap="2" alignItems="end" flexWrap="wrap">
       <Box width="340px" maxWidth="100%">
         <ChoiceField
-          label={t('view.trials.add-a-trial-of-this-seam')}
+          label={t('view.trials.add')}
           value=""
           choices={[
             { value: '', label: '–' },
@@ -87,7 +87,7 @@ function AddOne({
           }}
         />
       </Box>
-      {passed && <Action onClick={() => onAdd(passed.id)}>{t('view.trials.add-the-last-passed')}</Action>}
+      {passed && <Action onClick={() => onAdd(passed.id)}>{t('view.trials.add-last-passed')}</Action>}
     </Box>
   );
 }
@@ -117,7 +117,7 @@ function Columns({
   ];
   const width = `${Math.floor(80 / trials.length)}%`;
   return (
-    <Table label={t('view.trials.trials-side-by-side')}>
+    <Table label={t('view.trials.side-by-side')}>
       <thead>
         <tr>
           <td />
@@ -259,7 +259,7 @@ function settingLines(trials: readonly Trial[], machines: readonly MachineResour
         return value === undefined ? null : fixed(value, Number.isInteger(value) ? 0 : 1);
       }),
     ),
-    line(t('view.trials.stick-out'), ({ body }) =>
+    line(t('view.trials.ctwd'), ({ body }) =>
       body.ctwdMm === undefined ? null : amount('shortLength', body.ctwdMm, 1),
     ),
     line(t('view.trials.plate-before'), ({ body }) =>

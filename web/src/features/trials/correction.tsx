@@ -45,7 +45,7 @@ export function Correction({ trial, onDone }: { readonly trial: Trial; readonly 
       await revalidate();
     });
   return (
-    <Panel title={t('view.trials.correct-it')}>
+    <Panel title={t('view.trials.correct')}>
       <Box display="grid" gap="3">
         <LookedAt symptoms={draft.symptoms} onChange={(symptoms) => change({ symptoms })} />
         {trial.limits.legMm && <Legs seamId={keep} draft={draft} onChange={change} />}
@@ -64,7 +64,7 @@ export function Correction({ trial, onDone }: { readonly trial: Trial; readonly 
             {t('view.trials.record-the-correction')}
           </Action>
           <Action kind="quiet" onClick={onDone}>
-            {t('view.trials.leave-as-it-is')}
+            {t('view.trials.leave')}
           </Action>
         </Box>
       </Box>

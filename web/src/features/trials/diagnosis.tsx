@@ -44,7 +44,7 @@ export function Diagnosis({ trial, machine, diagnosis }: DiagnosisProps) {
         title={t('view.trials.likely-causes')}
         aside={
           <Box textStyle="label" color="quiet">
-            {t('view.trials.nothing-of-these', { none: amount('percent', 100 * none, 0) })}
+            {t('view.trials.none-of-these', { none: amount('percent', 100 * none, 0) })}
           </Box>
         }
       >
@@ -54,7 +54,7 @@ export function Diagnosis({ trial, machine, diagnosis }: DiagnosisProps) {
           ))}
         </Box>
         <Box fontSize="12px" color="quiet" mt="1">
-          {t('view.trials.chances-come-from')}
+          {t('view.trials.chances-why')}
         </Box>
       </Panel>
       {nextLook && (
@@ -71,7 +71,7 @@ export function Diagnosis({ trial, machine, diagnosis }: DiagnosisProps) {
         </Panel>
       )}
       {others.length > 0 && (
-        <Panel title={isFine ? t('view.trials.if-it-gets-worse') : t('view.trials.other-moves')}>
+        <Panel title={isFine ? t('view.trials.if-worse') : t('view.trials.other-moves')}>
           <Box as="ul" listStyleType="none">
             {others.slice(0, movesShown).map((move) => (
               <Box
@@ -201,7 +201,7 @@ function OnTheDial({
           {Math.abs(steps)}
         </Box>{' '}
         <Box as="span" color="quiet">
-          {t('view.trials.to-stand-at', {
+          {t('view.trials.should-be', {
             value: displayed(dial.scale, dialValue),
             unit: dial.unit,
           })}
@@ -232,7 +232,7 @@ function Expected({ move: { predicted, gain, minutes } }: { readonly move: MoveA
         leg: amount('shortLength', predicted.legMm, 1),
         arc: amount('shortLength', predicted.arcMm, 1),
       })}{' '}
-      {t('view.trials.mends-with', {
+      {t('view.trials.gain', {
         gain: amount('percent', Math.max(100 * gain, 0), 0),
         minutes: amount('minutes', minutes, 1),
       })}

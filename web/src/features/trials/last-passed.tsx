@@ -35,7 +35,7 @@ export function LastPassed({ seam, machine, dials }: LastPassedProps) {
         <Link to={`/trials/${passed.id}`}>{t('view.trials.last-passed', { at: shopTime(passed.at) })}</Link>
       </Box>
       {otherwise.length === 0 ? (
-        <Box color="quiet">{t('view.trials.every-dial-stands')}</Box>
+        <Box color="quiet">{t('view.trials.dials-as-then')}</Box>
       ) : (
         <>
           <Box as="ul" listStyleType="none">

@@ -58,9 +58,9 @@ export function LimitsForm({ seam, limits: standing, presetOf, onSaved }: Limits
     <Box display="grid" gap="2">
       <Box display="grid" gap="2" gridTemplateColumns="repeat(auto-fill, minmax(132px, 1fr))">
         <ChoiceField
-          label={t('view.trials.level')}
+          label={t('view.trials.quality-level')}
           value={limits.level}
-          choices={qualityLevels.map((level) => ({ value: level, label: t('view.trials.level-of', { level }) }))}
+          choices={qualityLevels.map((level) => ({ value: level, label: t('view.trials.level', { level }) }))}
           onChange={(level) => setLimits({ ...presetOf(level), isCritical: limits.isCritical })}
         />
         {limits.legMm && (
@@ -100,7 +100,7 @@ export function LimitsForm({ seam, limits: standing, presetOf, onSaved }: Limits
           choices={backs.map((back) => ({ value: back, label: backName(back) }))}
           onChange={(back) => set({ back, backMm: back === 'none' ? null : (limits.backMm ?? 2) })}
         />
-        {figure('backMm', t('view.trials.most-at-the-back'), [0, 20])}
+        {figure('backMm', t('view.trials.back-most'), [0, 20])}
         <ValueField
           label={t('view.trials.worst-spatter')}
           of="plain"
@@ -116,18 +116,18 @@ export function LimitsForm({ seam, limits: standing, presetOf, onSaved }: Limits
       </Box>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }}>
         <Tick checked={limits.rootFusion} onChange={(rootFusion) => set({ rootFusion })}>
-          {t('view.trials.the-root-is-to-be-proved')}
+          {t('view.trials.root-proof')}
         </Tick>
         <Tick checked={!limits.isCritical} onChange={(isPlain) => set({ isCritical: !isPlain })}>
-          {t('view.trials.not-a-critical-seam')}
+          {t('view.trials.not-critical')}
         </Tick>
       </Box>
       <Box fontSize="12.5px" color="quiet">
         {t('view.trials.the-presets-follow')}
       </Box>
-      {looser.length > 0 && !mayLoosen && <Notice level="caution">{t('view.trials.only-a-lead-hand-loosens')}</Notice>}
+      {looser.length > 0 && !mayLoosen && <Notice level="caution">{t('view.trials.limits-lead-hand')}</Notice>}
       {looser.length > 0 && mayLoosen && (
-        <TextField label={t('view.trials.why-more-may-pass')} value={reason} maxLength={300} onChange={setReason} />
+        <TextField label={t('view.trials.limits-reason')} value={reason} maxLength={300} onChange={setReason} />
       )}
       <LimitsHistory seam={seam} />
       {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
@@ -150,7 +150,7 @@ export function LimitsForm({ seam, limits: standing, presetOf, onSaved }: Limits
 
 function backName(back: BackLimit): string {
   return {
-    none: t('view.trials.nothing-may-come-through'),
+    none: t('view.trials.back-nothing'),
     allowed: t('view.trials.may-come-through'),
     through: t('view.trials.must-come-through'),
   }[back];

@@ -29,7 +29,7 @@ export function LookedAt({ symptoms: seen, onChange }: LookedAtProps) {
         }
       >
         {allClean ? '✓ ' : ''}
-        {t('view.trials.looked-all-round-clean')}
+        {t('view.trials.all-clean')}
       </Action>
       <Box display="grid" gap="2" gridTemplateColumns={{ base: 'repeat(2, 1fr)', md: 'repeat(5, 1fr)' }}>
         {(['front', 'back', 'start', 'end', 'heard'] as const).map((side) => (
@@ -48,7 +48,7 @@ export function LookedAt({ symptoms: seen, onChange }: LookedAtProps) {
       {open && (
         <Box role="group" aria-label={sideName(open)} borderTopWidth="1px" borderColor="line" pt="2">
           <Box fontSize="12.5px" color="quiet" mb="1">
-            {t('view.trials.tap-what-you-saw')}
+            {t('view.trials.symptoms-why')}
           </Box>
           <Box
             display="grid"
@@ -134,7 +134,7 @@ function SideTile({
         fontSize="13px"
         borderRadius="0"
         aria-expanded={isOpen}
-        aria-label={t('view.trials.something-on', { side: name })}
+        aria-label={t('view.trials.seen-on', { side: name })}
         onClick={onOpen}
       >
         {t('view.trials.something')}

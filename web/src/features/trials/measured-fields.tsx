@@ -51,8 +51,8 @@ export function Legs({ seamId, draft, onChange }: Omit<MeasuredProps, 'hasLegs'>
           ))}
         </Box>
       </Box>
-      {leg(0, t('view.trials.leg-on-the-first'))}
-      {leg(1, t('view.trials.leg-on-the-second'))}
+      {leg(0, t('view.trials.leg-first'))}
+      {leg(1, t('view.trials.leg-second'))}
     </Box>
   );
 }
@@ -110,7 +110,7 @@ export function Panelled({ seamId, draft, onChange }: Omit<MeasuredProps, 'hasLe
       {field('currentA', t('view.trials.displayed-current'), 'current', [5, 700], 1)}
       {field('voltageV', t('view.trials.displayed-voltage'), 'voltage', [5, 60], 0.1)}
       {field('plateC', t('view.trials.plate-before'), 'temperature', [-20, 300], 5)}
-      {field('ctwdMm', t('view.trials.stick-out'), 'shortLength', [4, 40], 0.5)}
+      {field('ctwdMm', t('view.trials.ctwd'), 'shortLength', [4, 40], 0.5)}
       {field('gapMm', t('view.trials.gap-found'), 'shortLength', [0, 20], 0.1)}
       {field('pulseHz', t('view.trials.pulse-rate'), 'frequency', [5, 600], 1)}
     </Box>
@@ -134,9 +134,9 @@ const more: readonly {
     of: 'shortLength',
     range: [0, 20],
     step: 0.5,
-    label: () => t('view.trials.width-at-the-back'),
+    label: () => t('view.trials.back-width'),
   },
-  { name: 'backMm', of: 'shortLength', range: [0, 20], step: 0.1, label: () => t('view.trials.height-at-the-back') },
+  { name: 'backMm', of: 'shortLength', range: [0, 20], step: 0.1, label: () => t('view.trials.back-height') },
   { name: 'spatter', of: 'plain', range: [0, 4], step: 1, whole: true, label: () => t('view.trials.spatter-grade') },
   { name: 'soot', of: 'plain', range: [0, 3], step: 1, whole: true, label: () => t('view.trials.soot-grade') },
   { name: 'wireEndMm', of: 'shortLength', range: [0, 100], step: 1, label: () => t('view.trials.wire-left') },
@@ -168,7 +168,7 @@ export function More({ seamId, draft, onChange }: Omit<MeasuredProps, 'hasLegs'>
       </Box>
       <HowItWasHeld seamId={seamId} draft={draft} onChange={onChange} />
       <Toggles
-        label={t('view.trials.what-it-sounded-like')}
+        label={t('view.trials.heard-title')}
         all={sounds}
         chosen={heard}
         nameOf={soundName}

@@ -71,8 +71,8 @@ export function PhotoView({ sha256, name }: { readonly sha256: string; readonly 
         <Box fontSize="13px" color="quiet" flex="1" minWidth="180px" aria-live="polite">
           {measuredMm === null
             ? points.length < 2
-              ? t('view.trials.click-both-ends-of')
-              : t('view.trials.then-both-ends-of')
+              ? t('view.trials.photo.both-ends')
+              : t('view.trials.photo.then-ends')
             : t('view.trials.measures', { length: amount('shortLength', measuredMm, 1) })}
         </Box>
         <Action kind="quiet" onClick={() => setPoints([])}>

@@ -24,7 +24,7 @@ export function PhotoPicker({
     for (const file of [...(files ?? [])].slice(0, mostPhotos - photos.length)) {
       const small = await smallPhoto(file);
       if (small === 'not-a-photo') setTrouble(t('view.trials.is-no-photograph', { name: file.name }));
-      else if (small === 'too-many-pixels') setTrouble(t('view.trials.has-too-many-pixels', { name: file.name }));
+      else if (small === 'too-many-pixels') setTrouble(t('view.trials.photo.too-large', { name: file.name }));
       else added.push({ name: file.name, bytes: small });
     }
     if (added.length > 0) onChange([...photos, ...added]);

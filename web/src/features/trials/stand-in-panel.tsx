@@ -59,10 +59,10 @@ export function StandInPanel({
   const card = program ? cardOf(machine.file, program).dials : [];
   return (
     <Panel
-      title={t('view.trials.stand-in-for', { machine: machine.file.name })}
+      title={t('view.trials.simulator-for', { machine: machine.file.name })}
       aside={
         <Box textStyle="label" color="quiet">
-          {t('view.trials.simulated-no-arc-is-lit')}
+          {t('view.trials.simulated')}
         </Box>
       }
       borderStyle="dashed"
@@ -87,7 +87,7 @@ export function StandInPanel({
         <Box display="flex" gap="2" flexWrap="wrap" alignItems="end">
           <Box flex="1 1 220px">
             <ChoiceField
-              label={t('view.trials.put-right-before-this-weld')}
+              label={t('view.trials.corrected')}
               value={''}
               choices={[
                 { value: '', label: mended.length === 0 ? t('view.trials.nothing') : t('view.trials.add-another') },
@@ -101,7 +101,7 @@ export function StandInPanel({
             />
           </Box>
           <Action kind="main" onClick={() => void weld()} disabled={task.busy}>
-            {task.busy ? t('view.trials.welding') : t('view.trials.weld-on-the-stand-in')}
+            {task.busy ? t('view.trials.welding') : t('view.trials.weld-simulated')}
           </Action>
         </Box>
         {mended.length > 0 && (
@@ -121,7 +121,7 @@ export function StandInPanel({
         {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
         {bead && (
           <Box fontSize="13px" color="quiet" role="status">
-            {t('view.trials.welded-in', { seconds: Math.round(10 * bead.seconds) / 10 })}{' '}
+            {t('view.trials.welded-simulated', { seconds: Math.round(10 * bead.seconds) / 10 })}{' '}
             {bead.mended.map(({ cause, wasWrong }) => (
               <Box as="span" key={cause} mr="2">
                 {wasWrong ? '✓' : '–'} {tell(causes[cause as CauseCode].name)}:{' '}

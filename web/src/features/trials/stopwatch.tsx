@@ -86,7 +86,7 @@ export function Stopwatch(props: StopwatchProps) {
             value={by}
             choices={timers.map((timer) => ({ value: timer, label: timerName(timer) }))}
             onChange={(next) => onChange({ by: next })}
-            hint={t('view.trials.off-by', { error: amount('phaseTime', timerErrorS[by], 1) })}
+            hint={t('view.trials.photo.error', { error: amount('phaseTime', timerErrorS[by], 1) })}
           />
         </Box>
         <Box fontSize="13.5px" color="quiet" aria-live="polite">
@@ -100,14 +100,14 @@ export function Stopwatch(props: StopwatchProps) {
                 share: amount('percent', (100 * timed.travelMmPerMin) / plannedMmPerMin, 0),
                 planned: amount('travel', plannedMmPerMin, 0),
               })}
-              {leg !== null && <> · {t('view.trials.should-make-a-leg', { leg: amount('shortLength', leg, 1) })}</>}
+              {leg !== null && <> · {t('view.trials.leg-expected', { leg: amount('shortLength', leg, 1) })}</>}
               {timed.heatInputKjPerMm !== null && <> · {formatWithUnit(timed.heatInputKjPerMm, 'heatInput', units)}</>}
               {timed.rippleMm !== null && (
-                <> · {t('view.trials.ripples-every', { pitch: amount('shortLength', timed.rippleMm, 1) })}</>
+                <> · {t('view.trials.ripple-pitch', { pitch: amount('shortLength', timed.rippleMm, 1) })}</>
               )}
             </>
           ) : lengthMm !== null ? (
-            t('view.trials.a-mark-every', {
+            t('view.trials.marks-hint', {
               length: amount('length', markMm, 0),
               seconds: amount('phaseTime', markS, 1),
             })
@@ -155,8 +155,8 @@ export function timerName(timer: Timer): string {
   const names = {
     helper: t('view.trials.a-helpers-tap'),
     typed: t('view.trials.typed-seconds'),
-    machine: t('view.trials.the-machines-arc-time'),
-    'stand-in': t('view.trials.the-stand-ins-trigger'),
+    machine: t('view.trials.timer-machine'),
+    'stand-in': t('view.trials.timer-simulator'),
   };
   return names[timer];
 }

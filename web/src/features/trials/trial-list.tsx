@@ -84,7 +84,7 @@ function Loaded({
         </Panel>
         {rows.length === 0 ? (
           <Notice level="note">
-            {Object.keys(filter).length === 0 ? t('view.trials.no-trial-yet') : t('view.trials.no-trial-like-that')}
+            {Object.keys(filter).length === 0 ? t('view.trials.none') : t('view.trials.no-match')}
           </Notice>
         ) : (
           <Panel py="1">
@@ -98,10 +98,10 @@ function Loaded({
                   t('view.trials.welder'),
                   t('view.trials.verdict'),
                   t('view.trials.legs'),
-                  t('view.trials.pace'),
+                  t('view.trials.travel-speed'),
                   t('view.trials.seen-head'),
                 ]}
-                right={[t('view.trials.legs'), t('view.trials.pace')]}
+                right={[t('view.trials.legs'), t('view.trials.travel-speed')]}
               />
               <tbody>
                 {rows.map((row) => (
@@ -317,7 +317,7 @@ function Kept({ filter }: { readonly filter: Filter }) {
       {!isEmpty && (
         <>
           <Box width="180px">
-            <TextField label={t('view.trials.keep-this-filter-as')} value={name} maxLength={40} onChange={setName} />
+            <TextField label={t('view.trials.filter-save')} value={name} maxLength={40} onChange={setName} />
           </Box>
           <Action
             disabled={name.trim() === ''}

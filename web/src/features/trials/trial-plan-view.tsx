@@ -54,8 +54,8 @@ export function TrialPlan() {
     >
       {!seam.revision || !machine ? (
         <Notice level="note">
-          {t('view.trials.a-trial-needs-a-setting')}{' '}
-          <Link to={`/seams/${seam.id}`}>{t('view.setup.save-one-on-its-sheet')}</Link>.
+          {t('view.trials.no-setting')}{' '}
+          <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
         </Notice>
       ) : (
         <Planned key={`${machine.id} ${seam.revision.number}`} seam={seam} machine={machine} onSeam={setSeam} />
@@ -94,7 +94,7 @@ function Planned({
       gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1.4fr)' }}
       alignItems="start"
     >
-      <Panel title={t('view.trials.coupons')}>
+      <Panel title={t('view.trials.coupons-title')}>
         <Box as="ol" listStyleType="none">
           {items.map(({ kind, coupons, bits, why, onlyIfFailed }) => (
             <Box as="li" key={kind} py="2" borderTopWidth="1px" borderColor="line" _first={{ borderTopWidth: 0 }}>
@@ -104,12 +104,12 @@ function Planned({
                   {onlyIfFailed && (
                     <Box as="span" color="quiet" fontWeight={400}>
                       {' '}
-                      {t('view.trials.only-if-it-failed')}
+                      {t('view.trials.only-failed')}
                     </Box>
                   )}
                 </span>
                 <Box as="span" whiteSpace="nowrap">
-                  {t('view.trials.coupons-of', { count: coupons })}
+                  {t('view.trials.coupons', { count: coupons })}
                 </Box>
               </Box>
               <Box fontSize="13px" color="quiet">
@@ -122,7 +122,7 @@ function Planned({
         <Box mt="2" borderTopWidth="1px" borderColor="line" pt="2">
           <Box fontSize="14px" fontWeight={600}>
             {inRow >= passesInARow
-              ? t('view.trials.three-in-a-row-done')
+              ? t('view.trials.three-passed')
               : t('view.trials.in-a-row', { count: inRow, of: passesInARow })}
           </Box>
           <HistoryLine seamId={seam.id} />
@@ -156,20 +156,20 @@ function otherWords({
     heat: amount('heatInput', heatInputKjPerMm, 2),
   };
   return slowBeat
-    ? t('view.trials.set-to-with-beat', {
+    ? t('view.trials.plan.other-double', {
         ...terms,
         low: amount('wireFeed', slowBeat.lowFeedMPerMin, 1),
         high: amount('wireFeed', slowBeat.highFeedMPerMin, 1),
         hz: amount('frequency', slowBeat.frequencyHz, 1),
       })
-    : t('view.trials.set-to', terms);
+    : t('view.trials.plan.other', terms);
 }
 
 function itemName(kind: PlanItemKind): string {
   return {
-    sweep: t('view.trials.sweep-of-the-arc'),
+    sweep: t('view.trials.sweep.title'),
     point: t('view.trials.the-point'),
-    grid: t('view.trials.grid-around-it'),
+    grid: t('view.trials.four-around'),
     'other-beat': t('view.trials.single-against-double'),
     'start-and-stop': t('view.trials.start-and-stop'),
     confirm: t('view.trials.the-same-again'),
@@ -212,10 +212,10 @@ function Sweep({
   const value = step ? dialAt(step.dialSteps) : dialAt(0);
   return (
     <Panel
-      title={t('view.trials.sweep-of-the-arc')}
+      title={t('view.trials.sweep.title')}
       aside={
         <Box textStyle="label" color="quiet">
-          {t('view.trials.plate-of-and-seconds', {
+          {t('view.trials.plate-size', {
             length: amount('length', plan.lengthMm, 0),
             seconds: amount('phaseTime', plan.secondsPerStep, 1),
           })}
@@ -249,8 +249,8 @@ function Sweep({
           <Box>
             <Box textStyle="label" color="quiet">
               {step
-                ? t('view.trials.step-of', { at: step.index + 1, of: plan.steps.length })
-                : t('view.trials.set-before-the-arc')}
+                ? t('view.trials.sweep.step', { at: step.index + 1, of: plan.steps.length })
+                : t('view.trials.set-before')}
             </Box>
             <Box textStyle="bigFigure" fontSize="34px" aria-live="assertive">
               {label} {value === undefined ? '–' : fixed(value, Number.isInteger(value) ? 0 : 1)}
@@ -262,10 +262,10 @@ function Sweep({
         </Box>
         <Box display="flex" gap="2" flexWrap="wrap">
           <Choose on={crackle !== null} onClick={() => setCrackle(crackle === null ? (step?.index ?? null) : null)}>
-            {crackle === null ? t('view.trials.first-crackle') : t('view.trials.crackle-at', { step: crackle + 1 })}
+            {crackle === null ? t('view.trials.first-crackle') : t('view.trials.sweep.crackle', { step: crackle + 1 })}
           </Choose>
           <Choose on={long !== null} onClick={() => setLong(long === null ? (step?.index ?? null) : null)}>
-            {long === null ? t('view.trials.first-too-long') : t('view.trials.too-long-at', { step: long + 1 })}
+            {long === null ? t('view.trials.first-too-long') : t('view.trials.sweep.too-long', { step: long + 1 })}
           </Choose>
         </Box>
         <Box display="grid" gap="2" gridTemplateColumns="repeat(auto-fill, minmax(130px, 1fr))">
@@ -329,7 +329,7 @@ function Found({
   return (
     <Box>
       <Box fontSize="15px" fontWeight={600}>
-        {t('view.trials.good-from-to', {
+        {t('view.trials.sweep.good', {
           low: amount('shortLength', band.lowMm, 1),
           high: amount('shortLength', band.highMm, 1),
           label,
@@ -338,12 +338,12 @@ function Found({
       </Box>
       {(band.isOpenBelow || band.isOpenAbove) && (
         <Box fontSize="13px" color="quiet">
-          {t('view.trials.an-end-was-not-met')}
+          {t('view.trials.sweep.open-end')}
         </Box>
       )}
       {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
       <Action mt="2" disabled={!may || task.busy || band.middleSteps === 0} onClick={() => void saveMiddle()}>
-        {band.middleSteps === 0 ? t('view.trials.the-card-is-the-middle') : t('view.trials.save-the-middle')}
+        {band.middleSteps === 0 ? t('view.trials.sweep.on-card') : t('view.trials.save-the-middle')}
       </Action>
     </Box>
   );
@@ -367,7 +367,7 @@ function Marks({
       gap="0"
       gridTemplateColumns={`repeat(${plan.steps.length}, minmax(0, 1fr))`}
       role="img"
-      aria-label={t('view.trials.marks-along-the-plate', { count: plan.steps.length })}
+      aria-label={t('view.trials.marks', { count: plan.steps.length })}
     >
       {plan.steps.map(({ index, dialSteps, fromMm, fromS, toS }) => {
         const isNow = at !== null && at >= fromS && at < toS;

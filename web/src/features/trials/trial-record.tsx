@@ -67,20 +67,20 @@ function SeamTrial({
       seam={seam}
       machines={machines}
       machine={machine}
-      title={t('view.trials.trial-of', { seam: seam.spec.name })}
+      title={t('view.trials.title', { seam: seam.spec.name })}
       line={
         seam.revision
           ? t('view.seams.revision', { number: seam.revision.number })
-          : t('view.memory.no-setting-saved-yet')
+          : t('view.memory.no-setting')
       }
     >
       {!program ? (
         <Notice level="note">
-          {t('view.trials.a-trial-needs-a-setting')}{' '}
-          <Link to={`/seams/${seam.id}`}>{t('view.setup.save-one-on-its-sheet')}</Link>.
+          {t('view.trials.no-setting')}{' '}
+          <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
         </Notice>
       ) : !machine ? (
-        <Notice level="note">{t('view.memory.no-machine-is-described-yet')}</Notice>
+        <Notice level="note">{t('view.memory.no-machine')}</Notice>
       ) : (
         <Record key={machine.id} seam={seam} machines={machines} machine={machine} program={program} onSeam={setSeam} />
       )}
@@ -165,7 +165,7 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
 
   return (
     <>
-      {waits && <Notice level="note">{t('view.trials.kept-here-until')}</Notice>}
+      {waits && <Notice level="note">{t('view.trials.kept-on-device')}</Notice>}
       {after && (
         <Notice level="note" word={t('view.trials.after-the-move')}>
           {tell(after.move.words)}{' '}
@@ -247,7 +247,7 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
             )}
             <Box mt="2" display="grid" gap="2">
               {doubt && !insists ? (
-                <Action onClick={() => setInsists(true)}>{t('view.trials.measured-again-it-stands')}</Action>
+                <Action onClick={() => setInsists(true)}>{t('view.trials.lead-measured-again')}</Action>
               ) : (
                 <Action kind="main" minHeight="56px" disabled={!mayRecord || task.busy} onClick={() => void save()}>
                   {t('view.trials.record-this-trial')}
@@ -261,7 +261,7 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
                   setPhotos([]);
                 }}
               >
-                {t('view.trials.start-over')}
+                {t('view.trials.clear')}
               </Action>
             </Box>
           </Panel>
@@ -294,7 +294,7 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
               </Box>
             </Box>
           </Panel>
-          <Details title={t('view.trials.limits-of-this-seam', { level: limits.level })} inPanel>
+          <Details title={t('view.trials.limits-level', { level: limits.level })} inPanel>
             <LimitsForm key={seam.version} seam={seam} limits={limits} presetOf={presetOf} onSaved={onSeam} />
           </Details>
         </Box>

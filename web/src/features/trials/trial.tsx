@@ -53,7 +53,7 @@ function OneTrial({ trial, machine }: { readonly trial: Trial; readonly machine:
     <>
       <PageHead
         title={trial.seamName}
-        line={t('view.trials.by-on-at', {
+        line={t('view.trials.line', {
           welder: trial.weldedBy,
           machine: trial.machineName,
           at: shopTime(trial.deviceAt ?? trial.at),
@@ -131,11 +131,11 @@ function ClockTrouble({ trial: { at, deviceAt } }: { readonly trial: Trial }) {
   if (apart > clockMs)
     return (
       <Notice level="caution" word={t('view.trials.clock')}>
-        {t('view.trials.the-device-said', { at: shopTime(deviceAt) })}
+        {t('view.trials.device-clock', { at: shopTime(deviceAt) })}
       </Notice>
     );
   return apart < -clockMs ? (
-    <Notice level="note">{t('view.trials.recorded-without-the-server', { at: shopTime(deviceAt) })}</Notice>
+    <Notice level="note">{t('view.trials.offline', { at: shopTime(deviceAt) })}</Notice>
   ) : null;
 }
 
@@ -270,7 +270,7 @@ function FoundBesidePlanned({
       </Table>
       {body.timing && (
         <Box fontSize="12.5px" color="quiet" mt="1">
-          {t('view.trials.over-timed-by', {
+          {t('view.trials.timed', {
             seconds: amount('phaseTime', body.timing.seconds, 1),
             length: amount('length', body.timing.lengthMm, 0),
             by: timerName(body.timing.by),
@@ -298,7 +298,7 @@ function WhatWasSeen({ trial: { body } }: { readonly trial: Trial }) {
         ))}
       </Box>
       <Box fontSize="13px" color="quiet" mt={seen.length > 0 ? '2' : '0'}>
-        {t('view.trials.looked-for-and-not-there', { count: clean })}
+        {t('view.trials.absent-count', { count: clean })}
         {body.heard.length > 0 && <> · {body.heard.map(soundName).join(', ')}</>}
         {body.tests.map(({ kind, result }) => (
           <span key={kind}>
@@ -346,7 +346,7 @@ function Forms({ trial }: { readonly trial: Trial }) {
       {may && (
         <Box display="flex" gap="2" flexWrap="wrap" alignItems="end">
           <Action onClick={() => setLegs(!legs)} aria-expanded={legs}>
-            {t('view.trials.correct-it')}
+            {t('view.trials.correct')}
           </Action>
           {why === null ? (
             <Action onClick={() => setWhy('')}>{t('view.trials.take-it-back')}</Action>

@@ -23,7 +23,7 @@ export function VerdictLines({ verdict: { lines, byEyeOnly, verdict } }: { reado
       </Box>
       {verdict === 'pass' && byEyeOnly && (
         <Box fontSize="12.5px" color="quiet" mt="1">
-          {t('view.trials.by-eye-only-what-has')}
+          {t('view.trials.by-eye-caution')}
         </Box>
       )}
     </>

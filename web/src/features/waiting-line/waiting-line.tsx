@@ -17,7 +17,7 @@ export function WaitingLine() {
       {waits > 0 && <>{t('view.outbox.records-wait', { count: waits })} </>}
       {refused > 0 && <>{t('view.outbox.records-refused', { count: refused })} </>}
       <Box asChild color="accent" fontWeight={600} textDecoration="underline">
-        <Link to="/waiting">{t('view.outbox.look-at-them')}</Link>
+        <Link to="/waiting">{t('view.outbox.open')}</Link>
       </Box>{' '}
       {waits > 0 && (
         <Action kind="quiet" minHeight="32px" onClick={() => void sendWaiting()}>

@@ -43,7 +43,7 @@ export function HandedOver({
       </Box>
       <Box display="flex" gap="2" alignItems="end" flexWrap="wrap">
         <Box flex="1 1 240px">
-          <TextField label={t('view.outbox.what-became-of-it')} value={why} maxLength={300} onChange={setWhy} />
+          <TextField label={t('view.outbox.result')} value={why} maxLength={300} onChange={setWhy} />
         </Box>
         <Action kind="main" disabled={why.trim().length < 3} onClick={() => void onSettled(why.trim())}>
           {t('view.outbox.settled')}

@@ -22,13 +22,13 @@ export function Waiting() {
   const refused = entries.filter((one) => one.refused !== null);
   return (
     <>
-      <PageHead title={t('view.outbox.title')} line={t('view.outbox.what-this-is')}>
+      <PageHead title={t('view.outbox.title')} line={t('view.outbox.why')}>
         {waits.length > 0 && <Action onClick={() => void sendWaiting()}>{t('view.outbox.try-now')}</Action>}
       </PageHead>
       <Box as="main" id="content" p={{ base: '3', md: '5' }} display="grid" gap="4" alignContent="start">
         {entries.length === 0 && <Notice level="note">{t('view.outbox.nothing-waits')}</Notice>}
         {refused.length > 0 && (
-          <Panel title={t('view.outbox.wait-for-a-person')}>
+          <Panel title={t('view.outbox.refused')}>
             <Box as="ul" listStyleType="none" display="grid" gap="3">
               {refused.map((entry) => (
                 <RefusedEntry key={entry.key} entry={entry} />
@@ -37,7 +37,7 @@ export function Waiting() {
           </Panel>
         )}
         {waits.length > 0 && (
-          <Panel title={t('view.outbox.wait-for-the-server')}>
+          <Panel title={t('view.outbox.waiting')}>
             <Box as="ul" listStyleType="none" display="grid" gap="2">
               {waits.map((entry) => (
                 <li key={entry.key}>
@@ -63,7 +63,7 @@ function AllHandedOver() {
   if (problem !== null) return <Notice level="refusal">{problem}</Notice>;
   if (!rows || rows.length === 0) return null;
   return (
-    <Panel title={t('view.outbox.handed-over-to-lead-hands')}>
+    <Panel title={t('view.outbox.handed-over-title')}>
       <Box as="ul" listStyleType="none" display="grid" gap="3">
         {rows.map((row) => (
           <HandedOver
@@ -109,11 +109,11 @@ function RefusedEntry({ entry }: { readonly entry: Entry }) {
           </Action>
         )}
         <Action asChild>
-          <Link to={placeOf(entry)}>{t('view.outbox.correct-it')}</Link>
+          <Link to={placeOf(entry)}>{t('view.outbox.correct')}</Link>
         </Action>
         {mayHandOver && (
           <Action disabled={task.busy} onClick={() => void task.run(() => handOver(entry))}>
-            {t('view.outbox.give-to-a-lead-hand')}
+            {t('view.outbox.hand-over')}
           </Action>
         )}
         {sure ? (

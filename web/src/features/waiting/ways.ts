@@ -55,7 +55,7 @@ export function wayToSend(entry: Entry, me: Me): Way | null {
       const current = refused.problem?.current as { readonly version?: number } | undefined;
       if (current?.version === undefined) return null;
       const basedOn = current.version;
-      return { label: t('view.outbox.write-it-over'), go: () => sendAgain(key, { key: newKey(), basedOn }) };
+      return { label: t('view.outbox.overwrite'), go: () => sendAgain(key, { key: newKey(), basedOn }) };
     }
     case 'no-author':
       return { label: t('view.outbox.it-was-me'), go: () => sendAgain(key, { by: mine }) };
@@ -63,14 +63,14 @@ export function wayToSend(entry: Entry, me: Me): Way | null {
     case 'too-old': {
       if (by?.id === me.id)
         return {
-          label: t('view.outbox.send-as-it-is'),
+          label: t('view.outbox.send-as-is'),
           go: () => sendAgain(key, { by: mine, at: new Date().toISOString() }),
         };
       if (!may('settleHandedOver', me.role)) return null;
       // Recorded by the lead hand, welded by whoever made it.
       const welded = 'seamId' in body && by ? ({ weldedBy: by.id, ...body } as Entry['body']) : body;
       return {
-        label: t('view.outbox.take-it-over'),
+        label: t('view.outbox.take-over'),
         go: () => sendAgain(key, { key: newKey(), by: mine, body: welded, at: new Date().toISOString() }),
       };
     }

@@ -52,7 +52,7 @@ function option(data: WaveformData, colour: (name: ColourName) => string) {
     },
     yAxis: {
       type: 'value' as const,
-      name: t('view.bench.current-a'),
+      name: t('view.simulator.chart.current'),
       nameTextStyle: {
         color: colour('quiet'),
         fontFamily: words,

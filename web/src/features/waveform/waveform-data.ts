@@ -46,7 +46,7 @@ export function waveformCsv({ points }: WaveformData): string {
 /** The chart in one sentence, for those who do not see it. */
 export function waveformWords(data: WaveformData): string {
   const drop = data.drops[0];
-  return t('view.waveform.fast-pulse-amperes-for-milliseconds', {
+  return t('view.waveform.description', {
     peak: amount('plain', data.peakA, 0),
     firstPeak: amount('plain', data.firstPeak[1] - data.firstPeak[0], 2),
     background: amount('plain', data.backgroundA, 0),
@@ -55,8 +55,8 @@ export function waveformWords(data: WaveformData): string {
     rms: amount('plain', data.rmsA, 0),
     firstPeak2:
       drop === undefined
-        ? t('view.waveform.a-single-pulse-is-too')
-        : t('view.waveform.a-drop-leaves-milliseconds-after', {
+        ? t('view.waveform.too-weak')
+        : t('view.waveform.drop-leaves-after', {
             firstPeak: amount('plain', drop - data.firstPeak[0], 2),
           }),
   });

@@ -56,7 +56,7 @@ function PartRow({ row }: { readonly row: WearRow }) {
             </Box>
           </Box>
           <Box fontSize="13px" color="quiet">
-            {t('view.wear.used-of', {
+            {t('view.wear.used', {
               used: in_(row.used),
               expected: in_(row.life.expected),
               low: in_(row.life.low),
@@ -94,7 +94,7 @@ function NewPart({ row, onDone }: { readonly row: WearRow; readonly onDone: () =
       <Box display="flex" gap="2" alignItems="end" flexWrap="wrap">
         <Box width="240px">
           <ChoiceField
-            label={t('view.wear.the-old-one-was')}
+            label={t('view.wear.old-one')}
             value={reason}
             choices={[
               { value: 'worn', label: t('view.wear.worn-out') },

@@ -63,13 +63,13 @@ function SeamWindow({
       seam={seam}
       machines={machines}
       machine={machine}
-      title={t('view.window.window-of', { seam: seam.spec.name })}
-      line={t('view.window.how-far-each-may-be-moved')}
+      title={t('view.window.title', { seam: seam.spec.name })}
+      line={t('view.window.title-why')}
     >
       {!seam.revision || !machine ? (
         <Notice level="note">
-          {t('view.trials.a-trial-needs-a-setting')}{' '}
-          <Link to={`/seams/${seam.id}`}>{t('view.setup.save-one-on-its-sheet')}</Link>.
+          {t('view.trials.no-setting')}{' '}
+          <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
         </Notice>
       ) : (
         <Asked
@@ -135,7 +135,7 @@ function Asked({
           <Box display="grid" gap="3">
             <Box display="grid" gap="2" gridTemplateColumns="repeat(auto-fill, minmax(150px, 1fr))" alignItems="start">
               <ValueField
-                label={t('view.window.wire-feed-either-way')}
+                label={t('view.window.feed-range')}
                 of="percent"
                 value={feedPercent}
                 keep={`window/${seam.id}/feed`}
@@ -168,7 +168,7 @@ function Asked({
               )}
             />
             <Box fontSize="12.5px" color="quiet">
-              {t('view.window.corners-are-taken-over')} {welds.length > 0 && t('view.window.diamonds-are-trials')}
+              {t('view.window.corners-why')} {welds.length > 0 && t('view.window.diamonds-are-trials')}
             </Box>
             {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
           </Box>
@@ -176,7 +176,7 @@ function Asked({
       </Box>
       <Box display="grid" gap="3" minWidth={0}>
         {answer && isCurrent && (
-          <Panel title={failing.length === 0 ? t('view.window.it-holds') : t('view.window.it-does-not-hold')}>
+          <Panel title={failing.length === 0 ? t('view.window.it-holds') : t('view.window.fails')}>
             <Box display="grid" gap="2" fontSize="14px">
               {failing.map((corner) => (
                 <Notice
@@ -184,7 +184,7 @@ function Asked({
                   level="caution"
                   word={t('view.window.corner')}
                 >
-                  {t('view.window.at-feed-and-trim', {
+                  {t('view.window.worst-at', {
                     feed: amount('wireFeed', corner.wireFeedMPerMin, 1),
                     trim: amount('shortLength', corner.trimMm, 1),
                   })}{' '}
@@ -192,8 +192,8 @@ function Asked({
                 </Notice>
               ))}
               <Box>
-                {t('view.window.inside-of', { failed: answer.inside.failed, n: answer.inside.n })}{' '}
-                {t('view.window.fails-less-than', { share: amount('percent', 100 * answer.failureBelow95, 1) })}
+                {t('view.window.inside', { failed: answer.inside.failed, n: answer.inside.n })}{' '}
+                {t('view.window.holds', { share: amount('percent', 100 * answer.failureBelow95, 1) })}
               </Box>
               <Ends machine={machine} program={program} window={answer.largestThatHolds} />
             </Box>
@@ -221,12 +221,12 @@ function Evidence({ corners }: { readonly corners: readonly WeldedCorner[] }) {
       <Box as="ul" listStyleType="none" fontSize="14px">
         {corners.map(({ wireFeedMPerMin, trimMm, passed, failed }) => (
           <Box as="li" key={`${wireFeedMPerMin} ${trimMm}`} py="0.5" color={failed > 0 ? 'crimson' : undefined}>
-            {t('view.window.at-feed-and-trim', {
+            {t('view.window.worst-at', {
               feed: amount('wireFeed', wireFeedMPerMin, 1),
               trim: amount('shortLength', trimMm, 1),
             })}{' '}
             {passed + failed === 0
-              ? t('view.window.nobody-welded-there')
+              ? t('view.window.no-weld')
               : t('view.window.passed-and-failed', { passed, failed })}
           </Box>
         ))}
@@ -348,20 +348,20 @@ function Written({
     });
   const hasReason = reason.trim().length >= 3;
   return (
-    <Panel title={t('view.window.in-force-on', { machine: machine.file.name })}>
+    <Panel title={t('view.window.in-force', { machine: machine.file.name })}>
       <Box display="grid" gap="2" fontSize="14px">
         {standing ? (
           <>
             <Ends machine={machine} program={program} window={standing.window} />
             <Box color="quiet" fontSize="13px">
-              {t('view.window.written-by', { by: standing.by, at: shopTime(standing.at), reason: standing.reason })}
+              {t('view.window.written', { by: standing.by, at: shopTime(standing.at), reason: standing.reason })}
             </Box>
             {standing.revision !== revision && (
               <Notice level="caution">{t('view.window.made-for-revision', { revision: standing.revision })}</Notice>
             )}
           </>
         ) : (
-          <Box color="quiet">{t('view.window.none-nothing-may-be-moved')}</Box>
+          <Box color="quiet">{t('view.window.none')}</Box>
         )}
         {may ? (
           <>
@@ -388,7 +388,7 @@ function Written({
           </>
         ) : (
           <Box fontSize="12.5px" color="quiet">
-            {t('view.window.a-lead-hand-writes-it')}
+            {t('view.window.who-writes')}
           </Box>
         )}
         {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}

@@ -14,14 +14,14 @@ export function LineNumbers({
   readonly request: PlanInput;
 }) {
   return (
-    <Panel title={t('view.wire-choice.its-number-on-each-machine')}>
-      <Table label={t('view.wire-choice.chart-lines-for-this-wire')}>
+    <Panel title={t('view.wire-choice.numbers')}>
+      <Table label={t('view.wire-choice.chart-lines')}>
         <Heads
           names={[
             t('view.dial-card.machine'),
             t('view.seam-frame.line'),
             'Number',
-            t('view.machines.easily-taken-for'),
+            t('view.machines.chart.confused-with'),
           ]}
           right={['Number']}
         />
@@ -32,7 +32,7 @@ export function LineNumbers({
             return (
               <tr key={id}>
                 <Cell head>{file.name}</Cell>
-                <Cell>{line ? line.words : t('view.wire-choice.no-line-for-this-wire')}</Cell>
+                <Cell>{line ? line.words : t('view.wire-choice.no-line')}</Cell>
                 <Cell figure fontSize="18px">
                   {line?.number ?? '–'}
                 </Cell>

@@ -78,7 +78,7 @@ export function Ranked<T extends string | number>({
                       aria-label={t('view.wire-choice.take', { row: row.name })}
                       onClick={() => onTake(row.value)}
                     >
-                      {t('view.wire-choice.take-2')}
+                      {t('view.wire-choice.use')}
                     </Action>
                   )
                 )}
@@ -97,13 +97,13 @@ export function Ranked<T extends string | number>({
       </Box>
       {out.length > 0 && (
         <Action kind="quiet" fontSize="13px" aria-expanded={showsOut} onClick={() => setShowsOut(!showsOut)}>
-          {t('view.wire-choice.ruled-out-and-why', {
+          {t('view.wire-choice.ruled-out', {
             showsOut: showsOut ? t('view.wire-choice.hide') : t('view.shop.show'),
             out: out.length,
           })}
         </Action>
       )}
-      {inPlace.length === 0 && <Notice level="caution">{t('view.wire-choice.nothing-on-the-list-suits')}</Notice>}
+      {inPlace.length === 0 && <Notice level="caution">{t('view.wire-choice.nothing-suits')}</Notice>}
     </Panel>
   );
 }

@@ -10,9 +10,9 @@ export function Retests({ saved, choice }: { readonly saved: Program; readonly c
   const retests = retestList(saved, choice, saved);
   if (retests.length === 0) return null;
   return (
-    <Panel title={t('view.wire-choice.what-this-change-opens-again')}>
+    <Panel title={t('view.wire-choice.affects')}>
       <Box fontSize="13.5px" mb="2">
-        {t('view.wire-choice.the-saved-setting-was-made', {
+        {t('view.wire-choice.new-program', {
           diameter: wireWords(saved.filler, saved.diameterMm),
           gas: saved.gas,
         })}

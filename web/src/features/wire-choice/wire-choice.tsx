@@ -70,7 +70,7 @@ function Choice({
     <SheetFrame
       session={session}
       hasCard={false}
-      title={t('view.wire-choice.wire-and-gas-for', { spec: spec.name })}
+      title={t('view.wire-choice.title', { spec: spec.name })}
       line={[spec.grade, wireWords(choice.filler, choice.diameterMm)].filter(Boolean).map(tell).join(' · ')}
     >
       {seam.revision && <Retests saved={seam.revision.program} choice={choice} />}
@@ -84,7 +84,7 @@ function Choice({
       )}
       {!ranking ? (
         <Box color="quiet" role="status">
-          {t('view.wire-choice.ranking-wires-and-gases')}
+          {t('view.wire-choice.ranking')}
         </Box>
       ) : (
         <Box
@@ -102,12 +102,12 @@ function Choice({
           >
             {spec.materialGroup === 'aluminium' && (
               <Tick checked={wishes.anodised} onChange={(anodised) => setWishes({ ...wishes, anodised })}>
-                {t('view.wire-choice.the-part-will-be-anodised')}
+                {t('view.wire-choice.anodised')}
               </Tick>
             )}
             {(spec.materialGroup === 'steel' || spec.materialGroup === 'stainless') && (
               <Tick checked={wishes.brazed} onChange={(brazed) => setWishes({ ...wishes, brazed })}>
-                {t('view.wire-choice.it-is-meant-to-be')}
+                {t('view.wire-choice.brazed')}
               </Tick>
             )}
           </Ranked>

@@ -44,7 +44,7 @@ export function RecordTroubles<V extends FieldValues, D>({
             <Action kind="main" disabled={of.busy} onClick={() => void answerYes()}>
               {t('view.outbox.all-the-same')}
             </Action>
-            <Action onClick={answerNo}>{t('view.today.leave-it')}</Action>
+            <Action onClick={answerNo}>{t('view.today.count-no')}</Action>
           </Box>
         </Box>
       )}
@@ -59,10 +59,10 @@ export function RecordTroubles<V extends FieldValues, D>({
           mt="3"
         >
           <Heading as="h3" textStyle="heading" mb="1">
-            {t('view.ui.somebody-saved-this-since-you')}
+            {t('view.ui.conflict')}
           </Heading>
           {differing.length === 0 ? (
-            <Box fontSize="13.5px">{t('view.seam-frame.both-say-the-same')}</Box>
+            <Box fontSize="13.5px">{t('view.seam-frame.conflict.same')}</Box>
           ) : (
             <Table label={t('view.ui.stored-against-yours')}>
               <Heads names={[t('view.seam-frame.line'), t('view.ui.stored-now'), t('view.seam-frame.yours')]} />
@@ -79,9 +79,9 @@ export function RecordTroubles<V extends FieldValues, D>({
           )}
           <Box display="flex" gap="2" mt="2" flexWrap="wrap">
             <Action kind="main" disabled={of.busy} onClick={() => void keepMine()}>
-              {t('view.ui.save-mine-over-it')}
+              {t('view.ui.overwrite')}
             </Action>
-            <Action onClick={takeTheirs}>{t('view.seam-frame.take-the-stored-one')}</Action>
+            <Action onClick={takeTheirs}>{t('view.seam-frame.conflict.take-stored')}</Action>
           </Box>
         </Box>
       )}

@@ -22,16 +22,16 @@ import type { Starts } from './use-starts.ts';
 import { useStops } from './use-stops.ts';
 
 const leftNames: Record<WireLeft, string> = {
-  'stuck-in-pool': t('view.score.froze-into-the-pool'),
-  'too-long': t('view.score.too-long'),
-  right: t('view.score.right-length'),
-  'too-short': t('view.score.too-short'),
-  'welded-to-tip': t('view.score.welded-to-the-tip'),
+  'stuck-in-pool': t('view.sequence.stop.froze'),
+  'too-long': t('view.sequence.too-long'),
+  right: t('view.sequence.right-length'),
+  'too-short': t('view.sequence.too-short'),
+  'welded-to-tip': t('view.sequence.stop.welded-to-tip'),
 };
 const shapeNames: Record<WireShape, string> = {
-  sharp: t('view.score.sharp'),
-  'small-ball': t('view.score.small-ball'),
-  'big-ball': t('view.score.big-ball'),
+  sharp: t('view.sequence.sharp'),
+  'small-ball': t('view.sequence.small-ball'),
+  'big-ball': t('view.sequence.big-ball'),
 };
 /** Length drawn below the tip, and the ball on its end, px. */
 const drawnLength: Record<WireLeft, number> = {
@@ -82,13 +82,13 @@ export function BurnBack({
   const applied =
     advice !== null && Math.abs(advice.nextMs - burnBackMs) < 0.5 && advice.endPulse === score.sequence.endPulse;
   return (
-    <Panel title={t('view.score.burn-back-from-what-is')} px="4" py="3">
+    <Panel title={t('view.sequence.stop.title')} px="4" py="3">
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.3fr 1fr', lg: '1fr' }}>
         <Box>
           <Box fontSize="13px" color="quiet" mb="1">
-            {t('view.score.after-a-stop-gun-clear')}
+            {t('view.sequence.stop.why')}
           </Box>
-          <Box {...tiles} role="group" aria-label={t('view.score.how-long-the-wire-was')}>
+          <Box {...tiles} role="group" aria-label={t('view.sequence.stop.length')}>
             {wireLefts.map((one) => (
               <Action
                 key={one}
@@ -102,7 +102,7 @@ export function BurnBack({
               </Action>
             ))}
           </Box>
-          <Box {...tiles} mt="1.5" role="group" aria-label={t('view.score.what-is-on-its-end')}>
+          <Box {...tiles} mt="1.5" role="group" aria-label={t('view.sequence.stop.shape')}>
             {wireShapes.map((shape) => (
               <Action
                 key={shape}
@@ -121,7 +121,7 @@ export function BurnBack({
           </Box>
           {stop && (
             <Box fontSize="13px" color="quiet" mt="2">
-              {t('view.score.the-simulated-arc-leaves-at', {
+              {t('view.sequence.stop.simulated', {
                 freeWire: amount('shortLength', stop.freeWireMm, 1),
                 burnBack: amount('pulseTime', burnBackMs, 0),
                 stuck: whether(stop.stuck),
@@ -134,22 +134,22 @@ export function BurnBack({
         </Box>
         <Box display="grid" gap="2" alignContent="start">
           {problem !== null && (
-            <Notice level="caution" word={t('view.bench.not-in-the-record')} urgent>
+            <Notice level="caution" word={t('view.simulator.not-in-record')} urgent>
               {problem}{' '}
               <Action kind="quiet" minHeight="36px" onClick={retry}>
-                {t('view.score.send-it-again')}
+                {t('view.sequence.send-it-again')}
               </Action>
             </Notice>
           )}
           {!advice && (
-            <Notice level="note" word={t('view.score.no-stop-recorded-yet')}>
-              {t('view.score.on-for-this-seam', { file: machine?.file.name ?? t('view.machines.this-machine') })}
+            <Notice level="note" word={t('view.sequence.stop.none')}>
+              {t('view.sequence.stop.where', { file: machine?.file.name ?? t('view.machines.this-machine') })}
             </Notice>
           )}
           {advice && (
             <>
               <Box fontSize="15px" fontWeight={600}>
-                {t('view.score.next', {
+                {t('view.sequence.next', {
                   next: amount('pulseTime', advice.nextMs),
                   next2: machine ? ` · ${onDial(machine, whole, advice.nextMs)}` : '',
                   endPulse: whether(advice.endPulse),
@@ -159,7 +159,7 @@ export function BurnBack({
                 {tell(advice.because)}
               </Box>
               {advice.trend && (
-                <Notice level="note" word={t('view.score.trend')}>
+                <Notice level="note" word={t('view.sequence.trend')}>
                   {tell(advice.trend)}
                 </Notice>
               )}
@@ -170,14 +170,14 @@ export function BurnBack({
                   onClick={() =>
                     score.edit(
                       { burnBackMs: advice.nextMs, endPulse: advice.endPulse },
-                      t('view.score.burn-back-advice'),
+                      t('view.sequence.burn-back-advice'),
                     )
                   }
                 >
-                  {applied ? t('view.score.taken') : t('view.score.take', { next: amount('pulseTime', advice.nextMs) })}
+                  {applied ? t('view.sequence.taken') : t('view.sequence.take', { next: amount('pulseTime', advice.nextMs) })}
                 </Action>
                 <Action kind="quiet" onClick={takeLastBack}>
-                  {t('view.score.take-the-last-stop-back')}
+                  {t('view.sequence.stop.undo')}
                 </Action>
               </Box>
             </>
@@ -195,8 +195,8 @@ function onDial(machine: MachineResource, whole: ScoreOf, nextMs: number): strin
     ...program,
     sequence: { ...program.sequence, burnBackMs: nextMs },
   }).dials.find(({ quantity }) => quantity === 'burnBackMs');
-  if (!said) return t('view.score.has-no-dial-for-it', { file: machine.file.name });
-  const sense = said.bothReadings ? t('view.score.nobody-has-tried-which-way') : (said.sense ?? '');
+  if (!said) return t('view.sequence.no-dial', { file: machine.file.name });
+  const sense = said.bothReadings ? t('view.sequence.direction-not-tested') : (said.sense ?? '');
   return `${said.label} ${said.display}${said.unit ? ` ${said.unit}` : ''}${sense ? `, ${tell(sense)}` : ''}`;
 }
 

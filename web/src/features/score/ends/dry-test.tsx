@@ -24,8 +24,8 @@ export function DryTest({
   const [failed, setFailed] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   return (
-    <Notice level="caution" word={t('view.score.nobody-has-tried', { mode: mode.label })}>
-      {t('view.score.plain-latching-means-different-things', {
+    <Notice level="caution" word={t('view.sequence.nobody-has-tried', { mode: mode.label })}>
+      {t('view.sequence.dry-test.why', {
         plainLatches: plainLatches.length,
         minutes: test.minutes,
         safety: test.safety,
@@ -38,20 +38,20 @@ export function DryTest({
       <Timeline startsOn={startsOn} endsOn={endsOn} />
       <Box display="grid" gap="2" my="2">
         <ChoiceField
-          label={t('view.score.the-drive-starts')}
+          label={t('view.sequence.the-drive-starts')}
           value={startsOn}
           choices={[
-            { value: 'press', label: t('view.score.while-the-first-press-is') },
-            { value: 'release', label: t('view.score.when-the-first-press-is') },
+            { value: 'press', label: t('view.sequence.dry-test.first-press-down') },
+            { value: 'release', label: t('view.sequence.dry-test.first-press-released') },
           ]}
           onChange={setStartsOn}
         />
         <ChoiceField
-          label={t('view.score.the-drive-stops')}
+          label={t('view.sequence.the-drive-stops')}
           value={endsOn}
           choices={[
-            { value: 'press', label: t('view.score.as-soon-as-it-is') },
-            { value: 'release', label: t('view.score.when-the-second-press-is') },
+            { value: 'press', label: t('view.sequence.dry-test.second-press-down') },
+            { value: 'release', label: t('view.sequence.dry-test.second-press-released') },
           ]}
           onChange={setEndsOn}
         />
@@ -66,7 +66,7 @@ export function DryTest({
           });
         }}
       >
-        {t('view.machines.yes-that-is-what-it')}
+        {t('view.machines.trigger-confirm')}
       </Action>
       {failed && (
         <Box role="alert" color="crimson" mt="1">
@@ -91,9 +91,9 @@ function Timeline({ startsOn, endsOn }: PlainLatch) {
       <svg
         viewBox="0 0 380 78"
         role="img"
-        aria-label={t('view.score.drive-starts-stops', {
-          startsOn: startsOn === 'press' ? t('view.score.at-the-first-press') : t('view.score.when-the-first-press-is'),
-          endsOn: endsOn === 'press' ? t('view.score.at-the-second-press') : t('view.score.when-the-second-press-is'),
+        aria-label={t('view.sequence.drive-starts-stops', {
+          startsOn: startsOn === 'press' ? t('view.sequence.dry-test.at-first-press') : t('view.sequence.dry-test.first-press-released'),
+          endsOn: endsOn === 'press' ? t('view.sequence.dry-test.at-second-press') : t('view.sequence.dry-test.second-press-released'),
         })}
       >
         {row(2, 'trigger')}

@@ -30,14 +30,14 @@ export function EndsPart({
   const starts = useStarts(whole.program, circuitMOhm);
   return (
     <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }} alignItems="start">
-      <Panel title={t('view.score.starting-full-feed-against-slow')} px="4" py="3">
+      <Panel title={t('view.sequence.start.title')} px="4" py="3">
         {starts.kind === 'running' && (
           <Box role="status" color="quiet" minHeight="220px" display="grid" placeItems="center">
-            {t('view.score.striking-simulated-arcs')}
+            {t('view.sequence.striking-simulated-arcs')}
           </Box>
         )}
         {starts.kind === 'failed' && (
-          <Notice level="caution" word={t('view.bench.not-simulated')}>
+          <Notice level="caution" word={t('view.simulator.not-simulated')}>
             {starts.message}
           </Notice>
         )}
@@ -48,7 +48,7 @@ export function EndsPart({
             ))}
             <StartTable runs={starts.runs} />
             <Box textStyle="label" color="quiet" mt="2">
-              {t('view.score.cold-starts-each-from-over', {
+              {t('view.sequence.start.why', {
                 starts: starts.runs[0]?.starts.length ?? 0,
                 short5: amount('shortLength', 5),
                 short0_4: amount('shortLength', 0.4),
@@ -57,13 +57,13 @@ export function EndsPart({
           </>
         )}
       </Panel>
-      <Panel title={t('view.score.both-ends-judged')} px="4" py="3">
+      <Panel title={t('view.sequence.both-ends-judged')} px="4" py="3">
         <WarmthLine whole={whole} />
         <Box as="ul" listStyleType="none" fontSize="13px" display="grid" gap="1.5" mt="2">
           <li>{tell(whole.ends.first.because)}</li>
           <li>{tell(whole.ends.last.because)}</li>
           <li>
-            {t('view.score.crater-band-to', {
+            {t('view.sequence.start.crater-band', {
               because: whole.crater.because,
               band: bare('phaseTime', whole.crater.bandS[0], 1),
               band2: amount('phaseTime', whole.crater.bandS[1], 1),
@@ -94,20 +94,20 @@ function StartTable({ runs }: { readonly runs: readonly StartRun[] }) {
   );
   const names = runs.map(({ runInPercent }) => `${fixed(runInPercent, 0)} %`);
   return (
-    <Table label={t('view.score.starts-at-full-feed-and')} mt="2">
+    <Table label={t('view.sequence.start.picture')} mt="2">
       <Heads names={[named('run-in'), ...names]} right={names} />
       <tbody>
-        {row(t('view.score.wire-to-arc'), ({ starts }) =>
+        {row(t('view.sequence.wire-to-arc'), ({ starts }) =>
           tell(amount('pulseTime', mean(starts.flatMap(({ ignitionMs }) => ignitionMs ?? [])), 0)),
         )}
-        {row(t('view.score.wire-pushed-into-the-plate'), ({ starts }) =>
+        {row(t('view.sequence.start.pushed'), ({ starts }) =>
           tell(amount('shortLength', mean(starts.map(({ pushedMm }) => pushedMm)), 2)),
         )}
-        {row(t('view.score.bent-wire'), ({ starts }) =>
-          t('view.score.of-2', { buckles: starts.filter(({ buckles }) => buckles > 0).length, starts: starts.length }),
+        {row(t('view.sequence.bent-wire'), ({ starts }) =>
+          t('view.sequence.start.bent-count', { buckles: starts.filter(({ buckles }) => buckles > 0).length, starts: starts.length }),
         )}
-        {row(t('view.score.clean-starts'), ({ starts }) =>
-          t('view.score.of-3', {
+        {row(t('view.sequence.clean-starts'), ({ starts }) =>
+          t('view.sequence.start.lit-count', {
             ignition: starts.filter(
               ({ buckles, touches, ignitionMs }) => buckles === 0 && touches <= 1 && ignitionMs !== null,
             ).length,

@@ -16,21 +16,21 @@ export function StartTrace({ run, topA }: { readonly run: StartRun; readonly top
   const yOf = (a: number) => size.height - size.bottom - (a / topA) * (size.height - size.bottom - size.top);
   const words =
     litMs === null
-      ? t('view.score.never-lit')
-      : t('view.score.lit-after', {
+      ? t('view.sequence.never-lit')
+      : t('view.sequence.start.lit', {
           lit: amount('pulseTime', litMs, 0),
           buckles: first && first.buckles > 0 ? 'yes' : 'other',
         });
   return (
     <Box>
       <Box textStyle="label" color="quiet">
-        {t('view.score.run-in', { runIn: amount('percent', runInPercent, 0), words })}
+        {t('view.sequence.start.row', { runIn: amount('percent', runInPercent, 0), words })}
       </Box>
       <Box asChild width="100%">
         <svg
           viewBox={`0 0 ${size.width} ${size.height}`}
           role="img"
-          aria-label={t('view.score.current-in-a-start-at', { runIn: amount('percent', runInPercent, 0), words })}
+          aria-label={t('view.sequence.start.row-picture', { runIn: amount('percent', runInPercent, 0), words })}
         >
           {[0, topA / 2, topA].map((a) => (
             <g key={a}>

@@ -20,8 +20,8 @@ export function Checks({
   const { checks, program } = whole;
   if (checks.length === 0 && lag === null) {
     return (
-      <Notice level="note" word={t('view.score.nothing-stands-out')}>
-        {t('view.score.start-slopes-and-end-fit')}
+      <Notice level="note" word={t('view.sequence.no-finding')}>
+        {t('view.sequence.no-finding-why')}
       </Notice>
     );
   }
@@ -29,9 +29,9 @@ export function Checks({
     phase !== null &&
     (schoolFacts[program.sequence.trigger].ends !== 'none' || !['start', 'end', 'slope-out'].includes(phase));
   return (
-    <Box as="section" aria-label={t('view.score.checks')} display="grid" gap="1.5">
+    <Box as="section" aria-label={t('view.sequence.checks')} display="grid" gap="1.5">
       {lag && (
-        <Notice level="caution" word={t('view.score.start-left-behind')}>
+        <Notice level="caution" word={t('view.sequence.start-left-behind')}>
           {tell(lag.message)}
         </Notice>
       )}
@@ -40,7 +40,7 @@ export function Checks({
           {tell(message)}{' '}
           {hasPhase(phase) && (
             <Action kind="quiet" minHeight="32px" onClick={() => onSelect(phase)}>
-              {t('view.score.show-its-numbers')}
+              {t('view.sequence.show-its-numbers')}
             </Action>
           )}
         </Notice>

@@ -17,23 +17,23 @@ export function GunFields({
   return (
     <>
       <ValueField
-        label={t('view.score.gun-in-the-joint')}
+        label={t('view.sequence.gun-work-angle')}
         of="plain"
         value={gun.workDeg}
         keep={`score/${seamId}/workDeg`}
         range={gunRanges.workDeg}
         follows
-        hint={t('view.score.from-the-lower-plate')}
+        hint={t('view.sequence.gun-work-angle-hint')}
         onValue={(workDeg) => workDeg !== null && onGun({ ...gun, workDeg })}
       />
       <ValueField
-        label={t('view.score.gun-along-it')}
+        label={t('view.sequence.gun-travel-angle')}
         of="plain"
         value={gun.travelDeg}
         keep={`score/${seamId}/travelDeg`}
         range={gunRanges.travelDeg}
         follows
-        hint={t('view.score.plus-pushes-minus-drags')}
+        hint={t('view.sequence.gun-travel-angle-hint')}
         onValue={(travelDeg) => travelDeg !== null && onGun({ ...gun, travelDeg })}
       />
       <Sketch gun={gun} />
@@ -52,7 +52,7 @@ function Sketch({ gun }: { readonly gun: GunAngles }) {
   const along = gunLine(116, 52, 90 + gun.travelDeg);
   return (
     <Box asChild width="100%" maxWidth="190px" color="ink">
-      <svg viewBox="0 0 170 66" role="img" aria-label={t('view.score.gun-at', { gun: gunWords(gun) })}>
+      <svg viewBox="0 0 170 66" role="img" aria-label={t('view.sequence.gun-at-step', { gun: gunWords(gun) })}>
         <path d="M4 52h74v8H4Z" fill={cssColour('metal')} stroke={cssColour('metalEdge')} />
         {gun.workDeg < 80 && <path d="M26 52V6h8v46Z" fill={cssColour('metal')} stroke={cssColour('metalEdge')} />}
         <line x1="34" y1="52" {...across} stroke={cssColour('accent')} strokeWidth="4" />

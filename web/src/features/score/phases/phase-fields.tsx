@@ -42,11 +42,11 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
     <NumberField
       {...props}
       field={field}
-      label={t('view.score.trim')}
+      label={t('view.sequence.trim')}
       of="shortLength"
       step={0.1}
       hint={
-        has ? t('view.score.beside-the-programs-own') : t('view.score.no-such-dial-on', { machine: hasTrims.machine })
+        has ? t('view.sequence.beside-program') : t('view.sequence.no-such-dial', { machine: hasTrims.machine })
       }
     />
   );
@@ -55,23 +55,23 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
   const workOutHold = () =>
     edit(
       { startS: holdForWarmth(whole.program, whole.thicknessMm, whole.score.lengthMm) ?? 5 },
-      t('view.score.hold-worked-out'),
+      t('view.sequence.hold-calculated'),
     );
   switch (selected) {
     case 'pre-gas':
       return (
         <>
-          {time('preGasS', t('view.score.gas-before'))}
+          {time('preGasS', t('view.sequence.gas-before'))}
           <Because>{tell(whole.gas.before.because)}</Because>
         </>
       );
     case 'run-in':
       return (
         <>
-          {level('runInPercent', t('view.score.run-in-level'))}
-          {time('runInAfterS', t('view.score.after-it-has-lit'))}
+          {level('runInPercent', t('view.sequence.run-in-level'))}
+          {time('runInAfterS', t('view.sequence.after-lighting'))}
           <Because>
-            {t('view.score.slow-wire-until-the-arc', {
+            {t('view.sequence.run-in-why', {
               ignition: amount('pulseTime', whole.score.ignitionS * 1000, 0),
               runIn: amount('percent', whole.score.rules.sequence.runInPercent, 0),
               short5: amount('shortLength', 5),
@@ -82,13 +82,13 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
     case 'start':
       return (
         <>
-          {level('startPercent', t('view.score.start-level'))}
-          {time('startS', isHeld ? t('view.score.hold-it-for') : t('view.score.start-time'), <Along sum={sum} />)}
+          {level('startPercent', t('view.sequence.start-level'))}
+          {time('startS', isHeld ? t('view.sequence.hold-time') : t('view.sequence.start-time'), <Along sum={sum} />)}
           {trim('startTrimMm', hasTrims.start)}
           <Because>
             {tell(whole.ends.first.because)}
             <Action kind="quiet" minHeight="32px" onClick={workOutHold}>
-              {t('view.score.work-out-the-hold')}
+              {t('view.sequence.calculate-hold')}
             </Action>
           </Because>
         </>
@@ -96,24 +96,24 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
     case 'slope-in':
       return (
         <>
-          {time('slopeInS', t('view.score.slope-to-main'), <Along sum={sum} />)}
+          {time('slopeInS', t('view.sequence.slope-to-main'), <Along sum={sum} />)}
           <Because>
-            {t('view.score.from-to-main-no-slope', { start: amount('percent', sequence.startPercent, 0) })}
+            {t('view.sequence.slope-why', { start: amount('percent', sequence.startPercent, 0) })}
           </Because>
         </>
       );
     case 'main':
       return (
         <>
-          {sequence.trigger === 'spot' && time('spotS', t('view.score.spot-time'))}
+          {sequence.trigger === 'spot' && time('spotS', t('view.sequence.spot-time'))}
           {sequence.trigger === 'stitch' && (
             <>
-              {time('stitchOnS', t('view.score.stitch'), <Along sum={sum} />)}
-              {time('stitchOffS', t('view.bench.pause'))}
+              {time('stitchOnS', t('view.sequence.stitch'), <Along sum={sum} />)}
+              {time('stitchOffS', t('view.simulator.pause'))}
             </>
           )}
           <Because>
-            {t('view.score.main-is-the-program-itself', {
+            {t('view.sequence.main-why', {
               wireFeed: amount('wireFeed', whole.program.wireFeedMPerMin, 1),
               frequency: whole.program.slowBeat ? amount('plain', whole.program.slowBeat.frequencyHz, 1) : absent,
             })}
@@ -124,7 +124,7 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
     case 'second':
       return (
         <>
-          {level('secondPercent', t('view.score.second-level'))}
+          {level('secondPercent', t('view.sequence.second-level'))}
           {trim('secondTrimMm', hasTrims.second)}
           <Taps {...props} />
         </>
@@ -132,18 +132,18 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
     case 'slope-out':
       return (
         <>
-          {time('slopeOutS', t('view.score.slope-to-crater'), <Along sum={sum} />)}
+          {time('slopeOutS', t('view.sequence.slope-to-crater'), <Along sum={sum} />)}
           <Because>{tell(whole.ends.last.because)}</Because>
         </>
       );
     case 'end':
       return (
         <>
-          {level('endPercent', t('view.score.crater-level'))}
-          {time('endS', isHeld ? t('view.score.hold-it-for') : t('view.score.crater-time'))}
+          {level('endPercent', t('view.sequence.crater-level'))}
+          {time('endS', isHeld ? t('view.sequence.hold-time') : t('view.sequence.crater-time'))}
           {trim('endTrimMm', hasTrims.end)}
           <Because>
-            {t('view.score.band-to', {
+            {t('view.sequence.because-band', {
               because: whole.crater.because,
               band: bare('phaseTime', whole.crater.bandS[0], 1),
               band2: amount('phaseTime', whole.crater.bandS[1], 1),
@@ -152,9 +152,9 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
               <Action
                 kind="quiet"
                 minHeight="32px"
-                onClick={() => edit({ endS: Math.round(whole.crater.holdS * 10) / 10 }, t('view.score.crater-time-2'))}
+                onClick={() => edit({ endS: Math.round(whole.crater.holdS * 10) / 10 }, t('view.sequence.crater-time-in-line'))}
               >
-                {t('view.score.take-2', { hold: amount('phaseTime', whole.crater.holdS, 1) })}
+                {t('view.sequence.use-hold', { hold: amount('phaseTime', whole.crater.holdS, 1) })}
               </Action>
             )}
           </Because>
@@ -163,19 +163,19 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
     case 'burn-back':
       return (
         <>
-          <NumberField {...props} field="burnBackMs" label={t('view.score.burn-back')} of="pulseTime" step={5} />
+          <NumberField {...props} field="burnBackMs" label={t('view.sequence.burn-back')} of="pulseTime" step={5} />
           <Box alignSelf="center">
             <Tick checked={sequence.endPulse} onChange={(endPulse) => edit({ endPulse }, 'endPulse')}>
-              {t('view.score.last-pulse-against-the-ball')}
+              {t('view.sequence.last-pulse')}
             </Tick>
           </Box>
-          <Because>{t('view.score.longer-burn-back-leaves-a')}</Because>
+          <Because>{t('view.sequence.burn-back-why')}</Because>
         </>
       );
     case 'post-gas':
       return (
         <>
-          {time('postGasS', t('view.score.gas-after'))}
+          {time('postGasS', t('view.sequence.gas-after'))}
           <Because>{tell(whole.gas.after.because)}</Because>
         </>
       );
@@ -196,7 +196,7 @@ function Because({ children }: { readonly children: ReactNode }) {
 function Along({ sum }: { readonly sum: PhaseSum | undefined }) {
   const units = useSettings((state) => state.units);
   if (!sum || sum.mm <= 0) return null;
-  return <>{t('view.score.of-seam', { units: formatWithUnit(sum.mm / sum.count, 'length', units) })}</>;
+  return <>{t('view.sequence.of-seam', { units: formatWithUnit(sum.mm / sum.count, 'length', units) })}</>;
 }
 
 function NumberField({
@@ -257,7 +257,7 @@ function LevelField({
       follows
       hint={
         isColder
-          ? t('view.score.below-main-the-start-is', { scale: otherLevels(percent, unit, scale) })
+          ? t('view.sequence.start-below-main', { scale: otherLevels(percent, unit, scale) })
           : otherLevels(percent, unit, scale)
       }
       onValue={(value) => {
@@ -277,7 +277,7 @@ function Taps({ seamId, score, whole }: PhaseFieldsProps) {
         <Box key={at} display="flex" gap="1" alignItems="end">
           <Box flex="1">
             <ValueField
-              label={t('view.score.tap-at', { at: at + 1 })}
+              label={t('view.sequence.tap-at', { at: at + 1 })}
               of="length"
               value={mm}
               keep={`score/${seamId}/tap/${at}`}
@@ -288,13 +288,13 @@ function Taps({ seamId, score, whole }: PhaseFieldsProps) {
                   score.edit({ tapsAtMm: tapsAtMm.map((one, index) => (index === at ? value : one)) }, `tap ${at}`);
                 }
               }}
-              hint={at % 2 === 0 ? t('view.score.to-the-second-level') : t('view.score.back-to-main')}
+              hint={at % 2 === 0 ? t('view.sequence.tap-level') : t('view.sequence.back-to-main')}
             />
           </Box>
           <Action
             kind="quiet"
             mb="5"
-            aria-label={t('view.score.remove-tap', { at: at + 1 })}
+            aria-label={t('view.sequence.remove-tap', { at: at + 1 })}
             onClick={() => score.edit({ tapsAtMm: tapsAtMm.filter((_, index) => index !== at) }, `tap ${at} away`)}
           >
             ✕
@@ -306,10 +306,10 @@ function Taps({ seamId, score, whole }: PhaseFieldsProps) {
           alignSelf="center"
           onClick={() => {
             const from = tapsAtMm.at(-1) ?? 0;
-            score.edit({ tapsAtMm: [...tapsAtMm, Math.round((from + room) / 2)] }, t('view.score.tap-added'));
+            score.edit({ tapsAtMm: [...tapsAtMm, Math.round((from + room) / 2)] }, t('view.sequence.tap-added'));
           }}
         >
-          {t('view.score.add-a-tap')}
+          {t('view.sequence.add-a-tap')}
         </Action>
       )}
     </>

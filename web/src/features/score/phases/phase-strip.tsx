@@ -45,7 +45,7 @@ export function PhaseStrip(props: PhaseStripProps) {
     <Box display="grid" gap="2">
       <Box display="grid" gap="2" gridTemplateColumns={{ base: '1fr', md: 'minmax(0, 1.4fr) minmax(0, 1.2fr) 112px' }}>
         <ChoiceField
-          label={t('view.score.trigger')}
+          label={t('view.sequence.trigger')}
           value={sequence.trigger}
           choices={triggerSchools.map((school) => ({ value: school, label: schoolFacts[school].name }))}
           onChange={(trigger) => edit({ trigger }, 'trigger')}
@@ -53,13 +53,13 @@ export function PhaseStrip(props: PhaseStripProps) {
         />
         <Templates score={score} />
         <ChoiceField
-          label={t('view.score.levels-in')}
+          label={t('view.sequence.levels-in')}
           value={unit}
           choices={levelUnits.map((one) => ({ value: one, label: levelUnitName(one) }))}
           onChange={onUnit}
         />
       </Box>
-      <Box role="tablist" aria-label={t('view.score.phases')} display="flex" flexWrap="wrap" gap="1">
+      <Box role="tablist" aria-label={t('view.sequence.phases')} display="flex" flexWrap="wrap" gap="1">
         {phases.map((phase) => (
           <Action
             key={phase}
@@ -95,12 +95,12 @@ export function PhaseStrip(props: PhaseStripProps) {
 function Templates({ score }: { readonly score: Score }) {
   return (
     <ChoiceField
-      label={t('view.score.begin-from')}
+      label={t('view.sequence.start-from')}
       value=""
       choices={[
-        { value: '', label: score.isOwn ? t('view.score.this-score') : t('view.score.the-usual-for-this-metal') },
+        { value: '', label: score.isOwn ? t('view.sequence.this-sequence') : t('view.sequence.usual-for-metal') },
         ...sequenceTemplates.map(({ id, name }) => ({ value: id, label: name })),
-        { value: 'usual', label: t('view.score.the-usual-for-this-metal'), disabled: !score.isOwn },
+        { value: 'usual', label: t('view.sequence.usual-for-metal'), disabled: !score.isOwn },
       ].filter(({ value }, at) => at === 0 || value !== 'usual' || score.isOwn)}
       onChange={(id: string) => {
         if (id === 'usual') score.forget();

@@ -26,16 +26,16 @@ export function PhaseTable({
   const length = (mm: number) => formatQuantity(mm, 'length', units);
   const lengthUnit = length(1).unit;
   const figures = [
-    t('view.score.seconds'),
+    t('view.sequence.seconds'),
     lengthUnit,
-    t('view.score.wire-unit', { unit: unitShown('mass').label }),
-    t('view.score.gas-unit', { unit: unitShown('volume').label }),
+    t('view.sequence.wire-unit', { unit: unitShown('mass').label }),
+    t('view.sequence.gas-unit', { unit: unitShown('volume').label }),
     'kJ',
   ];
-  const names = [t('view.score.phase'), ...figures, ...(machine ? [t('view.score.on-2', { machine })] : [])];
+  const names = [t('view.sequence.phase'), ...figures, ...(machine ? [t('view.sequence.on-machine', { machine })] : [])];
   return (
     <Panel px="4" py="2">
-      <Table label={t('view.score.phases-with-time-seam-wire')}>
+      <Table label={t('view.sequence.phases-table')}>
         <Heads names={names} right={figures} />
         <tbody>
           {totals.phases.map(({ phase, seconds, mm, wireG, gasL, energyKj, count }, at) => (
@@ -50,7 +50,7 @@ export function PhaseTable({
                   _hover={{ textDecoration: 'underline' }}
                 >
                   {whole.program.slowBeat && (phase === 'main' || phase === 'second')
-                    ? t('view.score.with-slow-beat', { phase: phaseNames[phase] })
+                    ? t('view.sequence.phase-double-pulse', { phase: phaseNames[phase] })
                     : tell(phaseNames[phase])}
                   {count > 1 ? ` × ${count}` : ''}
                 </Box>
@@ -79,7 +79,7 @@ export function PhaseTable({
           ))}
           <tr>
             <Cell head py="1" borderBottomWidth="0">
-              {t('view.score.in-all')}
+              {t('view.sequence.total')}
             </Cell>
             <Cell figure py="1" borderBottomWidth="0">
               {fixed(totals.seconds, 1)}
@@ -101,11 +101,11 @@ export function PhaseTable({
         </tbody>
       </Table>
       <Box textStyle="label" color="quiet" mt="1">
-        {t('view.score.arc-start-slopes-second-level', {
+        {t('view.sequence.total-why', {
           arc: amount('phaseTime', totals.arcS, 1),
           addedWireG: totals.addedWireG >= 0 ? '' : '−',
           addedWireG2: amount('mass', Math.abs(totals.addedWireG), 2),
-          addedWireG3: totals.addedWireG >= 0 ? t('view.score.more') : '',
+          addedWireG3: totals.addedWireG >= 0 ? t('view.sequence.more') : '',
         })}
       </Box>
     </Panel>

@@ -36,19 +36,19 @@ export function Play({
 
   return (
     <Panel
-      title={t('view.score.play-it')}
+      title={t('view.sequence.practice')}
       px="4"
       py="2"
       aside={
         <Action kind="quiet" minHeight="32px" aria-pressed={sound} onClick={() => onSound(!sound)}>
-          {sound ? t('view.score.sound-on') : t('view.score.sound-off')}
+          {sound ? t('view.sequence.sound-on') : t('view.sequence.sound-off')}
         </Action>
       }
     >
       <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 132px" gap="3" alignItems="start">
         <Box display="grid" gap="2">
           <Box color="quiet" fontSize="13px">
-            {t('view.score.space-bar-or-the-button')}
+            {t('view.sequence.practice-why')}
           </Box>
           <Action
             kind="main"
@@ -57,7 +57,7 @@ export function Play({
             whiteSpace="normal"
             width="100%"
             css={{ touchAction: 'none' }}
-            aria-label={t('view.score.trigger-press-hold-and-let')}
+            aria-label={t('view.sequence.practice-trigger')}
             aria-pressed={state.held}
             data-trigger=""
             onPointerDown={(event) => {
@@ -69,12 +69,12 @@ export function Play({
             onContextMenu={(event) => event.preventDefault()}
           >
             {state.held
-              ? t('view.bench.held-2')
+              ? t('view.simulator.column.held')
               : running
-                ? t('view.score.trigger')
+                ? t('view.sequence.trigger')
                 : rules.sequence.trigger === 'latch'
-                  ? t('view.score.press-to-start')
-                  : t('view.score.hold-to-start')}
+                  ? t('view.sequence.press-to-start')
+                  : t('view.sequence.hold-to-start')}
           </Action>
           <Box
             aria-live="off"
@@ -97,7 +97,7 @@ export function Play({
       </Box>
       <Box as="dl" display="grid" gridTemplateColumns="84px 1fr" fontSize="13px" mt="2" rowGap="0.5">
         <Box as="dt" color="quiet">
-          {t('view.score.machine-is')}
+          {t('view.sequence.practice-state')}
         </Box>
         <Box as="dd" fontWeight={600}>
           <span role="status" data-state={state.phase}>
@@ -105,14 +105,14 @@ export function Play({
           </span>
         </Box>
         <Box as="dt" color="quiet">
-          {t('view.score.waits-for')}
+          {t('view.sequence.practice-waits')}
         </Box>
         <Box as="dd">{tell(waitsFor(state, nowS, rules))}</Box>
         <Box as="dt" color="quiet">
-          {t('view.score.gun-at-2')}
+          {t('view.sequence.practice-gun-at')}
         </Box>
         <Box as="dd" textStyle="figure" fontSize="13px">
-          {t('view.score.sum-2', {
+          {t('view.sequence.practice-now', {
             now: amount('length', gun.mmAt(nowS), 0),
             current: slice && running ? `, ${fixed(meanOf(slice.trace.currentA), 0)} A` : '',
             buckles: whether(slice !== null && slice.buckles > 0),
@@ -125,8 +125,8 @@ export function Play({
         </Box>
       )}
       {withoutArc && (
-        <Notice level="caution" word={t('view.score.without-an-arc')}>
-          {t('view.score.the-sequence-plays-on-it', {
+        <Notice level="caution" word={t('view.sequence.without-an-arc')}>
+          {t('view.sequence.practice-without-arc', {
             withoutArc,
             ignition: amount('pulseTime', whole.score.ignitionS * 1000, 0),
           })}
@@ -141,16 +141,16 @@ function Result({ result }: { readonly result: NonNullable<ReturnType<PlaySessio
   if (result.length === 0) {
     return (
       <Box mt="2">
-        <Notice level="note" word={t('view.score.no-weld')}>
-          {t('view.score.the-arc-was-not-let')}
+        <Notice level="note" word={t('view.sequence.no-weld')}>
+          {t('view.sequence.practice-no-main')}
         </Notice>
       </Box>
     );
   }
   return (
-    <Box mt="2" as="section" aria-label={t('view.score.how-it-was-played')}>
+    <Box mt="2" as="section" aria-label={t('view.sequence.practice-result')}>
       <Heading as="h3" textStyle="label" color="quiet" fontWeight={600}>
-        {t('view.score.as-played')}
+        {t('view.sequence.as-played')}
       </Heading>
       <Box as="ul" listStyleType="none" fontSize="13px">
         {result.map(({ part, wanted, was, fits }) => (
@@ -160,7 +160,7 @@ function Result({ result }: { readonly result: NonNullable<ReturnType<PlaySessio
             </Box>
             <Box>{tell(part)}</Box>
             <Box textStyle="figure" fontSize="13px">
-              {fits ? t('view.score.fits', { was }) : t('view.score.of', { was, wanted })}
+              {fits ? t('view.sequence.fits', { was }) : t('view.sequence.of', { was, wanted })}
             </Box>
           </Box>
         ))}
@@ -247,7 +247,7 @@ function LiveArc({ session, whole }: { readonly session: PlaySession; readonly w
     <canvas
       ref={canvas}
       role="img"
-      aria-label={t('view.score.the-simulated-arc-while-the')}
+      aria-label={t('view.sequence.practice-picture')}
       width={arcSize.width * sharpness}
       height={arcSize.height * sharpness}
       style={{ width: `${arcSize.width}px`, height: `${arcSize.height}px` }}

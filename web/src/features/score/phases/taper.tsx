@@ -27,18 +27,18 @@ export function TaperPanel({
   const outcome = taperPlan({ program, lengthMm: whole.score.lengthMm, thicknessMm, ...asked });
   const units = useSettings((state) => state.units);
   const heads = [
-    t('view.score.at-unit', { unit: unitShown('length').label }),
-    t('view.score.ahead-unit', { unit: unitShown('temperature').label }),
-    t('view.score.level'),
-    t('view.score.band'),
+    t('view.sequence.at-unit', { unit: unitShown('length').label }),
+    t('view.sequence.ahead-unit', { unit: unitShown('temperature').label }),
+    t('view.sequence.level'),
+    t('view.sequence.band'),
     unitShown('wireFeed').label,
   ];
   const hasSecond = schoolFacts[program.sequence.trigger].second;
   return (
-    <Panel title={t('view.score.taper-along-the-seam')} px="4" py="3">
+    <Panel title={t('view.sequence.taper.title')} px="4" py="3">
       <Box display="grid" gap="2" gridTemplateColumns="1fr 1fr">
         <ValueField
-          label={t('view.score.metal-to-each-side')}
+          label={t('view.sequence.taper.sides')}
           of="length"
           value={asked.sideMm}
           keep={`taper/${seamId}/side`}
@@ -46,7 +46,7 @@ export function TaperPanel({
           onValue={(sideMm) => sideMm !== null && ask({ ...asked, sideMm })}
         />
         <ValueField
-          label={t('view.score.plate-at-the-start')}
+          label={t('view.sequence.taper.plate-start')}
           of="temperature"
           value={asked.plateC}
           keep={`taper/${seamId}/plate`}
@@ -64,7 +64,7 @@ export function TaperPanel({
       )}
       {outcome.ok && (
         <>
-          <Table label={t('view.score.level-at-stations-along-the')} mt="2">
+          <Table label={t('view.sequence.taper.stations')} mt="2">
             <Heads names={heads} right={heads} />
             <tbody>
               {outcome.value.stations
@@ -81,7 +81,7 @@ export function TaperPanel({
                       {fixed(levelPercent, 0)} %
                     </Cell>
                     <Cell figure py="1" color="quiet" fontSize="13px">
-                      {t('view.score.to', { band: amount('plain', band[0], 0), band2: amount('plain', band[1], 0) })}
+                      {t('view.sequence.to', { band: amount('plain', band[0], 0), band2: amount('plain', band[1], 0) })}
                     </Cell>
                     <Cell figure py="1">
                       {formatQuantity((program.wireFeedMPerMin * levelPercent) / 100, 'wireFeed', units).text}
@@ -100,13 +100,13 @@ export function TaperPanel({
                   disabled={
                     program.sequence.tapsAtMm.length === 1 && program.sequence.tapsAtMm[0] === outcome.value.tapAtMm
                   }
-                  onClick={() => score.edit({ tapsAtMm: [outcome.value.tapAtMm ?? 1] }, t('view.score.taper-tap'))}
+                  onClick={() => score.edit({ tapsAtMm: [outcome.value.tapAtMm ?? 1] }, t('view.sequence.taper-tap'))}
                 >
-                  {t('view.score.put-the-tap-at', { tapAt: amount('length', outcome.value.tapAtMm) })}
+                  {t('view.sequence.taper.put-tap', { tapAt: amount('length', outcome.value.tapAtMm) })}
                 </Action>
               ) : (
                 <Box fontSize="13px">
-                  {t('view.score.a-trigger-with-a-second', { tapAt: amount('length', outcome.value.tapAtMm) })}
+                  {t('view.sequence.taper.needs-second-level', { tapAt: amount('length', outcome.value.tapAtMm) })}
                 </Box>
               )}
             </Box>

@@ -22,7 +22,7 @@ export function WarmthLine({ whole }: { readonly whole: ScoreOf }) {
       <svg
         viewBox={`0 0 ${size.width} ${size.height}`}
         role="img"
-        aria-label={t('view.score.warmth-along-the-seam-against', {
+        aria-label={t('view.sequence.taper.picture', {
           end: amount('length', endMm),
           warmth: amount('percent', whole.ends.first.warmth * 100, 0),
           warmth2: amount('percent', whole.ends.last.warmth * 100, 0),
@@ -64,7 +64,7 @@ export function WarmthLine({ whole }: { readonly whole: ScoreOf }) {
           </text>
         ))}
         <text x={size.left + 6} y={yOf(hotAbove) + 12} fill={cssColour('spruce')} style={{ fontSize: '10.5px' }}>
-          {t('view.score.of-mains-warmth-the-band')}
+          {t('view.sequence.taper.axis')}
         </text>
       </svg>
     </Box>

@@ -35,10 +35,10 @@ export function Drawn({
           ) : (
             <>
               <Box fontWeight={600} fontSize="13px">
-                {t('view.score.as-it-was-played')}
+                {t('view.sequence.as-played-title')}
               </Box>
               <Action kind="quiet" onClick={() => setLooksBack(true)}>
-                {t('view.score.back-to-the-score')}
+                {t('view.sequence.back')}
               </Action>
             </>
           )}

@@ -74,7 +74,7 @@ export function HandleButton({
       aria-label={handle.name}
       aria-valuetext={handleValue(handle, sequence)}
       aria-valuenow={handle.level ? sequence[handle.level] : handle.time ? sequence[handle.time.field] : 0}
-      title={t('view.score.drag-or-arrow-keys-with', { handle: handle.name, sequence: handleValue(handle, sequence) })}
+      title={t('view.sequence.handle', { handle: handle.name, sequence: handleValue(handle, sequence) })}
       position="absolute"
       left={`${x - hitPx / 2}px`}
       top={`${y - hitPx / 2}px`}

@@ -42,7 +42,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
   if (score.rules.hasGas && runIn) {
     add({
       id: 'pre-gas',
-      name: t('view.score.gas-before'),
+      name: t('view.sequence.gas-before'),
       phase: 'pre-gas',
       stave: 'gas',
       atS: preGas?.fromS ?? runIn.fromS,
@@ -53,7 +53,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
   if (runIn) {
     add({
       id: 'run-in',
-      name: t('view.score.run-in-level'),
+      name: t('view.sequence.run-in-level'),
       phase: 'run-in',
       stave: 'wire',
       atS: (runIn.fromS + (runIn.litS ?? runIn.toS)) / 2,
@@ -68,7 +68,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
     const atS = start?.toS ?? slopeIn?.fromS ?? main?.fromS ?? 0;
     add({
       id: 'start',
-      name: t('view.score.start-level-and-time'),
+      name: t('view.sequence.handle-start'),
       phase: 'start',
       stave: 'current',
       atS,
@@ -79,7 +79,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
     if (sequence.startPercent !== 100) {
       add({
         id: 'slope-in',
-        name: t('view.score.slope-to-main'),
+        name: t('view.sequence.slope-to-main'),
         phase: 'slope-in',
         stave: 'current',
         atS: slopeIn?.toS ?? atS,
@@ -93,7 +93,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
     if (on) {
       add({
         id: 'second',
-        name: t('view.score.second-level'),
+        name: t('view.sequence.second-level'),
         phase: 'second',
         stave: 'current',
         atS: on.fromS + Math.min((on.toS - on.fromS) / 2, 0.8),
@@ -106,7 +106,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
       if (atS !== undefined) {
         add({
           id: `tap-${at}`,
-          name: t('view.score.tap', { at: at + 1 }),
+          name: t('view.sequence.tap', { at: at + 1 }),
           phase: 'second',
           stave: 'trigger',
           atS,
@@ -124,7 +124,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
     const outS = end?.fromS ?? burn?.fromS ?? score.untilS;
     add({
       id: 'slope-out',
-      name: t('view.score.slope-to-crater'),
+      name: t('view.sequence.slope-to-crater'),
       phase: 'slope-out',
       stave: 'current',
       atS: slopeOut?.fromS ?? outS,
@@ -133,7 +133,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
     });
     add({
       id: 'end',
-      name: t('view.score.crater-level-and-time'),
+      name: t('view.sequence.handle-crater'),
       phase: 'end',
       stave: 'current',
       atS: endsS,
@@ -148,7 +148,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
     if (on) {
       add({
         id: 'on',
-        name: sequence.trigger === 'spot' ? t('view.score.spot-time') : t('view.score.stitch-time'),
+        name: sequence.trigger === 'spot' ? t('view.sequence.spot-time') : t('view.sequence.stitch-time'),
         phase: 'main',
         stave: 'current',
         atS: on.toS,
@@ -160,7 +160,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
     if (sequence.trigger === 'stitch' && again) {
       add({
         id: 'pause',
-        name: t('view.bench.pause'),
+        name: t('view.simulator.pause'),
         phase: 'post-gas',
         stave: 'wire',
         atS: again.fromS,
@@ -173,7 +173,7 @@ export function handlesOf({ score, program }: ScoreOf): Handle[] {
   if (after) {
     add({
       id: 'post-gas',
-      name: t('view.score.gas-after'),
+      name: t('view.sequence.gas-after'),
       phase: 'post-gas',
       stave: 'gas',
       atS: after.toS,
@@ -228,7 +228,7 @@ export function handleValue({ time, level, tap }: Handle, sequence: TriggerSeque
   const parts = [
     ...(level ? [`${fixed(sequence[level], 0)} %`] : []),
     ...(time ? [tell(amount('phaseTime', sequence[time.field], 2))] : []),
-    ...(tap === undefined ? [] : [t('view.score.at-2', { tap: amount('length', sequence.tapsAtMm[tap] ?? 0, 0) })]),
+    ...(tap === undefined ? [] : [t('view.sequence.at-tap', { tap: amount('length', sequence.tapsAtMm[tap] ?? 0, 0) })]),
   ];
   return parts.join(', ');
 }

@@ -41,7 +41,7 @@ export function paintLens(
   context.textAlign = 'left';
   const said = (text: string) => context.fillText(text, x + 9, y + 16);
   if (!phase || !isLit(phase, lens.atS)) {
-    said(t('view.score.no-arc-here'));
+    said(t('view.sequence.no-arc-here'));
     return;
   }
   const percent = percentAt(phase, lens.atS, hasBeat(phase.name) ? program.slowBeat : null);
@@ -50,11 +50,11 @@ export function paintLens(
   const pulse = electrical.pulseAt(feed, trim);
   const { currentA } = electrical.at(feed, trim);
   if (!pulse) {
-    said(t('view.score.no-pulse', { current: amount('current', currentA, 0) }));
+    said(t('view.sequence.no-pulse', { current: amount('current', currentA, 0) }));
     return;
   }
   said(
-    t('view.score.mean', {
+    t('view.sequence.mean', {
       frequency: amount('frequency', pulse.frequencyHz, 0),
       current: amount('current', currentA, 0),
     }),
@@ -75,12 +75,12 @@ export function paintLens(
   context.stroke();
   context.fillStyle = colour('quiet');
   context.font = "500 10.5px 'Spline Sans Mono', monospace";
-  context.fillText(t('view.score.peak', { peakCurrent: amount('current', pulse.peakCurrentA, 0) }), left, y + 30);
+  context.fillText(t('view.sequence.peak', { peakCurrent: amount('current', pulse.peakCurrentA, 0) }), left, y + 30);
   context.textAlign = 'right';
   context.fillText(tell(amount('pulseTime', spanMs, 0)), x + width - 9, y + height - 6);
   context.textAlign = 'left';
   context.fillText(
-    t('view.score.between-2', { backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0) }),
+    t('view.sequence.background', { backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0) }),
     left,
     y + height - 6,
   );

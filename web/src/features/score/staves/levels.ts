@@ -7,7 +7,7 @@ export const levelUnits = ['percent', 'feed', 'current'] as const;
 export type LevelUnit = (typeof levelUnits)[number];
 
 export function levelUnitName(unit: LevelUnit): string {
-  if (unit === 'percent') return t('view.score.of-main');
+  if (unit === 'percent') return t('view.sequence.of-main');
   return unitShown(unit === 'feed' ? 'wireFeed' : 'current').label;
 }
 

@@ -67,7 +67,7 @@ export function LiveStaves({
       <canvas
         ref={canvas}
         role="img"
-        aria-label={t('view.score.what-is-being-played-trigger')}
+        aria-label={t('view.sequence.picture-played')}
         width={width * sharpness}
         height={height * sharpness}
         style={{ width: '100%', height: `${height}px`, display: 'block' }}

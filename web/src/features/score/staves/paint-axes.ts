@@ -13,8 +13,8 @@ export function paintGrounds(
   for (const [name, box] of [
     [named('trigger'), layout.trigger],
     [named('gas'), layout.gas],
-    [t('view.score.stave-wire'), layout.wire],
-    [t('view.score.stave-current'), layout.current],
+    [t('view.sequence.stave-wire'), layout.wire],
+    [t('view.sequence.stave-current'), layout.current],
   ] as const) {
     context.fillStyle = colour('page');
     context.fillRect(layout.left, box.top, layout.width - layout.left - layout.right, box.height);
@@ -112,7 +112,7 @@ export function paintFold(context: CanvasRenderingContext2D, picture: StavePictu
   context.font = font(11, false, 600);
   context.fillStyle = colour('quiet');
   context.fillText(
-    t('view.score.folded', { seconds: amount('phaseTime', seconds, 0), mm: amount('length', mm, 0) }),
+    t('view.sequence.folded', { seconds: amount('phaseTime', seconds, 0), mm: amount('length', mm, 0) }),
     0,
     0,
   );

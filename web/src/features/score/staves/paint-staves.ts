@@ -47,9 +47,9 @@ function paintTrigger(context: CanvasRenderingContext2D, picture: StavePicture, 
     if (to < layout.left || from > layout.width) continue;
     context.fillStyle = colour('ink');
     rounded(context, from, top + 3, Math.max(to - from, 3), height - 6, 2);
-    const short = picture.program.sequence.trigger === 'latch' ? 'press' : t('view.score.tap-2');
+    const short = picture.program.sequence.trigger === 'latch' ? 'press' : t('view.sequence.tap-in-line');
     const text =
-      press.kind === 'tap' ? short : t('view.score.hold', { from: amount('phaseTime', press.toS - press.fromS, 1) });
+      press.kind === 'tap' ? short : t('view.sequence.hold', { from: amount('phaseTime', press.toS - press.fromS, 1) });
     if (isSmall) continue;
     context.font = font(11, false, 600);
     if (to - from > 58) {
@@ -254,7 +254,7 @@ function paintNames(context: CanvasRenderingContext2D, picture: StavePicture, co
     context.fillRect(from, top, 1, height);
     if (phase.name === 'run-in' || phase.name === 'burn-back') continue;
     const said = `${tell(phaseNames[phase.name])}${phase.name.startsWith('slope') ? '' : ` ${picture.levelText(phase.fromPercent, phase.name)}`}`;
-    const short = phase.name.startsWith('slope') ? t('view.score.slope') : phaseNames[phase.name];
+    const short = phase.name.startsWith('slope') ? t('view.sequence.slope') : phaseNames[phase.name];
     const text = [said, short].find((words) => context.measureText(tell(words)).width < room - 8);
     const x = Math.max(from, layout.left) + 5;
     if (text && x > usedTo) {

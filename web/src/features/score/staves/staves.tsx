@@ -87,40 +87,40 @@ export function Staves({ whole, unit, selected, onSelect, onEdit, onSettle }: St
           kind="quiet"
           minHeight="44px"
           onClick={() => view.zoom(1.6)}
-          aria-label={t('view.score.zoom-in')}
-          title={t('view.score.zoom-in-2')}
+          aria-label={t('view.sequence.zoom-in')}
+          title={t('view.sequence.zoom-in-key')}
         >
           +
         </Action>
         <Action
           kind="quiet"
           onClick={() => view.zoom(1 / 1.6)}
-          aria-label={t('view.score.zoom-out')}
-          title={t('view.score.zoom-out-2')}
+          aria-label={t('view.sequence.zoom-out')}
+          title={t('view.sequence.zoom-out-key')}
         >
           −
         </Action>
-        <Action kind="quiet" disabled={view.isWhole} onClick={view.whole} title={t('view.score.whole-score-0')}>
-          {t('view.score.whole')}
+        <Action kind="quiet" disabled={view.isWhole} onClick={view.whole} title={t('view.sequence.zoom-all-key')}>
+          {t('view.sequence.whole')}
         </Action>
         <Action kind="quiet" onClick={() => view.show(0, score.litS + 2.5)}>
-          {t('view.score.start')}
+          {t('view.sequence.start')}
         </Action>
         <Action kind="quiet" onClick={() => view.show(Math.max(score.untilS - 6, 0), score.untilS)}>
-          {t('view.score.end')}
+          {t('view.sequence.end')}
         </Action>
         {view.canFold && (
           <Action kind="quiet" aria-pressed={view.folded} onClick={() => view.setFolded(!view.folded)}>
-            {view.folded ? t('view.score.unfold-main') : t('view.score.fold-main')}
+            {view.folded ? t('view.sequence.unfold-main') : t('view.sequence.fold-main')}
           </Action>
         )}
         <Action
           kind="quiet"
           aria-pressed={hasLens}
           onClick={() => setLens(!hasLens)}
-          title={t('view.score.fast-pulses-under-a-lens')}
+          title={t('view.sequence.lens-key')}
         >
-          {hasLens ? t('view.score.lens-away') : t('view.score.lens-on-the-pulses')}
+          {hasLens ? t('view.sequence.lens-away') : t('view.sequence.lens')}
         </Action>
       </Box>
       <Box
@@ -131,7 +131,7 @@ export function Staves({ whole, unit, selected, onSelect, onEdit, onSettle }: St
         css={{ touchAction: 'pan-y' }}
         tabIndex={0}
         role="group"
-        aria-label={t('view.score.score-trigger-gas-wire-and')}
+        aria-label={t('view.sequence.picture')}
         onKeyDown={(event) => onViewKey(event, view, () => setLens(!hasLens))}
         onPointerDown={(event) => {
           if (event.target !== canvas.current) return;
@@ -207,7 +207,7 @@ export function pictureOf(
 
 function describe({ totals, score }: ScoreOf): string {
   const phases = totals.phases.map(({ phase, seconds }) => `${phase} ${fixed(seconds, 1)} s`).join(', ');
-  return t('view.score.of-seam-2', { length: amount('length', score.lengthMm, 0), phases });
+  return t('view.sequence.picture-phases', { length: amount('length', score.lengthMm, 0), phases });
 }
 
 function onViewKey(event: KeyboardEvent, view: View, toggleLens: () => void): void {

@@ -52,32 +52,32 @@ export function TacksPart({
   const stitchOf = sequenceTemplates.find(({ id }) => id === 'stitch-by-stitch');
   return (
     <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1.35fr 1fr' }} alignItems="start">
-      <Panel title={t('view.score.tacks')} px="4" py="3">
+      <Panel title={t('view.sequence.tacks')} px="4" py="3">
         <Box display="grid" gap="2" gridTemplateColumns="1fr 1fr">
           <ValueField
-            label={t('view.score.spacing')}
+            label={t('view.sequence.spacing')}
             of="length"
             value={asked.spacingMm}
             keep={`tacks/${seamId}/spacing`}
             optional
             placeholder={
               outcome.ok
-                ? t('view.score.rule', { spacing: amount('plain', outcome.value.spacingMm, 0) })
-                : t('view.score.by-rule')
+                ? t('view.sequence.rule', { spacing: amount('plain', outcome.value.spacingMm, 0) })
+                : t('view.sequence.by-rule')
             }
             range={[5, 1000]}
             onValue={(spacingMm) => ask({ ...asked, spacingMm })}
           />
           <ValueField
-            label={t('view.score.length-of-a-tack')}
+            label={t('view.sequence.tack.length')}
             of="length"
             value={asked.tackMm}
             keep={`tacks/${seamId}/tack`}
             optional
             placeholder={
               outcome.ok
-                ? t('view.score.rule-2', { tack: amount('plain', outcome.value.tackMm, 0) })
-                : t('view.score.by-rule')
+                ? t('view.sequence.tack.rule', { tack: amount('plain', outcome.value.tackMm, 0) })
+                : t('view.sequence.by-rule')
             }
             range={[2, 100]}
             onValue={(tackMm) => ask({ ...asked, tackMm })}
@@ -96,16 +96,16 @@ export function TacksPart({
             <TackDrawing plan={outcome.value} lengthMm={lengthMm} />
             <Figures
               lines={[
-                [t('view.score.tacks'), `${outcome.value.count}`, tell(outcome.value.because.spacing)],
+                [t('view.sequence.tacks'), `${outcome.value.count}`, tell(outcome.value.because.spacing)],
                 [
-                  t('view.score.arc-each'),
+                  t('view.sequence.tack.arc'),
                   tell(amount('phaseTime', outcome.value.arcS, 2)),
                   tell(outcome.value.because.time),
                 ],
                 [
-                  t('view.score.heat-each'),
-                  t('view.score.kj', { energyKjEach: amount('plain', outcome.value.energyKjEach, 2) }),
-                  t('view.score.kj-in-all-of-wire', {
+                  t('view.sequence.tack.heat'),
+                  t('view.sequence.kj', { energyKjEach: amount('plain', outcome.value.energyKjEach, 2) }),
+                  t('view.sequence.tack.total', {
                     count: amount('plain', outcome.value.energyKjEach * outcome.value.count, 1),
                     count2: amount('mass', outcome.value.wireGEach * outcome.value.count, 1),
                   }),
@@ -113,27 +113,27 @@ export function TacksPart({
                 [
                   t('view.machines.gas'),
                   tell(amount('volume', outcome.value.gasL, 1)),
-                  t('view.score.of-it-without-an-arc', {
+                  t('view.sequence.tack.gas', {
                     gasLost: amount('volume', outcome.value.gasLostL, 1),
                     gas: outcome.value.because.gas,
                   }),
                 ],
                 [
-                  t('view.score.time'),
+                  t('view.sequence.time'),
                   tell(amount('phaseTime', outcome.value.seconds, 0)),
-                  t('view.score.arc-gas-times-and-about'),
+                  t('view.sequence.tack.time-why'),
                 ],
                 [
-                  t('view.score.dressing'),
-                  outcome.value.dressBack ? t('view.score.dress-back') : t('view.score.leave'),
+                  t('view.sequence.dressing'),
+                  outcome.value.dressBack ? t('view.sequence.dress-back') : t('view.sequence.leave'),
                   tell(outcome.value.because.dress),
                 ],
               ]}
             />
             <Box mt="2">
               {machine && !spotHere ? (
-                <Notice level="note" word={t('view.score.has-no-timed-spot', { file: machine.file.name })}>
-                  {t('view.score.hold-it-for-by-count', { arc: amount('phaseTime', outcome.value.arcS, 1) })}
+                <Notice level="note" word={t('view.sequence.tack.no-spot', { file: machine.file.name })}>
+                  {t('view.sequence.tack.no-spot-hint', { arc: amount('phaseTime', outcome.value.arcS, 1) })}
                 </Notice>
               ) : null}
               <Action
@@ -150,34 +150,34 @@ export function TacksPart({
                   )
                 }
               >
-                {t('view.score.put-the-tacks-on-the')}
+                {t('view.sequence.tack.use')}
               </Action>
             </Box>
           </>
         )}
       </Panel>
-      <Panel title={t('view.score.stitches')} px="4" py="3">
+      <Panel title={t('view.sequence.stitches')} px="4" py="3">
         <Figures
           lines={[
-            [t('view.score.stitch'), formatWithUnit(stitch.stitchMm, 'length', units), tell(stitch.because)],
+            [t('view.sequence.stitch'), formatWithUnit(stitch.stitchMm, 'length', units), tell(stitch.because)],
             [
-              t('view.score.between'),
+              t('view.sequence.between'),
               formatWithUnit(stitch.gapMm, 'length', units),
-              t('view.score.left-open-a-second-pass'),
+              t('view.sequence.stitch.open'),
             ],
             [
-              t('view.score.stitches'),
+              t('view.sequence.stitches'),
               String(stitch.count),
-              t('view.score.on-3', { units: formatWithUnit(lengthMm, 'length', units) }),
+              t('view.sequence.on-shop-name', { units: formatWithUnit(lengthMm, 'length', units) }),
             ],
-            [t('view.score.heat'), `${fixed(stitch.heatShare * 100, 0)} %`, t('view.score.of-the-same-seam-closed')],
+            [t('view.sequence.heat'), `${fixed(stitch.heatShare * 100, 0)} %`, t('view.sequence.stitch.closed')],
           ]}
         />
         <Action mt="2" onClick={() => score.edit(stitchOf?.change ?? {}, 'stitches')}>
-          {t('view.score.stitch-this-seam')}
+          {t('view.sequence.stitch-this-seam')}
         </Action>
         <Box textStyle="label" color="quiet" mt="2">
-          {t('view.score.stitch-and-pause-are-set')}
+          {t('view.sequence.stitch.where')}
         </Box>
       </Panel>
     </Box>
@@ -224,7 +224,7 @@ function TackDrawing({ plan, lengthMm }: { readonly plan: TackSchedule; readonly
       <svg
         viewBox={`0 0 ${width} 58`}
         role="img"
-        aria-label={t('view.score.tacks-on-both-ends-first', {
+        aria-label={t('view.sequence.tack.picture', {
           count: plan.count,
           length: amount('length', lengthMm),
         })}

@@ -32,23 +32,23 @@ export function TapCalls({ machine, program }: { readonly machine: MachineResour
   return (
     <Box>
       <Heading as="h3" textStyle="label" color="quiet" fontWeight={600}>
-        {t('view.score.taps-at-rest')}
+        {t('view.sequence.taps-at-rest')}
       </Heading>
       {found.kind === 'loading' && (
         <Box role="status" fontSize="13px" color="quiet">
-          {t('view.score.looking-into-the-memories')}
+          {t('view.sequence.memories-loading')}
         </Box>
       )}
       {found.kind === 'failed' && (
         <Box role="alert" fontSize="13px">
-          {t('view.score.the-memories-could-not-be', { message: found.message })}
+          {t('view.sequence.memories-failed', { message: found.message })}
         </Box>
       )}
       {found.kind === 'ready' && (
         <Box as="ul" listStyleType="none" fontSize="13px">
           {found.targets.map(({ taps, slot, name, warning }) => (
             <Box as="li" key={slot} color={warning ? 'ochre' : undefined}>
-              {t('view.score.taps-memory', {
+              {t('view.sequence.taps-memory', {
                 warning: warning ? '◆' : '●',
                 taps,
                 slot,

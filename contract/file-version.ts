@@ -50,7 +50,7 @@ export function readVersioned<S extends z.ZodType>(
         path: 'version',
         code: 'unknown-version',
         message: say('contract.file.no-version', {
-          slice: JSON.stringify(found)?.slice(0, 60) ?? 'nothing',
+          version: JSON.stringify(found)?.slice(0, 60) ?? 'nothing',
           kind,
         }),
         limit: version,

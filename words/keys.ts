@@ -25,10 +25,10 @@ export interface Sentences extends CoreSentences {
   readonly 'server.cards.display-from-chart': null;
   readonly 'server.cards.display-while-welding': {
     readonly circuit: SaidValue;
+    readonly current: SaidValue;
     readonly preset: SaidValue;
-    readonly running: SaidValue;
-    readonly running2: SaidValue;
     readonly tip: SaidValue;
+    readonly voltage: SaidValue;
   };
   readonly 'server.cards.dress-them-back': null;
   readonly 'server.cards.error.no-setting': { readonly spec: SaidValue };
@@ -52,11 +52,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.cards.lines-change': { readonly changing: number };
   readonly 'server.cards.lines-change-marked': { readonly changing: number };
   readonly 'server.cards.metal': null;
-  readonly 'server.cards.misses-by': {
-    readonly digits: SaidValue;
-    readonly error: SaidValue;
-    readonly unit: SaidValue;
-  };
+  readonly 'server.cards.misses-by': { readonly error: SaidValue; readonly unit: SaidValue };
   readonly 'server.cards.no-change': null;
   readonly 'server.cards.not-on-this-machine': { readonly nearest: SaidValue; readonly what: SaidValue };
   readonly 'server.cards.opens-this-card': null;
@@ -96,7 +92,7 @@ export interface Sentences extends CoreSentences {
     readonly mode: SaidValue;
     readonly name: SaidValue;
     readonly number: SaidValue;
-    readonly units: SaidValue;
+    readonly part: SaidValue;
   };
   readonly 'server.cards.to': { readonly display: SaidValue; readonly label: SaidValue; readonly unit: SaidValue };
   readonly 'server.cards.travel': null;
@@ -107,7 +103,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.compute-pool.error.cancelled': null;
   readonly 'server.compute-pool.error.queue-full': null;
   readonly 'server.compute-pool.error.too-long': { readonly longest: SaidValue };
-  readonly 'server.compute.error.no-computation': { readonly slice: SaidValue; readonly verbNames: SaidValue };
+  readonly 'server.compute.error.no-computation': { readonly name: SaidValue; readonly verbNames: SaidValue };
   readonly 'server.http.error.address-character': null;
   readonly 'server.http.error.address-not-utf-8': null;
   readonly 'server.http.error.address-unreadable': null;
@@ -123,7 +119,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.http.error.method': { readonly known: SaidValue; readonly method: SaidValue };
   readonly 'server.http.error.missing-reference': null;
   readonly 'server.http.error.no-database': null;
-  readonly 'server.http.error.no-endpoint': { readonly method: SaidValue; readonly slice: SaidValue };
+  readonly 'server.http.error.no-endpoint': { readonly method: SaidValue; readonly path: SaidValue };
   readonly 'server.http.error.not-json': null;
   readonly 'server.http.error.not-utf-8': null;
   readonly 'server.http.error.nothing-here': null;
@@ -145,7 +141,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.http.hint.send-json': null;
   readonly 'server.http.the-body': null;
   readonly 'server.http.there-already': null;
-  readonly 'server.jobs.error.no-job': { readonly slice: SaidValue };
+  readonly 'server.jobs.error.no-job': { readonly id: SaidValue };
   readonly 'server.jobs.error.question-refused': null;
   readonly 'server.machine-simulator.has-none': { readonly machineId: SaidValue };
   readonly 'server.machines.error.name-taken': { readonly name: SaidValue };
@@ -315,7 +311,7 @@ export interface Sentences extends CoreSentences {
   readonly 'server.slots.error.nothing-to-store': { readonly spec: SaidValue };
   readonly 'server.slots.error.slot-changed': { readonly slot: SaidValue };
   readonly 'server.slots.error.slot-empty': { readonly slot: SaidValue };
-  readonly 'server.slots.error.slot-number': { readonly slice: SaidValue };
+  readonly 'server.slots.error.slot-number': { readonly slot: SaidValue };
   readonly 'server.slots.error.slot-range': {
     readonly first: SaidValue;
     readonly last: SaidValue;
@@ -514,9 +510,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.dial-card.display-from-chart': { readonly preset: SaidValue };
   readonly 'view.dial-card.display-while-welding': {
     readonly circuit: SaidValue;
-    readonly running: SaidValue;
-    readonly running2: SaidValue;
+    readonly current: SaidValue;
     readonly tip: SaidValue;
+    readonly voltage: SaidValue;
   };
   readonly 'view.dial-card.displays': { readonly where: SaidValue };
   readonly 'view.dial-card.first': null;
@@ -530,7 +526,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.dial-card.letter': null;
   readonly 'view.dial-card.machine': null;
   readonly 'view.dial-card.misses-by': {
-    readonly digits: SaidValue;
     readonly error: SaidValue;
     readonly unit: SaidValue;
     readonly value: 'absent' | 'yes';
@@ -894,9 +889,9 @@ export interface Sentences extends CoreSentences {
     readonly first: SaidValue;
     readonly gap: SaidValue;
     readonly joint: SaidValue;
-    readonly joint2: SaidValue;
     readonly leg: SaidValue;
     readonly passes: number;
+    readonly position: SaidValue;
     readonly second: SaidValue;
   };
   readonly 'view.joint-drawing.down': null;
@@ -911,17 +906,13 @@ export interface Sentences extends CoreSentences {
   readonly 'view.library.add': null;
   readonly 'view.library.add-a-cylinder': null;
   readonly 'view.library.add-a-spool': null;
-  readonly 'view.library.against': { readonly short1_0: SaidValue };
+  readonly 'view.library.against': { readonly sheet: SaidValue };
   readonly 'view.library.also': null;
   readonly 'view.library.aluminium': null;
   readonly 'view.library.ambiguous': null;
   readonly 'view.library.argon': null;
   readonly 'view.library.ask-for': null;
-  readonly 'view.library.because-a-part': {
-    readonly because: SaidValue;
-    readonly unit: SaidValue;
-    readonly unit2: SaidValue;
-  };
+  readonly 'view.library.because-a-part': { readonly amount: SaidValue; readonly because: SaidValue };
   readonly 'view.library.calculation': { readonly title: SaidValue };
   readonly 'view.library.cancel': null;
   readonly 'view.library.code': null;
@@ -1009,11 +1000,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.add-this-dial': null;
   readonly 'view.machines.add-this-line': null;
   readonly 'view.machines.after-its-time': null;
-  readonly 'view.machines.against-the-line': {
-    readonly trim: SaidValue;
-    readonly trim2: SaidValue;
-    readonly units: SaidValue;
-  };
+  readonly 'view.machines.against-the-line': { readonly arc: SaidValue; readonly trim: SaidValue };
   readonly 'view.machines.all': null;
   readonly 'view.machines.all-as-stored': null;
   readonly 'view.machines.also-drags-along': null;
@@ -1163,7 +1150,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.keep-these-points': { readonly filled: number };
   readonly 'view.machines.knurled': null;
   readonly 'view.machines.leads': null;
-  readonly 'view.machines.leads-chart': { readonly mOhm: SaidValue; readonly mOhm2: SaidValue; readonly rows: number };
+  readonly 'view.machines.leads-chart': { readonly first: SaidValue; readonly last: SaidValue; readonly rows: number };
   readonly 'view.machines.leads-how': null;
   readonly 'view.machines.leads-last': { readonly perMonth: SaidValue; readonly words: SaidValue };
   readonly 'view.machines.leads-loss': { readonly arc: SaidValue; readonly volts: SaidValue };
@@ -1323,7 +1310,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.step': null;
   readonly 'view.machines.stiffness': null;
   readonly 'view.machines.stored': null;
-  readonly 'view.machines.sum': { readonly trim: SaidValue; readonly trim2: SaidValue };
   readonly 'view.machines.swing-around': { readonly mean: SaidValue; readonly swing: SaidValue };
   readonly 'view.machines.table-file': null;
   readonly 'view.machines.take-off-line': { readonly number: SaidValue };
@@ -1375,7 +1361,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.unit.keep': null;
   readonly 'view.machines.unit.leg-low': { readonly dial: SaidValue; readonly length: SaidValue };
   readonly 'view.machines.unit.loaded-missing': null;
-  readonly 'view.machines.unit.low': { readonly dial: SaidValue; readonly short60: SaidValue };
+  readonly 'view.machines.unit.low': { readonly dial: SaidValue; readonly length: SaidValue };
   readonly 'view.machines.unit.result-each-way': { readonly perUnit: SaidValue };
   readonly 'view.machines.unit.set-high': { readonly dial: SaidValue };
   readonly 'view.machines.unit.slow-rate': null;
@@ -1630,8 +1616,8 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.add-a-part': null;
   readonly 'view.seams.another-leg': null;
   readonly 'view.seams.arc-line': null;
-  readonly 'view.seams.arc-line-is': { readonly units: SaidValue; readonly units2: SaidValue };
-  readonly 'view.seams.arc-line-usual': { readonly units: SaidValue };
+  readonly 'view.seams.arc-line-is': { readonly arc: SaidValue; readonly line: SaidValue };
+  readonly 'view.seams.arc-line-usual': { readonly arc: SaidValue };
   readonly 'view.seams.arc-time': null;
   readonly 'view.seams.area': null;
   readonly 'view.seams.as-planned': null;
@@ -1666,7 +1652,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.fix.gas': { readonly gas: SaidValue };
   readonly 'view.seams.fix.planned-feed': null;
   readonly 'view.seams.fix.planned-travel': null;
-  readonly 'view.seams.fix.v-groove': { readonly short2: SaidValue };
+  readonly 'view.seams.fix.v-groove': { readonly gap: SaidValue };
   readonly 'view.seams.fix.wire': { readonly diameter: SaidValue; readonly filler: SaidValue };
   readonly 'view.seams.for': { readonly use: SaidValue };
   readonly 'view.seams.free-the-setting': null;
@@ -1683,10 +1669,10 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.if-known': null;
   readonly 'view.seams.impossible': null;
   readonly 'view.seams.is-the-wished': {
+    readonly figure: SaidValue;
     readonly percent: SaidValue;
     readonly side: 'other' | 'over';
-    readonly units: SaidValue;
-    readonly units2: SaidValue;
+    readonly target: SaidValue;
     readonly wish: SaidValue;
   };
   readonly 'view.seams.issue-or-lock': null;
@@ -1729,19 +1715,19 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.on-which-machine': null;
   readonly 'view.seams.on-which-part': null;
   readonly 'view.seams.one-drop': null;
-  readonly 'view.seams.own-travel': { readonly units: SaidValue };
+  readonly 'view.seams.own-travel': { readonly travel: SaidValue };
   readonly 'view.seams.pass': null;
   readonly 'view.seams.passes': null;
   readonly 'view.seams.passes-alike': null;
   readonly 'view.seams.passes-total': { readonly passes: SaidValue };
   readonly 'view.seams.penetration': {
-    readonly band: SaidValue;
-    readonly band2: SaidValue;
     readonly heatPaths: SaidValue;
     readonly index: SaidValue;
+    readonly least: SaidValue;
+    readonly most: SaidValue;
     readonly verdict: SaidValue;
   };
-  readonly 'view.seams.plan': { readonly text: SaidValue };
+  readonly 'view.seams.plan': { readonly figure: SaidValue };
   readonly 'view.seams.position': null;
   readonly 'view.seams.program-file': null;
   readonly 'view.seams.program-loaded': { readonly taken: SaidValue };
@@ -1750,7 +1736,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.program-save': null;
   readonly 'view.seams.program-unchanged': { readonly refused: SaidValue };
   readonly 'view.seams.pulse': null;
-  readonly 'view.seams.pulses-from': { readonly units: SaidValue };
+  readonly 'view.seams.pulses-from': { readonly feed: SaidValue };
   readonly 'view.seams.recorded-by-you': null;
   readonly 'view.seams.reference': { readonly machineId: SaidValue; readonly number: SaidValue };
   readonly 'view.seams.reference-and-lock': null;
@@ -1762,7 +1748,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.seams.revisions-failed': null;
   readonly 'view.seams.ripple': null;
   readonly 'view.seams.root-colder': null;
-  readonly 'view.seams.root-gap-usual': { readonly short2: SaidValue };
+  readonly 'view.seams.root-gap-usual': { readonly gap: SaidValue };
   readonly 'view.seams.seam-length': null;
   readonly 'view.seams.seams-on-parts': { readonly groups: number; readonly seams: number };
   readonly 'view.seams.search': null;
@@ -1815,9 +1801,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sequence.background': { readonly backgroundCurrent: SaidValue };
   readonly 'view.sequence.band': null;
   readonly 'view.sequence.because-band': {
-    readonly band: SaidValue;
-    readonly band2: SaidValue;
     readonly because: SaidValue;
+    readonly least: SaidValue;
+    readonly most: SaidValue;
   };
   readonly 'view.sequence.bent-wire': null;
   readonly 'view.sequence.beside-program': null;
@@ -1895,13 +1881,12 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sequence.memories-failed': { readonly message: SaidValue };
   readonly 'view.sequence.memories-loading': null;
   readonly 'view.sequence.missing': null;
-  readonly 'view.sequence.more': null;
   readonly 'view.sequence.nearest': null;
   readonly 'view.sequence.never-lit': null;
   readonly 'view.sequence.next': {
+    readonly burnBack: SaidValue;
+    readonly dial: SaidValue;
     readonly endPulse: 'absent' | 'yes';
-    readonly next: SaidValue;
-    readonly next2: SaidValue;
   };
   readonly 'view.sequence.no-arc-here': null;
   readonly 'view.sequence.no-dial': { readonly file: SaidValue };
@@ -1916,7 +1901,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sequence.not-taken': null;
   readonly 'view.sequence.of': { readonly wanted: SaidValue; readonly was: SaidValue };
   readonly 'view.sequence.of-main': null;
-  readonly 'view.sequence.of-seam': { readonly units: SaidValue };
+  readonly 'view.sequence.of-seam': { readonly length: SaidValue };
   readonly 'view.sequence.on': null;
   readonly 'view.sequence.on-machine': { readonly machine: SaidValue };
   readonly 'view.sequence.on-shop-name': { readonly units: SaidValue };
@@ -1934,9 +1919,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sequence.practice-gun-at': null;
   readonly 'view.sequence.practice-no-main': null;
   readonly 'view.sequence.practice-now': {
+    readonly at: SaidValue;
     readonly buckles: 'absent' | 'yes';
     readonly current: SaidValue;
-    readonly now: SaidValue;
   };
   readonly 'view.sequence.practice-picture': null;
   readonly 'view.sequence.practice-result': null;
@@ -1951,9 +1936,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sequence.rule': { readonly spacing: SaidValue };
   readonly 'view.sequence.run-in-level': null;
   readonly 'view.sequence.run-in-why': {
+    readonly distance: SaidValue;
     readonly ignition: SaidValue;
     readonly runIn: SaidValue;
-    readonly short5: SaidValue;
   };
   readonly 'view.sequence.s-own-page': { readonly file: SaidValue };
   readonly 'view.sequence.second-level': null;
@@ -1982,9 +1967,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sequence.start-time': null;
   readonly 'view.sequence.start.bent-count': { readonly buckles: SaidValue; readonly starts: SaidValue };
   readonly 'view.sequence.start.crater-band': {
-    readonly band: SaidValue;
-    readonly band2: SaidValue;
     readonly because: SaidValue;
+    readonly least: SaidValue;
+    readonly most: SaidValue;
   };
   readonly 'view.sequence.start.lit': { readonly buckles: 'other' | 'yes'; readonly lit: SaidValue };
   readonly 'view.sequence.start.lit-count': { readonly ignition: SaidValue; readonly starts: SaidValue };
@@ -1994,8 +1979,8 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sequence.start.row-picture': { readonly runIn: SaidValue; readonly words: SaidValue };
   readonly 'view.sequence.start.title': null;
   readonly 'view.sequence.start.why': {
-    readonly short0_4: SaidValue;
-    readonly short5: SaidValue;
+    readonly distance: SaidValue;
+    readonly limit: SaidValue;
     readonly starts: number;
   };
   readonly 'view.sequence.stave-current': null;
@@ -2015,8 +2000,8 @@ export interface Sentences extends CoreSentences {
     readonly ballFactor: SaidValue;
     readonly burnBack: SaidValue;
     readonly endPulse: 'absent' | 'yes';
+    readonly error: SaidValue;
     readonly freeWire: SaidValue;
-    readonly short3: SaidValue;
     readonly stuck: 'absent' | 'yes';
   };
   readonly 'view.sequence.stop.title': null;
@@ -2034,7 +2019,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sequence.tack.picture': { readonly count: number; readonly length: SaidValue };
   readonly 'view.sequence.tack.rule': { readonly tack: SaidValue };
   readonly 'view.sequence.tack.time-why': null;
-  readonly 'view.sequence.tack.total': { readonly count: SaidValue; readonly count2: SaidValue };
+  readonly 'view.sequence.tack.total': { readonly energy: SaidValue; readonly wire: SaidValue };
   readonly 'view.sequence.tack.use': null;
   readonly 'view.sequence.tacks': null;
   readonly 'view.sequence.tacks-and-stitches': null;
@@ -2049,9 +2034,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sequence.taper.axis': null;
   readonly 'view.sequence.taper.needs-second-level': { readonly tapAt: SaidValue };
   readonly 'view.sequence.taper.picture': {
-    readonly end: SaidValue;
-    readonly warmth: SaidValue;
-    readonly warmth2: SaidValue;
+    readonly firstWarmth: SaidValue;
+    readonly lastWarmth: SaidValue;
+    readonly length: SaidValue;
   };
   readonly 'view.sequence.taper.plate-start': null;
   readonly 'view.sequence.taper.put-tap': { readonly tapAt: SaidValue };
@@ -2064,23 +2049,17 @@ export interface Sentences extends CoreSentences {
     readonly slot: SaidValue;
     readonly taps: number;
     readonly warning: SaidValue;
-    readonly warning2: SaidValue;
   };
   readonly 'view.sequence.the-drive-starts': null;
   readonly 'view.sequence.the-drive-stops': null;
   readonly 'view.sequence.this-sequence': null;
   readonly 'view.sequence.time': null;
   readonly 'view.sequence.title': { readonly spec: SaidValue };
-  readonly 'view.sequence.to': { readonly band: SaidValue; readonly band2: SaidValue };
+  readonly 'view.sequence.to': { readonly least: SaidValue; readonly most: SaidValue };
   readonly 'view.sequence.too-long': null;
   readonly 'view.sequence.too-short': null;
   readonly 'view.sequence.total': null;
-  readonly 'view.sequence.total-why': {
-    readonly addedWireG: SaidValue;
-    readonly addedWireG2: SaidValue;
-    readonly addedWireG3: SaidValue;
-    readonly arc: SaidValue;
-  };
+  readonly 'view.sequence.total-why': { readonly added: SaidValue; readonly arc: SaidValue };
   readonly 'view.sequence.trend': null;
   readonly 'view.sequence.trigger': null;
   readonly 'view.sequence.trim': null;
@@ -2108,15 +2087,15 @@ export interface Sentences extends CoreSentences {
   readonly 'view.setup.dials-record': null;
   readonly 'view.setup.differs': null;
   readonly 'view.setup.draught': null;
-  readonly 'view.setup.feeding-of-gun': { readonly units: SaidValue };
+  readonly 'view.setup.feeding-of-gun': { readonly length: SaidValue };
   readonly 'view.setup.feeding-score': {
+    readonly mark: SaidValue;
+    readonly risk: SaidValue;
     readonly score: SaidValue;
-    readonly words: SaidValue;
-    readonly words2: SaidValue;
   };
   readonly 'view.setup.feeding-stiff': null;
   readonly 'view.setup.first-arc': null;
-  readonly 'view.setup.flow': { readonly because: SaidValue; readonly value: SaidValue; readonly value2: SaidValue };
+  readonly 'view.setup.flow': { readonly because: SaidValue; readonly least: SaidValue; readonly most: SaidValue };
   readonly 'view.setup.gas-and-wire': null;
   readonly 'view.setup.groove-knurled': null;
   readonly 'view.setup.groove-u': null;
@@ -2243,11 +2222,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.add': null;
   readonly 'view.shop.add-the-order': null;
   readonly 'view.shop.add-the-part': null;
-  readonly 'view.shop.at': {
-    readonly replaceAll: SaidValue;
-    readonly replaceAll2: SaidValue;
-    readonly text: SaidValue;
-  };
+  readonly 'view.shop.at': { readonly burnBack: SaidValue; readonly left: SaidValue; readonly shape: SaidValue };
   readonly 'view.shop.backup-elsewhere': null;
   readonly 'view.shop.backup-missing': null;
   readonly 'view.shop.backup-nightly': null;
@@ -2268,7 +2243,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.dials-ticked': null;
   readonly 'view.shop.dials-ticked-count': { readonly count: number };
   readonly 'view.shop.direction-test': null;
-  readonly 'view.shop.disk-free': { readonly diskFreeBytes: SaidValue; readonly diskIsLow: SaidValue };
+  readonly 'view.shop.disk-free': { readonly free: SaidValue };
   readonly 'view.shop.done': null;
   readonly 'view.shop.due': null;
   readonly 'view.shop.ends': null;
@@ -2294,8 +2269,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.kind.state': null;
   readonly 'view.shop.lead-reading': null;
   readonly 'view.shop.left': { readonly name: SaidValue };
-  readonly 'view.shop.line.amount': { readonly text: SaidValue; readonly text2: SaidValue };
+  readonly 'view.shop.line.amount': { readonly amount: SaidValue; readonly what: SaidValue };
   readonly 'view.shop.line.done': { readonly count: number };
+  readonly 'view.shop.line.reading': { readonly note: SaidValue; readonly reading: SaidValue };
   readonly 'view.shop.line.taken-back': { readonly count: number };
   readonly 'view.shop.loading-the-record': null;
   readonly 'view.shop.lock': null;
@@ -2316,7 +2292,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.not-loaded': null;
   readonly 'view.shop.observations': null;
   readonly 'view.shop.of': { readonly done: SaidValue; readonly quantity: SaidValue };
-  readonly 'view.shop.of-ticked': { readonly boolean: SaidValue; readonly ticks: SaidValue };
+  readonly 'view.shop.of-ticked': { readonly all: SaidValue; readonly ticked: SaidValue };
   readonly 'view.shop.older-ones': null;
   readonly 'view.shop.open-it-again': null;
   readonly 'view.shop.order': null;
@@ -2347,7 +2323,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.pin-new': { readonly person: SaidValue };
   readonly 'view.shop.pin-new-why': { readonly person: SaidValue };
   readonly 'view.shop.pin-none': null;
-  readonly 'view.shop.points': { readonly body: number };
+  readonly 'view.shop.points': { readonly count: number };
   readonly 'view.shop.record-by': null;
   readonly 'view.shop.record-none': null;
   readonly 'view.shop.record-sent-by': { readonly sentBy: SaidValue };
@@ -2356,7 +2332,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.restore-command': null;
   readonly 'view.shop.retire': null;
   readonly 'view.shop.retired': { readonly name: SaidValue };
-  readonly 'view.shop.revision': { readonly revision: SaidValue; readonly text: SaidValue };
+  readonly 'view.shop.revision': { readonly note: SaidValue; readonly revision: SaidValue };
   readonly 'view.shop.role': null;
   readonly 'view.shop.sections': null;
   readonly 'view.shop.session-end': null;
@@ -2368,11 +2344,10 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.shop-and-backup': null;
   readonly 'view.shop.show': null;
   readonly 'view.shop.since': null;
-  readonly 'view.shop.slot': { readonly text: SaidValue };
-  readonly 'view.shop.slot-put-back': { readonly text: SaidValue };
+  readonly 'view.shop.slot': { readonly slot: SaidValue };
+  readonly 'view.shop.slot-put-back': { readonly slot: SaidValue };
   readonly 'view.shop.somebody-new': null;
   readonly 'view.shop.step-timed': null;
-  readonly 'view.shop.sum': { readonly text: SaidValue; readonly text2: SaidValue };
   readonly 'view.shop.taken-back': null;
   readonly 'view.shop.the-shop': null;
   readonly 'view.shop.thickness-rule': null;
@@ -2427,6 +2402,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.simulator.at': { readonly travel: SaidValue };
   readonly 'view.simulator.at-the-back': null;
   readonly 'view.simulator.at-the-tip': null;
+  readonly 'view.simulator.axis': { readonly axis: SaidValue; readonly unit: SaidValue };
   readonly 'view.simulator.axis.ctwd': null;
   readonly 'view.simulator.axis.feed': null;
   readonly 'view.simulator.axis.stiffness': null;
@@ -2454,9 +2430,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.simulator.because.rms-current': { readonly measured: SaidValue };
   readonly 'view.simulator.because.shorts': null;
   readonly 'view.simulator.because.show-through': {
-    readonly band: SaidValue;
-    readonly band2: SaidValue;
     readonly index: SaidValue;
+    readonly least: SaidValue;
+    readonly most: SaidValue;
     readonly penetration: SaidValue;
     readonly thickness: SaidValue;
   };
@@ -2527,7 +2503,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.simulator.heat-per-length': null;
   readonly 'view.simulator.held': null;
   readonly 'view.simulator.held-and-now': null;
-  readonly 'view.simulator.held-text': { readonly text: SaidValue };
+  readonly 'view.simulator.held-text': { readonly figure: SaidValue };
   readonly 'view.simulator.here': { readonly symptom: SaidValue };
   readonly 'view.simulator.high-level': null;
   readonly 'view.simulator.hold': null;
@@ -2541,7 +2517,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.simulator.in-use': null;
   readonly 'view.simulator.ka-kb-arc': {
     readonly arcVoltage: SaidValue;
-    readonly arcVoltage2: SaidValue;
     readonly kAFactor: SaidValue;
     readonly kBFactor: SaidValue;
   };
@@ -2645,9 +2620,8 @@ export interface Sentences extends CoreSentences {
   readonly 'view.simulator.pulses-a-second': null;
   readonly 'view.simulator.put-back': { readonly label: SaidValue };
   readonly 'view.simulator.reset': null;
-  readonly 'view.simulator.residual': { readonly residual: SaidValue; readonly residual2: SaidValue };
   readonly 'view.simulator.residuals': null;
-  readonly 'view.simulator.ripple': { readonly pitch: SaidValue; readonly short10: SaidValue };
+  readonly 'view.simulator.ripple': { readonly pitch: SaidValue; readonly scale: SaidValue };
   readonly 'view.simulator.ripple-wished': null;
   readonly 'view.simulator.rms-current': null;
   readonly 'view.simulator.run-it-again': null;
@@ -2659,7 +2633,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.simulator.seen': null;
   readonly 'view.simulator.share-and-area': null;
   readonly 'view.simulator.share-at-high': null;
-  readonly 'view.simulator.shift-of': { readonly by: SaidValue; readonly by2: SaidValue; readonly what: SaidValue };
+  readonly 'view.simulator.shift-of': { readonly by: SaidValue; readonly what: SaidValue };
   readonly 'view.simulator.shorts': null;
   readonly 'view.simulator.shorts-a-second': null;
   readonly 'view.simulator.shorts-per-second': null;
@@ -2681,7 +2655,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.simulator.steadiness': null;
   readonly 'view.simulator.step-down': { readonly dial: SaidValue; readonly what: SaidValue };
   readonly 'view.simulator.step-up': { readonly dial: SaidValue; readonly what: SaidValue };
-  readonly 'view.simulator.stick-out-longer': { readonly short6: SaidValue };
+  readonly 'view.simulator.stick-out-longer': { readonly longer: SaidValue };
   readonly 'view.simulator.stop-the-metronome': null;
   readonly 'view.simulator.sum': { readonly feed: SaidValue; readonly word: SaidValue };
   readonly 'view.simulator.summary': {
@@ -3246,8 +3220,8 @@ export interface Sentences extends CoreSentences {
   readonly 'view.ui.error-not-whole': { readonly label: SaidValue };
   readonly 'view.ui.error-range': {
     readonly label: SaidValue;
-    readonly range: SaidValue;
-    readonly range2: SaidValue;
+    readonly least: SaidValue;
+    readonly most: SaidValue;
     readonly unit: SaidValue;
     readonly value: SaidValue;
   };
@@ -3269,10 +3243,10 @@ export interface Sentences extends CoreSentences {
   readonly 'view.ui.where-this-belongs': null;
   readonly 'view.waveform.description': {
     readonly background: SaidValue;
-    readonly firstPeak: SaidValue;
-    readonly firstPeak2: SaidValue;
+    readonly drop: SaidValue;
     readonly mean: SaidValue;
     readonly peak: SaidValue;
+    readonly peakTime: SaidValue;
     readonly period: SaidValue;
     readonly rms: SaidValue;
   };
@@ -3374,4 +3348,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4607;
+export const sentenceCount = 4605;

@@ -43,7 +43,8 @@ export function sayQuantity(value: number, name: QuantityName, saying: Saying, d
 }
 
 /** An amount of the core: with as many digits as were given where it names none. */
-export function sayAmount({ kind, value, digits, bare }: Amount, saying: Saying): string {
+export function sayAmount({ kind, value, digits, bare, signed }: Amount, saying: Saying): string {
+  if (signed) return withSign(sayAmount({ kind, value, ...(digits === undefined ? {} : { digits }) }, saying));
   const unit = quantity(kind)[saying.system];
   if (bare)
     return sayAmount({ kind, value, ...(digits === undefined ? {} : { digits }) }, saying).replace(
@@ -86,6 +87,11 @@ function decimalMark(language: Language): string {
 /** The unit at the end with the space before it. */
 function tail(unit: string): string | RegExp {
   return unit === '' ? '' : new RegExp(`[ \\u00a0]?${unit.replaceAll(/[/()]/g, '\\$&')}$`);
+}
+
+/** A plus before what is more than nothing; what rounds to nothing has no sign. */
+function withSign(text: string): string {
+  return /^[−–]/.test(text) || !/[1-9]/.test(text) ? text : `+${text}`;
 }
 
 function glued({ text, unit }: Shown, language: Language): string {

@@ -65,10 +65,10 @@ export function bead({ filler, diameterMm, wireFeedMPerMin, travelMmPerMin, legM
     because: sum(
       say('bead.because.leg', {
         feed: amount('wireFeed', feed, 2),
-        area: amount('area', wire.areaMm2, 3),
+        wireArea: amount('area', wire.areaMm2, 3),
         yield: wire.yield,
         travel: amount('travel', travel, 0),
-        area2: amount('area', areaMm2, 1),
+        beadArea: amount('area', areaMm2, 1),
       }),
     ),
   });

@@ -97,7 +97,7 @@ export const grades: readonly Grade[] = [
     names: ['DX51D', 'Z275', 'Z140', 'Z100', 'galvanised'],
     fillers: ['cusi3'],
     otherwise: 'consumables.grade.zinc-pores',
-    note: say('consumables.grade-note.zinc-coated', { temperature907: amount('temperature', 907) }),
+    note: say('consumables.grade-note.zinc-coated', { boilingPoint: amount('temperature', 907) }),
   },
   {
     code: '304L',
@@ -141,8 +141,8 @@ export const grades: readonly Grade[] = [
     fillers: ['aluminium-5356'],
     otherwise: 'consumables.weakens-magnesium-plate',
     note: say('consumables.grade-note.5xxx', {
-      temperature100From: bare('temperature', 100),
-      temperature120: amount('temperature', 120),
+      lowest: bare('temperature', 100),
+      highest: amount('temperature', 120),
     }),
   },
   {

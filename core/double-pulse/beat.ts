@@ -58,8 +58,8 @@ export function doublePulse(input: DoublePulseInput): Outcome<DoublePulseResult>
       'ripple-pitch',
       say('double-pulse.caution.ripple-pitch', {
         pitch: amount('shortLength', pitch, 2),
-        usualPitch: bare('shortLength', usualPitchMm[0]),
-        usualPitch2: amount('shortLength', usualPitchMm[1]),
+        least: bare('shortLength', usualPitchMm[0]),
+        most: amount('shortLength', usualPitchMm[1]),
       }),
     );
   }
@@ -75,8 +75,8 @@ export function doublePulse(input: DoublePulseInput): Outcome<DoublePulseResult>
           say('double-pulse.error.level-outside', {
             name,
             feed: amount('wireFeed', feed, 1),
-            limits: bare('wireFeed', limits[0]),
-            limits2: amount('wireFeed', limits[1]),
+            least: bare('wireFeed', limits[0]),
+            most: amount('wireFeed', limits[1]),
           }),
         );
       }

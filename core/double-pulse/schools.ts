@@ -134,10 +134,7 @@ export function sayBeat(beat: CanonicalBeat, school: BeatSchool): SaidBeat {
       frequencyHz,
     };
     if (isEven && depth <= beatLimits.swingPercent[1]) return { to, representable: true };
-    return unrepresentable(
-      to,
-      isEven ? say('double-pulse.limit.swing') : say('double-pulse.limit.equal-times'),
-    );
+    return unrepresentable(to, isEven ? say('double-pulse.limit.swing') : say('double-pulse.limit.equal-times'));
   }
   if (school === 'top') {
     const lowPercent = (lowFeedMPerMin / highFeedMPerMin) * 100;

@@ -1,5 +1,5 @@
 /** The `heat` question: arc energy and heat input, cooling time, carbon equivalent, preheat and interpass ceiling. */
-import { amount, type Phrase, say, sum } from '../said/index.ts';
+import { amount, type Phrase, say, sum, absent } from '../said/index.ts';
 import type { MaterialGroup } from '../consumables/index.ts';
 import { failure, rangeIssues, success, type Issue, type Outcome } from '../outcome/index.ts';
 import { coolingTime, type WeldShape } from './cooling.ts';
@@ -106,7 +106,7 @@ function limited(path: string, value: number, min: number, max: number, unit: st
     {
       path,
       code: 'out-of-range',
-      message: say('heat.error.out-of-range', { path, min, max, unit: unit === '' ? '' : ` ${unit}`, value }),
+      message: say('heat.error.out-of-range', { path, min, max, unit: unit === '' ? absent : unit, value }),
       limit: [min, max],
       got: value,
     },

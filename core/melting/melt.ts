@@ -91,7 +91,7 @@ export function melt(input: MeltInput): Outcome<MeltResult> {
     because: say('melting.because.melting-rate', {
       arcMeltMmPerAs: amount('meltRate', wire.arcMeltMmPerAs, 3),
       mean: amount('current', meanA, 0),
-      mean2: amount('wireSpeed', wire.arcMeltMmPerAs * meanA, 1),
+      arcRate: amount('wireSpeed', wire.arcMeltMmPerAs * meanA, 1),
       extension: amount('shortLength', extensionMm),
       extensionRate: amount('wireSpeed', extensionRate, 1),
       feed: amount('wireFeed', feed, 2),

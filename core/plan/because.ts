@@ -96,8 +96,8 @@ function linesOf(input: PlanInput, workings: Workings): Because {
     }),
     meanPowerW: pulse
       ? say('plan.because.true-power', {
-          productPower: amount('kilowatts', point.productPowerW / 1000, 2),
-          productPower2: amount('percent', 100 * (point.powerW / point.productPowerW - 1), 0),
+          product: amount('kilowatts', point.productPowerW / 1000, 2),
+          above: amount('percent', 100 * (point.powerW / point.productPowerW - 1), 0),
         })
       : say('plan.because.power-without-pulses', {
           voltage: amount('voltage', f.voltageV, 1),
@@ -219,7 +219,7 @@ function currentLine({ figures, wire, model, point: { pulse } }: Workings): Phra
     ? say('plan.a', {
         backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
         peakCurrent: amount('plain', pulse.peakCurrentA, 0),
-        backgroundCurrent2: amount('plain', pulse.backgroundCurrentA, 0),
+        background: amount('plain', pulse.backgroundCurrentA, 0),
         peakTime: amount('pulseTime', pulse.peakTimeMs, 2),
         frequency: amount('frequency', pulse.frequencyHz, 0),
         glowing,
@@ -244,8 +244,8 @@ function feedLine({ figures, wanted }: Workings): Phrase {
 function arcLine(input: PlanInput, { model: { arc } }: Workings): Phrase {
   const line = say('plan.because.synergic-line', { line: amount('shortLength', arc.lineMm) });
   const range = say('plan.to', {
-    range: bare('shortLength', arc.range[0]),
-    range2: amount('shortLength', arc.range[1]),
+    least: bare('shortLength', arc.range[0]),
+    most: amount('shortLength', arc.range[1]),
   });
   switch (arc.why) {
     case 'line':

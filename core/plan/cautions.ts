@@ -56,7 +56,7 @@ export function seamWarnings(input: PlanInput): Warning[] {
       say('plan.caution.gap-over-limit', {
         gap: amount('shortLength', seam.gapMm),
         limit: amount('shortLength', limit, 1),
-        short1: amount('shortLength', 1),
+        allowance: amount('shortLength', 1),
       }),
     );
   }
@@ -74,7 +74,7 @@ export function seamWarnings(input: PlanInput): Warning[] {
       'position-for-fillets',
       say('plan.caution.fillet-position', {
         position: seam.position,
-        position2: seam.position === 'PB' ? say('plan.pa-or-pc') : say('plan.pe'),
+        meant: seam.position === 'PB' ? say('plan.pa-or-pc') : say('plan.pe'),
       }),
       'note',
     );
@@ -94,7 +94,7 @@ export function seamWarnings(input: PlanInput): Warning[] {
     );
   }
   if (Math.max(...seam.thicknessesMm) >= 10 && seam.materialGroup === 'steel') {
-    caution('preheat-check', say('plan.caution.preheat', { short10: amount('shortLength', 10) }));
+    caution('preheat-check', say('plan.caution.preheat', { thickness: amount('shortLength', 10) }));
   }
   if (mode === 'dip' && filler.family !== 'aluminium' && gasOf(gas).co2Pct > 50) {
     caution('soft-arc-in-co2', say('plan.caution.co2-shorts'), 'note');

@@ -94,8 +94,8 @@ function machineRefusal({ machine }: PlanInput, feed: number | undefined, curren
   if (feeds && feed !== undefined && (feed > feeds[1] || feed < feeds[0])) {
     return say('plan.mode-why.machine-feed', {
       feed: amount('wireFeed', feed, 1),
-      feeds: feeds[0],
-      feeds2: feeds[1],
+      least: feeds[0],
+      most: feeds[1],
     });
   }
   return undefined;

@@ -53,11 +53,7 @@ export interface Pass extends PassSetting {
   readonly place: PassPlace | null;
 }
 
-const filletGun = [
-  say('plan.gun.fillet-root'),
-  say('plan.gun.lower-toe'),
-  say('plan.gun.upper-toe'),
-];
+const filletGun = [say('plan.gun.fillet-root'), say('plan.gun.lower-toe'), say('plan.gun.upper-toe')];
 
 export function passTable(
   { seam }: PlanInput,

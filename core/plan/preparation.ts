@@ -204,8 +204,8 @@ export function squareIssue(thicknessMm: number, gapMm: number, isAluminium: boo
     limit,
     got: thicknessMm,
     hint: say('plan.hint.edge-preparation', {
-      short1: amount('shortLength', 1),
-      short2: amount('shortLength', 2),
+      rootFace: amount('shortLength', 1),
+      gap: amount('shortLength', 2),
     }),
   };
 }

@@ -343,7 +343,7 @@ function settingWarnings(input: PlanInput, { figures, wanted, bend }: Workings):
       'leg-too-small',
       say('plan.caution.leg-differs', {
         leg: amount('shortLength', figures.legMm, 1),
-        leg2: amount('plain', seam.legMm, 1),
+        required: amount('plain', seam.legMm, 1),
       }),
     );
   }

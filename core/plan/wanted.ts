@@ -125,10 +125,10 @@ function currentWish(
     {
       value: base,
       because: say('plan.because.current-from-thickness', {
-        base: baseA,
+        factor: baseA,
         thickness: Number(thicknessMm.toFixed(2)),
         exponent,
-        base2: amount('current', base, 0),
+        current: amount('current', base, 0),
       }),
     },
     [

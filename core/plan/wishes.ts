@@ -112,7 +112,7 @@ export function thicknessThatCounts(
       thicknessMm < value
         ? say('plan.because.pass-limit', {
             words,
-            isVerticalUp: whether(isVerticalUp),
+            verticalUp: whether(isVerticalUp),
             most: amount('shortLength', most),
           })
         : words,
@@ -133,7 +133,10 @@ function counted(thinner: number, thicker: number, rule: ThicknessRule): { value
       };
     case 'mean': {
       const mean = Math.min((thinner + thicker) / 2, 2 * thinner);
-      return { value: mean, words: say('plan.because.thickness-rule-mean', { mean: amount('shortLength', round(mean)) }) };
+      return {
+        value: mean,
+        words: say('plan.because.thickness-rule-mean', { mean: amount('shortLength', round(mean)) }),
+      };
     }
     case 'leaning': {
       if (thicker === thinner)

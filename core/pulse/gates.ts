@@ -69,7 +69,7 @@ export function pulseGateIssues(fillerCode: FillerCode, gasCode: string): Issue[
         message: say('pulse.error.too-active', {
           gas: gas.name,
           active: amount('percent', active),
-          active2: amount('percent', pulseGateLimits.activePct),
+          limit: amount('percent', pulseGateLimits.activePct),
         }),
         limit: pulseGateLimits.activePct,
         got: active,
@@ -108,7 +108,7 @@ export function sprayGasIssues(fillerCode: FillerCode, gasCode: string): Issue[]
       message: say('pulse.error.spray-too-active', {
         gas: gas.name,
         active: amount('percent', active),
-        active2: amount('percent', pulseGateLimits.activePct),
+        limit: amount('percent', pulseGateLimits.activePct),
       }),
       limit: pulseGateLimits.activePct,
       got: active,
@@ -127,8 +127,8 @@ export function gasWarnings(fillerCode: FillerCode, gasCode: string): Warning[] 
         code: 'carbon-pick-up',
         level: 'caution',
         message: say('pulse.caution.co2-on-stainless', {
-          co2: amount('percent', gas.co2Pct),
-          stainlessCo2: amount('percent', pulseGateLimits.stainlessCo2Pct),
+          share: amount('percent', gas.co2Pct),
+          limit: amount('percent', pulseGateLimits.stainlessCo2Pct),
         }),
       },
     ];

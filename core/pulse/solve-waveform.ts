@@ -190,12 +190,11 @@ function outsidePulseRange(
 ): Issue {
   const rates = pulsableRates(site, peak);
   const limit = rates?.map((rate) => Number((rate / MM_PER_S_PER_M_PER_MIN).toFixed(2)));
-  const why =
-    miss === 'feed-too-low' ? say('pulse.why.peak-melts-more') : say('pulse.why.background-too-high');
+  const why = miss === 'feed-too-low' ? say('pulse.why.peak-melts-more') : say('pulse.why.background-too-high');
   const span = limit
     ? say('pulse.because.pulse-range', {
-        limit: bare('wireFeed', limit[0] ?? 0),
-        limit2: amount('wireFeed', limit[1] ?? 0),
+        least: bare('wireFeed', limit[0] ?? 0),
+        most: amount('wireFeed', limit[1] ?? 0),
       })
     : null;
   return {

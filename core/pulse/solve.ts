@@ -96,7 +96,7 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
         ctwd: amount('shortLength', ctwdMm ?? 0),
         extension: amount('shortLength', extension, 1),
         line: amount('shortLength', lineMm),
-        extension2: amount('shortLength', ranges.extensionMm.min),
+        least: amount('shortLength', ranges.extensionMm.min),
       }),
       limit: lineMm + ranges.extensionMm.min,
       got: ctwdMm,
@@ -116,7 +116,7 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
       code: 'pulses-overlap',
       message: say('pulse.error.peak-longer-than-period', {
         frequency: amount('frequency', pulse.frequencyHz, 0),
-        frequency2: amount('pulseTime', 1000 / pulse.frequencyHz, 2),
+        period: amount('pulseTime', 1000 / pulse.frequencyHz, 2),
         peakTime: amount('pulseTime', pulse.peakTimeMs, 2),
       }),
       limit: Number((1000 / pulse.frequencyHz).toFixed(2)),
@@ -130,8 +130,8 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
     code: 'peak-held-by-machine',
     level: 'note',
     message: say('pulse.caution.peak-lowered', {
-      peakCurrent: amount('current', reference.peakCurrentA),
-      peakCurrent2: amount('current', own.peakCurrentA, 0),
+      most: amount('current', reference.peakCurrentA),
+      wanted: amount('current', own.peakCurrentA, 0),
       peakTime: amount('pulseTime', reference.peakTimeMs, 2),
     }),
   };
@@ -161,8 +161,8 @@ function machineIssues({ machine, peakCurrentA, wireFeedMPerMin }: PulseInput): 
       code: 'beyond-machine',
       message: say('pulse.error.feed-outside-machine', {
         wireFeed: amount('wireFeed', wireFeedMPerMin),
-        feeds: bare('wireFeed', feeds[0]),
-        feeds2: amount('wireFeed', feeds[1]),
+        least: bare('wireFeed', feeds[0]),
+        most: amount('wireFeed', feeds[1]),
       }),
       limit: feeds,
       got: wireFeedMPerMin,
@@ -200,8 +200,8 @@ function describe(
     note(
       'peak-time-stretched',
       say('pulse.caution.peak-extended', {
-        peakTime: bare('pulseTime', reference.peakTimeMs, 2),
-        peakTime2: amount('pulseTime', pulse.peakTimeMs, 2),
+        from: bare('pulseTime', reference.peakTimeMs, 2),
+        to: amount('pulseTime', pulse.peakTimeMs, 2),
       }),
       'note',
     );
@@ -238,8 +238,8 @@ function describe(
       'drop-size',
       say('pulse.caution.drop-size', {
         dropFactor: amount('plain', dropFactor, 2),
-        dropFactorLimits: dropFactorLimits.min,
-        dropFactorLimits2: dropFactorLimits.max,
+        least: dropFactorLimits.min,
+        most: dropFactorLimits.max,
       }),
     );
   }
@@ -273,8 +273,8 @@ function describe(
     because: sum(
       say('pulse.because.frequency', {
         wireFeed: amount('wireFeed', Number(input.wireFeedMPerMin.toFixed(2))),
-        area: amount('area', wire.areaMm2, 3),
-        area2: amount('metalRate', rate * wire.areaMm2, 1),
+        wireArea: amount('area', wire.areaMm2, 3),
+        wireRate: amount('metalRate', rate * wire.areaMm2, 1),
         dropFactor: amount('plain', dropFactor, 2),
         frequency: amount('frequency', pulse.frequencyHz, 0),
         reachedPeak: amount('current', means.reachedPeakA, 0),

@@ -13,6 +13,7 @@ export {
   oneOf,
   say,
   sentences,
+  signed,
   sum,
   whether,
 } from './said.ts';

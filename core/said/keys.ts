@@ -3,10 +3,10 @@ import type { SaidValue } from './values.ts';
 
 export interface CoreSentences {
   readonly 'bead.because.leg': {
-    readonly area: SaidValue;
-    readonly area2: SaidValue;
+    readonly beadArea: SaidValue;
     readonly feed: SaidValue;
     readonly travel: SaidValue;
+    readonly wireArea: SaidValue;
     readonly yield: SaidValue;
   };
   readonly 'bead.error.third-out-of-range': { readonly message: SaidValue };
@@ -49,10 +49,7 @@ export interface CoreSentences {
   readonly 'consumables.filler.gas-shielded-flux-cored': null;
   readonly 'consumables.filler.self-shielded-flux-cored': null;
   readonly 'consumables.galvanised-steel': null;
-  readonly 'consumables.grade-note.5xxx': {
-    readonly temperature100From: SaidValue;
-    readonly temperature120: SaidValue;
-  };
+  readonly 'consumables.grade-note.5xxx': { readonly highest: SaidValue; readonly lowest: SaidValue };
   readonly 'consumables.grade-note.5xxx-high': null;
   readonly 'consumables.grade-note.6xxx': null;
   readonly 'consumables.grade-note.dissimilar': null;
@@ -60,7 +57,7 @@ export interface CoreSentences {
   readonly 'consumables.grade-note.high-strength': null;
   readonly 'consumables.grade-note.like-6082': null;
   readonly 'consumables.grade-note.structural': null;
-  readonly 'consumables.grade-note.zinc-coated': { readonly temperature907: SaidValue };
+  readonly 'consumables.grade-note.zinc-coated': { readonly boilingPoint: SaidValue };
   readonly 'consumables.grade.brittle-phase': { readonly filler: SaidValue; readonly grade: SaidValue };
   readonly 'consumables.grade.duplex': { readonly best: SaidValue; readonly grade: SaidValue };
   readonly 'consumables.grade.softer': { readonly filler: SaidValue; readonly grade: SaidValue };
@@ -242,7 +239,7 @@ export interface CoreSentences {
   readonly 'contract.file.format': { readonly format: SaidValue; readonly kind: SaidValue };
   readonly 'contract.file.newer': { readonly found: SaidValue; readonly version: SaidValue };
   readonly 'contract.file.newer-hint': null;
-  readonly 'contract.file.no-version': { readonly kind: SaidValue; readonly slice: SaidValue };
+  readonly 'contract.file.no-version': { readonly kind: SaidValue; readonly version: SaidValue };
   readonly 'contract.file.not-fox-tempo': null;
   readonly 'contract.how-one-reads': null;
   readonly 'contract.is-empty': { readonly path: SaidValue };
@@ -322,16 +319,16 @@ export interface CoreSentences {
   readonly 'contract.verb.run-plan': null;
   readonly 'contract.verb.window': null;
   readonly 'double-pulse.caution.ripple-pitch': {
+    readonly least: SaidValue;
+    readonly most: SaidValue;
     readonly pitch: SaidValue;
-    readonly usualPitch: SaidValue;
-    readonly usualPitch2: SaidValue;
   };
   readonly 'double-pulse.error.high-level-cannot-pulse': { readonly highFeed: SaidValue };
   readonly 'double-pulse.error.high-share': { readonly least: SaidValue; readonly most: SaidValue };
   readonly 'double-pulse.error.level-outside': {
     readonly feed: SaidValue;
-    readonly limits: SaidValue;
-    readonly limits2: SaidValue;
+    readonly least: SaidValue;
+    readonly most: SaidValue;
     readonly name: SaidValue;
   };
   readonly 'double-pulse.error.levels-in-amperes': null;
@@ -524,28 +521,28 @@ export interface CoreSentences {
   readonly 'machine.arc-trim': null;
   readonly 'machine.arc-unit-sum': {
     readonly field: SaidValue;
-    readonly one: SaidValue;
-    readonly two: SaidValue;
+    readonly highValue: SaidValue;
+    readonly highVolts: SaidValue;
+    readonly lowValue: SaidValue;
+    readonly lowVolts: SaidValue;
     readonly unit: SaidValue;
-    readonly volts: SaidValue;
-    readonly volts2: SaidValue;
   };
   readonly 'machine.because.current-off-line': {
     readonly current: SaidValue;
-    readonly current2: SaidValue;
+    readonly off: SaidValue;
     readonly side: 'above' | 'other';
   };
   readonly 'machine.because.swing-unit': {
     readonly atNeutral: SaidValue;
+    readonly first: SaidValue;
     readonly neutral: SaidValue;
     readonly perUnit: SaidValue;
-    readonly swings: SaidValue;
-    readonly swings2: SaidValue;
+    readonly second: SaidValue;
   };
   readonly 'machine.because.voltage-off-line': {
+    readonly off: SaidValue;
     readonly side: 'above' | 'other';
     readonly voltage: SaidValue;
-    readonly voltage2: SaidValue;
   };
   readonly 'machine.burn-back': null;
   readonly 'machine.cannot-tell': null;
@@ -564,12 +561,12 @@ export interface CoreSentences {
   };
   readonly 'machine.caution.no-chart-line-in-mode': { readonly machine: SaidValue; readonly mode: SaidValue };
   readonly 'machine.caution.peak-lowered': {
+    readonly given: SaidValue;
+    readonly most: SaidValue;
     readonly name: SaidValue;
-    readonly peakCurrent: SaidValue;
-    readonly peakCurrent2: SaidValue;
-    readonly peakCurrent3: SaidValue;
-    readonly peakTime: SaidValue;
-    readonly peakTime2: SaidValue;
+    readonly time: SaidValue;
+    readonly wanted: SaidValue;
+    readonly wantedTime: SaidValue;
   };
   readonly 'machine.caution.start-below-main': {
     readonly dial: SaidValue;
@@ -578,7 +575,7 @@ export interface CoreSentences {
     readonly stands: SaidValue;
     readonly start: SaidValue;
   };
-  readonly 'machine.caution.start-level-absolute': { readonly start: SaidValue; readonly start2: SaidValue };
+  readonly 'machine.caution.start-level-absolute': { readonly percent: SaidValue; readonly start: SaidValue };
   readonly 'machine.caution.test-direction': { readonly plain: SaidValue };
   readonly 'machine.caution.test-direction-mean-feed': {
     readonly plain: SaidValue;
@@ -614,8 +611,8 @@ export interface CoreSentences {
   readonly 'machine.error.percentage-of-unnumbered': { readonly base: SaidValue; readonly label: SaidValue };
   readonly 'machine.error.point-without-feed': { readonly index: SaidValue };
   readonly 'machine.error.points-same-feed': {
-    readonly index: SaidValue;
-    readonly index2: SaidValue;
+    readonly first: SaidValue;
+    readonly second: SaidValue;
     readonly wireFeed: SaidValue;
   };
   readonly 'machine.error.position-range': {
@@ -634,27 +631,27 @@ export interface CoreSentences {
     readonly step: SaidValue;
   };
   readonly 'machine.error.too-many-positions': {
+    readonly count: SaidValue;
     readonly label: SaidValue;
     readonly mostSteps: SaidValue;
     readonly step: SaidValue;
-    readonly toExponential: SaidValue;
   };
   readonly 'machine.error.two-chart-pickers': null;
   readonly 'machine.error.two-dials-one-quantity': {
-    readonly dial: SaidValue;
-    readonly dial2: SaidValue;
+    readonly first: SaidValue;
     readonly quantity: SaidValue;
+    readonly second: SaidValue;
   };
   readonly 'machine.error.two-moves-from-state': {
     readonly from: SaidValue;
     readonly label: SaidValue;
     readonly on: SaidValue;
   };
-  readonly 'machine.error.two-second-quantities': { readonly dial: SaidValue; readonly dial2: SaidValue };
+  readonly 'machine.error.two-second-quantities': { readonly first: SaidValue; readonly second: SaidValue };
   readonly 'machine.error.unknown-state': {
     readonly end: SaidValue;
-    readonly end2: SaidValue;
     readonly label: SaidValue;
+    readonly state: SaidValue;
   };
   readonly 'machine.error.upper-above-lower': { readonly high: SaidValue; readonly low: SaidValue };
   readonly 'machine.error.value-range': {
@@ -671,10 +668,10 @@ export interface CoreSentences {
   readonly 'machine.faster': null;
   readonly 'machine.faster-approach': null;
   readonly 'machine.feed-unit-sum': {
-    readonly feed: SaidValue;
-    readonly feed2: SaidValue;
-    readonly one: SaidValue;
-    readonly two: SaidValue;
+    readonly highFeed: SaidValue;
+    readonly highValue: SaidValue;
+    readonly lowFeed: SaidValue;
+    readonly lowValue: SaidValue;
     readonly unit: SaidValue;
   };
   readonly 'machine.flatter': null;
@@ -707,15 +704,15 @@ export interface CoreSentences {
   readonly 'machine.gap.memory-empty': { readonly slot: SaidValue };
   readonly 'machine.gap.memory-wrong': { readonly slot: SaidValue; readonly wrong: SaidValue };
   readonly 'machine.gap.peak-current': {
+    readonly most: SaidValue;
     readonly name: SaidValue;
-    readonly peakCurrent: SaidValue;
-    readonly peakCurrent2: SaidValue;
+    readonly wanted: SaidValue;
   };
   readonly 'machine.gap.set-by-machine': { readonly machine: SaidValue; readonly quantity: SaidValue };
   readonly 'machine.gap.voltage': {
+    readonly least: SaidValue;
+    readonly most: SaidValue;
     readonly name: SaidValue;
-    readonly voltage: SaidValue;
-    readonly voltage2: SaidValue;
     readonly volts: SaidValue;
   };
   readonly 'machine.gap.wire-size': {
@@ -755,7 +752,6 @@ export interface CoreSentences {
     readonly change: SaidValue;
     readonly name: SaidValue;
     readonly sense: SaidValue;
-    readonly sign: SaidValue;
     readonly size: 'absent' | 'yes';
   };
   readonly 'machine.nearer-to-high': null;
@@ -835,26 +831,26 @@ export interface CoreSentences {
   readonly 'machine.test.burn-back.power-off': { readonly onScrap: SaidValue };
   readonly 'machine.test.burn-back.question': null;
   readonly 'machine.test.burn-back.title': { readonly label: SaidValue };
-  readonly 'machine.test.burn-back.upper-end': { readonly label: SaidValue; readonly short20: SaidValue };
+  readonly 'machine.test.burn-back.upper-end': { readonly label: SaidValue; readonly length: SaidValue };
   readonly 'machine.test.no-difference': null;
   readonly 'machine.test.other.question': { readonly quantity: SaidValue };
   readonly 'machine.test.other.title': { readonly label: SaidValue };
-  readonly 'machine.test.other.weld': { readonly label: SaidValue; readonly short60: SaidValue };
+  readonly 'machine.test.other.weld': { readonly label: SaidValue; readonly length: SaidValue };
   readonly 'machine.test.run-in.faster': null;
   readonly 'machine.test.run-in.lower-end': null;
   readonly 'machine.test.run-in.question': null;
   readonly 'machine.test.run-in.slower': null;
   readonly 'machine.test.run-in.title': { readonly label: SaidValue };
-  readonly 'machine.test.run-in.upper-end': { readonly label: SaidValue; readonly short10: SaidValue };
+  readonly 'machine.test.run-in.upper-end': { readonly label: SaidValue; readonly length: SaidValue };
   readonly 'machine.test.share.is-high': null;
   readonly 'machine.test.share.is-low': null;
   readonly 'machine.test.share.levels-far-apart': null;
   readonly 'machine.test.share.look': null;
   readonly 'machine.test.share.question': { readonly label: SaidValue };
   readonly 'machine.test.share.title': { readonly label: SaidValue };
-  readonly 'machine.test.share.weld': { readonly label: SaidValue; readonly short100: SaidValue };
+  readonly 'machine.test.share.weld': { readonly label: SaidValue; readonly length: SaidValue };
   readonly 'machine.test.stiffness.lower-end': { readonly label: SaidValue };
-  readonly 'machine.test.stiffness.middle': { readonly label: SaidValue; readonly short60: SaidValue };
+  readonly 'machine.test.stiffness.middle': { readonly label: SaidValue; readonly length: SaidValue };
   readonly 'machine.test.stiffness.narrower': null;
   readonly 'machine.test.stiffness.question': { readonly label: SaidValue };
   readonly 'machine.test.stiffness.title': { readonly label: SaidValue };
@@ -869,7 +865,7 @@ export interface CoreSentences {
   readonly 'machine.test.trigger.release-again': null;
   readonly 'machine.test.trigger.title': { readonly mode: SaidValue };
   readonly 'machine.test.trim.longer': null;
-  readonly 'machine.test.trim.neutral': { readonly label: SaidValue; readonly short60: SaidValue };
+  readonly 'machine.test.trim.neutral': { readonly label: SaidValue; readonly length: SaidValue };
   readonly 'machine.test.trim.quarter-down': null;
   readonly 'machine.test.trim.quarter-up': null;
   readonly 'machine.test.trim.question': null;
@@ -901,9 +897,9 @@ export interface CoreSentences {
   readonly 'machine.unit.reading-missing': null;
   readonly 'machine.unit.same-value': { readonly dialValue: SaidValue };
   readonly 'machine.unit.swings-alike': {
+    readonly first: SaidValue;
     readonly leastApart: SaidValue;
-    readonly swings: SaidValue;
-    readonly swings2: SaidValue;
+    readonly second: SaidValue;
   };
   readonly 'machine.way-down': null;
   readonly 'machine.way-stay': null;
@@ -931,11 +927,11 @@ export interface CoreSentences {
   readonly 'maintenance.liner': null;
   readonly 'melting.because.melting-rate': {
     readonly arcMeltMmPerAs: SaidValue;
+    readonly arcRate: SaidValue;
     readonly extension: SaidValue;
     readonly extensionRate: SaidValue;
     readonly feed: SaidValue;
     readonly mean: SaidValue;
-    readonly mean2: SaidValue;
   };
   readonly 'melting.error.feed-or-current': null;
   readonly 'melting.error.rms-below-mean': { readonly mean: SaidValue; readonly rmsCurrent: SaidValue };
@@ -1041,8 +1037,8 @@ export interface CoreSentences {
   readonly 'outcome.wire-feed': null;
   readonly 'plan.2': { readonly cornerLinear: SaidValue; readonly cornerSquare: SaidValue; readonly t: SaidValue };
   readonly 'plan.a': {
+    readonly background: SaidValue;
     readonly backgroundCurrent: SaidValue;
-    readonly backgroundCurrent2: SaidValue;
     readonly frequency: SaidValue;
     readonly glowing: SaidValue;
     readonly peakCurrent: SaidValue;
@@ -1075,9 +1071,9 @@ export interface CoreSentences {
   readonly 'plan.because.background-current': { readonly peakCurrent: SaidValue; readonly peakTime: SaidValue };
   readonly 'plan.because.current': { readonly extension: SaidValue };
   readonly 'plan.because.current-from-thickness': {
-    readonly base: SaidValue;
-    readonly base2: SaidValue;
+    readonly current: SaidValue;
     readonly exponent: SaidValue;
+    readonly factor: SaidValue;
     readonly thickness: SaidValue;
   };
   readonly 'plan.because.drop-frequency': {
@@ -1130,8 +1126,8 @@ export interface CoreSentences {
   readonly 'plan.because.no-leg': null;
   readonly 'plan.because.own-travel': { readonly travel: SaidValue };
   readonly 'plan.because.pass-limit': {
-    readonly isVerticalUp: 'absent' | 'yes';
     readonly most: SaidValue;
+    readonly verticalUp: 'absent' | 'yes';
     readonly words: SaidValue;
   };
   readonly 'plan.because.penetration': { readonly index: SaidValue; readonly verdict: SaidValue };
@@ -1166,7 +1162,7 @@ export interface CoreSentences {
   };
   readonly 'plan.because.travel-base': { readonly base: SaidValue; readonly materialGroup: SaidValue };
   readonly 'plan.because.trim': { readonly arcLength: SaidValue; readonly line: SaidValue };
-  readonly 'plan.because.true-power': { readonly productPower: SaidValue; readonly productPower2: SaidValue };
+  readonly 'plan.because.true-power': { readonly above: SaidValue; readonly product: SaidValue };
   readonly 'plan.because.vertical-up': null;
   readonly 'plan.because.voltage': {
     readonly arcLength: SaidValue;
@@ -1199,20 +1195,20 @@ export interface CoreSentences {
   readonly 'plan.caution.co2-shorts': null;
   readonly 'plan.caution.copper-fume': null;
   readonly 'plan.caution.dragged': null;
-  readonly 'plan.caution.fillet-position': { readonly position: SaidValue; readonly position2: SaidValue };
+  readonly 'plan.caution.fillet-position': { readonly meant: SaidValue; readonly position: SaidValue };
   readonly 'plan.caution.gap-over-limit': {
+    readonly allowance: SaidValue;
     readonly gap: SaidValue;
     readonly limit: SaidValue;
-    readonly short1: SaidValue;
   };
-  readonly 'plan.caution.leg-differs': { readonly leg: SaidValue; readonly leg2: SaidValue };
+  readonly 'plan.caution.leg-differs': { readonly leg: SaidValue; readonly required: SaidValue };
   readonly 'plan.caution.open-root': {
     readonly gap: SaidValue;
     readonly openRootTo: SaidValue;
     readonly rootFace: SaidValue;
   };
   readonly 'plan.caution.overhead': null;
-  readonly 'plan.caution.preheat': { readonly short10: SaidValue };
+  readonly 'plan.caution.preheat': { readonly thickness: SaidValue };
   readonly 'plan.caution.ripples-longer-than-pool': { readonly puddle: SaidValue; readonly ripplePitch: SaidValue };
   readonly 'plan.caution.slag': null;
   readonly 'plan.caution.stainless-fume': null;
@@ -1293,7 +1289,7 @@ export interface CoreSentences {
   readonly 'plan.gun.lower-toe': null;
   readonly 'plan.gun.root': null;
   readonly 'plan.gun.upper-toe': null;
-  readonly 'plan.hint.edge-preparation': { readonly short1: SaidValue; readonly short2: SaidValue };
+  readonly 'plan.hint.edge-preparation': { readonly gap: SaidValue; readonly rootFace: SaidValue };
   readonly 'plan.hint.filler-family': { readonly families: SaidValue };
   readonly 'plan.hint.filler-for-grade': { readonly fillers: SaidValue };
   readonly 'plan.hint.leg-joints': null;
@@ -1351,8 +1347,8 @@ export interface CoreSentences {
   readonly 'plan.mode-why.machine-current': { readonly current: SaidValue; readonly maxCurrent: SaidValue };
   readonly 'plan.mode-why.machine-feed': {
     readonly feed: SaidValue;
-    readonly feeds: SaidValue;
-    readonly feeds2: SaidValue;
+    readonly least: SaidValue;
+    readonly most: SaidValue;
   };
   readonly 'plan.mode-why.over-dip': { readonly dipTo: SaidValue };
   readonly 'plan.mode-why.pulse': null;
@@ -1412,7 +1408,7 @@ export interface CoreSentences {
   readonly 'plan.the-thicker-part': null;
   readonly 'plan.the-thinner-part': null;
   readonly 'plan.tip.flush': null;
-  readonly 'plan.to': { readonly range: SaidValue; readonly range2: SaidValue };
+  readonly 'plan.to': { readonly least: SaidValue; readonly most: SaidValue };
   readonly 'plan.use-pulse': null;
   readonly 'plan.v': null;
   readonly 'plan.vertical-down': null;
@@ -1494,8 +1490,6 @@ export interface CoreSentences {
     readonly sense: 'more' | 'other';
   };
   readonly 'pulse.because.frequency': {
-    readonly area: SaidValue;
-    readonly area2: SaidValue;
     readonly backgroundCurrent: SaidValue;
     readonly dropFactor: SaidValue;
     readonly frequency: SaidValue;
@@ -1503,24 +1497,26 @@ export interface CoreSentences {
     readonly peakTime: SaidValue;
     readonly reachedPeak: SaidValue;
     readonly rms: SaidValue;
+    readonly wireArea: SaidValue;
     readonly wireFeed: SaidValue;
+    readonly wireRate: SaidValue;
   };
-  readonly 'pulse.because.pulse-range': { readonly limit: SaidValue; readonly limit2: SaidValue };
+  readonly 'pulse.because.pulse-range': { readonly least: SaidValue; readonly most: SaidValue };
   readonly 'pulse.caution.argon-on-steel': null;
-  readonly 'pulse.caution.co2-on-stainless': { readonly co2: SaidValue; readonly stainlessCo2: SaidValue };
+  readonly 'pulse.caution.co2-on-stainless': { readonly limit: SaidValue; readonly share: SaidValue };
   readonly 'pulse.caution.drop-size': {
     readonly dropFactor: SaidValue;
-    readonly dropFactorLimits: SaidValue;
-    readonly dropFactorLimits2: SaidValue;
+    readonly least: SaidValue;
+    readonly most: SaidValue;
   };
   readonly 'pulse.caution.low-background': { readonly backgroundCurrent: SaidValue; readonly floor: SaidValue };
   readonly 'pulse.caution.melts-too-little': null;
   readonly 'pulse.caution.melts-too-much': null;
-  readonly 'pulse.caution.peak-extended': { readonly peakTime: SaidValue; readonly peakTime2: SaidValue };
+  readonly 'pulse.caution.peak-extended': { readonly from: SaidValue; readonly to: SaidValue };
   readonly 'pulse.caution.peak-lowered': {
-    readonly peakCurrent: SaidValue;
-    readonly peakCurrent2: SaidValue;
+    readonly most: SaidValue;
     readonly peakTime: SaidValue;
+    readonly wanted: SaidValue;
   };
   readonly 'pulse.caution.slew-rate': {
     readonly peakCurrent: SaidValue;
@@ -1544,13 +1540,13 @@ export interface CoreSentences {
   readonly 'pulse.error.ctwd-too-short': {
     readonly ctwd: SaidValue;
     readonly extension: SaidValue;
-    readonly extension2: SaidValue;
+    readonly least: SaidValue;
     readonly line: SaidValue;
   };
   readonly 'pulse.error.extension-or-ctwd': null;
   readonly 'pulse.error.feed-outside-machine': {
-    readonly feeds: SaidValue;
-    readonly feeds2: SaidValue;
+    readonly least: SaidValue;
+    readonly most: SaidValue;
     readonly wireFeed: SaidValue;
   };
   readonly 'pulse.error.fixed-value-outside': {
@@ -1578,19 +1574,15 @@ export interface CoreSentences {
   readonly 'pulse.error.peak-below-transition': { readonly peakCurrent: SaidValue; readonly transition: SaidValue };
   readonly 'pulse.error.peak-longer-than-period': {
     readonly frequency: SaidValue;
-    readonly frequency2: SaidValue;
     readonly peakTime: SaidValue;
+    readonly period: SaidValue;
   };
   readonly 'pulse.error.spray-too-active': {
     readonly active: SaidValue;
-    readonly active2: SaidValue;
     readonly gas: SaidValue;
+    readonly limit: SaidValue;
   };
-  readonly 'pulse.error.too-active': {
-    readonly active: SaidValue;
-    readonly active2: SaidValue;
-    readonly gas: SaidValue;
-  };
+  readonly 'pulse.error.too-active': { readonly active: SaidValue; readonly gas: SaidValue; readonly limit: SaidValue };
   readonly 'pulse.error.too-much-helium': { readonly gas: SaidValue; readonly helium: SaidValue };
   readonly 'pulse.gases.ferritic': null;
   readonly 'pulse.gases.stainless': null;
@@ -1639,16 +1631,16 @@ export interface CoreSentences {
   readonly 'sequence.error.end-time': { readonly until: SaidValue };
   readonly 'sequence.error.event-order': {
     readonly action: SaidValue;
-    readonly at: SaidValue;
-    readonly at2: SaidValue;
     readonly last: SaidValue;
+    readonly number: SaidValue;
+    readonly time: SaidValue;
   };
-  readonly 'sequence.error.event-time': { readonly at: SaidValue; readonly at2: SaidValue };
+  readonly 'sequence.error.event-time': { readonly number: SaidValue; readonly time: SaidValue };
   readonly 'sequence.error.event-twice': {
     readonly action: SaidValue;
-    readonly at: SaidValue;
-    readonly at2: SaidValue;
     readonly held: SaidValue;
+    readonly number: SaidValue;
+    readonly time: SaidValue;
   };
   readonly 'sequence.error.gas-after': { readonly leastPostGas: SaidValue; readonly postGas: SaidValue };
   readonly 'sequence.error.phase-not-in-trigger': { readonly name: SaidValue; readonly what: SaidValue };
@@ -1715,7 +1707,7 @@ export interface CoreSentences {
   readonly 'sequence.template.stitch-why': null;
   readonly 'sequence.template.thin-steel-why': null;
   readonly 'sequence.thin-and-gentle': null;
-  readonly 'sequence.to': { readonly happening: SaidValue; readonly phase: SaidValue; readonly phase2: SaidValue };
+  readonly 'sequence.to': { readonly from: SaidValue; readonly happening: SaidValue; readonly to: SaidValue };
   readonly 'sequence.trigger.held-how': null;
   readonly 'sequence.trigger.held-timed': null;
   readonly 'sequence.trigger.held-timed-how': null;
@@ -1852,7 +1844,7 @@ export interface CoreSentences {
   readonly 'setup.pressure.mark-last': null;
   readonly 'setup.pressure.never-brake': null;
   readonly 'setup.pressure.note': null;
-  readonly 'setup.pressure.test': { readonly short50: SaidValue };
+  readonly 'setup.pressure.test': { readonly distance: SaidValue };
   readonly 'setup.pressure.title': null;
   readonly 'setup.pressure.why': null;
   readonly 'setup.process.choose': null;
@@ -2002,12 +1994,12 @@ export interface CoreSentences {
   readonly 'trigger.at-the-start': null;
   readonly 'trigger.because.crater': {
     readonly area: SaidValue;
+    readonly beadWidth: SaidValue;
     readonly end: SaidValue;
-    readonly fillMm3Per: SaidValue;
+    readonly fillRate: SaidValue;
     readonly hold: SaidValue;
+    readonly poolLength: SaidValue;
     readonly volume: SaidValue;
-    readonly width: SaidValue;
-    readonly width2: SaidValue;
     readonly wireFeed: SaidValue;
   };
   readonly 'trigger.because.crater-current': {
@@ -2045,10 +2037,10 @@ export interface CoreSentences {
     readonly wanted: SaidValue;
   };
   readonly 'trigger.because.tack-spacing': {
+    readonly factor: SaidValue;
     readonly gaps: number;
-    readonly isAluminium: SaidValue;
     readonly length: SaidValue;
-    readonly short150: SaidValue;
+    readonly most: SaidValue;
     readonly thickness: SaidValue;
   };
   readonly 'trigger.because.tack-time': {
@@ -2097,13 +2089,13 @@ export interface CoreSentences {
   readonly 'trigger.count.at': { readonly mm: SaidValue };
   readonly 'trigger.count.press-hold-after-arc': {
     readonly arc: SaidValue;
-    readonly arc2: SaidValue;
+    readonly counted: SaidValue;
     readonly over: SaidValue;
     readonly where: SaidValue;
   };
   readonly 'trigger.count.press-hold-counted': {
+    readonly counted: SaidValue;
     readonly held: SaidValue;
-    readonly held2: SaidValue;
     readonly where: SaidValue;
   };
   readonly 'trigger.count.press-hold-for': { readonly length: SaidValue; readonly where: SaidValue };
@@ -2134,7 +2126,7 @@ export interface CoreSentences {
     readonly between: SaidValue;
     readonly flow: SaidValue;
   };
-  readonly 'trigger.error.length': { readonly length: SaidValue; readonly short0: SaidValue };
+  readonly 'trigger.error.length': { readonly least: SaidValue; readonly length: SaidValue };
   readonly 'trigger.error.out-of-range': {
     readonly got: SaidValue;
     readonly max: SaidValue;
@@ -2154,13 +2146,13 @@ export interface CoreSentences {
     readonly until: SaidValue;
   };
   readonly 'trigger.error.tacks-without-gap': { readonly tack: SaidValue; readonly wanted: SaidValue };
-  readonly 'trigger.error.travel-speed': { readonly travel: SaidValue; readonly travel0: SaidValue };
+  readonly 'trigger.error.travel-speed': { readonly least: SaidValue; readonly travel: SaidValue };
   readonly 'trigger.finding.crater-long': { readonly end: SaidValue; readonly hold: SaidValue };
   readonly 'trigger.finding.crater-short': {
-    readonly band: SaidValue;
-    readonly band2: SaidValue;
     readonly filled: SaidValue;
     readonly hold: SaidValue;
+    readonly least: SaidValue;
+    readonly most: SaidValue;
   };
   readonly 'trigger.finding.gas-without-arc': {
     readonly arc: SaidValue;
@@ -2198,7 +2190,7 @@ export interface CoreSentences {
   readonly 'trigger.into-the-plate': null;
   readonly 'trigger.let-go': null;
   readonly 'trigger.line.as-the-machine-does': null;
-  readonly 'trigger.line.crater': { readonly end: SaidValue; readonly end2: SaidValue };
+  readonly 'trigger.line.crater': { readonly level: SaidValue; readonly time: SaidValue };
   readonly 'trigger.line.crater-presses': null;
   readonly 'trigger.line.no-second-level': null;
   readonly 'trigger.line.tap': { readonly mm: SaidValue; readonly second: SaidValue };
@@ -2224,8 +2216,8 @@ export interface CoreSentences {
     readonly left: SaidValue;
     readonly off: SaidValue;
     readonly off3: SaidValue;
+    readonly perMm: SaidValue;
     readonly rate: SaidValue;
-    readonly rate2: SaidValue;
     readonly side: 'other' | 'over';
     readonly turned: SaidValue;
     readonly wantedFree: SaidValue;
@@ -2310,11 +2302,11 @@ export interface CoreSentences {
   readonly 'wire-choice.as-the-plate': null;
   readonly 'wire-choice.because.flow': {
     readonly diameter: SaidValue;
+    readonly least: SaidValue;
     readonly mode: SaidValue;
-    readonly plain: SaidValue;
-    readonly plain2: SaidValue;
+    readonly most: SaidValue;
   };
-  readonly 'wire-choice.because.flow-ctwd': { readonly beyond: SaidValue; readonly beyond2: SaidValue };
+  readonly 'wire-choice.because.flow-ctwd': { readonly flow: SaidValue; readonly longer: SaidValue };
   readonly 'wire-choice.because.flow-least': { readonly least: SaidValue };
   readonly 'wire-choice.because.flow-most': { readonly most: SaidValue };
   readonly 'wire-choice.bore': { readonly nozzleBore: SaidValue; readonly usualBore: SaidValue };
@@ -2330,7 +2322,7 @@ export interface CoreSentences {
   readonly 'wire-choice.cracking.alsi5': null;
   readonly 'wire-choice.cracking.brazed': null;
   readonly 'wire-choice.cracking.clean-plate': null;
-  readonly 'wire-choice.cracking.ferrite': { readonly temperature150: SaidValue };
+  readonly 'wire-choice.cracking.ferrite': { readonly limit: SaidValue };
   readonly 'wire-choice.cracking.flux-cored': null;
   readonly 'wire-choice.cracking.thin-steel': null;
   readonly 'wire-choice.feeding.almg5': null;
@@ -2384,7 +2376,7 @@ export interface CoreSentences {
   readonly 'wire-choice.retest.feeding-why-alloy': null;
   readonly 'wire-choice.retest.feeding-why-size': null;
   readonly 'wire-choice.retest.flow': null;
-  readonly 'wire-choice.retest.flow-why': { readonly gas: SaidValue; readonly gas2: SaidValue };
+  readonly 'wire-choice.retest.flow-why': { readonly before: SaidValue; readonly gas: SaidValue };
   readonly 'wire-choice.retest.line-moves': { readonly by: SaidValue; readonly sense: 'higher' | 'other' };
   readonly 'wire-choice.retest.line-same': null;
   readonly 'wire-choice.retest.line-why': null;
@@ -2402,7 +2394,7 @@ export interface CoreSentences {
   readonly 'wire-choice.retest.start': null;
   readonly 'wire-choice.retest.start-why': null;
   readonly 'wire-choice.retest.strength': null;
-  readonly 'wire-choice.retest.strength-why': { readonly filler: SaidValue; readonly filler2: SaidValue };
+  readonly 'wire-choice.retest.strength-why': { readonly after: SaidValue; readonly before: SaidValue };
   readonly 'wire-choice.retest.travel-why': { readonly feed: SaidValue; readonly next: SaidValue };
   readonly 'wire-choice.size.deposits': {
     readonly more: SaidValue;
@@ -2414,7 +2406,7 @@ export interface CoreSentences {
   readonly 'wire-choice.size.slow': null;
   readonly 'wire-choice.size.thin-soft': null;
   readonly 'wire-choice.soft-wire': null;
-  readonly 'wire-choice.strength.almg5': { readonly temperature65: SaidValue };
+  readonly 'wire-choice.strength.almg5': { readonly limit: SaidValue };
   readonly 'wire-choice.strength.alsi5': null;
   readonly 'wire-choice.strength.brazed': null;
   readonly 'wire-choice.suits.304': null;

@@ -34,6 +34,11 @@ export function bare(kind: QuantityName, value: number, digits?: number): Amount
   return { ...amount(kind, value, digits), bare: true };
 }
 
+/** How far something is from something else: "+0.4 mm", "−0.4 mm". */
+export function signed(kind: QuantityName, value: number, digits?: number): Amount {
+  return { ...amount(kind, value, digits), signed: true };
+}
+
 /** A name as it stands within a sentence: its first letter small, in languages that write it so. */
 export function inSentence(name: Phrase): Said {
   return { code: codes.inSentence, values: { name } };

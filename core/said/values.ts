@@ -9,6 +9,8 @@ export interface Amount {
   readonly digits?: number;
   /** Said without its unit, because the one after it carries it: "2 to 5 m/min". */
   readonly bare?: true;
+  /** Said with its sign, also where it is positive: how far one thing is from another. */
+  readonly signed?: true;
 }
 
 /** A name, a bare number, an amount, something said in turn, or a row of these. */

@@ -80,7 +80,7 @@ export function nextBurnBack(program: Program, stops: readonly StopSeen[]): Burn
             side: off > 0 ? 'over' : 'other',
             wantedFree: amount('shortLength', wantedFreeMm),
             rate: amount('shortLength', rate, 0),
-            rate2: amount('pulseTime', 1000 / rate, 0),
+            perMm: amount('pulseTime', 1000 / rate, 0),
             turned: Math.abs(exactMs) > mostStepMs ? amount('pulseTime', mostStepMs) : turned ? 'half' : absent,
             off3:
               off > 0

@@ -122,10 +122,7 @@ function endChecks(
       phase: 'start',
       field: ends === 'none' ? 'trigger' : 'startPercent',
       message: joined(
-        [
-          first.because,
-          ends === 'none' ? say('trigger.finding.no-start-level') : say('trigger.finding.start-cold'),
-        ],
+        [first.because, ends === 'none' ? say('trigger.finding.no-start-level') : say('trigger.finding.start-cold')],
         ' ',
       ),
     });
@@ -147,8 +144,8 @@ function endChecks(
         message: say('trigger.finding.crater-short', {
           filled: filledS > 0 ? amount('phaseTime', filledS, 1) : absent,
           hold: amount('phaseTime', crater.holdS, 1),
-          band: amount('plain', crater.bandS[0], 1),
-          band2: amount('plain', crater.bandS[1], 1),
+          least: amount('plain', crater.bandS[0], 1),
+          most: amount('plain', crater.bandS[1], 1),
         }),
       });
     }

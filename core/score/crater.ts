@@ -38,12 +38,12 @@ export function craterFill(program: Program): CraterFill {
     bandS: [holdS * (1 - bandShare), holdS * (1 + bandShare)],
     because: say('trigger.because.crater', {
       area: amount('area', areaMm2, 1),
-      width: amount('shortLength', widthMm, 1),
-      width2: amount('shortLength', poolPerWidth * widthMm, 0),
+      beadWidth: amount('shortLength', widthMm, 1),
+      poolLength: amount('shortLength', poolPerWidth * widthMm, 0),
       volume: amount('metalVolume', volumeMm3, 0),
       end: amount('percent', program.sequence.endPercent, 0),
       wireFeed: amount('wireFeed', program.wireFeedMPerMin, 1),
-      fillMm3Per: amount('metalRate', fillMm3PerS, 0),
+      fillRate: amount('metalRate', fillMm3PerS, 0),
       hold: amount('phaseTime', holdS, 1),
     }),
   };

@@ -1,5 +1,5 @@
 /** A score said on one machine: its trigger mode, its words for each part, what it runs by itself, and the sequence as it would really run there. */
-import { say, amount, joined, type Phrase } from '../said/index.ts';
+import { say, amount, joined, type Phrase, signed } from '../said/index.ts';
 import {
   habitOf,
   triggerModeFor,
@@ -78,7 +78,7 @@ const seconds = (field: SequenceNumber) => (sequence: TriggerSequence) =>
 const percent = (field: SequenceNumber) => (sequence: TriggerSequence) =>
   joined([amount('percent', sequence[field], 0)]);
 const millimetres = (field: SequenceNumber) => (sequence: TriggerSequence) =>
-  joined([sequence[field] > 0 ? '+' : '', amount('shortLength', sequence[field], 1)]);
+  joined([signed('shortLength', sequence[field], 1)]);
 
 const rules: readonly PartRule[] = [
   { part: 'gas before', quantity: 'preGasS', field: 'preGasS', wanted: seconds('preGasS'), without: null },
@@ -191,7 +191,13 @@ export function sequenceOnMachine(machine: Machine, program: Program, translatio
   }
   if (wished.endPulse) {
     run.endPulse = false;
-    parts.push({ part: 'end pulse', label: null, where: null, said: say('trigger.not-described-here'), how: 'not-here' });
+    parts.push({
+      part: 'end pulse',
+      label: null,
+      where: null,
+      said: say('trigger.not-described-here'),
+      how: 'not-here',
+    });
   }
   if (!schoolFacts[school].second) run.tapsAtMm = [];
   const sequenceQuantities = new Set<string>([...rules.map(({ quantity }) => quantity), 'trigger']);
@@ -283,7 +289,7 @@ function heldTimesLost(
   return [
     {
       quantity: 'endS',
-      what: say('trigger.line.crater', { end: amount('phaseTime', endS, 1), end2: amount('percent', endPercent, 0) }),
+      what: say('trigger.line.crater', { level: amount('phaseTime', endS, 1), time: amount('percent', endPercent, 0) }),
       nearest: say('trigger.line.crater-presses'),
     },
   ];

@@ -52,7 +52,8 @@ export function pressLines(score: SeamScore): Phrase[] {
   return presses.map((press, at) => {
     const isLast = at === presses.length - 1;
     const heldS = press.toS - press.fromS;
-    const where = at === 0 ? say('trigger.at-the-start') : say('trigger.count.at', { mm: amount('length', press.mm, 0) });
+    const where =
+      at === 0 ? say('trigger.at-the-start') : say('trigger.count.at', { mm: amount('length', press.mm, 0) });
     if (press.kind === 'tap') {
       return at === 0 || !isLast || presses.length > 2
         ? joined([where, ': ', at === 0 || isLast ? say('trigger.cue.press-and-let-go') : say('trigger.tap-word'), '.'])
@@ -66,12 +67,12 @@ export function pressLines(score: SeamScore): Phrase[] {
         where,
         arc: amount('phaseTime', arcS, 1),
         over: amount('length', press.overMm, 0),
-        arc2: countWords(arcS),
+        counted: countWords(arcS),
       });
     return say('trigger.count.press-hold-counted', {
       where,
       held: amount('phaseTime', heldS, 1),
-      held2: countWords(heldS),
+      counted: countWords(heldS),
     });
   });
 }

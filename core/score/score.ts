@@ -40,7 +40,7 @@ export function scoreOf(program: Program, seam: ScoreSeam, habit: TriggerHabit =
       path: 'lengthMm',
       code: 'out-of-range',
       message: say('trigger.error.length', {
-        short0: amount('shortLength', 0),
+        least: amount('shortLength', 0),
         length: amount('length', seam.lengthMm),
       }),
       limit: 0,
@@ -52,7 +52,7 @@ export function scoreOf(program: Program, seam: ScoreSeam, habit: TriggerHabit =
       path: 'travelMmPerMin',
       code: 'out-of-range',
       message: say('trigger.error.travel-speed', {
-        travel0: amount('travel', 0),
+        least: amount('travel', 0),
         travel: amount('travel', program.travelMmPerMin),
       }),
       limit: 0,

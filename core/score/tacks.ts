@@ -104,9 +104,9 @@ export function tackSchedule({ program, lengthMm, thicknessMm, spacingMm, tackMm
       spacing:
         spacingMm === undefined
           ? say('trigger.because.tack-spacing', {
-              isAluminium: isAluminium ? 25 : 20,
+              factor: isAluminium ? 25 : 20,
               thickness: amount('shortLength', thicknessMm),
-              short150: amount('length', 150),
+              most: amount('length', 150),
               gaps,
               length: amount('length', lengthMm),
             })

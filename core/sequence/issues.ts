@@ -129,7 +129,7 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
       issues.push({
         path: `events.${at}.atS`,
         code: 'negative-time',
-        message: say('sequence.error.event-time', { at: at + 1, at2: amount('phaseTime', atS) }),
+        message: say('sequence.error.event-time', { number: at + 1, time: amount('phaseTime', atS) }),
         limit: 0,
         got: atS,
       });
@@ -140,9 +140,9 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
         path: `events.${at}.atS`,
         code: 'out-of-order',
         message: say('sequence.error.event-order', {
-          at: at + 1,
+          number: at + 1,
           action,
-          at2: amount('phaseTime', atS),
+          time: amount('phaseTime', atS),
           last: amount('phaseTime', lastS),
         }),
         limit: lastS,
@@ -154,8 +154,8 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
         path: `events.${at}.action`,
         code: 'not-possible',
         message: say('sequence.error.event-twice', {
-          at: at + 1,
-          at2: amount('phaseTime', atS),
+          number: at + 1,
+          time: amount('phaseTime', atS),
           action,
           held: held ? say('sequence.down') : say('sequence.up'),
         }),

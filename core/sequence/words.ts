@@ -58,9 +58,7 @@ export function waitsFor(state: SequenceState, atS: number, rules: SequenceRules
     case 'burn-back':
       return say('sequence.of-burn-back', { left });
     case 'post-gas':
-      return state.pausing && held
-        ? say('sequence.waits.pause', { left })
-        : say('sequence.waits.gas', { left });
+      return state.pausing && held ? say('sequence.waits.pause', { left }) : say('sequence.waits.gas', { left });
   }
 }
 
@@ -84,8 +82,8 @@ export function explained(
       return say('sequence.event.release-no-crater');
     return say('sequence.to', {
       happening: happening === 'press' ? say('sequence.pressed') : say('sequence.let-go'),
-      phase: phaseNames[before.phase],
-      phase2: phaseNames[after.phase],
+      from: phaseNames[before.phase],
+      to: phaseNames[after.phase],
     });
   }
   if (after.undecidedS !== null && before.undecidedS === null) return say('sequence.event.press-tap-or-end');

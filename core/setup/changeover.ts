@@ -165,11 +165,7 @@ function processStep(state: MachineState, needed: NeededSetup): BareStep {
     from: processWords[state.process],
     to: processWords[needed.process],
     why: say('setup.process.why'),
-    how: [
-      hazard('setup.process.other-gun'),
-      say('setup.process.choose'),
-      say('setup.process.trigger-plug'),
-    ],
+    how: [hazard('setup.process.other-gun'), say('setup.process.choose'), say('setup.process.trigger-plug')],
   };
 }
 
@@ -203,9 +199,7 @@ export function gasStep(feeder: FeederState | undefined, needed: NeededSetup, { 
         : [
             hazard('setup.gas.close-and-empty'),
             hazard('setup.gas.new-cylinder'),
-            fitting === undefined
-              ? say('setup.gas.regulator')
-              : hazard('setup.gas.regulator-noted', { fitting }),
+            fitting === undefined ? say('setup.gas.regulator') : hazard('setup.gas.regulator-noted', { fitting }),
             hazard('setup.gas.open-and-test'),
           ],
   };
@@ -239,11 +233,7 @@ function rollStep(feeder: FeederState | undefined, needed: NeededSetup, gun: Fee
     from: feeder ? joined([grooveWords[feeder.groove], amount('plain', feeder.rollMm, 1)], ', ') : nothingKnown,
     to: colour === undefined ? joined(roll, ', ') : joined([...roll, colour], ', '),
     why: say('setup.rolls.why'),
-    how: [
-      hazard('setup.rolls.source-off'),
-      say('setup.rolls.change-all'),
-      hazard('setup.rolls.wipe'),
-    ],
+    how: [hazard('setup.rolls.source-off'), say('setup.rolls.change-all'), hazard('setup.rolls.wipe')],
   };
 }
 
@@ -254,11 +244,7 @@ function linerStep(feeder: FeederState | undefined, needed: NeededSetup): BareSt
     from: feeder ? linerWords[feeder.liner] : nothingKnown,
     to: linerWords[needed.liner],
     why: needed.liner === 'polymer' ? say('setup.liner.why-steel') : say('setup.liner.why-polymer'),
-    how: [
-      hazard('setup.liner.source-off'),
-      say('setup.liner.tip-off'),
-      say('setup.liner.pull-and-push'),
-    ],
+    how: [hazard('setup.liner.source-off'), say('setup.liner.tip-off'), say('setup.liner.pull-and-push')],
   };
 }
 
@@ -270,11 +256,7 @@ export function wireStep(feeder: FeederState | undefined, needed: NeededSetup): 
     from: feeder ? name(feeder.filler, feeder.diameterMm) : nothingKnown,
     to: name(needed.filler, needed.diameterMm),
     why: say('setup.wire.why-alloy'),
-    how: [
-      say('setup.wire.read-label'),
-      hazard('setup.wire.source-off'),
-      hazard('setup.wire.thread'),
-    ],
+    how: [say('setup.wire.read-label'), hazard('setup.wire.source-off'), hazard('setup.wire.thread')],
   };
 }
 
@@ -284,10 +266,7 @@ function tipStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep
     title: say('setup.tip.title'),
     from: feeder ? joined([amount('plain', feeder.tipMm, 1)]) : nothingKnown,
     to: joined([amount('plain', needed.tipMm, 1)]),
-    why:
-      needed.tipMm > needed.rollMm + 0.05
-        ? say('setup.tip.why-aluminium')
-        : say('setup.tip.why-wide'),
+    why: needed.tipMm > needed.rollMm + 0.05 ? say('setup.tip.why-aluminium') : say('setup.tip.why-wide'),
     how: [hazard('setup.tip.source-off'), say('setup.tip.tighten')],
   };
 }
@@ -324,7 +303,7 @@ export function tensionStep(needed: NeededSetup, { paper }: Feeder): BareStep {
           }),
     why: say('setup.pressure.why'),
     how: [
-      say('setup.pressure.test', { short50: amount('shortLength', 50) }),
+      say('setup.pressure.test', { distance: amount('shortLength', 50) }),
       hazard('setup.pressure.never-brake'),
       say('setup.pressure.note'),
     ],
@@ -340,11 +319,7 @@ export function cleanStep(needed: NeededSetup): BareStep {
     to: isAluminium ? say('setup.stainless-brush-kept') : say('setup.cleaning.clean'),
     why: isAluminium ? say('setup.cleaning.why-aluminium') : say('setup.cleaning.why-other'),
     how: isAluminium
-      ? [
-          say('setup.cleaning.degrease'),
-          hazard('setup.cleaning.no-chlorine'),
-          say('setup.cleaning.weld-soon'),
-        ]
+      ? [say('setup.cleaning.degrease'), hazard('setup.cleaning.no-chlorine'), say('setup.cleaning.weld-soon')]
       : [say('setup.cleaning.bench'), say('setup.cleaning.nozzle')],
   };
 }

@@ -14,11 +14,7 @@ export const workPlaceNames: Readonly<Record<WorkPlace, Said>> = {
 };
 
 export const placeCautions: Readonly<Record<WorkPlace, readonly Said[]>> = {
-  vehicle: [
-    hazard('setup.site.battery'),
-    hazard('setup.site.airbags'),
-    hazard('setup.site.fuel'),
-  ],
+  vehicle: [hazard('setup.site.battery'), hazard('setup.site.airbags'), hazard('setup.site.fuel')],
   bearings: [hazard('setup.site.clamp'), hazard('setup.site.stray-current')],
   height: [hazard('setup.platform-and-harness'), hazard('setup.site.hoses')],
   inside: [hazard('setup.gas-pools-inside'), hazard('setup.site.second-person')],

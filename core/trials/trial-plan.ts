@@ -44,7 +44,15 @@ export function trialPlan({
     { kind: 'point', coupons: 1, bits: pointBits, why: say('trials.why-point'), onlyIfFailed: false },
     { kind: 'grid', coupons: 4, bits: 4 * pointBits, why: say('trials.why-grid'), onlyIfFailed: true },
     ...(hasOtherBeat
-      ? [{ kind: 'other-beat', coupons: 1, bits: 1, why: say('trials.plan.other-pulse-why'), onlyIfFailed: false } as const]
+      ? [
+          {
+            kind: 'other-beat',
+            coupons: 1,
+            bits: 1,
+            why: say('trials.plan.other-pulse-why'),
+            onlyIfFailed: false,
+          } as const,
+        ]
       : []),
     { kind: 'start-and-stop', coupons: 1, bits: 1, why: say('trials.plan.start-stop-why'), onlyIfFailed: false },
     {

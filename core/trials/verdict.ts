@@ -186,7 +186,11 @@ function legLines(
   } else if (isWaited) line('legs', 'open', say('trials.legs-not-measured', { least }));
   const made = throat ?? (legsMm && throatMm(Math.min(...legsMm)));
   if (leastThroat !== null && made !== undefined)
-    line('throat', passes(made >= leastThroat), say('trials.verdict.throat', { found: mm(made), least: mm(leastThroat) }));
+    line(
+      'throat',
+      passes(made >= leastThroat),
+      say('trials.verdict.throat', { found: mm(made), least: mm(leastThroat) }),
+    );
 }
 
 interface Worst {

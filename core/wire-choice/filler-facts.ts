@@ -16,7 +16,7 @@ const stainless308: FillerFacts = {
   strength: say('wire-choice.suits.304'),
   colour: say('wire-choice.colour.as-plate'),
   softness: 0,
-  cracking: say('wire-choice.cracking.ferrite', { temperature150: amount('temperature', 150) }),
+  cracking: say('wire-choice.cracking.ferrite', { limit: amount('temperature', 150) }),
   leaves: say('wire-choice.after.heat-tint'),
 };
 
@@ -46,7 +46,7 @@ export const fillerFacts: Readonly<Record<FillerCode, FillerFacts>> = {
     leaves: say('wire-choice.after.little-soot'),
   },
   'aluminium-5356': {
-    strength: say('wire-choice.strength.almg5', { temperature65: amount('temperature', 65) }),
+    strength: say('wire-choice.strength.almg5', { limit: amount('temperature', 65) }),
     colour: say('wire-choice.matches-after-anodising'),
     softness: 2,
     cracking: say('wire-choice.cracking.almg5'),

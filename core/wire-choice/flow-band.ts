@@ -24,8 +24,7 @@ export function flowBand(
   draught: boolean,
 ): FlowBand {
   const { shielding } = fillerOf(filler);
-  if (shielding === 'self')
-    return { lowLPerMin: 0, highLPerMin: 0, because: say('wire-choice.gas.self-shielding') };
+  if (shielding === 'self') return { lowLPerMin: 0, highLPerMin: 0, because: say('wire-choice.gas.self-shielding') };
   const plain = gasFlow(mode, filler, diameterMm).range;
   const bore = nozzleBoreMm / usualBoreMm;
   const beyond = Math.max(ctwdMm - stickOutMm(mode, diameterMm), 0);
@@ -36,8 +35,8 @@ export function flowBand(
     joined(
       [
         say('wire-choice.because.flow', {
-          plain: bare('gasFlow', plain[0]),
-          plain2: amount('gasFlow', plain[1]),
+          least: bare('gasFlow', plain[0]),
+          most: amount('gasFlow', plain[1]),
           diameter: amount('shortLength', diameterMm),
           mode: modeName(mode),
         }),
@@ -45,8 +44,8 @@ export function flowBand(
         ...(beyond > 0.5
           ? [
               say('wire-choice.because.flow-ctwd', {
-                beyond: amount('percent', (100 * stickOutShare * beyond) / 5, 0),
-                beyond2: amount('shortLength', beyond, 0),
+                flow: amount('percent', (100 * stickOutShare * beyond) / 5, 0),
+                longer: amount('shortLength', beyond, 0),
               }),
             ]
           : []),

@@ -104,10 +104,7 @@ function judgeClass(
       }
       return {
         score: seam.materialGroup === 'galvanised' ? 95 : thinner <= 3 ? 35 : 10,
-        reasons: [
-          ...words,
-          ...(seam.materialGroup === 'galvanised' ? [say('wire-choice.wire.keeps-zinc')] : []),
-        ],
+        reasons: [...words, ...(seam.materialGroup === 'galvanised' ? [say('wire-choice.wire.keeps-zinc')] : [])],
         cautions: thinner > 3 ? [say('wire-choice.wire.overlap-needed')] : [],
       };
     case 'stainless-solid':
@@ -275,9 +272,7 @@ function gasManners(
       return gas.co2Pct <= 3
         ? {
             score: gas.o2Pct > 0 ? 85 : 95,
-            reasons: [
-              gas.o2Pct > 0 ? say('wire-choice.gas-note.wets-tint') : say('wire-choice.gas-note.little-tint'),
-            ],
+            reasons: [gas.o2Pct > 0 ? say('wire-choice.gas-note.wets-tint') : say('wire-choice.gas-note.little-tint')],
           }
         : { score: 30, reasons: [say('wire-choice.gas-note.corrosion')] };
     case 'steel':
@@ -286,16 +281,13 @@ function gasManners(
           score: mode === 'dip' ? 60 : 20,
           reasons: [say('wire-choice.gas-note.co2'), say('wire-choice.gas-note.spatter')],
         };
-      if (gas.co2Pct + gas.o2Pct < 5)
-        return { score: 55, reasons: [say('wire-choice.gas-note.finger')] };
+      if (gas.co2Pct + gas.o2Pct < 5) return { score: 55, reasons: [say('wire-choice.gas-note.finger')] };
       return {
         score:
           mode === 'dip'
             ? 95 - 0.3 * Math.abs(gas.co2Pct - 18)
             : 95 - 0.5 * Math.abs(gas.co2Pct - 12) - 4 * Math.max(gas.co2Pct - 18, 0),
-        reasons: [
-          gas.co2Pct <= 10 ? say('wire-choice.gas-note.dry-transfer') : say('wire-choice.gas-note.wide-range'),
-        ],
+        reasons: [gas.co2Pct <= 10 ? say('wire-choice.gas-note.dry-transfer') : say('wire-choice.gas-note.wide-range')],
       };
   }
 }

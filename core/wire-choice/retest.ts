@@ -47,26 +47,14 @@ export function retestList(
   const before = arcOf({ ...from, mode }, ctwdMm, 0);
   const after = arcOf({ ...to, mode }, ctwdMm, 0);
   if (alloy || size)
-    add(
-      'feed',
-      say('wire-choice.retest.feed'),
-      feedWords(before, after, wireFeedMPerMin, from, to, travelMmPerMin),
-    );
+    add('feed', say('wire-choice.retest.feed'), feedWords(before, after, wireFeedMPerMin, from, to, travelMmPerMin));
   add('trim', say('wire-choice.retest.arc-length'), trimWords(before, after, wireFeedMPerMin));
   if (mode === 'pulse' || mode === 'double-pulse') {
     add('pulse', say('wire-choice.retest.one-drop'), pulseWords(from, to, { alloy, size, gas }));
-    add(
-      'lowest-feed',
-      say('wire-choice.retest.slowest-feed'),
-      say('wire-choice.retest.slowest-feed-why'),
-    );
+    add('lowest-feed', say('wire-choice.retest.slowest-feed'), say('wire-choice.retest.slowest-feed-why'));
   }
   if (alloy || size) {
-    add(
-      'starts-and-stops',
-      say('wire-choice.retest.start'),
-      say('wire-choice.retest.start-why'),
-    );
+    add('starts-and-stops', say('wire-choice.retest.start'), say('wire-choice.retest.start-why'));
     add(
       'wire-path',
       say('wire-choice.retest.feeding'),
@@ -77,7 +65,7 @@ export function retestList(
     add(
       'flow',
       say('wire-choice.retest.flow'),
-      say('wire-choice.retest.flow-why', { gas: gasName(to.gas), gas2: gasName(from.gas) }),
+      say('wire-choice.retest.flow-why', { gas: gasName(to.gas), before: gasName(from.gas) }),
     );
     add('penetration', say('wire-choice.retest.cut-open'), say('wire-choice.retest.cut-open-why'));
   }
@@ -86,8 +74,8 @@ export function retestList(
       'strength',
       say('wire-choice.retest.strength'),
       say('wire-choice.retest.strength-why', {
-        filler: fillerOf(to.filler).name,
-        filler2: fillerOf(from.filler).name,
+        after: fillerOf(to.filler).name,
+        before: fillerOf(from.filler).name,
       }),
     );
     add('looks', say('wire-choice.colour-tint-soot'), say('wire-choice.retest.colour-why'));

@@ -65,8 +65,7 @@ export const readableAddress: RequestHandler = (request, _response, next) => {
   } catch {
     throw new HttpProblem('malformed-request', phrase('server.http.error.address-not-utf-8'));
   }
-  if (!isStorable(plain))
-    throw new HttpProblem('malformed-request', phrase('server.http.error.address-character'));
+  if (!isStorable(plain)) throw new HttpProblem('malformed-request', phrase('server.http.error.address-character'));
   next();
 };
 

@@ -40,8 +40,6 @@ function readCursor(cursor: string): readonly [string, string] {
     // Falls through to the refusal: a cursor is only ever one that this server handed out.
   }
   throw new HttpProblem('invalid-input', phrase('server.http.error.cursor'), {
-    issues: [
-      { path: 'cursor', code: 'unknown-cursor', message: phrase('server.http.error.cursor'), got: cursor },
-    ],
+    issues: [{ path: 'cursor', code: 'unknown-cursor', message: phrase('server.http.error.cursor'), got: cursor }],
   });
 }

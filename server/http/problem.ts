@@ -32,7 +32,7 @@ export function invalidInput(issues: readonly Issue[]): HttpProblem {
 export const notFound: RequestHandler = (request) => {
   throw new HttpProblem(
     'not-found',
-    phrase('server.http.error.no-endpoint', { method: request.method, slice: request.originalUrl.slice(0, 200) }),
+    phrase('server.http.error.no-endpoint', { method: request.method, path: request.originalUrl.slice(0, 200) }),
   );
 };
 
@@ -53,19 +53,16 @@ export const sendProblem: ErrorRequestHandler = (error: unknown, _request, respo
 function toProblem(error: unknown): HttpProblem {
   if (error instanceof HttpProblem) return error;
   const type = textProperty(error, 'type');
-  if (type === 'entity.parse.failed')
-    return new HttpProblem('malformed-json', phrase('server.http.error.not-json'));
+  if (type === 'entity.parse.failed') return new HttpProblem('malformed-json', phrase('server.http.error.not-json'));
   if (type === 'entity.too.large') return new HttpProblem('too-large', phrase('server.http.error.body-too-large'));
   if (type === 'encoding.unsupported' || type === 'charset.unsupported') {
     return new HttpProblem('unsupported-type', phrase('server.http.error.not-utf-8'));
   }
   const sqlState = sqlStateOf(error);
   // Class 22 is data that a column cannot hold: text for a date, a number too large, a character it does not know.
-  if (/^22/.test(sqlState))
-    return new HttpProblem('invalid-input', phrase('server.http.error.unreadable-value'));
+  if (/^22/.test(sqlState)) return new HttpProblem('invalid-input', phrase('server.http.error.unreadable-value'));
   if (sqlState === '23505') return new HttpProblem('invalid-input', phrase('server.http.there-already'));
-  if (sqlState === '23503')
-    return new HttpProblem('invalid-input', phrase('server.http.error.missing-reference'));
+  if (sqlState === '23503') return new HttpProblem('invalid-input', phrase('server.http.error.missing-reference'));
   if (sqlState === '23001') return new HttpProblem('not-allowed', phrase('server.http.error.record-is-kept'));
   // Two writers who locked each other out, or one who waited too long: nothing was written.
   if (/^(40|55)/.test(sqlState) || sqlState === '57014')

@@ -70,7 +70,7 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
       code: 'step-too-fine',
       message: say('machine.error.too-many-positions', {
         step,
-        toExponential: ((max - min) / step).toExponential(1),
+        count: ((max - min) / step).toExponential(1),
         label,
         mostSteps,
       }),
@@ -108,7 +108,8 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
 }
 
 function steppedIssues({ positions, quantity }: SteppedScale, path: string, label: string): Issue[] {
-  if (positions.length < 2) return [cannotInvert(`${path}.positions`, label, say('machine.ambiguous.too-few-positions'))];
+  if (positions.length < 2)
+    return [cannotInvert(`${path}.positions`, label, say('machine.ambiguous.too-few-positions'))];
   const figures = positions.map((position) => position.quantity);
   const rising = figures.every((figure, at) => at === 0 || figure > (figures[at - 1] ?? figure));
   const falling = figures.every((figure, at) => at === 0 || figure < (figures[at - 1] ?? figure));
@@ -199,8 +200,8 @@ function sameQuantityIssues(dials: readonly Dial[]): Issue[] {
         path: `dials.${at}.scale.quantity`,
         code: 'overlapping-dials',
         message: say('machine.error.two-dials-one-quantity', {
-          dial: other.dial.label,
-          dial2: dial.label,
+          first: other.dial.label,
+          second: dial.label,
           quantity: quantityFacts(quantity).name,
         }),
         got: quantity,
@@ -229,7 +230,7 @@ function draggingIssues(dials: readonly Dial[]): Issue[] {
           {
             path: `dials.${at}.scale.also`,
             code: 'dragging-cycle',
-            message: say('machine.error.two-second-quantities', { dial: dial.label, dial2: other.dial.label }),
+            message: say('machine.error.two-second-quantities', { first: dial.label, second: other.dial.label }),
             hint: say('machine.hint.one-second-quantity'),
           },
         ]
@@ -280,7 +281,7 @@ function triggerIssues({ label, states, moves }: TriggerMode, path: string): Iss
         issues.push({
           path: `${path}.moves.${at}.${end}`,
           code: 'unknown-state',
-          message: say('machine.error.unknown-state', { label, end, end2: move[end] }),
+          message: say('machine.error.unknown-state', { label, end, state: move[end] }),
           limit: [...states],
           got: move[end],
         });

@@ -1,5 +1,5 @@
 /** The quantities of a program that a dial can move or a display show: name, unit, what counts as noticeable, and which way "more" goes in words. */
-import { say, amount, joined, type Phrase, type Said } from '../../said/index.ts';
+import { say, amount, joined, type Phrase, type Said, signed } from '../../said/index.ts';
 import type { QuantityName } from '../../units/index.ts';
 import type { PlanMode } from '../../plan/index.ts';
 import type { TriggerSchool } from '../../sequence/index.ts';
@@ -328,6 +328,12 @@ export function quantityText(quantity: DialQuantity, value: number): Said {
   const { unit, digits } = quantityFacts(quantity);
   if (quantity === 'beatLowPercent') return say('machine.of-high', { share: amount('percent', value, digits) });
   return joined([amount(kindOfUnit[unit], value, digits)]);
+}
+
+/** How far a quantity is from another, with its sign. */
+export function quantityChange(quantity: DialQuantity, change: number): Said {
+  const { unit, digits } = quantityFacts(quantity);
+  return joined([signed(kindOfUnit[unit], change, digits)]);
 }
 
 /** What a unit measures here. */

@@ -4,7 +4,7 @@ import { type Phrase, say, whether } from '../../said/index.ts';
 import { wireInGas } from '../../arc/index.ts';
 import type { Dial, Machine } from '../description/machine.ts';
 import type { WireAndMode } from '../arc-of.ts';
-import { quantityFacts, quantityText, type DialQuantity } from '../description/quantities.ts';
+import { quantityFacts, type DialQuantity, quantityChange } from '../description/quantities.ts';
 import { displayed, isNumeric, quantityAt, quantityOf, type ScaleContext } from '../description/scales.ts';
 import { toldDials } from '../description/told-dials.ts';
 import { inOrder } from '../description/dial-order.ts';
@@ -53,8 +53,7 @@ function meaning(dial: Dial, meant: number | undefined, read: number | undefined
   const by = read - meant;
   return say('machine.name-change-sense', {
     name,
-    sign: by > 0 ? '+' : '−',
-    change: quantityText(quantity, Math.abs(by)),
+    change: quantityChange(quantity, by),
     sense: by > 0 ? more : less,
     size: whether(Math.abs(by) < noticed),
   });

@@ -21,9 +21,9 @@ export function limitWarnings(
     caution(
       'peak-beyond-machine',
       say('machine.gap.peak-current', {
-        peakCurrent: amount('current', round(program.pulse.peakCurrentA)),
+        wanted: amount('current', round(program.pulse.peakCurrentA)),
         name,
-        peakCurrent2: amount('current', limits.peakCurrentA),
+        most: amount('current', limits.peakCurrentA),
       }),
     );
   }
@@ -94,8 +94,8 @@ export function limitWarnings(
         say('machine.gap.voltage', {
           volts: amount('voltage', volts, 1),
           name,
-          voltage: bare('voltage', limits.voltageV[0]),
-          voltage2: amount('voltage', limits.voltageV[1]),
+          least: bare('voltage', limits.voltageV[0]),
+          most: amount('voltage', limits.voltageV[1]),
         }),
       );
     }

@@ -108,11 +108,11 @@ function heldPeak({ name, limits }: Machine, { pulse: asked }: Program, { pulse:
       level: 'note',
       message: say('machine.caution.peak-lowered', {
         name,
-        peakCurrent: amount('current', limits.peakCurrentA),
-        peakCurrent2: amount('current', asked.peakCurrentA, 0),
-        peakCurrent3: amount('current', held.peakCurrentA, 0),
-        peakTime: amount('pulseTime', held.peakTimeMs, 2),
-        peakTime2: amount('plain', asked.peakTimeMs, 2),
+        most: amount('current', limits.peakCurrentA),
+        wanted: amount('current', asked.peakCurrentA, 0),
+        given: amount('current', held.peakCurrentA, 0),
+        time: amount('pulseTime', held.peakTimeMs, 2),
+        wantedTime: amount('plain', asked.peakTimeMs, 2),
       }),
     },
   ];
@@ -251,7 +251,10 @@ export function senseWords(scale: NumericScale): Phrase | undefined {
     return scale.quantity === 'trimMm' ? joined([words, neutral(scale.neutral)], ', ') : words;
   }
   if (scale.kind === 'line-offset') {
-    return say('machine.dial.more-is-neutral', { less: scale.voltsPerUnit > 0 ? more : less, neutral: neutral(scale.neutral) });
+    return say('machine.dial.more-is-neutral', {
+      less: scale.voltsPerUnit > 0 ? more : less,
+      neutral: neutral(scale.neutral),
+    });
   }
   if (scale.kind === 'inverse') return say('machine.dial.more-is', { less });
   return undefined;
@@ -371,7 +374,7 @@ function dialWarnings(settings: readonly DialSetting[], program: Program): Warni
       level: 'note',
       message: say('machine.caution.start-level-absolute', {
         start: start.label,
-        start2: amount('percent', program.sequence.startPercent),
+        percent: amount('percent', program.sequence.startPercent),
       }),
     });
   }

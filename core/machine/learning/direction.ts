@@ -85,7 +85,7 @@ export function directionTestFor(dial: Dial): DirectionTest | undefined {
         minutes: 2,
         safety: onScrap,
         steps: [
-          say('machine.test.stiffness.middle', { label, short60: amount('shortLength', 60) }),
+          say('machine.test.stiffness.middle', { label, length: amount('shortLength', 60) }),
           say('machine.test.stiffness.upper-end', { label }),
           say('machine.test.stiffness.lower-end', { label }),
         ],
@@ -98,7 +98,7 @@ export function directionTestFor(dial: Dial): DirectionTest | undefined {
         minutes: 2,
         safety: onScrap,
         steps: [
-          say('machine.test.trim.neutral', { short60: amount('shortLength', 60), label }),
+          say('machine.test.trim.neutral', { length: amount('shortLength', 60), label }),
           say('machine.test.trim.quarter-up'),
           say('machine.test.trim.quarter-down'),
         ],
@@ -112,7 +112,7 @@ export function directionTestFor(dial: Dial): DirectionTest | undefined {
         safety: onScrap,
         steps: [
           say('machine.test.share.levels-far-apart'),
-          say('machine.test.share.weld', { label, short100: amount('shortLength', 100) }),
+          say('machine.test.share.weld', { label, length: amount('shortLength', 100) }),
           say('machine.test.share.look'),
         ],
         question: say('machine.test.share.question', { label }),
@@ -124,7 +124,7 @@ export function directionTestFor(dial: Dial): DirectionTest | undefined {
         minutes: 2,
         safety: onScrap,
         steps: [
-          say('machine.test.run-in.upper-end', { label, short10: amount('shortLength', 10) }),
+          say('machine.test.run-in.upper-end', { label, length: amount('shortLength', 10) }),
           say('machine.test.run-in.lower-end'),
         ],
         question: say('machine.test.run-in.question'),
@@ -136,7 +136,7 @@ export function directionTestFor(dial: Dial): DirectionTest | undefined {
         minutes: 2,
         safety: hazard('machine.test.burn-back.power-off', { onScrap }),
         steps: [
-          say('machine.test.burn-back.upper-end', { label, short20: amount('shortLength', 20) }),
+          say('machine.test.burn-back.upper-end', { label, length: amount('shortLength', 20) }),
           say('machine.test.burn-back.lower-end'),
         ],
         question: say('machine.test.burn-back.question'),
@@ -147,7 +147,7 @@ export function directionTestFor(dial: Dial): DirectionTest | undefined {
         title: say('machine.test.other.title', { label }),
         minutes: 2,
         safety: onScrap,
-        steps: [say('machine.test.other.weld', { short60: amount('shortLength', 60), label })],
+        steps: [say('machine.test.other.weld', { length: amount('shortLength', 60), label })],
         question: say('machine.test.other.question', { quantity: quantityFacts(quantity).name }),
         answers: pair(quantityFacts(quantity).more, quantityFacts(quantity).less),
       };

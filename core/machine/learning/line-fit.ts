@@ -66,8 +66,8 @@ export function fitLine(line: ChartLine, path = 'points'): Outcome<LineFit> {
         path: `${path}.${point.index}`,
         code: 'duplicate-feed',
         message: say('machine.error.points-same-feed', {
-          index: twin.index + 1,
-          index2: point.index + 1,
+          first: twin.index + 1,
+          second: point.index + 1,
           wireFeed: amount('wireFeed', point.wireFeedMPerMin, 2),
         }),
         got: point.wireFeedMPerMin,
@@ -118,7 +118,7 @@ function judged(point: FittedPoint, all: readonly FittedPoint[], amps?: Curve, v
       doubts.push(
         say('machine.because.current-off-line', {
           current: amount('current', point.currentA),
-          current2: amount('current', Math.abs(current), 0),
+          off: amount('current', Math.abs(current), 0),
           side: current > 0 ? 'above' : 'other',
         }),
       );
@@ -128,7 +128,7 @@ function judged(point: FittedPoint, all: readonly FittedPoint[], amps?: Curve, v
       doubts.push(
         say('machine.because.voltage-off-line', {
           voltage: amount('voltage', point.voltageV ?? 0),
-          voltage2: amount('voltage', Math.abs(voltage), 1),
+          off: amount('voltage', Math.abs(voltage), 1),
           side: voltage > 0 ? 'above' : 'other',
         }),
       );

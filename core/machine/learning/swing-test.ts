@@ -58,8 +58,8 @@ export function swingFromTests(dial: Dial, readings: readonly [SwingReading, Swi
       path: 'readings.1.highFeedMPerMin',
       code: 'too-near',
       message: say('machine.unit.swings-alike', {
-        swings: bare('percent', swings[0], 1),
-        swings2: amount('percent', swings[1], 1),
+        first: bare('percent', swings[0], 1),
+        second: amount('percent', swings[1], 1),
         leastApart: amount('percent', leastApartPercent),
       }),
       limit: leastApartPercent,
@@ -77,8 +77,8 @@ export function swingFromTests(dial: Dial, readings: readonly [SwingReading, Swi
     meanFeedMPerMin: [meanOf(one), meanOf(two)],
     perUnitPercent: perUnit,
     because: say('machine.because.swing-unit', {
-      swings: words(one, swings[0]),
-      swings2: words(two, swings[1]),
+      first: words(one, swings[0]),
+      second: words(two, swings[1]),
       perUnit: amount('percent', perUnit, 2),
       neutral: scale.neutral,
       atNeutral: amount('percent', atNeutral, 1),

@@ -115,19 +115,19 @@ function becauseOf(
   figures: readonly [number, number],
   perUnit: number,
 ): Phrase {
-  const dials = { one: one.dialValue, two: two.dialValue };
+  const dials = { lowValue: one.dialValue, highValue: two.dialValue };
   if (quantity === 'trimMm')
     return say('machine.arc-unit-sum', {
       ...dials,
-      volts: amount('voltage', one.voltageV ?? 0, 1),
-      volts2: amount('voltage', two.voltageV ?? 0, 1),
+      lowVolts: amount('voltage', one.voltageV ?? 0, 1),
+      highVolts: amount('voltage', two.voltageV ?? 0, 1),
       field: amount('voltsPerLength', wire.eVPerMm, 2),
       unit: amount('shortLength', perUnit, 3),
     });
   return say('machine.feed-unit-sum', {
     ...dials,
-    feed: amount('wireFeed', figures[0], 2),
-    feed2: amount('wireFeed', figures[1], 2),
+    lowFeed: amount('wireFeed', figures[0], 2),
+    highFeed: amount('wireFeed', figures[1], 2),
     unit: amount('wireFeed', perUnit, 3),
   });
 }

@@ -1,7 +1,7 @@
 /** The dial card as a printed page, A5, A4 or Letter: one line a dial, large figures, readable with a glove on it. */
 import { hazard } from '@fox-tempo/words';
 import { atMachine, questionOf } from '@fox-tempo/core/site';
-import { amount, inSentence, say as sayCode, type Phrase } from '@fox-tempo/core/said';
+import { amount, inSentence, say as sayCode, type Phrase, signed, absent } from '@fox-tempo/core/said';
 import { asStands, type CardPaper, type MachineResource, type SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import {
@@ -163,7 +163,7 @@ export function cardDocument(
       {
         text: t('server.cards.title', {
           name: inSentence(jointRule(spec.joint).name),
-          units: spec.thicknessesMm.map((mm) => say.quantity(mm, 'thickness')).join(' + '),
+          part: spec.thicknessesMm.map((mm) => say.quantity(mm, 'thickness')).join(' + '),
           joint: positionName(spec.position, spec.joint),
           filler: fillerOf(program.filler).name,
           diameter: wireSizeLabel(program.diameterMm),
@@ -298,8 +298,8 @@ function showBlock({ t }: Words, program: Program, file: MachineResource['file']
     {
       text: t('server.cards.display-while-welding', {
         preset,
-        running: amount('current', show.runningA, 0),
-        running2: amount('voltage', show.runningV, 1),
+        current: amount('current', show.runningA, 0),
+        voltage: amount('voltage', show.runningV, 1),
         tip: amount('voltage', show.tipV, 1),
         circuit: amount('resistance', file.circuitMOhm),
       }),
@@ -436,8 +436,7 @@ function missOf({ t }: Words, { error, quantity, clipped }: DialSetting): string
   const { noticed, unit, digits } = quantityFacts(quantity as DialQuantity);
   if (Math.abs(error) < noticed && !clipped) return undefined;
   return t('server.cards.misses-by', {
-    error: error > 0 ? '+' : '−',
-    digits: amount('plain', Math.abs(error), digits),
-    unit,
-  }).trim();
+    error: signed('plain', error, digits),
+    unit: unit === '' ? absent : unit,
+  });
 }

@@ -16,7 +16,7 @@ export function computeHandlers(pool: ComputePool): Pick<Handlers, 'compute'> {
       if (!Object.hasOwn(verbs, verb))
         throw new HttpProblem(
           'not-found',
-          phrase('server.compute.error.no-computation', { slice: verb.slice(0, 40), verbNames }),
+          phrase('server.compute.error.no-computation', { name: verb.slice(0, 40), verbNames }),
         );
       if (quick.has(verb)) return orProblem(verbs[verb as VerbName].run(body));
       const { language, system } = wordsOf(http.response);

@@ -63,7 +63,10 @@ export function trialDocument(content: RecordContent, say: Words): TDocumentDefi
     },
     window && { machine: file, window: window.window },
   );
-  const title = t('server.papers.trial.title', { seam: trial.seamName, at: dayIn(content.timeZone, new Date(trial.at)) });
+  const title = t('server.papers.trial.title', {
+    seam: trial.seamName,
+    at: dayIn(content.timeZone, new Date(trial.at)),
+  });
   const seen = Object.entries(body.symptoms).filter(([, { answer }]) => answer === 'yes');
   const clean = Object.values(body.symptoms).filter(({ answer }) => answer === 'no').length;
   const { measured } = body;

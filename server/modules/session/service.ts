@@ -76,8 +76,7 @@ export async function confirmPin(
   await tryPin(db, { personId, place }, pin);
   const person = await findHere(db, personId);
   if (!person) throw wrongPin();
-  if (!allowed.includes(person.role))
-    throw new HttpProblem('not-allowed', phrase('server.session.error.lead-pin'));
+  if (!allowed.includes(person.role)) throw new HttpProblem('not-allowed', phrase('server.session.error.lead-pin'));
   return person;
 }
 

@@ -15,6 +15,6 @@ export const slotHandlers = {
 
 function numberOf(slot: string): number {
   if (!/^\d{1,4}$/.test(slot))
-    throw new HttpProblem('not-found', phrase('server.slots.error.slot-number', { slice: slot.slice(0, 40) }));
+    throw new HttpProblem('not-found', phrase('server.slots.error.slot-number', { slot: slot.slice(0, 40) }));
   return Number(slot);
 }

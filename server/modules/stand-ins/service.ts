@@ -35,8 +35,7 @@ export async function weldOn(db: Database, machineId: string, ask: StandInAsk, m
   const machine = asStands(await requireMachine(db, machineId));
   const seam = await requireSeam(db, ask.seamId);
   const revision = ask.revision === undefined ? seam.revision : await findRevision(db, seam.id, ask.revision);
-  if (!revision)
-    throw new HttpProblem('not-found', phrase('server.cards.error.no-setting', { spec: seam.spec.name }));
+  if (!revision) throw new HttpProblem('not-found', phrase('server.cards.error.no-setting', { spec: seam.spec.name }));
   const { program, spec } = revision;
   const card = asDialled(program, machine);
   const off = orProblem(dialsOff(machine, program, ask.dials));

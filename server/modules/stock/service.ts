@@ -289,9 +289,7 @@ async function refuseCylinder(db: Executor, save: CylinderSave): Promise<void> {
       {
         path: field,
         code: 'missing',
-        message: weighed
-          ? phrase('server.stock.error.co2-by-mass')
-          : phrase('server.stock.error.pressure-missing'),
+        message: weighed ? phrase('server.stock.error.co2-by-mass') : phrase('server.stock.error.pressure-missing'),
         got: null,
       },
     ]);

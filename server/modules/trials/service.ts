@@ -86,12 +86,7 @@ export async function recordTrial(
   await requireMachine(db, asked.machineId);
   const revision = await requireRevision(db, seam, asked.revision);
   if (weldedBy !== undefined && !(await findPerson(db, weldedBy)))
-    throw refused(
-      'weldedBy',
-      'unknown-person',
-      phrase('server.observations.error.no-person', { weldedBy }),
-      weldedBy,
-    );
+    throw refused('weldedBy', 'unknown-person', phrase('server.observations.error.no-person', { weldedBy }), weldedBy);
   const root = corrects === undefined ? id : await trialOfObservation(db, corrects);
   if (root === undefined)
     throw refused(

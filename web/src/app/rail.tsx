@@ -176,9 +176,7 @@ function WhoWorks() {
       <Link
         to={signInAddress(`${pathname}${search}`)}
         title={me ? t('view.app.other-person', { me: me.name }) : t('view.app.sign-in')}
-        aria-label={
-          me ? t('view.app.switch-user', { me: me.name, role: roleNames[me.role] }) : t('view.app.sign-in')
-        }
+        aria-label={me ? t('view.app.switch-user', { me: me.name, role: roleNames[me.role] }) : t('view.app.sign-in')}
       >
         <Box fontFamily="mono" fontSize="15px" color="ink" lineHeight="1.2" aria-hidden="true">
           {me ? initials(me.name) : '?'}

@@ -1,5 +1,5 @@
 /** One line for each kind of observation. */
-import { amount } from '@fox-tempo/core/said';
+import { amount, absent } from '@fox-tempo/core/said';
 import { t, fixed, tell } from './words.ts';
 import { wearPartNames, wearParts } from '@fox-tempo/core/maintenance';
 import type { Observation } from '@fox-tempo/contract';
@@ -49,7 +49,7 @@ export function observationLine({ kind, body, revision }: Observation): string {
       return [text('name'), `${text('why')}${moved}`].filter((one) => one !== '').join(', ');
     }
     case 'slot-found':
-      return t(body['putBack'] === true ? 'view.shop.slot-put-back' : 'view.shop.slot', { text: text('slot') });
+      return t(body['putBack'] === true ? 'view.shop.slot-put-back' : 'view.shop.slot', { slot: text('slot') });
     case 'standing':
       return t('view.shop.entered-anew');
     case 'dials-set':
@@ -57,42 +57,42 @@ export function observationLine({ kind, body, revision }: Observation): string {
     case 'direction-test':
       return `${text('dialId')}: ${text('result')}`;
     case 'lead-reading':
-      return t('view.shop.sum', {
-        text: amount('resistance', Number(text('mOhm'))),
-        text2: text('note') === '' ? '' : `, ${text('note')}`,
+      return t('view.shop.line.reading', {
+        reading: amount('resistance', Number(text('mOhm'))),
+        note: text('note') === '' ? absent : text('note'),
       });
     case 'step-time':
-      return t('view.shop.line.amount', { text: text('kind'), text2: amount('minutes', Number(text('minutes'))) });
+      return t('view.shop.line.amount', { what: text('kind'), amount: amount('minutes', Number(text('minutes'))) });
     case 'burn-back-stop':
       return t('view.shop.at', {
-        replaceAll: text('left').replaceAll('-', ' '),
-        replaceAll2: text('shape').replaceAll('-', ' '),
-        text: amount('pulseTime', Number(text('burnBackMs'))),
+        left: text('left').replaceAll('-', ' '),
+        shape: text('shape').replaceAll('-', ' '),
+        burnBack: amount('pulseTime', Number(text('burnBackMs'))),
       });
     case 'calibration-points':
-      return t('view.shop.points', { body: Array.isArray(body['points']) ? body['points'].length : 0 });
+      return t('view.shop.points', { count: Array.isArray(body['points']) ? body['points'].length : 0 });
     case 'first-arc': {
       const ticks = Object.values((body['ticks'] ?? {}) as Record<string, boolean>);
-      return t('view.shop.of-ticked', { boolean: ticks.filter(Boolean).length, ticks: ticks.length });
+      return t('view.shop.of-ticked', { ticked: ticks.filter(Boolean).length, all: ticks.length });
     }
     case 'lock':
       return `${body['locked'] === true ? t('view.shop.locked') : 'freed'}: ${text('reason')}`;
     case 'issue':
-      return t('view.shop.revision', { revision: revision ?? '?', text: text('reason') });
+      return t('view.shop.revision', { revision: revision ?? '?', note: text('reason') });
     case 'limits':
       return [t('view.trials.entered-anew-level', { level: levelOf(body['limits']) }), text('reason')]
         .filter(Boolean)
         .join(': ');
     case 'trial':
-      return t('view.shop.revision', { revision: revision ?? '?', text: text('note') });
+      return t('view.shop.revision', { revision: revision ?? '?', note: text('note') });
     case 'run': {
       const held = Array.isArray(body['held']) ? body['held'].length : 0;
       return held > 0
         ? t('view.runs.held-reasons', { held })
-        : t('view.shop.revision', { revision: revision ?? '?', text: '' });
+        : t('view.shop.revision', { revision: revision ?? '?', note: '' });
     }
     case 'offset':
-      return t('view.shop.revision', { revision: revision ?? '?', text: '' });
+      return t('view.shop.revision', { revision: revision ?? '?', note: '' });
     case 'run-decision':
       return [
         t(

@@ -92,9 +92,7 @@ export const sheetLines: readonly SheetLine[] = [
   choiceLine(t('view.sheet.hand'), ['pace'], ({ pace }) =>
     pace === undefined ? t('view.sheet.default-travel') : `${pace.welder}, ${tell(amount('plain', pace.factor, 2))}`,
   ),
-  choiceLine(t('view.sheet.tuned'), ['tune'], ({ tune }) =>
-    tune === null ? t('view.sheet.no') : tuneWords(tune),
-  ),
+  choiceLine(t('view.sheet.tuned'), ['tune'], ({ tune }) => (tune === null ? t('view.sheet.no') : tuneWords(tune))),
   choiceLine(t('view.sequence.start-and-stop'), ['sequence'], ({ sequence }) => orUsual(sequence)),
   choiceLine(t('view.sheet.gun-angles'), ['gun'], ({ gun }) => orUsual(gun)),
 ];
@@ -104,7 +102,9 @@ function tuneWords({ trimMm, stiffness, ctwdMm, slowBeat }: NonNullable<Choice['
     trimMm === null ? null : t('view.sheet.trim', { trim: amount('shortLength', trimMm, 1) }),
     stiffness === null ? null : t('view.sheet.stiffness', { stiffness: amount('plain', stiffness, 1) }),
     ctwdMm === null ? null : t('view.sheet.reach', { ctwd: amount('shortLength', ctwdMm, 0) }),
-    slowBeat === null ? null : t('view.sheet.double-pulse', { frequency: amount('frequency', slowBeat.frequencyHz, 1) }),
+    slowBeat === null
+      ? null
+      : t('view.sheet.double-pulse', { frequency: amount('frequency', slowBeat.frequencyHz, 1) }),
   ].filter((word) => word !== null);
   return moved.length > 0 ? moved.join(', ') : t('view.sheet.pulse-only');
 }

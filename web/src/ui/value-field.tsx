@@ -1,4 +1,5 @@
 /** A quantity field for forms outside the seam sheet: keeps what was half typed, says at the field what is wrong, hands over only what makes sense. */
+import { absent } from '@fox-tempo/core/said';
 import { t, tell, tellIf, formatForInput } from '../lib/words.ts';
 import { parseQuantity, quantity, type GaugedMetal, type QuantityName } from '@fox-tempo/core/units';
 import { useState, type ReactNode } from 'react';
@@ -59,9 +60,7 @@ export function ValueField({
 
   function check(typed: string): { value: number | null; message: string | null } {
     if (typed.trim() === '') {
-      return optional
-        ? { value: null, message: null }
-        : { value: null, message: t('view.ui.error-empty', { label }) };
+      return optional ? { value: null, message: null } : { value: null, message: t('view.ui.error-empty', { label }) };
     }
     const read = parseQuantity(typed, of, {
       system: units,
@@ -79,9 +78,9 @@ export function ValueField({
         value: null,
         message: t('view.ui.error-range', {
           label,
-          range: range[0],
-          range2: range[1],
-          unit: unit === '' ? '' : ` ${unit}`,
+          least: range[0],
+          most: range[1],
+          unit: unit === '' ? absent : unit,
           value: Number(read.value.toFixed(3)),
         }),
       };

@@ -116,8 +116,7 @@ export function supervise<W extends Work>(
   function bury(code: IssueCode, message: string): void {
     worker?.terminate();
     worker = undefined;
-    for (const id of [...open.keys()])
-      end(id, failure({ path: '', code, message, hint: t('view.workers.ask-again') }));
+    for (const id of [...open.keys()]) end(id, failure({ path: '', code, message, hint: t('view.workers.ask-again') }));
   }
 
   function watch(one: Open<W>): void {
@@ -126,10 +125,7 @@ export function supervise<W extends Work>(
       one.owed > 0
         ? setTimeout(
             () =>
-              bury(
-                'worker-hangs',
-                t('view.workers.no-answer', { what, quiet: amount('phaseTime', quietMs / 1000) }),
-              ),
+              bury('worker-hangs', t('view.workers.no-answer', { what, quiet: amount('phaseTime', quietMs / 1000) })),
             quietMs,
           )
         : undefined;

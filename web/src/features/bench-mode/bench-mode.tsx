@@ -100,9 +100,7 @@ function Whole({ data }: { readonly data: BenchModeData }) {
       </Box>
       {!revision || !machine || machine.file.dials.length === 0 ? (
         <Box p="4">
-          <Notice level="note">
-            {revision ? t('view.dial-card.no-machine') : t('view.trials.no-setting')}
-          </Notice>
+          <Notice level="note">{revision ? t('view.dial-card.no-machine') : t('view.trials.no-setting')}</Notice>
         </Box>
       ) : (
         <>

@@ -64,7 +64,10 @@ export function BeatPanel({
   };
   const pitch = ripplePitchMm(program.travelMmPerMin, beat.frequencyHz);
   return (
-    <Panel title={t('view.simulator.double-pulse')} aside={<Metronome hz={beat.frequencyHz} highShare={beat.highShare} />}>
+    <Panel
+      title={t('view.simulator.double-pulse')}
+      aside={<Metronome hz={beat.frequencyHz} highShare={beat.highShare} />}
+    >
       <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(5, 1fr)' }} gap="2.5">
         <ValueField
           label={t('view.simulator.mean-feed')}
@@ -179,7 +182,7 @@ function Ripples({
       ))}
       <path d={`M10 66v4h${10 * px}v-4`} fill="none" stroke={cssColour('ink')} />
       <text x={10 + 10 * px + 6} y="71" style={{ fontSize: '11px' }} fill={cssColour('ink')}>
-        {t('view.simulator.ripple', { short10: amount('shortLength', 10), pitch: amount('shortLength', pitchMm, 2) })}
+        {t('view.simulator.ripple', { scale: amount('shortLength', 10), pitch: amount('shortLength', pitchMm, 2) })}
       </text>
     </chakra.svg>
   );
@@ -344,7 +347,9 @@ function Metronome({ hz, highShare }: { readonly hz: number; readonly highShare:
         css={{ opacity: 0.15 }}
       />
       <Action kind="quiet" fontSize="13px" aria-pressed={on} onClick={() => setOn(!on)}>
-        {on ? t('view.simulator.stop-the-metronome') : t('view.simulator.metronome-a-second', { hz: amount('plain', hz, 1) })}
+        {on
+          ? t('view.simulator.stop-the-metronome')
+          : t('view.simulator.metronome-a-second', { hz: amount('plain', hz, 1) })}
       </Action>
     </Box>
   );

@@ -1,5 +1,5 @@
 /** Calibrating a wire on this machine from what it displayed: model and map then are of this very machine; residuals are shown, never hidden. */
-import { amount } from '@fox-tempo/core/said';
+import { amount, signed } from '@fox-tempo/core/said';
 import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { WireCorrection } from '@fox-tempo/core/arc';
@@ -164,12 +164,7 @@ function Found({ found }: { readonly found: Calibration }) {
             <tr key={row.wireFeedMPerMin}>
               <Cell>{tell(amount('wireFeed', row.wireFeedMPerMin, 1))}</Cell>
               <Cell figure>{tell(amount('current', row.fittedCurrentA, 0))}</Cell>
-              <Cell figure>
-                {t('view.simulator.residual', {
-                  residual: row.residualA >= 0 ? '+' : '−',
-                  residual2: amount('current', Math.abs(row.residualA), 1),
-                })}
-              </Cell>
+              <Cell figure>{tell(signed('current', row.residualA, 1))}</Cell>
             </tr>
           ))}
         </tbody>
@@ -178,8 +173,7 @@ function Found({ found }: { readonly found: Calibration }) {
         {t('view.simulator.ka-kb-arc', {
           kAFactor: amount('plain', found.kAFactor, 3),
           kBFactor: amount('plain', found.kBFactor, 3),
-          arcVoltage: found.arcVoltageV >= 0 ? '+' : '−',
-          arcVoltage2: amount('voltage', Math.abs(found.arcVoltageV), 2),
+          arcVoltage: signed('voltage', found.arcVoltageV, 2),
         })}
       </Box>
     </Box>

@@ -23,8 +23,20 @@ interface Control {
 }
 
 const controls: readonly Control[] = [
-  { quantity: 'wireFeedMPerMin', label: t('view.simulator.wire-feed'), of: 'wireFeed', range: () => [0.5, 25], step: 0.1 },
-  { quantity: 'trimMm', label: t('view.simulator.trim-arc-length'), of: 'shortLength', range: () => [-6, 6], step: 0.1 },
+  {
+    quantity: 'wireFeedMPerMin',
+    label: t('view.simulator.wire-feed'),
+    of: 'wireFeed',
+    range: () => [0.5, 25],
+    step: 0.1,
+  },
+  {
+    quantity: 'trimMm',
+    label: t('view.simulator.trim-arc-length'),
+    of: 'shortLength',
+    range: () => [-6, 6],
+    step: 0.1,
+  },
   { quantity: 'stiffness', label: t('view.simulator.soft-to-stiff'), of: 'plain', range: () => [-10, 10], step: 1 },
   { quantity: 'ctwdMm', label: t('view.simulator.ctwd'), of: 'shortLength', range: () => [8, 35], step: 0.5 },
   {

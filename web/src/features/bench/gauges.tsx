@@ -42,8 +42,8 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
       penetration: amount('shortLength', through.penetrationMm, 1),
       thickness: amount('shortLength', plan.thinnerMm, 1),
       index: amount('plain', through.index, 2),
-      band: amount('plain', through.band[0], 2),
-      band2: amount('plain', through.band[1], 2),
+      least: amount('plain', through.band[0], 2),
+      most: amount('plain', through.band[1], 2),
     }),
   };
   return (
@@ -176,7 +176,7 @@ function FigureGauge({
       unit={now.unit}
       below={
         row.ghost !== null
-          ? t('view.simulator.held-text', { text: said(row.ghost).text })
+          ? t('view.simulator.held-text', { figure: said(row.ghost).text })
           : row.band
             ? t('view.ui.band', { low: said(row.band[0]).text, high: said(row.band[1]).text })
             : ''

@@ -44,11 +44,7 @@ export function Listen({ now, held }: { readonly now: Simulation; readonly held:
         />
       )}
       <Box fontSize="12px" color="quiet" role="status">
-        {isMute
-          ? t('view.simulator.no-sound')
-          : heard === 'none'
-            ? ''
-            : t('view.simulator.sound-from-power')}
+        {isMute ? t('view.simulator.no-sound') : heard === 'none' ? '' : t('view.simulator.sound-from-power')}
       </Box>
     </Box>
   );

@@ -1,4 +1,5 @@
 /** Ticks and names of the map's axes. */
+import { absent } from '@fox-tempo/core/said';
 import { inUnitShown, spoken, t, unitShown } from '../../lib/words.ts';
 import type { AxisRange } from '@fox-tempo/core/zone-map';
 import { cssColour } from '../../ui/theme/colours.ts';
@@ -51,13 +52,15 @@ export function MapAxes({
         style={{ fontSize: '12px' }}
         fill={cssColour('quiet')}
       >
-        {axisWords[x.axis].name}
-        {axisUnit(x.axis) === '' ? '' : `, ${axisUnit(x.axis)}`}
+        {t('view.simulator.axis', {
+          axis: axisWords[x.axis].name,
+          unit: axisUnit(x.axis) === '' ? absent : axisUnit(x.axis),
+        })}
       </text>
       <text x={4} y={height - 6} style={{ fontSize: '12px' }} fill={cssColour('quiet')}>
         {t('view.simulator.up', {
           axis: axisWords[y.axis].name,
-          unit: axisUnit(y.axis) === '' ? '' : `, ${axisUnit(y.axis)}`,
+          unit: axisUnit(y.axis) === '' ? absent : axisUnit(y.axis),
         })}
       </text>
     </g>

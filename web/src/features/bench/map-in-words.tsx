@@ -106,7 +106,7 @@ function besideChoices(program: Program): { value: Beside; label: string }[] {
   const family = commonGasCodes.filter((code) => code !== program.gas && code !== 'none');
   return [
     { value: 'none', label: t('view.simulator.nothing') },
-    { value: 'hand-out', label: t('view.simulator.stick-out-longer', { short6: amount('shortLength', 6) }) },
+    { value: 'hand-out', label: t('view.simulator.stick-out-longer', { longer: amount('shortLength', 6) }) },
     ...family.map((code) => ({
       value: `gas:${code}` as const,
       label: t('view.simulator.in', { gasName: gasName(code) }),
@@ -115,7 +115,7 @@ function besideChoices(program: Program): { value: Beside; label: string }[] {
 }
 
 function besideWords(beside: Beside): string {
-  if (beside === 'hand-out') return t('view.simulator.stick-out-longer', { short6: amount('shortLength', 6) });
+  if (beside === 'hand-out') return t('view.simulator.stick-out-longer', { longer: amount('shortLength', 6) });
   return beside === 'none' ? '' : tell(gasName(beside.slice(4)));
 }
 

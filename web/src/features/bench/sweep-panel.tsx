@@ -66,9 +66,7 @@ export function SweepPanel({ setting, machine, program, circuitMOhm, correction 
       )}
       {!sweep ? (
         <Notice level="note">
-          {machine
-            ? t('view.simulator.no-sweep-dial', { machine: machine.name })
-            : t('view.simulator.no-machine')}
+          {machine ? t('view.simulator.no-sweep-dial', { machine: machine.name }) : t('view.simulator.no-machine')}
         </Notice>
       ) : (
         <Box

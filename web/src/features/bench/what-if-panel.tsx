@@ -1,6 +1,6 @@
 /** What if, without touching a dial: stackable changes, what one would see and hear, and which dial would hide it. */
 import { coldPlateC } from '@fox-tempo/core/plan';
-import { amount, type SaidValue } from '@fox-tempo/core/said';
+import { amount, type SaidValue, signed } from '@fox-tempo/core/said';
 import { t, tell } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
@@ -139,7 +139,8 @@ function Found({
   const now = after.simulation.metrics;
   const mask = maskingOf(program, before, now);
   const through = showThroughOf(program, now, thicknessMm, changes.has('plate-hot') ? whatIfSizes.plateC : coldPlateC);
-  const change = (label: string, was: SaidValue, now: SaidValue) => t('view.simulator.what-if.instead', { label, now, was });
+  const change = (label: string, was: SaidValue, now: SaidValue) =>
+    t('view.simulator.what-if.instead', { label, now, was });
   const shorts = (count: number) => ({ code: 'view.simulator.a-second', values: { count: amount('plain', count, 0) } });
   return (
     <Box mt="2" fontSize="14px" aria-live="polite">
@@ -178,8 +179,7 @@ function maskWords(program: Program, machine: MachineResource | undefined, mask:
   const dial = machine && cardOf(machine.file, program).dials.find((one) => one.quantity === mask.quantity);
   const what = mask.quantity === 'trimMm' ? t('view.simulator.trim') : t('view.simulator.axis.feed');
   const by = t('view.simulator.shift-of', {
-    by: mask.by > 0 ? '+' : '−',
-    by2: amount(mask.quantity === 'trimMm' ? 'shortLength' : 'wireFeed', Math.abs(mask.by), 1),
+    by: signed(mask.quantity === 'trimMm' ? 'shortLength' : 'wireFeed', mask.by, 1),
     what,
   });
   const one = machine && stepDial(machine.file, program, mask.quantity, 1);

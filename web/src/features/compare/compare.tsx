@@ -45,10 +45,7 @@ export function Compare() {
   };
   return (
     <>
-      <PageHead
-        title={t('view.compare.title')}
-        line={seam ? `${seam.spec.name}, ${seam.partName}` : ''}
-      />
+      <PageHead title={t('view.compare.title')} line={seam ? `${seam.spec.name}, ${seam.partName}` : ''} />
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
         {!left || !right || !seam?.revision ? (
           <Notice level="note">{t('view.compare.needs-two')}</Notice>

@@ -57,9 +57,7 @@ export function RatesForm({ shop }: { readonly shop: ShopState }) {
           maxLength={8}
           onChange={(currency) => set({ currency })}
         />
-        {field(t('view.costs.rate-hour'), rates.labourPerHour, 'labour', (labourPerHour) =>
-          set({ labourPerHour }),
-        )}
+        {field(t('view.costs.rate-hour'), rates.labourPerHour, 'labour', (labourPerHour) => set({ labourPerHour }))}
         {field(t('view.costs.a-kilowatt-hour'), rates.energyPerKwh, 'energy', (energyPerKwh) => set({ energyPerKwh }))}
         {field(t('view.costs.a-contact-tip'), rates.tip, 'tip', (tip) => set({ tip }))}
         {fillers.map(({ code, name }) =>

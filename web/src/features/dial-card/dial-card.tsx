@@ -4,7 +4,7 @@ import { hazard } from '@fox-tempo/words';
 import { standingWords } from '../../lib/known-words.ts';
 import { dialsToSet, standsAt } from '@fox-tempo/core/setup';
 import { calibrationOf } from '@fox-tempo/core/arc';
-import { allOf, amount, inSentence, whether } from '@fox-tempo/core/said';
+import { allOf, amount, inSentence, whether, signed, absent } from '@fox-tempo/core/said';
 import { t, tell, tellIf, formatWithUnit } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
@@ -134,9 +134,7 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
           fontWeight={600}
           fontSize="14px"
         >
-          <Link to={`/at-machine/${print.seamId}?machine=${machine.id}`}>
-            {t('view.dial-card.use-at-machine')}
-          </Link>
+          <Link to={`/at-machine/${print.seamId}?machine=${machine.id}`}>{t('view.dial-card.use-at-machine')}</Link>
         </Box>
       )}
       {print && !isOutline && <PrintCard seamId={print.seamId} machineId={machine.id} isSaved={print.isSaved} />}
@@ -235,8 +233,8 @@ function ShouldShowPart({ program, machine }: { readonly program: Program; reado
     <Box textStyle="label" color="quiet" mt="1">
       {preset.length > 0 && <>{t('view.dial-card.display-from-chart', { preset })} </>}
       {t('view.dial-card.display-while-welding', {
-        running: amount('current', show.runningA, 0),
-        running2: amount('voltage', show.runningV, 1),
+        current: amount('current', show.runningA, 0),
+        voltage: amount('voltage', show.runningV, 1),
         tip: amount('voltage', show.tipV, 1),
         circuit: amount('resistance', machine.file.circuitMOhm),
       })}
@@ -389,9 +387,8 @@ function missText({ error, quantity }: DialSetting): string | undefined {
   const { noticed, unit, digits } = quantityFacts(quantity as DialQuantity);
   if (Math.abs(error) < noticed) return undefined;
   return t('view.dial-card.misses-by', {
-    error: error > 0 ? '+' : '−',
-    digits: amount('plain', Math.abs(error), digits),
-    unit,
+    error: signed('plain', error, digits),
+    unit: unit === '' ? absent : unit,
     value: whether(quantity === 'trimMm'),
-  }).trim();
+  });
 }

@@ -63,12 +63,7 @@ export function Find() {
     <Sheet of="find" title={t('view.app.search')} first={field}>
       <Command shouldFilter={false} loop label={t('view.app.search')}>
         <Box asChild {...inputLook} mb="2">
-          <Command.Input
-            ref={field}
-            value={typed}
-            onValueChange={search}
-            placeholder={t('view.finding.placeholder')}
-          />
+          <Command.Input ref={field} value={typed} onValueChange={search} placeholder={t('view.finding.placeholder')} />
         </Box>
         <Box
           asChild

@@ -27,11 +27,7 @@ function HeatOf() {
   const open = useSheetSession(seam, machines);
   return (
     <Box>
-      <SeamHead
-        seam={seam}
-        title={t('view.heat.title', { seam: seam.spec.name })}
-        line={t('view.heat.title-why')}
-      />
+      <SeamHead seam={seam} title={t('view.heat.title', { seam: seam.spec.name })} line={t('view.heat.title-why')} />
       <Box as="main" id="content" tabIndex={-1} p="3">
         {open.plan ? <Planned open={open} plan={open.plan} /> : <Notice level="note">{t('view.heat.no-plan')}</Notice>}
       </Box>

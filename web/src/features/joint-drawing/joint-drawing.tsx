@@ -44,7 +44,7 @@ export function JointDrawing({ gun, width = 560, height = 230, small = false, ..
 
   const words = t('view.joint-drawing.description', {
     joint: jointRule(numbers.joint).name,
-    joint2: positionName(numbers.position, numbers.joint),
+    position: positionName(numbers.position, numbers.joint),
     first: name(first),
     second: name(second),
     gap: numbers.gapMm > 0 ? name(numbers.gapMm) : absent,

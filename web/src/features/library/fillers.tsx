@@ -60,12 +60,12 @@ export function Fillers() {
               t('view.library.on-the-spool'),
               t('view.library.true-diameter'),
               t('view.library.metal-a-metre'),
-              t('view.library.against', { short1_0: amount('shortLength', 1.0) }),
+              t('view.library.against', { sheet: amount('shortLength', 1.0) }),
             ]}
             right={[
               t('view.library.true-diameter'),
               t('view.library.metal-a-metre'),
-              t('view.library.against', { short1_0: amount('shortLength', 1.0) }),
+              t('view.library.against', { sheet: amount('shortLength', 1.0) }),
             ]}
           />
           <tbody>

@@ -2,7 +2,7 @@
 import { useKept } from '../../data/queries.ts';
 import { absent, amount } from '@fox-tempo/core/said';
 import { hazard } from '@fox-tempo/words';
-import { t, tell, named } from '../../lib/words.ts';
+import { fixed, t, tell, named } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource, Stock } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel, sameWire } from '@fox-tempo/core/consumables';
@@ -204,8 +204,7 @@ function Row({
                   <Box textStyle="label" color="quiet">
                     {t('view.library.because-a-part', {
                       because: outlook.because,
-                      unit: amount('plain', outlook.perPart, unit === 'kg' ? 3 : 1),
-                      unit2: unit,
+                      amount: `${fixed(outlook.perPart, unit === 'kg' ? 3 : 1)} ${unit}`,
                     })}
                   </Box>
                 )}

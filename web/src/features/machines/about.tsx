@@ -49,11 +49,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
       <Panel title={t('view.machines.about-this-machine')}>
         <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(4, 1fr)' }} gap="2.5">
           <TextField label={t('view.library.label-word')} value={form.name} onChange={(name) => set({ name })} />
-          <TextField
-            label={t('view.machines.location')}
-            value={form.place}
-            onChange={(place) => set({ place })}
-          />
+          <TextField label={t('view.machines.location')} value={form.place} onChange={(place) => set({ place })} />
           <Box gridColumn={{ md: 'span 2' }}>
             <TextField
               label={t('view.machines.in-a-line')}
@@ -237,9 +233,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
         problem={savedFrom === 'more' ? task.problem : null}
       />
       <Panel title={t('view.machines.trigger')}>
-        {machine.file.triggerModes.length === 0 && (
-          <Notice level="note">{t('view.machines.no-trigger')}</Notice>
-        )}
+        {machine.file.triggerModes.length === 0 && <Notice level="note">{t('view.machines.no-trigger')}</Notice>}
         {machine.file.triggerModes.map((mode) => {
           const test = triggerTestFor(mode);
           return (

@@ -28,10 +28,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
   const canImport = read !== null && read.lines.length > 0 && !read.problems.some((problem) => problem.row === 0);
   return (
     <Box as="section" aria-label={t('view.machines.import-chart-lines')} bg="page" p="3" borderRadius="4px" mb="2">
-      <Field
-        label={t('view.machines.chart.paste')}
-        hint={t('view.machines.chart.columns')}
-      >
+      <Field label={t('view.machines.chart.paste')} hint={t('view.machines.chart.columns')}>
         {({ id, describedBy }) => (
           <chakra.textarea
             id={id}

@@ -137,11 +137,7 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
           value={form.label}
           onChange={(label) => set({ label })}
         />
-        <TextField
-          label={t('view.machines.dial.where')}
-          value={form.where}
-          onChange={(where) => set({ where })}
-        />
+        <TextField label={t('view.machines.dial.where')} value={form.where} onChange={(where) => set({ where })} />
         <TextField
           label={t('view.machines.unit-as-printed')}
           value={form.unit}

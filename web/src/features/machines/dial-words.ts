@@ -32,7 +32,10 @@ export function scaleWords({ scale }: Dial, dials: Machine['dials']): string {
         voltsPerUnit: amount('voltage', Number(shownPerUnit(scale.voltsPerUnit))),
       });
     case 'inverse':
-      return t('view.machines.dial.describes-inverse', { quantity: quantityFacts(scale.quantity).name, product: scale.product });
+      return t('view.machines.dial.describes-inverse', {
+        quantity: quantityFacts(scale.quantity).name,
+        product: scale.product,
+      });
     case 'stepped':
       return t('view.machines.clicks', {
         quantity: tell(quantityFacts(scale.quantity).name),

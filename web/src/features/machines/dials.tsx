@@ -1,4 +1,5 @@
 /** A machine's dials as a readable table: its word, where it is, what it moves, its travel as a picture, and what nobody has tried yet. */
+import { absent } from '@fox-tempo/core/said';
 import { t, tell, tellIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { displayed, isNumeric, senseWords, measurable } from '@fox-tempo/core/machine';
@@ -112,7 +113,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                               one.result === 'reversed'
                                 ? t('view.machines.test.reversed')
                                 : t('view.machines.test.as-described'),
-                            note: one.note === undefined ? '' : `, “${one.note}”`,
+                            note: one.note ?? absent,
                           })}
                         </Box>
                       ))}

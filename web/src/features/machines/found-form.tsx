@@ -1,4 +1,5 @@
 /** What stands on the dials, typed in one after the other; empty means not read. */
+import { absent } from '@fox-tempo/core/said';
 import { t, named } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
@@ -86,8 +87,7 @@ export function DialReading({
   readonly onValue: (value: number | null) => void;
 }) {
   const { scale, label, unit } = dial;
-  const hint =
-    meant === undefined ? undefined : t('view.machines.meant', { meant, unit: unit === '' ? '' : ` ${unit}` });
+  const hint = meant === undefined ? undefined : t('view.machines.meant', { meant, unit: unit === '' ? absent : unit });
   if (scale.kind === 'named' || scale.kind === 'stepped') {
     return (
       <ChoiceField

@@ -37,8 +37,8 @@ export function LeadChart({
       name={`leads-${machineName}`}
       label={t('view.machines.leads-chart', {
         rows: rows.length,
-        mOhm: bare('resistance', rows[0]?.mOhm ?? 0),
-        mOhm2: amount('resistance', rows.at(-1)?.mOhm ?? 0),
+        first: bare('resistance', rows[0]?.mOhm ?? 0),
+        last: amount('resistance', rows.at(-1)?.mOhm ?? 0),
       })}
       csv={() =>
         csvOf(

@@ -66,7 +66,11 @@ export function LineFitChart({ line, fit }: { readonly line: ChartLine; readonly
       label={t('view.machines.chart.picture', { points: fit.points.length, doubtful })}
       csv={() =>
         csvOf(
-          [t('view.machines.feed-m-min'), t('view.machines.chart.fitted-column'), t('view.machines.chart.model-column')],
+          [
+            t('view.machines.feed-m-min'),
+            t('view.machines.chart.fitted-column'),
+            t('view.machines.chart.model-column'),
+          ],
           rows.map((row) => [row.feed, row.fitted ?? '', row.model]),
         )
       }

@@ -1,5 +1,5 @@
 /** Other gases that the door lists under one number, each with the arc it then burns. */
-import { amount } from '@fox-tempo/core/said';
+import { signed } from '@fox-tempo/core/said';
 import { t, tell } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
@@ -55,10 +55,7 @@ export function LineGases({ editor, line }: { readonly editor: MachineEditor; re
               <tr key={gas}>
                 <Cell middle>{tell(gasOf(gas).name)}</Cell>
                 <Cell middle figure>
-                  {t('view.machines.sum', {
-                    trim: trimMm > 0 ? '+' : trimMm < 0 ? '−' : '',
-                    trim2: amount('shortLength', Math.abs(trimMm), 1),
-                  })}
+                  {tell(signed('shortLength', trimMm, 1))}
                 </Cell>
                 <Cell middle textAlign="right">
                   <Action

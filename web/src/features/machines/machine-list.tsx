@@ -42,9 +42,7 @@ export function MachineList() {
       </PageHead>
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
         {adding && <NewMachine onClose={() => setAdding(false)} />}
-        {machines.length === 0 && !adding && (
-          <Notice level="note">{t('view.machines.none')}</Notice>
-        )}
+        {machines.length === 0 && !adding && <Notice level="note">{t('view.machines.none')}</Notice>}
         <Box
           as="ul"
           listStyleType="none"

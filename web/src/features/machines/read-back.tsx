@@ -1,6 +1,6 @@
 /** What these dials mean: somebody stands before the machine, types what it shows, and gets the weld as physics. */
-import { amount, bare } from '@fox-tempo/core/said';
-import { t, tell, tellIf, formatWithUnit, fixed } from '../../lib/words.ts';
+import { amount, bare, signed } from '@fox-tempo/core/said';
+import { t, tell, tellIf, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { arcOf, type Dial, displayed, type Program, readDials, toldDials } from '@fox-tempo/core/machine';
@@ -152,12 +152,11 @@ function linesOf(program: Program, units: UnitSystem): [string, string][] {
     [
       t('view.simulator.arc-length'),
       t('view.machines.against-the-line', {
-        units: formatWithUnit(arcLengthMm, 'shortLength', units),
-        trim: trimMm >= 0 ? '+' : '−',
-        trim2: amount('shortLength', Math.abs(trimMm), 1),
+        arc: formatWithUnit(arcLengthMm, 'shortLength', units),
+        trim: signed('shortLength', trimMm, 1),
       }),
     ],
-    [t('view.machines.stiffness'), `${stiffness > 0 ? '+' : stiffness < 0 ? '−' : ''}${fixed(Math.abs(stiffness), 1)}`],
+    [t('view.machines.stiffness'), tell(signed('plain', stiffness, 1))],
     ...(pulse
       ? ([
           [

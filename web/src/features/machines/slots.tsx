@@ -1,5 +1,5 @@
 /** The memory map: what stands where, since when, for which part; what was found there instead; and everything that ever stood there. */
-import { amount } from '@fox-tempo/core/said';
+import { amount, absent } from '@fox-tempo/core/said';
 import { t, tell, tellIf } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import { foundOn, slotDrift, type MachineResource, type SlotEntry } from '@fox-tempo/contract';
@@ -156,7 +156,8 @@ function Entry({
     >
       <Box display="flex" gap="3" alignItems="baseline" flexWrap="wrap">
         <Heading as="h3" textStyle="heading">
-          {t('view.machines.slots.slot-colon', { slot: entry.slot })} <Link to={`/seams/${entry.seamId}`}>{entry.seamName}</Link>
+          {t('view.machines.slots.slot-colon', { slot: entry.slot })}{' '}
+          <Link to={`/seams/${entry.seamId}`}>{entry.seamName}</Link>
         </Heading>
         <Box fontSize="13px" color="quiet">
           {t('view.machines.slots.stored', {
@@ -166,7 +167,7 @@ function Entry({
             diameter: wireSizeLabel(entry.program.diameterMm),
             storedAt: shopTime(entry.storedAt),
             storedBy: entry.storedBy,
-            note: entry.note === '' ? '' : ` · “${entry.note}”`,
+            note: entry.note === '' ? absent : entry.note,
           })}
         </Box>
       </Box>

@@ -1,7 +1,7 @@
 /** How the machine stands now: process and poles, what is threaded and connected on each feeder, its dials; and its leads' resistance with the trend. */
 import { useKeptList } from '../../data/queries.ts';
 import { toldDials } from '@fox-tempo/core/machine';
-import { absent, amount, joined } from '@fox-tempo/core/said';
+import { absent, amount, signed } from '@fox-tempo/core/said';
 import { t, named, fixed } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { LeadReadingRow, MachineResource, StandingSave } from '@fox-tempo/contract';
@@ -150,13 +150,7 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
         );
       })}
       {toldDials(file).length > 0 && (
-        <Box
-          as="section"
-          aria-label={t('view.machines.state-dials')}
-          borderTopWidth="1px"
-          borderColor="line"
-          py="2"
-        >
+        <Box as="section" aria-label={t('view.machines.state-dials')} borderTopWidth="1px" borderColor="line" py="2">
           <Heading as="h3" textStyle="heading" mb="1.5">
             {t('view.simulator.dials')}
           </Heading>
@@ -303,10 +297,7 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
             {fixed(trend.latestMOhm, 1)}
           </Box>{' '}
           {t('view.machines.leads-last', {
-            perMonth:
-              trend.perMonthMOhm === undefined
-                ? absent
-                : joined([trend.perMonthMOhm > 0 ? '+' : '', amount('resistance', trend.perMonthMOhm, 1)]),
+            perMonth: trend.perMonthMOhm === undefined ? absent : signed('resistance', trend.perMonthMOhm, 1),
             words: trend.words,
           })}
           {effect !== undefined && trend.gainedMOhm > 0.5 && (

@@ -67,7 +67,7 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
           {t('view.machines.unit.slow-rate')}
         </Box>
         <Box as="li" py="1">
-          {t('view.machines.unit.low', { dial: dial.label, short60: amount('shortLength', 60) })}
+          {t('view.machines.unit.low', { dial: dial.label, length: amount('shortLength', 60) })}
         </Box>
         <Box as="li" py="1">
           {t('view.machines.unit.high', { dial: dial.label })}

@@ -1,4 +1,5 @@
 /** The machine's memory slots: which one, and what it holds now. */
+import { absent } from '@fox-tempo/core/said';
 import { t, tell, tellIf } from '../../lib/words.ts';
 import { useDoorList } from '../../data/queries.ts';
 import { Link } from 'react-router';
@@ -160,7 +161,7 @@ function ChooseSlot({
                   revision: present.revision,
                   storedAt: shopTime(present.storedAt),
                   storedBy: present.storedBy,
-                  note: present.note === '' ? '' : `, “${present.note}”`,
+                  note: present.note === '' ? absent : present.note,
                 })}
               </Notice>
               <Table label={t('view.memory.changes')} mt="2">
@@ -212,9 +213,7 @@ function ChooseSlot({
           </Notice>
         )}
         <Heading as="h3" fontSize="13px" fontWeight={400} color="quiet" mt="2">
-          <Link to={`/machines/${machine.id}/slots`}>
-            {t('view.memory.whole-memory', { file: file.name })}
-          </Link>
+          <Link to={`/machines/${machine.id}/slots`}>{t('view.memory.whole-memory', { file: file.name })}</Link>
         </Heading>
       </Panel>
     </>

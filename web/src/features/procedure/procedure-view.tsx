@@ -49,8 +49,7 @@ function OneProcedure({
     >
       {!seam.revision || !machine ? (
         <Notice level="note">
-          {t('view.procedure.needs-a-setting')}{' '}
-          <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
+          {t('view.procedure.needs-a-setting')} <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
         </Notice>
       ) : (
         <Box

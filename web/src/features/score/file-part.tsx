@@ -86,9 +86,7 @@ export function readSequenceText(text: string, whole: Pick<ScoreOf, 'score'>): R
   if (format !== sequenceFormat && format !== 'fox-tempo/program') {
     return {
       ok: false,
-      messages: [
-        t('view.sequence.file.format', { sequenceFormat, format: JSON.stringify(format) ?? 'nothing' }),
-      ],
+      messages: [t('view.sequence.file.format', { sequenceFormat, format: JSON.stringify(format) ?? 'nothing' })],
     };
   }
   const parsed = parseWith(triggerSequence, (value as { sequence?: unknown }).sequence);

@@ -149,7 +149,10 @@ function Parts({ there }: { readonly there: SequenceOnMachine }) {
   } as const;
   return (
     <Table label={t('view.sequence.machine-words')}>
-      <Heads names={[named('part'), t('view.sequence.dial'), t('view.sequence.set-to')]} right={[t('view.sequence.set-to')]} />
+      <Heads
+        names={[named('part'), t('view.sequence.dial'), t('view.sequence.set-to')]}
+        right={[t('view.sequence.set-to')]}
+      />
       <tbody>
         {there.parts.map(({ part, label, where, said, how }) => (
           <tr key={part}>

@@ -104,9 +104,7 @@ export function Conflict({ session, stored }: ConflictProps) {
             )
           }
         >
-          {fromTheirs.length > 0
-            ? t('view.seam-frame.conflict.merge')
-            : t('view.seam-frame.conflict.keep-mine')}
+          {fromTheirs.length > 0 ? t('view.seam-frame.conflict.merge') : t('view.seam-frame.conflict.keep-mine')}
         </Action>
         {fromTheirs.length > 0 && (
           <Action onClick={() => void session.keepMine(stored, mine)}>{t('view.seam-frame.keep-only-mine')}</Action>

@@ -35,15 +35,14 @@ export function GaveWayPart({ plan, store }: { readonly plan: Plan; readonly sto
       fontSize="13.5px"
     >
       <Box>
-        <Box as="strong">{t('view.seams.misfit')}</Box>{' '}
-        {plan.gaveWay.map((one) => said(one, units)).join('; ')}.
+        <Box as="strong">{t('view.seams.misfit')}</Box> {plan.gaveWay.map((one) => said(one, units)).join('; ')}.
       </Box>
       {ways.length > 0 && (
         <Box display="flex" flexWrap="wrap" gap="2" mt="1.5">
           {ways.map((way) => (
             <Action key={way.code} onClick={() => take(way)}>
               {way.code === 'own-pace'
-                ? t('view.seams.own-travel', { units: formatWithUnit(way.travelMmPerMin, 'travel', units) })
+                ? t('view.seams.own-travel', { travel: formatWithUnit(way.travelMmPerMin, 'travel', units) })
                 : `${plan.legMm !== null && way.legMm > plan.legMm ? t('view.seams.a-larger-leg') : t('view.seams.another-leg')}: ${formatWithUnit(way.legMm, 'shortLength', units)}`}
             </Action>
           ))}
@@ -64,9 +63,9 @@ function said({ wish, by, value, wished, unit }: GaveWay, units: UnitSystem): st
   const of = quantities[unit];
   return t('view.seams.is-the-wished', {
     wish: names[wish],
-    units: formatWithUnit(value, of, units),
+    figure: formatWithUnit(value, of, units),
     percent: amount('percent', Math.abs(100 * by), 0),
     side: by > 0 ? 'over' : 'other',
-    units2: formatWithUnit(wished, of, units),
+    target: formatWithUnit(wished, of, units),
   });
 }

@@ -53,7 +53,7 @@ export function Inputs({ store, plan }: InputsProps) {
   const proposed = (value: number | null | undefined, name: NumberFieldName) =>
     value === null || value === undefined
       ? t('view.seams.as-planned')
-      : t('view.seams.plan', { text: formatQuantity(value, numberFields[name].quantity, units).text });
+      : t('view.seams.plan', { figure: formatQuantity(value, numberFields[name].quantity, units).text });
 
   const setMetal = (materialGroup: Sheet['spec']['materialGroup']) =>
     edit(
@@ -235,9 +235,7 @@ function Edges({ store }: { readonly store: DraftStore }) {
         onChange={(next) =>
           set(next === 'square' ? undefined : { kind: next, backing: preparation?.backing }, 'preparation')
         }
-        hint={
-          isPrepared && gapMm === 0 ? t('view.seams.root-gap-usual', { short2: amount('shortLength', 2) }) : undefined
-        }
+        hint={isPrepared && gapMm === 0 ? t('view.seams.root-gap-usual', { gap: amount('shortLength', 2) }) : undefined}
       />
       {isPrepared && preparation ? (
         <>
@@ -308,10 +306,10 @@ function habitHint(habit: Sheet['choice']['arcHabit'], plan: Plan | null, units:
   if (!plan) return undefined;
   const line = plan.arcLengthMm - plan.trimMm;
   return habit === 'on-line'
-    ? t('view.seams.arc-line-usual', { units: formatWithUnit(line, 'shortLength', units) })
+    ? t('view.seams.arc-line-usual', { arc: formatWithUnit(line, 'shortLength', units) })
     : t('view.seams.arc-line-is', {
-        units: formatWithUnit(plan.arcLengthMm, 'shortLength', units),
-        units2: formatWithUnit(line, 'shortLength', units),
+        arc: formatWithUnit(plan.arcLengthMm, 'shortLength', units),
+        line: formatWithUnit(line, 'shortLength', units),
       });
 }
 

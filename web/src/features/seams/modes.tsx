@@ -56,13 +56,13 @@ export function Modes({ plan }: { readonly plan: Plan }) {
         {t('view.seams.penetration', {
           heatPaths: t('view.seams.ways', { heatPaths }),
           index: amount('plain', showThrough.index, 2),
-          band: amount('plain', showThrough.band[0], 2),
-          band2: amount('plain', showThrough.band[1], 2),
+          least: amount('plain', showThrough.band[0], 2),
+          most: amount('plain', showThrough.band[1], 2),
           verdict: named(showThrough.verdict),
         })}{' '}
         {lowestPulseFeedMPerMin !== null &&
           t('view.seams.pulses-from', {
-            units: formatWithUnit(lowestPulseFeedMPerMin, 'wireFeed', units),
+            feed: formatWithUnit(lowestPulseFeedMPerMin, 'wireFeed', units),
           })}
       </Box>
     </Panel>

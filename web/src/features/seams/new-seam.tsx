@@ -139,11 +139,7 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
             choices={parts.filter((part) => !part.retired).map((part) => ({ value: part.id, label: part.name }))}
             onChange={(partId) => set({ partId })}
           />
-          <TextField
-            label={t('view.seams.name-question')}
-            value={answers.name}
-            onChange={(name) => set({ name })}
-          />
+          <TextField label={t('view.seams.name-question')} value={answers.name} onChange={(name) => set({ name })} />
           <ChoiceField
             label={t('view.library.metal')}
             value={answers.metal}
@@ -203,9 +199,7 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
           </Box>
         </Box>
         <Box textStyle="label" color="quiet" mt="2" aria-live="polite">
-          {'missing' in answer
-            ? t('view.seams.missing', { missing: answer.missing })
-            : t('view.seams.enough')}
+          {'missing' in answer ? t('view.seams.missing', { missing: answer.missing }) : t('view.seams.enough')}
         </Box>
         {problem !== null && (
           <Box mt="3">

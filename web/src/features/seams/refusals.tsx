@@ -22,7 +22,7 @@ export function Refusals({ issues, store }: { readonly issues: readonly Issue[];
     }
     if (issue.path === 'seam.preparation') {
       return {
-        label: t('view.seams.fix.v-groove', { short2: amount('shortLength', 2) }),
+        label: t('view.seams.fix.v-groove', { gap: amount('shortLength', 2) }),
         apply: () =>
           edit(
             (now) => ({

@@ -59,9 +59,7 @@ export function SeamList() {
       </PageHead>
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
         {adding && <NewSeam parts={parts} onClose={() => setAdding(false)} />}
-        {seams.length > 0 && shown.length === 0 && (
-          <Notice level="note">{t('view.seams.no-match', { wanted })}</Notice>
-        )}
+        {seams.length > 0 && shown.length === 0 && <Notice level="note">{t('view.seams.no-match', { wanted })}</Notice>}
         {seams.length === 0 && !adding && <Notice level="note">{t('view.seams.none')}</Notice>}
         {groups.map(({ part, seams: own }) => (
           <Panel

@@ -166,8 +166,7 @@ function Signing({
       <Box fontSize="13px" color={evidence.length === 0 ? 'ochre' : 'quiet'} mt="2">
         {evidence.length === 0 ? (
           <>
-            {t('view.seams.evidence-none')}{' '}
-            <Link to={`/seams/${seam.id}/trial`}>{t('view.seams.evidence-weld')}</Link>
+            {t('view.seams.evidence-none')} <Link to={`/seams/${seam.id}/trial`}>{t('view.seams.evidence-weld')}</Link>
           </>
         ) : (
           <>

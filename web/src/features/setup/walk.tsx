@@ -121,9 +121,7 @@ export function Walk({
           )}
           <Box display="flex" gap="2" mt="3" flexWrap="wrap" alignItems="center">
             <Action kind="main" disabled={!done || task.busy} onClick={writeDown}>
-              {list.steps.length === 0
-                ? t('view.setup.dials-record')
-                : t('view.setup.all-done')}
+              {list.steps.length === 0 ? t('view.setup.dials-record') : t('view.setup.all-done')}
             </Action>
             <Box fontSize="13px" color="quiet">
               {done

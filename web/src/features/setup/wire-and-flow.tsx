@@ -45,8 +45,8 @@ export function WireAndFlow({
       </Box>
       <Box fontSize="13px" color="quiet" mb="2">
         {t('view.setup.flow', {
-          value: formatWithUnit(band.lowLPerMin, 'gasFlow', other),
-          value2: formatWithUnit(band.highLPerMin, 'gasFlow', other),
+          least: formatWithUnit(band.lowLPerMin, 'gasFlow', other),
+          most: formatWithUnit(band.highLPerMin, 'gasFlow', other),
           because: band.because,
         })}
       </Box>
@@ -83,13 +83,13 @@ export function WireAndFlow({
       </Box>
       <Heading as="h3" textStyle="label" color="quiet" mt="2">
         {t('view.setup.feeding-of-gun', {
-          units: formatWithUnit(feeder?.gunLengthM ?? usualGunLengthM, 'gunLength', units),
+          length: formatWithUnit(feeder?.gunLengthM ?? usualGunLengthM, 'gunLength', units),
         })}
       </Heading>
       <Box fontSize="14px" color={risk.words === 'easy' ? 'spruce' : 'ochre'} fontWeight={600}>
         {t('view.setup.feeding-score', {
-          words: risk.words === 'easy' ? '●' : '◇',
-          words2: named(risk.words),
+          mark: risk.words === 'easy' ? '●' : '◇',
+          risk: named(risk.words),
           score: risk.score,
         })}
       </Box>

@@ -11,14 +11,7 @@ export function WorkPlaces({ seamId }: { readonly seamId: string }) {
     places: [],
   });
   return (
-    <Box
-      role="group"
-      aria-label={t('view.setup.site.title')}
-      borderTopWidth="1px"
-      borderColor="line"
-      mt="2"
-      pt="2"
-    >
+    <Box role="group" aria-label={t('view.setup.site.title')} borderTopWidth="1px" borderColor="line" mt="2" pt="2">
       <Box textStyle="label" color="quiet" mb="1">
         {t('view.setup.site.title')}
       </Box>

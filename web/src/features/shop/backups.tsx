@@ -113,9 +113,9 @@ function ShopFields({ shop }: { readonly shop: ShopState }) {
       </Box>
       {shop.diskFreeBytes !== null && (
         <Box mt="3" fontSize="13.5px" color={shop.diskIsLow ? 'ochre' : 'quiet'}>
+          {shop.diskIsLow && '◇ '}
           {t('view.shop.disk-free', {
-            diskIsLow: shop.diskIsLow ? '◇ ' : '',
-            diskFreeBytes: amount('plain', shop.diskFreeBytes / 1e9, 1),
+            free: amount('plain', shop.diskFreeBytes / 1e9, 1),
           })}
         </Box>
       )}

@@ -34,9 +34,7 @@ export function Parts({ parts }: { readonly parts: readonly Part[] }) {
           <TextField label={t('view.seams.search')} value={wanted} onChange={setWanted} />
         </Box>
         {shown.length === 0 && (
-          <Notice level="note">
-            {parts.length === 0 ? t('view.shop.no-part') : t('view.shop.no-part-match')}
-          </Notice>
+          <Notice level="note">{parts.length === 0 ? t('view.shop.no-part') : t('view.shop.no-part-match')}</Notice>
         )}
         <ChangeableTable
           label={t('view.finding.parts')}

@@ -88,13 +88,7 @@ export function Record() {
           )}
           <Table label={t('view.shop.observations')}>
             <Heads
-              names={[
-                t('view.shop.when'),
-                t('view.shop.what'),
-                '',
-                t('view.library.where'),
-                t('view.shop.record-by'),
-              ]}
+              names={[t('view.shop.when'), t('view.shop.what'), '', t('view.library.where'), t('view.shop.record-by')]}
             />
             <tbody>
               {current.rows.map((row) => (

@@ -27,10 +27,7 @@ export function Shop() {
   const { part = 'people' } = useParams();
   return (
     <>
-      <PageHead
-        title={shop.name}
-        line={shop.demo ? t('view.shop.demo') : t('view.shop.title')}
-      />
+      <PageHead title={shop.name} line={shop.demo ? t('view.shop.demo') : t('view.shop.title')} />
       <Shelves
         label={t('view.shop.sections')}
         shelves={[

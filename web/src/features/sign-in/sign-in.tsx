@@ -127,9 +127,7 @@ export function SignIn() {
               ) : (
                 <PinPad
                   label={
-                    chosen === null
-                      ? t('view.sign-in.choose-name')
-                      : t('view.sign-in.pin-of', { chosen: chosen.name })
+                    chosen === null ? t('view.sign-in.choose-name') : t('view.sign-in.pin-of', { chosen: chosen.name })
                   }
                   value={pin}
                   onChange={setPin}

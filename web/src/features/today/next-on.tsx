@@ -46,8 +46,7 @@ export function NextOnMachines({
   if (machines.length === 0)
     return (
       <Notice level="note">
-        {t('view.memory.no-machine')}{' '}
-        <Link to="/machines?new=1">{t('view.today.describe-a-machine')}</Link>
+        {t('view.memory.no-machine')} <Link to="/machines?new=1">{t('view.today.describe-a-machine')}</Link>
       </Notice>
     );
   return (

@@ -54,8 +54,7 @@ export function TrialPlan() {
     >
       {!seam.revision || !machine ? (
         <Notice level="note">
-          {t('view.trials.no-setting')}{' '}
-          <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
+          {t('view.trials.no-setting')} <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
         </Notice>
       ) : (
         <Planned key={`${machine.id} ${seam.revision.number}`} seam={seam} machine={machine} onSeam={setSeam} />

@@ -68,16 +68,11 @@ function SeamTrial({
       machines={machines}
       machine={machine}
       title={t('view.trials.title', { seam: seam.spec.name })}
-      line={
-        seam.revision
-          ? t('view.seams.revision', { number: seam.revision.number })
-          : t('view.memory.no-setting')
-      }
+      line={seam.revision ? t('view.seams.revision', { number: seam.revision.number }) : t('view.memory.no-setting')}
     >
       {!program ? (
         <Notice level="note">
-          {t('view.trials.no-setting')}{' '}
-          <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
+          {t('view.trials.no-setting')} <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
         </Notice>
       ) : !machine ? (
         <Notice level="note">{t('view.memory.no-machine')}</Notice>

@@ -134,9 +134,7 @@ function ClockTrouble({ trial: { at, deviceAt } }: { readonly trial: Trial }) {
         {t('view.trials.device-clock', { at: shopTime(deviceAt) })}
       </Notice>
     );
-  return apart < -clockMs ? (
-    <Notice level="note">{t('view.trials.offline', { at: shopTime(deviceAt) })}</Notice>
-  ) : null;
+  return apart < -clockMs ? <Notice level="note">{t('view.trials.offline', { at: shopTime(deviceAt) })}</Notice> : null;
 }
 
 /** As on paper, on A4. */

@@ -48,12 +48,12 @@ export function waveformWords(data: WaveformData): string {
   const drop = data.drops[0];
   return t('view.waveform.description', {
     peak: amount('plain', data.peakA, 0),
-    firstPeak: amount('plain', data.firstPeak[1] - data.firstPeak[0], 2),
+    peakTime: amount('plain', data.firstPeak[1] - data.firstPeak[0], 2),
     background: amount('plain', data.backgroundA, 0),
     period: amount('plain', data.periodMs, 1),
     mean: amount('plain', data.meanA, 0),
     rms: amount('plain', data.rmsA, 0),
-    firstPeak2:
+    drop:
       drop === undefined
         ? t('view.waveform.too-weak')
         : t('view.waveform.drop-leaves-after', {

@@ -68,8 +68,7 @@ function SeamWindow({
     >
       {!seam.revision || !machine ? (
         <Notice level="note">
-          {t('view.trials.no-setting')}{' '}
-          <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
+          {t('view.trials.no-setting')} <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
         </Notice>
       ) : (
         <Asked
@@ -225,9 +224,7 @@ function Evidence({ corners }: { readonly corners: readonly WeldedCorner[] }) {
               feed: amount('wireFeed', wireFeedMPerMin, 1),
               trim: amount('shortLength', trimMm, 1),
             })}{' '}
-            {passed + failed === 0
-              ? t('view.window.no-weld')
-              : t('view.window.passed-and-failed', { passed, failed })}
+            {passed + failed === 0 ? t('view.window.no-weld') : t('view.window.passed-and-failed', { passed, failed })}
           </Box>
         ))}
       </Box>

@@ -1,5 +1,5 @@
 /** The burn-back helper: how long was the wire left, what shape; from that the next value in this machine's sense and unit, and the trend. */
-import { amount, whether } from '@fox-tempo/core/said';
+import { amount, whether, absent } from '@fox-tempo/core/said';
 import { t, tell } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
@@ -127,7 +127,7 @@ export function BurnBack({
                 stuck: whether(stop.stuck),
                 ballFactor: amount('plain', stop.ballFactor, 2),
                 endPulse: whether(score.sequence.endPulse),
-                short3: amount('shortLength', 3),
+                error: amount('shortLength', 3),
               })}
             </Box>
           )}
@@ -150,8 +150,8 @@ export function BurnBack({
             <>
               <Box fontSize="15px" fontWeight={600}>
                 {t('view.sequence.next', {
-                  next: amount('pulseTime', advice.nextMs),
-                  next2: machine ? ` · ${onDial(machine, whole, advice.nextMs)}` : '',
+                  burnBack: amount('pulseTime', advice.nextMs),
+                  dial: machine ? onDial(machine, whole, advice.nextMs) : absent,
                   endPulse: whether(advice.endPulse),
                 })}
               </Box>
@@ -174,7 +174,9 @@ export function BurnBack({
                     )
                   }
                 >
-                  {applied ? t('view.sequence.taken') : t('view.sequence.take', { next: amount('pulseTime', advice.nextMs) })}
+                  {applied
+                    ? t('view.sequence.taken')
+                    : t('view.sequence.take', { next: amount('pulseTime', advice.nextMs) })}
                 </Action>
                 <Action kind="quiet" onClick={takeLastBack}>
                   {t('view.sequence.stop.undo')}

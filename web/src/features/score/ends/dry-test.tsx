@@ -92,8 +92,14 @@ function Timeline({ startsOn, endsOn }: PlainLatch) {
         viewBox="0 0 380 78"
         role="img"
         aria-label={t('view.sequence.drive-starts-stops', {
-          startsOn: startsOn === 'press' ? t('view.sequence.dry-test.at-first-press') : t('view.sequence.dry-test.first-press-released'),
-          endsOn: endsOn === 'press' ? t('view.sequence.dry-test.at-second-press') : t('view.sequence.dry-test.second-press-released'),
+          startsOn:
+            startsOn === 'press'
+              ? t('view.sequence.dry-test.at-first-press')
+              : t('view.sequence.dry-test.first-press-released'),
+          endsOn:
+            endsOn === 'press'
+              ? t('view.sequence.dry-test.at-second-press')
+              : t('view.sequence.dry-test.second-press-released'),
         })}
       >
         {row(2, 'trigger')}

@@ -50,8 +50,8 @@ export function EndsPart({
             <Box textStyle="label" color="quiet" mt="2">
               {t('view.sequence.start.why', {
                 starts: starts.runs[0]?.starts.length ?? 0,
-                short5: amount('shortLength', 5),
-                short0_4: amount('shortLength', 0.4),
+                distance: amount('shortLength', 5),
+                limit: amount('shortLength', 0.4),
               })}
             </Box>
           </>
@@ -65,8 +65,8 @@ export function EndsPart({
           <li>
             {t('view.sequence.start.crater-band', {
               because: whole.crater.because,
-              band: bare('phaseTime', whole.crater.bandS[0], 1),
-              band2: amount('phaseTime', whole.crater.bandS[1], 1),
+              least: bare('phaseTime', whole.crater.bandS[0], 1),
+              most: amount('phaseTime', whole.crater.bandS[1], 1),
             })}
           </li>
         </Box>
@@ -104,7 +104,10 @@ function StartTable({ runs }: { readonly runs: readonly StartRun[] }) {
           tell(amount('shortLength', mean(starts.map(({ pushedMm }) => pushedMm)), 2)),
         )}
         {row(t('view.sequence.bent-wire'), ({ starts }) =>
-          t('view.sequence.start.bent-count', { buckles: starts.filter(({ buckles }) => buckles > 0).length, starts: starts.length }),
+          t('view.sequence.start.bent-count', {
+            buckles: starts.filter(({ buckles }) => buckles > 0).length,
+            starts: starts.length,
+          }),
         )}
         {row(t('view.sequence.clean-starts'), ({ starts }) =>
           t('view.sequence.start.lit-count', {

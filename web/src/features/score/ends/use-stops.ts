@@ -35,7 +35,8 @@ export function useStops(seamId: string, machineId: string | undefined): Stops {
     retry,
     add: (stop) => void add(stop),
     takeLastBack: () => {
-      if (last) void record({ kind: 'withdrawal', corrects: last.id, body: { why: t('view.sequence.a-slip') }, ...place });
+      if (last)
+        void record({ kind: 'withdrawal', corrects: last.id, body: { why: t('view.sequence.a-slip') }, ...place });
     },
   };
 }

@@ -45,9 +45,7 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
       label={t('view.sequence.trim')}
       of="shortLength"
       step={0.1}
-      hint={
-        has ? t('view.sequence.beside-program') : t('view.sequence.no-such-dial', { machine: hasTrims.machine })
-      }
+      hint={has ? t('view.sequence.beside-program') : t('view.sequence.no-such-dial', { machine: hasTrims.machine })}
     />
   );
   const sum = whole.totals.phases.find(({ phase }) => phase === selected);
@@ -74,7 +72,7 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
             {t('view.sequence.run-in-why', {
               ignition: amount('pulseTime', whole.score.ignitionS * 1000, 0),
               runIn: amount('percent', whole.score.rules.sequence.runInPercent, 0),
-              short5: amount('shortLength', 5),
+              distance: amount('shortLength', 5),
             })}
           </Because>
         </>
@@ -97,9 +95,7 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
       return (
         <>
           {time('slopeInS', t('view.sequence.slope-to-main'), <Along sum={sum} />)}
-          <Because>
-            {t('view.sequence.slope-why', { start: amount('percent', sequence.startPercent, 0) })}
-          </Because>
+          <Because>{t('view.sequence.slope-why', { start: amount('percent', sequence.startPercent, 0) })}</Because>
         </>
       );
     case 'main':
@@ -145,14 +141,16 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
           <Because>
             {t('view.sequence.because-band', {
               because: whole.crater.because,
-              band: bare('phaseTime', whole.crater.bandS[0], 1),
-              band2: amount('phaseTime', whole.crater.bandS[1], 1),
+              least: bare('phaseTime', whole.crater.bandS[0], 1),
+              most: amount('phaseTime', whole.crater.bandS[1], 1),
             })}
             {Math.abs(sequence.endS - whole.crater.holdS) > 0.15 && (
               <Action
                 kind="quiet"
                 minHeight="32px"
-                onClick={() => edit({ endS: Math.round(whole.crater.holdS * 10) / 10 }, t('view.sequence.crater-time-in-line'))}
+                onClick={() =>
+                  edit({ endS: Math.round(whole.crater.holdS * 10) / 10 }, t('view.sequence.crater-time-in-line'))
+                }
               >
                 {t('view.sequence.use-hold', { hold: amount('phaseTime', whole.crater.holdS, 1) })}
               </Action>
@@ -196,7 +194,7 @@ function Because({ children }: { readonly children: ReactNode }) {
 function Along({ sum }: { readonly sum: PhaseSum | undefined }) {
   const units = useSettings((state) => state.units);
   if (!sum || sum.mm <= 0) return null;
-  return <>{t('view.sequence.of-seam', { units: formatWithUnit(sum.mm / sum.count, 'length', units) })}</>;
+  return <>{t('view.sequence.of-seam', { length: formatWithUnit(sum.mm / sum.count, 'length', units) })}</>;
 }
 
 function NumberField({

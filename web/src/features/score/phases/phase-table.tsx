@@ -1,5 +1,5 @@
 /** What each phase takes and lays, with its name on the chosen machine, and what the whole takes. */
-import { amount } from '@fox-tempo/core/said';
+import { amount, signed } from '@fox-tempo/core/said';
 import { t, tell, formatQuantity, fixed, unitShown } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { ScoreOf, SequenceOnMachine } from '@fox-tempo/core/score';
@@ -32,7 +32,11 @@ export function PhaseTable({
     t('view.sequence.gas-unit', { unit: unitShown('volume').label }),
     'kJ',
   ];
-  const names = [t('view.sequence.phase'), ...figures, ...(machine ? [t('view.sequence.on-machine', { machine })] : [])];
+  const names = [
+    t('view.sequence.phase'),
+    ...figures,
+    ...(machine ? [t('view.sequence.on-machine', { machine })] : []),
+  ];
   return (
     <Panel px="4" py="2">
       <Table label={t('view.sequence.phases-table')}>
@@ -103,9 +107,7 @@ export function PhaseTable({
       <Box textStyle="label" color="quiet" mt="1">
         {t('view.sequence.total-why', {
           arc: amount('phaseTime', totals.arcS, 1),
-          addedWireG: totals.addedWireG >= 0 ? '' : '−',
-          addedWireG2: amount('mass', Math.abs(totals.addedWireG), 2),
-          addedWireG3: totals.addedWireG >= 0 ? t('view.sequence.more') : '',
+          added: signed('mass', totals.addedWireG, 2),
         })}
       </Box>
     </Panel>

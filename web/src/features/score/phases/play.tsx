@@ -1,6 +1,6 @@
 /** Play it: the space bar or the big button is the trigger. Which state the machine is in, what it waits for, and what to do next. */
-import { amount, whether } from '@fox-tempo/core/said';
-import { t, tell, fixed } from '../../../lib/words.ts';
+import { amount, whether, absent } from '@fox-tempo/core/said';
+import { t, tell } from '../../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { ScoreOf } from '@fox-tempo/core/score';
 import { phaseNames, waitsFor } from '@fox-tempo/core/sequence';
@@ -113,8 +113,8 @@ export function Play({
         </Box>
         <Box as="dd" textStyle="figure" fontSize="13px">
           {t('view.sequence.practice-now', {
-            now: amount('length', gun.mmAt(nowS), 0),
-            current: slice && running ? `, ${fixed(meanOf(slice.trace.currentA), 0)} A` : '',
+            at: amount('length', gun.mmAt(nowS), 0),
+            current: slice && running ? amount('current', meanOf(slice.trace.currentA), 0) : absent,
             buckles: whether(slice !== null && slice.buckles > 0),
           })}
         </Box>

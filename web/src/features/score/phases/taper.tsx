@@ -81,7 +81,7 @@ export function TaperPanel({
                       {fixed(levelPercent, 0)} %
                     </Cell>
                     <Cell figure py="1" color="quiet" fontSize="13px">
-                      {t('view.sequence.to', { band: amount('plain', band[0], 0), band2: amount('plain', band[1], 0) })}
+                      {t('view.sequence.to', { least: amount('plain', band[0], 0), most: amount('plain', band[1], 0) })}
                     </Cell>
                     <Cell figure py="1">
                       {formatQuantity((program.wireFeedMPerMin * levelPercent) / 100, 'wireFeed', units).text}

@@ -23,9 +23,9 @@ export function WarmthLine({ whole }: { readonly whole: ScoreOf }) {
         viewBox={`0 0 ${size.width} ${size.height}`}
         role="img"
         aria-label={t('view.sequence.taper.picture', {
-          end: amount('length', endMm),
-          warmth: amount('percent', whole.ends.first.warmth * 100, 0),
-          warmth2: amount('percent', whole.ends.last.warmth * 100, 0),
+          length: amount('length', endMm),
+          firstWarmth: amount('percent', whole.ends.first.warmth * 100, 0),
+          lastWarmth: amount('percent', whole.ends.last.warmth * 100, 0),
         })}
       >
         <rect

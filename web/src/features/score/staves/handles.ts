@@ -228,7 +228,9 @@ export function handleValue({ time, level, tap }: Handle, sequence: TriggerSeque
   const parts = [
     ...(level ? [`${fixed(sequence[level], 0)} %`] : []),
     ...(time ? [tell(amount('phaseTime', sequence[time.field], 2))] : []),
-    ...(tap === undefined ? [] : [t('view.sequence.at-tap', { tap: amount('length', sequence.tapsAtMm[tap] ?? 0, 0) })]),
+    ...(tap === undefined
+      ? []
+      : [t('view.sequence.at-tap', { tap: amount('length', sequence.tapsAtMm[tap] ?? 0, 0) })]),
   ];
   return parts.join(', ');
 }

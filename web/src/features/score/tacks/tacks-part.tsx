@@ -106,8 +106,8 @@ export function TacksPart({
                   t('view.sequence.tack.heat'),
                   t('view.sequence.kj', { energyKjEach: amount('plain', outcome.value.energyKjEach, 2) }),
                   t('view.sequence.tack.total', {
-                    count: amount('plain', outcome.value.energyKjEach * outcome.value.count, 1),
-                    count2: amount('mass', outcome.value.wireGEach * outcome.value.count, 1),
+                    energy: amount('plain', outcome.value.energyKjEach * outcome.value.count, 1),
+                    wire: amount('mass', outcome.value.wireGEach * outcome.value.count, 1),
                   }),
                 ],
                 [
@@ -160,11 +160,7 @@ export function TacksPart({
         <Figures
           lines={[
             [t('view.sequence.stitch'), formatWithUnit(stitch.stitchMm, 'length', units), tell(stitch.because)],
-            [
-              t('view.sequence.between'),
-              formatWithUnit(stitch.gapMm, 'length', units),
-              t('view.sequence.stitch.open'),
-            ],
+            [t('view.sequence.between'), formatWithUnit(stitch.gapMm, 'length', units), t('view.sequence.stitch.open')],
             [
               t('view.sequence.stitches'),
               String(stitch.count),

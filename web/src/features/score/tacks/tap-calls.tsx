@@ -48,12 +48,12 @@ export function TapCalls({ machine, program }: { readonly machine: MachineResour
         <Box as="ul" listStyleType="none" fontSize="13px">
           {found.targets.map(({ taps, slot, name, warning }) => (
             <Box as="li" key={slot} color={warning ? 'ochre' : undefined}>
+              {warning ? '◆' : '●'}{' '}
               {t('view.sequence.taps-memory', {
-                warning: warning ? '◆' : '●',
                 taps,
                 slot,
                 name: name ?? absent,
-                warning2: warning ?? absent,
+                warning: warning ?? absent,
               })}
             </Box>
           ))}

@@ -72,7 +72,7 @@ test('two changeovers to one seam: the right, different lists; ticked, timed, wr
   await page.goto(`${app.url}/seams/trike-box-floor/setup`);
   await page.getByLabel('On which machine').selectOption({ label: 'Rowan, bay 2' });
   await expect(page.getByRole('heading', { name: '9 things to change' })).toBeVisible();
-  await expect(page.getByText('No trial yet:')).toBeVisible();
+  await expect(page.getByText('No test weld yet:')).toBeVisible();
   const steps = page.locator('ol > li').filter({ has: page.getByRole('checkbox') });
   await expect(steps).toHaveCount(9);
   await expect(steps.first()).toContainText('Change the gas');

@@ -10,7 +10,7 @@ const tap = (page: Page, name: string) => page.getByRole('button', { name, exact
 async function record(page: Page): Promise<void> {
   const stands = page.getByRole('button', { name: 'Measured again: keep it' });
   if (await stands.isVisible()) await stands.click();
-  await tap(page, 'Record this trial');
+  await tap(page, 'Record this test weld');
   await expect(page).toHaveURL(/\/trials\/[0-9a-f-]{36}$/);
 }
 
@@ -37,7 +37,7 @@ test('six taps record a good weld; the verdict stands before it is saved', async
   for (const side of ['Front', 'Back', 'Start', 'End']) await tap(page, `${side}, looked at: clean`);
   await tap(page, 'fits');
   await expect(verdict).toContainText('passed by eye');
-  await tap(page, 'Record this trial');
+  await tap(page, 'Record this test weld');
   await expect(page).toHaveURL(/\/trials\/[0-9a-f-]{36}$/);
   await expect(page.getByRole('banner').or(page.locator('header'))).toContainText('passed by eye');
   await expectAccessible(page, 'day');
@@ -68,7 +68,7 @@ for (const { machine, seam, truth } of [
     await expect(page.getByText('had been wrong')).toBeVisible();
     await expect(page.locator('section', { hasText: 'Verdict' }).first()).toContainText('passed');
     await record(page);
-    await expect(page.getByRole('link', { name: 'after this trial' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'after this test weld' })).toBeVisible();
   });
 }
 
@@ -79,7 +79,7 @@ test('a leg that does not fit the metal fed is asked back, and may stand', async
   await page.getByLabel('Leg, second plate, mm').fill('9');
   await expect(page.getByText(/does not fit the/)).toBeVisible();
   await tap(page, 'Measured again: keep it');
-  await expect(page.getByRole('button', { name: 'Record this trial' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Record this test weld' })).toBeEnabled();
   // A figure no bead has is refused at the field.
   await page.getByLabel('Leg, first plate, mm').fill('60');
   await expect(page.getByText(/must lie between 0.3 and 40/)).toBeVisible();
@@ -94,7 +94,7 @@ test('recorded while the server is away, a trial waits and arrives once', async 
   for (const side of ['Front', 'Back', 'Start', 'End']) await tap(page, `${side}, looked at: clean`);
   await page.getByLabel('Note').fill('without a net');
   await context.setOffline(true);
-  await tap(page, 'Record this trial');
+  await tap(page, 'Record this test weld');
   await expect(page.getByText('1 record waits to be sent')).toBeVisible();
   await context.setOffline(false);
   await expect(page.getByText('1 record waits to be sent')).toBeHidden({ timeout: 30_000 });
@@ -139,14 +139,14 @@ test('the list is filtered, a filter is kept, trials are held side by side', asy
   await expect(page.getByRole('table').getByText('passed by eye')).toHaveCount(0);
   await page.getByLabel('Keep this filter as').fill('fails');
   await tap(page, 'Keep');
-  await tap(page, 'All trials');
+  await tap(page, 'All test welds');
   await expect(page).toHaveURL(/\/trials$/);
   await tap(page, 'fails');
   await expect(page).toHaveURL(/verdict=fail/);
   await page.getByRole('checkbox').nth(0).check();
   await page.getByRole('checkbox').nth(1).check();
   await tap(page, 'Compare (2)');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Trials side by side');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Test welds side by side');
   await expect(page.getByText('Settings that differ')).toBeVisible();
   await expectAccessible(page, 'day');
 });

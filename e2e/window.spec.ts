@@ -35,7 +35,7 @@ test('a reference stands on passed trials; without one it is not issued', async 
   await page.goto(`${app.url}/seams/jack-post-upright`);
   await page.getByRole('button', { name: 'Issue or lock' }).click();
   await page.getByLabel('Why').fill('because I say so');
-  await expect(page.getByText('No passed trial of this revision')).toBeVisible();
+  await expect(page.getByText('No passed test weld of this revision')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Issue revision/ })).toBeDisabled();
   await page.goto(`${app.url}/seams/axle-plate-to-tube`);
   await page.getByRole('button', { name: 'Issue or lock' }).click();

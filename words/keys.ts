@@ -2763,6 +2763,8 @@ export interface Sentences extends CoreSentences {
   readonly 'view.term.seam-means': null;
   readonly 'view.term.standard': { readonly standard: SaidValue };
   readonly 'view.term.start-level': null;
+  readonly 'view.term.test-weld': null;
+  readonly 'view.term.test-weld-means': null;
   readonly 'view.term.transfer-mode': null;
   readonly 'view.term.transfer-mode-means': null;
   readonly 'view.term.travel-speed': null;
@@ -3348,4 +3350,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4605;
+export const sentenceCount = 4607;

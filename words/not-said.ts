@@ -4,6 +4,7 @@ import type { TermId } from './terms.ts';
 
 export const notSaid: Readonly<Partial<Record<TermId, Readonly<Partial<Record<Language, readonly string[]>>>>>> = {
   seam: { es: ['costuras?'] },
+  'test-weld': { en: ['trials?'] },
   welder: { en: ['hand too fast', 'hand too slow', 'a hand on'] },
   'travel-speed': { en: ['paces?'], es: ['ritmos?'], pl: ['tempo ręki'] },
   'arc-length-trim': { de: ['Bogenkorrektur'] },

@@ -5,6 +5,7 @@
 export const terms = [
   { id: 'seam', standard: 'ISO 17659' },
   { id: 'weld', standard: 'ISO/TR 25901-1' },
+  { id: 'test-weld', standard: '' },
   { id: 'welder', standard: 'ISO 9606-1' },
   { id: 'wire-feed-speed', standard: 'ISO 15609-1' },
   { id: 'travel-speed', standard: 'ISO 15609-1' },

@@ -46,7 +46,7 @@ describe('the set-up walk', () => {
   it('names only what differs, and blocks a trial while gas or wire is another', async () => {
     await open(threaded({ gas: 'C1', filler: 'stainless-solid' }));
     expect(screen.getByRole('heading', { name: /^\d+ things to change/ })).toBeTruthy();
-    expect(screen.getByText('No trial yet:')).toBeTruthy();
+    expect(screen.getByText('No test weld yet:')).toBeTruthy();
     expect(loadedTable().getAllByText('✕ differs').length).toBeGreaterThan(0);
   });
 

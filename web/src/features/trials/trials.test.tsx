@@ -183,7 +183,7 @@ describe('recording a trial', () => {
     for (const side of ['Front', 'Back', 'Start', 'End']) tap(`${side}, looked at: clean`);
     tap('fits');
     expect(verdict().getByText('passed by eye')).toBeTruthy();
-    tap('Record this trial');
+    tap('Record this test weld');
     await screen.findByText('Likely causes');
     expect(router.state.location.pathname).toBe(`/trials/${id(2)}`);
     expect(sent[0]?.body).toMatchObject({ measured: { gauge: 'fits' } });
@@ -202,9 +202,9 @@ describe('recording a trial', () => {
     type('Leg, first plate, mm', '9');
     type('Leg, second plate, mm', '9');
     expect(screen.getByText(/does not fit the/)).toBeTruthy();
-    expect(button('Record this trial')).toBeUndefined();
+    expect(button('Record this test weld')).toBeUndefined();
     tap('Measured again: keep it');
-    expect(button('Record this trial')).toBeDefined();
+    expect(button('Record this test weld')).toBeDefined();
     cleanup();
     open('/seams/axle/trial');
     await screen.findByText('Looked at');

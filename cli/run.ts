@@ -2,7 +2,7 @@
 import { findTrouble, verbNames, verbs, type VerbName } from '@fox-tempo/contract';
 import type { Issue } from '@fox-tempo/core/outcome';
 import { joined } from '@fox-tempo/core/said';
-import { phrase, withSentences, type Words } from '@fox-tempo/words';
+import { languages, phrase, withSentences, type Words } from '@fox-tempo/words';
 
 interface CommandError {
   readonly error: unknown;
@@ -22,7 +22,7 @@ export function runVerb(verb: string | undefined, readInput: () => string | Erro
         message: verb === undefined ? phrase('cli.no-verb-given') : phrase('cli.error.unknown-verb', { verb }),
         limit: known,
         got: verb,
-        hint: phrase('cli.use', { verbs: known.join(' | ') }),
+        hint: phrase('cli.use', { verbs: known.join(' | '), languages: languages.join('|') }),
       },
     ]);
   }

@@ -1,4 +1,4 @@
-export { isLanguage, languageFor, languageNames, languages, type Language } from './languages.ts';
+export { isLanguage, languageFor, languages, written, type Language } from './languages.ts';
 export { loadWords, wordsIn } from './load.ts';
 export { formatForInput, sayQuantity, showQuantity, type Saying, type Shown } from './numbers.ts';
 export { terms, type TermId } from './terms.ts';

@@ -10,7 +10,7 @@ export interface Sentences extends CoreSentences {
   readonly 'cli.no-verb-given': null;
   readonly 'cli.one-object': null;
   readonly 'cli.refused': null;
-  readonly 'cli.use': { readonly verbs: SaidValue };
+  readonly 'cli.use': { readonly languages: SaidValue; readonly verbs: SaidValue };
   readonly 'server.blobs.error.file-empty': null;
   readonly 'server.blobs.error.no-file': null;
   readonly 'server.blobs.error.wrong-media-type': { readonly mediaType: SaidValue };
@@ -1030,6 +1030,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.chart.more': { readonly shownRows: SaidValue };
   readonly 'view.machines.chart.new-line': null;
   readonly 'view.machines.chart.no-match': null;
+  readonly 'view.machines.chart.number': null;
   readonly 'view.machines.chart.other-gases': { readonly number: SaidValue };
   readonly 'view.machines.chart.other-gases-why': { readonly gas: SaidValue; readonly number: SaidValue };
   readonly 'view.machines.chart.paste': null;
@@ -2111,6 +2112,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.setup.loaded': null;
   readonly 'view.setup.loaded-against-selected': null;
   readonly 'view.setup.match': null;
+  readonly 'view.setup.minutes': { readonly minutes: SaidValue };
   readonly 'view.setup.mismatch': { readonly count: number; readonly what: SaidValue };
   readonly 'view.setup.no-setting': null;
   readonly 'view.setup.no-trial': null;
@@ -2271,11 +2273,11 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.left': { readonly name: SaidValue };
   readonly 'view.shop.line.amount': { readonly amount: SaidValue; readonly what: SaidValue };
   readonly 'view.shop.line.done': { readonly count: number };
+  readonly 'view.shop.line.lock': { readonly locked: 'other' | 'yes'; readonly reason: SaidValue };
   readonly 'view.shop.line.reading': { readonly note: SaidValue; readonly reading: SaidValue };
   readonly 'view.shop.line.taken-back': { readonly count: number };
   readonly 'view.shop.loading-the-record': null;
   readonly 'view.shop.lock': null;
-  readonly 'view.shop.locked': null;
   readonly 'view.shop.made': null;
   readonly 'view.shop.make-it-again': null;
   readonly 'view.shop.mb': { readonly bytes: SaidValue };
@@ -2301,6 +2303,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.order-due': null;
   readonly 'view.shop.order-needs-part': null;
   readonly 'view.shop.order-number': null;
+  readonly 'view.shop.order-quantity': null;
   readonly 'view.shop.order-state': { readonly closed: 'other' | 'yes'; readonly number: SaidValue };
   readonly 'view.shop.out': null;
   readonly 'view.shop.part': null;
@@ -2351,6 +2354,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.shop.taken-back': null;
   readonly 'view.shop.the-shop': null;
   readonly 'view.shop.thickness-rule': null;
+  readonly 'view.shop.time-zone': null;
   readonly 'view.shop.title': null;
   readonly 'view.shop.what': null;
   readonly 'view.shop.what-holds': { readonly picked: SaidValue };
@@ -3234,6 +3238,7 @@ export interface Sentences extends CoreSentences {
   };
   readonly 'view.ui.hazard': null;
   readonly 'view.ui.language': null;
+  readonly 'view.ui.machine-made': null;
   readonly 'view.ui.overwrite': null;
   readonly 'view.ui.refused': null;
   readonly 'view.ui.save': { readonly what: SaidValue };
@@ -3350,4 +3355,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4607;
+export const sentenceCount = 4613;

@@ -1,32 +1,47 @@
-/** The languages there are. A fifth is one catalogue, its code in the core, and one line in each of these tables. */
+/** The languages there are. A new one is a catalogue, its tag in the core, and one line here; docs/translating.md has the whole way. */
 import { languages, type Language } from '@fox-tempo/core/said';
 
 export { languages, type Language };
 
-/** Each in its own words, as people look for it. */
-export const languageNames: Readonly<Record<Language, string>> = {
-  en: 'English',
-  de: 'Deutsch',
-  es: 'Español',
-  pl: 'Polski',
+interface Written {
+  /** In its own words, as people look for it. */
+  readonly name: string;
+  /** How it writes numbers, dates and lists. */
+  readonly locale: string;
+  /** Between digits and unit. English pages break where they like; elsewhere the two stay together. */
+  readonly unitSpace: ' ' | '\u00a0';
+  /** Whether a noun within a sentence is written as at its beginning. */
+  readonly nounsAreLarge?: true;
+  readonly dir: 'ltr' | 'rtl';
+  /** Chooses the fonts: web/src/theme has a row of them for each. */
+  readonly script: 'latin';
+  /** Written by a machine: no native reader has confirmed the whole yet, and pages say so. */
+  readonly machineMade?: true;
+}
+
+const latin = { unitSpace: '\u00a0', dir: 'ltr', script: 'latin' } as const;
+
+export const written: Readonly<Record<Language, Written>> = {
+  en: { ...latin, name: 'English', locale: 'en-GB', unitSpace: ' ' },
+  de: { ...latin, name: 'Deutsch', locale: 'de-DE', nounsAreLarge: true },
+  es: { ...latin, name: 'Español', locale: 'es-ES' },
+  pl: { ...latin, name: 'Polski', locale: 'pl-PL' },
+  'pt-BR': { ...latin, name: 'Português (Brasil)', locale: 'pt-BR', machineMade: true },
 };
-
-/** Whole language tags: how each writes numbers, dates and lists. */
-export const locales: Readonly<Record<Language, string>> = { en: 'en-GB', de: 'de-DE', es: 'es-ES', pl: 'pl-PL' };
-
-/** Languages that write a noun within a sentence as at its beginning. */
-export const nounsAreLarge: ReadonlySet<Language> = new Set(['de']);
 
 export function isLanguage(text: unknown): text is Language {
   return typeof text === 'string' && (languages as readonly string[]).includes(text);
 }
 
-/** The first of the wished languages that there is ("pl-PL, de;q=0.8"), else English. */
+/** The first of the wished languages that there is ("pl-PL, de;q=0.8"): the whole tag, else one of the same language; else English. */
 export function languageFor(wished: string | readonly string[] | null | undefined): Language {
   const list = typeof wished === 'string' ? wished.split(',') : (wished ?? []);
   for (const one of list) {
-    const short = one.trim().slice(0, 2).toLowerCase();
-    if (isLanguage(short)) return short;
+    const tag = one.split(';')[0]?.trim().toLowerCase() ?? '';
+    const base = (text: string) => text.toLowerCase().split('-')[0];
+    const found =
+      languages.find((known) => known.toLowerCase() === tag) ?? languages.find((known) => base(known) === base(tag));
+    if (found) return found;
   }
   return 'en';
 }

@@ -10,6 +10,7 @@ const files: Readonly<Record<Language, () => Promise<{ default: Catalogue }>>> =
   de: () => import('./de.json', { with: { type: 'json' } }),
   es: () => import('./es.json', { with: { type: 'json' } }),
   pl: () => import('./pl.json', { with: { type: 'json' } }),
+  'pt-BR': () => import('./pt-BR.json', { with: { type: 'json' } }),
 };
 
 const made = new Map<string, Promise<Words>>();

@@ -1,7 +1,7 @@
 /** Says a number and a quantity: value, unit, digits and sign by system of units and language. The only place where a shown number is rounded. */
 import type { Amount } from '@fox-tempo/core/said';
 import { quantity, type QuantityName, type UnitSystem } from '@fox-tempo/core/units';
-import { locales, type Language } from './languages.ts';
+import { written as writtenIn, type Language } from './languages.ts';
 
 export interface Shown {
   /** Rounded digits with a true minus sign. */
@@ -13,9 +13,6 @@ export interface Saying {
   readonly language: Language;
   readonly system: UnitSystem;
 }
-
-/** Between digits and unit. English pages break where they like; elsewhere the two stay together. */
-const unitSpace: Readonly<Record<Language, string>> = { en: ' ', de: '\u00a0', es: '\u00a0', pl: '\u00a0' };
 
 /** Sixteenths that the trade reads off a rule; further off than this the decimal is the truth. */
 const sixteenthWithinIn = 0.004;
@@ -96,7 +93,7 @@ function withSign(text: string): string {
 
 function glued({ text, unit }: Shown, language: Language): string {
   if (unit === '') return text;
-  return unit === '°' ? `${text}°` : `${text}${unitSpace[language]}${unit}`;
+  return unit === '°' ? `${text}°` : `${text}${writtenIn[language].unitSpace}${unit}`;
 }
 
 /** `digits` after the point, or as many as there are up to six. Five digits and more are grouped, as each language does. */
@@ -112,7 +109,7 @@ function writer(language: Language, digits: number | undefined): Intl.NumberForm
   const key = `${language} ${digits ?? ''}`;
   const known = writers.get(key);
   if (known) return known;
-  const made = new Intl.NumberFormat(locales[language], {
+  const made = new Intl.NumberFormat(writtenIn[language].locale, {
     minimumFractionDigits: digits ?? 0,
     maximumFractionDigits: digits ?? 6,
     useGrouping: 'min2',

@@ -1,9 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import { amount, bare, inSentence, joined, oneOf } from '@fox-tempo/core/said';
-import { languageFor, loadWords, makeWords, wordsIn, withSentences, toldIn } from './index.ts';
+import { languageFor, loadWords, makeWords, wordsIn, withSentences, toldIn, type Language } from './index.ts';
 import { formatForInput } from './numbers.ts';
 
-const at = (language: 'en' | 'de' | 'es' | 'pl', system: 'metric' | 'us' = 'metric') => wordsIn(language, system);
+const at = (language: Language, system: 'metric' | 'us' = 'metric') => wordsIn(language, system);
 const nb = '\u00a0';
 
 describe('quantities', () => {
@@ -12,6 +12,7 @@ describe('quantities', () => {
     ['de', 'metric', `−4,5${nb}m/min`],
     ['pl', 'us', `−177${nb}ipm`],
     ['es', 'us', `−177${nb}ipm`],
+    ['pt-BR', 'metric', `−4,5${nb}m/min`],
   ] as const)('in %s, %s: value, sign and unit', async (language, system, said) => {
     // 4.5 m/min / 0.0254 m/in = 177.2 in/min.
     expect((await at(language, system)).quantity(-4.5, 'wireFeed')).toBe(said);
@@ -41,7 +42,7 @@ describe('quantities', () => {
   });
 
   it('of five digits and more are grouped as each language groups them, four are not', async () => {
-    const said = async (language: 'en' | 'de' | 'es' | 'pl') => (await at(language)).fixed(12345.6, 1);
+    const said = async (language: Language) => (await at(language)).fixed(12345.6, 1);
     expect([await said('en'), await said('de'), await said('es'), await said('pl')]).toEqual([
       '12,345.6',
       '12.345,6',
@@ -125,6 +126,9 @@ describe('the language', () => {
     ['pl-PL, de;q=0.8', 'pl'],
     ['fr, es;q=0.5', 'es'],
     ['fr', 'en'],
+    ['pt-BR', 'pt-BR'],
+    ['pt-PT, en;q=0.5', 'pt-BR'],
+    ['de-AT', 'de'],
     [null, 'en'],
   ] as const)('for %s is %s', (wished, chosen) => {
     expect(languageFor(wished)).toBe(chosen);

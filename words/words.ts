@@ -3,7 +3,7 @@ import { codes, isSaid, type Phrase, type Said, type SaidValue } from '@fox-temp
 import type { QuantityName, UnitSystem } from '@fox-tempo/core/units';
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { Sentences } from './keys.ts';
-import { locales, nounsAreLarge, type Language } from './languages.ts';
+import { written, type Language } from './languages.ts';
 import { sayAmount, sayFixed, sayNumber, sayQuantity, showQuantity, type Saying, type Shown } from './numbers.ts';
 
 export type Catalogue = Readonly<Record<keyof Sentences, string>>;
@@ -105,7 +105,9 @@ export function makeWords(
     if (code === codes.oneOf || code === codes.allOf) {
       const parts = values['parts'] ?? [];
       const type = code === codes.oneOf ? 'disjunction' : 'conjunction';
-      return new Intl.ListFormat(locales[language], { type }).format((isRow(parts) ? parts : [parts]).map(sayValue));
+      return new Intl.ListFormat(written[language].locale, { type }).format(
+        (isRow(parts) ? parts : [parts]).map(sayValue),
+      );
     }
     if (code === codes.sum) return calculation(values['sum'] ?? '', values['result']);
     return sentence(code, values);
@@ -148,7 +150,7 @@ function isRow(value: SaidValue): value is readonly SaidValue[] {
 
 /** "Tee" within a sentence is "tee"; "TIG" and "AlMg5" stay, and so do German nouns. */
 function small(name: string, language: Language): string {
-  if (nounsAreLarge.has(language) || !/^\p{Lu}\p{Ll}+(?=$|[\s,)-])/u.test(name)) return name;
+  if (written[language].nounsAreLarge || !/^\p{Lu}\p{Ll}+(?=$|[\s,)-])/u.test(name)) return name;
   return name.charAt(0).toLowerCase() + name.slice(1);
 }
 

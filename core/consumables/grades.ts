@@ -74,7 +74,7 @@ export const grades: readonly Grade[] = [
   },
   {
     code: 'E235',
-    alias: '1.0308, tube',
+    alias: '1.0308',
     group: 'steel',
     composition: { C: 0.12, Mn: 0.7, Mo: 0.01, Cr: 0.05, Cu: 0.1, Ni: 0.05 },
     names: ['1.0308'],
@@ -83,7 +83,7 @@ export const grades: readonly Grade[] = [
   },
   {
     code: 'DC01',
-    alias: '1.0330, sheet',
+    alias: '1.0330',
     group: 'steel',
     composition: { C: 0.06, Mn: 0.3, Mo: 0.01, Cr: 0.03, Cu: 0.05, Ni: 0.03 },
     names: ['1.0330'],
@@ -92,7 +92,7 @@ export const grades: readonly Grade[] = [
   },
   {
     code: 'DX51D+Z275',
-    alias: 'hot-dip galvanised sheet',
+    alias: '1.0226+Z',
     group: 'galvanised',
     names: ['DX51D', 'Z275', 'Z140', 'Z100', 'galvanised'],
     fillers: ['cusi3'],
@@ -118,7 +118,7 @@ export const grades: readonly Grade[] = [
   },
   {
     code: '2205',
-    alias: '1.4462, duplex',
+    alias: '1.4462',
     group: 'stainless',
     names: ['1.4462', 'duplex'],
     fillers: ['stainless-309l'],
@@ -164,7 +164,7 @@ export const grades: readonly Grade[] = [
   },
   {
     code: '6060',
-    alias: 'AlMgSi, extrusion',
+    alias: 'AlMgSi',
     group: 'aluminium',
     names: ['AlMgSi', '6063', 'EN AW-6060'],
     fillers: ['aluminium-4043', 'aluminium-5356'],

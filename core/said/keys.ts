@@ -1770,6 +1770,7 @@ export interface CoreSentences {
   readonly 'setup.dials.more': { readonly lines: SaidValue; readonly more: SaidValue };
   readonly 'setup.dials.number-first': null;
   readonly 'setup.dials.tick': null;
+  readonly 'setup.dials.title': null;
   readonly 'setup.dials.why': null;
   readonly 'setup.feeder.hang-gun': null;
   readonly 'setup.feeder.switch': null;

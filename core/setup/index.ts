@@ -11,6 +11,7 @@ export {
   type KnownDials,
 } from './known-dials.ts';
 export { sourceNames } from './source-names.ts';
+export { stepNames } from './step-names.ts';
 export { stepKinds, usualMinutes, type StepKind } from './step-kinds.ts';
 export { gunTroubles, rollOf } from './gun-troubles.ts';
 export { leadEffect, leadTrend, type LeadReading, type LeadTrend } from './lead-resistance.ts';

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page, TrialRow } from '@fox-tempo/contract';
+import { languages } from '@fox-tempo/words';
 import { openTestApp } from '../../testing/test-app.ts';
 import { pagesOf } from './pdf.ts';
 
@@ -12,7 +13,7 @@ afterAll(() => test.close());
 const sheet = (id: string, query: object) => test.as().get(`/api/seams/${id}/procedure.pdf`).query(query);
 
 describe('a procedure sheet', () => {
-  it.each(['en', 'de', 'es', 'pl'])('is one page in %s, in either system of units', async (lang) => {
+  it.each(languages)('is one page in %s, in either system of units', async (lang) => {
     for (const [units, paper] of [
       ['metric', 'A4'],
       ['us', 'LETTER'],
@@ -40,7 +41,7 @@ describe('a procedure sheet', () => {
 describe('the run plan for the wall', () => {
   const wall = (query: object = {}) => test.as().get('/api/run-plan.pdf').query(query);
 
-  it.each(['en', 'de', 'es', 'pl'])('is a page in %s, in either system of units', async (lang) => {
+  it.each(languages)('is a page in %s, in either system of units', async (lang) => {
     for (const [units, paper] of [
       ['metric', 'A4'],
       ['us', 'LETTER'],
@@ -91,7 +92,7 @@ describe('the record of a trial', () => {
         },
       })
       .expect(201);
-    for (const lang of ['en', 'de', 'es', 'pl']) {
+    for (const lang of languages) {
       const printed = await test.as().get(`/api/trials/${added.body.id}/record.pdf`).query({ lang }).expect(200);
       expect([lang, pagesOf(printed.body as Buffer)]).toEqual([lang, 1]);
       expect((printed.body as Buffer).toString('latin1')).toContain('/Subtype /Image');

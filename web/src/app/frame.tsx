@@ -1,5 +1,5 @@
 /** The frame around every view: skip link, rail, who works here, and a line while the next view loads. */
-import { languageNames } from '@fox-tempo/words';
+import { written } from '@fox-tempo/words';
 import { t, spoken } from '../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { useEffect, useLayoutEffect } from 'react';
@@ -68,7 +68,7 @@ export function Frame() {
       <Box
         asChild
         position="absolute"
-        left="-999px"
+        insetStart="-999px"
         top="2"
         zIndex={10}
         bg="surface"
@@ -77,14 +77,14 @@ export function Frame() {
         py="3"
         borderWidth="2px"
         borderColor="accent"
-        _focus={{ left: '2' }}
+        _focus={{ insetStart: '2' }}
       >
         <a href="#content">{t('view.app.skip-to-content')}</a>
       </Box>
       <Rail />
       <Box flex="1" minWidth={0} display="flex" flexDirection="column" position="relative">
         {navigation.state !== 'idle' && (
-          <Box role="status" position="absolute" top="0" left="0" right="0" height="3px" bg="accent">
+          <Box role="status" position="absolute" top="0" insetInline="0" height="3px" bg="accent">
             <Box as="span" srOnly>
               {t('view.app.loading')}
             </Box>
@@ -102,7 +102,7 @@ export function Frame() {
         )}
         {isForSomebodyElse() && (
           <Notice level="note" word={t('view.app.for-another-reader')}>
-            {t('view.app.card-language', { language: languageNames[spoken().language] })}{' '}
+            {t('view.app.card-language', { language: written[spoken().language].name })}{' '}
             <Box asChild color="accent" fontWeight={600} textDecoration="underline">
               <a href={pathname}>{t('view.app.own-language')}</a>
             </Box>

@@ -20,7 +20,7 @@ export function PageNotices() {
       aria-label={t('view.app.notices')}
       position="fixed"
       bottom={{ base: '64px', xl: '12px' }}
-      left={{ base: '8px', md: '96px' }}
+      insetStart={{ base: '8px', md: '96px' }}
       zIndex={20}
       display="grid"
       gap="2"

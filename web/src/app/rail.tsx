@@ -1,5 +1,5 @@
 /** The rail: the views that exist, each with a small drawing of its physics; light, units and who works here at its foot. */
-import { languageNames } from '@fox-tempo/words';
+import { written } from '@fox-tempo/words';
 import { t, tell, spoken } from '../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import { roleNames } from '@fox-tempo/contract';
@@ -59,7 +59,7 @@ export function Rail() {
       alignItems="stretch"
       width={{ base: '100%', md: '84px' }}
       flexShrink={0}
-      borderRightWidth={{ base: 0, md: '1px' }}
+      borderEndWidth={{ base: 0, md: '1px' }}
       borderBottomWidth={{ base: '1px', md: 0 }}
       borderColor="line"
       position={{ base: 'static', md: 'sticky' }}
@@ -98,15 +98,15 @@ export function Rail() {
           lineHeight="1.2"
           px="0.5"
           color="quiet"
-          borderLeftWidth={{ base: 0, md: '4px' }}
-          borderRightWidth={{ base: 0, md: '4px' }}
+          borderStartWidth={{ base: 0, md: '4px' }}
+          borderEndWidth={{ base: 0, md: '4px' }}
           borderColor="transparent"
           _hover={{ color: 'ink' }}
           css={{
             '&[aria-current=page]': {
               color: 'var(--chakra-colors-ink)',
               background: 'var(--chakra-colors-accent-soft)',
-              borderLeftColor: 'var(--chakra-colors-accent)',
+              borderStartColor: 'var(--chakra-colors-accent)',
             },
           }}
         >
@@ -214,11 +214,11 @@ function Switches() {
         word={theme === 'day' ? t('view.finding.day') : t('view.finding.night')}
       />
       <RailButton
-        label={languageNames[language]}
+        label={written[language].name}
         hint={t('view.finding.how-you-read')}
         onClick={() => openOverlay('reading')}
         top={language}
-        word={languageNames[language]}
+        word={written[language].name}
       />
     </Box>
   );

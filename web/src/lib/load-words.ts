@@ -2,7 +2,7 @@
 import type { UnitSystem } from '@fox-tempo/core/units';
 import { loadWords, type Language, type Words } from '@fox-tempo/words';
 
-const addresses = import.meta.glob<string>(['../../../words/??.json'], {
+const addresses = import.meta.glob<string>(['../../../words/??.json', '../../../words/??-??.json'], {
   query: '?url',
   import: 'default',
   eager: true,

@@ -1,5 +1,8 @@
 /** One line for each kind of observation. */
 import { amount, absent } from '@fox-tempo/core/said';
+import type { WireLeft, WireShape } from '@fox-tempo/core/score';
+import { stepNames, type StepKind } from '@fox-tempo/core/setup';
+import { leftNames, shapeNames } from './stop-words.ts';
 import { t, fixed, tell } from './words.ts';
 import { wearPartNames, wearParts } from '@fox-tempo/core/maintenance';
 import type { Observation } from '@fox-tempo/contract';
@@ -55,18 +58,24 @@ export function observationLine({ kind, body, revision }: Observation): string {
     case 'dials-set':
       return t('view.shop.dials-ticked-count', { count: Object.keys(body['dials'] ?? {}).length });
     case 'direction-test':
-      return `${text('dialId')}: ${text('result')}`;
+      return t('view.shop.line.amount', {
+        what: text('dialId'),
+        amount: body['result'] === 'reversed' ? t('view.machines.test.reversed') : t('view.machines.test.as-described'),
+      });
     case 'lead-reading':
       return t('view.shop.line.reading', {
         reading: amount('resistance', Number(text('mOhm'))),
         note: text('note') === '' ? absent : text('note'),
       });
     case 'step-time':
-      return t('view.shop.line.amount', { what: text('kind'), amount: amount('minutes', Number(text('minutes'))) });
+      return t('view.shop.line.amount', {
+        what: tell(stepNames[text('kind') as StepKind] ?? text('kind')),
+        amount: amount('minutes', Number(text('minutes'))),
+      });
     case 'burn-back-stop':
       return t('view.shop.at', {
-        left: text('left').replaceAll('-', ' '),
-        shape: text('shape').replaceAll('-', ' '),
+        left: leftNames[text('left') as WireLeft] ?? text('left'),
+        shape: shapeNames[text('shape') as WireShape] ?? text('shape'),
         burnBack: amount('pulseTime', Number(text('burnBackMs'))),
       });
     case 'calibration-points':
@@ -76,7 +85,7 @@ export function observationLine({ kind, body, revision }: Observation): string {
       return t('view.shop.of-ticked', { ticked: ticks.filter(Boolean).length, all: ticks.length });
     }
     case 'lock':
-      return `${body['locked'] === true ? t('view.shop.locked') : 'freed'}: ${text('reason')}`;
+      return t('view.shop.line.lock', { locked: body['locked'] === true ? 'yes' : 'other', reason: text('reason') });
     case 'issue':
       return t('view.shop.revision', { revision: revision ?? '?', note: text('reason') });
     case 'limits':

@@ -4,7 +4,7 @@
  */
 import type { SaidValue } from '@fox-tempo/core/said';
 import { quantity, type QuantityName, type Unit, type UnitSystem } from '@fox-tempo/core/units';
-import { formatForInput as textForInput, type Shown, type SentenceKey, type Words } from '@fox-tempo/words';
+import { formatForInput as textForInput, written, type Shown, type SentenceKey, type Words } from '@fox-tempo/words';
 
 let words: Words | undefined;
 
@@ -12,6 +12,7 @@ let words: Words | undefined;
 export function speak(chosen: Words): void {
   words = chosen;
   document.documentElement.lang = chosen.language;
+  document.documentElement.dir = written[chosen.language].dir;
 }
 
 export function spoken(): Words {

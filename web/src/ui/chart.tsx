@@ -13,8 +13,10 @@ import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import { download, svgToPng } from '../lib/download.ts';
 import { useSettings } from '../lib/settings.ts';
+import { spoken } from '../lib/words.ts';
 import { SaveMenu } from './save-menu.tsx';
 import { colours, type ColourName } from './theme/colours.ts';
+import { fontsFor } from './theme/fonts.ts';
 
 registerCharts([
   LineChart,
@@ -29,8 +31,7 @@ registerCharts([
   SVGRenderer,
 ]);
 
-export const chartWords = '"Archivo Variable", sans-serif';
-export const chartFigures = '"Spline Sans Mono", monospace';
+export const { words: chartWords, figures: chartFigures } = fontsFor(spoken().language);
 
 export type Paint = (name: ColourName) => string;
 
@@ -79,7 +80,7 @@ export function Chart({ option, label, name, csv, height = '210px', savesOver = 
       <Box
         display="flex"
         justifyContent="flex-end"
-        {...(savesOver ? { position: 'absolute', top: '-44px', right: '0' } : {})}
+        {...(savesOver ? { position: 'absolute', top: '-44px', insetEnd: '0' } : {})}
       >
         <SaveMenu
           what={name}

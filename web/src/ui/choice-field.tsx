@@ -30,7 +30,7 @@ export function ChoiceField<T extends string>({ label, value, choices, onChange,
             {...inputLook}
             appearance="none"
             fontSize="14px"
-            pr="6"
+            pe="6"
             textOverflow="ellipsis"
             value={value}
             aria-describedby={describedBy}
@@ -46,7 +46,7 @@ export function ChoiceField<T extends string>({ label, value, choices, onChange,
           <Box
             as="span"
             position="absolute"
-            right="3"
+            insetEnd="3"
             top="50%"
             mt="-3px"
             pointerEvents="none"

@@ -1,6 +1,6 @@
 /** The languages, each by its own name: found by somebody who reads none of the others. */
 import { Box, chakra } from '@chakra-ui/react';
-import { languageNames, languages } from '@fox-tempo/words';
+import { languages, written } from '@fox-tempo/words';
 import { changeReading } from '../lib/reading.ts';
 import { t, spoken } from '../lib/words.ts';
 
@@ -26,9 +26,15 @@ export function LanguageRow() {
           cursor="pointer"
           _hover={{ bg: 'accentSoft' }}
         >
-          {languageNames[one]}
+          {written[one].name}
+          {written[one].machineMade && ' ◇'}
         </chakra.button>
       ))}
+      {languages.some((one) => written[one].machineMade) && (
+        <Box flexBasis="100%" fontSize="13px" color="quiet">
+          ◇ {t('view.ui.machine-made')}
+        </Box>
+      )}
     </Box>
   );
 }

@@ -29,7 +29,7 @@ export function Notice({ level, children, urgent = false, word }: NoticeProps) {
       gap="2.5"
       alignItems="flex-start"
       bg={look.ground}
-      borderLeftWidth="4px"
+      borderStartWidth="4px"
       borderColor={look.ink}
       px="3"
       py="2"
@@ -42,7 +42,7 @@ export function Notice({ level, children, urgent = false, word }: NoticeProps) {
         </svg>
       </Box>
       <Box minWidth={0}>
-        <Box as="strong" color={look.ink} mr="1.5">
+        <Box as="strong" color={look.ink} me="1.5">
           {word ?? look.word}
         </Box>
         {children}

@@ -17,7 +17,7 @@ export function Figure({ value, of, digits, ...rest }: FigureProps) {
     <Box as="span" textStyle="figure" whiteSpace="nowrap" {...rest}>
       {shown.text}
       {shown.unit !== '' && (
-        <Box as="span" fontSize="0.72em" color="quiet" ml="0.35em">
+        <Box as="span" fontSize="0.72em" color="quiet" ms="0.35em">
           {shown.unit}
         </Box>
       )}

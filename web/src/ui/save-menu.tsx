@@ -43,7 +43,7 @@ export function SaveMenu({ what, ways }: SaveMenuProps) {
         </Box>
         <Box
           position="absolute"
-          right="0"
+          insetEnd="0"
           top="100%"
           zIndex={6}
           bg="surface"

@@ -38,7 +38,7 @@ export function Heads({
             color="quiet"
             fontWeight={500}
             py="1"
-            pr="3"
+            pe="3"
             borderBottomWidth="1px"
             borderColor="line"
             verticalAlign="bottom"
@@ -65,7 +65,7 @@ export function Cell({ head = false, figure = false, middle = false, children, .
     <Box
       asChild
       py="1.5"
-      pr="3"
+      pe="3"
       borderBottomWidth="1px"
       borderColor="line"
       verticalAlign={middle ? 'middle' : 'top'}

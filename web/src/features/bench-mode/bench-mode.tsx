@@ -212,7 +212,7 @@ function Card({
         {held.length > 0 ? (
           <Notice level="caution" word={t('view.at-machine.not-ready')}>
             {t('view.at-machine.would-be-held')}
-            <Box as="ul" pl="4" listStyleType="disc">
+            <Box as="ul" ps="4" listStyleType="disc">
               {held.map(({ code, words }) => (
                 <li key={code}>{tell(words)}</li>
               ))}

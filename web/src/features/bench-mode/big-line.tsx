@@ -40,8 +40,8 @@ export function BigLine({
       gridTemplateColumns="minmax(0, 1fr) auto"
       alignItems="stretch"
       bg={isTicked ? 'surface' : 'accentSoft'}
-      borderLeftWidth="8px"
-      borderLeftColor={isTicked ? 'spruce' : 'accent'}
+      borderStartWidth="8px"
+      borderStartColor={isTicked ? 'spruce' : 'accent'}
       borderBottomWidth="1px"
       borderBottomColor="line"
       minHeight="84px"
@@ -56,7 +56,7 @@ export function BigLine({
         alignItems="center"
         px="3"
         py="1.5"
-        textAlign="left"
+        textAlign="start"
         cursor="pointer"
         minWidth={0}
       >
@@ -75,7 +75,7 @@ export function BigLine({
         </Box>
         <Box
           as="span"
-          textAlign="right"
+          textAlign="end"
           fontFamily={isWord ? 'inherit' : 'mono'}
           fontWeight={650}
           fontSize={isWord ? 'clamp(18px, 1.9vw, 26px)' : 'clamp(38px, 4.6vw, 62px)'}
@@ -84,14 +84,14 @@ export function BigLine({
         >
           {display}
           {unit !== '' && (
-            <Box as="span" fontSize="18px" color="quiet" ml="1.5" fontFamily="body">
+            <Box as="span" fontSize="18px" color="quiet" ms="1.5" fontFamily="body">
               {unit}
             </Box>
           )}
         </Box>
       </chakra.button>
       {onStep && (
-        <Box display="grid" borderLeftWidth="1px" borderColor="line">
+        <Box display="grid" borderStartWidth="1px" borderColor="line">
           {([1, -1] as const).map((by) => (
             <Action
               key={by}

@@ -255,12 +255,12 @@ export function LogRun({
             onClick={() => setOtherwise(!otherwise)}
             aria-expanded={otherwise}
             minHeight="44px"
-            textAlign="left"
+            textAlign="start"
             fontSize="14px"
             fontWeight={600}
             cursor="pointer"
           >
-            <Box as="span" aria-hidden="true" mr="1.5">
+            <Box as="span" aria-hidden="true" me="1.5">
               {otherwise ? '▾' : '▸'}
             </Box>
             {t('view.at-machine.something-was-otherwise')}
@@ -287,7 +287,7 @@ function Outcome({
     return (
       <Box display="grid" gap="2">
         <Notice level="caution" word={t('view.at-machine.recorded-and-held')} urgent>
-          <Box as="ul" pl="4" listStyleType="disc">
+          <Box as="ul" ps="4" listStyleType="disc">
             {run.held.map(({ code, words }) => (
               <li key={code}>{tell(words)}</li>
             ))}

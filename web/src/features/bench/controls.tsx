@@ -213,7 +213,7 @@ function OneControl({
       minWidth={0}
       display="flex"
       flexDirection="column"
-      {...(changed ? { borderLeftWidth: '3px', borderColor: 'accent', pl: '2' } : {})}
+      {...(changed ? { borderStartWidth: '3px', borderColor: 'accent', ps: '2' } : {})}
     >
       <Box minHeight="80px">
         <ValueField
@@ -234,7 +234,7 @@ function OneControl({
                   type="button"
                   color="accent"
                   fontWeight={600}
-                  ml="1"
+                  ms="1"
                   minHeight="24px"
                   cursor="pointer"
                   aria-label={t('view.simulator.put-back', { label })}

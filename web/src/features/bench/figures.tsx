@@ -12,10 +12,10 @@ import type { ArcRun } from './use-arc.ts';
 
 /** Said once for the table: its cells are plain, because they are drawn again with every move of a dial. */
 const cellLooks = {
-  '& td': { borderTopWidth: '1px', borderColor: 'line', textAlign: 'right', whiteSpace: 'nowrap', py: '0.5' },
+  '& td': { borderTopWidth: '1px', borderColor: 'line', textAlign: 'end', whiteSpace: 'nowrap', py: '0.5' },
   '& td.now': { fontFamily: 'mono', fontWeight: 500, fontSize: '15px' },
   '& td.now small': { fontSize: '11px', color: 'quiet' },
-  '& td.beside': { fontFamily: 'mono', fontSize: '12px', color: 'quiet', pl: '2' },
+  '& td.beside': { fontFamily: 'mono', fontSize: '12px', color: 'quiet', ps: '2' },
 } as const;
 
 export function ArcFigures({
@@ -110,7 +110,7 @@ function RowView({
       {open && (
         <tr>
           <Box asChild fontSize="12.5px" color="quiet" pb="1">
-            <td colSpan={hasGhost ? 4 : 3} style={{ textAlign: 'left', whiteSpace: 'normal', border: 0 }}>
+            <td colSpan={hasGhost ? 4 : 3} style={{ textAlign: 'start', whiteSpace: 'normal', border: 0 }}>
               <strong>{t('view.simulator.because')}</strong> {row.because}
             </td>
           </Box>
@@ -133,7 +133,7 @@ const RowHead = memo(function RowHead({
   onToggle: (key: string) => void;
 }) {
   return (
-    <Box asChild borderTopWidth="1px" borderColor="line" textAlign="left" fontWeight={400}>
+    <Box asChild borderTopWidth="1px" borderColor="line" textAlign="start" fontWeight={400}>
       <th scope="row">
         <chakra.button
           type="button"
@@ -141,7 +141,7 @@ const RowHead = memo(function RowHead({
           onClick={() => onToggle(rowKey)}
           minHeight="30px"
           cursor="pointer"
-          textAlign="left"
+          textAlign="start"
           width="100%"
           _hover={{ bg: 'accentSoft' }}
         >

@@ -105,15 +105,15 @@ const shortLabels: Partial<Record<string, string>> = {
 /** Said once for the row: its cells are plain, because they are drawn again with every move of a dial. */
 const cellLooks = {
   '& button': {
-    textAlign: 'left',
+    textAlign: 'start',
     paddingInline: '8px',
     paddingBlock: '4px',
     minHeight: '60px',
     minWidth: 0,
     cursor: 'pointer',
-    borderLeft: '1px solid var(--chakra-colors-line)',
+    borderInlineStart: '1px solid var(--chakra-colors-line)',
   },
-  '& button:first-of-type': { borderLeftWidth: 0 },
+  '& button:first-of-type': { borderStartWidth: 0 },
   '& button:hover, & button[aria-expanded=true]': { background: 'var(--chakra-colors-accent-soft)' },
   '& span': { display: 'block', lineHeight: 1.2, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
   '& .label, & .below': { whiteSpace: 'normal', overflowWrap: 'anywhere', hyphens: 'auto' },
@@ -127,7 +127,7 @@ const cellLooks = {
   '& .word': { fontWeight: 600, fontSize: '14px', whiteSpace: 'normal' },
   '& .good': { color: 'var(--chakra-colors-spruce)' },
   '& .near': { color: 'var(--chakra-colors-ochre)' },
-  '& small': { fontSize: '11.5px', color: 'var(--chakra-colors-quiet)', marginLeft: '2px' },
+  '& small': { fontSize: '11.5px', color: 'var(--chakra-colors-quiet)', marginInlineStart: '2px' },
   '& .below': { fontSize: '10.5px', color: 'var(--chakra-colors-quiet)' },
 } as const;
 

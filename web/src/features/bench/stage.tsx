@@ -74,7 +74,7 @@ export function Stage({ run, ghost, isImagined, map, sweep }: StageProps) {
           />
         </Part>
         <Part area="trace" display={shownOnPhone('trace')} height={{ ...tall, md: '236px' }}>
-          <Box display="flex" alignItems="center" gap="1" minHeight="44px" pr="62px">
+          <Box display="flex" alignItems="center" gap="1" minHeight="44px" pe="62px">
             <TabRow label={t('view.simulator.in-the-middle')} tabs={middles} value={middle} onChange={setMiddle} />
             <Box flex="1" />
             <Box display={{ base: 'none', md: 'block', xl: 'none' }}>{listen}</Box>

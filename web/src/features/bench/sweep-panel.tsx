@@ -124,21 +124,21 @@ function Stop({
         gridTemplateColumns="58px minmax(0, 1fr) auto"
         gap="2"
         alignItems="center"
-        textAlign="left"
+        textAlign="start"
         fontSize="12.5px"
         cursor="pointer"
         disabled={isHere || stop.program === null}
         aria-current={isHere ? 'true' : undefined}
         bg={isHere ? 'accentSoft' : undefined}
-        borderLeftWidth="3px"
+        borderStartWidth="3px"
         borderColor={isHere ? 'accent' : 'transparent'}
-        pl="1"
+        ps="1"
         _hover={{ bg: 'accentSoft' }}
         onClick={onTake}
       >
         <Box fontFamily="mono" fontSize="13.5px">
           {stop.display}
-          <Box as="span" fontSize="10.5px" color="quiet" ml="0.5">
+          <Box as="span" fontSize="10.5px" color="quiet" ms="0.5">
             {unit}
           </Box>
         </Box>

@@ -124,7 +124,7 @@ function Sides({
               </Box>
             )}
             {list.length > 0 && (
-              <Box as="ul" pl="4" listStyleType="disc" fontSize="14px">
+              <Box as="ul" ps="4" listStyleType="disc" fontSize="14px">
                 {list.map(({ quantity, what, nearest }) => (
                   <Box as="li" key={quantity} py="0.5">
                     {t('view.compare.nearest', { what, nearest })}
@@ -151,7 +151,7 @@ function Row({ line }: { readonly line: ComparedLine }) {
           ? ''
           : `${line.apart > 0 ? '+' : ''}${tell(quantityText(line.quantity as DialQuantity, line.apart))}`}
       </Cell>
-      <Cell color={rank.colour} fontSize="13px" pr="0">
+      <Cell color={rank.colour} fontSize="13px" pe="0">
         {rank.sign} {rank.words}
       </Cell>
     </tr>

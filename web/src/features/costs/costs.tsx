@@ -374,7 +374,7 @@ function OtherWays({ lines, shop }: { readonly lines: readonly Line[]; readonly 
         </tbody>
       </Table>
       {found.ruledOut.length > 0 && (
-        <Box as="ul" listStyleType="disc" pl="5" fontSize="13px" color="quiet" mt="2">
+        <Box as="ul" listStyleType="disc" ps="5" fontSize="13px" color="quiet" mt="2">
           {found.ruledOut.map(({ name, why }) => (
             <li key={tell(name)}>
               {tell(name)}: {tell(why)}

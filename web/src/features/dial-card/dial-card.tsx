@@ -190,7 +190,7 @@ function Lines({
             color="quiet"
             fontSize="13px"
           >
-            <Box as="span" aria-hidden="true" mr="1.5">
+            <Box as="span" aria-hidden="true" me="1.5">
               ▸
             </Box>
             <span>
@@ -283,7 +283,7 @@ function CardNotes({ translation, machineName }: { readonly translation: Transla
       ))}
       {translation.notCarried.length > 0 && (
         <Notice level="note" word={t('view.dial-card.cannot-be-set', { machineName })}>
-          <Box as="ul" pl="4" listStyleType="disc">
+          <Box as="ul" ps="4" listStyleType="disc">
             {translation.notCarried.map(({ quantity, what, nearest }) => (
               <li key={quantity}>{t('view.compare.nearest', { what, nearest })}</li>
             ))}

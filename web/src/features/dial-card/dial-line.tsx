@@ -27,14 +27,14 @@ export function DialLine({ label, where, display, unit, changed = false, was, no
       borderBottomWidth="1px"
       borderColor="line"
       {...(changed
-        ? { bg: 'accentSoft', borderLeftWidth: '4px', borderLeftColor: 'accent', mx: '-14px', px: '10px', pr: '14px' }
+        ? { bg: 'accentSoft', borderStartWidth: '4px', borderStartColor: 'accent', mx: '-14px', px: '10px', pr: '14px' }
         : {})}
     >
       <Box as="dt" minWidth={0}>
         <Box fontWeight={600} fontSize="14px">
           {label}
           {changed && (
-            <Box as="span" color="accent" fontWeight={600} fontSize="12px" ml="1.5">
+            <Box as="span" color="accent" fontWeight={600} fontSize="12px" ms="1.5">
               {t('view.dial-card.set', { was: was ?? absent })}
             </Box>
           )}
@@ -51,13 +51,13 @@ export function DialLine({ label, where, display, unit, changed = false, was, no
       <Box
         as="dd"
         {...(isWord
-          ? { fontWeight: 600, fontSize: '15px', textAlign: 'right', maxWidth: '52%' }
+          ? { fontWeight: 600, fontSize: '15px', textAlign: 'end', maxWidth: '52%' }
           : { textStyle: 'bigFigure', whiteSpace: 'nowrap' })}
         flexShrink={0}
       >
         {display}
         {unit !== '' && (
-          <Box as="span" fontSize="13px" color="quiet" ml="1">
+          <Box as="span" fontSize="13px" color="quiet" ms="1">
             {unit}
           </Box>
         )}

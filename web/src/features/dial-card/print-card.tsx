@@ -1,5 +1,5 @@
 /** The card for whoever sets it: on paper, a page made by the server from the saved revision, or on a screen, in that reader's language and units. */
-import { languageNames, languages } from '@fox-tempo/words';
+import { languages, written } from '@fox-tempo/words';
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { cardAddress, type Reader } from '../../data/api.ts';
@@ -49,7 +49,7 @@ export function PrintCard({
             ...readers,
             ...languages
               .filter((language) => language !== own.language)
-              .map((language) => ({ value: language, label: languageNames[language] })),
+              .map((language) => ({ value: language, label: written[language].name })),
           ]}
           onChange={setChosen}
         />

@@ -1,6 +1,6 @@
 /** Who may be given a card: people of the shop who read otherwise than this page. */
 import type { SessionState } from '@fox-tempo/contract';
-import { isLanguage, languageNames } from '@fox-tempo/words';
+import { isLanguage, written } from '@fox-tempo/words';
 import type { Reader } from '../../data/api.ts';
 import { t } from '../../lib/words.ts';
 
@@ -16,7 +16,7 @@ export function readersOf(people: SessionState['people'], own: Reader): ReaderCh
     if (reader.language === own.language && reader.units === own.units) return [];
     const label = t('view.dial-card.reader', {
       name,
-      language: languageNames[reader.language],
+      language: written[reader.language].name,
       units: reader.units === 'metric' ? t('view.app.metric') : t('view.app.us'),
     });
     return [{ value: id, label, reader }];

@@ -123,7 +123,7 @@ function Found({
       gap="3"
       minHeight="44px"
       px="2.5"
-      borderLeftWidth="3px"
+      borderStartWidth="3px"
       borderColor="transparent"
       cursor="pointer"
       css={{

@@ -262,7 +262,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
               {mode.senseTested === false && (
                 <Notice level="caution" word={t('view.machines.not-tested')}>
                   {tell(test.safety)}
-                  <Box as="ol" pl="5" listStyleType="decimal" mt="1">
+                  <Box as="ol" ps="5" listStyleType="decimal" mt="1">
                     {test.steps.map((step) => (
                       <li key={tell(step)}>{tell(step)}</li>
                     ))}

@@ -113,7 +113,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
             <Table label={t('view.machines.chart.added')} mb="2">
               <Heads
                 names={[
-                  'Number',
+                  t('view.machines.chart.number'),
                   t('view.machines.column-words'),
                   t('view.machines.wire'),
                   t('view.library.size'),

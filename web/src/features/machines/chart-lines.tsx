@@ -78,12 +78,12 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
           <Heads
             names={[
               t('view.machines.chart.wire-gas-mode'),
-              'Number',
+              t('view.machines.chart.number'),
               t('view.machines.chart.confused-with'),
               t('view.machines.taught'),
               '',
             ]}
-            right={['Number']}
+            right={[t('view.machines.chart.number')]}
           />
           <tbody>
             {shown.map((line) => (
@@ -106,7 +106,7 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
                   <Cell fontSize="13px">
                     {line.points ? t('view.machines.chart.points', { points: line.points.length }) : '–'}
                   </Cell>
-                  <Cell pr="0" textAlign="right" whiteSpace="nowrap">
+                  <Cell pe="0" textAlign="end" whiteSpace="nowrap">
                     <Action
                       kind="quiet"
                       fontSize="13px"

@@ -133,7 +133,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                         {dial.unit}
                       </Box>
                     </Cell>
-                    <Cell pr="0" textAlign="right">
+                    <Cell pe="0" textAlign="end">
                       <Box
                         display="flex"
                         flexDirection={{ base: 'column', xl: 'row' }}

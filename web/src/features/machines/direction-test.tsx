@@ -22,14 +22,14 @@ export function DirectionTestPanel({ dial, task, onAnswer, onClose }: DirectionT
   const test = directionTestFor(dial);
   if (!test) return null;
   return (
-    <Box borderLeftWidth="4px" borderColor="accent" pl="3" py="1" my="2" as="section" aria-label={tell(test.title)}>
+    <Box borderStartWidth="4px" borderColor="accent" ps="3" py="1" my="2" as="section" aria-label={tell(test.title)}>
       <Heading as="h3" textStyle="heading" mb="1.5">
         {t('view.machines.minutes', { title: test.title, minutes: test.minutes })}
       </Heading>
       <Notice level="hazard" word={t('view.machines.before-you-begin')}>
         <HazardText said={test.safety} />
       </Notice>
-      <Box as="ol" pl="5" my="2" listStyleType="decimal" fontSize="14px">
+      <Box as="ol" ps="5" my="2" listStyleType="decimal" fontSize="14px">
         {test.steps.map((step) => (
           <Box as="li" key={tell(step)} py="1">
             <HazardText said={step} />

@@ -57,7 +57,7 @@ export function LineGases({ editor, line }: { readonly editor: MachineEditor; re
                 <Cell middle figure>
                   {tell(signed('shortLength', trimMm, 1))}
                 </Cell>
-                <Cell middle textAlign="right">
+                <Cell middle textAlign="end">
                   <Action
                     kind="quiet"
                     fontSize="13px"

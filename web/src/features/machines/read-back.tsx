@@ -68,7 +68,7 @@ export function ReadBack({ editor: { machine } }: { readonly editor: MachineEdit
                 {linesOf(read.value.program, units).map(([name, text]) => (
                   <tr key={name}>
                     <Cell color="quiet">{name}</Cell>
-                    <Cell head textAlign="right">
+                    <Cell head textAlign="end">
                       {text}
                     </Cell>
                   </tr>

@@ -84,7 +84,7 @@ export function Slots({
               minHeight={slots.count <= 20 ? '64px' : '44px'}
               minWidth={0}
               p="1.5"
-              textAlign="left"
+              textAlign="start"
               borderWidth="1px"
               borderRadius="3px"
               borderColor={chosen === number ? 'accent' : entry ? 'edge' : 'line'}
@@ -186,7 +186,7 @@ function Entry({
                 foundBy: found.foundBy,
                 foundAt: shopTime(found.foundAt),
               })}
-              <Box as="ul" pl="4" listStyleType="disc">
+              <Box as="ul" ps="4" listStyleType="disc">
                 {off.map((line) => (
                   <li key={line.dialId}>
                     {t('view.machines.slots.differs', {

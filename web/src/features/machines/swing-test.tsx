@@ -47,10 +47,10 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
   const outcome = readings[0] && readings[1] ? swingFromTests(dial, [readings[0], readings[1]]) : undefined;
   return (
     <Box
-      borderLeftWidth="4px"
+      borderStartWidth="4px"
       borderColor="accent"
-      pl="3"
-      pr="1"
+      ps="3"
+      pe="1"
       py="1"
       my="2"
       as="section"
@@ -62,7 +62,7 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
       <Notice level="hazard" word={t('view.machines.before-you-begin')}>
         <HazardText said={hazard('view.machines.unit.caution')} />
       </Notice>
-      <Box as="ol" pl="5" my="2" listStyleType="decimal" fontSize="14px">
+      <Box as="ol" ps="5" my="2" listStyleType="decimal" fontSize="14px">
         <Box as="li" py="1">
           {t('view.machines.unit.slow-rate')}
         </Box>

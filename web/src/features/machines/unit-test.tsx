@@ -64,10 +64,10 @@ export function UnitTestPanel({ dial, loaded, keep, task, onFound, onClose }: Un
   const length = amount('shortLength', beadMm);
   return (
     <Box
-      borderLeftWidth="4px"
+      borderStartWidth="4px"
       borderColor="accent"
-      pl="3"
-      pr="1"
+      ps="3"
+      pe="1"
       py="1"
       my="2"
       as="section"
@@ -80,7 +80,7 @@ export function UnitTestPanel({ dial, loaded, keep, task, onFound, onClose }: Un
         <HazardText said={hazard('view.machines.unit.caution')} />
       </Notice>
       {!loaded && <Notice level="caution">{t('view.machines.unit.loaded-missing')}</Notice>}
-      <Box as="ol" pl="5" my="2" listStyleType="decimal" fontSize="14px">
+      <Box as="ol" ps="5" my="2" listStyleType="decimal" fontSize="14px">
         <Box as="li" py="1">
           {quantity === 'trimMm'
             ? t('view.machines.unit.volts-low', { dial: dial.label, length })

@@ -111,7 +111,7 @@ function ChooseSlot({
                 }}
                 minHeight={file.slots.count <= 20 ? '60px' : '44px'}
                 p="1.5"
-                textAlign="left"
+                textAlign="start"
                 borderWidth="1px"
                 borderRadius="3px"
                 borderColor={slot === number ? 'accent' : entry ? 'edge' : 'line'}

@@ -85,7 +85,7 @@ export function ProgramHistory({
               <Box fontWeight={600} css={{ '&::first-letter': { textTransform: 'uppercase' } }}>
                 {what}
               </Box>
-              <Box color="quiet" fontSize="12.5px" textAlign="right" flexShrink={0}>
+              <Box color="quiet" fontSize="12.5px" textAlign="end" flexShrink={0}>
                 {shopTime(at)}
               </Box>
             </Box>

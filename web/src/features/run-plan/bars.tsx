@@ -146,7 +146,7 @@ export function Bars({ plan, machines, jobs, fixed, onFixed }: BarsProps) {
                       top="0"
                       bottom="0"
                       left={`${(100 * minute) / end}%`}
-                      borderLeftWidth="2px"
+                      borderStartWidth="2px"
                       borderColor="edge"
                       pointerEvents="none"
                       aria-hidden="true"
@@ -158,11 +158,11 @@ export function Bars({ plan, machines, jobs, fixed, onFixed }: BarsProps) {
           </Box>
         </Box>
       </DndContext>
-      <Box display="flex" gap="4" flexWrap="wrap" fontSize="12px" color="quiet" pl="92px">
+      <Box display="flex" gap="4" flexWrap="wrap" fontSize="12px" color="quiet" ps="92px">
         <span>{t('view.run-plan.hours-of-work', { end: hoursMinutes(end) })}</span>
         <span>{t('view.run-plan.move-how')}</span>
       </Box>
-      <Box role="status" fontSize="13px" pl="92px" minHeight="18px">
+      <Box role="status" fontSize="13px" ps="92px" minHeight="18px">
         {said}
       </Box>
     </Box>

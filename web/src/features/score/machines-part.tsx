@@ -78,7 +78,7 @@ function OnMachine({
         <Heading as="h2" textStyle="heading">
           {mode?.label ?? t('view.sequence.no-trigger')}
           {mode && !there.sameSchool && (
-            <Box as="span" fontWeight={400} fontSize="13px" color="ochre" ml="2">
+            <Box as="span" fontWeight={400} fontSize="13px" color="ochre" ms="2">
               {t('view.sequence.nearest')}
             </Box>
           )}
@@ -103,7 +103,7 @@ function OnMachine({
           <Heading as="h3" textStyle="label" color="quiet" fontWeight={600}>
             {t('view.sequence.your-hand')}
           </Heading>
-          <Box as="ol" pl="5" listStyleType="decimal" fontSize="13px">
+          <Box as="ol" ps="5" listStyleType="decimal" fontSize="13px">
             {pressLines(run.value.score).map((line) => (
               <li key={tell(line)}>{tell(line)}</li>
             ))}
@@ -113,7 +113,7 @@ function OnMachine({
       {(file.tapCalls?.length ?? 0) > 0 && <TapCalls machine={machine} program={whole.program} />}
       {there.lost.length > 0 ? (
         <Notice level="caution" word={t('view.sequence.cannot-do', { file: file.name })}>
-          <Box as="ul" pl="4" listStyleType="disc" data-lost={file.name}>
+          <Box as="ul" ps="4" listStyleType="disc" data-lost={file.name}>
             {there.lost.map(({ what, nearest }) => (
               <li key={tell(what)}>{t('view.compare.nearest', { what, nearest })}</li>
             ))}

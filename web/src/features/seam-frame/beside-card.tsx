@@ -44,7 +44,7 @@ export function BesideCard({
           as="aside"
           aria-label={t('view.seam-frame.dial-card')}
           bg="surface"
-          borderLeftWidth={{ base: 0, xl: '1px' }}
+          borderStartWidth={{ base: 0, xl: '1px' }}
           borderTopWidth={{ base: '1px', xl: 0 }}
           borderColor="line"
           px="4.5"

@@ -119,9 +119,9 @@ function Cell({ head = false, children }: { readonly head?: boolean; readonly ch
   return (
     <Box
       asChild
-      textAlign="left"
+      textAlign="start"
       py="1"
-      pr="4"
+      pe="4"
       borderBottomWidth="1px"
       borderColor="ochre"
       fontWeight={head ? 600 : 400}

@@ -77,7 +77,7 @@ export function SeamSteps({ seam }: { readonly seam: SeamResource }) {
         // What is done stands beside the name, not in it: a link is called by what it leads to.
         <Box asChild key={name} {...partLink}>
           <NavLink to={to(seamId)} end={!hasParts} aria-description={markWords[states[at] ?? 'open'] || undefined}>
-            <Box as="span" aria-hidden="true" fontSize="0.8em" mr={states[at] === 'optional' ? undefined : '1.5'}>
+            <Box as="span" aria-hidden="true" fontSize="0.8em" me={states[at] === 'optional' ? undefined : '1.5'}>
               {marks[states[at] ?? 'open']}
             </Box>
             {name}

@@ -103,7 +103,7 @@ function FigureCell({ row, plan, open, onToggle }: { row: Row; plan: Plan; open:
         width="100%"
         minHeight="58px"
         py="1"
-        textAlign="left"
+        textAlign="start"
         cursor="pointer"
         display="flex"
         flexDirection="column"
@@ -128,7 +128,7 @@ function FigureCell({ row, plan, open, onToggle }: { row: Row; plan: Plan; open:
       </chakra.button>
       {open && because !== undefined && (
         <Box fontSize="13px" color="ink" alignSelf="center" py="1">
-          <Box as="strong" mr="1">
+          <Box as="strong" me="1">
             {t('view.simulator.because')}
           </Box>
           {tell(because)}

@@ -27,7 +27,7 @@ export function GaveWayPart({ plan, store }: { readonly plan: Plan; readonly sto
     <Box
       as="section"
       aria-label={t('view.seams.what-gave-way')}
-      borderLeftWidth="3px"
+      borderStartWidth="3px"
       borderColor="ochre"
       bg="surface"
       px="3"

@@ -33,7 +33,7 @@ export function SeamActs({ seam, parts, onClose }: SeamActsProps) {
     .filter((part) => !part.retired || part.id === seam.partId)
     .map((part) => ({ value: part.id, label: part.name }));
   return (
-    <Box borderTopWidth="1px" borderColor="line" py="3" pl={{ md: '112px' }}>
+    <Box borderTopWidth="1px" borderColor="line" py="3" ps={{ md: '112px' }}>
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.2fr 1.2fr auto auto' }} alignItems="end">
         <TextField
           label={t('view.seams.copy-name')}

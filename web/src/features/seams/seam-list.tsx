@@ -168,7 +168,7 @@ function SeamRow({
                 </Box>
               )}
             </Box>
-            <Box textAlign="right" display={{ base: 'none', md: 'block' }}>
+            <Box textAlign="end" display={{ base: 'none', md: 'block' }}>
               {revision && (
                 <>
                   <Box textStyle="figure">{formatWithUnit(revision.program.wireFeedMPerMin, 'wireFeed', units)}</Box>

@@ -172,7 +172,7 @@ function Signing({
           <>
             {t('view.seams.evidence', { count: evidence.length })}{' '}
             {standing.map(({ id, at, weldedBy }) => (
-              <Box asChild key={id} mr="2" color="accent">
+              <Box asChild key={id} me="2" color="accent">
                 <Link to={`/trials/${id}`}>
                   {shopTime(at)}, {weldedBy}
                 </Link>

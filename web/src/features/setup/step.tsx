@@ -45,7 +45,7 @@ export function Step({
             </Box>
           </Tick>
         </Box>
-        <Box textAlign="right" flexShrink={0}>
+        <Box textAlign="end" flexShrink={0}>
           <Box textStyle="figure">{tell(amount('minutes', step.minutes, 0))}</Box>
           <Box textStyle="label" color="quiet">
             {isOwnTime ? t('view.setup.timed-here') : t('view.setup.usual')}
@@ -53,7 +53,7 @@ export function Step({
         </Box>
       </Box>
       {!ticked && (
-        <Box pl="34px">
+        <Box ps="34px">
           {step.cautions.map((caution) => (
             <Box key={tell(caution.code)} mb="1">
               <Notice level={caution.level}>
@@ -62,7 +62,7 @@ export function Step({
             </Box>
           ))}
           <Box display="flex" gap="4" flexWrap="wrap" alignItems="flex-start">
-            <Box as="ol" pl="5" listStyleType="decimal" fontSize="14px" flex="1 1 260px">
+            <Box as="ol" ps="5" listStyleType="decimal" fontSize="14px" flex="1 1 260px">
               {step.how.map((line) => (
                 <Box as="li" key={tell(line)} py="0.5">
                   <HazardText said={line} />

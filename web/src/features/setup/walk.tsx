@@ -1,5 +1,5 @@
 /** From how the machine stands to what this seam needs: only the differences, ticked off one by one, then written down. */
-import { allOf } from '@fox-tempo/core/said';
+import { allOf, amount } from '@fox-tempo/core/said';
 import { t, tell, named } from '../../lib/words.ts';
 import { api } from '../../data/api.ts';
 import { useDoor } from '../../data/queries.ts';
@@ -83,7 +83,9 @@ export function Walk({
           aside={
             <Box textStyle="label" color="quiet">
               {[
-                ...(list.steps.length === 0 ? [] : [`about ${Math.round(list.minutes)} min`]),
+                ...(list.steps.length === 0
+                  ? []
+                  : [t('view.setup.minutes', { minutes: amount('minutes', list.minutes, 0) })]),
                 ...(machine.file.feeders.length > 1 ? [list.feederLabel] : []),
               ].join(' · ')}
             </Box>
@@ -154,7 +156,7 @@ export function Walk({
                   <Cell>{tell(row.loaded)}</Cell>
                   <Cell>{tell(row.selected)}</Cell>
                   <Cell>{tell(row.needed)}</Cell>
-                  <Cell color={row.agrees ? 'spruce' : 'crimson'} whiteSpace="nowrap" pr="0">
+                  <Cell color={row.agrees ? 'spruce' : 'crimson'} whiteSpace="nowrap" pe="0">
                     {row.agrees ? t('view.setup.agrees') : t('view.setup.differs')}
                   </Cell>
                 </tr>

@@ -32,7 +32,7 @@ export function WorkPlaces({ seamId }: { readonly seamId: string }) {
         })}
       </Box>
       {places.length > 0 && (
-        <Box as="ul" listStyleType="disc" pl="5" mt="2" fontSize="14px">
+        <Box as="ul" listStyleType="disc" ps="5" mt="2" fontSize="14px">
           {workPlaces
             .filter((place) => places.includes(place))
             .flatMap((place) => placeCautions[place])

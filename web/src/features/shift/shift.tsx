@@ -99,8 +99,8 @@ function SlotRow({ slot, isChosen }: { readonly slot: ShiftSlot; readonly isChos
         px="2"
         mx="-2"
         color="ink"
-        borderLeftWidth="4px"
-        borderLeftColor={isChosen ? 'accent' : 'transparent'}
+        borderStartWidth="4px"
+        borderStartColor={isChosen ? 'accent' : 'transparent'}
         bg={isChosen ? 'accentSoft' : 'transparent'}
         _hover={{ bg: 'accentSoft' }}
       >
@@ -122,7 +122,7 @@ function SlotRow({ slot, isChosen }: { readonly slot: ShiftSlot; readonly isChos
                 : t('view.shift.never-read')}
             </Box>
           </Box>
-          <Box as="span" textAlign="right" fontSize="13px" fontWeight={600}>
+          <Box as="span" textAlign="end" fontSize="13px" fontWeight={600}>
             <Box as="span" display="block" color={color}>
               {mark} {word}
             </Box>

@@ -217,7 +217,7 @@ function DriftFound({
   return (
     <Notice level="caution" word={t('view.machines.drifted-sentence')}>
       {who}. {lastWords(slot.lastBefore)}
-      <Box as="ol" pl="5" listStyleType="decimal" fontSize="18px" my="1.5">
+      <Box as="ol" ps="5" listStyleType="decimal" fontSize="18px" my="1.5">
         {back.map(({ dialId, words }) => (
           <li key={dialId}>{tell(words)}</li>
         ))}

@@ -74,7 +74,7 @@ function ShopFields({ shop }: { readonly shop: ShopState }) {
     keep: 'shop',
     labels: {
       name: t('view.seams.name'),
-      timeZone: 'Time zone: days begin and end in it',
+      timeZone: t('view.shop.time-zone'),
       thicknessRule: t('view.shop.thickness-rule'),
     },
     parse: (value) => parseWith(shopSave, value),

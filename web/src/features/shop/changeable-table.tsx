@@ -43,7 +43,7 @@ export function ChangeableTable<T extends Item>({
           {items.map((one) => (
             <tr key={one.id}>
               {cells(one)}
-              <Cell middle textAlign="right">
+              <Cell middle textAlign="end">
                 {mayChange(one) && (
                   <Action
                     kind="quiet"

@@ -41,7 +41,7 @@ export function Orders({ orders, parts }: { readonly orders: readonly Order[]; r
               <Cell middle figure>
                 {t('view.shop.of', { done: order.done, quantity: order.quantity })}
               </Cell>
-              <Cell middle pl="4">
+              <Cell middle ps="4">
                 {shopDate(order.dueOn)}
               </Cell>
             </>
@@ -57,7 +57,7 @@ export function Orders({ orders, parts }: { readonly orders: readonly Order[]; r
 const labels = {
   number: t('view.shop.order-number'),
   partId: t('view.shop.part'),
-  quantity: 'How many',
+  quantity: t('view.shop.order-quantity'),
   dueOn: t('view.shop.order-due'),
 };
 

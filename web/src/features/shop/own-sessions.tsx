@@ -27,7 +27,7 @@ export function OwnSessions() {
               </Cell>
               <Cell middle>{startedAt === null ? '' : shopTime(startedAt)}</Cell>
               <Cell middle>{shopTime(endsAt)}</Cell>
-              <Cell middle textAlign="right">
+              <Cell middle textAlign="end">
                 {isThis ? (
                   <Box color="spruce">{t('view.shop.session-this')}</Box>
                 ) : (

@@ -179,11 +179,11 @@ function NameTile({
         minHeight="68px"
         minWidth={0}
         px="4"
-        textAlign="left"
+        textAlign="start"
         bg={chosen ? 'accentSoft' : 'surface'}
         borderWidth="1px"
         borderColor={chosen ? 'accent' : 'line'}
-        borderLeftWidth="5px"
+        borderStartWidth="5px"
         borderRadius="3px"
         cursor="pointer"
         _hover={{ bg: 'accentSoft' }}

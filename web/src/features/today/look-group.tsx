@@ -73,7 +73,7 @@ export function LookRow({
             {mark === undefined ? '' : `${mark} `}
             {name}
           </Box>
-          <Box as="span" fontSize="12.5px" color="quiet" textAlign="right">
+          <Box as="span" fontSize="12.5px" color="quiet" textAlign="end">
             {detail}
           </Box>
         </Link>

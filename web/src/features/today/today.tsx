@@ -288,7 +288,7 @@ function CountSaid({ counting: { task, count, waits, asked } }: { readonly count
   return (
     <>
       {waits > 0 && !task.busy && (
-        <Box role="status" color="ochre" fontSize="13px" textAlign="right">
+        <Box role="status" color="ochre" fontSize="13px" textAlign="end">
           {t('view.today.counts-wait', { count: waits })}
         </Box>
       )}

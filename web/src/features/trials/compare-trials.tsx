@@ -127,9 +127,9 @@ function Columns({
               <Box
                 asChild
                 key={trial.id}
-                textAlign="left"
+                textAlign="start"
                 verticalAlign="top"
-                pr="3"
+                pe="3"
                 pb="2"
                 width={width}
                 fontWeight={400}
@@ -203,7 +203,7 @@ function Section({
   return (
     <>
       <tr>
-        <Box asChild pt="3" textStyle="label" color="quiet" textAlign="left">
+        <Box asChild pt="3" textStyle="label" color="quiet" textAlign="start">
           <th colSpan={columns + 1} scope="colgroup">
             {title}
           </th>

@@ -105,15 +105,15 @@ function Cause({ cause: { name, probability, because } }: { readonly cause: Diag
         aria-expanded={open}
         onClick={() => setOpen(!open)}
       >
-        <Box as="span" textStyle="figure" width="54px" textAlign="right" flexShrink={0}>
+        <Box as="span" textStyle="figure" width="54px" textAlign="end" flexShrink={0}>
           {fixed(100 * probability, 0)} %
         </Box>
-        <Box as="span" position="relative" flex="1" minWidth={0} textAlign="left" whiteSpace="normal">
+        <Box as="span" position="relative" flex="1" minWidth={0} textAlign="start" whiteSpace="normal">
           {tell(name)}
           <Box
             as="span"
             position="absolute"
-            left="0"
+            insetStart="0"
             bottom="-5px"
             height="3px"
             bg="accent"
@@ -126,7 +126,7 @@ function Cause({ cause: { name, probability, because } }: { readonly cause: Diag
         </Box>
       </Action>
       {open && (
-        <Box as="ul" pl="62px" pb="2" fontSize="13px" color="quiet" listStyleType="none">
+        <Box as="ul" ps="62px" pb="2" fontSize="13px" color="quiet" listStyleType="none">
           {because.map((line, at) => (
             <Box as="li" key={at}>
               {tell(line)}

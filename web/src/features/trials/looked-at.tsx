@@ -163,7 +163,7 @@ function SymptomButton({
       gap="2"
       minHeight="52px"
       px="1.5"
-      textAlign="left"
+      textAlign="start"
       borderWidth="1px"
       borderRadius="3px"
       borderColor={severity === null ? 'line' : 'crimson'}

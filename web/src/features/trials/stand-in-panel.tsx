@@ -123,7 +123,7 @@ export function StandInPanel({
           <Box fontSize="13px" color="quiet" role="status">
             {t('view.trials.welded-simulated', { seconds: Math.round(10 * bead.seconds) / 10 })}{' '}
             {bead.mended.map(({ cause, wasWrong }) => (
-              <Box as="span" key={cause} mr="2">
+              <Box as="span" key={cause} me="2">
                 {wasWrong ? '✓' : '–'} {tell(causes[cause as CauseCode].name)}:{' '}
                 {wasWrong ? t('view.trials.had-been-wrong') : t('view.trials.was-in-order')}
               </Box>

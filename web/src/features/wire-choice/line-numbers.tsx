@@ -20,10 +20,10 @@ export function LineNumbers({
           names={[
             t('view.dial-card.machine'),
             t('view.seam-frame.line'),
-            'Number',
+            t('view.machines.chart.number'),
             t('view.machines.chart.confused-with'),
           ]}
-          right={['Number']}
+          right={[t('view.machines.chart.number')]}
         />
         <tbody>
           {machines.map(({ id, file }) => {

@@ -53,7 +53,7 @@ export function Ranked<T extends string | number>({
               borderColor="line"
               py="2"
               {...(isChosen
-                ? { bg: 'accentSoft', mx: '-12px', px: '12px', borderLeftWidth: '4px', borderLeftColor: 'accent' }
+                ? { bg: 'accentSoft', mx: '-12px', px: '12px', borderStartWidth: '4px', borderStartColor: 'accent' }
                 : {})}
             >
               <Box display="flex" justifyContent="space-between" gap="2" alignItems="flex-start">

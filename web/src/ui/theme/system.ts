@@ -1,6 +1,10 @@
 /** Chakra's system with our tokens: warm paper or dark umber, ink, one russet accent, corners of 3 px, rules instead of shadows. */
 import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react';
+import { spoken } from '../../lib/words.ts';
 import { colours } from './colours.ts';
+import { fontsFor } from './fonts.ts';
+
+const fonts = fontsFor(spoken().language);
 
 const semanticColours = Object.fromEntries(
   Object.entries(colours).map(([name, { day, night }]) => [name, { value: { base: day, _dark: night } }]),
@@ -23,9 +27,9 @@ const config = defineConfig({
   theme: {
     tokens: {
       fonts: {
-        body: { value: '"Archivo Variable", system-ui, sans-serif' },
-        heading: { value: '"Archivo Variable", system-ui, sans-serif' },
-        mono: { value: '"Spline Sans Mono", ui-monospace, monospace' },
+        body: { value: fonts.words },
+        heading: { value: fonts.words },
+        mono: { value: fonts.figures },
       },
     },
     semanticTokens: { colors: semanticColours },

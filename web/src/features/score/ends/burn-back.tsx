@@ -17,22 +17,11 @@ import { Action } from '../../../ui/action.tsx';
 import { Notice } from '../../../ui/notice.tsx';
 import { Panel } from '../../../ui/panel.tsx';
 import { cssColour } from '../../../ui/theme/colours.ts';
+import { leftNames, shapeNames } from '../../../lib/stop-words.ts';
 import type { Score } from '../use-score.ts';
 import type { Starts } from './use-starts.ts';
 import { useStops } from './use-stops.ts';
 
-const leftNames: Record<WireLeft, string> = {
-  'stuck-in-pool': t('view.sequence.stop.froze'),
-  'too-long': t('view.sequence.too-long'),
-  right: t('view.sequence.right-length'),
-  'too-short': t('view.sequence.too-short'),
-  'welded-to-tip': t('view.sequence.stop.welded-to-tip'),
-};
-const shapeNames: Record<WireShape, string> = {
-  sharp: t('view.sequence.sharp'),
-  'small-ball': t('view.sequence.small-ball'),
-  'big-ball': t('view.sequence.big-ball'),
-};
 /** Length drawn below the tip, and the ball on its end, px. */
 const drawnLength: Record<WireLeft, number> = {
   'stuck-in-pool': 34,

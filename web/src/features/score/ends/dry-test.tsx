@@ -30,7 +30,7 @@ export function DryTest({
         minutes: test.minutes,
         safety: test.safety,
       })}
-      <Box as="ol" pl="5" listStyleType="decimal" mt="1">
+      <Box as="ol" ps="5" listStyleType="decimal" mt="1">
         {test.steps.map((step) => (
           <li key={tell(step)}>{tell(step)}</li>
         ))}

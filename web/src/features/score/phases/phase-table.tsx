@@ -49,7 +49,7 @@ export function PhaseTable({
                   as="button"
                   onClick={() => onSelect(phase)}
                   minHeight="28px"
-                  textAlign="left"
+                  textAlign="start"
                   cursor="pointer"
                   _hover={{ textDecoration: 'underline' }}
                 >

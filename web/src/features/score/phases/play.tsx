@@ -79,7 +79,7 @@ export function Play({
           <Box
             aria-live="off"
             bg={cue.due ? 'ochreSoft' : 'transparent'}
-            borderLeftWidth="4px"
+            borderStartWidth="4px"
             borderColor={cue.due ? 'ochre' : 'line'}
             px="3"
             py="1.5"

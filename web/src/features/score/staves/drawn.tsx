@@ -62,7 +62,7 @@ function Called({ session }: { readonly session: PlaySession }) {
         px="3"
         py="2"
         bg={due ? 'ochreSoft' : 'page'}
-        borderLeftWidth="4px"
+        borderStartWidth="4px"
         borderColor={due ? 'ochre' : 'line'}
         minWidth="190px"
       >

@@ -197,7 +197,7 @@ function Figures({ lines }: { readonly lines: readonly (readonly [string, string
           <Box as="dt" fontWeight={600} fontSize="13px">
             {name}
           </Box>
-          <Box as="dd" textStyle="figure" fontSize="14px" textAlign="right" whiteSpace="nowrap">
+          <Box as="dd" textStyle="figure" fontSize="14px" textAlign="end" whiteSpace="nowrap">
             {figure}
           </Box>
           <Box as="dd" textStyle="label" color="quiet">

@@ -1,0 +1,16 @@
+/** Fonts of each script that a language may be written in; all of them ship with the application. */
+import type { Language } from '@fox-tempo/words';
+import { written } from '@fox-tempo/words';
+
+interface Fonts {
+  readonly words: string;
+  readonly figures: string;
+}
+
+const fonts: Readonly<Record<(typeof written)[Language]['script'], Fonts>> = {
+  latin: { words: '"Archivo Variable", system-ui, sans-serif', figures: '"Spline Sans Mono", ui-monospace, monospace' },
+};
+
+export function fontsFor(language: Language): Fonts {
+  return fonts[written[language].script];
+}

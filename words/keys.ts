@@ -341,6 +341,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.app.library': null;
   readonly 'view.app.light-day': null;
   readonly 'view.app.light-night': null;
+  readonly 'view.app.link-old': null;
   readonly 'view.app.load-it-anew': null;
   readonly 'view.app.loading': null;
   readonly 'view.app.loading-fox-tempo': null;
@@ -3355,4 +3356,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4613;
+export const sentenceCount = 4614;

@@ -5,6 +5,7 @@ import { withOffset } from '@fox-tempo/core/window';
 import { languages, wordsIn } from '@fox-tempo/words';
 import { pagesOf } from '../papers/pdf.ts';
 import { cardDocument, type CardContent } from './card-document.ts';
+import { marked, outsideMarks } from '../../testing/marked.ts';
 import { openTestApp } from '../../testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;
@@ -138,5 +139,33 @@ describe('a score kept with its revision', () => {
     expect(display).toBeDefined();
     expect(faster).toContain(`Teo Varnholt: ${display ?? ''}`);
     expect(printed(null)).not.toContain('Teo Varnholt:');
+  });
+
+  it.each([
+    ['axle-plate-to-tube', 'rowan'],
+    ['trike-frame-rail', 'hazel'],
+    ['trike-lid-seam', 'alder'],
+  ])('of %s on %s says no word that is in no catalogue', async (id, machineId) => {
+    const machine = (await test.as().get(`/api/machines/${machineId}`).expect(200)).body as MachineResource;
+    const one = await seam(id);
+    if (!one.revision) throw new Error('no setting');
+    const page = cardDocument(
+      {
+        seam: one,
+        revision: one.revision,
+        machine,
+        paper: 'A5',
+        language: 'en',
+        units: 'metric',
+        printedAt: new Date('2026-11-20T10:00:00Z'),
+        timeZone: 'Europe/Berlin',
+        slots: [],
+        opens: null,
+        own: null,
+      },
+      marked,
+    );
+    expect(outsideMarks(page.content, [one, machine, 'Nov'])).toEqual([]);
+    expect(outsideMarks([page.content, { text: 'By hand' }], [one, machine, 'Nov'])).toEqual(['By hand']);
   });
 });

@@ -1,7 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { Page, TrialRow } from '@fox-tempo/contract';
+import type { MachineResource, Page, SeamResource, TrialRow } from '@fox-tempo/contract';
 import { languages } from '@fox-tempo/words';
+import { marked, outsideMarks } from '../../testing/marked.ts';
 import { openTestApp } from '../../testing/test-app.ts';
+import { procedureDocument } from './procedure-document.ts';
 import { pagesOf } from './pdf.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;
@@ -13,6 +15,30 @@ afterAll(() => test.close());
 const sheet = (id: string, query: object) => test.as().get(`/api/seams/${id}/procedure.pdf`).query(query);
 
 describe('a procedure sheet', () => {
+  it('says no word that is in no catalogue', async () => {
+    const seam = (await test.as().get('/api/seams/axle-plate-to-tube').expect(200)).body as SeamResource;
+    const machine = (await test.as().get('/api/machines/rowan').expect(200)).body as MachineResource;
+    const trials = (await test.as().get('/api/trials?seam=axle-plate-to-tube').expect(200)).body as Page<TrialRow>;
+    if (!seam.revision) throw new Error('no setting');
+    const page = procedureDocument(
+      {
+        seam,
+        revision: seam.revision,
+        machine,
+        shopName: 'Alderwick Yard',
+        passed: trials.items.filter(({ verdict }) => verdict === 'pass'),
+        paper: 'A4',
+        language: 'en',
+        units: 'metric',
+        printedAt: new Date('2026-11-20T10:00:00Z'),
+        timeZone: 'Europe/Berlin',
+      },
+      marked,
+    );
+    const months = ['Sep', 'Oct', 'Nov', 'Dec'];
+    expect(outsideMarks(page.content, [seam, machine, trials, 'Alderwick Yard', months])).toEqual([]);
+  });
+
   it.each(languages)('is one page in %s, in either system of units', async (lang) => {
     for (const [units, paper] of [
       ['metric', 'A4'],

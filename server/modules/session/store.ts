@@ -15,15 +15,18 @@ export interface SessionStore {
 }
 
 /** Reads a session and who it belongs to in one question: both are asked for at every request. */
+const sessionWithPerson = `
+  select s.sess, case when p.id is null then null else json_build_object('id', p.id, 'name', p.name, 'role', p.role) end as me
+  from sessions s left join people p on p.id = s.sess->>'personId' and not p.retired
+  where s.sid = $1 and s.expire > now()`;
+
 function storeWithPerson(pool: pg.Pool) {
   return class extends connectPgSimple(session) {
     override get(sid: string, done: (error: unknown, found?: session.SessionData | null) => void): void {
       pool
         .query<{ sess: session.SessionData; me: SignedIn | null }>({
           name: 'session_with_person',
-          text: `select s.sess, case when p.id is null then null else json_build_object('id', p.id, 'name', p.name, 'role', p.role) end as me
-           from sessions s left join people p on p.id = s.sess->>'personId' and not p.retired
-           where s.sid = $1 and s.expire > now()`,
+          text: sessionWithPerson,
           values: [sid],
         })
         .then(

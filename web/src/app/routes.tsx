@@ -269,8 +269,8 @@ function moved(from: string, to: string) {
 function notThere(): never {
   throw new ProblemError('not-found', {
     type: 'about:blank',
-    title: 'There is nothing at this address',
+    title: t('contract.problem.not-found'),
     status: 404,
-    detail: 'The link may be old.',
+    detail: t('view.app.link-old'),
   });
 }

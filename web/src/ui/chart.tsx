@@ -31,7 +31,7 @@ registerCharts([
   SVGRenderer,
 ]);
 
-export const { words: chartWords, figures: chartFigures } = fontsFor(spoken().language);
+export const { body: chartWords, figures: chartFigures } = fontsFor(spoken().language);
 
 export type Paint = (name: ColourName) => string;
 

@@ -181,7 +181,7 @@ function AddLine({ editor, onClose }: { readonly editor: MachineEditor; readonly
     <Box as="section" aria-label={t('view.machines.chart.new-line')} bg="page" p="3" borderRadius="4px" mb="2">
       <Box display="grid" gridTemplateColumns={{ base: '1fr 1fr', lg: 'repeat(6, 1fr)' }} gap="2.5">
         <ValueField
-          label="Number"
+          label={t('view.machines.chart.number')}
           of="plain"
           value={form.number}
           keep={`${keep}/number`}

@@ -94,7 +94,7 @@ export function RunPlan() {
             )
           }
         >
-          iCalendar
+          {'iCalendar'}
         </Action>
         <Action disabled={Object.keys(kept.fixed).length === 0} onClick={() => onFixed({})}>
           {t('view.run-plan.release-all')}

@@ -3,12 +3,12 @@ import type { Language } from '@fox-tempo/words';
 import { written } from '@fox-tempo/words';
 
 interface Fonts {
-  readonly words: string;
+  readonly body: string;
   readonly figures: string;
 }
 
 const fonts: Readonly<Record<(typeof written)[Language]['script'], Fonts>> = {
-  latin: { words: '"Archivo Variable", system-ui, sans-serif', figures: '"Spline Sans Mono", ui-monospace, monospace' },
+  latin: { body: '"Archivo Variable", system-ui, sans-serif', figures: '"Spline Sans Mono", ui-monospace, monospace' },
 };
 
 export function fontsFor(language: Language): Fonts {

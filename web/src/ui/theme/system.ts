@@ -27,8 +27,8 @@ const config = defineConfig({
   theme: {
     tokens: {
       fonts: {
-        body: { value: fonts.words },
-        heading: { value: fonts.words },
+        body: { value: fonts.body },
+        heading: { value: fonts.body },
         mono: { value: fonts.figures },
       },
     },

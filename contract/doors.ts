@@ -109,6 +109,20 @@ export const doorFacts = {
     who: rights.saveShop.roles,
     needs: 'version',
   },
+  wordReviews: {
+    method: 'GET',
+    path: '/words/:language',
+    summary: say('contract.endpoint.word-reviews'),
+    who: 'anyone',
+  },
+  reviewWord: {
+    method: 'POST',
+    path: '/words/:language',
+    summary: say('contract.endpoint.word-review'),
+    who: rights.reviewWord.roles,
+    status: 201,
+    needs: 'key',
+  },
   backup: {
     method: 'POST',
     path: '/shop/backup',
@@ -633,7 +647,12 @@ export const doorFacts = {
     who: rights.jobEvents.roles,
     media: 'text/event-stream',
   },
-  cancelJob: { method: 'DELETE', path: `/jobs${id}`, summary: say('contract.endpoint.job-cancel'), who: rights.cancelJob.roles },
+  cancelJob: {
+    method: 'DELETE',
+    path: `/jobs${id}`,
+    summary: say('contract.endpoint.job-cancel'),
+    who: rights.cancelJob.roles,
+  },
 } as const satisfies Record<string, DoorFacts>;
 
 export type DoorName = keyof typeof doorFacts;

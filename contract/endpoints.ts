@@ -15,6 +15,8 @@ import {
   sessionState,
   shopSave,
   ratesSave,
+  wordReviewCreate,
+  wordReviews,
   shopState,
   signIn,
 } from './people.ts';
@@ -97,6 +99,8 @@ const shapes = {
   shop: { answer: shopState },
   saveShop: { body: shopSave, answer: shopState },
   saveRates: { body: ratesSave, answer: shopState },
+  wordReviews: { answer: wordReviews },
+  reviewWord: { body: wordReviewCreate, answer: wordReviews },
   backup: {},
   exportShop: { answer: bundle },
   importBundle: { body: bundleImport, answer: importReport },

@@ -160,6 +160,7 @@ export {
   type WrongTries,
   type ShopSave,
   type RatesSave,
+  type WordReview,
   type ShopState,
   personCreate,
   personSave,

@@ -130,6 +130,21 @@ export const ratesField = z.strictObject({
 });
 export const ratesSave = z.strictObject({ rates: ratesField.nullable() });
 
+/** A text of the application as a native reader of the shop confirmed or corrected it. */
+export const wordReview = z.object({
+  key: z.string(),
+  /** What it says in English; once that changes, the review counts no longer. */
+  english: z.string(),
+  text: z.string(),
+  by: z.string(),
+  at: timestampField,
+});
+export const wordReviews = z.object({ reviews: z.array(wordReview) });
+export const wordReviewCreate = z.strictObject({
+  key: z.string().min(1).max(120),
+  text: z.string().trim().min(1).max(2000),
+});
+
 export const backupNote = z.object({ name: z.string(), bytes: z.int(), madeAt: timestampField });
 
 export const shopState = z.object({
@@ -156,6 +171,7 @@ export type Person = z.infer<typeof person>;
 export type PersonCreate = z.infer<typeof personCreate>;
 export type PersonSave = z.infer<typeof personSave>;
 export type SessionState = z.infer<typeof sessionState>;
+export type WordReview = z.infer<typeof wordReview>;
 export type RatesSave = z.infer<typeof ratesSave>;
 export type OwnSession = z.infer<typeof ownSession>;
 export type WrongTries = z.infer<typeof wrongTries>;

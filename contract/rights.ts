@@ -29,6 +29,7 @@ export const rights = {
   shop: { roles: everybody },
   saveRates: { roles: planners },
   saveShop: { roles: owners },
+  reviewWord: { roles: owners },
   backup: { roles: owners },
   exportShop: { roles: everybody },
   importBundle: { roles: leads },

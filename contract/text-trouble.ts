@@ -32,7 +32,8 @@ export function findTrouble(value: unknown): TextTrouble | undefined {
       };
     for (const [key, inner] of Object.entries(at.value)) {
       const path = at.path === '' ? key : `${at.path}.${key}`;
-      if (!isStorable(key)) return { path: at.path, code: 'unreadable-text', says: say('contract.field.bad-name-character') };
+      if (!isStorable(key))
+        return { path: at.path, code: 'unreadable-text', says: say('contract.field.bad-name-character') };
       waiting.push({ value: inner, path, depth: at.depth + 1 });
     }
   }

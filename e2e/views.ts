@@ -49,5 +49,6 @@ export const views: readonly { readonly path: string; readonly waitsFor?: RegExp
   { path: '/shop/record' },
   { path: '/shop/files' },
   { path: '/shop/backup' },
+  { path: '/shop/words' },
   { path: '/sign-in' },
 ];

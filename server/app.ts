@@ -30,6 +30,7 @@ import { peopleHandlers } from './modules/people/handlers.ts';
 import { seamHandlers } from './modules/seams/handlers.ts';
 import { sessionHandlers } from './modules/session/handlers.ts';
 import { shopHandlers } from './modules/shop/handlers.ts';
+import { wordHandlers } from './modules/words/handlers.ts';
 import { slotHandlers } from './modules/slots/handlers.ts';
 import { runHandlers } from './modules/runs/handlers.ts';
 import { shiftHandlers } from './modules/shift/handlers.ts';
@@ -122,6 +123,7 @@ function api({
     ...shiftHandlers,
     ...standInHandlers,
     ...windowHandlers(pool),
+    ...wordHandlers,
     ...observationHandlers,
     ...blobHandlers,
     ...computeHandlers(pool),

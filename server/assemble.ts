@@ -12,6 +12,7 @@ import { shopSite } from './modules/shop/site.ts';
 import { sessionStore, type SessionStore } from './modules/session/store.ts';
 import { ensureShop } from './modules/shop/repo.ts';
 import { createTickets, type Tickets } from './http/authorship.ts';
+import { readShopTexts } from './modules/words/service.ts';
 import { forgetOldTries } from './modules/session/repo.ts';
 
 export interface Assembly {
@@ -49,6 +50,7 @@ export async function assemble({
     const { sessionSecret } = await ensureShop(connection.db);
     const site = await shopSite(connection.db);
     await bringUpRevisions(connection.db, (revision) => siteOfOld(revision, site), useFor);
+    await readShopTexts(connection.db);
     await forgetOldAnswers(connection.db);
     await forgetOldTries(connection.db);
     const store = sessionStore(connection.pool, sessionSecret, prunes);

@@ -23,7 +23,7 @@ beforeAll(async () => {
 afterAll(() => test.close());
 
 /** Parameters under which a door leads to something that is there. */
-const params = { id: 'axle-plate-to-tube', slot: '3', verb: 'melt', sha256: '0'.repeat(64) };
+const params = { id: 'axle-plate-to-tube', slot: '3', verb: 'melt', sha256: '0'.repeat(64), language: 'de' };
 function idFor(path: string): string {
   if (path.startsWith('/machines')) return 'rowan';
   if (path.startsWith('/orders')) return 'order-2041';

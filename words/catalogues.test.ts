@@ -1,5 +1,5 @@
 /** What every catalogue must hold, whatever it says. */
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { parse, TYPE, type MessageFormatElement } from '@formatjs/icu-messageformat-parser';
 import { describe, expect, it } from '@jest/globals';
 import hazardTexts from './hazards.en.json' with { type: 'json' };
@@ -97,6 +97,45 @@ describe.each(others)('the catalogue of %s', (language) => {
       expect(review.on).toMatch(/^\d{4}-\d{2}-\d{2}$/);
       expect(review.text).toBe(catalogue[key]);
     }
+  });
+});
+
+describe('a key', () => {
+  /** Every literal of the code that could be a key, and the beginnings and ends of those put together from a code. */
+  function keysInCode() {
+    const whole = new Set<string>();
+    const parts: { readonly start: string; readonly end: string }[] = [];
+    for (const folder of ['core', 'contract', 'words', 'server', 'web/src', 'cli']) {
+      const root = new URL(`../${folder}/`, import.meta.url);
+      for (const name of readdirSync(root, { recursive: true, encoding: 'utf8' })) {
+        if (!/\.tsx?$/.test(name) || /node_modules|\.test\.|(^|\/)keys\.ts$/.test(name)) continue;
+        const code = readFileSync(new URL(name, root), 'utf8');
+        for (const [, , key = ''] of code.matchAll(/(['"`])([a-z][\w -]*(?:\.[\w -]+)+)\1/g)) whole.add(key);
+        for (const [, start = '', end = ''] of code.matchAll(/`([a-z][\w-]*\.[\w.-]*)\$\{[^`]*?\}([\w-]*)`/g))
+          parts.push({ start, end });
+      }
+    }
+    return { whole, parts };
+  }
+
+  it('is said somewhere in the code', () => {
+    const { whole, parts } = keysInCode();
+    const dead = Object.keys(english).filter(
+      (key) => !whole.has(key) && !parts.some(({ start, end }) => key.startsWith(start) && key.endsWith(end)),
+    );
+    expect(dead).toEqual([]);
+  });
+
+  it('is a name by place and meaning: no counter at its end, and no sentence cut off', () => {
+    const cut = Object.keys(english).filter((key) => /(?<!utf)-[2-9]$/.test(key) || /-(a|the|and|or)$/.test(key));
+    expect(cut).toEqual([]);
+  });
+
+  it('gives its values names by meaning', () => {
+    const unnamed = Object.entries(english).filter(([, pattern]) =>
+      valuesIn(pattern).some((name) => /(?<!co)\d$/.test(name)),
+    );
+    expect(unnamed).toEqual([]);
   });
 });
 

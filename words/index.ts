@@ -2,5 +2,7 @@ export { isLanguage, languageFor, languages, written, type Language } from './la
 export { loadWords, wordsIn } from './load.ts';
 export { formatForInput, sayQuantity, showQuantity, type Saying, type Shown } from './numbers.ts';
 export { terms, type TermId } from './terms.ts';
+export { patternTrouble, type PatternTrouble } from './pattern.ts';
+export { shopTexts, takeShopTexts, type ShopTexts, type Texts } from './shop-texts.ts';
 export { toldIn, withSentences } from './with-sentences.ts';
 export { hazard, makeWords, phrase, type Catalogue, type SentenceKey, type ValuesOf, type Words } from './words.ts';

@@ -327,6 +327,11 @@ export interface Sentences extends CoreSentences {
   readonly 'server.trials.error.no-trial': { readonly id: SaidValue };
   readonly 'server.trials.error.reason-to-correct': null;
   readonly 'server.windows.a-corner-fails': { readonly why: SaidValue };
+  readonly 'server.words.error.no-key': { readonly key: SaidValue };
+  readonly 'server.words.error.no-language': { readonly language: SaidValue };
+  readonly 'server.words.error.plural': { readonly missing: SaidValue };
+  readonly 'server.words.error.unreadable': { readonly why: SaidValue };
+  readonly 'server.words.error.values': { readonly missing: SaidValue; readonly unknown: SaidValue };
   readonly 'view.app.another-version': null;
   readonly 'view.app.arc-simulator': null;
   readonly 'view.app.card-language': { readonly language: SaidValue };
@@ -645,6 +650,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.finding.words.stock': null;
   readonly 'view.finding.words.theme': null;
   readonly 'view.finding.words.today': null;
+  readonly 'view.finding.words.translations': null;
   readonly 'view.finding.words.units': null;
   readonly 'view.finding.words.units-us': null;
   readonly 'view.glossary.along-the-weld': null;
@@ -3341,6 +3347,24 @@ export interface Sentences extends CoreSentences {
   readonly 'view.wire-choice.title': { readonly spec: SaidValue };
   readonly 'view.wire-choice.use': null;
   readonly 'view.wire-choice.wire-choice': null;
+  readonly 'view.words.confirm': null;
+  readonly 'view.words.confirmed': { readonly at: SaidValue; readonly by: SaidValue };
+  readonly 'view.words.correct': null;
+  readonly 'view.words.corrected': { readonly at: SaidValue; readonly by: SaidValue };
+  readonly 'view.words.english-page': null;
+  readonly 'view.words.export': null;
+  readonly 'view.words.find': null;
+  readonly 'view.words.find-hint': null;
+  readonly 'view.words.hazards-left': { readonly count: number };
+  readonly 'view.words.none': null;
+  readonly 'view.words.not-confirmed': null;
+  readonly 'view.words.not-saved': null;
+  readonly 'view.words.reload': null;
+  readonly 'view.words.save': null;
+  readonly 'view.words.shown': { readonly all: SaidValue; readonly shown: SaidValue };
+  readonly 'view.words.text': { readonly language: SaidValue };
+  readonly 'view.words.title': null;
+  readonly 'view.words.why': null;
   readonly 'view.workers.ask-again': null;
   readonly 'view.workers.failed': { readonly message: SaidValue; readonly what: SaidValue };
   readonly 'view.workers.it-was-cancelled': null;
@@ -3356,4 +3380,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4614;
+export const sentenceCount = 4640;

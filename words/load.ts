@@ -3,6 +3,7 @@ import type { UnitSystem } from '@fox-tempo/core/units';
 import { sentenceCount } from './keys.ts';
 import { unread } from './hazards.ts';
 import type { Language } from './languages.ts';
+import { shopTexts, type Texts } from './shop-texts.ts';
 import { makeWords, type Catalogue, type Words } from './words.ts';
 
 const files: Readonly<Record<Language, () => Promise<{ default: Catalogue }>>> = {
@@ -13,10 +14,16 @@ const files: Readonly<Record<Language, () => Promise<{ default: Catalogue }>>> =
   'pt-BR': () => import('./pt-BR.json', { with: { type: 'json' } }),
 };
 
-const made = new Map<string, Promise<Words>>();
+let made = new Map<string, Promise<Words>>();
+/** The texts of the shop with which those were made. */
+let madeWith = shopTexts();
 
 /** One of each: what was compiled once is not compiled again. */
 export function wordsIn(language: Language, system: UnitSystem): Promise<Words> {
+  if (madeWith !== shopTexts()) {
+    madeWith = shopTexts();
+    made = new Map();
+  }
   const key = `${language} ${system}`;
   const words = made.get(key) ?? loadWords(language, system, async (wanted) => (await files[wanted]()).default);
   made.set(key, words);
@@ -29,18 +36,21 @@ export async function loadWords(
   system: UnitSystem,
   load: (language: Language) => Promise<Readonly<Record<string, string>>>,
 ): Promise<Words> {
-  const catalogue = await load(language);
+  const own = shopTexts()[language] ?? {};
+  const shipped = await load(language);
+  const catalogue = { ...shipped, ...own };
   // An English page needs none of it, and the first view is small.
-  const hazards = language === 'en' ? {} : await unreadIn(language, catalogue);
-  if (language === 'en' || Object.keys(catalogue).length >= sentenceCount)
+  const hazards = language === 'en' ? {} : await unreadIn(language, shipped, own);
+  if (language === 'en' || Object.keys(shipped).length >= sentenceCount)
     return makeWords(catalogue, language, system, { hazards });
   return makeWords(catalogue, language, system, { hazards, spare: await load('en') });
 }
 
-async function unreadIn(language: Language, catalogue: Readonly<Record<string, string>>) {
+async function unreadIn(language: Language, catalogue: Readonly<Record<string, string>>, own: Texts) {
   const [{ default: english }, { default: reviews }] = await Promise.all([
     import('./hazards.en.json', { with: { type: 'json' } }),
     import('./reviewed.json', { with: { type: 'json' } }),
   ]);
-  return unread(language, catalogue, english, reviews);
+  const left = Object.entries(unread(language, catalogue, english, reviews));
+  return Object.fromEntries(left.filter(([key]) => !Object.hasOwn(own, key)));
 }

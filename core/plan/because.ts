@@ -71,7 +71,7 @@ function linesOf(input: PlanInput, workings: Workings): Because {
         : say('plan.because.rms-steady'),
     voltageV:
       input.mode === 'dip'
-        ? say('plan.dip-volts-sum', {
+        ? say('plan.because.dip-voltage', {
             base: amount('voltage', dipVolts.baseV, 1),
             perAmpere: dipVolts.perAmpere,
             meanCurrent: amount('current', f.meanCurrentA, 0),
@@ -135,7 +135,7 @@ function linesOf(input: PlanInput, workings: Workings): Because {
       meanPower: amount('watts', f.meanPowerW, 0),
       travel: amount('travel', f.travelMmPerMin, 0),
     }),
-    depositionKgPerH: say('plan.sum', { metal, densityKgPerM3: amount('density', wire.densityKgPerM3) }),
+    depositionKgPerH: say('plan.because.deposition', { metal, density: amount('density', wire.densityKgPerM3) }),
     arcSeconds: secondsLine(input, workings),
     gasLitres: say('plan.because.gas-used', {
       gas: amount('gasFlow', f.gasFlowLPerMin * trueFlowFactor(input.gas), 1),
@@ -150,7 +150,7 @@ function linesOf(input: PlanInput, workings: Workings): Because {
 
 function stickOutLine({ mode, diameterMm, gas }: PlanInput, { figures: f, model: { extensionMm } }: Workings): Phrase {
   const { baseMm, perMm, fromMm, heldMm, more } = stickOutSum(mode, diameterMm, gas);
-  return say('plan.stick-out-sum', {
+  return say('plan.because.ctwd', {
     base: amount('shortLength', baseMm, 1),
     slope: perMm,
     diameter: bare('shortLength', diameterMm),
@@ -191,7 +191,7 @@ function secondsLine({ seam }: PlanInput, { figures: f, root }: Workings): Phras
         fills: f.passes - 1,
         travel,
       })
-    : say('plan.at', { length, passes: f.passes, travel });
+    : say('plan.because.arc-time', { length, passes: f.passes, travel });
 }
 
 function wireLine({ seam }: PlanInput, { figures: f, root, wire }: Workings): Phrase {
@@ -216,7 +216,7 @@ function wireLine({ seam }: PlanInput, { figures: f, root, wire }: Workings): Ph
 function currentLine({ figures, wire, model, point: { pulse } }: Workings): Phrase {
   const glowing = say('plan.because.current', { extension: amount('shortLength', model.extensionMm, 1) });
   return pulse
-    ? say('plan.a', {
+    ? say('plan.because.pulse-mean', {
         backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
         peakCurrent: amount('plain', pulse.peakCurrentA, 0),
         background: amount('plain', pulse.backgroundCurrentA, 0),
@@ -243,7 +243,7 @@ function feedLine({ figures, wanted }: Workings): Phrase {
 
 function arcLine(input: PlanInput, { model: { arc } }: Workings): Phrase {
   const line = say('plan.because.synergic-line', { line: amount('shortLength', arc.lineMm) });
-  const range = say('plan.to', {
+  const range = say('plan.range', {
     least: bare('shortLength', arc.range[0]),
     most: amount('shortLength', arc.range[1]),
   });
@@ -295,7 +295,7 @@ function legLine({ seam }: PlanInput, { figures, wanted, wire }: Workings): Phra
 
 function legWishLine({ thicknessesMm, position }: PlanInput['seam'], family: FillerFamily, legMm: number): Phrase {
   const { legBaseMm, legExponent, fluidWire, verticalUp } = sizeRule;
-  return say('plan.leg-wish-sum', {
+  return say('plan.because.usual-leg', {
     base: legBaseMm,
     thickness: bare('shortLength', thinnerMm(thicknessesMm)),
     exponent: legExponent,

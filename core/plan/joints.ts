@@ -110,7 +110,7 @@ export function jointArea(
     case 'lap':
       return {
         areaMm2: filletAreaMm2(legMm, gapMm),
-        because: say('plan.fillet-area', {
+        because: say('plan.because.fillet-area', {
           convexity: 1 + convexity,
           leg: round(legMm),
           gap: gapMm > 0 ? round(gapMm) : absent,

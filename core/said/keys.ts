@@ -200,6 +200,8 @@ export interface CoreSentences {
   readonly 'contract.endpoint.trials': null;
   readonly 'contract.endpoint.trials-csv': null;
   readonly 'contract.endpoint.wear': null;
+  readonly 'contract.endpoint.word-review': null;
+  readonly 'contract.endpoint.word-reviews': null;
   readonly 'contract.error.dials-without-machine': null;
   readonly 'contract.error.edge-length': { readonly edge: SaidValue; readonly length: SaidValue };
   readonly 'contract.error.interpass-limit': { readonly ambient: SaidValue; readonly interpass: SaidValue };
@@ -1036,14 +1038,6 @@ export interface CoreSentences {
   readonly 'outcome.wire-extension': null;
   readonly 'outcome.wire-feed': null;
   readonly 'plan.2': { readonly cornerLinear: SaidValue; readonly cornerSquare: SaidValue; readonly t: SaidValue };
-  readonly 'plan.a': {
-    readonly background: SaidValue;
-    readonly backgroundCurrent: SaidValue;
-    readonly frequency: SaidValue;
-    readonly glowing: SaidValue;
-    readonly peakCurrent: SaidValue;
-    readonly peakTime: SaidValue;
-  };
   readonly 'plan.a-brazed-seam': null;
   readonly 'plan.aim.long': null;
   readonly 'plan.aim.short': null;
@@ -1051,11 +1045,11 @@ export interface CoreSentences {
   readonly 'plan.arc-long': null;
   readonly 'plan.arc-normal': null;
   readonly 'plan.arc-short': null;
-  readonly 'plan.at': { readonly length: SaidValue; readonly passes: number; readonly travel: SaidValue };
   readonly 'plan.because.arc-brazing': { readonly line: SaidValue };
   readonly 'plan.because.arc-by-ear': { readonly line: SaidValue };
   readonly 'plan.because.arc-chosen': { readonly line: SaidValue; readonly range: SaidValue };
   readonly 'plan.because.arc-over-gap': { readonly line: SaidValue; readonly range: SaidValue };
+  readonly 'plan.because.arc-time': { readonly length: SaidValue; readonly passes: number; readonly travel: SaidValue };
   readonly 'plan.because.arc-usual': {
     readonly arcIntent: SaidValue;
     readonly line: SaidValue;
@@ -1069,12 +1063,36 @@ export interface CoreSentences {
   };
   readonly 'plan.because.area-deposited': { readonly area: SaidValue; readonly asked: SaidValue };
   readonly 'plan.because.background-current': { readonly peakCurrent: SaidValue; readonly peakTime: SaidValue };
+  readonly 'plan.because.ctwd': {
+    readonly arcLength: SaidValue;
+    readonly base: SaidValue;
+    readonly ctwd: SaidValue;
+    readonly diameter: SaidValue;
+    readonly extension: SaidValue;
+    readonly from: SaidValue;
+    readonly held: SaidValue;
+    readonly more: SaidValue;
+    readonly slope: SaidValue;
+    readonly tipRecess: SaidValue;
+    readonly why: 'co2' | 'other' | 'spray';
+  };
   readonly 'plan.because.current': { readonly extension: SaidValue };
   readonly 'plan.because.current-from-thickness': {
     readonly current: SaidValue;
     readonly exponent: SaidValue;
     readonly factor: SaidValue;
     readonly thickness: SaidValue;
+  };
+  readonly 'plan.because.deposition': { readonly density: SaidValue; readonly metal: SaidValue };
+  readonly 'plan.because.dip-voltage': {
+    readonly base: SaidValue;
+    readonly co2: SaidValue;
+    readonly co2Volts: SaidValue;
+    readonly error: SaidValue;
+    readonly helium: SaidValue;
+    readonly heliumVolts: SaidValue;
+    readonly meanCurrent: SaidValue;
+    readonly perAmpere: SaidValue;
   };
   readonly 'plan.because.drop-frequency': {
     readonly dropFactor: SaidValue;
@@ -1092,6 +1110,11 @@ export interface CoreSentences {
     readonly currentBecause: SaidValue;
     readonly proposedFeed: SaidValue;
     readonly travelBecause: SaidValue;
+  };
+  readonly 'plan.because.fillet-area': {
+    readonly convexity: SaidValue;
+    readonly gap: SaidValue;
+    readonly leg: SaidValue;
   };
   readonly 'plan.because.fillet-passes': { readonly passes: number; readonly singlePassLimit: SaidValue };
   readonly 'plan.because.gas-used': {
@@ -1132,6 +1155,14 @@ export interface CoreSentences {
   };
   readonly 'plan.because.penetration': { readonly index: SaidValue; readonly verdict: SaidValue };
   readonly 'plan.because.power-without-pulses': { readonly meanCurrent: SaidValue; readonly voltage: SaidValue };
+  readonly 'plan.because.pulse-mean': {
+    readonly background: SaidValue;
+    readonly backgroundCurrent: SaidValue;
+    readonly frequency: SaidValue;
+    readonly glowing: SaidValue;
+    readonly peakCurrent: SaidValue;
+    readonly peakTime: SaidValue;
+  };
   readonly 'plan.because.rms-of-dip': { readonly formFactor: SaidValue };
   readonly 'plan.because.rms-of-pulse': null;
   readonly 'plan.because.rms-steady': null;
@@ -1163,6 +1194,14 @@ export interface CoreSentences {
   readonly 'plan.because.travel-base': { readonly base: SaidValue; readonly materialGroup: SaidValue };
   readonly 'plan.because.trim': { readonly arcLength: SaidValue; readonly line: SaidValue };
   readonly 'plan.because.true-power': { readonly above: SaidValue; readonly product: SaidValue };
+  readonly 'plan.because.usual-leg': {
+    readonly base: SaidValue;
+    readonly exponent: SaidValue;
+    readonly fluid: SaidValue;
+    readonly leg: SaidValue;
+    readonly thickness: SaidValue;
+    readonly up: SaidValue;
+  };
   readonly 'plan.because.vertical-up': null;
   readonly 'plan.because.voltage': {
     readonly arcLength: SaidValue;
@@ -1223,16 +1262,6 @@ export interface CoreSentences {
   readonly 'plan.caution.zinc-fume': null;
   readonly 'plan.ceramic': null;
   readonly 'plan.copper-trough': null;
-  readonly 'plan.dip-volts-sum': {
-    readonly base: SaidValue;
-    readonly co2: SaidValue;
-    readonly co2Volts: SaidValue;
-    readonly error: SaidValue;
-    readonly helium: SaidValue;
-    readonly heliumVolts: SaidValue;
-    readonly meanCurrent: SaidValue;
-    readonly perAmpere: SaidValue;
-  };
   readonly 'plan.does-not-join': { readonly filler: SaidValue; readonly name: SaidValue };
   readonly 'plan.double-v': null;
   readonly 'plan.drops.streaming': { readonly dropsPerPulse: SaidValue };
@@ -1265,7 +1294,6 @@ export interface CoreSentences {
   readonly 'plan.error.too-cold-to-fuse': { readonly pace: SaidValue; readonly travel: SaidValue };
   readonly 'plan.error.too-much-wire': { readonly pace: SaidValue; readonly travel: SaidValue };
   readonly 'plan.factor.vertical-up': null;
-  readonly 'plan.fillet-area': { readonly convexity: SaidValue; readonly gap: SaidValue; readonly leg: SaidValue };
   readonly 'plan.flat': null;
   readonly 'plan.gap-word': null;
   readonly 'plan.gas-flow-sum': {
@@ -1317,14 +1345,6 @@ export interface CoreSentences {
     readonly totalArea: SaidValue;
     readonly wished: SaidValue;
   };
-  readonly 'plan.leg-wish-sum': {
-    readonly base: SaidValue;
-    readonly exponent: SaidValue;
-    readonly fluid: SaidValue;
-    readonly leg: SaidValue;
-    readonly thickness: SaidValue;
-    readonly up: SaidValue;
-  };
   readonly 'plan.machine-volts-sum': {
     readonly circuit: SaidValue;
     readonly meanCurrent: SaidValue;
@@ -1367,6 +1387,7 @@ export interface CoreSentences {
   readonly 'plan.pass-root': null;
   readonly 'plan.pass-single': null;
   readonly 'plan.pe': null;
+  readonly 'plan.range': { readonly least: SaidValue; readonly most: SaidValue };
   readonly 'plan.right': null;
   readonly 'plan.seconds-with-root': {
     readonly fills: SaidValue;
@@ -1388,27 +1409,12 @@ export interface CoreSentences {
   };
   readonly 'plan.stainless-word': null;
   readonly 'plan.steel-word': null;
-  readonly 'plan.stick-out-sum': {
-    readonly arcLength: SaidValue;
-    readonly base: SaidValue;
-    readonly ctwd: SaidValue;
-    readonly diameter: SaidValue;
-    readonly extension: SaidValue;
-    readonly from: SaidValue;
-    readonly held: SaidValue;
-    readonly more: SaidValue;
-    readonly slope: SaidValue;
-    readonly tipRecess: SaidValue;
-    readonly why: 'co2' | 'other' | 'spray';
-  };
   readonly 'plan.straight': null;
   readonly 'plan.strip-that-stays': null;
-  readonly 'plan.sum': { readonly densityKgPerM3: SaidValue; readonly metal: SaidValue };
   readonly 'plan.tee': null;
   readonly 'plan.the-thicker-part': null;
   readonly 'plan.the-thinner-part': null;
   readonly 'plan.tip.flush': null;
-  readonly 'plan.to': { readonly least: SaidValue; readonly most: SaidValue };
   readonly 'plan.use-pulse': null;
   readonly 'plan.v': null;
   readonly 'plan.vertical-down': null;
@@ -2214,9 +2220,9 @@ export interface CoreSentences {
   readonly 'trigger.start-word': null;
   readonly 'trigger.stay-word': null;
   readonly 'trigger.stop.because': {
+    readonly advice: SaidValue;
     readonly left: SaidValue;
     readonly off: SaidValue;
-    readonly off3: SaidValue;
     readonly perMm: SaidValue;
     readonly rate: SaidValue;
     readonly side: 'other' | 'over';

@@ -82,7 +82,7 @@ export function nextBurnBack(program: Program, stops: readonly StopSeen[]): Burn
             rate: amount('shortLength', rate, 0),
             perMm: amount('pulseTime', 1000 / rate, 0),
             turned: Math.abs(exactMs) > mostStepMs ? amount('pulseTime', mostStepMs) : turned ? 'half' : absent,
-            off3:
+            advice:
               off > 0
                 ? say('trigger.stop.longer-burn-back')
                 : off < 0

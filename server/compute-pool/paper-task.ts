@@ -1,5 +1,5 @@
 /** Runs in a worker thread: a printed page. A file of its own, since the font machinery is large and the other tasks need none of it. */
-import { wordsIn } from '@fox-tempo/words';
+import { takeShopTexts, wordsIn, type ShopTexts } from '@fox-tempo/words';
 import { cardDensities, cardDocument, type CardContent } from '../modules/cards/card-document.ts';
 import { pagesOf, renderPdf } from '../modules/papers/pdf.ts';
 import { procedureDocument } from '../modules/papers/procedure-document.ts';
@@ -7,7 +7,14 @@ import { runPlanDocument } from '../modules/papers/run-plan-document.ts';
 import { trialDocument } from '../modules/papers/trial-document.ts';
 import type { PaperTask, TaskAnswer } from './task.ts';
 
-export default async function run({ task }: { readonly task: PaperTask }): Promise<TaskAnswer> {
+export default async function run({
+  task,
+  texts,
+}: {
+  readonly task: PaperTask;
+  readonly texts: ShopTexts;
+}): Promise<TaskAnswer> {
+  takeShopTexts(texts);
   switch (task.kind) {
     case 'warm':
       return { issues: [] };

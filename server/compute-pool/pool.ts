@@ -1,6 +1,6 @@
 /** Worker threads for whatever takes over ten milliseconds: capped, cancelled when the client leaves, refused when too many wait. */
 import { amount } from '@fox-tempo/core/said';
-import { phrase } from '@fox-tempo/words';
+import { phrase, shopTexts } from '@fox-tempo/words';
 import { type Issue } from '@fox-tempo/core/outcome';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
@@ -55,7 +55,7 @@ export function createComputePool({ keepsOne = false }: { readonly keepsOne?: bo
     signal?.addEventListener('abort', leave, { once: true });
     try {
       return (await open().run(
-        { task, left },
+        { task, left, texts: shopTexts() },
         { filename: isPaper(task) ? paperFile : usualFile, signal: AbortSignal.timeout(longestMs) },
       )) as TaskAnswer;
     } catch (error) {
@@ -94,7 +94,7 @@ export function createComputePool({ keepsOne = false }: { readonly keepsOne?: bo
       for (const filename of [usualFile, paperFile])
         // What it answers is thrown away; a thread that cannot begin says so at the first question that matters.
         await open()
-          .run({ task: warming, left: new Int32Array(new SharedArrayBuffer(4)) }, { filename })
+          .run({ task: warming, left: new Int32Array(new SharedArrayBuffer(4)), texts: {} }, { filename })
           .catch(() => undefined);
     },
     load: () => turns.load(),

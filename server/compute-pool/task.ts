@@ -1,6 +1,6 @@
 /** Runs in a worker thread: one computation, its answer as the bytes that go out, so that nothing large is copied or written out on the event loop. */
 import { mapRow, verbs, type MapJob, type VerbName } from '@fox-tempo/contract';
-import { withSentences, wordsIn, type Saying } from '@fox-tempo/words';
+import { takeShopTexts, withSentences, wordsIn, type Saying, type ShopTexts } from '@fox-tempo/words';
 import type { Issue } from '@fox-tempo/core/outcome';
 import type { CardContent } from '../modules/cards/card-document.ts';
 import type { DayContent } from '../modules/papers/run-plan-document.ts';
@@ -39,10 +39,13 @@ export type TaskAnswer = { readonly bytes: Uint8Array } | { readonly issues: rea
 export default async function run({
   task,
   left,
+  texts,
 }: {
   readonly task: ThreadTask;
   readonly left: Int32Array;
+  readonly texts: ShopTexts;
 }): Promise<TaskAnswer> {
+  takeShopTexts(texts);
   const isAwaited = () => Atomics.load(left, 0) === 0;
   if (!isAwaited()) return { issues: [] };
   if (task.kind === 'warm') return { issues: [] };

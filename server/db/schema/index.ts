@@ -12,3 +12,4 @@ export { shop } from './shop.ts';
 export { slotEntries } from './slots.ts';
 export { cylinders, spools } from './stock.ts';
 export { standIns, trials } from './trials.ts';
+export { wordReviews } from './word-reviews.ts';

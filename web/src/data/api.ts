@@ -94,6 +94,8 @@ export const api = {
   shop: (signal?: AbortSignal) => read('shop', { signal }),
   saveShop: (basedOn: number, body: ShopSave) => pass('saveShop', { body, basedOn }),
   saveRates: (basedOn: number, body: RatesSave) => pass('saveRates', { body, basedOn }),
+  reviewWord: (language: Language, body: DoorSends<'reviewWord'>) =>
+    pass('reviewWord', { params: { language }, body }),
   exportShop: () => pass('exportShop'),
   importBundle: (body: DoorSends<'importBundle'>) => pass('importBundle', { body }),
   people: (signal?: AbortSignal) => readAll('people', { signal }),

@@ -35,10 +35,11 @@ const views: readonly (readonly [name: string, to: string, also: string])[] = [
   [t('view.finding.stock'), '/library/stock', t('view.finding.words.stock')],
   [t('view.finding.words'), '/library/words', t('view.finding.glossary-labels')],
   [t('view.finding.people'), '/shop', t('view.finding.shop-pin-roles')],
-  [t('view.finding.parts'), '/shop/parts', 'shop'],
+  [t('view.finding.parts'), '/shop/parts', t('view.app.shop')],
   [t('view.finding.orders'), '/shop/orders', t('view.finding.shop-due')],
   [t('view.finding.record'), '/shop/record', t('view.finding.observations-log-history')],
-  [t('view.finding.backup'), '/shop/backups', t('view.finding.shop-file-restore')],
+  [t('view.finding.backup'), '/shop/backup', t('view.finding.shop-file-restore')],
+  [t('view.words.title'), '/shop/words', t('view.finding.words.translations')],
 ];
 
 const viewsOfSeam: readonly (readonly [name: string, to: (id: string) => string, also: string])[] = [

@@ -11,6 +11,7 @@ import { Orders } from './orders.tsx';
 import { Parts } from './parts.tsx';
 import { People } from './people.tsx';
 import { Record } from './record.tsx';
+import { Translations } from './translations.tsx';
 
 export async function loadShop({ request }: { request: Request }) {
   const [shop, people, parts, orders] = await Promise.all([
@@ -41,6 +42,7 @@ export function Shop() {
             name: t('view.shop.shop-and-backup'),
             mark: shop.diskIsLow || shop.backupTrouble ? '◇' : undefined,
           },
+          { to: '/shop/words', name: t('view.words.title') },
         ]}
       />
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
@@ -54,6 +56,8 @@ export function Shop() {
           <Files parts={parts} />
         ) : part === 'backup' ? (
           <Backups shop={shop} />
+        ) : part === 'words' ? (
+          <Translations />
         ) : (
           <People people={people} />
         )}

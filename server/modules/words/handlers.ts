@@ -1,0 +1,7 @@
+import type { Handlers } from '../../http/doors.ts';
+import { addReview, languageOf, reviewsIn } from './service.ts';
+
+export const wordHandlers = {
+  wordReviews: async ({ db, params }) => ({ reviews: await reviewsIn(db, languageOf(params.language)) }),
+  reviewWord: async ({ db, params, body, me }) => ({ reviews: await addReview(db, params.language, body, me.id) }),
+} satisfies Pick<Handlers, 'wordReviews' | 'reviewWord'>;

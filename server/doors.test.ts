@@ -88,6 +88,7 @@ describe('every door', () => {
       'demoSignIn',
       'makeOwner',
       'signOut',
+      'wordReviews',
     ]);
   });
 

@@ -6,7 +6,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { api } from '../../data/api.ts';
 import { useDoor } from '../../data/queries.ts';
 import { download } from '../../lib/download.ts';
-import { shippedTexts, type ShippedTexts } from '../../lib/load-words.ts';
+import type { ShippedTexts } from '../../lib/load-words.ts';
 import { useMay } from '../../lib/session.ts';
 import { shopDay, shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
@@ -33,7 +33,12 @@ interface Row {
   readonly review: WordReview | undefined;
 }
 
-export function Translations() {
+type Load = (language: Language) => Promise<ShippedTexts>;
+
+/** Where the catalogues lie is known to the build alone. */
+const loadShipped: Load = async (language) => (await import('../../lib/load-words.ts')).shippedTexts(language);
+
+export function Translations({ load = loadShipped }: { readonly load?: Load }) {
   const { language } = spoken();
   return (
     <Panel title={t('view.words.title')}>
@@ -43,18 +48,18 @@ export function Translations() {
       {language === 'en' ? (
         <Notice level="note">{t('view.words.english-page')}</Notice>
       ) : (
-        <TextsOf language={language} />
+        <TextsOf language={language} load={load} />
       )}
     </Panel>
   );
 }
 
-function TextsOf({ language }: { readonly language: Language }) {
+function TextsOf({ language, load }: { readonly language: Language; readonly load: Load }) {
   const may = useMay('reviewWord');
   const [shipped, setShipped] = useState<ShippedTexts | null>(null);
   const [sought, setSought] = useState('');
   const { data } = useDoor('wordReviews', { params: { language } });
-  useEffect(() => void shippedTexts(language).then(setShipped), [language]);
+  useEffect(() => void load(language).then(setShipped), [language, load]);
   const rows = useMemo(() => (shipped && data ? rowsOf(shipped, data.reviews) : null), [shipped, data]);
   if (!rows) return <Box color="quiet">{t('view.app.loading')}</Box>;
   const left = rows.filter(({ isHazard, review }) => isHazard && !review).length;

@@ -14,8 +14,9 @@ export interface Saying {
   readonly system: UnitSystem;
 }
 
-/** Sixteenths that the trade reads off a rule; further off than this the decimal is the truth. */
-const sixteenthWithinIn = 0.004;
+/** Sixteenths that the trade reads off a rule: within a sixty-fourth, and not off by more than 3 %; else the decimal is the truth. */
+const sixteenthWithinIn = 1 / 64;
+const sixteenthWithinShare = 0.03;
 
 /** `value` in stored units; a value that is not finite is shown as a dash. */
 export function showQuantity(value: number, name: QuantityName, saying: Saying, digits?: number): Shown {
@@ -120,7 +121,8 @@ function writer(language: Language, digits: number | undefined): Intl.NumberForm
 
 function sixteenths(inches: number): string | undefined {
   const whole = Math.round(inches * 16);
-  if (whole < 1 || Math.abs(inches - whole / 16) > sixteenthWithinIn) return undefined;
+  if (whole < 1 || Math.abs(inches - whole / 16) > Math.min(sixteenthWithinIn, sixteenthWithinShare * inches))
+    return undefined;
   let [top, bottom] = [whole % 16, 16];
   while (top > 0 && top % 2 === 0) [top, bottom] = [top / 2, bottom / 2];
   const full = Math.floor(whole / 16);

@@ -2,6 +2,7 @@
 import { codes, isSaid, type Phrase, type Said, type SaidValue } from '@fox-tempo/core/said';
 import type { QuantityName, UnitSystem } from '@fox-tempo/core/units';
 import { IntlMessageFormat } from 'intl-messageformat';
+import { american, americanMessage } from './american.ts';
 import type { Sentences } from './keys.ts';
 import { written, type Language } from './languages.ts';
 import { sayAmount, sayFixed, sayNumber, sayQuantity, showQuantity, type Saying, type Shown } from './numbers.ts';
@@ -75,8 +76,13 @@ export function makeWords(
   }
 
   function compile(pattern: string): (values: Readonly<Record<string, SaidValue>>) => string {
-    if (!/[{'#<]/.test(pattern)) return () => pattern;
-    const message = new IntlMessageFormat(pattern, language, undefined, { ignoreTag: true });
+    const isAmerican = language === 'en' && system === 'us';
+    if (!/[{'#<]/.test(pattern)) {
+      const text = isAmerican ? american(pattern) : pattern;
+      return () => text;
+    }
+    const read = new IntlMessageFormat(pattern, language, undefined, { ignoreTag: true });
+    const message = isAmerican ? new IntlMessageFormat(americanMessage(read.getAst()), language) : read;
     const counts = countNames(message.getAst());
     return (values) => {
       const said: Record<string, string | number> = {};

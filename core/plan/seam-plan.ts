@@ -1,5 +1,6 @@
 /** The `plan` question: a seam and a wire in, a setting with bands, reasons, warnings, passes and ways out. */
 import { say, amount, bare, joined, type Phrase } from '../said/index.ts';
+import { wireSizeLabel } from '../consumables/index.ts';
 import { beatForPitchHz, usualPitchMm } from '../double-pulse/ripple.ts';
 import type { CanonicalBeat } from '../double-pulse/canonical.ts';
 import { showThrough, type ShowThrough } from '../heat/index.ts';
@@ -273,7 +274,7 @@ function noPulseIssue(input: PlanInput): Issue {
     path: 'diameterMm',
     code: 'no-solution',
     message: say('plan.error.no-feed-pulses', {
-      diameter: amount('shortLength', input.diameterMm),
+      diameter: wireSizeLabel(input.diameterMm),
       gas: input.gas,
     }),
     got: input.diameterMm,

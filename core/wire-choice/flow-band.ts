@@ -1,6 +1,6 @@
 /** Gas flow by mode, wire, nozzle bore and draught, with where it stops making sense. Rules of practice. */
 import { amount, bare, joined, type Phrase, say, sum } from '../said/index.ts';
-import { fillerOf, type FillerCode } from '../consumables/index.ts';
+import { fillerOf, wireSizeLabel, type FillerCode } from '../consumables/index.ts';
 import { flowLimitsLPerMin, gasFlow, modeName, type PlanMode, stickOutMm } from '../plan/index.ts';
 
 export interface FlowBand {
@@ -37,7 +37,7 @@ export function flowBand(
         say('wire-choice.because.flow', {
           least: bare('gasFlow', plain[0]),
           most: amount('gasFlow', plain[1]),
-          diameter: amount('shortLength', diameterMm),
+          diameter: wireSizeLabel(diameterMm),
           mode: modeName(mode),
         }),
         say('wire-choice.bore', { nozzleBore: amount('shortLength', nozzleBoreMm), usualBore: usualBoreMm }),

@@ -1,6 +1,6 @@
 /** What taps at rest call on a machine, and whether each called memory is for the wire and gas that are on it. */
-import { say, amount, joined, type Phrase } from '../../said/index.ts';
-import { fillerOf, gasName } from '../../consumables/index.ts';
+import { say, joined, type Phrase } from '../../said/index.ts';
+import { fillerOf, gasName, wireSizeLabel } from '../../consumables/index.ts';
 import { sameWire } from '../../consumables/index.ts';
 import type { Machine } from './machine.ts';
 import type { Program } from '../program.ts';
@@ -31,7 +31,7 @@ export function tapTargets(
     const wrong = [
       ...(sameWire(held.program, loaded)
         ? []
-        : [joined([fillerOf(held.program.filler).name, amount('diameter', held.program.diameterMm, 1)], ', ')]),
+        : [joined([fillerOf(held.program.filler).name, wireSizeLabel(held.program.diameterMm)], ', ')]),
       ...(held.program.gas === loaded.gas ? [] : [gasName(held.program.gas)]),
     ];
     return {

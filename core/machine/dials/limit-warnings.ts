@@ -1,5 +1,6 @@
 /** What a machine cannot give: peak, feed, volts, wire size, duty; the slow beat's high level is tested like any other. */
-import { say, amount, bare, type Phrase } from '../../said/index.ts';
+import { say, amount, bare, oneOf, type Phrase } from '../../said/index.ts';
+import { wireSizeLabel } from '../../consumables/index.ts';
 import { dutyFromPlate } from '../../consumption/index.ts';
 import type { Warning } from '../../outcome/index.ts';
 import { schoolFacts } from '../../sequence/index.ts';
@@ -79,8 +80,8 @@ export function limitWarnings(
       'wire-size-not-taken',
       say('machine.gap.wire-size', {
         name,
-        size: limits.wireSizesMm.map((size) => amount('diameter', size, 1)),
-        diameter: amount('shortLength', program.diameterMm),
+        size: oneOf(limits.wireSizesMm.map(wireSizeLabel)),
+        diameter: wireSizeLabel(program.diameterMm),
       }),
     );
   }

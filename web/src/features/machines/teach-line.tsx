@@ -1,6 +1,6 @@
 /** Teaching one chart line: a few printed or observed points, the fitted line with what each point misses by, the doubtful one named. */
-import { amount } from '@fox-tempo/core/said';
-import { t, tell, tellIf, formatWithUnit, fixed } from '../../lib/words.ts';
+import { amount, signed } from '@fox-tempo/core/said';
+import { t, tell, tellIf, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { fitLine, type ChartPoint, type LineFit } from '@fox-tempo/core/machine';
@@ -165,12 +165,8 @@ export function TeachLine({
 }
 
 function Residuals({ fit, units }: { readonly fit: LineFit; readonly units: 'metric' | 'us' }) {
-  const miss = (value: number | undefined, unit: string, digits: number) =>
-    value === undefined
-      ? '–'
-      : Number(value.toFixed(digits)) === 0
-        ? `0 ${unit}`
-        : `${value > 0 ? '+' : '−'}${fixed(Math.abs(value), digits)} ${unit}`;
+  const miss = (value: number | undefined, kind: 'current' | 'voltage', digits: number) =>
+    value === undefined ? '–' : tell(signed(kind, value, digits));
   return (
     <Table label={t('view.machines.points-residuals')}>
       <Heads
@@ -185,8 +181,8 @@ function Residuals({ fit, units }: { readonly fit: LineFit; readonly units: 'met
                 ? t('view.machines.from-its-current', { feed: amount('wireFeed', point.wireFeedMPerMin) })
                 : formatWithUnit(point.wireFeedMPerMin, 'wireFeed', units)}
             </Cell>
-            <Cell figure>{point.feedComputed ? '–' : miss(point.currentMissA, 'A', 0)}</Cell>
-            <Cell figure>{miss(point.voltageMissV, 'V', 1)}</Cell>
+            <Cell figure>{point.feedComputed ? '–' : miss(point.currentMissA, 'current', 0)}</Cell>
+            <Cell figure>{miss(point.voltageMissV, 'voltage', 1)}</Cell>
           </tr>
         ))}
       </tbody>

@@ -1401,7 +1401,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.memory.column-then': null;
   readonly 'view.memory.conflict': { readonly problem: SaidValue };
   readonly 'view.memory.failed': null;
-  readonly 'view.memory.first': null;
   readonly 'view.memory.free': null;
   readonly 'view.memory.free-count': { readonly entries: number };
   readonly 'view.memory.into-which-machine': null;
@@ -1952,6 +1951,7 @@ export interface Sentences extends CoreSentences {
   readonly 'view.sequence.second-level': null;
   readonly 'view.sequence.seconds': null;
   readonly 'view.sequence.sections': null;
+  readonly 'view.sequence.see-sheet': null;
   readonly 'view.sequence.send-it-again': null;
   readonly 'view.sequence.sequence-usual': null;
   readonly 'view.sequence.set-to': null;
@@ -2128,11 +2128,9 @@ export interface Sentences extends CoreSentences {
   readonly 'view.setup.nozzle-bore': null;
   readonly 'view.setup.recess': null;
   readonly 'view.setup.save-first': null;
-  readonly 'view.setup.save-first-why': null;
   readonly 'view.setup.selected': null;
   readonly 'view.setup.site.title': null;
   readonly 'view.setup.state-enter': null;
-  readonly 'view.setup.state-enter-why': null;
   readonly 'view.setup.state-unknown': null;
   readonly 'view.setup.state-unknown-why': null;
   readonly 'view.setup.stock-left': { readonly kind: SaidValue };
@@ -2509,7 +2507,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.simulator.feed.question': null;
   readonly 'view.simulator.feeder-slips': { readonly slipShare: SaidValue };
   readonly 'view.simulator.fixed': { readonly what: SaidValue };
-  readonly 'view.simulator.for-the-reason': null;
   readonly 'view.simulator.heard': null;
   readonly 'view.simulator.heat-per-length': null;
   readonly 'view.simulator.held': null;
@@ -2861,7 +2858,6 @@ export interface Sentences extends CoreSentences {
   readonly 'view.tour.cylinder-and-spool': null;
   readonly 'view.tour.cylinder-and-spool-why': null;
   readonly 'view.tour.describe': null;
-  readonly 'view.tour.describe-how': null;
   readonly 'view.tour.done': null;
   readonly 'view.tour.empty-shop': null;
   readonly 'view.tour.its-setting': null;
@@ -3380,4 +3376,4 @@ export interface Sentences extends CoreSentences {
   readonly 'view.workers.was-closed': { readonly what: SaidValue };
 }
 
-export const sentenceCount = 4640;
+export const sentenceCount = 4636;

@@ -1,5 +1,5 @@
 /** Gas before and after that the gun, the crater and the metal ask for. Rules of practice, assumed; starts for trials. */
-import { say, amount, type Phrase } from '../said/index.ts';
+import { say, amount, type Phrase, sum } from '../said/index.ts';
 import { fillerOf, type FillerFamily } from '../consumables/index.ts';
 import type { Program } from '../machine/index.ts';
 import type { CraterFill } from './crater.ts';
@@ -31,12 +31,15 @@ export function gasBefore({ gasFlowLPerMin }: Program, gunLengthM: number, hoseM
     seconds,
     because:
       hoseM > 0
-        ? say('trigger.because.gas-before-hose', {
-            ...terms,
-            hose: amount('gunLength', hoseM),
-            hoseBore: amount('shortLength', hoseBoreMm),
-          })
-        : say('trigger.because.gas-before', terms),
+        ? sum(
+            say('trigger.because.gas-before-hose', {
+              ...terms,
+              hose: amount('gunLength', hoseM),
+              hoseBore: amount('shortLength', hoseBoreMm),
+            }),
+            amount('phaseTime', seconds, 1),
+          )
+        : sum(say('trigger.because.gas-before', terms), amount('phaseTime', seconds, 1)),
   };
 }
 

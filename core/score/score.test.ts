@@ -5,6 +5,7 @@ import { programFromPlan, translate, type Program } from '../machine/index.ts';
 import { planSeam } from '../plan/index.ts';
 import { alder, hazel, rowan, scenarios } from '../scenarios/index.ts';
 import { sequenceTemplates, type TriggerSequence } from '../sequence/index.ts';
+import { wordsIn } from '@fox-tempo/words';
 import { craterFill } from './crater.ts';
 import { electricalOf } from './electrical.ts';
 import { evaluateSequence } from './evaluate.ts';
@@ -181,6 +182,19 @@ describe('electrical figures along a score', () => {
 });
 
 describe('the crater', () => {
+  it('says the crater so that its printed terms give its time, in both systems', async () => {
+    for (const id of ['trike-frame-node', 'trike-lid-seam', 'axle-plate-to-tube']) {
+      const { because, holdS } = craterFill(programOf(id).program);
+      const said = (await wordsIn('en', 'metric')).tell(because);
+      expect((await wordsIn('en', 'us')).tell(because)).toBe(said);
+      const figure = (shape: RegExp) => Number(shape.exec(said)?.[1]);
+      const hollow = (figure(/section ([\d.]+) mm²/) * figure(/pool ([\d.]+) mm/)) / 2;
+      // A pool is printed to the millimetre: half of one in eight.
+      expect(Math.abs(hollow / figure(/hollow of ([\d.]+) mm³/) - 1)).toBeLessThan(0.07);
+      expect(figure(/hollow of ([\d.]+) mm³/) / figure(/fills ([\d.]+) mm³\/s/)).toBeCloseTo(holdS, 1);
+    }
+  });
+
   it('takes longer at a lower level, in proportion', () => {
     const { program } = programOf('trike-frame-node', { endPercent: 50 });
     const half = craterFill(program);

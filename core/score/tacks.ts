@@ -1,5 +1,5 @@
 /** Tack and stitch schedules: how many, how far apart, how long each, and what they take. Spacing and length rules are practice, assumed. */
-import { say, amount, bare, type Phrase } from '../said/index.ts';
+import { say, amount, bare, type Phrase, sum } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import { fillerOf } from '../consumables/index.ts';
 import { areaForTravel } from '../bead/travel.ts';
@@ -103,13 +103,16 @@ export function tackSchedule({ program, lengthMm, thicknessMm, spacingMm, tackMm
     because: {
       spacing:
         spacingMm === undefined
-          ? say('trigger.because.tack-spacing', {
-              factor: isAluminium ? 25 : 20,
-              thickness: amount('shortLength', thicknessMm),
-              most: amount('length', 150),
-              gaps,
-              length: amount('length', lengthMm),
-            })
+          ? sum(
+              say('trigger.because.tack-spacing', {
+                factor: isAluminium ? 25 : 20,
+                thickness: amount('shortLength', thicknessMm),
+                most: amount('length', 150),
+                gaps,
+                length: amount('length', lengthMm),
+              }),
+              amount('length', spacing),
+            )
           : say('trigger.because.tack-gaps', {
               wanted: amount('length', wantedMm),
               gaps,

@@ -4,7 +4,7 @@
  * Main is taken as tuned in a trial on a plate at 20 °C. The level answers to the warmth that is there without this arc's own field, which the
  * trial had too. Travel stays, so the leg falls with it.
  */
-import { say, amount, type Phrase } from '../said/index.ts';
+import { say, amount, type Phrase, sum } from '../said/index.ts';
 import { aheadMm, levelFor, spreadPerMm as spread, usualBaseMetal, worthPercent } from '../conduction/index.ts';
 import { fillerOf } from '../consumables/index.ts';
 import { migEfficiency } from '../heat/index.ts';
@@ -104,22 +104,24 @@ export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: Ta
   return success({
     stations: found,
     tapAtMm: crossed ? Math.round(crossed.mm) : null,
-    because: say('trigger.because.taper', {
-      watts: amount('kilowatts', watts / 1000, 1),
-      thickness: amount('shortLength', thicknessMm),
-      side: amount('length', sideMm),
-      travel: amount('travel', program.travelMmPerMin, 0),
-      alpha: amount('diffusivity', alpha),
-      trial: last
-        ? say('trigger.because.taper-end', {
-            ahead: amount('temperature', last.aheadC, 0),
-            base: amount('temperature', last.baseC, 0),
-            trial: amount('temperature', trialC),
-          })
-        : '',
-      second: amount('percent', second, 0),
-      half: amount('percent', half, 0),
-    }),
+    because: sum(
+      say('trigger.because.taper', {
+        watts: amount('kilowatts', watts / 1000, 1),
+        thickness: amount('shortLength', thicknessMm),
+        side: amount('length', sideMm),
+        travel: amount('travel', program.travelMmPerMin, 0),
+        alpha: amount('diffusivity', alpha),
+        trial: last
+          ? say('trigger.because.taper-end', {
+              ahead: amount('temperature', last.aheadC, 0),
+              base: amount('temperature', last.baseC, 0),
+              trial: amount('temperature', trialC),
+            })
+          : '',
+        second: amount('percent', second, 0),
+        half: amount('percent', half, 0),
+      }),
+    ),
   });
 }
 

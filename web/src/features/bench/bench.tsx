@@ -88,7 +88,7 @@ function LoadedBench({
       ) : (
         <Notice level="note">
           {t('view.simulator.no-possible-setting')}{' '}
-          <Link to={`/seams/${seam.id}`}>{t('view.simulator.see-sheet')}</Link> {t('view.simulator.for-the-reason')}
+          <Link to={`/seams/${seam.id}`}>{t('view.simulator.see-sheet')}</Link>
         </Notice>
       )}
     </SheetFrame>

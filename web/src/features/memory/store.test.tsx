@@ -112,6 +112,6 @@ describe('storing in a slot', () => {
 
   it('has nothing to store before a setting is saved', async () => {
     await open({ 'GET /api/seams/axle': seam({ revision: null }) });
-    expect(screen.getByRole('link', { name: 'Save a setting on the sheet' })).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Save a setting on the sheet first.' })).toBeTruthy();
   });
 });

@@ -34,8 +34,7 @@ export function Store() {
     >
       {!program ? (
         <Notice level="note">
-          {t('view.memory.nothing-to-store')} <Link to={`/seams/${seam.id}`}>{t('view.memory.save-first')}</Link>{' '}
-          {t('view.memory.first')}
+          {t('view.memory.nothing-to-store')} <Link to={`/seams/${seam.id}`}>{t('view.memory.save-first')}</Link>
         </Notice>
       ) : !machine ? (
         <Notice level="note">{t('view.memory.no-machine')}</Notice>

@@ -193,7 +193,7 @@ describe('the score', () => {
   it('offers the way out where a seam has no setting', async () => {
     const spec = { ...seam().spec, thicknessesMm: [0.4, 40] as [number, number] };
     await open('/sequence/axle', { 'GET /api/seams/axle': seam({ spec, choice: null, revision: null }) });
-    expect(screen.getByRole('link', { name: 'See its sheet' })).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'See its sheet first.' })).toBeTruthy();
     expect(revision(1).number).toBe(1);
   });
 });

@@ -61,8 +61,7 @@ function LoadedScore({
         <ScoreParts session={session} score={score} whole={whole} />
       ) : (
         <Notice level="note">
-          {t('view.sequence.no-setting')} <Link to={`/seams/${seam.id}`}>{t('view.simulator.see-sheet')}</Link>{' '}
-          {t('view.memory.first')}
+          {t('view.sequence.no-setting')} <Link to={`/seams/${seam.id}`}>{t('view.sequence.see-sheet')}</Link>
         </Notice>
       )}
     </SheetFrame>

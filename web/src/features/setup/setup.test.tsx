@@ -81,11 +81,15 @@ describe('the set-up walk', () => {
   it('asks for everything where nobody entered how it stands', async () => {
     await open({ ...rowan, standing: null });
     expect(screen.getByText('Current setting not recorded.')).toBeTruthy();
-    expect(screen.getByRole('link', { name: 'Enter the current setting' })).toBeTruthy();
+    expect(
+      screen.getByRole('link', { name: 'Enter the current setting: only the differences are then left.' }),
+    ).toBeTruthy();
   });
 
   it('has nothing to walk before a setting is saved', async () => {
     await open(rowan, { 'GET /api/seams/axle': seam({ revision: null }) });
-    expect(screen.getByRole('link', { name: 'Save one on its sheet' })).toBeTruthy();
+    expect(
+      screen.getByRole('link', { name: 'Save one on its sheet: the set-up then shows what the machine needs.' }),
+    ).toBeTruthy();
   });
 });

@@ -24,8 +24,7 @@ export function Setup() {
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
         {!program ? (
           <Notice level="note">
-            {t('view.setup.no-setting')} <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>{' '}
-            {t('view.setup.save-first-why')}
+            {t('view.setup.no-setting')} <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>
           </Notice>
         ) : !machine ? (
           <Notice level="note">{t('view.memory.no-machine')}</Notice>

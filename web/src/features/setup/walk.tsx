@@ -94,8 +94,7 @@ export function Walk({
           {machine.standing === null && (
             <Notice level="caution" word={t('view.setup.state-unknown')}>
               {t('view.setup.state-unknown-why')}{' '}
-              <Link to={`/machines/${machine.id}/standing`}>{t('view.setup.state-enter')}</Link>{' '}
-              {t('view.setup.state-enter-why')}
+              <Link to={`/machines/${machine.id}/standing`}>{t('view.setup.state-enter')}</Link>
             </Notice>
           )}
           {list.steps.length === 0 ? (

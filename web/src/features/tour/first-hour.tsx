@@ -46,7 +46,7 @@ export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }
     >
       {!own ? (
         <Box fontSize="14px">
-          {t('view.tour.start')} <Link to="/seams?new=1">{t('view.tour.describe')}</Link> {t('view.tour.describe-how')}
+          {t('view.tour.start')} <Link to="/seams?new=1">{t('view.tour.describe')}</Link>
         </Box>
       ) : (
         <Box

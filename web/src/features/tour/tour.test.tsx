@@ -46,6 +46,8 @@ describe('the first hour', () => {
 
   it('begins with describing a seam where there is none', () => {
     open([]);
-    expect(screen.getByRole('link', { name: 'describe one' }).getAttribute('href')).toBe('/seams?new=1');
+    expect(
+      screen.getByRole('link', { name: 'Describe one by metal, thickness, joint and position.' }).getAttribute('href'),
+    ).toBe('/seams?new=1');
   });
 });

@@ -3,7 +3,7 @@ import type { Outcome } from '@fox-tempo/core/outcome';
 import { z } from 'zod';
 import { idField, nameField } from './fields.ts';
 import { readVersioned } from './file-version.ts';
-import { phraseField } from './problem.ts';
+import { phraseField } from './problem-shape.ts';
 import { programChoice } from './program.ts';
 import { seamSpec } from './shop.ts';
 

@@ -3,7 +3,7 @@ import { causeCodes, type CauseCode } from '@fox-tempo/core/judge';
 import type { Said } from '@fox-tempo/core/said';
 import { z } from 'zod';
 import { closed } from './fields.ts';
-import { phraseField } from './problem.ts';
+import { phraseField } from './problem-shape.ts';
 
 /** As every sentence of an answer: its words go out. */
 const said = phraseField as unknown as z.ZodType<Said>;

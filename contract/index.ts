@@ -65,7 +65,8 @@ export {
 } from './standing.ts';
 export { knownSite, readSite, siteField } from './site.ts';
 export { choiceOfProgram } from './choice-of-program.ts';
-export { problemKind, problems, problemShape, problemType, type Problem, type ProblemKind } from './problem.ts';
+export { problemShape } from './problem-shape.ts';
+export { problemKind, problems, problemType, type Problem, type ProblemKind } from './problem.ts';
 export {
   programChoice,
   programFile,

@@ -19,7 +19,7 @@ import { sequenceNumbers, triggerSchools, type SequenceNumber } from '@fox-tempo
 import { z } from 'zod';
 import { closed, fillerField, gasField, idField, modeField, nameField, ranged, timestampField } from './fields.ts';
 import { readVersioned } from './file-version.ts';
-import { issueShape } from './problem.ts';
+import { issueShape } from './problem-shape.ts';
 
 export const machineVersion = 2;
 /** More than any door holds; keeps a file within what one request carries. */

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { doorNames, needsKey, needsVersion } from './doors.ts';
 import { doors, type Door } from './endpoints.ts';
 import { authorHeader, comesLate, madeAtHeader } from './outbox.ts';
-import { problemShape } from './problem.ts';
+import { problemShape } from './problem-shape.ts';
 import { verbNames, verbs } from './verbs.ts';
 
 /** `tell` says the summaries: in English in the committed description, in the reader's language on a server. */

@@ -2,9 +2,11 @@
 import { languages, type CoreSentences } from '@fox-tempo/core/said';
 import { z } from 'zod';
 import { fillerField, idField, nameField, timestampField, thicknessRuleField } from './fields.ts';
-import { roleField } from './roles.ts';
+import { roles } from './roles.ts';
 
 /** Four to eight digits: short enough for gloves; the waits that grow make up for it. */
+
+const roleField = z.enum(roles);
 export const pinField = z.string().regex(/^\d{4,8}$/, 'contract.pin-digits' satisfies keyof CoreSentences);
 
 /** A new PIN: neither one digit again and again nor digits that run up or down. */

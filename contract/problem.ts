@@ -1,21 +1,6 @@
-/** RFC 9457 problem documents: how every refusal of the API looks. */
-import { say, type Phrase } from '@fox-tempo/core/said';
-import { z } from 'zod';
-
-/** A sentence. The server's code holds what it is made of; what goes out, and what every description of the API says, is its words. */
-export const phraseField = z.string() as unknown as z.ZodType<Phrase>;
-
-export const issueShape = z.object({
-  path: z.string(),
-  code: z.string(),
-  message: phraseField,
-  limit: z.unknown().optional(),
-  got: z.unknown().optional(),
-  hint: phraseField.optional(),
-  /** Code and quantities of the two sentences, for whoever says them anew. */
-  messageSaid: z.unknown().optional(),
-  hintSaid: z.unknown().optional(),
-});
+/** Every problem the API can answer with. Plain data: the first view of the interface loads it, and not what checks its shape. */
+import { say } from '@fox-tempo/core/said';
+import type { Problem } from './problem-shape.ts';
 
 /** Every problem the API can answer with: its type's last word, status and title. */
 export const problems = {
@@ -47,21 +32,7 @@ export const problems = {
 
 export type ProblemKind = keyof typeof problems;
 
-export const problemShape = z.object({
-  type: z.string(),
-  title: phraseField,
-  status: z.int(),
-  detail: phraseField.optional(),
-  issues: z.array(issueShape).optional(),
-  /** Seconds to wait before trying again. */
-  waitS: z.number().optional(),
-  /** On a stale version: what is stored now. */
-  current: z.unknown().optional(),
-  /** On a stale version: what was sent. */
-  yours: z.unknown().optional(),
-});
-
-export type Problem = z.infer<typeof problemShape>;
+export type { Problem };
 
 export function problemType(kind: ProblemKind): string {
   return `/problems/${kind}`;

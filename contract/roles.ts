@@ -1,10 +1,8 @@
 /** Who may do what here, by role. One person has one role; an owner may do everything. */
 import { say, type Phrase } from '@fox-tempo/core/said';
-import { z } from 'zod';
 
 export const roles = ['welder', 'lead', 'office', 'owner'] as const;
 export type Role = (typeof roles)[number];
-export const roleField = z.enum(roles);
 
 export const roleNames: Record<Role, Phrase> = {
   welder: say('contract.role-welder'),

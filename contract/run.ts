@@ -3,7 +3,7 @@ import { heldCodes } from '@fox-tempo/core/run';
 import { z } from 'zod';
 import { closed, fillerField, gasField, idField, ranged, timestampField } from './fields.ts';
 import { dialReadings } from './observations.ts';
-import { phraseField } from './problem.ts';
+import { phraseField } from './problem-shape.ts';
 import { drawn, leadPin } from './shop.ts';
 
 export const runBody = z.strictObject({

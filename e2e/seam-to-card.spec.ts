@@ -159,7 +159,7 @@ test('the whole way by keyboard alone', async ({ page, app }) => {
   await expect(page.getByRole('status').filter({ hasText: 'saved as revision 2' })).toBeVisible();
 });
 
-test('the first view needs under 260 kB of compressed script', async ({ page, app }) => {
+test('the first view needs under 240 kB of compressed script', async ({ page, app }) => {
   const session = await page.context().newCDPSession(page);
   await session.send('Network.enable');
   let received = 0;
@@ -173,5 +173,5 @@ test('the first view needs under 260 kB of compressed script', async ({ page, ap
   await page.goto(app.url, { waitUntil: 'networkidle' });
   await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
   expect(received).toBeGreaterThan(50_000);
-  expect(received).toBeLessThan(260_000);
+  expect(received).toBeLessThan(240_000);
 });

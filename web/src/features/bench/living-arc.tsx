@@ -63,7 +63,7 @@ export function LivingArc({
   const { metrics, words } = simulation;
   return (
     <Box display="flex" flexDirection="column" height="100%" minHeight={0}>
-      <Box ref={holder} flex="1 1 auto" minHeight="150px" position="relative" overflow="hidden">
+      <Box ref={holder} flex="1 1 auto" minHeight="96px" position="relative" overflow="hidden">
         <canvas
           ref={canvas}
           role="img"

@@ -78,8 +78,8 @@ export function TraceChart({
       });
       return {
         grid: [
-          { ...grid, top: 26, height: '42%' },
-          { ...grid, top: '67%', bottom: 24 },
+          { ...grid, top: 26, bottom: '52%' },
+          { ...grid, top: '66%', bottom: 24 },
         ],
         xAxis: [
           { ...time, gridIndex: 0, axisLabel: { show: false } },

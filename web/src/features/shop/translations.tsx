@@ -67,7 +67,7 @@ function TextsOf({ language, load }: { readonly language: Language; readonly loa
   const found = wanted === '' ? rows : rows.filter((row) => saysOf(row).includes(wanted));
   return (
     <>
-      <Box display="flex" gap="3" alignItems="end" flexWrap="wrap" mb="3">
+      <Box display="flex" gap="3" alignItems="center" flexWrap="wrap" mb="3">
         <Box flex="1" minWidth="260px">
           <TextField
             label={t('view.words.find')}

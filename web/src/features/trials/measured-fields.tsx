@@ -43,7 +43,7 @@ export function Legs({ seamId, draft, onChange }: Omit<MeasuredProps, 'hasLegs'>
         <Box textStyle="label" color="quiet" mb="0.5">
           {t('view.trials.fillet-gauge')}
         </Box>
-        <Box display="flex" gap="1">
+        <Box display="flex" gap="1" flexWrap="wrap">
           {(['fits', 'small', 'large'] as const).map((one) => (
             <Choose key={one} on={gauge === one} onClick={() => onChange({ gauge: gauge === one ? null : one })}>
               {gaugeName(one)}

@@ -48,7 +48,7 @@ export function Stopwatch(props: StopwatchProps) {
         onClick={toggle}
       >
         <Box textStyle="bigFigure" fontSize="34px">
-          {shown === null ? '0.0' : fixed(shown, 1)}{' '}
+          {fixed(shown ?? 0, 1)}{' '}
           <Box as="span" fontSize="16px">
             s
           </Box>

@@ -2,6 +2,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { parse, TYPE, type MessageFormatElement } from '@formatjs/icu-messageformat-parser';
 import { describe, expect, it } from '@jest/globals';
+import formerKeys from './former-keys.json' with { type: 'json' };
 import hazardTexts from './hazards.en.json' with { type: 'json' };
 import { unread, type Reviews } from './hazards.ts';
 import { sentenceCount } from './keys.ts';
@@ -129,6 +130,12 @@ describe('a key', () => {
   it('is a name by place and meaning: no counter at its end, and no sentence cut off', () => {
     const cut = Object.keys(english).filter((key) => /(?<!utf)-[2-9]$/.test(key) || /-(a|the|and|or)$/.test(key));
     expect(cut).toEqual([]);
+  });
+
+  it('that had another name in an older version leads to one of today, and none of those names is used again', () => {
+    const former = Object.entries(formerKeys);
+    expect(former.filter(([, now]) => !Object.hasOwn(english, now))).toEqual([]);
+    expect(former.filter(([then]) => Object.hasOwn(english, then))).toEqual([]);
   });
 
   it('gives its values names by meaning', () => {

@@ -25,9 +25,15 @@ export function wordsIn(language: Language, system: UnitSystem): Promise<Words> 
     made = new Map();
   }
   const key = `${language} ${system}`;
-  const words = made.get(key) ?? loadWords(language, system, async (wanted) => (await files[wanted]()).default);
+  const words = made.get(key) ?? loadKept(language, system);
   made.set(key, words);
   return words;
+}
+
+/** Words that also say what older versions recorded: its keys had other names. */
+async function loadKept(language: Language, system: UnitSystem): Promise<Words> {
+  const { default: former } = await import('./former-keys.json', { with: { type: 'json' } });
+  return loadWords(language, system, async (wanted) => (await files[wanted]()).default, former);
 }
 
 /** Words whose catalogue comes from `load`. What a catalogue lacks is said in English. */
@@ -35,6 +41,7 @@ export async function loadWords(
   language: Language,
   system: UnitSystem,
   load: (language: Language) => Promise<Readonly<Record<string, string>>>,
+  former: Readonly<Record<string, string>> = {},
 ): Promise<Words> {
   const own = shopTexts()[language] ?? {};
   const shipped = await load(language);
@@ -42,8 +49,8 @@ export async function loadWords(
   // An English page needs none of it, and the first view is small.
   const hazards = language === 'en' ? {} : await unreadIn(language, shipped, own);
   if (language === 'en' || Object.keys(shipped).length >= sentenceCount)
-    return makeWords(catalogue, language, system, { hazards });
-  return makeWords(catalogue, language, system, { hazards, spare: await load('en') });
+    return makeWords(catalogue, language, system, { hazards, former });
+  return makeWords(catalogue, language, system, { hazards, former, spare: await load('en') });
 }
 
 async function unreadIn(language: Language, catalogue: Readonly<Record<string, string>>, own: Texts) {

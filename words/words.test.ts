@@ -99,6 +99,13 @@ describe('sentences', () => {
     expect(makeWords({}, 'pl', 'metric').tell({ code: 'nowhere', values: {} })).toBe('…');
   });
 
+  it('of a record of an older version are said under the name that their key has now', async () => {
+    expect((await at('en')).tell({ code: 'plan.zinc-coating-boils-off-as', values: {} })).toMatch(
+      /^Zinc coating boils/,
+    );
+    expect((await at('de')).inUnits('us').tell({ code: 'plan.lap', values: {} })).toBe('Überlappstoß');
+  });
+
   it('change their units without another catalogue', async () => {
     const words = await at('de');
     expect(words.inUnits('us').quantity(5, 'wireFeed')).toBe(`197${nb}ipm`);

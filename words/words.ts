@@ -43,7 +43,7 @@ export function hazard<K extends SentenceKey>(code: K, ...values: ValuesOf<K>): 
 
 /**
  * `spare` says in English what `catalogue` lacks: an older page beside a newer server. `hazards` is the English of hazards that nobody has
- * read in this language.
+ * read in this language. `former`: today's names of keys that stand in records of older versions.
  */
 export function makeWords(
   catalogue: Readonly<Record<string, string>>,
@@ -52,9 +52,11 @@ export function makeWords(
   {
     spare = catalogue,
     hazards = {},
+    former = {},
   }: {
     readonly spare?: Readonly<Record<string, string>>;
     readonly hazards?: Readonly<Record<string, string>>;
+    readonly former?: Readonly<Record<string, string>>;
   } = {},
 ): Words {
   const saying: Saying = { language, system };
@@ -64,7 +66,8 @@ export function makeWords(
   function sentence(key: string, values: Readonly<Record<string, SaidValue>> | undefined): string {
     let format = compiled.get(key);
     if (!format) {
-      const own = Object.hasOwn(catalogue, key) ? catalogue[key] : undefined;
+      const now = Object.hasOwn(catalogue, key) || !Object.hasOwn(former, key) ? key : (former[key] ?? key);
+      const own = Object.hasOwn(catalogue, now) ? catalogue[now] : undefined;
       if (own === undefined) missing.set(key, (missing.get(key) ?? 0) + 1);
       const pattern = own ?? (Object.hasOwn(spare, key) ? spare[key] : undefined);
       // Never the key: somebody at the bench can do nothing with it.
@@ -146,7 +149,7 @@ export function makeWords(
   };
 
   function words(into: Language, units: UnitSystem): Words {
-    return makeWords(catalogue, into, units, { spare, hazards });
+    return makeWords(catalogue, into, units, { spare, hazards, former });
   }
 }
 

@@ -1,6 +1,6 @@
 /** `--lang` and `--units` anywhere among the words of a command, as `--lang de` or `--lang=de`. */
 import type { UnitSystem } from '@fox-tempo/core/units';
-import { isLanguage, languages, phrase, type Language, type Words } from '@fox-tempo/words';
+import { isLanguage, languages, message, type Language, type Words } from '@fox-tempo/words';
 import { refused, type CommandAnswer } from './run.ts';
 
 export interface Flags {
@@ -42,7 +42,7 @@ export function readFlags(args: readonly string[]): ReadFlags {
         {
           path: wrong.flag,
           code: 'unknown-code',
-          message: phrase('cli.error.flag-choice', wrong),
+          message: message('cli.error.flag-choice', wrong),
           limit: wrong.known,
           got: wrong.got,
         },

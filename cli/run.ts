@@ -2,7 +2,7 @@
 import { findTrouble, verbNames, verbs, type VerbName } from '@fox-tempo/contract';
 import type { Issue } from '@fox-tempo/core/outcome';
 import { joined } from '@fox-tempo/core/said';
-import { languages, phrase, withSentences, type Words } from '@fox-tempo/words';
+import { languages, message, withSentences, type Words } from '@fox-tempo/words';
 
 interface CommandError {
   readonly error: unknown;
@@ -19,10 +19,10 @@ export function runVerb(verb: string | undefined, readInput: () => string | Erro
       {
         path: 'verb',
         code: 'unknown-verb',
-        message: verb === undefined ? phrase('cli.no-verb-given') : phrase('cli.error.unknown-verb', { verb }),
+        message: verb === undefined ? message('cli.no-verb-given') : message('cli.error.unknown-verb', { verb }),
         limit: known,
         got: verb,
-        hint: phrase('cli.use', { verbs: known.join(' | '), languages: languages.join('|') }),
+        hint: message('cli.use', { verbs: known.join(' | '), languages: languages.join('|') }),
       },
     ]);
   }
@@ -32,8 +32,8 @@ export function runVerb(verb: string | undefined, readInput: () => string | Erro
       {
         path: 'file',
         code: 'unreadable-input',
-        message: phrase('cli.cannot-be-read', { why: text.message }),
-        hint: phrase('cli.name-a-file'),
+        message: message('cli.cannot-be-read', { why: text.message }),
+        hint: message('cli.name-a-file'),
       },
     ]);
   }
@@ -45,8 +45,8 @@ export function runVerb(verb: string | undefined, readInput: () => string | Erro
       {
         path: '',
         code: 'malformed-json',
-        message: phrase('cli.is-not-json', { why: error instanceof Error ? error.message : String(error) }),
-        hint: phrase('cli.one-object'),
+        message: message('cli.is-not-json', { why: error instanceof Error ? error.message : String(error) }),
+        hint: message('cli.one-object'),
       },
     ]);
   }
@@ -54,7 +54,7 @@ export function runVerb(verb: string | undefined, readInput: () => string | Erro
   if (trouble) {
     const { path, code, says } = trouble;
     return refused(words, [
-      { path, code, message: joined([path === '' ? phrase('contract.the-input') : path, says], ': ') },
+      { path, code, message: joined([path === '' ? message('contract.the-input') : path, says], ': ') },
     ]);
   }
   const outcome = verbs[verb].run(input);
@@ -63,7 +63,7 @@ export function runVerb(verb: string | undefined, readInput: () => string | Erro
 
 /** The first issue stands at the top, as the interface promises; all of them follow. */
 export function refused(words: Words, issues: readonly Issue[]): CommandAnswer {
-  const first = issues[0] ?? { path: '', code: 'refused', message: phrase('cli.refused') };
+  const first = issues[0] ?? { path: '', code: 'refused', message: message('cli.refused') };
   return { ok: false, error: { error: withSentences({ hint: '', ...first, issues }, words) } };
 }
 

@@ -1,5 +1,5 @@
 /** Chart lines from a CSV table: RFC 4180, `;` or tab too, decimal comma, BOM; units in the heads or in the cells. Every row is read or refused by name before anything is written. */
-import { say, type Phrase } from '@fox-tempo/core/said';
+import { message, type Phrase } from '@fox-tempo/core/said';
 import { fillerCodes, fillers, parseGas, type FillerCode } from '@fox-tempo/core/consumables';
 import type { ChartLine, ChartPoint } from '@fox-tempo/core/machine';
 import { rangeIssue, type RangedField } from '@fox-tempo/core/outcome';
@@ -62,7 +62,7 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
   });
   const [head, ...rows] = table.data;
   const whole = (message: Phrase): ChartCsv => ({ lines: [], problems: [{ row: 0, column: '', message }], rows: 0 });
-  if (!head) return whole(say('contract.csv.empty'));
+  if (!head) return whole(message('contract.csv.empty'));
   const places = new Map<Column, { at: number; unit: string }>();
   for (const [at, cell] of head.entries()) {
     const { name, unit } = headOf(cell);
@@ -70,7 +70,7 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
     if (column && !places.has(column)) places.set(column, { at, unit });
   }
   const missing = needed.filter((column) => !places.has(column));
-  if (missing.length > 0) return whole(say('contract.csv.columns-missing', { missing }));
+  if (missing.length > 0) return whole(message('contract.csv.columns-missing', { missing }));
 
   const problems: CsvProblem[] = [];
   const lines = new Map<number, Omit<ChartLine, 'points'> & { points?: ChartPoint[] }>();
@@ -88,7 +88,7 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
       problems.push({
         row,
         column: 'number',
-        message: say('contract.csv.line-exists', { number: line.number }),
+        message: message('contract.csv.line-exists', { number: line.number }),
       });
     } else if (!before) {
       lines.set(line.number, point ? { ...line, points: [point] } : line);
@@ -96,19 +96,19 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
       problems.push({
         row,
         column: 'number',
-        message: say('contract.csv.line-differs-above', { number: line.number }),
+        message: message('contract.csv.line-differs-above', { number: line.number }),
       });
     } else if (!point) {
       problems.push({
         row,
         column: 'number',
-        message: say('contract.csv.line-above', { number: line.number }),
+        message: message('contract.csv.line-above', { number: line.number }),
       });
     } else if ((before.points?.length ?? 0) >= mostPoints) {
       problems.push({
         row,
         column: 'number',
-        message: say('contract.csv.points-full', { number: line.number, most: mostPoints }),
+        message: message('contract.csv.points-full', { number: line.number, most: mostPoints }),
       });
     } else {
       (before.points ??= []).push(point);
@@ -118,7 +118,7 @@ export function readChartCsv(text: string, taken: readonly number[] = [], system
     problems.unshift({
       row: 0,
       column: '',
-      message: say('contract.csv.lines-full', { most: mostChartLines, count: lines.size + known.size }),
+      message: message('contract.csv.lines-full', { most: mostChartLines, count: lines.size + known.size }),
     });
   }
   return { lines: [...lines.values()], problems, rows: looked };
@@ -155,7 +155,7 @@ function readRow(
     const typed = place.unit !== '' && /^[\d.,\s/+-]+$/.test(text) ? `${text} ${place.unit}` : text;
     const read = parseQuantity(typed, measure.of, { system, name: column, path: column });
     if (!read.ok) {
-      refuse(column, read.issues[0]?.message ?? say('contract.cannot-be-read', { text }));
+      refuse(column, read.issues[0]?.message ?? message('contract.cannot-be-read', { text }));
       return undefined;
     }
     const outside = measure.range && rangeIssue(measure.range, read.value, column);
@@ -165,16 +165,16 @@ function readRow(
 
   const number = Number(cell('number'));
   if (cell('number') === '' || !Number.isInteger(number) || number < 0 || number > 9999) {
-    refuse('number', say('contract.csv.number-range', { cell: cell('number') }));
+    refuse('number', message('contract.csv.number-range', { cell: cell('number') }));
   }
   const filler = fillerFrom(cell('filler'));
-  if (!filler) refuse('filler', say('contract.csv.unknown-wire', { text: cell('filler'), known: fillerCodes }));
+  if (!filler) refuse('filler', message('contract.csv.unknown-wire', { text: cell('filler'), known: fillerCodes }));
   const diameterMm = measured('diameter');
-  if (cell('diameter') === '') refuse('diameter', say('contract.csv.no-diameter'));
+  if (cell('diameter') === '') refuse('diameter', message('contract.csv.no-diameter'));
   const gas = parseGas(cell('gas'));
-  if (!gas.ok) refuse('gas', gas.issues[0]?.message ?? say('contract.unknown-gas'));
+  if (!gas.ok) refuse('gas', gas.issues[0]?.message ?? message('contract.unknown-gas'));
   const mode = planModes.find((one) => one === cell('mode').toLowerCase().replace(/\s+/g, '-'));
-  if (!mode) refuse('mode', say('contract.csv.unknown-mode', { text: cell('mode'), known: planModes }));
+  if (!mode) refuse('mode', message('contract.csv.unknown-mode', { text: cell('mode'), known: planModes }));
   const point: Record<string, number> = {};
   for (const column of ['feed', 'thickness', 'amps', 'volts'] as const) {
     const value = measured(column);

@@ -1,7 +1,7 @@
 /** `diagnose`: what was seen and measured on a weld, to causes with what speaks for them, the next look, and moves. */
 import { causeCodes, diagnose, type CauseCode, type DiagnoseInput } from '@fox-tempo/core/judge';
 import { failure, success, type Outcome } from '@fox-tempo/core/outcome';
-import { say } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/said';
 import { stepKinds } from '@fox-tempo/core/setup';
 import { symptomCodes } from '@fox-tempo/core/trials';
 import { wearParts, type WearPart } from '@fox-tempo/core/maintenance';
@@ -64,7 +64,7 @@ const rest = {
 const outer = z.strictObject({ program: opaque, machine: opaque.optional(), ...rest });
 
 export const diagnoseVerb: Verb = {
-  summary: say('contract.verb.diagnose'),
+  summary: message('contract.verb.diagnose'),
   input: z.strictObject({ program: programFile, machine: machineFile.optional(), ...rest }),
   run(value) {
     const question = diagnoseQuestion(value);
@@ -84,7 +84,7 @@ function diagnoseQuestion(value: unknown): Outcome<DiagnoseInput> {
   const machine = machineValue === undefined ? undefined : under('machine', readMachineFile(machineValue));
   if (!program.ok || machine?.ok === false) return failure(...issuesOf(program), ...(machine ? issuesOf(machine) : []));
   if (set && !machine) {
-    return failure({ path: 'set', code: 'missing', message: say('contract.error.dials-without-machine') });
+    return failure({ path: 'set', code: 'missing', message: message('contract.error.dials-without-machine') });
   }
   const { facts } = asked;
   const ticked = stepKinds.filter((step) => facts?.ticked?.includes(step) === true);

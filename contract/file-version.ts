@@ -1,5 +1,5 @@
 /** Reading `*.tempo.json`: the format's name, its version, and the way up from older ones. */
-import { say } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/said';
 import { failure, type Outcome } from '@fox-tempo/core/outcome';
 import type { z } from 'zod';
 import { parseWith } from './issues.ts';
@@ -17,7 +17,7 @@ export function readVersioned<S extends z.ZodType>(
     return failure({
       path: '',
       code: 'not-a-file',
-      message: say('contract.file.not-fox-tempo'),
+      message: message('contract.file.not-fox-tempo'),
       got: value === null ? 'null' : Array.isArray(value) ? 'a list' : typeof value,
     });
   }
@@ -27,7 +27,7 @@ export function readVersioned<S extends z.ZodType>(
     return failure({
       path: 'format',
       code: 'wrong-format',
-      message: say('contract.file.format', { kind, format }),
+      message: message('contract.file.format', { kind, format }),
       limit: format,
       got: file['format'],
     });
@@ -37,10 +37,10 @@ export function readVersioned<S extends z.ZodType>(
     return failure({
       path: 'version',
       code: 'version-from-the-future',
-      message: say('contract.file.newer', { found, version }),
+      message: message('contract.file.newer', { found, version }),
       limit: version,
       got: found,
-      hint: say('contract.file.newer-hint'),
+      hint: message('contract.file.newer-hint'),
     });
   }
   for (let at = typeof found === 'number' ? found : 0; at !== version; at++) {
@@ -49,7 +49,7 @@ export function readVersioned<S extends z.ZodType>(
       return failure({
         path: 'version',
         code: 'unknown-version',
-        message: say('contract.file.no-version', {
+        message: message('contract.file.no-version', {
           version: JSON.stringify(found)?.slice(0, 60) ?? 'nothing',
           kind,
         }),

@@ -1,5 +1,5 @@
 /** Turns what Zod found into the core's issues: path, code, limit, value, and a sentence a welder can act on. */
-import { say, joined, type Phrase } from '@fox-tempo/core/said';
+import { message, joined, type Phrase } from '@fox-tempo/core/said';
 import {
   failure,
   rangeIssue,
@@ -28,7 +28,7 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
           ? {
               path,
               code: 'missing',
-              message: say('contract.field.missing', {
+              message: message('contract.field.missing', {
                 path: named(path),
                 expected: typeWords(issue.expected),
               }),
@@ -36,7 +36,7 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
           : {
               path,
               code: 'wrong-type',
-              message: say('contract.field.type', {
+              message: message('contract.field.type', {
                 path: named(path),
                 expected: typeWords(issue.expected),
                 got: shown(got),
@@ -51,7 +51,7 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
         {
           path,
           code: got === undefined ? 'missing' : 'unknown-code',
-          message: say('contract.field.choice', { path: named(path), known, got: shown(got) }),
+          message: message('contract.field.choice', { path: named(path), known, got: shown(got) }),
           limit: known,
           got,
         },
@@ -60,24 +60,24 @@ function toIssues(issue: z.core.$ZodIssue): Issue[] {
     case 'too_small':
     case 'too_big': {
       if (issue.code === 'too_small' && got === '')
-        return [{ path, code: 'missing', message: say('contract.is-empty', { path: named(path) }), limit: 1, got }];
+        return [{ path, code: 'missing', message: message('contract.is-empty', { path: named(path) }), limit: 1, got }];
       const field = rangedField(path);
       const ranged = field && typeof got === 'number' ? rangeIssue(field, got, path) : undefined;
       const limit = Number(issue.code === 'too_small' ? issue.minimum : issue.maximum);
       const bound = issue.code === 'too_small' ? 'least' : 'other';
-      const message =
+      const said =
         typeof got === 'number'
-          ? say('contract.must-be-got', { path: named(path), bound, limit, got })
+          ? message('contract.must-be-got', { path: named(path), bound, limit, got })
           : typeof got === 'string'
-            ? say('contract.field.length', { path: named(path), bound, limit, got: got.length })
-            : say('contract.must-be-bound', { path: named(path), bound, limit });
-      return [ranged ?? { path, code: 'out-of-range', message, limit, got }];
+            ? message('contract.field.length', { path: named(path), bound, limit, got: got.length })
+            : message('contract.must-be-bound', { path: named(path), bound, limit });
+      return [ranged ?? { path, code: 'out-of-range', message: said, limit, got }];
     }
     case 'unrecognized_keys':
       return issue.keys.map((key) => ({
         path: path === '' ? key : `${path}.${key}`,
         code: 'unknown-field',
-        message: say('contract.field.unknown', { key }),
+        message: message('contract.field.unknown', { key }),
         got: key,
       }));
     case 'custom': {
@@ -94,13 +94,13 @@ const typesSaid = ['number', 'int', 'string', 'boolean', 'array', 'object', 'nul
 /** A type of the shapes in words. */
 function typeWords(expected: string): Phrase {
   const type = expected === 'record' ? 'object' : typesSaid.find((one) => one === expected);
-  return say(`contract.type-${type ?? 'other'}`);
+  return message(`contract.type-${type ?? 'other'}`);
 }
 
 /** A shape that has something of its own to say gives the code of it as its message; the library's own words are English and stay out. */
-function ownWords(message: string, path: string): Phrase {
-  if (message.startsWith('contract.')) return joined([named(path), { code: message, values: {} }], ': ');
-  return say('contract.field.form', { path: named(path) });
+function ownWords(own: string, path: string): Phrase {
+  if (own.startsWith('contract.')) return joined([named(path), { code: own, values: {} }], ': ');
+  return message('contract.field.form', { path: named(path) });
 }
 
 function rangedField(path: string): RangedField | undefined {
@@ -112,7 +112,7 @@ function rangedField(path: string): RangedField | undefined {
 }
 
 function named(path: string): Phrase {
-  return path === '' ? say('contract.the-input') : path;
+  return path === '' ? message('contract.the-input') : path;
 }
 
 function shown(value: unknown): string {

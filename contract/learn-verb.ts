@@ -1,7 +1,7 @@
 /** `learn`: what the shop's own welds say of a hand's pace, of where good trim lies on a line, of wire by joint and position, with the weight they have. */
 import { feedFactor, paceOf, trimAt, trimLine, unknownFeed, unknownPace } from '@fox-tempo/core/learning';
 import { success, type Outcome } from '@fox-tempo/core/outcome';
-import { say } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/said';
 import { z } from 'zod';
 import { ranged } from './fields.ts';
 import { parseWith } from './issues.ts';
@@ -34,7 +34,7 @@ const feedInput = z.strictObject({
 });
 
 export const learnVerb: Verb = {
-  summary: say('contract.verb.learn'),
+  summary: message('contract.verb.learn'),
   input: z.union([paceInput, trimInput, feedInput]),
   run(value) {
     const kind = typeof value === 'object' && value !== null && 'kind' in value ? value.kind : undefined;

@@ -1,5 +1,5 @@
 /** `translate` and `read-dials`: between a program and one machine's dials. Files are read in any version and checked whole. */
-import { say } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/said';
 import { readDials, cardOf } from '@fox-tempo/core/machine';
 import { failure, success } from '@fox-tempo/core/outcome';
 import { z } from 'zod';
@@ -13,7 +13,7 @@ import type { Verb } from './verb.ts';
 const translateOuter = z.strictObject({ machine: opaque, program: opaque });
 
 export const translateVerb: Verb = {
-  summary: say('contract.verb.dials'),
+  summary: message('contract.verb.dials'),
   input: z.strictObject({ machine: machineFile, program: programFile }),
   run(input) {
     const outer = parseWith(translateOuter, input);
@@ -34,7 +34,7 @@ const dials = z.record(idField, z.number());
 const readOuter = z.strictObject({ machine: opaque, dials, ...beside });
 
 export const readDialsVerb: Verb = {
-  summary: say('contract.verb.read-dials'),
+  summary: message('contract.verb.read-dials'),
   input: z.strictObject({ machine: machineFile, dials, ...beside }),
   run(input) {
     const outer = parseWith(readOuter, input);

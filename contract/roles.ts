@@ -1,14 +1,14 @@
 /** Who may do what here, by role. One person has one role; an owner may do everything. */
-import { say, type Phrase } from '@fox-tempo/core/said';
+import { message, type Phrase } from '@fox-tempo/core/said';
 
 export const roles = ['welder', 'lead', 'office', 'owner'] as const;
 export type Role = (typeof roles)[number];
 
 export const roleNames: Record<Role, Phrase> = {
-  welder: say('contract.role-welder'),
-  lead: say('contract.lead-hand'),
-  office: say('contract.role-office'),
-  owner: say('contract.role-owner'),
+  welder: message('contract.role-welder'),
+  lead: message('contract.lead-hand'),
+  office: message('contract.role-office'),
+  owner: message('contract.role-owner'),
 };
 
 export const everybody: readonly Role[] = [...roles];

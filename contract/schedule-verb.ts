@@ -1,6 +1,6 @@
 /** `schedule`: operations on machines, with changeovers that depend on their order and due times. */
 import { failure, success, type Issue } from '@fox-tempo/core/outcome';
-import { say } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/said';
 import { schedule } from '@fox-tempo/core/schedule';
 import { z } from 'zod';
 import { parseWith } from './issues.ts';
@@ -28,7 +28,7 @@ const scheduleInput = z.strictObject({
 });
 
 export const scheduleVerb: Verb = {
-  summary: say('contract.verb.run-plan'),
+  summary: message('contract.verb.run-plan'),
   input: scheduleInput,
   run(value) {
     const parsed = parseWith(scheduleInput, value);
@@ -49,7 +49,7 @@ function troubleWith({ operations, fixed = {} }: Omit<z.output<typeof scheduleIn
       issues.push({
         path: `operations.${at}.id`,
         code: 'contradiction',
-        message: say('contract.error.operation-name', { id }),
+        message: message('contract.error.operation-name', { id }),
         got: id,
       });
     seen.set(id, at);
@@ -62,7 +62,7 @@ function troubleWith({ operations, fixed = {} }: Omit<z.output<typeof scheduleIn
         issues.push({
           path: `fixed.${machine}.${at}`,
           code: 'contradiction',
-          message: say('contract.error.operation-fixed', { id, machine }),
+          message: message('contract.error.operation-fixed', { id, machine }),
           got: id,
         });
       put.add(id);

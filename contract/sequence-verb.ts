@@ -1,5 +1,5 @@
 /** `sequence`: presses of the trigger played through a program, as it means them or as a machine takes them. */
-import { say } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/said';
 import { habitOf, triggerModeFor } from '@fox-tempo/core/machine';
 import { failure, success } from '@fox-tempo/core/outcome';
 import { evaluateSequence } from '@fox-tempo/core/score';
@@ -19,7 +19,7 @@ const rest = {
 const outer = z.strictObject({ program: opaque, machine: opaque.optional(), ...rest });
 
 export const sequenceVerb: Verb = {
-  summary: say('contract.verb.play'),
+  summary: message('contract.verb.play'),
   input: z.strictObject({ program: programFile, machine: machineFile.optional(), ...rest }),
   run(input) {
     const parsed = parseWith(outer, input);

@@ -1,7 +1,7 @@
 /** `soak`: seams on one plate, box or frame, one after the other: warmth ahead of the arc, levels, waits, and what a thermometer would read. */
 import { baseMetals } from '@fox-tempo/core/conduction';
 import { failure, success, type Issue, type Outcome } from '@fox-tempo/core/outcome';
-import { amount, say } from '@fox-tempo/core/said';
+import { amount, message } from '@fox-tempo/core/said';
 import {
   aroundMm,
   atJoint,
@@ -77,7 +77,7 @@ const usualLossWPerM2K = 12;
 const shortestMm = 2;
 
 export const soakVerb: Verb = {
-  summary: say('contract.verb.heat-field'),
+  summary: message('contract.verb.heat-field'),
   input: soakInput,
   run(value) {
     const parsed = parseWith(soakInput, value);
@@ -97,7 +97,7 @@ export const soakVerb: Verb = {
       issues.push({
         path: 'interpassC',
         code: 'contradiction',
-        message: say('contract.error.interpass-limit', {
+        message: message('contract.error.interpass-limit', {
           interpass: amount('temperature', interpassC, 0),
           ambient: amount('temperature', ambientC, 0),
         }),
@@ -146,7 +146,7 @@ function oneOf({ plate, box, frame }: Input): Issue {
   return {
     path: 'plate',
     code: 'contradiction',
-    message: say('contract.error.one-part'),
+    message: message('contract.error.one-part'),
     ...(got === '' ? {} : { got }),
   };
 }
@@ -162,7 +162,7 @@ function lineOf(shape: PartShape, one: Input['seams'][number], path: string): Ou
       return failure({
         path: `${path}.edge`,
         code: 'contradiction',
-        message: say('contract.error.no-edge', { edge: one.edge }),
+        message: message('contract.error.no-edge', { edge: one.edge }),
         got: one.edge,
       });
     const longMm = edgeLengthMm(shape, one.edge);
@@ -171,7 +171,7 @@ function lineOf(shape: PartShape, one: Input['seams'][number], path: string): Ou
       return failure({
         path: `${path}.toMm`,
         code: 'out-of-range',
-        message: say('contract.error.edge-length', { edge: one.edge, length: amount('length', longMm, 0) }),
+        message: message('contract.error.edge-length', { edge: one.edge, length: amount('length', longMm, 0) }),
         limit: [0, longMm],
         got: `${fromMm}, ${toMm}`,
       });
@@ -183,7 +183,7 @@ function lineOf(shape: PartShape, one: Input['seams'][number], path: string): Ou
       return failure({
         path: `${path}.joint`,
         code: 'out-of-range',
-        message: say('contract.error.joints', { joints }),
+        message: message('contract.error.joints', { joints }),
         limit: [1, joints],
         got: one.joint,
       });
@@ -193,7 +193,7 @@ function lineOf(shape: PartShape, one: Input['seams'][number], path: string): Ou
   return failure({
     path,
     code: 'contradiction',
-    message: say('contract.error.seam-kind'),
+    message: message('contract.error.seam-kind'),
     got: shape.kind,
   });
 }
@@ -208,7 +208,7 @@ function offThePlate(
   const off = (path: string, [x, y]: Place): Issue => ({
     path,
     code: 'out-of-range',
-    message: say('contract.error.off-plate', {
+    message: message('contract.error.off-plate', {
       x: amount('length', x, 0),
       y: amount('length', y, 0),
       length: amount('length', lengthMm, 0),
@@ -226,7 +226,7 @@ function offThePlate(
       issues.push({
         path: `seams.${at}`,
         code: 'contradiction',
-        message: say('contract.error.no-length'),
+        message: message('contract.error.no-length'),
         limit: shortestMm,
       });
   });

@@ -1,6 +1,6 @@
 /** What no shape names and no store can hold: text with a NUL or half a pair, and nesting that nobody wrote by hand. */
 
-import { say, type Phrase } from '@fox-tempo/core/said';
+import { message, type Phrase } from '@fox-tempo/core/said';
 import type { IssueCode } from '@fox-tempo/core/outcome';
 
 /** Deeper than any shape of ours by far, and far from where a stack ends. */
@@ -20,7 +20,7 @@ export function findTrouble(value: unknown): TextTrouble | undefined {
       return {
         path: at.path,
         code: 'unreadable-text',
-        says: say('contract.field.bad-character'),
+        says: message('contract.field.bad-character'),
       };
     }
     if (typeof at.value !== 'object' || at.value === null) continue;
@@ -28,12 +28,12 @@ export function findTrouble(value: unknown): TextTrouble | undefined {
       return {
         path: at.path.slice(0, 60),
         code: 'too-deep',
-        says: say('contract.field.too-deep', { deepest }),
+        says: message('contract.field.too-deep', { deepest }),
       };
     for (const [key, inner] of Object.entries(at.value)) {
       const path = at.path === '' ? key : `${at.path}.${key}`;
       if (!isStorable(key))
-        return { path: at.path, code: 'unreadable-text', says: say('contract.field.bad-name-character') };
+        return { path: at.path, code: 'unreadable-text', says: message('contract.field.bad-name-character') };
       waiting.push({ value: inner, path, depth: at.depth + 1 });
     }
   }

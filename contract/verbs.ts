@@ -1,6 +1,6 @@
 /** The computations by their verb: shape of the question, and the core's answer. One table for the command line, the API and the worker. */
 import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
-import { say, type Phrase } from '@fox-tempo/core/said';
+import { message, type Phrase } from '@fox-tempo/core/said';
 import { bead } from '@fox-tempo/core/bead';
 import { calibrate } from '@fox-tempo/core/calibration';
 import { doublePulse } from '@fox-tempo/core/double-pulse';
@@ -71,7 +71,7 @@ const sliceS = 2;
 
 /** A simulation by its own figures, or of a program as a machine runs it, with what may be wrong. */
 const simulateVerb: Verb = {
-  summary: say('contract.the-arc-simulated'),
+  summary: message('contract.the-arc-simulated'),
   input: z.union([simulateInput, simulateProgramInput]),
   run(value, isAwaited = () => true) {
     if (typeof value !== 'object' || value === null || !('program' in value)) {
@@ -106,7 +106,7 @@ function runSimulation(
   if (!begun.ok) return begun;
   const simulation = begun.value;
   while (simulation.doneS < simulation.totalS) {
-    if (!isAwaited()) return failure({ path: '', code: 'cancelled', message: say('contract.simulation-cancelled') });
+    if (!isAwaited()) return failure({ path: '', code: 'cancelled', message: message('contract.simulation-cancelled') });
     simulation.step(sliceS);
   }
   const { metrics, transferMode, words, startStop, trace } = simulation.finish();
@@ -135,13 +135,13 @@ function plan(asked: z.output<typeof planInput>): Outcome<unknown> {
 }
 
 export const verbs = {
-  melt: verb(say('contract.verb.melt'), meltInput, melt),
-  pulse: verb(say('contract.verb.pulse'), pulseInput, (input) => solvePulse(input)),
-  plan: verb(say('contract.verb.plan'), planInput, plan),
+  melt: verb(message('contract.verb.melt'), meltInput, melt),
+  pulse: verb(message('contract.verb.pulse'), pulseInput, (input) => solvePulse(input)),
+  plan: verb(message('contract.verb.plan'), planInput, plan),
   simulate: simulateVerb,
-  'double-pulse': verb(say('contract.verb.double-pulse'), doublePulseInput, doublePulse),
-  bead: verb(say('contract.verb.bead'), beadInput, bead),
-  heat: verb(say('contract.verb.heat'), heatInput, heat),
+  'double-pulse': verb(message('contract.verb.double-pulse'), doublePulseInput, doublePulse),
+  bead: verb(message('contract.verb.bead'), beadInput, bead),
+  heat: verb(message('contract.verb.heat'), heatInput, heat),
   translate: translateVerb,
   'read-dials': readDialsVerb,
   sequence: sequenceVerb,
@@ -150,7 +150,7 @@ export const verbs = {
   soak: soakVerb,
   window: windowVerb,
   schedule: scheduleVerb,
-  calibrate: verb(say('contract.verb.calibrate'), calibrateInput, calibrate),
+  calibrate: verb(message('contract.verb.calibrate'), calibrateInput, calibrate),
 } as const satisfies Record<string, Verb>;
 
 export type VerbName = keyof typeof verbs;

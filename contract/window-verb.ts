@@ -2,7 +2,7 @@
 import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
 import { asDialled, type Machine, type Program } from '@fox-tempo/core/machine';
 import { failure, success, type Issue } from '@fox-tempo/core/outcome';
-import { amount, say } from '@fox-tempo/core/said';
+import { amount, message } from '@fox-tempo/core/said';
 import { stepDial } from '@fox-tempo/core/tuning';
 import { testWindow, usualSpread, windowQuantities, type Range, type Tried, type Window } from '@fox-tempo/core/window';
 import { z } from 'zod';
@@ -52,7 +52,7 @@ const rest = {
 const outer = z.strictObject({ program: opaque, machine: opaque.optional(), ...rest });
 
 export const windowVerb: Verb = {
-  summary: say('contract.verb.window'),
+  summary: message('contract.verb.window'),
   input: z.strictObject({ program: programFile, machine: machineFile.optional(), ...rest }),
   run(value) {
     const parsed = parseWith(outer, value);
@@ -93,18 +93,18 @@ function asCorner({ point, ok, why, margin, transferMode: mode, shortsPerS }: Tr
 /** Turned about, away from the set point, or beyond the dial's ends. */
 function windowTroubles(window: z.output<typeof windowField>, program: Program, machine: Machine | undefined): Issue[] {
   const given = windowQuantities.flatMap((name) => (window[name] ? [[name, window[name]] as const] : []));
-  if (given.length === 0) return [{ path: 'window', code: 'empty', message: say('contract.error.window-empty') }];
+  if (given.length === 0) return [{ path: 'window', code: 'empty', message: message('contract.error.window-empty') }];
   return given.flatMap(([name, [low, high]]): Issue[] => {
     const path = `window.${name}`;
     const at = program[name];
     if (high < low)
-      return [{ path, code: 'high-below-low', message: say('contract.error.window-order'), limit: low, got: high }];
+      return [{ path, code: 'high-below-low', message: message('contract.error.window-order'), limit: low, got: high }];
     if (at < low - 1e-6 || at > high + 1e-6)
       return [
         {
           path,
           code: 'out-of-range',
-          message: say('contract.error.set-point', { at: amount('plain', at, 2) }),
+          message: message('contract.error.set-point', { at: amount('plain', at, 2) }),
           limit: [low, high],
           got: at,
         },
@@ -115,7 +115,7 @@ function windowTroubles(window: z.output<typeof windowField>, program: Program, 
         {
           path,
           code: 'out-of-range',
-          message: say('contract.error.window-wider', {
+          message: message('contract.error.window-wider', {
             low: amount('plain', ends[0], 2),
             high: amount('plain', ends[1], 2),
           }),

@@ -32,13 +32,13 @@ export interface Words {
 }
 
 /** A sentence kept for later, in whatever language it will be read. */
-export function phrase<K extends SentenceKey>(code: K, ...[values]: ValuesOf<K>): Said {
+export function message<K extends SentenceKey>(code: K, ...[values]: ValuesOf<K>): Said {
   return { code, values: values ?? {} };
 }
 
 /** A sentence that keeps somebody from being hurt, as `hazard` of the core. */
 export function hazard<K extends SentenceKey>(code: K, ...values: ValuesOf<K>): Said {
-  return phrase(code, ...values);
+  return message(code, ...values);
 }
 
 /**
@@ -103,9 +103,9 @@ export function makeWords(
     return isSaid(value) ? tell(value) : sayAmount(value, saying);
   }
 
-  function tell(phrase: Phrase): string {
-    if (typeof phrase === 'string') return phrase;
-    const { code, values } = phrase;
+  function tell(said: Phrase): string {
+    if (typeof said === 'string') return said;
+    const { code, values } = said;
     if (code === codes.inSentence) return small(sayValue(values['name'] ?? ''), language);
     if (code === codes.joined) {
       const parts = values['parts'] ?? [];

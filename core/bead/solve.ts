@@ -1,5 +1,5 @@
 /** The `bead` question: of feed, travel and leg any two give the third. */
-import { amount, type Phrase, say, sum } from '../said/index.ts';
+import { amount, type Phrase, message, sum } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { depositionKgPerH } from '../melting/index.ts';
@@ -34,7 +34,7 @@ export function bead({ filler, diameterMm, wireFeedMPerMin, travelMmPerMin, legM
     issues.push({
       path: 'legMm',
       code: 'two-of-three',
-      message: say('bead.error.two-of-three', { given }),
+      message: message('bead.error.two-of-three', { given }),
       limit: 2,
       got: given,
     });
@@ -51,7 +51,7 @@ export function bead({ filler, diameterMm, wireFeedMPerMin, travelMmPerMin, legM
       ...solved.map((issue) => ({
         ...issue,
         code: 'no-solution' as const,
-        message: say('bead.error.third-out-of-range', { message: issue.message }),
+        message: message('bead.error.third-out-of-range', { message: issue.message }),
       })),
     );
   }
@@ -63,7 +63,7 @@ export function bead({ filler, diameterMm, wireFeedMPerMin, travelMmPerMin, legM
     throatMm: throatMm(leg),
     depositionKgPerH: depositionKgPerH(wire, feed),
     because: sum(
-      say('bead.because.leg', {
+      message('bead.because.leg', {
         feed: amount('wireFeed', feed, 2),
         wireArea: amount('area', wire.areaMm2, 3),
         yield: wire.yield,

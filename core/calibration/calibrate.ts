@@ -2,7 +2,7 @@
  * Corrects a wire in its gas on one machine by what was seen there: two or more points of feed and mean current (and volts, where known).
  * Least squares on the melting relation and the arc's voltage, with the table as prior: what the points do not settle stays where the table has it.
  */
-import { say, amount, type Phrase } from '../said/index.ts';
+import { message, amount, type Phrase } from '../said/index.ts';
 import { arcElectrical, pulseLineMm, wireInGas } from '../arc/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { failure, rangeIssues, success, type Issue, type Outcome } from '../outcome/index.ts';
@@ -64,7 +64,7 @@ export function calibrate(input: CalibrationInput): Outcome<Calibration> {
     issues.push({
       path: 'points',
       code: 'too-few-points',
-      message: say('calibration.error.too-few-points', { points: points.length }),
+      message: message('calibration.error.too-few-points', { points: points.length }),
       limit: 2,
       got: points.length,
     });
@@ -79,7 +79,7 @@ export function calibrate(input: CalibrationInput): Outcome<Calibration> {
       issues.push({
         path: `points.${index}.rmsCurrentA`,
         code: 'rms-below-mean',
-        message: say('calibration.error.rms-below-mean', {
+        message: message('calibration.error.rms-below-mean', {
           rmsCurrent: amount('current', rmsCurrentA),
           meanCurrent: amount('current', meanCurrentA),
         }),
@@ -90,7 +90,7 @@ export function calibrate(input: CalibrationInput): Outcome<Calibration> {
       issues.push({
         path: `points.${index}.voltageV`,
         code: 'out-of-range',
-        message: say('calibration.error.voltage-limits', { voltage: voltageV }),
+        message: message('calibration.error.voltage-limits', { voltage: voltageV }),
         limit: [8, 50],
         got: voltageV,
       });
@@ -153,18 +153,18 @@ export function calibrate(input: CalibrationInput): Outcome<Calibration> {
     rmsResidualA: Math.sqrt(residuals.reduce((sum, row) => sum + row.residualA ** 2, 0) / residuals.length),
     verdict: isFar || isScattered ? 'doubtful' : 'plausible',
     because: isScattered
-      ? say('calibration.because.point-misses', {
+      ? message('calibration.because.point-misses', {
           wireFeed: amount('wireFeed', worst.wireFeedMPerMin),
           residual: amount('current', worst.residualA, 0),
           worstShare: amount('percent', 100 * worstShare, 0),
         })
       : isFar
-        ? say('calibration.because.large-correction', {
+        ? message('calibration.because.large-correction', {
             arcOff: amount('percent', 100 * arcOff, 0),
             extensionOff: amount('percent', 100 * extensionOff, 0),
             arcVoltage: amount('voltage', arcVoltageV, 1),
           })
-        : say('calibration.because.points-fit', {
+        : message('calibration.because.points-fit', {
             worstShare: amount('percent', 100 * worstShare, 1),
             arcOff: amount('percent', 100 * arcOff, 1),
             extensionOff: amount('percent', 100 * extensionOff, 1),

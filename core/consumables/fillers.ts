@@ -4,7 +4,7 @@
  * kA, kB and hot resistivity are *fits* so that section "melting" meets widely published operating data (Lesnewich 1958; Halmøy);
  * densities are handbook values.
  */
-import { say, type Phrase } from '../said/index.ts';
+import { message, type Phrase } from '../said/index.ts';
 export type FillerCode =
   | 'steel-solid'
   | 'stainless-solid'
@@ -58,15 +58,15 @@ const stainless = {
   shielding: 'gas',
 } as const;
 const type308 = {
-  name: say('consumables.filler.308l'),
+  name: message('consumables.filler.308l'),
   classes: 'ISO 14343 G 19 9 L Si · AWS ER308LSi',
-  use: say('consumables.304-and-304l'),
+  use: message('consumables.304-and-304l'),
 } as const;
 
 const list: readonly Filler[] = [
   {
     code: 'steel-solid',
-    name: say('consumables.mild-steel-solid'),
+    name: message('consumables.mild-steel-solid'),
     classes: 'ISO 14341 G 42 4 M21 3Si1 · AWS ER70S-6',
     family: 'steel',
     construction: 'solid',
@@ -83,20 +83,20 @@ const list: readonly Filler[] = [
   {
     ...stainless,
     code: 'stainless-309l',
-    name: say('consumables.filler.309l'),
+    name: message('consumables.filler.309l'),
     classes: 'ISO 14343 G 23 12 L Si · AWS ER309LSi',
-    use: say('consumables.grade-note.dissimilar'),
+    use: message('consumables.grade-note.dissimilar'),
   },
   {
     ...stainless,
     code: 'stainless-316l',
-    name: say('consumables.filler.316l'),
+    name: message('consumables.filler.316l'),
     classes: 'ISO 14343 G 19 12 3 L Si · AWS ER316LSi',
-    use: say('consumables.316-and-316l'),
+    use: message('consumables.316-and-316l'),
   },
   {
     code: 'aluminium-4043',
-    name: say('consumables.aluminium-alsi5'),
+    name: message('consumables.aluminium-alsi5'),
     classes: 'ISO 18273 Al 4043 · AWS ER4043',
     family: 'aluminium',
     construction: 'solid',
@@ -110,7 +110,7 @@ const list: readonly Filler[] = [
   },
   {
     code: 'aluminium-5356',
-    name: say('consumables.aluminium-almg5'),
+    name: message('consumables.aluminium-almg5'),
     classes: 'ISO 18273 Al 5356 · AWS ER5356',
     family: 'aluminium',
     construction: 'solid',
@@ -124,7 +124,7 @@ const list: readonly Filler[] = [
   },
   {
     code: 'cusi3',
-    name: say('consumables.filler.copper-silicon'),
+    name: message('consumables.filler.copper-silicon'),
     classes: 'ISO 24373 Cu 6560 · AWS ERCuSi-A',
     family: 'copper-silicon',
     construction: 'solid',
@@ -138,7 +138,7 @@ const list: readonly Filler[] = [
   },
   {
     code: 'steel-metal-cored',
-    name: say('consumables.steel-metal-cored'),
+    name: message('consumables.steel-metal-cored'),
     classes: 'ISO 17632 T 46 M M21 · AWS E70C-6M',
     family: 'steel',
     construction: 'cored',
@@ -152,7 +152,7 @@ const list: readonly Filler[] = [
   },
   {
     code: 'steel-flux-cored',
-    name: say('consumables.filler.gas-shielded-flux-cored'),
+    name: message('consumables.filler.gas-shielded-flux-cored'),
     classes: 'ISO 17632 T 46 P M21 · AWS E71T-1M',
     family: 'steel',
     construction: 'cored',
@@ -166,7 +166,7 @@ const list: readonly Filler[] = [
   },
   {
     code: 'steel-self-shielded',
-    name: say('consumables.filler.self-shielded-flux-cored'),
+    name: message('consumables.filler.self-shielded-flux-cored'),
     classes: 'ISO 17632 T 42 Z N · AWS E71T-11',
     family: 'steel',
     construction: 'cored',

@@ -2,7 +2,7 @@
  * Shielding gases by ISO 14175 designation: the designation is read as a composition, and the composition is what the physics uses.
  * Form here: `<group>-Ar<components>-<percent>[/<percent>]`, components C (CO2), O (O2), He, in that order of the percentages.
  */
-import { say, amount, joined, type Phrase } from '../said/index.ts';
+import { message, amount, joined, type Phrase } from '../said/index.ts';
 import { failure, success, type Outcome } from '../outcome/index.ts';
 
 export interface GasComposition {
@@ -71,10 +71,10 @@ export function parseGas(code: string, path = 'gas'): Outcome<Gas> {
     return failure({
       path,
       code: 'unknown-gas',
-      message: say('consumables.error.unknown-gas-designation', { code }),
+      message: message('consumables.error.unknown-gas-designation', { code }),
       limit: [...commonGasCodes],
       got: code,
-      hint: say('consumables.hint.iso-14175-designation'),
+      hint: message('consumables.hint.iso-14175-designation'),
     });
   }
   const composition = { argonPct: 100, co2Pct: 0, o2Pct: 0, heliumPct: 0 };
@@ -90,9 +90,9 @@ export function parseGas(code: string, path = 'gas'): Outcome<Gas> {
     return failure({
       path,
       code: 'gas-group-mismatch',
-      message: say('consumables.error.gas-percentages', { code, group }),
+      message: message('consumables.error.gas-percentages', { code, group }),
       got: code,
-      hint: say('consumables.hint.cylinder-label'),
+      hint: message('consumables.hint.cylinder-label'),
     });
   }
   return success({ code, name: compositionName(composition), ...composition });
@@ -111,7 +111,7 @@ export function gasOf(code: string): Gas {
 
 /** A gas in plain words, also where there is none. */
 export function gasName(code: string): Phrase {
-  return code === 'none' ? say('consumables.no-gas') : gasOf(code).name;
+  return code === 'none' ? message('consumables.no-gas') : gasOf(code).name;
 }
 
 /** Designations read so far: a plan asks for its gas a hundred times. */
@@ -136,13 +136,13 @@ function inGroup(group: string, gas: GasComposition): boolean {
 
 function compositionName(gas: GasComposition): Phrase {
   const parts = [
-    [say('consumables.argon'), gas.argonPct],
-    [say('consumables.helium'), gas.heliumPct],
+    [message('consumables.argon'), gas.argonPct],
+    [message('consumables.helium'), gas.heliumPct],
     ['CO₂', gas.co2Pct],
-    [say('consumables.oxygen'), gas.o2Pct],
+    [message('consumables.oxygen'), gas.o2Pct],
   ] as const;
   const present = parts.filter(([, share]) => share > 0);
-  if (present.length === 0) return say('consumables.no-gas');
+  if (present.length === 0) return message('consumables.no-gas');
   if (present.length === 1 && present[0]) return present[0][0];
   return joined(
     present.map(([name, share]) => joined([name, amount('percent', share)], ' ')),

@@ -1,5 +1,5 @@
 /** Which filler a base material grade takes: what fits, what is cautioned, what is refused, each with the way out. */
-import { say, type Phrase } from '../said/index.ts';
+import { message, type Phrase } from '../said/index.ts';
 import { canonicalFiller, fillerOf, type FillerCode } from './fillers.ts';
 import { grades, type Grade } from './grades.ts';
 import type { MaterialGroup } from './materials.ts';
@@ -31,13 +31,13 @@ export function gradeFit(grade: Grade, filler: FillerCode): GradeFit | null {
   const words = { grade: grade.code, filler: fillerOf(own).name };
   const includes = (list: readonly FillerCode[]) => list.some((code) => canonicalFiller(code) === own);
   if (refused && includes(refused.fillers))
-    return { verdict: 'refused', message: say(refused.why, words), instead: fillers };
+    return { verdict: 'refused', message: message(refused.why, words), instead: fillers };
   if (includes(fillers)) return null;
   const [best] = fillers;
   if (best === undefined && grade.otherwise === undefined) return null;
   return {
     verdict: 'caution',
-    message: say(grade.otherwise ?? 'consumables.grade.usual-filler', {
+    message: message(grade.otherwise ?? 'consumables.grade.usual-filler', {
       ...words,
       best: best === undefined ? '' : fillerOf(best).name,
     }),

@@ -2,7 +2,7 @@
  * Common base material grades by group. Compositions of the steels are typical ladle values, percent by mass, well inside their standards'
  * limits; a carbon equivalent for a real seam belongs to the mill certificate. Sources: EN 10025-2, EN 10305-5, EN 10346, EN 10088-1, EN 573-3.
  */
-import { say, amount, bare, type Phrase } from '../said/index.ts';
+import { message, amount, bare, type Phrase } from '../said/index.ts';
 import type { FillerCode } from './fillers.ts';
 import type { MaterialGroup } from './materials.ts';
 
@@ -51,7 +51,7 @@ export const grades: readonly Grade[] = [
     composition: { C: 0.12, Mn: 0.9, Mo: 0.01, Cr: 0.05, Cu: 0.1, Ni: 0.05 },
     names: ['S235JR', 'S235J0', 'S235J2', '1.0038'],
     fillers: ['steel-solid', 'steel-metal-cored', 'steel-flux-cored', 'steel-self-shielded'],
-    note: say('consumables.plain-structural-steel'),
+    note: message('consumables.plain-structural-steel'),
   },
   {
     code: 'S355',
@@ -60,7 +60,7 @@ export const grades: readonly Grade[] = [
     composition: { C: 0.16, Mn: 1.4, Mo: 0.02, Cr: 0.1, Cu: 0.1, Ni: 0.1 },
     names: ['S355J2', 'S355JR', 'S355MC', 'S355NL', '1.0577'],
     fillers: ['steel-solid', 'steel-metal-cored', 'steel-flux-cored', 'steel-self-shielded'],
-    note: say('consumables.grade-note.structural'),
+    note: message('consumables.grade-note.structural'),
   },
   {
     code: 'S700MC',
@@ -70,7 +70,7 @@ export const grades: readonly Grade[] = [
     names: ['1.8974', 'S650MC', 'S690QL'],
     fillers: [],
     otherwise: 'consumables.grade.softer',
-    note: say('consumables.grade-note.high-strength'),
+    note: message('consumables.grade-note.high-strength'),
   },
   {
     code: 'E235',
@@ -79,7 +79,7 @@ export const grades: readonly Grade[] = [
     composition: { C: 0.12, Mn: 0.7, Mo: 0.01, Cr: 0.05, Cu: 0.1, Ni: 0.05 },
     names: ['1.0308'],
     fillers: ['steel-solid', 'steel-metal-cored', 'steel-flux-cored', 'steel-self-shielded'],
-    note: say('consumables.precision-tube'),
+    note: message('consumables.precision-tube'),
   },
   {
     code: 'DC01',
@@ -88,7 +88,7 @@ export const grades: readonly Grade[] = [
     composition: { C: 0.06, Mn: 0.3, Mo: 0.01, Cr: 0.03, Cu: 0.05, Ni: 0.03 },
     names: ['1.0330'],
     fillers: ['steel-solid', 'steel-metal-cored', 'steel-flux-cored', 'steel-self-shielded'],
-    note: say('consumables.cold-rolled-sheet'),
+    note: message('consumables.cold-rolled-sheet'),
   },
   {
     code: 'DX51D+Z275',
@@ -97,7 +97,7 @@ export const grades: readonly Grade[] = [
     names: ['DX51D', 'Z275', 'Z140', 'Z100', 'galvanised'],
     fillers: ['cusi3'],
     otherwise: 'consumables.grade.zinc-pores',
-    note: say('consumables.grade-note.zinc-coated', { boilingPoint: amount('temperature', 907) }),
+    note: message('consumables.grade-note.zinc-coated', { boilingPoint: amount('temperature', 907) }),
   },
   {
     code: '304L',
@@ -105,7 +105,7 @@ export const grades: readonly Grade[] = [
     group: 'stainless',
     names: ['1.4307', '304', '1.4301'],
     fillers: ['stainless-308l', 'stainless-316l', 'stainless-309l'],
-    note: say('consumables.filler-308l-type'),
+    note: message('consumables.filler-308l-type'),
   },
   {
     code: '316L',
@@ -114,7 +114,7 @@ export const grades: readonly Grade[] = [
     names: ['1.4404', '316', '1.4401', '316Ti', '1.4571'],
     fillers: ['stainless-316l'],
     otherwise: 'consumables.lacks-its-molybdenum',
-    note: say('consumables.filler-316l-type'),
+    note: message('consumables.filler-316l-type'),
   },
   {
     code: '2205',
@@ -123,7 +123,7 @@ export const grades: readonly Grade[] = [
     names: ['1.4462', 'duplex'],
     fillers: ['stainless-309l'],
     otherwise: 'consumables.grade.duplex',
-    note: say('consumables.duplex-little-heat'),
+    note: message('consumables.duplex-little-heat'),
   },
   {
     code: '430',
@@ -131,7 +131,7 @@ export const grades: readonly Grade[] = [
     group: 'stainless',
     names: ['1.4016'],
     fillers: ['stainless-309l', 'stainless-308l'],
-    note: say('consumables.grade-note.ferritic'),
+    note: message('consumables.grade-note.ferritic'),
   },
   {
     code: '5754',
@@ -140,7 +140,7 @@ export const grades: readonly Grade[] = [
     names: ['AlMg3', 'EN AW-5754'],
     fillers: ['aluminium-5356'],
     otherwise: 'consumables.weakens-magnesium-plate',
-    note: say('consumables.grade-note.5xxx', {
+    note: message('consumables.grade-note.5xxx', {
       lowest: bare('temperature', 100),
       highest: amount('temperature', 120),
     }),
@@ -152,7 +152,7 @@ export const grades: readonly Grade[] = [
     names: ['AlMg4.5Mn', 'EN AW-5083'],
     fillers: ['aluminium-5356'],
     refused: { fillers: ['aluminium-4043'], why: 'consumables.grade.brittle-phase' },
-    note: say('consumables.grade-note.5xxx-high'),
+    note: message('consumables.grade-note.5xxx-high'),
   },
   {
     code: '6082-T6',
@@ -160,7 +160,7 @@ export const grades: readonly Grade[] = [
     group: 'aluminium',
     names: ['6082', 'AlSi1MgMn', 'EN AW-6082'],
     fillers: ['aluminium-4043', 'aluminium-5356'],
-    note: say('consumables.grade-note.6xxx'),
+    note: message('consumables.grade-note.6xxx'),
   },
   {
     code: '6060',
@@ -168,6 +168,6 @@ export const grades: readonly Grade[] = [
     group: 'aluminium',
     names: ['AlMgSi', '6063', 'EN AW-6060'],
     fillers: ['aluminium-4043', 'aluminium-5356'],
-    note: say('consumables.grade-note.like-6082'),
+    note: message('consumables.grade-note.like-6082'),
   },
 ];

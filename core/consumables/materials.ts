@@ -1,5 +1,5 @@
 /** Base material groups and the fillers that belong on them. */
-import { say, type Phrase } from '../said/index.ts';
+import { message, type Phrase } from '../said/index.ts';
 import type { GaugedMetal } from '../units/index.ts';
 import type { FillerFamily } from './fillers.ts';
 
@@ -16,20 +16,20 @@ export interface Material {
 export const materials: readonly Material[] = [
   {
     group: 'steel',
-    name: say('consumables.steel'),
+    name: message('consumables.steel'),
     gaugeTable: 'steel',
     families: ['steel', 'copper-silicon', 'stainless'],
   },
   {
     group: 'stainless',
-    name: say('consumables.stainless'),
+    name: message('consumables.stainless'),
     gaugeTable: 'stainless',
     families: ['stainless', 'copper-silicon'],
   },
-  { group: 'aluminium', name: say('consumables.aluminium'), gaugeTable: 'aluminium', families: ['aluminium'] },
+  { group: 'aluminium', name: message('consumables.aluminium'), gaugeTable: 'aluminium', families: ['aluminium'] },
   {
     group: 'galvanised',
-    name: say('consumables.galvanised-steel'),
+    name: message('consumables.galvanised-steel'),
     gaugeTable: 'galvanised',
     families: ['copper-silicon', 'steel'],
   },

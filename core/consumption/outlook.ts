@@ -1,5 +1,5 @@
 /** What is left in cylinders and on spools, as arc minutes and parts, counted down by what has been welded since it was read. */
-import { amount, type Phrase, say, sum } from '../said/index.ts';
+import { amount, type Phrase, message, sum } from '../said/index.ts';
 import { fillerOf, gasOf, type FillerCode } from '../consumables/index.ts';
 import { co2LPerKg, co2Minutes, compressedMinutes, keptBackBar, spoolMinutes } from './stock.ts';
 import { wireAreaMm2 } from '../consumables/index.ts';
@@ -69,12 +69,12 @@ export function cylinderOutlook(cylinder: CylinderReading, use: PartUse): Outloo
         ? co2Minutes(Math.max(cylinder.massKg ?? 0, 0), flow)
         : compressedMinutes(cylinder.volumeL, cylinder.pressureBar ?? 0, flow);
   const because = isWeighed(cylinder.gas)
-    ? say('consumption.because.liquid-co2', {
+    ? message('consumption.because.liquid-co2', {
         mass: amount('spoolMass', cylinder.massKg ?? 0, 1),
         co2LPer: amount('gasPerMass', co2LPerKg),
         flow: amount('gasFlow', flow),
       })
-    : say('consumption.because.parts-left', {
+    : message('consumption.because.parts-left', {
         volume: amount('volume', cylinder.volumeL),
         pressure: amount('plain', cylinder.pressureBar ?? 0, 0),
         keptBack: keptBackBar,
@@ -95,7 +95,7 @@ export function spoolOutlook(spool: SpoolReading, use: PartUse): Outlook {
     spoolMinutes(left, spool.diameterMm, densityKgPerM3, use.wireFeedMPerMin),
     left,
     perPart,
-    say('consumption.sum', {
+    message('consumption.sum', {
       mass: amount('spoolMass', spool.massKg, 2),
       kgPerM: amount('wireMassPerLength', 1000 * kgPerM, 2),
       wireFeed: amount('wireFeed', use.wireFeedMPerMin, 1),

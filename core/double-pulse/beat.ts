@@ -2,7 +2,7 @@
  * The `double-pulse` question: a beat in one school said in another, and what it does: mean current and power at both levels,
  * the sheet thickness whose single-pulse setting has the same mean heat, ripples, and whether both levels can be pulsed.
  */
-import { say, amount, bare, type Phrase } from '../said/index.ts';
+import { message, amount, bare, type Phrase } from '../said/index.ts';
 import { arcElectrical, pulseLineMm, wireInGas } from '../arc/index.ts';
 import { success, type Outcome, type Warning } from '../outcome/index.ts';
 import { currentRule, metalFactor } from '../plan/wishes.ts';
@@ -56,7 +56,7 @@ export function doublePulse(input: DoublePulseInput): Outcome<DoublePulseResult>
   if (pitch !== undefined && (pitch < usualPitchMm[0] || pitch > usualPitchMm[1])) {
     caution(
       'ripple-pitch',
-      say('double-pulse.caution.ripple-pitch', {
+      message('double-pulse.caution.ripple-pitch', {
         pitch: amount('shortLength', pitch, 2),
         least: bare('shortLength', usualPitchMm[0]),
         most: amount('shortLength', usualPitchMm[1]),
@@ -72,7 +72,7 @@ export function doublePulse(input: DoublePulseInput): Outcome<DoublePulseResult>
       if (feed < limits[0] || feed > limits[1]) {
         caution(
           `${name}-beyond-limits`,
-          say('double-pulse.error.level-outside', {
+          message('double-pulse.error.level-outside', {
             name,
             feed: amount('wireFeed', feed, 1),
             least: bare('wireFeed', limits[0]),
@@ -113,12 +113,12 @@ function effectOf(
   if (!high)
     caution(
       'high-not-pulsable',
-      say('double-pulse.error.high-level-cannot-pulse', { highFeed: amount('wireFeed', beat.highFeedMPerMin, 1) }),
+      message('double-pulse.error.high-level-cannot-pulse', { highFeed: amount('wireFeed', beat.highFeedMPerMin, 1) }),
     );
   if (!low)
     caution(
       'low-not-pulsable',
-      say('double-pulse.error.low-level-cannot-pulse', { lowFeed: amount('wireFeed', beat.lowFeedMPerMin, 1) }),
+      message('double-pulse.error.low-level-cannot-pulse', { lowFeed: amount('wireFeed', beat.lowFeedMPerMin, 1) }),
     );
   if (!high || !low || !single) return undefined;
   const ownShare = metalFactor(usualMetal(wire.family), wire.family).factor;

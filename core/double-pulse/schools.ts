@@ -4,7 +4,7 @@
  * Two-level: high and low entered apart, with a balance of 10..90 % at high.
  * Swing: the set value is the mean, one strength gives a symmetric swing around it in equal times.
  */
-import { say, amount, bare, type Phrase } from '../said/index.ts';
+import { message, amount, bare, type Phrase } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import type { FillerCode } from '../consumables/index.ts';
 import { meltRateMmPerS } from '../melting/index.ts';
@@ -55,7 +55,7 @@ export const beatLimits = {
 
 /** Canonical description of a beat. Issues: ranges, `low-above-high`, `one-of`. */
 export function canonicalOf(beat: BeatInput): Outcome<CanonicalBeat> {
-  const issues: Issue[] = [...within('frequencyHz', beat.frequencyHz, beatLimits.frequencyHz, say('double-pulse.hz'))];
+  const issues: Issue[] = [...within('frequencyHz', beat.frequencyHz, beatLimits.frequencyHz, message('double-pulse.hz'))];
   if (beat.school === 'top') {
     issues.push(
       ...feedIssue('setFeedMPerMin', beat.setFeedMPerMin),
@@ -93,13 +93,13 @@ export function canonicalOf(beat: BeatInput): Outcome<CanonicalBeat> {
     issues.push({
       path: 'lowFeedMPerMin',
       code: 'low-above-high',
-      message: say('double-pulse.error.low-above-high', {
+      message: message('double-pulse.error.low-above-high', {
         low: amount('wireFeed', low),
         high: amount('wireFeed', high),
       }),
       limit: high,
       got: low,
-      hint: say('double-pulse.swap-the-two'),
+      hint: message('double-pulse.swap-the-two'),
     });
   }
   return issues.length > 0
@@ -134,7 +134,7 @@ export function sayBeat(beat: CanonicalBeat, school: BeatSchool): SaidBeat {
       frequencyHz,
     };
     if (isEven && depth <= beatLimits.swingPercent[1]) return { to, representable: true };
-    return unrepresentable(to, isEven ? say('double-pulse.limit.swing') : say('double-pulse.limit.equal-times'));
+    return unrepresentable(to, isEven ? message('double-pulse.limit.swing') : message('double-pulse.limit.equal-times'));
   }
   if (school === 'top') {
     const lowPercent = (lowFeedMPerMin / highFeedMPerMin) * 100;
@@ -145,7 +145,7 @@ export function sayBeat(beat: CanonicalBeat, school: BeatSchool): SaidBeat {
       ? highFeedMPerMin
       : meanFeedMPerMin / (share / 100 + (1 - share / 100) * (held / 100));
     const to: TopBeat = { school, setFeedMPerMin, lowPercent: held, highSharePercent: share, frequencyHz };
-    return isExact ? { to, representable: true } : unrepresentable(to, say('double-pulse.limit.low-level-or-share'));
+    return isExact ? { to, representable: true } : unrepresentable(to, message('double-pulse.limit.low-level-or-share'));
   }
   const isExact = Math.abs(share - highShare * 100) < 1e-9;
   const high = isExact ? highFeedMPerMin : (meanFeedMPerMin - (1 - share / 100) * lowFeedMPerMin) / (share / 100);
@@ -154,7 +154,7 @@ export function sayBeat(beat: CanonicalBeat, school: BeatSchool): SaidBeat {
     ? { to, representable: true }
     : unrepresentable(
         to,
-        say('double-pulse.error.high-share', { least: bare('percent', least), most: amount('percent', most) }),
+        message('double-pulse.error.high-share', { least: bare('percent', least), most: amount('percent', most) }),
       );
 }
 
@@ -194,7 +194,7 @@ function twoLevelFeeds(beat: TwoLevelBeat): Outcome<readonly [number, number]> {
       return failure({
         path: 'filler',
         code: 'missing',
-        message: say('double-pulse.error.levels-in-amperes'),
+        message: message('double-pulse.error.levels-in-amperes'),
       });
     }
     const issues = [
@@ -211,7 +211,7 @@ function twoLevelFeeds(beat: TwoLevelBeat): Outcome<readonly [number, number]> {
   return failure({
     path: 'highFeedMPerMin',
     code: 'one-of',
-    message: say('double-pulse.error.levels-mixed'),
+    message: message('double-pulse.error.levels-mixed'),
     got: { highFeedMPerMin, lowFeedMPerMin, highCurrentA, lowCurrentA },
   });
 }
@@ -227,7 +227,7 @@ function within(path: string, value: number, [min, max]: readonly [number, numbe
     {
       path,
       code: 'out-of-range',
-      message: say('double-pulse.error.out-of-range', { path, min, max, unit, value }),
+      message: message('double-pulse.error.out-of-range', { path, min, max, unit, value }),
       limit: [min, max],
       got: value,
     },

@@ -1,5 +1,5 @@
 /** The `heat` question: arc energy and heat input, cooling time, carbon equivalent, preheat and interpass ceiling. */
-import { amount, type Phrase, say, sum, absent } from '../said/index.ts';
+import { amount, type Phrase, message, sum, absent } from '../said/index.ts';
 import type { MaterialGroup } from '../consumables/index.ts';
 import { failure, rangeIssues, success, type Issue, type Outcome } from '../outcome/index.ts';
 import { coolingTime, type WeldShape } from './cooling.ts';
@@ -65,9 +65,9 @@ export function heat(input: HeatInput): Outcome<HeatResult> {
     issues.push({
       path: 'composition',
       code: 'steel-only',
-      message: say('heat.error.carbon-equivalent-metal', { group }),
+      message: message('heat.error.carbon-equivalent-metal', { group }),
       got: group,
-      hint: say('heat.hint.leave-composition-out'),
+      hint: message('heat.hint.leave-composition-out'),
     });
   }
   if (issues.length > 0) return failure(...issues);
@@ -90,7 +90,7 @@ export function heat(input: HeatInput): Outcome<HeatResult> {
     ...(advice === undefined ? {} : { preheatAdviceC: advice }),
     ...(ceiling ? { interpassCeilingC: ceiling } : {}),
     because: sum(
-      say('heat.because.heat-input', {
+      message('heat.because.heat-input', {
         current: amount('watts', powerW ?? voltageV * currentA, 0),
         measured: powerW === undefined ? 'other' : 'yes',
         travel: amount('travel', travelMmPerMin),
@@ -106,7 +106,7 @@ function limited(path: string, value: number, min: number, max: number, unit: st
     {
       path,
       code: 'out-of-range',
-      message: say('heat.error.out-of-range', { path, min, max, unit: unit === '' ? absent : unit, value }),
+      message: message('heat.error.out-of-range', { path, min, max, unit: unit === '' ? absent : unit, value }),
       limit: [min, max],
       got: value,
     },

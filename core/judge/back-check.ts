@@ -1,6 +1,6 @@
 /** Metal laid against wire fed: where they do not agree, pace, slip or a measurement is wrong. */
 import { filletAreaMm2, filletLegMm } from '../bead/index.ts';
-import { amount, say, type Said } from '../said/index.ts';
+import { amount, message, type Said } from '../said/index.ts';
 
 /** Beyond this share something is wrong. Source: the design's rule. */
 const agreesWithin = 0.15;
@@ -23,7 +23,7 @@ export function backCheck([first, second]: readonly [number, number], fedMm2: nu
     agrees,
     words: agrees
       ? null
-      : say('judge.leg-too-large', {
+      : message('judge.leg-too-large', {
           leg: amount('shortLength', (first + second) / 2, 1),
           area: amount('area', fedMm2, 1),
           fits: amount('shortLength', filletLegMm(fedMm2), 1),

@@ -1,6 +1,6 @@
 /** From what was seen and measured on a trial to causes with what speaks for them, the next look, and the moves. */
 import { nominalCircuitMOhm } from '../arc/index.ts';
-import { amount, say, type Said } from '../said/index.ts';
+import { amount, message, type Said } from '../said/index.ts';
 import { areaForTravel } from '../bead/index.ts';
 import { arcOf, asDialled, type Machine, type Program } from '../machine/index.ts';
 import { success, type Outcome } from '../outcome/index.ts';
@@ -121,7 +121,7 @@ export function diagnose(input: DiagnoseInput): Outcome<Diagnosis> {
           shown: (code) => shown(code)?.model,
         }),
     backCheck: checked(program, measured),
-    warnings: isBlank ? [say('judge.nothing-to-judge')] : [],
+    warnings: isBlank ? [message('judge.nothing-to-judge')] : [],
   });
 }
 
@@ -246,7 +246,7 @@ function becauseOf(
 ): Said[] {
   if (!effect) return [];
   const percent = (share: number) => amount('percent', 100 * share, 0);
-  const lines: Said[] = (known.because.get(code) ?? []).map((fact) => say('judge.because-fact', { fact }));
+  const lines: Said[] = (known.because.get(code) ?? []).map((fact) => message('judge.because-fact', { fact }));
   for (const [symptom, answer] of Object.entries(seen)) {
     const leak = noise.leaks[symptom] ?? usualLeak;
     const odds = 1 - (1 - leak) * (1 - (effect.odds[symptom] ?? 0));
@@ -254,8 +254,8 @@ function becauseOf(
     const { name } = symptoms[symptom as SymptomCode];
     lines.push(
       answer === 'yes'
-        ? say('judge.because-seen', { symptom: name, odds: percent(odds), leak: percent(leak) })
-        : say('judge.because-not-seen', { symptom: name, odds: percent(odds) }),
+        ? message('judge.because-seen', { symptom: name, odds: percent(odds), leak: percent(leak) })
+        : message('judge.because-not-seen', { symptom: name, odds: percent(odds) }),
     );
   }
   for (const [key, value] of Object.entries(found)) {
@@ -264,7 +264,7 @@ function becauseOf(
     if (shift === undefined || Math.abs(shift) < (noise.sigmas[name] ?? 1) / 2) continue;
     const measure = measures[name];
     lines.push(
-      say('judge.because-measured', {
+      message('judge.because-measured', {
         what: measure.name,
         found: measure.say(value),
         planned: measure.say(predicted[name]),
@@ -272,7 +272,7 @@ function becauseOf(
       }),
     );
   }
-  return [...lines, say('judge.because-prior', { prior: percent(effect.prior) })];
+  return [...lines, message('judge.because-prior', { prior: percent(effect.prior) })];
 }
 
 function checked(program: Program, { legsMm, travelMmPerMin }: Measured): BackCheck | null {

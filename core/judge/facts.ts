@@ -1,5 +1,5 @@
 /** What was known before the weld, and how it moves the chance of a cause. The multipliers are assumed. */
-import { amount, say, type Said } from '../said/index.ts';
+import { amount, message, type Said } from '../said/index.ts';
 import { type Program } from '../machine/index.ts';
 import { type FillerCode, sameSizeMm } from '../consumables/index.ts';
 import { wearPartNames, wearUnits, type WearPart } from '../maintenance/index.ts';
@@ -82,17 +82,17 @@ export function knownBefore(program: Program, facts: Facts, dials: DialsOff | un
     const believed = earlier.before?.[code];
     // Half-way: somebody may have put it right since.
     if (believed !== undefined && causes[code].stays)
-      move(code, Math.sqrt(believed * priors[code]), say('judge.fact-before', { before: percent(believed) }));
+      move(code, Math.sqrt(believed * priors[code]), message('judge.fact-before', { before: percent(believed) }));
   }
-  for (const code of earlier.inOrder ?? []) move(code, priors[code] * foundInOrder, say('judge.fact-in-order'));
+  for (const code of earlier.inOrder ?? []) move(code, priors[code] * foundInOrder, message('judge.fact-in-order'));
   // What the program does not have cannot be off.
   if (!program.slowBeat) priors['beat-off'] = least;
   for (const step of facts.ticked ?? []) {
-    for (const code of checkedBy[step] ?? []) move(code, priors[code] * tickedLeaves, say('judge.fact-ticked'));
+    for (const code of checkedBy[step] ?? []) move(code, priors[code] * tickedLeaves, message('judge.fact-ticked'));
   }
   if (facts.tipArcMinutes !== undefined) {
     const worn = 0.02 + 0.6 * (1 - 2 ** -((facts.tipArcMinutes / tipLifeMinutes) ** 2));
-    move('tip-worn', worn, say('judge.fact-tip', { minutes: amount('minutes', facts.tipArcMinutes, 0) }));
+    move('tip-worn', worn, message('judge.fact-tip', { minutes: amount('minutes', facts.tipArcMinutes, 0) }));
   }
   for (const { part, used, expected } of facts.worn ?? []) {
     if (expected <= 0 || (part === 'contact-tip' && facts.tipArcMinutes !== undefined)) continue;
@@ -102,7 +102,7 @@ export function knownBefore(program: Program, facts: Facts, dials: DialsOff | un
     move(
       code,
       priors[code] * times,
-      say('judge.fact-worn', {
+      message('judge.fact-worn', {
         part: wearPartNames[part],
         used: amount(unit, used, 0),
         expected: amount(unit, expected, 0),
@@ -111,7 +111,7 @@ export function knownBefore(program: Program, facts: Facts, dials: DialsOff | un
   }
   if (facts.leadReadDaysAgo !== undefined) {
     const stale = Math.min(0.4 + facts.leadReadDaysAgo / 50, 2);
-    const fact = say('judge.fact-lead', { days: facts.leadReadDaysAgo });
+    const fact = message('judge.fact-lead', { days: facts.leadReadDaysAgo });
     move('lead-high', priors['lead-high'] * stale, fact);
     move('return-poor', priors['return-poor'] * stale, fact);
   }
@@ -125,7 +125,7 @@ export function knownBefore(program: Program, facts: Facts, dials: DialsOff | un
       move(
         code,
         agrees ? priors[code] * readMatch : readMismatch,
-        agrees ? say('judge.fact-loaded-right') : say('judge.fact-loaded'),
+        agrees ? message('judge.fact-loaded-right') : message('judge.fact-loaded'),
       );
     read('wire-wrong', filler === program.filler);
     read('gas-wrong', gas === program.gas);
@@ -145,11 +145,11 @@ export function knownBefore(program: Program, facts: Facts, dials: DialsOff | un
 }
 
 function dialFact(isOff: boolean): Said {
-  return isOff ? say('judge.fact-dials') : say('judge.fact-dials-right');
+  return isOff ? message('judge.fact-dials') : message('judge.fact-dials-right');
 }
 
 function plateFact(plateC: number): Said {
-  return say('judge.fact-plate', { plate: amount('temperature', plateC, 0) });
+  return message('judge.fact-plate', { plate: amount('temperature', plateC, 0) });
 }
 
 function percent(share: number) {

@@ -1,5 +1,5 @@
 /** Figures that can be read, heard or measured on a trial: how each is held against what was predicted, and how far off a sound weld is. */
-import { amount, say, type Amount, type Said } from '../said/index.ts';
+import { amount, message, type Amount, type Said } from '../said/index.ts';
 import type { Found } from './predict.ts';
 
 export interface Measured {
@@ -42,56 +42,56 @@ const ratio = (found: number, predicted: number) => Math.log(Math.max(found, 1e-
 
 export const measures: Readonly<Record<MeasureName, Measure>> = {
   displayedCurrentA: {
-    name: say('judge.displayed-current'),
+    name: message('judge.displayed-current'),
     say: (value) => amount('current', value, 0),
     apart: difference,
     back: sum,
     sigma: () => 5,
   },
   displayedVoltageV: {
-    name: say('judge.displayed-voltage'),
+    name: message('judge.displayed-voltage'),
     say: (value) => amount('voltage', value, 1),
     apart: difference,
     back: sum,
     sigma: () => 0.5,
   },
   pulseHz: {
-    name: say('judge.pulse-rate'),
+    name: message('judge.pulse-rate'),
     say: (value) => amount('frequency', value, 0),
     apart: ratio,
     back: times,
     sigma: () => 0.05,
   },
   shortsPerS: {
-    name: say('judge.shorts-a-second'),
+    name: message('judge.shorts-a-second'),
     say: (value) => amount('plain', value, 0),
     apart: (found, predicted) => Math.log((1 + found) / (1 + predicted)),
     back: (predicted, apart) => (1 + predicted) * Math.exp(apart) - 1,
     sigma: () => 0.8,
   },
   legMm: {
-    name: say('judge.leg'),
+    name: message('judge.leg'),
     say: (value) => amount('shortLength', value, 1),
     apart: difference,
     back: sum,
     sigma: (predicted) => Math.max(0.3, 0.08 * predicted),
   },
   legRatio: {
-    name: say('judge.leg-ratio'),
+    name: message('judge.leg-ratio'),
     say: (value) => amount('plain', value, 2),
     apart: ratio,
     back: times,
     sigma: () => 0.1,
   },
   widthMm: {
-    name: say('judge.width'),
+    name: message('judge.width'),
     say: (value) => amount('shortLength', value, 1),
     apart: difference,
     back: sum,
     sigma: (predicted) => Math.max(0.8, 0.15 * predicted),
   },
   travelMmPerMin: {
-    name: say('judge.travel'),
+    name: message('judge.travel'),
     say: (value) => amount('travel', value, 0),
     apart: ratio,
     back: times,

@@ -1,5 +1,5 @@
 /** What to change: one lever at a time, in this machine's own steps, with what it should then show and what else it does. */
-import { amount, say, type Said } from '../said/index.ts';
+import { amount, message, type Said } from '../said/index.ts';
 import type { Machine, Program } from '../machine/index.ts';
 import { stepDial } from '../tuning/index.ts';
 import { causes, type CauseCode } from './causes.ts';
@@ -96,13 +96,13 @@ function mending(question: MoveQuestion, code: CauseCode, likely: readonly Cause
     minutes: look.minutes,
     mends: same,
     predicted: sound,
-    sideEffects: [say('judge.side-none-known')],
+    sideEffects: [message('judge.side-none-known')],
   };
   if (!lever) {
     return {
       ...base,
       code: family ? `mend-${family}` : `mend-${code}`,
-      words: say('judge.move-mend', { look: look.words }),
+      words: message('judge.move-mend', { look: look.words }),
       kind: kind === 'hand' ? 'hand' : 'set-up',
       minutes: look.minutes + 2,
     };
@@ -135,7 +135,7 @@ function hiding(question: MoveQuestion, code: CauseCode): Move | undefined {
   const change: Change = { quantity: 'trimMm', from: program.trimMm, to: program.trimMm + by };
   return {
     code: by > 0 ? 'trim-up' : 'trim-down',
-    words: by > 0 ? say('judge.move-trim-up') : say('judge.move-trim-down'),
+    words: by > 0 ? message('judge.move-trim-up') : message('judge.move-trim-down'),
     kind: 'set',
     change,
     ...onDial(question, change),
@@ -144,9 +144,9 @@ function hiding(question: MoveQuestion, code: CauseCode): Move | undefined {
     mends: [],
     predicted: after.value,
     sideEffects: [
-      say('judge.side-hides'),
-      by > 0 ? say('judge.side-wider') : say('judge.side-narrower'),
-      ...(isOutside ? [say('judge.side-leg', { leg: amount('shortLength', after.value.legMm, 1) })] : []),
+      message('judge.side-hides'),
+      by > 0 ? message('judge.side-wider') : message('judge.side-narrower'),
+      ...(isOutside ? [message('judge.side-leg', { leg: amount('shortLength', after.value.legMm, 1) })] : []),
     ],
   };
 }
@@ -167,40 +167,40 @@ function levers(program: Program, code: CauseCode, shown: Shown | undefined): Le
     case 'trim-high':
       return {
         code: code === 'trim-low' ? 'trim-up' : 'trim-down',
-        words: say('judge.move-set-trim'),
+        words: message('judge.move-set-trim'),
         change: turn('trimMm', trimMm + (shown?.trimMm ?? 0), trimMm),
       };
     case 'feed-low':
     case 'feed-high':
       return {
         code: code === 'feed-low' ? 'feed-up' : 'feed-down',
-        words: say('judge.move-set-feed'),
+        words: message('judge.move-set-feed'),
         change: turn('wireFeedMPerMin', wireFeedMPerMin * (faults?.feedFactor ?? 1), wireFeedMPerMin),
       };
     case 'travel-slow':
     case 'travel-fast':
       return {
         code: code === 'travel-slow' ? 'travel-up' : 'travel-down',
-        words: code === 'travel-slow' ? say('judge.move-travel-up') : say('judge.move-travel-down'),
+        words: code === 'travel-slow' ? message('judge.move-travel-up') : message('judge.move-travel-down'),
         change: turn('travelMmPerMin', travelMmPerMin * (shown?.pace ?? 1), travelMmPerMin),
       };
     case 'stick-out-long':
     case 'stick-out-short':
       return {
         code: code === 'stick-out-long' ? 'hold-nearer' : 'hold-farther',
-        words: code === 'stick-out-long' ? say('judge.move-hold-nearer') : say('judge.move-hold-farther'),
+        words: code === 'stick-out-long' ? message('judge.move-hold-nearer') : message('judge.move-hold-farther'),
         change: turn('ctwdMm', faults?.ctwdMm ?? ctwdMm, ctwdMm),
       };
     case 'crater-short':
-      return { code: 'crater-longer', words: say('judge.move-crater') };
+      return { code: 'crater-longer', words: message('judge.move-crater') };
     case 'burn-back-short':
-      return { code: 'burn-back-up', words: say('judge.move-burn-back-up') };
+      return { code: 'burn-back-up', words: message('judge.move-burn-back-up') };
     case 'burn-back-long':
-      return { code: 'burn-back-down', words: say('judge.move-burn-back-down') };
+      return { code: 'burn-back-down', words: message('judge.move-burn-back-down') };
     case 'start-cold':
-      return { code: 'start-up', words: say('judge.move-start-up') };
+      return { code: 'start-up', words: message('judge.move-start-up') };
     case 'plate-hot':
-      return { code: 'let-cool', words: say('judge.move-cool') };
+      return { code: 'let-cool', words: message('judge.move-cool') };
     default:
       return undefined;
   }

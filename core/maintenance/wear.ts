@@ -2,17 +2,17 @@
  * What wears by welding, counted by use and not by the calendar: tips by arc minutes and current, nozzles by arc minutes, liners and drive rolls by wire.
  * Factors and usual lives are rules of practice, assumed; the shop's own replacements take their place.
  */
-import { say, type Said } from '../said/index.ts';
+import { message, type Said } from '../said/index.ts';
 import type { QuantityName } from '../units/index.ts';
 
 export const wearParts = ['contact-tip', 'gas-nozzle', 'liner', 'drive-rolls'] as const;
 export type WearPart = (typeof wearParts)[number];
 
 export const wearPartNames: Readonly<Record<WearPart, Said>> = {
-  'contact-tip': say('maintenance.contact-tip'),
-  'gas-nozzle': say('maintenance.gas-nozzle'),
-  liner: say('maintenance.liner'),
-  'drive-rolls': say('maintenance.drive-rolls'),
+  'contact-tip': message('maintenance.contact-tip'),
+  'gas-nozzle': message('maintenance.gas-nozzle'),
+  liner: message('maintenance.liner'),
+  'drive-rolls': message('maintenance.drive-rolls'),
 };
 
 /** What a part's use is counted in: minutes of arc, for a tip those of a middling current; kilograms of wire. */

@@ -1,5 +1,5 @@
 /** The `melt` question: from feed to current or from current to feed, at a given extension. */
-import { say, amount, type Phrase } from '../said/index.ts';
+import { message, amount, type Phrase } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { failure, rangeIssues, ranges, success, type Issue, type Outcome } from '../outcome/index.ts';
@@ -33,7 +33,7 @@ export function melt(input: MeltInput): Outcome<MeltResult> {
     issues.push({
       path: 'wireFeedMPerMin',
       code: 'one-of',
-      message: say('melting.error.feed-or-current'),
+      message: message('melting.error.feed-or-current'),
       got: { wireFeedMPerMin, currentA },
     });
   }
@@ -41,7 +41,7 @@ export function melt(input: MeltInput): Outcome<MeltResult> {
     issues.push({
       path: 'rmsCurrentA',
       code: 'out-of-range',
-      message: say('melting.error.rms-range', {
+      message: message('melting.error.rms-range', {
         current: amount('current', ranges.currentA.max),
         rmsCurrent: rmsCurrentA,
       }),
@@ -72,8 +72,8 @@ export function melt(input: MeltInput): Outcome<MeltResult> {
       path: 'rmsCurrentA',
       code: tooHigh ? 'rms-too-high' : 'rms-below-mean',
       message: tooHigh
-        ? say('melting.error.rms-melts-more', { rmsCurrent: amount('current', rmsCurrentA) })
-        : say('melting.error.rms-below-mean', {
+        ? message('melting.error.rms-melts-more', { rmsCurrent: amount('current', rmsCurrentA) })
+        : message('melting.error.rms-below-mean', {
             rmsCurrent: amount('current', rmsCurrentA),
             mean: amount('current', meanA, 1),
           }),
@@ -88,7 +88,7 @@ export function melt(input: MeltInput): Outcome<MeltResult> {
     currentA: meanA,
     depositionKgPerH: depositionKgPerH(wire, feed),
     bands: { currentA: [meanA * (1 - filler.meltingError), meanA * (1 + filler.meltingError)] },
-    because: say('melting.because.melting-rate', {
+    because: message('melting.because.melting-rate', {
       arcMeltMmPerAs: amount('meltRate', wire.arcMeltMmPerAs, 3),
       mean: amount('current', meanA, 0),
       arcRate: amount('wireSpeed', wire.arcMeltMmPerAs * meanA, 1),

@@ -1,5 +1,5 @@
 /** The sum behind every figure of a plan, in one line each. The formulas' constants are metric, so these lines are too. */
-import { absent, amount, bare, inSentence, type Phrase, say, sum } from '../said/index.ts';
+import { absent, amount, bare, inSentence, type Phrase, message, sum } from '../said/index.ts';
 import { trueFlowFactor } from '../consumption/index.ts';
 import { migEfficiency } from '../heat/index.ts';
 import { dipMelting } from '../melting/index.ts';
@@ -31,7 +31,7 @@ function linesOf(input: PlanInput, workings: Workings): Because {
   const { figures: f, wire, model, point } = workings;
   const { extensionMm } = model;
   const { pulse } = point;
-  const metal = say('plan.yield', {
+  const metal = message('plan.yield', {
     wireFeed: amount('wireFeed', f.wireFeedMPerMin, 2),
     area: amount('area', wire.areaMm2, 3),
     yield: wire.yield,
@@ -43,21 +43,21 @@ function linesOf(input: PlanInput, workings: Workings): Because {
     wireFeedMPerMin:
       input.wireFeedMPerMin === undefined
         ? feedLine(workings)
-        : say('plan.you-set', {
+        : message('plan.you-set', {
             proposed: feedLine(workings),
             wireFeed: amount('wireFeed', f.wireFeedMPerMin, 2),
           }),
     ...(pulse
       ? {
-          frequencyHz: say('plan.because.drop-frequency', {
+          frequencyHz: message('plan.because.drop-frequency', {
             wireRate: amount('metalRate', wireRate, 1),
             dropFactor: amount('plain', pulse.dropFactor, 2),
             dropsPerPulse:
               pulse.dropsPerPulse > 1.35
-                ? say('plan.drops.streaming', { dropsPerPulse: amount('plain', pulse.dropsPerPulse, 1) })
-                : say('plan.one-a-pulse'),
+                ? message('plan.drops.streaming', { dropsPerPulse: amount('plain', pulse.dropsPerPulse, 1) })
+                : message('plan.one-a-pulse'),
           }),
-          backgroundCurrentA: say('plan.because.background-current', {
+          backgroundCurrentA: message('plan.because.background-current', {
             peakCurrent: amount('current', pulse.peakCurrentA, 0),
             peakTime: amount('pulseTime', pulse.peakTimeMs, 2),
           }),
@@ -65,13 +65,13 @@ function linesOf(input: PlanInput, workings: Workings): Because {
       : {}),
     meanCurrentA: currentLine(workings),
     rmsCurrentA: pulse
-      ? say('plan.because.rms-of-pulse')
+      ? message('plan.because.rms-of-pulse')
       : input.mode === 'dip'
-        ? say('plan.because.rms-of-dip', { formFactor: dipMelting.formFactor })
-        : say('plan.because.rms-steady'),
+        ? message('plan.because.rms-of-dip', { formFactor: dipMelting.formFactor })
+        : message('plan.because.rms-steady'),
     voltageV:
       input.mode === 'dip'
-        ? say('plan.because.dip-voltage', {
+        ? message('plan.because.dip-voltage', {
             base: amount('voltage', dipVolts.baseV, 1),
             perAmpere: dipVolts.perAmpere,
             meanCurrent: amount('current', f.meanCurrentA, 0),
@@ -81,7 +81,7 @@ function linesOf(input: PlanInput, workings: Workings): Because {
             heliumVolts: dipVolts.perHeliumPct,
             error: amount('voltage', dipVolts.errorV, 1),
           })
-        : say('plan.because.voltage', {
+        : message('plan.because.voltage', {
             v0V: amount('voltage', wire.v0V, 1),
             eVPer: amount('voltsPerLength', wire.eVPerMm, 3),
             arcLength: amount('shortLength', f.arcLengthMm, 2),
@@ -89,28 +89,28 @@ function linesOf(input: PlanInput, workings: Workings): Because {
             extension: amount('plain', wire.extensionOhmPerMm * extensionMm * 1000, 1),
             meanCurrent: amount('current', f.meanCurrentA, 0),
           }),
-    machineVoltageV: say('plan.machine-volts-sum', {
+    machineVoltageV: message('plan.machine-volts-sum', {
       voltage: amount('voltage', f.voltageV, 1),
       meanCurrent: amount('current', f.meanCurrentA, 0),
       circuit: amount('resistance', input.site.circuitMOhm),
     }),
     meanPowerW: pulse
-      ? say('plan.because.true-power', {
+      ? message('plan.because.true-power', {
           product: amount('kilowatts', point.productPowerW / 1000, 2),
           above: amount('percent', 100 * (point.powerW / point.productPowerW - 1), 0),
         })
-      : say('plan.because.power-without-pulses', {
+      : message('plan.because.power-without-pulses', {
           voltage: amount('voltage', f.voltageV, 1),
           meanCurrent: amount('current', f.meanCurrentA, 0),
         }),
     arcLengthMm: arcLine(input, workings),
-    trimMm: say('plan.because.trim', {
+    trimMm: message('plan.because.trim', {
       arcLength: amount('shortLength', f.arcLengthMm, 2),
       line: amount('shortLength', model.arc.lineMm),
     }),
     ctwdMm: stickOutLine(input, workings),
     gasFlowLPerMin: flowLine(input, f.gasFlowLPerMin),
-    travelMmPerMin: say('plan.wished', {
+    travelMmPerMin: message('plan.wished', {
       metal,
       area: amount('area', f.areaMm2, 1),
       travelBecause: workings.wanted.travelBecause,
@@ -120,24 +120,24 @@ function linesOf(input: PlanInput, workings: Workings): Because {
     totalAreaMm2: areaLine(workings),
     weaveMm:
       f.weaveMm > 0
-        ? say('plan.weave-sum', {
+        ? message('plan.weave-sum', {
             width: amount('shortLength', f.weaveWidthMm, 1),
             less: amount('shortLength', weaveRule.lessMm),
             most: amount('shortLength', weaveRule.mostMm),
           })
-        : say('plan.straight'),
+        : message('plan.straight'),
     slagSeconds:
       f.slagSeconds > 0
-        ? say('plan.because.slag', { slagSPerM: amount('phaseTime', slagSPerM) })
-        : say('plan.slag.none'),
-    heatInputKjPerMm: say('plan.because.heat-input', {
+        ? message('plan.because.slag', { slagSPerM: amount('phaseTime', slagSPerM) })
+        : message('plan.slag.none'),
+    heatInputKjPerMm: message('plan.because.heat-input', {
       migEfficiency,
       meanPower: amount('watts', f.meanPowerW, 0),
       travel: amount('travel', f.travelMmPerMin, 0),
     }),
-    depositionKgPerH: say('plan.because.deposition', { metal, density: amount('density', wire.densityKgPerM3) }),
+    depositionKgPerH: message('plan.because.deposition', { metal, density: amount('density', wire.densityKgPerM3) }),
     arcSeconds: secondsLine(input, workings),
-    gasLitres: say('plan.because.gas-used', {
+    gasLitres: message('plan.because.gas-used', {
       gas: amount('gasFlow', f.gasFlowLPerMin * trueFlowFactor(input.gas), 1),
       arcSeconds: amount('phaseTime', f.arcSeconds, 1),
       flowBefore: bare('phaseTime', gasTimesOf(input, f.thicknessMm).preGasS),
@@ -150,7 +150,7 @@ function linesOf(input: PlanInput, workings: Workings): Because {
 
 function stickOutLine({ mode, diameterMm, gas }: PlanInput, { figures: f, model: { extensionMm } }: Workings): Phrase {
   const { baseMm, perMm, fromMm, heldMm, more } = stickOutSum(mode, diameterMm, gas);
-  return say('plan.because.ctwd', {
+  return message('plan.because.ctwd', {
     base: amount('shortLength', baseMm, 1),
     slope: perMm,
     diameter: bare('shortLength', diameterMm),
@@ -163,14 +163,14 @@ function stickOutLine({ mode, diameterMm, gas }: PlanInput, { figures: f, model:
     arcLength: amount('shortLength', f.arcLengthMm, 1),
     tipRecess:
       f.tipRecessMm === 0
-        ? say('plan.tip.flush')
-        : say('plan.inside-the-nozzle', { tipRecess: amount('shortLength', f.tipRecessMm) }),
+        ? message('plan.tip.flush')
+        : message('plan.inside-the-nozzle', { tipRecess: amount('shortLength', f.tipRecessMm) }),
   });
 }
 
 function flowLine({ mode, diameterMm, gas }: PlanInput, flowLPerMin: number): Phrase {
-  if (flowLPerMin === 0) return say('plan.gas.self-shielding');
-  return say('plan.gas-flow-sum', {
+  if (flowLPerMin === 0) return message('plan.gas.self-shielding');
+  return message('plan.gas-flow-sum', {
     base: amount('gasFlow', flowRule.at08),
     slope: flowRule.perMm,
     diameter: bare('shortLength', diameterMm),
@@ -185,26 +185,26 @@ function secondsLine({ seam }: PlanInput, { figures: f, root }: Workings): Phras
   const length = amount('shortLength', seam.lengthMm, 0);
   const travel = amount('travel', f.travelMmPerMin, 0);
   return root
-    ? say('plan.seconds-with-root', {
+    ? message('plan.seconds-with-root', {
         length,
         root: amount('travel', root.travelMmPerMin, 0),
         fills: f.passes - 1,
         travel,
       })
-    : say('plan.because.arc-time', { length, passes: f.passes, travel });
+    : message('plan.because.arc-time', { length, passes: f.passes, travel });
 }
 
 function wireLine({ seam }: PlanInput, { figures: f, root, wire }: Workings): Phrase {
   const metal = { area: amount('area', wire.areaMm2, 3), density: amount('density', wire.densityKgPerM3) };
   const wireFeed = amount('wireFeed', f.wireFeedMPerMin, 2);
   if (!root)
-    return say('plan.because.wire-used', {
+    return message('plan.because.wire-used', {
       wireFeed,
       arcSeconds: amount('phaseTime', f.arcSeconds, 1),
       ...metal,
     });
   const rootSeconds = (seam.lengthMm * 60) / root.travelMmPerMin;
-  return say('plan.wire-with-root', {
+  return message('plan.wire-with-root', {
     rootFeed: amount('wireFeed', root.wireFeedMPerMin, 2),
     rootSeconds: amount('phaseTime', rootSeconds, 1),
     wireFeed,
@@ -214,9 +214,9 @@ function wireLine({ seam }: PlanInput, { figures: f, root, wire }: Workings): Ph
 }
 
 function currentLine({ figures, wire, model, point: { pulse } }: Workings): Phrase {
-  const glowing = say('plan.because.current', { extension: amount('shortLength', model.extensionMm, 1) });
+  const glowing = message('plan.because.current', { extension: amount('shortLength', model.extensionMm, 1) });
   return pulse
-    ? say('plan.because.pulse-mean', {
+    ? message('plan.because.pulse-mean', {
         backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
         peakCurrent: amount('plain', pulse.peakCurrentA, 0),
         background: amount('plain', pulse.backgroundCurrentA, 0),
@@ -224,7 +224,7 @@ function currentLine({ figures, wire, model, point: { pulse } }: Workings): Phra
         frequency: amount('frequency', pulse.frequencyHz, 0),
         glowing,
       })
-    : say('plan.because.melting', {
+    : message('plan.because.melting', {
         arcMeltMmPerAs: amount('meltRate', wire.arcMeltMmPerAs, 3),
         meanCurrent: amount('current', figures.meanCurrentA, 0),
         glowing,
@@ -233,7 +233,7 @@ function currentLine({ figures, wire, model, point: { pulse } }: Workings): Phra
 
 function feedLine({ figures, wanted }: Workings): Phrase {
   const { currentBecause, travelBecause } = wanted;
-  return say('plan.because.feed-from-three', {
+  return message('plan.because.feed-from-three', {
     currentBecause,
     travelBecause,
     area: amount('area', wanted.areaMm2, 1),
@@ -242,23 +242,23 @@ function feedLine({ figures, wanted }: Workings): Phrase {
 }
 
 function arcLine(input: PlanInput, { model: { arc } }: Workings): Phrase {
-  const line = say('plan.because.synergic-line', { line: amount('shortLength', arc.lineMm) });
-  const range = say('plan.range', {
+  const line = message('plan.because.synergic-line', { line: amount('shortLength', arc.lineMm) });
+  const range = message('plan.range', {
     least: bare('shortLength', arc.range[0]),
     most: amount('shortLength', arc.range[1]),
   });
   switch (arc.why) {
     case 'line':
-      return say('plan.because.arc-by-ear', { line });
+      return message('plan.because.arc-by-ear', { line });
     case 'gap':
-      return say('plan.because.arc-over-gap', { range, line });
+      return message('plan.because.arc-over-gap', { range, line });
     case 'brazing':
-      return say('plan.because.arc-brazing', { line });
+      return message('plan.because.arc-brazing', { line });
     case 'intent':
-      return say('plan.because.arc-chosen', { range, line });
+      return message('plan.because.arc-chosen', { range, line });
     case 'joint': {
       const joint = jointRule(input.seam.joint);
-      return say('plan.because.arc-usual', {
+      return message('plan.because.arc-usual', {
         name: inSentence(joint.name),
         arcIntent: arcIntentWords[joint.arcIntent],
         range,
@@ -269,23 +269,23 @@ function arcLine(input: PlanInput, { model: { arc } }: Workings): Phrase {
 }
 
 function areaLine({ figures, wanted }: Workings): Phrase {
-  const asked = say('plan.because.area', {
+  const asked = message('plan.because.area', {
     areaBecause: wanted.areaBecause,
     totalArea: amount('area', wanted.totalAreaMm2, 1),
     passes: wanted.passes,
   });
   return Math.abs(wanted.areaMm2 - figures.areaMm2) < 0.005 * wanted.areaMm2
     ? asked
-    : say('plan.because.area-deposited', { asked, area: amount('area', figures.areaMm2, 1) });
+    : message('plan.because.area-deposited', { asked, area: amount('area', figures.areaMm2, 1) });
 }
 
 function legLine({ seam }: PlanInput, { figures, wanted, wire }: Workings): Phrase {
-  if (figures.legMm === null) return say('plan.because.no-leg');
+  if (figures.legMm === null) return message('plan.because.no-leg');
   const wished =
     seam.legMm === undefined
       ? legWishLine(seam, wire.family, wanted.legMm ?? 0)
-      : say('plan.because.leg-required', { leg: amount('shortLength', seam.legMm, 1) });
-  return say('plan.leg-from-area', {
+      : message('plan.because.leg-required', { leg: amount('shortLength', seam.legMm, 1) });
+  return message('plan.leg-from-area', {
     wished,
     totalArea: amount('area', figures.totalAreaMm2, 1),
     convexity: 1 + convexity,
@@ -295,7 +295,7 @@ function legLine({ seam }: PlanInput, { figures, wanted, wire }: Workings): Phra
 
 function legWishLine({ thicknessesMm, position }: PlanInput['seam'], family: FillerFamily, legMm: number): Phrase {
   const { legBaseMm, legExponent, fluidWire, verticalUp } = sizeRule;
-  return say('plan.because.usual-leg', {
+  return message('plan.because.usual-leg', {
     base: legBaseMm,
     thickness: bare('shortLength', thinnerMm(thicknessesMm)),
     exponent: legExponent,
@@ -306,7 +306,7 @@ function legWishLine({ thicknessesMm, position }: PlanInput['seam'], family: Fil
 }
 
 const arcIntentWords: Readonly<Record<JointRule['arcIntent'], Phrase>> = {
-  'short, into the root': say('plan.arc-short'),
-  normal: say('plan.arc-normal'),
-  'long, so that the bead wraps': say('plan.arc-long'),
+  'short, into the root': message('plan.arc-short'),
+  normal: message('plan.arc-normal'),
+  'long, so that the bead wraps': message('plan.arc-long'),
 };

@@ -1,5 +1,5 @@
 /** Hazards where they arise, and cautions a plan should carry: said with the setting, never instead of it. */
-import { amount, hazard, type Phrase, say } from '../said/index.ts';
+import { amount, hazard, type Phrase, message } from '../said/index.ts';
 import { fillerOf, gasOf, gradeFit, gradeNamed, type FillerCode } from '../consumables/index.ts';
 import type { Warning } from '../outcome/index.ts';
 import type { GunAngles } from './gun-angles.ts';
@@ -34,7 +34,7 @@ function gradeWarnings({ seam: { grade: text = '', materialGroup }, filler }: Pl
   const grade = gradeNamed(text, materialGroup);
   if (!grade)
     return [
-      { code: 'grade-unknown', level: 'note', message: say('plan.caution.unknown-grade', { grade: text.trim() }) },
+      { code: 'grade-unknown', level: 'note', message: message('plan.caution.unknown-grade', { grade: text.trim() }) },
     ];
   const fit = gradeFit(grade, filler);
   return fit ? [{ code: 'grade-filler', level: 'caution', message: fit.message }] : [];
@@ -53,7 +53,7 @@ export function seamWarnings(input: PlanInput): Warning[] {
   if (seam.gapMm > limit) {
     caution(
       'gap-too-wide',
-      say('plan.caution.gap-over-limit', {
+      message('plan.caution.gap-over-limit', {
         gap: amount('shortLength', seam.gapMm),
         limit: amount('shortLength', limit, 1),
         allowance: amount('shortLength', 1),
@@ -61,7 +61,7 @@ export function seamWarnings(input: PlanInput): Warning[] {
     );
   }
   if (seam.position === 'PG') {
-    caution('vertical-down-fusion', say('plan.caution.vertical-down'));
+    caution('vertical-down-fusion', message('plan.caution.vertical-down'));
   }
   if (seam.position === 'PD' || seam.position === 'PE') {
     caution('overhead', hazard('plan.caution.overhead'), 'hazard');
@@ -72,32 +72,32 @@ export function seamWarnings(input: PlanInput): Warning[] {
   ) {
     caution(
       'position-for-fillets',
-      say('plan.caution.fillet-position', {
+      message('plan.caution.fillet-position', {
         position: seam.position,
-        meant: seam.position === 'PB' ? say('plan.pa-or-pc') : say('plan.pe'),
+        meant: seam.position === 'PB' ? message('plan.pa-or-pc') : message('plan.pe'),
       }),
       'note',
     );
   }
   if (filler.family === 'stainless' && code !== 'stainless-309l' && seam.materialGroup === 'steel') {
-    caution('dissimilar-filler', say('plan.caution.stainless-wire-on-steel'));
+    caution('dissimilar-filler', message('plan.caution.stainless-wire-on-steel'));
   }
   if (filler.family === 'steel' && seam.materialGroup === 'galvanised') {
-    caution('zinc-porosity', say('plan.caution.steel-wire-on-zinc'));
+    caution('zinc-porosity', message('plan.caution.steel-wire-on-zinc'));
   }
   if (filler.family === 'copper-silicon' && seam.joint === 'lap') {
     const sum = seam.thicknessesMm[0] + seam.thicknessesMm[1];
     caution(
       'brazed-lap-sum',
-      say('plan.caution.brazed-lap', { sum: amount('shortLength', Number(sum.toFixed(2))) }),
+      message('plan.caution.brazed-lap', { sum: amount('shortLength', Number(sum.toFixed(2))) }),
       'note',
     );
   }
   if (Math.max(...seam.thicknessesMm) >= 10 && seam.materialGroup === 'steel') {
-    caution('preheat-check', say('plan.caution.preheat', { thickness: amount('shortLength', 10) }));
+    caution('preheat-check', message('plan.caution.preheat', { thickness: amount('shortLength', 10) }));
   }
   if (mode === 'dip' && filler.family !== 'aluminium' && gasOf(gas).co2Pct > 50) {
-    caution('soft-arc-in-co2', say('plan.caution.co2-shorts'), 'note');
+    caution('soft-arc-in-co2', message('plan.caution.co2-shorts'), 'note');
   }
   if (mode === 'cored' && code !== 'steel-metal-cored') {
     caution('slag', hazard('plan.caution.slag'), 'hazard');
@@ -118,14 +118,14 @@ export function gunWarnings(
     warnings.push({
       code: 'drag-in-spray',
       level: 'caution',
-      message: say('plan.caution.dragged'),
+      message: message('plan.caution.dragged'),
     });
   }
   if (jointRule(joint).isFillet && (workDeg < 30 || workDeg > 60)) {
     warnings.push({
       code: 'flat-fillet-angle',
       level: 'caution',
-      message: say('plan.caution.work-angle', { work: amount('angle', workDeg, 0) }),
+      message: message('plan.caution.work-angle', { work: amount('angle', workDeg, 0) }),
     });
   }
   return warnings;

@@ -2,7 +2,7 @@
  * Which transfer mode suits the seam: every mode is planned, those that cannot be are rejected with the reason,
  * the rest are ranked by what practice wants of them. Rules of practice.
  */
-import { isSaid, say, amount, joined, type Phrase, type Said } from '../said/index.ts';
+import { isSaid, message, amount, joined, type Phrase, type Said } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import type { Issue } from '../outcome/index.ts';
 import { lowestPulseFeed } from '../pulse/index.ts';
@@ -67,32 +67,32 @@ function refusalOf(input: PlanInput): Said | { thicknessMm: number } {
   if (outcome.ok) {
     const { thicknessMm } = outcome.workings.figures;
     if (input.mode === 'dip' && thicknessMm > dipToMm)
-      return say('plan.mode-why.over-dip', { dipTo: amount('shortLength', dipToMm) });
+      return message('plan.mode-why.over-dip', { dipTo: amount('shortLength', dipToMm) });
     return { thicknessMm };
   }
   const machine = machineRefusal(input, outcome.miss.wireFeedMPerMin, outcome.miss.wanted.currentA);
   if (machine) return machine;
   switch (input.mode) {
     case 'dip':
-      return say('plan.mode-why.current-above-dip');
+      return message('plan.mode-why.current-above-dip');
     case 'spray':
-      return say('plan.mode-why.current-below-transition');
+      return message('plan.mode-why.current-below-transition');
     default:
-      return say('plan.mode-why.feed-outside-pulse');
+      return message('plan.mode-why.feed-outside-pulse');
   }
 }
 
 /** The machine's own ceiling, where it and not the wire is in the way. */
 function machineRefusal({ machine }: PlanInput, feed: number | undefined, currentA: number): Said | undefined {
   if (machine?.maxCurrentA !== undefined && currentA > machine.maxCurrentA) {
-    return say('plan.mode-why.machine-current', {
+    return message('plan.mode-why.machine-current', {
       current: amount('current', currentA, 0),
       maxCurrent: amount('current', machine.maxCurrentA),
     });
   }
   const feeds = machine?.wireFeedMPerMin;
   if (feeds && feed !== undefined && (feed > feeds[1] || feed < feeds[0])) {
-    return say('plan.mode-why.machine-feed', {
+    return message('plan.mode-why.machine-feed', {
       feed: amount('wireFeed', feed, 1),
       least: feeds[0],
       most: feeds[1],
@@ -111,30 +111,30 @@ function judge({ mode, seam }: PlanInput, thicknessMm: number): { score: number;
   const isAluminium = seam.materialGroup === 'aluminium';
   switch (mode) {
     case 'pulse':
-      return { score: 80 - (isWide ? 15 : 0), reason: say('plan.mode-why.pulse') };
+      return { score: 80 - (isWide ? 15 : 0), reason: message('plan.mode-why.pulse') };
     case 'dip':
       return {
         score: 50 + (isThin ? 20 : 0) + (isWide ? 20 : 0) - (seam.materialGroup === 'stainless' ? 15 : 0),
         reason: isWide
-          ? say('plan.mode-why.dip-gap')
+          ? message('plan.mode-why.dip-gap')
           : isThin
-            ? say('plan.mode-why.dip-thin')
-            : say('plan.mode-why.dip-thicker'),
+            ? message('plan.mode-why.dip-thin')
+            : message('plan.mode-why.dip-thicker'),
       };
     case 'spray':
       return {
         score: 55 + (thicknessMm >= sprayFromMm ? 30 : 0),
-        reason: say('plan.mode-why.spray'),
+        reason: message('plan.mode-why.spray'),
       };
     case 'cored':
       return {
         score: 90,
-        reason: say('plan.mode-why.cored'),
+        reason: message('plan.mode-why.cored'),
       };
     case 'double-pulse':
       return {
         score: 45 + (isAluminium ? 30 : 0),
-        reason: isAluminium ? say('plan.mode-why.double-pulse') : say('plan.mode-why.double-pulse-ripples'),
+        reason: isAluminium ? message('plan.mode-why.double-pulse') : message('plan.mode-why.double-pulse-ripples'),
       };
   }
 }

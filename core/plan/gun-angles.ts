@@ -1,5 +1,5 @@
 /** Where the gun points: work angle in the joint, travel angle along it, plus pushes and minus drags. Rules of practice, starts for trials. */
-import { say, amount, joined, type Said } from '../said/index.ts';
+import { message, amount, joined, type Said } from '../said/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { jointRule, type Joint } from './joints.ts';
 
@@ -26,9 +26,9 @@ export function gunWords({ workDeg, travelDeg }: GunAngles): Said {
   const travel = amount('angle', Math.abs(travelDeg), 0);
   const along =
     travelDeg === 0
-      ? say('plan.gun-upright')
+      ? message('plan.gun-upright')
       : travelDeg > 0
-        ? say('plan.gun-push', { travel })
-        : say('plan.gun-drag', { travel });
+        ? message('plan.gun-push', { travel })
+        : message('plan.gun-drag', { travel });
   return joined([amount('angle', workDeg, 0), along], ', ');
 }

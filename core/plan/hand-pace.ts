@@ -1,5 +1,5 @@
 /** A plan for a hand whose pace was learned: its travel is the rule's times its factor, and the wire follows. */
-import { amount, say, type Phrase } from '../said/index.ts';
+import { amount, message, type Phrase } from '../said/index.ts';
 import { planFigures } from './figures.ts';
 import type { PlanInput } from './input.ts';
 import type { HandPace } from './site.ts';
@@ -28,7 +28,7 @@ export function withHandPace(input: PlanInput): { readonly input: PlanInput; rea
 
 /** Why travel and wire are not the rule's. */
 export function paceWords(pace: HandPace, paced: PacedPlan, feedMPerMin: number): Phrase {
-  return say('plan.because.welders-travel', {
+  return message('plan.because.welders-travel', {
     welder: pace.welder,
     factor: amount('plain', pace.factor, 2),
     seams: pace.seams,

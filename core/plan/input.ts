@@ -1,5 +1,5 @@
 /** What a plan is asked, and every reason to refuse it before anything is computed. */
-import { inSentence, joined, oneOf, say } from '../said/index.ts';
+import { inSentence, joined, oneOf, message } from '../said/index.ts';
 import {
   fillerOf,
   gradeFit,
@@ -84,9 +84,9 @@ export function planInputIssues(input: PlanInput): Issue[] {
     issues.push({
       path: 'seam.legMm',
       code: 'leg-without-fillet',
-      message: say('plan.error.joint-has-no-leg', { name: inSentence(jointRule(seam.joint).name) }),
+      message: message('plan.error.joint-has-no-leg', { name: inSentence(jointRule(seam.joint).name) }),
       got: seam.legMm,
-      hint: say('plan.hint.leg-joints'),
+      hint: message('plan.hint.leg-joints'),
     });
   }
   return issues;
@@ -117,20 +117,20 @@ function modeIssues({ mode, filler: code, gas, seam }: PlanInput): Issue[] {
       path: 'mode',
       code: isCored ? 'cored-wire-only-cored' : 'cored-needs-cored-wire',
       message: isCored
-        ? say('plan.error.filler-not-in-mode', { filler: filler.name, mode })
-        : say('plan.error.cored-needs-cored-wire', { name: inSentence(filler.name) }),
+        ? message('plan.error.filler-not-in-mode', { filler: filler.name, mode })
+        : message('plan.error.cored-needs-cored-wire', { name: inSentence(filler.name) }),
       got: mode,
-      hint: isCored ? say('plan.hint.use-cored-mode') : say('plan.hint.use-other-mode'),
+      hint: isCored ? message('plan.hint.use-cored-mode') : message('plan.hint.use-other-mode'),
     });
   }
   if (!allowsPosition(seam.position, mode)) {
     issues.push({
       path: 'seam.position',
       code: 'position-not-for-spray',
-      message: say('plan.error.spray-position', { joint: positionName(seam.position, seam.joint) }),
+      message: message('plan.error.spray-position', { joint: positionName(seam.position, seam.joint) }),
       limit: ['PA', 'PB'],
       got: seam.position,
-      hint: say('plan.hint.pulse-or-turn'),
+      hint: message('plan.hint.pulse-or-turn'),
     });
   }
   if (mode === 'spray') issues.push(...sprayGasIssues(code, gas));
@@ -138,9 +138,9 @@ function modeIssues({ mode, filler: code, gas, seam }: PlanInput): Issue[] {
     issues.push({
       path: 'mode',
       code: 'dip-not-for-aluminium',
-      message: say('plan.error.dip-on-aluminium'),
+      message: message('plan.error.dip-on-aluminium'),
       got: mode,
-      hint: say('plan.use-pulse'),
+      hint: message('plan.use-pulse'),
     });
   }
   return issues;
@@ -158,7 +158,7 @@ function gradeIssues({ seam, filler }: PlanInput): Issue[] {
       message: fit.message,
       limit: fit.instead,
       got: filler,
-      hint: say('plan.hint.filler-for-grade', {
+      hint: message('plan.hint.filler-for-grade', {
         fillers: joined(
           fit.instead.map((code) => fillerOf(code).name),
           ' / ',
@@ -176,11 +176,11 @@ function materialIssues({ seam, filler: code }: PlanInput): Issue[] {
     {
       path: 'filler',
       code: 'filler-not-for-metal',
-      message: say('plan.does-not-join', { filler: filler.name, name: inSentence(material.name) }),
+      message: message('plan.does-not-join', { filler: filler.name, name: inSentence(material.name) }),
       limit: material.families,
       got: filler.code,
-      hint: say('plan.hint.filler-family', {
-        families: oneOf(material.families.map((family) => say(`name.${family}`))),
+      hint: message('plan.hint.filler-family', {
+        families: oneOf(material.families.map((family) => message(`name.${family}`))),
       }),
     },
   ];

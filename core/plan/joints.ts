@@ -1,5 +1,5 @@
 /** Joints as the plan sees them: paths for the heat, where the arc should stand, area to fill. Rules of practice. */
-import { absent, type Phrase, say } from '../said/index.ts';
+import { absent, type Phrase, message } from '../said/index.ts';
 import { convexity, edgeAreaMm2, edgeFactorMm, filletAreaMm2 } from '../bead/index.ts';
 import type { FillerFamily } from '../consumables/index.ts';
 import { squareArea } from './preparation.ts';
@@ -23,7 +23,7 @@ export interface JointRule {
 export const jointRules: readonly JointRule[] = [
   {
     joint: 'tee',
-    name: say('plan.tee'),
+    name: message('plan.tee'),
     heatPaths: 3,
     arcMm: [2.5, 3.5],
     arcIntent: 'short, into the root',
@@ -32,7 +32,7 @@ export const jointRules: readonly JointRule[] = [
   },
   {
     joint: 'lap',
-    name: say('plan.lap'),
+    name: message('plan.lap'),
     heatPaths: 3,
     arcMm: [2.5, 3.5],
     arcIntent: 'short, into the root',
@@ -41,7 +41,7 @@ export const jointRules: readonly JointRule[] = [
   },
   {
     joint: 'butt',
-    name: say('plan.butt'),
+    name: message('plan.butt'),
     heatPaths: 2,
     arcMm: [3.5, 4.5],
     arcIntent: 'normal',
@@ -50,7 +50,7 @@ export const jointRules: readonly JointRule[] = [
   },
   {
     joint: 'corner-outside',
-    name: say('plan.outside-corner'),
+    name: message('plan.outside-corner'),
     heatPaths: 2,
     arcMm: [4.5, 6],
     arcIntent: 'long, so that the bead wraps',
@@ -59,7 +59,7 @@ export const jointRules: readonly JointRule[] = [
   },
   {
     joint: 'edge',
-    name: say('plan.edge'),
+    name: message('plan.edge'),
     heatPaths: 1,
     arcMm: [4.5, 6],
     arcIntent: 'long, so that the bead wraps',
@@ -110,7 +110,7 @@ export function jointArea(
     case 'lap':
       return {
         areaMm2: filletAreaMm2(legMm, gapMm),
-        because: say('plan.because.fillet-area', {
+        because: message('plan.because.fillet-area', {
           convexity: 1 + convexity,
           leg: round(legMm),
           gap: gapMm > 0 ? round(gapMm) : absent,
@@ -121,12 +121,12 @@ export function jointArea(
     case 'corner-outside':
       return {
         areaMm2: sizeRule.cornerSquare * thinner * thinner + sizeRule.cornerLinear * thinner,
-        because: say('plan.2', { cornerSquare: sizeRule.cornerSquare, t, cornerLinear: sizeRule.cornerLinear }),
+        because: message('plan.2', { cornerSquare: sizeRule.cornerSquare, t, cornerLinear: sizeRule.cornerLinear }),
       };
     case 'edge':
       return {
         areaMm2: edgeAreaMm2(first, second),
-        because: say('plan.edge-area', { factor: edgeFactorMm, first: round(first), second: round(second) }),
+        because: message('plan.edge-area', { factor: edgeFactorMm, first: round(first), second: round(second) }),
       };
   }
 }

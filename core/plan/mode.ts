@@ -1,4 +1,4 @@
-import { say, type Said } from '../said/index.ts';
+import { message, type Said } from '../said/index.ts';
 
 /** Transfer modes a plan can be asked for. */
 export type PlanMode = 'dip' | 'spray' | 'pulse' | 'double-pulse' | 'cored';
@@ -12,5 +12,5 @@ export function isPulsed(mode: PlanMode): boolean {
 
 /** A mode as it stands in a sentence. */
 export function modeName(mode: PlanMode): Said {
-  return say(`plan.mode-${mode}`);
+  return message(`plan.mode-${mode}`);
 }

@@ -1,5 +1,5 @@
 /** Several passes of one seam: kind, metal, setting, where each lies and where the gun points. Layers and angles are rules of practice. */
-import { say, type Phrase } from '../said/index.ts';
+import { message, type Phrase } from '../said/index.ts';
 import { filletLegMm, throatMm } from '../bead/index.ts';
 import type { PlanInput } from './input.ts';
 import { jointRule, thinnerMm } from './joints.ts';
@@ -53,7 +53,7 @@ export interface Pass extends PassSetting {
   readonly place: PassPlace | null;
 }
 
-const filletGun = [say('plan.gun.fillet-root'), say('plan.gun.lower-toe'), say('plan.gun.upper-toe')];
+const filletGun = [message('plan.gun.fillet-root'), message('plan.gun.lower-toe'), message('plan.gun.upper-toe')];
 
 export function passTable(
   { seam }: PlanInput,
@@ -98,9 +98,9 @@ function grooveKind(index: number, passes: number, place: PassPlace | null, plac
 
 function gunInGroove(kind: PassKind, place: PassPlace | null): Phrase {
   if (place && place.rightShare - place.leftShare < 1) {
-    return say('plan.gun.flank', { leftShare: place.leftShare === 0 ? say('plan.left') : say('plan.right') });
+    return message('plan.gun.flank', { leftShare: place.leftShare === 0 ? message('plan.left') : message('plan.right') });
   }
-  return kind === 'root' ? say('plan.gun.root') : say('plan.gun.joint');
+  return kind === 'root' ? message('plan.gun.root') : message('plan.gun.joint');
 }
 
 /** Passes stacked in layers from the root; a double V is filled side by side, the second side after the first two. */

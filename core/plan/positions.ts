@@ -1,5 +1,5 @@
 /** Welding positions, ISO 6947 with the US names. */
-import { say, joined, type Phrase, type Said } from '../said/index.ts';
+import { message, joined, type Phrase, type Said } from '../said/index.ts';
 import type { PlanMode } from './mode.ts';
 import { jointRule, type Joint } from './joints.ts';
 
@@ -15,13 +15,13 @@ export interface PositionRule {
 }
 
 export const positionRules: readonly PositionRule[] = [
-  { position: 'PA', name: say('plan.flat'), us: '1', holdsSpray: true },
-  { position: 'PB', name: say('plan.horizontal-fillet'), us: '2', holdsSpray: true },
-  { position: 'PC', name: say('plan.horizontal'), us: '2', holdsSpray: false },
-  { position: 'PD', name: say('plan.overhead-fillet'), us: '4', holdsSpray: false },
-  { position: 'PE', name: say('plan.overhead'), us: '4', holdsSpray: false },
-  { position: 'PF', name: say('plan.because.vertical-up'), us: '3', holdsSpray: false },
-  { position: 'PG', name: say('plan.vertical-down'), us: '3', holdsSpray: false },
+  { position: 'PA', name: message('plan.flat'), us: '1', holdsSpray: true },
+  { position: 'PB', name: message('plan.horizontal-fillet'), us: '2', holdsSpray: true },
+  { position: 'PC', name: message('plan.horizontal'), us: '2', holdsSpray: false },
+  { position: 'PD', name: message('plan.overhead-fillet'), us: '4', holdsSpray: false },
+  { position: 'PE', name: message('plan.overhead'), us: '4', holdsSpray: false },
+  { position: 'PF', name: message('plan.because.vertical-up'), us: '3', holdsSpray: false },
+  { position: 'PG', name: message('plan.vertical-down'), us: '3', holdsSpray: false },
 ];
 
 export const positions: readonly Position[] = positionRules.map((rule) => rule.position);

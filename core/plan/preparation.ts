@@ -2,7 +2,7 @@
  * Edge preparation of a butt: square, V, single bevel, double V, with root face, root gap and backing. Areas are exact geometry plus a cap;
  * angles in degrees (included angle of a V, the bevelled side's own angle of a single bevel), lengths mm, areas mm².
  */
-import { say, amount, inSentence, type Phrase, type Said } from '../said/index.ts';
+import { message, amount, inSentence, type Phrase, type Said } from '../said/index.ts';
 import { squareButtAreaMm2, squareButt } from '../bead/index.ts';
 import { rangeIssues, type Issue } from '../outcome/index.ts';
 import { sizeRule } from './wishes.ts';
@@ -22,16 +22,16 @@ export const preparationKinds: readonly {
   readonly name: Phrase;
   readonly angleDeg: number;
 }[] = [
-  { kind: 'square', name: say('plan.square'), angleDeg: 0 },
-  { kind: 'v', name: say('plan.v'), angleDeg: 60 },
-  { kind: 'bevel', name: say('plan.single-bevel'), angleDeg: 45 },
-  { kind: 'double-v', name: say('plan.double-v'), angleDeg: 60 },
+  { kind: 'square', name: message('plan.square'), angleDeg: 0 },
+  { kind: 'v', name: message('plan.v'), angleDeg: 60 },
+  { kind: 'bevel', name: message('plan.single-bevel'), angleDeg: 45 },
+  { kind: 'double-v', name: message('plan.double-v'), angleDeg: 60 },
 ];
 export const backings: readonly { readonly backing: Backing; readonly name: Phrase }[] = [
-  { backing: 'none', name: say('plan.none') },
-  { backing: 'strip', name: say('plan.strip-that-stays') },
-  { backing: 'ceramic', name: say('plan.ceramic') },
-  { backing: 'trough', name: say('plan.copper-trough') },
+  { backing: 'none', name: message('plan.none') },
+  { backing: 'strip', name: message('plan.strip-that-stays') },
+  { backing: 'ceramic', name: message('plan.ceramic') },
+  { backing: 'trough', name: message('plan.copper-trough') },
 ];
 export const usualRootFaceMm = 1;
 
@@ -98,7 +98,7 @@ export function preparedArea(
   const sides = groove.sides === 2 ? '2 × ' : '';
   return {
     areaMm2: gapMm * thicknessMm + bevels + caps,
-    because: say('plan.because.groove-area', {
+    because: message('plan.because.groove-area', {
       gap: round(gapMm),
       thickness: round(thicknessMm),
       sides,
@@ -116,7 +116,7 @@ export function squareArea(thicknessMm: number, gapMm: number): { areaMm2: numbe
   const t = round(thicknessMm);
   return {
     areaMm2: gapMm * thicknessMm + sizeRule.squareButtCaps * caps,
-    because: say('plan.square-area', {
+    because: message('plan.square-area', {
       gap: round(gapMm),
       t,
       squareButtCaps: sizeRule.squareButtCaps,
@@ -143,11 +143,11 @@ export function preparationIssues(
         path: backed ? 'seam.preparation.backing' : 'seam.preparation.kind',
         code: backed ? 'backing-not-for-joint' : 'preparation-not-for-joint',
         message: backed
-          ? say('plan.error.backing-joint', { backing: backingName(preparation.backing ?? 'none') })
-          : say('plan.error.preparation-joint'),
+          ? message('plan.error.backing-joint', { backing: backingName(preparation.backing ?? 'none') })
+          : message('plan.error.preparation-joint'),
         limit: 'butt',
         got: backed ? preparation.backing : preparation.kind,
-        hint: say('plan.hint.preparation-joint'),
+        hint: message('plan.hint.preparation-joint'),
       },
     ];
   }
@@ -161,27 +161,27 @@ export function preparationIssues(
     issues.push({
       path: 'seam.preparation.rootFaceMm',
       code: 'no-root',
-      message: say('plan.error.root-face', {
+      message: message('plan.error.root-face', {
         rootFace: amount('shortLength', rootFaceMm),
         thickness: amount('shortLength', round(thicknessMm)),
         most: amount('shortLength', round(most)),
       }),
       limit: round(most),
       got: rootFaceMm,
-      hint: say('plan.hint.root-face'),
+      hint: message('plan.hint.root-face'),
     });
   } else if (rootFaceMm < 0.5 && gapMm > openRootToMm && (preparation.backing ?? 'none') === 'none') {
     issues.push({
       path: 'seam.preparation.rootFaceMm',
       code: 'no-root',
-      message: say('plan.caution.open-root', {
+      message: message('plan.caution.open-root', {
         rootFace: amount('shortLength', rootFaceMm),
         gap: amount('shortLength', gapMm),
         openRootTo: amount('shortLength', openRootToMm),
       }),
       limit: openRootToMm,
       got: gapMm,
-      hint: say('plan.hint.open-root'),
+      hint: message('plan.hint.open-root'),
     });
   }
   return issues;
@@ -196,14 +196,14 @@ export function squareIssue(thicknessMm: number, gapMm: number, isAluminium: boo
   return {
     path: 'seam.preparation',
     code: 'needs-preparation',
-    message: say('plan.error.square-butt', {
+    message: message('plan.error.square-butt', {
       thickness: amount('shortLength', round(thicknessMm)),
       gap: gapMm > 0 ? 'open' : 'other',
       limit: amount('shortLength', limit),
     }),
     limit,
     got: thicknessMm,
-    hint: say('plan.hint.edge-preparation', {
+    hint: message('plan.hint.edge-preparation', {
       rootFace: amount('shortLength', 1),
       gap: amount('shortLength', 2),
     }),

@@ -1,5 +1,5 @@
 /** The `plan` question: a seam and a wire in, a setting with bands, reasons, warnings, passes and ways out. */
-import { say, amount, bare, joined, type Phrase } from '../said/index.ts';
+import { message, amount, bare, joined, type Phrase } from '../said/index.ts';
 import { wireSizeLabel } from '../consumables/index.ts';
 import { beatForPitchHz, usualPitchMm } from '../double-pulse/ripple.ts';
 import type { CanonicalBeat } from '../double-pulse/canonical.ts';
@@ -155,26 +155,26 @@ function steadyMissIssue(input: PlanInput, feed: number | undefined): Issue {
     return {
       path,
       code: 'too-hot-for-dip',
-      message: say('plan.error.above-dip', { asked }),
+      message: message('plan.error.above-dip', { asked }),
       got: feed,
-      hint: say('plan.hint.pulse-or-thicker-wire'),
+      hint: message('plan.hint.pulse-or-thicker-wire'),
     };
   }
   if (input.mode === 'cored') {
     return {
       path,
       code: 'outside-cored-range',
-      message: say('plan.error.outside-cored', { asked }),
+      message: message('plan.error.outside-cored', { asked }),
       got: feed,
-      hint: say('plan.hint.other-wire-size'),
+      hint: message('plan.hint.other-wire-size'),
     };
   }
   return {
     path,
     code: 'below-transition',
-    message: say('plan.error.below-transition', { asked }),
+    message: message('plan.error.below-transition', { asked }),
     got: feed,
-    hint: say('plan.hint.pulse-or-thinner-wire'),
+    hint: message('plan.hint.pulse-or-thinner-wire'),
   };
 }
 
@@ -209,7 +209,7 @@ function beatWarnings(figures: PlanFigures, beat: CanonicalBeat & { ripplePitchM
     warnings.push({
       code: 'swing-shrunk',
       level: 'note',
-      message: say('plan.caution.swing-reduced', {
+      message: message('plan.caution.swing-reduced', {
         plannedSwing: bare('percent', 100 * plannedSwing),
         swing: amount('percent', 100 * swing, 0),
       }),
@@ -230,7 +230,7 @@ export function ripplePuddleWarnings(ripplePitchMm: number, areaMm2: number): Wa
     {
       code: 'ripple-longer-than-puddle',
       level: 'caution',
-      message: say('plan.caution.ripples-longer-than-pool', {
+      message: message('plan.caution.ripples-longer-than-pool', {
         ripplePitch: amount('shortLength', ripplePitchMm, 1),
         puddle: amount('shortLength', puddleMm, 1),
       }),
@@ -247,9 +247,9 @@ function throughWarnings(through: ShowThrough, passes: number, { filler, seam }:
     {
       code: through.verdict === 'burn-through likely' ? 'burn-through' : 'prints-through',
       level: 'caution',
-      message: say('plan.because.penetration', {
+      message: message('plan.because.penetration', {
         index: amount('percent', 100 * through.index, 0),
-        verdict: say(`name.${through.verdict}`),
+        verdict: message(`name.${through.verdict}`),
       }),
     },
   ];
@@ -264,8 +264,8 @@ function blameForFeed(input: PlanInput, issue: Issue): Issue {
     ...issue,
     path: 'seam.travelMmPerMin',
     code: 'outside-pulse-range',
-    message: say('plan.error.size-over-pulse', { pace: amount('travel', pace, 0), message: issue.message }),
-    hint: say('plan.hint.slower-or-smaller'),
+    message: message('plan.error.size-over-pulse', { pace: amount('travel', pace, 0), message: issue.message }),
+    hint: message('plan.hint.slower-or-smaller'),
   };
 }
 
@@ -273,12 +273,12 @@ function noPulseIssue(input: PlanInput): Issue {
   return {
     path: 'diameterMm',
     code: 'no-solution',
-    message: say('plan.error.no-feed-pulses', {
+    message: message('plan.error.no-feed-pulses', {
       diameter: wireSizeLabel(input.diameterMm),
       gas: input.gas,
     }),
     got: input.diameterMm,
-    hint: say('plan.hint.other-wire-size-or-travel'),
+    hint: message('plan.hint.other-wire-size-or-travel'),
   };
 }
 
@@ -291,35 +291,35 @@ function settingWarnings(input: PlanInput, { figures, wanted, bend }: Workings):
   if (bend.held === 'lowest' && figures.meanCurrentA > 1.05 * wanted.currentA) {
     caution(
       'wire-too-thick-for-seam',
-      say('plan.error.current-below-wire', { current: amount('current', wanted.currentA, 0) }),
+      message('plan.error.current-below-wire', { current: amount('current', wanted.currentA, 0) }),
     );
   } else if (bend.held === 'highest' && figures.meanCurrentA < 0.95 * wanted.currentA) {
     caution(
       'wire-too-thin-for-seam',
-      say('plan.error.current-above-wire', { current: amount('current', wanted.currentA, 0) }),
+      message('plan.error.current-above-wire', { current: amount('current', wanted.currentA, 0) }),
     );
   }
   const [slowest, fastest] = handTravelMmPerMin(seam);
   const travel = figures.travelMmPerMin;
   if (travel > fastest) {
-    caution('travel-by-hand', say('plan.caution.travel-too-fast', { travel: amount('travel', travel, 0), fastest }));
+    caution('travel-by-hand', message('plan.caution.travel-too-fast', { travel: amount('travel', travel, 0), fastest }));
   } else if (travel < slowest) {
-    caution('travel-by-hand', say('plan.caution.travel-too-slow', { travel: amount('travel', travel, 0), slowest }));
+    caution('travel-by-hand', message('plan.caution.travel-too-slow', { travel: amount('travel', travel, 0), slowest }));
   }
   const pace = seam.travelMmPerMin;
   if (pace !== undefined && input.wireFeedMPerMin === undefined && Math.abs(travel / pace - 1) > 0.03) {
     caution(
       travel > pace ? 'travel-faster' : 'pace-asks-hot',
       travel > pace
-        ? say('plan.error.too-cold-to-fuse', { pace: amount('travel', pace, 0), travel: amount('travel', travel, 0) })
-        : say('plan.error.too-much-wire', { pace: amount('travel', pace, 0), travel: amount('travel', travel, 0) }),
+        ? message('plan.error.too-cold-to-fuse', { pace: amount('travel', pace, 0), travel: amount('travel', travel, 0) })
+        : message('plan.error.too-much-wire', { pace: amount('travel', pace, 0), travel: amount('travel', travel, 0) }),
     );
   }
   const ratio = figures.wireFeedMPerMin / figures.proposedFeedMPerMin;
   if (input.wireFeedMPerMin !== undefined && (ratio > 1.25 || ratio < 0.75)) {
     caution(
       'feed-far-from-plan',
-      say('plan.because.feed-against-need', {
+      message('plan.because.feed-against-need', {
         wireFeed: amount('wireFeed', figures.wireFeedMPerMin, 1),
         ratio: amount('percent', Math.abs(100 * (ratio - 1)), 0),
         side: ratio > 1 ? 'above' : 'other',
@@ -331,8 +331,8 @@ function settingWarnings(input: PlanInput, { figures, wanted, bend }: Workings):
     caution(
       'several-passes',
       seam.joint === 'butt'
-        ? say('plan.because.groove-passes', { passes: figures.passes })
-        : say('plan.because.fillet-passes', {
+        ? message('plan.because.groove-passes', { passes: figures.passes })
+        : message('plan.because.fillet-passes', {
             singlePassLimit: amount('shortLength', singlePassLimitMm),
             passes: figures.passes,
           }),
@@ -342,7 +342,7 @@ function settingWarnings(input: PlanInput, { figures, wanted, bend }: Workings):
   if (figures.legMm !== null && seam.legMm !== undefined && figures.legMm < seam.legMm - 0.15) {
     caution(
       'leg-too-small',
-      say('plan.caution.leg-differs', {
+      message('plan.caution.leg-differs', {
         leg: amount('shortLength', figures.legMm, 1),
         required: amount('plain', seam.legMm, 1),
       }),

@@ -1,6 +1,6 @@
 /** The three wishes of a seam, worked out from its data, each with the sum behind it; and the area it asks for. */
 import { materialOf } from '../consumables/index.ts';
-import { say, amount, joined, inSentence, type Phrase } from '../said/index.ts';
+import { message, amount, joined, inSentence, type Phrase } from '../said/index.ts';
 import type { WireInGas } from '../arc/index.ts';
 import { filletAreaMm2 } from '../bead/index.ts';
 import type { Wish } from './bend.ts';
@@ -98,7 +98,7 @@ function product(first: Worked, factors: readonly (readonly [words: Phrase, fact
     because:
       used.length === 0
         ? first.because
-        : say('plan.because.times-factor', {
+        : message('plan.because.times-factor', {
             because: first.because,
             factor: joined(
               used.map(([words, factor]) => joined([words, Number(factor.toFixed(2))], ' ')),
@@ -124,7 +124,7 @@ function currentWish(
   const wish = product(
     {
       value: base,
-      because: say('plan.because.current-from-thickness', {
+      because: message('plan.because.current-from-thickness', {
         factor: baseA,
         thickness: Number(thicknessMm.toFixed(2)),
         exponent,
@@ -134,10 +134,10 @@ function currentWish(
     [
       [metal.name, metal.factor],
       isPrepared
-        ? [say('plan.groove-word'), currentRule.prepared]
+        ? [message('plan.groove-word'), currentRule.prepared]
         : [inSentence(jointRule(seam.joint).name), jointShare(seam)],
-      [say('plan.out-of-position'), isOut ? currentRule.outOfPosition : 1],
-      [say('plan.gap-word'), isPrepared ? 1 : gapFactor(seam.gapMm)],
+      [message('plan.out-of-position'), isOut ? currentRule.outOfPosition : 1],
+      [message('plan.gap-word'), isPrepared ? 1 : gapFactor(seam.gapMm)],
     ],
     'A',
   );
@@ -147,7 +147,7 @@ function currentWish(
     : {
         value: least,
         thicknessValue: wish.value,
-        because: say('plan.because.spray-current', {
+        because: message('plan.because.spray-current', {
           because: wish.because,
           sprayAboveTransition: currentRule.sprayAboveTransition,
           transition: amount('current', wire.transitionA, 0),
@@ -170,7 +170,7 @@ function travelWish({ seam }: PlanInput, wire: WireInGas): Worked {
   if (seam.travelMmPerMin !== undefined) {
     return {
       value: seam.travelMmPerMin,
-      because: say('plan.because.own-travel', { travel: amount('travel', seam.travelMmPerMin, 0) }),
+      because: message('plan.because.own-travel', { travel: amount('travel', seam.travelMmPerMin, 0) }),
     };
   }
   const isPrepared = isGroove(seam.preparation);
@@ -180,26 +180,26 @@ function travelWish({ seam }: PlanInput, wire: WireInGas): Worked {
   return product(
     {
       value: base,
-      because: say('plan.because.travel-base', {
+      because: message('plan.because.travel-base', {
         materialGroup: isPrepared
-          ? say('plan.in-a-groove')
-          : say('plan.because.manual-travel', {
+          ? message('plan.in-a-groove')
+          : message('plan.because.manual-travel', {
               materialGroup:
                 seam.materialGroup === 'aluminium'
-                  ? say('plan.aluminium')
+                  ? message('plan.aluminium')
                   : wire.family === 'copper-silicon'
-                    ? say('plan.a-brazed-seam')
+                    ? message('plan.a-brazed-seam')
                     : inSentence(materialOf(seam.materialGroup).name),
             }),
         base: amount('travel', base),
       }),
     },
     [
-      [say('plan.joint.outside-corner'), seam.joint === 'corner-outside' ? travelRule.cornerOrDown : 1],
-      [say('plan.going-down'), seam.position === 'PG' ? travelRule.cornerOrDown : 1],
-      [say('plan.overhead-word'), isOverhead(seam.position) ? travelRule.overhead : 1],
-      [say('plan.factor.vertical-up'), seam.position === 'PF' ? up : 1],
-      [say('plan.gap-word'), seam.joint === 'butt' && !isPrepared ? 1 / (1 + travelRule.perGapMm * wideMm) : 1],
+      [message('plan.joint.outside-corner'), seam.joint === 'corner-outside' ? travelRule.cornerOrDown : 1],
+      [message('plan.going-down'), seam.position === 'PG' ? travelRule.cornerOrDown : 1],
+      [message('plan.overhead-word'), isOverhead(seam.position) ? travelRule.overhead : 1],
+      [message('plan.factor.vertical-up'), seam.position === 'PF' ? up : 1],
+      [message('plan.gap-word'), seam.joint === 'butt' && !isPrepared ? 1 / (1 + travelRule.perGapMm * wideMm) : 1],
     ],
     'mm/min',
   );

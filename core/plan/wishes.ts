@@ -3,7 +3,7 @@
  * All constants of these rules, once, as data; 29 of them were fitted, the others are limits (`notFitted`). Source: *fits* to general practice in short-circuit, pulse, spray and cored welding by hand;
  * docs/physics/plan.md prints how the plan stands when a group of jobs is left out and when every constant is jittered.
  */
-import { amount, type Phrase, say, whether } from '../said/index.ts';
+import { amount, type Phrase, message, whether } from '../said/index.ts';
 import type { FillerFamily, MaterialGroup } from '../consumables/index.ts';
 
 /** Thickness: the heat is aimed at the thicker part, mildly, and a single pass asks for no more beyond a limit. */
@@ -84,10 +84,10 @@ export function paceOf(family: FillerFamily): number {
 export type ThicknessRule = 'leaning' | 'thinner' | 'mean' | 'thicker';
 /** Which thickness a shop counts; "leaning" is the rule the current was fitted with. */
 export const thicknessRules: readonly { readonly rule: ThicknessRule; readonly words: Phrase }[] = [
-  { rule: 'leaning', words: say('plan.because.thickness-weighted') },
-  { rule: 'thinner', words: say('plan.the-thinner-part') },
-  { rule: 'mean', words: say('plan.because.thickness-mean') },
-  { rule: 'thicker', words: say('plan.the-thicker-part') },
+  { rule: 'leaning', words: message('plan.because.thickness-weighted') },
+  { rule: 'thinner', words: message('plan.the-thinner-part') },
+  { rule: 'mean', words: message('plan.because.thickness-mean') },
+  { rule: 'thicker', words: message('plan.the-thicker-part') },
 ];
 
 export interface CountedThickness {
@@ -110,7 +110,7 @@ export function thicknessThatCounts(
     thicknessMm,
     because:
       thicknessMm < value
-        ? say('plan.because.pass-limit', {
+        ? message('plan.because.pass-limit', {
             words,
             verticalUp: whether(isVerticalUp),
             most: amount('shortLength', most),
@@ -124,29 +124,29 @@ function counted(thinner: number, thicker: number, rule: ThicknessRule): { value
     case 'thinner':
       return {
         value: thinner,
-        words: say('plan.because.thickness-rule-thinner', { thinner: amount('shortLength', round(thinner)) }),
+        words: message('plan.because.thickness-rule-thinner', { thinner: amount('shortLength', round(thinner)) }),
       };
     case 'thicker':
       return {
         value: thicker,
-        words: say('plan.because.thickness-rule-thicker', { thicker: amount('shortLength', round(thicker)) }),
+        words: message('plan.because.thickness-rule-thicker', { thicker: amount('shortLength', round(thicker)) }),
       };
     case 'mean': {
       const mean = Math.min((thinner + thicker) / 2, 2 * thinner);
       return {
         value: mean,
-        words: say('plan.because.thickness-rule-mean', { mean: amount('shortLength', round(mean)) }),
+        words: message('plan.because.thickness-rule-mean', { mean: amount('shortLength', round(mean)) }),
       };
     }
     case 'leaning': {
       if (thicker === thinner)
-        return { value: thinner, words: say('plan.both-parts', { thinner: amount('shortLength', round(thinner)) }) };
+        return { value: thinner, words: message('plan.both-parts', { thinner: amount('shortLength', round(thinner)) }) };
       const { mostRatio, exponent } = thicknessRule;
       const ratio = Math.min(thicker / thinner, mostRatio);
       const value = thinner * ratio ** exponent;
       return {
         value,
-        words: say('plan.because.thickness-power', {
+        words: message('plan.because.thickness-power', {
           thinner: amount('shortLength', round(thinner)),
           ratio: round(ratio),
           exponent,
@@ -159,10 +159,10 @@ function counted(thinner: number, thicker: number, rule: ThicknessRule): { value
 
 /** Share of steel's current: the base metal's, unless a brazing wire leaves it solid. */
 export function metalFactor(group: MaterialGroup, family: FillerFamily): { factor: number; name: Phrase } {
-  if (family === 'copper-silicon') return { factor: 1, name: say('plan.brazing') };
-  if (group === 'stainless') return { factor: currentRule.stainless, name: say('plan.stainless-word') };
-  if (group === 'aluminium') return { factor: currentRule.aluminium, name: say('plan.aluminium') };
-  return { factor: 1, name: say('plan.steel-word') };
+  if (family === 'copper-silicon') return { factor: 1, name: message('plan.brazing') };
+  if (group === 'stainless') return { factor: currentRule.stainless, name: message('plan.stainless-word') };
+  if (group === 'aluminium') return { factor: currentRule.aluminium, name: message('plan.aluminium') };
+  return { factor: 1, name: message('plan.steel-word') };
 }
 
 function round(value: number): number {

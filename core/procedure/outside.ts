@@ -1,7 +1,7 @@
 /** Whether a trial stood inside a procedure: its consumables, its dials, the pace and the stick-out of the hand, and how cold the plate was. */
 import { fillerOf, gasName, wireSizeLabel, type FillerCode, sameWire } from '../consumables/index.ts';
 import { type Machine, type Program } from '../machine/index.ts';
-import { amount, joined, say, type Phrase } from '../said/index.ts';
+import { amount, joined, message, type Phrase } from '../said/index.ts';
 import { dialsBeyond, usualSpread, type Window } from '../window/index.ts';
 
 export interface ProcedureTrial {
@@ -28,28 +28,28 @@ export function outsideProcedure(
   const out: Phrase[] = [];
   if (loaded && !sameWire(loaded, program))
     out.push(
-      say('procedure.other-wire', {
+      message('procedure.other-wire', {
         is: joined([fillerOf(loaded.filler).name, wireSizeLabel(loaded.diameterMm)], ', '),
         needs: joined([fillerOf(program.filler).name, wireSizeLabel(program.diameterMm)], ', '),
       }),
     );
   if (loaded && loaded.gas !== program.gas)
-    out.push(say('procedure.other-gas', { is: gasName(loaded.gas), needs: gasName(program.gas) }));
+    out.push(message('procedure.other-gas', { is: gasName(loaded.gas), needs: gasName(program.gas) }));
   if (trial.plateC !== undefined && trial.plateC < plateC - plateNoiseC)
     out.push(
-      say('procedure.plate-colder', {
+      message('procedure.plate-colder', {
         is: amount('temperature', trial.plateC, 0),
         needs: amount('temperature', plateC, 0),
       }),
     );
   if (!inside) return out;
   const dials = dialsBeyond(inside.machine, program, inside.window, trial.dials);
-  if (dials.length > 0) out.push(say('procedure.dials-outside', { dials }));
+  if (dials.length > 0) out.push(message('procedure.dials-outside', { dials }));
   const [slow, fast] = usualSpread.pace;
   const share = travel === undefined ? 0 : travel / program.travelMmPerMin - 1;
   if (travel !== undefined && (share < slow || share > fast))
     out.push(
-      say('procedure.travel-outside', {
+      message('procedure.travel-outside', {
         is: amount('travel', travel, 0),
         from: amount('travel', program.travelMmPerMin * (1 + slow), 0),
         to: amount('travel', program.travelMmPerMin * (1 + fast), 0),
@@ -58,7 +58,7 @@ export function outsideProcedure(
   const [short, long] = usualSpread.ctwdMm;
   if (ctwdMm !== undefined && (ctwdMm < program.ctwdMm + short || ctwdMm > program.ctwdMm + long))
     out.push(
-      say('procedure.stick-out-outside', {
+      message('procedure.stick-out-outside', {
         is: amount('shortLength', ctwdMm, 0),
         from: amount('shortLength', program.ctwdMm + short, 0),
         to: amount('shortLength', program.ctwdMm + long, 0),

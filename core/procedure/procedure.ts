@@ -15,7 +15,7 @@ import {
   type Seam,
   coldPlateC,
 } from '../plan/index.ts';
-import { amount, bare, hazard, joined, type Phrase, type Said, say } from '../said/index.ts';
+import { amount, bare, hazard, joined, type Phrase, type Said, message } from '../said/index.ts';
 import { neededSetup } from '../setup/index.ts';
 import type { QuantityName } from '../units/index.ts';
 import { usualSpread, type Range, type Window } from '../window/index.ts';
@@ -60,49 +60,49 @@ const row = (label: Said, value: Phrase | null, range: Phrase | null = null, isE
   value === null ? [] : [{ label, value, range, isEssential }];
 const one = (kind: QuantityName, value: number, digits?: number): Said => joined([amount(kind, value, digits)]);
 const between = (kind: QuantityName, [from, to]: Range, digits?: number): Said =>
-  say('procedure.range-line', { from: bare(kind, from, digits), to: amount(kind, to, digits) });
+  message('procedure.range-line', { from: bare(kind, from, digits), to: amount(kind, to, digits) });
 
 function jointPart({ seam, program, plan }: ProcedureInput): ProcedureSection {
   const filler = fillerOf(program.filler);
   const { isFillet } = jointRule(seam.joint);
   const { preparation } = seam;
   return {
-    title: say('procedure.joint-and-preparation'),
+    title: message('procedure.joint-and-preparation'),
     rows: [
       ...row(
-        say('procedure.process'),
-        say('procedure.process-line', { number: processNumber(filler, program.gas), mode: modeName(program.mode) }),
+        message('procedure.process'),
+        message('procedure.process-line', { number: processNumber(filler, program.gas), mode: modeName(program.mode) }),
       ),
       ...row(
-        say('procedure.joint'),
-        say('procedure.joint-line', {
+        message('procedure.joint'),
+        message('procedure.joint-line', {
           joint: jointRule(seam.joint).name,
-          weld: isFillet ? say('procedure.fillet-weld') : say('procedure.butt-weld'),
+          weld: isFillet ? message('procedure.fillet-weld') : message('procedure.butt-weld'),
         }),
       ),
-      ...row(say('procedure.position'), positionName(seam.position, seam.joint)),
-      ...row(say('procedure.metal'), materialOf(seam.materialGroup).name),
+      ...row(message('procedure.position'), positionName(seam.position, seam.joint)),
+      ...row(message('procedure.metal'), materialOf(seam.materialGroup).name),
       ...row(
-        say('procedure.thickness'),
+        message('procedure.thickness'),
         joined(
           seam.thicknessesMm.map((mm) => amount('thickness', mm)),
           ' + ',
         ),
       ),
       ...row(
-        say('procedure.preparation'),
+        message('procedure.preparation'),
         preparation && isGroove(preparation)
-          ? say('procedure.preparation-line', {
+          ? message('procedure.preparation-line', {
               kind: preparationKinds.find(({ kind }) => kind === preparation.kind)?.name ?? preparation.kind,
               angle: amount('angle', preparation.angleDeg ?? 0, 0),
             })
           : isFillet
             ? null
-            : say('plan.square'),
+            : message('plan.square'),
       ),
-      ...row(say('procedure.gap'), one('thickness', seam.gapMm)),
-      ...row(say('procedure.leg'), isFillet && plan.legMm !== null ? one('shortLength', plan.legMm, 1) : null),
-      ...row(say('procedure.passes'), String(plan.passes)),
+      ...row(message('procedure.gap'), one('thickness', seam.gapMm)),
+      ...row(message('procedure.leg'), isFillet && plan.legMm !== null ? one('shortLength', plan.legMm, 1) : null),
+      ...row(message('procedure.passes'), String(plan.passes)),
     ],
   };
 }
@@ -110,18 +110,18 @@ function jointPart({ seam, program, plan }: ProcedureInput): ProcedureSection {
 function consumablesPart({ program }: ProcedureInput): ProcedureSection {
   const filler = fillerOf(program.filler);
   return {
-    title: say('procedure.filler-and-shielding'),
+    title: message('procedure.filler-and-shielding'),
     rows: [
-      ...row(say('procedure.filler'), joined([filler.name, filler.classes], ', ')),
-      ...row(say('procedure.wire-size'), wireSizeLabel(program.diameterMm)),
+      ...row(message('procedure.filler'), joined([filler.name, filler.classes], ', ')),
+      ...row(message('procedure.wire-size'), wireSizeLabel(program.diameterMm)),
       ...row(
-        say('procedure.gas'),
+        message('procedure.gas'),
         program.gas === 'none'
           ? gasName(program.gas)
-          : say('procedure.gas-line', { name: gasName(program.gas), code: program.gas }),
+          : message('procedure.gas-line', { name: gasName(program.gas), code: program.gas }),
       ),
       ...row(
-        say('procedure.gas-flow'),
+        message('procedure.gas-flow'),
         program.gas === 'none' ? null : one('gasFlow', program.gasFlowLPerMin, 0),
         null,
         false,
@@ -134,36 +134,36 @@ function settingPart({ program, plan, window }: ProcedureInput): ProcedureSectio
   const ends = window && endsOf(program, plan, window);
   const pulse = plan.pulse;
   return {
-    title: say('procedure.setting'),
+    title: message('procedure.setting'),
     rows: [
       ...row(
-        say('procedure.feed'),
+        message('procedure.feed'),
         one('wireFeed', program.wireFeedMPerMin, 1),
         window?.wireFeedMPerMin ? between('wireFeed', window.wireFeedMPerMin, 2) : null,
       ),
       ...row(
-        say('procedure.arc-from-line'),
+        message('procedure.arc-from-line'),
         one('shortLength', program.trimMm, 1),
         window?.trimMm ? between('shortLength', window.trimMm, 1) : null,
       ),
       ...row(
-        say('procedure.current'),
+        message('procedure.current'),
         one('current', plan.meanCurrentA, 0),
         ends ? between('current', ends.currentA, 0) : null,
       ),
       ...row(
-        say('procedure.voltage'),
+        message('procedure.voltage'),
         one('voltage', plan.voltageV, 1),
         ends ? between('voltage', ends.voltageV, 1) : null,
       ),
       ...row(
-        say('procedure.polarity'),
-        neededSetup(program).polarity === 'electrode-negative' ? say('setup.wire-on-minus') : say('setup.wire-on-plus'),
+        message('procedure.polarity'),
+        neededSetup(program).polarity === 'electrode-negative' ? message('setup.wire-on-minus') : message('setup.wire-on-plus'),
       ),
       ...row(
-        say('procedure.pulse'),
+        message('procedure.pulse'),
         pulse &&
-          say('procedure.pulse-line', {
+          message('procedure.pulse-line', {
             frequency: amount('frequency', pulse.frequencyHz, 0),
             peak: amount('current', pulse.peakCurrentA, 0),
             peakTime: amount('pulseTime', pulse.peakTimeMs, 1),
@@ -173,12 +173,12 @@ function settingPart({ program, plan, window }: ProcedureInput): ProcedureSectio
         false,
       ),
       ...row(
-        say('procedure.travel'),
+        message('procedure.travel'),
         one('travel', program.travelMmPerMin, 0),
         ends ? between('travel', ends.travelMmPerMin, 0) : null,
       ),
       ...row(
-        say('procedure.heat-input'),
+        message('procedure.heat-input'),
         one('heatInput', plan.heatInputKjPerMm, 2),
         ends ? between('heatInput', ends.heatInputKjPerMm, 2) : null,
       ),
@@ -190,37 +190,37 @@ function techniquePart({ seam, program, window }: ProcedureInput): ProcedureSect
   const [short, long] = usualSpread.ctwdMm;
   const needed = neededSetup(program);
   return {
-    title: say('procedure.technique-and-heat'),
+    title: message('procedure.technique-and-heat'),
     rows: [
       ...row(
-        say('procedure.ctwd'),
+        message('procedure.ctwd'),
         one('shortLength', program.ctwdMm, 1),
         window ? between('shortLength', [program.ctwdMm + short, program.ctwdMm + long], 0) : null,
         false,
       ),
       ...row(
-        say('procedure.tip'),
-        say('procedure.tip-line', {
+        message('procedure.tip'),
+        message('procedure.tip-line', {
           tip: wireSizeLabel(needed.tipMm),
           recess: amount('shortLength', needed.recessMm, 0),
         }),
         null,
         false,
       ),
-      ...row(say('procedure.gun'), program.gun ? gunWords(program.gun) : null, null, false),
-      ...row(say('procedure.bead'), say('procedure.stringer'), null, false),
+      ...row(message('procedure.gun'), program.gun ? gunWords(program.gun) : null, null, false),
+      ...row(message('procedure.bead'), message('procedure.stringer'), null, false),
       ...row(
-        say('procedure.surface'),
+        message('procedure.surface'),
         seam.materialGroup === 'aluminium'
-          ? say('procedure.degreased-and-brushed')
+          ? message('procedure.degreased-and-brushed')
           : seam.materialGroup === 'galvanised'
             ? hazard('procedure.coating')
-            : say('procedure.clean-dry-bright'),
+            : message('procedure.clean-dry-bright'),
       ),
       ...row(
-        say('procedure.plate-at-start'),
+        message('procedure.plate-at-start'),
         one('temperature', seam.plateC ?? coldPlateC, 0),
-        say('procedure.not-below'),
+        message('procedure.not-below'),
       ),
     ],
   };

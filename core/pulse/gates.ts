@@ -1,5 +1,5 @@
 /** Which wires may be pulsed in which gas: hard gates with the reason and the way out, and warnings. Rules of practice (argon-rich gas only). */
-import { say, amount, inSentence, type Phrase } from '../said/index.ts';
+import { message, amount, inSentence, type Phrase } from '../said/index.ts';
 import { fillerOf, gasOf, isInert, type FillerCode, type FillerFamily } from '../consumables/index.ts';
 import type { Issue, Warning } from '../outcome/index.ts';
 
@@ -7,10 +7,10 @@ export const pulseGateLimits = { activePct: 20, heliumPct: 75, stainlessCo2Pct: 
 
 /** Gases that pulse well, by family, for the way out. */
 const argonRich: Record<FillerFamily, Phrase> = {
-  steel: say('pulse.gases.steel'),
-  stainless: say('pulse.gases.stainless'),
+  steel: message('pulse.gases.steel'),
+  stainless: message('pulse.gases.stainless'),
   aluminium: 'I1',
-  'copper-silicon': say('pulse.gases.ferritic'),
+  'copper-silicon': message('pulse.gases.ferritic'),
 };
 
 /** Refusals that hold for any transfer mode. */
@@ -22,9 +22,9 @@ export function gasIssues(fillerCode: FillerCode, gasCode: string): Issue[] {
       {
         path: 'gas',
         code: 'gas-missing',
-        message: say('pulse.error.no-gas', { filler: filler.name }),
+        message: message('pulse.error.no-gas', { filler: filler.name }),
         got: gas.code,
-        hint: filler.family === 'aluminium' ? say('pulse.use-i1-argon') : say('pulse.hint.m21'),
+        hint: filler.family === 'aluminium' ? message('pulse.use-i1-argon') : message('pulse.hint.m21'),
       },
     ];
   }
@@ -33,10 +33,10 @@ export function gasIssues(fillerCode: FillerCode, gasCode: string): Issue[] {
       {
         path: 'gas',
         code: 'gas-active-on-aluminium',
-        message: say('pulse.error.active-on-aluminium', { gas: gas.name }),
+        message: message('pulse.error.active-on-aluminium', { gas: gas.name }),
         limit: 0,
         got: gas.co2Pct + gas.o2Pct,
-        hint: say('pulse.hint.argon-or-helium-mix'),
+        hint: message('pulse.hint.argon-or-helium-mix'),
       },
     ];
   }
@@ -54,9 +54,9 @@ export function pulseGateIssues(fillerCode: FillerCode, gasCode: string): Issue[
       {
         path: 'filler',
         code: 'not-modelled',
-        message: say('pulse.error.cored-pulse', { name: inSentence(filler.name) }),
+        message: message('pulse.error.cored-pulse', { name: inSentence(filler.name) }),
         got: filler.code,
-        hint: say('pulse.hint.solid-wire'),
+        hint: message('pulse.hint.solid-wire'),
       },
     ];
   }
@@ -66,14 +66,14 @@ export function pulseGateIssues(fillerCode: FillerCode, gasCode: string): Issue[
       {
         path: 'gas',
         code: 'gas-too-active-for-pulse',
-        message: say('pulse.error.too-active', {
+        message: message('pulse.error.too-active', {
           gas: gas.name,
           active: amount('percent', active),
           limit: amount('percent', pulseGateLimits.activePct),
         }),
         limit: pulseGateLimits.activePct,
         got: active,
-        hint: say('pulse.hint.gas-or-dip', { family: argonRich[filler.family] }),
+        hint: message('pulse.hint.gas-or-dip', { family: argonRich[filler.family] }),
       },
     ];
   }
@@ -82,13 +82,13 @@ export function pulseGateIssues(fillerCode: FillerCode, gasCode: string): Issue[
       {
         path: 'gas',
         code: 'gas-too-much-helium-for-pulse',
-        message: say('pulse.error.too-much-helium', {
+        message: message('pulse.error.too-much-helium', {
           gas: gas.name,
           helium: amount('percent', pulseGateLimits.heliumPct),
         }),
         limit: pulseGateLimits.heliumPct,
         got: gas.heliumPct,
-        hint: say('pulse.hint.i1-or-i3'),
+        hint: message('pulse.hint.i1-or-i3'),
       },
     ];
   }
@@ -105,14 +105,14 @@ export function sprayGasIssues(fillerCode: FillerCode, gasCode: string): Issue[]
     {
       path: 'gas',
       code: 'gas-too-active-for-spray',
-      message: say('pulse.error.spray-too-active', {
+      message: message('pulse.error.spray-too-active', {
         gas: gas.name,
         active: amount('percent', active),
         limit: amount('percent', pulseGateLimits.activePct),
       }),
       limit: pulseGateLimits.activePct,
       got: active,
-      hint: say('pulse.hint.gas-or-dip', { family: argonRich[filler.family] }),
+      hint: message('pulse.hint.gas-or-dip', { family: argonRich[filler.family] }),
     },
   ];
 }
@@ -126,7 +126,7 @@ export function gasWarnings(fillerCode: FillerCode, gasCode: string): Warning[] 
       {
         code: 'carbon-pick-up',
         level: 'caution',
-        message: say('pulse.caution.co2-on-stainless', {
+        message: message('pulse.caution.co2-on-stainless', {
           share: amount('percent', gas.co2Pct),
           limit: amount('percent', pulseGateLimits.stainlessCo2Pct),
         }),
@@ -138,7 +138,7 @@ export function gasWarnings(fillerCode: FillerCode, gasCode: string): Warning[] 
       {
         code: 'pure-argon-on-steel',
         level: 'caution',
-        message: say('pulse.caution.argon-on-steel'),
+        message: message('pulse.caution.argon-on-steel'),
       },
     ];
   }

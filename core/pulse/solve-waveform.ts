@@ -1,5 +1,5 @@
 /** The waveform for a feed from as much of it as is fixed: which number follows, and why there is none. Currents A, times ms, rates mm/s. */
-import { amount, bare, inSentence, say, sentences } from '../said/index.ts';
+import { amount, bare, inSentence, message, sentences } from '../said/index.ts';
 import { failure, ranges, success, type Issue, type Outcome } from '../outcome/index.ts';
 import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
 import {
@@ -65,19 +65,19 @@ export function solveWaveform(
         path: 'frequencyHz',
         code: 'no-solution',
         message: tooHot
-          ? say('pulse.error.melts-too-much', {
+          ? message('pulse.error.melts-too-much', {
               frequency: amount('frequency', frequencyHz),
               low: amount('current', low, 0),
               feed: amount('wireFeed', feed),
             })
-          : say('pulse.error.background-above-transition', {
+          : message('pulse.error.background-above-transition', {
               frequency: amount('frequency', frequencyHz),
               high: amount('current', high, 0),
               feed: amount('wireFeed', feed),
             }),
         limit: [low, high],
         got: frequencyHz,
-        hint: tooHot ? say('pulse.hint.lower-frequency') : say('pulse.hint.raise-frequency'),
+        hint: tooHot ? message('pulse.hint.lower-frequency') : message('pulse.hint.raise-frequency'),
       });
     }
     return success({
@@ -95,7 +95,7 @@ export function solveWaveform(
       return failure({
         path: 'backgroundCurrentA',
         code: 'no-solution',
-        message: say('pulse.error.frequency-outside', {
+        message: message('pulse.error.frequency-outside', {
           backgroundCurrent: amount('current', backgroundCurrentA),
           found: amount('frequency', found, 0),
           min: bare('frequency', min),
@@ -103,7 +103,7 @@ export function solveWaveform(
         }),
         limit: [min, max],
         got: backgroundCurrentA,
-        hint: found < min ? say('pulse.hint.lower-background') : say('pulse.hint.raise-background'),
+        hint: found < min ? message('pulse.hint.lower-background') : message('pulse.hint.raise-background'),
       });
     }
     return success({
@@ -127,7 +127,7 @@ export function solveWaveform(
     return failure({
       path: field,
       code: 'no-solution',
-      message: say('pulse.error.fixed-value-outside', {
+      message: message('pulse.error.fixed-value-outside', {
         backgroundCurrent: amount('current', fixed.backgroundCurrentA),
         frequency: amount('frequency', fixed.frequencyHz),
         name: inSentence(name),
@@ -137,7 +137,7 @@ export function solveWaveform(
       }),
       limit: [min, max],
       got: found,
-      hint: say('pulse.hint.release-fixed'),
+      hint: message('pulse.hint.release-fixed'),
     });
   }
   return success({ pulse: { ...fixed, [field]: found }, solvedFor: [field], stretched: false, dropsPerPulse: 1 });
@@ -166,13 +166,13 @@ function peakFor(
     return failure({
       path: 'peakCurrentA',
       code: 'peak-below-transition',
-      message: say('pulse.error.peak-below-transition', {
+      message: message('pulse.error.peak-below-transition', {
         peakCurrent: amount('current', peakCurrentA),
         transition: amount('current', transitionA, 0),
       }),
       limit: Math.ceil(transitionA * 1.02),
       got: peakCurrentA,
-      hint: say('pulse.hint.raise-peak'),
+      hint: message('pulse.hint.raise-peak'),
     });
   }
   const { min, max } = ranges.peakTimeMs;
@@ -190,9 +190,9 @@ function outsidePulseRange(
 ): Issue {
   const rates = pulsableRates(site, peak);
   const limit = rates?.map((rate) => Number((rate / MM_PER_S_PER_M_PER_MIN).toFixed(2)));
-  const why = miss === 'feed-too-low' ? say('pulse.why.peak-melts-more') : say('pulse.why.background-too-high');
+  const why = miss === 'feed-too-low' ? message('pulse.why.peak-melts-more') : message('pulse.why.background-too-high');
   const span = limit
-    ? say('pulse.because.pulse-range', {
+    ? message('pulse.because.pulse-range', {
         least: bare('wireFeed', limit[0] ?? 0),
         most: amount('wireFeed', limit[1] ?? 0),
       })
@@ -201,11 +201,11 @@ function outsidePulseRange(
     path: 'wireFeedMPerMin',
     code: 'outside-pulse-range',
     message: sentences([
-      say('pulse.error.no-solution', { feed: amount('wireFeed', Number(feed.toFixed(2))), why }),
+      message('pulse.error.no-solution', { feed: amount('wireFeed', Number(feed.toFixed(2))), why }),
       span,
     ]),
     limit,
     got: feed,
-    hint: miss === 'feed-too-low' ? say('pulse.hint.thinner-wire') : say('pulse.hint.thicker-wire'),
+    hint: miss === 'feed-too-low' ? message('pulse.hint.thinner-wire') : message('pulse.hint.thicker-wire'),
   };
 }

@@ -3,7 +3,7 @@
  * Nothing fixed: one drop per pulse. One of background and frequency fixed: the other follows. Both fixed: the peak (or its time) follows.
  * All four fixed: nothing is solved; the answer says what that waveform melts and where the arc settles.
  */
-import { amount, bare, type Phrase, say, sum } from '../said/index.ts';
+import { amount, bare, type Phrase, message, sum } from '../said/index.ts';
 import { pulseLineMm, wireInGas, type Nudges } from '../arc/index.ts';
 import { failure, rangeIssues, ranges, success, type Issue, type Outcome, type Warning } from '../outcome/index.ts';
 import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
@@ -66,7 +66,7 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
     issues.push({
       path: 'extensionMm',
       code: 'one-of',
-      message: say('pulse.error.extension-or-ctwd'),
+      message: message('pulse.error.extension-or-ctwd'),
       got: { extensionMm, ctwdMm },
     });
   }
@@ -74,7 +74,7 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
     issues.push({
       path: 'backgroundCurrentA',
       code: 'background-above-peak',
-      message: say('pulse.error.background-above-peak', {
+      message: message('pulse.error.background-above-peak', {
         backgroundCurrent: amount('current', backgroundCurrentA),
         peakCurrent: amount('current', peakCurrentA),
       }),
@@ -92,7 +92,7 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
     return failure({
       path: 'ctwdMm',
       code: 'stick-out-too-short',
-      message: say('pulse.error.ctwd-too-short', {
+      message: message('pulse.error.ctwd-too-short', {
         ctwd: amount('shortLength', ctwdMm ?? 0),
         extension: amount('shortLength', extension, 1),
         line: amount('shortLength', lineMm),
@@ -100,7 +100,7 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
       }),
       limit: lineMm + ranges.extensionMm.min,
       got: ctwdMm,
-      hint: say('pulse.hint.hold-further'),
+      hint: message('pulse.hint.hold-further'),
     });
   }
   const site: PulseSite = { wire, extensionMm: extension };
@@ -114,14 +114,14 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
     return failure({
       path: frequencyHz === undefined ? 'peakTimeMs' : 'frequencyHz',
       code: 'pulses-overlap',
-      message: say('pulse.error.peak-longer-than-period', {
+      message: message('pulse.error.peak-longer-than-period', {
         frequency: amount('frequency', pulse.frequencyHz, 0),
         period: amount('pulseTime', 1000 / pulse.frequencyHz, 2),
         peakTime: amount('pulseTime', pulse.peakTimeMs, 2),
       }),
       limit: Number((1000 / pulse.frequencyHz).toFixed(2)),
       got: pulse.peakTimeMs,
-      hint: say('pulse.hint.shorten-peak'),
+      hint: message('pulse.hint.shorten-peak'),
     });
   }
   const described = describe(site, reference, rate, input, waveform.value, lineMm);
@@ -129,7 +129,7 @@ export function solvePulse(input: PulseInput, nudges?: Nudges): Outcome<PulseRes
   const held: Warning = {
     code: 'peak-held-by-machine',
     level: 'note',
-    message: say('pulse.caution.peak-lowered', {
+    message: message('pulse.caution.peak-lowered', {
       most: amount('current', reference.peakCurrentA),
       wanted: amount('current', own.peakCurrentA, 0),
       peakTime: amount('pulseTime', reference.peakTimeMs, 2),
@@ -145,13 +145,13 @@ function machineIssues({ machine, peakCurrentA, wireFeedMPerMin }: PulseInput): 
     issues.push({
       path: 'peakCurrentA',
       code: 'beyond-machine',
-      message: say('pulse.error.peak-above-machine', {
+      message: message('pulse.error.peak-above-machine', {
         peakCurrent: amount('current', peakCurrentA),
         maxCurrent: amount('current', machine.maxCurrentA),
       }),
       limit: machine.maxCurrentA,
       got: peakCurrentA,
-      hint: say('pulse.hint.leave-peak-out'),
+      hint: message('pulse.hint.leave-peak-out'),
     });
   }
   const feeds = machine?.wireFeedMPerMin;
@@ -159,14 +159,14 @@ function machineIssues({ machine, peakCurrentA, wireFeedMPerMin }: PulseInput): 
     issues.push({
       path: 'wireFeedMPerMin',
       code: 'beyond-machine',
-      message: say('pulse.error.feed-outside-machine', {
+      message: message('pulse.error.feed-outside-machine', {
         wireFeed: amount('wireFeed', wireFeedMPerMin),
         least: bare('wireFeed', feeds[0]),
         most: amount('wireFeed', feeds[1]),
       }),
       limit: feeds,
       got: wireFeedMPerMin,
-      hint: say('pulse.hint.other-wire-size'),
+      hint: message('pulse.hint.other-wire-size'),
     });
   }
   return issues;
@@ -199,7 +199,7 @@ function describe(
   if (solved.stretched) {
     note(
       'peak-time-stretched',
-      say('pulse.caution.peak-extended', {
+      message('pulse.caution.peak-extended', {
         from: bare('pulseTime', reference.peakTimeMs, 2),
         to: amount('pulseTime', pulse.peakTimeMs, 2),
       }),
@@ -209,7 +209,7 @@ function describe(
   if (means.reachedPeakA < pulse.peakCurrentA - 0.5) {
     note(
       'peak-not-reached',
-      say('pulse.caution.slew-rate', {
+      message('pulse.caution.slew-rate', {
         slewAPer: amount('slew', pulse.slewAPerMs),
         reachedPeak: amount('current', means.reachedPeakA, 0),
         peakCurrent: amount('current', pulse.peakCurrentA, 0),
@@ -219,24 +219,24 @@ function describe(
   if (dropsPerPulse < oneDropBand[0]) {
     note(
       'less-than-one-drop',
-      say('pulse.caution.weak-pulse', { dropsPerPulse: amount('percent', 100 * dropsPerPulse, 0) }),
+      message('pulse.caution.weak-pulse', { dropsPerPulse: amount('percent', 100 * dropsPerPulse, 0) }),
     );
   } else if (dropsPerPulse > oneDropBand[1]) {
     note(
       'several-drops',
       oneDrop
-        ? say('pulse.caution.streaming', {
+        ? message('pulse.caution.streaming', {
             dropsPerPulse: amount('plain', dropsPerPulse, 1),
             backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
           })
-        : say('pulse.caution.strong-pulse', { dropsPerPulse: amount('plain', dropsPerPulse, 1) }),
+        : message('pulse.caution.strong-pulse', { dropsPerPulse: amount('plain', dropsPerPulse, 1) }),
       oneDrop ? 'note' : 'caution',
     );
   }
   if (!oneDrop && dropsPerPulse === 1 && (dropFactor < dropFactorLimits.min || dropFactor > dropFactorLimits.max)) {
     note(
       'drop-size',
-      say('pulse.caution.drop-size', {
+      message('pulse.caution.drop-size', {
         dropFactor: amount('plain', dropFactor, 2),
         least: dropFactorLimits.min,
         most: dropFactorLimits.max,
@@ -247,7 +247,7 @@ function describe(
   if (pulse.backgroundCurrentA < floorA - 0.5) {
     note(
       'background-below-floor',
-      say('pulse.caution.low-background', {
+      message('pulse.caution.low-background', {
         backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0),
         floor: amount('current', floorA, 0),
       }),
@@ -271,7 +271,7 @@ function describe(
     solvedFor: solved.solvedFor,
     warnings,
     because: sum(
-      say('pulse.because.frequency', {
+      message('pulse.because.frequency', {
         wireFeed: amount('wireFeed', Number(input.wireFeedMPerMin.toFixed(2))),
         wireArea: amount('area', wire.areaMm2, 3),
         wireRate: amount('metalRate', rate * wire.areaMm2, 1),
@@ -310,7 +310,7 @@ function settledArc(
       extensionMm: site.extensionMm,
       ...(Math.abs(offMPerMin) > 0.01
         ? {
-            note: say('pulse.because.balance', {
+            note: message('pulse.because.balance', {
               off: amount('wireFeed', Math.abs(offMPerMin), 2),
               sense: offMPerMin > 0 ? 'more' : 'other',
               needed: amount('shortLength', needed, 1),
@@ -323,6 +323,6 @@ function settledArc(
   if (needed >= ranges.extensionMm.min && arcLengthMm > 0) return { extensionMm: needed, arcLengthMm };
   return {
     extensionMm: site.extensionMm,
-    note: arcLengthMm <= 0 ? say('pulse.caution.melts-too-little') : say('pulse.caution.melts-too-much'),
+    note: arcLengthMm <= 0 ? message('pulse.caution.melts-too-little') : message('pulse.caution.melts-too-much'),
   };
 }

@@ -4,7 +4,7 @@
  */
 import { fillerOf, gasName, wireSizeLabel, type FillerCode, sameWire } from '../consumables/index.ts';
 import { type Machine, type Program } from '../machine/index.ts';
-import { joined, say, type Phrase } from '../said/index.ts';
+import { joined, message, type Phrase } from '../said/index.ts';
 import { checkLoaded, type CheckRow, type MachineState } from '../setup/index.ts';
 import { dialsBeyond, type Window } from '../window/index.ts';
 
@@ -70,9 +70,9 @@ export function whyHeld(run: Run): Held[] {
   const wire = (one: Pick<Program, 'filler' | 'diameterMm'>) =>
     joined([fillerOf(one.filler).name, wireSizeLabel(one.diameterMm)], ', ');
   if (spool && !sameWire(spool, program))
-    held.set('wire', say('run.held-spool-why', { is: wire(spool), needs: wire(program) }));
+    held.set('wire', message('run.held-spool-why', { is: wire(spool), needs: wire(program) }));
   if (cylinder && cylinder.gas !== program.gas)
-    held.set('gas', say('run.held-cylinder-why', { is: gasName(cylinder.gas), needs: gasName(program.gas) }));
+    held.set('gas', message('run.held-cylinder-why', { is: gasName(cylinder.gas), needs: gasName(program.gas) }));
   // What was read or ticked at the weld is newer than anything known before it.
   const state = run.state && { ...run.state, dials: { ...run.state.dials, ...run.dials } };
   if (state) {
@@ -83,17 +83,17 @@ export function whyHeld(run: Run): Held[] {
       const stands = [loaded, selected].filter(
         (one, at, all) => one !== '' && all.findIndex((other) => JSON.stringify(other) === JSON.stringify(one)) === at,
       );
-      held.set(code, say(`run.held-${code}`, { stands: joined(stands, ' / '), needs: needed }));
+      held.set(code, message(`run.held-${code}`, { stands: joined(stands, ' / '), needs: needed }));
     }
   }
   if (run.inForce !== null && run.inForce !== run.revision)
-    held.set('revision', say('run.held-revision', { revision: run.revision, inForce: run.inForce }));
+    held.set('revision', message('run.held-revision', { revision: run.revision, inForce: run.inForce }));
   if (run.order) {
     const { number, closed, quantity, done, ahead } = run.order;
-    if (closed) held.set('order-closed', say('run.held-order-closed', { number }));
-    else if (done + ahead >= quantity) held.set('beyond-ordered', say('run.held-beyond-ordered', { number, quantity }));
+    if (closed) held.set('order-closed', message('run.held-order-closed', { number }));
+    else if (done + ahead >= quantity) held.set('beyond-ordered', message('run.held-beyond-ordered', { number, quantity }));
   }
   const beyond = run.window && run.dials ? dialsBeyond(run.machine, program, run.window, run.dials) : [];
-  if (beyond.length > 0) held.set('window', say('run.held-window', { dials: beyond }));
+  if (beyond.length > 0) held.set('window', message('run.held-window', { dials: beyond }));
   return [...held].map(([code, words]) => ({ code, words }));
 }

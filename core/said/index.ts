@@ -11,7 +11,7 @@ export {
   isSaid,
   joined,
   oneOf,
-  say,
+  message,
   sentences,
   signed,
   sum,

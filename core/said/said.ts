@@ -13,7 +13,7 @@ export function whether(isSo: boolean): 'yes' | 'absent' {
   return isSo ? 'yes' : absent;
 }
 
-export function say<K extends keyof CoreSentences>(code: K, ...[values]: ValuesOf<K>): Said {
+export function message<K extends keyof CoreSentences>(code: K, ...[values]: ValuesOf<K>): Said {
   return { code, values: values ?? {} };
 }
 
@@ -22,7 +22,7 @@ export function say<K extends keyof CoreSentences>(code: K, ...[values]: ValuesO
  * in a language in which nobody has read it the English stands beside it.
  */
 export function hazard<K extends keyof CoreSentences>(code: K, ...values: ValuesOf<K>): Said {
-  return say(code, ...values);
+  return message(code, ...values);
 }
 
 export function amount(kind: QuantityName, value: number, digits?: number): Amount {

@@ -2,7 +2,7 @@
  * From the wire left after a stop to the next burn-back: free wire is L0 + ∫(feed − melt) dt while the drive coasts, so a millimetre
  * of wire is a melting time at the end level. Longer burn-back, shorter wire, whatever the dial is called.
  */
-import { absent, amount, type Phrase, say, whether } from '../said/index.ts';
+import { absent, amount, type Phrase, message, whether } from '../said/index.ts';
 import type { Program } from '../machine/index.ts';
 
 /** What is seen in two taps: how long, and what shape. */
@@ -36,11 +36,11 @@ const offMm: Record<WireLeft, number> = {
   'welded-to-tip': -7,
 };
 const leftWords: Record<WireLeft, Phrase> = {
-  'stuck-in-pool': say('trigger.stop.froze'),
-  'too-long': say('trigger.stop.long'),
-  right: say('trigger.stop.right'),
-  'too-short': say('trigger.stop.short'),
-  'welded-to-tip': say('trigger.stop.welded-to-tip'),
+  'stuck-in-pool': message('trigger.stop.froze'),
+  'too-long': message('trigger.stop.long'),
+  right: message('trigger.stop.right'),
+  'too-short': message('trigger.stop.short'),
+  'welded-to-tip': message('trigger.stop.welded-to-tip'),
 };
 /** One stop moves no further than this, ms: a hand and a pool scatter. */
 const mostStepMs = 40;
@@ -69,12 +69,12 @@ export function nextBurnBack(program: Program, stops: readonly StopSeen[]): Burn
     endPulse: program.sequence.endPulse || wantsPulse,
     because:
       off === 0 && ballStepMs === 0
-        ? say('trigger.stop.leave-burn-back', {
+        ? message('trigger.stop.leave-burn-back', {
             right: leftWords.right,
             burnBack: amount('pulseTime', seen.burnBackMs),
             endPulse: whether(wantsPulse && !program.sequence.endPulse),
           })
-        : say('trigger.stop.because', {
+        : message('trigger.stop.because', {
             left: leftWords[seen.left],
             off: amount('shortLength', Math.abs(off), 1),
             side: off > 0 ? 'over' : 'other',
@@ -84,10 +84,10 @@ export function nextBurnBack(program: Program, stops: readonly StopSeen[]): Burn
             turned: Math.abs(exactMs) > mostStepMs ? amount('pulseTime', mostStepMs) : turned ? 'half' : absent,
             advice:
               off > 0
-                ? say('trigger.stop.longer-burn-back')
+                ? message('trigger.stop.longer-burn-back')
                 : off < 0
-                  ? say('trigger.stop.shorter-burn-back')
-                  : say('trigger.stop.less-ball'),
+                  ? message('trigger.stop.shorter-burn-back')
+                  : message('trigger.stop.less-ball'),
           }),
     trend: trendOf(stops),
   };
@@ -99,12 +99,12 @@ function trendOf(stops: readonly StopSeen[]): Phrase | null {
   const long = recent.filter(({ left }) => offMm[left] > 0).length;
   const short = recent.filter(({ left }) => offMm[left] < 0).length;
   const right = recent.length - long - short;
-  if (right === recent.length) return say('trigger.stop.lock-it', { recent: recent.length });
+  if (right === recent.length) return message('trigger.stop.lock-it', { recent: recent.length });
   if (long > 0 && short > 0) {
-    return say('trigger.stop.scatter', { recent: recent.length, long, short, right });
+    return message('trigger.stop.scatter', { recent: recent.length, long, short, right });
   }
   const which = long > 0 ? 'long' : 'other';
-  return say('trigger.stop.side', { short: Math.max(long, short), recent: recent.length, which });
+  return message('trigger.stop.side', { short: Math.max(long, short), recent: recent.length, which });
 }
 
 function clamp(value: number, low: number, high: number): number {

@@ -1,5 +1,5 @@
 /** What a welder should know of a score before it is welded: named with its phase, and with the figure that says so. */
-import { absent, amount, bare, joined, type Phrase, say } from '../said/index.ts';
+import { absent, amount, bare, joined, type Phrase, message } from '../said/index.ts';
 import { fillerOf, type FillerFamily } from '../consumables/index.ts';
 import type { Program } from '../machine/index.ts';
 import { schoolFacts, unusedPhases, type Phase, type SequenceNumber } from '../sequence/index.ts';
@@ -50,19 +50,19 @@ function roomChecks({ sequence, travelMmPerMin }: Program, { overrunMm, lengthMm
   const pace = travelMmPerMin / 60;
   const parts = [
     ['start', sequence.runInAfterS + sequence.startS],
-    [say('trigger.slope-to-main'), sequence.slopeInS],
-    [say('trigger.slope-to-end'), sequence.slopeOutS],
+    [message('trigger.slope-to-main'), sequence.slopeInS],
+    [message('trigger.slope-to-end'), sequence.slopeOutS],
   ] as const;
   const said = parts
     .filter(([, s]) => s > 0)
-    .map(([name, s]) => say('trigger.sum', { name, pace: amount('length', s * pace, 0) }));
+    .map(([name, s]) => message('trigger.sum', { name, pace: amount('length', s * pace, 0) }));
   return [
     {
       code: 'short-seam',
       level: 'caution',
       phase: 'slope-out',
       field: sequence.startS > sequence.slopeOutS ? 'startS' : 'slopeOutS',
-      message: say('trigger.finding.slopes-meet', {
+      message: message('trigger.finding.slopes-meet', {
         said,
         length: amount('length', lengthMm, 0),
         overrun: amount('length', overrunMm, 0),
@@ -83,7 +83,7 @@ function pulseChecks({ sequence, wireFeedMPerMin }: Program, { pulseRangeMPerMin
           ['end', 'endPercent', 'end'],
         ] as const)),
     ...(second && sequence.tapsAtMm.length > 0
-      ? ([['second', 'secondPercent', say('trigger.second-level')]] as const)
+      ? ([['second', 'secondPercent', message('trigger.second-level')]] as const)
       : []),
   ];
   return levels.flatMap(([phase, field, name]) => {
@@ -95,7 +95,7 @@ function pulseChecks({ sequence, wireFeedMPerMin }: Program, { pulseRangeMPerMin
         level: 'caution' as const,
         phase,
         field,
-        message: say('trigger.finding.level-outside', {
+        message: message('trigger.finding.level-outside', {
           name,
           feed: amount('wireFeed', feed, 1),
           low: bare('wireFeed', low, 1),
@@ -122,7 +122,7 @@ function endChecks(
       phase: 'start',
       field: ends === 'none' ? 'trigger' : 'startPercent',
       message: joined(
-        [first.because, ends === 'none' ? say('trigger.finding.no-start-level') : say('trigger.finding.start-cold')],
+        [first.because, ends === 'none' ? message('trigger.finding.no-start-level') : message('trigger.finding.start-cold')],
         ' ',
       ),
     });
@@ -141,7 +141,7 @@ function endChecks(
         level: 'caution',
         phase: 'end',
         field: ends === 'none' ? 'trigger' : 'endS',
-        message: say('trigger.finding.crater-short', {
+        message: message('trigger.finding.crater-short', {
           filled: filledS > 0 ? amount('phaseTime', filledS, 1) : absent,
           hold: amount('phaseTime', crater.holdS, 1),
           least: amount('plain', crater.bandS[0], 1),
@@ -156,7 +156,7 @@ function endChecks(
       level: 'note',
       phase: 'end',
       field: 'endS',
-      message: say('trigger.finding.crater-long', {
+      message: message('trigger.finding.crater-long', {
         end: amount('phaseTime', sequence.endS, 1),
         hold: amount('phaseTime', crater.holdS, 1),
       }),
@@ -176,7 +176,7 @@ function tapChecks({ sequence }: Program, { events, lengthMm, gun }: SeamScore):
       level: 'caution',
       phase: 'second',
       field: 'tapsAtMm',
-      message: say('trigger.finding.taps-outside', {
+      message: message('trigger.finding.taps-outside', {
         placed: sequence.tapsAtMm.length - placed,
         tapsAt: sequence.tapsAtMm.length,
         length: amount('length', lengthMm, 0),
@@ -195,7 +195,7 @@ function gasChecks({ sequence }: Program, { gasL, arcS, seconds }: ScoreTotals):
       level: 'note',
       phase: 'post-gas',
       field: 'postGasS',
-      message: say('trigger.finding.gas-without-arc', {
+      message: message('trigger.finding.gas-without-arc', {
         seconds: amount('percent', (100 * (seconds - arcS)) / seconds, 0),
         gas: amount('volume', gasL, 1),
         beside: amount('phaseTime', beside, 1),

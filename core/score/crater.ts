@@ -2,7 +2,7 @@
  * How long an end level has to be held to fill the crater: the hollow under the arc at the moment it stops,
  * half the pool's length deep in the bead's own section, filled at the end level's rate. Pool length 1.6 bead widths: assumed, ±40 %.
  */
-import { say, amount, type Phrase, sum } from '../said/index.ts';
+import { message, amount, type Phrase, sum } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import { areaForTravel } from '../bead/travel.ts';
 import type { Program } from '../machine/index.ts';
@@ -37,7 +37,7 @@ export function craterFill(program: Program): CraterFill {
     holdS,
     bandS: [holdS * (1 - bandShare), holdS * (1 + bandShare)],
     because: sum(
-      say('trigger.because.crater', {
+      message('trigger.because.crater', {
         area: amount('area', areaMm2, 1),
         beadWidth: amount('shortLength', widthMm, 1),
         poolLength: amount('shortLength', poolPerWidth * widthMm, 0),

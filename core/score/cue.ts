@@ -1,5 +1,5 @@
 /** What a hand should do next while a score is played, as somebody beside the welder would say it: hold, counts, millimetres to go, let go. */
-import { say, amount, joined, type Phrase } from '../said/index.ts';
+import { message, amount, joined, type Phrase } from '../said/index.ts';
 import { schoolFacts, type LivePlay, type PlayedPhase, type TriggerSequence } from '../sequence/index.ts';
 import { counts } from './counts.ts';
 import type { GunPath } from './gun-path.ts';
@@ -33,14 +33,14 @@ export function cueFor(
     const count = Math.floor(elapsed);
     if (elapsed >= wantedS - 0.02)
       return cue(
-        say('trigger.let-go'),
-        say('trigger.cue.had-its', { what, wanted: amount('phaseTime', wantedS, 1) }),
+        message('trigger.let-go'),
+        message('trigger.cue.had-its', { what, wanted: amount('phaseTime', wantedS, 1) }),
         true,
         count,
       );
     return cue(
-      count === 0 ? say('trigger.hold') : say('trigger.cue.hold-count', { count: counts[count - 1] ?? String(count) }),
-      say('trigger.to-go', { what, elapsed: amount('phaseTime', wantedS - elapsed, 1) }),
+      count === 0 ? message('trigger.hold') : message('trigger.cue.hold-count', { count: counts[count - 1] ?? String(count) }),
+      message('trigger.to-go', { what, elapsed: amount('phaseTime', wantedS - elapsed, 1) }),
       false,
       count,
     );
@@ -48,44 +48,44 @@ export function cueFor(
   switch (state.phase) {
     case 'idle':
       return cue(
-        say('trigger.press-word'),
-        facts.latches && facts.ends === 'none' ? say('trigger.cue.press-and-let-go') : say('trigger.press-and-hold'),
+        message('trigger.press-word'),
+        facts.latches && facts.ends === 'none' ? message('trigger.cue.press-and-let-go') : message('trigger.press-and-hold'),
         true,
       );
     case 'pre-gas':
-      return cue(say('trigger.hold'), say('trigger.gas-first'));
+      return cue(message('trigger.hold'), message('trigger.gas-first'));
     case 'run-in':
       return facts.latches && facts.ends === 'none'
-        ? cue(say('trigger.let-go'), say('trigger.cue.welds-by-itself'), state.held)
-        : cue(say('trigger.hold'), state.litS === null ? say('trigger.cue.wire-coming') : say('trigger.cue.lit'));
+        ? cue(message('trigger.let-go'), message('trigger.cue.welds-by-itself'), state.held)
+        : cue(message('trigger.hold'), state.litS === null ? message('trigger.cue.wire-coming') : message('trigger.cue.lit'));
     case 'start':
       return facts.ends === 'held'
-        ? held(state.sinceS, sequence.startS, say('trigger.start-word'))
-        : cue(say('trigger.hold'), say('trigger.cue.timed-start'));
+        ? held(state.sinceS, sequence.startS, message('trigger.start-word'))
+        : cue(message('trigger.hold'), message('trigger.cue.timed-start'));
     case 'slope-in':
       return cue(
-        say('trigger.move-word'),
-        facts.latches ? say('trigger.cue.slope-released') : say('trigger.cue.slope-held'),
+        message('trigger.move-word'),
+        facts.latches ? message('trigger.cue.slope-released') : message('trigger.cue.slope-held'),
       );
     case 'main':
     case 'second': {
-      if (sequence.trigger === 'spot') return cue(say('trigger.hold'), say('trigger.cue.spot-stops'));
+      if (sequence.trigger === 'spot') return cue(message('trigger.hold'), message('trigger.cue.spot-stops'));
       return alongSeam(live, sequence, score, gun, paceMmPerS);
     }
     case 'slope-out':
       return state.held
-        ? cue(say('trigger.hold'), say('trigger.cue.slope-then-crater'))
-        : cue(say('trigger.stay-word'), say('trigger.cue.slope-to-end'));
+        ? cue(message('trigger.hold'), message('trigger.cue.slope-then-crater'))
+        : cue(message('trigger.stay-word'), message('trigger.cue.slope-to-end'));
     case 'end':
       return facts.ends === 'held'
-        ? held(state.sinceS, sequence.endS, say('trigger.crater-word'))
-        : cue(say('trigger.stay-word'), say('trigger.cue.crater-fills'));
+        ? held(state.sinceS, sequence.endS, message('trigger.crater-word'))
+        : cue(message('trigger.stay-word'), message('trigger.cue.crater-fills'));
     case 'burn-back':
-      return cue(say('trigger.stay-word'), say('trigger.burning-back'));
+      return cue(message('trigger.stay-word'), message('trigger.burning-back'));
     case 'post-gas':
       return state.pausing && state.held
-        ? cue(say('trigger.move-word'), say('trigger.cue.pause'))
-        : cue(say('trigger.stay-word'), say('trigger.cue.gas-over-crater'));
+        ? cue(message('trigger.move-word'), message('trigger.cue.pause'))
+        : cue(message('trigger.stay-word'), message('trigger.cue.gas-over-crater'));
   }
 }
 
@@ -101,24 +101,24 @@ function alongSeam(live: LivePlay, sequence: TriggerSequence, score: SeamScore, 
   const target = isTap ? nextTap : endMm;
   const toGo = target - mm;
   const what = isTap
-    ? say('trigger.tap-word')
+    ? message('trigger.tap-word')
     : facts.latches
       ? facts.ends === 'held'
-        ? say('trigger.press-and-hold')
-        : say('trigger.press-word')
-      : say('trigger.let-go');
+        ? message('trigger.press-and-hold')
+        : message('trigger.press-word')
+      : message('trigger.let-go');
   const due = toGo <= paceMmPerS * 0.15;
   if (due)
     return {
       word: what,
-      detail: isTap ? say('trigger.at', { target: amount('length', target, 0) }) : say('trigger.cue.end-of-weld'),
+      detail: isTap ? message('trigger.at', { target: amount('length', target, 0) }) : message('trigger.cue.end-of-weld'),
       due: true,
       count: 0,
     };
   const seconds = toGo / paceMmPerS;
   return {
-    word: seconds < aheadS ? say('trigger.soon', { what }) : say('trigger.cue.weld-on'),
-    detail: say('trigger.in', { what, toGo: amount('length', toGo, 0), seconds: amount('phaseTime', seconds, 1) }),
+    word: seconds < aheadS ? message('trigger.soon', { what }) : message('trigger.cue.weld-on'),
+    detail: message('trigger.in', { what, toGo: amount('length', toGo, 0), seconds: amount('phaseTime', seconds, 1) }),
     due: false,
     count: 0,
   };
@@ -166,21 +166,21 @@ export function playedAgainst(
   const place = (part: Phrase, wanted: number, was: number | undefined): PlayedPart => ({
     part,
     wanted: joined([amount('length', wanted, 0)]),
-    was: was === undefined ? say('trigger.not-done') : joined([amount('length', was, 0)]),
+    was: was === undefined ? message('trigger.not-done') : joined([amount('length', was, 0)]),
     fits: was !== undefined && Math.abs(was - wanted) <= 5,
   });
   const parts: PlayedPart[] = [];
   if (facts.ends === 'held')
-    parts.push(time(say('trigger.start-held'), sequence.startS, lasted('start'), Math.max(0.3, sequence.startS * 0.3)));
+    parts.push(time(message('trigger.start-held'), sequence.startS, lasted('start'), Math.max(0.3, sequence.startS * 0.3)));
   if (facts.second) {
     const changes = changesIn(played);
     sequence.tapsAtMm.forEach((mm, at) => {
       const change = changes[at];
-      parts.push(place(say('trigger.tap', { at: at + 1 }), mm, change && gun.mmAt(change.toS)));
+      parts.push(place(message('trigger.tap', { at: at + 1 }), mm, change && gun.mmAt(change.toS)));
     });
   }
-  if (sequence.trigger !== 'spot') parts.push(place(say('trigger.cue.end-of-weld'), score.lengthMm, gun.endMm));
+  if (sequence.trigger !== 'spot') parts.push(place(message('trigger.cue.end-of-weld'), score.lengthMm, gun.endMm));
   if (facts.ends === 'held')
-    parts.push(time(say('trigger.crater-held'), sequence.endS, lasted('end'), Math.max(0.3, sequence.endS * 0.4)));
+    parts.push(time(message('trigger.crater-held'), sequence.endS, lasted('end'), Math.max(0.3, sequence.endS * 0.4)));
   return parts;
 }

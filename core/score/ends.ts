@@ -2,7 +2,7 @@
  * First and last 10 mm judged: warmth of the pool's place from all the power laid before it, against the same seam welded at main for ever.
  * Conduction from a moving source: Gaussian of the pool's size on a thick plate (half space) or through a thin one, after Rosenthal and Eagar.
  */
-import { say, amount, type Phrase } from '../said/index.ts';
+import { message, amount, type Phrase } from '../said/index.ts';
 import { usualBaseMetal } from '../conduction/index.ts';
 import { fillerOf } from '../consumables/index.ts';
 import { wireInGas } from '../arc/index.ts';
@@ -67,7 +67,7 @@ export function judgeEnds(
     const value = warmthAt(mm);
     return value === undefined ? [] : [{ mm, warmth: value }];
   });
-  const regime = poolMm * 2 > thicknessMm ? say('trigger.through-the-sheet') : say('trigger.into-the-plate');
+  const regime = poolMm * 2 > thicknessMm ? message('trigger.through-the-sheet') : message('trigger.into-the-plate');
   return {
     first: judged(first, 'first', within, alpha, regime),
     last: judged(last, 'other', within, alpha, regime),
@@ -99,7 +99,7 @@ function judged(warmth: number, end: 'first' | 'other', withinMm: number, alpha:
   return {
     warmth,
     verdict,
-    because: say('trigger.because.warmth', {
+    because: message('trigger.because.warmth', {
       end,
       within: amount('length', withinMm, 0),
       warmth: amount('percent', warmth * 100, 0),

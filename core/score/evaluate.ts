@@ -1,5 +1,5 @@
 /** The `sequence` question: timestamped presses of any kind, and what gas, wire and arc then do. Odd presses are played as the state table says. */
-import { say, amount } from '../said/index.ts';
+import { message, amount } from '../said/index.ts';
 import type { Program } from '../machine/index.ts';
 import { failure, success, type Outcome } from '../outcome/index.ts';
 import {
@@ -51,7 +51,7 @@ export function evaluateSequence({
     issues.push({
       path: 'sampleEveryS',
       code: 'too-many-samples',
-      message: say('trigger.error.samples-too-close', {
+      message: message('trigger.error.samples-too-close', {
         mostSamples,
         sampleEvery: amount('phaseTime', sampleEveryS),
         until: amount('phaseTime', untilS),

@@ -1,5 +1,5 @@
 /** Gas before and after that the gun, the crater and the metal ask for. Rules of practice, assumed; starts for trials. */
-import { say, amount, type Phrase, sum } from '../said/index.ts';
+import { message, amount, type Phrase, sum } from '../said/index.ts';
 import { fillerOf, type FillerFamily } from '../consumables/index.ts';
 import type { Program } from '../machine/index.ts';
 import type { CraterFill } from './crater.ts';
@@ -32,14 +32,14 @@ export function gasBefore({ gasFlowLPerMin }: Program, gunLengthM: number, hoseM
     because:
       hoseM > 0
         ? sum(
-            say('trigger.because.gas-before-hose', {
+            message('trigger.because.gas-before-hose', {
               ...terms,
               hose: amount('gunLength', hoseM),
               hoseBore: amount('shortLength', hoseBoreMm),
             }),
             amount('phaseTime', seconds, 1),
           )
-        : sum(say('trigger.because.gas-before', terms), amount('phaseTime', seconds, 1)),
+        : sum(message('trigger.because.gas-before', terms), amount('phaseTime', seconds, 1)),
   };
 }
 
@@ -53,7 +53,7 @@ export function gasAfter({ filler }: Program, crater: CraterFill, endCurrentA: n
   const seconds = Math.max(byCurrent, freezeS, 0.5);
   return {
     seconds,
-    because: say('trigger.because.crater-current', {
+    because: message('trigger.because.crater-current', {
       family: amount('phaseTime', perHundredA[family]),
       endCurrent: amount('current', endCurrentA, 0),
       byCurrent: amount('phaseTime', byCurrent, 1),

@@ -1,5 +1,5 @@
 /** A score said on one machine: its trigger mode, its words for each part, what it runs by itself, and the sequence as it would really run there. */
-import { say, amount, joined, type Phrase, signed } from '../said/index.ts';
+import { message, amount, joined, type Phrase, signed } from '../said/index.ts';
 import {
   habitOf,
   triggerModeFor,
@@ -74,7 +74,7 @@ interface PartRule {
 }
 
 const seconds = (field: SequenceNumber) => (sequence: TriggerSequence) =>
-  sequence[field] === 0 ? say('trigger.none') : joined([amount('phaseTime', sequence[field], 1)]);
+  sequence[field] === 0 ? message('trigger.none') : joined([amount('phaseTime', sequence[field], 1)]);
 const percent = (field: SequenceNumber) => (sequence: TriggerSequence) =>
   joined([amount('percent', sequence[field], 0)]);
 const millimetres = (field: SequenceNumber) => (sequence: TriggerSequence) =>
@@ -167,7 +167,7 @@ export function sequenceOnMachine(machine: Machine, program: Program, translatio
         part: rule.part,
         label: null,
         where: null,
-        said: say('trigger.fixed', { own: rule.wanted({ ...wished, [rule.field]: own }) }),
+        said: message('trigger.fixed', { own: rule.wanted({ ...wished, [rule.field]: own }) }),
         how: 'fixed',
       });
     } else if (isByHand(rule.part, school)) {
@@ -175,7 +175,7 @@ export function sequenceOnMachine(machine: Machine, program: Program, translatio
         part: rule.part,
         label: null,
         where: null,
-        said: say('trigger.by-hand', { wished: rule.wanted(wished) }),
+        said: message('trigger.by-hand', { wished: rule.wanted(wished) }),
         how: 'hand',
       });
     } else {
@@ -184,7 +184,7 @@ export function sequenceOnMachine(machine: Machine, program: Program, translatio
         part: rule.part,
         label: null,
         where: null,
-        said: rule.without === null ? say('trigger.line.as-the-machine-does') : say('trigger.not-here'),
+        said: rule.without === null ? message('trigger.line.as-the-machine-does') : message('trigger.not-here'),
         how: rule.without === null ? 'fixed' : 'not-here',
       });
     }
@@ -195,7 +195,7 @@ export function sequenceOnMachine(machine: Machine, program: Program, translatio
       part: 'end pulse',
       label: null,
       where: null,
-      said: say('trigger.not-described-here'),
+      said: message('trigger.not-described-here'),
       how: 'not-here',
     });
   }
@@ -256,11 +256,11 @@ function tapsLost(
   return [
     {
       quantity: 'secondFeedMPerMin',
-      what: say('trigger.line.tap', {
+      what: message('trigger.line.tap', {
         second: amount('percent', secondPercent, 0),
         mm: tapsAtMm.map((mm) => amount('length', mm, 0)),
       }),
-      nearest: say('trigger.line.no-second-level'),
+      nearest: message('trigger.line.no-second-level'),
     },
   ];
 }
@@ -278,8 +278,8 @@ function heldTimesLost(
     return [
       {
         quantity,
-        what: say('trigger.held', { name, wanted: amount('phaseTime', wanted, 1) }),
-        nearest: say('trigger.line.timed-by-machine', { own: amount('phaseTime', own, 1) }),
+        what: message('trigger.held', { name, wanted: amount('phaseTime', wanted, 1) }),
+        nearest: message('trigger.line.timed-by-machine', { own: amount('phaseTime', own, 1) }),
       },
     ];
   };
@@ -289,8 +289,8 @@ function heldTimesLost(
   return [
     {
       quantity: 'endS',
-      what: say('trigger.line.crater', { level: amount('phaseTime', endS, 1), time: amount('percent', endPercent, 0) }),
-      nearest: say('trigger.line.crater-presses'),
+      what: message('trigger.line.crater', { level: amount('phaseTime', endS, 1), time: amount('percent', endPercent, 0) }),
+      nearest: message('trigger.line.crater-presses'),
     },
   ];
 }

@@ -1,6 +1,6 @@
 /** The hand's part of a score in words: when and where to press, how long to hold, what to count. */
 import { counts } from './counts.ts';
-import { say, amount, joined, type Phrase } from '../said/index.ts';
+import { message, amount, joined, type Phrase } from '../said/index.ts';
 import { longestTapS, type TriggerEvent } from '../sequence/index.ts';
 import type { SeamScore } from './intended.ts';
 
@@ -38,12 +38,12 @@ function pairs(events: readonly TriggerEvent[], untilS: number): { fromS: number
 /** Seconds as a welder counts them behind the helmet: "one, two"; half a count is said as such. */
 export function countWords(seconds: number): Phrase {
   const halves = Math.round(seconds * 2);
-  if (halves < 1) return say('trigger.no-count');
-  if (halves === 1) return say('trigger.half-a-count');
+  if (halves < 1) return message('trigger.no-count');
+  if (halves === 1) return message('trigger.half-a-count');
   const whole = Math.floor(halves / 2);
-  if (whole > counts.length) return say('trigger.counts', { whole });
+  if (whole > counts.length) return message('trigger.counts', { whole });
   const counted = joined(counts.slice(0, whole), ', ');
-  return halves % 2 === 1 ? say('trigger.and-a-half', { counted }) : counted;
+  return halves % 2 === 1 ? message('trigger.and-a-half', { counted }) : counted;
 }
 
 /** The presses as lines for a card. */
@@ -53,23 +53,23 @@ export function pressLines(score: SeamScore): Phrase[] {
     const isLast = at === presses.length - 1;
     const heldS = press.toS - press.fromS;
     const where =
-      at === 0 ? say('trigger.at-the-start') : say('trigger.count.at', { mm: amount('length', press.mm, 0) });
+      at === 0 ? message('trigger.at-the-start') : message('trigger.count.at', { mm: amount('length', press.mm, 0) });
     if (press.kind === 'tap') {
       return at === 0 || !isLast || presses.length > 2
-        ? joined([where, ': ', at === 0 || isLast ? say('trigger.cue.press-and-let-go') : say('trigger.tap-word'), '.'])
-        : say('trigger.count.stop', { where });
+        ? joined([where, ': ', at === 0 || isLast ? message('trigger.cue.press-and-let-go') : message('trigger.tap-word'), '.'])
+        : message('trigger.count.stop', { where });
     }
     const arcS = press.toS - Math.max(press.fromS, score.litS);
     if (at === 0 && presses.length === 1)
-      return say('trigger.count.press-hold-for', { where, length: amount('length', score.lengthMm, 0) });
+      return message('trigger.count.press-hold-for', { where, length: amount('length', score.lengthMm, 0) });
     if (at === 0)
-      return say('trigger.count.press-hold-after-arc', {
+      return message('trigger.count.press-hold-after-arc', {
         where,
         arc: amount('phaseTime', arcS, 1),
         over: amount('length', press.overMm, 0),
         counted: countWords(arcS),
       });
-    return say('trigger.count.press-hold-counted', {
+    return message('trigger.count.press-hold-counted', {
       where,
       held: amount('phaseTime', heldS, 1),
       counted: countWords(heldS),

@@ -1,5 +1,5 @@
 /** A program's score on a seam, whole: played as meant, summed, judged and checked. What the view, the card and the API show. */
-import { say, amount } from '../said/index.ts';
+import { message, amount } from '../said/index.ts';
 import { type Program, usualGunLengthM } from '../machine/index.ts';
 import { failure, success, type Outcome } from '../outcome/index.ts';
 import { sequenceIssues, usualHabit, type TriggerHabit } from '../sequence/index.ts';
@@ -39,7 +39,7 @@ export function scoreOf(program: Program, seam: ScoreSeam, habit: TriggerHabit =
     issues.push({
       path: 'lengthMm',
       code: 'out-of-range',
-      message: say('trigger.error.length', {
+      message: message('trigger.error.length', {
         least: amount('shortLength', 0),
         length: amount('length', seam.lengthMm),
       }),
@@ -51,7 +51,7 @@ export function scoreOf(program: Program, seam: ScoreSeam, habit: TriggerHabit =
     issues.push({
       path: 'travelMmPerMin',
       code: 'out-of-range',
-      message: say('trigger.error.travel-speed', {
+      message: message('trigger.error.travel-speed', {
         least: amount('travel', 0),
         travel: amount('travel', program.travelMmPerMin),
       }),

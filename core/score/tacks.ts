@@ -1,5 +1,5 @@
 /** Tack and stitch schedules: how many, how far apart, how long each, and what they take. Spacing and length rules are practice, assumed. */
-import { say, amount, bare, type Phrase, sum } from '../said/index.ts';
+import { message, amount, bare, type Phrase, sum } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import { fillerOf } from '../consumables/index.ts';
 import { areaForTravel } from '../bead/travel.ts';
@@ -57,14 +57,14 @@ export function tackSchedule({ program, lengthMm, thicknessMm, spacingMm, tackMm
   const wantedMm = spacingMm ?? rule;
   const tack = tackMm ?? Math.min(Math.max(3 * thicknessMm, 5), 25);
   const issues = [
-    ...limited('spacingMm', say('trigger.spacing'), wantedMm, tackRanges.spacingMm),
-    ...limited('tackMm', say('trigger.tack.length'), tack, tackRanges.tackMm),
+    ...limited('spacingMm', message('trigger.spacing'), wantedMm, tackRanges.spacingMm),
+    ...limited('tackMm', message('trigger.tack.length'), tack, tackRanges.tackMm),
   ];
   if (issues.length === 0 && tack >= wantedMm) {
     issues.push({
       path: 'tackMm',
       code: 'tacks-touch',
-      message: say('trigger.error.tacks-without-gap', {
+      message: message('trigger.error.tacks-without-gap', {
         tack: amount('shortLength', tack),
         wanted: amount('length', wantedMm),
       }),
@@ -104,7 +104,7 @@ export function tackSchedule({ program, lengthMm, thicknessMm, spacingMm, tackMm
       spacing:
         spacingMm === undefined
           ? sum(
-              say('trigger.because.tack-spacing', {
+              message('trigger.because.tack-spacing', {
                 factor: isAluminium ? 25 : 20,
                 thickness: amount('shortLength', thicknessMm),
                 most: amount('length', 150),
@@ -113,24 +113,24 @@ export function tackSchedule({ program, lengthMm, thicknessMm, spacingMm, tackMm
               }),
               amount('length', spacing),
             )
-          : say('trigger.because.tack-gaps', {
+          : message('trigger.because.tack-gaps', {
               wanted: amount('length', wantedMm),
               gaps,
               length: amount('length', lengthMm),
             }),
-      time: say('trigger.because.tack-time', {
+      time: message('trigger.because.tack-time', {
         area: amount('area', areaMm2, 1),
         tack: amount('length', tack, 0),
         wireFeed: amount('wireFeed', program.wireFeedMPerMin, 1),
         arc: amount('phaseTime', arcS, 2),
       }),
-      gas: say('trigger.each-tack-pays', {
+      gas: message('trigger.each-tack-pays', {
         before: amount('phaseTime', sequence.preGasS, 1),
         between: amount('phaseTime', idleS - sequence.preGasS - sequence.postGasS, 1),
         after: amount('phaseTime', sequence.postGasS, 1),
         flow: amount('gasFlow', gasFlowLPerMin, 0),
       }),
-      dress: dressBack ? say('trigger.finding.tack-long') : say('trigger.finding.tack-fine'),
+      dress: dressBack ? message('trigger.finding.tack-long') : message('trigger.finding.tack-fine'),
     },
   });
 }
@@ -141,7 +141,7 @@ function limited(path: string, name: Phrase, got: number, [min, max]: readonly [
     {
       path,
       code: 'out-of-range',
-      message: say('trigger.error.out-of-range', {
+      message: message('trigger.error.out-of-range', {
         name,
         min: bare('shortLength', min),
         max: amount('shortLength', max),
@@ -193,7 +193,7 @@ export function stitchPlan(program: Program, lengthMm: number): StitchPlan {
     gapMm,
     count: Math.max(Math.floor((lengthMm + gapMm) / (stitchMm + gapMm)), 1),
     heatShare: stitchMm / (stitchMm + gapMm),
-    because: say('trigger.because.stitch', {
+    because: message('trigger.because.stitch', {
       stitchOn: amount('phaseTime', stitchOnS, 2),
       stitchOff: amount('phaseTime', stitchOffS, 2),
       again: amount('phaseTime', againS, 2),

@@ -4,7 +4,7 @@
  * Main is taken as tuned in a trial on a plate at 20 °C. The level answers to the warmth that is there without this arc's own field, which the
  * trial had too. Travel stays, so the leg falls with it.
  */
-import { say, amount, type Phrase, sum } from '../said/index.ts';
+import { message, amount, type Phrase, sum } from '../said/index.ts';
 import { aheadMm, levelFor, spreadPerMm as spread, usualBaseMetal, worthPercent } from '../conduction/index.ts';
 import { fillerOf } from '../consumables/index.ts';
 import { migEfficiency } from '../heat/index.ts';
@@ -54,8 +54,8 @@ const trialC = 20;
 /** Issues: side and plate temperature out of their limits. */
 export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: TaperInput): Outcome<Taper> {
   const issues = [
-    ...limited('sideMm', say('trigger.taper.sides'), sideMm, taperRanges.sideMm, 'mm'),
-    ...limited('plateC', say('trigger.plate-temperature'), plateC, taperRanges.plateC, '°C'),
+    ...limited('sideMm', message('trigger.taper.sides'), sideMm, taperRanges.sideMm, 'mm'),
+    ...limited('plateC', message('trigger.plate-temperature'), plateC, taperRanges.plateC, '°C'),
   ];
   if (issues.length > 0) return failure(...issues);
   const metal = usualBaseMetal(fillerOf(program.filler).family);
@@ -105,14 +105,14 @@ export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: Ta
     stations: found,
     tapAtMm: crossed ? Math.round(crossed.mm) : null,
     because: sum(
-      say('trigger.because.taper', {
+      message('trigger.because.taper', {
         watts: amount('kilowatts', watts / 1000, 1),
         thickness: amount('shortLength', thicknessMm),
         side: amount('length', sideMm),
         travel: amount('travel', program.travelMmPerMin, 0),
         alpha: amount('diffusivity', alpha),
         trial: last
-          ? say('trigger.because.taper-end', {
+          ? message('trigger.because.taper-end', {
               ahead: amount('temperature', last.aheadC, 0),
               base: amount('temperature', last.baseC, 0),
               trial: amount('temperature', trialC),
@@ -149,7 +149,7 @@ function limited(
     {
       path,
       code: 'out-of-range',
-      message: say('trigger.error.out-of-range-with-unit', { name, min, max, unit, got: String(got) }),
+      message: message('trigger.error.out-of-range-with-unit', { name, min, max, unit, got: String(got) }),
       limit: [min, max],
       got,
     },

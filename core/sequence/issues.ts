@@ -1,5 +1,5 @@
 /** What is wrong with a sequence: numbers out of their limits, levels beyond the machine, phases that a trigger school cannot have. Each with its place. */
-import { say, amount, bare, type Phrase } from '../said/index.ts';
+import { message, amount, bare, type Phrase } from '../said/index.ts';
 import type { Issue } from '../outcome/index.ts';
 import { schoolFacts } from './schools.ts';
 import { leastPostGasS } from './state.ts';
@@ -22,7 +22,7 @@ export function sequenceIssues(sequence: TriggerSequence, hasGas = true): Issue[
       {
         path: `sequence.${field}`,
         code: 'out-of-range',
-        message: say('outcome.error.out-of-range', {
+        message: message('outcome.error.out-of-range', {
           name,
           min: bare(kind, min),
           max: amount(kind, max),
@@ -37,7 +37,7 @@ export function sequenceIssues(sequence: TriggerSequence, hasGas = true): Issue[
     issues.push({
       path: 'sequence.postGasS',
       code: 'no-gas-after',
-      message: say('sequence.error.gas-after', {
+      message: message('sequence.error.gas-after', {
         leastPostGas: amount('phaseTime', leastPostGasS),
         postGas: amount('phaseTime', sequence.postGasS),
       }),
@@ -50,7 +50,7 @@ export function sequenceIssues(sequence: TriggerSequence, hasGas = true): Issue[
     issues.push({
       path: 'sequence.tapsAtMm',
       code: 'too-many-taps',
-      message: say('sequence.error.too-many-taps', { mostTaps, tapsAt: tapsAtMm.length }),
+      message: message('sequence.error.too-many-taps', { mostTaps, tapsAt: tapsAtMm.length }),
       limit: mostTaps,
       got: tapsAtMm.length,
     });
@@ -61,7 +61,7 @@ export function sequenceIssues(sequence: TriggerSequence, hasGas = true): Issue[
       issues.push({
         path: `sequence.tapsAtMm.${at}`,
         code: 'taps-out-of-order',
-        message: say('sequence.error.tap-order', {
+        message: message('sequence.error.tap-order', {
           at: at + 1,
           before: amount('length', before),
           mm: amount('length', mm),
@@ -84,15 +84,15 @@ export function unusedPhases(sequence: TriggerSequence): UnusedPhase[] {
   const { ends, second, name } = schoolFacts[sequence.trigger];
   const unused: UnusedPhase[] = [];
   const cannot = (field: UnusedPhase['field'], what: Phrase) =>
-    unused.push({ field, message: say('sequence.error.phase-not-in-trigger', { what, name }) });
+    unused.push({ field, message: message('sequence.error.phase-not-in-trigger', { what, name }) });
   const differs = (field: SequenceNumber) => sequence[field] !== plainSequence[field];
   if (ends === 'none') {
     if (differs('startPercent'))
-      cannot('startPercent', say('sequence.phase-set.start', { start: amount('percent', sequence.startPercent) }));
+      cannot('startPercent', message('sequence.phase-set.start', { start: amount('percent', sequence.startPercent) }));
     if (differs('endPercent'))
-      cannot('endPercent', say('sequence.phase-set.end', { end: amount('percent', sequence.endPercent) }));
+      cannot('endPercent', message('sequence.phase-set.end', { end: amount('percent', sequence.endPercent) }));
   }
-  if (!second && sequence.tapsAtMm.length > 0) cannot('tapsAtMm', say('sequence.phase-set.tap'));
+  if (!second && sequence.tapsAtMm.length > 0) cannot('tapsAtMm', message('sequence.phase-set.tap'));
   return unused;
 }
 
@@ -106,7 +106,7 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
     issues.push({
       path: 'untilS',
       code: 'out-of-range',
-      message: say('sequence.error.end-time', { until: String(untilS) }),
+      message: message('sequence.error.end-time', { until: String(untilS) }),
       limit: [0, 3600],
       got: untilS,
     });
@@ -115,7 +115,7 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
     issues.push({
       path: 'events',
       code: 'too-many-events',
-      message: say('sequence.error.too-many-events', { mostEvents, events: events.length }),
+      message: message('sequence.error.too-many-events', { mostEvents, events: events.length }),
       limit: mostEvents,
       got: events.length,
     });
@@ -129,7 +129,7 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
       issues.push({
         path: `events.${at}.atS`,
         code: 'negative-time',
-        message: say('sequence.error.event-time', { number: at + 1, time: amount('phaseTime', atS) }),
+        message: message('sequence.error.event-time', { number: at + 1, time: amount('phaseTime', atS) }),
         limit: 0,
         got: atS,
       });
@@ -139,7 +139,7 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
       issues.push({
         path: `events.${at}.atS`,
         code: 'out-of-order',
-        message: say('sequence.error.event-order', {
+        message: message('sequence.error.event-order', {
           number: at + 1,
           action,
           time: amount('phaseTime', atS),
@@ -153,11 +153,11 @@ export function eventIssues(events: readonly TriggerEvent[], untilS: number): Is
       issues.push({
         path: `events.${at}.action`,
         code: 'not-possible',
-        message: say('sequence.error.event-twice', {
+        message: message('sequence.error.event-twice', {
           number: at + 1,
           time: amount('phaseTime', atS),
           action,
-          held: held ? say('sequence.down') : say('sequence.up'),
+          held: held ? message('sequence.down') : message('sequence.up'),
         }),
         got: action,
       });

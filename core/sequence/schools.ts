@@ -1,5 +1,5 @@
 /** The trigger schools as data: what a hand does in each, and which phases it can have. Order matters: nearest stand-ins are looked for from the top. */
-import { say, type Phrase } from '../said/index.ts';
+import { message, type Phrase } from '../said/index.ts';
 
 export const triggerSchools = [
   'hold',
@@ -27,56 +27,56 @@ export interface SchoolFacts {
 
 export const schoolFacts: Readonly<Record<TriggerSchool, SchoolFacts>> = {
   hold: {
-    name: say('sequence.held-while-welding'),
-    hand: say('sequence.trigger.held-how'),
+    name: message('sequence.held-while-welding'),
+    hand: message('sequence.trigger.held-how'),
     ends: 'none',
     second: false,
     latches: false,
     nearest: ['hold-timed', 'latch'],
   },
   'hold-timed': {
-    name: say('sequence.trigger.held-timed'),
-    hand: say('sequence.trigger.held-timed-how'),
+    name: message('sequence.trigger.held-timed'),
+    hand: message('sequence.trigger.held-timed-how'),
     ends: 'timed',
     second: false,
     latches: false,
     nearest: ['latch-levels', 'hold', 'latch'],
   },
   latch: {
-    name: say('sequence.trigger.latched'),
-    hand: say('sequence.trigger.latched-how'),
+    name: message('sequence.trigger.latched'),
+    hand: message('sequence.trigger.latched-how'),
     ends: 'none',
     second: false,
     latches: true,
     nearest: ['hold', 'latch-levels', 'hold-timed'],
   },
   'latch-levels': {
-    name: say('sequence.trigger.latched-start-end'),
-    hand: say('sequence.trigger.latched-start-end-how'),
+    name: message('sequence.trigger.latched-start-end'),
+    hand: message('sequence.trigger.latched-start-end-how'),
     ends: 'held',
     second: false,
     latches: true,
     nearest: ['latch-second', 'hold-timed', 'latch', 'hold'],
   },
   'latch-second': {
-    name: say('sequence.trigger.latched-second-level'),
-    hand: say('sequence.trigger.latched-second-level-how'),
+    name: message('sequence.trigger.latched-second-level'),
+    hand: message('sequence.trigger.latched-second-level-how'),
     ends: 'held',
     second: true,
     latches: true,
     nearest: ['latch-levels', 'hold-timed', 'latch', 'hold'],
   },
   spot: {
-    name: say('sequence.trigger.spot'),
-    hand: say('sequence.trigger.spot-how'),
+    name: message('sequence.trigger.spot'),
+    hand: message('sequence.trigger.spot-how'),
     ends: 'none',
     second: false,
     latches: false,
     nearest: ['hold'],
   },
   stitch: {
-    name: say('sequence.trigger.stitch'),
-    hand: say('sequence.trigger.stitch-how'),
+    name: message('sequence.trigger.stitch'),
+    hand: message('sequence.trigger.stitch-how'),
     ends: 'none',
     second: false,
     latches: false,

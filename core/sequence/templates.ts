@@ -1,5 +1,5 @@
 /** Ready starts and stops under our own names: what each is for, and what it changes. Figures are assumed starts for trials. */
-import { say, type Phrase } from '../said/index.ts';
+import { message, type Phrase } from '../said/index.ts';
 import type { TriggerSequence } from './trigger-sequence.ts';
 
 export interface SequenceTemplate {
@@ -12,8 +12,8 @@ export interface SequenceTemplate {
 export const sequenceTemplates: readonly SequenceTemplate[] = [
   {
     id: 'cold-plate-warm-hand',
-    name: say('sequence.template.aluminium'),
-    use: say('sequence.template.aluminium-why'),
+    name: message('sequence.template.aluminium'),
+    use: message('sequence.template.aluminium-why'),
     change: {
       trigger: 'latch-second',
       preGasS: 0.5,
@@ -32,8 +32,8 @@ export const sequenceTemplates: readonly SequenceTemplate[] = [
   },
   {
     id: 'thin-and-gentle',
-    name: say('sequence.thin-and-gentle'),
-    use: say('sequence.template.thin-steel-why'),
+    name: message('sequence.thin-and-gentle'),
+    use: message('sequence.template.thin-steel-why'),
     change: {
       trigger: 'hold-timed',
       preGasS: 0.2,
@@ -51,8 +51,8 @@ export const sequenceTemplates: readonly SequenceTemplate[] = [
   },
   {
     id: 'stays-bright',
-    name: say('sequence.stays-bright'),
-    use: say('sequence.template.stainless-why'),
+    name: message('sequence.stays-bright'),
+    use: message('sequence.template.stainless-why'),
     change: {
       trigger: 'hold-timed',
       preGasS: 0.4,
@@ -69,8 +69,8 @@ export const sequenceTemplates: readonly SequenceTemplate[] = [
   },
   {
     id: 'row-of-tacks',
-    name: say('sequence.row-of-tacks'),
-    use: say('sequence.template.spot-why'),
+    name: message('sequence.row-of-tacks'),
+    use: message('sequence.template.spot-why'),
     change: {
       trigger: 'spot',
       preGasS: 0.1,
@@ -83,8 +83,8 @@ export const sequenceTemplates: readonly SequenceTemplate[] = [
   },
   {
     id: 'stitch-by-stitch',
-    name: say('sequence.stitch-by-stitch'),
-    use: say('sequence.template.stitch-why'),
+    name: message('sequence.stitch-by-stitch'),
+    use: message('sequence.template.stitch-why'),
     change: {
       trigger: 'stitch',
       preGasS: 0.2,

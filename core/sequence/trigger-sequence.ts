@@ -1,5 +1,5 @@
 /** What a program says of starting and stopping: levels, times and slopes around the main level. */
-import { say } from '../said/index.ts';
+import { message } from '../said/index.ts';
 import type { TriggerSchool } from './schools.ts';
 
 /** Levels are percent of the main feed; trims are mm of arc beside the program's own. */
@@ -62,25 +62,25 @@ export const plainSequence: TriggerSequence = {
 
 /** Limits of each number, as data for forms, shapes and messages. */
 export const sequenceRanges = {
-  preGasS: { min: 0, max: 10, kind: 'phaseTime', name: say('sequence.field.gas-before') },
-  runInPercent: { min: 10, max: 150, kind: 'percent', name: say('sequence.run-in-level') },
-  runInAfterS: { min: 0, max: 2, kind: 'phaseTime', name: say('sequence.field.run-in') },
-  startPercent: { min: 20, max: 200, kind: 'percent', name: say('sequence.start-level') },
-  startTrimMm: { min: -4, max: 4, kind: 'shortLength', name: say('sequence.start-trim') },
-  startS: { min: 0, max: 20, kind: 'phaseTime', name: say('sequence.start-time') },
-  slopeInS: { min: 0, max: 20, kind: 'phaseTime', name: say('sequence.slope-to-main') },
-  secondPercent: { min: 20, max: 200, kind: 'percent', name: say('sequence.second-level') },
-  secondTrimMm: { min: -4, max: 4, kind: 'shortLength', name: say('sequence.second-trim') },
-  slopeOutS: { min: 0, max: 20, kind: 'phaseTime', name: say('sequence.slope-to-end') },
-  endPercent: { min: 20, max: 200, kind: 'percent', name: say('sequence.end-level') },
-  endTrimMm: { min: -4, max: 4, kind: 'shortLength', name: say('sequence.end-trim') },
-  endS: { min: 0, max: 20, kind: 'phaseTime', name: say('sequence.end-time') },
-  burnBackMs: { min: 0, max: 500, kind: 'pulseTime', name: say('sequence.burn-back') },
-  postGasS: { min: 0, max: 60, kind: 'phaseTime', name: say('sequence.field.gas-after') },
-  spotS: { min: 0.1, max: 10, kind: 'phaseTime', name: say('sequence.spot-time') },
-  tackSpacingMm: { min: 0, max: 1000, kind: 'shortLength', name: say('sequence.tack-spacing') },
-  stitchOnS: { min: 0.1, max: 10, kind: 'phaseTime', name: say('sequence.stitch-time') },
-  stitchOffS: { min: 0.1, max: 10, kind: 'phaseTime', name: say('sequence.pause-between-stitches') },
+  preGasS: { min: 0, max: 10, kind: 'phaseTime', name: message('sequence.field.gas-before') },
+  runInPercent: { min: 10, max: 150, kind: 'percent', name: message('sequence.run-in-level') },
+  runInAfterS: { min: 0, max: 2, kind: 'phaseTime', name: message('sequence.field.run-in') },
+  startPercent: { min: 20, max: 200, kind: 'percent', name: message('sequence.start-level') },
+  startTrimMm: { min: -4, max: 4, kind: 'shortLength', name: message('sequence.start-trim') },
+  startS: { min: 0, max: 20, kind: 'phaseTime', name: message('sequence.start-time') },
+  slopeInS: { min: 0, max: 20, kind: 'phaseTime', name: message('sequence.slope-to-main') },
+  secondPercent: { min: 20, max: 200, kind: 'percent', name: message('sequence.second-level') },
+  secondTrimMm: { min: -4, max: 4, kind: 'shortLength', name: message('sequence.second-trim') },
+  slopeOutS: { min: 0, max: 20, kind: 'phaseTime', name: message('sequence.slope-to-end') },
+  endPercent: { min: 20, max: 200, kind: 'percent', name: message('sequence.end-level') },
+  endTrimMm: { min: -4, max: 4, kind: 'shortLength', name: message('sequence.end-trim') },
+  endS: { min: 0, max: 20, kind: 'phaseTime', name: message('sequence.end-time') },
+  burnBackMs: { min: 0, max: 500, kind: 'pulseTime', name: message('sequence.burn-back') },
+  postGasS: { min: 0, max: 60, kind: 'phaseTime', name: message('sequence.field.gas-after') },
+  spotS: { min: 0.1, max: 10, kind: 'phaseTime', name: message('sequence.spot-time') },
+  tackSpacingMm: { min: 0, max: 1000, kind: 'shortLength', name: message('sequence.tack-spacing') },
+  stitchOnS: { min: 0.1, max: 10, kind: 'phaseTime', name: message('sequence.stitch-time') },
+  stitchOffS: { min: 0.1, max: 10, kind: 'phaseTime', name: message('sequence.pause-between-stitches') },
 } as const;
 
 export type SequenceNumber = keyof typeof sequenceRanges;

@@ -4,7 +4,7 @@
  */
 import { own } from '../record/index.ts';
 import { dialsToSet } from './dials-to-set.ts';
-import { amount, hazard, joined, type Phrase, say } from '../said/index.ts';
+import { amount, hazard, joined, type Phrase, message } from '../said/index.ts';
 import { fillerOf, gasName, wireSizeLabel, sameWire } from '../consumables/index.ts';
 import { type Feeder, type Machine, displayed, toldDials, cardOf } from '../machine/index.ts';
 import { rollOf } from './gun-troubles.ts';
@@ -91,22 +91,22 @@ function dialSteps(machine: Machine, state: MachineState, program: Program): Bar
   const nowOf = (id: string): Phrase => {
     const value = own(state.dials, id);
     const scale = scaleOf(id);
-    return value === undefined || !scale ? say('setup.not-known') : displayed(scale, value);
+    return value === undefined || !scale ? message('setup.not-known') : displayed(scale, value);
   };
   const named = (value: (dial: (typeof left)[number]) => Phrase) => {
     const lines = left.slice(0, mostNamed).map((dial) => joined([dial.label, value(dial)], ' '));
     return left.length > mostNamed
-      ? say('setup.dials.more', { lines: joined(lines, ', '), more: left.length - mostNamed })
+      ? message('setup.dials.more', { lines: joined(lines, ', '), more: left.length - mostNamed })
       : joined(lines, ', ');
   };
   return [
     {
       kind: 'dials',
-      title: say('setup.set-the-dials', { count: left.length }),
+      title: message('setup.set-the-dials', { count: left.length }),
       from: named(({ dialId }) => nowOf(dialId)),
       to: named(({ display, unit }) => joined(unit === '' ? [display] : [display, unit], ' ')),
-      why: say('setup.dials.why'),
-      how: [say('setup.dials.number-first'), say('setup.dials.tick')],
+      why: message('setup.dials.why'),
+      how: [message('setup.dials.number-first'), message('setup.dials.tick')],
     },
   ];
 }
@@ -139,21 +139,21 @@ function stepsFor(machine: Machine, state: MachineState, needed: NeededSetup, gu
 }
 
 const poles = {
-  'electrode-positive': say('setup.wire-on-plus'),
-  'electrode-negative': say('setup.wire-on-minus'),
+  'electrode-positive': message('setup.wire-on-plus'),
+  'electrode-negative': message('setup.wire-on-minus'),
 } as const;
 
 function polarityStep(state: MachineState, needed: NeededSetup): BareStep {
   return {
     kind: 'polarity',
-    title: say('setup.polarity.title'),
+    title: message('setup.polarity.title'),
     from: poles[state.polarity],
     to: poles[needed.polarity],
-    why: say('setup.polarity.why'),
+    why: message('setup.polarity.why'),
     how: [
       hazard('setup.polarity.source-off'),
-      say('setup.polarity.swap', { polarity: poles[needed.polarity] }),
-      say('setup.polarity.plugs'),
+      message('setup.polarity.swap', { polarity: poles[needed.polarity] }),
+      message('setup.polarity.plugs'),
     ],
   };
 }
@@ -161,11 +161,11 @@ function polarityStep(state: MachineState, needed: NeededSetup): BareStep {
 function processStep(state: MachineState, needed: NeededSetup): BareStep {
   return {
     kind: 'process',
-    title: say('setup.choose-the-process'),
+    title: message('setup.choose-the-process'),
     from: processWords[state.process],
     to: processWords[needed.process],
-    why: say('setup.process.why'),
-    how: [hazard('setup.process.other-gun'), say('setup.process.choose'), say('setup.process.trigger-plug')],
+    why: message('setup.process.why'),
+    how: [hazard('setup.process.other-gun'), message('setup.process.choose'), message('setup.process.trigger-plug')],
   };
 }
 
@@ -176,11 +176,11 @@ function feederStep(machine: Machine, state: MachineState, feederId: string): Ba
   };
   return {
     kind: 'feeder',
-    title: say('setup.feeder.title'),
+    title: message('setup.feeder.title'),
     from: label(state.feederId),
     to: label(feederId),
     why: hazard('setup.feeder.why'),
-    how: [hazard('setup.feeder.hang-gun'), say('setup.feeder.switch')],
+    how: [hazard('setup.feeder.hang-gun'), message('setup.feeder.switch')],
   };
 }
 
@@ -189,17 +189,17 @@ export function gasStep(feeder: FeederState | undefined, needed: NeededSetup, { 
   const fitting = paper?.fittings?.find(({ gas }) => gas === needed.gas)?.fitting;
   return {
     kind: 'gas',
-    title: needed.gas === 'none' ? say('setup.shut-the-gas') : say('setup.change-the-gas'),
+    title: needed.gas === 'none' ? message('setup.shut-the-gas') : message('setup.change-the-gas'),
     from: feeder ? name(feeder.gas) : nothingKnown,
     to: name(needed.gas),
-    why: say('setup.gas.why'),
+    why: message('setup.gas.why'),
     how:
       needed.gas === 'none'
-        ? [hazard('setup.gas.close-valve'), say('setup.gas.empty-hose')]
+        ? [hazard('setup.gas.close-valve'), message('setup.gas.empty-hose')]
         : [
             hazard('setup.gas.close-and-empty'),
             hazard('setup.gas.new-cylinder'),
-            fitting === undefined ? say('setup.gas.regulator') : hazard('setup.gas.regulator-noted', { fitting }),
+            fitting === undefined ? message('setup.gas.regulator') : hazard('setup.gas.regulator-noted', { fitting }),
             hazard('setup.gas.open-and-test'),
           ],
   };
@@ -208,20 +208,20 @@ export function gasStep(feeder: FeederState | undefined, needed: NeededSetup, { 
 export function flowStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
   return {
     kind: 'flow',
-    title: say('setup.set-the-flow'),
+    title: message('setup.set-the-flow'),
     from: feeder ? joined([amount('gasFlow', feeder.flowLPerMin)]) : nothingKnown,
     to: joined([amount('gasFlow', needed.flowLPerMin)]),
-    why: say('setup.flow.why'),
-    how: [say('setup.flow.gas-test'), say('setup.flow.measure')],
+    why: message('setup.flow.why'),
+    how: [message('setup.flow.gas-test'), message('setup.flow.measure')],
   };
 }
 
-const nothingKnown = say('setup.nothing-known');
-const linerWords = { steel: say('setup.steel-liner'), polymer: say('setup.polymer-liner') } as const;
+const nothingKnown = message('setup.nothing-known');
+const linerWords = { steel: message('setup.steel-liner'), polymer: message('setup.polymer-liner') } as const;
 const grooveWords = {
-  V: say('setup.v-groove-smooth'),
-  U: say('setup.u-groove-smooth'),
-  knurled: say('setup.knurled'),
+  V: message('setup.v-groove-smooth'),
+  U: message('setup.u-groove-smooth'),
+  knurled: message('setup.knurled'),
 } as const;
 
 function rollStep(feeder: FeederState | undefined, needed: NeededSetup, gun: Feeder): BareStep {
@@ -229,22 +229,22 @@ function rollStep(feeder: FeederState | undefined, needed: NeededSetup, gun: Fee
   const roll = [grooveWords[needed.groove], amount('plain', needed.rollMm, 1)] as const;
   return {
     kind: 'rolls',
-    title: say('setup.rolls.title'),
+    title: message('setup.rolls.title'),
     from: feeder ? joined([grooveWords[feeder.groove], amount('plain', feeder.rollMm, 1)], ', ') : nothingKnown,
     to: colour === undefined ? joined(roll, ', ') : joined([...roll, colour], ', '),
-    why: say('setup.rolls.why'),
-    how: [hazard('setup.rolls.source-off'), say('setup.rolls.change-all'), hazard('setup.rolls.wipe')],
+    why: message('setup.rolls.why'),
+    how: [hazard('setup.rolls.source-off'), message('setup.rolls.change-all'), hazard('setup.rolls.wipe')],
   };
 }
 
 function linerStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
   return {
     kind: 'liner',
-    title: say('setup.change-the-liner'),
+    title: message('setup.change-the-liner'),
     from: feeder ? linerWords[feeder.liner] : nothingKnown,
     to: linerWords[needed.liner],
-    why: needed.liner === 'polymer' ? say('setup.liner.why-steel') : say('setup.liner.why-polymer'),
-    how: [hazard('setup.liner.source-off'), say('setup.liner.tip-off'), say('setup.liner.pull-and-push')],
+    why: needed.liner === 'polymer' ? message('setup.liner.why-steel') : message('setup.liner.why-polymer'),
+    how: [hazard('setup.liner.source-off'), message('setup.liner.tip-off'), message('setup.liner.pull-and-push')],
   };
 }
 
@@ -252,22 +252,22 @@ export function wireStep(feeder: FeederState | undefined, needed: NeededSetup): 
   const name = (code: FeederState['filler'], size: number) => joined([fillerOf(code).name, wireSizeLabel(size)], ', ');
   return {
     kind: 'wire',
-    title: say('setup.change-the-wire'),
+    title: message('setup.change-the-wire'),
     from: feeder ? name(feeder.filler, feeder.diameterMm) : nothingKnown,
     to: name(needed.filler, needed.diameterMm),
-    why: say('setup.wire.why-alloy'),
-    how: [say('setup.wire.read-label'), hazard('setup.wire.source-off'), hazard('setup.wire.thread')],
+    why: message('setup.wire.why-alloy'),
+    how: [message('setup.wire.read-label'), hazard('setup.wire.source-off'), hazard('setup.wire.thread')],
   };
 }
 
 function tipStep(feeder: FeederState | undefined, needed: NeededSetup): BareStep {
   return {
     kind: 'tip',
-    title: say('setup.tip.title'),
+    title: message('setup.tip.title'),
     from: feeder ? joined([amount('plain', feeder.tipMm, 1)]) : nothingKnown,
     to: joined([amount('plain', needed.tipMm, 1)]),
-    why: needed.tipMm > needed.rollMm + 0.05 ? say('setup.tip.why-aluminium') : say('setup.tip.why-wide'),
-    how: [hazard('setup.tip.source-off'), say('setup.tip.tighten')],
+    why: needed.tipMm > needed.rollMm + 0.05 ? message('setup.tip.why-aluminium') : message('setup.tip.why-wide'),
+    how: [hazard('setup.tip.source-off'), message('setup.tip.tighten')],
   };
 }
 
@@ -276,15 +276,15 @@ function recessStep(feeder: FeederState | undefined, needed: NeededSetup): BareS
     Math.abs(mm) < 0.5
       ? 'flush'
       : mm > 0
-        ? say('setup.inside', { mm: amount('shortLength', mm) })
-        : say('setup.out', { mm: amount('shortLength', -mm) });
+        ? message('setup.inside', { mm: amount('shortLength', mm) })
+        : message('setup.out', { mm: amount('shortLength', -mm) });
   return {
     kind: 'recess',
-    title: say('setup.recess.title'),
+    title: message('setup.recess.title'),
     from: feeder ? words(feeder.recessMm) : nothingKnown,
     to: words(needed.recessMm),
-    why: needed.recessMm > 0 ? say('setup.recess.why-flush') : say('setup.recess.why-recessed'),
-    how: [hazard('setup.recess.source-off'), say('setup.recess.fit')],
+    why: needed.recessMm > 0 ? message('setup.recess.why-flush') : message('setup.recess.why-recessed'),
+    how: [hazard('setup.recess.source-off'), message('setup.recess.fit')],
   };
 }
 
@@ -292,20 +292,20 @@ export function tensionStep(needed: NeededSetup, { paper }: Feeder): BareStep {
   const mark = paper?.tension?.find((one) => sameWire(one, needed))?.mark;
   return {
     kind: 'tension',
-    title: say('setup.pressure.title'),
-    from: say('setup.pressure.mark-last'),
+    title: message('setup.pressure.title'),
+    from: message('setup.pressure.mark-last'),
     to:
       mark !== undefined
-        ? say('setup.mark-as-noted', { mark })
-        : say('setup.pressure.mark', {
+        ? message('setup.mark-as-noted', { mark })
+        : message('setup.pressure.mark', {
             groove: needed.groove === 'knurled' ? grooveWords.knurled : needed.groove,
             filler: fillerOf(needed.filler).name,
           }),
-    why: say('setup.pressure.why'),
+    why: message('setup.pressure.why'),
     how: [
-      say('setup.pressure.test', { distance: amount('shortLength', 50) }),
+      message('setup.pressure.test', { distance: amount('shortLength', 50) }),
       hazard('setup.pressure.never-brake'),
-      say('setup.pressure.note'),
+      message('setup.pressure.note'),
     ],
   };
 }
@@ -314,12 +314,12 @@ export function cleanStep(needed: NeededSetup): BareStep {
   const isAluminium = fillerOf(needed.filler).family === 'aluminium';
   return {
     kind: 'clean',
-    title: isAluminium ? say('setup.cleaning.aluminium') : say('setup.cleaning.title'),
-    from: say('setup.cleaning.last-dust'),
-    to: isAluminium ? say('setup.stainless-brush-kept') : say('setup.cleaning.clean'),
-    why: isAluminium ? say('setup.cleaning.why-aluminium') : say('setup.cleaning.why-other'),
+    title: isAluminium ? message('setup.cleaning.aluminium') : message('setup.cleaning.title'),
+    from: message('setup.cleaning.last-dust'),
+    to: isAluminium ? message('setup.stainless-brush-kept') : message('setup.cleaning.clean'),
+    why: isAluminium ? message('setup.cleaning.why-aluminium') : message('setup.cleaning.why-other'),
     how: isAluminium
-      ? [say('setup.cleaning.degrease'), hazard('setup.cleaning.no-chlorine'), say('setup.cleaning.weld-soon')]
-      : [say('setup.cleaning.bench'), say('setup.cleaning.nozzle')],
+      ? [message('setup.cleaning.degrease'), hazard('setup.cleaning.no-chlorine'), message('setup.cleaning.weld-soon')]
+      : [message('setup.cleaning.bench'), message('setup.cleaning.nozzle')],
   };
 }

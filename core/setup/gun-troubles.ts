@@ -2,7 +2,7 @@
 import { gasName, wireSizeLabel } from '../consumables/index.ts';
 import { copperMOhm, type Feeder, type Program } from '../machine/index.ts';
 import type { Warning } from '../outcome/index.ts';
-import { amount, hazard, type Phrase, say } from '../said/index.ts';
+import { amount, hazard, type Phrase, message } from '../said/index.ts';
 import { neededSetup } from './state.ts';
 
 /** A liner's bore over the wire: less drags, more lets it snake. */
@@ -27,7 +27,7 @@ export function gunTroubles(feeder: Feeder, program: Program, circuitMOhm: numbe
     if (share < boreShare[0] || share > boreShare[1])
       caution(
         'liner-bore',
-        say('setup.liner.bore-wrong', {
+        message('setup.liner.bore-wrong', {
           bore: amount('shortLength', liner.boreMm, 1),
           wire: wireSizeLabel(program.diameterMm),
           least: amount('shortLength', boreShare[0] * program.diameterMm, 1),
@@ -37,7 +37,7 @@ export function gunTroubles(feeder: Feeder, program: Program, circuitMOhm: numbe
     if (liner.lengthM < feeder.gunLengthM - shortLinerM)
       caution(
         'liner-short',
-        say('setup.liner.too-short', {
+        message('setup.liner.too-short', {
           liner: amount('gunLength', liner.lengthM),
           gun: amount('gunLength', feeder.gunLengthM),
         }),
@@ -46,7 +46,7 @@ export function gunTroubles(feeder: Feeder, program: Program, circuitMOhm: numbe
   if (rolls && rolls.length > 0 && !rollOf(feeder, needed.groove, needed.rollMm))
     caution(
       'no-such-roll',
-      say('setup.rolls.none-noted', { groove: needed.groove, size: wireSizeLabel(needed.rollMm) }),
+      message('setup.rolls.none-noted', { groove: needed.groove, size: wireSizeLabel(needed.rollMm) }),
     );
   if (fittings && program.gas !== 'none') {
     const fitting = fittings.find(({ gas }) => gas === program.gas);
@@ -67,7 +67,7 @@ export function gunTroubles(feeder: Feeder, program: Program, circuitMOhm: numbe
   if (alone !== undefined && circuitMOhm < alone)
     caution(
       'leads-below-copper',
-      say('setup.leads.below-copper', {
+      message('setup.leads.below-copper', {
         circuit: amount('resistance', circuitMOhm, 1),
         copper: amount('resistance', alone, 1),
       }),
@@ -75,7 +75,7 @@ export function gunTroubles(feeder: Feeder, program: Program, circuitMOhm: numbe
   if (alone !== undefined && circuitMOhm > alone + jointsMOhm)
     caution(
       'joints-eat-volts',
-      say('setup.leads.joints', {
+      message('setup.leads.joints', {
         joints: amount('resistance', circuitMOhm - alone, 1),
         copper: amount('resistance', alone, 1),
       }),

@@ -1,5 +1,5 @@
 /** What leads, gun and clamp do to the arc: Δl = ΔR I / E at the same dial setting; and the trend of what was measured. */
-import { say, amount, type Phrase } from '../said/index.ts';
+import { message, amount, type Phrase } from '../said/index.ts';
 import { wireInGas } from '../arc/index.ts';
 import type { Program } from '../machine/index.ts';
 
@@ -34,10 +34,10 @@ export function leadTrend(readings: readonly LeadReading[]): LeadTrend | undefin
     ...(slope === undefined ? {} : { perMonthMOhm: slope }),
     words:
       gainedMOhm >= worthCleaningMOhm
-        ? say('setup.leads.risen', { gained: amount('resistance', gainedMOhm, 1) })
+        ? message('setup.leads.risen', { gained: amount('resistance', gainedMOhm, 1) })
         : sorted.length === 1
-          ? say('setup.leads.one-reading')
-          : say('setup.holds'),
+          ? message('setup.leads.one-reading')
+          : message('setup.holds'),
   };
 }
 

@@ -1,6 +1,6 @@
 /** Loaded against selected against needed: any mismatch blocks a trial, and is the first cause to look at when an arc is bad. */
 import { own } from '../record/index.ts';
-import { say, joined, type Phrase } from '../said/index.ts';
+import { message, joined, type Phrase } from '../said/index.ts';
 import { modeName } from '../plan/index.ts';
 import { fillerOf, gasName, wireSizeLabel, sameWire } from '../consumables/index.ts';
 import {
@@ -38,7 +38,7 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
   const number = dial && own(state.dials, dial.id);
   const line = machine.chartLines.find((one) => one.number === number) ?? null;
   const needed = neededSetup(program);
-  const unknown = say('setup.not-known');
+  const unknown = message('setup.not-known');
   const wireName = (wire: { filler: Program['filler']; diameterMm: number }) =>
     joined([fillerOf(wire.filler).name, wireSizeLabel(wire.diameterMm)], ', ');
   const lineMode = line ? modeName(line.mode) : unknown;
@@ -50,7 +50,7 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
     {
       what: 'wire',
       loaded: feeder ? wireName(feeder) : unknown,
-      selected: line ? wireName(line) : hasChart ? unknown : say('setup.no-chart'),
+      selected: line ? wireName(line) : hasChart ? unknown : message('setup.no-chart'),
       needed: wireName(program),
       agrees:
         feeder !== undefined &&
@@ -64,7 +64,7 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
         ? gasName(servesGas(line, program.gas) ? program.gas : line.gas)
         : hasChart
           ? unknown
-          : say('setup.no-chart'),
+          : message('setup.no-chart'),
       needed: gasName(program.gas),
       agrees:
         feeder !== undefined &&
@@ -77,7 +77,7 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
             what: 'chart line' as const,
             loaded: '',
             selected: line ? `${line.number}` : unknown,
-            needed: wanted ? `${wanted.number}` : say('setup.chart.none-for-wire'),
+            needed: wanted ? `${wanted.number}` : message('setup.chart.none-for-wire'),
             agrees: wanted !== undefined && line?.number === wanted.number,
           },
         ]
@@ -86,15 +86,15 @@ export function checkLoaded(machine: Machine, state: MachineState, program: Prog
     {
       what: 'mode',
       loaded: '',
-      selected: hasChart ? lineMode : say('setup.no-chart'),
+      selected: hasChart ? lineMode : message('setup.no-chart'),
       needed: modeName(program.mode),
       agrees: !hasChart || modeFits,
     },
     {
       what: 'polarity',
-      loaded: state.polarity === 'electrode-positive' ? say('setup.wire-on-plus') : say('setup.wire-on-minus'),
+      loaded: state.polarity === 'electrode-positive' ? message('setup.wire-on-plus') : message('setup.wire-on-minus'),
       selected: '',
-      needed: needed.polarity === 'electrode-positive' ? say('setup.wire-on-plus') : say('setup.wire-on-minus'),
+      needed: needed.polarity === 'electrode-positive' ? message('setup.wire-on-plus') : message('setup.wire-on-minus'),
       agrees: state.polarity === needed.polarity,
     },
   ];
@@ -115,8 +115,8 @@ function beatRow({ dials }: Machine, state: MachineState, program: Program): Che
     {
       what: 'slow beat',
       loaded: '',
-      selected: stands?.label ?? say('setup.not-known'),
-      needed: wants ? say('setup.on') : say('setup.off'),
+      selected: stands?.label ?? message('setup.not-known'),
+      needed: wants ? message('setup.on') : message('setup.off'),
       agrees: stands !== undefined && (stands.is.includes(program.mode) || beats === wants),
     },
   ];

@@ -1,16 +1,16 @@
 /** Cautions of places that are not the bench: they arise where the work is, not from wire or gas. Local rules come first. */
-import { hazard, type Said, say } from '../said/index.ts';
+import { hazard, type Said, message } from '../said/index.ts';
 
 export const workPlaces = ['vehicle', 'bearings', 'height', 'inside', 'hot-day', 'field'] as const;
 export type WorkPlace = (typeof workPlaces)[number];
 
 export const workPlaceNames: Readonly<Record<WorkPlace, Said>> = {
-  vehicle: say('setup.on-a-vehicle'),
-  bearings: say('setup.site.bearings'),
-  height: say('setup.site.height'),
-  inside: say('setup.site.tank'),
-  'hot-day': say('setup.site.heat'),
-  field: say('setup.site.away'),
+  vehicle: message('setup.on-a-vehicle'),
+  bearings: message('setup.site.bearings'),
+  height: message('setup.site.height'),
+  inside: message('setup.site.tank'),
+  'hot-day': message('setup.site.heat'),
+  field: message('setup.site.away'),
 };
 
 export const placeCautions: Readonly<Record<WorkPlace, readonly Said[]>> = {

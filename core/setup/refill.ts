@@ -2,7 +2,7 @@
 import { own } from '../record/index.ts';
 import { fillerOf, gasName, wireSizeLabel, type FillerCode, sameWire } from '../consumables/index.ts';
 import type { Machine } from '../machine/index.ts';
-import { joined, say } from '../said/index.ts';
+import { joined, message } from '../said/index.ts';
 import { cleanStep, flowStep, gasStep, tensionStep, wireStep, type SetupStep } from './changeover.ts';
 import { stepCautions } from './setup-cautions.ts';
 import type { FeederState, MachineState, NeededSetup } from './state.ts';
@@ -29,18 +29,18 @@ export function refillSteps(
       ? [
           {
             ...gasStep(feeder, needed, gun),
-            title: say('setup.change-the-bottle'),
-            from: say('setup.the-empty-bottle'),
-            to: say('setup.gas.full-one', { gas: gasName(refilled.gas) }),
-            why: say('setup.label-not-colour'),
+            title: message('setup.change-the-bottle'),
+            from: message('setup.the-empty-bottle'),
+            to: message('setup.gas.full-one', { gas: gasName(refilled.gas) }),
+            why: message('setup.label-not-colour'),
           },
-          ...(feeder ? [{ ...flowStep(feeder, needed), from: say('setup.gas.as-old') }] : []),
+          ...(feeder ? [{ ...flowStep(feeder, needed), from: message('setup.gas.as-old') }] : []),
         ]
       : [
           {
             ...wireStep(feeder, needed),
-            title: say('setup.change-the-spool'),
-            from: say('setup.the-old-spool'),
+            title: message('setup.change-the-spool'),
+            from: message('setup.the-old-spool'),
             to: joined([fillerOf(refilled.filler).name, wireSizeLabel(refilled.diameterMm)], ', '),
           },
           ...(feeder ? [tensionStep(needed, gun)] : []),
@@ -48,11 +48,11 @@ export function refillSteps(
             ? [
                 {
                   ...cleanStep(needed),
-                  title: say('setup.wire.keep-dry'),
-                  from: say('setup.an-opened-spool'),
-                  to: say('setup.bagged-and-dry'),
-                  why: say('setup.wire.keep-dry-why'),
-                  how: [say('setup.wire.bag'), say('setup.wire.warm-up')],
+                  title: message('setup.wire.keep-dry'),
+                  from: message('setup.an-opened-spool'),
+                  to: message('setup.bagged-and-dry'),
+                  why: message('setup.wire.keep-dry-why'),
+                  how: [message('setup.wire.bag'), message('setup.wire.warm-up')],
                 },
               ]
             : []),

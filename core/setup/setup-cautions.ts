@@ -1,5 +1,5 @@
 /** The usual workshop cautions where they arise in a set-up, and the short list before the first arc of a day. Local rules come first. */
-import { hazard, type Phrase, type Said, say } from '../said/index.ts';
+import { hazard, type Phrase, type Said, message } from '../said/index.ts';
 import { fillerOf } from '../consumables/index.ts';
 import type { MaterialGroup } from '../consumables/index.ts';
 import type { PlanMode } from '../plan/index.ts';
@@ -26,7 +26,7 @@ export function stepCautions(kind: StepKind, feeder: FeederState | undefined, ne
         cautions.push({
           code: 'co2-draw',
           level: 'caution',
-          message: say('setup.caution.co2-regulator'),
+          message: message('setup.caution.co2-regulator'),
         });
       }
       return cautions;

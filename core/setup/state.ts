@@ -1,5 +1,5 @@
 /** How a machine stands: what it is switched to, what is threaded, connected and fitted on each feeder, what its dials show. */
-import { say, type Phrase } from '../said/index.ts';
+import { message, type Phrase } from '../said/index.ts';
 import { fillerOf, type FillerCode, sameWire } from '../consumables/index.ts';
 import { usualFeeder, type Machine, type Polarity, type Program, type TipRule } from '../machine/index.ts';
 
@@ -8,10 +8,10 @@ export const setupProcesses = ['gas-metal', 'self-shielded', 'lift-tig', 'stick'
 export type SetupProcess = (typeof setupProcesses)[number];
 
 export const processWords: Record<SetupProcess, Phrase> = {
-  'gas-metal': say('setup.process.gas-shielded'),
-  'self-shielded': say('setup.process.self-shielded'),
-  'lift-tig': say('setup.process.tig'),
-  stick: say('setup.process.stick'),
+  'gas-metal': message('setup.process.gas-shielded'),
+  'self-shielded': message('setup.process.self-shielded'),
+  'lift-tig': message('setup.process.tig'),
+  stick: message('setup.process.stick'),
 };
 
 export const grooves = ['V', 'U', 'knurled'] as const;

@@ -1,5 +1,5 @@
 /** The name of what a run did, by the model's thresholds. */
-import { say, type Phrase } from '../said/index.ts';
+import { message, type Phrase } from '../said/index.ts';
 import type { SimulationMetrics } from './metrics.ts';
 import type { ArcModel } from './model.ts';
 import { arcDynamics, modeThresholds } from './params.ts';
@@ -54,12 +54,12 @@ export function transitionDropFactor(
 
 /** For the welder. */
 export const transferWords: Record<TransferMode, Phrase> = {
-  stubbing: say('simulation.arc.stubs'),
-  dip: say('simulation.arc.dip'),
-  globular: say('simulation.arc.globular'),
-  spray: say('simulation.arc.spray'),
-  'pulsed-one-drop': say('simulation.arc.pulse'),
-  'pulsed-multi-drop': say('simulation.arc.pulse-multi-drop'),
-  'pulsed-with-shorts': say('simulation.arc.pulse-shorts'),
-  'burn-back': say('simulation.arc.climbs'),
+  stubbing: message('simulation.arc.stubs'),
+  dip: message('simulation.arc.dip'),
+  globular: message('simulation.arc.globular'),
+  spray: message('simulation.arc.spray'),
+  'pulsed-one-drop': message('simulation.arc.pulse'),
+  'pulsed-multi-drop': message('simulation.arc.pulse-multi-drop'),
+  'pulsed-with-shorts': message('simulation.arc.pulse-shorts'),
+  'burn-back': message('simulation.arc.climbs'),
 };

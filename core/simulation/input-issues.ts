@@ -1,5 +1,5 @@
 /** Every reason to refuse a simulation before it runs. */
-import { say, type Phrase } from '../said/index.ts';
+import { message, type Phrase } from '../said/index.ts';
 import { gasIssues } from '../pulse/index.ts';
 import { rangeIssues, ranges, type Issue } from '../outcome/index.ts';
 import type { SimulationInput } from './input.ts';
@@ -35,7 +35,7 @@ export function simulationIssues(input: SimulationInput): Issue[] {
       issues.push({
         path,
         code: 'out-of-range',
-        message: say('simulation.error.out-of-range', { path, min, max, value }),
+        message: message('simulation.error.out-of-range', { path, min, max, value }),
         limit: [min, max],
         got: value,
       });
@@ -54,7 +54,7 @@ export function simulationIssues(input: SimulationInput): Issue[] {
   if (source.kind === 'constant-voltage') {
     check('inductanceUh', source.inductanceUh, 'source.inductanceUh');
     if (source.inductanceUh !== undefined && source.stiffness !== undefined) {
-      issues.push(contradiction('source.stiffness', say('simulation.error.inductance-or-stiffness')));
+      issues.push(contradiction('source.stiffness', message('simulation.error.inductance-or-stiffness')));
     }
     // Pulse has gates of its own, which the solved pulse names.
     issues.push(...gasIssues(input.filler, input.gas));
@@ -63,7 +63,7 @@ export function simulationIssues(input: SimulationInput): Issue[] {
     check('trim', source.trim, 'source.trim');
     check('slewAPerMs', source.pulse?.slewAPerMs, 'source.pulse.slewAPerMs');
     if (source.trim !== undefined && source.voltageV !== undefined) {
-      issues.push(contradiction('source.trim', say('simulation.error.trim-or-voltage')));
+      issues.push(contradiction('source.trim', message('simulation.error.trim-or-voltage')));
     }
     if (source.slowBeat) {
       const { highFeedMPerMin, lowFeedMPerMin, highShare, frequencyHz } = source.slowBeat;
@@ -72,7 +72,7 @@ export function simulationIssues(input: SimulationInput): Issue[] {
         ...rangeIssues({ wireFeedMPerMin: lowFeedMPerMin }, 'source.slowBeat.low.'),
       );
       if (!(highShare > 0 && highShare < 1 && frequencyHz >= 0.2 && frequencyHz <= 10)) {
-        issues.push(contradiction('source.slowBeat', say('simulation.error.double-pulse')));
+        issues.push(contradiction('source.slowBeat', message('simulation.error.double-pulse')));
       }
     }
   }

@@ -1,5 +1,5 @@
 /** A trial as it was recorded at the machine. Blank is "not looked at", which is not "no". */
-import { say, type Said } from '../said/index.ts';
+import { message, type Said } from '../said/index.ts';
 import type { SymptomCode } from './symptoms.ts';
 
 export const places = ['first', 'along', 'last', 'back'] as const;
@@ -15,9 +15,9 @@ export type Sound = (typeof sounds)[number];
 export const handPatterns = ['straight', 'weave', 'steps', 'triangle'] as const;
 export const testKinds = ['fracture', 'macro', 'bend'] as const;
 export const testNames: Readonly<Record<(typeof testKinds)[number], Said>> = {
-  fracture: say('trials.test-fracture'),
-  macro: say('trials.test-macro'),
-  bend: say('trials.test-bend'),
+  fracture: message('trials.test-fracture'),
+  macro: message('trials.test-macro'),
+  bend: message('trials.test-bend'),
 };
 
 export interface SymptomAnswer {

@@ -1,5 +1,5 @@
 /** Which coupons settle a new setting, the fewest first: what each is expected to tell, in bits. */
-import { amount, say, type Said } from '../said/index.ts';
+import { amount, message, type Said } from '../said/index.ts';
 
 export type PlanItemKind = 'sweep' | 'point' | 'grid' | 'other-beat' | 'start-and-stop' | 'confirm';
 
@@ -35,31 +35,31 @@ export function trialPlan({
     kind: 'sweep',
     coupons: 1,
     bits: sweepBits,
-    why: say('trials.why-sweep', { sd: amount('shortLength', trimSdMm, 1), step: amount('shortLength', stepMm, 1) }),
+    why: message('trials.why-sweep', { sd: amount('shortLength', trimSdMm, 1), step: amount('shortLength', stepMm, 1) }),
     onlyIfFailed: false,
   };
   return [
     // Where the line is known to a step, the plate is better spent on the point itself.
     ...(sweepBits > pointBits ? [sweep] : []),
-    { kind: 'point', coupons: 1, bits: pointBits, why: say('trials.why-point'), onlyIfFailed: false },
-    { kind: 'grid', coupons: 4, bits: 4 * pointBits, why: say('trials.why-grid'), onlyIfFailed: true },
+    { kind: 'point', coupons: 1, bits: pointBits, why: message('trials.why-point'), onlyIfFailed: false },
+    { kind: 'grid', coupons: 4, bits: 4 * pointBits, why: message('trials.why-grid'), onlyIfFailed: true },
     ...(hasOtherBeat
       ? [
           {
             kind: 'other-beat',
             coupons: 1,
             bits: 1,
-            why: say('trials.plan.other-pulse-why'),
+            why: message('trials.plan.other-pulse-why'),
             onlyIfFailed: false,
           } as const,
         ]
       : []),
-    { kind: 'start-and-stop', coupons: 1, bits: 1, why: say('trials.plan.start-stop-why'), onlyIfFailed: false },
+    { kind: 'start-and-stop', coupons: 1, bits: 1, why: message('trials.plan.start-stop-why'), onlyIfFailed: false },
     {
       kind: 'confirm',
       coupons: passesInARow - 1,
       bits: 0,
-      why: say('trials.why-confirm', { count: passesInARow }),
+      why: message('trials.why-confirm', { count: passesInARow }),
       onlyIfFailed: false,
     },
   ];

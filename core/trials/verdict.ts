@@ -1,6 +1,6 @@
 /** A record held against its limits, line by line. */
 import { throatMm } from '../bead/index.ts';
-import { amount, say, type Said } from '../said/index.ts';
+import { amount, message, type Said } from '../said/index.ts';
 import type { AcceptanceLimits, QualityLevel } from './limits.ts';
 import type { Looked, SymptomAnswer } from './record.ts';
 import { symptoms, type SymptomCode } from './symptoms.ts';
@@ -67,8 +67,8 @@ export function trialVerdict(limits: AcceptanceLimits, found: Looked): TrialVerd
     'undercut',
     depth === null ? 'open' : passes(depth <= limits.undercutMm),
     depth === null
-      ? say('trials.undercut-not-looked', { most: mm(limits.undercutMm) })
-      : say('trials.verdict.undercut', { depth: mm(depth), most: mm(limits.undercutMm) }),
+      ? message('trials.undercut-not-looked', { most: mm(limits.undercutMm) })
+      : message('trials.verdict.undercut', { depth: mm(depth), most: mm(limits.undercutMm) }),
   );
   line('back', ...backLine(limits, found));
   if (limits.legMm) legLines(limits, measured, isWaited, line);
@@ -79,7 +79,7 @@ export function trialVerdict(limits: AcceptanceLimits, found: Looked): TrialVerd
       line(
         'height',
         passes(height <= limits.heightMm),
-        say('trials.verdict.height', { found: mm(height), most: mm(limits.heightMm) }),
+        message('trials.verdict.height', { found: mm(height), most: mm(limits.heightMm) }),
       );
     else line('height', verdictOf(look, 1), lookedWords(look));
   }
@@ -89,8 +89,8 @@ export function trialVerdict(limits: AcceptanceLimits, found: Looked): TrialVerd
       'spatter',
       grade === null ? 'open' : passes(grade <= limits.spatter),
       grade === null
-        ? say('trials.spatter-not-looked', { most: limits.spatter })
-        : say('trials.verdict.spatter', { found: grade, most: limits.spatter }),
+        ? message('trials.spatter-not-looked', { most: limits.spatter })
+        : message('trials.verdict.spatter', { found: grade, most: limits.spatter }),
     );
   const proof = tests.filter(({ kind }) => kind !== 'bend' || limits.rootFusion);
   if (limits.rootFusion || tests.length > 0) {
@@ -99,10 +99,10 @@ export function trialVerdict(limits: AcceptanceLimits, found: Looked): TrialVerd
       'root-fusion',
       failed ? 'fail' : proof.length > 0 ? 'pass' : 'open',
       failed
-        ? say('trials.root-test-failed')
+        ? message('trials.root-test-failed')
         : proof.length > 0
-          ? say('trials.root-test-passed')
-          : say('trials.verdict.root-not-proved'),
+          ? message('trials.root-test-passed')
+          : message('trials.verdict.root-not-proved'),
     );
   }
   const isFailed = lines.some(({ verdict }) => verdict === 'fail');
@@ -127,24 +127,24 @@ function backLine(
   const out = measured.backMm;
   if (root.severity > 0) return ['fail', lookedWords(root)];
   if (back === 'none') {
-    if (through === 'yes' || sag.severity > 0) return ['fail', say('trials.back-came-through')];
+    if (through === 'yes' || sag.severity > 0) return ['fail', message('trials.back-came-through')];
     return [
       through === 'no' ? 'pass' : 'open',
-      through === 'no' ? say('trials.back-clean') : say('trials.back-not-looked'),
+      through === 'no' ? message('trials.back-clean') : message('trials.back-not-looked'),
     ];
   }
   if (out !== undefined && backMm !== null && out > backMm)
-    return ['fail', say('trials.verdict.back', { found: mm(out), most: mm(backMm) })];
+    return ['fail', message('trials.verdict.back', { found: mm(out), most: mm(backMm) })];
   if (sag.severity > 1) return ['fail', lookedWords(sag)];
   if (back === 'through') {
-    if (through === 'no') return ['fail', say('trials.back-not-through')];
+    if (through === 'no') return ['fail', message('trials.back-not-through')];
     return [
       through === 'yes' ? 'pass' : 'open',
-      through === 'yes' ? say('trials.back-through') : say('trials.back-not-looked'),
+      through === 'yes' ? message('trials.back-through') : message('trials.back-not-looked'),
     ];
   }
   const isLooked = through !== undefined || seen.sag !== undefined;
-  return [isLooked ? 'pass' : 'open', isLooked ? say('trials.back-in-limits') : say('trials.back-not-looked')];
+  return [isLooked ? 'pass' : 'open', isLooked ? message('trials.back-in-limits') : message('trials.back-not-looked')];
 }
 
 function legLines(
@@ -162,15 +162,15 @@ function legLines(
       'legs',
       passes(ok),
       legMm.most === null
-        ? say('trials.verdict.legs-at-least', { ...found, least })
-        : say('trials.verdict.legs-between', { ...found, least, most: mm(legMm.most) }),
+        ? message('trials.verdict.legs-at-least', { ...found, least })
+        : message('trials.verdict.legs-between', { ...found, least, most: mm(legMm.most) }),
     );
     if (legDifferenceMm !== null) {
       const apart = Math.abs(legsMm[0] - legsMm[1]);
       line(
         'leg-difference',
         passes(apart <= legDifferenceMm),
-        say('trials.legs-apart', { found: mm(apart), most: mm(legDifferenceMm) }),
+        message('trials.legs-apart', { found: mm(apart), most: mm(legDifferenceMm) }),
       );
     }
   } else if (gauge !== undefined) {
@@ -178,18 +178,18 @@ function legLines(
       'legs',
       passes(gauge === 'fits'),
       gauge === 'fits'
-        ? say('trials.gauge-fits')
+        ? message('trials.gauge-fits')
         : gauge === 'small'
-          ? say('trials.gauge-small')
-          : say('trials.gauge-large'),
+          ? message('trials.gauge-small')
+          : message('trials.gauge-large'),
     );
-  } else if (isWaited) line('legs', 'open', say('trials.legs-not-measured', { least }));
+  } else if (isWaited) line('legs', 'open', message('trials.legs-not-measured', { least }));
   const made = throat ?? (legsMm && throatMm(Math.min(...legsMm)));
   if (leastThroat !== null && made !== undefined)
     line(
       'throat',
       passes(made >= leastThroat),
-      say('trials.verdict.throat', { found: mm(made), least: mm(leastThroat) }),
+      message('trials.verdict.throat', { found: mm(made), least: mm(leastThroat) }),
     );
 }
 
@@ -230,12 +230,12 @@ function gradeOf(seen: Looked['symptoms']): number | null {
 }
 
 /** How bad a symptom is, in words. */
-export const severityNames = { 1: say('trials.slight'), 2: say('trials.plain'), 3: say('trials.bad') } as const;
+export const severityNames = { 1: message('trials.slight'), 2: message('trials.plain'), 3: message('trials.bad') } as const;
 
 function lookedWords({ severity, isOpen, code }: Worst): Said {
   if (code !== null)
-    return say('trials.seen', { symptom: symptoms[code].name, severity: severityNames[severity as 1 | 2 | 3] });
-  return isOpen ? say('trials.verdict.not-looked-at') : say('trials.looked-at-clean');
+    return message('trials.seen', { symptom: symptoms[code].name, severity: severityNames[severity as 1 | 2 | 3] });
+  return isOpen ? message('trials.verdict.not-looked-at') : message('trials.looked-at-clean');
 }
 
 function passes(ok: boolean): LineVerdict {
@@ -247,15 +247,15 @@ function mm(value: number) {
 }
 
 export const lineNames: Readonly<Record<VerdictLineCode, Said>> = {
-  legs: say('trials.line-legs'),
-  'leg-difference': say('trials.line-leg-difference'),
-  throat: say('trials.line-throat'),
-  height: say('trials.line-height'),
-  undercut: say('trials.line-undercut'),
-  back: say('trials.line-back'),
-  spatter: say('trials.line-spatter'),
-  pores: say('trials.line-pores'),
-  never: say('trials.line-never'),
-  lap: say('trials.line-lap'),
-  'root-fusion': say('trials.line-root-fusion'),
+  legs: message('trials.line-legs'),
+  'leg-difference': message('trials.line-leg-difference'),
+  throat: message('trials.line-throat'),
+  height: message('trials.line-height'),
+  undercut: message('trials.line-undercut'),
+  back: message('trials.line-back'),
+  spatter: message('trials.line-spatter'),
+  pores: message('trials.line-pores'),
+  never: message('trials.line-never'),
+  lap: message('trials.line-lap'),
+  'root-fusion': message('trials.line-root-fusion'),
 };

@@ -1,6 +1,6 @@
 /** Reads what a welder types into a number field ("5/32 in", "14 ga", "2,5 mm", "380 ipm", "2+0.5") as a stored metric value. */
 import { failure, success, type Outcome } from '../outcome/index.ts';
-import { type Phrase, say, whether } from '../said/index.ts';
+import { type Phrase, message, whether } from '../said/index.ts';
 import { evaluateSum } from './arithmetic.ts';
 import { gaugeLimits, gaugeToMm, type GaugedMetal } from './gauges.ts';
 import { quantity, type QuantityName, type Unit, type UnitSystem } from './quantities.ts';
@@ -22,10 +22,10 @@ export interface ParseContext {
 export function parseQuantity(text: string, name: QuantityName, context: ParseContext): Outcome<number> {
   const spec = quantity(name);
   const path = context.path ?? '';
-  const label = context.name ?? say('units.this-field');
+  const label = context.name ?? message('units.this-field');
   const trimmed = text.trim();
   if (trimmed === '') {
-    return failure({ path, code: 'empty', message: say('units.is-empty', { label }), got: text });
+    return failure({ path, code: 'empty', message: message('units.is-empty', { label }), got: text });
   }
 
   if (spec.gauged) {
@@ -44,7 +44,7 @@ export function parseQuantity(text: string, name: QuantityName, context: ParseCo
     return failure({
       path,
       code: 'unknown-unit',
-      message: say('units.unit-not-known', {
+      message: message('units.unit-not-known', {
         label,
         unit: unitText,
         known,
@@ -59,18 +59,18 @@ export function parseQuantity(text: string, name: QuantityName, context: ParseCo
     return failure({
       path,
       code: 'mixed-separators',
-      message: say('units.mixes-separators', { label, text: trimmed }),
+      message: message('units.mixes-separators', { label, text: trimmed }),
       got: text,
-      hint: say('units.is-it-meant', { number: withoutThousands(several) }),
+      hint: message('units.is-it-meant', { number: withoutThousands(several) }),
     });
   }
   if (/(?<!\d)[1-9]\d{0,2},\d{3}(?!\d)/.test(numberText)) {
     return failure({
       path,
       code: 'ambiguous-comma',
-      message: say('units.could-mean-thousands', { label, text: trimmed }),
+      message: message('units.could-mean-thousands', { label, text: trimmed }),
       got: text,
-      hint: say('units.error.thousands-separator'),
+      hint: message('units.error.thousands-separator'),
     });
   }
   const value = evaluateSum(numberText);
@@ -78,9 +78,9 @@ export function parseQuantity(text: string, name: QuantityName, context: ParseCo
     return failure({
       path,
       code: 'not-a-number',
-      message: say('units.error.not-a-number', { label, text: trimmed }),
+      message: message('units.error.not-a-number', { label, text: trimmed }),
       got: text,
-      hint: say('units.type-for-instance'),
+      hint: message('units.type-for-instance'),
     });
   }
   return success(value * unit.factor + (unit.offset ?? 0));
@@ -101,10 +101,10 @@ function parseGauge(gauge: number, context: ParseContext, label: Phrase, path: s
     return failure({
       path,
       code: 'unknown-gauge',
-      message: say('units.gauge-is-outside', { label, gauge, min: gaugeLimits.min, max: gaugeLimits.max }),
+      message: message('units.gauge-is-outside', { label, gauge, min: gaugeLimits.min, max: gaugeLimits.max }),
       limit: [gaugeLimits.min, gaugeLimits.max],
       got: gauge,
-      hint: say('units.type-the-thickness'),
+      hint: message('units.type-the-thickness'),
     });
   }
   return success(thicknessMm);

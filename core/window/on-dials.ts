@@ -1,7 +1,7 @@
 /** A window in whole steps of a machine's dials: never beyond what was tested. */
 import { own } from '../record/index.ts';
 import { displayed, type Machine, type Program } from '../machine/index.ts';
-import { say, type Said } from '../said/index.ts';
+import { message, type Said } from '../said/index.ts';
 import { stepDial } from '../tuning/index.ts';
 import { windowQuantities, type Window } from './window.ts';
 
@@ -35,8 +35,8 @@ export function dialWindowWords(machine: Machine, windows: readonly DialWindow[]
   const scale = machine.dials.find(({ id }) => id === dialId)?.scale;
   if (!found || !scale) return undefined;
   return found.from === found.to
-    ? say('window.stays-as-set')
-    : say('window.may-be-moved', { from: displayed(scale, found.from), to: displayed(scale, found.to) });
+    ? message('window.stays-as-set')
+    : message('window.may-be-moved', { from: displayed(scale, found.from), to: displayed(scale, found.to) });
 }
 
 /** Labels of dials that stood outside the window. */

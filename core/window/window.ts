@@ -7,7 +7,7 @@ import { fillerOf } from '../consumables/index.ts';
 import { showThrough } from '../heat/index.ts';
 import { arcOf, simulationOf, type Program } from '../machine/index.ts';
 import { failure, success, type Outcome } from '../outcome/index.ts';
-import { amount, say, type Said } from '../said/index.ts';
+import { amount, message, type Said } from '../said/index.ts';
 import { modeThresholds, simulate, type TransferMode } from '../simulation/index.ts';
 import { mostDimensions, sobol } from './sobol.ts';
 
@@ -171,25 +171,25 @@ function judged(
   const burnt = arc(point);
   if (!burnt.ok) {
     // A point that cannot be burned at all fails by that.
-    return { point, ok: false, why: say('window.no-arc'), margin: -1, transferMode: 'stubbing', shortsPerS: 0 };
+    return { point, ok: false, why: message('window.no-arc'), margin: -1, transferMode: 'stubbing', shortsPerS: 0 };
   }
   const { transferMode, shortsPerS, currentA, voltageV } = burnt.value;
   const travel = program.travelMmPerMin * (1 + point.pace);
   const checks: (readonly [margin: number, why: Said])[] = [];
   const isModeRight = modes.includes(transferMode);
-  checks.push([isModeRight ? 1 : -0.5, say('window.transfer-turns', { mode: say(`window.mode-${transferMode}`) })]);
+  checks.push([isModeRight ? 1 : -0.5, message('window.transfer-turns', { mode: message(`window.mode-${transferMode}`) })]);
   const mostShorts = limits.shortsPerS ?? modeThresholds.pulsedShortsPerS;
   if (program.mode !== 'dip')
     checks.push([
       (mostShorts - shortsPerS) / mostShorts,
-      say('window.shorts', { shorts: amount('plain', shortsPerS, 0), most: amount('plain', mostShorts, 0) }),
+      message('window.shorts', { shorts: amount('plain', shortsPerS, 0), most: amount('plain', mostShorts, 0) }),
     ]);
   if (thicknessMm !== undefined) {
     const { index } = showThrough(fillerOf(program.filler).family, currentA, voltageV, travel, thicknessMm, plateC);
     const most = limits.showThrough ?? 1;
     checks.push([
       (most - index) / most,
-      say('window.comes-through', { index: amount('plain', index, 2), most: amount('plain', most, 2) }),
+      message('window.comes-through', { index: amount('plain', index, 2), most: amount('plain', most, 2) }),
     ]);
   }
   if (limits.legMm) {
@@ -198,7 +198,7 @@ function judged(
     const leg = filletLegMm(areaForTravel(wire, point.wireFeedMPerMin * (1 - point.slip), travel));
     checks.push([
       Math.min(leg - least, most - leg) / most,
-      say('window.leg-becomes', {
+      message('window.leg-becomes', {
         leg: amount('shortLength', leg, 1),
         least: amount('shortLength', least, 1),
         most: amount('shortLength', most, 1),

@@ -1,5 +1,5 @@
 /** How likely the wire buckles, shaves or jams on its way: a score with its reasons and what helps. Rules of practice. */
-import { say, amount, type Phrase } from '../said/index.ts';
+import { message, amount, type Phrase } from '../said/index.ts';
 import { fillerOf, type FillerCode } from '../consumables/index.ts';
 import { fillerFacts } from './filler-facts.ts';
 
@@ -25,28 +25,28 @@ export function feedRisk(
   const helps: Phrase[] = [];
   let score = softness;
   const limit = easyLengthM[softness];
-  if (softness >= 2) reasons.push(say('wire-choice.soft-wire'));
+  if (softness >= 2) reasons.push(message('wire-choice.soft-wire'));
   if (gunLengthM > limit) {
     score += Math.min(3, 2 * (gunLengthM - limit));
     reasons.push(
-      say('wire-choice.feeding.gun-length', {
+      message('wire-choice.feeding.gun-length', {
         gunLengthM: amount('gunLength', gunLengthM),
         limit: amount('gunLength', limit),
       }),
     );
-    helps.push(say('wire-choice.feeding.help'));
+    helps.push(message('wire-choice.feeding.help'));
   }
   if (diameterMm < 0.95 && softness >= 2) {
     score += 2;
     reasons.push('thin');
-    helps.push(say('wire-choice.feeding.next-size'));
+    helps.push(message('wire-choice.feeding.next-size'));
   }
   if (softness >= 2 && liner === 'steel') {
     score += 3;
-    reasons.push(say('wire-choice.feeding.steel-liner'));
-    helps.push(say('wire-choice.polymer-liner'));
+    reasons.push(message('wire-choice.feeding.steel-liner'));
+    helps.push(message('wire-choice.polymer-liner'));
   }
-  if (fillerOf(filler).family === 'aluminium') helps.push(say('wire-choice.feeding.straight-gun'));
+  if (fillerOf(filler).family === 'aluminium') helps.push(message('wire-choice.feeding.straight-gun'));
   const held = Math.min(Math.round(score), 10);
   return { score: held, words: held <= 2 ? 'easy' : held <= 5 ? 'watch it' : 'risky', reasons, helps };
 }

@@ -1,5 +1,5 @@
 /** Gas flow by mode, wire, nozzle bore and draught, with where it stops making sense. Rules of practice. */
-import { amount, bare, joined, type Phrase, say, sum } from '../said/index.ts';
+import { amount, bare, joined, type Phrase, message, sum } from '../said/index.ts';
 import { fillerOf, wireSizeLabel, type FillerCode } from '../consumables/index.ts';
 import { flowLimitsLPerMin, gasFlow, modeName, type PlanMode, stickOutMm } from '../plan/index.ts';
 
@@ -24,7 +24,7 @@ export function flowBand(
   draught: boolean,
 ): FlowBand {
   const { shielding } = fillerOf(filler);
-  if (shielding === 'self') return { lowLPerMin: 0, highLPerMin: 0, because: say('wire-choice.gas.self-shielding') };
+  if (shielding === 'self') return { lowLPerMin: 0, highLPerMin: 0, because: message('wire-choice.gas.self-shielding') };
   const plain = gasFlow(mode, filler, diameterMm).range;
   const bore = nozzleBoreMm / usualBoreMm;
   const beyond = Math.max(ctwdMm - stickOutMm(mode, diameterMm), 0);
@@ -34,31 +34,31 @@ export function flowBand(
   const because = sum(
     joined(
       [
-        say('wire-choice.because.flow', {
+        message('wire-choice.because.flow', {
           least: bare('gasFlow', plain[0]),
           most: amount('gasFlow', plain[1]),
           diameter: wireSizeLabel(diameterMm),
           mode: modeName(mode),
         }),
-        say('wire-choice.bore', { nozzleBore: amount('shortLength', nozzleBoreMm), usualBore: usualBoreMm }),
+        message('wire-choice.bore', { nozzleBore: amount('shortLength', nozzleBoreMm), usualBore: usualBoreMm }),
         ...(beyond > 0.5
           ? [
-              say('wire-choice.because.flow-ctwd', {
+              message('wire-choice.because.flow-ctwd', {
                 flow: amount('percent', (100 * stickOutShare * beyond) / 5, 0),
                 longer: amount('shortLength', beyond, 0),
               }),
             ]
           : []),
-        ...(draught ? [say('wire-choice.for-draught', { draughtShare: amount('percent', 100 * draughtShare) })] : []),
+        ...(draught ? [message('wire-choice.for-draught', { draughtShare: amount('percent', 100 * draughtShare) })] : []),
       ],
       ', ',
     ),
   );
   const caution =
     lowLPerMin < least
-      ? say('wire-choice.because.flow-least', { least: amount('gasFlow', least) })
+      ? message('wire-choice.because.flow-least', { least: amount('gasFlow', least) })
       : highLPerMin > most
-        ? say('wire-choice.because.flow-most', { most: amount('gasFlow', most) })
+        ? message('wire-choice.because.flow-most', { most: amount('gasFlow', most) })
         : undefined;
   return { lowLPerMin, highLPerMin, because, ...(caution === undefined ? {} : { caution }) };
 }

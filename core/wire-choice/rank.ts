@@ -1,5 +1,5 @@
 /** Which filler, size and gas suit a seam: every candidate with its place, reasons and cautions, or why it is ruled out. Places are rules of practice; exclusions are the plan's own refusals. */
-import { absent, amount, inSentence, joined, type Phrase, say } from '../said/index.ts';
+import { absent, amount, inSentence, joined, type Phrase, message } from '../said/index.ts';
 import {
   commonGasCodes,
   type FillerCode,
@@ -59,7 +59,7 @@ function judgeFiller(
   const filler = fillerOf(code);
   const out = (reason: Phrase) => ({ score: ruledOut, reasons: [reason] });
   if (!material.families.includes(filler.family))
-    return out(say('wire-choice.wire.not-sound', { name: inSentence(material.name) }));
+    return out(message('wire-choice.wire.not-sound', { name: inSentence(material.name) }));
   const grade = gradeNamed(text, seam.materialGroup);
   const fit = grade && gradeFit(grade, code);
   if (fit?.verdict === 'refused') return out(fit.message);
@@ -86,26 +86,26 @@ function judgeClass(
     case 'aluminium-4043':
       return {
         score: (grade?.code.startsWith('5') ? 40 : 90) - (anodised ? 50 : 0),
-        reasons: [...words, say('wire-choice.wire.alsi5')],
-        cautions: [...(anodised ? [say('wire-choice.wire.anodised-dark')] : [])],
+        reasons: [...words, message('wire-choice.wire.alsi5')],
+        cautions: [...(anodised ? [message('wire-choice.wire.anodised-dark')] : [])],
       };
     case 'aluminium-5356':
       return {
         score: 85 + (anodised ? 10 : 0) + (grade?.code.startsWith('5') ? 10 : 0),
         reasons: [
           ...words,
-          ...(grade?.code.startsWith('5') ? [say('wire-choice.wire.made-for', { grade: grade.code })] : []),
+          ...(grade?.code.startsWith('5') ? [message('wire-choice.wire.made-for', { grade: grade.code })] : []),
         ],
-        cautions: grade?.code.startsWith('6') ? [say('wire-choice.wire.hot-cracks-sooner')] : [],
+        cautions: grade?.code.startsWith('6') ? [message('wire-choice.wire.hot-cracks-sooner')] : [],
       };
     case 'cusi3':
       if (seam.materialGroup !== 'galvanised' && !brazed) {
-        return out(say('wire-choice.wire.for-brazing'));
+        return out(message('wire-choice.wire.for-brazing'));
       }
       return {
         score: seam.materialGroup === 'galvanised' ? 95 : thinner <= 3 ? 35 : 10,
-        reasons: [...words, ...(seam.materialGroup === 'galvanised' ? [say('wire-choice.wire.keeps-zinc')] : [])],
-        cautions: thinner > 3 ? [say('wire-choice.wire.overlap-needed')] : [],
+        reasons: [...words, ...(seam.materialGroup === 'galvanised' ? [message('wire-choice.wire.keeps-zinc')] : [])],
+        cautions: thinner > 3 ? [message('wire-choice.wire.overlap-needed')] : [],
       };
     case 'stainless-solid':
     case 'stainless-308l':
@@ -114,7 +114,7 @@ function judgeClass(
       return judgeStainless(code, seam, grade, words);
     case 'steel-solid':
       return seam.materialGroup === 'galvanised'
-        ? { score: 50, reasons: words, cautions: [say('wire-choice.wire.zinc-pores')] }
+        ? { score: 50, reasons: words, cautions: [message('wire-choice.wire.zinc-pores')] }
         : { score: 95, reasons: words };
     case 'steel-metal-cored':
       return { score: thinner >= 4 ? 70 : 30, reasons: [...words, facts.leaves], cautions: coredCautions(seam) };
@@ -124,7 +124,7 @@ function judgeClass(
       return {
         score: 15,
         reasons: [...words, facts.leaves],
-        cautions: [say('wire-choice.wire.no-gas')],
+        cautions: [message('wire-choice.wire.no-gas')],
       };
   }
 }
@@ -141,7 +141,7 @@ function judgeStainless(
     return {
       score: is309 ? 8 : 5,
       reasons: words,
-      cautions: [say('wire-choice.wire.309l-on-steel')],
+      cautions: [message('wire-choice.wire.309l-on-steel')],
     };
   }
   const wants316 = grade?.code === '316L';
@@ -156,8 +156,8 @@ function judgeStainless(
 
 function coredCautions({ materialGroup, thicknessesMm }: Seam): Phrase[] {
   return [
-    ...(thinnerMm(thicknessesMm) < 3 ? [say('wire-choice.size.hot-for-sheet')] : []),
-    ...(materialGroup === 'galvanised' ? [say('wire-choice.wire.zinc-pores')] : []),
+    ...(thinnerMm(thicknessesMm) < 3 ? [message('wire-choice.size.hot-for-sheet')] : []),
+    ...(materialGroup === 'galvanised' ? [message('wire-choice.wire.zinc-pores')] : []),
   ];
 }
 
@@ -172,20 +172,20 @@ export function rankSizes(input: PlanInput): RankedChoice<number>[] {
       const base = { value: diameterMm, name: label };
       const plan = planSetting({ ...input, diameterMm, wireFeedMPerMin: undefined });
       if (!plan.ok)
-        return { ...base, score: ruledOut, reasons: [plan.issues[0]?.message ?? say('wire-choice.cannot-be-planned')] };
+        return { ...base, score: ruledOut, reasons: [plan.issues[0]?.message ?? message('wire-choice.cannot-be-planned')] };
       const { wireFeedMPerMin: feed, meanCurrentA, frequencyHz } = plan.value;
       const off = Math.max(easyFeed[0] - feed, feed - easyFeed[1], 0);
       const cautions = [
-        ...(soft >= 2 && diameterMm < 0.95 ? [say('wire-choice.size.thin-soft')] : []),
-        ...(feed > easyFeed[1] ? [say('wire-choice.size.fast')] : []),
-        ...(feed < easyFeed[0] ? [say('wire-choice.size.slow')] : []),
+        ...(soft >= 2 && diameterMm < 0.95 ? [message('wire-choice.size.thin-soft')] : []),
+        ...(feed > easyFeed[1] ? [message('wire-choice.size.fast')] : []),
+        ...(feed < easyFeed[0] ? [message('wire-choice.size.slow')] : []),
       ];
       return {
         ...base,
         // Inch sizes are stocked where the shop buys them; the metric ones are first here.
         score: 100 - 12 * off - 3 * Math.abs(feed - 7) - (soft >= 2 && diameterMm < 0.95 ? 30 : 0) - (isInch ? 8 : 0),
         reasons: [
-          say('wire-choice.for', {
+          message('wire-choice.for', {
             feed: amount('wireFeed', feed, 1),
             meanCurrent: amount('current', meanCurrentA, 0),
             frequency: frequencyHz === null ? absent : amount('plain', frequencyHz, 0),
@@ -207,7 +207,7 @@ function sizeTrap(diameterMm: number, label: Phrase): Phrase[] {
   const more = 100 * (wireAreaMm2(diameterMm) / wireAreaMm2(near.diameterMm) - 1);
   if (Math.abs(more) < 1) return [];
   return [
-    say('wire-choice.size.deposits', {
+    message('wire-choice.size.deposits', {
       more: amount('percent', Math.abs(more), 1),
       sense: more > 0 ? 'more' : 'other',
       near: near.label,
@@ -229,12 +229,12 @@ export function rankGases(input: PlanInput): RankedChoice<string>[] {
       const other = planModes.find(
         (mode) => mode !== input.mode && planSetting({ ...asked, mode, wireFeedMPerMin: undefined }).ok,
       );
-      const why = plan.issues[0]?.message ?? say('wire-choice.cannot-be-planned');
+      const why = plan.issues[0]?.message ?? message('wire-choice.cannot-be-planned');
       return other
         ? {
             ...base,
             score: ruledOut,
-            reasons: [why, say('wire-choice.mode.would-serve', { replace: other.replace('-', ' ') })],
+            reasons: [why, message('wire-choice.mode.would-serve', { replace: other.replace('-', ' ') })],
           }
         : { ...base, score: ruledOut, reasons: [why] };
     }),
@@ -251,43 +251,43 @@ function gasManners(
   const gas = gasOf(gasCode);
   if (shielding === 'self') {
     return gasCode === 'none'
-      ? { score: 95, reasons: [say('wire-choice.gas-note.self-shielding')] }
-      : { score: 5, reasons: [say('wire-choice.gas-note.changes-chemistry')] };
+      ? { score: 95, reasons: [message('wire-choice.gas-note.self-shielding')] }
+      : { score: 5, reasons: [message('wire-choice.gas-note.changes-chemistry')] };
   }
   if (gas.heliumPct > 0) {
     const thick = thinnerMm(seam.thicknessesMm) >= 6;
     return {
       score: (thick ? 75 : 40) - Math.max(gas.heliumPct - 50, 0),
-      reasons: [say('wire-choice.gas-note.helium'), say('wire-choice.gas-note.flow-and-cost')],
+      reasons: [message('wire-choice.gas-note.helium'), message('wire-choice.gas-note.flow-and-cost')],
     };
   }
   switch (family) {
     case 'aluminium':
-      return { score: 95, reasons: [say('wire-choice.gas-note.argon')] };
+      return { score: 95, reasons: [message('wire-choice.gas-note.argon')] };
     case 'copper-silicon':
       return gas.argonPct === 100
-        ? { score: 95, reasons: [say('wire-choice.clean-copper-seam')] }
-        : { score: 70 - 3 * gas.co2Pct, reasons: [say('wire-choice.gas-note.active-on-aluminium')] };
+        ? { score: 95, reasons: [message('wire-choice.clean-copper-seam')] }
+        : { score: 70 - 3 * gas.co2Pct, reasons: [message('wire-choice.gas-note.active-on-aluminium')] };
     case 'stainless':
       return gas.co2Pct <= 3
         ? {
             score: gas.o2Pct > 0 ? 85 : 95,
-            reasons: [gas.o2Pct > 0 ? say('wire-choice.gas-note.wets-tint') : say('wire-choice.gas-note.little-tint')],
+            reasons: [gas.o2Pct > 0 ? message('wire-choice.gas-note.wets-tint') : message('wire-choice.gas-note.little-tint')],
           }
-        : { score: 30, reasons: [say('wire-choice.gas-note.corrosion')] };
+        : { score: 30, reasons: [message('wire-choice.gas-note.corrosion')] };
     case 'steel':
       if (gas.argonPct === 0)
         return {
           score: mode === 'dip' ? 60 : 20,
-          reasons: [say('wire-choice.gas-note.co2'), say('wire-choice.gas-note.spatter')],
+          reasons: [message('wire-choice.gas-note.co2'), message('wire-choice.gas-note.spatter')],
         };
-      if (gas.co2Pct + gas.o2Pct < 5) return { score: 55, reasons: [say('wire-choice.gas-note.finger')] };
+      if (gas.co2Pct + gas.o2Pct < 5) return { score: 55, reasons: [message('wire-choice.gas-note.finger')] };
       return {
         score:
           mode === 'dip'
             ? 95 - 0.3 * Math.abs(gas.co2Pct - 18)
             : 95 - 0.5 * Math.abs(gas.co2Pct - 12) - 4 * Math.max(gas.co2Pct - 18, 0),
-        reasons: [gas.co2Pct <= 10 ? say('wire-choice.gas-note.dry-transfer') : say('wire-choice.gas-note.wide-range')],
+        reasons: [gas.co2Pct <= 10 ? message('wire-choice.gas-note.dry-transfer') : message('wire-choice.gas-note.wide-range')],
       };
   }
 }

@@ -1,5 +1,5 @@
 /** A change of alloy, size or gas is a new program: the tests it opens, limited to what it touches, with what the model says has moved. */
-import { allOf, amount, type Phrase, say, sentences } from '../said/index.ts';
+import { allOf, amount, type Phrase, message, sentences } from '../said/index.ts';
 import { transitionCurrentA } from '../arc/index.ts';
 import { type FillerCode, fillerOf, gasName, gasOf, isSameFiller, wireAreaMm2 } from '../consumables/index.ts';
 import { arcOf, type Program } from '../machine/index.ts';
@@ -47,39 +47,39 @@ export function retestList(
   const before = arcOf({ ...from, mode }, ctwdMm, 0);
   const after = arcOf({ ...to, mode }, ctwdMm, 0);
   if (alloy || size)
-    add('feed', say('wire-choice.retest.feed'), feedWords(before, after, wireFeedMPerMin, from, to, travelMmPerMin));
-  add('trim', say('wire-choice.retest.arc-length'), trimWords(before, after, wireFeedMPerMin));
+    add('feed', message('wire-choice.retest.feed'), feedWords(before, after, wireFeedMPerMin, from, to, travelMmPerMin));
+  add('trim', message('wire-choice.retest.arc-length'), trimWords(before, after, wireFeedMPerMin));
   if (mode === 'pulse' || mode === 'double-pulse') {
-    add('pulse', say('wire-choice.retest.one-drop'), pulseWords(from, to, { alloy, size, gas }));
-    add('lowest-feed', say('wire-choice.retest.slowest-feed'), say('wire-choice.retest.slowest-feed-why'));
+    add('pulse', message('wire-choice.retest.one-drop'), pulseWords(from, to, { alloy, size, gas }));
+    add('lowest-feed', message('wire-choice.retest.slowest-feed'), message('wire-choice.retest.slowest-feed-why'));
   }
   if (alloy || size) {
-    add('starts-and-stops', say('wire-choice.retest.start'), say('wire-choice.retest.start-why'));
+    add('starts-and-stops', message('wire-choice.retest.start'), message('wire-choice.retest.start-why'));
     add(
       'wire-path',
-      say('wire-choice.retest.feeding'),
-      alloy ? say('wire-choice.retest.feeding-why-alloy') : say('wire-choice.retest.feeding-why-size'),
+      message('wire-choice.retest.feeding'),
+      alloy ? message('wire-choice.retest.feeding-why-alloy') : message('wire-choice.retest.feeding-why-size'),
     );
   }
   if (gas) {
     add(
       'flow',
-      say('wire-choice.retest.flow'),
-      say('wire-choice.retest.flow-why', { gas: gasName(to.gas), before: gasName(from.gas) }),
+      message('wire-choice.retest.flow'),
+      message('wire-choice.retest.flow-why', { gas: gasName(to.gas), before: gasName(from.gas) }),
     );
-    add('penetration', say('wire-choice.retest.cut-open'), say('wire-choice.retest.cut-open-why'));
+    add('penetration', message('wire-choice.retest.cut-open'), message('wire-choice.retest.cut-open-why'));
   }
   if (alloy) {
     add(
       'strength',
-      say('wire-choice.retest.strength'),
-      say('wire-choice.retest.strength-why', {
+      message('wire-choice.retest.strength'),
+      message('wire-choice.retest.strength-why', {
         after: fillerOf(to.filler).name,
         before: fillerOf(from.filler).name,
       }),
     );
-    add('looks', say('wire-choice.colour-tint-soot'), say('wire-choice.retest.colour-why'));
-    add('record', say('wire-choice.retest.record'), say('wire-choice.retest.record-why'));
+    add('looks', message('wire-choice.colour-tint-soot'), message('wire-choice.retest.colour-why'));
+    add('record', message('wire-choice.retest.record'), message('wire-choice.retest.record-why'));
   }
   return list;
 }
@@ -100,14 +100,14 @@ function feedWords(
   const more =
     Math.abs(metal) < 0.5
       ? null
-      : say('wire-choice.retest.deposit', {
+      : message('wire-choice.retest.deposit', {
           metal: amount('percent', Math.abs(metal), 0),
           sense: metal > 0 ? 'more' : 'other',
         });
   return next === undefined
-    ? sentences([say('wire-choice.retest.no-setting', { feed: amount('wireFeed', feed, 1) }), more])
+    ? sentences([message('wire-choice.retest.no-setting', { feed: amount('wireFeed', feed, 1) }), more])
     : sentences([
-        say('wire-choice.retest.feed-why', {
+        message('wire-choice.retest.feed-why', {
           current: amount('current', current ?? 0, 0),
           next: amount('wireFeed', next, 1),
           feed: amount('wireFeed', feed, 1),
@@ -121,7 +121,7 @@ function feedWords(
 function laidWords(feed: number, next: number, from: WireAndGas, to: WireAndGas, travelMmPerMin: number): Phrase {
   const laid = (one: WireAndGas, at: number) =>
     (at * 1000 * wireAreaMm2(one.diameterMm) * fillerOf(one.filler).yield) / travelMmPerMin;
-  return say('wire-choice.retest.travel-why', {
+  return message('wire-choice.retest.travel-why', {
     feed: amount('metalVolume', laid(from, feed), 1),
     next: amount('plain', laid(to, next), 1),
   });
@@ -129,11 +129,11 @@ function laidWords(feed: number, next: number, from: WireAndGas, to: WireAndGas,
 
 function trimWords(before: Arc, after: Arc, feed: number): Phrase {
   const [old, now] = [before.lineVoltsAt(feed), after.lineVoltsAt(feed)];
-  if (old === undefined || now === undefined) return say('wire-choice.retest.line-why');
+  if (old === undefined || now === undefined) return message('wire-choice.retest.line-why');
   const by = now - old;
   return Math.abs(by) < 0.2
-    ? say('wire-choice.retest.line-same')
-    : say('wire-choice.retest.line-moves', {
+    ? message('wire-choice.retest.line-same')
+    : message('wire-choice.retest.line-moves', {
         by: amount('voltage', Math.abs(by), 1),
         sense: by > 0 ? 'higher' : 'other',
       });
@@ -146,11 +146,11 @@ function pulseWords(
 ): Phrase {
   const ic = (one: WireAndGas) => transitionCurrentA(fillerOf(one.filler).family, one.diameterMm, gasOf(one.gas));
   const what = allOf([
-    ...(alloy ? [say('wire-choice.alloy')] : []),
-    ...(size ? [say('wire-choice.wire-size')] : []),
-    ...(gas ? [say('wire-choice.gas')] : []),
+    ...(alloy ? [message('wire-choice.alloy')] : []),
+    ...(size ? [message('wire-choice.wire-size')] : []),
+    ...(gas ? [message('wire-choice.gas')] : []),
   ]);
-  return say('wire-choice.retest.one-drop-why', {
+  return message('wire-choice.retest.one-drop-why', {
     what,
     from: amount('current', ic(from), 0),
     value: amount('current', ic(to), 0),

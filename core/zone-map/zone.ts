@@ -1,5 +1,5 @@
 /** Names for what the arc does at a place of the map, in the words a welder hears and sees. */
-import { say, type Phrase } from '../said/index.ts';
+import { message, type Phrase } from '../said/index.ts';
 import type { PlanMode } from '../plan/index.ts';
 import type { SimulationMetrics, TransferMode } from '../simulation/index.ts';
 
@@ -20,18 +20,18 @@ export const zones = [
 export type Zone = (typeof zones)[number];
 
 export const zoneWords: Readonly<Record<Zone, { readonly name: Phrase; readonly symptom: Phrase }>> = {
-  hum: { name: say('zone-map.hum'), symptom: say('zone-map.one-drop') },
-  'many-drops': { name: say('zone-map.several-drops'), symptom: say('zone-map.streaming') },
-  'big-drops': { name: say('zone-map.few-pulses-a-drop'), symptom: say('zone-map.large-drops') },
-  crackle: { name: say('zone-map.crackle'), symptom: say('zone-map.pulse-shorts') },
-  flutter: { name: say('zone-map.flutter'), symptom: say('zone-map.long-arc') },
-  'steady-dip': { name: say('zone-map.even-frying'), symptom: say('zone-map.dip') },
-  'rough-dip': { name: say('zone-map.rough-frying'), symptom: say('zone-map.violent-shorts-spatter') },
-  globular: { name: say('zone-map.globular'), symptom: say('zone-map.globular-drops') },
-  hiss: { name: say('zone-map.hiss'), symptom: say('zone-map.spray') },
-  stubbing: { name: say('zone-map.stubbing'), symptom: say('zone-map.stubs') },
-  'burn-back': { name: 'burn-back', symptom: say('zone-map.climbs') },
-  impossible: { name: say('zone-map.not-possible'), symptom: say('zone-map.not-possible-why') },
+  hum: { name: message('zone-map.hum'), symptom: message('zone-map.one-drop') },
+  'many-drops': { name: message('zone-map.several-drops'), symptom: message('zone-map.streaming') },
+  'big-drops': { name: message('zone-map.few-pulses-a-drop'), symptom: message('zone-map.large-drops') },
+  crackle: { name: message('zone-map.crackle'), symptom: message('zone-map.pulse-shorts') },
+  flutter: { name: message('zone-map.flutter'), symptom: message('zone-map.long-arc') },
+  'steady-dip': { name: message('zone-map.even-frying'), symptom: message('zone-map.dip') },
+  'rough-dip': { name: message('zone-map.rough-frying'), symptom: message('zone-map.violent-shorts-spatter') },
+  globular: { name: message('zone-map.globular'), symptom: message('zone-map.globular-drops') },
+  hiss: { name: message('zone-map.hiss'), symptom: message('zone-map.spray') },
+  stubbing: { name: message('zone-map.stubbing'), symptom: message('zone-map.stubs') },
+  'burn-back': { name: 'burn-back', symptom: message('zone-map.climbs') },
+  impossible: { name: message('zone-map.not-possible'), symptom: message('zone-map.not-possible-why') },
 };
 
 /** Arc beyond the line from which a pulsed arc counts as too long, mm; assumed. */

@@ -1,6 +1,6 @@
 /** Worker threads for whatever takes over ten milliseconds: capped, cancelled when the client leaves, refused when too many wait. */
 import { amount } from '@fox-tempo/core/said';
-import { phrase, shopTexts } from '@fox-tempo/words';
+import { message, shopTexts } from '@fox-tempo/words';
 import { type Issue } from '@fox-tempo/core/outcome';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
@@ -62,7 +62,7 @@ export function createComputePool({ keepsOne = false }: { readonly keepsOne?: bo
       if (error instanceof Error && error.name === 'AbortError')
         throw new HttpProblem(
           'busy',
-          phrase('server.compute-pool.error.too-long', { longest: amount('phaseTime', longestMs / 1000) }),
+          message('server.compute-pool.error.too-long', { longest: amount('phaseTime', longestMs / 1000) }),
         );
       throw error;
     } finally {
@@ -79,7 +79,7 @@ export function createComputePool({ keepsOne = false }: { readonly keepsOne?: bo
           {
             path: '',
             code: 'answer-too-large',
-            message: phrase('server.compute-pool.error.answer-too-large', {
+            message: message('server.compute-pool.error.answer-too-large', {
               bytes: amount('plain', answer.bytes.length / 1e6, 1),
               largestAnswer: largestAnswer / 1024 / 1024,
             }),
@@ -107,4 +107,4 @@ export function createComputePool({ keepsOne = false }: { readonly keepsOne?: bo
 /** Asks for nothing; both files take it and only load themselves. */
 const warming: Task = { kind: 'warm' };
 
-const gone: Issue = { path: '', code: 'cancelled', message: phrase('server.compute-pool.error.cancelled') };
+const gone: Issue = { path: '', code: 'cancelled', message: message('server.compute-pool.error.cancelled') };

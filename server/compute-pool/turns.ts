@@ -1,5 +1,5 @@
 /** So many at once, the others in the order they came, and no more waiting than can be served while somebody still cares. */
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { HttpProblem } from '../http/problem.ts';
 
 export interface Turns {
@@ -15,7 +15,7 @@ export function createTurns(atOnce: number, mostWaiting: number): Turns {
     async take(run) {
       if (running >= atOnce) {
         if (waiting.length >= mostWaiting)
-          throw new HttpProblem('busy', phrase('server.compute-pool.error.queue-full'), { waitS: 2 });
+          throw new HttpProblem('busy', message('server.compute-pool.error.queue-full'), { waitS: 2 });
         // Whoever ends hands over the place; it is never free in between.
         await new Promise<void>((resolve) => waiting.push(resolve));
       } else running += 1;

@@ -11,7 +11,7 @@ import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
 import { scenarios, type Scenario } from '@fox-tempo/core/scenarios';
 import { gasName } from '@fox-tempo/core/consumables';
 import { nextUniform, randomStream } from '@fox-tempo/core/simulation';
-import { say } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/said';
 import { testWindow, usualSpread } from '@fox-tempo/core/window';
 import { useOf } from '../modules/revisions/use.ts';
 import type { KeptRun } from '../modules/runs/repo.ts';
@@ -271,7 +271,7 @@ async function seedRuns(tx: Database): Promise<void> {
   for (const run of runs.sort((a, b) => a.at.localeCompare(b.at))) await addRun(tx, run);
   const { revision } = await requireSeam(tx, heldRun.seamId);
   if (!revision) return;
-  const words = say('run.held-cylinder-why', { is: gasName(heldRun.gas), needs: gasName(revision.program.gas) });
+  const words = message('run.held-cylinder-why', { is: gasName(heldRun.gas), needs: gasName(revision.program.gas) });
   await addRun(tx, { ...heldRun, revision, at: momentOf(0, 2), seconds: undefined, held: [{ code: 'gas', words }] });
 }
 

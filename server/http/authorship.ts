@@ -3,7 +3,7 @@
  * holds, signed by the server. A device keeps it with what was recorded and shows it when it sends.
  */
 import { authorHeader, hoursAfterSession, madeAtHeader } from '@fox-tempo/contract';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { createHmac, timingSafeEqual } from 'node:crypto';
 import type { Request } from 'express';
 import type { Executor } from '../db/connection.ts';
@@ -51,7 +51,7 @@ export async function authorOf(
   const personId = tickets.read(ticket);
   if (personId === me.id) return { me, by: { id: me.id, sentBy: null, deviceAt } };
   const author = personId === undefined ? undefined : await findHere(db, personId);
-  if (!author) throw new HttpProblem('author-unknown', phrase('server.http.error.authors-session-ended'));
+  if (!author) throw new HttpProblem('author-unknown', message('server.http.error.authors-session-ended'));
   return { me: author, by: { id: author.id, sentBy: me.id, deviceAt } };
 }
 
@@ -59,6 +59,6 @@ function madeAt(request: Request): string | null {
   const said = request.get(madeAtHeader);
   if (said === undefined) return null;
   const moment = Date.parse(said);
-  if (Number.isNaN(moment)) throw new HttpProblem('malformed-request', phrase('server.http.error.made-at'));
+  if (Number.isNaN(moment)) throw new HttpProblem('malformed-request', message('server.http.error.made-at'));
   return new Date(moment).toISOString();
 }

@@ -1,6 +1,6 @@
 /** Reading a body: its type and size are looked at before its bytes, and text that no database can hold is refused with its place. */
 import { joined } from '@fox-tempo/core/said';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { findTrouble, type Door } from '@fox-tempo/contract';
 import express, { type RequestHandler } from 'express';
 import { HttpProblem, invalidInput } from './problem.ts';
@@ -18,7 +18,7 @@ export function bodyReader(door: Door): RequestHandler[] {
 const onlyJson: RequestHandler = (request, _response, next) => {
   const hasBody = request.get('content-length') !== undefined && request.get('content-length') !== '0';
   if ((hasBody || request.get('transfer-encoding') !== undefined) && !request.is('application/json')) {
-    throw new HttpProblem('unsupported-type', phrase('server.http.hint.send-json'));
+    throw new HttpProblem('unsupported-type', message('server.http.hint.send-json'));
   }
   next();
 };
@@ -30,7 +30,7 @@ const checkText: RequestHandler = (request, _response, next) => {
       {
         path: trouble.path,
         code: trouble.code,
-        message: joined([trouble.path || phrase('server.http.the-body'), trouble.says], ': '),
+        message: joined([trouble.path || message('server.http.the-body'), trouble.says], ': '),
       },
     ]);
   }

@@ -1,6 +1,6 @@
 /** Mounts the table of doors: rights, body, version and key are looked at here, once for all; a handler only does its work. */
 import { oneOf } from '@fox-tempo/core/said';
-import { phrase, toldIn, withSentences } from '@fox-tempo/words';
+import { message, toldIn, withSentences } from '@fox-tempo/words';
 import { createHash } from 'node:crypto';
 import {
   comesLate,
@@ -90,7 +90,7 @@ export function mountDoors(router: Router, db: Database, handlers: Handlers, opt
       response.set('Allow', [...known].join(', '));
       throw new HttpProblem(
         'method-not-allowed',
-        phrase('server.http.error.method', { method: request.method, known: [...known] }),
+        message('server.http.error.method', { method: request.method, known: [...known] }),
       );
     });
 }
@@ -105,7 +105,7 @@ function allow(db: Database, name: DoorName, { who, summary }: Door, tickets: Ti
     const signedIn = who === 'anyone' && request.session?.personId === undefined ? null : await personOf(db, request);
     let acting: Acting = { me: signedIn, by: self(signedIn?.id ?? '') };
     if (who !== 'anyone') {
-      if (signedIn === null) throw new HttpProblem('not-signed-in', phrase('server.http.error.sign-in'));
+      if (signedIn === null) throw new HttpProblem('not-signed-in', message('server.http.error.sign-in'));
       const { me, by } = comesLate(name)
         ? await authorOf(db, request, tickets, signedIn)
         : { me: signedIn, by: self(signedIn.id) };
@@ -113,7 +113,7 @@ function allow(db: Database, name: DoorName, { who, summary }: Door, tickets: Ti
       if (!who.includes(me.role)) {
         throw new HttpProblem(
           'not-allowed',
-          phrase('server.http.error.role', {
+          message('server.http.error.role', {
             summary,
             who: oneOf(who.map((role) => roleNames[role])),
             me: me.name,
@@ -176,7 +176,7 @@ function serve(
 function keyOf(request: Request): string {
   const key = request.get('idempotency-key') ?? '';
   if (uuid.test(key)) return key.toLowerCase();
-  throw new HttpProblem('key-missing', phrase('server.http.hint.idempotency-key'));
+  throw new HttpProblem('key-missing', message('server.http.hint.idempotency-key'));
 }
 
 function send(response: Response, door: Door, status: number, answer: unknown, checksAnswers: boolean): void {

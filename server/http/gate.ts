@@ -1,5 +1,5 @@
 /** The outer gate: only names this server answers under, only writes from its own pages, and no more than a person could ask for. */
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { isStorable } from '@fox-tempo/contract';
 import type { RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
@@ -29,7 +29,7 @@ export function onlyKnownHosts(): RequestHandler {
   return (request, _response, next) => {
     const name = (request.headers.host ?? '').toLowerCase().replace(/:\d+$/, '');
     if (!hosts.has(name)) {
-      throw new HttpProblem('wrong-host', phrase('server.http.error.host'));
+      throw new HttpProblem('wrong-host', message('server.http.error.host'));
     }
     next();
   };
@@ -43,7 +43,7 @@ export const onlyOwnPages: RequestHandler = (request, _response, next) => {
     (origin !== undefined && hostOf(origin) !== request.headers.host) ||
     (site !== undefined && site !== 'same-origin' && site !== 'none');
   if (foreign && !['GET', 'HEAD', 'OPTIONS'].includes(request.method)) {
-    throw new HttpProblem('cross-site', phrase('server.http.error.other-site'));
+    throw new HttpProblem('cross-site', message('server.http.error.other-site'));
   }
   next();
 };
@@ -63,9 +63,9 @@ export const readableAddress: RequestHandler = (request, _response, next) => {
   try {
     plain = decodeURIComponent(path) + decodeURIComponent(url.replace(/\+/g, ' '));
   } catch {
-    throw new HttpProblem('malformed-request', phrase('server.http.error.address-not-utf-8'));
+    throw new HttpProblem('malformed-request', message('server.http.error.address-not-utf-8'));
   }
-  if (!isStorable(plain)) throw new HttpProblem('malformed-request', phrase('server.http.error.address-character'));
+  if (!isStorable(plain)) throw new HttpProblem('malformed-request', message('server.http.error.address-character'));
   next();
 };
 
@@ -76,7 +76,7 @@ export function atMost(limit: number): RequestHandler {
     standardHeaders: 'draft-8',
     legacyHeaders: false,
     handler: () => {
-      throw new HttpProblem('too-many', phrase('server.http.error.too-many-requests', { limit }), { waitS: 60 });
+      throw new HttpProblem('too-many', message('server.http.error.too-many-requests', { limit }), { waitS: 60 });
     },
   });
 }

@@ -1,5 +1,5 @@
 /** A write under the client's key is done once: the answer is kept in the same transaction, and the same key gets the same answer. */
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { keptAnswerDays } from '@fox-tempo/contract';
 import { eq, lt, sql } from 'drizzle-orm';
 import type { Database } from '../db/connection.ts';
@@ -29,7 +29,7 @@ export async function once(
     }
     const [kept] = await tx.select().from(keptAnswers).where(eq(keptAnswers.key, keyed.key));
     if (kept?.personId !== keyed.personId || kept.door !== keyed.door || kept.requestHash !== keyed.requestHash) {
-      throw new HttpProblem('key-reused', phrase('server.http.error.idempotency-key-reused'));
+      throw new HttpProblem('key-reused', message('server.http.error.idempotency-key-reused'));
     }
     return kept.answer;
   });

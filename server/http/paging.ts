@@ -1,5 +1,5 @@
 /** Cursor paging: the cursor is the sort key and id of the last row of the page before. */
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { pageQuery, parseWith, type Page } from '@fox-tempo/contract';
 import type { Request } from 'express';
 import { HttpProblem, orProblem } from './problem.ts';
@@ -39,7 +39,7 @@ function readCursor(cursor: string): readonly [string, string] {
   } catch {
     // Falls through to the refusal: a cursor is only ever one that this server handed out.
   }
-  throw new HttpProblem('invalid-input', phrase('server.http.error.cursor'), {
-    issues: [{ path: 'cursor', code: 'unknown-cursor', message: phrase('server.http.error.cursor'), got: cursor }],
+  throw new HttpProblem('invalid-input', message('server.http.error.cursor'), {
+    issues: [{ path: 'cursor', code: 'unknown-cursor', message: message('server.http.error.cursor'), got: cursor }],
   });
 }

@@ -1,6 +1,6 @@
 /** Refusals as exceptions on the way out, RFC 9457 problem documents on the wire. */
 import type { Phrase } from '@fox-tempo/core/said';
-import { phrase, withSentences } from '@fox-tempo/words';
+import { message, withSentences } from '@fox-tempo/words';
 import { english } from '@fox-tempo/words/english';
 import { wordsOf } from './words.ts';
 import { problems, problemType, type Problem, type ProblemKind } from '@fox-tempo/contract';
@@ -24,7 +24,7 @@ export function orProblem<T>(outcome: Outcome<T>): T {
 }
 
 export function invalidInput(issues: readonly Issue[]): HttpProblem {
-  return new HttpProblem('invalid-input', issues[0]?.message ?? phrase('server.http.error.input-refused'), {
+  return new HttpProblem('invalid-input', issues[0]?.message ?? message('server.http.error.input-refused'), {
     issues: [...issues],
   });
 }
@@ -32,7 +32,7 @@ export function invalidInput(issues: readonly Issue[]): HttpProblem {
 export const notFound: RequestHandler = (request) => {
   throw new HttpProblem(
     'not-found',
-    phrase('server.http.error.no-endpoint', { method: request.method, path: request.originalUrl.slice(0, 200) }),
+    message('server.http.error.no-endpoint', { method: request.method, path: request.originalUrl.slice(0, 200) }),
   );
 };
 
@@ -53,34 +53,34 @@ export const sendProblem: ErrorRequestHandler = (error: unknown, _request, respo
 function toProblem(error: unknown): HttpProblem {
   if (error instanceof HttpProblem) return error;
   const type = textProperty(error, 'type');
-  if (type === 'entity.parse.failed') return new HttpProblem('malformed-json', phrase('server.http.error.not-json'));
-  if (type === 'entity.too.large') return new HttpProblem('too-large', phrase('server.http.error.body-too-large'));
+  if (type === 'entity.parse.failed') return new HttpProblem('malformed-json', message('server.http.error.not-json'));
+  if (type === 'entity.too.large') return new HttpProblem('too-large', message('server.http.error.body-too-large'));
   if (type === 'encoding.unsupported' || type === 'charset.unsupported') {
-    return new HttpProblem('unsupported-type', phrase('server.http.error.not-utf-8'));
+    return new HttpProblem('unsupported-type', message('server.http.error.not-utf-8'));
   }
   const sqlState = sqlStateOf(error);
   // Class 22 is data that a column cannot hold: text for a date, a number too large, a character it does not know.
-  if (/^22/.test(sqlState)) return new HttpProblem('invalid-input', phrase('server.http.error.unreadable-value'));
-  if (sqlState === '23505') return new HttpProblem('invalid-input', phrase('server.http.there-already'));
-  if (sqlState === '23503') return new HttpProblem('invalid-input', phrase('server.http.error.missing-reference'));
-  if (sqlState === '23001') return new HttpProblem('not-allowed', phrase('server.http.error.record-is-kept'));
+  if (/^22/.test(sqlState)) return new HttpProblem('invalid-input', message('server.http.error.unreadable-value'));
+  if (sqlState === '23505') return new HttpProblem('invalid-input', message('server.http.there-already'));
+  if (sqlState === '23503') return new HttpProblem('invalid-input', message('server.http.error.missing-reference'));
+  if (sqlState === '23001') return new HttpProblem('not-allowed', message('server.http.error.record-is-kept'));
   // Two writers who locked each other out, or one who waited too long: nothing was written.
   if (/^(40|55)/.test(sqlState) || sqlState === '57014')
-    return new HttpProblem('busy', phrase('server.http.error.write-conflict'), { waitS: 1 });
+    return new HttpProblem('busy', message('server.http.error.write-conflict'), { waitS: 1 });
   const status = numberProperty(error, 'status') ?? numberProperty(error, 'statusCode');
   if (error instanceof URIError)
-    return new HttpProblem('malformed-request', phrase('server.http.error.address-unreadable'));
-  if (status === 404) return new HttpProblem('not-found', phrase('server.http.error.nothing-here'));
+    return new HttpProblem('malformed-request', message('server.http.error.address-unreadable'));
+  if (status === 404) return new HttpProblem('not-found', message('server.http.error.nothing-here'));
   // What the body reader, the file server and Node itself say of a request they could not read.
   if (status !== undefined && status >= 400 && status < 500) {
-    return new HttpProblem('malformed-request', phrase('server.http.error.request-damaged'));
+    return new HttpProblem('malformed-request', message('server.http.error.request-damaged'));
   }
   if (error instanceof Error && error.name === 'AbortError')
-    return new HttpProblem('malformed-request', phrase('server.http.error.client-left'));
+    return new HttpProblem('malformed-request', message('server.http.error.client-left'));
   if (isDatabaseAway(error)) {
-    return new HttpProblem('database-away', phrase('server.http.error.no-database'));
+    return new HttpProblem('database-away', message('server.http.error.no-database'));
   }
-  return new HttpProblem('internal', phrase('server.http.error.internal'));
+  return new HttpProblem('internal', message('server.http.error.internal'));
 }
 
 function sqlStateOf(error: unknown, depth = 0): string {

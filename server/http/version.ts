@@ -1,6 +1,6 @@
 /** Optimistic versions on the wire: ETag out, If-Match in. */
 import type { Phrase } from '@fox-tempo/core/said';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import type { Request } from 'express';
 import { HttpProblem } from './problem.ts';
 
@@ -9,7 +9,7 @@ export function basedOn(request: Request): number {
   const header = request.get('if-match');
   const version = /^(?:W\/)?"(\d{1,9})"$/.exec(header ?? '')?.[1];
   if (version === undefined) {
-    throw new HttpProblem('version-missing', phrase('server.http.hint.if-match'));
+    throw new HttpProblem('version-missing', message('server.http.hint.if-match'));
   }
   return Number(version);
 }

@@ -1,5 +1,5 @@
 /** Everything that makes a machine file impossible to use, each named with its place: what cannot be inverted, leans on itself, or says one thing twice. */
-import { say, amount, type Phrase } from '../../said/index.ts';
+import { message, amount, type Phrase } from '../../said/index.ts';
 import type { Issue } from '../../outcome/index.ts';
 import type { Dial, Machine, TriggerMode } from './machine.ts';
 import { quantityFacts, type DialQuantity } from './quantities.ts';
@@ -10,13 +10,13 @@ export function machineIssues(machine: Machine): Issue[] {
   return [
     ...dials.flatMap((dial, at) => scaleIssues(dial.scale, `dials.${at}.scale`, dial.label)),
     ...repeated(dials.map((dial) => dial.id)).map(([at, id]) =>
-      twice(`dials.${at}.id`, say('machine.the-dial-id', { id }), id),
+      twice(`dials.${at}.id`, message('machine.the-dial-id', { id }), id),
     ),
     ...repeated(chartLines.map((line) => line.number)).map(([at, number]) =>
-      twice(`chartLines.${at}.number`, say('machine.chart-line', { number }), number),
+      twice(`chartLines.${at}.number`, message('machine.chart-line', { number }), number),
     ),
     ...repeated(feeders.map((feeder) => feeder.id)).map(([at, id]) =>
-      twice(`feeders.${at}.id`, say('machine.the-feeder', { id }), id),
+      twice(`feeders.${at}.id`, message('machine.the-feeder', { id }), id),
     ),
     ...percentIssues(dials),
     ...sameQuantityIssues(dials),
@@ -39,7 +39,7 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
     return said.map(([, word]) => ({
       path: `${path}.positions`,
       code: 'overlapping-positions',
-      message: say('machine.error.positions-mean-the-same', { label, word }),
+      message: message('machine.error.positions-mean-the-same', { label, word }),
       got: word,
     }));
   }
@@ -50,16 +50,16 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
     issues.push({
       path: `${path}.max`,
       code: 'reversed-range',
-      message: say('machine.error.range-order', { label, min, max }),
+      message: message('machine.error.range-order', { label, min, max }),
       limit: min,
       got: max,
-      hint: say('machine.hint.inverted-dial'),
+      hint: message('machine.hint.inverted-dial'),
     });
   } else if (step > max - min) {
     issues.push({
       path: `${path}.step`,
       code: 'step-too-wide',
-      message: say('machine.error.step-too-wide', { step, label, min, max }),
+      message: message('machine.error.step-too-wide', { step, label, min, max }),
       limit: max - min,
       got: step,
     });
@@ -68,7 +68,7 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
     issues.push({
       path: `${path}.step`,
       code: 'step-too-fine',
-      message: say('machine.error.too-many-positions', {
+      message: message('machine.error.too-many-positions', {
         step,
         count: ((max - min) / step).toExponential(1),
         label,
@@ -83,7 +83,7 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
     issues.push({
       path: `${path}.${key}`,
       code: 'out-of-range',
-      message: say('machine.error.figure-range', { label, key, largestFigure, figure }),
+      message: message('machine.error.figure-range', { label, key, largestFigure, figure }),
       limit: largestFigure,
       got: figure,
     });
@@ -92,15 +92,15 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
     (scale.kind === 'linear' && scale.quantityPerUnit === 0) ||
     (scale.kind === 'line-offset' && scale.voltsPerUnit === 0) ||
     (scale.kind === 'inverse' && scale.product === 0);
-  if (flat) issues.push(cannotInvert(path, label, say('machine.it-moves-nothing')));
+  if (flat) issues.push(cannotInvert(path, label, message('machine.it-moves-nothing')));
   if (scale.kind === 'inverse' && min <= 0 && max >= 0) {
-    issues.push(cannotInvert(path, label, say('machine.ambiguous.inverse-scale-at-zero')));
+    issues.push(cannotInvert(path, label, message('machine.ambiguous.inverse-scale-at-zero')));
   }
   if (scale.kind === 'linear' && scale.also?.quantity === scale.quantity) {
     issues.push({
       path: `${path}.also.quantity`,
       code: 'drags-itself',
-      message: say('machine.error.moves-own-quantity', { label, quantity: quantityFacts(scale.quantity).name }),
+      message: message('machine.error.moves-own-quantity', { label, quantity: quantityFacts(scale.quantity).name }),
       got: scale.quantity,
     });
   }
@@ -109,7 +109,7 @@ function scaleIssues(scale: DialScale, path: string, label: string): Issue[] {
 
 function steppedIssues({ positions, quantity }: SteppedScale, path: string, label: string): Issue[] {
   if (positions.length < 2)
-    return [cannotInvert(`${path}.positions`, label, say('machine.ambiguous.too-few-positions'))];
+    return [cannotInvert(`${path}.positions`, label, message('machine.ambiguous.too-few-positions'))];
   const figures = positions.map((position) => position.quantity);
   const rising = figures.every((figure, at) => at === 0 || figure > (figures[at - 1] ?? figure));
   const falling = figures.every((figure, at) => at === 0 || figure < (figures[at - 1] ?? figure));
@@ -119,7 +119,7 @@ function steppedIssues({ positions, quantity }: SteppedScale, path: string, labe
     cannotInvert(
       `${path}.positions.${wrong}`,
       label,
-      say('machine.ambiguous.positions-not-monotonic', { quantity: quantityFacts(quantity).name }),
+      message('machine.ambiguous.positions-not-monotonic', { quantity: quantityFacts(quantity).name }),
     ),
   ];
 }
@@ -128,8 +128,8 @@ function cannotInvert(path: string, label: string, why: Phrase): Issue {
   return {
     path,
     code: 'cannot-be-inverted',
-    message: say('machine.error.cannot-be-read-back', { label, why }),
-    hint: say('machine.hint.one-figure-per-value'),
+    message: message('machine.error.cannot-be-read-back', { label, why }),
+    hint: message('machine.hint.one-figure-per-value'),
   };
 }
 
@@ -143,7 +143,7 @@ function percentIssues(dials: readonly Dial[]): Issue[] {
         {
           path,
           code: 'unknown-dial',
-          message: say('machine.error.percentage-of-unknown-dial', { label, value: scale.of }),
+          message: message('machine.error.percentage-of-unknown-dial', { label, value: scale.of }),
           got: scale.of,
         },
       ];
@@ -153,7 +153,7 @@ function percentIssues(dials: readonly Dial[]): Issue[] {
         {
           path,
           code: 'not-a-number',
-          message: say('machine.error.percentage-of-unnumbered', { label, base: base.label }),
+          message: message('machine.error.percentage-of-unnumbered', { label, base: base.label }),
           got: scale.of,
         },
       ];
@@ -164,9 +164,9 @@ function percentIssues(dials: readonly Dial[]): Issue[] {
           {
             path,
             code: 'percent-cycle',
-            message: say('machine.leans-on-itself', { label, loop: loop.join(' → ') }),
+            message: message('machine.leans-on-itself', { label, loop: loop.join(' → ') }),
             got: scale.of,
-            hint: say('machine.hint.one-dial-absolute'),
+            hint: message('machine.hint.one-dial-absolute'),
           },
         ]
       : [];
@@ -199,13 +199,13 @@ function sameQuantityIssues(dials: readonly Dial[]): Issue[] {
       issues.push({
         path: `dials.${at}.scale.quantity`,
         code: 'overlapping-dials',
-        message: say('machine.error.two-dials-one-quantity', {
+        message: message('machine.error.two-dials-one-quantity', {
           first: other.dial.label,
           second: dial.label,
           quantity: quantityFacts(quantity).name,
         }),
         got: quantity,
-        hint: say('machine.hint.limit-to-modes'),
+        hint: message('machine.hint.limit-to-modes'),
       });
     } else {
       seen.push({ quantity, dial });
@@ -230,8 +230,8 @@ function draggingIssues(dials: readonly Dial[]): Issue[] {
           {
             path: `dials.${at}.scale.also`,
             code: 'dragging-cycle',
-            message: say('machine.error.two-second-quantities', { first: dial.label, second: other.dial.label }),
-            hint: say('machine.hint.one-second-quantity'),
+            message: message('machine.error.two-second-quantities', { first: dial.label, second: other.dial.label }),
+            hint: message('machine.hint.one-second-quantity'),
           },
         ]
       : [];
@@ -243,7 +243,7 @@ function chartDialIssues(dials: readonly Dial[]): Issue[] {
   return chart.slice(1).map((at) => ({
     path: `dials.${at}.scale.kind`,
     code: 'two-chart-dials',
-    message: say('machine.error.two-chart-pickers'),
+    message: message('machine.error.two-chart-pickers'),
   }));
 }
 
@@ -252,7 +252,7 @@ function limitIssues({ wireFeedMPerMin: [slowest, fastest], voltageV, duty }: Ma
   const reversed = (path: string, low: number, high: number): Issue => ({
     path,
     code: 'reversed-range',
-    message: say('machine.error.upper-above-lower', { low, high }),
+    message: message('machine.error.upper-above-lower', { low, high }),
     got: [low, high],
   });
   if (slowest >= fastest) issues.push(reversed('limits.wireFeedMPerMin', slowest, fastest));
@@ -263,7 +263,7 @@ function limitIssues({ wireFeedMPerMin: [slowest, fastest], voltageV, duty }: Ma
     issues.push({
       path: 'limits.duty',
       code: 'duty-rises',
-      message: say('machine.error.rating-plate-order', {
+      message: message('machine.error.rating-plate-order', {
         current: amount('current', points[bad]?.currentA ?? 0),
         percent: amount('percent', points[bad]?.percent ?? 0),
       }),
@@ -281,7 +281,7 @@ function triggerIssues({ label, states, moves }: TriggerMode, path: string): Iss
         issues.push({
           path: `${path}.moves.${at}.${end}`,
           code: 'unknown-state',
-          message: say('machine.error.unknown-state', { label, end, state: move[end] }),
+          message: message('machine.error.unknown-state', { label, end, state: move[end] }),
           limit: [...states],
           got: move[end],
         });
@@ -292,7 +292,7 @@ function triggerIssues({ label, states, moves }: TriggerMode, path: string): Iss
       issues.push({
         path: `${path}.moves.${at}`,
         code: 'two-ways',
-        message: say('machine.error.two-moves-from-state', { label, from: move.from, on: move.on }),
+        message: message('machine.error.two-moves-from-state', { label, from: move.from, on: move.on }),
         got: move.to,
       });
     }
@@ -306,7 +306,7 @@ function triggerIssues({ label, states, moves }: TriggerMode, path: string): Iss
     issues.push({
       path: `${path}.states`,
       code: 'unreachable-state',
-      message: say('machine.error.state-unreachable', { lost, label }),
+      message: message('machine.error.state-unreachable', { lost, label }),
       got: lost,
     });
   }
@@ -318,5 +318,5 @@ function repeated<T>(values: readonly T[]): (readonly [number, T])[] {
 }
 
 function twice(path: string, what: Phrase, got: unknown): Issue {
-  return { path, code: 'said-twice', message: say('machine.there-is-already', { what }), got };
+  return { path, code: 'said-twice', message: message('machine.there-is-already', { what }), got };
 }

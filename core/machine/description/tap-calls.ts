@@ -1,5 +1,5 @@
 /** What taps at rest call on a machine, and whether each called memory is for the wire and gas that are on it. */
-import { say, joined, type Phrase } from '../../said/index.ts';
+import { message, joined, type Phrase } from '../../said/index.ts';
 import { fillerOf, gasName, wireSizeLabel } from '../../consumables/index.ts';
 import { sameWire } from '../../consumables/index.ts';
 import type { Machine } from './machine.ts';
@@ -27,7 +27,7 @@ export function tapTargets(
 ): TapTarget[] {
   return tapCalls.map(({ taps, slot }) => {
     const held = slots.find((one) => one.slot === slot);
-    if (!held) return { taps, slot, name: null, warning: say('machine.gap.memory-empty', { slot }) };
+    if (!held) return { taps, slot, name: null, warning: message('machine.gap.memory-empty', { slot }) };
     const wrong = [
       ...(sameWire(held.program, loaded)
         ? []
@@ -38,7 +38,7 @@ export function tapTargets(
       taps,
       slot,
       name: held.name,
-      warning: wrong.length === 0 ? null : say('machine.gap.memory-wrong', { slot, wrong: joined(wrong, ' / ') }),
+      warning: wrong.length === 0 ? null : message('machine.gap.memory-wrong', { slot, wrong: joined(wrong, ' / ') }),
     };
   });
 }

@@ -1,5 +1,5 @@
 /** One program on two machines, line by line under the physical quantity, differences first. */
-import { say, type Phrase } from '../../said/index.ts';
+import { message, type Phrase } from '../../said/index.ts';
 import type { Machine } from '../description/machine.ts';
 import type { Program } from '../program.ts';
 import { dialQuantities, quantityFacts, type DialQuantity } from '../description/quantities.ts';
@@ -63,8 +63,8 @@ function comparedLine(
 }
 
 const otherNames: Record<string, Phrase> = {
-  'chart-line': say('machine.quantity.chart-line'),
-  mode: say('machine.other-mode'),
-  filler: say('machine.other-wire'),
-  trigger: say('machine.other-trigger'),
+  'chart-line': message('machine.quantity.chart-line'),
+  mode: message('machine.other-mode'),
+  filler: message('machine.other-wire'),
+  trigger: message('machine.other-trigger'),
 };

@@ -1,6 +1,6 @@
 /** What is found on the dials against what was meant to stand there: the drift of a memory slot, and what storing over it would lose. */
 import { own } from '../../record/index.ts';
-import { type Phrase, say, whether } from '../../said/index.ts';
+import { type Phrase, message, whether } from '../../said/index.ts';
 import { wireInGas } from '../../arc/index.ts';
 import type { Dial, Machine } from '../description/machine.ts';
 import type { WireAndMode } from '../arc-of.ts';
@@ -47,11 +47,11 @@ export function driftReport(
 }
 
 function meaning(dial: Dial, meant: number | undefined, read: number | undefined): Phrase {
-  if (!isNumeric(dial.scale) || meant === undefined || read === undefined) return say('machine.another-choice');
+  if (!isNumeric(dial.scale) || meant === undefined || read === undefined) return message('machine.another-choice');
   const quantity: DialQuantity = quantityOf(dial.scale);
   const { name, more, less, noticed } = quantityFacts(quantity);
   const by = read - meant;
-  return say('machine.name-change-sense', {
+  return message('machine.name-change-sense', {
     name,
     change: quantityChange(quantity, by),
     sense: by > 0 ? more : less,

@@ -1,5 +1,5 @@
 /** What a machine cannot give: peak, feed, volts, wire size, duty; the slow beat's high level is tested like any other. */
-import { say, amount, bare, oneOf, type Phrase } from '../../said/index.ts';
+import { message, amount, bare, oneOf, type Phrase } from '../../said/index.ts';
 import { wireSizeLabel } from '../../consumables/index.ts';
 import { dutyFromPlate } from '../../consumption/index.ts';
 import type { Warning } from '../../outcome/index.ts';
@@ -21,7 +21,7 @@ export function limitWarnings(
   if (program.pulse && program.pulse.peakCurrentA > limits.peakCurrentA) {
     caution(
       'peak-beyond-machine',
-      say('machine.gap.peak-current', {
+      message('machine.gap.peak-current', {
         wanted: amount('current', round(program.pulse.peakCurrentA)),
         name,
         most: amount('current', limits.peakCurrentA),
@@ -31,15 +31,15 @@ export function limitWarnings(
   const [slowest, fastest] = limits.wireFeedMPerMin;
   const feeds = program.slowBeat
     ? ([
-        [say('machine.slow-high-level'), program.slowBeat.highFeedMPerMin],
-        [say('machine.slow-low-level'), program.slowBeat.lowFeedMPerMin],
+        [message('machine.slow-high-level'), program.slowBeat.highFeedMPerMin],
+        [message('machine.slow-low-level'), program.slowBeat.lowFeedMPerMin],
       ] as const)
     : ([['feed', program.wireFeedMPerMin]] as const);
   for (const [what, feed] of feeds) {
     if (feed > fastest || feed < slowest) {
       caution(
         'feed-beyond-machine',
-        say('machine.gap.feed-outside', {
+        message('machine.gap.feed-outside', {
           what,
           feed: amount('wireFeed', round(feed)),
           name,
@@ -53,7 +53,7 @@ export function limitWarnings(
   if (beatMoves === 'feed' && beatHz > fastestFedBeatHz)
     caution(
       'beat-faster-than-feed',
-      say('machine.caution.double-pulse-too-fast', {
+      message('machine.caution.double-pulse-too-fast', {
         beat: amount('frequency', beatHz, 1),
         most: amount('frequency', fastestFedBeatHz, 1),
       }),
@@ -64,7 +64,7 @@ export function limitWarnings(
     if (feed > fastest || (feed < slowest && what !== 'run-in')) {
       caution(
         'level-beyond-machine',
-        say('machine.gap.level-outside', {
+        message('machine.gap.level-outside', {
           what,
           percent: amount('percent', round(percent)),
           feed: amount('wireFeed', round(feed)),
@@ -78,7 +78,7 @@ export function limitWarnings(
   if (limits.wireSizesMm && !limits.wireSizesMm.some((size) => Math.abs(size - program.diameterMm) < 0.03)) {
     caution(
       'wire-size-not-taken',
-      say('machine.gap.wire-size', {
+      message('machine.gap.wire-size', {
         name,
         size: oneOf(limits.wireSizesMm.map(wireSizeLabel)),
         diameter: wireSizeLabel(program.diameterMm),
@@ -92,7 +92,7 @@ export function limitWarnings(
     if (volts !== undefined && (volts < limits.voltageV[0] || volts > limits.voltageV[1])) {
       caution(
         'voltage-beyond-machine',
-        say('machine.gap.voltage', {
+        message('machine.gap.voltage', {
           volts: amount('voltage', volts, 1),
           name,
           least: bare('voltage', limits.voltageV[0]),
@@ -106,7 +106,7 @@ export function limitWarnings(
     warnings.push({
       code: 'short-duty',
       level: duty < 35 ? 'caution' : 'note',
-      message: say('machine.gap.duty-cycle', {
+      message: message('machine.gap.duty-cycle', {
         current: amount('current', round(current ?? 0)),
         name,
         duty: amount('percent', Math.floor(duty)),
@@ -128,7 +128,7 @@ function levelsOf(sequence: Program['sequence']): (readonly [Phrase, number])[] 
           ['end', sequence.endPercent],
         ] as const)),
     ...(second && sequence.tapsAtMm.length > 0
-      ? ([[say('machine.second-level'), sequence.secondPercent]] as const)
+      ? ([[message('machine.second-level'), sequence.secondPercent]] as const)
       : []),
   ];
 }

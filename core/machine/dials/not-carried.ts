@@ -1,5 +1,5 @@
 /** What a program asks and a machine has no dial for, or runs out of: said with the nearest that it can do. */
-import { say, amount, bare, joined, type Phrase } from '../../said/index.ts';
+import { message, amount, bare, joined, type Phrase } from '../../said/index.ts';
 import type { Machine, TriggerMode } from '../description/machine.ts';
 import type { Program } from '../program.ts';
 import { actsIn, quantityFacts, quantityText, type DialQuantity } from '../description/quantities.ts';
@@ -36,22 +36,22 @@ export function notCarried(
     if (fixed !== undefined) {
       lost.push({
         quantity,
-        what: say('machine.of', { name, wish: quantityText(quantity, wish) }),
+        what: message('machine.of', { name, wish: quantityText(quantity, wish) }),
         nearest:
           fixed === 0
             ? nearest
-            : say('machine.gap.set-by-machine', {
+            : message('machine.gap.set-by-machine', {
                 quantity: quantityText(quantity, fixed),
                 machine: ours?.mode.label ?? machine.name,
               }),
       });
     } else if (!setting) {
-      lost.push({ quantity, what: say('machine.of', { name, wish: quantityText(quantity, wish) }), nearest });
+      lost.push({ quantity, what: message('machine.of', { name, wish: quantityText(quantity, wish) }), nearest });
     } else if (setting.clipped && setting.reachedQuantity !== undefined) {
       lost.push({
         quantity,
-        what: say('machine.of', { name, wish: quantityText(quantity, wish) }),
-        nearest: say('machine.nearest.end-of-range', {
+        what: message('machine.of', { name, wish: quantityText(quantity, wish) }),
+        nearest: message('machine.nearest.end-of-range', {
           reachedQuantity: quantityText(quantity, setting.reachedQuantity),
           setting: setting.label,
         }),
@@ -62,7 +62,7 @@ export function notCarried(
   if (ours && !ours.same) {
     lost.push({
       quantity: 'trigger',
-      what: say('machine.trigger', { trigger: schoolFacts[program.sequence.trigger].name }),
+      what: message('machine.trigger', { trigger: schoolFacts[program.sequence.trigger].name }),
       nearest: joined([ours.mode.label, schoolFacts[ours.mode.school].name], ': '),
     });
   }
@@ -72,7 +72,7 @@ export function notCarried(
 function beatLost(machine: Machine, program: Program, wished: Wished): NotCarried[] {
   const beat = program.slowBeat;
   if (!beat) return [];
-  const said = say('machine.gap.double-pulse', {
+  const said = message('machine.gap.double-pulse', {
     lowFeed: bare('wireFeed', beat.lowFeedMPerMin, 1),
     highFeed: amount('wireFeed', beat.highFeedMPerMin, 1),
     highShare: amount('percent', beat.highShare * 100, 0),
@@ -84,7 +84,7 @@ function beatLost(machine: Machine, program: Program, wished: Wished): NotCarrie
       {
         quantity: 'slow-beat',
         what: said,
-        nearest: say('machine.nearest.single-pulse', { meanFeed: amount('wireFeed', beat.meanFeedMPerMin, 1) }),
+        nearest: message('machine.nearest.single-pulse', { meanFeed: amount('wireFeed', beat.meanFeedMPerMin, 1) }),
       },
     ];
   }
@@ -96,12 +96,12 @@ function beatLost(machine: Machine, program: Program, wished: Wished): NotCarrie
       quantity: 'slow-beat',
       what: joined([said, miss.why], ': '),
       nearest: near
-        ? say('machine.nearest.levels-same-mean', {
+        ? message('machine.nearest.levels-same-mean', {
             lowFeed: bare('wireFeed', near.lowFeedMPerMin, 1),
             highFeed: amount('wireFeed', near.highFeedMPerMin, 1),
             highShare: amount('percent', near.highShare * 100, 0),
           })
-        : say('machine.nearest.none-same-mean'),
+        : message('machine.nearest.none-same-mean'),
     },
   ];
 }
@@ -135,57 +135,57 @@ function demands({ trimMm, stiffness, sequence, pulse }: Program): Demand[] {
   const hasEnds = ends !== 'none';
   const hasTaps = second && sequence.tapsAtMm.length > 0;
   return [
-    { quantity: 'trimMm', when: Math.abs(trimMm) > 0.05, nearest: say('machine.nearest.own-line') },
-    { quantity: 'stiffness', when: Math.abs(stiffness) >= 0.5, nearest: say('machine.nearest.own-stiffness') },
-    { quantity: 'peakCurrentA', when: pulse !== null, nearest: say('machine.nearest.chart-line-peak') },
-    { quantity: 'runInFeedMPerMin', when: true, nearest: say('machine.nearest.own-run-in') },
+    { quantity: 'trimMm', when: Math.abs(trimMm) > 0.05, nearest: message('machine.nearest.own-line') },
+    { quantity: 'stiffness', when: Math.abs(stiffness) >= 0.5, nearest: message('machine.nearest.own-stiffness') },
+    { quantity: 'peakCurrentA', when: pulse !== null, nearest: message('machine.nearest.chart-line-peak') },
+    { quantity: 'runInFeedMPerMin', when: true, nearest: message('machine.nearest.own-run-in') },
     {
       quantity: 'startFeedMPerMin',
       when: hasEnds && sequence.startPercent !== 100,
-      nearest: say('machine.nearest.start-at-main'),
+      nearest: message('machine.nearest.start-at-main'),
     },
     {
       quantity: 'startTrimMm',
       when: hasEnds && sequence.startTrimMm !== 0,
-      nearest: say('machine.nearest.main-arc-length'),
+      nearest: message('machine.nearest.main-arc-length'),
     },
     {
       quantity: 'startS',
       when: ends === 'timed' && sequence.startS > 0,
-      nearest: say('machine.nearest.own-start-time'),
+      nearest: message('machine.nearest.own-start-time'),
     },
-    { quantity: 'slopeInS', when: hasEnds && sequence.slopeInS > 0, nearest: say('machine.nearest.step-to-main') },
+    { quantity: 'slopeInS', when: hasEnds && sequence.slopeInS > 0, nearest: message('machine.nearest.step-to-main') },
     {
       quantity: 'secondFeedMPerMin',
       when: hasTaps && sequence.secondPercent !== 100,
-      nearest: say('machine.nearest.travel-faster'),
+      nearest: message('machine.nearest.travel-faster'),
     },
     {
       quantity: 'secondTrimMm',
       when: hasTaps && sequence.secondTrimMm !== 0,
-      nearest: say('machine.nearest.main-arc-length'),
+      nearest: message('machine.nearest.main-arc-length'),
     },
-    { quantity: 'slopeOutS', when: hasEnds && sequence.slopeOutS > 0, nearest: say('machine.nearest.step-to-end') },
+    { quantity: 'slopeOutS', when: hasEnds && sequence.slopeOutS > 0, nearest: message('machine.nearest.step-to-end') },
     {
       quantity: 'endFeedMPerMin',
       when: hasEnds && sequence.endPercent !== 100,
-      nearest: say('machine.nearest.end-at-main'),
+      nearest: message('machine.nearest.end-at-main'),
     },
     {
       quantity: 'endTrimMm',
       when: hasEnds && sequence.endTrimMm !== 0,
-      nearest: say('machine.nearest.main-arc-length'),
+      nearest: message('machine.nearest.main-arc-length'),
     },
     {
       quantity: 'endS',
       when: ends === 'timed' && sequence.endS > 0,
-      nearest: say('machine.nearest.own-end-time'),
+      nearest: message('machine.nearest.own-end-time'),
     },
-    { quantity: 'spotS', when: sequence.trigger === 'spot', nearest: say('machine.nearest.count-yourself') },
-    { quantity: 'stitchOnS', when: sequence.trigger === 'stitch', nearest: say('machine.nearest.press-each-stitch') },
-    { quantity: 'stitchOffS', when: sequence.trigger === 'stitch', nearest: say('machine.nearest.wait-released') },
-    { quantity: 'burnBackMs', when: true, nearest: say('machine.nearest.own-burn-back') },
-    { quantity: 'preGasS', when: sequence.preGasS > 0.2, nearest: say('machine.nearest.own-gas-before') },
-    { quantity: 'postGasS', when: sequence.postGasS > 1.5, nearest: say('machine.nearest.hold-gun-over-end') },
+    { quantity: 'spotS', when: sequence.trigger === 'spot', nearest: message('machine.nearest.count-yourself') },
+    { quantity: 'stitchOnS', when: sequence.trigger === 'stitch', nearest: message('machine.nearest.press-each-stitch') },
+    { quantity: 'stitchOffS', when: sequence.trigger === 'stitch', nearest: message('machine.nearest.wait-released') },
+    { quantity: 'burnBackMs', when: true, nearest: message('machine.nearest.own-burn-back') },
+    { quantity: 'preGasS', when: sequence.preGasS > 0.2, nearest: message('machine.nearest.own-gas-before') },
+    { quantity: 'postGasS', when: sequence.postGasS > 1.5, nearest: message('machine.nearest.hold-gun-over-end') },
   ];
 }

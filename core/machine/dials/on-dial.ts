@@ -1,5 +1,5 @@
 /** Whether a value is one that a dial can stand at. */
-import { say, type Phrase } from '../../said/index.ts';
+import { message, type Phrase } from '../../said/index.ts';
 import type { Issue } from '../../outcome/index.ts';
 import type { Dial } from '../description/machine.ts';
 
@@ -13,7 +13,7 @@ export function notOnDial({ id, label, scale }: Dial, value: number): Issue[] {
       {
         path: `dials.${id}`,
         code: 'not-on-dial',
-        message: say('machine.error.not-a-number', { label }),
+        message: message('machine.error.not-a-number', { label }),
         got: String(value),
       },
     ];
@@ -23,10 +23,10 @@ export function notOnDial({ id, label, scale }: Dial, value: number): Issue[] {
     const last = scale.positions.length - 1;
     return Number.isInteger(value) && value >= 0 && value <= last
       ? []
-      : issue(say('machine.error.position-range', { label, last, value }), [0, last]);
+      : issue(message('machine.error.position-range', { label, last, value }), [0, last]);
   }
   const { min, max } = scale;
   return value >= min - 1e-9 && value <= max + 1e-9
     ? []
-    : issue(say('machine.error.value-range', { label, min, max, value }), [min, max]);
+    : issue(message('machine.error.value-range', { label, min, max, value }), [min, max]);
 }

@@ -1,6 +1,6 @@
 /** Turning a dial that drifted back to its reference, in the machine's own steps. */
 import { own } from '../../record/index.ts';
-import { say, type Said } from '../../said/index.ts';
+import { message, type Said } from '../../said/index.ts';
 import type { Machine } from '../description/machine.ts';
 import { toldDials } from '../description/told-dials.ts';
 import { displayed, isNumeric } from '../description/scales.ts';
@@ -22,9 +22,9 @@ export function putBack(machine: Machine, reference: Dials, found: Dials): PutBa
     if (meant === undefined || now === undefined || Math.abs(meant - now) < 1e-9) return [];
     const values = { label, from: displayed(scale, now), to: displayed(scale, meant) };
     if (!isNumeric(scale) || scale.kind === 'stepped')
-      return [{ dialId: id, label, steps: null, words: say('machine.switch-back', values) }];
+      return [{ dialId: id, label, steps: null, words: message('machine.switch-back', values) }];
     const steps = Math.round((meant - now) / scale.step);
     const words = steps > 0 ? 'machine.step.turn-up' : 'machine.turn-down';
-    return [{ dialId: id, label, steps, words: say(words, { ...values, steps: Math.abs(steps) }) }];
+    return [{ dialId: id, label, steps, words: message(words, { ...values, steps: Math.abs(steps) }) }];
   });
 }

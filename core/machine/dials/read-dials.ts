@@ -1,7 +1,7 @@
 /** The way back: what stands on a machine's dials, read as physics. What no dial says is assumed by rule, and named. */
 import { own } from '../../record/index.ts';
 import type { LineFit } from '../learning/line-fit.ts';
-import { say, type Phrase } from '../../said/index.ts';
+import { message, type Phrase } from '../../said/index.ts';
 import type { FillerCode } from '../../consumables/index.ts';
 import { failure, success, type Issue, type Outcome, type Warning } from '../../outcome/index.ts';
 import { rangeIssue } from '../../outcome/range.ts';
@@ -52,7 +52,7 @@ export function readDials(
     .map((id) => ({
       path: `dials.${id}`,
       code: 'unknown-dial',
-      message: say('machine.has-no-dial', { machine: machine.name, id }),
+      message: message('machine.has-no-dial', { machine: machine.name, id }),
       limit: toldDials(machine).map((dial) => dial.id),
       got: id,
     }));
@@ -67,7 +67,7 @@ export function readDials(
     issues.push({
       path: `dials.${chart.dial.id}`,
       code: 'unknown-chart-line',
-      message: say('machine.error.no-chart-line', { machine: machine.name, value: chart.value }),
+      message: message('machine.error.no-chart-line', { machine: machine.name, value: chart.value }),
       got: chart.value,
     });
   }
@@ -80,8 +80,8 @@ export function readDials(
     issues.push({
       path: 'dials',
       code: 'wire-unknown',
-      message: say('machine.error.wire-and-gas-unknown', { machine: machine.name }),
-      hint: say('machine.hint.chart-line-or-loaded'),
+      message: message('machine.error.wire-and-gas-unknown', { machine: machine.name }),
+      hint: message('machine.hint.chart-line-or-loaded'),
     });
   }
   if (issues.length > 0 || !wire) return failure(...issues);
@@ -110,8 +110,8 @@ export function readDials(
     return failure({
       path: 'dials',
       code: 'feed-unknown',
-      message: say('machine.error.no-dial-sets-feed', { machine: machine.name }),
-      hint: say('machine.error.no-steady-pulse'),
+      message: message('machine.error.no-dial-sets-feed', { machine: machine.name }),
+      hint: message('machine.error.no-steady-pulse'),
     });
   }
   const feedIssue = rangeIssue('wireFeedMPerMin', setFeed, 'dials');
@@ -253,7 +253,7 @@ function pulseRead(
       {
         code: 'pulse-does-not-balance',
         level: 'caution',
-        message: say('machine.hint.feed-current-or-thickness', { message: asDialled.issues[0]?.message ?? '' }),
+        message: message('machine.hint.feed-current-or-thickness', { message: asDialled.issues[0]?.message ?? '' }),
       },
     ],
   };

@@ -1,5 +1,5 @@
 /** An absolute start level left behind by a higher main: what stands on the machine against what the program now asks. */
-import { say, amount, type Phrase } from '../../said/index.ts';
+import { message, amount, type Phrase } from '../../said/index.ts';
 import { schoolFacts } from '../../sequence/index.ts';
 import type { Machine } from '../description/machine.ts';
 import type { Program } from '../program.ts';
@@ -30,7 +30,7 @@ export function startLag(
     label: dial.label,
     standsMPerMin: stands,
     mainMPerMin: main,
-    message: say('machine.caution.start-below-main', {
+    message: message('machine.caution.start-below-main', {
       dial: dial.label,
       machine: machine.name,
       stands: amount('wireFeed', stands, 1),

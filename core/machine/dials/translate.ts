@@ -1,6 +1,6 @@
 /** A program said in one machine's own dials, quantised as that machine would, with the miss in physical terms and what it cannot say. */
 import { handOfDial } from '../description/hand-of-dial.ts';
-import { say, amount, joined, type Phrase } from '../../said/index.ts';
+import { message, amount, joined, type Phrase } from '../../said/index.ts';
 import { modeName } from '../../plan/index.ts';
 import type { Warning } from '../../outcome/index.ts';
 import { chartLineFor, gasTrimMm, lookAlikes } from '../description/chart.ts';
@@ -106,7 +106,7 @@ function heldPeak({ name, limits }: Machine, { pulse: asked }: Program, { pulse:
     {
       code: 'peak-held-by-machine',
       level: 'note',
-      message: say('machine.caution.peak-lowered', {
+      message: message('machine.caution.peak-lowered', {
         name,
         most: amount('current', limits.peakCurrentA),
         wanted: amount('current', asked.peakCurrentA, 0),
@@ -165,7 +165,7 @@ function withLevel(
   if (!setting || !isMaster || !program.slowBeat || !beatSchool) return setting;
   return {
     ...setting,
-    level: beatSchool === 'swing' ? say('machine.mean-of-double-pulse') : say('machine.slow-high-level'),
+    level: beatSchool === 'swing' ? message('machine.mean-of-double-pulse') : message('machine.slow-high-level'),
   };
 }
 
@@ -245,18 +245,18 @@ function needsSense({ unit, scale, senseTested }: Dial): boolean {
 /** What turning a dial up does, in words; undefined where the label alone says it. */
 export function senseWords(scale: NumericScale): Phrase | undefined {
   const { more, less } = quantityFacts(quantityOf(scale));
-  const neutral = (at: number) => say('machine.is-the-line', { scale: displayed(scale, at) });
+  const neutral = (at: number) => message('machine.is-the-line', { scale: displayed(scale, at) });
   if (scale.kind === 'linear') {
-    const words = say('machine.dial.more-is', { less: scale.quantityPerUnit > 0 ? more : less });
+    const words = message('machine.dial.more-is', { less: scale.quantityPerUnit > 0 ? more : less });
     return scale.quantity === 'trimMm' ? joined([words, neutral(scale.neutral)], ', ') : words;
   }
   if (scale.kind === 'line-offset') {
-    return say('machine.dial.more-is-neutral', {
+    return message('machine.dial.more-is-neutral', {
       less: scale.voltsPerUnit > 0 ? more : less,
       neutral: neutral(scale.neutral),
     });
   }
-  if (scale.kind === 'inverse') return say('machine.dial.more-is', { less });
+  if (scale.kind === 'inverse') return message('machine.dial.more-is', { less });
   return undefined;
 }
 
@@ -292,7 +292,7 @@ function chartWarnings(
       {
         code: 'no-chart-line',
         level: 'caution',
-        message: say('machine.caution.no-chart-line-in-mode', { machine: machine.name, mode: modeName(program.mode) }),
+        message: message('machine.caution.no-chart-line-in-mode', { machine: machine.name, mode: modeName(program.mode) }),
       },
     ];
   }
@@ -302,7 +302,7 @@ function chartWarnings(
     {
       code: 'look-alike-number',
       level: 'caution',
-      message: say('machine.caution.chart-lines-confused', {
+      message: message('machine.caution.chart-lines-confused', {
         number: line.number,
         words: joined(
           similar.map((one) => `${one.number} (${one.words})`),
@@ -344,7 +344,7 @@ function dialWarnings(settings: readonly DialSetting[], program: Program): Warni
       warnings.push({
         code: 'dial-at-its-end',
         level: 'caution',
-        message: say('machine.caution.end-of-dial', {
+        message: message('machine.caution.end-of-dial', {
           dial: dial.label,
           display: dial.display,
           reached: quantityText(quantity as DialQuantity, reached),
@@ -359,8 +359,8 @@ function dialWarnings(settings: readonly DialSetting[], program: Program): Warni
         level: 'caution',
         message:
           dial.turn === 'stay'
-            ? say('machine.unit-stays', { dial: dial.label, neutral })
-            : say('machine.unit-not-measured', { dial: dial.label, way: say(`machine.way-${dial.turn}`), neutral }),
+            ? message('machine.unit-stays', { dial: dial.label, neutral })
+            : message('machine.unit-not-measured', { dial: dial.label, way: message(`machine.way-${dial.turn}`), neutral }),
       });
     }
     if (dial.bothReadings) {
@@ -372,7 +372,7 @@ function dialWarnings(settings: readonly DialSetting[], program: Program): Warni
     warnings.push({
       code: 'absolute-start',
       level: 'note',
-      message: say('machine.caution.start-level-absolute', {
+      message: message('machine.caution.start-level-absolute', {
         start: start.label,
         percent: amount('percent', program.sequence.startPercent),
       }),

@@ -2,7 +2,7 @@
 import { fillerOf, gasName, wireSizeLabel } from '../../consumables/index.ts';
 import { dutyFromPlate } from '../../consumption/index.ts';
 import { modeName } from '../../plan/index.ts';
-import { amount, inSentence, joined, say, type Phrase } from '../../said/index.ts';
+import { amount, inSentence, joined, message, type Phrase } from '../../said/index.ts';
 import type { Machine } from '../description/machine.ts';
 import type { Program } from '../program.ts';
 import { rmsCurrentA, type CannotWeld, type MissingPart } from './can-weld.ts';
@@ -15,16 +15,16 @@ export function whyNotWords(machine: Machine, program: Program, why: CannotWeld)
     case 'no-chart':
       return missingWords(name, [why]);
     case 'feed':
-      return say('machine.why-feed', {
+      return message('machine.why-feed', {
         machine: name,
         wants: amount('wireFeed', program.wireFeedMPerMin, 1),
         least: amount('wireFeed', limits.wireFeedMPerMin[0], 1),
         most: amount('wireFeed', limits.wireFeedMPerMin[1], 1),
       });
     case 'wire-size':
-      return say('machine.why-wire-size', { machine: name, size: wireSizeLabel(program.diameterMm) });
+      return message('machine.why-wire-size', { machine: name, size: wireSizeLabel(program.diameterMm) });
     case 'chart':
-      return say('machine.why-chart', {
+      return message('machine.why-chart', {
         machine: name,
         wire: fillerOf(program.filler).name,
         size: wireSizeLabel(program.diameterMm),
@@ -32,14 +32,14 @@ export function whyNotWords(machine: Machine, program: Program, why: CannotWeld)
         mode: inSentence(modeName(program.mode)),
       });
     case 'current':
-      return say('machine.why-current', {
+      return message('machine.why-current', {
         machine: name,
         most: amount('current', limits.peakCurrentA, 0),
         wants: amount('current', rmsCurrentA(program) ?? 0, 0),
       });
     case 'duty': {
       const wants = rmsCurrentA(program) ?? 0;
-      return say('machine.why-duty', {
+      return message('machine.why-duty', {
         machine: name,
         wants: amount('current', wants, 0),
         percent: amount('percent', dutyFromPlate(limits.duty, wants) ?? 0, 0),
@@ -49,14 +49,14 @@ export function whyNotWords(machine: Machine, program: Program, why: CannotWeld)
 }
 
 const missingNames: Record<MissingPart, Phrase> = {
-  'no-dials': say('machine.missing-dials'),
-  'no-feed-dial': say('machine.missing-feed-dial'),
-  'no-chart': say('machine.missing-chart'),
+  'no-dials': message('machine.missing-dials'),
+  'no-feed-dial': message('machine.missing-feed-dial'),
+  'no-chart': message('machine.missing-chart'),
 };
 
 /** What nobody described yet, so that the machine cannot be planned. */
 export function missingWords(machine: string, missing: readonly MissingPart[]): Phrase {
-  return say('machine.is-half-described', {
+  return message('machine.is-half-described', {
     machine,
     missing: joined(
       missing.map((part) => missingNames[part]),

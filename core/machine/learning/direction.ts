@@ -2,7 +2,7 @@
  * Which way a dial really runs: both readings while nobody has tried, short tests that find out, and what their result changes.
  * Every test is made on scrap with helmet and gloves, or with nothing that feeds or burns; none asks for a look into a nozzle.
  */
-import { amount, bare, hazard, type Phrase, say } from '../../said/index.ts';
+import { amount, bare, hazard, type Phrase, message } from '../../said/index.ts';
 import { success, failure, type Outcome } from '../../outcome/index.ts';
 import type { Dial, DirectionEvidence, Machine, TriggerMode } from '../description/machine.ts';
 import type { Program } from '../program.ts';
@@ -35,15 +35,15 @@ function consequenceOf(
   other: number,
   { slowBeat }: Program,
 ): Phrase {
-  const plain = say('machine.caution.direction-unknown', {
+  const plain = message('machine.caution.direction-unknown', {
     dial: dial.label,
     reached: quantityText(quantity, reached),
     value: quantityText(quantity, other),
   });
-  if (quantity !== 'beatHighSharePercent' || !slowBeat) return say('machine.caution.test-direction', { plain });
+  if (quantity !== 'beatHighSharePercent' || !slowBeat) return message('machine.caution.test-direction', { plain });
   const { highFeedMPerMin: high, lowFeedMPerMin: low } = slowBeat;
   const mean = (share: number) => (share * high + (100 - share) * low) / 100;
-  return say('machine.caution.test-direction-mean-feed', {
+  return message('machine.caution.test-direction-mean-feed', {
     plain,
     reached: bare('wireFeed', mean(reached), 1),
     value: amount('wireFeed', mean(other), 1),
@@ -75,80 +75,80 @@ export function directionTestFor(dial: Dial): DirectionTest | undefined {
   const pair = (more: Phrase, less: Phrase) => ({
     asDescribed: up ? more : less,
     reversed: up ? less : more,
-    unclear: say('machine.test.no-difference'),
+    unclear: message('machine.test.no-difference'),
   });
   const { label } = dial;
   switch (quantity) {
     case 'stiffness':
       return {
-        title: say('machine.test.stiffness.title', { label }),
+        title: message('machine.test.stiffness.title', { label }),
         minutes: 2,
         safety: onScrap,
         steps: [
-          say('machine.test.stiffness.middle', { label, length: amount('shortLength', 60) }),
-          say('machine.test.stiffness.upper-end', { label }),
-          say('machine.test.stiffness.lower-end', { label }),
+          message('machine.test.stiffness.middle', { label, length: amount('shortLength', 60) }),
+          message('machine.test.stiffness.upper-end', { label }),
+          message('machine.test.stiffness.lower-end', { label }),
         ],
-        question: say('machine.test.stiffness.question', { label }),
-        answers: pair(say('machine.test.stiffness.narrower'), say('machine.test.stiffness.wider')),
+        question: message('machine.test.stiffness.question', { label }),
+        answers: pair(message('machine.test.stiffness.narrower'), message('machine.test.stiffness.wider')),
       };
     case 'trimMm':
       return {
-        title: say('machine.test.stiffness.title', { label }),
+        title: message('machine.test.stiffness.title', { label }),
         minutes: 2,
         safety: onScrap,
         steps: [
-          say('machine.test.trim.neutral', { length: amount('shortLength', 60), label }),
-          say('machine.test.trim.quarter-up'),
-          say('machine.test.trim.quarter-down'),
+          message('machine.test.trim.neutral', { length: amount('shortLength', 60), label }),
+          message('machine.test.trim.quarter-up'),
+          message('machine.test.trim.quarter-down'),
         ],
-        question: say('machine.test.trim.question'),
-        answers: pair(say('machine.test.trim.longer'), say('machine.test.trim.shorter')),
+        question: message('machine.test.trim.question'),
+        answers: pair(message('machine.test.trim.longer'), message('machine.test.trim.shorter')),
       };
     case 'beatHighSharePercent':
       return {
-        title: say('machine.test.share.title', { label }),
+        title: message('machine.test.share.title', { label }),
         minutes: 2,
         safety: onScrap,
         steps: [
-          say('machine.test.share.levels-far-apart'),
-          say('machine.test.share.weld', { label, length: amount('shortLength', 100) }),
-          say('machine.test.share.look'),
+          message('machine.test.share.levels-far-apart'),
+          message('machine.test.share.weld', { label, length: amount('shortLength', 100) }),
+          message('machine.test.share.look'),
         ],
-        question: say('machine.test.share.question', { label }),
-        answers: pair(say('machine.test.share.is-high'), say('machine.test.share.is-low')),
+        question: message('machine.test.share.question', { label }),
+        answers: pair(message('machine.test.share.is-high'), message('machine.test.share.is-low')),
       };
     case 'runInFeedMPerMin':
       return {
-        title: say('machine.test.run-in.title', { label }),
+        title: message('machine.test.run-in.title', { label }),
         minutes: 2,
         safety: onScrap,
         steps: [
-          say('machine.test.run-in.upper-end', { label, length: amount('shortLength', 10) }),
-          say('machine.test.run-in.lower-end'),
+          message('machine.test.run-in.upper-end', { label, length: amount('shortLength', 10) }),
+          message('machine.test.run-in.lower-end'),
         ],
-        question: say('machine.test.run-in.question'),
-        answers: pair(say('machine.test.run-in.faster'), say('machine.test.run-in.slower')),
+        question: message('machine.test.run-in.question'),
+        answers: pair(message('machine.test.run-in.faster'), message('machine.test.run-in.slower')),
       };
     case 'burnBackMs':
       return {
-        title: say('machine.test.burn-back.title', { label }),
+        title: message('machine.test.burn-back.title', { label }),
         minutes: 2,
         safety: hazard('machine.test.burn-back.power-off', { onScrap }),
         steps: [
-          say('machine.test.burn-back.upper-end', { label, length: amount('shortLength', 20) }),
-          say('machine.test.burn-back.lower-end'),
+          message('machine.test.burn-back.upper-end', { label, length: amount('shortLength', 20) }),
+          message('machine.test.burn-back.lower-end'),
         ],
-        question: say('machine.test.burn-back.question'),
+        question: message('machine.test.burn-back.question'),
         answers: pair('shorter', 'longer'),
       };
     default:
       return {
-        title: say('machine.test.other.title', { label }),
+        title: message('machine.test.other.title', { label }),
         minutes: 2,
         safety: onScrap,
-        steps: [say('machine.test.other.weld', { length: amount('shortLength', 60), label })],
-        question: say('machine.test.other.question', { quantity: quantityFacts(quantity).name }),
+        steps: [message('machine.test.other.weld', { length: amount('shortLength', 60), label })],
+        question: message('machine.test.other.question', { quantity: quantityFacts(quantity).name }),
         answers: pair(quantityFacts(quantity).more, quantityFacts(quantity).less),
       };
   }
@@ -157,20 +157,20 @@ export function directionTestFor(dial: Dial): DirectionTest | undefined {
 /** The plain latching mode under test: what a machine does on each press, found without feeding or burning anything. */
 export function triggerTestFor(mode: TriggerMode): DirectionTest {
   return {
-    title: say('machine.test.trigger.title', { mode: mode.label }),
+    title: message('machine.test.trigger.title', { mode: mode.label }),
     minutes: 2,
     safety: withoutFeed,
     steps: [
-      say('machine.test.trigger.hold'),
-      say('machine.test.trigger.release'),
-      say('machine.test.trigger.hold-again'),
-      say('machine.test.trigger.release-again'),
+      message('machine.test.trigger.hold'),
+      message('machine.test.trigger.release'),
+      message('machine.test.trigger.hold-again'),
+      message('machine.test.trigger.release-again'),
     ],
-    question: say('machine.test.trigger.question'),
+    question: message('machine.test.trigger.question'),
     answers: {
-      asDescribed: say('machine.test.trigger.as-drawn'),
-      reversed: say('machine.test.trigger.different'),
-      unclear: say('machine.cannot-tell'),
+      asDescribed: message('machine.test.trigger.as-drawn'),
+      reversed: message('machine.test.trigger.different'),
+      unclear: message('machine.cannot-tell'),
     },
   };
 }
@@ -182,7 +182,7 @@ export function withDirection(machine: Machine, dialId: string, evidence: Direct
     return failure({
       path: 'dialId',
       code: 'unknown-dial',
-      message: say('machine.error.no-dial', { machine: machine.name, dialId }),
+      message: message('machine.error.no-dial', { machine: machine.name, dialId }),
       got: dialId,
     });
   }
@@ -191,7 +191,7 @@ export function withDirection(machine: Machine, dialId: string, evidence: Direct
     return failure({
       path: 'dialId',
       code: 'nothing-to-turn',
-      message: say('machine.error.no-direction', { dial: dial.label }),
+      message: message('machine.error.no-direction', { dial: dial.label }),
       got: dialId,
     });
   }

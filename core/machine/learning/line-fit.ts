@@ -2,7 +2,7 @@
  * A machine's own line from a few points of its door chart: current against feed as a power law, volts against feed as a straight line,
  * both held rising, least squares; thickness against feed between its points. Each point is judged by the fit through all the others.
  */
-import { say, amount, joined, type Phrase } from '../../said/index.ts';
+import { message, amount, joined, type Phrase } from '../../said/index.ts';
 import { steadyCurrentA } from '../../melting/index.ts';
 import { wireInGas } from '../../arc/index.ts';
 import { failure, success, type Issue, type Outcome } from '../../outcome/index.ts';
@@ -51,9 +51,9 @@ export function fitLine(line: ChartLine, path = 'points'): Outcome<LineFit> {
       issues.push({
         path: `${path}.${index}`,
         code: 'point-without-feed',
-        message: say('machine.error.point-without-feed', { index: index + 1 }),
+        message: message('machine.error.point-without-feed', { index: index + 1 }),
         got: point,
-        hint: say('machine.hint.feed-or-chart-current'),
+        hint: message('machine.hint.feed-or-chart-current'),
       });
       return [];
     }
@@ -65,7 +65,7 @@ export function fitLine(line: ChartLine, path = 'points'): Outcome<LineFit> {
       issues.push({
         path: `${path}.${point.index}`,
         code: 'duplicate-feed',
-        message: say('machine.error.points-same-feed', {
+        message: message('machine.error.points-same-feed', {
           first: twin.index + 1,
           second: point.index + 1,
           wireFeed: amount('wireFeed', point.wireFeedMPerMin, 2),
@@ -78,7 +78,7 @@ export function fitLine(line: ChartLine, path = 'points'): Outcome<LineFit> {
     issues.push({
       path,
       code: 'too-few-points',
-      message: say('machine.error.line-needs-points', { points: points.length }),
+      message: message('machine.error.line-needs-points', { points: points.length }),
       limit: 2,
       got: points.length,
     });
@@ -116,7 +116,7 @@ function judged(point: FittedPoint, all: readonly FittedPoint[], amps?: Curve, v
     const current = point.feedComputed ? undefined : missOf(point.currentA, fitAmps(others), point);
     if (current !== undefined && point.currentA !== undefined && Math.abs(current) > doubtfulShare * point.currentA) {
       doubts.push(
-        say('machine.because.current-off-line', {
+        message('machine.because.current-off-line', {
           current: amount('current', point.currentA),
           off: amount('current', Math.abs(current), 0),
           side: current > 0 ? 'above' : 'other',
@@ -126,7 +126,7 @@ function judged(point: FittedPoint, all: readonly FittedPoint[], amps?: Curve, v
     const voltage = missOf(point.voltageV, fitVolts(others), point);
     if (voltage !== undefined && Math.abs(voltage) > doubtfulV) {
       doubts.push(
-        say('machine.because.voltage-off-line', {
+        message('machine.because.voltage-off-line', {
           voltage: amount('voltage', point.voltageV ?? 0),
           off: amount('voltage', Math.abs(voltage), 1),
           side: voltage > 0 ? 'above' : 'other',

@@ -1,6 +1,6 @@
 /** What one unit of a one-number swing dial means, from two tests: the slow levels are read at two values, the scale is the line through both. */
 import type { Phrase } from '../../said/index.ts';
-import { amount, bare, say } from '../../said/index.ts';
+import { amount, bare, message } from '../../said/index.ts';
 import { failure, success, type Issue, type Outcome } from '../../outcome/index.ts';
 import { rangeIssue } from '../../outcome/range.ts';
 import type { Dial } from '../description/machine.ts';
@@ -36,7 +36,7 @@ export function swingFromTests(dial: Dial, readings: readonly [SwingReading, Swi
     return failure({
       path: 'dial',
       code: 'no-swing-dial',
-      message: say('machine.unit.not-the-dial', { dial: dial.label }),
+      message: message('machine.unit.not-the-dial', { dial: dial.label }),
       got: dial.id,
     });
   }
@@ -49,7 +49,7 @@ export function swingFromTests(dial: Dial, readings: readonly [SwingReading, Swi
     return failure({
       path: 'readings.1.dialValue',
       code: 'same-value',
-      message: say('machine.unit.same-value', { dialValue: one.dialValue }),
+      message: message('machine.unit.same-value', { dialValue: one.dialValue }),
       got: two.dialValue,
     });
   }
@@ -57,14 +57,14 @@ export function swingFromTests(dial: Dial, readings: readonly [SwingReading, Swi
     return failure({
       path: 'readings.1.highFeedMPerMin',
       code: 'too-near',
-      message: say('machine.unit.swings-alike', {
+      message: message('machine.unit.swings-alike', {
         first: bare('percent', swings[0], 1),
         second: amount('percent', swings[1], 1),
         leastApart: amount('percent', leastApartPercent),
       }),
       limit: leastApartPercent,
       got: Number(Math.abs(swings[1] - swings[0]).toFixed(2)),
-      hint: say('machine.unit.further-apart'),
+      hint: message('machine.unit.further-apart'),
     });
   }
   const perUnit = (swings[1] - swings[0]) / apart;
@@ -76,7 +76,7 @@ export function swingFromTests(dial: Dial, readings: readonly [SwingReading, Swi
     swingPercent: swings,
     meanFeedMPerMin: [meanOf(one), meanOf(two)],
     perUnitPercent: perUnit,
-    because: say('machine.because.swing-unit', {
+    because: message('machine.because.swing-unit', {
       first: words(one, swings[0]),
       second: words(two, swings[1]),
       perUnit: amount('percent', perUnit, 2),
@@ -103,7 +103,7 @@ function issuesOf(dial: Dial, reading: SwingReading, path: string): Issue[] {
           {
             path: `${path}.highFeedMPerMin`,
             code: 'high-below-low',
-            message: say('machine.error.level-order', {
+            message: message('machine.error.level-order', {
               high: amount('wireFeed', high),
               low: amount('wireFeed', low),
             }),

@@ -5,7 +5,7 @@
 import type { WireInGas } from '../../arc/index.ts';
 import { feedForArea, filletAreaMm2 } from '../../bead/index.ts';
 import { failure, rangeIssues, success, type Issue, type Outcome } from '../../outcome/index.ts';
-import { amount, say, type Phrase } from '../../said/index.ts';
+import { amount, message, type Phrase } from '../../said/index.ts';
 import type { Dial } from '../description/machine.ts';
 import { notOnDial } from '../dials/on-dial.ts';
 
@@ -52,7 +52,7 @@ export function unitFromTests(
     return failure({
       path: 'dial',
       code: 'not-measurable',
-      message: say('machine.unit.not-measurable', { dial: dial.label }),
+      message: message('machine.unit.not-measurable', { dial: dial.label }),
       got: dial.id,
     });
   const issues = readings.flatMap((reading, at) => readingIssues(dial, quantity, reading, `readings.${at}`));
@@ -63,7 +63,7 @@ export function unitFromTests(
     return failure({
       path: 'readings.1.dialValue',
       code: 'same-value',
-      message: say('machine.unit.same-value', { dialValue: one.dialValue }),
+      message: message('machine.unit.same-value', { dialValue: one.dialValue }),
       got: two.dialValue,
     });
   const figures = [figureOf(quantity, wire, one, one), figureOf(quantity, wire, two, one)] as const;
@@ -72,10 +72,10 @@ export function unitFromTests(
     return failure({
       path: `readings.1.${unitMeasures[quantity]}`,
       code: 'too-near',
-      message: say('machine.unit.beads-alike', { dial: dial.label }),
+      message: message('machine.unit.beads-alike', { dial: dial.label }),
       limit: leastApart[quantity],
       got: Number(Math.abs(by).toFixed(2)),
-      hint: say('machine.unit.further-apart'),
+      hint: message('machine.unit.further-apart'),
     });
   const quantityPerUnit = by / apart;
   // Where the arc's line lies is the machine's own neutral; a feed has no neutral of its own.
@@ -86,13 +86,13 @@ export function unitFromTests(
     return failure({
       path: 'readings',
       code: 'negative-feed',
-      message: say('machine.unit.negative-feed', {
+      message: message('machine.unit.negative-feed', {
         dial: dial.label,
         feed: amount('wireFeed', Math.min(...atEnds), 1),
       }),
       limit: 0,
       got: Number(Math.min(...atEnds).toFixed(2)),
-      hint: say('machine.unit.measure-again'),
+      hint: message('machine.unit.measure-again'),
     });
   return success({
     scale: { quantityAtNeutral, quantityPerUnit },
@@ -117,14 +117,14 @@ function becauseOf(
 ): Phrase {
   const dials = { lowValue: one.dialValue, highValue: two.dialValue };
   if (quantity === 'trimMm')
-    return say('machine.arc-unit-sum', {
+    return message('machine.arc-unit-sum', {
       ...dials,
       lowVolts: amount('voltage', one.voltageV ?? 0, 1),
       highVolts: amount('voltage', two.voltageV ?? 0, 1),
       field: amount('voltsPerLength', wire.eVPerMm, 2),
       unit: amount('shortLength', perUnit, 3),
     });
-  return say('machine.feed-unit-sum', {
+  return message('machine.feed-unit-sum', {
     ...dials,
     lowFeed: amount('wireFeed', figures[0], 2),
     highFeed: amount('wireFeed', figures[1], 2),
@@ -140,7 +140,7 @@ function readingIssues(dial: Dial, quantity: MeasuredQuantity, reading: UnitRead
     .map(([field]): Issue => ({
       path: `${path}.${field}`,
       code: 'missing',
-      message: say('machine.unit.reading-missing'),
+      message: message('machine.unit.reading-missing'),
     }));
   return [
     ...notOnDial(dial, dialValue),

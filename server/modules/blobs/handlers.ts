@@ -1,5 +1,5 @@
 /** Attached files in the database, by the hash of their bytes: one backup holds them, and every server of the shop has them. */
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { createHash } from 'node:crypto';
 import { blobTypes } from '@fox-tempo/contract';
 import { Raw, type Handlers } from '../../http/doors.ts';
@@ -23,19 +23,19 @@ export const blobHandlers = {
     if (mediaType === undefined)
       throw new HttpProblem(
         'unsupported-type',
-        phrase('server.blobs.kept-are-got', { blobTypes, said: said ?? 'nothing' }),
+        message('server.blobs.kept-are-got', { blobTypes, said: said ?? 'nothing' }),
       );
     if (!Buffer.isBuffer(bytes) || bytes.length === 0)
-      throw new HttpProblem('malformed-request', phrase('server.blobs.error.file-empty'));
+      throw new HttpProblem('malformed-request', message('server.blobs.error.file-empty'));
     if (!beginnings[mediaType](bytes))
-      throw new HttpProblem('unsupported-type', phrase('server.blobs.error.wrong-media-type', { mediaType }));
+      throw new HttpProblem('unsupported-type', message('server.blobs.error.wrong-media-type', { mediaType }));
     const sha256 = createHash('sha256').update(bytes).digest('hex');
     await keepBlob(db, { sha256, mediaType, size: bytes.length, bytes });
     return { sha256, mediaType, size: bytes.length };
   },
   blob: async ({ db, params }) => {
     const row = await findBlob(db, params.sha256);
-    if (!row) throw new HttpProblem('not-found', phrase('server.blobs.error.no-file'));
+    if (!row) throw new HttpProblem('not-found', message('server.blobs.error.no-file'));
     return new Raw((response) => {
       response
         .set('Content-Type', row.mediaType)

@@ -1,7 +1,7 @@
 /** The dial card as a printed page, A5, A4 or Letter: one line a dial, large figures, readable with a glove on it. */
 import { hazard } from '@fox-tempo/words';
 import { atMachine, questionOf } from '@fox-tempo/core/site';
-import { amount, inSentence, say as sayCode, type Phrase, signed, absent } from '@fox-tempo/core/said';
+import { amount, inSentence, message as sayCode, type Phrase, signed, absent } from '@fox-tempo/core/said';
 import { asStands, type CardPaper, type MachineResource, type SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import {

@@ -1,4 +1,4 @@
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import { Raw, type Handlers } from '../../http/doors.ts';
 import { HttpProblem } from '../../http/problem.ts';
@@ -18,7 +18,7 @@ export function cardHandlers(pool: ComputePool): Pick<Handlers, 'card'> {
       const seam = await requireSeam(db, params.id);
       const machine = await requireMachine(db, machineId);
       if (!seam.revision)
-        throw new HttpProblem('not-found', phrase('server.cards.error.no-setting', { spec: seam.spec.name }));
+        throw new HttpProblem('not-found', message('server.cards.error.no-setting', { spec: seam.spec.name }));
       const { items } = await currentEntries(db, machineId, { limit: 1000, after: undefined });
       const slots = items.map(({ slot, seamName, program }) => ({ slot, name: seamName, program }));
       const { timeZone } = await readShop(db);

@@ -8,7 +8,7 @@ import {
   type SequenceOnMachine,
   type TimeMap,
 } from '@fox-tempo/core/score';
-import { say as sayCode } from '@fox-tempo/core/said';
+import { message as sayCode } from '@fox-tempo/core/said';
 import type { Words } from '@fox-tempo/words';
 import { isLit, type Phase, type PlayedPhase } from '@fox-tempo/core/sequence';
 

@@ -1,5 +1,5 @@
 /** The core's questions over HTTP: the same shapes and answers as at the command line; what takes long is computed in a worker thread. */
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { verbNames, verbs, type VerbName } from '@fox-tempo/contract';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import { Raw, type Handlers } from '../../http/doors.ts';
@@ -16,7 +16,7 @@ export function computeHandlers(pool: ComputePool): Pick<Handlers, 'compute'> {
       if (!Object.hasOwn(verbs, verb))
         throw new HttpProblem(
           'not-found',
-          phrase('server.compute.error.no-computation', { name: verb.slice(0, 40), verbNames }),
+          message('server.compute.error.no-computation', { name: verb.slice(0, 40), verbNames }),
         );
       if (quick.has(verb)) return orProblem(verbs[verb as VerbName].run(body));
       const { language, system } = wordsOf(http.response);

@@ -1,4 +1,4 @@
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { readMapJob, type Job } from '@fox-tempo/contract';
 import type { Executor } from '../../db/connection.ts';
 import { Raw, type Handlers } from '../../http/doors.ts';
@@ -51,6 +51,6 @@ export function jobHandlers(queue: JobQueue): Pick<Handlers, 'addJob' | 'job' | 
 /** One's own; another's is not there for you. */
 async function requireJob(db: Executor, id: string, personId: string): Promise<Job> {
   const job = uuid.test(id) ? await findJob(db, id, personId) : undefined;
-  if (!job) throw new HttpProblem('not-found', phrase('server.jobs.error.no-job', { id: id.slice(0, 40) }));
+  if (!job) throw new HttpProblem('not-found', message('server.jobs.error.no-job', { id: id.slice(0, 40) }));
   return job;
 }

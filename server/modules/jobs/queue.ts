@@ -1,5 +1,5 @@
 /** The queue in PostgreSQL: any worker process on any machine takes the next job; one whose worker fell silent is taken up again. */
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { english } from '@fox-tempo/words/english';
 import { mapRow, readMapJob } from '@fox-tempo/contract';
 import type { Cell } from '@fox-tempo/core/zone-map';
@@ -48,7 +48,7 @@ export function createJobQueue(url: string, connection: Connection): JobQueue {
     if (!read.ok) {
       await endJob(db, id, job.tries, {
         state: 'failed',
-        trouble: english.tell(read.issues[0]?.message ?? phrase('server.jobs.error.question-refused')),
+        trouble: english.tell(read.issues[0]?.message ?? message('server.jobs.error.question-refused')),
       });
       return;
     }

@@ -2,7 +2,7 @@
 import type { MachineFile } from '@fox-tempo/contract';
 import { toldDials } from '@fox-tempo/core/machine';
 import type { Issue } from '@fox-tempo/core/outcome';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { invalidInput } from '../../http/problem.ts';
 
 /** Every dial that is not there, each at its own path. */
@@ -13,7 +13,7 @@ export function foreignDials(file: MachineFile, dials: Readonly<Record<string, n
     .map((id) => ({
       path: `${path}.${id}`,
       code: 'unknown-dial',
-      message: phrase('server.machines.has-no-dial', { file: file.name, id }),
+      message: message('server.machines.has-no-dial', { file: file.name, id }),
       limit: known,
       got: id,
     }));

@@ -1,6 +1,6 @@
 /** What writing a machine means: its file is checked whole, names stay unique, a stale write is refused with both states. */
 import { foreignDials } from './foreign-dials.ts';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import {
   readMachineFile,
@@ -22,7 +22,7 @@ import { self, type Author } from '../observations/author.ts';
 
 export async function requireMachine(db: Executor, id: string): Promise<MachineResource> {
   const machine = await findMachine(db, id);
-  if (!machine) throw new HttpProblem('not-found', phrase('server.machines.error.no-machine', { id }));
+  if (!machine) throw new HttpProblem('not-found', message('server.machines.error.no-machine', { id }));
   return machine;
 }
 
@@ -119,7 +119,7 @@ async function changeMachine(
       throw staleVersion(
         stored,
         yours,
-        phrase('server.machines.error.version-conflict', {
+        message('server.machines.error.version-conflict', {
           changedBy: stored.changedBy,
           version: stored.version,
           basedOn,
@@ -151,7 +151,7 @@ function takenName(name: string): HttpProblem {
     {
       path: 'file.name',
       code: 'name-taken',
-      message: phrase('server.machines.error.name-taken', { name }),
+      message: message('server.machines.error.name-taken', { name }),
       got: name,
     },
   ]);
@@ -165,7 +165,7 @@ function refuseForeign(file: MachineFile, standing: StandingSave): void {
     ...foreignFeeders.map((id) => ({
       path: 'feeders',
       code: 'unknown-feeder' as const,
-      message: phrase('server.machines.has-no-feeder', { file: file.name, id }),
+      message: message('server.machines.has-no-feeder', { file: file.name, id }),
       limit: feeders,
       got: id,
     })),

@@ -1,6 +1,6 @@
 /** Recording: what an observation names must be there, and a correction corrects the same kind of thing. */
 import type { Phrase } from '@fox-tempo/core/said';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { type IssueCode } from '@fox-tempo/core/outcome';
 import { may, recordedKinds, type Observation, type ObservationCreate, type Role } from '@fox-tempo/contract';
 import type { Database } from '../../db/connection.ts';
@@ -30,7 +30,7 @@ export async function record(
       throw unknown(
         'weldedBy',
         'unknown-person',
-        phrase('server.observations.error.no-person', { weldedBy: row.weldedBy }),
+        message('server.observations.error.no-person', { weldedBy: row.weldedBy }),
         row.weldedBy,
       );
   }
@@ -47,13 +47,13 @@ export async function record(
       throw unknown(
         'corrects',
         'unknown-observation',
-        phrase('server.observations.error.no-record-to-correct', { kind: row.kind, corrects: row.corrects }),
+        message('server.observations.error.no-record-to-correct', { kind: row.kind, corrects: row.corrects }),
         row.corrects,
       );
     const own = made?.recordedBy === by.id || made?.weldedBy === by.id;
     const right =
       before?.kind === 'handed-over' ? may('settleHandedOver', role) : own || may('withdraw', role, 'anothers');
-    if (!right) throw new HttpProblem('not-allowed', phrase('server.observations.another-ones-record'));
+    if (!right) throw new HttpProblem('not-allowed', message('server.observations.another-ones-record'));
     const already = row.kind === 'withdrawal' ? await withdrawalOf(db, row.corrects) : undefined;
     if (already) return already;
   }
@@ -62,7 +62,7 @@ export async function record(
     attachments.map((file) => file.sha256),
   );
   if (missing !== undefined)
-    throw unknown('attachments', 'unknown-file', phrase('server.observations.hint.send-file-first'), missing);
+    throw unknown('attachments', 'unknown-file', message('server.observations.hint.send-file-first'), missing);
   await addObservation(db, {
     id,
     by: { ...by, deviceAt },
@@ -76,7 +76,7 @@ export async function record(
   await attach(db, id, attachments);
   if (row.kind === 'withdrawal' && before?.kind === 'trial') await withdrawTrial(db, before.id);
   const made = await findObservation(db, id);
-  if (!made) throw new HttpProblem('internal', phrase('server.observations.error.not-kept'));
+  if (!made) throw new HttpProblem('internal', message('server.observations.error.not-kept'));
   return made;
 }
 

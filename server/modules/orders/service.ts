@@ -1,6 +1,6 @@
 /** Orders, and parts that are done: the order counts up, gas and wire count down, together or not at all. */
 import { notCounted, partsReady, taken, type SeamCount } from '@fox-tempo/core/run';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import {
   may,
@@ -46,7 +46,7 @@ export async function saveOrder(
     if (!(await lockOrder(tx, id))) throw noOrder(id);
     const stored = await requireOrder(tx, id);
     if (stored.version !== version)
-      throw staleVersion(stored, save, phrase('server.orders.error.changed-meanwhile', { number: stored.number }));
+      throw staleVersion(stored, save, message('server.orders.error.changed-meanwhile', { number: stored.number }));
     if (save.closed && !stored.closed) await askBeforeClosing(tx, stored, save);
     await updateOrder(tx, id, version, save, by);
     return requireOrder(tx, id);
@@ -58,7 +58,7 @@ async function askBeforeClosing(db: Executor, order: Order, { confirmed = [], qu
   const { number, done } = order;
   const questions: Issue[] = [];
   const { gasL, wireKg, arcS } = await takenBy(db, order.id);
-  const took = phrase('server.orders.it-took', {
+  const took = message('server.orders.it-took', {
     arc: amount('minutes', arcS / 60, 0),
     wire: amount('spoolMass', wireKg, 2),
     gas: amount('volume', gasL, 0),
@@ -68,7 +68,7 @@ async function askBeforeClosing(db: Executor, order: Order, { confirmed = [], qu
       path: 'closed',
       code: 'closed-short',
       message: joined(
-        [phrase('server.orders.closed-short', { number, done, quantity, open: quantity - done }), took],
+        [message('server.orders.closed-short', { number, done, quantity, open: quantity - done }), took],
         ' ',
       ),
       limit: quantity,
@@ -80,7 +80,7 @@ async function askBeforeClosing(db: Executor, order: Order, { confirmed = [], qu
     questions.push({
       path: 'closed',
       code: 'held-part',
-      message: phrase('server.orders.held-part', {
+      message: message('server.orders.held-part', {
         number,
         seams: joined(
           held.map(({ seamId, held: count }) => `${seams.get(seamId) ?? ''} (${count})`),
@@ -126,7 +126,7 @@ export function countDone(
         {
           path: 'count',
           code: 'more-than-done',
-          message: phrase('server.orders.error.take-back-too-many', {
+          message: message('server.orders.error.take-back-too-many', {
             number: before.number,
             done: before.done,
             count: -count,
@@ -168,7 +168,7 @@ async function askBeforeCounting(
       {
         path: 'count',
         code: 'weld-held',
-        message: phrase('server.orders.weld-is-held', { number, seams: joined(held, ', ') }),
+        message: message('server.orders.weld-is-held', { number, seams: joined(held, ', ') }),
         got: count,
       },
     ]);
@@ -177,7 +177,7 @@ async function askBeforeCounting(
       {
         path: 'count',
         code: 'unlogged',
-        message: phrase('server.orders.weld-not-logged', { number, seams: joined(unlogged, ', ') }),
+        message: message('server.orders.weld-not-logged', { number, seams: joined(unlogged, ', ') }),
         got: count,
       },
     ]);
@@ -186,21 +186,21 @@ async function askBeforeCounting(
     questions.push({
       path: 'count',
       code: 'unlogged',
-      message: phrase('server.orders.count-unlogged', { number, seams: joined(unlogged, ', ') }),
+      message: message('server.orders.count-unlogged', { number, seams: joined(unlogged, ', ') }),
       got: count,
     });
   if (order.closed)
     questions.push({
       path: 'count',
       code: 'order-closed',
-      message: phrase('server.orders.order-is-closed', { number }),
+      message: message('server.orders.order-is-closed', { number }),
       got: count,
     });
   if (done + count > quantity)
     questions.push({
       path: 'count',
       code: 'beyond-ordered',
-      message: phrase('server.orders.beyond-ordered', { number, quantity, done: done + count }),
+      message: message('server.orders.beyond-ordered', { number, quantity, done: done + count }),
       limit: quantity,
       got: done + count,
     });
@@ -265,12 +265,12 @@ async function refuseTaken(db: Executor, number: string, exceptId?: string): Pro
       {
         path: 'number',
         code: 'number-taken',
-        message: phrase('server.orders.error.number-taken', { number }),
+        message: message('server.orders.error.number-taken', { number }),
         got: number,
       },
     ]);
 }
 
 function noOrder(id: string): HttpProblem {
-  return new HttpProblem('not-found', phrase('server.orders.error.no-order', { id }));
+  return new HttpProblem('not-found', message('server.orders.error.no-order', { id }));
 }

@@ -1,5 +1,5 @@
 import { dayJobs } from '@fox-tempo/contract';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import { Raw, type Handlers } from '../../http/doors.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
@@ -29,14 +29,14 @@ export function paperHandlers(pool: ComputePool): Pick<Handlers, 'procedure' | '
       const inForce = seam.issued.find((one) => one.machineId === machine.id)?.revision;
       const number = query.revision ?? inForce ?? seam.revision?.number;
       if (number === undefined)
-        throw new HttpProblem('not-found', phrase('server.cards.error.no-setting', { spec: seam.spec.name }));
+        throw new HttpProblem('not-found', message('server.cards.error.no-setting', { spec: seam.spec.name }));
       const revision = await findRevision(db, seam.id, number);
       if (!revision)
         throw invalidInput([
           {
             path: 'revision',
             code: 'unknown-revision',
-            message: phrase('server.seams.has-no-revision', { spec: seam.spec.name, revision: number }),
+            message: message('server.seams.has-no-revision', { spec: seam.spec.name, revision: number }),
             got: number,
           },
         ]);
@@ -93,7 +93,7 @@ export function paperHandlers(pool: ComputePool): Pick<Handlers, 'procedure' | '
       if (!revision)
         throw new HttpProblem(
           'not-found',
-          phrase('server.seams.has-no-revision', { spec: seam.spec.name, revision: trial.revision }),
+          message('server.seams.has-no-revision', { spec: seam.spec.name, revision: trial.revision }),
         );
       const photos: string[] = [];
       for (const { sha256 } of trial.attachments

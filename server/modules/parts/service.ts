@@ -1,5 +1,5 @@
 /** Parts: what orders ask for and seams belong to. */
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import type { Part, PartCreate, PartSave } from '@fox-tempo/contract';
 import type { Database, Executor } from '../../db/connection.ts';
@@ -12,7 +12,7 @@ export async function requirePart(db: Executor, id: string, path = 'partId'): Pr
   const part = await findPart(db, id);
   if (!part)
     throw invalidInput([
-      { path, code: 'unknown-part', message: phrase('server.parts.error.no-part', { id }), got: id },
+      { path, code: 'unknown-part', message: message('server.parts.error.no-part', { id }), got: id },
     ]);
   return part;
 }
@@ -28,8 +28,8 @@ export async function savePart(db: Database, id: string, version: number, save: 
   await refuseTaken(db, save.name, id);
   const done = await updatePart(db, id, version, save, by);
   const now = await findPart(db, id);
-  if (!now) throw new HttpProblem('not-found', phrase('server.parts.error.no-part', { id }));
-  if (!done) throw staleVersion(now, save, phrase('server.parts.was-changed-meanwhile', { now: now.name }));
+  if (!now) throw new HttpProblem('not-found', message('server.parts.error.no-part', { id }));
+  if (!done) throw staleVersion(now, save, message('server.parts.was-changed-meanwhile', { now: now.name }));
   return now;
 }
 
@@ -37,6 +37,6 @@ async function refuseTaken(db: Executor, name: string, exceptId?: string): Promi
   const taken = await findPartByName(db, name);
   if (taken && taken.id !== exceptId)
     throw invalidInput([
-      { path: 'name', code: 'name-taken', message: phrase('server.parts.error.name-taken', { name }), got: name },
+      { path: 'name', code: 'name-taken', message: message('server.parts.error.name-taken', { name }), got: name },
     ]);
 }

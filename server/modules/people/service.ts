@@ -1,5 +1,5 @@
 /** Who works here. Nobody gives a role or resets a PIN above their own, and the last one who can sign in stays. */
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import {
   mayGiveRole,
@@ -33,14 +33,14 @@ export function savePerson(db: Database, id: string, basedOn: number, save: Pers
     refusePerson(me, stored);
     if (save.role !== stored.role) refuseRole(me, save.role);
     if (stored.version !== basedOn)
-      throw staleVersion(stored, save, phrase('server.parts.was-changed-meanwhile', { now: stored.name }));
+      throw staleVersion(stored, save, message('server.parts.was-changed-meanwhile', { now: stored.name }));
     const staysOwner = save.role === 'owner' && !save.retired;
     if (!staysOwner && owners.length === 1 && owners[0] === id) {
       throw invalidInput([
         {
           path: 'role',
           code: 'last-owner',
-          message: phrase('server.people.error.last-owner', { stored: stored.name }),
+          message: message('server.people.error.last-owner', { stored: stored.name }),
           got: save.role,
         },
       ]);
@@ -58,7 +58,7 @@ export async function resetPin(db: Database, id: string, basedOn: number, pin: s
     if (!stored) throw nobody(id);
     refusePerson(me, stored);
     if (stored.version !== basedOn)
-      throw staleVersion(stored, {}, phrase('server.parts.was-changed-meanwhile', { now: stored.name }));
+      throw staleVersion(stored, {}, message('server.parts.was-changed-meanwhile', { now: stored.name }));
     await updatePerson(tx, id, { pinHash });
     await forgetAllTries(tx, id);
     await endSessionsOf(tx, id);
@@ -71,7 +71,7 @@ function refuseRole(me: SignedIn, role: Role): void {
   if (!mayGiveRole(me.role, role))
     throw new HttpProblem(
       'not-allowed',
-      phrase('server.people.error.cannot-give-role', { me: me.name, role: roleNames[role] }),
+      message('server.people.error.cannot-give-role', { me: me.name, role: roleNames[role] }),
     );
 }
 
@@ -79,7 +79,7 @@ function refusePerson(me: SignedIn, stored: Person): void {
   if (!mayKeepPerson(me.role, stored.role))
     throw new HttpProblem(
       'not-allowed',
-      phrase('server.people.error.above-you', { name: stored.name, role: roleNames[stored.role] }),
+      message('server.people.error.above-you', { name: stored.name, role: roleNames[stored.role] }),
     );
 }
 
@@ -90,5 +90,5 @@ async function requirePerson(db: Executor, id: string): Promise<Person> {
 }
 
 function nobody(id: string): HttpProblem {
-  return new HttpProblem('not-found', phrase('server.people.error.no-person', { id }));
+  return new HttpProblem('not-found', message('server.people.error.no-person', { id }));
 }

@@ -1,5 +1,5 @@
 import { runsCsv } from '@fox-tempo/contract';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { Raw, type Handlers } from '../../http/doors.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { listRuns } from './repo.ts';
@@ -24,7 +24,7 @@ export const runHandlers = {
   addRun: ({ db, key, body, by }) => recordRun(db, key, body, by),
   decideRun: ({ db, params, body, me, http }) => {
     if (!uuid.test(params.id))
-      throw new HttpProblem('not-found', phrase('server.runs.error.no-run', { id: params.id }));
+      throw new HttpProblem('not-found', message('server.runs.error.no-run', { id: params.id }));
     return decideRun(db, params.id, body, me, deviceOf(http.request));
   },
 } satisfies Partial<Handlers>;

@@ -1,7 +1,7 @@
 /** A production weld is always recorded; what does not agree holds the part, and a lead hand decides. */
 import { asStands, may, rights, type Order, type Run, type RunCreate, type RunDecision } from '@fox-tempo/contract';
 import { whyHeld, type OrderAtWeld } from '@fox-tempo/core/run';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
@@ -32,30 +32,30 @@ export async function recordRun(db: Database, key: string, asked: RunCreate, by:
     const order = orderId === undefined ? undefined : await lockedOrder(tx, orderId);
     const seam = await requireListedSeam(tx, seamId);
     if (order && order.partId !== seam.partId) {
-      const message = phrase('server.runs.error.other-part', { number: order.number, part: order.partName });
-      throw refused('orderId', 'unknown-part', message, order.id);
+      const why = message('server.runs.error.other-part', { number: order.number, part: order.partName });
+      throw refused('orderId', 'unknown-part', why, order.id);
     }
     const machine = await requireMachine(tx, machineId);
     const revision = await findRevision(tx, seamId, asked.revision);
     if (!revision) {
-      const message = phrase('server.seams.has-no-revision', { spec: seam.spec.name, revision: asked.revision });
-      throw refused('revision', 'unknown-revision', message, asked.revision);
+      const why = message('server.seams.has-no-revision', { spec: seam.spec.name, revision: asked.revision });
+      throw refused('revision', 'unknown-revision', why, asked.revision);
     }
     if (weldedBy !== undefined && !(await findPerson(tx, weldedBy)))
       throw refused(
         'weldedBy',
         'unknown-person',
-        phrase('server.observations.error.no-person', { weldedBy }),
+        message('server.observations.error.no-person', { weldedBy }),
         weldedBy,
       );
     const planned = useOf(revision)?.arcSeconds ?? 0;
     const timeShare = body.seconds === undefined || planned === 0 ? 1 : body.seconds / planned;
     if (timeShare < oddTimes[0] || timeShare > oddTimes[1]) {
-      const message = phrase('server.runs.error.seconds', {
+      const why = message('server.runs.error.seconds', {
         planned: Math.round(planned),
         seconds: Math.round(body.seconds ?? 0),
       });
-      throw refused('body.seconds', 'out-of-range', message, body.seconds);
+      throw refused('body.seconds', 'out-of-range', why, body.seconds);
     }
     const stock = await readStock(tx);
     const spool = named(stock.spools, body.spoolId, 'body.spoolId');
@@ -119,7 +119,7 @@ export async function decideRun(
     decision === 'slip'
       ? may('callSlip', who.role, ...(isOwn ? [] : ['anothers' as const]))
       : may('judgeRun', who.role);
-  if (!right) throw new HttpProblem('not-allowed', phrase('server.runs.error.lead-hand-decides'));
+  if (!right) throw new HttpProblem('not-allowed', message('server.runs.error.lead-hand-decides'));
   return db.transaction(async (tx) => {
     const order = first.orderId === null ? undefined : await lockedOrder(tx, first.orderId);
     // After the order, as whoever counts goes: two who decide at once come one after the other.
@@ -129,18 +129,18 @@ export async function decideRun(
       throw staleVersion(
         run,
         { decision },
-        phrase('server.runs.somebody-decided-meanwhile', { by: run.decision?.by ?? run.recordedBy }),
+        message('server.runs.somebody-decided-meanwhile', { by: run.decision?.by ?? run.recordedBy }),
       );
     const counts = run.state === 'counts' || run.state === 'released';
     if (run.state === 'slip' || (decision !== 'slip' && run.state === 'counts'))
-      throw refused('decision', 'not-possible', phrase('server.runs.error.nothing-to-decide'), decision);
+      throw refused('decision', 'not-possible', message('server.runs.error.nothing-to-decide'), decision);
     if (counts && order && decision !== 'released') {
       const seam = (await seamCounts(tx, order)).find(({ seamId }) => seamId === run.seamId);
       if (seam && seam.welded <= seam.counted)
         throw refused(
           'decision',
           'not-possible',
-          phrase('server.runs.error.part-counted', { number: order.number }),
+          message('server.runs.error.part-counted', { number: order.number }),
           id,
         );
     }
@@ -188,7 +188,7 @@ async function lockedOrder(db: Executor, id: string) {
 
 export async function requireRun(db: Executor, id: string): Promise<Run> {
   const found = await findRun(db, id);
-  if (!found) throw new HttpProblem('not-found', phrase('server.runs.error.no-run', { id }));
+  if (!found) throw new HttpProblem('not-found', message('server.runs.error.no-run', { id }));
   return found;
 }
 
@@ -198,7 +198,7 @@ function named<T extends { readonly id: string }>(list: readonly T[], id: string
     throw refused(
       path,
       'unknown-code',
-      phrase('server.stock.error.no-stock', { what: path === 'spoolId' ? 'spool' : 'other', id }),
+      message('server.stock.error.no-stock', { what: path === 'spoolId' ? 'spool' : 'other', id }),
       id,
     );
   return found;
@@ -207,8 +207,8 @@ function named<T extends { readonly id: string }>(list: readonly T[], id: string
 function refused(
   path: string,
   code: Parameters<typeof invalidInput>[0][number]['code'],
-  message: ReturnType<typeof phrase>,
+  why: ReturnType<typeof message>,
   got: unknown,
 ) {
-  return invalidInput([{ path, code, message, got }]);
+  return invalidInput([{ path, code, message: why, got }]);
 }

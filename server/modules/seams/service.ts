@@ -1,6 +1,6 @@
 /** What saving a seam means: the core computes the program, and seam and revision change together or not at all. */
 import { amount, joined, type Phrase } from '@fox-tempo/core/said';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import {
@@ -41,7 +41,7 @@ import type { Device } from '../session/device.ts';
 
 export async function requireSeam(db: Executor, id: string): Promise<SeamResource> {
   const seam = await findSeam(db, id);
-  if (!seam) throw new HttpProblem('not-found', phrase('server.seams.error.no-seam', { id }));
+  if (!seam) throw new HttpProblem('not-found', message('server.seams.error.no-seam', { id }));
   return seam;
 }
 
@@ -49,7 +49,7 @@ export async function requireSeam(db: Executor, id: string): Promise<SeamResourc
 export async function requireListedSeam(db: Executor, id: string): Promise<SeamResource> {
   const seam = await requireSeam(db, id);
   if (seam.deleted)
-    throw new HttpProblem('off-the-list', phrase('server.seams.error.removed', { spec: seam.spec.name }));
+    throw new HttpProblem('off-the-list', message('server.seams.error.removed', { spec: seam.spec.name }));
   return seam;
 }
 
@@ -187,7 +187,7 @@ export async function saveOffset(
   const written = seam.windows.find((one) => one.machineId === machineId && one.revision === revision);
   const moves = Object.keys(offset).length > 0;
   if (moves && (!found || !written))
-    throw new HttpProblem('locked', phrase('server.seams.error.no-window', { spec: seam.spec.name, revision }));
+    throw new HttpProblem('locked', message('server.seams.error.no-window', { spec: seam.spec.name, revision }));
   const [beyond] = found && written ? offsetBeyond(found.program, offset, written.window) : [];
   if (beyond && written) throw outside(seam, written.by, beyond);
   await addObservation(db, {
@@ -265,15 +265,15 @@ function refuseLooser(
   const looser = limits === null ? (seam.limits === null ? [] : ['level' as const]) : loosened(before, limits);
   if (looser.length === 0) return;
   if (!may('loosenLimits', me.role, ...inStates))
-    throw new HttpProblem('locked', phrase('server.seams.error.limits-of-reference', { spec: seam.spec.name }));
+    throw new HttpProblem('locked', message('server.seams.error.limits-of-reference', { spec: seam.spec.name }));
   if (reason.length >= 3) return;
   throw invalidInput([
     {
       path: 'reason',
       code: 'missing',
-      message: phrase('server.seams.error.reason-looser', {
+      message: message('server.seams.error.reason-looser', {
         limits: joined(
-          looser.map((name) => phrase(`server.seams.limit-${name}`)),
+          looser.map((name) => message(`server.seams.limit-${name}`)),
           ', ',
         ),
       }),
@@ -324,7 +324,7 @@ export async function issueRevision(
         {
           path: 'revision',
           code: 'unknown-revision',
-          message: phrase('server.seams.has-no-revision', { spec: stored.spec.name, revision }),
+          message: message('server.seams.has-no-revision', { spec: stored.spec.name, revision }),
           got: revision,
         },
       ]);
@@ -334,7 +334,7 @@ export async function issueRevision(
         {
           path: 'limits',
           code: 'limits-not-written',
-          message: phrase('server.seams.nobody-wrote-limits', { spec: stored.spec.name }),
+          message: message('server.seams.nobody-wrote-limits', { spec: stored.spec.name }),
           got: null,
         },
       ]);
@@ -369,13 +369,13 @@ async function refuseWithoutEvidence(
     invalidInput([{ path: 'evidence', code: 'no-evidence', message, got }]);
   const trials = await evidenceOf(db, asked.evidence);
   const missing = asked.evidence.find((one) => !trials.some(({ id }) => id === one));
-  if (missing !== undefined) throw refuse(phrase('server.trials.error.no-trial', { id: missing }), missing);
+  if (missing !== undefined) throw refuse(message('server.trials.error.no-trial', { id: missing }), missing);
   for (const { id, seamId, machineId, revision, verdict } of trials) {
     const stands = seamId === asked.seamId && machineId === asked.machineId && revision === asked.revision;
-    if (!stands || verdict !== 'pass') throw refuse(phrase('server.seams.error.trial-does-not-count'), id);
+    if (!stands || verdict !== 'pass') throw refuse(message('server.seams.error.trial-does-not-count'), id);
   }
   if (trials.some(({ rootFusion }) => rootFusion) && trials.every(({ byEyeOnly }) => byEyeOnly))
-    throw refuse(phrase('server.seams.error.by-eye-only'), asked.evidence[0] ?? '');
+    throw refuse(message('server.seams.error.by-eye-only'), asked.evidence[0] ?? '');
 }
 
 function changeVersioned(
@@ -399,7 +399,7 @@ function refuseStale(stored: SeamResource, version: number | undefined, basedOn:
   throw staleVersion(
     stored,
     yours,
-    phrase('server.machines.error.version-conflict', {
+    message('server.machines.error.version-conflict', {
       changedBy: stored.changedBy,
       version: stored.version,
       basedOn,
@@ -411,7 +411,7 @@ function refuseLocked({ lock, spec }: SeamResource, me: Pick<SignedIn, 'role'>):
   if (!lock || may('saveSeam', me.role, 'locked')) return;
   throw new HttpProblem(
     'locked',
-    phrase('server.seams.error.locked', { by: lock.by, spec: spec.name, reason: lock.reason }),
+    message('server.seams.error.locked', { by: lock.by, spec: spec.name, reason: lock.reason }),
   );
 }
 
@@ -435,10 +435,10 @@ function outside(
 ): HttpProblem {
   return new HttpProblem(
     'locked',
-    phrase('server.seams.outside-the-window', {
+    message('server.seams.outside-the-window', {
       by,
       spec: spec.name,
-      quantity: phrase(`server.seams.q-${quantity}`),
+      quantity: message(`server.seams.q-${quantity}`),
       value: shownOf(quantity, value),
       low: shownOf(quantity, range[0]),
       high: shownOf(quantity, range[1]),

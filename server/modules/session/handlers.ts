@@ -1,4 +1,4 @@
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import type { Handlers } from '../../http/doors.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { hashPin } from './pin.ts';
@@ -32,7 +32,7 @@ export const sessionHandlers = (tickets: Tickets) =>
     changePin: async ({ db, http, body, me }) => {
       // The old PIN under the same waits as at the door; it also gives this device a new session.
       await signIn(db, http, me.id, body.oldPin);
-      if (body.oldPin === body.pin) throw new HttpProblem('invalid-input', phrase('server.session.error.same-pin'));
+      if (body.oldPin === body.pin) throw new HttpProblem('invalid-input', message('server.session.error.same-pin'));
       await setPin(db, me.id, await hashPin(body.pin));
       await forgetAllTries(db, me.id);
       await endSessionsOf(db, me.id);

@@ -1,6 +1,6 @@
 /** Signing in and out, and making the first owner. A try is counted before the PIN is looked at, so that many at once gain nothing. */
 import { amount } from '@fox-tempo/core/said';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { LeadPin, OwnSession, Role, SessionState } from '@fox-tempo/contract';
 import type { Request, Response } from 'express';
@@ -76,7 +76,7 @@ export async function confirmPin(
   await tryPin(db, { personId, place }, pin);
   const person = await findHere(db, personId);
   if (!person) throw wrongPin();
-  if (!allowed.includes(person.role)) throw new HttpProblem('not-allowed', phrase('server.session.error.lead-pin'));
+  if (!allowed.includes(person.role)) throw new HttpProblem('not-allowed', message('server.session.error.lead-pin'));
   return person;
 }
 
@@ -98,9 +98,9 @@ async function tryPin(db: Executor, one: Try, pin: string): Promise<void> {
 /** In as anybody, on the demo shop alone. */
 export async function demoSignIn(db: Executor, http: AtDevice, personId: string): Promise<void> {
   const { demo } = await readShop(db);
-  if (!demo) throw new HttpProblem('not-allowed', phrase('server.session.error.demo-only'));
+  if (!demo) throw new HttpProblem('not-allowed', message('server.session.error.demo-only'));
   if (!(await findHere(db, personId)))
-    throw new HttpProblem('not-found', phrase('server.session.error.no-person', { personId }));
+    throw new HttpProblem('not-found', message('server.session.error.no-person', { personId }));
   await begin(db, http, personId);
 }
 
@@ -124,8 +124,8 @@ export async function makeOwner(
     await insertOwner(tx, { id: personId, name, pinHash });
     return 'made' as const;
   });
-  if (outcome === 'has-owner') throw new HttpProblem('not-allowed', phrase('server.session.error.has-owner'));
-  if (outcome === 'wrong') throw new HttpProblem('wrong-pin', phrase('server.session.error.wrong-code'));
+  if (outcome === 'has-owner') throw new HttpProblem('not-allowed', message('server.session.error.has-owner'));
+  if (outcome === 'wrong') throw new HttpProblem('wrong-pin', message('server.session.error.wrong-code'));
   if (typeof outcome === 'number') throw tooSoon(outcome);
   await begin(db, http, personId);
 }
@@ -189,7 +189,7 @@ export async function ownSessions(db: Executor, request: Request, personId: stri
 /** Signs oneself out elsewhere. */
 export async function endOwnSession(db: Executor, personId: string, id: string): Promise<void> {
   const found = (await sessionsOf(db, personId)).find(({ sid }) => nameOf(sid) === id);
-  if (!found) throw new HttpProblem('not-found', phrase('server.session.no-such-session'));
+  if (!found) throw new HttpProblem('not-found', message('server.session.no-such-session'));
   await endSession(db, found.sid);
 }
 
@@ -215,8 +215,8 @@ function wrongPin(waitS = 0): HttpProblem {
   return new HttpProblem(
     'wrong-pin',
     waitS > 0
-      ? phrase('server.session.error.wrong-pin-wait', { wait: amount('phaseTime', waitS) })
-      : phrase('server.session.error.wrong-pin'),
+      ? message('server.session.error.wrong-pin-wait', { wait: amount('phaseTime', waitS) })
+      : message('server.session.error.wrong-pin'),
     waitS > 0 ? { waitS } : {},
   );
 }
@@ -224,7 +224,7 @@ function wrongPin(waitS = 0): HttpProblem {
 function tooSoon(waitS: number): HttpProblem {
   return new HttpProblem(
     'too-many',
-    phrase('server.session.error.too-many-tries', { wait: amount('phaseTime', waitS) }),
+    message('server.session.error.too-many-tries', { wait: amount('phaseTime', waitS) }),
     { waitS },
   );
 }

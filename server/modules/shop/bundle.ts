@@ -1,5 +1,5 @@
 /** The shop as an open file, out and in. What comes in is checked whole first; with one refusal nothing is written. */
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import {
   readBundle,
@@ -96,7 +96,7 @@ async function imported(
           kind: 'seam',
           name: spec.name,
           does: 'refused',
-          why: phrase('server.shop.error.no-part', { partName }),
+          why: message('server.shop.error.no-part', { partName }),
         });
         continue;
       }
@@ -129,7 +129,7 @@ async function imported(
         {
           path: 'file',
           code: 'refused',
-          message: phrase('server.shop.nothing-was-written', { refused: refused.name, why: refused.why ?? '' }),
+          message: message('server.shop.nothing-was-written', { refused: refused.name, why: refused.why ?? '' }),
           got: refused.name,
         },
       ]);

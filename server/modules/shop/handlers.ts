@@ -1,4 +1,4 @@
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import type { Handlers } from '../../http/doors.ts';
 import { bundleHandlers } from './bundle.ts';
 import type { Keeper } from '../../backup/keeper.ts';
@@ -15,12 +15,12 @@ export function shopHandlers(
     shop: ({ db }) => shopState(db, keeper),
     saveShop: async ({ db, basedOn, body }) => {
       if (!(await updateShop(db, basedOn, body)))
-        throw staleVersion(await readShop(db), body, phrase('server.shop.error.changed-meanwhile'));
+        throw staleVersion(await readShop(db), body, message('server.shop.error.changed-meanwhile'));
       return shopState(db, keeper);
     },
     saveRates: async ({ db, basedOn, body }) => {
       if (!(await updateShop(db, basedOn, body)))
-        throw staleVersion(await readShop(db), body, phrase('server.shop.error.changed-meanwhile'));
+        throw staleVersion(await readShop(db), body, message('server.shop.error.changed-meanwhile'));
       return shopState(db, keeper);
     },
     backup: async ({ signal }) => {

@@ -1,4 +1,4 @@
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import type { Handlers } from '../../http/doors.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { requireMachine } from '../machines/service.ts';
@@ -15,6 +15,6 @@ export const slotHandlers = {
 
 function numberOf(slot: string): number {
   if (!/^\d{1,4}$/.test(slot))
-    throw new HttpProblem('not-found', phrase('server.slots.error.slot-number', { slot: slot.slice(0, 40) }));
+    throw new HttpProblem('not-found', message('server.slots.error.slot-number', { slot: slot.slice(0, 40) }));
   return Number(slot);
 }

@@ -1,6 +1,6 @@
 /** Storing into a machine's memory: what stands there is kept for ever, and nobody overwrites what they have not seen. */
 import { refuseForeignDials } from '../machines/foreign-dials.ts';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { asStands, type SlotEntry, type SlotFound, type SlotStore } from '@fox-tempo/contract';
 import { cardOf, whyNotWords } from '@fox-tempo/core/machine';
 import type { Database, Executor } from '../../db/connection.ts';
@@ -32,14 +32,14 @@ export async function storeInSlot(
         {
           path: 'seamId',
           code: 'no-revision',
-          message: phrase('server.slots.error.nothing-to-store', { spec: seam.spec.name }),
+          message: message('server.slots.error.nothing-to-store', { spec: seam.spec.name }),
           got: seamId,
         },
       ]);
     }
     const present = await newest(tx, machineId, slot);
     if ((present?.id ?? null) !== replaces) {
-      throw new HttpProblem('stale-version', phrase('server.slots.error.slot-changed', { slot }), {
+      throw new HttpProblem('stale-version', message('server.slots.error.slot-changed', { slot }), {
         current: present ?? null,
         yours: { seamId, replaces },
       });
@@ -101,7 +101,7 @@ async function newest(db: Executor, machineId: string, slot: number): Promise<Sl
 
 async function requireEntry(db: Executor, machineId: string, slot: number): Promise<SlotEntry> {
   const entry = await newest(db, machineId, slot);
-  if (!entry) throw new HttpProblem('not-found', phrase('server.slots.error.slot-empty', { slot }));
+  if (!entry) throw new HttpProblem('not-found', message('server.slots.error.slot-empty', { slot }));
   return entry;
 }
 
@@ -114,8 +114,8 @@ function requireSlot({ name, slots }: { name: string; slots: { count: number; fi
       code: 'no-such-slot',
       message:
         slots.count === 0
-          ? phrase('server.slots.error.no-slots', { name })
-          : phrase('server.slots.error.slot-range', { name, first: slots.first, last, slot }),
+          ? message('server.slots.error.no-slots', { name })
+          : message('server.slots.error.slot-range', { name, first: slots.first, last, slot }),
       limit: [slots.first, last],
       got: slot,
     },

@@ -14,7 +14,7 @@ import {
   type HiddenFaultCode,
   type StandInWeld,
 } from '@fox-tempo/core/stand-in';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import type { Database } from '../../db/connection.ts';
 import { handOf } from '../../db/demo/hands.ts';
 import { HttpProblem, orProblem } from '../../http/problem.ts';
@@ -35,7 +35,7 @@ export async function weldOn(db: Database, machineId: string, ask: StandInAsk, m
   const machine = asStands(await requireMachine(db, machineId));
   const seam = await requireSeam(db, ask.seamId);
   const revision = ask.revision === undefined ? seam.revision : await findRevision(db, seam.id, ask.revision);
-  if (!revision) throw new HttpProblem('not-found', phrase('server.cards.error.no-setting', { spec: seam.spec.name }));
+  if (!revision) throw new HttpProblem('not-found', message('server.cards.error.no-setting', { spec: seam.spec.name }));
   const { program, spec } = revision;
   const card = asDialled(program, machine);
   const off = orProblem(dialsOff(machine, program, ask.dials));
@@ -105,5 +105,5 @@ function traceText({ trace: { timeS, currentA, voltageV } }: StandInWeld): strin
 }
 
 export function noStandIn(machineId: string): HttpProblem {
-  return new HttpProblem('not-found', phrase('server.machine-simulator.has-none', { machineId }));
+  return new HttpProblem('not-found', message('server.machine-simulator.has-none', { machineId }));
 }

@@ -1,6 +1,6 @@
 /** Cylinders and spools: read anew, moved, and counted down by what is welded. Every change of a level is a movement with an observation. */
 import { sameWire } from '@fox-tempo/core/consumables';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import type { Cylinder, CylinderSave, Revision, Spool, SpoolSave, Stock } from '@fox-tempo/contract';
 import {
@@ -270,14 +270,14 @@ async function requireSpool(db: Executor, id: string): Promise<Spool> {
 }
 
 function missing(what: 'spool' | 'other', id: string): HttpProblem {
-  return new HttpProblem('not-found', phrase('server.stock.error.no-stock', { what, id }));
+  return new HttpProblem('not-found', message('server.stock.error.no-stock', { what, id }));
 }
 
 function stale(current: Cylinder | Spool, yours: unknown): HttpProblem {
   return staleVersion(
     current,
     yours,
-    phrase('server.stock.error.changed-meanwhile', { changedBy: current.changedBy, version: current.version }),
+    message('server.stock.error.changed-meanwhile', { changedBy: current.changedBy, version: current.version }),
   );
 }
 
@@ -289,7 +289,7 @@ async function refuseCylinder(db: Executor, save: CylinderSave): Promise<void> {
       {
         path: field,
         code: 'missing',
-        message: weighed ? phrase('server.stock.error.co2-by-mass') : phrase('server.stock.error.pressure-missing'),
+        message: weighed ? message('server.stock.error.co2-by-mass') : message('server.stock.error.pressure-missing'),
         got: null,
       },
     ]);
@@ -303,7 +303,7 @@ async function refuseMachine(db: Executor, machineId: string | null): Promise<vo
     {
       path: 'machineId',
       code: 'unknown-machine',
-      message: phrase('server.stock.error.no-machine', { machineId }),
+      message: message('server.stock.error.no-machine', { machineId }),
       got: machineId,
     },
   ]);

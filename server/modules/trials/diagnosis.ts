@@ -2,7 +2,7 @@
 import { asStands, type DiagnosisAnswer, type Trial } from '@fox-tempo/contract';
 import type { CauseCode } from '@fox-tempo/core/judge';
 import { timedFigures } from '@fox-tempo/core/trials';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import type { Database } from '../../db/connection.ts';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import { HttpProblem } from '../../http/problem.ts';
@@ -42,7 +42,7 @@ async function putInOrder(db: Database, { body: { after } }: Trial, left: number
 async function questionOf(db: Database, trial: Trial): Promise<Record<string, unknown>> {
   const { body, limits } = trial;
   const revision = await findRevision(db, trial.seamId, trial.revision);
-  if (!revision) throw new HttpProblem('not-found', phrase('server.trials.error.no-trial', { id: trial.id }));
+  if (!revision) throw new HttpProblem('not-found', message('server.trials.error.no-trial', { id: trial.id }));
   const machine = await requireMachine(db, trial.machineId);
   const [reading] = await bodiesAt(db, trial.machineId, 'lead-reading', 1);
   const { legsMm, widthMm, heightMm } = body.measured;

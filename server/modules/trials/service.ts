@@ -37,7 +37,7 @@ import {
   type AcceptanceLimits,
   type Timer,
 } from '@fox-tempo/core/trials';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import type { PageRequest } from '../../http/paging.ts';
@@ -86,13 +86,13 @@ export async function recordTrial(
   await requireMachine(db, asked.machineId);
   const revision = await requireRevision(db, seam, asked.revision);
   if (weldedBy !== undefined && !(await findPerson(db, weldedBy)))
-    throw refused('weldedBy', 'unknown-person', phrase('server.observations.error.no-person', { weldedBy }), weldedBy);
+    throw refused('weldedBy', 'unknown-person', message('server.observations.error.no-person', { weldedBy }), weldedBy);
   const root = corrects === undefined ? id : await trialOfObservation(db, corrects);
   if (root === undefined)
     throw refused(
       'corrects',
       'unknown-observation',
-      phrase('server.observations.error.no-record-to-correct', { kind: 'trial', corrects: corrects ?? '' }),
+      message('server.observations.error.no-record-to-correct', { kind: 'trial', corrects: corrects ?? '' }),
       corrects ?? '',
     );
   const stored = corrects === undefined ? undefined : await lockObservation(db, root);
@@ -102,7 +102,7 @@ export async function recordTrial(
     attachments.map(({ sha256 }) => sha256),
   );
   if (missing !== undefined)
-    throw refused('attachments', 'unknown-file', phrase('server.observations.hint.send-file-first'), missing);
+    throw refused('attachments', 'unknown-file', message('server.observations.hint.send-file-first'), missing);
   // A correction is held against what stood on the seam when it was welded.
   const first = corrects === undefined ? undefined : ((await formsOf(db, root))[0]?.body as KeptBody | undefined);
   const judged = first?.judged ?? judgedAs(seam, revision);
@@ -139,8 +139,8 @@ function refuseAnothers(
 ): void {
   const isOwn = recordedBy === by.id || welderId === by.id;
   if (!may('correctTrial', by.role, ...(isOwn ? [] : (['anothers'] as const))))
-    throw new HttpProblem('not-allowed', phrase('server.trials.another-ones-trial'));
-  if (!isOwn && why.length < 3) throw refused('why', 'missing', phrase('server.trials.error.reason-to-correct'), why);
+    throw new HttpProblem('not-allowed', message('server.trials.another-ones-trial'));
+  if (!isOwn && why.length < 3) throw refused('why', 'missing', message('server.trials.error.reason-to-correct'), why);
 }
 
 async function welderOf(db: Executor, id: string): Promise<string> {
@@ -201,7 +201,7 @@ async function requireRevision(db: Executor, seam: SeamResource, number: number 
   throw refused(
     'revision',
     'unknown-revision',
-    phrase('server.seams.has-no-revision', { spec: seam.spec.name, revision: number ?? 0 }),
+    message('server.seams.has-no-revision', { spec: seam.spec.name, revision: number ?? 0 }),
     String(number ?? ''),
   );
 }
@@ -209,11 +209,11 @@ async function requireRevision(db: Executor, seam: SeamResource, number: number 
 const uuid = /^[0-9a-f-]{36}$/i;
 
 export async function requireTrial(db: Executor, id: string): Promise<Trial> {
-  if (!uuid.test(id)) throw new HttpProblem('not-found', phrase('server.trials.error.no-trial', { id }));
+  if (!uuid.test(id)) throw new HttpProblem('not-found', message('server.trials.error.no-trial', { id }));
   const row = await findTrial(db, id);
   const forms = await formsOf(db, id);
   const standing = forms.filter(({ kind }) => kind === 'trial').at(-1);
-  if (!row || !standing) throw new HttpProblem('not-found', phrase('server.trials.error.no-trial', { id }));
+  if (!row || !standing) throw new HttpProblem('not-found', message('server.trials.error.no-trial', { id }));
   const { judged, why, ...body } = standing.body as unknown as KeptBody;
   const observation = await findObservation(db, standing.id);
   return {

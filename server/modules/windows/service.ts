@@ -3,7 +3,7 @@ import { thinnerMm } from '@fox-tempo/core/plan';
 import { asStands, type SeamResource, type SeamWindow } from '@fox-tempo/contract';
 import type { Said } from '@fox-tempo/core/said';
 import type { WindowTested } from '@fox-tempo/core/window';
-import { phrase } from '@fox-tempo/words';
+import { message } from '@fox-tempo/words';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import type { Database } from '../../db/connection.ts';
 import { invalidInput } from '../../http/problem.ts';
@@ -28,7 +28,7 @@ export async function saveWindow(
       {
         path: 'revision',
         code: 'unknown-revision',
-        message: phrase('server.seams.has-no-revision', { spec: seam.spec.name, revision: asked.revision }),
+        message: message('server.seams.has-no-revision', { spec: seam.spec.name, revision: asked.revision }),
         got: asked.revision,
       },
     ]);
@@ -56,7 +56,7 @@ export async function saveWindow(
       {
         path: 'window',
         code: 'window-does-not-hold',
-        message: phrase('server.windows.a-corner-fails', { why: tested.worst.why ?? '' }),
+        message: message('server.windows.a-corner-fails', { why: tested.worst.why ?? '' }),
         limit: Object.values(tested.largestThatHolds).flat(),
       },
     ]);

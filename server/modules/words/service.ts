@@ -2,7 +2,7 @@
 import {
   isLanguage,
   patternTrouble,
-  phrase,
+  message,
   takeShopTexts,
   type Language,
   type PatternTrouble,
@@ -37,7 +37,7 @@ export async function addReview(
   const said = Object.hasOwn(catalogue, key) ? catalogue[key] : undefined;
   if (said === undefined)
     throw invalidInput([
-      { path: 'key', code: 'unknown-code', message: phrase('server.words.error.no-key', { key }), got: key },
+      { path: 'key', code: 'unknown-code', message: message('server.words.error.no-key', { key }), got: key },
     ]);
   const trouble = patternTrouble(said, text, language);
   if (trouble) throw invalidInput([issueOf(trouble, text)]);
@@ -49,7 +49,7 @@ export async function addReview(
 /** A language that is translated: English is what the others are checked against. */
 export function languageOf(asked: string): Language {
   if (isLanguage(asked) && asked !== 'en') return asked;
-  throw new HttpProblem('not-found', phrase('server.words.error.no-language', { language: asked }));
+  throw new HttpProblem('not-found', message('server.words.error.no-language', { language: asked }));
 }
 
 function newest(rows: readonly ReviewRow[]): ReviewRow[] {
@@ -59,14 +59,14 @@ function newest(rows: readonly ReviewRow[]): ReviewRow[] {
 
 function issueOf(trouble: PatternTrouble, text: string): Issue {
   const names = (list: readonly string[]) => list.map((name) => `{${name}}`);
-  const message =
+  const said =
     trouble.code === 'unreadable'
-      ? phrase('server.words.error.unreadable', { why: trouble.why })
+      ? message('server.words.error.unreadable', { why: trouble.why })
       : trouble.code === 'plural'
-        ? phrase('server.words.error.plural', { missing: trouble.missing })
-        : phrase('server.words.error.values', {
+        ? message('server.words.error.plural', { missing: trouble.missing })
+        : message('server.words.error.values', {
             missing: trouble.missing.length === 0 ? '–' : names(trouble.missing),
             unknown: trouble.unknown.length === 0 ? '–' : names(trouble.unknown),
           });
-  return { path: 'text', code: 'invalid', message, got: text };
+  return { path: 'text', code: 'invalid', message: said, got: text };
 }

@@ -2,7 +2,7 @@ import { standardSite } from '@fox-tempo/core/site';
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import type { DiagnosisAnswer, Trial, TrialCreate, TrialRow } from '@fox-tempo/contract';
-import { say } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/said';
 import { symptomCodes, usualLevel } from '@fox-tempo/core/trials';
 import { answerFetch, rowan, seam, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';
@@ -96,17 +96,17 @@ const diagnosis: DiagnosisAnswer = {
   causes: [
     {
       code: 'return-poor',
-      name: say('judge.return-poor'),
+      name: message('judge.return-poor'),
       probability: 0.62,
       family: 'circuit',
-      because: [say('judge.because-prior', { prior: '5 %' })],
+      because: [message('judge.because-prior', { prior: '5 %' })],
     },
   ],
   none: 0.02,
   pairs: [],
   nextLook: {
     code: 'look-at-the-clamp',
-    words: say('judge.look-at-the-clamp'),
+    words: message('judge.look-at-the-clamp'),
     minutes: 1,
     bits: 0.6,
     isolate: true,
@@ -115,13 +115,13 @@ const diagnosis: DiagnosisAnswer = {
   moves: [
     {
       code: 'mend-circuit',
-      words: say('judge.move-mend', { look: say('judge.look-at-the-clamp') }),
+      words: message('judge.move-mend', { look: message('judge.look-at-the-clamp') }),
       kind: 'set-up',
       gain: 0.7,
       minutes: 3,
       mends: ['return-poor'],
       predicted,
-      sideEffects: [say('judge.side-none-known')],
+      sideEffects: [message('judge.side-none-known')],
     },
   ],
   backCheck: null,

@@ -5,7 +5,7 @@ import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
 /**
- * A text that a person reads comes from a catalogue: `t('…')`, `say('…')` or `phrase('…')`. Refused are words among elements, in the
+ * A text that a person reads comes from a catalogue: `t('…')` or `message('…')`. Refused are words among elements, in the
  * properties that are shown or spoken, and in the fields of answers that hold sentences. A code is one word in small letters.
  */
 const readable = '/^(?!Fox$|Tempo$|Fox Tempo$)[A-Z][a-z]{2}|[a-z]{3,} [a-z]{2}|[A-Z][a-z]+ [a-z]/';

@@ -464,7 +464,12 @@ export const doorFacts = {
     status: 201,
     limitKb: 1024,
   },
-  machine: { method: 'GET', path: `/machines${id}`, summary: message('contract.one-machine'), who: rights.machine.roles },
+  machine: {
+    method: 'GET',
+    path: `/machines${id}`,
+    summary: message('contract.one-machine'),
+    who: rights.machine.roles,
+  },
   saveMachine: {
     method: 'PUT',
     path: `/machines${id}`,

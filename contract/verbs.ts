@@ -106,7 +106,8 @@ function runSimulation(
   if (!begun.ok) return begun;
   const simulation = begun.value;
   while (simulation.doneS < simulation.totalS) {
-    if (!isAwaited()) return failure({ path: '', code: 'cancelled', message: message('contract.simulation-cancelled') });
+    if (!isAwaited())
+      return failure({ path: '', code: 'cancelled', message: message('contract.simulation-cancelled') });
     simulation.step(sliceS);
   }
   const { metrics, transferMode, words, startStop, trace } = simulation.finish();

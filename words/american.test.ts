@@ -10,7 +10,7 @@ describe('English in US units', () => {
       'en',
       'us',
     );
-    expect(words.tell({ code: 'paint', values: { colour: 'grey', metre: 'one' } })).toBe(
+    expect(words.format({ code: 'paint', values: { colour: 'grey', metre: 'one' } })).toBe(
       'Aluminum, gray per meter: one',
     );
   });

@@ -4,5 +4,5 @@ export { formatForInput, sayQuantity, showQuantity, type Saying, type Shown } fr
 export { terms, type TermId } from './terms.ts';
 export { patternTrouble, type PatternTrouble } from './pattern.ts';
 export { shopTexts, takeShopTexts, type ShopTexts, type Texts } from './shop-texts.ts';
-export { toldIn, withSentences } from './with-sentences.ts';
+export { formatIn, withSentences } from './with-sentences.ts';
 export { hazard, makeWords, message, type Catalogue, type SentenceKey, type ValuesOf, type Words } from './words.ts';

@@ -1073,10 +1073,10 @@ export interface Sentences extends CoreSentences {
   readonly 'view.machines.dial.describes-inverse': { readonly product: SaidValue; readonly quantity: SaidValue };
   readonly 'view.machines.dial.describes-linear': {
     readonly also: SaidValue;
+    readonly name: SaidValue;
     readonly neutral: SaidValue;
     readonly quantityAtNeutral: SaidValue;
     readonly quantityPerUnit: SaidValue;
-    readonly tell: SaidValue;
     readonly unit: SaidValue;
   };
   readonly 'view.machines.dial.describes-percent': { readonly quantity: SaidValue; readonly value: SaidValue };

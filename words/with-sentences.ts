@@ -9,13 +9,13 @@ export function withSentences(value: unknown, words: Words): unknown {
 }
 
 /** Each thing said becomes its sentence, and nothing is added. */
-export function toldIn(value: unknown, words: Words): unknown {
+export function formatIn(value: unknown, words: Words): unknown {
   return told(value, words, false);
 }
 
 function told(value: unknown, words: Words, beside: boolean): unknown {
   if (typeof value !== 'object' || value === null || ArrayBuffer.isView(value)) return value;
-  if (isSaid(value)) return words.tell(value);
+  if (isSaid(value)) return words.format(value);
   if (Array.isArray(value)) {
     return typeof value[0] === 'number' ? value : value.map((one: unknown) => told(one, words, beside));
   }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { amount, bare, inSentence, joined, oneOf } from '@fox-tempo/core/said';
-import { languageFor, loadWords, makeWords, wordsIn, withSentences, toldIn, type Language } from './index.ts';
+import { languageFor, loadWords, makeWords, wordsIn, withSentences, formatIn, type Language } from './index.ts';
 import { formatForInput } from './numbers.ts';
 
 const at = (language: Language, system: 'metric' | 'us' = 'metric') => wordsIn(language, system);
@@ -62,7 +62,7 @@ describe('sentences', () => {
   it('put a name, a row, an amount and something said in their place', () => {
     const words = makeWords({ a: '{x}: {y}', b: 'Kehlnaht' }, 'de', 'metric');
     const said = (x: Parameters<typeof inSentence>[0], y: Parameters<typeof oneOf>[0][number]) =>
-      words.tell({ code: 'a', values: { x, y } });
+      words.format({ code: 'a', values: { x, y } });
     expect(said('Rowan', amount('current', 131, 0))).toBe(`Rowan: 131${nb}A`);
     expect(said({ code: 'b', values: {} }, [1, 2.5])).toBe('Kehlnaht: 1, 2,5');
     expect(said('x', joined([bare('wireFeed', 2), amount('wireFeed', 5)], ' bis '))).toBe(`x: 2 bis 5${nb}m/min`);
@@ -70,11 +70,11 @@ describe('sentences', () => {
   });
 
   it('write a name small within a sentence where the language does', () => {
-    const tell = (language: 'en' | 'de', name: string) => makeWords({}, language, 'metric').tell(inSentence(name));
-    expect(tell('en', 'Tee')).toBe('tee');
-    expect(tell('de', 'T-Stoß')).toBe('T-Stoß');
-    expect(tell('en', 'TIG')).toBe('TIG');
-    expect(tell('en', 'AlMg5')).toBe('AlMg5');
+    const format = (language: 'en' | 'de', name: string) => makeWords({}, language, 'metric').format(inSentence(name));
+    expect(format('en', 'Tee')).toBe('tee');
+    expect(format('de', 'T-Stoß')).toBe('T-Stoß');
+    expect(format('en', 'TIG')).toBe('TIG');
+    expect(format('en', 'AlMg5')).toBe('AlMg5');
   });
 
   it('count by the rules of the language', async () => {
@@ -96,14 +96,14 @@ describe('sentences', () => {
     expect(words.t('view.sheet.nothing-is-changed')).toBe('Nothing has changed.');
     words.t('view.sheet.nothing-is-changed');
     expect(words.missing.get('view.sheet.nothing-is-changed')).toBe(2);
-    expect(makeWords({}, 'pl', 'metric').tell({ code: 'nowhere', values: {} })).toBe('…');
+    expect(makeWords({}, 'pl', 'metric').format({ code: 'nowhere', values: {} })).toBe('…');
   });
 
   it('of a record of an older version are said under the name that their key has now', async () => {
-    expect((await at('en')).tell({ code: 'plan.zinc-coating-boils-off-as', values: {} })).toMatch(
+    expect((await at('en')).format({ code: 'plan.zinc-coating-boils-off-as', values: {} })).toMatch(
       /^Zinc coating boils/,
     );
-    expect((await at('de')).inUnits('us').tell({ code: 'plan.lap', values: {} })).toBe('Überlappstoß');
+    expect((await at('de')).inUnits('us').format({ code: 'plan.lap', values: {} })).toBe('Überlappstoß');
   });
 
   it('change their units without another catalogue', async () => {
@@ -124,7 +124,7 @@ describe('an answer told', () => {
     expect(told.warnings[0]['messageSaid']).toEqual(zinc);
     expect(told.warnings[0]['message']).toMatch(/^Die Zinkschicht/);
     expect(told.warnings[0]['messageInEnglish']).toMatch(/^Zinc coating boils off/);
-    expect(toldIn({ message: zinc }, await at('en'))).toEqual({ message: (await at('en')).tell(zinc) });
+    expect(formatIn({ message: zinc }, await at('en'))).toEqual({ message: (await at('en')).format(zinc) });
   });
 });
 

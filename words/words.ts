@@ -17,7 +17,7 @@ export interface Words {
   /** The sentence of a key. */
   readonly t: <K extends SentenceKey>(key: K, ...values: ValuesOf<K>) => string;
   /** What the core said; a name is passed on. */
-  readonly tell: (said: SaidValue) => string;
+  readonly format: (said: SaidValue) => string;
   /** The English of a hazard that nobody of the shop has read in this language yet; else nothing. */
   readonly beside: (said: SaidValue) => string | undefined;
   readonly show: (value: number, name: QuantityName, digits?: number) => Shown;
@@ -100,10 +100,10 @@ export function makeWords(
     if (typeof value === 'string') return value;
     if (typeof value === 'number') return sayNumber(value, language);
     if (isRow(value)) return value.map(sayValue).join(', ');
-    return isSaid(value) ? tell(value) : sayAmount(value, saying);
+    return isSaid(value) ? format(value) : sayAmount(value, saying);
   }
 
-  function tell(said: Phrase): string {
+  function format(said: Phrase): string {
     if (typeof said === 'string') return said;
     const { code, values } = said;
     if (code === codes.inSentence) return small(sayValue(values['name'] ?? ''), language);
@@ -125,9 +125,9 @@ export function makeWords(
   function calculation(sum: SaidValue, result: SaidValue | undefined): string {
     if (system === 'metric') return sayValue(sum);
     const metric = words(language, 'metric');
-    const said = metric.tell(sum);
+    const said = metric.format(sum);
     // What reads the same in both systems needs no second saying.
-    if (result === undefined || metric.tell(result) === sayValue(result)) return said;
+    if (result === undefined || metric.format(result) === sayValue(result)) return said;
     return sentence('sum.in-us', { sum: said, result });
   }
 
@@ -135,7 +135,7 @@ export function makeWords(
     language,
     system,
     missing,
-    tell: sayValue,
+    format: sayValue,
     beside: (said) => {
       const pattern = isSaid(said) && Object.hasOwn(hazards, said.code) ? hazards[said.code] : undefined;
       return pattern === undefined || !isSaid(said) ? undefined : compile(pattern)(said.values);

@@ -55,7 +55,9 @@ export const beatLimits = {
 
 /** Canonical description of a beat. Issues: ranges, `low-above-high`, `one-of`. */
 export function canonicalOf(beat: BeatInput): Outcome<CanonicalBeat> {
-  const issues: Issue[] = [...within('frequencyHz', beat.frequencyHz, beatLimits.frequencyHz, message('double-pulse.hz'))];
+  const issues: Issue[] = [
+    ...within('frequencyHz', beat.frequencyHz, beatLimits.frequencyHz, message('double-pulse.hz')),
+  ];
   if (beat.school === 'top') {
     issues.push(
       ...feedIssue('setFeedMPerMin', beat.setFeedMPerMin),
@@ -134,7 +136,10 @@ export function sayBeat(beat: CanonicalBeat, school: BeatSchool): SaidBeat {
       frequencyHz,
     };
     if (isEven && depth <= beatLimits.swingPercent[1]) return { to, representable: true };
-    return unrepresentable(to, isEven ? message('double-pulse.limit.swing') : message('double-pulse.limit.equal-times'));
+    return unrepresentable(
+      to,
+      isEven ? message('double-pulse.limit.swing') : message('double-pulse.limit.equal-times'),
+    );
   }
   if (school === 'top') {
     const lowPercent = (lowFeedMPerMin / highFeedMPerMin) * 100;
@@ -145,7 +150,9 @@ export function sayBeat(beat: CanonicalBeat, school: BeatSchool): SaidBeat {
       ? highFeedMPerMin
       : meanFeedMPerMin / (share / 100 + (1 - share / 100) * (held / 100));
     const to: TopBeat = { school, setFeedMPerMin, lowPercent: held, highSharePercent: share, frequencyHz };
-    return isExact ? { to, representable: true } : unrepresentable(to, message('double-pulse.limit.low-level-or-share'));
+    return isExact
+      ? { to, representable: true }
+      : unrepresentable(to, message('double-pulse.limit.low-level-or-share'));
   }
   const isExact = Math.abs(share - highShare * 100) < 1e-9;
   const high = isExact ? highFeedMPerMin : (meanFeedMPerMin - (1 - share / 100) * lowFeedMPerMin) / (share / 100);

@@ -178,9 +178,9 @@ describe('the sum behind a figure', () => {
       const value = plan[key];
       expect({ name, key, near: Math.abs(sumOf(terms) / value - 1) < share, terms }).toMatchObject({ near: true });
       // In US units the same sum stands, and its result beside it.
-      const inUs = us.tell(plan.because[key] ?? '');
-      const result = us.tell(amount(figureKinds[key], value));
-      const isSame = result === metric.tell(amount(figureKinds[key], value));
+      const inUs = us.format(plan.because[key] ?? '');
+      const result = us.format(amount(figureKinds[key], value));
+      const isSame = result === metric.format(amount(figureKinds[key], value));
       expect(inUs).toBe(isSame ? said : `${said} (in metric units); in US units ${result}`);
     }
   });

@@ -98,7 +98,9 @@ function grooveKind(index: number, passes: number, place: PassPlace | null, plac
 
 function gunInGroove(kind: PassKind, place: PassPlace | null): Phrase {
   if (place && place.rightShare - place.leftShare < 1) {
-    return message('plan.gun.flank', { leftShare: place.leftShare === 0 ? message('plan.left') : message('plan.right') });
+    return message('plan.gun.flank', {
+      leftShare: place.leftShare === 0 ? message('plan.left') : message('plan.right'),
+    });
   }
   return kind === 'root' ? message('plan.gun.root') : message('plan.gun.joint');
 }

@@ -302,16 +302,25 @@ function settingWarnings(input: PlanInput, { figures, wanted, bend }: Workings):
   const [slowest, fastest] = handTravelMmPerMin(seam);
   const travel = figures.travelMmPerMin;
   if (travel > fastest) {
-    caution('travel-by-hand', message('plan.caution.travel-too-fast', { travel: amount('travel', travel, 0), fastest }));
+    caution(
+      'travel-by-hand',
+      message('plan.caution.travel-too-fast', { travel: amount('travel', travel, 0), fastest }),
+    );
   } else if (travel < slowest) {
-    caution('travel-by-hand', message('plan.caution.travel-too-slow', { travel: amount('travel', travel, 0), slowest }));
+    caution(
+      'travel-by-hand',
+      message('plan.caution.travel-too-slow', { travel: amount('travel', travel, 0), slowest }),
+    );
   }
   const pace = seam.travelMmPerMin;
   if (pace !== undefined && input.wireFeedMPerMin === undefined && Math.abs(travel / pace - 1) > 0.03) {
     caution(
       travel > pace ? 'travel-faster' : 'pace-asks-hot',
       travel > pace
-        ? message('plan.error.too-cold-to-fuse', { pace: amount('travel', pace, 0), travel: amount('travel', travel, 0) })
+        ? message('plan.error.too-cold-to-fuse', {
+            pace: amount('travel', pace, 0),
+            travel: amount('travel', travel, 0),
+          })
         : message('plan.error.too-much-wire', { pace: amount('travel', pace, 0), travel: amount('travel', travel, 0) }),
     );
   }

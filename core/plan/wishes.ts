@@ -140,7 +140,10 @@ function counted(thinner: number, thicker: number, rule: ThicknessRule): { value
     }
     case 'leaning': {
       if (thicker === thinner)
-        return { value: thinner, words: message('plan.both-parts', { thinner: amount('shortLength', round(thinner)) }) };
+        return {
+          value: thinner,
+          words: message('plan.both-parts', { thinner: amount('shortLength', round(thinner)) }),
+        };
       const { mostRatio, exponent } = thicknessRule;
       const ratio = Math.min(thicker / thinner, mostRatio);
       const value = thinner * ratio ** exponent;

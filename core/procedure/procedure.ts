@@ -158,7 +158,9 @@ function settingPart({ program, plan, window }: ProcedureInput): ProcedureSectio
       ),
       ...row(
         message('procedure.polarity'),
-        neededSetup(program).polarity === 'electrode-negative' ? message('setup.wire-on-minus') : message('setup.wire-on-plus'),
+        neededSetup(program).polarity === 'electrode-negative'
+          ? message('setup.wire-on-minus')
+          : message('setup.wire-on-plus'),
       ),
       ...row(
         message('procedure.pulse'),

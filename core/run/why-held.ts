@@ -91,7 +91,8 @@ export function whyHeld(run: Run): Held[] {
   if (run.order) {
     const { number, closed, quantity, done, ahead } = run.order;
     if (closed) held.set('order-closed', message('run.held-order-closed', { number }));
-    else if (done + ahead >= quantity) held.set('beyond-ordered', message('run.held-beyond-ordered', { number, quantity }));
+    else if (done + ahead >= quantity)
+      held.set('beyond-ordered', message('run.held-beyond-ordered', { number, quantity }));
   }
   const beyond = run.window && run.dials ? dialsBeyond(run.machine, program, run.window, run.dials) : [];
   if (beyond.length > 0) held.set('window', message('run.held-window', { dials: beyond }));

@@ -122,7 +122,10 @@ function endChecks(
       phase: 'start',
       field: ends === 'none' ? 'trigger' : 'startPercent',
       message: joined(
-        [first.because, ends === 'none' ? message('trigger.finding.no-start-level') : message('trigger.finding.start-cold')],
+        [
+          first.because,
+          ends === 'none' ? message('trigger.finding.no-start-level') : message('trigger.finding.start-cold'),
+        ],
         ' ',
       ),
     });

@@ -39,7 +39,9 @@ export function cueFor(
         count,
       );
     return cue(
-      count === 0 ? message('trigger.hold') : message('trigger.cue.hold-count', { count: counts[count - 1] ?? String(count) }),
+      count === 0
+        ? message('trigger.hold')
+        : message('trigger.cue.hold-count', { count: counts[count - 1] ?? String(count) }),
       message('trigger.to-go', { what, elapsed: amount('phaseTime', wantedS - elapsed, 1) }),
       false,
       count,
@@ -49,7 +51,9 @@ export function cueFor(
     case 'idle':
       return cue(
         message('trigger.press-word'),
-        facts.latches && facts.ends === 'none' ? message('trigger.cue.press-and-let-go') : message('trigger.press-and-hold'),
+        facts.latches && facts.ends === 'none'
+          ? message('trigger.cue.press-and-let-go')
+          : message('trigger.press-and-hold'),
         true,
       );
     case 'pre-gas':
@@ -57,7 +61,10 @@ export function cueFor(
     case 'run-in':
       return facts.latches && facts.ends === 'none'
         ? cue(message('trigger.let-go'), message('trigger.cue.welds-by-itself'), state.held)
-        : cue(message('trigger.hold'), state.litS === null ? message('trigger.cue.wire-coming') : message('trigger.cue.lit'));
+        : cue(
+            message('trigger.hold'),
+            state.litS === null ? message('trigger.cue.wire-coming') : message('trigger.cue.lit'),
+          );
     case 'start':
       return facts.ends === 'held'
         ? held(state.sinceS, sequence.startS, message('trigger.start-word'))
@@ -111,7 +118,9 @@ function alongSeam(live: LivePlay, sequence: TriggerSequence, score: SeamScore, 
   if (due)
     return {
       word: what,
-      detail: isTap ? message('trigger.at', { target: amount('length', target, 0) }) : message('trigger.cue.end-of-weld'),
+      detail: isTap
+        ? message('trigger.at', { target: amount('length', target, 0) })
+        : message('trigger.cue.end-of-weld'),
       due: true,
       count: 0,
     };
@@ -171,7 +180,9 @@ export function playedAgainst(
   });
   const parts: PlayedPart[] = [];
   if (facts.ends === 'held')
-    parts.push(time(message('trigger.start-held'), sequence.startS, lasted('start'), Math.max(0.3, sequence.startS * 0.3)));
+    parts.push(
+      time(message('trigger.start-held'), sequence.startS, lasted('start'), Math.max(0.3, sequence.startS * 0.3)),
+    );
   if (facts.second) {
     const changes = changesIn(played);
     sequence.tapsAtMm.forEach((mm, at) => {

@@ -289,7 +289,10 @@ function heldTimesLost(
   return [
     {
       quantity: 'endS',
-      what: message('trigger.line.crater', { level: amount('phaseTime', endS, 1), time: amount('percent', endPercent, 0) }),
+      what: message('trigger.line.crater', {
+        level: amount('phaseTime', endS, 1),
+        time: amount('percent', endPercent, 0),
+      }),
       nearest: message('trigger.line.crater-presses'),
     },
   ];

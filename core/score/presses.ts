@@ -56,7 +56,12 @@ export function pressLines(score: SeamScore): Phrase[] {
       at === 0 ? message('trigger.at-the-start') : message('trigger.count.at', { mm: amount('length', press.mm, 0) });
     if (press.kind === 'tap') {
       return at === 0 || !isLast || presses.length > 2
-        ? joined([where, ': ', at === 0 || isLast ? message('trigger.cue.press-and-let-go') : message('trigger.tap-word'), '.'])
+        ? joined([
+            where,
+            ': ',
+            at === 0 || isLast ? message('trigger.cue.press-and-let-go') : message('trigger.tap-word'),
+            '.',
+          ])
         : message('trigger.count.stop', { where });
     }
     const arcS = press.toS - Math.max(press.fromS, score.litS);

@@ -185,8 +185,8 @@ describe('the crater', () => {
   it('says the crater so that its printed terms give its time, in both systems', async () => {
     for (const id of ['trike-frame-node', 'trike-lid-seam', 'axle-plate-to-tube']) {
       const { because, holdS } = craterFill(programOf(id).program);
-      const said = (await wordsIn('en', 'metric')).tell(because);
-      expect((await wordsIn('en', 'us')).tell(because)).toBe(said);
+      const said = (await wordsIn('en', 'metric')).format(because);
+      expect((await wordsIn('en', 'us')).format(because)).toBe(said);
       const figure = (shape: RegExp) => Number(shape.exec(said)?.[1]);
       const hollow = (figure(/section ([\d.]+) mm²/) * figure(/pool ([\d.]+) mm/)) / 2;
       // A pool is printed to the millimetre: half of one in eight.

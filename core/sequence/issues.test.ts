@@ -21,7 +21,7 @@ describe('numbers of a sequence', () => {
       );
       expect(issue).toMatchObject({ code: 'out-of-range', limit: [min, max], got: wrong });
       expect(inEnglish(issue?.message)).toContain(
-        `${inEnglish(name)} must lie between ${english.number(min)} and ${english.tell(amount(kind, max))}`,
+        `${inEnglish(name)} must lie between ${english.number(min)} and ${english.format(amount(kind, max))}`,
       );
     }
     for (const right of [min, max]) {

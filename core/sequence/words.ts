@@ -58,7 +58,9 @@ export function waitsFor(state: SequenceState, atS: number, rules: SequenceRules
     case 'burn-back':
       return message('sequence.of-burn-back', { left });
     case 'post-gas':
-      return state.pausing && held ? message('sequence.waits.pause', { left }) : message('sequence.waits.gas', { left });
+      return state.pausing && held
+        ? message('sequence.waits.pause', { left })
+        : message('sequence.waits.gas', { left });
   }
 }
 

@@ -35,7 +35,10 @@ export function trialPlan({
     kind: 'sweep',
     coupons: 1,
     bits: sweepBits,
-    why: message('trials.why-sweep', { sd: amount('shortLength', trimSdMm, 1), step: amount('shortLength', stepMm, 1) }),
+    why: message('trials.why-sweep', {
+      sd: amount('shortLength', trimSdMm, 1),
+      step: amount('shortLength', stepMm, 1),
+    }),
     onlyIfFailed: false,
   };
   return [

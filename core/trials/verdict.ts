@@ -230,7 +230,11 @@ function gradeOf(seen: Looked['symptoms']): number | null {
 }
 
 /** How bad a symptom is, in words. */
-export const severityNames = { 1: message('trials.slight'), 2: message('trials.plain'), 3: message('trials.bad') } as const;
+export const severityNames = {
+  1: message('trials.slight'),
+  2: message('trials.plain'),
+  3: message('trials.bad'),
+} as const;
 
 function lookedWords({ severity, isOpen, code }: Worst): Said {
   if (code !== null)

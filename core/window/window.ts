@@ -177,7 +177,10 @@ function judged(
   const travel = program.travelMmPerMin * (1 + point.pace);
   const checks: (readonly [margin: number, why: Said])[] = [];
   const isModeRight = modes.includes(transferMode);
-  checks.push([isModeRight ? 1 : -0.5, message('window.transfer-turns', { mode: message(`window.mode-${transferMode}`) })]);
+  checks.push([
+    isModeRight ? 1 : -0.5,
+    message('window.transfer-turns', { mode: message(`window.mode-${transferMode}`) }),
+  ]);
   const mostShorts = limits.shortsPerS ?? modeThresholds.pulsedShortsPerS;
   if (program.mode !== 'dip')
     checks.push([

@@ -24,7 +24,8 @@ export function flowBand(
   draught: boolean,
 ): FlowBand {
   const { shielding } = fillerOf(filler);
-  if (shielding === 'self') return { lowLPerMin: 0, highLPerMin: 0, because: message('wire-choice.gas.self-shielding') };
+  if (shielding === 'self')
+    return { lowLPerMin: 0, highLPerMin: 0, because: message('wire-choice.gas.self-shielding') };
   const plain = gasFlow(mode, filler, diameterMm).range;
   const bore = nozzleBoreMm / usualBoreMm;
   const beyond = Math.max(ctwdMm - stickOutMm(mode, diameterMm), 0);
@@ -49,7 +50,9 @@ export function flowBand(
               }),
             ]
           : []),
-        ...(draught ? [message('wire-choice.for-draught', { draughtShare: amount('percent', 100 * draughtShare) })] : []),
+        ...(draught
+          ? [message('wire-choice.for-draught', { draughtShare: amount('percent', 100 * draughtShare) })]
+          : []),
       ],
       ', ',
     ),

@@ -172,7 +172,11 @@ export function rankSizes(input: PlanInput): RankedChoice<number>[] {
       const base = { value: diameterMm, name: label };
       const plan = planSetting({ ...input, diameterMm, wireFeedMPerMin: undefined });
       if (!plan.ok)
-        return { ...base, score: ruledOut, reasons: [plan.issues[0]?.message ?? message('wire-choice.cannot-be-planned')] };
+        return {
+          ...base,
+          score: ruledOut,
+          reasons: [plan.issues[0]?.message ?? message('wire-choice.cannot-be-planned')],
+        };
       const { wireFeedMPerMin: feed, meanCurrentA, frequencyHz } = plan.value;
       const off = Math.max(easyFeed[0] - feed, feed - easyFeed[1], 0);
       const cautions = [
@@ -272,7 +276,9 @@ function gasManners(
       return gas.co2Pct <= 3
         ? {
             score: gas.o2Pct > 0 ? 85 : 95,
-            reasons: [gas.o2Pct > 0 ? message('wire-choice.gas-note.wets-tint') : message('wire-choice.gas-note.little-tint')],
+            reasons: [
+              gas.o2Pct > 0 ? message('wire-choice.gas-note.wets-tint') : message('wire-choice.gas-note.little-tint'),
+            ],
           }
         : { score: 30, reasons: [message('wire-choice.gas-note.corrosion')] };
     case 'steel':
@@ -287,7 +293,9 @@ function gasManners(
           mode === 'dip'
             ? 95 - 0.3 * Math.abs(gas.co2Pct - 18)
             : 95 - 0.5 * Math.abs(gas.co2Pct - 12) - 4 * Math.max(gas.co2Pct - 18, 0),
-        reasons: [gas.co2Pct <= 10 ? message('wire-choice.gas-note.dry-transfer') : message('wire-choice.gas-note.wide-range')],
+        reasons: [
+          gas.co2Pct <= 10 ? message('wire-choice.gas-note.dry-transfer') : message('wire-choice.gas-note.wide-range'),
+        ],
       };
   }
 }

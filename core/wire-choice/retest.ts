@@ -47,7 +47,11 @@ export function retestList(
   const before = arcOf({ ...from, mode }, ctwdMm, 0);
   const after = arcOf({ ...to, mode }, ctwdMm, 0);
   if (alloy || size)
-    add('feed', message('wire-choice.retest.feed'), feedWords(before, after, wireFeedMPerMin, from, to, travelMmPerMin));
+    add(
+      'feed',
+      message('wire-choice.retest.feed'),
+      feedWords(before, after, wireFeedMPerMin, from, to, travelMmPerMin),
+    );
   add('trim', message('wire-choice.retest.arc-length'), trimWords(before, after, wireFeedMPerMin));
   if (mode === 'pulse' || mode === 'double-pulse') {
     add('pulse', message('wire-choice.retest.one-drop'), pulseWords(from, to, { alloy, size, gas }));

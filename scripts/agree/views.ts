@@ -166,7 +166,7 @@ export const views: readonly View[] = [
     figures: ({ seam, revision, site }) => {
       const here = rankSizes(questionOf(seam.spec, seam.choice ?? revision.choice, site));
       const own = here.find(({ value }) => Math.abs(value - revision.choice.diameterMm) < 1e-9);
-      const said = own?.reasons.map((reason) => english.tell(reason)).join(' ') ?? '';
+      const said = own?.reasons.map((reason) => english.format(reason)).join(' ') ?? '';
       // The size that stands is planned like the sheet: its own figures are in its reason.
       const [, feed, current] = /([\d.]+) m\/min for ([\d.]+) A/.exec(said) ?? [];
       return feed === undefined || current === undefined
@@ -281,7 +281,7 @@ export const views: readonly View[] = [
         const plan = planSeam(question);
         if (!plan.ok) return undefined;
         return procedureSheet({ seam: question.seam, program: revision.program, plan: plan.value })
-          .flatMap(({ rows }) => rows.map(({ value }) => english.tell(value)))
+          .flatMap(({ rows }) => rows.map(({ value }) => english.format(value)))
           .join('\n');
       },
       holds: [

@@ -1,6 +1,6 @@
 /** Mounts the table of doors: rights, body, version and key are looked at here, once for all; a handler only does its work. */
 import { oneOf } from '@fox-tempo/core/said';
-import { message, toldIn, withSentences } from '@fox-tempo/words';
+import { message, formatIn, withSentences } from '@fox-tempo/words';
 import { createHash } from 'node:crypto';
 import {
   comesLate,
@@ -192,7 +192,7 @@ function send(response: Response, door: Door, status: number, answer: unknown, c
   if (typeof version === 'number') response.set('ETag', `"${version}"`);
   if (status === 201 && typeof id === 'string' && !door.path.includes(':')) response.location(`/api${door.path}/${id}`);
   // A program that asks the core reads codes; everybody else reads sentences.
-  const say = door.path.startsWith('/compute') ? withSentences : toldIn;
+  const say = door.path.startsWith('/compute') ? withSentences : formatIn;
   const told = say(answer, wordsOf(response));
   if (checksAnswers && door.answer) holdAgainst(door, told);
   response.status(status).json(told);

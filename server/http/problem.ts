@@ -11,7 +11,7 @@ import type { ErrorRequestHandler, RequestHandler } from 'express';
 export class HttpProblem extends Error {
   readonly body: Problem;
   constructor(kind: ProblemKind, detail: Phrase, extra: Partial<Problem> = {}) {
-    super(english.tell(detail));
+    super(english.format(detail));
     const { status, title } = problems[kind];
     this.body = { type: problemType(kind), title, status, detail, ...extra };
   }

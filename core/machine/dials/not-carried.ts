@@ -182,7 +182,11 @@ function demands({ trimMm, stiffness, sequence, pulse }: Program): Demand[] {
       nearest: message('machine.nearest.own-end-time'),
     },
     { quantity: 'spotS', when: sequence.trigger === 'spot', nearest: message('machine.nearest.count-yourself') },
-    { quantity: 'stitchOnS', when: sequence.trigger === 'stitch', nearest: message('machine.nearest.press-each-stitch') },
+    {
+      quantity: 'stitchOnS',
+      when: sequence.trigger === 'stitch',
+      nearest: message('machine.nearest.press-each-stitch'),
+    },
     { quantity: 'stitchOffS', when: sequence.trigger === 'stitch', nearest: message('machine.nearest.wait-released') },
     { quantity: 'burnBackMs', when: true, nearest: message('machine.nearest.own-burn-back') },
     { quantity: 'preGasS', when: sequence.preGasS > 0.2, nearest: message('machine.nearest.own-gas-before') },

@@ -292,7 +292,10 @@ function chartWarnings(
       {
         code: 'no-chart-line',
         level: 'caution',
-        message: message('machine.caution.no-chart-line-in-mode', { machine: machine.name, mode: modeName(program.mode) }),
+        message: message('machine.caution.no-chart-line-in-mode', {
+          machine: machine.name,
+          mode: modeName(program.mode),
+        }),
       },
     ];
   }
@@ -360,7 +363,11 @@ function dialWarnings(settings: readonly DialSetting[], program: Program): Warni
         message:
           dial.turn === 'stay'
             ? message('machine.unit-stays', { dial: dial.label, neutral })
-            : message('machine.unit-not-measured', { dial: dial.label, way: message(`machine.way-${dial.turn}`), neutral }),
+            : message('machine.unit-not-measured', {
+                dial: dial.label,
+                way: message(`machine.way-${dial.turn}`),
+                neutral,
+              }),
       });
     }
     if (dial.bothReadings) {

@@ -56,8 +56,8 @@ export function cardDocument(
   say: Words,
   density: CardDensity = 0,
 ): TDocumentDefinitions {
-  const { t, tell } = say;
-  const hazardText = (said: Phrase) => [tell(said), say.beside(said)].filter(Boolean).join(' / ');
+  const { t, format } = say;
+  const hazardText = (said: Phrase) => [format(said), say.beside(said)].filter(Boolean).join(' / ');
   const { program, spec } = revision;
   const { standing } = machine;
   const file = asStands(machine);
@@ -108,11 +108,11 @@ export function cardDocument(
         dial.label,
         [
           dial.where,
-          tell(dial.level ?? ''),
-          tell(dial.sense ?? ''),
+          format(dial.level ?? ''),
+          format(dial.sense ?? ''),
           missOf(say, dial),
           ownWords(dial),
-          ends.length === 0 ? '' : tell(dialWindowWords(file, ends, dial.dialId) ?? sayCode('window.stays-as-set')),
+          ends.length === 0 ? '' : format(dialWindowWords(file, ends, dial.dialId) ?? sayCode('window.stays-as-set')),
         ]
           .filter(Boolean)
           .join('; '),
@@ -126,9 +126,9 @@ export function cardDocument(
   const cautions =
     plan?.warnings.filter(({ level }) => level !== 'note').map(({ message }) => hazardText(message)) ?? [];
   const notes = [
-    ...(card.cannot ? [tell(whyNotWords(file, program, card.cannot))] : []),
+    ...(card.cannot ? [format(whyNotWords(file, program, card.cannot))] : []),
     ...cautions,
-    ...card.warnings.map((warning) => tell(warning.message)),
+    ...card.warnings.map((warning) => format(warning.message)),
     ...card.notCarried.map(({ what, nearest }) => t('server.cards.not-on-this-machine', { what, nearest })),
   ];
   const startAndStop = sequenceBlock(say, file, program, spec, card, paper, slots, density);
@@ -263,7 +263,7 @@ function opensBlock({ t }: Words, opens: string): Column {
 
 /** Feeder and gun by their names, and what has to be fitted to them. */
 function fittedWords(
-  { t, tell }: Words,
+  { t, format }: Words,
   file: MachineResource['file'],
   feederId: string | undefined,
   program: Program,
@@ -275,9 +275,9 @@ function fittedWords(
     feeder: feeder?.label ?? '',
     gun: feeder?.gun ?? '',
     polarity: polarity === 'electrode-positive' ? sayCode('setup.wire-on-plus') : sayCode('setup.wire-on-minus'),
-    tip: tell(wireSizeLabel(tipMm)),
+    tip: format(wireSizeLabel(tipMm)),
     recess: amount('shortLength', recessMm, 0),
-    rolls: `${groove === 'knurled' ? t('server.cards.knurled') : groove} ${tell(wireSizeLabel(rollMm))}${colour === undefined ? '' : ` (${colour})`}`,
+    rolls: `${groove === 'knurled' ? t('server.cards.knurled') : groove} ${format(wireSizeLabel(rollMm))}${colour === undefined ? '' : ` (${colour})`}`,
   });
 }
 
@@ -310,7 +310,7 @@ function showBlock({ t }: Words, program: Program, file: MachineResource['file']
 }
 
 /** Every pass with its setting, in the order it is laid. */
-function passBlock({ t, tell, quantity }: Words, { passTable }: Plan): Content[] {
+function passBlock({ t, format, quantity }: Words, { passTable }: Plan): Content[] {
   const head = [
     t('server.cards.pass'),
     t('server.cards.kind'),
@@ -337,7 +337,7 @@ function passBlock({ t, tell, quantity }: Words, { passTable }: Plan): Content[]
             quantity(pass.meanCurrentA, 'current'),
             quantity(pass.travelMmPerMin, 'travel'),
             quantity(pass.areaMm2, 'area'),
-            tell(pass.gun),
+            format(pass.gun),
           ]),
         ],
       },

@@ -7,7 +7,7 @@ import { pressLines, stitchPlan, tackMmOf, tackSchedule, type ScoreOf } from '@f
 export function sequenceLines(say: Words, whole: ScoreOf, machine: Machine, slots: readonly HeldInSlot[]): string[] {
   const { program, score, thicknessMm } = whole;
   return [
-    ...pressLines(score).map(say.tell),
+    ...pressLines(score).map(say.format),
     ...scheduleLines(say, program, score.lengthMm, thicknessMm),
     ...tapTargets(machine, slots, program).map(({ taps, slot, name, warning }) =>
       say.t('server.cards.taps-call-memory', {
@@ -20,7 +20,7 @@ export function sequenceLines(say: Words, whole: ScoreOf, machine: Machine, slot
   ];
 }
 
-function scheduleLines({ t, tell }: Words, program: Program, lengthMm: number, thicknessMm: number): string[] {
+function scheduleLines({ t, format }: Words, program: Program, lengthMm: number, thicknessMm: number): string[] {
   if (program.sequence.trigger === 'stitch') {
     const { count, stitchMm, gapMm, heatShare } = stitchPlan(program, lengthMm);
     return [
@@ -41,7 +41,7 @@ function scheduleLines({ t, tell }: Words, program: Program, lengthMm: number, t
     tackMm: tackMmOf(program),
     ...(tackSpacingMm > 0 ? { spacingMm: tackSpacingMm } : {}),
   });
-  if (!plan.ok) return plan.issues.map(({ message }) => tell(message));
+  if (!plan.ok) return plan.issues.map(({ message }) => format(message));
   const { count, spacingMm, tackMm, arcS, gasL, gasLostL, dressBack } = plan.value;
   return [
     t('server.cards.tacks', {

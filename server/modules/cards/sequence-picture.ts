@@ -38,7 +38,7 @@ export function sequencePicture(say: Words, { score }: Pick<ScoreOf, 'score'>, t
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${size.width} ${size.height}" font-family="Roboto">`,
     ...handPresses(score).map(
       ({ fromS, toS, kind }) =>
-        `<rect x="${x(fromS)}" y="${trigger.top}" width="${Math.max(x(toS) - x(fromS), 3)}" height="${trigger.height}" fill="${ink}"/>${label(Math.max(x(toS) + 3, 0), trigger.top + 11, kind === 'tap' ? say.tell(codeOfTap) : say.t('server.cards.hold', { from: amount('phaseTime', toS - fromS, 1) }), quiet)}`,
+        `<rect x="${x(fromS)}" y="${trigger.top}" width="${Math.max(x(toS) - x(fromS), 3)}" height="${trigger.height}" fill="${ink}"/>${label(Math.max(x(toS) + 3, 0), trigger.top + 11, kind === 'tap' ? say.format(codeOfTap) : say.t('server.cards.hold', { from: amount('phaseTime', toS - fromS, 1) }), quiet)}`,
     ),
     ...gasBars(score.played).map(
       ({ fromS, toS }) =>
@@ -78,7 +78,7 @@ function gasBars(played: readonly PlayedPhase[]): { fromS: number; toS: number }
 
 /** The machine's words under the phases they make; one row lower where two would run into each other. */
 function words(
-  { tell }: Words,
+  { format }: Words,
   played: readonly PlayedPhase[],
   { parts }: SequenceOnMachine,
   map: TimeMap,
@@ -87,7 +87,7 @@ function words(
   const said = (names: readonly string[]) =>
     parts
       .filter(({ part, how }) => names.includes(part) && how !== 'not-here')
-      .map(({ label: own, said: value }) => (own ? `${own} ${tell(value)}` : tell(value)))
+      .map(({ label: own, said: value }) => (own ? `${own} ${format(value)}` : format(value)))
       .join(', ');
   const wanted: Partial<Record<Phase, readonly string[]>> = {
     start: ['start level'],

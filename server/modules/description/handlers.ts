@@ -12,7 +12,7 @@ export function descriptionHandlers(
   metrics: Metrics,
   pool: ComputePool,
 ): Pick<Handlers, 'health' | 'ready' | 'metrics' | 'openapi' | 'docs'> {
-  const document = openApiDocument(english.tell);
+  const document = openApiDocument(english.format);
   const html = page(document);
   return {
     health: () => Promise.resolve({ status: 'ok' }),

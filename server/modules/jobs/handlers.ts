@@ -28,17 +28,17 @@ export function jobHandlers(queue: JobQueue): Pick<Handlers, 'addJob' | 'job' | 
       let job = await requireJob(db, params.id, me.id);
       return new Raw((response) => {
         response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', 'X-Accel-Buffering': 'no' });
-        const tell = () => {
+        const format = () => {
           const { state, progress, tries, trouble } = job;
           response.write(`data: ${JSON.stringify({ state, progress, tries, trouble })}\n\n`);
           (response as { flush?: () => void }).flush?.();
         };
         void (async () => {
-          tell();
+          format();
           while (!signal.aborted && (job.state === 'waiting' || job.state === 'running')) {
             await new Promise((resolve) => setTimeout(resolve, everyMs));
             job = await requireJob(db, params.id, me.id);
-            tell();
+            format();
           }
         })()
           .catch(() => undefined)

@@ -48,7 +48,7 @@ export function createJobQueue(url: string, connection: Connection): JobQueue {
     if (!read.ok) {
       await endJob(db, id, job.tries, {
         state: 'failed',
-        trouble: english.tell(read.issues[0]?.message ?? message('server.jobs.error.question-refused')),
+        trouble: english.format(read.issues[0]?.message ?? message('server.jobs.error.question-refused')),
       });
       return;
     }

@@ -91,7 +91,7 @@ export function procedureDocument(content: SheetContent, say: Words): TDocumentD
                   say.quantity(10, 'shortLength', 0),
                 ),
               }
-            : { width: 200, text: planned.issues.map(({ message }) => say.tell(message)).join(' ') },
+            : { width: 200, text: planned.issues.map(({ message }) => say.format(message)).join(' ') },
         ],
         columnGap: 14,
       },
@@ -136,11 +136,11 @@ export function procedureDocument(content: SheetContent, say: Words): TDocumentD
   };
 }
 
-function part({ t, tell }: Words, { title, rows }: ProcedureSection): Content {
+function part({ t, format }: Words, { title, rows }: ProcedureSection): Content {
   return {
     unbreakable: true,
     stack: [
-      heading(tell(title)),
+      heading(format(title)),
       {
         layout: ruled,
         table: {
@@ -148,9 +148,9 @@ function part({ t, tell }: Words, { title, rows }: ProcedureSection): Content {
           body: [
             headCells(['', t('procedure.as-set'), t('procedure.range')]),
             ...rows.map(({ label, value, range, isEssential }) => [
-              { text: `${isEssential ? '● ' : ''}${tell(label)}`, color: quiet },
-              { text: tell(value), bold: true },
-              { text: range === null ? '' : tell(range), fontSize: 8 },
+              { text: `${isEssential ? '● ' : ''}${format(label)}`, color: quiet },
+              { text: format(value), bold: true },
+              { text: range === null ? '' : format(range), fontSize: 8 },
             ]),
           ],
         },
@@ -178,7 +178,7 @@ function dialsPart({ t }: Words, { machine, revision }: SheetContent): Content[]
 }
 
 function passPart(
-  { t, tell, quantity }: Words,
+  { t, format, quantity }: Words,
   passes: Extract<ReturnType<typeof planSeam>, { ok: true }>['value']['passTable'],
 ): Content[] {
   return [
@@ -206,7 +206,7 @@ function passPart(
             quantity(pass.voltageV, 'voltage'),
             quantity(pass.travelMmPerMin, 'travel'),
             quantity(pass.areaMm2, 'area'),
-            tell(pass.gun),
+            format(pass.gun),
           ]),
         ],
       },

@@ -45,7 +45,7 @@ const capital = (text: string) => text.charAt(0).toLocaleUpperCase() + text.slic
 
 export function trialDocument(content: RecordContent, say: Words): TDocumentDefinitions {
   const { trial, seam, revision, machine, paper, photos } = content;
-  const { t, tell } = say;
+  const { t, format } = say;
   const { body } = trial;
   const file = asStands(machine);
   const verdict = trialVerdict(trial.limits, body);
@@ -72,17 +72,17 @@ export function trialDocument(content: RecordContent, say: Words): TDocumentDefi
   const { measured } = body;
   const figures: (readonly [string, string])[] = [
     ...(measured.legsMm
-      ? [[tell(lineNames.legs), measured.legsMm.map((mm) => say.quantity(mm, 'shortLength', 1)).join(' / ')] as const]
+      ? [[format(lineNames.legs), measured.legsMm.map((mm) => say.quantity(mm, 'shortLength', 1)).join(' / ')] as const]
       : []),
     ...(measured.throatMm === undefined
       ? []
-      : [[tell(lineNames.throat), say.quantity(measured.throatMm, 'shortLength', 1)] as const]),
+      : [[format(lineNames.throat), say.quantity(measured.throatMm, 'shortLength', 1)] as const]),
     ...(measured.heightMm === undefined
       ? []
-      : [[tell(lineNames.height), say.quantity(measured.heightMm, 'shortLength', 1)] as const]),
+      : [[format(lineNames.height), say.quantity(measured.heightMm, 'shortLength', 1)] as const]),
     ...(measured.undercutMm === undefined
       ? []
-      : [[tell(lineNames.undercut), say.quantity(measured.undercutMm, 'shortLength', 1)] as const]),
+      : [[format(lineNames.undercut), say.quantity(measured.undercutMm, 'shortLength', 1)] as const]),
     ...(timed ? [[t('view.trials.travel'), say.quantity(timed.travelMmPerMin, 'travel', 0)] as const] : []),
     ...(body.displayed?.currentA === undefined
       ? []
@@ -95,7 +95,7 @@ export function trialDocument(content: RecordContent, say: Words): TDocumentDefi
       : [[t('server.cards.ctwd'), say.quantity(body.ctwdMm, 'shortLength', 0)] as const]),
     ...(body.plateC === undefined
       ? []
-      : [[tell(phraseOf('procedure.plate-at-start')), say.quantity(body.plateC, 'temperature', 0)] as const]),
+      : [[format(phraseOf('procedure.plate-at-start')), say.quantity(body.plateC, 'temperature', 0)] as const]),
   ];
   const setAs = file.dials.flatMap(({ id, label, scale, unit }) => {
     const value = body.dials[id];
@@ -141,7 +141,10 @@ export function trialDocument(content: RecordContent, say: Words): TDocumentDefi
       ...(outside.length > 0
         ? [
             {
-              text: [{ text: `${t('server.papers.outside-the-procedure')} `, bold: true }, outside.map(tell).join(' ')],
+              text: [
+                { text: `${t('server.papers.outside-the-procedure')} `, bold: true },
+                outside.map(format).join(' '),
+              ],
               color: russet,
               margin: [0, 3, 0, 0],
             } satisfies Content,
@@ -159,7 +162,7 @@ export function trialDocument(content: RecordContent, say: Words): TDocumentDefi
                   widths: [10, '*'],
                   body: verdict.lines.map(({ line: code, verdict: one, words }) => [
                     { svg: marks[one], width: 7, margin: [0, 1.5, 0, 0] as [number, number, number, number] },
-                    { text: [{ text: `${capital(tell(lineNames[code]))}: `, color: quiet }, tell(words)] },
+                    { text: [{ text: `${capital(format(lineNames[code]))}: `, color: quiet }, format(words)] },
                   ]),
                 },
               },
@@ -168,12 +171,12 @@ export function trialDocument(content: RecordContent, say: Words): TDocumentDefi
                 ul: [
                   ...seen.map(
                     ([code, { severity }]) =>
-                      `${tell(symptoms[code as SymptomCode].name)}, ${tell(severityNames[severity ?? 2])}`,
+                      `${format(symptoms[code as SymptomCode].name)}, ${format(severityNames[severity ?? 2])}`,
                   ),
                   t('view.trials.absent-count', { count: clean }),
                   ...body.tests.map(
                     ({ kind, result }) =>
-                      `${tell(testNames[kind])}: ${result === 'pass' ? t('view.trials.held') : t('view.trials.broke')}`,
+                      `${format(testNames[kind])}: ${result === 'pass' ? t('view.trials.held') : t('view.trials.broke')}`,
                   ),
                   ...(body.note === '' ? [] : [`“${body.note}”`]),
                 ],
@@ -199,7 +202,7 @@ export function trialDocument(content: RecordContent, say: Words): TDocumentDefi
                             wireSizeLabel(body.loaded.diameterMm),
                             gasName(body.loaded.gas),
                           ]
-                            .map(tell)
+                            .map(format)
                             .join(', ')
                         : t('server.papers.not-noted'),
                     ] as const,

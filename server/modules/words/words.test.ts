@@ -27,7 +27,7 @@ describe('texts that a native reader of the shop read', () => {
     ]);
     expect((await wordsIn('de', 'metric')).beside({ code: hazard, values: {} })).toBeUndefined();
     await review('de', { key: hazard, text: 'Zink verdampft: absaugen.' }).expect(201);
-    expect((await wordsIn('de', 'metric')).tell({ code: hazard, values: {} })).toBe('Zink verdampft: absaugen.');
+    expect((await wordsIn('de', 'metric')).format({ code: hazard, values: {} })).toBe('Zink verdampft: absaugen.');
     const all = await test.as('teo-varnholt').get('/api/words/de').expect(200);
     expect(all.body.reviews).toHaveLength(1);
   });

@@ -1,5 +1,5 @@
 /** What is shown when a view cannot be: what happened, what is safe, and the way on. */
-import { t, tell } from '../lib/words.ts';
+import { t, format } from '../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import { Link, useLocation, useRevalidator, useRouteError } from 'react-router';
 import { ProblemError } from '../data/api.ts';
@@ -45,7 +45,7 @@ export function ErrorPage() {
 
 function explain(error: unknown): { title: string; detail: string; mayRetry: boolean | 'reload' } {
   if (error instanceof ProblemError) {
-    return { title: tell(error.problem.title), detail: error.message, mayRetry: error.kind !== 'not-found' };
+    return { title: format(error.problem.title), detail: error.message, mayRetry: error.kind !== 'not-found' };
   }
   // A view's chunk that cannot be fetched: the server is gone, or was replaced by a newer build.
   if (error instanceof TypeError && /import|fetch/i.test(error.message)) {

@@ -1,6 +1,6 @@
 /** The rail: the views that exist, each with a small drawing of its physics; light, units and who works here at its foot. */
 import { written } from '@fox-tempo/words';
-import { t, tell, spoken } from '../lib/words.ts';
+import { t, format, spoken } from '../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import { roleNames } from '@fox-tempo/contract';
 import type { ReactNode } from 'react';
@@ -181,7 +181,7 @@ function WhoWorks() {
         <Box fontFamily="mono" fontSize="15px" color="ink" lineHeight="1.2" aria-hidden="true">
           {me ? initials(me.name) : '?'}
         </Box>
-        <Box aria-hidden="true">{me ? tell(roleNames[me.role]) : t('view.app.sign-in-link')}</Box>
+        <Box aria-hidden="true">{me ? format(roleNames[me.role]) : t('view.app.sign-in-link')}</Box>
       </Link>
     </Box>
   );

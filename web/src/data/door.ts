@@ -1,5 +1,5 @@
 /** Passing a door of the server: the address from the table of doors, the version a write is based on, the key that makes it count once, and what is said when it will not. */
-import { t, tell, tellIf, spoken } from '../lib/words.ts';
+import { t, format, formatIf, spoken } from '../lib/words.ts';
 import {
   addressOf,
   authorHeader,
@@ -27,7 +27,7 @@ export class ProblemError extends Error {
   readonly kind: ProblemKind | 'unreachable';
   readonly problem: Problem;
   constructor(kind: ProblemKind | 'unreachable', problem: Problem) {
-    super(tell(tellIf(problem.detail) ?? problem.title));
+    super(format(formatIf(problem.detail) ?? problem.title));
     this.kind = kind;
     this.problem = problem;
   }

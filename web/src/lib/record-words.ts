@@ -3,7 +3,7 @@ import { amount, absent } from '@fox-tempo/core/said';
 import type { WireLeft, WireShape } from '@fox-tempo/core/score';
 import { stepNames, type StepKind } from '@fox-tempo/core/setup';
 import { leftNames, shapeNames } from './stop-words.ts';
-import { t, fixed, tell } from './words.ts';
+import { t, fixed, format } from './words.ts';
 import { wearPartNames, wearParts } from '@fox-tempo/core/maintenance';
 import type { Observation } from '@fox-tempo/contract';
 
@@ -69,7 +69,7 @@ export function observationLine({ kind, body, revision }: Observation): string {
       });
     case 'step-time':
       return t('view.shop.line.amount', {
-        what: tell(stepNames[text('kind') as StepKind] ?? text('kind')),
+        what: format(stepNames[text('kind') as StepKind] ?? text('kind')),
         amount: amount('minutes', Number(text('minutes'))),
       });
     case 'burn-back-stop':
@@ -117,7 +117,7 @@ export function observationLine({ kind, body, revision }: Observation): string {
     case 'replaced': {
       const part = wearParts.find((one) => one === body['part']);
       return [
-        part === undefined ? '' : tell(wearPartNames[part]),
+        part === undefined ? '' : format(wearPartNames[part]),
         text('reason') === 'worn' ? t('view.wear.worn-out') : t('view.wear.still-good'),
         text('note'),
       ]

@@ -1,5 +1,5 @@
 /** One write at a time: whether it runs, what came of it, and the refusal in words. */
-import { tell } from './words.ts';
+import { format } from './words.ts';
 import { useCallback, useState } from 'react';
 import { ProblemError } from '../data/api.ts';
 
@@ -36,8 +36,8 @@ export function useTask(): Task {
     (issues.length > 0
       ? issues
           .map((issue) => issue.message)
-          .map(tell)
+          .map(format)
           .join(' ')
-      : `${tell(error.problem.title)}. ${error.message}`);
+      : `${format(error.problem.title)}. ${error.message}`);
   return { busy, problem, error, run, clear: useCallback(() => setError(null), []) };
 }

@@ -22,7 +22,7 @@ export function spoken(): Words {
 
 export const t: Words['t'] = (key, ...values) => spoken().t(key, ...values);
 export const fixed: Words['fixed'] = (value, digits) => spoken().fixed(value, digits);
-export const tell = (said: SaidValue): string => spoken().tell(said);
+export const format = (said: SaidValue): string => spoken().format(said);
 
 type NamedKey = Extract<SentenceKey, `name.${string}`>;
 /** Codes that have a name of their own in every language. */
@@ -53,8 +53,8 @@ export function inUnitShown(value: number, name: QuantityName): number {
 }
 
 /** Nothing stays nothing. */
-export function tellIf<N extends null | undefined>(said: SaidValue | N): string | N {
-  return said === undefined || said === null ? said : tell(said);
+export function formatIf<N extends null | undefined>(said: SaidValue | N): string | N {
+  return said === undefined || said === null ? said : format(said);
 }
 
 export function formatForInput(value: number, name: QuantityName, system: UnitSystem): string {

@@ -1,6 +1,6 @@
 /** A sheet line by line: what each line says, and how it is taken from one sheet into another. For two versions side by side. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, formatWithUnit } from '../lib/words.ts';
+import { t, format, formatWithUnit } from '../lib/words.ts';
 import { fillerOf, gasName, materialOf, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { jointRule, modeName } from '@fox-tempo/core/plan';
 import { type QuantityName, type UnitSystem } from '@fox-tempo/core/units';
@@ -57,12 +57,12 @@ const orUsual = (value: unknown) =>
 
 export const sheetLines: readonly SheetLine[] = [
   specLine(t('view.seams.name'), 'name', (name) => name),
-  specLine(t('view.library.metal'), 'materialGroup', (group) => tell(materialOf(group).name)),
+  specLine(t('view.library.metal'), 'materialGroup', (group) => format(materialOf(group).name)),
   specLine(t('view.library.grade'), 'grade', (grade) => grade),
   specLine(t('view.sheet.thicknesses'), 'thicknessesMm', (both, units) =>
     both.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + '),
   ),
-  specLine(t('view.seams.joint'), 'joint', (joint) => tell(jointRule(joint).name)),
+  specLine(t('view.seams.joint'), 'joint', (joint) => format(jointRule(joint).name)),
   specLine(t('view.seams.edges'), 'preparation', (cut, units) =>
     !cut
       ? t('view.sheet.as-they-are')
@@ -83,14 +83,14 @@ export const sheetLines: readonly SheetLine[] = [
     t('view.seam-frame.wire-and-gas'),
     ['mode', 'filler', 'gas', 'diameterMm'],
     ({ mode, filler, gas, diameterMm }) =>
-      [modeName(mode), fillerOf(filler).name, wireSizeLabel(diameterMm), gasName(gas)].map(tell).join(', '),
+      [modeName(mode), fillerOf(filler).name, wireSizeLabel(diameterMm), gasName(gas)].map(format).join(', '),
   ),
   choiceLine(t('view.simulator.arc-length'), ['arcHabit'], ({ arcHabit }) => t(`view.sheet.habit-${arcHabit}`)),
   choiceLine(t('view.simulator.wire-feed'), ['wireFeedMPerMin'], ({ wireFeedMPerMin }, units) =>
     orPlan('wireFeed')(wireFeedMPerMin, units),
   ),
   choiceLine(t('view.sheet.hand'), ['pace'], ({ pace }) =>
-    pace === undefined ? t('view.sheet.default-travel') : `${pace.welder}, ${tell(amount('plain', pace.factor, 2))}`,
+    pace === undefined ? t('view.sheet.default-travel') : `${pace.welder}, ${format(amount('plain', pace.factor, 2))}`,
   ),
   choiceLine(t('view.sheet.tuned'), ['tune'], ({ tune }) => (tune === null ? t('view.sheet.no') : tuneWords(tune))),
   choiceLine(t('view.sequence.start-and-stop'), ['sequence'], ({ sequence }) => orUsual(sequence)),

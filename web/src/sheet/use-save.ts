@@ -1,5 +1,5 @@
 /** Saving a sheet: what state it is in, and what the server said when it would not. Whatever happens, it ends. */
-import { t, tell } from '../lib/words.ts';
+import { t, format } from '../lib/words.ts';
 import type { SeamResource } from '@fox-tempo/contract';
 import { useCallback, useState } from 'react';
 import { api, ProblemError } from '../data/api.ts';
@@ -60,5 +60,10 @@ async function failure(error: unknown, seamId: string): Promise<SaveState> {
     const stored = known ?? (await api.seam(seamId).catch(() => null));
     if (stored) return { kind: 'conflict', stored };
   }
-  return { kind: 'failed', title: tell(error.problem.title), detail: error.message, isLocked: error.kind === 'locked' };
+  return {
+    kind: 'failed',
+    title: format(error.problem.title),
+    detail: error.message,
+    isLocked: error.kind === 'locked',
+  };
 }

@@ -2,7 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Phrase } from '@fox-tempo/core/said';
 import type { ReactNode } from 'react';
-import { tell } from '../lib/words.ts';
+import { format } from '../lib/words.ts';
 import { Field, inputLook } from './field.tsx';
 
 export interface Choice<T extends string> {
@@ -39,7 +39,7 @@ export function ChoiceField<T extends string>({ label, value, choices, onChange,
           >
             {choices.map((choice) => (
               <option key={choice.value} value={choice.value} disabled={choice.disabled}>
-                {tell(choice.label)}
+                {format(choice.label)}
               </option>
             ))}
           </chakra.select>

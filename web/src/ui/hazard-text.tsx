@@ -1,13 +1,13 @@
 /** What keeps somebody from being hurt: in the reader's words, and in English beside it until somebody of the shop has read them. */
 import type { SaidValue } from '@fox-tempo/core/said';
 import { Box } from '@chakra-ui/react';
-import { spoken, tell } from '../lib/words.ts';
+import { spoken, format } from '../lib/words.ts';
 
 export function HazardText({ said }: { readonly said: SaidValue }) {
   const english = spoken().beside(said);
   return (
     <>
-      {tell(said)}
+      {format(said)}
       {english !== undefined && (
         <Box as="span" lang="en" display="block" color="quiet" fontSize="0.9em">
           {english}

@@ -1,6 +1,6 @@
 /** A quantity field for forms outside the seam sheet: keeps what was half typed, says at the field what is wrong, hands over only what makes sense. */
 import { absent } from '@fox-tempo/core/said';
-import { t, tell, tellIf, formatForInput } from '../lib/words.ts';
+import { t, format, formatIf, formatForInput } from '../lib/words.ts';
 import { parseQuantity, quantity, type GaugedMetal, type QuantityName } from '@fox-tempo/core/units';
 import { useState, type ReactNode } from 'react';
 import { useSettings } from '../lib/settings.ts';
@@ -69,7 +69,7 @@ export function ValueField({
       ...(metal === undefined ? {} : { metal }),
     });
     if (!read.ok)
-      return { value: null, message: tell(tellIf(read.issues[0]?.message) ?? t('view.ui.error-not-a-number')) };
+      return { value: null, message: format(formatIf(read.issues[0]?.message) ?? t('view.ui.error-not-a-number')) };
     if (whole && !Number.isInteger(read.value))
       return { value: null, message: t('view.ui.error-not-whole', { label }) };
     if (range && (read.value < range[0] || read.value > range[1])) {

@@ -1,5 +1,5 @@
 /** The page's side of a driven arc. Steps that the worker has not answered yet are not piled up: time it is behind is handed over with the next. */
-import { t, tell } from '../lib/words.ts';
+import { t, format } from '../lib/words.ts';
 import type { DriveCommand, DrivenSlice, SimulationInput } from '@fox-tempo/core/simulation';
 import type { DriveWork } from './protocol.ts';
 import { supervise, type Talk, type WorkerLike } from './supervised.ts';
@@ -52,7 +52,7 @@ export function createDriveClient(
             heard.onLost(
               issues
                 .map(({ message }) => message)
-                .map(tell)
+                .map(format)
                 .join(' '),
             );
           },

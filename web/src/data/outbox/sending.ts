@@ -49,11 +49,11 @@ export function createOutbox(parts: OutboxParts): Outbox {
   const awaited = new Set<string>();
   const answered = new Map<string, Outcome>();
   let shown: readonly Entry[] = [];
-  const tell = (entries: readonly Entry[]) => {
+  const format = (entries: readonly Entry[]) => {
     shown = inOrder(entries);
     changed(shown);
   };
-  const show = async () => tell(await storage.all());
+  const show = async () => format(await storage.all());
 
   async function refuse(entry: Entry, refused: Refusal): Promise<void> {
     await storage.put({ ...entry, refused });
@@ -135,7 +135,7 @@ export function createOutbox(parts: OutboxParts): Outbox {
     load: show,
     async add(entry, replaces) {
       // Seen at once: a tap that seems to do nothing is made again.
-      tell([...shown, entry]);
+      format([...shown, entry]);
       await storage.put(entry);
       if (replaces !== undefined) await storage.remove(replaces);
       await show();

@@ -15,7 +15,7 @@ import { api } from '../../data/api.ts';
 import { standingMachine, type StandingMachine } from '../../lib/as-stands.ts';
 import { useMe } from '../../lib/session.ts';
 import { useTask } from '../../lib/use-task.ts';
-import { formatWithUnit, t, tell, tellIf } from '../../lib/words.ts';
+import { formatWithUnit, t, format, formatIf } from '../../lib/words.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { useMachineFor } from '../../sheet/machine-choice.ts';
 import { Action } from '../../ui/action.tsx';
@@ -206,7 +206,7 @@ function Card({
       <Box px="4" pt="2" display="grid" gap="2">
         {cannot && (
           <Notice level="refusal" word={t('view.dial-card.no-dials')}>
-            {tell(whyNotWords(machine.file, program, cannot))}
+            {format(whyNotWords(machine.file, program, cannot))}
           </Notice>
         )}
         {held.length > 0 ? (
@@ -214,7 +214,7 @@ function Card({
             {t('view.at-machine.would-be-held')}
             <Box as="ul" ps="4" listStyleType="disc">
               {held.map(({ code, words }) => (
-                <li key={code}>{tell(words)}</li>
+                <li key={code}>{format(words)}</li>
               ))}
             </Box>
             <Box asChild fontWeight={600} textDecoration="underline">
@@ -247,10 +247,10 @@ function Card({
               key={dial.dialId}
               digit={at < 9 ? at + 1 : null}
               label={dial.label}
-              where={[dial.where, tellIf(dial.sense) ?? ''].filter(Boolean).join('; ')}
+              where={[dial.where, formatIf(dial.sense) ?? ''].filter(Boolean).join('; ')}
               display={dial.display}
               unit={dial.unit}
-              ends={tellIf(dialWindowWords(machine.file, ends, dial.dialId))}
+              ends={formatIf(dialWindowWords(machine.file, ends, dial.dialId))}
               was={stands(dial) ? undefined : wasOn(machine, dial)}
               isTicked={isTicked(dial)}
               onTick={() => toggle(dial)}
@@ -309,7 +309,8 @@ function Loaded({
       level="note"
       word={left === 0 && isKnown ? t('view.at-machine.ready-to-weld') : t('view.at-machine.left-to-set', { left })}
     >
-      {tell(fillerOf(program.filler).name)}, {tell(wireSizeLabel(program.diameterMm))} · {tell(gasName(program.gas))}
+      {format(fillerOf(program.filler).name)}, {format(wireSizeLabel(program.diameterMm))} ·{' '}
+      {format(gasName(program.gas))}
       {isKnown ? '' : ` · ${t('view.dial-card.state-unknown')}`}
     </Notice>
   );
@@ -330,10 +331,10 @@ function ByHand({
   const needed = neededSetup(program, feeder?.paper?.tipRule);
   const seconds = (lengthMm / program.travelMmPerMin) * 60;
   const facts = [
-    { name: t('view.at-machine.seam-takes'), value: tell(amount('phaseTime', seconds, 0)) },
+    { name: t('view.at-machine.seam-takes'), value: format(amount('phaseTime', seconds, 0)) },
     { name: t('view.dial-card.gas-flow'), value: formatWithUnit(program.gasFlowLPerMin, 'gasFlow', units) },
     { name: t('view.simulator.ctwd'), value: formatWithUnit(program.ctwdMm, 'shortLength', units) },
-    { name: t('view.at-machine.tip'), value: tell(amount('plain', needed.tipMm, 1)) },
+    { name: t('view.at-machine.tip'), value: format(amount('plain', needed.tipMm, 1)) },
     {
       name: t('view.at-machine.tip-behind-nozzle'),
       value: formatWithUnit(needed.recessMm, 'shortLength', units),

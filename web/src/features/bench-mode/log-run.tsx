@@ -18,7 +18,7 @@ import { api } from '../../data/api.ts';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { session, useMay, useMe } from '../../lib/session.ts';
 import { useTask } from '../../lib/use-task.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -289,7 +289,7 @@ function Outcome({
         <Notice level="caution" word={t('view.at-machine.recorded-and-held')} urgent>
           <Box as="ul" ps="4" listStyleType="disc">
             {run.held.map(({ code, words }) => (
-              <li key={code}>{tell(words)}</li>
+              <li key={code}>{format(words)}</li>
             ))}
           </Box>
         </Notice>

@@ -1,6 +1,6 @@
 /** Both levels of a slow beat, each simulated by itself: what the arc does at it, and with what. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { arcOf, simulationOf, type Program } from '@fox-tempo/core/machine';
 import type { SimulationInput } from '@fox-tempo/core/simulation';
@@ -53,7 +53,7 @@ function Level({
           input: null,
           refusal: level.issues
             .map((issue) => issue.message)
-            .map(tell)
+            .map(format)
             .join(' '),
         };
   }, [program, feedMPerMin, circuitMOhm]);

@@ -1,6 +1,6 @@
 /** Double pulse: mean, high and low together, the ripples to scale, a wished pitch solved backwards, a metronome, and the beat in all three schools. */
 import { amount, bare, inSentence } from '@fox-tempo/core/said';
-import { t, tell, tellIf, fixed } from '../../lib/words.ts';
+import { t, format, formatIf, fixed } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { fillerOf, materialOf } from '@fox-tempo/core/consumables';
@@ -239,10 +239,10 @@ function Schools({
               <Cell>
                 {said.representable
                   ? saidWords(said.to)
-                  : t('view.simulator.nearest-because', { said: saidWords(said.to), why: tellIf(said.why) ?? '' })}
+                  : t('view.simulator.nearest-because', { said: saidWords(said.to), why: formatIf(said.why) ?? '' })}
               </Cell>
               <Cell figure>
-                {effect ? tell(amount('kilowatts', effect.meanPowerW / 1000, 3)) : '–'}
+                {effect ? format(amount('kilowatts', effect.meanPowerW / 1000, 3)) : '–'}
                 {effect && first !== undefined && school !== 'top'
                   ? ` (${signedPercent(effect.meanPowerW / first - 1)})`
                   : ''}
@@ -262,8 +262,8 @@ function Schools({
         </Box>
       )}
       {rows[1]?.warnings.map((warning) => (
-        <Box key={tell(warning.code)} mt="1.5">
-          <Notice level={warning.level}>{tell(warning.message)}</Notice>
+        <Box key={format(warning.code)} mt="1.5">
+          <Notice level={warning.level}>{format(warning.message)}</Notice>
         </Box>
       ))}
     </>

@@ -1,5 +1,5 @@
 /** The arc bench: the setting tuned by picture, chart, map, numbers and ear on one screen, with the machine's dial card always beside it. */
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import type { Program } from '@fox-tempo/core/machine';
@@ -71,7 +71,7 @@ function LoadedBench({
       title={t('view.simulator.title', { spec: sheet.spec.name })}
       line={
         program
-          ? `${tell(wireWords(program.filler, program.diameterMm))}, ${tell(modeName(program.mode))} · ${seam.revision ? t('view.seams.revision', { number: seam.revision.number }) : t('view.simulator.not-saved')}${edited ? `, ${t('view.simulator.edited')}` : ''}`
+          ? `${format(wireWords(program.filler, program.diameterMm))}, ${format(modeName(program.mode))} · ${seam.revision ? t('view.seams.revision', { number: seam.revision.number }) : t('view.simulator.not-saved')}${edited ? `, ${t('view.simulator.edited')}` : ''}`
           : t('view.simulator.no-setting')
       }
     >

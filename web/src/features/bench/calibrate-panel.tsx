@@ -1,6 +1,6 @@
 /** Calibrating a wire on this machine from what it displayed: model and map then are of this very machine; residuals are shown, never hidden. */
 import { amount, signed } from '@fox-tempo/core/said';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { WireCorrection } from '@fox-tempo/core/arc';
 import { calibrate, type Calibration } from '@fox-tempo/core/calibration';
@@ -102,7 +102,7 @@ export function CalibratePanel({
         <Notice level="caution" word={t('view.simulator.not-yet')}>
           {outcome.issues
             .map((issue) => issue.message)
-            .map(tell)
+            .map(format)
             .join(' ')}
         </Notice>
       )}
@@ -152,7 +152,7 @@ function Found({ found }: { readonly found: Calibration }) {
   return (
     <Box fontSize="13.5px">
       <Box color={found.verdict === 'plausible' ? 'spruce' : 'ochre'} fontWeight={600}>
-        {found.verdict === 'plausible' ? '●' : '◇'} {found.verdict}: {tell(found.because)}
+        {found.verdict === 'plausible' ? '●' : '◇'} {found.verdict}: {format(found.because)}
       </Box>
       <Table label={t('view.simulator.residuals')}>
         <Heads
@@ -162,9 +162,9 @@ function Found({ found }: { readonly found: Calibration }) {
         <tbody>
           {found.residuals.map((row) => (
             <tr key={row.wireFeedMPerMin}>
-              <Cell>{tell(amount('wireFeed', row.wireFeedMPerMin, 1))}</Cell>
-              <Cell figure>{tell(amount('current', row.fittedCurrentA, 0))}</Cell>
-              <Cell figure>{tell(signed('current', row.residualA, 1))}</Cell>
+              <Cell>{format(amount('wireFeed', row.wireFeedMPerMin, 1))}</Cell>
+              <Cell figure>{format(amount('current', row.fittedCurrentA, 0))}</Cell>
+              <Cell figure>{format(signed('current', row.residualA, 1))}</Cell>
             </tr>
           ))}
         </tbody>

@@ -1,5 +1,5 @@
 /** All figures of the simulated arc in one table. */
-import { t, tell, formatQuantity } from '../../lib/words.ts';
+import { t, format, formatQuantity } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { Program } from '@fox-tempo/core/machine';
 import type { Plan } from '@fox-tempo/core/plan';
@@ -38,7 +38,7 @@ export function ArcFigures({
       aria-label={t('view.simulator.all-figures')}
       aside={
         <Box textStyle="label" color="quiet">
-          {tell(run.simulation.words)}
+          {format(run.simulation.words)}
         </Box>
       }
     >

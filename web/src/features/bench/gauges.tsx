@@ -1,6 +1,6 @@
 /** The figures a welder steers by, in one row: what is heard, then arc, current, volts, pulse, shorts and what shows at the back. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, named, formatQuantity } from '../../lib/words.ts';
+import { t, format, named, formatQuantity } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { arcOf, type Program } from '@fox-tempo/core/machine';
 import { type Plan, coldPlateC } from '@fox-tempo/core/plan';
@@ -67,7 +67,7 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
         <Gauge
           id="heard"
           label={t('view.simulator.heard')}
-          value={`${isGood ? '●' : '◇'} ${tell(zoneWords[zone].name)}`}
+          value={`${isGood ? '●' : '◇'} ${format(zoneWords[zone].name)}`}
           word={isGood ? 'good' : 'near'}
           open={open === 'heard'}
           onToggle={toggle}

@@ -1,5 +1,5 @@
 /** The zones of a map on their ground, hatched where colour alone would carry it, with contours and names. */
-import { tell } from '../../lib/words.ts';
+import { format } from '../../lib/words.ts';
 import type { PlanMode } from '@fox-tempo/core/plan';
 import {
   contour,
@@ -129,7 +129,7 @@ export const MapGround = memo(function MapGround({
       />
       {labels.map(({ zone, x, y }) => (
         <MapText key={zone} x={frame.left + x * inner.w} y={frame.top + (1 - y) * inner.h} anchor="middle" strong>
-          {tell(zoneWords[zone].name)}
+          {format(zoneWords[zone].name)}
         </MapText>
       ))}
     </g>

@@ -1,6 +1,6 @@
 /** The map in words: how far to each edge in dial steps and what waits there, how large each zone is, and the same map with something else. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, fixed, unitShown } from '../../lib/words.ts';
+import { t, format, fixed, unitShown } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { commonGasCodes, gasName } from '@fox-tempo/core/consumables';
@@ -116,7 +116,7 @@ function besideChoices(program: Program): { value: Beside; label: string }[] {
 
 function besideWords(beside: Beside): string {
   if (beside === 'hand-out') return t('view.simulator.stick-out-longer', { longer: amount('shortLength', 6) });
-  return beside === 'none' ? '' : tell(gasName(beside.slice(4)));
+  return beside === 'none' ? '' : format(gasName(beside.slice(4)));
 }
 
 function otherProgram(program: Program, beside: Beside): Program {
@@ -163,7 +163,7 @@ function Margins({
             <Box as="li" key={direction} py="0.5" borderTopWidth="1px" borderColor="line">
               <strong>{directionWords(direction, ranges.x, ranges.y, by)}</strong>
               {steps !== null && ` (${t('view.simulator.of', { count: steps.count, steps: steps.label })})`}:{' '}
-              {waits ? tell(zoneWords[waits].symptom) : t('view.simulator.map.nothing-yet')}
+              {waits ? format(zoneWords[waits].symptom) : t('view.simulator.map.nothing-yet')}
             </Box>
           );
         })}
@@ -237,7 +237,7 @@ const Areas = memo(function Areas({
       <tbody>
         {names.map((zone) => (
           <tr key={zone}>
-            <Cell head>{tell(zoneWords[zone].name)}</Cell>
+            <Cell head>{format(zoneWords[zone].name)}</Cell>
             <Cell figure>{figure(one, zone)}</Cell>
             {other && <Cell figure>{figure(two, zone)}</Cell>}
           </tr>

@@ -1,6 +1,6 @@
 /** The fast pulse from its four numbers: as many as are typed stand, the rest is solved so that the wire fed is the wire melted. */
 import { amount, inSentence } from '@fox-tempo/core/said';
-import { t, tell, tellIf } from '../../lib/words.ts';
+import { t, format, formatIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Program } from '@fox-tempo/core/machine';
 import { pulseMeans } from '@fox-tempo/core/pulse';
@@ -62,7 +62,7 @@ export function PulsePanel({ setting, program }: { readonly setting: Setting; re
                 placeholder={t('view.simulator.solved', {
                   quantity: amount('plain', pulse[quantity], quantity === 'peakTimeMs' ? 2 : 0),
                 })}
-                error={tellIf(issues.find(({ path }) => path === quantity)?.message)}
+                error={formatIf(issues.find(({ path }) => path === quantity)?.message)}
                 onValue={(figure) => setting.fixPulse(quantity, figure)}
               />
             ))}
@@ -72,8 +72,8 @@ export function PulsePanel({ setting, program }: { readonly setting: Setting; re
               <Sum pulse={solved.value} feedMPerMin={program.wireFeedMPerMin} />
               <Waveform pulse={solved.value} />
               {solved.value.warnings.map(({ code, level, message }) => (
-                <Notice key={tell(code)} level={level}>
-                  {tell(message)}
+                <Notice key={format(code)} level={level}>
+                  {format(message)}
                 </Notice>
               ))}
             </>

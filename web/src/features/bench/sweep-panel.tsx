@@ -1,6 +1,6 @@
 /** One dial swept across its travel, with what is heard at each stop; a stop can be taken. */
 import { absent, amount } from '@fox-tempo/core/said';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { WireCorrection } from '@fox-tempo/core/arc';
 import type { Machine, Program } from '@fox-tempo/core/machine';
@@ -143,7 +143,7 @@ function Stop({
           </Box>
         </Box>
         <Box color={cell === null ? 'quiet' : isGood ? 'spruce' : 'ochre'} truncate>
-          {cell === null ? '…' : `${isGood ? '●' : '◇'} ${tell(zoneWords[cell.zone].name)}`}
+          {cell === null ? '…' : `${isGood ? '●' : '◇'} ${format(zoneWords[cell.zone].name)}`}
         </Box>
         <Box fontFamily="mono" fontSize="11.5px" color="quiet" whiteSpace="nowrap">
           {cell === null || cell.zone === 'impossible'

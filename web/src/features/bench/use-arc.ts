@@ -1,5 +1,5 @@
 /** The arc of a setting, simulated in the worker: the run with its trace, and two more with other seeds for the spread of what is counted. */
-import { tell } from '../../lib/words.ts';
+import { format } from '../../lib/words.ts';
 import type { Simulation, SimulationInput, SimulationMetrics } from '@fox-tempo/core/simulation';
 import { useEffect, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
@@ -46,7 +46,7 @@ export function useArc(input: SimulationInput | null, attempt: number): ArcRunSt
       if (!outcome.ok) {
         const message = outcome.issues
           .map((issue) => issue.message)
-          .map(tell)
+          .map(format)
           .join(' ');
         setState((now) => ({ kind: 'failed', message, before: now.kind === 'ready' ? now.run : null }));
         return;

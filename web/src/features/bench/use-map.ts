@@ -1,5 +1,5 @@
 /** A map drawn by the pool of workers, growing while it is computed; the last finished one stays until the next has something to show. */
-import { tell } from '../../lib/words.ts';
+import { format } from '../../lib/words.ts';
 import type { MapRequest, ZoneMap } from '@fox-tempo/core/zone-map';
 import { useEffect, useState } from 'react';
 import { mapPool } from '../../workers/map-pool.ts';
@@ -37,7 +37,7 @@ export function useMap(request: Omit<MapRequest, 'seconds'> | null, attempt: num
                   kind: 'failed',
                   message: outcome.issues
                     .map((issue) => issue.message)
-                    .map(tell)
+                    .map(format)
                     .join(' '),
                 },
           );

@@ -1,5 +1,5 @@
 /** One dial swept across its travel: what the arc does at each stop, run in the map's workers. */
-import { tell } from '../../lib/words.ts';
+import { format } from '../../lib/words.ts';
 import type { WireCorrection } from '@fox-tempo/core/arc';
 import type { Machine, Program } from '@fox-tempo/core/machine';
 import { sweepOf, type Cell, type DialSweep, type SweepQuantity } from '@fox-tempo/core/zone-map';
@@ -55,7 +55,7 @@ export function useSweep(
               ...now,
               problem: outcome.issues
                 .map(({ message }) => message)
-                .map(tell)
+                .map(format)
                 .join(' '),
             }));
         });

@@ -1,7 +1,7 @@
 /** What if, without touching a dial: stackable changes, what one would see and hear, and which dial would hide it. */
 import { coldPlateC } from '@fox-tempo/core/plan';
 import { amount, type SaidValue, signed } from '@fox-tempo/core/said';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { commonGasCodes, gasOf, wireSizeLabel } from '@fox-tempo/core/consumables';
@@ -165,7 +165,7 @@ function Found({
         })}
       </Box>
       <Box>
-        <strong>{t('view.simulator.what-if.heard')}</strong> {tell(after.simulation.words)}.
+        <strong>{t('view.simulator.what-if.heard')}</strong> {format(after.simulation.words)}.
       </Box>
       <Box>
         <strong>{t('view.simulator.what-if.hides')}</strong> {maskWords(program, machine, mask)}

@@ -1,6 +1,6 @@
 /** The map: what the arc does around the present setting, its zones named, the crosshair to drag; dragging it is tuning. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Program } from '@fox-tempo/core/machine';
 import {
@@ -221,7 +221,7 @@ export function ZoneMapView({
           aria-live="polite"
           minHeight="20px"
           truncate
-          {...(here ? { title: tell(zoneWords[here].symptom) } : {})}
+          {...(here ? { title: format(zoneWords[here].symptom) } : {})}
         >
           {share < 1
             ? t('view.simulator.drawing', { share: amount('percent', 100 * share, 0) })
@@ -278,7 +278,7 @@ function mapWords(
     .filter((margin) => margin.waits !== null)
     .map(
       ({ direction, by, waits }) =>
-        `${waits ? tell(zoneWords[waits].name) : ''} ${directionWords(direction, x, y, by)}`,
+        `${waits ? format(zoneWords[waits].name) : ''} ${directionWords(direction, x, y, by)}`,
     );
   return t('view.simulator.crosshair-at-edges', {
     place,

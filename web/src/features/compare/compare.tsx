@@ -1,5 +1,5 @@
 /** One program on two machines, line by line under the physical quantity, differences first. */
-import { t, tell, tellIf } from '../../lib/words.ts';
+import { t, format, formatIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import {
@@ -117,7 +117,7 @@ function Sides({
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }}>
         {lost.map(({ file, list, cannot }, side) => (
           <Panel key={side} title={t('view.compare.cannot-be-set', { name: file.name })}>
-            {cannot && <Notice level="refusal">{tell(whyNotWords(file, program, cannot))}</Notice>}
+            {cannot && <Notice level="refusal">{format(whyNotWords(file, program, cannot))}</Notice>}
             {list.length === 0 && !cannot && (
               <Box color="spruce" fontSize="14px">
                 {t('view.compare.all-can-be-set')}
@@ -143,13 +143,13 @@ function Row({ line }: { readonly line: ComparedLine }) {
   const rank = ranks[line.rank];
   return (
     <tr>
-      <Cell head>{tell(line.name)}</Cell>
+      <Cell head>{format(line.name)}</Cell>
       <Side setting={line.left} />
       <Side setting={line.right} />
       <Cell figure>
         {line.apart === undefined
           ? ''
-          : `${line.apart > 0 ? '+' : ''}${tell(quantityText(line.quantity as DialQuantity, line.apart))}`}
+          : `${line.apart > 0 ? '+' : ''}${format(quantityText(line.quantity as DialQuantity, line.apart))}`}
       </Cell>
       <Cell color={rank.colour} fontSize="13px" pe="0">
         {rank.sign} {rank.words}
@@ -178,7 +178,7 @@ function Side({ setting }: { readonly setting: DialSetting | null }) {
         whiteSpace="normal"
       >
         {setting.label}
-        {[setting.level, setting.sense].filter(Boolean).map((words) => `, ${tell(tellIf(words) ?? '')}`)}
+        {[setting.level, setting.sense].filter(Boolean).map((words) => `, ${format(formatIf(words) ?? '')}`)}
       </Box>
       <Box as="span" fontSize="18px">
         {setting.display}

@@ -26,7 +26,7 @@ import { useMemo } from 'react';
 import { Link, useLoaderData, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
 import { useDoor, useDoorList } from '../../data/queries.ts';
-import { fixed, t, tell } from '../../lib/words.ts';
+import { fixed, t, format } from '../../lib/words.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
@@ -174,7 +174,7 @@ function OfOrder({
       <Panel title={runs ? t('view.costs.really-took', { count: welds }) : t('view.costs.logged-welds')}>
         {runsTrouble ? (
           <Notice level="refusal" urgent>
-            {tell(runsTrouble.problem.title)}
+            {format(runsTrouble.problem.title)}
           </Notice>
         ) : !runs ? (
           <Box color="quiet" fontSize="14px" role="status">
@@ -298,7 +298,7 @@ function TakesRow({
       </Cell>
       {figures.map(([said, value, planned], at) => (
         <Cell key={at} figure fontWeight={isSum ? 700 : 400} fontSize={figureSize}>
-          {tell(said)}
+          {format(said)}
           {planned !== undefined && planned > 0 && Math.abs(value / planned - 1) >= 0.005 && (
             <Box as="span" display="block" fontSize="12px" color={value > planned ? 'ochre' : 'spruce'}>
               {value > planned ? '+' : '−'}
@@ -363,7 +363,7 @@ function OtherWays({ lines, shop }: { readonly lines: readonly Line[]; readonly 
           {found.ways.map((way) => (
             <TakesRow
               key={`${way.mode} ${way.diameterMm}`}
-              name={`${tell(way.name)}${way.isNow ? ` (${t('view.costs.as-is')})` : ''}`}
+              name={`${format(way.name)}${way.isNow ? ` (${t('view.costs.as-is')})` : ''}`}
               takes={way.takes}
               metres={spec.lengthMm / 1000}
               money={shop.rates ? moneyOf(way.takes, { filler: choice.filler, gas: choice.gas }, shop.rates) : null}
@@ -376,8 +376,8 @@ function OtherWays({ lines, shop }: { readonly lines: readonly Line[]; readonly 
       {found.ruledOut.length > 0 && (
         <Box as="ul" listStyleType="disc" ps="5" fontSize="13px" color="quiet" mt="2">
           {found.ruledOut.map(({ name, why }) => (
-            <li key={tell(name)}>
-              {tell(name)}: {tell(why)}
+            <li key={format(name)}>
+              {format(name)}: {format(why)}
             </li>
           ))}
         </Box>

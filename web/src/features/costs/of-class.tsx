@@ -7,7 +7,7 @@ import { questionOf } from '@fox-tempo/core/site';
 import { usualLevel } from '@fox-tempo/core/trials';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { fixed, t, tell } from '../../lib/words.ts';
+import { fixed, t, format } from '../../lib/words.ts';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 
@@ -67,9 +67,9 @@ export function OfClass({
                 {level}
                 {seam.limits === null ? ` (${t('view.costs.not-written')})` : ''}
               </Cell>
-              <Cell>{found.isNow ? t('view.costs.as-is') : tell(found.name)}</Cell>
-              <Cell figure>{tell(amount('minutes', found.saves.workMinutes, 1))}</Cell>
-              <Cell figure>{tell(amount('volume', found.saves.gasL, 1))}</Cell>
+              <Cell>{found.isNow ? t('view.costs.as-is') : format(found.name)}</Cell>
+              <Cell figure>{format(amount('minutes', found.saves.workMinutes, 1))}</Cell>
+              <Cell figure>{format(amount('volume', found.saves.gasL, 1))}</Cell>
               {currency !== undefined && <Cell figure>{priced(saved)}</Cell>}
             </tr>
           ))}
@@ -77,8 +77,8 @@ export function OfClass({
             <Cell head>{t('view.costs.the-order', { count: order.quantity })}</Cell>
             <Cell />
             <Cell />
-            <Cell figure>{tell(amount('minutes', sum.workMinutes, 0))}</Cell>
-            <Cell figure>{tell(amount('volume', sum.gasL, 0))}</Cell>
+            <Cell figure>{format(amount('minutes', sum.workMinutes, 0))}</Cell>
+            <Cell figure>{format(amount('volume', sum.gasL, 0))}</Cell>
             {currency !== undefined && <Cell figure>{priced(money)}</Cell>}
           </tr>
         </tbody>

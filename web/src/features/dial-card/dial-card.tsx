@@ -5,7 +5,7 @@ import { standingWords } from '../../lib/known-words.ts';
 import { dialsToSet, standsAt } from '@fox-tempo/core/setup';
 import { calibrationOf } from '@fox-tempo/core/arc';
 import { allOf, amount, inSentence, whether, signed, absent } from '@fox-tempo/core/said';
-import { t, tell, tellIf, formatWithUnit } from '../../lib/words.ts';
+import { t, format, formatIf, formatWithUnit } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { dialWindowWords, windowOnDials, type DialWindow } from '@fox-tempo/core/window';
@@ -117,7 +117,7 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
       {program && !isOutline && <Loaded machine={machine} program={program} />}
       {translation?.cannot && program && !isOutline && (
         <Notice level="refusal" word={t('view.dial-card.no-dials')}>
-          {tell(whyNotWords(machine.file, program, translation.cannot))}
+          {format(whyNotWords(machine.file, program, translation.cannot))}
         </Notice>
       )}
       {translation && <Lines translation={translation} machine={machine} ends={ends} />}
@@ -226,8 +226,8 @@ function ShouldShowPart({ program, machine }: { readonly program: Program; reado
   const show = shouldShow(program, machine.file);
   if (!show) return null;
   const preset = [
-    show.presetA === null ? '' : tell(amount('current', show.presetA, 0)),
-    show.presetV === null ? '' : tell(amount('voltage', show.presetV, 1)),
+    show.presetA === null ? '' : format(amount('current', show.presetA, 0)),
+    show.presetV === null ? '' : format(amount('voltage', show.presetV, 1)),
   ].filter((one) => one !== '');
   return (
     <Box textStyle="label" color="quiet" mt="1">
@@ -258,13 +258,13 @@ function LineList({
         <DialLine
           key={dial.dialId}
           label={dial.label}
-          where={[dial.where, tell(dial.level ?? ''), tell(tellIf(dial.sense) ?? '')].filter(Boolean).join('; ')}
+          where={[dial.where, format(dial.level ?? ''), format(formatIf(dial.sense) ?? '')].filter(Boolean).join('; ')}
           display={dial.display}
           unit={dial.unit}
           changed={changesLine(dial, machine)}
           was={wasWords(dial, machine)}
           note={
-            [missText(dial), tellIf(dialWindowWords(machine.file, ends, dial.dialId))].filter(Boolean).join('; ') ||
+            [missText(dial), formatIf(dialWindowWords(machine.file, ends, dial.dialId))].filter(Boolean).join('; ') ||
             undefined
           }
         />
@@ -277,8 +277,8 @@ function CardNotes({ translation, machineName }: { readonly translation: Transla
   return (
     <Box display="grid" gap="2" mt="3">
       {translation.warnings.map((warning) => (
-        <Notice key={`${tell(warning.code)} ${tell(warning.message)}`} level={warning.level}>
-          {tell(warning.message)}
+        <Notice key={`${format(warning.code)} ${format(warning.message)}`} level={warning.level}>
+          {format(warning.message)}
         </Notice>
       ))}
       {translation.notCarried.length > 0 && (
@@ -315,11 +315,11 @@ function Loaded({ machine, program }: { machine: MachineResource; program: Progr
           <>
             {t('view.dial-card.other-wire', {
               file: file.name,
-              filler: tell(inSentence(fillerOf(feeder.filler).name)),
+              filler: format(inSentence(fillerOf(feeder.filler).name)),
               diameter: wireSizeLabel(feeder.diameterMm),
               gas: gasName(feeder.gas),
               wrong: wrongWire ? (wrongGas ? 'other' : 'wire') : 'gas',
-              wire: `${tell(inSentence(fillerOf(program.filler).name))}, ${tell(wireSizeLabel(program.diameterMm))}`,
+              wire: `${format(inSentence(fillerOf(program.filler).name))}, ${format(wireSizeLabel(program.diameterMm))}`,
               neededGas: gasName(program.gas),
             })}
           </>
@@ -359,7 +359,7 @@ function ByHand({ program, units }: { program: Program; units: UnitSystem }) {
           <DialLine
             label={t('view.dial-card.gun')}
             where={t('view.dial-card.gun-angle')}
-            display={tell(gunWords(program.gun))}
+            display={format(gunWords(program.gun))}
             unit=""
           />
         )}

@@ -1,5 +1,5 @@
 /** What can be found: views, seams with each of their views, machines, acts, words. Found by all the words typed, in any order. */
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { jointRule, modeName } from '@fox-tempo/core/plan';
@@ -78,15 +78,15 @@ export function itemsOf(
         also: [
           also,
           spec.grade,
-          tell(jointRule(spec.joint).name),
+          format(jointRule(spec.joint).name),
           spec.position,
           ...(choice
             ? [
                 fillerOf(choice.filler).name,
-                tell(wireSizeLabel(choice.diameterMm)),
+                format(wireSizeLabel(choice.diameterMm)),
                 gasName(choice.gas),
                 modeName(choice.mode),
-              ].map(tell)
+              ].map(format)
             : []),
         ].join(' '),
         to: to(id),

@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { boxFaces, flatOf, type PartShape, type Place, type Soaked } from '@fox-tempo/core/soak';
 import { amount } from '@fox-tempo/core/said';
 import { useEffect, useMemo, useRef } from 'react';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { faceName } from './names.ts';
 import { colours, cssColour, type Theme } from '../../ui/theme/colours.ts';
@@ -165,14 +165,14 @@ export function WarmthScale({ ambientC, hottestC }: { readonly ambientC: number;
   const stops = [0, 0.33, 0.67, 1].map((share) => `rgb(${warmth(share, theme).join(' ')})`);
   return (
     <Box display="flex" alignItems="center" gap="2" fontSize="12px" color="quiet">
-      {tell(amount('temperature', ambientC, 0))}
+      {format(amount('temperature', ambientC, 0))}
       <Box
         flex="1"
         height="10px"
         borderRadius="2px"
         style={{ background: `linear-gradient(to right, ${stops.join(', ')})` }}
       />
-      {tell(amount('temperature', hottestC, 0))}
+      {format(amount('temperature', hottestC, 0))}
     </Box>
   );
 }

@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { amount } from '@fox-tempo/core/said';
 import type { OrderedSoak, SoakInput } from '@fox-tempo/core/soak';
 import { useMemo } from 'react';
-import { t, tellIf } from '../../lib/words.ts';
+import { t, formatIf } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
@@ -34,7 +34,7 @@ export function Order({
         </Box>
         {issues.length > 0 ? (
           <Notice level="caution">
-            {tellIf(issues[0]?.message)}{' '}
+            {formatIf(issues[0]?.message)}{' '}
             <Action kind="quiet" minHeight="32px" onClick={retry}>
               {t('view.heat.again')}
             </Action>

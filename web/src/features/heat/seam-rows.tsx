@@ -6,7 +6,7 @@ import { schoolFacts } from '@fox-tempo/core/sequence';
 import { tapLevels, type OrderedSoak, type SoakedSeam } from '@fox-tempo/core/soak';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import type { SheetSession } from '../../sheet/session.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -48,26 +48,26 @@ export function SeamRows({
                   ({t('view.heat.seam-number', { at: (found.order[place] ?? 0) + 1 })})
                 </Box>
               </Cell>
-              <Cell figure>{seam.waitS < 1 ? '–' : tell(amount('phaseTime', seam.waitS, 0))}</Cell>
-              <Cell figure>{tell(amount('phaseTime', seam.startAtS, 0))}</Cell>
+              <Cell figure>{seam.waitS < 1 ? '–' : format(amount('phaseTime', seam.waitS, 0))}</Cell>
+              <Cell figure>{format(amount('phaseTime', seam.startAtS, 0))}</Cell>
               <Cell>
-                {tell(amount('temperature', seam.aheadC[0]?.[1] ?? 0, 0))} …{' '}
-                {tell(amount('temperature', seam.aheadC.at(-1)?.[1] ?? 0, 0))}
+                {format(amount('temperature', seam.aheadC[0]?.[1] ?? 0, 0))} …{' '}
+                {format(amount('temperature', seam.aheadC.at(-1)?.[1] ?? 0, 0))}
               </Cell>
               <Cell>
                 {seam.levels.map(([fromMm, percent]) => (
                   <Box key={fromMm} whiteSpace="nowrap">
-                    {tell(amount('percent', percent, 0))}{' '}
+                    {format(amount('percent', percent, 0))}{' '}
                     {feed !== undefined && (
                       <Box as="span" color="quiet">
-                        {tell(amount('wireFeed', (feed * percent) / 100, 1))}
+                        {format(amount('wireFeed', (feed * percent) / 100, 1))}
                       </Box>
                     )}{' '}
                     {t('view.heat.from-mm', { from: amount('length', fromMm, 0) })}
                   </Box>
                 ))}
               </Cell>
-              <Cell>{plan.legMm === null ? '–' : tell(amount('shortLength', plan.legMm * seam.legShare, 1))}</Cell>
+              <Cell>{plan.legMm === null ? '–' : format(amount('shortLength', plan.legMm * seam.legShare, 1))}</Cell>
               <Cell>
                 <Action
                   kind="quiet"

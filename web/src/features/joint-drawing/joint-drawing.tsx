@@ -1,6 +1,6 @@
 /** The joint drawn to scale from its numbers: plates, bead, gun with wire and arc at their true lengths, and a ruler. */
 import { absent, amount } from '@fox-tempo/core/said';
-import { t, tell, formatWithUnit } from '../../lib/words.ts';
+import { t, format, formatWithUnit } from '../../lib/words.ts';
 import { chakra } from '@chakra-ui/react';
 import { jointRule, positionName } from '@fox-tempo/core/plan';
 import { useSettings } from '../../lib/settings.ts';
@@ -306,7 +306,7 @@ function Ruler({ scale, height, units }: { scale: number; height: number; units:
         fill={cssColour('quiet')}
         stroke="none"
       >
-        {units === 'us' ? t('view.joint-drawing.quarter-inch') : tell(amount('shortLength', lengthMm))}
+        {units === 'us' ? t('view.joint-drawing.quarter-inch') : format(amount('shortLength', lengthMm))}
       </text>
     </g>
   );

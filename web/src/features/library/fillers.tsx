@@ -1,6 +1,6 @@
 /** Fillers by class with the constants the model uses, their errors, and what each means for the part. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, fixed } from '../../lib/words.ts';
+import { t, format, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { fillers, wireAreaMm2, wireSizes } from '@fox-tempo/core/consumables';
 import { fillerFacts } from '@fox-tempo/core/wire-choice';
@@ -30,14 +30,14 @@ export function Fillers() {
               return (
                 <tr key={filler.code}>
                   <Cell head minWidth="190px">
-                    {tell(filler.name)}
+                    {format(filler.name)}
                     <Box textStyle="label" color="quiet" fontWeight={400}>
                       {filler.classes}
-                      {filler.use === undefined ? '' : `: ${tell(filler.use)}`}
+                      {filler.use === undefined ? '' : `: ${format(filler.use)}`}
                     </Box>
                   </Cell>
                   <Cell minWidth="260px" fontSize="13px">
-                    {tell(facts.strength)}; {tell(facts.colour)}; {tell(facts.cracking)}; {tell(facts.leaves)}
+                    {format(facts.strength)}; {format(facts.colour)}; {format(facts.cracking)}; {format(facts.leaves)}
                   </Cell>
                   <Cell figure>{fixed(filler.kA, 3)}</Cell>
                   <Cell figure>{t('view.library.exponent', { kB: amount('plain', filler.kB * 1e5, 1) })}</Cell>
@@ -73,9 +73,9 @@ export function Fillers() {
               .sort((a, b) => a.diameterMm - b.diameterMm)
               .map(({ diameterMm, label }) => (
                 <tr key={diameterMm}>
-                  <Cell head>{tell(label)}</Cell>
-                  <Cell figure>{tell(amount('shortLength', diameterMm, 3))}</Cell>
-                  <Cell figure>{tell(amount('area', wireAreaMm2(diameterMm), 3))}</Cell>
+                  <Cell head>{format(label)}</Cell>
+                  <Cell figure>{format(amount('shortLength', diameterMm, 3))}</Cell>
+                  <Cell figure>{format(amount('area', wireAreaMm2(diameterMm), 3))}</Cell>
                   <Cell figure>{fixed((100 * wireAreaMm2(diameterMm)) / wireAreaMm2(1), 1)} %</Cell>
                 </tr>
               ))}

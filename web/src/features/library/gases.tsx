@@ -1,5 +1,5 @@
 /** Gases by their composition, and what the gates of each family let them do. */
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { commonGasCodes, fillerOf, gasOf, type FillerCode } from '@fox-tempo/core/consumables';
 import { gasUse } from '@fox-tempo/core/wire-choice';
@@ -70,7 +70,7 @@ function Use({ filler, gas }: { readonly filler: FillerCode; readonly gas: strin
       </Box>
       {caution !== undefined && (
         <Box color="quiet" textStyle="label">
-          {tell(caution)}
+          {format(caution)}
         </Box>
       )}
     </Cell>

@@ -1,6 +1,6 @@
 /** Base metals by grade, with the composition where a carbon equivalent needs it, and the gauge tables that differ by metal. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, tellIf, fixed } from '../../lib/words.ts';
+import { t, format, formatIf, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { grades, materials } from '@fox-tempo/core/consumables';
 import { carbonEquivalentCet } from '@fox-tempo/core/heat';
@@ -31,11 +31,11 @@ export function Metals() {
               <tr key={grade.code}>
                 <Cell head>{grade.code}</Cell>
                 <Cell>{grade.alias}</Cell>
-                <Cell>{tellIf(materials.find((material) => material.group === grade.group)?.name)}</Cell>
+                <Cell>{formatIf(materials.find((material) => material.group === grade.group)?.name)}</Cell>
                 <Cell figure>{grade.composition ? fixed(grade.composition.C, 2) : '–'}</Cell>
                 <Cell figure>{grade.composition ? fixed(grade.composition.Mn, 2) : '–'}</Cell>
                 <Cell figure>{grade.composition ? fixed(carbonEquivalentCet(grade.composition), 3) : '–'}</Cell>
-                <Cell>{tell(grade.note)}</Cell>
+                <Cell>{format(grade.note)}</Cell>
               </tr>
             ))}
           </tbody>
@@ -47,8 +47,8 @@ export function Metals() {
       <Panel title={t('view.library.gauge-title')}>
         <Table label={t('view.library.gauge-tables')}>
           <Heads
-            names={[t('view.library.gauge'), ...materials.map((material) => tell(material.name))]}
-            right={materials.map((material) => tell(material.name))}
+            names={[t('view.library.gauge'), ...materials.map((material) => format(material.name))]}
+            right={materials.map((material) => format(material.name))}
           />
           <tbody>
             {gauges.map(({ gauge, mm }) => (
@@ -58,7 +58,7 @@ export function Metals() {
                   const thickness = mm[material.gaugeTable];
                   return (
                     <Cell figure key={material.group}>
-                      {thickness === undefined ? '–' : tell(amount('shortLength', thickness, 2))}
+                      {thickness === undefined ? '–' : format(amount('shortLength', thickness, 2))}
                     </Cell>
                   );
                 })}

@@ -2,7 +2,7 @@
 import { useKept } from '../../data/queries.ts';
 import { absent, amount } from '@fox-tempo/core/said';
 import { hazard } from '@fox-tempo/words';
-import { fixed, t, tell, named } from '../../lib/words.ts';
+import { fixed, t, format, named } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource, Stock } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel, sameWire } from '@fox-tempo/core/consumables';
@@ -58,10 +58,10 @@ export function StockShelf({
           <Row
             key={cylinder.id}
             title={cylinder.name}
-            line={`${tell(gasName(cylinder.gas))} · ${whereWords(cylinder.machineId, machines)}`}
+            line={`${format(gasName(cylinder.gas))} · ${whereWords(cylinder.machineId, machines)}`}
             content={
               isWeighed(cylinder.gas)
-                ? tell(amount('spoolMass', cylinder.massKg ?? 0, 1))
+                ? format(amount('spoolMass', cylinder.massKg ?? 0, 1))
                 : t('view.library.in', {
                     pressure: amount('pressure', cylinder.pressureBar ?? 0, 0),
                     volume: amount('volume', cylinder.volumeL),
@@ -108,8 +108,8 @@ export function StockShelf({
           <Row
             key={spool.id}
             title={spool.name}
-            line={`${tell(fillerOf(spool.filler).name)}, ${tell(wireSizeLabel(spool.diameterMm))} · ${whereWords(spool.machineId, machines)}`}
-            content={tell(amount('spoolMass', spool.massKg, 2))}
+            line={`${format(fillerOf(spool.filler).name)}, ${format(wireSizeLabel(spool.diameterMm))} · ${whereWords(spool.machineId, machines)}`}
+            content={format(amount('spoolMass', spool.massKg, 2))}
             read={`${shopTime(spool.changedAt)}, ${spool.changedBy}`}
             outlooks={measured
               .filter(({ seam }) => seam.revision && sameWire(seam.revision.program, spool))
@@ -242,5 +242,5 @@ function minutes(value: number): string {
   if (!Number.isFinite(value)) return t('view.library.without-end');
   return value >= 120
     ? t('view.library.h', { value: amount('plain', value / 60, 1) })
-    : tell(amount('minutes', value, 0));
+    : format(amount('minutes', value, 0));
 }

@@ -1,5 +1,5 @@
 /** One quantity, and what each machine of the shop calls it: the way from a label in front of you to what it moves. */
-import { t, tell, tellIf } from '../../lib/words.ts';
+import { t, format, formatIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { dialQuantityNames, isNumeric, quantityFacts, quantityOf, senseWords } from '@fox-tempo/core/machine';
@@ -28,7 +28,7 @@ export function Words({ machines }: { readonly machines: readonly MachineResourc
               {rows.map(({ quantity, labels }) => (
                 <tr key={quantity}>
                   <Cell head>
-                    {tell(quantityFacts(quantity).name)}
+                    {format(quantityFacts(quantity).name)}
                     <Box as="span" fontWeight={400} color="quiet">
                       {' '}
                       {quantityFacts(quantity).unit}
@@ -47,7 +47,7 @@ export function Words({ machines }: { readonly machines: readonly MachineResourc
                             {dial.unit === '' ? '' : ` (${dial.unit})`}
                             <Box textStyle="label" color="quiet">
                               {[
-                                isNumeric(dial.scale) ? tellIf(senseWords(dial.scale)) : '',
+                                isNumeric(dial.scale) ? formatIf(senseWords(dial.scale)) : '',
                                 dial.senseTested === false ? t('view.library.untried') : '',
                               ]
                                 .filter(Boolean)

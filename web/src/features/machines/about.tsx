@@ -1,6 +1,6 @@
 /** What a machine is called, where it stands, what it can give, how it says the slow beat, its memories and feeders, and its trigger modes. */
 import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { triggerTestFor, usualGunLengthM } from '@fox-tempo/core/machine';
@@ -241,7 +241,7 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
               <Heading as="h3" textStyle="heading">
                 {mode.label}{' '}
                 <Box as="span" fontWeight={400} fontSize="13px" color="quiet">
-                  {tell(schoolFacts[mode.school].name)}
+                  {format(schoolFacts[mode.school].name)}
                 </Box>
               </Heading>
               <TriggerDrawing mode={mode} />
@@ -261,10 +261,10 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
               </Action>
               {mode.senseTested === false && (
                 <Notice level="caution" word={t('view.machines.not-tested')}>
-                  {tell(test.safety)}
+                  {format(test.safety)}
                   <Box as="ol" ps="5" listStyleType="decimal" mt="1">
                     {test.steps.map((step) => (
-                      <li key={tell(step)}>{tell(step)}</li>
+                      <li key={format(step)}>{format(step)}</li>
                     ))}
                   </Box>
                   <Action

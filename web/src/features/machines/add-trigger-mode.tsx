@@ -1,5 +1,5 @@
 /** One more trigger mode: the machine's word for it and what the hand does; its states are drawn as machines usually have them, until somebody tries. */
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { usualTriggerMode, type TriggerMode } from '@fox-tempo/core/machine';
 import { schoolFacts, triggerSchools, type TriggerSchool } from '@fox-tempo/core/sequence';
@@ -28,7 +28,7 @@ export function AddTriggerMode({ editor }: { readonly editor: MachineEditor }) {
           value={form.school}
           choices={triggerSchools.map((school) => ({ value: school, label: schoolFacts[school].name }))}
           onChange={(school) => setForm({ ...form, school })}
-          hint={tell(schoolFacts[form.school].hand)}
+          hint={format(schoolFacts[form.school].hand)}
         />
         <Action
           mt="18px"

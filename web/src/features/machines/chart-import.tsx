@@ -1,6 +1,6 @@
 /** Chart lines from a CSV table: what it would add and every row that cannot be read, before anything is written. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { chartCsvExample, largestChartCsvBytes, readChartCsv } from '@fox-tempo/contract';
 import { useMemo, useState } from 'react';
@@ -96,7 +96,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
                   <tr key={`${row}${column}${at}`}>
                     <Cell>{row === 0 ? t('view.machines.all') : row}</Cell>
                     <Cell>{column}</Cell>
-                    <Cell color="crimson">✕ {tell(message)}</Cell>
+                    <Cell color="crimson">✕ {format(message)}</Cell>
                   </tr>
                 ))}
                 {read.problems.length > shownRows && (
@@ -128,7 +128,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
                     <Cell>{line.number}</Cell>
                     <Cell>{line.words}</Cell>
                     <Cell>{line.filler}</Cell>
-                    <Cell>{tell(amount('shortLength', Number(line.diameterMm.toFixed(3))))}</Cell>
+                    <Cell>{format(amount('shortLength', Number(line.diameterMm.toFixed(3))))}</Cell>
                     <Cell>{line.gas}</Cell>
                     <Cell>{line.mode}</Cell>
                     <Cell>{line.points?.length ?? 0}</Cell>

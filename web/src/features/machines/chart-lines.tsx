@@ -1,5 +1,5 @@
 /** The chart inside the door: names first, number second; found by words, added one by one or from a table, taught by a few of its figures. */
-import { t, tell, tellIf } from '../../lib/words.ts';
+import { t, format, formatIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import {
@@ -92,7 +92,8 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
                   <Cell head>
                     {line.words}
                     <Box textStyle="label" color="quiet" fontWeight={400}>
-                      {tell(wireSizeLabel(line.diameterMm))}, {tell(gasName(line.gas))}, {tell(modeName(line.mode))}
+                      {format(wireSizeLabel(line.diameterMm))}, {format(gasName(line.gas))},{' '}
+                      {format(modeName(line.mode))}
                     </Box>
                   </Cell>
                   <Cell figure fontSize="18px">
@@ -242,7 +243,7 @@ function AddLine({ editor, onClose }: { readonly editor: MachineEditor; readonly
             if (number === null) return;
             const words =
               form.words.trim() ||
-              `${tell(tellIf(filler?.name) ?? form.filler)} ${tell(wireSizeLabel(form.diameterMm))}`;
+              `${format(formatIf(filler?.name) ?? form.filler)} ${format(wireSizeLabel(form.diameterMm))}`;
             void editor
               .saveFile((file) => ({
                 ...file,

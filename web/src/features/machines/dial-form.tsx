@@ -1,6 +1,6 @@
 /** Describing one dial: its word, where a hand finds it, the quantity it moves and how. Half-typed forms stay on the device. */
 import { oneOf } from '@fox-tempo/core/said';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { fillers } from '@fox-tempo/core/consumables';
@@ -285,7 +285,7 @@ export function DialForm({ keep, dial, dials, problem, busy, onSave, onRemove, o
 
 const quantityChoices = dialQuantityNames.map((value) => {
   const { name, unit } = quantityFacts(value);
-  return { value, label: unit === '' ? name : `${tell(name)}, ${unit}` };
+  return { value, label: unit === '' ? name : `${format(name)}, ${unit}` };
 });
 
 function facetCodes(facet: Facet): readonly string[] {

@@ -1,6 +1,6 @@
 /** A dial's scale in one plain sentence: what a welder would say of it. */
 import { absent, amount } from '@fox-tempo/core/said';
-import { t, tell, named, spoken } from '../../lib/words.ts';
+import { t, format, named, spoken } from '../../lib/words.ts';
 import { isNumeric, quantityFacts, quantityText, type Dial, type Machine } from '@fox-tempo/core/machine';
 
 export function scaleWords({ scale }: Dial, dials: Machine['dials']): string {
@@ -12,10 +12,10 @@ export function scaleWords({ scale }: Dial, dials: Machine['dials']): string {
       return plain
         ? t('view.machines.as-it-reads', { name, also })
         : t('view.machines.dial.describes-linear', {
-            tell: tell(name),
+            name: format(name),
             quantityPerUnit: shownPerUnit(scale.quantityPerUnit),
             unit: quantityFacts(scale.quantity).unit,
-            quantityAtNeutral: tell(quantityText(scale.quantity, scale.quantityAtNeutral)),
+            quantityAtNeutral: format(quantityText(scale.quantity, scale.quantityAtNeutral)),
             neutral: scale.neutral,
             also,
           });
@@ -38,7 +38,7 @@ export function scaleWords({ scale }: Dial, dials: Machine['dials']): string {
       });
     case 'stepped':
       return t('view.machines.clicks', {
-        quantity: tell(quantityFacts(scale.quantity).name),
+        quantity: format(quantityFacts(scale.quantity).name),
         positions: scale.positions.length,
       });
     case 'named':

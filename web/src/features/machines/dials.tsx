@@ -1,6 +1,6 @@
 /** A machine's dials as a readable table: its word, where it is, what it moves, its travel as a picture, and what nobody has tried yet. */
 import { absent } from '@fox-tempo/core/said';
-import { t, tell, tellIf } from '../../lib/words.ts';
+import { t, format, formatIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { displayed, isNumeric, senseWords, measurable } from '@fox-tempo/core/machine';
 import { Fragment, useState } from 'react';
@@ -101,7 +101,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                       {scaleWords(dial, file.dials)}
                       {sense !== undefined && (
                         <Box textStyle="label" color="quiet">
-                          {tell(sense)}
+                          {format(sense)}
                         </Box>
                       )}
                       {dial.evidence?.map((one) => (
@@ -124,7 +124,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                       )}
                     </Cell>
                     <Cell>
-                      <ScalePicture scale={dial.scale} sense={tellIf(sense)} stands={stands} />
+                      <ScalePicture scale={dial.scale} sense={formatIf(sense)} stands={stands} />
                     </Cell>
                     <Cell figure whiteSpace={isNumeric(dial.scale) ? 'nowrap' : 'normal'}>
                       {stands === undefined ? '–' : displayed(dial.scale, stands)}

@@ -1,6 +1,6 @@
 /** The two-minute test that finds out which way a dial runs, with its caution before its steps; the answer is stored with who and when. */
 import { HazardText } from '../../ui/hazard-text.tsx';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import { directionTestFor, type Dial } from '@fox-tempo/core/machine';
 import { useState } from 'react';
@@ -22,7 +22,7 @@ export function DirectionTestPanel({ dial, task, onAnswer, onClose }: DirectionT
   const test = directionTestFor(dial);
   if (!test) return null;
   return (
-    <Box borderStartWidth="4px" borderColor="accent" ps="3" py="1" my="2" as="section" aria-label={tell(test.title)}>
+    <Box borderStartWidth="4px" borderColor="accent" ps="3" py="1" my="2" as="section" aria-label={format(test.title)}>
       <Heading as="h3" textStyle="heading" mb="1.5">
         {t('view.machines.minutes', { title: test.title, minutes: test.minutes })}
       </Heading>
@@ -31,23 +31,23 @@ export function DirectionTestPanel({ dial, task, onAnswer, onClose }: DirectionT
       </Notice>
       <Box as="ol" ps="5" my="2" listStyleType="decimal" fontSize="14px">
         {test.steps.map((step) => (
-          <Box as="li" key={tell(step)} py="1">
+          <Box as="li" key={format(step)} py="1">
             <HazardText said={step} />
           </Box>
         ))}
       </Box>
       <Box fontWeight={600} mb="1.5">
-        {tell(test.question)}
+        {format(test.question)}
       </Box>
       <TextField label={t('view.machines.test.seen')} value={note} onChange={setNote} maxLength={300} />
       <Box display="flex" gap="2" flexWrap="wrap" mt="2">
         <Action kind="main" disabled={task.busy} whiteSpace="normal" onClick={() => onAnswer('as-described', note)}>
-          {tell(test.answers.asDescribed)}
+          {format(test.answers.asDescribed)}
         </Action>
         <Action kind="main" disabled={task.busy} whiteSpace="normal" onClick={() => onAnswer('reversed', note)}>
-          {tell(test.answers.reversed)}
+          {format(test.answers.reversed)}
         </Action>
-        <Action onClick={() => setUnclear(true)}>{tell(test.answers.unclear)}</Action>
+        <Action onClick={() => setUnclear(true)}>{format(test.answers.unclear)}</Action>
         <Action kind="quiet" onClick={onClose}>
           {t('view.machines.test.not-now')}
         </Action>

@@ -7,7 +7,7 @@ import { copperMOhm, ignitions, type Ignition } from '@fox-tempo/core/machine';
 import { grooves, type Groove } from '@fox-tempo/core/setup';
 import type { ReactNode } from 'react';
 import { shopDay } from '../../lib/time.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
@@ -279,7 +279,7 @@ function OneGun({
                 value={one.gas}
                 choices={commonGasCodes
                   .filter((gas) => gas !== 'none')
-                  .map((gas) => ({ value: gas, label: tell(gasName(gas)) }))}
+                  .map((gas) => ({ value: gas, label: format(gasName(gas)) }))}
                 onChange={(gas) => change({ ...one, gas })}
               />
               <TextField

@@ -1,6 +1,6 @@
 /** Other gases that the door lists under one number, each with the arc it then burns. */
 import { signed } from '@fox-tempo/core/said';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { commonGasCodes, gasOf } from '@fox-tempo/core/consumables';
@@ -53,9 +53,9 @@ export function LineGases({ editor, line }: { readonly editor: MachineEditor; re
           <tbody>
             {also.map(({ gas, trimMm }) => (
               <tr key={gas}>
-                <Cell middle>{tell(gasOf(gas).name)}</Cell>
+                <Cell middle>{format(gasOf(gas).name)}</Cell>
                 <Cell middle figure>
-                  {tell(signed('shortLength', trimMm, 1))}
+                  {format(signed('shortLength', trimMm, 1))}
                 </Cell>
                 <Cell middle textAlign="end">
                   <Action

@@ -1,6 +1,6 @@
 /** All machines as they stand, the way to describe another, and two side by side. */
 import { absent } from '@fox-tempo/core/said';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import { blankMachine, readMachineFile, type MachineResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
@@ -93,7 +93,7 @@ function MachineCard({ machine: { id, file, standing, retired } }: { readonly ma
                   </Box>
                   {file.feeders.length > 1 ? `${label}: ` : ''}
                   {feeder
-                    ? `${tell(fillerOf(feeder.filler).name)}, ${tell(wireSizeLabel(feeder.diameterMm))} · ${tell(gasName(feeder.gas))}`
+                    ? `${format(fillerOf(feeder.filler).name)}, ${format(wireSizeLabel(feeder.diameterMm))} · ${format(gasName(feeder.gas))}`
                     : t('view.machines.nothing-entered')}
                 </Box>
               );
@@ -164,7 +164,7 @@ function NewMachine({ onClose }: { readonly onClose: () => void }) {
     if (read.ok) await make(read.value);
     else
       setFileProblem(
-        read.issues.map((issue) => `${issue.path === '' ? '' : `${issue.path}: `}${tell(issue.message)}`).join(' '),
+        read.issues.map((issue) => `${issue.path === '' ? '' : `${issue.path}: `}${format(issue.message)}`).join(' '),
       );
   }
 

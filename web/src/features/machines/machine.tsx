@@ -1,5 +1,5 @@
 /** One machine: dials, chart, memory, how it stands, and what it is; each part with an address of its own. */
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { LeadReadingRow, MachineResource, SlotEntry } from '@fox-tempo/contract';
 import { useLoaderData, useParams } from 'react-router';
@@ -104,7 +104,7 @@ function LoadedMachine({
             {t('view.machines.file-invalid-why', {
               message: machine.trouble
                 .map((issue) => issue.message)
-                .map(tell)
+                .map(format)
                 .join(' '),
             })}
           </Notice>

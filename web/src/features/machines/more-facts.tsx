@@ -1,5 +1,5 @@
 /** What a machine's plate and manual say besides: volts, wire sizes, what its displays show, and memories called by taps. */
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { wireSizeLabel, wireSizes } from '@fox-tempo/core/consumables';
@@ -107,7 +107,7 @@ export function MoreFacts({
                   set({ sizes: on ? [...form.sizes, diameterMm] : form.sizes.filter((size) => size !== diameterMm) })
                 }
               >
-                {tell(wireSizeLabel(diameterMm))}
+                {format(wireSizeLabel(diameterMm))}
               </Tick>
             ))}
           </Box>

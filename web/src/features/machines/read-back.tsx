@@ -1,6 +1,6 @@
 /** What these dials mean: somebody stands before the machine, types what it shows, and gets the weld as physics. */
 import { amount, bare, signed } from '@fox-tempo/core/said';
-import { t, tell, tellIf, formatWithUnit } from '../../lib/words.ts';
+import { t, format, formatIf, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { arcOf, type Dial, displayed, type Program, readDials, toldDials } from '@fox-tempo/core/machine';
@@ -82,15 +82,15 @@ export function ReadBack({ editor: { machine } }: { readonly editor: MachineEdit
             )}
             <IntoSeam program={read.value.program} />
             {read.value.warnings.map((warning) => (
-              <Notice key={tell(warning.code)} level="caution">
-                {tell(warning.message)}
+              <Notice key={format(warning.code)} level="caution">
+                {format(warning.message)}
               </Notice>
             ))}
           </>
         ) : (
           read.issues.map((issue) => (
             <Notice key={`${issue.path} ${issue.code}`} level="refusal" word={t('view.machines.cannot-be-read')}>
-              {tell(issue.message)} {tell(tellIf(issue.hint) ?? '')}
+              {format(issue.message)} {format(formatIf(issue.hint) ?? '')}
             </Notice>
           ))
         )}
@@ -145,9 +145,9 @@ function linesOf(program: Program, units: UnitSystem): [string, string][] {
   const { filler, diameterMm, gas, mode, wireFeedMPerMin, trimMm, stiffness, pulse, slowBeat, ctwdMm } = program;
   const arcLengthMm = arcOf(program, ctwdMm, trimMm).lineMm + trimMm;
   return [
-    [t('view.machines.wire'), `${tell(fillerOf(filler).name)}, ${tell(wireSizeLabel(diameterMm))}`],
-    [t('view.machines.gas'), tell(gasName(gas))],
-    [t('view.machines.way'), tell(modeName(mode))],
+    [t('view.machines.wire'), `${format(fillerOf(filler).name)}, ${format(wireSizeLabel(diameterMm))}`],
+    [t('view.machines.gas'), format(gasName(gas))],
+    [t('view.machines.way'), format(modeName(mode))],
     [t('view.simulator.wire-feed'), formatWithUnit(wireFeedMPerMin, 'wireFeed', units)],
     [
       t('view.simulator.arc-length'),
@@ -156,7 +156,7 @@ function linesOf(program: Program, units: UnitSystem): [string, string][] {
         trim: signed('shortLength', trimMm, 1),
       }),
     ],
-    [t('view.machines.stiffness'), tell(signed('plain', stiffness, 1))],
+    [t('view.machines.stiffness'), format(signed('plain', stiffness, 1))],
     ...(pulse
       ? ([
           [

@@ -10,7 +10,7 @@ import { Link } from 'react-router';
 import { api } from '../../data/api.ts';
 import { useDoor } from '../../data/queries.ts';
 import { useTask } from '../../lib/use-task.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { forgetTexts, useKeptForm } from '../../ui/kept-text.ts';
@@ -30,7 +30,7 @@ export function Refill({ machine }: { readonly machine: MachineResource }) {
   if (error)
     return (
       <Notice level="refusal" urgent>
-        {tell(error.problem.title)}{' '}
+        {format(error.problem.title)}{' '}
         <Action kind="quiet" minHeight="32px" onClick={() => void refetch()}>
           {t('view.heat.again')}
         </Action>
@@ -72,7 +72,7 @@ export function Refill({ machine }: { readonly machine: MachineResource }) {
                   {held.item.name}
                 </Heading>
                 <Box fontSize="13px" color="quiet">
-                  {tell(kindWords(held))}
+                  {format(kindWords(held))}
                 </Box>
               </Box>
               <Box textStyle="figure">{levelWords(held)}</Box>
@@ -131,7 +131,7 @@ function measured(held: Held): { readonly of: 'pressure' | 'spoolMass'; readonly
 
 function levelWords(held: Held): string {
   const { of, level } = measured(held);
-  return tell(amount(of, level, of === 'pressure' ? 0 : 1));
+  return format(amount(of, level, of === 'pressure' ? 0 : 1));
 }
 
 /** Stands in the list for one that is in no list yet. */

@@ -1,6 +1,6 @@
 /** The memory map: what stands where, since when, for which part; what was found there instead; and everything that ever stood there. */
 import { amount, absent } from '@fox-tempo/core/said';
-import { t, tell, tellIf } from '../../lib/words.ts';
+import { t, format, formatIf } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import { foundOn, slotDrift, type MachineResource, type SlotEntry } from '@fox-tempo/contract';
 import { fillerOf, wireSizeLabel } from '@fox-tempo/core/consumables';
@@ -194,7 +194,7 @@ function Entry({
                       found: line.found ?? '',
                       unit: line.unit,
                       reference: line.reference ?? '',
-                      means: tellIf(line.means) ?? '',
+                      means: formatIf(line.means) ?? '',
                     })}
                   </li>
                 ))}
@@ -262,7 +262,7 @@ function History({ machineId, slot }: { readonly machineId: string; readonly slo
               {at === 0 ? t('view.machines.slots.in-it-now', { at: shopTime(one.storedAt) }) : shopTime(one.storedAt)}
             </Cell>
             <Cell>{t('view.machines.revision', { seamName: one.seamName, revision: one.revision })}</Cell>
-            <Cell figure>{tell(amount('wireFeed', one.program.wireFeedMPerMin, 1))}</Cell>
+            <Cell figure>{format(amount('wireFeed', one.program.wireFeedMPerMin, 1))}</Cell>
             <Cell>{one.storedBy}</Cell>
             <Cell>{one.note}</Cell>
           </tr>

@@ -2,7 +2,7 @@
 import { HazardText } from '../../ui/hazard-text.tsx';
 import { hazard } from '@fox-tempo/words';
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, tellIf } from '../../lib/words.ts';
+import { t, format, formatIf } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import { swingFromTests, type Dial, type SwingReading, type SwingScale } from '@fox-tempo/core/machine';
 import type { Task } from '../../lib/use-task.ts';
@@ -116,7 +116,7 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
         ) : (
           outcome.issues.map((issue) => (
             <Notice key={`${issue.path}${issue.code}`} level="refusal" word={t('view.simulator.not-yet')}>
-              {tell(issue.message)} {tell(tellIf(issue.hint) ?? '')}
+              {format(issue.message)} {format(formatIf(issue.hint) ?? '')}
             </Notice>
           ))
         ))}

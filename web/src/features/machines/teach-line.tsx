@@ -1,6 +1,6 @@
 /** Teaching one chart line: a few printed or observed points, the fitted line with what each point misses by, the doubtful one named. */
 import { amount, signed } from '@fox-tempo/core/said';
-import { t, tell, tellIf, formatWithUnit } from '../../lib/words.ts';
+import { t, format, formatIf, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { fitLine, type ChartPoint, type LineFit } from '@fox-tempo/core/machine';
@@ -93,7 +93,7 @@ export function TeachLine({
           </Box>
           {doubtOf(point) !== undefined && (
             <Notice level="caution" word={t('view.machines.point-is-doubtful', { at: at + 1 })}>
-              {t('view.machines.points-check', { point: tellIf(doubtOf(point)) ?? '' })}
+              {t('view.machines.points-check', { point: formatIf(doubtOf(point)) ?? '' })}
             </Notice>
           )}
         </Box>
@@ -119,7 +119,7 @@ export function TeachLine({
           <Notice level="note" word={t('view.machines.points-too-few')}>
             {fit.issues
               .map((issue) => issue.message)
-              .map(tell)
+              .map(format)
               .join(' ')}
           </Notice>
         )
@@ -166,7 +166,7 @@ export function TeachLine({
 
 function Residuals({ fit, units }: { readonly fit: LineFit; readonly units: 'metric' | 'us' }) {
   const miss = (value: number | undefined, kind: 'current' | 'voltage', digits: number) =>
-    value === undefined ? '–' : tell(signed(kind, value, digits));
+    value === undefined ? '–' : format(signed(kind, value, digits));
   return (
     <Table label={t('view.machines.points-residuals')}>
       <Heads

@@ -15,7 +15,7 @@ import { amount } from '@fox-tempo/core/said';
 import type { FeederState } from '@fox-tempo/core/setup';
 import type { QuantityName } from '@fox-tempo/core/units';
 import type { Task } from '../../lib/use-task.ts';
-import { t, tell, tellIf } from '../../lib/words.ts';
+import { t, format, formatIf } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { forgetTexts, useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
@@ -123,7 +123,7 @@ export function UnitTestPanel({ dial, loaded, keep, task, onFound, onClose }: Un
       {outcome?.ok === false &&
         outcome.issues.map((issue) => (
           <Notice key={`${issue.path}${issue.code}`} level="refusal" word={t('view.simulator.not-yet')}>
-            {tell(issue.message)} {tell(tellIf(issue.hint) ?? '')}
+            {format(issue.message)} {format(formatIf(issue.hint) ?? '')}
           </Notice>
         ))}
       {task.problem !== null && (

@@ -1,6 +1,6 @@
 /** The machine's memory slots: which one, and what it holds now. */
 import { absent } from '@fox-tempo/core/said';
-import { t, tell, tellIf } from '../../lib/words.ts';
+import { t, format, formatIf } from '../../lib/words.ts';
 import { useDoorList } from '../../data/queries.ts';
 import { Link } from 'react-router';
 import { TextField } from '../../ui/text-field.tsx';
@@ -62,7 +62,7 @@ function ChooseSlot({
   if (!program) return null;
   const card = cardOf(file, program);
   if (card.cannot && card.dials.length === 0)
-    return <Notice level="refusal">{tell(whyNotWords(file, program, card.cannot))}</Notice>;
+    return <Notice level="refusal">{format(whyNotWords(file, program, card.cannot))}</Notice>;
   const dials = Object.fromEntries(card.dials.map((dial) => [dial.dialId, dial.value]));
   const differs = present
     ? driftReport(file, present.dials, dials, program).filter((line) => line.verdict !== 'same')
@@ -183,7 +183,7 @@ function ChooseSlot({
                       <Cell fontFamily="mono">
                         {line.found ?? '–'} {line.unit}
                       </Cell>
-                      <Cell>{tell(tellIf(line.means) ?? '')}</Cell>
+                      <Cell>{format(formatIf(line.means) ?? '')}</Cell>
                     </tr>
                   ))}
                 </tbody>

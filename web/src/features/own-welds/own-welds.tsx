@@ -9,7 +9,7 @@ import { Link } from 'react-router';
 import { useDoor } from '../../data/queries.ts';
 import { session, useMe } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Panel } from '../../ui/panel.tsx';
@@ -48,7 +48,7 @@ export function OwnWelds({ seamId, machineId, choice, plan, isNew, onChoice }: O
         </Box>
         {plan.pace && (
           <Box fontSize="13.5px" role="status">
-            {tell(plan.pace.words)}
+            {format(plan.pace.words)}
           </Box>
         )}
         {data?.trim && data.trim.points > 0 && (
@@ -202,7 +202,7 @@ function Nearest({
                 <Box asChild color="accent" fontWeight={600}>
                   <Link to={`/trials/${trial.id}`}>{trial.seamName}</Link>
                 </Box>
-                , {shopTime(trial.at)}: {tell(amount('wireFeed', trial.wireFeedMPerMin, 1))}
+                , {shopTime(trial.at)}: {format(amount('wireFeed', trial.wireFeedMPerMin, 1))}
                 <Box as="span" color="quiet">
                   {' '}
                   {differs.length === 0

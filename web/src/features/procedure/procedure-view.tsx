@@ -9,7 +9,7 @@ import { Link, useLoaderData, useParams } from 'react-router';
 import { procedureAddress } from '../../data/api.ts';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useSettings } from '../../lib/settings.ts';
-import { spoken, t, tell } from '../../lib/words.ts';
+import { spoken, t, format } from '../../lib/words.ts';
 import { useDoorList } from '../../data/queries.ts';
 import type { SeamAndMachines } from '../../sheet/load.ts';
 import { useMachineFor } from '../../sheet/machine-choice.ts';
@@ -151,7 +151,7 @@ function Sheet({
   const asked = questionOf(revision.spec, revision.choice, atMachine(revision.site, machine.file));
   const plan = planSeam(asked);
   const window = seam.windows.find((one) => one.machineId === machine.id && one.revision === revision.number);
-  if (!plan.ok) return <Notice level="refusal">{plan.issues.map(({ message }) => tell(message)).join(' ')}</Notice>;
+  if (!plan.ok) return <Notice level="refusal">{plan.issues.map(({ message }) => format(message)).join(' ')}</Notice>;
   const sections = procedureSheet({
     seam: asked.seam,
     program: revision.program,
@@ -180,21 +180,21 @@ function Sheet({
 }
 
 function Rows({ section: { title, rows } }: { readonly section: ProcedureSection }) {
-  const heads = [tell(title), t('procedure.as-set'), t('procedure.range')];
+  const heads = [format(title), t('procedure.as-set'), t('procedure.range')];
   return (
-    <Table label={tell(title)}>
+    <Table label={format(title)}>
       <Heads names={heads} />
       <tbody>
         {rows.map(({ label, value, range, isEssential }) => (
           <tr key={label.code}>
             <Cell head color="quiet" width="34%">
               {isEssential ? '● ' : ''}
-              {tell(label)}
+              {format(label)}
               {isEssential && <Box srOnly>, {t('view.procedure.essential')}</Box>}
             </Cell>
-            <Cell>{tell(value)}</Cell>
+            <Cell>{format(value)}</Cell>
             <Cell whiteSpace="nowrap" width="26%">
-              {range === null ? '' : tell(range)}
+              {range === null ? '' : format(range)}
             </Cell>
           </tr>
         ))}

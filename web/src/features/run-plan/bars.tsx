@@ -18,7 +18,7 @@ import { Box } from '@chakra-ui/react';
 import type { MachineResource, NamedJob } from '@fox-tempo/contract';
 import { hoursMinutes, barsOn, usualShifts, type DayPlan } from '@fox-tempo/core/day-plan';
 import { useEffect, useRef, useState } from 'react';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Bar } from './bar.tsx';
 import { letGo, placeAt, put, stepped, type Fixed, type Step } from './move.ts';
 
@@ -54,7 +54,7 @@ export function Bars({ plan, machines, jobs, fixed, onFixed }: BarsProps) {
     if (!lane) return;
     const why = whyNot(lane.file, job.program);
     if (why) {
-      say(tell(whyNotWords(lane.file, job.program, why)));
+      say(format(whyNotWords(lane.file, job.program, why)));
       return;
     }
     say(t('view.run-plan.moved', { seam: job.name, machine: lane.file.name, place: at + 1 }));
@@ -69,7 +69,7 @@ export function Bars({ plan, machines, jobs, fixed, onFixed }: BarsProps) {
     }
     if ('why' in to) {
       const lane = laneOf(to.machineId);
-      if (lane) say(tell(whyNotWords(lane.file, job.program, to.why)));
+      if (lane) say(format(whyNotWords(lane.file, job.program, to.why)));
       return;
     }
     moving.current = job.id;

@@ -4,7 +4,7 @@ import type { MachineResource, NamedJob } from '@fox-tempo/contract';
 import { hoursMinutes, barsOn, type DayPlan } from '@fox-tempo/core/day-plan';
 import { amount } from '@fox-tempo/core/said';
 import { Link } from 'react-router';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
@@ -60,13 +60,13 @@ export function OrderOfWork({
                     {job.quantity}
                   </Cell>
                   <Cell figure middle>
-                    {bar.setupMinutes === 0 ? '–' : tell(amount('minutes', bar.setupMinutes, 0))}
+                    {bar.setupMinutes === 0 ? '–' : format(amount('minutes', bar.setupMinutes, 0))}
                   </Cell>
                   <Cell middle fontFamily="mono" whiteSpace="nowrap">
                     {hoursMinutes(bar.fromMinute)} – {hoursMinutes(bar.toMinute)}
                   </Cell>
                   <Cell figure middle color={bar.lateMinutes > 0 ? 'crimson' : 'quiet'}>
-                    {bar.lateMinutes === 0 ? '–' : tell(amount('minutes', bar.lateMinutes, 0))}
+                    {bar.lateMinutes === 0 ? '–' : format(amount('minutes', bar.lateMinutes, 0))}
                   </Cell>
                   <Cell middle>
                     {isHeld(bar.jobId) ? (

@@ -8,7 +8,7 @@ import { jobsToday, useMovedByHand } from '../../lib/day-jobs.ts';
 import { standingMachine } from '../../lib/as-stands.ts';
 import { download } from '../../lib/download.ts';
 import { useSettings } from '../../lib/settings.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
@@ -106,7 +106,7 @@ export function RunPlan() {
         ) : (
           <>
             {issues.length > 0 && (
-              <Notice level="refusal">{issues.map(({ message }) => tell(message)).join(' ')}</Notice>
+              <Notice level="refusal">{issues.map(({ message }) => format(message)).join(' ')}</Notice>
             )}
             {answer && <Totals plan={answer} proof={proof} onBetter={onFixed} />}
             {answer && <Overdue plan={answer} jobs={jobs} />}

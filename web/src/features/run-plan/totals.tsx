@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import type { DayPlan } from '@fox-tempo/core/day-plan';
 import { amount } from '@fox-tempo/core/said';
 import type { Proof } from '@fox-tempo/core/schedule';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import type { ProofState } from '../../workers/use-proof.ts';
 import { Action } from '../../ui/action.tsx';
 
@@ -20,10 +20,10 @@ export function Totals({
   const better = proof?.better;
   return (
     <Box display="flex" gap="5" rowGap="2" flexWrap="wrap" alignItems="center" fontSize="14px">
-      <Figure name={t('view.run-plan.changeovers')} text={tell(amount('minutes', plan.setupMinutes, 0))} />
+      <Figure name={t('view.run-plan.changeovers')} text={format(amount('minutes', plan.setupMinutes, 0))} />
       <Figure
         name={t('view.run-plan.late')}
-        text={tell(amount('minutes', plan.lateMinutes, 0))}
+        text={format(amount('minutes', plan.lateMinutes, 0))}
         alarming={plan.lateMinutes > 0}
       />
       <Figure

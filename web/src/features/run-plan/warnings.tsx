@@ -6,7 +6,7 @@ import { hoursMinutes, nearestTo, pauseOn, runsOut, type DayPlan } from '@fox-te
 import { amount } from '@fox-tempo/core/said';
 import { Link } from 'react-router';
 import { shopDate, shopDay } from '../../lib/time.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Notice } from '../../ui/notice.tsx';
 
 interface WarningProps {
@@ -95,7 +95,7 @@ export function Unplaced({
             {down.length > 0
               ? t('view.run-plan.only-down', { machines: down.map(({ file }) => file.name).join(', ') })
               : nearest?.why
-                ? tell(whyNotWords(nearest.machine.file, job.program, nearest.why))
+                ? format(whyNotWords(nearest.machine.file, job.program, nearest.why))
                 : t('view.run-plan.no-machine-there')}
           </Box>
         );
@@ -115,7 +115,7 @@ export function LeftOut({ plan, machines }: { readonly plan: DayPlan; readonly m
     <Notice level="note" word={t('view.run-plan.left-out')}>
       {named.map(({ machine, missing }) => (
         <Box key={machine.id}>
-          {tell(missingWords(machine.file.name, missing))}{' '}
+          {format(missingWords(machine.file.name, missing))}{' '}
           <Box asChild textDecoration="underline">
             <Link to={`/machines/${machine.id}`}>{t('view.run-plan.describe')}</Link>
           </Box>

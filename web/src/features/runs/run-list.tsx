@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { Link, useLoaderData, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
 import { shopTime } from '../../lib/time.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -182,7 +182,7 @@ function Row({
         </Cell>
         <Cell>
           {loaded
-            ? `${tell(fillerOf(loaded.filler).name)}, ${tell(wireSizeLabel(loaded.diameterMm))} · ${tell(gasName(loaded.gas))}`
+            ? `${format(fillerOf(loaded.filler).name)}, ${format(wireSizeLabel(loaded.diameterMm))} · ${format(gasName(loaded.gas))}`
             : t('view.runs.not-entered')}
         </Cell>
         <Cell>
@@ -191,7 +191,7 @@ function Row({
           </Box>
           {run.held.map(({ code, words }) => (
             <Box key={code} fontSize="12.5px" color="quiet">
-              {tell(words)}
+              {format(words)}
             </Box>
           ))}
           {decision && (

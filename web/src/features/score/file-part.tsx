@@ -1,5 +1,5 @@
 /** The score as a file: JSON out, JSON in; what is wrong with a file is said with its place, and the score stays as it was. */
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { parseWith, triggerSequence } from '@fox-tempo/contract';
 import type { ScoreOf } from '@fox-tempo/core/score';
@@ -82,17 +82,17 @@ export function readSequenceText(text: string, whole: Pick<ScoreOf, 'score'>): R
       messages: [t('view.sequence.file.not-json', { error: error instanceof Error ? error.message : String(error) })],
     };
   }
-  const format = (value as { format?: unknown } | null)?.format;
-  if (format !== sequenceFormat && format !== 'fox-tempo/program') {
+  const found = (value as { format?: unknown } | null)?.format;
+  if (found !== sequenceFormat && found !== 'fox-tempo/program') {
     return {
       ok: false,
-      messages: [t('view.sequence.file.format', { sequenceFormat, format: JSON.stringify(format) ?? 'nothing' })],
+      messages: [t('view.sequence.file.format', { sequenceFormat, format: JSON.stringify(found) ?? 'nothing' })],
     };
   }
   const parsed = parseWith(triggerSequence, (value as { sequence?: unknown }).sequence);
   const issues = parsed.ok ? sequenceIssues(parsed.value, whole.score.rules.hasGas) : parsed.issues;
   if (!parsed.ok || issues.length > 0) {
-    return { ok: false, messages: issues.slice(0, 5).map(({ path, message }) => `${path}: ${tell(message)}`) };
+    return { ok: false, messages: issues.slice(0, 5).map(({ path, message }) => `${path}: ${format(message)}`) };
   }
   return { ok: true, sequence: parsed.value };
 }

@@ -1,5 +1,5 @@
 /** The score on two machines side by side: each in its own words and as it would really run, and what it cannot do. */
-import { t, tell, named, fixed } from '../../lib/words.ts';
+import { t, format, named, fixed } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { translate, type PlainLatch } from '@fox-tempo/core/machine';
@@ -84,7 +84,7 @@ function OnMachine({
           )}
         </Heading>
         <Box color="quiet" fontSize="13px">
-          {tell(there.hand)}
+          {format(there.hand)}
         </Box>
       </Box>
       {run.ok ? (
@@ -93,7 +93,7 @@ function OnMachine({
         <Notice level="refusal">
           {run.issues
             .map(({ message }) => message)
-            .map(tell)
+            .map(format)
             .join(' ')}
         </Notice>
       )}
@@ -105,7 +105,7 @@ function OnMachine({
           </Heading>
           <Box as="ol" ps="5" listStyleType="decimal" fontSize="13px">
             {pressLines(run.value.score).map((line) => (
-              <li key={tell(line)}>{tell(line)}</li>
+              <li key={format(line)}>{format(line)}</li>
             ))}
           </Box>
         </Box>
@@ -115,7 +115,7 @@ function OnMachine({
         <Notice level="caution" word={t('view.sequence.cannot-do', { file: file.name })}>
           <Box as="ul" ps="4" listStyleType="disc" data-lost={file.name}>
             {there.lost.map(({ what, nearest }) => (
-              <li key={tell(what)}>{t('view.compare.nearest', { what, nearest })}</li>
+              <li key={format(what)}>{t('view.compare.nearest', { what, nearest })}</li>
             ))}
           </Box>
         </Notice>
@@ -169,7 +169,7 @@ function Parts({ there }: { readonly there: SequenceOnMachine }) {
               )}
             </Cell>
             <Cell figure py="1" fontSize="14px">
-              {tell(said)}
+              {format(said)}
             </Cell>
           </tr>
         ))}

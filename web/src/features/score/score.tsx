@@ -1,6 +1,6 @@
 /** The score of a seam: the whole weld on one time axis and in millimetres, its phases in numbers, played by the trigger, said on machines. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tellIf } from '../../lib/words.ts';
+import { t, formatIf } from '../../lib/words.ts';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { modeName } from '@fox-tempo/core/plan';
 import { wireWords } from '@fox-tempo/core/wire-choice';
@@ -38,7 +38,7 @@ function LoadedScore({
     () =>
       issues.length === 0
         ? session
-        : { ...session, issues: [...session.issues, ...issues], cannotSave: tellIf(issues[0]?.message) ?? null },
+        : { ...session, issues: [...session.issues, ...issues], cannotSave: formatIf(issues[0]?.message) ?? null },
     [session, issues],
   );
   return (

@@ -1,5 +1,5 @@
 /** What a dry test found, written to its machine. */
-import { t, tell, tellIf } from '../../lib/words.ts';
+import { t, format, formatIf } from '../../lib/words.ts';
 import type { MachineFile, MachineResource } from '@fox-tempo/contract';
 import { withPlainLatch, type PlainLatch } from '@fox-tempo/core/machine';
 import { useCallback } from 'react';
@@ -20,13 +20,13 @@ export function useFound(): (machine: MachineResource, modeId: string, plain: Pl
         on: shopDay(),
         note: t('view.sequence.dry-test.result', { startsOn: plain.startsOn, endsOn: plain.endsOn }),
       });
-      if (!found.ok) return tellIf(found.issues[0]?.message) ?? t('view.sequence.not-taken');
+      if (!found.ok) return formatIf(found.issues[0]?.message) ?? t('view.sequence.not-taken');
       try {
         await api.saveMachine(machine.id, machine.version, { ...machine.file, ...found.value } as MachineFile);
         await revalidate();
         return null;
       } catch (error) {
-        if (error instanceof ProblemError) return `${tell(error.problem.title)}. ${error.message}`;
+        if (error instanceof ProblemError) return `${format(error.problem.title)}. ${error.message}`;
         throw error;
       }
     },

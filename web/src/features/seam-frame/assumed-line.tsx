@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import { assumedValue, type Assumable } from '../../sheet/assumed.ts';
 import type { SheetSession } from '../../sheet/session.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 
@@ -35,7 +35,7 @@ export function AssumedLine({ session }: { readonly session: SheetSession }) {
               title={t('view.sheet.confirm-assumed', { name: names[one], value: assumedValue(one, sheet) })}
               onClick={() => confirm([one])}
             >
-              {names[one]}: {tell(assumedValue(one, sheet))} ✓
+              {names[one]}: {format(assumedValue(one, sheet))} ✓
             </Action>
           ))}
           {asksAssumed && (

@@ -1,5 +1,5 @@
 /** What stands between a draft and the shop's record: a save that failed, somebody who saved first, another tab, a wish that cannot be had. */
-import { t, tellIf } from '../../lib/words.ts';
+import { t, formatIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { memo } from 'react';
 import type { SheetSession } from '../../sheet/session.ts';
@@ -55,7 +55,7 @@ export const SaveTroubles = memo(function SaveTroubles({
             <Notice level="refusal" word={t('view.seam-frame.not-possible')} urgent>
               {t('view.seam-frame.last-setting', {
                 message: issue.message,
-                hint: tellIf(issue.hint) ?? '',
+                hint: formatIf(issue.hint) ?? '',
               })}
             </Notice>
           </Whole>

@@ -1,5 +1,5 @@
 /** Hazards and cautions of a plan, where they arise. */
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Plan } from '@fox-tempo/core/plan';
 import { HazardText } from '../../ui/hazard-text.tsx';
@@ -10,7 +10,7 @@ export function Cautions({ plan }: { readonly plan: Plan }) {
   return (
     <Box as="section" aria-label={t('view.seams.hazards-and-cautions')} display="grid" gap="1.5">
       {plan.warnings.map((warning) => (
-        <Notice key={tell(warning.code)} level={warning.level}>
+        <Notice key={format(warning.code)} level={warning.level}>
           <HazardText said={warning.message} />
         </Notice>
       ))}

@@ -1,5 +1,5 @@
 /** The plan's figures with bands; each opens to the sum behind it. */
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import { figureKinds, type Plan, type PlanFigures } from '@fox-tempo/core/plan';
 import { useState } from 'react';
@@ -131,7 +131,7 @@ function FigureCell({ row, plan, open, onToggle }: { row: Row; plan: Plan; open:
           <Box as="strong" me="1">
             {t('view.simulator.because')}
           </Box>
-          {tell(because)}
+          {format(because)}
         </Box>
       )}
     </Box>

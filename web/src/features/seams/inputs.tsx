@@ -1,6 +1,6 @@
 /** What is asked about the seam, in the order a welder thinks: metal, joint, size, then wire, gas and how the arc should stand. */
 import { amount, type Phrase, inSentence } from '@fox-tempo/core/said';
-import { t, tell, tellIf, formatQuantity, formatWithUnit, formatForInput } from '../../lib/words.ts';
+import { t, format, formatIf, formatQuantity, formatWithUnit, formatForInput } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import {
   fillers,
@@ -294,7 +294,7 @@ function NumberInput({
       // A step that is round in the unit shown.
       step={units === 'us' && quantity(field.quantity).us.factor !== 1 ? field.step * 2.54 : field.step}
       {...(placeholder === undefined ? {} : { placeholder })}
-      error={issue && [tell(issue.message), tell(tellIf(issue.hint) ?? '')].filter(Boolean).join(' ')}
+      error={issue && [format(issue.message), format(formatIf(issue.hint) ?? '')].filter(Boolean).join(' ')}
       onText={(typed) => store.getState().type(name, typed, units)}
       onValue={(next) => store.getState().type(name, formatForInput(next, field.quantity, units), units)}
     />

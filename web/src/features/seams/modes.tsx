@@ -1,6 +1,6 @@
 /** Which way of transferring the metal suits this seam, and why each other one was put behind or ruled out. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, named, formatWithUnit } from '../../lib/words.ts';
+import { t, format, named, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Plan } from '@fox-tempo/core/plan';
 import { useSettings } from '../../lib/settings.ts';
@@ -47,7 +47,7 @@ export function Modes({ plan }: { readonly plan: Plan }) {
               <Box as="span" color={marks[verdict].colour} fontWeight={600}>
                 {named(verdict)}:
               </Box>{' '}
-              {tell(reason)}
+              {format(reason)}
             </Box>
           </Box>
         ))}

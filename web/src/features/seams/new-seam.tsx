@@ -1,5 +1,5 @@
 /** Starts a seam: its part, name, metal, joint and thickness, and what is still missing of them; the rest is described on its sheet. */
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Part, SeamSpec } from '@fox-tempo/contract';
 import { materialOf, materials, type MaterialGroup } from '@fox-tempo/core/consumables';
@@ -105,7 +105,7 @@ export function NewSeam({ parts, onClose }: { readonly parts: readonly Part[]; r
       await navigate(`/seams/${seam.id}`);
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error;
-      setProblem(`${tell(error.problem.title)}. ${error.message}`);
+      setProblem(`${format(error.problem.title)}. ${error.message}`);
       setBusy(false);
     }
   }

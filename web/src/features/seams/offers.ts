@@ -1,6 +1,6 @@
 /** What can be chosen on the sheet without building an impossible chain: each offer is tried on the core's own gates, and says why it is shut. */
 import { joined, type Phrase } from '@fox-tempo/core/said';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import type { ProgramChoice } from '@fox-tempo/contract';
 import { questionOf, standardSite } from '@fox-tempo/core/site';
 import { commonGasCodes, type FillerCode, fillerOf, gasOf } from '@fox-tempo/core/consumables';
@@ -73,7 +73,7 @@ export function positionChoices(spec: Sheet['spec'], choice: ProgramChoice): Off
     );
     return offer(
       position,
-      tell(positionName(position, spec.joint)),
+      format(positionName(position, spec.joint)),
       issue && t('view.seams.not-in-mode', { mode: choice.mode }),
     );
   });
@@ -82,5 +82,5 @@ export function positionChoices(spec: Sheet['spec'], choice: ProgramChoice): Off
 /** Class, how it feeds, and what it is for. */
 export function wireHint(code: FillerCode): string {
   const { classes, use } = fillerOf(code);
-  return `${[classes, ...(use === undefined ? [] : [t('view.seams.for', { use: tell(use) })])].join(', ')}; ${tell(softnessWords[fillerFacts[code].softness])}`;
+  return `${[classes, ...(use === undefined ? [] : [t('view.seams.for', { use: format(use) })])].join(', ')}; ${format(softnessWords[fillerFacts[code].softness])}`;
 }

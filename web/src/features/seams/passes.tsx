@@ -1,5 +1,5 @@
 /** Every pass of a seam that takes several: kind, setting, metal as it adds up, and where the gun points. */
-import { t, tell, formatQuantity } from '../../lib/words.ts';
+import { t, format, formatQuantity } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Plan } from '@fox-tempo/core/plan';
 import { type QuantityName } from '@fox-tempo/core/units';
@@ -40,7 +40,7 @@ export function Passes({ plan }: { readonly plan: Plan }) {
                 {pass.pass}
                 {pass.kind === 'single' ? '' : ` ${t(`plan.pass-${pass.kind}`)}`}
                 <Box textStyle="label" color="quiet" fontWeight={400}>
-                  {tell(pass.gun)}
+                  {format(pass.gun)}
                 </Box>
               </Cell>
               <Cell figure>{figure(pass.wireFeedMPerMin, 'wireFeed')}</Cell>

@@ -1,5 +1,5 @@
 /** The setting as a program file, out and in: a file from elsewhere stands on this sheet as a draft, which undo takes back. */
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { choiceOfProgram, readProgramFile, type ProgramChoice, type SeamResource } from '@fox-tempo/contract';
 import { useState } from 'react';
@@ -80,7 +80,7 @@ function readText(text: string): Read {
         ok: false,
         messages: read.issues
           .slice(0, 4)
-          .map(({ path, message }) => (path === '' ? message : `${path}: ${tell(message)}`))
-          .map(tell),
+          .map(({ path, message }) => (path === '' ? message : `${path}: ${format(message)}`))
+          .map(format),
       };
 }

@@ -1,6 +1,6 @@
 /** Why there is no setting, and the way out where one touch can take it. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core/consumables';
 import type { Issue } from '@fox-tempo/core/outcome';
@@ -73,8 +73,8 @@ export function Refusals({ issues, store }: { readonly issues: readonly Issue[];
           const way = remedy(issue);
           return (
             <Notice key={`${issue.path} ${issue.code}`} level="refusal" urgent>
-              {tell(issue.message)}
-              {issue.hint !== undefined && <Box mt="1">{tell(issue.hint)}</Box>}
+              {format(issue.message)}
+              {issue.hint !== undefined && <Box mt="1">{format(issue.hint)}</Box>}
               {way && (
                 <Action mt="2" onClick={way.apply}>
                   {way.label}

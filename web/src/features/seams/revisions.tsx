@@ -1,5 +1,5 @@
 /** Every saved revision of the program; an old one can be brought back as the present draft. */
-import { t, tell, named, formatWithUnit } from '../../lib/words.ts';
+import { t, format, named, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { wireSizeLabel } from '@fox-tempo/core/consumables';
 import { useDoorList } from '../../data/queries.ts';
@@ -45,8 +45,8 @@ export function Revisions({ seamId, onBringBack }: RevisionsProps) {
                 {number}
               </Box>
               <Box flex="1" minWidth={0}>
-                {formatWithUnit(program.wireFeedMPerMin, 'wireFeed', units)}, {tell(wireSizeLabel(program.diameterMm))},{' '}
-                {named(program.origin)}
+                {formatWithUnit(program.wireFeedMPerMin, 'wireFeed', units)},{' '}
+                {format(wireSizeLabel(program.diameterMm))}, {named(program.origin)}
                 <Box textStyle="label" color="quiet">
                   {createdBy}, {shopTime(createdAt)}
                 </Box>

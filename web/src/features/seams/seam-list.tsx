@@ -1,7 +1,7 @@
 /** All seams by part, each with its joint drawn small and its setting in a line. */
 import { siteOfSeam, useShopSite } from '../../sheet/plan-site.ts';
 import { inSentence } from '@fox-tempo/core/said';
-import { t, tell, formatWithUnit } from '../../lib/words.ts';
+import { t, format, formatWithUnit } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core/consumables';
@@ -94,7 +94,7 @@ function isWanted({ spec, partName, revision }: SeamResource, wanted: string): b
   const words = wanted.trim().toLowerCase().split(/\s+/);
   const wire = revision ? fillerOf(revision.program.filler).name : '';
   const text =
-    `${spec.name} ${partName} ${spec.grade} ${spec.materialGroup} ${spec.joint} ${spec.position} ${tell(wire)}`.toLowerCase();
+    `${spec.name} ${partName} ${spec.grade} ${spec.materialGroup} ${spec.joint} ${spec.position} ${format(wire)}`.toLowerCase();
   return words.every((word) => text.includes(word));
 }
 
@@ -151,16 +151,16 @@ function SeamRow({
                 {spec.name}
               </Heading>
               <Box fontSize="13px" color="quiet">
-                {tell(inSentence(jointRule(spec.joint).name))}{' '}
+                {format(inSentence(jointRule(spec.joint).name))}{' '}
                 {spec.thicknessesMm.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + ')},{' '}
-                {tell(positionName(spec.position, spec.joint))}
+                {format(positionName(spec.position, spec.joint))}
               </Box>
             </Box>
             <Box fontSize="13px" minWidth={0} display={{ base: 'none', md: 'block' }}>
               {revision ? (
                 <>
-                  {tell(fillerOf(revision.program.filler).name)}, {tell(wireSizeLabel(revision.program.diameterMm))}
-                  <Box color="quiet">{tell(gasOf(revision.program.gas).name)}</Box>
+                  {format(fillerOf(revision.program.filler).name)}, {format(wireSizeLabel(revision.program.diameterMm))}
+                  <Box color="quiet">{format(gasOf(revision.program.gas).name)}</Box>
                 </>
               ) : (
                 <Box color="ochre" fontWeight={600}>

@@ -1,7 +1,7 @@
 /** The seam sheet: the joint drawn live, what is asked beside it, the computed setting with its bands, the pulse, and the dial card. */
 import { questionOf } from '@fox-tempo/core/site';
 import { amount, inSentence } from '@fox-tempo/core/said';
-import { t, tell, formatWithUnit } from '../../lib/words.ts';
+import { t, format, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
@@ -160,6 +160,6 @@ function useSeamLine({ spec, choice }: Sheet): string {
   const units = useSettings((state) => state.units);
   const thick = spec.thicknessesMm.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + ');
   const grade = spec.grade === '' ? '' : `, ${spec.grade}`;
-  const wire = `${tell(fillerOf(choice.filler).name)}, ${tell(wireSizeLabel(choice.diameterMm))}, ${tell(gasName(choice.gas))}`;
-  return `${tell(inSentence(jointRule(spec.joint).name))} ${thick}${grade}, ${spec.position} · ${wire}`;
+  const wire = `${format(fillerOf(choice.filler).name)}, ${format(wireSizeLabel(choice.diameterMm))}, ${format(gasName(choice.gas))}`;
+  return `${format(inSentence(jointRule(spec.joint).name))} ${thick}${grade}, ${spec.position} · ${wire}`;
 }

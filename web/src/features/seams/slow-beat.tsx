@@ -1,6 +1,6 @@
 /** The slow beat in numbers, always mean, high and low together, with what it does to the bead. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { doublePulse } from '@fox-tempo/core/double-pulse';
 import type { Plan, PlanInput } from '@fox-tempo/core/plan';
@@ -83,8 +83,8 @@ export function SlowBeat({ plan, input }: { readonly plan: Plan; readonly input:
         </Box>
       )}
       {found?.warnings.map((warning) => (
-        <Box key={tell(warning.code)} mt="2">
-          <Notice level={warning.level}>{tell(warning.message)}</Notice>
+        <Box key={format(warning.code)} mt="2">
+          <Notice level={warning.level}>{format(warning.message)}</Notice>
         </Box>
       ))}
     </Panel>

@@ -1,6 +1,6 @@
 /** One step of the set-up walk: what to do, how to do it safely, what happens if it is forgotten; ticked and timed. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Changeover, SetupStep } from '@fox-tempo/core/setup';
 import { useState } from 'react';
@@ -38,15 +38,15 @@ export function Step({
             }}
           >
             <Box as="strong" fontSize="15px">
-              {tell(step.title)}
+              {format(step.title)}
             </Box>
             <Box as="span" display="block" fontSize="14px">
-              {tell(step.from)} → <strong>{tell(step.to)}</strong>
+              {format(step.from)} → <strong>{format(step.to)}</strong>
             </Box>
           </Tick>
         </Box>
         <Box textAlign="end" flexShrink={0}>
-          <Box textStyle="figure">{tell(amount('minutes', step.minutes, 0))}</Box>
+          <Box textStyle="figure">{format(amount('minutes', step.minutes, 0))}</Box>
           <Box textStyle="label" color="quiet">
             {isOwnTime ? t('view.setup.timed-here') : t('view.setup.usual')}
           </Box>
@@ -55,7 +55,7 @@ export function Step({
       {!ticked && (
         <Box ps="34px">
           {step.cautions.map((caution) => (
-            <Box key={tell(caution.code)} mb="1">
+            <Box key={format(caution.code)} mb="1">
               <Notice level={caution.level}>
                 <HazardText said={caution.message} />
               </Notice>
@@ -64,7 +64,7 @@ export function Step({
           <Box display="flex" gap="4" flexWrap="wrap" alignItems="flex-start">
             <Box as="ol" ps="5" listStyleType="decimal" fontSize="14px" flex="1 1 260px">
               {step.how.map((line) => (
-                <Box as="li" key={tell(line)} py="0.5">
+                <Box as="li" key={format(line)} py="0.5">
                   <HazardText said={line} />
                 </Box>
               ))}

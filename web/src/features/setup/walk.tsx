@@ -1,6 +1,6 @@
 /** From how the machine stands to what this seam needs: only the differences, ticked off one by one, then written down. */
 import { allOf, amount } from '@fox-tempo/core/said';
-import { t, tell, named } from '../../lib/words.ts';
+import { t, format, named } from '../../lib/words.ts';
 import { api } from '../../data/api.ts';
 import { useDoor } from '../../data/queries.ts';
 import { WireAndFlow } from './wire-and-flow.tsx';
@@ -152,9 +152,9 @@ export function Walk({
               {check.rows.map((row) => (
                 <tr key={row.what}>
                   <Cell head>{named(row.what)}</Cell>
-                  <Cell>{tell(row.loaded)}</Cell>
-                  <Cell>{tell(row.selected)}</Cell>
-                  <Cell>{tell(row.needed)}</Cell>
+                  <Cell>{format(row.loaded)}</Cell>
+                  <Cell>{format(row.selected)}</Cell>
+                  <Cell>{format(row.needed)}</Cell>
                   <Cell color={row.agrees ? 'spruce' : 'crimson'} whiteSpace="nowrap" pe="0">
                     {row.agrees ? t('view.setup.agrees') : t('view.setup.differs')}
                   </Cell>

@@ -1,5 +1,5 @@
 /** Gas at the nozzle and wire on its way through the gun that is fitted. */
-import { t, tell, named, formatWithUnit } from '../../lib/words.ts';
+import { t, format, named, formatWithUnit } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { type Program, usualGunLengthM } from '@fox-tempo/core/machine';
@@ -55,15 +55,15 @@ export function WireAndFlow({
         <LookFirst machineId={machine.id} feederId={list.feederId} />
       </Box>
       {troubles.map(({ code, message }) => (
-        <Box mb="2" key={tell(code)}>
+        <Box mb="2" key={format(code)}>
           <Notice level="caution" word={t('view.gun-paper.by-its-paper')}>
-            {tell(message)}
+            {format(message)}
           </Notice>
         </Box>
       ))}
       {band.caution !== undefined && (
         <Box mb="2">
-          <Notice level="caution">{tell(band.caution)}</Notice>
+          <Notice level="caution">{format(band.caution)}</Notice>
         </Box>
       )}
       <Box display="grid" gridTemplateColumns="140px 1fr" gap="3" alignItems="start">
@@ -94,8 +94,8 @@ export function WireAndFlow({
         })}
       </Box>
       <Box fontSize="13px" color="quiet">
-        {risk.reasons.length === 0 ? t('view.setup.feeding-stiff') : `${risk.reasons.map(tell).join(', ')}.`}{' '}
-        {risk.helps.length > 0 ? t('view.setup.helps', { helps: risk.helps.map(tell).join('; ') }) : ''}
+        {risk.reasons.length === 0 ? t('view.setup.feeding-stiff') : `${risk.reasons.map(format).join(', ')}.`}{' '}
+        {risk.helps.length > 0 ? t('view.setup.helps', { helps: risk.helps.map(format).join('; ') }) : ''}
       </Box>
     </Panel>
   );

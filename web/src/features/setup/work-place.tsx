@@ -1,7 +1,7 @@
 /** Where the work is, when it is not the bench: each place with its own cautions, kept on the device for this seam. */
 import { Box } from '@chakra-ui/react';
 import { placeCautions, workPlaceNames, workPlaces, type WorkPlace } from '@fox-tempo/core/setup';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { HazardText } from '../../ui/hazard-text.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
@@ -26,7 +26,7 @@ export function WorkPlaces({ seamId }: { readonly seamId: string }) {
               onClick={() => setPlaces({ places: isOn ? places.filter((one) => one !== place) : [...places, place] })}
             >
               {isOn ? '● ' : '○ '}
-              {tell(workPlaceNames[place])}
+              {format(workPlaceNames[place])}
             </Action>
           );
         })}

@@ -8,7 +8,7 @@ import { api } from '../../data/api.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useMay } from '../../lib/session.ts';
 import { useTask } from '../../lib/use-task.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
@@ -219,7 +219,7 @@ function DriftFound({
       {who}. {lastWords(slot.lastBefore)}
       <Box as="ol" ps="5" listStyleType="decimal" fontSize="18px" my="1.5">
         {back.map(({ dialId, words }) => (
-          <li key={dialId}>{tell(words)}</li>
+          <li key={dialId}>{format(words)}</li>
         ))}
       </Box>
       <Action

@@ -1,6 +1,6 @@
 /** Open files out and in: the whole shop, or a machine or a seam from elsewhere. What would come in is shown first. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tellIf, named } from '../../lib/words.ts';
+import { t, formatIf, named } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { ImportReport, Part } from '@fox-tempo/contract';
 import { useRef, useState } from 'react';
@@ -139,7 +139,9 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
                   <Cell color="quiet">{named(row.kind)}</Cell>
                   <Cell head>{row.name}</Cell>
                   <Cell color={row.does === 'refused' ? 'crimson' : 'ink'}>
-                    {row.does === 'refused' ? t('view.shop.refused', { why: tellIf(row.why) ?? '' }) : named(row.does)}
+                    {row.does === 'refused'
+                      ? t('view.shop.refused', { why: formatIf(row.why) ?? '' })
+                      : named(row.does)}
                   </Cell>
                 </tr>
               ))}

@@ -1,5 +1,5 @@
 /** Who works here: names, roles, PINs. Nobody is deleted; who left is retired and stays under what was signed. */
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import {
   mayGiveRole,
@@ -59,7 +59,7 @@ export function People({ people }: { readonly people: readonly Person[] }) {
               <Cell middle head color={person.retired ? 'quiet' : 'ink'}>
                 {person.retired ? t('view.shop.left', { name: person.name }) : person.name}
               </Cell>
-              <Cell middle>{tell(roleNames[person.role])}</Cell>
+              <Cell middle>{format(roleNames[person.role])}</Cell>
               <Cell middle color={person.hasPin ? 'quiet' : 'ochre'}>
                 {person.hasPin ? t('view.shop.set') : t('view.shop.pin-none')}
                 {person.wrongTries && (
@@ -129,7 +129,7 @@ function ChangePerson({ person, onDone }: { readonly person: Person; readonly on
         of={record}
         word={t('view.shop.not-changed')}
         says={{
-          role: (role) => tell(roleNames[role as Role]),
+          role: (role) => format(roleNames[role as Role]),
           retired: (retired) => (retired === true ? t('view.shop.yes') : t('view.sheet.no')),
         }}
       />

@@ -1,5 +1,5 @@
 /** The first owner of a shop: the code that the start printed, a name and a PIN. */
-import { t, tellIf } from '../../lib/words.ts';
+import { t, formatIf } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { SessionState } from '@fox-tempo/contract';
 import { useState, type SubmitEvent } from 'react';
@@ -44,20 +44,20 @@ export function FirstOwner({
             label={t('view.sign-in.one-time-code')}
             value={form.code}
             onChange={(code) => set({ code })}
-            error={tellIf(issue('code'))}
+            error={formatIf(issue('code'))}
           />
           <TextField
             label={t('view.sign-in.your-name')}
             value={form.name}
             onChange={(name) => set({ name })}
-            error={tellIf(issue('name'))}
+            error={formatIf(issue('name'))}
           />
           <TextField
             label={t('view.shop.pin-label')}
             value={form.pin}
             maxLength={8}
             onChange={(pin) => set({ pin: pin.replace(/\D/g, '') })}
-            error={tellIf(issue('pin'))}
+            error={formatIf(issue('pin'))}
           />
           <Action kind="main" type="submit" mt="18px" disabled={task.busy}>
             {t('view.sign-in.become-the-owner')}

@@ -1,6 +1,6 @@
 /** Who works at this screen: a name and a PIN, in two touches and four digits; on the demo shop a visitor may try it as anybody. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box, Heading, chakra } from '@chakra-ui/react';
 import { roleNames, type SessionState } from '@fox-tempo/contract';
 import { useEffect, useState } from 'react';
@@ -192,7 +192,7 @@ function NameTile({
           {person.name}
         </Box>
         <Box fontSize="13px" color="quiet">
-          {tell(roleNames[person.role])}: {roleLines[person.role]}
+          {format(roleNames[person.role])}: {roleLines[person.role]}
         </Box>
       </chakra.button>
       {onVisit && (
@@ -218,7 +218,7 @@ function Wait({ seconds }: { readonly seconds: number }) {
   }, []);
   return (
     <Box textStyle="figure" mt="1">
-      {left > 0 ? tell(amount('phaseTime', left)) : t('view.sign-in.try-again')}
+      {left > 0 ? format(amount('phaseTime', left)) : t('view.sign-in.try-again')}
     </Box>
   );
 }

@@ -1,6 +1,6 @@
 /** The planned setting run in the simulated arc, off the page's thread: what one would see and hear, beside what the plan says. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, fixed } from '../../lib/words.ts';
+import { t, format, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { simulationOf, type Program } from '@fox-tempo/core/machine';
 import type { Simulation, SimulationInput } from '@fox-tempo/core/simulation';
@@ -46,7 +46,7 @@ export function SimulatedArc({ program, circuitMOhm }: { readonly program: Progr
                 kind: 'failed',
                 message: outcome.issues
                   .map((issue) => issue.message)
-                  .map(tell)
+                  .map(format)
                   .join(' '),
               },
         );
@@ -93,7 +93,7 @@ function Findings({ result: { metrics: m, words } }: { readonly result: Simulati
   return (
     <>
       <Box fontSize="14px" mb="1.5">
-        {tell(words).charAt(0).toUpperCase() + tell(words).slice(1)}.
+        {format(words).charAt(0).toUpperCase() + format(words).slice(1)}.
       </Box>
       <Box
         display="grid"

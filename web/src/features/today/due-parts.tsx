@@ -1,7 +1,7 @@
 /** What wears and is due, or soon, on every gun. */
 import { wearPartNames } from '@fox-tempo/core/maintenance';
 import { useDoor } from '../../data/queries.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { LookGroup, LookRow } from './look-group.tsx';
 
 export function DueParts() {
@@ -19,7 +19,7 @@ export function DueParts() {
             to={`/machines/${one.machineId}/paper`}
             mark={one.due === 'due' ? '✕' : '◇'}
             color={one.due === 'due' ? 'crimson' : 'ochre'}
-            name={tell(wearPartNames[one.part])}
+            name={format(wearPartNames[one.part])}
             detail={`${one.machineName}, ${one.feederLabel}: ${one.due === 'due' ? t('view.wear.due') : t('view.wear.soon')}`}
           />
         ))}

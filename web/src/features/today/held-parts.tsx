@@ -1,6 +1,6 @@
 /** Parts that are held until somebody decides. */
 import { useDoor } from '../../data/queries.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { LookGroup, LookRow } from './look-group.tsx';
 
 export function HeldParts() {
@@ -15,7 +15,7 @@ export function HeldParts() {
           to="/runs?state=held"
           mark="◇"
           name={run.seamName}
-          detail={tell(run.held[0]?.words ?? '')}
+          detail={format(run.held[0]?.words ?? '')}
         />
       ))}
     />

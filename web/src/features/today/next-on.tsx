@@ -14,7 +14,7 @@ import { amount } from '@fox-tempo/core/said';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { jobsToday, useMovedByHand } from '../../lib/day-jobs.ts';
-import { t, tell, tellIf } from '../../lib/words.ts';
+import { t, format, formatIf } from '../../lib/words.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { useSum } from '../../workers/use-sum.ts';
@@ -56,7 +56,7 @@ export function NextOnMachines({
       gridColumn="1 / -1"
       gridTemplateColumns={{ base: '1fr', md: 'repeat(auto-fit, minmax(260px, 1fr))' }}
     >
-      {issues.length > 0 && <Notice level="caution">{tellIf(issues[0]?.message)}</Notice>}
+      {issues.length > 0 && <Notice level="caution">{formatIf(issues[0]?.message)}</Notice>}
       {machines.map((machine) => {
         const next = answer?.next.find(({ machineId }) => machineId === machine.id);
         const job = jobOf(next?.jobId ?? null);
@@ -105,7 +105,7 @@ function OnIt({ machine: { file, standing } }: { readonly machine: MachineResour
   return (
     <Box color="quiet" fontSize="13px">
       {feeder
-        ? `${tell(fillerOf(feeder.filler).name)}, ${tell(wireSizeLabel(feeder.diameterMm))} · ${tell(gasName(feeder.gas))}`
+        ? `${format(fillerOf(feeder.filler).name)}, ${format(wireSizeLabel(feeder.diameterMm))} · ${format(gasName(feeder.gas))}`
         : t('view.today.loaded-unknown')}
     </Box>
   );
@@ -121,7 +121,7 @@ function Next({
   readonly then: NamedJob | undefined;
 }) {
   const changes = [
-    ...next.steps.slice(0, 3).map(tell),
+    ...next.steps.slice(0, 3).map(format),
     ...(next.steps.length > 3 ? [t('view.today.more', { more: next.steps.length - 3 })] : []),
   ];
   return (

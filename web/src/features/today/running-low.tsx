@@ -1,6 +1,6 @@
 /** What is on the machines and will not last: cylinders and spools against the seams that take them. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, tellIf } from '../../lib/words.ts';
+import { t, format, formatIf } from '../../lib/words.ts';
 import { Link } from 'react-router';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource, Stock } from '@fox-tempo/contract';
@@ -33,7 +33,7 @@ export function RunningLow({
   if (issues.length > 0)
     return (
       <Notice level="caution" word={t('view.today.not-counted')}>
-        {tellIf(issues[0]?.message)}{' '}
+        {formatIf(issues[0]?.message)}{' '}
         <Action kind="quiet" minHeight="32px" onClick={retry}>
           {t('view.today.count-again')}
         </Action>
@@ -60,7 +60,7 @@ export function RunningLow({
             to="/library/stock"
             mark="✕"
             color="ochre"
-            name={tell(what)}
+            name={format(what)}
             detail={t('view.today.setting-missing', { count: wanted })}
           />
         ))}

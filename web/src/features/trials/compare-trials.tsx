@@ -8,7 +8,7 @@ import { api } from '../../data/api.ts';
 import { blobAddress } from '../../data/blobs.ts';
 import { useDoor } from '../../data/queries.ts';
 import { shopTime } from '../../lib/time.ts';
-import { fixed, t, tell } from '../../lib/words.ts';
+import { fixed, t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -109,7 +109,7 @@ function Columns({
 }) {
   const settings = settingLines(trials, machines);
   const differing = settings.filter(
-    ({ values }) => new Set(values.map((one) => (one === null ? '' : tell(one)))).size > 1,
+    ({ values }) => new Set(values.map((one) => (one === null ? '' : format(one)))).size > 1,
   );
   const sections: readonly (readonly [string, readonly Line[]])[] = [
     [t('view.trials.settings-that-differ'), differing],
@@ -175,7 +175,7 @@ function Columns({
             <Cell key={id}>
               {Object.entries(body.symptoms)
                 .filter(([, { answer }]) => answer === 'yes')
-                .map(([code]) => tell(symptoms[code as SymptomCode].name))
+                .map(([code]) => format(symptoms[code as SymptomCode].name))
                 .join(', ') || '–'}
             </Cell>
           ))}
@@ -221,7 +221,7 @@ function Section({
           <Cell head>{name}</Cell>
           {values.map((value, at) => (
             <Cell key={at} fontFamily="mono">
-              {value === null ? '–' : tell(value)}
+              {value === null ? '–' : format(value)}
             </Cell>
           ))}
         </tr>
@@ -278,7 +278,7 @@ function beadLines(trials: readonly Trial[]): Line[] {
   const line = (name: string, of: (trial: Trial) => SaidValue | null): Line => ({ name, values: trials.map(of) });
   return [
     line(t('view.trials.legs'), ({ legsMm }) =>
-      legsMm ? `${tell(amount('shortLength', legsMm[0], 1))} / ${tell(amount('shortLength', legsMm[1], 1))}` : null,
+      legsMm ? `${format(amount('shortLength', legsMm[0], 1))} / ${format(amount('shortLength', legsMm[1], 1))}` : null,
     ),
     line(t('view.trials.travel'), ({ foundTravelMmPerMin }) =>
       foundTravelMmPerMin === null ? null : amount('travel', foundTravelMmPerMin, 0),

@@ -5,7 +5,7 @@ import type { DiagnosisAnswer, MachineResource, MoveAnswer, Trial } from '@fox-t
 import { amount } from '@fox-tempo/core/said';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { fixed, formatWithUnit, t, tell } from '../../lib/words.ts';
+import { fixed, formatWithUnit, t, format } from '../../lib/words.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import { HazardText } from '../../ui/hazard-text.tsx';
@@ -31,12 +31,12 @@ export function Diagnosis({ trial, machine, diagnosis }: DiagnosisProps) {
     <Box display="grid" gap="3" minWidth={0}>
       {warnings.map((warning) => (
         <Notice key={warning.code} level="note">
-          {tell(warning)}
+          {format(warning)}
         </Notice>
       ))}
       {backCheck?.words && (
         <Notice level="caution" word={t('view.trials.back-check')}>
-          {tell(backCheck.words)}
+          {format(backCheck.words)}
         </Notice>
       )}
       {first && !isFine && <FirstMove trial={trial} machine={machine} move={first} />}
@@ -109,7 +109,7 @@ function Cause({ cause: { name, probability, because } }: { readonly cause: Diag
           {fixed(100 * probability, 0)} %
         </Box>
         <Box as="span" position="relative" flex="1" minWidth={0} textAlign="start" whiteSpace="normal">
-          {tell(name)}
+          {format(name)}
           <Box
             as="span"
             position="absolute"
@@ -129,7 +129,7 @@ function Cause({ cause: { name, probability, because } }: { readonly cause: Diag
         <Box as="ul" ps="62px" pb="2" fontSize="13px" color="quiet" listStyleType="none">
           {because.map((line, at) => (
             <Box as="li" key={at}>
-              {tell(line)}
+              {format(line)}
             </Box>
           ))}
         </Box>
@@ -167,12 +167,12 @@ function MoveLine({
     <Box display="grid" gap="1" gridTemplateColumns="minmax(0, 1fr) auto" alignItems="start">
       <Box minWidth={0}>
         <Box fontSize={isFirst ? '16px' : '14px'} fontWeight={isFirst ? 600 : 500}>
-          {tell(move.words)}
+          {format(move.words)}
         </Box>
         <OnTheDial machine={machine} move={move} />
         <Expected move={move} />
         <Box fontSize="12.5px" color="quiet">
-          {move.sideEffects.map(tell).join(' ')}
+          {move.sideEffects.map(format).join(' ')}
         </Box>
       </Box>
       <Action kind={isFirst ? 'main' : 'plain'} onClick={() => void navigate(address)}>

@@ -2,7 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { severityNames, symptoms, symptomsOn, type Side, type SymptomCode } from '@fox-tempo/core/trials';
 import { useState } from 'react';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { lookedAtClean, notLookedAt, sideState, tapped, type Draft } from './draft.ts';
 import { SymptomDrawing } from './symptom-drawing.tsx';
@@ -174,9 +174,9 @@ function SymptomButton({
     >
       <SymptomDrawing code={code} />
       <Box minWidth={0} fontSize="12.5px" lineHeight={1.2}>
-        {tell(name)}
+        {format(name)}
         <Box color="quiet" fontSize="11.5px">
-          {severity === null ? (iso6520 === undefined ? '' : `ISO 6520-1 ${iso6520}`) : tell(severityNames[severity])}
+          {severity === null ? (iso6520 === undefined ? '' : `ISO 6520-1 ${iso6520}`) : format(severityNames[severity])}
         </Box>
       </Box>
     </chakra.button>

@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import type { QuantityName } from '@fox-tempo/core/units';
 import { handPatterns, sounds, testKinds, testNames, type Sound } from '@fox-tempo/core/trials';
 import { gunRanges } from '@fox-tempo/core/plan';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
@@ -270,7 +270,7 @@ export function soundName(sound: Sound): string {
 }
 
 export function testName(kind: (typeof testKinds)[number]): string {
-  return tell(testNames[kind]);
+  return format(testNames[kind]);
 }
 
 /** What the hand did and how fresh the surface was: fields that tell causes apart which look alike on the bead. */

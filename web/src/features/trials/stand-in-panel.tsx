@@ -5,7 +5,7 @@ import { causeCodes, causes, type CauseCode } from '@fox-tempo/core/judge';
 import { cardOf } from '@fox-tempo/core/machine';
 import { useState } from 'react';
 import { api } from '../../data/api.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
@@ -113,7 +113,7 @@ export function StandInPanel({
                 fontSize="13px"
                 onClick={() => setMended(mended.filter((one) => one !== code))}
               >
-                {tell(causes[code].name)} ✕
+                {format(causes[code].name)} ✕
               </Action>
             ))}
           </Box>
@@ -124,7 +124,7 @@ export function StandInPanel({
             {t('view.trials.welded-simulated', { seconds: Math.round(10 * bead.seconds) / 10 })}{' '}
             {bead.mended.map(({ cause, wasWrong }) => (
               <Box as="span" key={cause} me="2">
-                {wasWrong ? '✓' : '–'} {tell(causes[cause as CauseCode].name)}:{' '}
+                {wasWrong ? '✓' : '–'} {format(causes[cause as CauseCode].name)}:{' '}
                 {wasWrong ? t('view.trials.had-been-wrong') : t('view.trials.was-in-order')}
               </Box>
             ))}{' '}

@@ -10,7 +10,7 @@ import { Link, useLoaderData, useNavigate, useSearchParams } from 'react-router'
 import { api } from '../../data/api.ts';
 import { keep, recall } from '../../lib/device.ts';
 import { shopTime } from '../../lib/time.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Field, inputLook } from '../../ui/field.tsx';
@@ -180,15 +180,17 @@ function Row({
         <VerdictMark verdict={verdict} byEyeOnly={byEyeOnly} />
       </Cell>
       <Cell figure middle>
-        {legsMm ? `${tell(amount('shortLength', legsMm[0], 1))} / ${tell(amount('shortLength', legsMm[1], 1))}` : '–'}
+        {legsMm
+          ? `${format(amount('shortLength', legsMm[0], 1))} / ${format(amount('shortLength', legsMm[1], 1))}`
+          : '–'}
       </Cell>
       <Cell figure middle>
         {row.foundTravelMmPerMin === null
           ? '–'
-          : tell(amount('percent', (100 * row.foundTravelMmPerMin) / row.plannedTravelMmPerMin, 0))}
+          : format(amount('percent', (100 * row.foundTravelMmPerMin) / row.plannedTravelMmPerMin, 0))}
       </Cell>
       <Cell middle fontSize="12.5px">
-        {row.symptoms.map((code) => tell(symptoms[code].name)).join(', ')}
+        {row.symptoms.map((code) => format(symptoms[code].name)).join(', ')}
       </Cell>
     </tr>
   );

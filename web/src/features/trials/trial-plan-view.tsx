@@ -25,7 +25,7 @@ import { useDoor, useKept } from '../../data/queries.ts';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useMay } from '../../lib/session.ts';
 import { useTask } from '../../lib/use-task.ts';
-import { fixed, t, tell } from '../../lib/words.ts';
+import { fixed, t, format } from '../../lib/words.ts';
 import type { SeamAndMachines } from '../../sheet/load.ts';
 import { useMachineFor } from '../../sheet/machine-choice.ts';
 import { Action } from '../../ui/action.tsx';
@@ -112,7 +112,7 @@ function Planned({
                 </Box>
               </Box>
               <Box fontSize="13px" color="quiet">
-                {tell(why)} {kind === 'other-beat' && other?.ok && otherWords(other.value)}{' '}
+                {format(why)} {kind === 'other-beat' && other?.ok && otherWords(other.value)}{' '}
                 {bits > 0.05 && t('view.trials.tells-bits', { bits: amount('plain', bits, 1) })}
               </Box>
             </Box>

@@ -24,7 +24,7 @@ import { useRefused } from '../../data/outbox/index.ts';
 import { session, useMay, useMe } from '../../lib/session.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { useTask } from '../../lib/use-task.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { useMachineFor } from '../../sheet/machine-choice.ts';
 import type { SeamAndMachines } from '../../sheet/load.ts';
 import type { StandingMachine } from '../../lib/as-stands.ts';
@@ -163,7 +163,7 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
       {waits && <Notice level="note">{t('view.trials.kept-on-device')}</Notice>}
       {after && (
         <Notice level="note" word={t('view.trials.after-the-move')}>
-          {tell(after.move.words)}{' '}
+          {format(after.move.words)}{' '}
           {t('view.trials.expected', {
             current: amount('current', after.move.predicted.displayedCurrentA, 0),
             leg: amount('shortLength', after.move.predicted.legMm, 1),
@@ -229,7 +229,7 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
             {doubt && !insists && (
               <Box mt="2">
                 <Notice level="caution" word={t('view.trials.does-this-fit')}>
-                  {tell(doubt)}
+                  {format(doubt)}
                 </Notice>
               </Box>
             )}

@@ -14,7 +14,7 @@ import { useMay, useMe } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { useSettings } from '../../lib/settings.ts';
-import { spoken, t, tell } from '../../lib/words.ts';
+import { spoken, t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { PageHead } from '../../ui/page-head.tsx';
@@ -187,7 +187,8 @@ function OutsideProcedure({
   if (outside.length === 0) return null;
   return (
     <Notice level="caution" word={t('view.trials.outside-the-procedure')}>
-      {outside.map(tell).join(' ')} <Link to={`/seams/${trial.seamId}/procedure`}>{t('view.trials.the-ranges')}</Link>.
+      {outside.map(format).join(' ')} <Link to={`/seams/${trial.seamId}/procedure`}>{t('view.trials.the-ranges')}</Link>
+      .
     </Notice>
   );
 }
@@ -258,9 +259,9 @@ function FoundBesidePlanned({
           {rows.map(([name, found, planned]) => (
             <tr key={name}>
               <Cell head>{name}</Cell>
-              <Cell figure>{found === null ? '–' : tell(found)}</Cell>
+              <Cell figure>{found === null ? '–' : format(found)}</Cell>
               <Cell figure color="quiet">
-                {planned === null ? '–' : tell(planned)}
+                {planned === null ? '–' : format(planned)}
               </Cell>
             </tr>
           ))}
@@ -289,8 +290,8 @@ function WhatWasSeen({ trial: { body } }: { readonly trial: Trial }) {
           <Box key={code} display="flex" gap="2" alignItems="center" fontSize="13px">
             <SymptomDrawing code={code as SymptomCode} width={52} />
             <Box>
-              {tell(symptoms[code as SymptomCode].name)}
-              <Box color="quiet">{tell(severityNames[severity ?? 2])}</Box>
+              {format(symptoms[code as SymptomCode].name)}
+              <Box color="quiet">{format(severityNames[severity ?? 2])}</Box>
             </Box>
           </Box>
         ))}

@@ -1,7 +1,7 @@
 /** A record held against its limits, line by line. */
 import { Box } from '@chakra-ui/react';
 import { lineNames, type TrialVerdict } from '@fox-tempo/core/trials';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { VerdictShape, verdictWord } from '../own-welds/index.ts';
 
 export function VerdictLines({ verdict: { lines, byEyeOnly, verdict } }: { readonly verdict: TrialVerdict }) {
@@ -14,9 +14,9 @@ export function VerdictLines({ verdict: { lines, byEyeOnly, verdict } }: { reado
             <Box srOnly>{verdictWord(one)}</Box>
             <Box minWidth={0}>
               <Box as="span" color="quiet">
-                {tell(lineNames[line])}:
+                {format(lineNames[line])}:
               </Box>{' '}
-              {tell(words)}
+              {format(words)}
             </Box>
           </Box>
         ))}

@@ -1,6 +1,6 @@
 /** Current against time over three fast pulses, with peak, background, mean and rms, and each drop at its moment. */
 import { amount } from '@fox-tempo/core/said';
-import { t, fixed, tell } from '../../lib/words.ts';
+import { t, fixed, format } from '../../lib/words.ts';
 import type { PulseResult } from '@fox-tempo/core/pulse';
 import { useCallback, useMemo } from 'react';
 import { Chart, chartFigures as figures, chartWords as words } from '../../ui/chart.tsx';
@@ -46,7 +46,8 @@ function option(data: WaveformData, colour: (name: ColourName) => string) {
         color: colour('quiet'),
         fontFamily: figures,
         fontSize: 12,
-        formatter: (value: number) => (value === data.endMs ? '' : tell(amount('pulseTime', Number(value.toFixed(1))))),
+        formatter: (value: number) =>
+          value === data.endMs ? '' : format(amount('pulseTime', Number(value.toFixed(1)))),
       },
       splitLine: { show: false },
       axisLine: { lineStyle: { color: colour('line') } },

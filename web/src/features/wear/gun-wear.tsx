@@ -11,7 +11,7 @@ import { useDoor } from '../../data/queries.ts';
 import { useMay } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -50,7 +50,7 @@ function PartRow({ row }: { readonly row: WearRow }) {
       <Box display="grid" gridTemplateColumns="minmax(0, 1fr) auto auto" gap="3" alignItems="center">
         <Box minWidth={0}>
           <Box fontWeight={600} fontSize="14px">
-            {tell(wearPartNames[row.part])}{' '}
+            {format(wearPartNames[row.part])}{' '}
             <Box as="span" color={color}>
               {mark} {word}
             </Box>
@@ -74,7 +74,7 @@ function PartRow({ row }: { readonly row: WearRow }) {
         </Box>
         {may && (
           <Action fontSize="13px" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-            {t('view.wear.new-part', { part: tell(wearPartNames[row.part]) })}
+            {t('view.wear.new-part', { part: format(wearPartNames[row.part]) })}
           </Action>
         )}
       </Box>

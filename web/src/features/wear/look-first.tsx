@@ -3,7 +3,7 @@ import { amount } from '@fox-tempo/core/said';
 import { wearPartNames, wearUnits } from '@fox-tempo/core/maintenance';
 import { Link } from 'react-router';
 import { useDoor } from '../../data/queries.ts';
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Notice } from '../../ui/notice.tsx';
 
 export function LookFirst({
@@ -24,7 +24,7 @@ export function LookFirst({
       {due.map((one) => (
         <span key={`${one.feederId} ${one.part}`}>
           {t('view.wear.looked-at-first', {
-            part: tell(wearPartNames[one.part]),
+            part: format(wearPartNames[one.part]),
             used: amount(wearUnits[one.part], one.used, 0),
             expected: amount(wearUnits[one.part], one.life.expected, 0),
           })}{' '}

@@ -21,7 +21,7 @@ import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useMay } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
-import { fixed, t, tell } from '../../lib/words.ts';
+import { fixed, t, format } from '../../lib/words.ts';
 import type { SeamAndMachines } from '../../sheet/load.ts';
 import { useMachineFor } from '../../sheet/machine-choice.ts';
 import { Action } from '../../ui/action.tsx';
@@ -187,7 +187,7 @@ function Asked({
                     feed: amount('wireFeed', corner.wireFeedMPerMin, 1),
                     trim: amount('shortLength', corner.trimMm, 1),
                   })}{' '}
-                  {corner.why === undefined ? '' : tell(corner.why)}
+                  {corner.why === undefined ? '' : format(corner.why)}
                 </Notice>
               ))}
               <Box>

@@ -1,5 +1,5 @@
 /** One list of choices, the best first, each with its reasons; what is ruled out stands behind a count. */
-import { t, tell, named } from '../../lib/words.ts';
+import { t, format, named } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { RankedChoice } from '@fox-tempo/core/wire-choice';
 import { useState } from 'react';
@@ -59,7 +59,7 @@ export function Ranked<T extends string | number>({
               <Box display="flex" justifyContent="space-between" gap="2" alignItems="flex-start">
                 <Box minWidth={0}>
                   <Heading as="h3" fontSize="15px" fontWeight={600}>
-                    {tell(row.name)}
+                    {format(row.name)}
                   </Heading>
                   <Box fontSize="12.5px" fontWeight={600} color={mark.colour}>
                     {mark.sign} {named(row.verdict)}
@@ -84,11 +84,11 @@ export function Ranked<T extends string | number>({
                 )}
               </Box>
               <Box fontSize="13px" mt="0.5">
-                {row.reasons.map(tell).join('; ')}
+                {row.reasons.map(format).join('; ')}
               </Box>
               {row.cautions.map((caution) => (
-                <Box key={tell(caution)} fontSize="13px" color="ochre" mt="0.5">
-                  ◇ {tell(caution)}
+                <Box key={format(caution)} fontSize="13px" color="ochre" mt="0.5">
+                  ◇ {format(caution)}
                 </Box>
               ))}
             </Box>

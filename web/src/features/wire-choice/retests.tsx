@@ -1,5 +1,5 @@
 /** What a change of wire or gas opens again: the saved setting is not carried over. */
-import { t, tell } from '../../lib/words.ts';
+import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Program } from '@fox-tempo/core/machine';
 import { retestList, wireWords } from '@fox-tempo/core/wire-choice';
@@ -30,8 +30,8 @@ export function Retests({ saved, choice }: { readonly saved: Program; readonly c
             borderColor="line"
             fontSize="14px"
           >
-            <Box fontWeight={600}>{tell(title)}</Box>
-            <Box>{tell(why)}</Box>
+            <Box fontWeight={600}>{format(title)}</Box>
+            <Box>{format(why)}</Box>
           </Box>
         ))}
       </Box>

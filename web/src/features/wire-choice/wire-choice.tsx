@@ -1,7 +1,7 @@
 /** Which wire and gas suit this seam: ranked with reasons, ruled out with reasons, what the shop has, and what a change opens again. */
 import { questionOf } from '@fox-tempo/core/site';
 import { sameWire } from '@fox-tempo/core/consumables';
-import { t, tell, tellIf } from '../../lib/words.ts';
+import { t, format, formatIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { type MachineResource, type SeamResource, type Stock } from '@fox-tempo/contract';
 import { modeName } from '@fox-tempo/core/plan';
@@ -71,12 +71,12 @@ function Choice({
       session={session}
       hasCard={false}
       title={t('view.wire-choice.title', { spec: spec.name })}
-      line={[spec.grade, wireWords(choice.filler, choice.diameterMm)].filter(Boolean).map(tell).join(' · ')}
+      line={[spec.grade, wireWords(choice.filler, choice.diameterMm)].filter(Boolean).map(format).join(' · ')}
     >
       {seam.revision && <Retests saved={seam.revision.program} choice={choice} />}
       {issues.length > 0 && (
         <Notice level="caution" word={t('view.wire-choice.not-ranked')} urgent>
-          {tellIf(issues[0]?.message)}{' '}
+          {formatIf(issues[0]?.message)}{' '}
           <Action kind="quiet" minHeight="32px" onClick={retry}>
             {t('view.wire-choice.rank-again')}
           </Action>

@@ -2,7 +2,7 @@
  * A form for one record of the shop: what is typed is kept on the device until it is sent, checked by the contract's own shapes field by
  * field, saved on the version it was opened from. Where somebody saved in between, both versions are there and the person decides.
  */
-import { tell, formatForInput } from '../../lib/words.ts';
+import { format, formatForInput } from '../../lib/words.ts';
 import type { Issue, Outcome } from '@fox-tempo/core/outcome';
 import type { QuantityName, UnitSystem } from '@fox-tempo/core/units';
 import { parseQuantity } from '@fox-tempo/core/units';
@@ -147,13 +147,14 @@ export function useRecordForm<V extends FieldValues, Body, D = never, R = unknow
       else {
         const issues = error.problem.issues ?? [];
         const elsewhere = issues.filter(({ path }) => !(path in labels));
-        for (const { path, message } of issues) if (path in labels) setError(path as never, { message: tell(message) });
-        if (issues.length === 0) setProblem(`${tell(error.problem.title)}. ${error.message}`);
+        for (const { path, message } of issues)
+          if (path in labels) setError(path as never, { message: format(message) });
+        if (issues.length === 0) setProblem(`${format(error.problem.title)}. ${error.message}`);
         else if (elsewhere.length > 0)
           setProblem(
             elsewhere
               .map(({ message }) => message)
-              .map(tell)
+              .map(format)
               .join(' '),
           );
       }
@@ -250,10 +251,10 @@ function errorsOf<V extends FieldValues>(
     const label = labels[path];
     // The contract calls a field by its own name, the form by its label.
     const words =
-      label !== undefined && tell(message).startsWith(path) ? label + tell(message).slice(path.length) : message;
+      label !== undefined && format(message).startsWith(path) ? label + format(message).slice(path.length) : message;
     errors[label === undefined ? 'root' : path] ??= {
       type: code,
-      message: hint === undefined ? tell(words) : `${tell(words)} ${tell(hint)}`,
+      message: hint === undefined ? format(words) : `${format(words)} ${format(hint)}`,
     };
   }
   return errors as FieldErrors<V>;

@@ -1,6 +1,6 @@
 /** The burn-back helper: how long was the wire left, what shape; from that the next value in this machine's sense and unit, and the trend. */
 import { amount, whether, absent } from '@fox-tempo/core/said';
-import { t, tell } from '../../../lib/words.ts';
+import { t, format } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { translate } from '@fox-tempo/core/machine';
@@ -145,11 +145,11 @@ export function BurnBack({
                 })}
               </Box>
               <Box fontSize="13px" color="quiet">
-                {tell(advice.because)}
+                {format(advice.because)}
               </Box>
               {advice.trend && (
                 <Notice level="note" word={t('view.sequence.trend')}>
-                  {tell(advice.trend)}
+                  {format(advice.trend)}
                 </Notice>
               )}
               <Box display="flex" gap="1.5" flexWrap="wrap">
@@ -188,7 +188,7 @@ function onDial(machine: MachineResource, whole: ScoreOf, nextMs: number): strin
   }).dials.find(({ quantity }) => quantity === 'burnBackMs');
   if (!said) return t('view.sequence.no-dial', { file: machine.file.name });
   const sense = said.bothReadings ? t('view.sequence.direction-not-tested') : (said.sense ?? '');
-  return `${said.label} ${said.display}${said.unit ? ` ${said.unit}` : ''}${sense ? `, ${tell(sense)}` : ''}`;
+  return `${said.label} ${said.display}${said.unit ? ` ${said.unit}` : ''}${sense ? `, ${format(sense)}` : ''}`;
 }
 
 function WireEnd({ left, shape }: { readonly left: WireLeft; readonly shape: WireShape }) {

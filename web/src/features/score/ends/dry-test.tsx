@@ -1,5 +1,5 @@
 /** The dry-test sheet: what a machine's plain latching really does, found without wire or arc, and written to its page. */
-import { t, tell } from '../../../lib/words.ts';
+import { t, format } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { plainLatches, triggerTestFor, type PlainLatch, type TriggerMode } from '@fox-tempo/core/machine';
@@ -32,7 +32,7 @@ export function DryTest({
       })}
       <Box as="ol" ps="5" listStyleType="decimal" mt="1">
         {test.steps.map((step) => (
-          <li key={tell(step)}>{tell(step)}</li>
+          <li key={format(step)}>{format(step)}</li>
         ))}
       </Box>
       <Timeline startsOn={startsOn} endsOn={endsOn} />

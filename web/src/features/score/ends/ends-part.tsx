@@ -1,7 +1,7 @@
 /** Start and stop from the simulated arc: run-in full against slow, the wire left, both ends judged, and the next burn-back from two taps. */
 import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
 import { amount, bare } from '@fox-tempo/core/said';
-import { t, tell, fixed, named } from '../../../lib/words.ts';
+import { t, format, fixed, named } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import type { ScoreOf } from '@fox-tempo/core/score';
@@ -60,8 +60,8 @@ export function EndsPart({
       <Panel title={t('view.sequence.both-ends-judged')} px="4" py="3">
         <WarmthLine whole={whole} />
         <Box as="ul" listStyleType="none" fontSize="13px" display="grid" gap="1.5" mt="2">
-          <li>{tell(whole.ends.first.because)}</li>
-          <li>{tell(whole.ends.last.because)}</li>
+          <li>{format(whole.ends.first.because)}</li>
+          <li>{format(whole.ends.last.because)}</li>
           <li>
             {t('view.sequence.start.crater-band', {
               because: whole.crater.because,
@@ -98,10 +98,10 @@ function StartTable({ runs }: { readonly runs: readonly StartRun[] }) {
       <Heads names={[named('run-in'), ...names]} right={names} />
       <tbody>
         {row(t('view.sequence.wire-to-arc'), ({ starts }) =>
-          tell(amount('pulseTime', mean(starts.flatMap(({ ignitionMs }) => ignitionMs ?? [])), 0)),
+          format(amount('pulseTime', mean(starts.flatMap(({ ignitionMs }) => ignitionMs ?? [])), 0)),
         )}
         {row(t('view.sequence.start.pushed'), ({ starts }) =>
-          tell(amount('shortLength', mean(starts.map(({ pushedMm }) => pushedMm)), 2)),
+          format(amount('shortLength', mean(starts.map(({ pushedMm }) => pushedMm)), 2)),
         )}
         {row(t('view.sequence.bent-wire'), ({ starts }) =>
           t('view.sequence.start.bent-count', {

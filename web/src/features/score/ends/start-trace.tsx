@@ -1,6 +1,6 @@
 /** The first third of a second of a cold start: current as it came, and the moment the arc stayed. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, fixed } from '../../../lib/words.ts';
+import { t, format, fixed } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { cssColour } from '../../../ui/theme/colours.ts';
 import type { StartRun } from './use-starts.ts';
@@ -55,7 +55,7 @@ export function StartTrace({ run, topA }: { readonly run: StartRun; readonly top
               fill={cssColour('quiet')}
               style={{ fontSize: '10.5px' }}
             >
-              {tell(amount('pulseTime', s * 1000))}
+              {format(amount('pulseTime', s * 1000))}
             </text>
           ))}
           <path

@@ -1,5 +1,5 @@
 /** Cold starts and stops of a program in the arc worker: at full feed, and at its own run-in. */
-import { tell } from '../../../lib/words.ts';
+import { format } from '../../../lib/words.ts';
 import { simulationOf, type Program } from '@fox-tempo/core/machine';
 import type { Simulation, StartStopResult } from '@fox-tempo/core/simulation';
 import { useEffect, useState } from 'react';
@@ -65,7 +65,7 @@ export function useStarts(program: Program, circuitMOhm: number): Starts {
                 kind: 'failed',
                 message: outcome.issues
                   .map(({ message }) => message)
-                  .map(tell)
+                  .map(format)
                   .join(' '),
               },
             });

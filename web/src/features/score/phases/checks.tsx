@@ -1,5 +1,5 @@
 /** What the score is warned of, each with a way to the number that mends it. */
-import { t, tell } from '../../../lib/words.ts';
+import { t, format } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { StartLag } from '@fox-tempo/core/machine';
 import type { ScoreOf } from '@fox-tempo/core/score';
@@ -32,12 +32,12 @@ export function Checks({
     <Box as="section" aria-label={t('view.sequence.checks')} display="grid" gap="1.5">
       {lag && (
         <Notice level="caution" word={t('view.sequence.start-left-behind')}>
-          {tell(lag.message)}
+          {format(lag.message)}
         </Notice>
       )}
       {checks.map(({ code, level, phase, message }) => (
-        <Notice key={`${code}${tell(message)}`} level={level}>
-          {tell(message)}{' '}
+        <Notice key={`${code}${format(message)}`} level={level}>
+          {format(message)}{' '}
           {hasPhase(phase) && (
             <Action kind="quiet" minHeight="32px" onClick={() => onSelect(phase)}>
               {t('view.sequence.show-its-numbers')}

@@ -1,6 +1,6 @@
 /** The numbers of one phase, each with what else it means and the sum behind it. */
 import { absent, amount, bare } from '@fox-tempo/core/said';
-import { t, tell, formatWithUnit } from '../../../lib/words.ts';
+import { t, format, formatWithUnit } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { holdForWarmth, type PhaseSum, type ScoreOf } from '@fox-tempo/core/score';
 import { mostTaps, schoolFacts, sequenceRanges, type Phase, type SequenceNumber } from '@fox-tempo/core/sequence';
@@ -60,7 +60,7 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
       return (
         <>
           {time('preGasS', t('view.sequence.gas-before'))}
-          <Because>{tell(whole.gas.before.because)}</Because>
+          <Because>{format(whole.gas.before.because)}</Because>
         </>
       );
     case 'run-in':
@@ -84,7 +84,7 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
           {time('startS', isHeld ? t('view.sequence.hold-time') : t('view.sequence.start-time'), <Along sum={sum} />)}
           {trim('startTrimMm', hasTrims.start)}
           <Because>
-            {tell(whole.ends.first.because)}
+            {format(whole.ends.first.because)}
             <Action kind="quiet" minHeight="32px" onClick={workOutHold}>
               {t('view.sequence.calculate-hold')}
             </Action>
@@ -129,7 +129,7 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
       return (
         <>
           {time('slopeOutS', t('view.sequence.slope-to-crater'), <Along sum={sum} />)}
-          <Because>{tell(whole.ends.last.because)}</Because>
+          <Because>{format(whole.ends.last.because)}</Because>
         </>
       );
     case 'end':
@@ -174,7 +174,7 @@ export function PhaseFields(props: PhaseFieldsProps): ReactNode {
       return (
         <>
           {time('postGasS', t('view.sequence.gas-after'))}
-          <Because>{tell(whole.gas.after.because)}</Because>
+          <Because>{format(whole.gas.after.because)}</Because>
         </>
       );
     case 'idle':

@@ -1,5 +1,5 @@
 /** The phases of a score in a row; the one chosen shows its numbers to be typed, each with what else it means. */
-import { t, tell, tellIf } from '../../../lib/words.ts';
+import { t, format, formatIf } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import {
   phaseNames,
@@ -49,7 +49,7 @@ export function PhaseStrip(props: PhaseStripProps) {
           value={sequence.trigger}
           choices={triggerSchools.map((school) => ({ value: school, label: schoolFacts[school].name }))}
           onChange={(trigger) => edit({ trigger }, 'trigger')}
-          hint={tell(schoolFacts[sequence.trigger].hand)}
+          hint={format(schoolFacts[sequence.trigger].hand)}
         />
         <Templates score={score} />
         <ChoiceField
@@ -74,13 +74,13 @@ export function PhaseStrip(props: PhaseStripProps) {
             bg={phase === shown ? 'accentSoft' : 'transparent'}
             onClick={() => onSelect(phase)}
           >
-            {tell(phaseNames[phase])}
+            {format(phaseNames[phase])}
           </Action>
         ))}
       </Box>
       <Box
         role="tabpanel"
-        aria-label={tell(phaseNames[shown])}
+        aria-label={format(phaseNames[shown])}
         display="grid"
         gap="2"
         gridTemplateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(3, minmax(0, 1fr))' }}
@@ -107,7 +107,7 @@ function Templates({ score }: { readonly score: Score }) {
         const template = sequenceTemplates.find((one) => one.id === id);
         if (template) score.edit(template.change, `template ${id}`);
       }}
-      hint={tellIf(sequenceTemplates.find(({ change }) => isMadeOf(score, change))?.use)}
+      hint={formatIf(sequenceTemplates.find(({ change }) => isMadeOf(score, change))?.use)}
     />
   );
 }

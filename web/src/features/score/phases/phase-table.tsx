@@ -1,6 +1,6 @@
 /** What each phase takes and lays, with its name on the chosen machine, and what the whole takes. */
 import { amount, signed } from '@fox-tempo/core/said';
-import { t, tell, formatQuantity, fixed, unitShown } from '../../../lib/words.ts';
+import { t, format, formatQuantity, fixed, unitShown } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { ScoreOf, SequenceOnMachine } from '@fox-tempo/core/score';
 import { phaseNames, type Phase } from '@fox-tempo/core/sequence';
@@ -55,7 +55,7 @@ export function PhaseTable({
                 >
                   {whole.program.slowBeat && (phase === 'main' || phase === 'second')
                     ? t('view.sequence.phase-double-pulse', { phase: phaseNames[phase] })
-                    : tell(phaseNames[phase])}
+                    : format(phaseNames[phase])}
                   {count > 1 ? ` × ${count}` : ''}
                 </Box>
               </Cell>
@@ -130,7 +130,7 @@ function wordFor(phase: Phase, { parts }: SequenceOnMachine): string {
   const found = parts.filter(({ part }) => wanted[phase]?.includes(part));
   if (phase === 'main') return 'main';
   return found
-    .map(({ label, said, how }) => (how === 'dial' ? `${label ?? ''} ${tell(said)}` : said))
-    .map(tell)
+    .map(({ label, said, how }) => (how === 'dial' ? `${label ?? ''} ${format(said)}` : said))
+    .map(format)
     .join('; ');
 }

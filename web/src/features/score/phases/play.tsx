@@ -1,6 +1,6 @@
 /** Play it: the space bar or the big button is the trigger. Which state the machine is in, what it waits for, and what to do next. */
 import { amount, whether, absent } from '@fox-tempo/core/said';
-import { t, tell } from '../../../lib/words.ts';
+import { t, format } from '../../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { ScoreOf } from '@fox-tempo/core/score';
 import { phaseNames, waitsFor } from '@fox-tempo/core/sequence';
@@ -86,10 +86,10 @@ export function Play({
             minHeight="58px"
           >
             <Box fontSize="20px" fontWeight={650} data-cue="">
-              {tell(cue.word)}
+              {format(cue.word)}
             </Box>
             <Box fontSize="13px" color="quiet">
-              {tell(cue.detail)}
+              {format(cue.detail)}
             </Box>
           </Box>
         </Box>
@@ -101,13 +101,13 @@ export function Play({
         </Box>
         <Box as="dd" fontWeight={600}>
           <span role="status" data-state={state.phase}>
-            {tell(phaseNames[state.phase])}
+            {format(phaseNames[state.phase])}
           </span>
         </Box>
         <Box as="dt" color="quiet">
           {t('view.sequence.practice-waits')}
         </Box>
-        <Box as="dd">{tell(waitsFor(state, nowS, rules))}</Box>
+        <Box as="dd">{format(waitsFor(state, nowS, rules))}</Box>
         <Box as="dt" color="quiet">
           {t('view.sequence.practice-gun-at')}
         </Box>
@@ -121,7 +121,7 @@ export function Play({
       </Box>
       {said && (
         <Box fontSize="13px" color="quiet" mt="1" data-said="">
-          {tell(said)}
+          {format(said)}
         </Box>
       )}
       {withoutArc && (
@@ -154,11 +154,11 @@ function Result({ result }: { readonly result: NonNullable<ReturnType<PlaySessio
       </Heading>
       <Box as="ul" listStyleType="none" fontSize="13px">
         {result.map(({ part, wanted, was, fits }) => (
-          <Box as="li" key={tell(part)} display="grid" gridTemplateColumns="18px 1fr auto" gap="1">
+          <Box as="li" key={format(part)} display="grid" gridTemplateColumns="18px 1fr auto" gap="1">
             <Box color={fits ? 'spruce' : 'ochre'} aria-hidden="true">
               {fits ? '●' : '◆'}
             </Box>
-            <Box>{tell(part)}</Box>
+            <Box>{format(part)}</Box>
             <Box textStyle="figure" fontSize="13px">
               {fits ? t('view.sequence.fits', { was }) : t('view.sequence.of', { was, wanted })}
             </Box>

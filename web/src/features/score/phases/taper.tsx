@@ -1,7 +1,7 @@
 /** The taper: how warm the plate ahead of the arc gets along the seam, the level that leaves, and where a tap to the second level fits. */
 import { amount } from '@fox-tempo/core/said';
 import { useSettings } from '../../../lib/settings.ts';
-import { formatQuantity, t, tell, fixed, unitShown } from '../../../lib/words.ts';
+import { formatQuantity, t, format, fixed, unitShown } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { taperPlan, taperRanges, type ScoreOf } from '@fox-tempo/core/score';
 import { schoolFacts } from '@fox-tempo/core/sequence';
@@ -58,7 +58,7 @@ export function TaperPanel({
         <Notice level="refusal">
           {outcome.issues
             .map(({ message }) => message)
-            .map(tell)
+            .map(format)
             .join(' ')}
         </Notice>
       )}
@@ -91,7 +91,7 @@ export function TaperPanel({
             </tbody>
           </Table>
           <Box textStyle="label" color="quiet" mt="2">
-            {tell(outcome.value.because)}
+            {format(outcome.value.because)}
           </Box>
           {outcome.value.tapAtMm !== null && (
             <Box mt="2">

@@ -1,6 +1,6 @@
 /** Warmth of the pool's place along the seam, steady main as 1: where the ends fall cold or hot. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell } from '../../../lib/words.ts';
+import { t, format } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { coldBelow, endMm, hotAbove, type ScoreOf } from '@fox-tempo/core/score';
 import { cssColour } from '../../../ui/theme/colours.ts';
@@ -60,7 +60,7 @@ export function WarmthLine({ whole }: { readonly whole: ScoreOf }) {
             fill={cssColour('quiet')}
             style={{ fontSize: '10.5px' }}
           >
-            {tell(amount('length', mm, 0))}
+            {format(amount('length', mm, 0))}
           </text>
         ))}
         <text x={size.left + 6} y={yOf(hotAbove) + 12} fill={cssColour('spruce')} style={{ fontSize: '10.5px' }}>

@@ -1,5 +1,5 @@
 /** The staves' place on the page: the score, or what is being played with the word for the hand beside it. */
-import { t, tell } from '../../../lib/words.ts';
+import { t, format } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { phaseNames } from '@fox-tempo/core/sequence';
 import { useState, type ReactNode } from 'react';
@@ -66,11 +66,11 @@ function Called({ session }: { readonly session: PlaySession }) {
         borderColor={due ? 'ochre' : 'line'}
         minWidth="190px"
       >
-        {tell(word)}
+        {format(word)}
       </Box>
       <Box fontSize="13px">
-        <Box fontWeight={600}>{tell(phaseNames[phase])}</Box>
-        <Box color="quiet">{tell(detail)}</Box>
+        <Box fontWeight={600}>{format(phaseNames[phase])}</Box>
+        <Box color="quiet">{format(detail)}</Box>
       </Box>
     </>
   );

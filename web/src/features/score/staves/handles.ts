@@ -1,6 +1,6 @@
 /** The handles of a score: which number each moves sideways and which up and down, where it stands, and what a nudge makes of it. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, fixed } from '../../../lib/words.ts';
+import { t, format, fixed } from '../../../lib/words.ts';
 import type { ScoreOf } from '@fox-tempo/core/score';
 import {
   schoolFacts,
@@ -227,7 +227,7 @@ export function movedBy(
 export function handleValue({ time, level, tap }: Handle, sequence: TriggerSequence): string {
   const parts = [
     ...(level ? [`${fixed(sequence[level], 0)} %`] : []),
-    ...(time ? [tell(amount('phaseTime', sequence[time.field], 2))] : []),
+    ...(time ? [format(amount('phaseTime', sequence[time.field], 2))] : []),
     ...(tap === undefined
       ? []
       : [t('view.sequence.at-tap', { tap: amount('length', sequence.tapsAtMm[tap] ?? 0, 0) })]),

@@ -1,6 +1,6 @@
 /** The lens: the fast pulses at one moment of the score, drawn large in a corner; what the staves show only as a level. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell } from '../../../lib/words.ts';
+import { t, format } from '../../../lib/words.ts';
 import type { Program } from '@fox-tempo/core/machine';
 import { waveformPoints } from '@fox-tempo/core/pulse';
 import { phaseTrimMm, type ElectricalOf } from '@fox-tempo/core/score';
@@ -77,7 +77,7 @@ export function paintLens(
   context.font = "500 10.5px 'Spline Sans Mono', monospace";
   context.fillText(t('view.sequence.peak', { peakCurrent: amount('current', pulse.peakCurrentA, 0) }), left, y + 30);
   context.textAlign = 'right';
-  context.fillText(tell(amount('pulseTime', spanMs, 0)), x + width - 9, y + height - 6);
+  context.fillText(format(amount('pulseTime', spanMs, 0)), x + width - 9, y + height - 6);
   context.textAlign = 'left';
   context.fillText(
     t('view.sequence.background', { backgroundCurrent: amount('current', pulse.backgroundCurrentA, 0) }),

@@ -1,6 +1,6 @@
 /** Levels said in percent of main, as feed or as current: each with the others beside it, whichever the welder's machine speaks. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, fixed, unitShown } from '../../../lib/words.ts';
+import { t, format, fixed, unitShown } from '../../../lib/words.ts';
 import type { ElectricalOf } from '@fox-tempo/core/score';
 
 export const levelUnits = ['percent', 'feed', 'current'] as const;
@@ -18,8 +18,8 @@ export interface LevelScale {
 
 export function levelText(percent: number, unit: LevelUnit, { feedMPerMin, electrical }: LevelScale): string {
   const feed = (feedMPerMin * percent) / 100;
-  if (unit === 'feed') return tell(amount('wireFeed', feed, 1));
-  if (unit === 'current') return tell(amount('current', electrical.at(feed).currentA, 0));
+  if (unit === 'feed') return format(amount('wireFeed', feed, 1));
+  if (unit === 'current') return format(amount('current', electrical.at(feed).currentA, 0));
   return `${fixed(percent, 0)} %`;
 }
 

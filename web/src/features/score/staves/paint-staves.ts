@@ -1,6 +1,6 @@
 /** Paints a score: trigger, gas, wire and current over one time axis, millimetres of seam under it. Pure drawing on a canvas. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell } from '../../../lib/words.ts';
+import { t, format } from '../../../lib/words.ts';
 import type { CanonicalBeat } from '@fox-tempo/core/double-pulse';
 import { handPresses } from '@fox-tempo/core/score';
 import { beatFactor, hasBeat, isLit, phaseNames, type PlayedPhase } from '@fox-tempo/core/sequence';
@@ -79,7 +79,7 @@ function paintGas(context: CanvasRenderingContext2D, picture: StavePicture, colo
     context.fillStyle = colour('spruce');
     context.font = font(11, true);
     context.textAlign = 'left';
-    context.fillText(tell(amount('gasFlow', flowLPerMin, 0)), Math.max(from, layout.left) + 15, top + height / 2 + 5);
+    context.fillText(format(amount('gasFlow', flowLPerMin, 0)), Math.max(from, layout.left) + 15, top + height / 2 + 5);
   }
 }
 
@@ -253,14 +253,14 @@ function paintNames(context: CanvasRenderingContext2D, picture: StavePicture, co
     context.fillStyle = colour('line');
     context.fillRect(from, top, 1, height);
     if (phase.name === 'run-in' || phase.name === 'burn-back') continue;
-    const said = `${tell(phaseNames[phase.name])}${phase.name.startsWith('slope') ? '' : ` ${picture.levelText(phase.fromPercent, phase.name)}`}`;
+    const said = `${format(phaseNames[phase.name])}${phase.name.startsWith('slope') ? '' : ` ${picture.levelText(phase.fromPercent, phase.name)}`}`;
     const short = phase.name.startsWith('slope') ? t('view.sequence.slope') : phaseNames[phase.name];
-    const text = [said, short].find((words) => context.measureText(tell(words)).width < room - 8);
+    const text = [said, short].find((words) => context.measureText(format(words)).width < room - 8);
     const x = Math.max(from, layout.left) + 5;
     if (text && x > usedTo) {
       context.fillStyle = picture.selected === phase.name ? colour('accent') : colour('quiet');
-      context.fillText(tell(text), x, top + 14);
-      usedTo = x + context.measureText(tell(text)).width + 4;
+      context.fillText(format(text), x, top + 14);
+      usedTo = x + context.measureText(format(text)).width + 4;
     }
   }
 }

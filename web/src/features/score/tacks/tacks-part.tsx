@@ -1,6 +1,6 @@
 /** Tacks and stitches planned: spacing, time, count, order, heat and the gas they lose; put on the score, and from there on the card. */
 import { amount } from '@fox-tempo/core/said';
-import { t, tell, formatWithUnit, fixed } from '../../../lib/words.ts';
+import { t, format, formatWithUnit, fixed } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { schoolOn } from '@fox-tempo/core/machine';
@@ -87,7 +87,7 @@ export function TacksPart({
           <Notice level="refusal" urgent>
             {outcome.issues
               .map(({ message }) => message)
-              .map(tell)
+              .map(format)
               .join(' ')}
           </Notice>
         )}
@@ -96,11 +96,11 @@ export function TacksPart({
             <TackDrawing plan={outcome.value} lengthMm={lengthMm} />
             <Figures
               lines={[
-                [t('view.sequence.tacks'), `${outcome.value.count}`, tell(outcome.value.because.spacing)],
+                [t('view.sequence.tacks'), `${outcome.value.count}`, format(outcome.value.because.spacing)],
                 [
                   t('view.sequence.tack.arc'),
-                  tell(amount('phaseTime', outcome.value.arcS, 2)),
-                  tell(outcome.value.because.time),
+                  format(amount('phaseTime', outcome.value.arcS, 2)),
+                  format(outcome.value.because.time),
                 ],
                 [
                   t('view.sequence.tack.heat'),
@@ -112,7 +112,7 @@ export function TacksPart({
                 ],
                 [
                   t('view.machines.gas'),
-                  tell(amount('volume', outcome.value.gasL, 1)),
+                  format(amount('volume', outcome.value.gasL, 1)),
                   t('view.sequence.tack.gas', {
                     gasLost: amount('volume', outcome.value.gasLostL, 1),
                     gas: outcome.value.because.gas,
@@ -120,13 +120,13 @@ export function TacksPart({
                 ],
                 [
                   t('view.sequence.time'),
-                  tell(amount('phaseTime', outcome.value.seconds, 0)),
+                  format(amount('phaseTime', outcome.value.seconds, 0)),
                   t('view.sequence.tack.time-why'),
                 ],
                 [
                   t('view.sequence.dressing'),
                   outcome.value.dressBack ? t('view.sequence.dress-back') : t('view.sequence.leave'),
-                  tell(outcome.value.because.dress),
+                  format(outcome.value.because.dress),
                 ],
               ]}
             />
@@ -159,7 +159,7 @@ export function TacksPart({
       <Panel title={t('view.sequence.stitches')} px="4" py="3">
         <Figures
           lines={[
-            [t('view.sequence.stitch'), formatWithUnit(stitch.stitchMm, 'length', units), tell(stitch.because)],
+            [t('view.sequence.stitch'), formatWithUnit(stitch.stitchMm, 'length', units), format(stitch.because)],
             [t('view.sequence.between'), formatWithUnit(stitch.gapMm, 'length', units), t('view.sequence.stitch.open')],
             [
               t('view.sequence.stitches'),
@@ -246,7 +246,7 @@ function TackDrawing({ plan, lengthMm }: { readonly plan: TackSchedule; readonly
           0
         </text>
         <text x={width - 10} y="55" textAnchor="end" fill={cssColour('quiet')} style={{ fontSize: '10.5px' }}>
-          {tell(amount('length', lengthMm, 0))}
+          {format(amount('length', lengthMm, 0))}
         </text>
       </svg>
     </Box>

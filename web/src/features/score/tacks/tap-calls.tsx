@@ -1,6 +1,6 @@
 /** Memories that taps at rest call on a machine, each checked against what this score needs loaded. */
 import { absent } from '@fox-tempo/core/said';
-import { t, tell } from '../../../lib/words.ts';
+import { t, format } from '../../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { tapTargets, type Program, type TapTarget } from '@fox-tempo/core/machine';
@@ -25,7 +25,7 @@ export function TapCalls({ machine, program }: { readonly machine: MachineResour
       .catch((error: unknown) => {
         if (abort.signal.aborted) return;
         if (!(error instanceof ProblemError)) throw error;
-        setFound({ kind: 'failed', message: tell(error.problem.title) });
+        setFound({ kind: 'failed', message: format(error.problem.title) });
       });
     return () => abort.abort();
   }, [machine, program]);

@@ -6,16 +6,17 @@ import { mergeReviews, type ReviewFile } from './lib/merge-reviews.ts';
 const [path] = process.argv.slice(2);
 if (path === undefined) throw new Error('name the file that was exported under Shop, Translations');
 const at = (name: string) => new URL(`../words/${name}`, import.meta.url).pathname;
-const read = <T>(name: string) => JSON.parse(readFileSync(at(name), 'utf8')) as T;
+const read = (name: string): unknown => JSON.parse(readFileSync(at(name), 'utf8'));
+const catalogue = (name: string) => read(name) as Record<string, string>;
 const file = JSON.parse(readFileSync(path, 'utf8')) as ReviewFile;
 if (file.format !== 'fox-tempo/words') throw new Error(`${path} is not a file of translations`);
 
 const merged = mergeReviews(
   file,
-  read('en.json'),
-  read(`${file.language}.json`),
-  read<Reviews>('reviewed.json'),
-  new Set(Object.keys(read<object>('hazards.en.json'))),
+  catalogue('en.json'),
+  catalogue(`${file.language}.json`),
+  read('reviewed.json') as Reviews,
+  new Set(Object.keys(catalogue('hazards.en.json'))),
 );
 const write = (name: string, value: unknown) => writeFileSync(at(name), `${JSON.stringify(value, null, 2)}\n`);
 write(`${file.language}.json`, merged.catalogue);

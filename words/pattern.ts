@@ -33,7 +33,7 @@ export function patternTrouble(english: string, text: string, language: Language
 }
 
 function elementsOf(pattern: string, language: Language): readonly Element[] {
-  return new IntlMessageFormat(pattern, language, undefined, { ignoreTag: true }).getAst() as readonly Element[];
+  return new IntlMessageFormat(pattern, language, undefined, { ignoreTag: true }).getAst();
 }
 
 /** Names of the values of a message: an argument has type 1, a number 2, a select 5, a plural 6. */

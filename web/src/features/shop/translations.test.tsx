@@ -71,7 +71,7 @@ describe('translations', () => {
     fireEvent.change(field, { target: { value: 'Rückgängig' } });
     fireEvent.click(screen.getByRole('button', { name: 'Berichtigung speichern' }));
     expect(await screen.findByText(/Nicht gespeichert/)).toBeTruthy();
-    expect((screen.getByLabelText('Text in Deutsch') as HTMLTextAreaElement).value).toBe('Rückgängig');
+    expect(screen.getByLabelText<HTMLTextAreaElement>('Text in Deutsch').value).toBe('Rückgängig');
     expect(calls.filter(({ method }) => method === 'POST')).toHaveLength(1);
   });
 

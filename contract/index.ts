@@ -8,7 +8,8 @@ export { exampleFiles } from './example-files.ts';
 export { fileSchemas } from './file-schemas.ts';
 export { parseWith } from './issues.ts';
 export { foundOn, slotDrift } from './slot-drift.ts';
-export { chartCsvExample, largestChartCsvBytes, readChartCsv, type ChartCsv, type CsvProblem } from './chart-csv.ts';
+export { chartCsvExample, largestChartCsvBytes, readChartCsv, type ChartCsv, type CsvProblem } from './files/chart-csv.ts';
+export { csvOf, csvOfRecords, type CsvCell, type CsvColumns } from './files/csv.ts';
 export {
   asStands,
   blankMachine,
@@ -221,8 +222,6 @@ export {
 } from './run.ts';
 export { shift, type ShiftSlot } from './shift.ts';
 export { wear, type WearRow } from './wear.ts';
-export { runsCsv } from './runs-csv.ts';
-export { trialsCsv } from './trials-csv.ts';
 export { diagnosis, type DiagnosisAnswer, type MoveAnswer } from './diagnosis.ts';
 export { windowField } from './window-field.ts';
 export type { SeamWindow } from './shop.ts';

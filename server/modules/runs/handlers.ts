@@ -1,6 +1,7 @@
-import { runsCsv } from '@fox-tempo/contract';
 import { message } from '@fox-tempo/words';
-import { Raw, type Handlers } from '../../http/doors.ts';
+import { csvAnswer } from '../../http/csv-answer.ts';
+import type { Handlers } from '../../http/doors.ts';
+import { runsCsv } from './csv.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { listRuns } from './repo.ts';
 import { decideRun, recordRun } from './service.ts';
@@ -14,12 +15,7 @@ export const runHandlers = {
   runs: ({ db, query, page }) => listRuns(db, query, page),
   runsCsv: async ({ db, query }) => {
     const { items } = await listRuns(db, query, { limit: tableRows, after: undefined });
-    return new Raw((response) =>
-      response
-        .type('text/csv; charset=utf-8')
-        .set('Content-Disposition', 'attachment; filename="runs.csv"')
-        .send(`\uFEFF${runsCsv(items)}`),
-    );
+    return csvAnswer('runs.csv', runsCsv(items));
   },
   addRun: ({ db, key, body, by }) => recordRun(db, key, body, by),
   decideRun: ({ db, params, body, me, http }) => {

@@ -1,5 +1,6 @@
-import { trialsCsv } from '@fox-tempo/contract';
-import { Raw, type Handlers } from '../../http/doors.ts';
+import { csvAnswer } from '../../http/csv-answer.ts';
+import type { Handlers } from '../../http/doors.ts';
+import { trialsCsv } from './csv.ts';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import { diagnosisOf } from './diagnosis.ts';
 import { learnedFor, recordTrial, requireTrial, searchTrials } from './service.ts';
@@ -13,12 +14,7 @@ export const trialHandlers = (pool: ComputePool) =>
     trials: ({ db, query, page }) => searchTrials(db, query, page),
     trialsCsv: async ({ db, query }) => {
       const { items } = await searchTrials(db, query, { limit: tableRows, after: undefined });
-      return new Raw((response) =>
-        response
-          .type('text/csv; charset=utf-8')
-          .set('Content-Disposition', 'attachment; filename="trials.csv"')
-          .send(`\uFEFF${trialsCsv(items)}`),
-      );
+      return csvAnswer('trials.csv', trialsCsv(items));
     },
     addTrial: ({ db, key, body, by, me }) => recordTrial(db, key, body, { ...by, role: me.role }),
     trial: ({ db, params }) => requireTrial(db, params.id),

@@ -45,7 +45,9 @@ describe('six weeks of demo trials', () => {
   it('come as a table', async () => {
     const { text } = await test.as().get(`/api/trials.csv?seam=${seamId}`).expect(200);
     expect(text.split('\r\n')[0]).toContain('seamName');
-    expect(text.split('\r\n').length).toBe((await list(`?seam=${seamId}&limit=200`)).items.length + 1);
+    expect(text.trim().split('\r\n').length).toBe((await list(`?seam=${seamId}&limit=200`)).items.length + 1);
+    const { text: none } = await test.as().get('/api/trials.csv?until=2020-01-01').expect(200);
+    expect(none.trim().split('\r\n')).toEqual([text.split('\r\n')[0]?.trim()]);
   });
 
   it('teach the pace of a slow hand, with its weight', async () => {

@@ -1,7 +1,7 @@
 /** The map as a file: a drawing that stands by itself, or a table of its places. */
 import { t } from '../../lib/words.ts';
 import type { ZoneMap } from '@fox-tempo/core/zone-map';
-import { csvOf } from '../../lib/csv.ts';
+import { csvOf } from '@fox-tempo/contract';
 import { colours, cssColour, type ColourName } from '../../ui/theme/colours.ts';
 
 /** Ground and what moves over it as one drawing by itself, with its colours written out. */

@@ -1,7 +1,7 @@
 /** Current and voltage on one time axis, drops and shorts marked, the ghost's current behind, the moment as a line over both. */
 import { amount } from '@fox-tempo/core/said';
 import { t } from '../../lib/words.ts';
-import { csvOf } from '../../lib/csv.ts';
+import { csvOf } from '@fox-tempo/contract';
 import { Box } from '@chakra-ui/react';
 import type { Simulation } from '@fox-tempo/core/simulation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';

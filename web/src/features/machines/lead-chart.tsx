@@ -2,7 +2,7 @@
 import { amount, bare } from '@fox-tempo/core/said';
 import { t } from '../../lib/words.ts';
 import type { LeadReadingRow } from '@fox-tempo/contract';
-import { csvOf } from '../../lib/csv.ts';
+import { csvOf } from '@fox-tempo/contract';
 import { useCallback } from 'react';
 import { axisLook, Chart, type Paint } from '../../ui/chart.tsx';
 

@@ -1,6 +1,6 @@
 /** A taught line: points as read, the fitted line through them, the model's own line beside it for comparison. */
 import { inUnitShown, t, unitShown } from '../../lib/words.ts';
-import { csvOf } from '../../lib/csv.ts';
+import { csvOf } from '@fox-tempo/contract';
 import { modelAmps, type ChartLine, type LineFit } from '@fox-tempo/core/machine';
 import { useCallback, useMemo } from 'react';
 import { axisLook, Chart, type Paint } from '../../ui/chart.tsx';

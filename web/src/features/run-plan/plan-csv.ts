@@ -1,7 +1,7 @@
 /** The run plan as rows for a spreadsheet. */
 import type { MachineResource, NamedJob } from '@fox-tempo/contract';
 import { jobMinutes, type DayPlan } from '@fox-tempo/core/day-plan';
-import { csvOf } from '../../lib/csv.ts';
+import { csvOf } from '@fox-tempo/contract';
 
 export function planCsv(plan: DayPlan, jobs: readonly NamedJob[], machines: readonly MachineResource[]): string {
   return csvOf(

@@ -2,7 +2,7 @@
 import { amount } from '@fox-tempo/core/said';
 import { t } from '../../lib/words.ts';
 import { leadMs, pulseMeans, waveformPoints, type PulseResult } from '@fox-tempo/core/pulse';
-import { csvOf } from '../../lib/csv.ts';
+import { csvOf } from '@fox-tempo/contract';
 
 export interface WaveformData {
   readonly points: readonly (readonly [timeMs: number, currentA: number])[];

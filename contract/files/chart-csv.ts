@@ -6,7 +6,7 @@ import { rangeIssue, type RangedField } from '@fox-tempo/core/outcome';
 import { planModes, type PlanMode } from '@fox-tempo/core/plan';
 import { parseQuantity, type QuantityName, type UnitSystem } from '@fox-tempo/core/units';
 import Papa from 'papaparse';
-import { mostChartLines, mostPoints } from './machine.ts';
+import { mostChartLines, mostPoints } from '../machine.ts';
 
 /** A door chart is a few kilobytes; a larger file is something else and is not read. */
 export const largestChartCsvBytes = 4 * 1024 * 1024;

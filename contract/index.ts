@@ -8,7 +8,13 @@ export { exampleFiles } from './example-files.ts';
 export { fileSchemas } from './file-schemas.ts';
 export { parseWith } from './issues.ts';
 export { foundOn, slotDrift } from './slot-drift.ts';
-export { chartCsvExample, largestChartCsvBytes, readChartCsv, type ChartCsv, type CsvProblem } from './files/chart-csv.ts';
+export {
+  chartCsvExample,
+  largestChartCsvBytes,
+  readChartCsv,
+  type ChartCsv,
+  type CsvProblem,
+} from './files/chart-csv.ts';
 export { csvOf, csvOfRecords, type CsvCell, type CsvColumns } from './files/csv.ts';
 export {
   asStands,

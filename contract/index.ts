@@ -1,66 +1,44 @@
 /** Everything that crosses a border, as Zod shapes and the types they infer. */
-export { meltInput, planInput, pulseInput, questionOfVerb } from './compute.ts';
-export { verbNames, verbs, type VerbName } from './verbs.ts';
-export type { Verb } from './verb.ts';
+export { meltInput } from './verbs/melt.ts';
+export { planInput, questionOfVerb } from './verbs/plan.ts';
+export { pulseInput } from './verbs/pulse.ts';
+export { verbNames, verbs, type VerbName } from './verbs/index.ts';
+export type { Verb } from './verbs/verb.ts';
 export { openApiDocument } from './openapi.ts';
-export { bareJobs, dayJobs, daysBetween, type NamedJob } from './day-jobs.ts';
-export { exampleFiles } from './example-files.ts';
-export { fileSchemas } from './file-schemas.ts';
+export { exampleFiles } from './files/examples.ts';
+export { fileSchemas } from './files/schemas.ts';
 export { parseWith } from './issues.ts';
-export { foundOn, slotDrift } from './slot-drift.ts';
-export {
-  chartCsvExample,
-  largestChartCsvBytes,
-  readChartCsv,
-  type ChartCsv,
-  type CsvProblem,
-} from './files/chart-csv.ts';
+export { chartCsvExample, largestChartCsvBytes, readChartCsv } from './files/chart-csv.ts';
 export { csvOf, csvOfRecords, type CsvCell, type CsvColumns } from './files/csv.ts';
 export {
-  asStands,
   blankMachine,
   machineFile,
   machineVersion,
   outlineOf,
   readMachineFile,
   type MachineFile,
-  type MachineCalibration,
-  type StandingFile,
-} from './machine.ts';
-export { machineCreate, machineSave } from './machine-save.ts';
+} from './files/machine.ts';
+export { type MachineCalibration } from './resources/machines.ts';
+export { machineCreate, machineSave } from './resources/machines.ts';
+export { cardQuery, type CardPaper } from './resources/papers.ts';
 export {
-  cardQuery,
   cylinder,
   cylinderSave,
-  directionSave,
-  leadReading,
-  leadReadingCreate,
-  partsDone,
   readingConvention,
-  slotEntry,
-  slotFound,
-  slotStore,
   spool,
   spoolSave,
-  stepTimeCreate,
-  stepTimes,
   stock,
-  type CardPaper,
   type Cylinder,
   type CylinderSave,
-  type DirectionSave,
-  type LeadReadingRow,
-  type CountQuestion,
-  type PartsDone,
-  type SlotEntry,
-  type SlotFound,
-  type SlotStore,
   type Spool,
   type SpoolSave,
-  type StepTimeCreate,
-  type StepTimes,
   type Stock,
-} from './shop-floor.ts';
+} from './resources/stock.ts';
+export { directionSave, type DirectionSave } from './resources/machines.ts';
+export { leadReading, leadReadingCreate, type LeadReadingRow } from './resources/lead-readings.ts';
+export { partsDone, type CountQuestion, type PartsDone } from './resources/orders.ts';
+export { slotEntry, slotFound, slotStore, type SlotEntry, type SlotFound, type SlotStore } from './resources/slots.ts';
+export { stepTimeCreate, stepTimes, type StepTimeCreate, type StepTimes } from './resources/step-times.ts';
 export {
   machineStanding,
   machineWithStanding,
@@ -69,80 +47,69 @@ export {
   type MachineResource,
   type MachineStanding,
   type StandingSave,
-} from './standing.ts';
+} from './resources/machines.ts';
 export { knownSite, readSite, siteField } from './site.ts';
-export { choiceOfProgram } from './choice-of-program.ts';
-export { problemShape } from './problem-shape.ts';
-export { problemKind, problems, problemType, type Problem, type ProblemKind } from './problem.ts';
-export {
-  programChoice,
-  programFile,
-  readProgramFile,
-  triggerSequence,
-  type ProgramChoice,
-  type ProgramFile,
-} from './program.ts';
+export { problemShape } from './problem.ts';
+export { fateOf, problemKind, problems, problemType, type Fate, type Problem, type ProblemKind } from './errors.ts';
+export { programChoice, type ProgramChoice } from './program-choice.ts';
+export { programFile, readProgramFile, triggerSequence, type ProgramFile } from './files/program.ts';
 export {
   order,
-  pageOf,
-  pageQuery,
-  part,
+  orderCreate,
+  orderSave,
+  type Order,
+  type Counted,
+  type OrderCreate,
+  type OrderSave,
+  type CloseQuestion,
+} from './resources/orders.ts';
+export { pageOf, pageQuery, type Page } from './page.ts';
+export { part, partCreate, partSave, type Part, type PartCreate, type PartSave } from './resources/parts.ts';
+export {
   revisionUse,
   revision,
   seamCreate,
   seamResource,
   seamSave,
-  orderCreate,
-  orderSave,
-  partCreate,
-  partSave,
   seamSpec,
-  type Order,
-  type Page,
-  type Part,
-  type Counted,
-  type OrderCreate,
-  type OrderSave,
-  type PartCreate,
-  type PartSave,
   type RevisionUse,
   type Revision,
   type SeamCopy,
   type SeamCreate,
   type SeamIssue,
-  type CloseQuestion,
-  type LeadPin,
   type SeamOffset,
   type SeamRelease,
   type SeamLock,
   type SeamResource,
   type SeamSave,
   type SeamSpec,
-} from './shop.ts';
+} from './resources/seams.ts';
+export { type LeadPin } from './lead-pin.ts';
 export {
-  addressOf,
   contractHeader,
   contractVersion,
-  doorFacts,
-  doorNames,
-  mayPass,
+  mayCall,
   needsKey,
   needsVersion,
-  type DoorFacts,
-  type DoorName,
-} from './doors.ts';
+  pathOf,
+  rolesOf,
+  type Endpoint,
+  type EndpointFacts,
+} from './endpoint.ts';
 export {
-  doors,
-  type Door,
-  type DoorAnswer,
-  type DoorBody,
-  type DoorParams,
-  type DoorQuery,
-  type DoorSends,
+  endpointNames,
+  endpointOf,
+  endpoints,
+  type AnswerOf,
+  type BodyOf,
+  type EndpointName,
+  type ObservedEndpoint,
+  type ParamsOf,
+  type QueryOf,
+  type SendOf,
 } from './endpoints.ts';
+export { blobLimitBytes, blobTypes } from './resources/blobs.ts';
 export {
-  blobLimitBytes,
-  blobTypes,
   observation,
   observationCreate,
   recordedKinds,
@@ -150,53 +117,36 @@ export {
   type Observation,
   type ObservationCreate,
   type RecordedKind,
-} from './observations.ts';
+} from './resources/observations.ts';
 export {
   person,
   newPinField,
   pinField,
-  sessionState,
-  ratesSave,
-  shopState,
   type Person,
   type PersonCreate,
   type PersonSave,
+  type WrongTries,
+  personCreate,
+  personSave,
+} from './resources/people.ts';
+export {
+  sessionState,
   type Preferences,
   type PreferencesSave,
   type OwnSession,
   type SessionState,
-  type WrongTries,
-  type ShopSave,
-  type RatesSave,
-  type WordReview,
-  type ShopState,
-  personCreate,
-  personSave,
-  shopSave,
-} from './people.ts';
+} from './resources/session.ts';
+export { ratesSave, shopState, type ShopSave, type RatesSave, type ShopState, shopSave } from './resources/shop.ts';
+export { type WordReview } from './resources/words.ts';
 export { roleNames, roles, type Role } from './roles.ts';
 export { acts, may, mayGiveRole, mayKeepPerson, rights, states, type Act, type Right, type State } from './rights.ts';
-export {
-  authorHeader,
-  comesLate,
-  fates,
-  hoursAfterSession,
-  keptAnswerDays,
-  madeAtHeader,
-  observedDoors,
-  outboxDays,
-  type Fate,
-  type ObservedDoor,
-} from './outbox.ts';
-export { bundle, readBundle, readSeamFile, type Bundle, type ImportReport, type SeamFile } from './bundle.ts';
-export { job, mapRow, readMapJob, type Job, type JobCreate, type MapJob } from './jobs.ts';
-export { effective } from './effective.ts';
+export { authorHeader, hoursAfterSession, keptAnswerDays, madeAtHeader, outboxDays } from './outbox.ts';
+export { bundle, readBundle, readSeamFile, type Bundle, type SeamFile } from './files/shop.ts';
+export { type ImportReport } from './resources/bundles.ts';
+export { job, mapRow, readMapJob, type Job, type JobCreate, type MapJob } from './resources/jobs.ts';
 export { findTrouble, isStorable, type TextTrouble } from './text-trouble.ts';
+export { limitsField, type LimitsHistory, type SeamLimits, seamLimits } from './limits.ts';
 export {
-  limitsField,
-  type LimitsHistory,
-  type SeamLimits,
-  seamLimits,
   symptomAnswer,
   trial,
   trialBody,
@@ -210,9 +160,9 @@ export {
   type TrialCreate,
   type TrialQuery,
   type TrialRow,
-} from './trial.ts';
-export { learned, learnedQuery, type Learned } from './learned.ts';
-export { standInBead, standInWeld, type StandInAsk, type StandInBead } from './stand-in.ts';
+} from './resources/trials.ts';
+export { learned, learnedQuery, type Learned } from './resources/learned.ts';
+export { standInBead, standInWeld, type StandInAsk, type StandInBead } from './resources/stand-ins.ts';
 export {
   run,
   runBody,
@@ -225,9 +175,9 @@ export {
   type RunCreate,
   type RunDecision,
   type RunQuery,
-} from './run.ts';
-export { shift, type ShiftSlot } from './shift.ts';
-export { wear, type WearRow } from './wear.ts';
-export { diagnosis, type DiagnosisAnswer, type MoveAnswer } from './diagnosis.ts';
-export { windowField } from './window-field.ts';
-export type { SeamWindow } from './shop.ts';
+} from './resources/runs.ts';
+export { shift, type ShiftSlot } from './resources/shift.ts';
+export { wear, type WearRow } from './resources/wear.ts';
+export { diagnosis, type DiagnosisAnswer, type MoveAnswer } from './resources/diagnosis.ts';
+export { windowField } from './window.ts';
+export type { SeamWindow } from './window.ts';

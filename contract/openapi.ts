@@ -1,24 +1,24 @@
-/** OpenAPI 3.1 description of the API, written from the table of doors. */
+/** OpenAPI 3.1 description of the API, written from the endpoints. */
 import type { Phrase } from '@fox-tempo/core/said';
 import { z } from 'zod';
-import { doorNames, needsKey, needsVersion } from './doors.ts';
-import { doors, type Door } from './endpoints.ts';
-import { authorHeader, comesLate, madeAtHeader } from './outbox.ts';
-import { problemShape } from './problem-shape.ts';
-import { verbNames, verbs } from './verbs.ts';
+import { needsKey, needsVersion, rolesOf, type Endpoint } from './endpoint.ts';
+import { endpointNames, endpointOf } from './endpoints.ts';
+import { authorHeader, madeAtHeader } from './outbox.ts';
+import { problemShape } from './problem.ts';
+import { verbNames, verbs } from './verbs/index.ts';
 
 /** `tell` says the summaries: in English in the committed description, in the reader's language on a server. */
 export function openApiDocument(tell: (said: Phrase) => string): Record<string, unknown> {
   const paths: Record<string, Record<string, unknown>> = {};
-  const add = (door: Door, late: boolean, path = door.path) => {
+  const add = (endpoint: Endpoint, path = endpoint.path) => {
     const at = path.replace(/:(\w+)/g, '{$1}');
-    paths[at] = { ...paths[at], [door.method.toLowerCase()]: describe(at, door, late, tell) };
+    paths[at] = { ...paths[at], [endpoint.method.toLowerCase()]: describe(at, endpoint, tell) };
   };
-  for (const name of doorNames) {
+  for (const name of endpointNames) {
     if (name === 'compute')
       for (const verb of verbNames)
-        add({ ...doors.compute, summary: verbs[verb].summary, body: verbs[verb].input }, false, `/compute/${verb}`);
-    else add(doors[name], comesLate(name));
+        add({ ...endpointOf(name), summary: verbs[verb].summary, body: verbs[verb].input }, `/compute/${verb}`);
+    else add(endpointOf(name));
   }
   return {
     openapi: '3.1.0',
@@ -33,8 +33,9 @@ export function openApiDocument(tell: (said: Phrase) => string): Record<string, 
   };
 }
 
-function describe(path: string, door: Door, late: boolean, tell: (said: Phrase) => string): Record<string, unknown> {
-  const { summary, answer, body, query, status = 200, needs, who, paged, media, takes } = door;
+function describe(path: string, endpoint: Endpoint, tell: (said: Phrase) => string): Record<string, unknown> {
+  const { summary, answer, body, query, status = 200, needs, late, paged, media, takes } = endpoint;
+  const who = rolesOf(endpoint);
   const parameter = (name: string, where: string, description: string, required: boolean) => ({
     name,
     in: where,
@@ -70,7 +71,7 @@ function describe(path: string, door: Door, late: boolean, tell: (said: Phrase) 
   });
   return {
     summary: tell(summary),
-    ...(who === 'anyone' ? {} : { security: [{ session: [...who] }] }),
+    ...(who === null ? {} : { security: [{ session: [...who] }] }),
     ...(parameters.length > 0 ? { parameters } : {}),
     ...(body ? { requestBody: { required: true, content: json(body, 'input') } } : {}),
     ...(takes === 'bytes' ? { requestBody: { required: true, content: { '*/*': {} } } } : {}),

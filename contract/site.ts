@@ -3,7 +3,7 @@ import { completeSite, type Site } from '@fox-tempo/core/site';
 import { z } from 'zod';
 import { fillerField, gasField, ranged, thicknessRuleField } from './fields.ts';
 import { machineLimits } from './machine-limits.ts';
-import { paceField } from './program.ts';
+import { paceField } from './program-choice.ts';
 
 const calibratedWire = z.strictObject({
   filler: fillerField,

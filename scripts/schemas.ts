@@ -1,7 +1,8 @@
-/** Writes the JSON Schemas of the open files to docs/schemas, and examples of them to docs/examples. */
+/** Writes what docs say of the contract: JSON Schemas of the open files, examples of them, and the page of errors. */
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { exampleFiles, fileSchemas } from '@fox-tempo/contract';
+import { errorsPage } from './lib/errors-page.ts';
 
 function write(folder: string, ending: string, files: Record<string, unknown>): void {
   const at = fileURLToPath(new URL(`../docs/${folder}/`, import.meta.url));
@@ -13,3 +14,4 @@ function write(folder: string, ending: string, files: Record<string, unknown>): 
 
 write('schemas', '.schema.json', fileSchemas());
 write('examples', '.tempo.json', exampleFiles());
+writeFileSync(fileURLToPath(new URL('../docs/errors.md', import.meta.url)), errorsPage());

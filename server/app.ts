@@ -8,7 +8,7 @@ import helmet from 'helmet';
 import type { Keeper } from './backup/keeper.ts';
 import type { ComputePool } from './compute-pool/pool.ts';
 import type { Connection } from './db/connection.ts';
-import { mountDoors, type Handlers } from './http/doors.ts';
+import { mountEndpoints, type Handlers } from './http/endpoints.ts';
 import { atMost, onlyKnownHosts, onlyOwnPages, readableAddress, usualLimits, type Limits } from './http/gate.ts';
 import { createMetrics } from './http/metrics.ts';
 import { notFound, sendProblem } from './http/problem.ts';
@@ -129,7 +129,7 @@ function api({
     ...computeHandlers(pool),
     ...jobHandlers(queue),
   };
-  mountDoors(router, connection.db, handlers, { tickets, checksAnswers });
+  mountEndpoints(router, connection.db, handlers, { tickets, checksAnswers });
   router.use(notFound);
   return router;
 }

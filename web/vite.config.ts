@@ -1,9 +1,10 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { endpointFacts } from './build/endpoint-facts.ts';
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [react()],
+  plugins: [endpointFacts(), react()],
   worker: { format: 'es' },
   server: { port: 4181, proxy: { '/api': `http://127.0.0.1:${process.env['API_PORT'] ?? '4180'}` } },
   build: {

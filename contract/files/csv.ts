@@ -1,5 +1,5 @@
 /**
- * Every CSV file that the product writes: RFC 4180. Text that a spreadsheet would run as a formula gets a quote in front, so that it stays text;
+ * Every CSV file that the product reads or writes: RFC 4180. Written, text that a spreadsheet would run as a formula gets a quote in front, so that it stays text;
  * figures pass as they are, also those that the caller formatted. An absent cell is empty.
  */
 import Papa from 'papaparse';
@@ -24,4 +24,9 @@ export function csvOfRecords<Row>(columns: CsvColumns<Row>, records: readonly Ro
     Object.keys(columns),
     records.map((record) => cells.map((cell) => cell(record))),
   );
+}
+
+/** The cells of a CSV text, row by row: separated by `;`, tab, comma or `|`, with or without a byte order mark. */
+export function cellsOf(text: string): string[][] {
+  return Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimitersToGuess: [';', '\t', ',', '|'] }).data;
 }

@@ -10,8 +10,8 @@ import {
   sameWire,
   type FillerCode,
   type FillerFamily,
+  wireAreaMm2,
 } from '../consumables/index.ts';
-import { wireAreaMm2 } from '../consumables/index.ts';
 import { transitionCurrentA } from './transition.ts';
 
 /** Multipliers (or, for `arcVoltageV`, an offset) on the constants; the neutral set changes nothing. */

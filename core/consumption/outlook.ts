@@ -1,8 +1,7 @@
 /** What is left in cylinders and on spools, as arc minutes and parts, counted down by what has been welded since it was read. */
 import { amount, type Phrase, message, sum } from '../said/index.ts';
-import { fillerOf, gasOf, type FillerCode } from '../consumables/index.ts';
+import { fillerOf, gasOf, type FillerCode, wireAreaMm2 } from '../consumables/index.ts';
 import { co2LPerKg, co2Minutes, compressedMinutes, keptBackBar, spoolMinutes } from './stock.ts';
-import { wireAreaMm2 } from '../consumables/index.ts';
 import type { PartTakes } from './part-takes.ts';
 import { trueFlowFactor } from './true-flow.ts';
 

@@ -1,3 +1,11 @@
+export {
+  chartLinesOf,
+  mostChartLines,
+  mostPoints,
+  type ChartTable,
+  type TableProblem,
+} from './description/chart-table.ts';
+export { asStands, type AsStands, type Observed, type PanelPoints } from './as-stands.ts';
 export { chartLineFor, gasTrimMm, lookAlikes, runsOnLine, servesGas, searchChart } from './description/chart.ts';
 export { usualFeeder, usualGunLengthM } from './description/usual-feeder.ts';
 export { chartNumber, lineDial, toldDials } from './description/told-dials.ts';

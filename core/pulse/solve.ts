@@ -9,10 +9,9 @@ import { failure, rangeIssues, ranges, success, type Issue, type Outcome, type W
 import { MM_PER_S_PER_M_PER_MIN } from '../units/factors.ts';
 import { meltedByPulse, type PulseSite } from './balance.ts';
 import { dropFactorFor, dropFactorLimits } from './drop.ts';
-import { defaultSlewAPerMs } from './default-pulse.ts';
+import { defaultSlewAPerMs, referenceWithin } from './default-pulse.ts';
 import { backgroundFloorA } from './one-drop.ts';
 import { pulseReference, type PulseReference } from './reference.ts';
-import { referenceWithin } from './default-pulse.ts';
 import { detachingImpulseA2s, dropMomentMs, neededImpulseA2s, pulseMeans, type FastPulse } from './waveform.ts';
 import { gasWarnings, pulseGateIssues } from './gates.ts';
 import type { PulseInput } from './pulse-input.ts';

@@ -84,7 +84,7 @@ export const codes = {
   sum: '~sum',
 } as const;
 
-/** True of what this file makes, whatever door it came through. */
+/** True of what this file makes, whatever way it came through. */
 export function isSaid(value: unknown): value is Said {
   if (typeof value !== 'object' || value === null || !('code' in value) || !('values' in value)) return false;
   return typeof value.code === 'string' && typeof value.values === 'object' && Object.keys(value).length === 2;

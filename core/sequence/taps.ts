@@ -1,7 +1,6 @@
 /** Counting taps at rest: on machines that have it, so many short presses call a stored program. */
 import { bounceS, longestTapS } from './state.ts';
-import type { TriggerEvent } from './play.ts';
-import { withoutBounces } from './play.ts';
+import { type TriggerEvent, withoutBounces } from './play.ts';
 
 export interface TapCall {
   readonly taps: number;

@@ -6,13 +6,12 @@ import { own } from '../record/index.ts';
 import { dialsToSet } from './dials-to-set.ts';
 import { amount, hazard, joined, type Phrase, message } from '../said/index.ts';
 import { fillerOf, gasName, wireSizeLabel, sameWire } from '../consumables/index.ts';
-import { type Feeder, type Machine, displayed, toldDials, cardOf } from '../machine/index.ts';
+import { type Feeder, type Machine, displayed, toldDials, cardOf, type Program } from '../machine/index.ts';
 import { rollOf } from './gun-troubles.ts';
 import type { Warning } from '../outcome/index.ts';
 import { stepKinds, usualMinutes, type StepKind } from './step-kinds.ts';
 import { stepCautions } from './setup-cautions.ts';
 import { neededSetup, processWords, type FeederState, type MachineState, type NeededSetup } from './state.ts';
-import type { Program } from '../machine/index.ts';
 
 export interface SetupStep {
   readonly kind: StepKind;

@@ -1,3 +1,4 @@
+export { foundOn, slotDrift, type FoundDials, type KnownOnMachine, type StoredSlot } from './slot-drift.ts';
 export { changeover, setUpFor, type Changeover, type SetupStep } from './changeover.ts';
 export { dialsToSet } from './dials-to-set.ts';
 export {

@@ -1,7 +1,6 @@
 /** The usual workshop cautions where they arise in a set-up, and the short list before the first arc of a day. Local rules come first. */
 import { hazard, type Phrase, type Said, message } from '../said/index.ts';
-import { fillerOf } from '../consumables/index.ts';
-import type { MaterialGroup } from '../consumables/index.ts';
+import { fillerOf, type MaterialGroup } from '../consumables/index.ts';
 import type { PlanMode } from '../plan/index.ts';
 import type { Warning } from '../outcome/index.ts';
 import type { StepKind } from './step-kinds.ts';

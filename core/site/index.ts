@@ -1,3 +1,4 @@
+export { choiceOfProgram } from './choice-of-program.ts';
 export {
   atMachine,
   questionOf,

@@ -1,6 +1,5 @@
 /** How one welder moves a setting inside its window: kept beside the program, which stays the shop's. */
-import type { Range, Window, WindowQuantity } from './window.ts';
-import { windowQuantities } from './window.ts';
+import { type Range, type Window, type WindowQuantity, windowQuantities } from './window.ts';
 
 /** Differences to the program, in its units; what is left out stays. */
 export type Offset = { readonly [K in WindowQuantity]?: number | undefined };

@@ -1,9 +1,8 @@
 /** What a map can have on its axes: a quantity of the program, its range around the present setting, and the program moved along it. */
-import type { Program } from '../machine/index.ts';
+import { type Program, arcOf } from '../machine/index.ts';
 import { type Outcome } from '../outcome/index.ts';
 import { pulseFeedRange } from '../pulse/index.ts';
 import { isPulsed } from '../plan/index.ts';
-import { arcOf } from '../machine/index.ts';
 import { noTune, tuned } from '../tuning/index.ts';
 
 export const mapAxes = ['wireFeedMPerMin', 'trimMm', 'stiffness', 'ctwdMm', 'backgroundCurrentA'] as const;

@@ -1,14 +1,14 @@
 /** Every view that shows figures of a setting, each asked by its own way of finding them. A new view is a new entry. */
-import { asStands, dayJobs, verbs, type Revision } from '@fox-tempo/contract';
-import { takesOf } from '@fox-tempo/core/costs';
+import { dayJobs } from '@fox-tempo/core/day-plan';
+import { verbs, type Revision } from '@fox-tempo/contract';
+import { takesOf, candidatesFor } from '@fox-tempo/core/costs';
 import { showThrough } from '@fox-tempo/core/heat';
-import { arcOf, cardOf, readDials, shouldShow, simulationOf, whyNot } from '@fox-tempo/core/machine';
+import { arcOf, cardOf, readDials, shouldShow, simulationOf, whyNot, asStands } from '@fox-tempo/core/machine';
 import { otherBeat, presetLimits, timedFigures, usualLevel } from '@fox-tempo/core/trials';
 import { planSeam, planSetting } from '@fox-tempo/core/plan';
 import { procedureSheet } from '@fox-tempo/core/procedure';
 import { atMachine, questionOf, ruleQuestion } from '@fox-tempo/core/site';
 import { fillerOf } from '@fox-tempo/core/consumables';
-import { candidatesFor } from '@fox-tempo/core/costs';
 import { rankSizes } from '@fox-tempo/core/wire-choice';
 import { english } from '@fox-tempo/words/english';
 import { runVerb } from '../../cli/run.ts';

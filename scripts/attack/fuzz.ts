@@ -2,7 +2,14 @@
 import { english } from '@fox-tempo/words/english';
 import { connect } from 'node:net';
 import { gzipSync } from 'node:zlib';
-import { doorNames, doors, exampleFiles, verbNames, type Door, type DoorName } from '@fox-tempo/contract';
+import {
+  endpointNames,
+  endpoints,
+  exampleFiles,
+  verbNames,
+  type Endpoint,
+  type EndpointName,
+} from '@fox-tempo/contract';
 import { runVerb } from '../../cli/run.ts';
 import { say } from '../lib/say.mjs';
 import type { Stack } from './stack.ts';
@@ -128,7 +135,7 @@ export async function fuzzRequests(stack: Stack, count: number, seed: number): P
   const fuzzer = new Fuzzer(seed);
   const fives: string[] = [];
   let stacks = 0;
-  const leftAlone: readonly DoorName[] = [
+  const leftAlone: readonly EndpointName[] = [
     'backup',
     'jobEvents',
     'signOut',
@@ -138,12 +145,12 @@ export async function fuzzRequests(stack: Stack, count: number, seed: number): P
     'signIn',
     'demoSignIn',
   ];
-  const names = doorNames.filter((name) => !leftAlone.includes(name));
+  const names = endpointNames.filter((name) => !leftAlone.includes(name));
   const one = async () => {
     const name = fuzzer.pick(names);
-    const door: Door = doors[name];
+    const endpoint: Endpoint = endpoints[name];
     const ids = ['axle-plate-to-tube', 'rowan', 'order-2041', 'mix-1', 'nowhere', ...oddTexts];
-    const filled = door.path.replace(/:(\w+)/g, () => encodeURIComponent(wellFormed(fuzzer.pick(ids))));
+    const filled = endpoint.path.replace(/:(\w+)/g, () => encodeURIComponent(wellFormed(fuzzer.pick(ids))));
     const query = fuzzer.chance(0.4)
       ? `?${fuzzer.pick(['limit', 'cursor', 'kind', 'machine', 'paper', 'x[y]'])}=${encodeURIComponent(wellFormed(fuzzer.pick(oddTexts)))}`
       : '';
@@ -159,15 +166,15 @@ export async function fuzzRequests(stack: Stack, count: number, seed: number): P
       name === 'compute'
         ? soundInputs[verb]
         : { name: 'A', about: '', count: 1, dials: {}, file: examples['hazel'], kind: 'note', body: { text: 'x' } };
-    const body = door.body ? fuzzer.spoil(sound ?? {}) : undefined;
-    const answer = await stack.ask(door.method, path, body, headers).catch((error: unknown) => error as Error);
+    const body = endpoint.body ? fuzzer.spoil(sound ?? {}) : undefined;
+    const answer = await stack.ask(endpoint.method, path, body, headers).catch((error: unknown) => error as Error);
     if (answer instanceof Error) {
-      fives.push(`${door.method} ${path.slice(0, 80)}: no answer, ${answer.message}`);
+      fives.push(`${endpoint.method} ${path.slice(0, 80)}: no answer, ${answer.message}`);
       return;
     }
     const text = await answer.text();
     if (answer.status === 500)
-      fives.push(`${door.method} ${path.slice(0, 80)} ${JSON.stringify(body)?.slice(0, 200) ?? ''}`);
+      fives.push(`${endpoint.method} ${path.slice(0, 80)} ${JSON.stringify(body)?.slice(0, 200) ?? ''}`);
     if (/node_modules|\bat .*\.ts:\d+/.test(text)) stacks += 1;
   };
   for (let done = 0; done < count; done += 20)

@@ -1,16 +1,16 @@
 /** Reading a body: its type and size are looked at before its bytes, and text that no database can hold is refused with its place. */
 import { joined } from '@fox-tempo/core/said';
 import { message } from '@fox-tempo/words';
-import { findTrouble, type Door } from '@fox-tempo/contract';
+import { findTrouble, type Endpoint } from '@fox-tempo/contract';
 import express, { type RequestHandler } from 'express';
 import { HttpProblem, invalidInput } from './problem.ts';
 
 const usualLimitKb = 256;
 
-export function bodyReader(door: Door): RequestHandler[] {
-  const limit = `${door.limitKb ?? usualLimitKb}kb`;
-  if (door.takes === 'bytes') return [express.raw({ type: () => true, limit, inflate: false })];
-  if (!door.body) return [];
+export function bodyReader(endpoint: Endpoint): RequestHandler[] {
+  const limit = `${endpoint.limitKb ?? usualLimitKb}kb`;
+  if (endpoint.takes === 'bytes') return [express.raw({ type: () => true, limit, inflate: false })];
+  if (!endpoint.body) return [];
   return [onlyJson, express.json({ limit, strict: false }), checkText];
 }
 

@@ -1,5 +1,5 @@
 /** A CSV table as a file to save. The byte order mark tells a spreadsheet that it is UTF-8. */
-import { Raw } from './doors.ts';
+import { Raw } from './endpoints.ts';
 
 export const csvAnswer = (fileName: string, table: string) =>
   new Raw((response) =>

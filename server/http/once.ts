@@ -9,7 +9,7 @@ import { HttpProblem } from './problem.ts';
 interface Keyed {
   readonly key: string;
   readonly personId: string;
-  readonly door: string;
+  readonly endpoint: string;
   readonly requestHash: string;
 }
 
@@ -28,7 +28,11 @@ export async function once(
       return answer;
     }
     const [kept] = await tx.select().from(keptAnswers).where(eq(keptAnswers.key, keyed.key));
-    if (kept?.personId !== keyed.personId || kept.door !== keyed.door || kept.requestHash !== keyed.requestHash) {
+    if (
+      kept?.personId !== keyed.personId ||
+      kept.endpoint !== keyed.endpoint ||
+      kept.requestHash !== keyed.requestHash
+    ) {
       throw new HttpProblem('key-reused', message('server.http.error.idempotency-key-reused'));
     }
     return kept.answer;

@@ -1,7 +1,6 @@
 /** What taps at rest call on a machine, and whether each called memory is for the wire and gas that are on it. */
 import { message, joined, type Phrase } from '../../said/index.ts';
-import { fillerOf, gasName, wireSizeLabel } from '../../consumables/index.ts';
-import { sameWire } from '../../consumables/index.ts';
+import { fillerOf, gasName, wireSizeLabel, sameWire } from '../../consumables/index.ts';
 import type { Machine } from './machine.ts';
 import type { Program } from '../program.ts';
 

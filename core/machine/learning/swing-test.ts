@@ -1,6 +1,5 @@
 /** What one unit of a one-number swing dial means, from two tests: the slow levels are read at two values, the scale is the line through both. */
-import type { Phrase } from '../../said/index.ts';
-import { amount, bare, message } from '../../said/index.ts';
+import { type Phrase, amount, bare, message } from '../../said/index.ts';
 import { failure, success, type Issue, type Outcome } from '../../outcome/index.ts';
 import { rangeIssue } from '../../outcome/range.ts';
 import type { Dial } from '../description/machine.ts';

@@ -137,7 +137,7 @@ export const keptAnswers = pgTable(
     personId: text('person_id')
       .notNull()
       .references(() => people.id),
-    door: text('door').notNull(),
+    endpoint: text('door').notNull(),
     requestHash: text('request_hash').notNull(),
     status: integer('status'),
     answer: jsonb('answer').$type<unknown>(),

@@ -2,7 +2,7 @@
 import { message } from '@fox-tempo/words';
 import { createHash } from 'node:crypto';
 import { blobTypes } from '@fox-tempo/contract';
-import { Raw, type Handlers } from '../../http/doors.ts';
+import { Raw, type Handlers } from '../../http/endpoints.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { findBlob, keepBlob } from './repo.ts';
 

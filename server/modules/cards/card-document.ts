@@ -1,8 +1,8 @@
 /** The dial card as a printed page, A5, A4 or Letter: one line a dial, large figures, readable with a glove on it. */
-import { hazard } from '@fox-tempo/words';
+import { hazard, type Language, type Shown, type Words } from '@fox-tempo/words';
 import { atMachine, questionOf } from '@fox-tempo/core/site';
 import { amount, inSentence, message as sayCode, type Phrase, signed, absent } from '@fox-tempo/core/said';
-import { asStands, type CardPaper, type MachineResource, type SeamResource } from '@fox-tempo/contract';
+import { type CardPaper, type MachineResource, type SeamResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import {
   type DialQuantity,
@@ -14,13 +14,13 @@ import {
   cardOf,
   type Translation,
   whyNotWords,
+  asStands,
 } from '@fox-tempo/core/machine';
 import { gunWords, jointRule, modeName, type Plan, planSeam, positionName, thinnerMm } from '@fox-tempo/core/plan';
 import { scoreOf, sequenceOnMachine } from '@fox-tempo/core/score';
 import { firstArcList, neededSetup, rollOf, dialsToSet } from '@fox-tempo/core/setup';
 import type { UnitSystem } from '@fox-tempo/core/units';
 import { dialWindowWords, windowOnDials, withOffset, type Offset } from '@fox-tempo/core/window';
-import type { Language, Shown, Words } from '@fox-tempo/words';
 import { dayIn } from '../../http/timestamp.ts';
 import { sequenceLines } from './sequence-lines.ts';
 import { sequencePicture } from './sequence-picture.ts';

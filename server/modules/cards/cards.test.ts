@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { asStands, type MachineResource, type SeamResource } from '@fox-tempo/contract';
-import { translate } from '@fox-tempo/core/machine';
+import { type MachineResource, type SeamResource } from '@fox-tempo/contract';
+import { translate, asStands } from '@fox-tempo/core/machine';
 import { withOffset } from '@fox-tempo/core/window';
 import { languages, wordsIn } from '@fox-tempo/words';
 import { pagesOf } from '../papers/pdf.ts';

@@ -1,6 +1,6 @@
 import { message } from '@fox-tempo/words';
 import type { ComputePool } from '../../compute-pool/pool.ts';
-import { Raw, type Handlers } from '../../http/doors.ts';
+import { Raw, type Handlers } from '../../http/endpoints.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { lanFromStart, lanOrigin } from '../../http/lan.ts';
 import { wordsOf } from '../../http/words.ts';

@@ -1,5 +1,5 @@
 /** The sequence on a printed card: trigger, gas and level over folded time, each part with what this machine calls it. As SVG, in ink only. */
-import { amount } from '@fox-tempo/core/said';
+import { amount, message as sayCode } from '@fox-tempo/core/said';
 import {
   foldsOf,
   handPresses,
@@ -8,7 +8,6 @@ import {
   type SequenceOnMachine,
   type TimeMap,
 } from '@fox-tempo/core/score';
-import { message as sayCode } from '@fox-tempo/core/said';
 import type { Words } from '@fox-tempo/words';
 import { isLit, type Phase, type PlayedPhase } from '@fox-tempo/core/sequence';
 

@@ -2,7 +2,7 @@
 import { message } from '@fox-tempo/words';
 import { verbNames, verbs, type VerbName } from '@fox-tempo/contract';
 import type { ComputePool } from '../../compute-pool/pool.ts';
-import { Raw, type Handlers } from '../../http/doors.ts';
+import { Raw, type Handlers } from '../../http/endpoints.ts';
 import { HttpProblem, orProblem } from '../../http/problem.ts';
 import { wordsOf } from '../../http/words.ts';
 

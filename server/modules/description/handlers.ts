@@ -3,7 +3,7 @@ import { english } from '@fox-tempo/words/english';
 import { openApiDocument } from '@fox-tempo/contract';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import type { Connection } from '../../db/connection.ts';
-import { Raw, type Handlers } from '../../http/doors.ts';
+import { Raw, type Handlers } from '../../http/endpoints.ts';
 import type { Metrics } from '../../http/metrics.ts';
 import { ping } from '../shop/repo.ts';
 

@@ -1,5 +1,5 @@
 /** What is measured at a machine: lead resistance and how long changeover steps take. */
-import type { Handlers } from '../../http/doors.ts';
+import type { Handlers } from '../../http/endpoints.ts';
 import { requireMachine } from '../machines/service.ts';
 import { addObservation } from '../observations/repo.ts';
 import { leadReadings, ownStepTimes } from './repo.ts';

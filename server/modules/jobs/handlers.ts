@@ -1,7 +1,7 @@
 import { message } from '@fox-tempo/words';
 import { readMapJob, type Job } from '@fox-tempo/contract';
 import type { Executor } from '../../db/connection.ts';
-import { Raw, type Handlers } from '../../http/doors.ts';
+import { Raw, type Handlers } from '../../http/endpoints.ts';
 import { HttpProblem, orProblem } from '../../http/problem.ts';
 import type { JobQueue } from './queue.ts';
 import { cancelJob, findJob, insertJob } from './repo.ts';

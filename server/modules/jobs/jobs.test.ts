@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { Job } from '@fox-tempo/contract';
-import { exampleFiles } from '@fox-tempo/contract';
+import { type Job, exampleFiles } from '@fox-tempo/contract';
 import { openTestApp } from '../../testing/test-app.ts';
 import { beat, beginJob, endJob } from './repo.ts';
 
@@ -41,7 +40,7 @@ describe('queued computations', () => {
     expect(events.text).toContain('"state":"done"');
   });
 
-  it('are refused at the door when the question is bad', async () => {
+  it('are refused at the endpoint when the question is bad', async () => {
     const bad = await send({ program: { format: 'fox-tempo/program', version: 2 }, count: 3 }).expect(422);
     expect(bad.body.issues[0].path).toMatch(/^program\./);
     await send({ program, count: 3000 }).expect(422);

@@ -1,4 +1,4 @@
-import type { Handlers } from '../../http/doors.ts';
+import type { Handlers } from '../../http/endpoints.ts';
 import { listMachines } from './repo.ts';
 import { createMachine, requireMachine, saveDirection, saveMachine, saveStanding } from './service.ts';
 

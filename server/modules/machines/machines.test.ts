@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { asStands, machineWithStanding, type MachineResource } from '@fox-tempo/contract';
+import { asStands } from '@fox-tempo/core/machine';
+import { machineWithStanding, type MachineResource } from '@fox-tempo/contract';
 import { medlar } from '@fox-tempo/core/scenarios';
 import { dayIn } from '../../http/timestamp.ts';
 import { readShop } from '../shop/repo.ts';

@@ -1,4 +1,4 @@
-import type { Handlers } from '../../http/doors.ts';
+import type { Handlers } from '../../http/endpoints.ts';
 import { listObservations } from './repo.ts';
 import { record } from './service.ts';
 

@@ -1,6 +1,7 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { effective, type Observation } from '@fox-tempo/contract';
+import { effective } from '@fox-tempo/core/record';
+import { type Observation } from '@fox-tempo/contract';
 import { openTestApp } from '../../testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;

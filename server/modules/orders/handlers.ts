@@ -1,4 +1,4 @@
-import type { Handlers } from '../../http/doors.ts';
+import type { Handlers } from '../../http/endpoints.ts';
 import { listOrders } from './repo.ts';
 import { addOrder, countDone, saveOrder } from './service.ts';
 

@@ -1,7 +1,7 @@
-import { dayJobs } from '@fox-tempo/contract';
+import { dayJobs } from '@fox-tempo/core/day-plan';
 import { message } from '@fox-tempo/words';
 import type { ComputePool } from '../../compute-pool/pool.ts';
-import { Raw, type Handlers } from '../../http/doors.ts';
+import { Raw, type Handlers } from '../../http/endpoints.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { dayIn } from '../../http/timestamp.ts';
 import { wordsOf } from '../../http/words.ts';

@@ -1,8 +1,8 @@
 /** The procedure sheet of one revision on one machine: what it is, its ranges, what the machine is set to, and what it stands on. */
 import { atMachine, questionOf } from '@fox-tempo/core/site';
 import { amount } from '@fox-tempo/core/said';
-import { asStands, type MachineResource, type Revision, type SeamResource, type TrialRow } from '@fox-tempo/contract';
-import { cardOf } from '@fox-tempo/core/machine';
+import { type MachineResource, type Revision, type SeamResource, type TrialRow } from '@fox-tempo/contract';
+import { cardOf, asStands } from '@fox-tempo/core/machine';
 import { jointRule, planSeam } from '@fox-tempo/core/plan';
 import { procedureSheet, type ProcedureSection } from '@fox-tempo/core/procedure';
 import type { UnitSystem } from '@fox-tempo/core/units';

@@ -1,6 +1,15 @@
 /** The day's run for the wall: a lane for each machine, and under it what is welded when, with a box to tick. */
-import { asStands, bareJobs, type MachineResource, type NamedJob } from '@fox-tempo/contract';
-import { barsOn, hoursMinutes, planDay, usualShifts, type DayPlan } from '@fox-tempo/core/day-plan';
+import { asStands } from '@fox-tempo/core/machine';
+import { type MachineResource } from '@fox-tempo/contract';
+import {
+  barsOn,
+  hoursMinutes,
+  planDay,
+  usualShifts,
+  type DayPlan,
+  bareJobs,
+  type NamedJob,
+} from '@fox-tempo/core/day-plan';
 import type { UnitSystem } from '@fox-tempo/core/units';
 import type { Language, Words } from '@fox-tempo/words';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';

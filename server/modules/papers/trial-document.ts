@@ -1,9 +1,9 @@
 /** The record of a trial: what was set, what was found against its limits, whether it stood inside the procedure, and its photographs. */
 import { coldPlateC } from '@fox-tempo/core/plan';
 import { message as phraseOf } from '@fox-tempo/core/said';
-import { asStands, type MachineResource, type Revision, type SeamResource, type Trial } from '@fox-tempo/contract';
+import { type MachineResource, type Revision, type SeamResource, type Trial } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { displayed } from '@fox-tempo/core/machine';
+import { displayed, asStands } from '@fox-tempo/core/machine';
 import { outsideProcedure } from '@fox-tempo/core/procedure';
 import {
   lineNames,

@@ -1,4 +1,4 @@
-import type { Handlers } from '../../http/doors.ts';
+import type { Handlers } from '../../http/endpoints.ts';
 import { listParts } from './repo.ts';
 import { addPart, savePart } from './service.ts';
 

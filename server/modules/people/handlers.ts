@@ -1,4 +1,4 @@
-import type { Handlers } from '../../http/doors.ts';
+import type { Handlers } from '../../http/endpoints.ts';
 import { listPeople } from './repo.ts';
 import { addPerson, resetPin, savePerson } from './service.ts';
 

@@ -1,6 +1,6 @@
 import { message } from '@fox-tempo/words';
 import { csvAnswer } from '../../http/csv-answer.ts';
-import type { Handlers } from '../../http/doors.ts';
+import type { Handlers } from '../../http/endpoints.ts';
 import { runsCsv } from './csv.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { listRuns } from './repo.ts';

@@ -1,5 +1,6 @@
 /** A production weld is always recorded; what does not agree holds the part, and a lead hand decides. */
-import { asStands, may, rights, type Order, type Run, type RunCreate, type RunDecision } from '@fox-tempo/contract';
+import { asStands } from '@fox-tempo/core/machine';
+import { may, rights, type Order, type Run, type RunCreate, type RunDecision } from '@fox-tempo/contract';
 import { whyHeld, type OrderAtWeld } from '@fox-tempo/core/run';
 import { message } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';

@@ -1,4 +1,4 @@
-import type { Handlers } from '../../http/doors.ts';
+import type { Handlers } from '../../http/endpoints.ts';
 import { deviceOf } from '../session/device.ts';
 import { limitsHistory, listSeams } from './repo.ts';
 import { listRevisions } from '../revisions/repo.ts';

@@ -1,8 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import request from 'supertest';
-import type { Trial } from '@fox-tempo/contract';
+import type { Trial, SeamResource, SeamSave } from '@fox-tempo/contract';
 import { symptomCodes } from '@fox-tempo/core/trials';
-import type { SeamResource, SeamSave } from '@fox-tempo/contract';
 import { openTestApp } from '../../testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;

@@ -18,6 +18,7 @@ import {
   type SeamWindow,
   type Revision,
   type State,
+  type SeamLimits,
 } from '@fox-tempo/contract';
 import { settingOf, type Site } from '@fox-tempo/core/site';
 import { offsetBeyond, windowQuantities, type Range, type WindowQuantity } from '@fox-tempo/core/window';
@@ -36,7 +37,6 @@ import { appendRevision, findRevision } from '../revisions/repo.ts';
 import { contentHash, useFor } from '../revisions/use.ts';
 import { self } from '../observations/author.ts';
 import { loosened, presetLimits, usualLevel } from '@fox-tempo/core/trials';
-import type { SeamLimits } from '@fox-tempo/contract';
 import type { Device } from '../session/device.ts';
 
 export async function requireSeam(db: Executor, id: string): Promise<SeamResource> {

@@ -1,5 +1,5 @@
 import { message } from '@fox-tempo/words';
-import type { Handlers } from '../../http/doors.ts';
+import type { Handlers } from '../../http/endpoints.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { hashPin } from './pin.ts';
 import { endSessionsOf, forgetAllTries, setPin, setPreferences } from './repo.ts';
@@ -30,7 +30,7 @@ export const sessionHandlers = (tickets: Tickets) =>
       return sessionState(db, http.request, tickets);
     },
     changePin: async ({ db, http, body, me }) => {
-      // The old PIN under the same waits as at the door; it also gives this device a new session.
+      // The old PIN under the same waits as at the endpoint; it also gives this device a new session.
       await signIn(db, http, me.id, body.oldPin);
       if (body.oldPin === body.pin) throw new HttpProblem('invalid-input', message('server.session.error.same-pin'));
       await setPin(db, me.id, await hashPin(body.pin));

@@ -1,4 +1,4 @@
-import type { Handlers } from '../../http/doors.ts';
+import type { Handlers } from '../../http/endpoints.ts';
 import { readShift } from './service.ts';
 
 export const shiftHandlers = { shift: async ({ db }) => ({ slots: await readShift(db) }) } satisfies Partial<Handlers>;

@@ -12,7 +12,7 @@ import {
 } from '@fox-tempo/contract';
 import type { Issue, Outcome } from '@fox-tempo/core/outcome';
 import type { Database } from '../../db/connection.ts';
-import type { Handlers } from '../../http/doors.ts';
+import type { Handlers } from '../../http/endpoints.ts';
 import { invalidInput, orProblem } from '../../http/problem.ts';
 import type { SignedIn } from '../session/who.ts';
 import { listMachines, nameTaken } from '../machines/repo.ts';

@@ -1,8 +1,7 @@
 import { message } from '@fox-tempo/words';
-import type { Handlers } from '../../http/doors.ts';
+import { type Handlers, Raw } from '../../http/endpoints.ts';
 import { bundleHandlers } from './bundle.ts';
 import type { Keeper } from '../../backup/keeper.ts';
-import { Raw } from '../../http/doors.ts';
 import { staleVersion } from '../../http/version.ts';
 import { readShop, updateShop } from './repo.ts';
 import { shopState } from './state.ts';

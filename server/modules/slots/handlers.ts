@@ -1,5 +1,5 @@
 import { message } from '@fox-tempo/words';
-import type { Handlers } from '../../http/doors.ts';
+import type { Handlers } from '../../http/endpoints.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { requireMachine } from '../machines/service.ts';
 import { currentEntries, slotHistory } from './repo.ts';

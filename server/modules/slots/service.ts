@@ -1,8 +1,8 @@
 /** Storing into a machine's memory: what stands there is kept for ever, and nobody overwrites what they have not seen. */
 import { refuseForeignDials } from '../machines/foreign-dials.ts';
 import { message } from '@fox-tempo/words';
-import { asStands, type SlotEntry, type SlotFound, type SlotStore } from '@fox-tempo/contract';
-import { cardOf, whyNotWords } from '@fox-tempo/core/machine';
+import { type SlotEntry, type SlotFound, type SlotStore } from '@fox-tempo/contract';
+import { cardOf, whyNotWords, asStands } from '@fox-tempo/core/machine';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';

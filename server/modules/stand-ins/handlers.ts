@@ -1,4 +1,4 @@
-import { Raw, type Handlers } from '../../http/doors.ts';
+import { Raw, type Handlers } from '../../http/endpoints.ts';
 import { lastTrace } from './repo.ts';
 import { noStandIn, weldOn } from './service.ts';
 

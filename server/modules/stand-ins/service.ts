@@ -1,8 +1,8 @@
 /** A weld on a simulated machine. What is hidden in it is read here and never goes out; what goes out is what could be seen, heard, read and measured. */
 import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
-import { asStands, type StandInAsk, type StandInBead } from '@fox-tempo/contract';
+import { type StandInAsk, type StandInBead } from '@fox-tempo/contract';
 import { dialsOff } from '@fox-tempo/core/judge';
-import { asDialled } from '@fox-tempo/core/machine';
+import { asDialled, asStands } from '@fox-tempo/core/machine';
 import { jointRule, thinnerMm } from '@fox-tempo/core/plan';
 import {
   chanceOf,

@@ -1,5 +1,6 @@
 /** The judgement of a trial: what it holds as a question to the core, with what was believed and put right at the trials before it. */
-import { asStands, type DiagnosisAnswer, type Trial } from '@fox-tempo/contract';
+import { asStands } from '@fox-tempo/core/machine';
+import { type DiagnosisAnswer, type Trial } from '@fox-tempo/contract';
 import type { CauseCode } from '@fox-tempo/core/judge';
 import { timedFigures } from '@fox-tempo/core/trials';
 import { message } from '@fox-tempo/words';

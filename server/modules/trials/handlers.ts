@@ -1,5 +1,5 @@
 import { csvAnswer } from '../../http/csv-answer.ts';
-import type { Handlers } from '../../http/doors.ts';
+import type { Handlers } from '../../http/endpoints.ts';
 import { trialsCsv } from './csv.ts';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import { diagnosisOf } from './diagnosis.ts';

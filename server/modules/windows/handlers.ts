@@ -1,5 +1,5 @@
 import type { ComputePool } from '../../compute-pool/pool.ts';
-import type { Handlers } from '../../http/doors.ts';
+import type { Handlers } from '../../http/endpoints.ts';
 import { saveWindow } from './service.ts';
 
 export function windowHandlers(pool: ComputePool): Pick<Handlers, 'saveWindow'> {

@@ -1,6 +1,7 @@
 /** Writing a window: tested at every corner on the server when it is written; one that does not hold is refused with its corner and what would hold. */
 import { thinnerMm } from '@fox-tempo/core/plan';
-import { asStands, type SeamResource, type SeamWindow } from '@fox-tempo/contract';
+import { asStands } from '@fox-tempo/core/machine';
+import { type SeamResource, type SeamWindow } from '@fox-tempo/contract';
 import type { Said } from '@fox-tempo/core/said';
 import type { WindowTested } from '@fox-tempo/core/window';
 import { message } from '@fox-tempo/words';

@@ -1,4 +1,4 @@
-import type { Handlers } from '../../http/doors.ts';
+import type { Handlers } from '../../http/endpoints.ts';
 import { addReview, languageOf, reviewsIn } from './service.ts';
 
 export const wordHandlers = {

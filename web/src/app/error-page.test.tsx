@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { ProblemError } from '../data/door.ts';
+import { ProblemError } from '../data/client.ts';
 import { resetSettings, showRoutes } from '../testing/show.tsx';
 import { ErrorPage } from './error-page.tsx';
 

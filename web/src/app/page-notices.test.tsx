@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { serverVersion } from '../data/door.ts';
+import { serverVersion } from '../data/client.ts';
 import { deviceTrouble } from '../lib/device.ts';
 import { announce, notices } from '../lib/notices.ts';
 import { resetSettings, showRoutes } from '../testing/show.tsx';

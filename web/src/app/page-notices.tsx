@@ -4,7 +4,7 @@ import { Box } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { useRevalidator } from 'react-router';
 import { useStore } from 'zustand';
-import { serverVersion } from '../data/door.ts';
+import { serverVersion } from '../data/client.ts';
 import { deviceTrouble } from '../lib/device.ts';
 import { dismiss, hearFailures, notices, type PageNotice } from '../lib/notices.ts';
 import { Action } from '../ui/action.tsx';

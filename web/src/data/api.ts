@@ -1,8 +1,7 @@
-/** The API as functions, made from the table of doors. What is read comes through the query cache; a refusal is a `ProblemError`. */
+/** The API as functions, made from the endpoints. What is read comes through the query cache; a refusal is a `ProblemError`. */
 import {
-  addressOf,
   type DirectionSave,
-  type DoorSends,
+  type SendOf,
   type MachineFile,
   type ObservationCreate,
   type OrderSave,
@@ -21,11 +20,12 @@ import {
 } from '@fox-tempo/contract';
 import type { UnitSystem } from '@fox-tempo/core/units';
 import type { Language } from '@fox-tempo/words';
-import { pass } from './door.ts';
+import { addressOf } from './address.ts';
+import { pass } from './client.ts';
 import { observed, type Observing } from './outbox/index.ts';
 import { read, readAll } from './queries.ts';
 
-export { onSignedOut, ProblemError } from './door.ts';
+export { onSignedOut, ProblemError } from './client.ts';
 
 /** In whose language and units something is to be read. */
 export interface Reader {
@@ -35,8 +35,7 @@ export interface Reader {
 
 /** Address of a printed card of a seam's newest revision. */
 export function cardAddress(seamId: string, machineId: string, paper: 'A5' | 'A4' | 'LETTER', reader: Reader): string {
-  const query = new URLSearchParams({ machine: machineId, paper, units: reader.units, lang: reader.language });
-  return `/api${addressOf('card', { id: seamId })}?${query.toString()}`;
+  return addressOf('card', { id: seamId }, { machine: machineId, paper, units: reader.units, lang: reader.language });
 }
 
 export function procedureAddress(
@@ -46,19 +45,17 @@ export function procedureAddress(
   paper: 'A4' | 'LETTER',
   reader: Reader,
 ): string {
-  const query = new URLSearchParams({
+  return addressOf('procedure', { id: seamId }, {
     machine: machineId,
     revision: String(revision),
     paper,
     units: reader.units,
     lang: reader.language,
   });
-  return `/api${addressOf('procedure', { id: seamId })}?${query.toString()}`;
 }
 
 export function trialRecordAddress(trialId: string, reader: Reader): string {
-  const query = new URLSearchParams({ units: reader.units, lang: reader.language });
-  return `/api${addressOf('trialRecord', { id: trialId })}?${query.toString()}`;
+  return addressOf('trialRecord', { id: trialId }, { units: reader.units, lang: reader.language });
 }
 
 /** Address of the day's run as a page for the wall, with what was moved by hand. */
@@ -69,7 +66,7 @@ export function runPlanAddress(
   }: { readonly fixed: Readonly<Record<string, readonly string[]>>; readonly away: readonly string[] },
   reader: Reader,
 ): string {
-  const query = new URLSearchParams({
+  return addressOf('runPlan', undefined, {
     fixed: Object.entries(fixed)
       .map(([machine, ids]) => `${machine}:${ids.join(',')}`)
       .join(';'),
@@ -78,7 +75,6 @@ export function runPlanAddress(
     units: reader.units,
     lang: reader.language,
   });
-  return `/api${addressOf('runPlan')}?${query.toString()}`;
 }
 
 /** What somebody observed goes through the outbox: the answer is null while it waits on this device. */
@@ -86,7 +82,7 @@ export const api = {
   session: (signal?: AbortSignal) => pass('session', { signal }),
   signIn: (personId: string, pin: string) => pass('signIn', { body: { personId, pin } }),
   demoSignIn: (personId: string) => pass('demoSignIn', { body: { personId } }),
-  makeOwner: (body: DoorSends<'makeOwner'>) => pass('makeOwner', { body }),
+  makeOwner: (body: SendOf<'makeOwner'>) => pass('makeOwner', { body }),
   signOut: () => pass('signOut'),
   savePreferences: (body: PreferencesSave) => pass('savePreferences', { body }),
   endSession: (id: string) => pass('endSession', { params: { id } }),
@@ -94,32 +90,32 @@ export const api = {
   shop: (signal?: AbortSignal) => read('shop', { signal }),
   saveShop: (basedOn: number, body: ShopSave) => pass('saveShop', { body, basedOn }),
   saveRates: (basedOn: number, body: RatesSave) => pass('saveRates', { body, basedOn }),
-  reviewWord: (language: Language, body: DoorSends<'reviewWord'>) =>
+  reviewWord: (language: Language, body: SendOf<'reviewWord'>) =>
     pass('reviewWord', { params: { language }, body }),
   exportShop: () => pass('exportShop'),
-  importBundle: (body: DoorSends<'importBundle'>) => pass('importBundle', { body }),
+  importBundle: (body: SendOf<'importBundle'>) => pass('importBundle', { body }),
   people: (signal?: AbortSignal) => readAll('people', { signal }),
-  addPerson: (body: DoorSends<'addPerson'>) => pass('addPerson', { body }),
+  addPerson: (body: SendOf<'addPerson'>) => pass('addPerson', { body }),
   savePerson: (id: string, basedOn: number, body: PersonSave) => pass('savePerson', { params: { id }, body, basedOn }),
   resetPin: (id: string, basedOn: number, pin: string) => pass('resetPin', { params: { id }, body: { pin }, basedOn }),
   parts: (signal?: AbortSignal) => readAll('parts', { signal }),
-  addPart: (body: DoorSends<'addPart'>) => pass('addPart', { body }),
+  addPart: (body: SendOf<'addPart'>) => pass('addPart', { body }),
   savePart: (id: string, basedOn: number, body: PartSave) => pass('savePart', { params: { id }, body, basedOn }),
   orders: (signal?: AbortSignal) => readAll('orders', { signal }),
-  addOrder: (body: DoorSends<'addOrder'>) => pass('addOrder', { body }),
+  addOrder: (body: SendOf<'addOrder'>) => pass('addOrder', { body }),
   saveOrder: (id: string, basedOn: number, body: OrderSave) => pass('saveOrder', { params: { id }, body, basedOn }),
-  partsDone: (id: string, body: DoorSends<'partsDone'>) => observed('partsDone', { params: { id }, body }),
+  partsDone: (id: string, body: SendOf<'partsDone'>) => observed('partsDone', { params: { id }, body }),
   seams: (signal?: AbortSignal) => readAll('seams', { signal }),
   seam: (id: string, signal?: AbortSignal) => read('seam', { params: { id }, signal }),
-  createSeam: (body: DoorSends<'addSeam'>) => pass('addSeam', { body }),
+  createSeam: (body: SendOf<'addSeam'>) => pass('addSeam', { body }),
   saveSeam: (id: string, basedOn: number, body: SeamSave) => pass('saveSeam', { params: { id }, body, basedOn }),
-  copySeam: (id: string, body: DoorSends<'copySeam'>) => pass('copySeam', { params: { id }, body }),
+  copySeam: (id: string, body: SendOf<'copySeam'>) => pass('copySeam', { params: { id }, body }),
   moveSeam: (id: string, basedOn: number, partId: string) =>
     pass('moveSeam', { params: { id }, body: { partId }, basedOn }),
   deleteSeam: (id: string, basedOn: number) => pass('deleteSeam', { params: { id }, basedOn }),
   restoreSeam: (id: string) => pass('restoreSeam', { params: { id } }),
   lockSeam: (id: string, basedOn: number, body: SeamLock) => pass('lockSeam', { params: { id }, body, basedOn }),
-  issueSeam: (id: string, body: DoorSends<'issueSeam'>) => pass('issueSeam', { params: { id }, body }),
+  issueSeam: (id: string, body: SendOf<'issueSeam'>) => pass('issueSeam', { params: { id }, body }),
   machines: (signal?: AbortSignal) => readAll('machines', { signal }),
   machine: (id: string, signal?: AbortSignal) => read('machine', { params: { id }, signal }),
   createMachine: (file: unknown) => pass('addMachine', { body: { file } }),
@@ -139,8 +135,8 @@ export const api = {
   noteFound: (id: string, slot: number, body: SlotFound) =>
     observed('noteFound', { params: { id, slot: String(slot) }, body }),
   leadReadings: (id: string, signal?: AbortSignal) => readAll('leadReadings', { params: { id }, signal }),
-  addLeadReading: (id: string, body: DoorSends<'addLeadReading'>) => observed('addLeadReading', { params: { id }, body }),
-  addStepTime: (id: string, body: DoorSends<'addStepTime'>) => observed('addStepTime', { params: { id }, body }),
+  addLeadReading: (id: string, body: SendOf<'addLeadReading'>) => observed('addLeadReading', { params: { id }, body }),
+  addStepTime: (id: string, body: SendOf<'addStepTime'>) => observed('addStepTime', { params: { id }, body }),
   stock: (signal?: AbortSignal) => read('stock', { signal }),
   addCylinder: (body: CylinderSave) => pass('addCylinder', { body }),
   saveCylinder: (id: string, basedOn: number, body: CylinderSave) =>
@@ -150,9 +146,9 @@ export const api = {
   /** One page of what was observed, the newest first. */
   observations: (query: Readonly<Record<string, string>>, signal?: AbortSignal) =>
     read('observations', { query, signal }),
-  saveWindow: (id: string, basedOn: number, body: DoorSends<'saveWindow'>) =>
+  saveWindow: (id: string, basedOn: number, body: SendOf<'saveWindow'>) =>
     pass('saveWindow', { params: { id }, body, basedOn }),
-  saveLimits: (id: string, basedOn: number, body: DoorSends<'saveLimits'>) =>
+  saveLimits: (id: string, basedOn: number, body: SendOf<'saveLimits'>) =>
     pass('saveLimits', { params: { id }, body, basedOn }),
   /** A computation that takes seconds, on the server. */
   compute: (verb: string, input: unknown) => pass('compute', { params: { verb }, body: input }),
@@ -160,14 +156,14 @@ export const api = {
   trial: (id: string, signal?: AbortSignal) => read('trial', { params: { id }, signal }),
   shift: (signal?: AbortSignal) => read('shift', { signal }),
   runs: (query: Record<string, string>, signal?: AbortSignal) => read('runs', { query, signal }),
-  addRun: (body: DoorSends<'addRun'>, replaces?: string) => observed('addRun', { body, replaces }),
-  decideRun: (id: string, body: DoorSends<'decideRun'>) => pass('decideRun', { params: { id }, body }),
-  releaseSeam: (id: string, body: DoorSends<'releaseSeam'>) => pass('releaseSeam', { params: { id }, body }),
-  saveOffset: (id: string, body: DoorSends<'saveOffset'>) => pass('saveOffset', { params: { id }, body }),
+  addRun: (body: SendOf<'addRun'>, replaces?: string) => observed('addRun', { body, replaces }),
+  decideRun: (id: string, body: SendOf<'decideRun'>) => pass('decideRun', { params: { id }, body }),
+  releaseSeam: (id: string, body: SendOf<'releaseSeam'>) => pass('releaseSeam', { params: { id }, body }),
+  saveOffset: (id: string, body: SendOf<'saveOffset'>) => pass('saveOffset', { params: { id }, body }),
   revisions: (id: string, signal?: AbortSignal) => readAll('revisions', { params: { id }, signal }),
-  addTrial: (body: DoorSends<'addTrial'>, beside: Pick<Observing<'addTrial'>, 'key' | 'files' | 'replaces'> = {}) =>
+  addTrial: (body: SendOf<'addTrial'>, beside: Pick<Observing<'addTrial'>, 'key' | 'files' | 'replaces'> = {}) =>
     observed('addTrial', { body, ...beside }),
-  standInWeld: (id: string, body: DoorSends<'standInWeld'>) => pass('standInWeld', { params: { id }, body }),
+  standInWeld: (id: string, body: SendOf<'standInWeld'>) => pass('standInWeld', { params: { id }, body }),
   /** `key` becomes the observation's id, where somebody may want to take it back. */
   observe: (body: ObservationCreate, key?: string) =>
     observed('observe', { body, ...(key === undefined ? {} : { key }) }),

@@ -1,13 +1,14 @@
 /** Photographs on their way to the record: sent as they are, kept under the hash of their bytes. */
-import { addressOf, authorHeader, problemKind } from '@fox-tempo/contract';
-import { isProblem, ProblemError } from './door.ts';
+import { authorHeader, problemKind } from '@fox-tempo/contract';
+import { isProblem, ProblemError } from './client.ts';
 import { t } from '../lib/words.ts';
+import { addressOf } from './address.ts';
 
 /** `author`: ticket of whoever took it, where somebody else is signed in. */
 export async function sendBlob(bytes: Blob, author?: string): Promise<string> {
   let response: Response;
   try {
-    response = await fetch(`/api${addressOf('addBlob')}`, {
+    response = await fetch(addressOf('addBlob'), {
       method: 'POST',
       headers: { 'content-type': bytes.type, ...(author === undefined ? {} : { [authorHeader]: author }) },
       body: bytes,
@@ -33,5 +34,5 @@ function unreachable(): ProblemError {
 }
 
 export function blobAddress(sha256: string): string {
-  return `/api${addressOf('blob', { sha256 })}`;
+  return addressOf('blob', { sha256 });
 }

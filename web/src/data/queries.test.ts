@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { answerFetch, seam } from '../testing/shop.ts';
 import { api, ProblemError } from './api.ts';
-import { serverVersion } from './door.ts';
+import { serverVersion } from './client.ts';
 
 const seams = { 'GET /api/seams': { items: [seam()], next: null }, 'GET /api/seams/axle': seam() };
 const reads = (calls: { method: string; path: string }[], path: string) =>

@@ -1,10 +1,10 @@
 /**
- * What the server owns, read through one cache fed by the table of doors. Views that follow one another share an answer for some seconds;
+ * What the server owns, read through one cache fed by the endpoints. Views that follow one another share an answer for some seconds;
  * after any write everything counts as old, so that nobody sees what was before it.
  */
-import type { DoorAnswer, DoorName } from '@fox-tempo/contract';
+import type { AnswerOf, EndpointName } from '@fox-tempo/contract';
 import { QueryClient, useQuery, type UseQueryResult } from '@tanstack/react-query';
-import { all, notSignedIn, onWritten, pass, type Asked, type Item, type ProblemError } from './door.ts';
+import { all, notSignedIn, onWritten, pass, type Asked, type Item, type ProblemError } from './client.ts';
 
 /** For so long an answer is as good as new, ms. */
 const freshMs = 4000;
@@ -14,16 +14,16 @@ export const queryClient = new QueryClient({
 });
 onWritten(() => void queryClient.invalidateQueries());
 
-type Reading<K extends DoorName> = Pick<Asked<K>, 'params' | 'query'>;
+type Reading<K extends EndpointName> = Pick<Asked<K>, 'params' | 'query'>;
 
-function one<K extends DoorName>(name: K, asked: Reading<K>) {
+function one<K extends EndpointName>(name: K, asked: Reading<K>) {
   return {
     queryKey: ['one', name, asked.params ?? {}, asked.query ?? {}],
     queryFn: ({ signal }: { signal: AbortSignal }) => pass(name, { ...asked, signal }),
   };
 }
 
-function list<K extends DoorName>(name: K, asked: Reading<K>) {
+function list<K extends EndpointName>(name: K, asked: Reading<K>) {
   return {
     queryKey: ['all', name, asked.params ?? {}, asked.query ?? {}],
     queryFn: ({ signal }: { signal: AbortSignal }) => all(name, { ...asked, signal }),
@@ -42,28 +42,28 @@ async function whenSomebodyIsHere<T>(ask: () => Promise<T>): Promise<T> {
   throw notSignedIn();
 }
 
-/** For loaders: the answer of a door, as it was some seconds ago or anew. */
-export function read<K extends DoorName>(name: K, asked: Asked<K> = {}): Promise<DoorAnswer<K>> {
+/** For loaders: the answer of an endpoint, as it was some seconds ago or anew. */
+export function read<K extends EndpointName>(name: K, asked: Asked<K> = {}): Promise<AnswerOf<K>> {
   const { params, query } = asked;
   return whenSomebodyIsHere(() => queryClient.query(one(name, { ...(params && { params }), ...(query && { query }) })));
 }
 
 /** For loaders: every page of a list. */
-export function readAll<K extends DoorName>(name: K, asked: Asked<K> = {}): Promise<Item<K>[]> {
+export function readAll<K extends EndpointName>(name: K, asked: Asked<K> = {}): Promise<Item<K>[]> {
   const { params, query } = asked;
   return whenSomebodyIsHere(() => queryClient.query(list(name, { ...(params && { params }), ...(query && { query }) })));
 }
 
-/** For components: the answer of a door, kept up to date with every write of this page. */
-export function useDoor<K extends DoorName>(
+/** For components: the answer of an endpoint, kept up to date with every write of this page. */
+export function useEndpoint<K extends EndpointName>(
   name: K,
   asked: Reading<K> = {},
   enabled = true,
-): UseQueryResult<DoorAnswer<K>, ProblemError> {
-  return useQuery<DoorAnswer<K>, ProblemError>({ ...one(name, asked), enabled }, queryClient);
+): UseQueryResult<AnswerOf<K>, ProblemError> {
+  return useQuery<AnswerOf<K>, ProblemError>({ ...one(name, asked), enabled }, queryClient);
 }
 
-export function useDoorList<K extends DoorName>(
+export function useEndpointList<K extends EndpointName>(
   name: K,
   asked: Reading<K> = {},
 ): UseQueryResult<Item<K>[], ProblemError> {
@@ -71,30 +71,30 @@ export function useDoorList<K extends DoorName>(
 }
 
 /** What a loader has read, kept up to date with every write of this page; what a write answered is put in its place at once. */
-export function useKept<K extends DoorName>(
+export function useKept<K extends EndpointName>(
   name: K,
-  loaded: DoorAnswer<K>,
+  loaded: AnswerOf<K>,
   asked: Reading<K> = {},
-): readonly [DoorAnswer<K>, (next: DoorAnswer<K>) => void] {
-  const { data } = useDoor(name, asked);
-  return [data ?? loaded, (next) => void queryClient.setQueryData<DoorAnswer<K>>(one(name, asked).queryKey, next)];
+): readonly [AnswerOf<K>, (next: AnswerOf<K>) => void] {
+  const { data } = useEndpoint(name, asked);
+  return [data ?? loaded, (next) => void queryClient.setQueryData<AnswerOf<K>>(one(name, asked).queryKey, next)];
 }
 
 /** The same for every page of a list. */
-export function useKeptList<K extends DoorName>(
+export function useKeptList<K extends EndpointName>(
   name: K,
   loaded: readonly Item<K>[],
   asked: Reading<K> = {},
 ): readonly [readonly Item<K>[], (next: readonly Item<K>[]) => void] {
-  const { data } = useDoorList(name, asked);
+  const { data } = useEndpointList(name, asked);
   return [data ?? loaded, (next) => void queryClient.setQueryData(list(name, asked).queryKey, [...next])];
 }
 
 /** Adds what a write has answered before the next reading does. */
-export function placeInCache<K extends DoorName>(
+export function placeInCache<K extends EndpointName>(
   name: K,
   asked: Reading<K>,
-  change: (before: DoorAnswer<K>) => DoorAnswer<K>,
+  change: (before: AnswerOf<K>) => AnswerOf<K>,
 ): void {
-  queryClient.setQueryData<DoorAnswer<K>>(one(name, asked).queryKey, (before) => before && change(before));
+  queryClient.setQueryData<AnswerOf<K>>(one(name, asked).queryKey, (before) => before && change(before));
 }

@@ -1,11 +1,12 @@
 /** Observations of one kind at one machine or seam: read from the shop's record, and added to it. */
-import { effective, type Observation, type ObservationCreate } from '@fox-tempo/contract';
+import { effective } from '@fox-tempo/core/record';
+import { type Observation, type ObservationCreate } from '@fox-tempo/contract';
 import { useCallback, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { t } from '../lib/words.ts';
 import { api, ProblemError } from './api.ts';
 import { sendWaiting, waitingRecords, type Entry } from './outbox/index.ts';
-import { placeInCache, useDoor } from './queries.ts';
+import { placeInCache, useEndpoint } from './queries.ts';
 
 export interface Observed {
   /** In the order of arrival, corrected and without what was taken back; null while loading. */
@@ -35,7 +36,7 @@ export function useObserved(
     }),
     [kind, machine, seam, limit],
   );
-  const { data, error } = useDoor('observations', asked);
+  const { data, error } = useEndpoint('observations', asked);
   const [refused, setRefused] = useState<string | null>(null);
   const entries = useStore(waitingRecords, (state) => state.entries);
   const waiting = useMemo(() => entries.flatMap((entry) => waitingRow(entry, kind, { machine, seam })), [entries, kind, machine, seam]);

@@ -1,7 +1,8 @@
 /** Machines as they stand: with leads as measured last and wires as calibrated, so that plan, card, bench and map compute with one resistance. */
-import { asStands, type MachineResource, type StandingFile } from '@fox-tempo/contract';
+import { asStands, type AsStands } from '@fox-tempo/core/machine';
+import type { MachineFile, MachineResource } from '@fox-tempo/contract';
 
-export type StandingMachine = MachineResource & { readonly file: StandingFile };
+export type StandingMachine = MachineResource & { readonly file: AsStands<MachineFile> };
 
 const known = new WeakMap<MachineResource, StandingMachine>();
 

@@ -1,4 +1,4 @@
-/** The seam last open in a view on this device: where its door on the rail leads. */
+/** The seam last open in a view on this device: where its endpoint on the rail leads. */
 import { useEffect } from 'react';
 import { redirect } from 'react-router';
 import { api } from '../data/api.ts';

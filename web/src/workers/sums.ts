@@ -1,7 +1,8 @@
 /** Sums that would hold the page up: each with what it is asked and what it answers. Plain functions; the worker runs them, tests call them. */
 import { sameWire } from '@fox-tempo/core/consumables';
 import { questionOf, type Site } from '@fox-tempo/core/site';
-import { asStands, type MachineResource, type SeamResource, type Stock } from '@fox-tempo/contract';
+import { asStands } from '@fox-tempo/core/machine';
+import { type MachineResource, type SeamResource, type Stock } from '@fox-tempo/contract';
 import { cylinderOutlook, spoolOutlook, type Outlook, notInStock, type Missing } from '@fox-tempo/core/consumption';
 import {
   planDay,

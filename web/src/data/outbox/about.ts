@@ -1,5 +1,5 @@
 /** What a record is about, in the names that the page has read: it is read later, when nobody remembers ids. */
-import type { MachineResource, ObservedDoor, Order, SeamResource, Stock } from '@fox-tempo/contract';
+import type { MachineResource, ObservedEndpoint, Order, SeamResource, Stock } from '@fox-tempo/contract';
 import { queryClient } from '../queries.ts';
 
 /** Everything the page has read from an endpoint, lists and single ones alike. */
@@ -12,7 +12,7 @@ function known<T>(...names: readonly string[]): T[] {
 }
 
 export function aboutOf(
-  name: ObservedDoor,
+  name: ObservedEndpoint,
   params: Readonly<Record<string, string>>,
   body: unknown,
 ): string {

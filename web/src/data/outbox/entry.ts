@@ -1,8 +1,8 @@
 /** A record that waits on this device: what is to be sent, who made it and when, and why the server would not take it. */
 import {
   outboxDays,
-  type DoorSends,
-  type ObservedDoor,
+  type SendOf,
+  type ObservedEndpoint,
   type Problem,
   type ProblemKind,
 } from '@fox-tempo/contract';
@@ -17,9 +17,9 @@ export interface EntryAuthor {
 export interface Entry {
   /** Idempotency key; at most endpoints the id of the observation too. */
   readonly key: string;
-  readonly name: ObservedDoor;
+  readonly name: ObservedEndpoint;
   readonly params: Readonly<Record<string, string>>;
-  readonly body: DoorSends<ObservedDoor>;
+  readonly body: SendOf<ObservedEndpoint>;
   /** Version that it was based on; null where the endpoint asks for none. */
   readonly basedOn: number | null;
   /** Sent before the record that names them. */
@@ -42,7 +42,7 @@ export interface Refusal {
 }
 
 /** Of these a later record of the same thing takes the place of a refused one: they say how something stands. */
-const standings: readonly ObservedDoor[] = [
+const standings: readonly ObservedEndpoint[] = [
   'saveStanding',
   'saveCylinder',
   'saveSpool',

@@ -1,11 +1,9 @@
 /** The page's own outbox: the browser's storage and locks, the server's endpoints, and the moments at which it is tried again. */
 import {
-  comesLate,
-  doorFacts,
   needsVersion,
-  type DoorAnswer,
-  type DoorSends,
-  type ObservedDoor,
+  type AnswerOf,
+  type SendOf,
+  type ObservedEndpoint,
   type Problem,
   type ProblemKind,
 } from '@fox-tempo/contract';
@@ -14,13 +12,14 @@ import { deviceTrouble, recall } from '../../lib/device.ts';
 import { announce } from '../../lib/notices.ts';
 import { t } from '../../lib/words.ts';
 import { sendBlob } from '../blobs.ts';
-import { pass, ProblemError } from '../door.ts';
+import { pass, ProblemError } from '../client.ts';
 import { newKey } from '../keys.ts';
 import { queryClient } from '../queries.ts';
 import { aboutOf } from './about.ts';
 import type { Entry, EntryAuthor } from './entry.ts';
 import { createOutbox, type Outcome } from './sending.ts';
 import { browserStorage } from './storage.ts';
+import { endpointFacts } from '../endpoint-facts.ts';
 
 /** What waits on this device, in the order it was made. */
 export const waitingRecords = createStore<{ readonly entries: readonly Entry[] }>()(() => ({ entries: [] }));
@@ -42,7 +41,7 @@ function alone<T>(act: () => Promise<T>): Promise<T> {
   return next;
 }
 
-async function send(entry: Entry, ticket: string | null): Promise<DoorAnswer<ObservedDoor>> {
+async function send(entry: Entry, ticket: string | null): Promise<AnswerOf<ObservedEndpoint>> {
   const author = { ...(ticket === null ? {} : { author: ticket }), madeAt: entry.at };
   const attachments: { sha256: string; name: string }[] = [];
   for (const { name, bytes } of entry.files)
@@ -74,9 +73,9 @@ const outbox = createOutbox({
 });
 
 /** What goes with a record beside its content. */
-export interface Observing<K extends ObservedDoor> {
+export interface Observing<K extends ObservedEndpoint> {
   readonly params?: Readonly<Record<string, string>>;
-  readonly body: DoorSends<K>;
+  readonly body: SendOf<K>;
   readonly basedOn?: number;
   /** Made by the caller where something may name this record later. */
   readonly key?: string;
@@ -95,11 +94,11 @@ export class RefusedRecord extends ProblemError {
 }
 
 /** Records what somebody observed: the server's answer, or null while it waits on this device. A refusal is thrown. */
-export async function observed<K extends ObservedDoor>(
+export async function observed<K extends ObservedEndpoint>(
   name: K,
   { params = {}, body, basedOn, key = newKey(), files = [], replaces }: Observing<K>,
-): Promise<DoorAnswer<K> | null> {
-  if (!comesLate(name) || (needsVersion(doorFacts[name]) && basedOn === undefined))
+): Promise<AnswerOf<K> | null> {
+  if (needsVersion(endpointFacts[name]) && basedOn === undefined)
     throw new Error(`${name} is sent without its version`);
   const entry: Entry = {
     key,
@@ -113,10 +112,10 @@ export async function observed<K extends ObservedDoor>(
     at: new Date().toISOString(),
     refused: null,
   };
-  return answerOf(await outbox.add(entry, replaces), key) as DoorAnswer<K> | null;
+  return answerOf(await outbox.add(entry, replaces), key) as AnswerOf<K> | null;
 }
 
-function answerOf(outcome: Outcome, key: string): DoorAnswer<ObservedDoor> | null {
+function answerOf(outcome: Outcome, key: string): AnswerOf<ObservedEndpoint> | null {
   if (outcome.kind === 'sent') return outcome.answer;
   if (outcome.kind === 'refused') throw new RefusedRecord(key, outcome.error);
   announce({ level: 'note', text: t('view.outbox.kept-here') });

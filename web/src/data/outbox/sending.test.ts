@@ -1,8 +1,8 @@
 /** The outbox against a made-up server: every refusal of the error table, two tabs, other people, restarts. */
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { fates, outboxDays, type DoorAnswer, type ObservedDoor, type Problem, type ProblemKind } from '@fox-tempo/contract';
-import { ProblemError } from '../door.ts';
+import { fateOf, problems, outboxDays, type AnswerOf, type ObservedEndpoint, type Problem, type ProblemKind } from '@fox-tempo/contract';
+import { ProblemError } from '../client.ts';
 import type { Entry, EntryAuthor } from './entry.ts';
 import { createOutbox, type Outbox, type OutboxParts } from './sending.ts';
 import { browserStorage, type EntryStorage } from './storage.ts';
@@ -70,7 +70,7 @@ function tab(at: Server, here: () => EntryAuthor | null = () => teo, change: Par
       const kind = at.answer(one);
       if (kind !== null) throw refusal(kind);
       at.got.push({ key: one.key, ticket, at: one.at });
-      return { id: one.key } as DoorAnswer<ObservedDoor>;
+      return { id: one.key } as AnswerOf<ObservedEndpoint>;
     },
     ...change,
   });
@@ -91,7 +91,7 @@ describe('a record', () => {
     expect(await waiting()).toEqual([]);
   });
 
-  const kinds = Object.keys(fates) as Kind[];
+  const kinds = [...Object.keys(problems), 'unreachable'] as Kind[];
   it.each(kinds)('stays on the device after %s, as the error table says', async (kind) => {
     const at = server();
     at.answer = () => kind;
@@ -103,7 +103,7 @@ describe('a record', () => {
       expect([outcome.kind, await waiting()]).toEqual(['refused', []]);
       return;
     }
-    const isFinal = fates[kind] === 'person';
+    const isFinal = fateOf(kind) === 'person';
     expect(outcome.kind).toBe(isFinal ? 'refused' : 'waits');
     expect(await waiting()).toEqual([[one.key, isFinal ? kind : null]]);
     // The fault has passed: what may go goes under its own key, what was refused waits for a person.

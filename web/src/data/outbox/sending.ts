@@ -2,13 +2,13 @@
  * The outbox: a record is kept first and sent then, and leaves only when the server has confirmed it or a person has said what becomes of
  * it. One tab sends at a time. What a fault of the server stops is sent again; what the server refuses waits for a person, with its reason.
  */
-import { fates, type DoorAnswer, type ObservedDoor } from '@fox-tempo/contract';
-import type { ProblemError } from '../door.ts';
+import { fateOf, type AnswerOf, type ObservedEndpoint } from '@fox-tempo/contract';
+import type { ProblemError } from '../client.ts';
 import { inOrder, isTooOld, supersedes, type Entry, type EntryAuthor, type Refusal } from './entry.ts';
 import type { EntryStorage } from './storage.ts';
 
 export type Outcome =
-  | { readonly kind: 'sent'; readonly answer: DoorAnswer<ObservedDoor> }
+  | { readonly kind: 'sent'; readonly answer: AnswerOf<ObservedEndpoint> }
   | { readonly kind: 'waits' }
   | { readonly kind: 'refused'; readonly error: ProblemError };
 
@@ -18,7 +18,7 @@ export interface OutboxParts {
   readonly me: () => EntryAuthor | null;
   readonly now: () => number;
   /** Sends one record with its files; throws a `ProblemError`. `ticket`: of its author, where somebody else is signed in. */
-  readonly pass: (entry: Entry, ticket: string | null) => Promise<DoorAnswer<ObservedDoor>>;
+  readonly pass: (entry: Entry, ticket: string | null) => Promise<AnswerOf<ObservedEndpoint>>;
   /** Keeps every other tab out until the act has ended. */
   readonly alone: <T>(act: () => Promise<T>) => Promise<T>;
   /** Told after every change, with what waits now. */
@@ -76,7 +76,7 @@ export function createOutbox(parts: OutboxParts): Outbox {
       return { kind: 'sent', answer };
     } catch (error) {
       if (!isProblem(error)) throw error;
-      if (fates[error.kind] !== 'person') return { kind: 'waits' };
+      if (fateOf(error.kind) !== 'person') return { kind: 'waits' };
       await refuse(entry, { kind: error.kind as Refusal['kind'], detail: error.message, problem: error.problem });
       return { kind: 'refused', error };
     }

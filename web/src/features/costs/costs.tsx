@@ -25,7 +25,7 @@ import { amount } from '@fox-tempo/core/said';
 import { useMemo } from 'react';
 import { Link, useLoaderData, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
-import { useDoor, useDoorList } from '../../data/queries.ts';
+import { useEndpoint, useEndpointList } from '../../data/queries.ts';
 import { fixed, t, format } from '../../lib/words.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -111,8 +111,8 @@ function OfOrder({
   readonly machines: readonly MachineResource[];
 }) {
   // All of them: a sum over the first page would pass for the whole.
-  const { data: runs, error: runsTrouble } = useDoorList('runs', { query: { order: order.id } });
-  const { data: wear } = useDoor('wear', {});
+  const { data: runs, error: runsTrouble } = useEndpointList('runs', { query: { order: order.id } });
+  const { data: wear } = useEndpoint('wear', {});
   const tipLife = wear?.parts.find(({ part }) => part === 'contact-tip')?.life.expected ?? usualLife['contact-tip'];
   const lines = useMemo(
     () =>

@@ -4,7 +4,7 @@ import { hazard } from '@fox-tempo/words';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { endingsOf } from '@fox-tempo/core/day-plan';
 import { Link } from 'react-router';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { t } from '../../lib/words.ts';
 import { Notice } from '../../ui/notice.tsx';
 
@@ -15,7 +15,7 @@ export function CannotFinish({
   readonly seam: SeamResource;
   readonly machine: Pick<MachineResource, 'id'> | undefined;
 }) {
-  const { data: stock } = useDoor('stock', {});
+  const { data: stock } = useEndpoint('stock', {});
   const { revision } = seam;
   if (!stock || !machine || !revision?.use) return null;
   const job = {

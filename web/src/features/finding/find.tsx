@@ -5,7 +5,7 @@ import { Command } from 'cmdk';
 import { useMemo, useRef } from 'react';
 import { useStore } from 'zustand';
 import { useNavigate } from 'react-router';
-import { useDoorList } from '../../data/queries.ts';
+import { useEndpointList } from '../../data/queries.ts';
 import { lookUp } from '../../lib/glossary.ts';
 import { toggleTheme, toggleUnits } from '../../lib/reading.ts';
 import { inputLook } from '../../ui/field.tsx';
@@ -19,8 +19,8 @@ export function Find() {
   const navigate = useNavigate();
   const typed = useStore(overlay, (state) => state.searched);
   const field = useRef<HTMLInputElement>(null);
-  const { data: seams = [] } = useDoorList('seams');
-  const { data: machines = [] } = useDoorList('machines');
+  const { data: seams = [] } = useEndpointList('seams');
+  const { data: machines = [] } = useEndpointList('machines');
   const items = useMemo(
     () =>
       itemsOf(seams, machines, [

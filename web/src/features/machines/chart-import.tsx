@@ -1,7 +1,7 @@
 /** Chart lines from a CSV table: what it would add and every row that cannot be read, before anything is written. */
 import { amount } from '@fox-tempo/core/said';
 import { t, format } from '../../lib/words.ts';
-import { Box } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { chartCsvExample, largestChartCsvBytes, readChartCsv } from '@fox-tempo/contract';
 import { useMemo, useState } from 'react';
 import { download } from '../../lib/download.ts';
@@ -11,7 +11,6 @@ import { Field, inputLook } from '../../ui/field.tsx';
 import { useKeptText } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
-import { chakra } from '@chakra-ui/react';
 import type { MachineEditor } from './use-machine.ts';
 
 /** Rows shown of each list; a long list says how many more there are. */

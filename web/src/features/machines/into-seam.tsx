@@ -1,10 +1,10 @@
 /** A weld that was read off a machine's dials, taken onto a seam's sheet as a draft: undo takes it back, nothing is saved. */
 import { Box } from '@chakra-ui/react';
-import { choiceOfProgram } from '@fox-tempo/contract';
+import { choiceOfProgram } from '@fox-tempo/core/site';
 import type { Program } from '@fox-tempo/core/machine';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { useDoorList } from '../../data/queries.ts';
+import { useEndpointList } from '../../data/queries.ts';
 import { createDraftStore } from '../../sheet/draft-store.ts';
 import { sheetOf } from '../../sheet/sheet.ts';
 import { t } from '../../lib/words.ts';
@@ -13,7 +13,7 @@ import { ChoiceField } from '../../ui/choice-field.tsx';
 
 export function IntoSeam({ program }: { readonly program: Program }) {
   const navigate = useNavigate();
-  const { data: seams } = useDoorList('seams');
+  const { data: seams } = useEndpointList('seams');
   const [seamId, setSeamId] = useState('');
   const seam = seams?.find(({ id }) => id === seamId) ?? seams?.[0];
   if (!seams) return null;
@@ -25,7 +25,7 @@ export function IntoSeam({ program }: { readonly program: Program }) {
     );
   const take = () => {
     const draft = createDraftStore(seam.id, { version: seam.version, sheet: sheetOf(seam) });
-    const choice = choiceOfProgram({ format: 'fox-tempo/program', version: 2, ...program });
+    const choice = choiceOfProgram(program);
     draft.getState().edit((now) => ({ ...now, choice }), t('view.machines.reading.name'));
     void navigate(`/seams/${seam.id}`);
   };

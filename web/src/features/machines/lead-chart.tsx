@@ -1,8 +1,7 @@
 /** Lead resistance over time. */
 import { amount, bare } from '@fox-tempo/core/said';
 import { t } from '../../lib/words.ts';
-import type { LeadReadingRow } from '@fox-tempo/contract';
-import { csvOf } from '@fox-tempo/contract';
+import { type LeadReadingRow, csvOf } from '@fox-tempo/contract';
 import { useCallback } from 'react';
 import { axisLook, Chart, type Paint } from '../../ui/chart.tsx';
 

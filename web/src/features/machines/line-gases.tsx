@@ -1,4 +1,4 @@
-/** Other gases that the door lists under one number, each with the arc it then burns. */
+/** Other gases that the endpoint lists under one number, each with the arc it then burns. */
 import { signed } from '@fox-tempo/core/said';
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';

@@ -1,7 +1,7 @@
 /** All machines as they stand, the way to describe another, and two side by side. */
 import { absent } from '@fox-tempo/core/said';
 import { t, format } from '../../lib/words.ts';
-import { Box, Heading } from '@chakra-ui/react';
+import { Box, Heading, chakra } from '@chakra-ui/react';
 import { blankMachine, readMachineFile, type MachineResource } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { useState } from 'react';
@@ -16,7 +16,6 @@ import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
-import { chakra } from '@chakra-ui/react';
 import { isUntested } from './dial-words.ts';
 
 export async function loadMachineList({ request }: { request: Request }) {

@@ -8,7 +8,7 @@ import { refillSteps, type Refilled } from '@fox-tempo/core/setup';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../data/api.ts';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
@@ -23,7 +23,7 @@ import { Step } from '../setup/index.ts';
 type Held = { readonly what: 'bottle'; readonly item: Cylinder } | { readonly what: 'spool'; readonly item: Spool };
 
 export function Refill({ machine }: { readonly machine: MachineResource }) {
-  const { data: stock, error, refetch } = useDoor('stock', {});
+  const { data: stock, error, refetch } = useEndpoint('stock', {});
   // Kept as it stood: between the two writes it hangs nowhere, and the walk goes on.
   const [changing, setChanging] = useState<Held | null>(null);
   const [said, say] = useState<string | null>(null);
@@ -161,7 +161,7 @@ function Walked({
   readonly stock: Stock;
   readonly onDone: (fresh: string) => void;
 }) {
-  const { data: times = { minutes: {} } } = useDoor('stepTimes', { params: { id: machine.id } });
+  const { data: times = { minutes: {} } } = useEndpoint('stepTimes', { params: { id: machine.id } });
   const keep = `refill/${machine.id}/${held.item.id}`;
   const others = likeIt(held, stock);
   const { of, level } = measured(held);

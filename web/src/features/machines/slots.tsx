@@ -2,12 +2,13 @@
 import { amount, absent } from '@fox-tempo/core/said';
 import { t, format, formatIf } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
-import { foundOn, slotDrift, type MachineResource, type SlotEntry } from '@fox-tempo/contract';
+import { foundOn, slotDrift } from '@fox-tempo/core/setup';
+import { type MachineResource, type SlotEntry } from '@fox-tempo/contract';
 import { fillerOf, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../data/api.ts';
-import { useDoorList, useKeptList } from '../../data/queries.ts';
+import { useEndpointList, useKeptList } from '../../data/queries.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
@@ -234,7 +235,7 @@ function Entry({
 }
 
 function History({ machineId, slot }: { readonly machineId: string; readonly slot: number }) {
-  const { data: past, isError } = useDoorList('slotHistory', { params: { id: machineId, slot: String(slot) } });
+  const { data: past, isError } = useEndpointList('slotHistory', { params: { id: machineId, slot: String(slot) } });
   if (isError) return <Notice level="caution">{t('view.machines.slots.history-failed')}</Notice>;
   if (!past) {
     return (

@@ -1,7 +1,7 @@
 /** The machine's memory slots: which one, and what it holds now. */
 import { absent } from '@fox-tempo/core/said';
 import { t, format, formatIf } from '../../lib/words.ts';
-import { useDoorList } from '../../data/queries.ts';
+import { useEndpointList } from '../../data/queries.ts';
 import { Link } from 'react-router';
 import { TextField } from '../../ui/text-field.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
@@ -17,7 +17,7 @@ import { api } from '../../data/api.ts';
 import { useState } from 'react';
 import { type MachineResource, type SeamResource, type SlotEntry } from '@fox-tempo/contract';
 export function Slots({ seam, machine }: { readonly seam: SeamResource; readonly machine: MachineResource }) {
-  const { data: entries, isError, refetch } = useDoorList('slots', { params: { id: machine.id } });
+  const { data: entries, isError, refetch } = useEndpointList('slots', { params: { id: machine.id } });
   if (isError) {
     return (
       <Notice level="caution" word={t('view.memory.failed')}>

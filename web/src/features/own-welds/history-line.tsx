@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { TrialRow } from '@fox-tempo/contract';
 import { Link } from 'react-router';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { shopTime } from '../../lib/time.ts';
 import { t } from '../../lib/words.ts';
 import { VerdictShape, verdictWord } from './verdict-mark.tsx';
@@ -10,7 +10,7 @@ import { VerdictShape, verdictWord } from './verdict-mark.tsx';
 const shown = 24;
 
 export function HistoryLine({ seamId }: { readonly seamId: string }) {
-  const { data } = useDoor('trials', { query: { seam: seamId, limit: String(shown) } });
+  const { data } = useEndpoint('trials', { query: { seam: seamId, limit: String(shown) } });
   if (!data || data.items.length === 0) return null;
   return <VerdictLine trials={[...data.items].reverse()} />;
 }

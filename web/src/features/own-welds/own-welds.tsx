@@ -6,7 +6,7 @@ import type { Plan } from '@fox-tempo/core/plan';
 import { noTune } from '@fox-tempo/core/tuning';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { session, useMe } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
 import { t, format } from '../../lib/words.ts';
@@ -27,7 +27,7 @@ export function OwnWelds({ seamId, machineId, choice, plan, isNew, onChoice }: O
   const me = useMe();
   const [welder, setWelder] = useState(me?.id ?? '');
   const people = (session.getState().state?.people ?? []).filter(({ role }) => may('addTrial', role));
-  const { data } = useDoor('learned', {
+  const { data } = useEndpoint('learned', {
     params: { id: seamId },
     query: { welder, ...(machineId === undefined ? {} : { machine: machineId }) },
   });

@@ -10,7 +10,7 @@ import { procedureAddress } from '../../data/api.ts';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { spoken, t, format } from '../../lib/words.ts';
-import { useDoorList } from '../../data/queries.ts';
+import { useEndpointList } from '../../data/queries.ts';
 import type { SeamAndMachines } from '../../sheet/load.ts';
 import { useMachineFor } from '../../sheet/machine-choice.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
@@ -34,7 +34,7 @@ function OneProcedure({
   readonly machines: readonly MachineResource[];
 }) {
   const machine = useMachineFor(machines, seam);
-  const { data: revisions, isError } = useDoorList('revisions', { params: { id: seam.id } });
+  const { data: revisions, isError } = useEndpointList('revisions', { params: { id: seam.id } });
   const [chosen, setChosen] = useState<string | null>(null);
   const inForce = seam.issued.find((one) => one.machineId === machine?.id)?.revision ?? null;
   const number = chosen === null ? (inForce ?? seam.revision?.number) : Number(chosen);

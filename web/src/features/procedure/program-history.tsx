@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import type { MachineResource, Observation, Revision, SeamResource } from '@fox-tempo/contract';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { kindNames, observationLine } from '../../lib/record-words.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { shopTime } from '../../lib/time.ts';
@@ -43,8 +43,8 @@ export function ProgramHistory({
   readonly revisions: readonly Revision[];
 }) {
   const units = useSettings((state) => state.units);
-  const { data: observed, isError } = useDoor('observations', { query: { seam: seam.id, limit: most } });
-  const { data: trials } = useDoor('trials', { query: { seam: seam.id, limit: most } });
+  const { data: observed, isError } = useEndpoint('observations', { query: { seam: seam.id, limit: most } });
+  const { data: trials } = useEndpoint('trials', { query: { seam: seam.id, limit: most } });
   const onMachine = (id: string | null) => machines.find((one) => one.id === id)?.file.name;
   const happened: Happened[] = [
     ...revisions.map(({ number, program, createdAt, createdBy }) => ({

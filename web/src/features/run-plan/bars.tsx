@@ -15,8 +15,8 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { Box } from '@chakra-ui/react';
-import type { MachineResource, NamedJob } from '@fox-tempo/contract';
-import { hoursMinutes, barsOn, usualShifts, type DayPlan } from '@fox-tempo/core/day-plan';
+import type { MachineResource } from '@fox-tempo/contract';
+import { hoursMinutes, barsOn, usualShifts, type DayPlan, type NamedJob } from '@fox-tempo/core/day-plan';
 import { useEffect, useRef, useState } from 'react';
 import { t, format } from '../../lib/words.ts';
 import { Bar } from './bar.tsx';

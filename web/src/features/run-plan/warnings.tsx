@@ -1,8 +1,8 @@
 /** What the plan cannot mend by itself: pauses, what runs out, jobs that no machine here can say, orders whose day is over. */
 import { whyNot, whyNotWords, missingWords } from '@fox-tempo/core/machine';
-import type { MachineResource, NamedJob, Stock } from '@fox-tempo/contract';
+import type { MachineResource, Stock } from '@fox-tempo/contract';
 import { Box } from '@chakra-ui/react';
-import { hoursMinutes, nearestTo, pauseOn, runsOut, type DayPlan } from '@fox-tempo/core/day-plan';
+import { hoursMinutes, nearestTo, pauseOn, runsOut, type DayPlan, type NamedJob } from '@fox-tempo/core/day-plan';
 import { amount } from '@fox-tempo/core/said';
 import { Link } from 'react-router';
 import { shopDate, shopDay } from '../../lib/time.ts';

@@ -1,6 +1,6 @@
 /** Production welds: which seam got which wire and gas, by whom, and what became of it. */
 import { Box } from '@chakra-ui/react';
-import { addressOf, runStates, type Run } from '@fox-tempo/contract';
+import { runStates, type Run } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
 import { useState } from 'react';
 import { Link, useLoaderData, useSearchParams } from 'react-router';
@@ -15,6 +15,7 @@ import { PageHead } from '../../ui/page-head.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { DecideRun } from './decide-run.tsx';
+import { addressOf } from '../../data/address.ts';
 
 const filterNames = ['machine', 'order', 'state', 'seam'] as const;
 type FilterName = (typeof filterNames)[number];
@@ -54,7 +55,7 @@ export function RunList() {
     <>
       <PageHead title={t('view.runs.production')} line={t('view.runs.title-why')}>
         <Action asChild>
-          <a href={`/api${addressOf('runsCsv')}?${key}`}>CSV</a>
+          <a href={addressOf('runsCsv', undefined, filter)}>CSV</a>
         </Action>
       </PageHead>
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">

@@ -3,7 +3,15 @@ import { t, format, named, fixed } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { translate, type PlainLatch } from '@fox-tempo/core/machine';
-import { pressLines, scoreOf, sequenceOnMachine, type ScoreOf, type SequenceOnMachine } from '@fox-tempo/core/score';
+import {
+  pressLines,
+  scoreOf,
+  sequenceOnMachine,
+  type ScoreOf,
+  type SequenceOnMachine,
+  foldsOf,
+  timeMap,
+} from '@fox-tempo/core/score';
 import { useEffect, useMemo, useRef } from 'react';
 import { Link } from 'react-router';
 import { useSettings } from '../../lib/settings.ts';
@@ -16,7 +24,6 @@ import { DryTest } from './ends/dry-test.tsx';
 import { paintStaves } from './staves/paint-staves.ts';
 import { staveLayout } from './staves/stave-picture.ts';
 import { pictureOf } from './staves/staves.tsx';
-import { foldsOf, timeMap } from '@fox-tempo/core/score';
 import { fitted } from './staves/window.ts';
 import { TapCalls } from './tacks/tap-calls.tsx';
 import { useWidth } from '../../ui/canvas/use-size.ts';

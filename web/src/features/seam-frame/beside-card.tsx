@@ -2,8 +2,7 @@
 import { t } from '../../lib/words.ts';
 import { Box, type BoxProps } from '@chakra-ui/react';
 import { memo } from 'react';
-import { DialCard, type DialCardProps } from '../dial-card/index.ts';
-import { DialStrip } from '../dial-card/index.ts';
+import { DialCard, type DialCardProps, DialStrip } from '../dial-card/index.ts';
 
 // A card that shows nothing new is not drawn again with every keystroke beside it.
 const Card = memo(DialCard);

@@ -4,7 +4,7 @@ import { Box } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
 import { useEffect, useRef } from 'react';
 import { NavLink, useLocation } from 'react-router';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { partLink } from '../../ui/part-link.ts';
 
 const steps: readonly { readonly name: string; readonly to: (id: string) => string; readonly hasParts?: true }[] = [
@@ -55,7 +55,7 @@ const markWords: Record<StepState, string> = {
 
 export function SeamSteps({ seam }: { readonly seam: SeamResource }) {
   const seamId = seam.id;
-  const { data: passed } = useDoor('trials', { query: { seam: seamId, verdict: 'pass', limit: '1' } });
+  const { data: passed } = useEndpoint('trials', { query: { seam: seamId, verdict: 'pass', limit: '1' } });
   const states = statesOf(seam, (passed?.items.length ?? 0) > 0);
   const { pathname } = useLocation();
   const row = useRef<HTMLElement>(null);

@@ -1,7 +1,8 @@
 /** The setting as a program file, out and in: a file from elsewhere stands on this sheet as a draft, which undo takes back. */
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { choiceOfProgram, readProgramFile, type ProgramChoice, type SeamResource } from '@fox-tempo/contract';
+import { choiceOfProgram } from '@fox-tempo/core/site';
+import { readProgramFile, type ProgramChoice, type SeamResource } from '@fox-tempo/contract';
 import { useState } from 'react';
 import { download } from '../../lib/download.ts';
 import { Action } from '../../ui/action.tsx';

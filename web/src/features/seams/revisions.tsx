@@ -2,7 +2,7 @@
 import { t, format, named, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { wireSizeLabel } from '@fox-tempo/core/consumables';
-import { useDoorList } from '../../data/queries.ts';
+import { useEndpointList } from '../../data/queries.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { shopTime } from '../../lib/time.ts';
 import { Action } from '../../ui/action.tsx';
@@ -17,7 +17,7 @@ export interface RevisionsProps {
 
 export function Revisions({ seamId, onBringBack }: RevisionsProps) {
   const units = useSettings((state) => state.units);
-  const { data: revisions, isError } = useDoorList('revisions', { params: { id: seamId } });
+  const { data: revisions, isError } = useEndpointList('revisions', { params: { id: seamId } });
 
   return (
     <Panel title={t('view.seams.revisions')}>

@@ -5,7 +5,7 @@ import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../data/api.ts';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { useMay } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask, type Task } from '../../lib/use-task.ts';
@@ -141,7 +141,7 @@ function Signing({
   const [reason, setReason] = useState('');
   const [machineId, setMachineId] = useState(machines[0]?.id ?? '');
   const hasReason = reason.trim().length >= 3;
-  const { data: passed } = useDoor('trials', {
+  const { data: passed } = useEndpoint('trials', {
     query: { seam: seam.id, machine: machineId, verdict: 'pass', limit: '20' },
   });
   const standing = (passed?.items ?? []).filter((trial) => trial.revision === newest).slice(0, evidenceShown);

@@ -2,7 +2,7 @@
 import { allOf, amount } from '@fox-tempo/core/said';
 import { t, format, named } from '../../lib/words.ts';
 import { api } from '../../data/api.ts';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { WireAndFlow } from './wire-and-flow.tsx';
 import { LengthsDrawing } from './drawings.tsx';
 import { FirstArc } from './first-arc.tsx';
@@ -31,7 +31,7 @@ export function Walk({
   readonly onStands: (machine: MachineResource) => void;
 }) {
   // Without the shop's own times the usual ones stand; the walk does not wait for them.
-  const { data: times = { minutes: {} } } = useDoor('stepTimes', { params: { id: machine.id } });
+  const { data: times = { minutes: {} } } = useEndpoint('stepTimes', { params: { id: machine.id } });
   const state: MachineState = machine.standing ?? unknownState(machine.file);
   const list = changeover(machine.file, state, program, times.minutes);
   const check = checkLoaded(machine.file, state, program);

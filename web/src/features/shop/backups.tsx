@@ -6,7 +6,7 @@ import { FormChoice, FormText } from '../../ui/forms/fields.tsx';
 import { useRecordForm } from '../../ui/forms/record-form.ts';
 import { thicknessRules } from '@fox-tempo/core/plan';
 import { Box } from '@chakra-ui/react';
-import { addressOf, parseWith, type Problem, problemKind, shopSave, type ShopState } from '@fox-tempo/contract';
+import { parseWith, type Problem, problemKind, shopSave, type ShopState } from '@fox-tempo/contract';
 import { useRevalidator } from 'react-router';
 import { api, ProblemError } from '../../data/api.ts';
 import { download } from '../../lib/download.ts';
@@ -19,6 +19,7 @@ import { Panel } from '../../ui/panel.tsx';
 import { Refused } from '../../ui/refused.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { MayNot } from './may-not.tsx';
+import { addressOf } from '../../data/address.ts';
 
 export function Backups({ shop }: { readonly shop: ShopState }) {
   return (
@@ -91,7 +92,7 @@ function ShopFields({ shop }: { readonly shop: ShopState }) {
   });
   const zones = [...new Set([shop.timeZone, ...Intl.supportedValuesOf('timeZone')])];
   return (
-    <Panel title={t('view.shop.the-shop')} aside={may ? undefined : <MayNot door="saveShop" />}>
+    <Panel title={t('view.shop.the-shop')} aside={may ? undefined : <MayNot act="saveShop" />}>
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr 1fr auto' }} alignItems="start">
         <FormText of={record} name="name" />
         <FormChoice of={record} name="timeZone" choices={zones.map((zone) => ({ value: zone, label: zone }))} />
@@ -127,7 +128,7 @@ function ShopFields({ shop }: { readonly shop: ShopState }) {
 function TakeBackup() {
   const may = useMay('backup');
   const task = useTask();
-  if (!may) return <MayNot door="backup" />;
+  if (!may) return <MayNot act="backup" />;
   return (
     <>
       <Action
@@ -148,7 +149,7 @@ function TakeBackup() {
 
 /** The one answer that is a file and no JSON. */
 async function takeBackup(): Promise<Blob> {
-  const response = await fetch(`/api${addressOf('backup')}`, { method: 'POST' });
+  const response = await fetch(addressOf('backup'), { method: 'POST' });
   if (response.ok) return response.blob();
   const problem = (await response.json()) as Problem;
   throw new ProblemError(problemKind(problem), problem);

@@ -84,7 +84,7 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
   if (!may) {
     return (
       <Panel title={t('view.shop.in')}>
-        <MayNot door="importBundle" />
+        <MayNot act="importBundle" />
       </Panel>
     );
   }

@@ -23,7 +23,7 @@ export function Orders({ orders, parts }: { readonly orders: readonly Order[]; r
   const rows = [...orders.filter((order) => !order.closed), ...orders.filter((order) => order.closed)];
   return (
     <>
-      <Panel title={t('view.finding.orders')} aside={mayChange ? undefined : <MayNot door="saveOrder" />}>
+      <Panel title={t('view.finding.orders')} aside={mayChange ? undefined : <MayNot act="saveOrder" />}>
         {rows.length === 0 && <Notice level="note">{t('view.shop.no-order')}</Notice>}
         <ChangeableTable
           label={t('view.finding.orders')}

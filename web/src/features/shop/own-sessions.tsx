@@ -1,7 +1,7 @@
 /** Where one is signed in: since when, on what device; another one is ended from here. */
 import { Box } from '@chakra-ui/react';
 import { api } from '../../data/api.ts';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { t } from '../../lib/words.ts';
@@ -12,7 +12,7 @@ import { Refused } from '../../ui/refused.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 
 export function OwnSessions() {
-  const { data, error } = useDoor('ownSessions');
+  const { data, error } = useEndpoint('ownSessions');
   const task = useTask();
   if (error) return <Notice level="refusal">{error.message}</Notice>;
   return (

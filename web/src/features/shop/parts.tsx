@@ -28,7 +28,7 @@ export function Parts({ parts }: { readonly parts: readonly Part[] }) {
     <>
       <Panel
         title={t('view.shop.parts', { parts: parts.length })}
-        aside={mayChange ? undefined : <MayNot door="savePart" />}
+        aside={mayChange ? undefined : <MayNot act="savePart" />}
       >
         <Box maxWidth="320px" mb="2">
           <TextField label={t('view.seams.search')} value={wanted} onChange={setWanted} />

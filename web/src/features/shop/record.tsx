@@ -4,7 +4,7 @@ import { Box } from '@chakra-ui/react';
 import type { Observation } from '@fox-tempo/contract';
 import { useCallback, useEffect, useState } from 'react';
 import { api, ProblemError } from '../../data/api.ts';
-import { useDoorList } from '../../data/queries.ts';
+import { useEndpointList } from '../../data/queries.ts';
 import { shopTime } from '../../lib/time.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
@@ -48,8 +48,8 @@ export function Record() {
     void load(kind, null, leaving.signal);
     return () => leaving.abort();
   }, [kind, load]);
-  const { data: machines = [] } = useDoorList('machines');
-  const { data: seams = [] } = useDoorList('seams');
+  const { data: machines = [] } = useEndpointList('machines');
+  const { data: seams = [] } = useEndpointList('seams');
   const whereOf = ({ machineId, seamId }: Observation) =>
     [
       machines.find(({ id }) => id === machineId)?.file.name ?? machineId,

@@ -4,7 +4,7 @@ import type { WordReview } from '@fox-tempo/contract';
 import { written, type Language } from '@fox-tempo/words';
 import { useEffect, useMemo, useState } from 'react';
 import { api } from '../../data/api.ts';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { download } from '../../lib/download.ts';
 import type { ShippedTexts } from '../../lib/load-words.ts';
 import { useMay } from '../../lib/session.ts';
@@ -58,7 +58,7 @@ function TextsOf({ language, load }: { readonly language: Language; readonly loa
   const may = useMay('reviewWord');
   const [shipped, setShipped] = useState<ShippedTexts | null>(null);
   const [sought, setSought] = useState('');
-  const { data } = useDoor('wordReviews', { params: { language } });
+  const { data } = useEndpoint('wordReviews', { params: { language } });
   useEffect(() => void load(language).then(setShipped), [language, load]);
   const rows = useMemo(() => (shipped && data ? rowsOf(shipped, data.reviews) : null), [shipped, data]);
   if (!rows) return <Box color="quiet">{t('view.app.loading')}</Box>;
@@ -88,7 +88,7 @@ function TextsOf({ language, load }: { readonly language: Language; readonly loa
         >
           {t('view.words.export')}
         </Action>
-        {!may && <MayNot door="reviewWord" />}
+        {!may && <MayNot act="reviewWord" />}
       </Box>
       <Box textStyle="label" color="quiet" mb="2" role="status">
         {t('view.words.hazards-left', { count: left })} ·{' '}

@@ -1,11 +1,11 @@
 /** Memory slots whose dials were found otherwise than stored, for the day's first look. */
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { lastWords } from '../../lib/last-hand.ts';
 import { t } from '../../lib/words.ts';
 import { LookGroup, LookRow } from './look-group.tsx';
 
 export function Drifted() {
-  const { data } = useDoor('shift', {});
+  const { data } = useEndpoint('shift', {});
   return (
     <LookGroup
       title={t('view.shift.drifted-settings')}

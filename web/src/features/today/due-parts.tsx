@@ -1,11 +1,11 @@
 /** What wears and is due, or soon, on every gun. */
 import { wearPartNames } from '@fox-tempo/core/maintenance';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { t, format } from '../../lib/words.ts';
 import { LookGroup, LookRow } from './look-group.tsx';
 
 export function DueParts() {
-  const { data } = useDoor('wear', {});
+  const { data } = useEndpoint('wear', {});
   const due = (data?.parts ?? []).filter((one) => one.due !== 'fine');
   return (
     <LookGroup

@@ -1,13 +1,13 @@
 /** Records that a device could not enter and somebody handed to the lead hands: each waits for a word. */
-import { effective } from '@fox-tempo/contract';
-import { useDoor } from '../../data/queries.ts';
+import { effective } from '@fox-tempo/core/record';
+import { useEndpoint } from '../../data/queries.ts';
 import { useMay } from '../../lib/session.ts';
 import { t } from '../../lib/words.ts';
 import { LookGroup, LookRow } from './look-group.tsx';
 
 export function HandedOver() {
   const may = useMay('settleHandedOver');
-  const { data } = useDoor('observations', { query: { kind: 'handed-over', limit: '100' } }, may);
+  const { data } = useEndpoint('observations', { query: { kind: 'handed-over', limit: '100' } }, may);
   const rows = effective(data?.items ?? []).filter(({ kind }) => kind === 'handed-over');
   return (
     <LookGroup

@@ -1,10 +1,10 @@
 /** Parts that are held until somebody decides. */
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { t, format } from '../../lib/words.ts';
 import { LookGroup, LookRow } from './look-group.tsx';
 
 export function HeldParts() {
-  const { data } = useDoor('runs', { query: { state: 'held', limit: '5' } });
+  const { data } = useEndpoint('runs', { query: { state: 'held', limit: '5' } });
   return (
     <LookGroup
       title={t('view.runs.held-parts')}

@@ -1,11 +1,11 @@
 /** Trials whose verdict is open: something that counts was not looked at yet. */
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { shopTime } from '../../lib/time.ts';
 import { t } from '../../lib/words.ts';
 import { LookGroup, LookRow } from './look-group.tsx';
 
 export function WaitsForVerdict() {
-  const { data } = useDoor('trials', { query: { verdict: 'open', limit: '5' } });
+  const { data } = useEndpoint('trials', { query: { verdict: 'open', limit: '5' } });
   return (
     <LookGroup
       title={t('view.trials.waits')}

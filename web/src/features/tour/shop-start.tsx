@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, Part, SeamResource, Stock } from '@fox-tempo/contract';
 import { Link } from 'react-router';
-import { useDoorList } from '../../data/queries.ts';
+import { useEndpointList } from '../../data/queries.ts';
 import { t } from '../../lib/words.ts';
 import { Panel } from '../../ui/panel.tsx';
 
@@ -68,7 +68,7 @@ function stepsOf({ machines, seams, stock }: ShopStartProps, parts: readonly Par
 }
 
 export function ShopStart(shop: ShopStartProps) {
-  const { data: parts } = useDoorList('parts');
+  const { data: parts } = useEndpointList('parts');
   if (!parts) return null;
   const steps = stepsOf(shop, parts);
   const next = steps.find(({ isDone }) => !isDone);

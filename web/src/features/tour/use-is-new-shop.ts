@@ -1,7 +1,7 @@
 /** Whether nothing was ever welded here; false until it is known. */
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 
 export function useIsNewShop(): boolean {
-  const { data: runs } = useDoor('runs', { query: { limit: '1' } });
+  const { data: runs } = useEndpoint('runs', { query: { limit: '1' } });
   return runs?.items.length === 0;
 }

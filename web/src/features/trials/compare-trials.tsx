@@ -6,7 +6,7 @@ import { symptoms, trialVerdict, type SymptomCode } from '@fox-tempo/core/trials
 import { Link, useLoaderData, useNavigate } from 'react-router';
 import { api } from '../../data/api.ts';
 import { blobAddress } from '../../data/blobs.ts';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { shopTime } from '../../lib/time.ts';
 import { fixed, t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
@@ -66,7 +66,7 @@ function AddOne({
   readonly ids: readonly string[];
   readonly onAdd: (id: string) => void;
 }) {
-  const { data } = useDoor('trials', { query: { seam: seamId, limit: '40' } });
+  const { data } = useEndpoint('trials', { query: { seam: seamId, limit: '40' } });
   const others = (data?.items ?? []).filter(({ id }) => !ids.includes(id));
   const passed = others.find(({ verdict }) => verdict === 'pass');
   return (

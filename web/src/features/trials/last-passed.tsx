@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
 import { cardOf } from '@fox-tempo/core/machine';
 import { Link } from 'react-router';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { shopTime } from '../../lib/time.ts';
 import { fixed, t } from '../../lib/words.ts';
@@ -16,11 +16,11 @@ export interface LastPassedProps {
 }
 
 export function LastPassed({ seam, machine, dials }: LastPassedProps) {
-  const { data: found } = useDoor('trials', {
+  const { data: found } = useEndpoint('trials', {
     query: { seam: seam.id, machine: machine.id, verdict: 'pass', limit: '1' },
   });
   const id = found?.items[0]?.id;
-  const { data: passed } = useDoor('trial', { params: { id: id ?? '' } }, id !== undefined);
+  const { data: passed } = useEndpoint('trial', { params: { id: id ?? '' } }, id !== undefined);
   const program = seam.revision?.program;
   if (!passed || !program) return null;
   const card = cardOf(machine.file, program).dials;

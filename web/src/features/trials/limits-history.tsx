@@ -1,13 +1,13 @@
 /** Every writing of a seam's limits, the newest first: its number, who wrote it, when and why. */
 import { Box } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { shopTime } from '../../lib/time.ts';
 import { t } from '../../lib/words.ts';
 import { Notice } from '../../ui/notice.tsx';
 
 export function LimitsHistory({ seam }: { readonly seam: SeamResource }) {
-  const { data = [] } = useDoor('limitsHistory', { params: { id: seam.id } }, seam.limitsWritten !== null);
+  const { data = [] } = useEndpoint('limitsHistory', { params: { id: seam.id } }, seam.limitsWritten !== null);
   if (seam.limits === null) return <Notice level="caution">{t('view.trials.limits-usual')}</Notice>;
   return (
     <Box as="ol" listStyleType="none" fontSize="13px" color="quiet" aria-label={t('view.trials.limits-as-written')}>

@@ -1,6 +1,6 @@
 /** The simulated machine: what is set on its dials, what was put right, one weld. It is a stand-in and is called so wherever it shows. */
 import { Box } from '@chakra-ui/react';
-import { addressOf, type MachineResource, type SeamResource, type StandInBead } from '@fox-tempo/contract';
+import { type MachineResource, type SeamResource, type StandInBead } from '@fox-tempo/contract';
 import { causeCodes, causes, type CauseCode } from '@fox-tempo/core/judge';
 import { cardOf } from '@fox-tempo/core/machine';
 import { useState } from 'react';
@@ -12,6 +12,7 @@ import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
+import { addressOf } from '../../data/address.ts';
 
 export interface StandInPanelProps {
   readonly seam: SeamResource;
@@ -129,7 +130,7 @@ export function StandInPanel({
               </Box>
             ))}{' '}
             <Box asChild color="accent" fontWeight={600}>
-              <a href={`/api${addressOf('standInTrace', { id: machine.id })}`}>{t('view.trials.its-trace')}</a>
+              <a href={addressOf('standInTrace', { id: machine.id })}>{t('view.trials.its-trace')}</a>
             </Box>
           </Box>
         )}

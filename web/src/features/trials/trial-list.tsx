@@ -1,7 +1,6 @@
 /** Every trial of the shop: filtered by what one asks for, kept filters, a table for a spreadsheet. */
-import { may } from '@fox-tempo/contract';
+import { may, type TrialRow } from '@fox-tempo/contract';
 import { Box, chakra } from '@chakra-ui/react';
-import { addressOf, type TrialRow } from '@fox-tempo/contract';
 import { materialGroups, materialOf } from '@fox-tempo/core/consumables';
 import { amount } from '@fox-tempo/core/said';
 import { symptomCodes, symptoms } from '@fox-tempo/core/trials';
@@ -22,6 +21,7 @@ import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { session } from '../../lib/session.ts';
 import { VerdictMark } from '../own-welds/index.ts';
+import { addressOf } from '../../data/address.ts';
 
 const filterNames = ['seam', 'machine', 'welder', 'verdict', 'metal', 'symptom', 'since', 'until', 'text'] as const;
 type FilterName = (typeof filterNames)[number];
@@ -66,7 +66,7 @@ function Loaded({
     const { [name]: _before, ...others } = filter;
     setParams(value === '' ? others : { ...others, [name]: value });
   };
-  const csv = `/api${addressOf('trialsCsv')}?${new URLSearchParams(filter).toString()}`;
+  const csv = addressOf('trialsCsv', undefined, filter);
   return (
     <>
       <PageHead title={t('view.app.trials')} line={t('view.trials.shown-newest-first', { count: rows.length })}>

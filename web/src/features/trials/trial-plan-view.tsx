@@ -21,7 +21,7 @@ import {
 import { useEffect, useState } from 'react';
 import { Link, useLoaderData } from 'react-router';
 import { api } from '../../data/api.ts';
-import { useDoor, useKept } from '../../data/queries.ts';
+import { useEndpoint, useKept } from '../../data/queries.ts';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useMay } from '../../lib/session.ts';
 import { useTask } from '../../lib/use-task.ts';
@@ -73,8 +73,8 @@ function Planned({
   readonly onSeam: (seam: SeamResource) => void;
 }) {
   const program = seam.revision?.program;
-  const { data: learned } = useDoor('learned', { params: { id: seam.id }, query: { machine: machine.id } });
-  const { data: trials } = useDoor('trials', { query: { seam: seam.id, limit: '20' } });
+  const { data: learned } = useEndpoint('learned', { params: { id: seam.id }, query: { machine: machine.id } });
+  const { data: trials } = useEndpoint('trials', { query: { seam: seam.id, limit: '20' } });
   if (!program) return null;
   const here = stepDial(machine.file, program, 'trimMm', 0);
   const next = stepDial(machine.file, program, 'trimMm', 1);

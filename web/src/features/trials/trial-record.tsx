@@ -19,7 +19,7 @@ import { timedFigures, trialVerdict } from '@fox-tempo/core/trials';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useLoaderData, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
-import { useDoor, useKept } from '../../data/queries.ts';
+import { useEndpoint, useKept } from '../../data/queries.ts';
 import { useRefused } from '../../data/outbox/index.ts';
 import { session, useMay, useMe } from '../../lib/session.ts';
 import { useSettings } from '../../lib/settings.ts';
@@ -331,7 +331,7 @@ interface After {
 
 /** The move that was chosen after another trial, with what it should bring. */
 function useAfter(trial: string | null, code: string | null): After | null {
-  const { data } = useDoor('diagnosis', { params: { id: trial ?? '' } }, trial !== null);
+  const { data } = useEndpoint('diagnosis', { params: { id: trial ?? '' } }, trial !== null);
   if (trial === null || code === null) return null;
   const move = data?.moves.find((one) => one.code === code);
   if (!move) return null;

@@ -1,15 +1,15 @@
 /** One trial whole: what was found line by line, what was expected, what is likely wrong, and the one next move. */
 import { coldPlateC } from '@fox-tempo/core/plan';
 import { Box } from '@chakra-ui/react';
-import { asStands, type DiagnosisAnswer, type MachineResource, type Trial } from '@fox-tempo/contract';
+import { asStands } from '@fox-tempo/core/machine';
+import { type DiagnosisAnswer, type MachineResource, type Trial } from '@fox-tempo/contract';
 import { outsideProcedure } from '@fox-tempo/core/procedure';
 import { amount, type SaidValue } from '@fox-tempo/core/said';
-import { symptoms, timedFigures, trialVerdict, type SymptomCode } from '@fox-tempo/core/trials';
-import { severityNames } from '@fox-tempo/core/trials';
+import { symptoms, timedFigures, trialVerdict, type SymptomCode, severityNames } from '@fox-tempo/core/trials';
 import { useState } from 'react';
 import { Link, useLoaderData, useNavigate, useParams } from 'react-router';
 import { api, trialRecordAddress } from '../../data/api.ts';
-import { useDoor, useDoorList } from '../../data/queries.ts';
+import { useEndpoint, useEndpointList } from '../../data/queries.ts';
 import { useMay, useMe } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
@@ -47,7 +47,7 @@ export function TrialView() {
 
 function OneTrial({ trial, machine }: { readonly trial: Trial; readonly machine: MachineResource | undefined }) {
   const navigate = useNavigate();
-  const { data: diagnosis, error } = useDoor('diagnosis', { params: { id: trial.id } });
+  const { data: diagnosis, error } = useEndpoint('diagnosis', { params: { id: trial.id } });
   const verdict = trialVerdict(trial.limits, trial.body);
   return (
     <>
@@ -166,8 +166,8 @@ function OutsideProcedure({
   readonly trial: Trial;
   readonly machine: MachineResource | undefined;
 }) {
-  const { data: seam } = useDoor('seam', { params: { id: trial.seamId } });
-  const { data: revisions } = useDoorList('revisions', { params: { id: trial.seamId } });
+  const { data: seam } = useEndpoint('seam', { params: { id: trial.seamId } });
+  const { data: revisions } = useEndpointList('revisions', { params: { id: trial.seamId } });
   const revision = revisions?.find(({ number }) => number === trial.revision);
   if (!seam || !revision) return null;
   const { body } = trial;

@@ -7,7 +7,7 @@ import { amount } from '@fox-tempo/core/said';
 import { wearPartNames, wearUnits } from '@fox-tempo/core/maintenance';
 import { useState } from 'react';
 import { api } from '../../data/api.ts';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { useMay } from '../../lib/session.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
@@ -17,7 +17,7 @@ import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 
 export function GunWear({ machineId, feederId }: { readonly machineId: string; readonly feederId: string }) {
-  const { data } = useDoor('wear', {});
+  const { data } = useEndpoint('wear', {});
   const parts = (data?.parts ?? []).filter((one) => one.machineId === machineId && one.feederId === feederId);
   if (parts.length === 0) return null;
   return (

@@ -2,7 +2,7 @@
 import { amount } from '@fox-tempo/core/said';
 import { wearPartNames, wearUnits } from '@fox-tempo/core/maintenance';
 import { Link } from 'react-router';
-import { useDoor } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { t, format } from '../../lib/words.ts';
 import { Notice } from '../../ui/notice.tsx';
 
@@ -14,7 +14,7 @@ export function LookFirst({
   /** Left out: any of the machine's guns. */
   readonly feederId?: string | undefined;
 }) {
-  const { data } = useDoor('wear', {});
+  const { data } = useEndpoint('wear', {});
   const due = (data?.parts ?? []).filter(
     (one) => one.machineId === machineId && one.due === 'due' && (feederId === undefined || one.feederId === feederId),
   );

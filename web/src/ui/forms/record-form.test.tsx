@@ -2,7 +2,7 @@ import { beforeEach, afterEach, describe, expect, it, jest } from '@jest/globals
 import { parseWith, partSave, type Part } from '@fox-tempo/contract';
 import { failure, success } from '@fox-tempo/core/outcome';
 import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { ProblemError } from '../../data/door.ts';
+import { ProblemError } from '../../data/client.ts';
 import { settings } from '../../lib/settings.ts';
 import { resetSettings, show } from '../../testing/show.tsx';
 import { FormQuantity, FormText } from './fields.tsx';

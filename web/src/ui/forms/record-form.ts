@@ -4,8 +4,7 @@
  */
 import { format, formatForInput } from '../../lib/words.ts';
 import type { Issue, Outcome } from '@fox-tempo/core/outcome';
-import type { QuantityName, UnitSystem } from '@fox-tempo/core/units';
-import { parseQuantity } from '@fox-tempo/core/units';
+import { type QuantityName, type UnitSystem, parseQuantity } from '@fox-tempo/core/units';
 import { useEffect, useRef, useState } from 'react';
 import {
   useForm,
@@ -15,7 +14,7 @@ import {
   type Resolver,
   type UseFormReturn,
 } from 'react-hook-form';
-import { ProblemError } from '../../data/door.ts';
+import { ProblemError } from '../../data/client.ts';
 import { keep, recall } from '../../lib/device.ts';
 import { settings, useSettings } from '../../lib/settings.ts';
 

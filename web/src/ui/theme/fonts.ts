@@ -1,6 +1,5 @@
 /** Fonts of each script that a language may be written in; all of them ship with the application. */
-import type { Language } from '@fox-tempo/words';
-import { written } from '@fox-tempo/words';
+import { type Language, written } from '@fox-tempo/words';
 
 interface Fonts {
   readonly body: string;

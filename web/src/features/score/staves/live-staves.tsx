@@ -1,7 +1,7 @@
 /** The score as it is being played: the record so far over the intended one's time, the present as a line that the paper follows. */
 import { t } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { ScoreOf } from '@fox-tempo/core/score';
+import { type ScoreOf, timeMap } from '@fox-tempo/core/score';
 import { useEffect, useMemo, useRef } from 'react';
 import { useSettings } from '../../../lib/settings.ts';
 import { paints, ready, sharpness } from '../../../ui/canvas/canvas.ts';
@@ -10,7 +10,6 @@ import { paintStaves } from './paint-staves.ts';
 import { staveLayout, xOf } from './stave-picture.ts';
 import type { PlaySession } from '../phases/play-session.ts';
 import { pictureOf } from './staves.tsx';
-import { timeMap } from '@fox-tempo/core/score';
 import { fitted, held } from './window.ts';
 import { useWidth } from '../../../ui/canvas/use-size.ts';
 

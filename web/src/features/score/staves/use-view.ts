@@ -1,7 +1,6 @@
 /** What of a score is seen: its time map, fold and window, moved by wheel, keys, buttons and the hand. */
-import type { ScoreOf } from '@fox-tempo/core/score';
+import { type ScoreOf, foldsOf, timeMap, type TimeMap } from '@fox-tempo/core/score';
 import { useCallback, useMemo, useState } from 'react';
-import { foldsOf, timeMap, type TimeMap } from '@fox-tempo/core/score';
 import { fitted, held, zoomed, type Window } from './window.ts';
 
 export interface View {

@@ -90,7 +90,7 @@ export default defineConfig(
   },
   {
     // Typed arrays are read within their length, ten million times a second.
-    files: ['core/simulation/engine.ts', 'core/simulation/model.ts'],
+    files: ['core/weld/simulation/engine.ts', 'core/weld/simulation/model.ts'],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },
   { files: ['**/*.mjs', '**/*.cjs'], languageOptions: { globals: { ...globals.node } } },

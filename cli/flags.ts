@@ -1,5 +1,5 @@
 /** `--lang` and `--units` anywhere among the words of a command, as `--lang de` or `--lang=de`. */
-import type { UnitSystem } from '@fox-tempo/core/units';
+import type { UnitSystem } from '@fox-tempo/core/base/units';
 import { isLanguage, languages, message, type Language, type Words } from '@fox-tempo/words';
 import { refused, type CommandAnswer } from './run.ts';
 

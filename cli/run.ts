@@ -1,7 +1,7 @@
 /** What the command line does, apart from the process around it, so that tests can call it. */
 import { findTrouble, verbNames, verbs, type VerbName } from '@fox-tempo/contract';
-import type { Issue } from '@fox-tempo/core/outcome';
-import { joined } from '@fox-tempo/core/said';
+import type { Issue } from '@fox-tempo/core/base/outcome';
+import { joined } from '@fox-tempo/core/base/messages';
 import { languages, message, withSentences, type Words } from '@fox-tempo/words';
 
 interface CommandError {

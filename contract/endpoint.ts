@@ -1,5 +1,5 @@
 /** What an endpoint of the API is: where it stands, what it takes and answers, what it asks for. */
-import type { Phrase } from '@fox-tempo/core/said';
+import type { Phrase } from '@fox-tempo/core/base/messages';
 import type { z } from 'zod';
 import { may, rights, type Act } from './rights.ts';
 import type { Role } from './roles.ts';

@@ -1,5 +1,5 @@
 /** Every error the API can answer with, once. Plain data: the first view of the interface loads it, and not what checks its shape. */
-import { message, type Phrase } from '@fox-tempo/core/said';
+import { message, type Phrase } from '@fox-tempo/core/base/messages';
 import type { Problem } from './problem.ts';
 
 /**

@@ -5,8 +5,8 @@ import {
   parseGas,
   type FillerCode,
   type MaterialGroup,
-} from '@fox-tempo/core/consumables';
-import { ranges, type RangedField } from '@fox-tempo/core/outcome';
+} from '@fox-tempo/core/metal/consumables';
+import { ranges, type RangedField } from '@fox-tempo/core/base/outcome';
 import {
   arcIntents,
   backings,
@@ -22,8 +22,8 @@ import {
   type Position,
   type PreparationKind,
   type ThicknessRule,
-} from '@fox-tempo/core/plan';
-import { quantity } from '@fox-tempo/core/units';
+} from '@fox-tempo/core/setting/plan';
+import { quantity } from '@fox-tempo/core/base/units';
 import { z } from 'zod';
 
 /** A number within the core's range for that field. */

@@ -1,5 +1,5 @@
 /** Turns what Zod found into the core's issues: path, code, limit, value, and a sentence a welder can act on. */
-import { message, joined, type Phrase } from '@fox-tempo/core/said';
+import { message, joined, type Phrase } from '@fox-tempo/core/base/messages';
 import {
   failure,
   rangeIssue,
@@ -8,7 +8,7 @@ import {
   type Issue,
   type Outcome,
   type RangedField,
-} from '@fox-tempo/core/outcome';
+} from '@fox-tempo/core/base/outcome';
 import type { z } from 'zod';
 
 /** Parses an unknown value; every issue at once. */

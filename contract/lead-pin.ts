@@ -1,5 +1,5 @@
 /** A lead hand's consent, given on somebody else's session. */
-import type { CoreSentences } from '@fox-tempo/core/said';
+import type { CoreSentences } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { idField } from './fields.ts';
 

@@ -1,5 +1,5 @@
 /** What a weld may look like: the acceptance limits of a seam. */
-import { type AcceptanceLimits, backs, qualityLevels } from '@fox-tempo/core/trials';
+import { type AcceptanceLimits, backs, qualityLevels } from '@fox-tempo/core/evidence/trial';
 import { z } from 'zod';
 import { closed, ranged, timestampField } from './fields.ts';
 

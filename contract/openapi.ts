@@ -1,5 +1,5 @@
 /** OpenAPI 3.1 description of the API, written from the endpoints. */
-import type { Phrase } from '@fox-tempo/core/said';
+import type { Phrase } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { needsKey, needsVersion, rolesOf, type Endpoint } from './endpoint.ts';
 import { endpointNames, endpointOf } from './endpoints.ts';

@@ -1,5 +1,5 @@
 /** RFC 9457 problem documents: how every refusal of the API looks. */
-import type { Phrase } from '@fox-tempo/core/said';
+import type { Phrase } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 
 /** A sentence. The server's code holds what it is made of; what goes out, and what every description of the API says, is its words. */

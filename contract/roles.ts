@@ -1,5 +1,5 @@
 /** Who may do what here, by role. One person has one role; an owner may do everything. */
-import { message, type Phrase } from '@fox-tempo/core/said';
+import { message, type Phrase } from '@fox-tempo/core/base/messages';
 
 export const roles = ['welder', 'lead', 'office', 'owner'] as const;
 export type Role = (typeof roles)[number];

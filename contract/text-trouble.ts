@@ -1,7 +1,7 @@
 /** What no shape names and no store can hold: text with a NUL or half a pair, and nesting that nobody wrote by hand. */
 
-import { message, type Phrase } from '@fox-tempo/core/said';
-import type { IssueCode } from '@fox-tempo/core/outcome';
+import { message, type Phrase } from '@fox-tempo/core/base/messages';
+import type { IssueCode } from '@fox-tempo/core/base/outcome';
 
 /** Deeper than any shape of ours by far, and far from where a stack ends. */
 const deepest = 64;

@@ -1,7 +1,7 @@
 /** Every view in every language: nothing of the English catalogue is left, and nothing is cut off, on a desk, a tablet and a phone. */
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { languages } from '@fox-tempo/core/said';
+import { languages } from '@fox-tempo/core/base/messages';
 import { expect, signIn, test } from './driver.ts';
 import { views } from './views.ts';
 

@@ -3,7 +3,7 @@
  * would be English in every language. What the server sends (names, notes, its own sentences) is data and may stand as it is.
  */
 import type { Page } from '@playwright/test';
-import { quantities } from '@fox-tempo/core/units';
+import { quantities } from '@fox-tempo/core/base/units';
 import { expect, signIn, test } from './driver.ts';
 import { views } from './views.ts';
 

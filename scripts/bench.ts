@@ -1,15 +1,16 @@
 /** The budgets that apply so far, measured on this machine: medians of several rounds after a warm-up. Nothing here fails a build. */
 import loadHighs from 'highs';
 import { cpus, totalmem } from 'node:os';
-import { doublePulse } from '@fox-tempo/core/double-pulse';
-import { programFromPlan, simulationOf, translate, type Program } from '@fox-tempo/core/machine';
-import { planSeam, planSetting, type PlanInput } from '@fox-tempo/core/plan';
-import { solvePulse } from '@fox-tempo/core/pulse';
-import { mixedInteger, problemOf, schedule } from '@fox-tempo/core/schedule';
-import { evaluateSequence, scoreOf, seamScore } from '@fox-tempo/core/score';
-import { sequenceTemplates } from '@fox-tempo/core/sequence';
-import { boxEdges, edgeLengthMm, onEdge, soak } from '@fox-tempo/core/soak';
-import { drivenArc, simulate, type SimulationInput } from '@fox-tempo/core/simulation';
+import { doublePulse } from '@fox-tempo/core/setting/double-pulse';
+import { programFromPlan, type Program } from '@fox-tempo/core/setting/program';
+import { simulationOf, translate } from '@fox-tempo/core/machine/dials';
+import { planSeam, planSetting, type PlanInput } from '@fox-tempo/core/setting/plan';
+import { solvePulse } from '@fox-tempo/core/setting/pulse';
+import { mixedInteger, problemOf, schedule } from '@fox-tempo/core/day/schedule';
+import { evaluateSequence, scoreOf, seamScore } from '@fox-tempo/core/weld/score';
+import { sequenceTemplates } from '@fox-tempo/core/weld/sequence';
+import { boxEdges, edgeLengthMm, onEdge, soak } from '@fox-tempo/core/weld/soak';
+import { drivenArc, simulate, type SimulationInput } from '@fox-tempo/core/weld/simulation';
 import {
   axisRange,
   filledFrom,
@@ -19,9 +20,9 @@ import {
   mapPasses,
   placesToRun,
   type ZoneMap,
-} from '@fox-tempo/core/zone-map';
+} from '@fox-tempo/core/weld/zone-map';
 import { rowan, scenarios } from '@fox-tempo/core/scenarios';
-import { randomShop } from '../core/schedule/random-shop.ts';
+import { randomShop } from '../core/day/schedule/random-shop.ts';
 
 interface Row {
   readonly what: string;

@@ -1,9 +1,16 @@
 /** How good the judgement is, on simulated welds with hidden faults: `npm run judge`. Ends with code 1 where it falls short of what the design asks. */
 import { standardSite } from '@fox-tempo/core/site';
-import { diagnose, causes, type CauseCode, type DiagnoseInput, type Diagnosis, type Move } from '@fox-tempo/core/judge';
-import { programFromPlan, type Program } from '@fox-tempo/core/machine';
-import type { StepKind } from '@fox-tempo/core/setup';
-import { planSeam, type PlanInput, thinnerMm } from '@fox-tempo/core/plan';
+import {
+  diagnose,
+  causes,
+  type CauseCode,
+  type DiagnoseInput,
+  type Diagnosis,
+  type Move,
+} from '@fox-tempo/core/evidence/judge';
+import { programFromPlan, type Program } from '@fox-tempo/core/setting/program';
+import type { StepKind } from '@fox-tempo/core/machine/setup';
+import { planSeam, type PlanInput, thinnerMm } from '@fox-tempo/core/setting/plan';
 import {
   chanceOf,
   hiddenFaultCodes,
@@ -12,8 +19,8 @@ import {
   type Chance,
   type HiddenFaultCode,
   type StandInWeld,
-} from '@fox-tempo/core/stand-in';
-import { symptomCodes, trialVerdict, usualLimits, type AcceptanceLimits } from '@fox-tempo/core/trials';
+} from '@fox-tempo/core/weld/stand-in';
+import { symptomCodes, trialVerdict, usualLimits, type AcceptanceLimits } from '@fox-tempo/core/evidence/trial';
 
 const singles = Number(process.argv[2] ?? 200);
 const doubles = Math.round(singles / 2);

@@ -7,8 +7,8 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { planInput, questionOfVerb } from '@fox-tempo/contract';
-import { planSetting, type PlanFigures } from '@fox-tempo/core/plan';
-import { currentRule, notFitted, sizeRule, thicknessRule, travelRule } from '@fox-tempo/core/plan-rules';
+import { planSetting, type PlanFigures } from '@fox-tempo/core/setting/plan';
+import { currentRule, notFitted, sizeRule, thicknessRule, travelRule } from '@fox-tempo/core/setting/plan-rules';
 import type { Table } from './sweeps.ts';
 
 type Row = Readonly<Record<string, string>>;

@@ -5,8 +5,8 @@
 import { standardSite } from '@fox-tempo/core/site';
 import { inEnglish } from '@fox-tempo/words/english';
 import { pathToFileURL } from 'node:url';
-import { planSeam, type PlanInput } from '@fox-tempo/core/plan';
-import { simulate, type SimulationInput, type SimulationMetrics } from '@fox-tempo/core/simulation';
+import { planSeam, type PlanInput } from '@fox-tempo/core/setting/plan';
+import { simulate, type SimulationInput, type SimulationMetrics } from '@fox-tempo/core/weld/simulation';
 
 export interface Table {
   readonly title: string;

@@ -103,7 +103,7 @@ ${not.join('\n')}
 
 const keys = Object.keys(english).sort();
 const files: Record<string, string> = {
-  'core/said/keys.ts': `/** Made by \`npm run words\`: the core's sentences and what stands in them. */
+  'core/base/messages/keys.ts': `/** Made by \`npm run words\`: the core's sentences and what stands in them. */
 import type { SaidValue } from './values.ts';
 
 export interface CoreSentences {
@@ -111,7 +111,7 @@ ${lines(keys.filter((key) => !above.test(key)))}
 }
 `,
   'words/keys.ts': `/** Made by \`npm run words\`: every sentence and what stands in it. */
-import type { CoreSentences, SaidValue } from '@fox-tempo/core/said';
+import type { CoreSentences, SaidValue } from '@fox-tempo/core/base/messages';
 
 export interface Sentences extends CoreSentences {
 ${lines(keys.filter((key) => above.test(key)))}

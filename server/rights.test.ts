@@ -19,7 +19,7 @@ import {
   type State,
   type Trial,
 } from '@fox-tempo/contract';
-import { presetLimits, symptomCodes, usualLevel } from '@fox-tempo/core/trials';
+import { presetLimits, symptomCodes, usualLevel } from '@fox-tempo/core/evidence/trial';
 import { openTestApp, personOf, type DemoPerson } from './testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;

@@ -2,7 +2,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { randomUUID } from 'node:crypto';
 import type { Observation, Order, Run, SeamResource, Stock } from '@fox-tempo/contract';
-import { nextUniform, randomStream } from '@fox-tempo/core/simulation';
+import { nextUniform, randomStream } from '@fox-tempo/core/base/numeric';
 import { openTestApp } from './testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;

@@ -25,7 +25,7 @@ export default defineConfig({
             {
               name: 'words',
               // The hazards in English are for pages in another language, the terms for the glossary.
-              test: /[\\/](words[\\/](?!hazards\.en|reviewed|terms)|core[\\/](said|units|outcome)[\\/]|intl-messageformat|@formatjs|web[\\/]src[\\/]lib[\\/](words|load-words|settings|device|languages))/,
+              test: /[\\/](words[\\/](?!hazards\.en|reviewed|terms)|core[\\/]base[\\/](messages|units|outcome)[\\/]|intl-messageformat|@formatjs|web[\\/]src[\\/]lib[\\/](words|load-words|settings|device|languages))/,
               minShareCount: 1,
             },
             {

@@ -1,5 +1,5 @@
 /** The English words at once, for whoever cannot wait for a chunk: tests of what is said. */
-import type { Phrase, SaidValue } from '@fox-tempo/core/said';
+import type { Phrase, SaidValue } from '@fox-tempo/core/base/messages';
 import catalogue from './en.json' with { type: 'json' };
 import { formatIn } from './with-sentences.ts';
 import { makeWords, type Words } from './words.ts';

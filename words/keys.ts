@@ -1,5 +1,5 @@
 /** Made by `npm run words`: every sentence and what stands in it. */
-import type { CoreSentences, SaidValue } from '@fox-tempo/core/said';
+import type { CoreSentences, SaidValue } from '@fox-tempo/core/base/messages';
 
 export interface Sentences extends CoreSentences {
   readonly 'cli.cannot-be-read': { readonly why: SaidValue };

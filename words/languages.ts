@@ -1,5 +1,5 @@
 /** The languages there are. A new one is a catalogue, its tag in the core, and one line here; docs/translating.md has the whole way. */
-import { languages, type Language } from '@fox-tempo/core/said';
+import { languages, type Language } from '@fox-tempo/core/base/messages';
 
 export { languages, type Language };
 

@@ -1,5 +1,5 @@
 /** Catalogues, each a file of its own that is loaded once. */
-import type { UnitSystem } from '@fox-tempo/core/units';
+import type { UnitSystem } from '@fox-tempo/core/base/units';
 import { sentenceCount } from './keys.ts';
 import { unread } from './hazards.ts';
 import type { Language } from './languages.ts';

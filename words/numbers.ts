@@ -1,6 +1,6 @@
 /** Says a number and a quantity: value, unit, digits and sign by system of units and language. The only place where a shown number is rounded. */
-import type { Amount } from '@fox-tempo/core/said';
-import { quantity, type QuantityName, type UnitSystem } from '@fox-tempo/core/units';
+import type { Amount } from '@fox-tempo/core/base/messages';
+import { quantity, type QuantityName, type UnitSystem } from '@fox-tempo/core/base/units';
 import { written as writtenIn, type Language } from './languages.ts';
 
 export interface Shown {

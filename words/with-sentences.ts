@@ -1,5 +1,5 @@
 /** An answer of the core for a reader without the catalogues: each thing said becomes its sentence, with code and values beside it. */
-import { isSaid, type Said } from '@fox-tempo/core/said';
+import { isSaid, type Said } from '@fox-tempo/core/base/messages';
 import type { Words } from './words.ts';
 
 /** `message: {code, values}` becomes `message: "..."` and `messageSaid: {code, values}`; rows likewise. A hazard that nobody

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { amount, bare, inSentence, joined, oneOf } from '@fox-tempo/core/said';
+import { amount, bare, inSentence, joined, oneOf } from '@fox-tempo/core/base/messages';
 import { languageFor, loadWords, makeWords, wordsIn, withSentences, formatIn, type Language } from './index.ts';
 import { formatForInput } from './numbers.ts';
 

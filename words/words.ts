@@ -1,6 +1,6 @@
 /** A catalogue with a language and a system of units: turns codes and quantities into sentences. */
-import { codes, isSaid, type Phrase, type Said, type SaidValue } from '@fox-tempo/core/said';
-import type { QuantityName, UnitSystem } from '@fox-tempo/core/units';
+import { codes, isSaid, type Phrase, type Said, type SaidValue } from '@fox-tempo/core/base/messages';
+import type { QuantityName, UnitSystem } from '@fox-tempo/core/base/units';
 import { IntlMessageFormat } from 'intl-messageformat';
 import { american, americanMessage } from './american.ts';
 import type { Sentences } from './keys.ts';

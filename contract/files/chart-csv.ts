@@ -1,6 +1,6 @@
 /** Chart lines from a CSV file: RFC 4180, `;` or tab too, decimal comma, byte order mark. */
-import { chartLinesOf, type ChartTable } from '@fox-tempo/core/machine';
-import type { UnitSystem } from '@fox-tempo/core/units';
+import { chartLinesOf, type ChartTable } from '@fox-tempo/core/machine/description';
+import type { UnitSystem } from '@fox-tempo/core/base/units';
 import { cellsOf } from './csv.ts';
 
 /** A door chart is a few kilobytes; a larger file is something else and is not read. */

@@ -1,6 +1,6 @@
 /** The demo shop's machines, five programs and a seam as files, to start from and to try the command line with; committed under docs/examples. */
-import { programFromPlan } from '@fox-tempo/core/machine';
-import { planSeam, type PlanInput } from '@fox-tempo/core/plan';
+import { programFromPlan } from '@fox-tempo/core/setting/program';
+import { planSeam, type PlanInput } from '@fox-tempo/core/setting/plan';
 import { alder, hazel, medlar, rowan, scenarios } from '@fox-tempo/core/scenarios';
 import { machineVersion } from './machine.ts';
 import { programVersion } from './program.ts';

@@ -1,6 +1,6 @@
 /** The machine file, version 2: a described power source. What it may say is checked by the core, what it looks like here. */
-import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
-import { fillerCodes } from '@fox-tempo/core/consumables';
+import { nominalCircuitMOhm } from '@fox-tempo/core/metal/arc';
+import { fillerCodes } from '@fox-tempo/core/metal/consumables';
 import {
   type DialQuantity,
   dialQuantityNames,
@@ -13,10 +13,10 @@ import {
   type Polarity,
   tipRules,
   usualFeeder,
-} from '@fox-tempo/core/machine';
-import type { Outcome } from '@fox-tempo/core/outcome';
-import { planModes } from '@fox-tempo/core/plan';
-import { type SequenceNumber, sequenceNumbers, triggerSchools } from '@fox-tempo/core/sequence';
+} from '@fox-tempo/core/machine/description';
+import type { Outcome } from '@fox-tempo/core/base/outcome';
+import { planModes } from '@fox-tempo/core/setting/plan';
+import { type SequenceNumber, sequenceNumbers, triggerSchools } from '@fox-tempo/core/weld/sequence';
 import { z } from 'zod';
 import { closed, fillerField, gasField, idField, modeField, nameField, ranged } from '../fields.ts';
 import { readVersioned } from './version.ts';

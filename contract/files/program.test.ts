@@ -1,6 +1,6 @@
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
-import { plainSequence, sequenceNumbers } from '@fox-tempo/core/sequence';
+import { plainSequence, sequenceNumbers } from '@fox-tempo/core/weld/sequence';
 import { exampleFiles } from './examples.ts';
 import { parseWith } from '../issues.ts';
 import { programChoice } from '../program-choice.ts';

@@ -1,7 +1,7 @@
 /** The program file, version 2: the physical setting that a revision keeps. */
-import type { FillerCode } from '@fox-tempo/core/consumables';
-import type { Outcome } from '@fox-tempo/core/outcome';
-import { gunRanges } from '@fox-tempo/core/plan';
+import type { FillerCode } from '@fox-tempo/core/metal/consumables';
+import type { Outcome } from '@fox-tempo/core/base/outcome';
+import { gunRanges } from '@fox-tempo/core/setting/plan';
 import {
   mostTaps,
   plainSequence,
@@ -9,8 +9,8 @@ import {
   sequenceRanges,
   triggerSchools,
   usualSequence,
-} from '@fox-tempo/core/sequence';
-import { quantity } from '@fox-tempo/core/units';
+} from '@fox-tempo/core/weld/sequence';
+import { quantity } from '@fox-tempo/core/base/units';
 import { z } from 'zod';
 import { fillerField, gasField, modeField, ranged } from '../fields.ts';
 import { readVersioned } from './version.ts';

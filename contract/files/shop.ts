@@ -1,5 +1,5 @@
 /** Files that carry more than one thing: a seam with its setting, or a whole shop. Machines and programs stay files of their own. */
-import type { Outcome } from '@fox-tempo/core/outcome';
+import type { Outcome } from '@fox-tempo/core/base/outcome';
 import { z } from 'zod';
 import { nameField } from '../fields.ts';
 import { programChoice } from '../program-choice.ts';

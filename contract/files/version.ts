@@ -1,6 +1,6 @@
 /** Reading `*.tempo.json`: the format's name, its version, and the way up from older ones. */
-import { message } from '@fox-tempo/core/said';
-import { failure, type Outcome } from '@fox-tempo/core/outcome';
+import { message } from '@fox-tempo/core/base/messages';
+import { failure, type Outcome } from '@fox-tempo/core/base/outcome';
 import type { z } from 'zod';
 import { parseWith } from '../issues.ts';
 

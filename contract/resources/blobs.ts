@@ -1,6 +1,6 @@
 /** Attached files: pictures, sounds, traces. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 
 export const blobNote = z.object({ sha256: z.string(), mediaType: z.string(), size: z.int() });

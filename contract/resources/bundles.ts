@@ -1,6 +1,6 @@
 /** Whole shops and seams, out and in as files. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { idField } from '../fields.ts';
 import { phraseField } from '../problem.ts';

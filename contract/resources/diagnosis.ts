@@ -1,7 +1,7 @@
 /** The judgement of one trial, as it crosses the border: the core's own answer, its sentences in words. */
 import type { Endpoints } from '../endpoint.ts';
-import { message, type Said } from '@fox-tempo/core/said';
-import { causeCodes, type CauseCode } from '@fox-tempo/core/judge';
+import { message, type Said } from '@fox-tempo/core/base/messages';
+import { causeCodes, type CauseCode } from '@fox-tempo/core/evidence/judge';
 import { z } from 'zod';
 import { closed } from '../fields.ts';
 import { phraseField } from '../problem.ts';

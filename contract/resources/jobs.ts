@@ -1,8 +1,8 @@
 /** Computations that take seconds: queued, with progress, cancel and retry. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
-import { success, type Outcome } from '@fox-tempo/core/outcome';
-import { axisRange, mapAxes, mapCell, type Cell, type MapRequest } from '@fox-tempo/core/zone-map';
+import { message } from '@fox-tempo/core/base/messages';
+import { success, type Outcome } from '@fox-tempo/core/base/outcome';
+import { axisRange, mapAxes, mapCell, type Cell, type MapRequest } from '@fox-tempo/core/weld/zone-map';
 import { z } from 'zod';
 import { timestampField } from '../fields.ts';
 import { parseWith } from '../issues.ts';

@@ -1,6 +1,6 @@
 /** Resistance of the welding leads, as measured. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { ranged, timestampField } from '../fields.ts';
 import { recordedKinds } from './observations.ts';

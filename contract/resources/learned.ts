@@ -1,6 +1,6 @@
 /** What the shop's own welds say, for a hand and a seam. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { idField } from '../fields.ts';
 import { trialRow } from './trials.ts';

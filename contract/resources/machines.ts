@@ -1,7 +1,7 @@
 /** Machines: the described power source with what was observed of it. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
-import { dialSources, grooves, liners, setupProcesses } from '@fox-tempo/core/setup';
+import { message } from '@fox-tempo/core/base/messages';
+import { dialSources, grooves, liners, setupProcesses } from '@fox-tempo/core/machine/setup';
 import { z } from 'zod';
 import { closed, fillerField, gasField, idField, ranged, timestampField } from '../fields.ts';
 import { machineFile, polarityField } from '../files/machine.ts';

@@ -1,9 +1,9 @@
 /** What was observed, by kind. A row is never changed; a correction is a further row that names the one it corrects. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
-import { wearParts } from '@fox-tempo/core/maintenance';
-import { wireLefts, wireShapes } from '@fox-tempo/core/score';
-import { stepKinds } from '@fox-tempo/core/setup';
+import { message } from '@fox-tempo/core/base/messages';
+import { wearParts } from '@fox-tempo/core/machine/wear';
+import { wireLefts, wireShapes } from '@fox-tempo/core/weld/score';
+import { stepKinds } from '@fox-tempo/core/machine/setup';
 import { z } from 'zod';
 import { closed, fillerField, gasField, idField, materialField, ranged, timestampField } from '../fields.ts';
 import { pageOf } from '../page.ts';

@@ -1,6 +1,6 @@
 /** Orders: how many of a part, by when, and how many are done. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { idField } from '../fields.ts';
 import { pageOf } from '../page.ts';

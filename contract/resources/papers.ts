@@ -1,6 +1,6 @@
 /** Cards and pages for print: which, on what paper, in whose language and units. */
 import type { Endpoints } from '../endpoint.ts';
-import { message, languages } from '@fox-tempo/core/said';
+import { message, languages } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 
 /** Which card to print, and on what. */

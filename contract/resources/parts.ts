@@ -1,6 +1,6 @@
 /** Parts: what seams belong to. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { idField, nameField } from '../fields.ts';
 import { pageOf } from '../page.ts';

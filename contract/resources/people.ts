@@ -1,6 +1,6 @@
 /** The people of the shop, their roles and PINs. */
 import type { Endpoints } from '../endpoint.ts';
-import { message, type CoreSentences } from '@fox-tempo/core/said';
+import { message, type CoreSentences } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { idField, nameField, timestampField } from '../fields.ts';
 import { roles } from '../roles.ts';

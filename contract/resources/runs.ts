@@ -1,7 +1,7 @@
 /** A run record: one production weld, as it was; what does not agree holds the part until a lead hand decides. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
-import { heldCodes } from '@fox-tempo/core/run';
+import { message } from '@fox-tempo/core/base/messages';
+import { heldCodes } from '@fox-tempo/core/evidence/run';
 import { z } from 'zod';
 import { closed, fillerField, gasField, idField, ranged, timestampField } from '../fields.ts';
 import { dialReadings } from './observations.ts';

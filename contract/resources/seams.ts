@@ -2,7 +2,7 @@
 import { limitsHistory, seamLimits, limitsField, limitsWritten } from '../limits.ts';
 import { seamWindow, offsetField, windowField } from '../window.ts';
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import {
   arcIntentField,

@@ -1,6 +1,6 @@
 /** What the server says of itself. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 
 export const serviceEndpoints = {

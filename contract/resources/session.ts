@@ -1,6 +1,6 @@
 /** Who is signed in on a device, and how they read. */
 import type { Endpoints } from '../endpoint.ts';
-import { message, languages } from '@fox-tempo/core/said';
+import { message, languages } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { idField, nameField, thicknessRuleField, timestampField } from '../fields.ts';
 import { newPinField, pinField, readsContent, roleField, wrongTries } from './people.ts';

@@ -1,7 +1,7 @@
 /** What a shift begins with: memory slots as they were read against what was stored, and who was at the machine in between. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
-import { slotStates } from '@fox-tempo/core/machine';
+import { message } from '@fox-tempo/core/base/messages';
+import { slotStates } from '@fox-tempo/core/machine/dials';
 import { z } from 'zod';
 import { closed, idField, timestampField } from '../fields.ts';
 import { dialReadings } from './observations.ts';

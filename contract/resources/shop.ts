@@ -1,6 +1,6 @@
 /** The shop itself: its name, rules and rates, its backups. */
 import type { Endpoints } from '../endpoint.ts';
-import { message, type CoreSentences } from '@fox-tempo/core/said';
+import { message, type CoreSentences } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { fillerField, nameField, thicknessRuleField, timestampField } from '../fields.ts';
 

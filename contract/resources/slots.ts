@@ -1,6 +1,6 @@
 /** Memory slots of a machine, with their history. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { idField, timestampField } from '../fields.ts';
 import { programFile } from '../files/program.ts';

@@ -1,6 +1,6 @@
 /** The simulated machine: what it is asked, and what somebody who stands before it could see. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { idField, ranged } from '../fields.ts';
 import { trialBody } from './trials.ts';

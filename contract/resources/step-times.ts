@@ -1,7 +1,7 @@
 /** Minutes that the steps of a changeover took here. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
-import { stepKinds } from '@fox-tempo/core/setup';
+import { message } from '@fox-tempo/core/base/messages';
+import { stepKinds } from '@fox-tempo/core/machine/setup';
 import { z } from 'zod';
 import { recordedKinds } from './observations.ts';
 

@@ -1,6 +1,6 @@
 /** Cylinders and spools. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { fillerField, gasField, idField, nameField, ranged, timestampField } from '../fields.ts';
 

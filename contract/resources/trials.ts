@@ -1,10 +1,10 @@
 /** Trials: what was set, loaded, seen and measured at one weld, and what the server makes of it when it arrives. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
-import { causeCodes } from '@fox-tempo/core/judge';
-import { gunRanges } from '@fox-tempo/core/plan';
-import { stepKinds } from '@fox-tempo/core/setup';
-import { handPatterns, places, sounds, symptomCodes, testKinds, timers } from '@fox-tempo/core/trials';
+import { message } from '@fox-tempo/core/base/messages';
+import { causeCodes } from '@fox-tempo/core/evidence/judge';
+import { gunRanges } from '@fox-tempo/core/setting/plan';
+import { stepKinds } from '@fox-tempo/core/machine/setup';
+import { handPatterns, places, sounds, symptomCodes, testKinds, timers } from '@fox-tempo/core/evidence/trial';
 import { z } from 'zod';
 import {
   closed,

@@ -1,7 +1,7 @@
 /** What wears on each gun: how much it was used since it was new, what it lasts here, and whether it is due. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
-import { wearParts } from '@fox-tempo/core/maintenance';
+import { message } from '@fox-tempo/core/base/messages';
+import { wearParts } from '@fox-tempo/core/machine/wear';
 import { z } from 'zod';
 import { closed, idField, timestampField } from '../fields.ts';
 

@@ -1,6 +1,6 @@
 /** Texts of the application as native readers of the shop confirmed or corrected them. */
 import type { Endpoints } from '../endpoint.ts';
-import { message } from '@fox-tempo/core/said';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { timestampField } from '../fields.ts';
 

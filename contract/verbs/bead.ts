@@ -1,6 +1,6 @@
 /** `bead`: wire feed, travel speed and leg that belong together. */
-import { bead } from '@fox-tempo/core/bead';
-import { message } from '@fox-tempo/core/said';
+import { bead } from '@fox-tempo/core/setting/bead';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { fillerField, ranged } from '../fields.ts';
 import { verb } from './verb.ts';

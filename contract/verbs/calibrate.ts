@@ -1,6 +1,6 @@
 /** `calibrate`: a wire's constants from points read off a panel. */
-import { calibrate } from '@fox-tempo/core/calibration';
-import { message } from '@fox-tempo/core/said';
+import { calibrate } from '@fox-tempo/core/machine/teaching';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { fillerField, gasField, ranged } from '../fields.ts';
 import { verb } from './verb.ts';

@@ -1,10 +1,10 @@
 /** `diagnose`: what was seen and measured on a weld, to causes with what speaks for them, the next look, and moves. */
-import { causeCodes, diagnose, type CauseCode, type DiagnoseInput } from '@fox-tempo/core/judge';
-import { failure, success, type Outcome } from '@fox-tempo/core/outcome';
-import { message } from '@fox-tempo/core/said';
-import { stepKinds } from '@fox-tempo/core/setup';
-import { symptomCodes } from '@fox-tempo/core/trials';
-import { wearParts, type WearPart } from '@fox-tempo/core/maintenance';
+import { causeCodes, diagnose, type CauseCode, type DiagnoseInput } from '@fox-tempo/core/evidence/judge';
+import { failure, success, type Outcome } from '@fox-tempo/core/base/outcome';
+import { message } from '@fox-tempo/core/base/messages';
+import { stepKinds } from '@fox-tempo/core/machine/setup';
+import { symptomCodes } from '@fox-tempo/core/evidence/trial';
+import { wearParts, type WearPart } from '@fox-tempo/core/machine/wear';
 import { z } from 'zod';
 import { closed, fillerField, gasField, idField, ranged } from '../fields.ts';
 import { parseWith } from '../issues.ts';

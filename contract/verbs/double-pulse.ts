@@ -1,6 +1,6 @@
 /** `double-pulse`: one slow beat as another kind of machine asks for it. */
-import { doublePulse } from '@fox-tempo/core/double-pulse';
-import { message } from '@fox-tempo/core/said';
+import { doublePulse } from '@fox-tempo/core/setting/double-pulse';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { fillerField, gasField, ranged } from '../fields.ts';
 import { verb } from './verb.ts';

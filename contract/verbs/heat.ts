@@ -1,6 +1,6 @@
 /** `heat`: heat input, cooling time and preheat. */
-import { type WeldShape, weldShapes, heat } from '@fox-tempo/core/heat';
-import { message } from '@fox-tempo/core/said';
+import { type WeldShape, weldShapes, heat } from '@fox-tempo/core/setting/heat-input';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { closed, materialField, ranged } from '../fields.ts';
 import { verb } from './verb.ts';

@@ -1,5 +1,5 @@
 /** Files inside a question: taken as they come, read in their own version, and their issues named under the field that held them. */
-import { failure, type Issue, type Outcome } from '@fox-tempo/core/outcome';
+import { failure, type Issue, type Outcome } from '@fox-tempo/core/base/outcome';
 import { z } from 'zod';
 
 export const opaque = z.record(z.string(), z.unknown());

@@ -1,7 +1,7 @@
 /** `learn`: what the shop's own welds say of a hand's pace, of where good trim lies on a line, of wire by joint and position, with the weight they have. */
-import { feedFactor, paceOf, trimAt, trimLine, unknownFeed, unknownPace } from '@fox-tempo/core/learning';
-import { success, type Outcome } from '@fox-tempo/core/outcome';
-import { message } from '@fox-tempo/core/said';
+import { feedFactor, paceOf, trimAt, trimLine, unknownFeed, unknownPace } from '@fox-tempo/core/evidence/learned';
+import { success, type Outcome } from '@fox-tempo/core/base/outcome';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { ranged } from '../fields.ts';
 import { parseWith } from '../issues.ts';

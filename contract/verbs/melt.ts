@@ -1,6 +1,6 @@
 /** `melt`: wire feed and current that belong together. */
-import { melt } from '@fox-tempo/core/melting';
-import { message } from '@fox-tempo/core/said';
+import { melt } from '@fox-tempo/core/metal/melting';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { fillerField, ranged } from '../fields.ts';
 import { verb } from './verb.ts';

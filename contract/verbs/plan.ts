@@ -1,9 +1,9 @@
 /** `plan`: the setting of a seam. */
-import { type PlanInput, planSeam } from '@fox-tempo/core/plan';
+import { type PlanInput, planSeam } from '@fox-tempo/core/setting/plan';
 import { completeSite } from '@fox-tempo/core/site';
-import { programFromPlan } from '@fox-tempo/core/machine';
-import { success, type Outcome } from '@fox-tempo/core/outcome';
-import { message } from '@fox-tempo/core/said';
+import { programFromPlan } from '@fox-tempo/core/setting/program';
+import { success, type Outcome } from '@fox-tempo/core/base/outcome';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { programVersion } from '../files/program.ts';
 import { verb } from './verb.ts';

@@ -1,6 +1,6 @@
 /** `pulse`: one drop per pulse for a wire, gas and feed. */
-import { solvePulse } from '@fox-tempo/core/pulse';
-import { message } from '@fox-tempo/core/said';
+import { solvePulse } from '@fox-tempo/core/setting/pulse';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { fillerField, gasField, ranged } from '../fields.ts';
 import { machineLimits } from '../machine-limits.ts';

@@ -1,7 +1,7 @@
 /** `read-dials`: the program that a machine's dials amount to. */
-import { readDials } from '@fox-tempo/core/machine';
-import { success } from '@fox-tempo/core/outcome';
-import { message } from '@fox-tempo/core/said';
+import { readDials } from '@fox-tempo/core/machine/dials';
+import { success } from '@fox-tempo/core/base/outcome';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { fillerField, gasField, idField, ranged } from '../fields.ts';
 import { machineFile, readMachineFile } from '../files/machine.ts';

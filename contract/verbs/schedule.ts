@@ -1,7 +1,7 @@
 /** `schedule`: operations on machines, with changeovers that depend on their order and due times. */
-import { failure, success, type Issue } from '@fox-tempo/core/outcome';
-import { message } from '@fox-tempo/core/said';
-import { schedule } from '@fox-tempo/core/schedule';
+import { failure, success, type Issue } from '@fox-tempo/core/base/outcome';
+import { message } from '@fox-tempo/core/base/messages';
+import { schedule } from '@fox-tempo/core/day/schedule';
 import { z } from 'zod';
 import { parseWith } from '../issues.ts';
 import type { Verb } from './verb.ts';

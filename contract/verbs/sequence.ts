@@ -1,8 +1,8 @@
 /** `sequence`: presses of the trigger played through a program, as it means them or as a machine takes them. */
-import { message } from '@fox-tempo/core/said';
-import { habitOf, triggerModeFor } from '@fox-tempo/core/machine';
-import { failure, success } from '@fox-tempo/core/outcome';
-import { evaluateSequence } from '@fox-tempo/core/score';
+import { message } from '@fox-tempo/core/base/messages';
+import { habitOf, triggerModeFor } from '@fox-tempo/core/machine/description';
+import { failure, success } from '@fox-tempo/core/base/outcome';
+import { evaluateSequence } from '@fox-tempo/core/weld/score';
 import { z } from 'zod';
 import { parseWith } from '../issues.ts';
 import { machineFile, readMachineFile } from '../files/machine.ts';

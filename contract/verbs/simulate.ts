@@ -1,9 +1,9 @@
 /** `simulate`: the arc by its own figures, or a program as a machine runs it. */
-import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
-import { asDialled, simulationOf } from '@fox-tempo/core/machine';
-import { failure, success, type Outcome } from '@fox-tempo/core/outcome';
-import { message } from '@fox-tempo/core/said';
-import { beginSimulation, type SimulationInput } from '@fox-tempo/core/simulation';
+import { nominalCircuitMOhm } from '@fox-tempo/core/metal/arc';
+import { asDialled, simulationOf } from '@fox-tempo/core/machine/dials';
+import { failure, success, type Outcome } from '@fox-tempo/core/base/outcome';
+import { message } from '@fox-tempo/core/base/messages';
+import { beginSimulation, type SimulationInput } from '@fox-tempo/core/weld/simulation';
 import { z } from 'zod';
 import { machineFile, readMachineFile } from '../files/machine.ts';
 import { programFile, readProgramFile } from '../files/program.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Issue } from '@fox-tempo/core/outcome';
-import type { Soaked } from '@fox-tempo/core/soak';
+import type { Issue } from '@fox-tempo/core/base/outcome';
+import type { Soaked } from '@fox-tempo/core/weld/soak';
 import { soakVerb } from './soak.ts';
 
 const metal = { thicknessMm: 3, materialGroup: 'aluminium' };

@@ -1,7 +1,7 @@
 /** `soak`: seams on one plate, box or frame, one after the other: warmth ahead of the arc, levels, waits, and what a thermometer would read. */
-import { baseMetals } from '@fox-tempo/core/conduction';
-import { failure, success, type Issue, type Outcome } from '@fox-tempo/core/outcome';
-import { amount, message } from '@fox-tempo/core/said';
+import { baseMetals } from '@fox-tempo/core/metal/conduction';
+import { failure, success, type Issue, type Outcome } from '@fox-tempo/core/base/outcome';
+import { amount, message } from '@fox-tempo/core/base/messages';
 import {
   aroundMm,
   atJoint,
@@ -14,7 +14,7 @@ import {
   type PartShape,
   type Place,
   type SoakSeam,
-} from '@fox-tempo/core/soak';
+} from '@fox-tempo/core/weld/soak';
 import { z } from 'zod';
 import { materialField, ranged } from '../fields.ts';
 import { parseWith } from '../issues.ts';

@@ -1,7 +1,7 @@
 /** `translate`: a program as one machine's dials. Files are read in any version and checked whole. */
-import { cardOf } from '@fox-tempo/core/machine';
-import { failure, success } from '@fox-tempo/core/outcome';
-import { message } from '@fox-tempo/core/said';
+import { cardOf } from '@fox-tempo/core/machine/dials';
+import { failure, success } from '@fox-tempo/core/base/outcome';
+import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import { machineFile, readMachineFile } from '../files/machine.ts';
 import { programFile, readProgramFile } from '../files/program.ts';

@@ -1,6 +1,6 @@
 /** One computation as the command line and the API offer it. */
-import type { Phrase } from '@fox-tempo/core/said';
-import { failure, type Outcome } from '@fox-tempo/core/outcome';
+import type { Phrase } from '@fox-tempo/core/base/messages';
+import { failure, type Outcome } from '@fox-tempo/core/base/outcome';
 import type { z } from 'zod';
 import { parseWith } from '../issues.ts';
 

@@ -1,10 +1,19 @@
 /** `window`: how far a welder may move each quantity, tested at its corners and inside. */
-import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
-import { asDialled, type Machine, type Program } from '@fox-tempo/core/machine';
-import { failure, success, type Issue } from '@fox-tempo/core/outcome';
-import { amount, message } from '@fox-tempo/core/said';
-import { stepDial } from '@fox-tempo/core/tuning';
-import { testWindow, usualSpread, windowQuantities, type Range, type Tried, type Window } from '@fox-tempo/core/window';
+import { nominalCircuitMOhm } from '@fox-tempo/core/metal/arc';
+import { asDialled } from '@fox-tempo/core/machine/dials';
+import { type Machine } from '@fox-tempo/core/machine/description';
+import { type Program } from '@fox-tempo/core/setting/program';
+import { failure, success, type Issue } from '@fox-tempo/core/base/outcome';
+import { amount, message } from '@fox-tempo/core/base/messages';
+import { stepDial } from '@fox-tempo/core/machine/tuning';
+import {
+  testWindow,
+  usualSpread,
+  windowQuantities,
+  type Range,
+  type Tried,
+  type Window,
+} from '@fox-tempo/core/evidence/window';
 import { z } from 'zod';
 import { ranged } from '../fields.ts';
 import { parseWith } from '../issues.ts';

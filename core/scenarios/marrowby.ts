@@ -1,5 +1,5 @@
 /** Seams of the invented shop Marrowby Cartworks: shared by unit tests, benches, demo data and journeys. */
-import { standardSite, type PlanInput } from '../plan/index.ts';
+import { standardSite, type PlanInput } from '../setting/plan/index.ts';
 
 export interface Scenario {
   readonly id: string;

@@ -1,8 +1,8 @@
 /** A program that comes as a file stands on a sheet as it was: its choice computes it again. */
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
-import { programFromPlan } from '../machine/index.ts';
-import { planSeam } from '../plan/index.ts';
+import { programFromPlan } from '../setting/program/index.ts';
+import { planSeam } from '../setting/plan/index.ts';
 import { scenarios } from '../scenarios/index.ts';
 import { choiceOfProgram, settingOf, standardSite, type DescribedSeam } from './index.ts';
 

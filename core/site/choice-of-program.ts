@@ -1,6 +1,6 @@
 /** The choice that a program amounts to, so that the sheet can be filled from a file. */
-import type { Program } from '../machine/index.ts';
-import type { Tune } from '../tuning/index.ts';
+import type { Program } from '../setting/program/index.ts';
+import type { Tune } from '../machine/tuning/index.ts';
 import type { SettingChoice } from './question.ts';
 
 /** A choice with everything said: what a program file leaves to nobody. */

@@ -15,4 +15,4 @@ export {
   type HandPace,
   type KnownSite,
   type Site,
-} from '../plan/index.ts';
+} from '../setting/plan/index.ts';

@@ -1,6 +1,7 @@
 /** The one question to the plan: a seam as described, what was chosen for it, and the site. Everything that shows a figure of a seam asks it here. */
-import { programFromPlan, type Machine, type Program } from '../machine/index.ts';
-import { success, type Outcome } from '../outcome/index.ts';
+import { programFromPlan, type Program } from '../setting/program/index.ts';
+import { type Machine } from '../machine/description/index.ts';
+import { success, type Outcome } from '../base/outcome/index.ts';
 import {
   planSeam,
   withoutLearning,
@@ -16,10 +17,10 @@ import {
   type Preparation,
   type Site,
   type Thicknesses,
-} from '../plan/index.ts';
-import type { FillerCode, MaterialGroup } from '../consumables/index.ts';
-import type { TriggerSequence } from '../sequence/index.ts';
-import { noTune, tuned, type Tune } from '../tuning/index.ts';
+} from '../setting/plan/index.ts';
+import type { FillerCode, MaterialGroup } from '../metal/consumables/index.ts';
+import type { TriggerSequence } from '../weld/sequence/index.ts';
+import { noTune, tuned, type Tune } from '../machine/tuning/index.ts';
 
 /** A seam as it was described; null where the plan decides. */
 export interface DescribedSeam {

@@ -1,9 +1,9 @@
 /** One question: what the site brings moves the setting or leaves it alone, as it says. */
 import { describe, expect, it } from '@jest/globals';
-import { nominalCircuitMOhm } from '../arc/index.ts';
-import { thicknessRules } from '../plan/index.ts';
+import { nominalCircuitMOhm } from '../metal/arc/index.ts';
+import { thicknessRules } from '../setting/plan/index.ts';
 import { alder, hazel, rowan, scenarios } from '../scenarios/index.ts';
-import { presetLimits } from '../trials/index.ts';
+import { presetLimits } from '../evidence/trial/index.ts';
 import {
   atMachine,
   completeSite,

@@ -7,8 +7,8 @@ import {
   type SeamResource,
   type SeamSpec,
 } from '@fox-tempo/contract';
-import { partTakes } from '@fox-tempo/core/consumption';
-import { thicknessRules } from '@fox-tempo/core/plan';
+import { partTakes } from '@fox-tempo/core/day/consumption';
+import { thicknessRules } from '@fox-tempo/core/setting/plan';
 import { alder, hazel, medlar, rowan, scenarios, type Scenario } from '@fox-tempo/core/scenarios';
 import { atMachine, completeSite, settingOf, type Setting, type Site } from '@fox-tempo/core/site';
 

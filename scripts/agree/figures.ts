@@ -1,7 +1,7 @@
 /** The figures that several views show, how they are rounded where they are shown, and the one answer to each. */
 import type { Setting } from '@fox-tempo/core/site';
-import { shouldShow } from '@fox-tempo/core/machine';
-import type { QuantityName } from '@fox-tempo/core/units';
+import { shouldShow } from '@fox-tempo/core/machine/dials';
+import type { QuantityName } from '@fox-tempo/core/base/units';
 import type { Case } from './cases.ts';
 
 interface Figure {

@@ -1,15 +1,16 @@
 /** Every view that shows figures of a setting, each asked by its own way of finding them. A new view is a new entry. */
-import { dayJobs } from '@fox-tempo/core/day-plan';
+import { dayJobs } from '@fox-tempo/core/day/plan';
 import { verbs, type Revision } from '@fox-tempo/contract';
-import { takesOf, candidatesFor } from '@fox-tempo/core/costs';
-import { showThrough } from '@fox-tempo/core/heat';
-import { arcOf, cardOf, readDials, shouldShow, simulationOf, whyNot, asStands } from '@fox-tempo/core/machine';
-import { otherBeat, presetLimits, timedFigures, usualLevel } from '@fox-tempo/core/trials';
-import { planSeam, planSetting } from '@fox-tempo/core/plan';
-import { procedureSheet } from '@fox-tempo/core/procedure';
+import { takesOf, candidatesFor } from '@fox-tempo/core/day/costs';
+import { showThrough } from '@fox-tempo/core/setting/heat-input';
+import { arcOf, cardOf, readDials, shouldShow, simulationOf, whyNot } from '@fox-tempo/core/machine/dials';
+import { asStands } from '@fox-tempo/core/machine/teaching';
+import { otherBeat, presetLimits, timedFigures, usualLevel } from '@fox-tempo/core/evidence/trial';
+import { planSeam, planSetting } from '@fox-tempo/core/setting/plan';
+import { procedureSheet } from '@fox-tempo/core/evidence/procedure';
 import { atMachine, questionOf, ruleQuestion } from '@fox-tempo/core/site';
-import { fillerOf } from '@fox-tempo/core/consumables';
-import { rankSizes } from '@fox-tempo/core/wire-choice';
+import { fillerOf } from '@fox-tempo/core/metal/consumables';
+import { rankSizes } from '@fox-tempo/core/setting/wire-choice';
 import { english } from '@fox-tempo/words/english';
 import { runVerb } from '../../cli/run.ts';
 import { cardDocument } from '../../server/modules/cards/card-document.ts';

@@ -2,7 +2,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from '@jest/globals';
 import { problems } from '@fox-tempo/contract';
-import { issueCodes } from '@fox-tempo/core/outcome';
+import { issueCodes } from '@fox-tempo/core/base/outcome';
 import { errorsPage } from './errors-page.ts';
 
 const at = (path: string) => new URL(`../../${path}`, import.meta.url).pathname;

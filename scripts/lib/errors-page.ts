@@ -1,6 +1,6 @@
 /** The page of the API's errors, written from their two tables: what a refusal is called, and what an issue in it may say. */
 import { problems, type Fate } from '@fox-tempo/contract';
-import { issueCodes } from '@fox-tempo/core/outcome';
+import { issueCodes } from '@fox-tempo/core/base/outcome';
 import { inEnglish } from '@fox-tempo/words/english';
 
 const fates: Record<Fate, string> = {
@@ -17,7 +17,7 @@ function table(heads: readonly string[], rows: readonly (readonly string[])[]): 
 export function errorsPage(): string {
   return `# Errors of the API
 
-Written by \`npm run schemas\` from \`contract/errors.ts\` and \`core/outcome/codes.ts\`. A refusal is a problem document (RFC 9457):
+Written by \`npm run schemas\` from \`contract/errors.ts\` and \`core/base/outcome/codes.ts\`. A refusal is a problem document (RFC 9457):
 \`type\` names the error, \`title\` and \`detail\` say it in the reader's language, \`issues\` lists every fault of the input at once, each with
 the path of its field, a code, the limit and the value that was sent.
 
@@ -36,7 +36,7 @@ ${table(
 ## Codes of issues
 
 ${table(
-  ['code', 'what \`limit\` holds'],
+  ['code', 'what `limit` holds'],
   Object.entries(issueCodes).map(([code, limit]) => [`\`${code}\``, limit ?? '']),
 )}
 `;

@@ -1,7 +1,7 @@
 /** Worker threads for whatever takes over ten milliseconds: capped, cancelled when the client leaves, refused when too many wait. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { message, shopTexts } from '@fox-tempo/words';
-import { type Issue } from '@fox-tempo/core/outcome';
+import { type Issue } from '@fox-tempo/core/base/outcome';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { Piscina } from 'piscina';

@@ -1,7 +1,7 @@
 /** Runs in a worker thread: one computation, its answer as the bytes that go out, so that nothing large is copied or written out on the event loop. */
 import { mapRow, verbs, type MapJob, type VerbName } from '@fox-tempo/contract';
 import { takeShopTexts, withSentences, wordsIn, type Saying, type ShopTexts } from '@fox-tempo/words';
-import type { Issue } from '@fox-tempo/core/outcome';
+import type { Issue } from '@fox-tempo/core/base/outcome';
 import type { CardContent } from '../modules/cards/card-document.ts';
 import type { DayContent } from '../modules/papers/run-plan-document.ts';
 import type { SheetContent } from '../modules/papers/procedure-document.ts';

@@ -1,18 +1,18 @@
 /** Fills an empty database with the demo shop, in one transaction, through the same services that the API uses. */
-import { neededSetup } from '@fox-tempo/core/setup';
+import { neededSetup } from '@fox-tempo/core/machine/setup';
 import { eq } from 'drizzle-orm';
-import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
+import { nominalCircuitMOhm } from '@fox-tempo/core/metal/arc';
 import { randomUUID } from 'node:crypto';
 import { trialBody, type ProgramChoice, type Revision, type SeamSpec } from '@fox-tempo/contract';
-import { asDialled, translate } from '@fox-tempo/core/machine';
-import { jointRule, thinnerMm } from '@fox-tempo/core/plan';
-import { notedOf, weldOnStandIn } from '@fox-tempo/core/stand-in';
-import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
+import { asDialled, translate } from '@fox-tempo/core/machine/dials';
+import { jointRule, thinnerMm } from '@fox-tempo/core/setting/plan';
+import { notedOf, weldOnStandIn } from '@fox-tempo/core/weld/stand-in';
+import { plainSequence, sequenceTemplates } from '@fox-tempo/core/weld/sequence';
 import { scenarios, type Scenario } from '@fox-tempo/core/scenarios';
-import { gasName } from '@fox-tempo/core/consumables';
-import { nextUniform, randomStream } from '@fox-tempo/core/simulation';
-import { message } from '@fox-tempo/core/said';
-import { testWindow, usualSpread } from '@fox-tempo/core/window';
+import { gasName } from '@fox-tempo/core/metal/consumables';
+import { nextUniform, randomStream } from '@fox-tempo/core/base/numeric';
+import { message } from '@fox-tempo/core/base/messages';
+import { testWindow, usualSpread } from '@fox-tempo/core/evidence/window';
 import { useOf } from '../modules/revisions/use.ts';
 import type { KeptRun } from '../modules/runs/repo.ts';
 import { seamsOfPart } from '../modules/seams/repo.ts';
@@ -34,7 +34,7 @@ import { markDemo } from '../modules/shop/repo.ts';
 import { addCylinder, addSpool } from '../modules/stock/service.ts';
 import { machines, orders, parts, people, slotEntries } from './schema/index.ts';
 import { self } from '../modules/observations/author.ts';
-import { presetLimits, usualLevel } from '@fox-tempo/core/trials';
+import { presetLimits, usualLevel } from '@fox-tempo/core/evidence/trial';
 
 /** Seams that wait for their first setting, so that the empty state is there to be seen. */
 const withoutSetting = new Set(['canopy-post-edge']);

@@ -1,5 +1,5 @@
 /** Reading a body: its type and size are looked at before its bytes, and text that no database can hold is refused with its place. */
-import { joined } from '@fox-tempo/core/said';
+import { joined } from '@fox-tempo/core/base/messages';
 import { message } from '@fox-tempo/words';
 import { findTrouble, type Endpoint } from '@fox-tempo/contract';
 import express, { type RequestHandler } from 'express';

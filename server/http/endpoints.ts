@@ -1,5 +1,5 @@
 /** Mounts every endpoint of the contract: rights, body, version and key are looked at here, once for all; a handler only does its work. */
-import { oneOf } from '@fox-tempo/core/said';
+import { oneOf } from '@fox-tempo/core/base/messages';
 import { message, formatIn, withSentences } from '@fox-tempo/words';
 import { createHash } from 'node:crypto';
 import {

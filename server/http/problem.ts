@@ -1,10 +1,10 @@
 /** Refusals as exceptions on the way out, RFC 9457 problem documents on the wire. */
-import type { Phrase } from '@fox-tempo/core/said';
+import type { Phrase } from '@fox-tempo/core/base/messages';
 import { message, withSentences } from '@fox-tempo/words';
 import { english } from '@fox-tempo/words/english';
 import { wordsOf } from './words.ts';
 import { problems, problemType, type Problem, type ProblemKind } from '@fox-tempo/contract';
-import type { Issue, Outcome } from '@fox-tempo/core/outcome';
+import type { Issue, Outcome } from '@fox-tempo/core/base/outcome';
 import { factsOf, log } from './log.ts';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 

@@ -1,5 +1,5 @@
 /** Optimistic versions on the wire: ETag out, If-Match in. */
-import type { Phrase } from '@fox-tempo/core/said';
+import type { Phrase } from '@fox-tempo/core/base/messages';
 import { message } from '@fox-tempo/words';
 import type { Request } from 'express';
 import { HttpProblem } from './problem.ts';

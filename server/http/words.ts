@@ -1,5 +1,5 @@
 /** In whose language and units an answer is said: what the question asks for, else what the browser or program prefers. */
-import type { UnitSystem } from '@fox-tempo/core/units';
+import type { UnitSystem } from '@fox-tempo/core/base/units';
 import { isLanguage, languageFor, wordsIn, type Words } from '@fox-tempo/words';
 import { english } from '@fox-tempo/words/english';
 import type { RequestHandler, Response } from 'express';

@@ -1,5 +1,5 @@
 /** Words whose every sentence is marked, and what of a page stands outside the marks: it came from no catalogue. */
-import { quantities } from '@fox-tempo/core/units';
+import { quantities } from '@fox-tempo/core/base/units';
 import { makeWords, type Words } from '@fox-tempo/words';
 import english from '../../words/en.json' with { type: 'json' };
 

@@ -1,9 +1,9 @@
 /** Chart lines from the cells of a table; units in the heads or in the cells. Every row is read or refused by name before anything is written. */
-import { fillerCodes, fillers, parseGas, type FillerCode } from '../../consumables/index.ts';
-import { rangeIssue, type RangedField } from '../../outcome/index.ts';
-import { planModes, type PlanMode } from '../../plan/index.ts';
-import { message, type Phrase } from '../../said/index.ts';
-import { parseQuantity, type QuantityName, type UnitSystem } from '../../units/index.ts';
+import { fillerCodes, fillers, parseGas, type FillerCode } from '../../metal/consumables/index.ts';
+import { rangeIssue, type RangedField } from '../../base/outcome/index.ts';
+import { planModes, type PlanMode } from '../../setting/plan/index.ts';
+import { message, type Phrase } from '../../base/messages/index.ts';
+import { parseQuantity, type QuantityName, type UnitSystem } from '../../base/units/index.ts';
 import type { ChartLine, ChartPoint } from './machine.ts';
 
 /** More than any machine's door holds; keeps a file within what one request carries. */

@@ -1,6 +1,6 @@
 /** The chart inside the door: which line a program needs, which numbers are easily mistaken, and finding lines by words. */
-import { fillerOf, sameSizeMm, sameWire, type FillerCode } from '../../consumables/index.ts';
-import type { PlanMode } from '../../plan/index.ts';
+import { fillerOf, sameSizeMm, sameWire, type FillerCode } from '../../metal/consumables/index.ts';
+import type { PlanMode } from '../../setting/plan/index.ts';
 import type { ChartLine } from './machine.ts';
 
 interface WireGasMode {

@@ -1,7 +1,7 @@
 /** In which order dials are set and read, and which of them act in a transfer mode. */
 import type { Dial } from './machine.ts';
-import type { Program } from '../program.ts';
-import type { TriggerSchool } from '../../sequence/index.ts';
+import type { Program } from '../../setting/program/program.ts';
+import type { TriggerSchool } from '../../weld/sequence/index.ts';
 import { actsIn, actsInSchool } from './quantities.ts';
 import { isNumeric, quantityOf } from './scales.ts';
 

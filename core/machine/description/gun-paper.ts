@@ -1,5 +1,5 @@
 /** What belongs to a gun and its feeder and stands on no dial: rolls by colour, tips, liner, pressure marks, fittings, hoses and cables. */
-import type { FillerCode } from '../../consumables/index.ts';
+import type { FillerCode } from '../../metal/consumables/index.ts';
 
 /** How the wire starts; a gun with a motor of its own may draw it back. */
 export const ignitions = ['wire-touches', 'creep-then-touches', 'wire-draws-back'] as const;

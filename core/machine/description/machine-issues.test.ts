@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { rowan } from '../../scenarios/index.ts';
-import { machineIssues, type Dial, type Machine } from '../index.ts';
+import { machineIssues, type Dial, type Machine } from './index.ts';
 
 const dial = (id: string, scale: Dial['scale'], more: Partial<Dial> = {}): Dial => ({
   id,

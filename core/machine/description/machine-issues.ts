@@ -1,6 +1,6 @@
 /** Everything that makes a machine file impossible to use, each named with its place: what cannot be inverted, leans on itself, or says one thing twice. */
-import { message, amount, type Phrase } from '../../said/index.ts';
-import type { Issue } from '../../outcome/index.ts';
+import { message, amount, type Phrase } from '../../base/messages/index.ts';
+import type { Issue } from '../../base/outcome/index.ts';
 import type { Dial, Machine, TriggerMode } from './machine.ts';
 import { quantityFacts, type DialQuantity } from './quantities.ts';
 import { isNumeric, quantityOf, type DialScale, type SteppedScale } from './scales.ts';

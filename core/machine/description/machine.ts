@@ -1,10 +1,10 @@
 /** A described power source: what its dials are called, what they move and how, its chart lines, memories, feeders and limits. */
 import type { GunPaper } from './gun-paper.ts';
-import type { CalibratedWire } from '../../arc/index.ts';
-import type { FillerCode } from '../../consumables/index.ts';
-import type { BeatSchool } from '../../double-pulse/index.ts';
-import type { PlanMode } from '../../plan/index.ts';
-import type { SequenceNumber, TapCall, TriggerSchool } from '../../sequence/index.ts';
+import type { CalibratedWire } from '../../metal/arc/index.ts';
+import type { FillerCode } from '../../metal/consumables/index.ts';
+import type { BeatSchool } from '../../setting/double-pulse/index.ts';
+import type { PlanMode } from '../../setting/plan/index.ts';
+import type { SequenceNumber, TapCall, TriggerSchool } from '../../weld/sequence/index.ts';
 import type { DialQuantity } from './quantities.ts';
 import type { DialScale } from './scales.ts';
 

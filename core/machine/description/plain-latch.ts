@@ -1,5 +1,5 @@
 /** Plain latching under one name means four different things: drawn as a machine takes its presses, and found out by a dry test. */
-import { failure, success, type Outcome } from '../../outcome/index.ts';
+import { failure, success, type Outcome } from '../../base/outcome/index.ts';
 import type { DirectionEvidence, Machine, TriggerMode } from './machine.ts';
 
 export type PlainLatch = NonNullable<TriggerMode['plain']>;

@@ -1,8 +1,8 @@
 /** The quantities of a program that a dial can move or a display show: name, unit, what counts as noticeable, and which way "more" goes in words. */
-import { message, amount, joined, type Phrase, type Said, signed } from '../../said/index.ts';
-import type { QuantityName } from '../../units/index.ts';
-import type { PlanMode } from '../../plan/index.ts';
-import type { TriggerSchool } from '../../sequence/index.ts';
+import { message, amount, joined, type Phrase, type Said, signed } from '../../base/messages/index.ts';
+import type { QuantityName } from '../../base/units/index.ts';
+import type { PlanMode } from '../../setting/plan/index.ts';
+import type { TriggerSchool } from '../../weld/sequence/index.ts';
 
 interface QuantityFacts {
   readonly name: Phrase;

@@ -1,8 +1,8 @@
 /** What taps at rest call on a machine, and whether each called memory is for the wire and gas that are on it. */
-import { message, joined, type Phrase } from '../../said/index.ts';
-import { fillerOf, gasName, wireSizeLabel, sameWire } from '../../consumables/index.ts';
+import { message, joined, type Phrase } from '../../base/messages/index.ts';
+import { fillerOf, gasName, wireSizeLabel, sameWire } from '../../metal/consumables/index.ts';
 import type { Machine } from './machine.ts';
-import type { Program } from '../program.ts';
+import type { Program } from '../../setting/program/program.ts';
 
 export interface HeldInSlot {
   readonly slot: number;

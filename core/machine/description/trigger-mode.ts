@@ -1,5 +1,5 @@
 /** Which of a machine's trigger modes takes a sequence: its own school, or the nearest the machine has. */
-import { schoolFacts, usualHabit, type TriggerHabit, type TriggerSchool } from '../../sequence/index.ts';
+import { schoolFacts, usualHabit, type TriggerHabit, type TriggerSchool } from '../../weld/sequence/index.ts';
 import type { Machine, TriggerMode } from './machine.ts';
 
 export interface ModeFor {

@@ -1,5 +1,5 @@
 /** The trigger modes that machines usually have, drawn as states: to begin a description with, and for the demo machines. */
-import type { TriggerSchool } from '../../sequence/index.ts';
+import type { TriggerSchool } from '../../weld/sequence/index.ts';
 import { drawnLatch, type PlainLatch } from './plain-latch.ts';
 import type { TriggerMode } from './machine.ts';
 

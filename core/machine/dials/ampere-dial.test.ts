@@ -1,9 +1,11 @@
 /** A machine that is told amperes: the feed comes back from its card, and the arc of its step is known. */
 import { describe, expect, it } from '@jest/globals';
 import { medlar } from '../../scenarios/machines/medlar.ts';
-import { planSeam, standardSite, type PlanInput } from '../../plan/index.ts';
-import { stepDial } from '../../tuning/index.ts';
-import { asDialled, cardOf, programFromPlan, readDials, type Machine, type Program } from '../index.ts';
+import { planSeam, standardSite, type PlanInput } from '../../setting/plan/index.ts';
+import { stepDial } from '../tuning/index.ts';
+import { asDialled, cardOf, readDials } from './index.ts';
+import { programFromPlan, type Program } from '../../setting/program/index.ts';
+import { type Machine } from '../description/index.ts';
 
 const seam = (t: number): PlanInput['seam'] => ({
   materialGroup: 'steel',

@@ -1,14 +1,14 @@
 /** Whether a machine can weld a program: what it can be told, and what it gives. A machine is planned for nothing else. */
-import { sameSizeMm } from '../../consumables/index.ts';
-import { dutyFromPlate } from '../../consumption/index.ts';
-import { isPulsed } from '../../plan/index.ts';
-import { pulseMeans } from '../../pulse/index.ts';
-import { arcOf } from '../arc-of.ts';
+import { sameSizeMm } from '../../metal/consumables/index.ts';
+import { dutyFromPlate } from '../description/index.ts';
+import { isPulsed } from '../../setting/plan/index.ts';
+import { pulseMeans } from '../../setting/pulse/index.ts';
+import { arcOf } from './arc-of.ts';
 import { chartLineFor } from '../description/chart.ts';
 import type { Machine } from '../description/machine.ts';
 import type { DialQuantity } from '../description/quantities.ts';
 import { isNumeric, quantityOf } from '../description/scales.ts';
-import type { Program } from '../program.ts';
+import type { Program } from '../../setting/program/program.ts';
 
 /** What a description still lacks before anything can be planned on the machine. */
 export const missingParts = ['no-dials', 'no-feed-dial', 'no-chart'] as const;

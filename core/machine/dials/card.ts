@@ -1,6 +1,6 @@
 /** The dial card of a program on a machine: what is shown and printed to be set. */
 import type { Machine } from '../description/machine.ts';
-import type { Program } from '../program.ts';
+import type { Program } from '../../setting/program/program.ts';
 import { translate, type Translation } from './translate.ts';
 
 const cards = new WeakMap<Machine, WeakMap<Program, Translation>>();

@@ -1,7 +1,7 @@
 /** One program on two machines, line by line under the physical quantity, differences first. */
-import { message, type Phrase } from '../../said/index.ts';
+import { message, type Phrase } from '../../base/messages/index.ts';
 import type { Machine } from '../description/machine.ts';
-import type { Program } from '../program.ts';
+import type { Program } from '../../setting/program/program.ts';
 import { dialQuantities, quantityFacts, type DialQuantity } from '../description/quantities.ts';
 import type { DialSetting } from './dial-setting.ts';
 import { cardOf } from './card.ts';

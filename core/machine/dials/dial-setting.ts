@@ -1,6 +1,6 @@
 /** One dial of a card: what to set, what it reaches, how far that misses. */
-import type { Phrase } from '../../said/index.ts';
-import type { BothReadings } from '../learning/direction.ts';
+import type { Phrase } from '../../base/messages/index.ts';
+import type { BothReadings } from '../teaching/direction.ts';
 import type { DialQuantity } from '../description/quantities.ts';
 import type { Facet } from '../description/scales.ts';
 

@@ -1,9 +1,9 @@
 /** What is found on the dials against what was meant to stand there: the drift of a memory slot, and what storing over it would lose. */
-import { own } from '../../record/index.ts';
-import { type Phrase, message, whether } from '../../said/index.ts';
-import { wireInGas } from '../../arc/index.ts';
+import { own } from '../../base/record/index.ts';
+import { type Phrase, message, whether } from '../../base/messages/index.ts';
+import { wireInGas } from '../../metal/arc/index.ts';
 import type { Dial, Machine } from '../description/machine.ts';
-import type { WireAndMode } from '../arc-of.ts';
+import type { WireAndMode } from './arc-of.ts';
 import { quantityFacts, type DialQuantity, quantityChange } from '../description/quantities.ts';
 import { displayed, isNumeric, quantityAt, quantityOf, type ScaleContext } from '../description/scales.ts';
 import { toldDials } from '../description/told-dials.ts';

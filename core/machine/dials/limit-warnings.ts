@@ -1,11 +1,11 @@
 /** What a machine cannot give: peak, feed, volts, wire size, duty; the slow beat's high level is tested like any other. */
-import { message, amount, bare, oneOf, type Phrase } from '../../said/index.ts';
-import { wireSizeLabel } from '../../consumables/index.ts';
-import { dutyFromPlate } from '../../consumption/index.ts';
-import type { Warning } from '../../outcome/index.ts';
-import { schoolFacts } from '../../sequence/index.ts';
+import { message, amount, bare, oneOf, type Phrase } from '../../base/messages/index.ts';
+import { wireSizeLabel } from '../../metal/consumables/index.ts';
+import { dutyFromPlate } from '../description/index.ts';
+import type { Warning } from '../../base/outcome/index.ts';
+import { schoolFacts } from '../../weld/sequence/index.ts';
 import type { Machine } from '../description/machine.ts';
-import type { Program } from '../program.ts';
+import type { Program } from '../../setting/program/program.ts';
 import type { Wished } from './wished.ts';
 
 /** Wire, rolls and motor follow a swing of the feed to about this; beyond it both levels run together. Rule of practice, assumed. */

@@ -1,11 +1,11 @@
 /** What a program asks and a machine has no dial for, or runs out of: said with the nearest that it can do. */
-import { message, amount, bare, joined, type Phrase } from '../../said/index.ts';
+import { message, amount, bare, joined, type Phrase } from '../../base/messages/index.ts';
 import type { Machine, TriggerMode } from '../description/machine.ts';
-import type { Program } from '../program.ts';
+import type { Program } from '../../setting/program/program.ts';
 import { actsIn, quantityFacts, quantityText, type DialQuantity } from '../description/quantities.ts';
 import { isNumeric, quantityOf } from '../description/scales.ts';
 import type { DialSetting } from './dial-setting.ts';
-import { schoolFacts, type SequenceNumber } from '../../sequence/index.ts';
+import { schoolFacts, type SequenceNumber } from '../../weld/sequence/index.ts';
 import { triggerModeFor } from '../description/trigger-mode.ts';
 import type { Wished } from './wished.ts';
 

@@ -1,6 +1,6 @@
 /** Whether a value is one that a dial can stand at. */
-import { message, type Phrase } from '../../said/index.ts';
-import type { Issue } from '../../outcome/index.ts';
+import { message, type Phrase } from '../../base/messages/index.ts';
+import type { Issue } from '../../base/outcome/index.ts';
 import type { Dial } from '../description/machine.ts';
 
 /** Issues: `not-on-dial`. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { rowan } from '../../scenarios/index.ts';
-import { putBack, slotState } from '../index.ts';
+import { putBack, slotState } from './index.ts';
 
 const arc = rowan.dials.find(({ id }) => id === 'arc-index');
 const step = arc?.scale.kind === 'linear' ? arc.scale.step : 1;

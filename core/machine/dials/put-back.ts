@@ -1,6 +1,6 @@
 /** Turning a dial that drifted back to its reference, in the machine's own steps. */
-import { own } from '../../record/index.ts';
-import { message, type Said } from '../../said/index.ts';
+import { own } from '../../base/record/index.ts';
+import { message, type Said } from '../../base/messages/index.ts';
 import type { Machine } from '../description/machine.ts';
 import { toldDials } from '../description/told-dials.ts';
 import { displayed, isNumeric } from '../description/scales.ts';

@@ -2,11 +2,11 @@
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { planSeam } from '../../plan/index.ts';
+import { planSeam } from '../../setting/plan/index.ts';
 import { alder, hazel, rowan, scenarios } from '../../scenarios/index.ts';
-import { plainSequence, type TriggerSchool, type TriggerSequence } from '../../sequence/index.ts';
+import { plainSequence, type TriggerSchool, type TriggerSequence } from '../../weld/sequence/index.ts';
 import type { Machine } from '../description/machine.ts';
-import { programFromPlan, type Program } from '../program.ts';
+import { programFromPlan, type Program } from '../../setting/program/program.ts';
 import { readDials } from './read-dials.ts';
 import { translate } from './translate.ts';
 

@@ -1,11 +1,11 @@
 /** What a machine's own figures should read with a program: before the arc by its chart, while it burns by the model. A, V at its terminals. */
-import { arcElectrical, calibrationOf } from '../../arc/index.ts';
-import { isPulsed } from '../../plan/index.ts';
-import { pulseMeans, solveDefaultPulse } from '../../pulse/index.ts';
-import { arcOf, type ArcOf } from '../arc-of.ts';
+import { arcElectrical, calibrationOf } from '../../metal/arc/index.ts';
+import { isPulsed } from '../../setting/plan/index.ts';
+import { pulseMeans, solveDefaultPulse } from '../../setting/pulse/index.ts';
+import { arcOf, type ArcOf } from './arc-of.ts';
 import { chartLineFor } from '../description/chart.ts';
 import type { Machine } from '../description/machine.ts';
-import type { Program } from '../program.ts';
+import type { Program } from '../../setting/program/program.ts';
 import { taughtLine } from './translate.ts';
 
 export interface ShouldShow {

@@ -1,8 +1,8 @@
 /** An absolute start level left behind by a higher main: what stands on the machine against what the program now asks. */
-import { message, amount, type Phrase } from '../../said/index.ts';
-import { schoolFacts } from '../../sequence/index.ts';
+import { message, amount, type Phrase } from '../../base/messages/index.ts';
+import { schoolFacts } from '../../weld/sequence/index.ts';
 import type { Machine } from '../description/machine.ts';
-import type { Program } from '../program.ts';
+import type { Program } from '../../setting/program/program.ts';
 import { isNumeric, quantityAt, quantityOf } from '../description/scales.ts';
 import { schoolOn } from '../description/trigger-mode.ts';
 

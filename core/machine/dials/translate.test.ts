@@ -1,25 +1,19 @@
-import { calibrationOf } from '../../arc/index.ts';
+import { calibrationOf } from '../../metal/arc/index.ts';
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { planSeam, type PlanInput } from '../../plan/index.ts';
+import { planSeam, type PlanInput } from '../../setting/plan/index.ts';
 import { alder, hazel, medlar, rowan, scenarios } from '../../scenarios/index.ts';
+import { arcOf, compareMachines, readDials, shouldShow, translate, type Translation } from './index.ts';
 import {
-  arcOf,
-  compareMachines,
   dialQuantityNames,
   machineIssues,
-  programFromPlan,
   quantityFacts,
-  readDials,
-  shouldShow,
-  translate,
   type Dial,
   type DialQuantity,
   type Machine,
-  type Program,
-  type Translation,
-} from '../index.ts';
+} from '../description/index.ts';
+import { programFromPlan, type Program } from '../../setting/program/index.ts';
 
 function planned(input: PlanInput): Program {
   const plan = planSeam(input);

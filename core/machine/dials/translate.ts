@@ -1,19 +1,19 @@
 /** A program said in one machine's own dials, quantised as that machine would, with the miss in physical terms and what it cannot say. */
 import { handOfDial } from '../description/hand-of-dial.ts';
-import { message, amount, joined, type Phrase } from '../../said/index.ts';
-import { modeName } from '../../plan/index.ts';
-import type { Warning } from '../../outcome/index.ts';
+import { message, amount, joined, type Phrase } from '../../base/messages/index.ts';
+import { modeName } from '../../setting/plan/index.ts';
+import type { Warning } from '../../base/outcome/index.ts';
 import { chartLineFor, gasTrimMm, lookAlikes } from '../description/chart.ts';
 import { dialActs, inOrder } from '../description/dial-order.ts';
 import { whyNot, type CannotWeld } from './can-weld.ts';
 import type { DialSetting } from './dial-setting.ts';
 import { toldDials } from '../description/told-dials.ts';
-import { bothReadings } from '../learning/direction.ts';
-import { fitLine, type LineFit } from '../learning/line-fit.ts';
+import { bothReadings } from '../teaching/direction.ts';
+import { fitLine, type LineFit } from '../teaching/line-fit.ts';
 import { limitWarnings } from './limit-warnings.ts';
 import type { ChartLine, Dial, Machine } from '../description/machine.ts';
 import { notCarried, type NotCarried } from './not-carried.ts';
-import type { Program } from '../program.ts';
+import type { Program } from '../../setting/program/program.ts';
 import { actsIn, quantityFacts, quantityText, type DialQuantity } from '../description/quantities.ts';
 import {
   displayed,

@@ -1,10 +1,10 @@
 /** Why a machine cannot weld a program, and what its description lacks, in words: the same on card, page and printed plan. */
-import { fillerOf, gasName, wireSizeLabel } from '../../consumables/index.ts';
-import { dutyFromPlate } from '../../consumption/index.ts';
-import { modeName } from '../../plan/index.ts';
-import { amount, inSentence, joined, message, type Phrase } from '../../said/index.ts';
+import { fillerOf, gasName, wireSizeLabel } from '../../metal/consumables/index.ts';
+import { dutyFromPlate } from '../description/index.ts';
+import { modeName } from '../../setting/plan/index.ts';
+import { amount, inSentence, joined, message, type Phrase } from '../../base/messages/index.ts';
 import type { Machine } from '../description/machine.ts';
-import type { Program } from '../program.ts';
+import type { Program } from '../../setting/program/program.ts';
 import { rmsCurrentA, type CannotWeld, type MissingPart } from './can-weld.ts';
 
 export function whyNotWords(machine: Machine, program: Program, why: CannotWeld): Phrase {

@@ -1,10 +1,16 @@
 /** Every figure of a program under the names that dials use, as this machine would have to be told them; and the way back. */
-import type { Phrase } from '../../said/index.ts';
-import { canonicalOf, sayBeat, type BeatInput, type BeatSchool, type CanonicalBeat } from '../../double-pulse/index.ts';
-import { arcOf, type ArcOf } from '../arc-of.ts';
-import { calibrationOf, nominalCircuitMOhm, type CalibratedWire } from '../../arc/index.ts';
-import type { LineFit } from '../learning/line-fit.ts';
-import type { Program } from '../program.ts';
+import type { Phrase } from '../../base/messages/index.ts';
+import {
+  canonicalOf,
+  sayBeat,
+  type BeatInput,
+  type BeatSchool,
+  type CanonicalBeat,
+} from '../../setting/double-pulse/index.ts';
+import { arcOf, type ArcOf } from './arc-of.ts';
+import { calibrationOf, nominalCircuitMOhm, type CalibratedWire } from '../../metal/arc/index.ts';
+import type { LineFit } from '../teaching/line-fit.ts';
+import type { Program } from '../../setting/program/program.ts';
 import type { DialQuantity } from '../description/quantities.ts';
 
 export type Figures = Partial<Record<DialQuantity, number>>;

@@ -1,8 +1,8 @@
 /** A program with its fast pulse inside what a machine gives: a lower peak held longer for the same drop, and the rest solved again. */
-import { solvePulse } from '../../pulse/index.ts';
-import { arcOf } from '../arc-of.ts';
+import { solvePulse } from '../../setting/pulse/index.ts';
+import { arcOf } from './arc-of.ts';
 import type { Machine } from '../description/machine.ts';
-import { pulseOf, type Program } from '../program.ts';
+import { pulseOf, type Program } from '../../setting/program/program.ts';
 
 export function withinMachine(program: Program, { limits }: Pick<Machine, 'limits'>): Program {
   const { pulse } = program;

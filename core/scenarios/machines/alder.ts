@@ -1,5 +1,5 @@
 /** Alder: swing school, arc in volts against its line, softness instead of stiffness, two feeders, 99 memories. Invented. */
-import type { Machine } from '../../machine/index.ts';
+import type { Machine } from '../../machine/description/index.ts';
 import { chart, proportional } from './described.ts';
 import {
   holdMode,

@@ -1,7 +1,7 @@
 /** Short forms for describing the demo machines: chart lines with their words, and the trigger modes that several of them share. */
-import { gasOf, type FillerCode } from '../../consumables/index.ts';
-import { type ChartLine, type ChartPoint, type Dial } from '../../machine/index.ts';
-import type { PlanMode } from '../../plan/index.ts';
+import { gasOf, type FillerCode } from '../../metal/consumables/index.ts';
+import { type ChartLine, type ChartPoint, type Dial } from '../../machine/description/index.ts';
+import type { PlanMode } from '../../setting/plan/index.ts';
 
 type Row = readonly [
   number: number,

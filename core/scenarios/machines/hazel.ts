@@ -1,5 +1,5 @@
 /** Hazel: small, top school, arc trim of ±10, feed as a bare drive number, percentages for start and burn-back, 5 memories. Invented. */
-import type { Machine } from '../../machine/index.ts';
+import type { Machine } from '../../machine/description/index.ts';
 import { chart, proportional } from './described.ts';
 import { holdMode, holdTimedMode, latchMode } from '../../machine/description/usual-modes.ts';
 

@@ -2,7 +2,7 @@
  * Medlar: an odd machine made up to strain the mapping language. Amperes as master dial, arc length on seven clicks, the slow beat as a
  * period, its share counted at the low level, a percentage of a percentage, and a dial that moves stiffness and arc length at once.
  */
-import { usualFeeder, type Machine } from '../../machine/index.ts';
+import { usualFeeder, type Machine } from '../../machine/description/index.ts';
 import { chart, proportional } from './described.ts';
 import { holdMode } from '../../machine/description/usual-modes.ts';
 

@@ -1,5 +1,5 @@
 /** Rowan: two-level school, arc index 0 to 100, absolute start level and burn-back, 15 memories. Invented. */
-import type { Machine } from '../../machine/index.ts';
+import type { Machine } from '../../machine/description/index.ts';
 import { chart, proportional } from './described.ts';
 import {
   holdMode,

@@ -1,7 +1,7 @@
 /** The three invented machines of the demo shop and how they stand. Their dials and charts are shared with the core's tests. */
 import { type MachineFile, readMachineFile } from '@fox-tempo/contract';
-import type { Machine } from '@fox-tempo/core/machine';
-import type { FeederState } from '@fox-tempo/core/setup';
+import type { Machine } from '@fox-tempo/core/machine/description';
+import type { FeederState } from '@fox-tempo/core/machine/setup';
 import { alder, hazel, rowan } from '@fox-tempo/core/scenarios';
 
 interface DemoMachine {

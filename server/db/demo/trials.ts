@@ -2,7 +2,7 @@
  * Six weeks of trials of the invented shop, the oldest first: which seam, on which machine, by whom, and what was wrong that day. What was seen and
  * measured is made on the stand-in, so that records and physics agree.
  */
-import type { HiddenFaultCode } from '@fox-tempo/core/stand-in';
+import type { HiddenFaultCode } from '@fox-tempo/core/weld/stand-in';
 
 export interface DemoTrial {
   readonly daysAgo: number;

@@ -1,5 +1,5 @@
 import type { RatesSave } from '@fox-tempo/contract';
-import type { ThicknessRule } from '@fox-tempo/core/plan';
+import type { ThicknessRule } from '@fox-tempo/core/setting/plan';
 import { sql } from 'drizzle-orm';
 import { boolean, check, integer, jsonb, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
 

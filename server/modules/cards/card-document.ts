@@ -1,26 +1,26 @@
 /** The dial card as a printed page, A5, A4 or Letter: one line a dial, large figures, readable with a glove on it. */
 import { hazard, type Language, type Shown, type Words } from '@fox-tempo/words';
 import { atMachine, questionOf } from '@fox-tempo/core/site';
-import { amount, inSentence, message as sayCode, type Phrase, signed, absent } from '@fox-tempo/core/said';
+import { amount, inSentence, message as sayCode, type Phrase, signed, absent } from '@fox-tempo/core/base/messages';
 import { type CardPaper, type MachineResource, type SeamResource } from '@fox-tempo/contract';
-import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
+import { type DialQuantity, type HeldInSlot, quantityFacts } from '@fox-tempo/core/machine/description';
+import { type DialSetting, shouldShow, cardOf, type Translation, whyNotWords } from '@fox-tempo/core/machine/dials';
+import { type Program } from '@fox-tempo/core/setting/program';
+import { asStands } from '@fox-tempo/core/machine/teaching';
 import {
-  type DialQuantity,
-  type DialSetting,
-  type HeldInSlot,
-  type Program,
-  quantityFacts,
-  shouldShow,
-  cardOf,
-  type Translation,
-  whyNotWords,
-  asStands,
-} from '@fox-tempo/core/machine';
-import { gunWords, jointRule, modeName, type Plan, planSeam, positionName, thinnerMm } from '@fox-tempo/core/plan';
-import { scoreOf, sequenceOnMachine } from '@fox-tempo/core/score';
-import { firstArcList, neededSetup, rollOf, dialsToSet } from '@fox-tempo/core/setup';
-import type { UnitSystem } from '@fox-tempo/core/units';
-import { dialWindowWords, windowOnDials, withOffset, type Offset } from '@fox-tempo/core/window';
+  gunWords,
+  jointRule,
+  modeName,
+  type Plan,
+  planSeam,
+  positionName,
+  thinnerMm,
+} from '@fox-tempo/core/setting/plan';
+import { scoreOf, sequenceOnMachine } from '@fox-tempo/core/weld/score';
+import { firstArcList, neededSetup, rollOf, dialsToSet } from '@fox-tempo/core/machine/setup';
+import type { UnitSystem } from '@fox-tempo/core/base/units';
+import { dialWindowWords, windowOnDials, withOffset, type Offset } from '@fox-tempo/core/evidence/window';
 import { dayIn } from '../../http/timestamp.ts';
 import { sequenceLines } from './sequence-lines.ts';
 import { sequencePicture } from './sequence-picture.ts';

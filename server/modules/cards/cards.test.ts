@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { type MachineResource, type SeamResource } from '@fox-tempo/contract';
-import { translate, asStands } from '@fox-tempo/core/machine';
-import { withOffset } from '@fox-tempo/core/window';
+import { translate } from '@fox-tempo/core/machine/dials';
+import { asStands } from '@fox-tempo/core/machine/teaching';
+import { withOffset } from '@fox-tempo/core/evidence/window';
 import { languages, wordsIn } from '@fox-tempo/words';
 import { pagesOf } from '../papers/pdf.ts';
 import { cardDocument, type CardContent } from './card-document.ts';

@@ -1,8 +1,9 @@
 /** What stands under the sequence's picture: the hand's presses in counts, tacks or stitches, and memories called by taps. */
-import { absent, amount } from '@fox-tempo/core/said';
+import { absent, amount } from '@fox-tempo/core/base/messages';
 import type { Words } from '@fox-tempo/words';
-import { tapTargets, type HeldInSlot, type Machine, type Program } from '@fox-tempo/core/machine';
-import { pressLines, stitchPlan, tackMmOf, tackSchedule, type ScoreOf } from '@fox-tempo/core/score';
+import { tapTargets, type HeldInSlot, type Machine } from '@fox-tempo/core/machine/description';
+import { type Program } from '@fox-tempo/core/setting/program';
+import { pressLines, stitchPlan, tackMmOf, tackSchedule, type ScoreOf } from '@fox-tempo/core/weld/score';
 
 export function sequenceLines(say: Words, whole: ScoreOf, machine: Machine, slots: readonly HeldInSlot[]): string[] {
   const { program, score, thicknessMm } = whole;

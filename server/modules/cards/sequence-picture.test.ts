@@ -1,8 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
-import { programFromPlan, translate } from '@fox-tempo/core/machine';
-import { planSeam } from '@fox-tempo/core/plan';
-import { scoreOf, sequenceOnMachine } from '@fox-tempo/core/score';
-import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
+import { programFromPlan } from '@fox-tempo/core/setting/program';
+import { translate } from '@fox-tempo/core/machine/dials';
+import { planSeam } from '@fox-tempo/core/setting/plan';
+import { scoreOf, sequenceOnMachine } from '@fox-tempo/core/weld/score';
+import { plainSequence, sequenceTemplates } from '@fox-tempo/core/weld/sequence';
 import { alder, hazel, rowan, scenarios } from '@fox-tempo/core/scenarios';
 import { english, inEnglish } from '@fox-tempo/words/english';
 import { sequenceLines } from './sequence-lines.ts';

@@ -1,5 +1,5 @@
 /** The sequence on a printed card: trigger, gas and level over folded time, each part with what this machine calls it. As SVG, in ink only. */
-import { amount, message as sayCode } from '@fox-tempo/core/said';
+import { amount, message as sayCode } from '@fox-tempo/core/base/messages';
 import {
   foldsOf,
   handPresses,
@@ -7,9 +7,9 @@ import {
   type ScoreOf,
   type SequenceOnMachine,
   type TimeMap,
-} from '@fox-tempo/core/score';
+} from '@fox-tempo/core/weld/score';
 import type { Words } from '@fox-tempo/words';
-import { isLit, type Phase, type PlayedPhase } from '@fox-tempo/core/sequence';
+import { isLit, type Phase, type PlayedPhase } from '@fox-tempo/core/weld/sequence';
 
 const codeOfTap = sayCode('trigger.tap-word');
 const ink = '#25211B';

@@ -1,5 +1,5 @@
 import type { LeadReadingRow, Page, StepTimes } from '@fox-tempo/contract';
-import type { StepKind } from '@fox-tempo/core/setup';
+import type { StepKind } from '@fox-tempo/core/machine/setup';
 import { and, asc, eq, gt, or, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
 import { observations, people } from '../../db/schema/index.ts';

@@ -2,7 +2,7 @@
 import { message } from '@fox-tempo/words';
 import { english } from '@fox-tempo/words/english';
 import { mapRow, readMapJob } from '@fox-tempo/contract';
-import type { Cell } from '@fox-tempo/core/zone-map';
+import type { Cell } from '@fox-tempo/core/weld/zone-map';
 import PgBoss from 'pg-boss';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import type { Connection } from '../../db/connection.ts';

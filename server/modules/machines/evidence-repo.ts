@@ -1,5 +1,5 @@
 /** What the record says of how machines' dials stood: everything that was read, set, ticked or welded with, as the core's evidence. */
-import type { DialEvidence, DialSource } from '@fox-tempo/core/setup';
+import type { DialEvidence, DialSource } from '@fox-tempo/core/machine/setup';
 import { sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
 import { isoTime } from '../../http/timestamp.ts';

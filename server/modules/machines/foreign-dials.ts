@@ -1,7 +1,7 @@
 /** Readings may name only dials that a machine has. */
 import type { MachineFile } from '@fox-tempo/contract';
-import { toldDials } from '@fox-tempo/core/machine';
-import type { Issue } from '@fox-tempo/core/outcome';
+import { toldDials } from '@fox-tempo/core/machine/description';
+import type { Issue } from '@fox-tempo/core/base/outcome';
 import { message } from '@fox-tempo/words';
 import { invalidInput } from '../../http/problem.ts';
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { asStands } from '@fox-tempo/core/machine';
+import { asStands } from '@fox-tempo/core/machine/teaching';
 import { machineWithStanding, type MachineResource } from '@fox-tempo/contract';
 import { medlar } from '@fox-tempo/core/scenarios';
 import { dayIn } from '../../http/timestamp.ts';

@@ -1,5 +1,5 @@
 import { dialEvidence } from './evidence-repo.ts';
-import { knownDials, type DialEvidence } from '@fox-tempo/core/setup';
+import { knownDials, type DialEvidence } from '@fox-tempo/core/machine/setup';
 import {
   outlineOf,
   readMachineFile,

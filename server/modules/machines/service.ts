@@ -9,7 +9,7 @@ import {
   type MachineResource,
   type StandingSave,
 } from '@fox-tempo/contract';
-import { withDirection } from '@fox-tempo/core/machine';
+import { withDirection } from '@fox-tempo/core/machine/teaching';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput, orProblem, violates } from '../../http/problem.ts';
 import { dayIn } from '../../http/timestamp.ts';

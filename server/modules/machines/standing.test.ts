@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
 import type { MachineResource, Observation, Run, SeamResource, ShiftSlot, SlotEntry } from '@fox-tempo/contract';
-import { cardOf } from '@fox-tempo/core/machine';
+import { cardOf } from '@fox-tempo/core/machine/dials';
 import { openTestApp } from '../../testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;

@@ -1,6 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { effective } from '@fox-tempo/core/record';
+import { effective } from '@fox-tempo/core/evidence/record';
 import { type Observation } from '@fox-tempo/contract';
 import { openTestApp } from '../../testing/test-app.ts';
 

@@ -1,7 +1,7 @@
 /** Recording: what an observation names must be there, and a correction corrects the same kind of thing. */
-import type { Phrase } from '@fox-tempo/core/said';
+import type { Phrase } from '@fox-tempo/core/base/messages';
 import { message } from '@fox-tempo/words';
-import { type IssueCode } from '@fox-tempo/core/outcome';
+import { type IssueCode } from '@fox-tempo/core/base/outcome';
 import { may, recordedKinds, type Observation, type ObservationCreate, type Role } from '@fox-tempo/contract';
 import type { Database } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';

@@ -1,5 +1,5 @@
 /** Orders, and parts that are done: the order counts up, gas and wire count down, together or not at all. */
-import { notCounted, partsReady, taken, type SeamCount } from '@fox-tempo/core/run';
+import { notCounted, partsReady, taken, type SeamCount } from '@fox-tempo/core/evidence/run';
 import { message } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import {
@@ -11,8 +11,8 @@ import {
   type PartsDone,
   type Role,
 } from '@fox-tempo/contract';
-import type { Issue } from '@fox-tempo/core/outcome';
-import { amount, joined } from '@fox-tempo/core/said';
+import type { Issue } from '@fox-tempo/core/base/outcome';
+import { amount, joined } from '@fox-tempo/core/base/messages';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';

@@ -1,4 +1,4 @@
-import { dayJobs } from '@fox-tempo/core/day-plan';
+import { dayJobs } from '@fox-tempo/core/day/plan';
 import { message } from '@fox-tempo/words';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import { Raw, type Handlers } from '../../http/endpoints.ts';

@@ -1,5 +1,5 @@
 /** The joint to scale as SVG in ink: plates, bead or passes, and a ruler of ten millimetres. */
-import { jointGeometry, type JointNumbers, type Point } from '@fox-tempo/core/joint-geometry';
+import { jointGeometry, type JointNumbers, type Point } from '@fox-tempo/core/setting/joint';
 import { ink, line, quiet, russet } from './paper-parts.ts';
 
 const size = { width: 240, height: 130 };

@@ -1,11 +1,12 @@
 /** The procedure sheet of one revision on one machine: what it is, its ranges, what the machine is set to, and what it stands on. */
 import { atMachine, questionOf } from '@fox-tempo/core/site';
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { type MachineResource, type Revision, type SeamResource, type TrialRow } from '@fox-tempo/contract';
-import { cardOf, asStands } from '@fox-tempo/core/machine';
-import { jointRule, planSeam } from '@fox-tempo/core/plan';
-import { procedureSheet, type ProcedureSection } from '@fox-tempo/core/procedure';
-import type { UnitSystem } from '@fox-tempo/core/units';
+import { cardOf } from '@fox-tempo/core/machine/dials';
+import { asStands } from '@fox-tempo/core/machine/teaching';
+import { jointRule, planSeam } from '@fox-tempo/core/setting/plan';
+import { procedureSheet, type ProcedureSection } from '@fox-tempo/core/evidence/procedure';
+import type { UnitSystem } from '@fox-tempo/core/base/units';
 import type { Language, Words } from '@fox-tempo/words';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { dayIn } from '../../http/timestamp.ts';

@@ -1,5 +1,5 @@
 /** The day's run for the wall: a lane for each machine, and under it what is welded when, with a box to tick. */
-import { asStands } from '@fox-tempo/core/machine';
+import { asStands } from '@fox-tempo/core/machine/teaching';
 import { type MachineResource } from '@fox-tempo/contract';
 import {
   barsOn,
@@ -9,8 +9,8 @@ import {
   type DayPlan,
   bareJobs,
   type NamedJob,
-} from '@fox-tempo/core/day-plan';
-import type { UnitSystem } from '@fox-tempo/core/units';
+} from '@fox-tempo/core/day/plan';
+import type { UnitSystem } from '@fox-tempo/core/base/units';
 import type { Language, Words } from '@fox-tempo/words';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { dayIn } from '../../http/timestamp.ts';

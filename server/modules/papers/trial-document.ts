@@ -1,10 +1,11 @@
 /** The record of a trial: what was set, what was found against its limits, whether it stood inside the procedure, and its photographs. */
-import { coldPlateC } from '@fox-tempo/core/plan';
-import { message as phraseOf } from '@fox-tempo/core/said';
+import { coldPlateC } from '@fox-tempo/core/setting/plan';
+import { message as phraseOf } from '@fox-tempo/core/base/messages';
 import { type MachineResource, type Revision, type SeamResource, type Trial } from '@fox-tempo/contract';
-import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { displayed, asStands } from '@fox-tempo/core/machine';
-import { outsideProcedure } from '@fox-tempo/core/procedure';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
+import { displayed } from '@fox-tempo/core/machine/description';
+import { asStands } from '@fox-tempo/core/machine/teaching';
+import { outsideProcedure } from '@fox-tempo/core/evidence/procedure';
 import {
   lineNames,
   severityNames,
@@ -13,8 +14,8 @@ import {
   timedFigures,
   trialVerdict,
   type SymptomCode,
-} from '@fox-tempo/core/trials';
-import type { UnitSystem } from '@fox-tempo/core/units';
+} from '@fox-tempo/core/evidence/trial';
+import type { UnitSystem } from '@fox-tempo/core/base/units';
 import type { Language, Words } from '@fox-tempo/words';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { dayIn } from '../../http/timestamp.ts';

@@ -1,6 +1,6 @@
 /** The site of a revision that was saved before sites were kept: the thickness rule that gives its program again. */
 import type { Revision } from '@fox-tempo/contract';
-import { thicknessRules } from '@fox-tempo/core/plan';
+import { thicknessRules } from '@fox-tempo/core/setting/plan';
 import { settingOf, type Site } from '@fox-tempo/core/site';
 
 /** Feeds and travel speeds that agree to this share came from one rule: what is left is the last digits of a solved equation. */

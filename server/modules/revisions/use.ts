@@ -1,7 +1,7 @@
 /** Minutes, wire and gas of a revision: those stored with it; a row older than the column is computed once more and filled at the start. */
 import type { ProgramFile, Revision, RevisionUse } from '@fox-tempo/contract';
-import { partTakes } from '@fox-tempo/core/consumption';
-import { planSetting } from '@fox-tempo/core/plan';
+import { partTakes } from '@fox-tempo/core/day/consumption';
+import { planSetting } from '@fox-tempo/core/setting/plan';
 import { questionOf } from '@fox-tempo/core/site';
 import { createHash } from 'node:crypto';
 

@@ -1,7 +1,7 @@
 /** A production weld is always recorded; what does not agree holds the part, and a lead hand decides. */
-import { asStands } from '@fox-tempo/core/machine';
+import { asStands } from '@fox-tempo/core/machine/teaching';
 import { may, rights, type Order, type Run, type RunCreate, type RunDecision } from '@fox-tempo/contract';
-import { whyHeld, type OrderAtWeld } from '@fox-tempo/core/run';
+import { whyHeld, type OrderAtWeld } from '@fox-tempo/core/evidence/run';
 import { message } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import type { Database, Executor } from '../../db/connection.ts';

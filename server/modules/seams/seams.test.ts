@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import request from 'supertest';
 import type { Trial, SeamResource, SeamSave } from '@fox-tempo/contract';
-import { symptomCodes } from '@fox-tempo/core/trials';
+import { symptomCodes } from '@fox-tempo/core/evidence/trial';
 import { openTestApp } from '../../testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;

@@ -1,5 +1,5 @@
 /** What saving a seam means: the core computes the program, and seam and revision change together or not at all. */
-import { amount, joined, type Phrase } from '@fox-tempo/core/said';
+import { amount, joined, type Phrase } from '@fox-tempo/core/base/messages';
 import { message } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
@@ -21,7 +21,7 @@ import {
   type SeamLimits,
 } from '@fox-tempo/contract';
 import { settingOf, type Site } from '@fox-tempo/core/site';
-import { offsetBeyond, windowQuantities, type Range, type WindowQuantity } from '@fox-tempo/core/window';
+import { offsetBeyond, windowQuantities, type Range, type WindowQuantity } from '@fox-tempo/core/evidence/window';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput, orProblem } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';
@@ -36,7 +36,7 @@ import { changeSeam, findSeam, hasRelease, insertSeam, lockSeam, updateSeam } fr
 import { appendRevision, findRevision } from '../revisions/repo.ts';
 import { contentHash, useFor } from '../revisions/use.ts';
 import { self } from '../observations/author.ts';
-import { loosened, presetLimits, usualLevel } from '@fox-tempo/core/trials';
+import { loosened, presetLimits, usualLevel } from '@fox-tempo/core/evidence/trial';
 import type { Device } from '../session/device.ts';
 
 export async function requireSeam(db: Executor, id: string): Promise<SeamResource> {

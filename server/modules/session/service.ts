@@ -1,5 +1,5 @@
 /** Signing in and out, and making the first owner. A try is counted before the PIN is looked at, so that many at once gain nothing. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { message } from '@fox-tempo/words';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { LeadPin, OwnSession, Role, SessionState } from '@fox-tempo/contract';

@@ -1,7 +1,7 @@
 /** Every filled slot against what was found on it; a slot that drifted names who was last at the machine before it was read. */
-import { foundOn, slotDrift } from '@fox-tempo/core/setup';
+import { foundOn, slotDrift } from '@fox-tempo/core/machine/setup';
 import { type ShiftSlot } from '@fox-tempo/contract';
-import { slotState } from '@fox-tempo/core/machine';
+import { slotState } from '@fox-tempo/core/machine/dials';
 import type { Executor } from '../../db/connection.ts';
 import { listMachines } from '../machines/repo.ts';
 import { lastHandAt } from '../observations/repo.ts';

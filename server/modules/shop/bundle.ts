@@ -10,7 +10,7 @@ import {
   type ProgramChoice,
   type SeamSpec,
 } from '@fox-tempo/contract';
-import type { Issue, Outcome } from '@fox-tempo/core/outcome';
+import type { Issue, Outcome } from '@fox-tempo/core/base/outcome';
 import type { Database } from '../../db/connection.ts';
 import type { Handlers } from '../../http/endpoints.ts';
 import { invalidInput, orProblem } from '../../http/problem.ts';

@@ -2,7 +2,8 @@
 import { refuseForeignDials } from '../machines/foreign-dials.ts';
 import { message } from '@fox-tempo/words';
 import { type SlotEntry, type SlotFound, type SlotStore } from '@fox-tempo/contract';
-import { cardOf, whyNotWords, asStands } from '@fox-tempo/core/machine';
+import { cardOf, whyNotWords } from '@fox-tempo/core/machine/dials';
+import { asStands } from '@fox-tempo/core/machine/teaching';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';

@@ -1,9 +1,10 @@
 /** A weld on a simulated machine. What is hidden in it is read here and never goes out; what goes out is what could be seen, heard, read and measured. */
-import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
+import { nominalCircuitMOhm } from '@fox-tempo/core/metal/arc';
 import { type StandInAsk, type StandInBead } from '@fox-tempo/contract';
-import { dialsOff } from '@fox-tempo/core/judge';
-import { asDialled, asStands } from '@fox-tempo/core/machine';
-import { jointRule, thinnerMm } from '@fox-tempo/core/plan';
+import { dialsOff } from '@fox-tempo/core/evidence/judge';
+import { asDialled } from '@fox-tempo/core/machine/dials';
+import { asStands } from '@fox-tempo/core/machine/teaching';
+import { jointRule, thinnerMm } from '@fox-tempo/core/setting/plan';
 import {
   chanceOf,
   hiddenFaultCodes,
@@ -13,7 +14,7 @@ import {
   type HiddenFault,
   type HiddenFaultCode,
   type StandInWeld,
-} from '@fox-tempo/core/stand-in';
+} from '@fox-tempo/core/weld/stand-in';
 import { message } from '@fox-tempo/words';
 import type { Database } from '../../db/connection.ts';
 import { handOf } from '../../db/demo/hands.ts';

@@ -1,7 +1,7 @@
 /** Cylinders, spools and what came to and left them; a level is always the sum of its movements. */
 import type { Cylinder, Spool } from '@fox-tempo/contract';
-import type { FillerCode } from '@fox-tempo/core/consumables';
-import { cylinderLevel, spoolLevel } from '@fox-tempo/core/consumption';
+import type { FillerCode } from '@fox-tempo/core/metal/consumables';
+import { cylinderLevel, spoolLevel } from '@fox-tempo/core/day/consumption';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
 import { cylinders, observations, orderCounts, people, spools, stockMovements } from '../../db/schema/index.ts';

@@ -1,5 +1,5 @@
 /** Cylinders and spools: read anew, moved, and counted down by what is welded. Every change of a level is a movement with an observation. */
-import { sameWire } from '@fox-tempo/core/consumables';
+import { sameWire } from '@fox-tempo/core/metal/consumables';
 import { message } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
 import type { Cylinder, CylinderSave, Revision, Spool, SpoolSave, Stock } from '@fox-tempo/contract';
@@ -10,7 +10,7 @@ import {
   isWeighed,
   spoolContent,
   spoolLevel,
-} from '@fox-tempo/core/consumption';
+} from '@fox-tempo/core/day/consumption';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';

@@ -1,6 +1,6 @@
 /** Taking parts back: what those very parts drew returns to where it came from, whatever is connected by now. */
 import type { Executor } from '../../db/connection.ts';
-import { gasOfContent, spoolLevel } from '@fox-tempo/core/consumption';
+import { gasOfContent, spoolLevel } from '@fox-tempo/core/day/consumption';
 import { countsOfOrder, type Movement } from './repo.ts';
 import type { Draw } from './service.ts';
 

@@ -1,8 +1,8 @@
 /** The judgement of a trial: what it holds as a question to the core, with what was believed and put right at the trials before it. */
-import { asStands } from '@fox-tempo/core/machine';
+import { asStands } from '@fox-tempo/core/machine/teaching';
 import { type DiagnosisAnswer, type Trial } from '@fox-tempo/contract';
-import type { CauseCode } from '@fox-tempo/core/judge';
-import { timedFigures } from '@fox-tempo/core/trials';
+import type { CauseCode } from '@fox-tempo/core/evidence/judge';
+import { timedFigures } from '@fox-tempo/core/evidence/trial';
 import { message } from '@fox-tempo/words';
 import type { Database } from '../../db/connection.ts';
 import type { ComputePool } from '../../compute-pool/pool.ts';

@@ -24,9 +24,9 @@ import {
   trimLine,
   unknownFeed,
   unknownPace,
-} from '@fox-tempo/core/learning';
-import type { IssueCode } from '@fox-tempo/core/outcome';
-import { planSetting, thinnerMm } from '@fox-tempo/core/plan';
+} from '@fox-tempo/core/evidence/learned';
+import type { IssueCode } from '@fox-tempo/core/base/outcome';
+import { planSetting, thinnerMm } from '@fox-tempo/core/setting/plan';
 import {
   presetLimits,
   nearness,
@@ -36,7 +36,7 @@ import {
   usualLevel,
   type AcceptanceLimits,
   type Timer,
-} from '@fox-tempo/core/trials';
+} from '@fox-tempo/core/evidence/trial';
 import { message } from '@fox-tempo/words';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';

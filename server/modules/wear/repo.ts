@@ -1,5 +1,5 @@
 /** Welds summed over the spans between replacements, from the observations alone. */
-import { type WearPart, wearParts } from '@fox-tempo/core/maintenance';
+import { type WearPart, wearParts } from '@fox-tempo/core/machine/wear';
 import { and, asc, eq, sql, type SQL } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
 import { observations, people } from '../../db/schema/index.ts';

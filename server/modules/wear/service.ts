@@ -1,7 +1,7 @@
 /** Wear of every gun: what was welded since a part was new, against what such a part lasted in this shop. */
 import type { MachineResource, WearRow } from '@fox-tempo/contract';
-import { fillerOf } from '@fox-tempo/core/consumables';
-import { arcOf } from '@fox-tempo/core/machine';
+import { fillerOf } from '@fox-tempo/core/metal/consumables';
+import { arcOf } from '@fox-tempo/core/machine/dials';
 import {
   dueOf,
   lifeOf,
@@ -11,7 +11,7 @@ import {
   type PartEnd,
   type WearPart,
   type WeldDone,
-} from '@fox-tempo/core/maintenance';
+} from '@fox-tempo/core/machine/wear';
 import type { Executor } from '../../db/connection.ts';
 import { listMachines } from '../machines/repo.ts';
 import { findRevision } from '../revisions/repo.ts';

@@ -1,9 +1,9 @@
 /** Writing a window: tested at every corner on the server when it is written; one that does not hold is refused with its corner and what would hold. */
-import { thinnerMm } from '@fox-tempo/core/plan';
-import { asStands } from '@fox-tempo/core/machine';
+import { thinnerMm } from '@fox-tempo/core/setting/plan';
+import { asStands } from '@fox-tempo/core/machine/teaching';
 import { type SeamResource, type SeamWindow } from '@fox-tempo/contract';
-import type { Said } from '@fox-tempo/core/said';
-import type { WindowTested } from '@fox-tempo/core/window';
+import type { Said } from '@fox-tempo/core/base/messages';
+import type { WindowTested } from '@fox-tempo/core/evidence/window';
 import { message } from '@fox-tempo/words';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import type { Database } from '../../db/connection.ts';

@@ -7,7 +7,7 @@ import {
   type Language,
   type PatternTrouble,
 } from '@fox-tempo/words';
-import type { Issue } from '@fox-tempo/core/outcome';
+import type { Issue } from '@fox-tempo/core/base/outcome';
 import english from '../../../words/en.json' with { type: 'json' };
 import type { Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';

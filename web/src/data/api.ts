@@ -18,7 +18,7 @@ import {
   type CylinderSave,
   type StandingSave,
 } from '@fox-tempo/contract';
-import type { UnitSystem } from '@fox-tempo/core/units';
+import type { UnitSystem } from '@fox-tempo/core/base/units';
 import type { Language } from '@fox-tempo/words';
 import { addressOf } from './address.ts';
 import { pass } from './client.ts';

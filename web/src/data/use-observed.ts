@@ -1,5 +1,5 @@
 /** Observations of one kind at one machine or seam: read from the shop's record, and added to it. */
-import { effective } from '@fox-tempo/core/record';
+import { effective } from '@fox-tempo/core/evidence/record';
 import { type Observation, type ObservationCreate } from '@fox-tempo/contract';
 import { useCallback, useMemo, useState } from 'react';
 import { useStore } from 'zustand';

@@ -1,5 +1,5 @@
 /** Machines as they stand: with leads as measured last and wires as calibrated, so that plan, card, bench and map compute with one resistance. */
-import { asStands, type AsStands } from '@fox-tempo/core/machine';
+import { asStands, type AsStands } from '@fox-tempo/core/machine/teaching';
 import type { MachineFile, MachineResource } from '@fox-tempo/contract';
 
 export type StandingMachine = MachineResource & { readonly file: AsStands<MachineFile> };

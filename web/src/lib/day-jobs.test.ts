@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { bareJobs, dayJobs, daysBetween } from '@fox-tempo/core/day-plan';
+import { bareJobs, dayJobs, daysBetween } from '@fox-tempo/core/day/plan';
 import { order, seam } from '../testing/shop.ts';
 
 const today = '2026-03-10';

@@ -1,5 +1,5 @@
 /** The day's jobs as the page asks about them, and what was moved by hand on this device. */
-import { dayJobs, type NamedJob } from '@fox-tempo/core/day-plan';
+import { dayJobs, type NamedJob } from '@fox-tempo/core/day/plan';
 import { type Order, type SeamResource } from '@fox-tempo/contract';
 import { useKeptForm } from '../ui/kept-text.ts';
 import { shopDay } from './time.ts';

@@ -1,6 +1,6 @@
 /** From what, by whom and when a dial's value is known. */
 import type { MachineStanding } from '@fox-tempo/contract';
-import { newestKnown, sourceNames, type KnownDial } from '@fox-tempo/core/setup';
+import { newestKnown, sourceNames, type KnownDial } from '@fox-tempo/core/machine/setup';
 import { shopTime } from './time.ts';
 import { t } from './words.ts';
 

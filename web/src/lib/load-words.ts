@@ -1,5 +1,5 @@
 /** The words for this page: the catalogue is data, read beside the scripts and kept by the browser until it changes. */
-import type { UnitSystem } from '@fox-tempo/core/units';
+import type { UnitSystem } from '@fox-tempo/core/base/units';
 import { loadWords, takeShopTexts, type Language, type Texts, type Words } from '@fox-tempo/words';
 
 const addresses = import.meta.glob<string>(['../../../words/??.json', '../../../words/??-??.json'], {

@@ -1,10 +1,10 @@
 /** One line for each kind of observation. */
-import { amount, absent } from '@fox-tempo/core/said';
-import type { WireLeft, WireShape } from '@fox-tempo/core/score';
-import { stepNames, type StepKind } from '@fox-tempo/core/setup';
+import { amount, absent } from '@fox-tempo/core/base/messages';
+import type { WireLeft, WireShape } from '@fox-tempo/core/weld/score';
+import { stepNames, type StepKind } from '@fox-tempo/core/machine/setup';
 import { leftNames, shapeNames } from './stop-words.ts';
 import { t, fixed, format } from './words.ts';
-import { wearPartNames, wearParts } from '@fox-tempo/core/maintenance';
+import { wearPartNames, wearParts } from '@fox-tempo/core/machine/wear';
 import type { Observation } from '@fox-tempo/contract';
 
 export const kindNames: Record<Observation['kind'], string> = {

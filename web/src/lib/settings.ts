@@ -1,5 +1,5 @@
 /** What this person at this screen prefers: light, units, name, machine. Kept on the device. */
-import type { UnitSystem } from '@fox-tempo/core/units';
+import type { UnitSystem } from '@fox-tempo/core/base/units';
 import { languageFor, type Language } from '@fox-tempo/words';
 import { useStore } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';

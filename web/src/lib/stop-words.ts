@@ -1,5 +1,5 @@
 /** How a stop left the wire, in words: on the page that asks for it and in the record. */
-import type { WireLeft, WireShape } from '@fox-tempo/core/score';
+import type { WireLeft, WireShape } from '@fox-tempo/core/weld/score';
 import { t } from './words.ts';
 
 export const leftNames: Readonly<Record<WireLeft, string>> = {

@@ -1,5 +1,5 @@
 /** Moments and days in the shop's own time zone, wherever the screen stands. */
-import { daysBetween } from '@fox-tempo/core/day-plan';
+import { daysBetween } from '@fox-tempo/core/day/plan';
 import { spoken } from './words.ts';
 import { shopTimeZone } from './session.ts';
 

@@ -2,8 +2,8 @@
  * The words of this page: one language and one system of units for as long as it stands. They are chosen before anything of the interface is
  * loaded, so that every file may say its sentences where it needs them; another language is another page (ADR 0023).
  */
-import type { SaidValue } from '@fox-tempo/core/said';
-import { quantity, type QuantityName, type Unit, type UnitSystem } from '@fox-tempo/core/units';
+import type { SaidValue } from '@fox-tempo/core/base/messages';
+import { quantity, type QuantityName, type Unit, type UnitSystem } from '@fox-tempo/core/base/units';
 import { formatForInput as textForInput, written, type Shown, type SentenceKey, type Words } from '@fox-tempo/words';
 
 let words: Words | undefined;

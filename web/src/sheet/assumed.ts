@@ -3,9 +3,9 @@
  * save asks about it. What somebody typed or confirmed is kept on the device until then.
  */
 import type { SeamResource } from '@fox-tempo/contract';
-import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { positionName } from '@fox-tempo/core/plan';
-import { amount, joined, type Amount, type Phrase } from '@fox-tempo/core/said';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
+import { positionName } from '@fox-tempo/core/setting/plan';
+import { amount, joined, type Amount, type Phrase } from '@fox-tempo/core/base/messages';
 import { keep, recall } from '../lib/device.ts';
 import { sheetOf } from './sheet.ts';
 import type { Sheet } from './sheet-fields.ts';

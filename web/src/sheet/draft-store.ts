@@ -3,8 +3,8 @@
  * Kept on the device while it differs from what is stored, so that a reload, a crash or a dead server loses nothing.
  */
 import { t } from '../lib/words.ts';
-import type { Issue } from '@fox-tempo/core/outcome';
-import type { UnitSystem } from '@fox-tempo/core/units';
+import type { Issue } from '@fox-tempo/core/base/outcome';
+import type { UnitSystem } from '@fox-tempo/core/base/units';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { keep, recall, whenChangedElsewhere } from '../lib/device.ts';
 import { numberFields, readNumber, type NumberFieldName, type Sheet } from './sheet-fields.ts';

@@ -1,7 +1,7 @@
 /** Which machine's card stands beside a seam: the one last taken for it here, else the one with the least to change over. */
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import type { Program } from '@fox-tempo/core/machine';
-import { changeover } from '@fox-tempo/core/setup';
+import type { Program } from '@fox-tempo/core/setting/program';
+import { changeover } from '@fox-tempo/core/machine/setup';
 import { useMemo } from 'react';
 import { standingMachine, type StandingMachine } from '../lib/as-stands.ts';
 import { useSettings } from '../lib/settings.ts';

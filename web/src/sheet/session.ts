@@ -5,9 +5,9 @@
 import { t } from '../lib/words.ts';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { settingOf, type Site } from '@fox-tempo/core/site';
-import type { Program } from '@fox-tempo/core/machine';
-import type { Issue } from '@fox-tempo/core/outcome';
-import type { Plan } from '@fox-tempo/core/plan';
+import type { Program } from '@fox-tempo/core/setting/program';
+import type { Issue } from '@fox-tempo/core/base/outcome';
+import type { Plan } from '@fox-tempo/core/setting/plan';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import type { StandingMachine } from '../lib/as-stands.ts';

@@ -1,9 +1,9 @@
 /** The number fields of a seam sheet, as data: what each is called, where its value lives, how it is read and stepped. */
 import { t } from '../lib/words.ts';
 import type { ProgramChoice, SeamSpec } from '@fox-tempo/contract';
-import { materialOf } from '@fox-tempo/core/consumables';
-import { rangeIssue, success, type Outcome, type RangedField } from '@fox-tempo/core/outcome';
-import { parseQuantity, type QuantityName, type UnitSystem } from '@fox-tempo/core/units';
+import { materialOf } from '@fox-tempo/core/metal/consumables';
+import { rangeIssue, success, type Outcome, type RangedField } from '@fox-tempo/core/base/outcome';
+import { parseQuantity, type QuantityName, type UnitSystem } from '@fox-tempo/core/base/units';
 
 /** Everything a person decides on the sheet, in stored units. */
 export interface Sheet {

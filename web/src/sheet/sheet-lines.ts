@@ -1,9 +1,9 @@
 /** A sheet line by line: what each line says, and how it is taken from one sheet into another. For two versions side by side. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format, formatWithUnit } from '../lib/words.ts';
-import { fillerOf, gasName, materialOf, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { jointRule, modeName } from '@fox-tempo/core/plan';
-import { type QuantityName, type UnitSystem } from '@fox-tempo/core/units';
+import { fillerOf, gasName, materialOf, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
+import { jointRule, modeName } from '@fox-tempo/core/setting/plan';
+import { type QuantityName, type UnitSystem } from '@fox-tempo/core/base/units';
 import { canonical } from './draft-store.ts';
 import type { Sheet } from './sheet-fields.ts';
 

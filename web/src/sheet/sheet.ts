@@ -1,7 +1,7 @@
 /** From the stored seam to the sheet that is edited. */
 import type { SeamResource, SeamSpec } from '@fox-tempo/contract';
-import type { Outcome } from '@fox-tempo/core/outcome';
-import { planSeam, type Plan } from '@fox-tempo/core/plan';
+import type { Outcome } from '@fox-tempo/core/base/outcome';
+import { planSeam, type Plan } from '@fox-tempo/core/setting/plan';
 import { questionOf, type Site } from '@fox-tempo/core/site';
 import type { Sheet } from './sheet-fields.ts';
 import { usualWire } from './wire-defaults.ts';

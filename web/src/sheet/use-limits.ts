@@ -1,6 +1,6 @@
 /** Limits in force on a seam: those written, or the preset of its level. */
 import type { SeamResource } from '@fox-tempo/contract';
-import { presetLimits, usualLevel, type AcceptanceLimits, type QualityLevel } from '@fox-tempo/core/trials';
+import { presetLimits, usualLevel, type AcceptanceLimits, type QualityLevel } from '@fox-tempo/core/evidence/trial';
 import type { Site } from '@fox-tempo/core/site';
 import { sheetOf } from './sheet.ts';
 import { siteOfSeam, useShopSite } from './plan-site.ts';

@@ -1,6 +1,7 @@
 /** The wire and gas a metal usually gets in this shop, and what follows when the metal changes under a wire that does not join it. */
 import type { ProgramChoice } from '@fox-tempo/contract';
-import { fillerOf, gradeFit, gradeNamed, materialOf, type MaterialGroup } from '@fox-tempo/core/consumables';
+import { fillerOf, materialOf, type MaterialGroup } from '@fox-tempo/core/metal/consumables';
+import { gradeFit, gradeNamed } from '@fox-tempo/core/metal/grades';
 
 type WireAndGas = Pick<ProgramChoice, 'filler' | 'gas' | 'diameterMm'>;
 

@@ -14,8 +14,10 @@ import {
 } from '@fox-tempo/contract';
 import { questionOf, standardSite } from '@fox-tempo/core/site';
 import { queryClient } from '../data/queries.ts';
-import { cardOf, programFromPlan, type Machine, type Program } from '@fox-tempo/core/machine';
-import { planSeam, type Plan } from '@fox-tempo/core/plan';
+import { cardOf } from '@fox-tempo/core/machine/dials';
+import { programFromPlan, type Program } from '@fox-tempo/core/setting/program';
+import { type Machine } from '@fox-tempo/core/machine/description';
+import { planSeam, type Plan } from '@fox-tempo/core/setting/plan';
 import { alder as demoAlder, rowan as demoRowan } from '@fox-tempo/core/scenarios';
 
 export const when = '2026-01-15T08:30:00.000Z';

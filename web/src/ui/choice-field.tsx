@@ -1,6 +1,6 @@
 /** A choice from a list, as the platform's own list: it works with gloves, keyboard and screen readers. */
 import { Box, chakra } from '@chakra-ui/react';
-import type { Phrase } from '@fox-tempo/core/said';
+import type { Phrase } from '@fox-tempo/core/base/messages';
 import type { ReactNode } from 'react';
 import { format } from '../lib/words.ts';
 import { Field, inputLook } from './field.tsx';

@@ -1,5 +1,5 @@
 /** A button that asks for one text file; its size is asked before it is read. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t } from '../lib/words.ts';
 import { useRef } from 'react';
 import { Action } from './action.tsx';

@@ -1,5 +1,5 @@
 /** What keeps somebody from being hurt: in the reader's words, and in English beside it until somebody of the shop has read them. */
-import type { SaidValue } from '@fox-tempo/core/said';
+import type { SaidValue } from '@fox-tempo/core/base/messages';
 import { Box } from '@chakra-ui/react';
 import { spoken, format } from '../lib/words.ts';
 

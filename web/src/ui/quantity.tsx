@@ -1,7 +1,7 @@
 /** A figure with its unit in the system the reader has chosen. */
 import { t, formatQuantity } from '../lib/words.ts';
 import { Box, type BoxProps } from '@chakra-ui/react';
-import { type QuantityName } from '@fox-tempo/core/units';
+import { type QuantityName } from '@fox-tempo/core/base/units';
 import { useSettings } from '../lib/settings.ts';
 
 export interface FigureProps extends BoxProps {

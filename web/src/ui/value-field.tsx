@@ -1,7 +1,7 @@
 /** A quantity field for forms outside the seam sheet: keeps what was half typed, says at the field what is wrong, hands over only what makes sense. */
-import { absent } from '@fox-tempo/core/said';
+import { absent } from '@fox-tempo/core/base/messages';
 import { t, format, formatIf, formatForInput } from '../lib/words.ts';
-import { parseQuantity, quantity, type GaugedMetal, type QuantityName } from '@fox-tempo/core/units';
+import { parseQuantity, quantity, type GaugedMetal, type QuantityName } from '@fox-tempo/core/base/units';
 import { useState, type ReactNode } from 'react';
 import { useSettings } from '../lib/settings.ts';
 import { useKeptText } from './kept-text.ts';

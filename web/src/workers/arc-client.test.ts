@@ -1,5 +1,5 @@
 import { afterAll, describe, expect, it, jest } from '@jest/globals';
-import type { Simulation, SimulationInput } from '@fox-tempo/core/simulation';
+import type { Simulation, SimulationInput } from '@fox-tempo/core/weld/simulation';
 import { FakeWorker } from '../testing/fake-worker.ts';
 import type { ArcWork } from './protocol.ts';
 

@@ -1,7 +1,7 @@
 /** The page's one arc worker. */
 import { t } from '../lib/words.ts';
-import type { Outcome } from '@fox-tempo/core/outcome';
-import type { Simulation, SimulationInput } from '@fox-tempo/core/simulation';
+import type { Outcome } from '@fox-tempo/core/base/outcome';
+import type { Simulation, SimulationInput } from '@fox-tempo/core/weld/simulation';
 import type { ArcWork } from './protocol.ts';
 import { supervise } from './supervised.ts';
 

@@ -1,6 +1,6 @@
 /** Simulates the arc off the page's thread, in slices. */
-import { success } from '@fox-tempo/core/outcome';
-import { beginSimulation } from '@fox-tempo/core/simulation';
+import { success } from '@fox-tempo/core/base/outcome';
+import { beginSimulation } from '@fox-tempo/core/weld/simulation';
 import type { ArcWork } from './protocol.ts';
 import { serveQuestions } from './serve.ts';
 

@@ -1,6 +1,6 @@
 /** Runs places of a map, or programs one by one, handing over what is done every few milliseconds. */
-import { success } from '@fox-tempo/core/outcome';
-import { cellOf, mapCell, type Cell } from '@fox-tempo/core/zone-map';
+import { success } from '@fox-tempo/core/base/outcome';
+import { cellOf, mapCell, type Cell } from '@fox-tempo/core/weld/zone-map';
 import type { CellWork } from './protocol.ts';
 import { serveQuestions } from './serve.ts';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it, jest } from '@jest/globals';
-import type { DriveCommand, DrivenSlice, SimulationInput } from '@fox-tempo/core/simulation';
+import type { DriveCommand, DrivenSlice, SimulationInput } from '@fox-tempo/core/weld/simulation';
 import { FakeWorker } from '../testing/fake-worker.ts';
 import { createDriveClient } from './drive-client.ts';
 import type { DriveWork } from './protocol.ts';

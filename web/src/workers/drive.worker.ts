@@ -1,6 +1,6 @@
 /** Runs the arc that a trigger drives, slice by slice as the page's clock goes on. */
-import { success } from '@fox-tempo/core/outcome';
-import { drivenArc } from '@fox-tempo/core/simulation';
+import { success } from '@fox-tempo/core/base/outcome';
+import { drivenArc } from '@fox-tempo/core/weld/simulation';
 import type { DriveWork } from './protocol.ts';
 import { serveTalks } from './serve.ts';
 

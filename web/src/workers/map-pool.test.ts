@@ -1,6 +1,6 @@
-import type { Program } from '@fox-tempo/core/machine';
+import type { Program } from '@fox-tempo/core/setting/program';
 import { describe, expect, it, jest } from '@jest/globals';
-import type { Cell, MapRequest, ZoneMap } from '@fox-tempo/core/zone-map';
+import type { Cell, MapRequest, ZoneMap } from '@fox-tempo/core/weld/zone-map';
 import { FakeWorker } from '../testing/fake-worker.ts';
 import { createMapPool } from './map-pool.ts';
 import type { CellWork, ToWorker } from './protocol.ts';

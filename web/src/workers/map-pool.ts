@@ -3,8 +3,8 @@
  * single islands for longer. Each picture is handed out as it grows. A worker that dies is replaced once and its places are asked for again; a second death ends the map with a word.
  */
 import { t } from '../lib/words.ts';
-import type { Program } from '@fox-tempo/core/machine';
-import { failure, success, type Outcome } from '@fox-tempo/core/outcome';
+import type { Program } from '@fox-tempo/core/setting/program';
+import { failure, success, type Outcome } from '@fox-tempo/core/base/outcome';
 import {
   filledFrom,
   islandPass,
@@ -16,7 +16,7 @@ import {
   type MapPass,
   type MapRequest,
   type ZoneMap,
-} from '@fox-tempo/core/zone-map';
+} from '@fox-tempo/core/weld/zone-map';
 import type { CellWork } from './protocol.ts';
 import { cancelledIssue, supervise, type Supervised, type WorkerLike } from './supervised.ts';
 

@@ -1,6 +1,6 @@
 /** A solver from elsewhere on a schedule that the search could not prove: HiGHS, as WebAssembly, for some seconds. */
-import { failure, success } from '@fox-tempo/core/outcome';
-import { programOf, proofBy, type Solved } from '@fox-tempo/core/schedule';
+import { failure, success } from '@fox-tempo/core/base/outcome';
+import { programOf, proofBy, type Solved } from '@fox-tempo/core/day/schedule';
 import loadHighs from 'highs';
 import runtime from 'highs/runtime?url';
 import { t } from '../lib/words.ts';

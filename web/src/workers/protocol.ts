@@ -1,10 +1,10 @@
 /** What page and workers say to each other: one tagged union each way, with the id of the question; and what each worker can be asked. */
-import type { Program } from '@fox-tempo/core/machine';
-import type { Issue } from '@fox-tempo/core/outcome';
-import type { DriveCommand, DrivenSlice, Simulation, SimulationInput } from '@fox-tempo/core/simulation';
-import type { Costs, Proof, ScheduleInput } from '@fox-tempo/core/schedule';
-import type { PowerTrace } from '@fox-tempo/core/sound';
-import type { Cell, CellRun, MapRequest } from '@fox-tempo/core/zone-map';
+import type { Program } from '@fox-tempo/core/setting/program';
+import type { Issue } from '@fox-tempo/core/base/outcome';
+import type { DriveCommand, DrivenSlice, Simulation, SimulationInput } from '@fox-tempo/core/weld/simulation';
+import type { Costs, Proof, ScheduleInput } from '@fox-tempo/core/day/schedule';
+import type { PowerTrace } from '@fox-tempo/core/weld/sound';
+import type { Cell, CellRun, MapRequest } from '@fox-tempo/core/weld/zone-map';
 import type { SumQuestions } from './sums.ts';
 
 /** A sort of work: what is asked, what comes while it lasts, what may be said in between, what is answered. */

@@ -1,5 +1,5 @@
 /** The worker's side: questions answered in slices, so that a cancel is heard within milliseconds, and whatever is thrown is said. */
-import type { Outcome } from '@fox-tempo/core/outcome';
+import type { Outcome } from '@fox-tempo/core/base/outcome';
 import type { FromWorker, ToWorker, Work } from './protocol.ts';
 
 export interface Served<W extends Work> {

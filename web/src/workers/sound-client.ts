@@ -1,6 +1,6 @@
 /** The page's one sound worker. */
 import { t } from '../lib/words.ts';
-import type { PowerTrace } from '@fox-tempo/core/sound';
+import type { PowerTrace } from '@fox-tempo/core/weld/sound';
 import type { SoundWork } from './protocol.ts';
 import { supervise } from './supervised.ts';
 

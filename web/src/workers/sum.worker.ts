@@ -1,5 +1,5 @@
 /** Answers the sums of `sums.ts` off the page's thread. */
-import { success } from '@fox-tempo/core/outcome';
+import { success } from '@fox-tempo/core/base/outcome';
 import type { SumWork } from './protocol.ts';
 import { serveQuestions } from './serve.ts';
 import { sums } from './sums.ts';

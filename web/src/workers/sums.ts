@@ -1,9 +1,9 @@
 /** Sums that would hold the page up: each with what it is asked and what it answers. Plain functions; the worker runs them, tests call them. */
-import { sameWire } from '@fox-tempo/core/consumables';
+import { sameWire } from '@fox-tempo/core/metal/consumables';
 import { questionOf, type Site } from '@fox-tempo/core/site';
-import { asStands } from '@fox-tempo/core/machine';
+import { asStands } from '@fox-tempo/core/machine/teaching';
 import { type MachineResource, type SeamResource, type Stock } from '@fox-tempo/contract';
-import { cylinderOutlook, spoolOutlook, type Outlook, notInStock, type Missing } from '@fox-tempo/core/consumption';
+import { cylinderOutlook, spoolOutlook, type Outlook, notInStock, type Missing } from '@fox-tempo/core/day/consumption';
 import {
   planDay,
   shiftPage,
@@ -13,9 +13,9 @@ import {
   type NextJob,
   type NextStock,
   type ShiftPage,
-} from '@fox-tempo/core/day-plan';
-import { bestOrder, type SoakInput } from '@fox-tempo/core/soak';
-import { rankFillers, rankGases, rankSizes, type RankedChoice } from '@fox-tempo/core/wire-choice';
+} from '@fox-tempo/core/day/plan';
+import { bestOrder, type SoakInput } from '@fox-tempo/core/weld/soak';
+import { rankFillers, rankGases, rankSizes, type RankedChoice } from '@fox-tempo/core/setting/wire-choice';
 import { measureSeam } from '../lib/part-use.ts';
 import type { Sheet } from '../sheet/sheet-fields.ts';
 

@@ -1,6 +1,6 @@
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it, jest } from '@jest/globals';
-import type { Simulation, SimulationInput } from '@fox-tempo/core/simulation';
+import type { Simulation, SimulationInput } from '@fox-tempo/core/weld/simulation';
 import { FakeWorker } from '../testing/fake-worker.ts';
 import type { ArcWork, DriveWork, Work } from './protocol.ts';
 import { supervise, type Supervised } from './supervised.ts';

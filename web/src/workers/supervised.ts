@@ -2,9 +2,9 @@
  * The page's side of a worker, supervised. A question ends with an answer, a refusal or the reason why there is none: cancelled, thrown,
  * the worker died, or it has said nothing for too long. A worker that died or hangs is replaced when the next question comes.
  */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t } from '../lib/words.ts';
-import { failure, type Issue, type IssueCode, type Outcome } from '@fox-tempo/core/outcome';
+import { failure, type Issue, type IssueCode, type Outcome } from '@fox-tempo/core/base/outcome';
 import type { FromWorker, ToWorker, Work } from './protocol.ts';
 
 export interface WorkerLike<W extends Work> {

@@ -1,6 +1,6 @@
 /** What a solver adds to a plan that was not proven; it is asked in the background, and stopped when the plan changes. */
-import { dayProblem, type DayJob, type DayMachine, type DayPlan } from '@fox-tempo/core/day-plan';
-import type { Proof } from '@fox-tempo/core/schedule';
+import { dayProblem, type DayJob, type DayMachine, type DayPlan } from '@fox-tempo/core/day/plan';
+import type { Proof } from '@fox-tempo/core/day/schedule';
 import { useEffect, useState } from 'react';
 import { t } from '../lib/words.ts';
 import type { ProofWork } from './protocol.ts';

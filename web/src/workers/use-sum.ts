@@ -1,6 +1,6 @@
 /** A sum for a component: the last answer stays until the next is there. */
 import { t } from '../lib/words.ts';
-import type { Issue, Outcome } from '@fox-tempo/core/outcome';
+import type { Issue, Outcome } from '@fox-tempo/core/base/outcome';
 import { useEffect, useState } from 'react';
 import type { SumWork } from './protocol.ts';
 import type { SumQuestions } from './sums.ts';

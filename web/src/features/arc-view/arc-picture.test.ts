@@ -1,7 +1,7 @@
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
-import { simulationOf } from '@fox-tempo/core/machine';
-import { simulate } from '@fox-tempo/core/simulation';
+import { simulationOf } from '@fox-tempo/core/machine/dials';
+import { simulate } from '@fox-tempo/core/weld/simulation';
 import { program } from '../../testing/shop.ts';
 import { drawArc, drawnFlightS, momentAt, rowAt, type ArcMoment } from './arc-picture.ts';
 

@@ -1,6 +1,6 @@
 /** Draws one moment of the arc on a canvas, to scale: contact tip, wire, drop, arc, bridge, pool. Pure drawing; the moment comes from the simulation. */
 import { inUnitShown, fixed, spoken, t, unitShown } from '../../lib/words.ts';
-import type { Simulation } from '@fox-tempo/core/simulation';
+import type { Simulation } from '@fox-tempo/core/weld/simulation';
 import type { ColourName } from '../../ui/theme/colours.ts';
 
 export interface ArcMoment {

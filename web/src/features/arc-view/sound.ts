@@ -1,6 +1,6 @@
 /** The page's sound: one context, made when somebody asks to hear; without a device nothing is heard and nothing breaks. */
-import type { Simulation } from '@fox-tempo/core/simulation';
-import { looped } from '@fox-tempo/core/sound';
+import type { Simulation } from '@fox-tempo/core/weld/simulation';
+import { looped } from '@fox-tempo/core/weld/sound';
 import { soundOf } from '../../workers/sound-client.ts';
 
 let context: AudioContext | null = null;

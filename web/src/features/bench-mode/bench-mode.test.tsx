@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { translate } from '@fox-tempo/core/machine';
+import { translate } from '@fox-tempo/core/machine/dials';
 import type { Run } from '@fox-tempo/contract';
 import { answerFetch, order, program, revision, rowan, seam, setFor, stock, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes, signInAs } from '../../testing/show.tsx';

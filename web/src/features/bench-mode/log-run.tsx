@@ -1,7 +1,8 @@
 /** One tap for a seam that was welded; more only where something was otherwise. A record that waits for the connection arrives once. */
 import { useKeptList } from '../../data/queries.ts';
-import { toldDials, type DialSetting } from '@fox-tempo/core/machine';
-import { sameWire } from '@fox-tempo/core/consumables';
+import { toldDials } from '@fox-tempo/core/machine/description';
+import { type DialSetting } from '@fox-tempo/core/machine/dials';
+import { sameWire } from '@fox-tempo/core/metal/consumables';
 import { Box, chakra } from '@chakra-ui/react';
 import {
   may,

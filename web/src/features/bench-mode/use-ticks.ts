@@ -1,7 +1,7 @@
 /** Lines ticked at the machine: each tick is an observation of its own, so that every view knows how the dial stands from then on. */
 import type { MachineResource, ObservationCreate } from '@fox-tempo/contract';
-import type { DialSetting } from '@fox-tempo/core/machine';
-import { standsAt } from '@fox-tempo/core/setup';
+import type { DialSetting } from '@fox-tempo/core/machine/dials';
+import { standsAt } from '@fox-tempo/core/machine/setup';
 import { useState } from 'react';
 import { api } from '../../data/api.ts';
 import { newKey } from '../../data/keys.ts';

@@ -1,11 +1,12 @@
 /** Both levels of a slow beat, each simulated by itself: what the arc does at it, and with what. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { arcOf, simulationOf, type Program } from '@fox-tempo/core/machine';
-import type { SimulationInput } from '@fox-tempo/core/simulation';
-import { noTune, tuned } from '@fox-tempo/core/tuning';
-import { goodZones, zoneOf, zoneWords } from '@fox-tempo/core/zone-map';
+import { arcOf, simulationOf } from '@fox-tempo/core/machine/dials';
+import { type Program } from '@fox-tempo/core/setting/program';
+import type { SimulationInput } from '@fox-tempo/core/weld/simulation';
+import { noTune, tuned } from '@fox-tempo/core/machine/tuning';
+import { goodZones, zoneOf, zoneWords } from '@fox-tempo/core/weld/zone-map';
 import { useMemo } from 'react';
 import { Notice } from '../../ui/notice.tsx';
 import { useArc } from './use-arc.ts';

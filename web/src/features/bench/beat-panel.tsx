@@ -1,9 +1,9 @@
 /** Double pulse: mean, high and low together, the ripples to scale, a wished pitch solved backwards, a metronome, and the beat in all three schools. */
-import { amount, bare, inSentence } from '@fox-tempo/core/said';
+import { amount, bare, inSentence } from '@fox-tempo/core/base/messages';
 import { t, format, formatIf, fixed } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { fillerOf, materialOf } from '@fox-tempo/core/consumables';
+import { fillerOf, materialOf } from '@fox-tempo/core/metal/consumables';
 import {
   beatForPitchHz,
   type BeatSchool,
@@ -12,9 +12,10 @@ import {
   ripplePitchMm,
   sayBeat,
   usualMetal,
-} from '@fox-tempo/core/double-pulse';
-import { type Program, cardOf } from '@fox-tempo/core/machine';
-import type { Plan } from '@fox-tempo/core/plan';
+} from '@fox-tempo/core/setting/double-pulse';
+import { type Program } from '@fox-tempo/core/setting/program';
+import { cardOf } from '@fox-tempo/core/machine/dials';
+import type { Plan } from '@fox-tempo/core/setting/plan';
 import { useEffect, useRef, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';

@@ -2,10 +2,10 @@
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import type { Program } from '@fox-tempo/core/machine';
-import { modeName, type Plan } from '@fox-tempo/core/plan';
-import type { FeedHabit } from '@fox-tempo/core/tuning';
-import { wireWords } from '@fox-tempo/core/wire-choice';
+import type { Program } from '@fox-tempo/core/setting/program';
+import { modeName, type Plan } from '@fox-tempo/core/setting/plan';
+import type { FeedHabit } from '@fox-tempo/core/machine/tuning';
+import { wireWords } from '@fox-tempo/core/setting/wire-choice';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { Link, useLoaderData, useParams } from 'react-router';
 import { useLastSeam } from '../../sheet/last-seam.ts';

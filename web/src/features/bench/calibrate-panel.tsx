@@ -1,11 +1,11 @@
 /** Calibrating a wire on this machine from what it displayed: model and map then are of this very machine; residuals are shown, never hidden. */
-import { amount, signed } from '@fox-tempo/core/said';
+import { amount, signed } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { WireCorrection } from '@fox-tempo/core/arc';
-import { calibrate, type Calibration } from '@fox-tempo/core/calibration';
-import type { Program } from '@fox-tempo/core/machine';
-import { pulseMeans } from '@fox-tempo/core/pulse';
+import type { WireCorrection } from '@fox-tempo/core/metal/arc';
+import { calibrate, type Calibration } from '@fox-tempo/core/machine/teaching';
+import type { Program } from '@fox-tempo/core/setting/program';
+import { pulseMeans } from '@fox-tempo/core/setting/pulse';
 import { Action } from '../../ui/action.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';

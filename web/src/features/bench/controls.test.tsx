@@ -1,7 +1,7 @@
 import { inEnglish } from '@fox-tempo/words/english';
 import { afterEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
-import type { FeedHabit } from '@fox-tempo/core/tuning';
+import type { FeedHabit } from '@fox-tempo/core/machine/tuning';
 import { useState } from 'react';
 import { rowan, seam } from '../../testing/shop.ts';
 import { resetSettings, show } from '../../testing/show.tsx';

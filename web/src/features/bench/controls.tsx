@@ -1,11 +1,12 @@
 /** What can be moved, in physics with its unit, and under it the same in the machine's own dial; either moves the other. */
-import { absent, inSentence } from '@fox-tempo/core/said';
+import { absent, inSentence } from '@fox-tempo/core/base/messages';
 import { t } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { cardOf, type DialSetting, type Program } from '@fox-tempo/core/machine';
-import { feedHabits, pulseNumbers, stepDial, type FeedHabit, type PulseNumber } from '@fox-tempo/core/tuning';
-import type { QuantityName } from '@fox-tempo/core/units';
+import { cardOf, type DialSetting } from '@fox-tempo/core/machine/dials';
+import { type Program } from '@fox-tempo/core/setting/program';
+import { feedHabits, pulseNumbers, stepDial, type FeedHabit, type PulseNumber } from '@fox-tempo/core/machine/tuning';
+import type { QuantityName } from '@fox-tempo/core/base/units';
 import { memo, useEffect, useRef, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';

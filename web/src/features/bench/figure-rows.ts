@@ -1,12 +1,12 @@
 /** What a simulated arc says in numbers: each with the spread of its runs or the model's own error, and the sum behind it. */
-import { amount, bare } from '@fox-tempo/core/said';
+import { amount, bare } from '@fox-tempo/core/base/messages';
 import { t } from '../../lib/words.ts';
-import { bead } from '@fox-tempo/core/bead';
-import { arcEnergyKjPerMm, migEfficiency } from '@fox-tempo/core/heat';
-import type { Program } from '@fox-tempo/core/machine';
-import type { Plan } from '@fox-tempo/core/plan';
-import type { SimulationMetrics } from '@fox-tempo/core/simulation';
-import type { QuantityName } from '@fox-tempo/core/units';
+import { bead } from '@fox-tempo/core/setting/bead';
+import { arcEnergyKjPerMm, migEfficiency } from '@fox-tempo/core/setting/heat-input';
+import type { Program } from '@fox-tempo/core/setting/program';
+import type { Plan } from '@fox-tempo/core/setting/plan';
+import type { SimulationMetrics } from '@fox-tempo/core/weld/simulation';
+import type { QuantityName } from '@fox-tempo/core/base/units';
 import type { ArcRun } from './use-arc.ts';
 
 export interface FigureRow {

@@ -1,9 +1,9 @@
 /** All figures of the simulated arc in one table. */
 import { t, format, formatQuantity } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
-import type { Program } from '@fox-tempo/core/machine';
-import type { Plan } from '@fox-tempo/core/plan';
-import type { SimulationMetrics } from '@fox-tempo/core/simulation';
+import type { Program } from '@fox-tempo/core/setting/program';
+import type { Plan } from '@fox-tempo/core/setting/plan';
+import type { SimulationMetrics } from '@fox-tempo/core/weld/simulation';
 import { memo, useCallback, useState } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { Panel } from '../../ui/panel.tsx';

@@ -1,9 +1,9 @@
 /** Gauges, drawers and the swept dial: what stands on the bench's first screen beside picture and map. */
 import { inEnglish } from '@fox-tempo/words/english';
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { simulationOf } from '@fox-tempo/core/machine';
-import { simulate } from '@fox-tempo/core/simulation';
-import type { Cell } from '@fox-tempo/core/zone-map';
+import { simulationOf } from '@fox-tempo/core/machine/dials';
+import { simulate } from '@fox-tempo/core/weld/simulation';
+import type { Cell } from '@fox-tempo/core/weld/zone-map';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { planned, program, rowan } from '../../testing/shop.ts';
 import { resetSettings, show } from '../../testing/show.tsx';

@@ -1,12 +1,13 @@
 /** The figures a welder steers by, in one row: what is heard, then arc, current, volts, pulse, shorts and what shows at the back. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format, named, formatQuantity } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { arcOf, type Program } from '@fox-tempo/core/machine';
-import { type Plan, coldPlateC } from '@fox-tempo/core/plan';
-import type { SimulationMetrics } from '@fox-tempo/core/simulation';
-import { showThroughOf } from '@fox-tempo/core/tuning';
-import { goodZones, zoneOf, zoneWords } from '@fox-tempo/core/zone-map';
+import { arcOf } from '@fox-tempo/core/machine/dials';
+import { type Program } from '@fox-tempo/core/setting/program';
+import { type Plan, coldPlateC } from '@fox-tempo/core/setting/plan';
+import type { SimulationMetrics } from '@fox-tempo/core/weld/simulation';
+import { showThroughOf } from '@fox-tempo/core/machine/tuning';
+import { goodZones, zoneOf, zoneWords } from '@fox-tempo/core/weld/zone-map';
 import { memo, useCallback, useState } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { figureRows, type FigureRow } from './figure-rows.ts';

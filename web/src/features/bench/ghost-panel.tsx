@@ -2,7 +2,8 @@
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { cardOf, type Program } from '@fox-tempo/core/machine';
+import { cardOf } from '@fox-tempo/core/machine/dials';
+import { type Program } from '@fox-tempo/core/setting/program';
 import { Action } from '../../ui/action.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';

@@ -1,7 +1,7 @@
 /** The arc to the ear: off until asked for, level-limited, the held setting's sound beside the present one's. */
 import { t } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
-import type { Simulation } from '@fox-tempo/core/simulation';
+import type { Simulation } from '@fox-tempo/core/weld/simulation';
 import { useEffect, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { hasSound, playArc } from '../arc-view/index.ts';

@@ -1,8 +1,8 @@
 /** The arc in slow motion: drawn from the simulated run, with pause, step to the next drop, and a slider through time. */
-import { amount, bare } from '@fox-tempo/core/said';
+import { amount, bare } from '@fox-tempo/core/base/messages';
 import { t } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
-import type { Simulation } from '@fox-tempo/core/simulation';
+import type { Simulation } from '@fox-tempo/core/weld/simulation';
 import { useEffect, useRef } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';

@@ -1,7 +1,7 @@
 /** Ticks and names of the map's axes. */
-import { absent } from '@fox-tempo/core/said';
+import { absent } from '@fox-tempo/core/base/messages';
 import { inUnitShown, spoken, t, unitShown } from '../../lib/words.ts';
-import type { AxisRange } from '@fox-tempo/core/zone-map';
+import type { AxisRange } from '@fox-tempo/core/weld/zone-map';
 import { cssColour } from '../../ui/theme/colours.ts';
 import type { MapFrame } from './map-frame.ts';
 import { axisUnit, axisWords } from './map-words.ts';

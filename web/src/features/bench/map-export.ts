@@ -1,6 +1,6 @@
 /** The map as a file: a drawing that stands by itself, or a table of its places. */
 import { t } from '../../lib/words.ts';
-import type { ZoneMap } from '@fox-tempo/core/zone-map';
+import type { ZoneMap } from '@fox-tempo/core/weld/zone-map';
 import { csvOf } from '@fox-tempo/contract';
 import { colours, cssColour, type ColourName } from '../../ui/theme/colours.ts';
 

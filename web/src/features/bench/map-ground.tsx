@@ -1,6 +1,6 @@
 /** The zones of a map on their ground, hatched where colour alone would carry it, with contours and names. */
 import { format } from '../../lib/words.ts';
-import type { PlanMode } from '@fox-tempo/core/plan';
+import type { PlanMode } from '@fox-tempo/core/setting/plan';
 import {
   contour,
   goodZones,
@@ -9,7 +9,7 @@ import {
   zoneWords,
   type Zone,
   type ZoneMap,
-} from '@fox-tempo/core/zone-map';
+} from '@fox-tempo/core/weld/zone-map';
 import { memo, useMemo } from 'react';
 import { cssColour, type ColourName } from '../../ui/theme/colours.ts';
 import type { MapFrame } from './map-frame.ts';

@@ -1,10 +1,11 @@
 /** The map in words: how far to each edge in dial steps and what waits there, how large each zone is, and the same map with something else. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format, fixed, unitShown } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { commonGasCodes, gasName } from '@fox-tempo/core/consumables';
-import { isNumeric, quantityOf, type Program } from '@fox-tempo/core/machine';
+import { commonGasCodes, gasName } from '@fox-tempo/core/metal/consumables';
+import { isNumeric, quantityOf } from '@fox-tempo/core/machine/description';
+import { type Program } from '@fox-tempo/core/setting/program';
 import {
   goodZones,
   marginsAt,
@@ -14,7 +15,7 @@ import {
   type AxisRange,
   type MapAxis,
   type ZoneMap,
-} from '@fox-tempo/core/zone-map';
+} from '@fox-tempo/core/weld/zone-map';
 import { memo, useMemo, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';

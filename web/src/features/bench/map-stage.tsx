@@ -1,8 +1,8 @@
 /** The sweet-spot map with its axes to choose; dragging its crosshair is tuning. */
 import { t } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
-import type { Program } from '@fox-tempo/core/machine';
-import { figureOn, mapAxes, type MapAxis } from '@fox-tempo/core/zone-map';
+import type { Program } from '@fox-tempo/core/setting/program';
+import { figureOn, mapAxes, type MapAxis } from '@fox-tempo/core/weld/zone-map';
 import { memo, useMemo } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';

@@ -1,7 +1,7 @@
 /** Names, kinds and steps of the map's axes, and how a figure or a direction on it is said. */
 import { spoken, t, unitShown } from '../../lib/words.ts';
-import type { QuantityName } from '@fox-tempo/core/units';
-import type { AxisRange, MapAxis, Margin } from '@fox-tempo/core/zone-map';
+import type { QuantityName } from '@fox-tempo/core/base/units';
+import type { AxisRange, MapAxis, Margin } from '@fox-tempo/core/weld/zone-map';
 
 export const axisWords: Record<
   MapAxis,

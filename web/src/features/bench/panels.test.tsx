@@ -1,7 +1,7 @@
 import { inEnglish } from '@fox-tempo/words/english';
 import { afterEach, describe, expect, it, jest } from '@jest/globals';
-import { noTune, tuned } from '@fox-tempo/core/tuning';
-import type { Cell, ZoneMap } from '@fox-tempo/core/zone-map';
+import { noTune, tuned } from '@fox-tempo/core/machine/tuning';
+import type { Cell, ZoneMap } from '@fox-tempo/core/weld/zone-map';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { alder, program, rowan } from '../../testing/shop.ts';
 import { resetSettings, show } from '../../testing/show.tsx';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { simulate } from '@fox-tempo/core/simulation';
+import { simulate } from '@fox-tempo/core/weld/simulation';
 import { momentAt, rowAt } from '../arc-view/index.ts';
 import { createPlayhead } from './playhead.ts';
 

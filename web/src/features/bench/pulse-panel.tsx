@@ -1,11 +1,11 @@
 /** The fast pulse from its four numbers: as many as are typed stand, the rest is solved so that the wire fed is the wire melted. */
-import { amount, inSentence } from '@fox-tempo/core/said';
+import { amount, inSentence } from '@fox-tempo/core/base/messages';
 import { t, format, formatIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { Program } from '@fox-tempo/core/machine';
-import { pulseMeans } from '@fox-tempo/core/pulse';
-import { pulseNumbers, tunedPulse, type PulseNumber } from '@fox-tempo/core/tuning';
-import type { QuantityName } from '@fox-tempo/core/units';
+import type { Program } from '@fox-tempo/core/setting/program';
+import { pulseMeans } from '@fox-tempo/core/setting/pulse';
+import { pulseNumbers, tunedPulse, type PulseNumber } from '@fox-tempo/core/machine/tuning';
+import type { QuantityName } from '@fox-tempo/core/base/units';
 import { useMemo, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';

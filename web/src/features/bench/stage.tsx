@@ -1,7 +1,7 @@
 /** What is looked at while a dial is turned: the arc in slow motion, current and voltage or one dial swept, and the map; on a phone one of them. */
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { Simulation } from '@fox-tempo/core/simulation';
+import type { Simulation } from '@fox-tempo/core/weld/simulation';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Panel } from '../../ui/panel.tsx';
 import { TabRow } from '../../ui/tab-row.tsx';

@@ -1,9 +1,10 @@
 /** One dial swept across its travel, with what is heard at each stop; a stop can be taken. */
-import { absent, amount } from '@fox-tempo/core/said';
+import { absent, amount } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
-import type { WireCorrection } from '@fox-tempo/core/arc';
-import type { Machine, Program } from '@fox-tempo/core/machine';
+import type { WireCorrection } from '@fox-tempo/core/metal/arc';
+import type { Machine } from '@fox-tempo/core/machine/description';
+import type { Program } from '@fox-tempo/core/setting/program';
 import {
   goodZones,
   sweepQuantities,
@@ -11,7 +12,7 @@ import {
   type Cell,
   type SweepQuantity,
   type SweepStop,
-} from '@fox-tempo/core/zone-map';
+} from '@fox-tempo/core/weld/zone-map';
 import { useState } from 'react';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';

@@ -1,9 +1,9 @@
 /** Current and voltage on one time axis, drops and shorts marked, the ghost's current behind, the moment as a line over both. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t } from '../../lib/words.ts';
 import { csvOf } from '@fox-tempo/contract';
 import { Box } from '@chakra-ui/react';
-import type { Simulation } from '@fox-tempo/core/simulation';
+import type { Simulation } from '@fox-tempo/core/weld/simulation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { axisLook, Chart, type Paint } from '../../ui/chart.tsx';
 import { cssColour } from '../../ui/theme/colours.ts';

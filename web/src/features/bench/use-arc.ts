@@ -1,6 +1,6 @@
 /** The arc of a setting, simulated in the worker: the run with its trace, and two more with other seeds for the spread of what is counted. */
 import { format } from '../../lib/words.ts';
-import type { Simulation, SimulationInput, SimulationMetrics } from '@fox-tempo/core/simulation';
+import type { Simulation, SimulationInput, SimulationMetrics } from '@fox-tempo/core/weld/simulation';
 import { useEffect, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { beginArc, fetchArc, simulateArc } from '../../workers/arc-client.ts';

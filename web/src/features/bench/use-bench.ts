@@ -1,8 +1,9 @@
 /** What runs at the bench: the arc of the setting, of the one held, and of what is imagined, each simulated in the worker. */
-import { calibrationOf, type WireCorrection, nominalCircuitMOhm } from '@fox-tempo/core/arc';
-import { simulationOf, type Program } from '@fox-tempo/core/machine';
-import type { SimulationInput } from '@fox-tempo/core/simulation';
-import { whatIfInput, type WhatIf } from '@fox-tempo/core/tuning';
+import { calibrationOf, type WireCorrection, nominalCircuitMOhm } from '@fox-tempo/core/metal/arc';
+import { simulationOf } from '@fox-tempo/core/machine/dials';
+import { type Program } from '@fox-tempo/core/setting/program';
+import type { SimulationInput } from '@fox-tempo/core/weld/simulation';
+import { whatIfInput, type WhatIf } from '@fox-tempo/core/machine/tuning';
 import { useCallback, useMemo, useState } from 'react';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useArc, type ArcRun, type ArcRunState } from './use-arc.ts';

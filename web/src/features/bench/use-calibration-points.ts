@@ -1,6 +1,6 @@
 /** What a machine displayed with a wire in a gas: read from the shop's record, and written to it when it is used. */
 import { recordedKinds } from '@fox-tempo/contract';
-import type { Program } from '@fox-tempo/core/machine';
+import type { Program } from '@fox-tempo/core/setting/program';
 import { useObserved } from '../../data/use-observed.ts';
 
 export interface Point {

@@ -1,6 +1,6 @@
 /** A map drawn by the pool of workers, growing while it is computed; the last finished one stays until the next has something to show. */
 import { format } from '../../lib/words.ts';
-import type { MapRequest, ZoneMap } from '@fox-tempo/core/zone-map';
+import type { MapRequest, ZoneMap } from '@fox-tempo/core/weld/zone-map';
 import { useEffect, useState } from 'react';
 import { mapPool } from '../../workers/map-pool.ts';
 

@@ -1,5 +1,5 @@
 /** The moment that arc and chart share, running in slow motion until it is paused. */
-import type { Simulation } from '@fox-tempo/core/simulation';
+import type { Simulation } from '@fox-tempo/core/weld/simulation';
 import { useEffect, useMemo, useState } from 'react';
 import { createPlayhead, type Pace, type Playhead } from './playhead.ts';
 

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
-import { noTune } from '@fox-tempo/core/tuning';
+import { noTune } from '@fox-tempo/core/machine/tuning';
 import { act, cleanup, renderHook } from '@testing-library/react';
 import { answerFetch, alder, choice, revision, rowan, seam } from '../../testing/shop.ts';
 import { resetSettings } from '../../testing/show.tsx';

@@ -1,7 +1,15 @@
 /** A sheet session as the bench tunes it: the program it makes, and moves that are one step to undo. */
-import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
-import { chartLineFor, type Program } from '@fox-tempo/core/machine';
-import { isUntuned, noTune, trimAfterFeed, type FeedHabit, type PulseNumber, type Tune } from '@fox-tempo/core/tuning';
+import { nominalCircuitMOhm } from '@fox-tempo/core/metal/arc';
+import { chartLineFor } from '@fox-tempo/core/machine/description';
+import { type Program } from '@fox-tempo/core/setting/program';
+import {
+  isUntuned,
+  noTune,
+  trimAfterFeed,
+  type FeedHabit,
+  type PulseNumber,
+  type Tune,
+} from '@fox-tempo/core/machine/tuning';
 import { useMemo } from 'react';
 import type { SheetSession } from '../../sheet/session.ts';
 

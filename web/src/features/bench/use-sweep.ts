@@ -1,8 +1,9 @@
 /** One dial swept across its travel: what the arc does at each stop, run in the map's workers. */
 import { format } from '../../lib/words.ts';
-import type { WireCorrection } from '@fox-tempo/core/arc';
-import type { Machine, Program } from '@fox-tempo/core/machine';
-import { sweepOf, type Cell, type DialSweep, type SweepQuantity } from '@fox-tempo/core/zone-map';
+import type { WireCorrection } from '@fox-tempo/core/metal/arc';
+import type { Machine } from '@fox-tempo/core/machine/description';
+import type { Program } from '@fox-tempo/core/setting/program';
+import { sweepOf, type Cell, type DialSweep, type SweepQuantity } from '@fox-tempo/core/weld/zone-map';
 import { useEffect, useMemo, useState } from 'react';
 import { mapPool } from '../../workers/map-pool.ts';
 

@@ -1,7 +1,7 @@
 /** The map of a setting: its axes, what it is drawn around, and how far it is; kept by the view, so that map and words show the same. */
 import type { MachineResource } from '@fox-tempo/contract';
-import type { WireCorrection } from '@fox-tempo/core/arc';
-import type { Program } from '@fox-tempo/core/machine';
+import type { WireCorrection } from '@fox-tempo/core/metal/arc';
+import type { Program } from '@fox-tempo/core/setting/program';
 import {
   axisRange,
   figureOn,
@@ -10,7 +10,7 @@ import {
   type MapAxis,
   type MapRequest,
   type ZoneMap,
-} from '@fox-tempo/core/zone-map';
+} from '@fox-tempo/core/weld/zone-map';
 import { useMemo, useState } from 'react';
 import { useMap, type MapState } from './use-map.ts';
 

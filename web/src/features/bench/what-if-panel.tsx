@@ -1,13 +1,21 @@
 /** What if, without touching a dial: stackable changes, what one would see and hear, and which dial would hide it. */
-import { coldPlateC } from '@fox-tempo/core/plan';
-import { amount, type SaidValue, signed } from '@fox-tempo/core/said';
+import { coldPlateC } from '@fox-tempo/core/setting/plan';
+import { amount, type SaidValue, signed } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { commonGasCodes, gasOf, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { cardOf, type Program } from '@fox-tempo/core/machine';
-import type { SimulationMetrics } from '@fox-tempo/core/simulation';
-import { maskingOf, otherSizeMm, showThroughOf, stepDial, whatIfSizes, type WhatIf } from '@fox-tempo/core/tuning';
+import { commonGasCodes, gasOf, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
+import { cardOf } from '@fox-tempo/core/machine/dials';
+import { type Program } from '@fox-tempo/core/setting/program';
+import type { SimulationMetrics } from '@fox-tempo/core/weld/simulation';
+import {
+  maskingOf,
+  otherSizeMm,
+  showThroughOf,
+  stepDial,
+  whatIfSizes,
+  type WhatIf,
+} from '@fox-tempo/core/machine/tuning';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';

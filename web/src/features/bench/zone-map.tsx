@@ -1,8 +1,8 @@
 /** The map: what the arc does around the present setting, its zones named, the crosshair to drag; dragging it is tuning. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { Program } from '@fox-tempo/core/machine';
+import type { Program } from '@fox-tempo/core/setting/program';
 import {
   goodZones,
   marginsAt,
@@ -11,7 +11,7 @@ import {
   type AxisRange,
   type Zone,
   type ZoneMap,
-} from '@fox-tempo/core/zone-map';
+} from '@fox-tempo/core/weld/zone-map';
 import { useId, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { download, svgToPng } from '../../lib/download.ts';
 import { useSettings } from '../../lib/settings.ts';

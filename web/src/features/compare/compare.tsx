@@ -2,14 +2,8 @@
 import { t, format, formatIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import {
-  compareMachines,
-  quantityText,
-  whyNotWords,
-  type ComparedLine,
-  type DialQuantity,
-  type DialSetting,
-} from '@fox-tempo/core/machine';
+import { compareMachines, whyNotWords, type ComparedLine, type DialSetting } from '@fox-tempo/core/machine/dials';
+import { quantityText, type DialQuantity } from '@fox-tempo/core/machine/description';
 import { useLoaderData, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';

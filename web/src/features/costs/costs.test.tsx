@@ -1,8 +1,8 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
-import { moneyOf, takesOf } from '@fox-tempo/core/costs';
-import { handlingMinutes } from '@fox-tempo/core/day-plan';
-import { usualLife } from '@fox-tempo/core/maintenance';
+import { moneyOf, takesOf } from '@fox-tempo/core/day/costs';
+import { handlingMinutes } from '@fox-tempo/core/day/plan';
+import { usualLife } from '@fox-tempo/core/machine/wear';
 import { answerFetch, order, planned, program, rowan, seam, shopState } from '../../testing/shop.ts';
 import { resetSettings, showRoutes, signInAs } from '../../testing/show.tsx';
 import { Costs, loadCosts } from './index.ts';

@@ -17,11 +17,11 @@ import {
   type MoneyPart,
   type Takes,
   type CostSite,
-} from '@fox-tempo/core/costs';
-import { handlingMinutes } from '@fox-tempo/core/day-plan';
-import { usualLife } from '@fox-tempo/core/maintenance';
-import { planSetting } from '@fox-tempo/core/plan';
-import { amount } from '@fox-tempo/core/said';
+} from '@fox-tempo/core/day/costs';
+import { handlingMinutes } from '@fox-tempo/core/day/plan';
+import { usualLife } from '@fox-tempo/core/machine/wear';
+import { planSetting } from '@fox-tempo/core/setting/plan';
+import { amount } from '@fox-tempo/core/base/messages';
 import { useMemo } from 'react';
 import { Link, useLoaderData, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';

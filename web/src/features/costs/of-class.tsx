@@ -1,10 +1,10 @@
 /** What each seam's quality class allows and what that saves, on the seam and on the whole order. */
 import { Box } from '@chakra-ui/react';
 import type { Order, SeamResource, ShopState } from '@fox-tempo/contract';
-import { fullPrice, nothingTaken, plus, savingOfClass, times, type CostSite } from '@fox-tempo/core/costs';
-import { amount } from '@fox-tempo/core/said';
+import { fullPrice, nothingTaken, plus, savingOfClass, times, type CostSite } from '@fox-tempo/core/day/costs';
+import { amount } from '@fox-tempo/core/base/messages';
 import { questionOf } from '@fox-tempo/core/site';
-import { usualLevel } from '@fox-tempo/core/trials';
+import { usualLevel } from '@fox-tempo/core/evidence/trial';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { fixed, t, format } from '../../lib/words.ts';

@@ -1,7 +1,7 @@
 /** What an hour, a kilogram and a cubic metre cost in this shop; without them everything is counted in amounts. */
 import { Box } from '@chakra-ui/react';
 import type { ShopState } from '@fox-tempo/contract';
-import { commonGasCodes, fillers, gasName } from '@fox-tempo/core/consumables';
+import { commonGasCodes, fillers, gasName } from '@fox-tempo/core/metal/consumables';
 import { useRevalidator } from 'react-router';
 import { api } from '../../data/api.ts';
 import { useMay } from '../../lib/session.ts';

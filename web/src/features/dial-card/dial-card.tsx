@@ -2,28 +2,19 @@
 import { HazardText } from '../../ui/hazard-text.tsx';
 import { hazard } from '@fox-tempo/words';
 import { standingWords } from '../../lib/known-words.ts';
-import { dialsToSet, standsAt } from '@fox-tempo/core/setup';
-import { calibrationOf } from '@fox-tempo/core/arc';
-import { allOf, amount, inSentence, whether, signed, absent } from '@fox-tempo/core/said';
+import { dialsToSet, standsAt } from '@fox-tempo/core/machine/setup';
+import { calibrationOf } from '@fox-tempo/core/metal/arc';
+import { allOf, amount, inSentence, whether, signed, absent } from '@fox-tempo/core/base/messages';
 import { t, format, formatIf, formatWithUnit } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import { dialWindowWords, windowOnDials, type DialWindow } from '@fox-tempo/core/window';
-import { fillerOf, gasName, wireSizeLabel, sameWire } from '@fox-tempo/core/consumables';
-import {
-  type DialQuantity,
-  type DialSetting,
-  displayed,
-  type Program,
-  quantityFacts,
-  shouldShow,
-  cardOf,
-  type Translation,
-  whyNotWords,
-  toldDials,
-} from '@fox-tempo/core/machine';
-import { gunWords } from '@fox-tempo/core/plan';
-import { type UnitSystem } from '@fox-tempo/core/units';
+import { dialWindowWords, windowOnDials, type DialWindow } from '@fox-tempo/core/evidence/window';
+import { fillerOf, gasName, wireSizeLabel, sameWire } from '@fox-tempo/core/metal/consumables';
+import { type DialQuantity, displayed, quantityFacts, toldDials } from '@fox-tempo/core/machine/description';
+import { type DialSetting, shouldShow, cardOf, type Translation, whyNotWords } from '@fox-tempo/core/machine/dials';
+import { type Program } from '@fox-tempo/core/setting/program';
+import { gunWords } from '@fox-tempo/core/setting/plan';
+import { type UnitSystem } from '@fox-tempo/core/base/units';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { Link } from 'react-router';
 import { useSettings } from '../../lib/settings.ts';

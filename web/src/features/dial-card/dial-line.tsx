@@ -1,5 +1,5 @@
 /** One line of the card: the machine's word, where a hand finds it, and the figure to set. */
-import { absent } from '@fox-tempo/core/said';
+import { absent } from '@fox-tempo/core/base/messages';
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 

@@ -2,7 +2,8 @@
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { cardOf, type Program } from '@fox-tempo/core/machine';
+import { cardOf } from '@fox-tempo/core/machine/dials';
+import { type Program } from '@fox-tempo/core/setting/program';
 import type { StandingMachine } from '../../lib/as-stands.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { chosenMachine } from '../../sheet/machine-choice.ts';

@@ -2,7 +2,7 @@
 import { HazardText } from '../../ui/hazard-text.tsx';
 import { hazard } from '@fox-tempo/words';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import { endingsOf } from '@fox-tempo/core/day-plan';
+import { endingsOf } from '@fox-tempo/core/day/plan';
 import { Link } from 'react-router';
 import { useEndpoint } from '../../data/queries.ts';
 import { t } from '../../lib/words.ts';

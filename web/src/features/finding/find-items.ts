@@ -1,8 +1,8 @@
 /** What can be found: views, seams with each of their views, machines, acts, words. Found by all the words typed, in any order. */
 import { t, format } from '../../lib/words.ts';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { jointRule, modeName } from '@fox-tempo/core/plan';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
+import { jointRule, modeName } from '@fox-tempo/core/setting/plan';
 
 export interface FindItem {
   readonly id: string;

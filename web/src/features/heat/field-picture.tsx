@@ -1,7 +1,7 @@
 /** The part laid flat at one moment: how warm it is, and its seams in their order. */
 import { Box } from '@chakra-ui/react';
-import { boxFaces, flatOf, type PartShape, type Place, type Soaked } from '@fox-tempo/core/soak';
-import { amount } from '@fox-tempo/core/said';
+import { boxFaces, flatOf, type PartShape, type Place, type Soaked } from '@fox-tempo/core/weld/soak';
+import { amount } from '@fox-tempo/core/base/messages';
 import { useEffect, useMemo, useRef } from 'react';
 import { t, format } from '../../lib/words.ts';
 import { useSettings } from '../../lib/settings.ts';

@@ -1,7 +1,7 @@
 /** Heat in the part: seams of one setting on one part, its warmth at any moment, the level each stretch leaves, waits under a ceiling, and the order that waits least. */
 import { Box } from '@chakra-ui/react';
-import type { Plan } from '@fox-tempo/core/plan';
-import { inOrder, readingAgainst, type OrderedSoak, type PartShape } from '@fox-tempo/core/soak';
+import type { Plan } from '@fox-tempo/core/setting/plan';
+import { inOrder, readingAgainst, type OrderedSoak, type PartShape } from '@fox-tempo/core/weld/soak';
 import { useMemo } from 'react';
 import { useLoaderData, useParams } from 'react-router';
 import { t } from '../../lib/words.ts';

@@ -1,7 +1,7 @@
 /** The part and its seams, typed: a plate with lines on it, a box with its edges, a frame with its joints. */
 import { Box } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
-import { edgesOf, frameLines, type BoxEdge, type PartShape } from '@fox-tempo/core/soak';
+import { edgesOf, frameLines, type BoxEdge, type PartShape } from '@fox-tempo/core/weld/soak';
 import type { ReactNode } from 'react';
 import { t } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';

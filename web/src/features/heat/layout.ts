@@ -1,8 +1,8 @@
 /** The part as it is laid out in this view: its outline, its seams in a list, the ceiling, one reading; and what the sum makes of it. */
 import type { SeamSpec } from '@fox-tempo/contract';
-import { baseMetals } from '@fox-tempo/core/conduction';
-import type { Plan } from '@fox-tempo/core/plan';
-import { amount } from '@fox-tempo/core/said';
+import { baseMetals } from '@fox-tempo/core/metal/conduction';
+import type { Plan } from '@fox-tempo/core/setting/plan';
+import { amount } from '@fox-tempo/core/base/messages';
 import {
   aroundMm,
   atJoint,
@@ -14,7 +14,7 @@ import {
   type PartShape,
   type Place,
   type SoakInput,
-} from '@fox-tempo/core/soak';
+} from '@fox-tempo/core/weld/soak';
 import { t } from '../../lib/words.ts';
 
 export const partKinds = ['plate', 'box', 'frame'] as const;

@@ -1,7 +1,7 @@
 /** Any moment of it, by slider or played. */
 import { Box } from '@chakra-ui/react';
-import { amount } from '@fox-tempo/core/said';
-import type { OrderedSoak, PartShape } from '@fox-tempo/core/soak';
+import { amount } from '@fox-tempo/core/base/messages';
+import type { OrderedSoak, PartShape } from '@fox-tempo/core/weld/soak';
 import { useEffect, useMemo, useState } from 'react';
 import { t } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';

@@ -1,5 +1,5 @@
 /** What faces and edges of a box are called. */
-import { boxFaces, type BoxEdge, type BoxFace } from '@fox-tempo/core/soak';
+import { boxFaces, type BoxEdge, type BoxFace } from '@fox-tempo/core/weld/soak';
 import { t } from '../../lib/words.ts';
 
 export function faceName(face: BoxFace): string {

@@ -1,7 +1,7 @@
 /** The order of seams as it stands, and the one that waits least. */
 import { Box } from '@chakra-ui/react';
-import { amount } from '@fox-tempo/core/said';
-import type { OrderedSoak, SoakInput } from '@fox-tempo/core/soak';
+import { amount } from '@fox-tempo/core/base/messages';
+import type { OrderedSoak, SoakInput } from '@fox-tempo/core/weld/soak';
 import { useMemo } from 'react';
 import { t, formatIf } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';

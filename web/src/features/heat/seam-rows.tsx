@@ -1,9 +1,9 @@
 /** Seam by seam: its wait, its warmth, the levels it wants, and one of them carried into the score. */
 import { Box } from '@chakra-ui/react';
-import type { Plan } from '@fox-tempo/core/plan';
-import { amount } from '@fox-tempo/core/said';
-import { schoolFacts } from '@fox-tempo/core/sequence';
-import { tapLevels, type OrderedSoak, type SoakedSeam } from '@fox-tempo/core/soak';
+import type { Plan } from '@fox-tempo/core/setting/plan';
+import { amount } from '@fox-tempo/core/base/messages';
+import { schoolFacts } from '@fox-tempo/core/weld/sequence';
+import { tapLevels, type OrderedSoak, type SoakedSeam } from '@fox-tempo/core/weld/soak';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { t, format } from '../../lib/words.ts';

@@ -1,7 +1,7 @@
 /** One thermometer reading corrects all warmth, or is told why it cannot be of this place and moment. */
 import { Box } from '@chakra-ui/react';
-import { amount } from '@fox-tempo/core/said';
-import { frameLines, type ReadingVerdict } from '@fox-tempo/core/soak';
+import { amount } from '@fox-tempo/core/base/messages';
+import { frameLines, type ReadingVerdict } from '@fox-tempo/core/weld/soak';
 import { t } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';

@@ -1,11 +1,11 @@
 /** The joint drawn to scale from its numbers: plates, bead, gun with wire and arc at their true lengths, and a ruler. */
-import { absent, amount } from '@fox-tempo/core/said';
+import { absent, amount } from '@fox-tempo/core/base/messages';
 import { t, format, formatWithUnit } from '../../lib/words.ts';
 import { chakra } from '@chakra-ui/react';
-import { jointRule, positionName } from '@fox-tempo/core/plan';
+import { jointRule, positionName } from '@fox-tempo/core/setting/plan';
 import { useSettings } from '../../lib/settings.ts';
 import { cssColour } from '../../ui/theme/colours.ts';
-import { jointGeometry, type JointNumbers, type Point } from '@fox-tempo/core/joint-geometry';
+import { jointGeometry, type JointNumbers, type Point } from '@fox-tempo/core/setting/joint';
 
 export interface JointDrawingProps extends JointNumbers {
   /** Gun: stick-out, arc and wire, mm; null while there is no setting. */

@@ -1,9 +1,9 @@
 /** Fillers by class with the constants the model uses, their errors, and what each means for the part. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { fillers, wireAreaMm2, wireSizes } from '@fox-tempo/core/consumables';
-import { fillerFacts } from '@fox-tempo/core/wire-choice';
+import { fillers, wireAreaMm2, wireSizes } from '@fox-tempo/core/metal/consumables';
+import { fillerFacts } from '@fox-tempo/core/setting/wire-choice';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 

@@ -1,8 +1,8 @@
 /** Gases by their composition, and what the gates of each family let them do. */
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { commonGasCodes, fillerOf, gasOf, type FillerCode } from '@fox-tempo/core/consumables';
-import { gasUse } from '@fox-tempo/core/wire-choice';
+import { commonGasCodes, fillerOf, gasOf, type FillerCode } from '@fox-tempo/core/metal/consumables';
+import { gasUse } from '@fox-tempo/core/setting/wire-choice';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 

@@ -1,10 +1,11 @@
 /** Base metals by grade, with the composition where a carbon equivalent needs it, and the gauge tables that differ by metal. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format, formatIf, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { grades, materials } from '@fox-tempo/core/consumables';
-import { carbonEquivalentCet } from '@fox-tempo/core/heat';
-import { gaugeRows } from '@fox-tempo/core/units';
+import { grades } from '@fox-tempo/core/metal/grades';
+import { materials } from '@fox-tempo/core/metal/consumables';
+import { carbonEquivalentCet } from '@fox-tempo/core/setting/heat-input';
+import { gaugeRows } from '@fox-tempo/core/base/units';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 

@@ -11,8 +11,8 @@ import {
   type Spool,
   type SpoolSave,
 } from '@fox-tempo/contract';
-import { commonGasCodes, fillers, gasName, wireSizes } from '@fox-tempo/core/consumables';
-import { isWeighed } from '@fox-tempo/core/consumption';
+import { commonGasCodes, fillers, gasName, wireSizes } from '@fox-tempo/core/metal/consumables';
+import { isWeighed } from '@fox-tempo/core/day/consumption';
 import type { FieldValues } from 'react-hook-form';
 import { api } from '../../data/api.ts';
 import { settings } from '../../lib/settings.ts';

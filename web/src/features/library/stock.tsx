@@ -1,12 +1,12 @@
 /** Cylinders and spools: what is left as arc minutes and parts of a chosen seam, read anew or moved in place. */
 import { useKept } from '../../data/queries.ts';
-import { absent, amount } from '@fox-tempo/core/said';
+import { absent, amount } from '@fox-tempo/core/base/messages';
 import { hazard } from '@fox-tempo/words';
 import { fixed, t, format, named } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource, Stock } from '@fox-tempo/contract';
-import { fillerOf, gasName, wireSizeLabel, sameWire } from '@fox-tempo/core/consumables';
-import { cylinderOutlook, isWeighed, type Outlook, spoolOutlook } from '@fox-tempo/core/consumption';
+import { fillerOf, gasName, wireSizeLabel, sameWire } from '@fox-tempo/core/metal/consumables';
+import { cylinderOutlook, isWeighed, type Outlook, spoolOutlook } from '@fox-tempo/core/day/consumption';
 import { useMemo, useState } from 'react';
 import { measureSeam } from '../../lib/part-use.ts';
 import { shopTime } from '../../lib/time.ts';

@@ -2,7 +2,8 @@
 import { t, format, formatIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { dialQuantityNames, isNumeric, quantityFacts, quantityOf, senseWords } from '@fox-tempo/core/machine';
+import { dialQuantityNames, isNumeric, quantityFacts, quantityOf } from '@fox-tempo/core/machine/description';
+import { senseWords } from '@fox-tempo/core/machine/dials';
 import { glossary } from '../../lib/glossary.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';

@@ -1,10 +1,11 @@
 /** What a machine is called, where it stands, what it can give, how it says the slow beat, its memories and feeders, and its trigger modes. */
-import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
+import { nominalCircuitMOhm } from '@fox-tempo/core/metal/arc';
 import { t, format } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
-import { triggerTestFor, usualGunLengthM } from '@fox-tempo/core/machine';
-import { schoolFacts } from '@fox-tempo/core/sequence';
+import { triggerTestFor } from '@fox-tempo/core/machine/teaching';
+import { usualGunLengthM } from '@fox-tempo/core/machine/description';
+import { schoolFacts } from '@fox-tempo/core/weld/sequence';
 import { useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';

@@ -1,8 +1,8 @@
 /** One more trigger mode: the machine's word for it and what the hand does; its states are drawn as machines usually have them, until somebody tries. */
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { usualTriggerMode, type TriggerMode } from '@fox-tempo/core/machine';
-import { schoolFacts, triggerSchools, type TriggerSchool } from '@fox-tempo/core/sequence';
+import { usualTriggerMode, type TriggerMode } from '@fox-tempo/core/machine/description';
+import { schoolFacts, triggerSchools, type TriggerSchool } from '@fox-tempo/core/weld/sequence';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';

@@ -1,5 +1,5 @@
 /** Chart lines from a CSV table: what it would add and every row that cannot be read, before anything is written. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import { chartCsvExample, largestChartCsvBytes, readChartCsv } from '@fox-tempo/contract';

@@ -9,9 +9,9 @@ import {
   gasName,
   wireSizeLabel,
   wireSizes,
-} from '@fox-tempo/core/consumables';
-import { lookAlikes, searchChart } from '@fox-tempo/core/machine';
-import { modeName, type PlanMode } from '@fox-tempo/core/plan';
+} from '@fox-tempo/core/metal/consumables';
+import { lookAlikes, searchChart } from '@fox-tempo/core/machine/description';
+import { modeName, type PlanMode } from '@fox-tempo/core/setting/plan';
 import { Fragment, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';

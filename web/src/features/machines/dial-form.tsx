@@ -1,9 +1,9 @@
 /** Describing one dial: its word, where a hand finds it, the quantity it moves and how. Half-typed forms stay on the device. */
-import { oneOf } from '@fox-tempo/core/said';
+import { oneOf } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
-import { fillers } from '@fox-tempo/core/consumables';
+import { fillers } from '@fox-tempo/core/metal/consumables';
 import {
   dialQuantityNames,
   isNumeric,
@@ -13,10 +13,10 @@ import {
   type DialQuantity,
   type DialScale,
   type Facet,
-  measurable,
-} from '@fox-tempo/core/machine';
-import { planModes } from '@fox-tempo/core/plan';
-import { triggerSchools } from '@fox-tempo/core/sequence';
+} from '@fox-tempo/core/machine/description';
+import { measurable } from '@fox-tempo/core/machine/teaching';
+import { planModes } from '@fox-tempo/core/setting/plan';
+import { triggerSchools } from '@fox-tempo/core/weld/sequence';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';

@@ -1,7 +1,7 @@
 /** A dial's scale in one plain sentence: what a welder would say of it. */
-import { absent, amount } from '@fox-tempo/core/said';
+import { absent, amount } from '@fox-tempo/core/base/messages';
 import { t, format, named, spoken } from '../../lib/words.ts';
-import { isNumeric, quantityFacts, quantityText, type Dial, type Machine } from '@fox-tempo/core/machine';
+import { isNumeric, quantityFacts, quantityText, type Dial, type Machine } from '@fox-tempo/core/machine/description';
 
 export function scaleWords({ scale }: Dial, dials: Machine['dials']): string {
   switch (scale.kind) {

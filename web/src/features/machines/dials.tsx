@@ -1,8 +1,10 @@
 /** A machine's dials as a readable table: its word, where it is, what it moves, its travel as a picture, and what nobody has tried yet. */
-import { absent } from '@fox-tempo/core/said';
+import { absent } from '@fox-tempo/core/base/messages';
 import { t, format, formatIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { displayed, isNumeric, senseWords, measurable } from '@fox-tempo/core/machine';
+import { displayed, isNumeric } from '@fox-tempo/core/machine/description';
+import { senseWords } from '@fox-tempo/core/machine/dials';
+import { measurable } from '@fox-tempo/core/machine/teaching';
 import { Fragment, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { forgetForm } from '../../ui/kept-text.ts';

@@ -2,7 +2,8 @@
 import { HazardText } from '../../ui/hazard-text.tsx';
 import { t, format } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
-import { directionTestFor, type Dial } from '@fox-tempo/core/machine';
+import { directionTestFor } from '@fox-tempo/core/machine/teaching';
+import { type Dial } from '@fox-tempo/core/machine/description';
 import { useState } from 'react';
 import type { Task } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';

@@ -1,9 +1,9 @@
 /** What stands on the dials, typed in one after the other; empty means not read. */
-import { absent } from '@fox-tempo/core/said';
+import { absent } from '@fox-tempo/core/base/messages';
 import { t, named } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
-import { displayed, toldDials, type Dial } from '@fox-tempo/core/machine';
+import { displayed, toldDials, type Dial } from '@fox-tempo/core/machine/description';
 import type { Task } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';

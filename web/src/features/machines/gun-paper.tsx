@@ -1,10 +1,10 @@
 /** The machine's own paper, gun by gun: rolls by colour, tip, liner, pressure marks, fittings, hoses and cables; what the set-up reads from it. */
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
-import { amount } from '@fox-tempo/core/said';
-import { commonGasCodes, fillers, gasName, wireSizes } from '@fox-tempo/core/consumables';
-import { copperMOhm, ignitions, type Ignition } from '@fox-tempo/core/machine';
-import { grooves, type Groove } from '@fox-tempo/core/setup';
+import { amount } from '@fox-tempo/core/base/messages';
+import { commonGasCodes, fillers, gasName, wireSizes } from '@fox-tempo/core/metal/consumables';
+import { copperMOhm, ignitions, type Ignition } from '@fox-tempo/core/machine/description';
+import { grooves, type Groove } from '@fox-tempo/core/machine/setup';
 import type { ReactNode } from 'react';
 import { shopDay } from '../../lib/time.ts';
 import { t, format } from '../../lib/words.ts';

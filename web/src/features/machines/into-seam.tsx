@@ -1,7 +1,7 @@
 /** A weld that was read off a machine's dials, taken onto a seam's sheet as a draft: undo takes it back, nothing is saved. */
 import { Box } from '@chakra-ui/react';
 import { choiceOfProgram } from '@fox-tempo/core/site';
-import type { Program } from '@fox-tempo/core/machine';
+import type { Program } from '@fox-tempo/core/setting/program';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useEndpointList } from '../../data/queries.ts';

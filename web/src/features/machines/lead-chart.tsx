@@ -1,5 +1,5 @@
 /** Lead resistance over time. */
-import { amount, bare } from '@fox-tempo/core/said';
+import { amount, bare } from '@fox-tempo/core/base/messages';
 import { t } from '../../lib/words.ts';
 import { type LeadReadingRow, csvOf } from '@fox-tempo/contract';
 import { useCallback } from 'react';

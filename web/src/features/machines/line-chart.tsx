@@ -1,7 +1,8 @@
 /** A taught line: points as read, the fitted line through them, the model's own line beside it for comparison. */
 import { inUnitShown, t, unitShown } from '../../lib/words.ts';
 import { csvOf } from '@fox-tempo/contract';
-import { modelAmps, type ChartLine, type LineFit } from '@fox-tempo/core/machine';
+import { modelAmps, type LineFit } from '@fox-tempo/core/machine/teaching';
+import { type ChartLine } from '@fox-tempo/core/machine/description';
 import { useCallback, useMemo } from 'react';
 import { axisLook, Chart, type Paint } from '../../ui/chart.tsx';
 

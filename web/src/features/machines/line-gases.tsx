@@ -1,9 +1,9 @@
 /** Other gases that the endpoint lists under one number, each with the arc it then burns. */
-import { signed } from '@fox-tempo/core/said';
+import { signed } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
-import { commonGasCodes, gasOf } from '@fox-tempo/core/consumables';
+import { commonGasCodes, gasOf } from '@fox-tempo/core/metal/consumables';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';

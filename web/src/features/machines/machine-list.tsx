@@ -1,9 +1,9 @@
 /** All machines as they stand, the way to describe another, and two side by side. */
-import { absent } from '@fox-tempo/core/said';
+import { absent } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../lib/words.ts';
 import { Box, Heading, chakra } from '@chakra-ui/react';
 import { blankMachine, readMachineFile, type MachineResource } from '@fox-tempo/contract';
-import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
 import { useState } from 'react';
 import { Link, useLoaderData, useNavigate, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';

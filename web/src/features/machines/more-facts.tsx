@@ -2,8 +2,8 @@
 import { t, format } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
-import { wireSizeLabel, wireSizes } from '@fox-tempo/core/consumables';
-import { dialQuantityNames, quantityFacts, type DialQuantity } from '@fox-tempo/core/machine';
+import { wireSizeLabel, wireSizes } from '@fox-tempo/core/metal/consumables';
+import { dialQuantityNames, quantityFacts, type DialQuantity } from '@fox-tempo/core/machine/description';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';

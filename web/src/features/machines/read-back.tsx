@@ -1,11 +1,13 @@
 /** What these dials mean: somebody stands before the machine, types what it shows, and gets the weld as physics. */
-import { amount, bare, signed } from '@fox-tempo/core/said';
+import { amount, bare, signed } from '@fox-tempo/core/base/messages';
 import { t, format, formatIf, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { arcOf, type Dial, displayed, type Program, readDials, toldDials } from '@fox-tempo/core/machine';
-import { modeName } from '@fox-tempo/core/plan';
-import { type UnitSystem } from '@fox-tempo/core/units';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
+import { arcOf, readDials } from '@fox-tempo/core/machine/dials';
+import { type Dial, displayed, toldDials } from '@fox-tempo/core/machine/description';
+import { type Program } from '@fox-tempo/core/setting/program';
+import { modeName } from '@fox-tempo/core/setting/plan';
+import { type UnitSystem } from '@fox-tempo/core/base/units';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';

@@ -1,10 +1,10 @@
 /** A bottle or a spool changed for another of the same kind: walked with its cautions, then both levels written down. */
 import { Box, Heading } from '@chakra-ui/react';
 import type { Cylinder, MachineResource, Spool, Stock } from '@fox-tempo/contract';
-import { fillerOf, gasName, wireSizeLabel, sameWire } from '@fox-tempo/core/consumables';
-import { isWeighed } from '@fox-tempo/core/consumption';
-import { amount, joined, type Phrase } from '@fox-tempo/core/said';
-import { refillSteps, type Refilled } from '@fox-tempo/core/setup';
+import { fillerOf, gasName, wireSizeLabel, sameWire } from '@fox-tempo/core/metal/consumables';
+import { isWeighed } from '@fox-tempo/core/day/consumption';
+import { amount, joined, type Phrase } from '@fox-tempo/core/base/messages';
+import { refillSteps, type Refilled } from '@fox-tempo/core/machine/setup';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../data/api.ts';

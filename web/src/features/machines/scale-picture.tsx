@@ -1,6 +1,6 @@
 /** A dial's travel drawn as a rule: its ends, its neutral point, where it stands now, and which way "more" goes. */
 import { t } from '../../lib/words.ts';
-import { displayed, type DialScale, type NumericScale } from '@fox-tempo/core/machine';
+import { displayed, type DialScale, type NumericScale } from '@fox-tempo/core/machine/description';
 import { cssColour } from '../../ui/theme/colours.ts';
 
 const width = 190;

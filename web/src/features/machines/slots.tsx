@@ -1,10 +1,10 @@
 /** The memory map: what stands where, since when, for which part; what was found there instead; and everything that ever stood there. */
-import { amount, absent } from '@fox-tempo/core/said';
+import { amount, absent } from '@fox-tempo/core/base/messages';
 import { t, format, formatIf } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
-import { foundOn, slotDrift } from '@fox-tempo/core/setup';
+import { foundOn, slotDrift } from '@fox-tempo/core/machine/setup';
 import { type MachineResource, type SlotEntry } from '@fox-tempo/contract';
-import { fillerOf, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { fillerOf, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../data/api.ts';

@@ -1,11 +1,11 @@
 /** How the machine stands now: process and poles, what is threaded and connected on each feeder, its dials; and its leads' resistance with the trend. */
 import { useKeptList } from '../../data/queries.ts';
-import { toldDials } from '@fox-tempo/core/machine';
-import { absent, amount, signed } from '@fox-tempo/core/said';
+import { toldDials } from '@fox-tempo/core/machine/description';
+import { absent, amount, signed } from '@fox-tempo/core/base/messages';
 import { t, named, fixed } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { LeadReadingRow, MachineResource, StandingSave } from '@fox-tempo/contract';
-import { commonGasCodes, fillers, gasName, wireSizes } from '@fox-tempo/core/consumables';
+import { commonGasCodes, fillers, gasName, wireSizes } from '@fox-tempo/core/metal/consumables';
 import {
   type FeederState,
   grooves,
@@ -14,7 +14,7 @@ import {
   liners,
   processWords,
   setupProcesses,
-} from '@fox-tempo/core/setup';
+} from '@fox-tempo/core/machine/setup';
 import { lazy, Suspense } from 'react';
 import { api } from '../../data/api.ts';
 import { shopTime } from '../../lib/time.ts';

@@ -1,10 +1,11 @@
 /** What one unit of a one-number swing dial means on this machine, from two short beads; kept with the dial. */
 import { HazardText } from '../../ui/hazard-text.tsx';
 import { hazard } from '@fox-tempo/words';
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format, formatIf } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
-import { swingFromTests, type Dial, type SwingReading, type SwingScale } from '@fox-tempo/core/machine';
+import { swingFromTests, type SwingReading, type SwingScale } from '@fox-tempo/core/machine/teaching';
+import { type Dial } from '@fox-tempo/core/machine/description';
 import type { Task } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { forgetTexts, useKeptForm } from '../../ui/kept-text.ts';

@@ -1,9 +1,10 @@
 /** Teaching one chart line: a few printed or observed points, the fitted line with what each point misses by, the doubtful one named. */
-import { amount, signed } from '@fox-tempo/core/said';
+import { amount, signed } from '@fox-tempo/core/base/messages';
 import { t, format, formatIf, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
-import { fitLine, type ChartPoint, type LineFit } from '@fox-tempo/core/machine';
+import { fitLine, type LineFit } from '@fox-tempo/core/machine/teaching';
+import { type ChartPoint } from '@fox-tempo/core/machine/description';
 import { lazy, Suspense, useMemo } from 'react';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';

@@ -1,7 +1,7 @@
 /** A trigger mode as a state diagram in a row: states as boxes, what a press or release does written on the arrows. */
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { TriggerMode } from '@fox-tempo/core/machine';
+import type { TriggerMode } from '@fox-tempo/core/machine/description';
 
 const verbs = {
   press: 'press',

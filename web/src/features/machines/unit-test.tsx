@@ -2,18 +2,18 @@
 import { HazardText } from '../../ui/hazard-text.tsx';
 import { hazard } from '@fox-tempo/words';
 import { Box, Heading } from '@chakra-ui/react';
-import { wireInGas } from '@fox-tempo/core/arc';
+import { wireInGas } from '@fox-tempo/core/metal/arc';
 import {
   measurable,
   unitFromTests,
-  type Dial,
   type MeasuredQuantity,
   type UnitReading,
   type UnitScale,
-} from '@fox-tempo/core/machine';
-import { amount } from '@fox-tempo/core/said';
-import type { FeederState } from '@fox-tempo/core/setup';
-import type { QuantityName } from '@fox-tempo/core/units';
+} from '@fox-tempo/core/machine/teaching';
+import { type Dial } from '@fox-tempo/core/machine/description';
+import { amount } from '@fox-tempo/core/base/messages';
+import type { FeederState } from '@fox-tempo/core/machine/setup';
+import type { QuantityName } from '@fox-tempo/core/base/units';
 import type { Task } from '../../lib/use-task.ts';
 import { t, format, formatIf } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';

@@ -1,5 +1,5 @@
 /** The machine's memory slots: which one, and what it holds now. */
-import { absent } from '@fox-tempo/core/said';
+import { absent } from '@fox-tempo/core/base/messages';
 import { t, format, formatIf } from '../../lib/words.ts';
 import { useEndpointList } from '../../data/queries.ts';
 import { Link } from 'react-router';
@@ -7,7 +7,7 @@ import { TextField } from '../../ui/text-field.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { shopTime } from '../../lib/time.ts';
 import { Panel } from '../../ui/panel.tsx';
-import { driftReport, cardOf, whyNotWords } from '@fox-tempo/core/machine';
+import { driftReport, cardOf, whyNotWords } from '@fox-tempo/core/machine/dials';
 import { useTask } from '../../lib/use-task.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Action } from '../../ui/action.tsx';

@@ -1,9 +1,9 @@
 /** What the shop's own welds say of this seam: the hand's pace with its weight, and passed trials of seams like it to start from. */
 import { Box } from '@chakra-ui/react';
 import { may, type Learned, type ProgramChoice } from '@fox-tempo/contract';
-import { amount } from '@fox-tempo/core/said';
-import type { Plan } from '@fox-tempo/core/plan';
-import { noTune } from '@fox-tempo/core/tuning';
+import { amount } from '@fox-tempo/core/base/messages';
+import type { Plan } from '@fox-tempo/core/setting/plan';
+import { noTune } from '@fox-tempo/core/machine/tuning';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useEndpoint } from '../../data/queries.ts';

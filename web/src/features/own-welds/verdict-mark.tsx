@@ -1,6 +1,6 @@
 /** Verdicts: a shape, a word and a colour; never a colour alone. */
 import { Box } from '@chakra-ui/react';
-import type { LineVerdict } from '@fox-tempo/core/trials';
+import type { LineVerdict } from '@fox-tempo/core/evidence/trial';
 import { t } from '../../lib/words.ts';
 
 const looks = {

@@ -2,8 +2,8 @@
 import { atMachine, questionOf } from '@fox-tempo/core/site';
 import { Box } from '@chakra-ui/react';
 import { type MachineResource, type Revision, type SeamResource } from '@fox-tempo/contract';
-import { planSeam } from '@fox-tempo/core/plan';
-import { procedureSheet, type ProcedureSection } from '@fox-tempo/core/procedure';
+import { planSeam } from '@fox-tempo/core/setting/plan';
+import { procedureSheet, type ProcedureSection } from '@fox-tempo/core/evidence/procedure';
 import { useState } from 'react';
 import { Link, useLoaderData, useParams } from 'react-router';
 import { procedureAddress } from '../../data/api.ts';

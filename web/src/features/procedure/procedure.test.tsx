@@ -1,8 +1,8 @@
 import { atMachine, questionOf, standardSite } from '@fox-tempo/core/site';
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
-import { procedureSheet } from '@fox-tempo/core/procedure';
-import { planSeam } from '@fox-tempo/core/plan';
+import { procedureSheet } from '@fox-tempo/core/evidence/procedure';
+import { planSeam } from '@fox-tempo/core/setting/plan';
 import { inEnglish } from '@fox-tempo/words/english';
 import { answerFetch, choice, program, revision, rowan, seam, spec, stock, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';

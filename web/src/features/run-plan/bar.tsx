@@ -1,7 +1,7 @@
 /** One job on its machine: its changeover and its work; dragged, or moved by the arrow keys, held and let go by Enter. */
 import { useDraggable } from '@dnd-kit/core';
 import { Box, chakra } from '@chakra-ui/react';
-import { hoursMinutes, type DayBar, type NamedJob } from '@fox-tempo/core/day-plan';
+import { hoursMinutes, type DayBar, type NamedJob } from '@fox-tempo/core/day/plan';
 import { memo } from 'react';
 import { t } from '../../lib/words.ts';
 import type { Step } from './move.ts';

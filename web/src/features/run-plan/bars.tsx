@@ -2,7 +2,7 @@
  * A lane for each machine, a shift to the width of the page: changeovers hatched, work in colour, late work marked, held work with a bar at its left; the end of each shift as a line.
  * A bar is moved by hand: dragged, or by the arrow keys; what stands before it is held with it and the rest is planned again.
  */
-import { whyNot, whyNotWords } from '@fox-tempo/core/machine';
+import { whyNot, whyNotWords } from '@fox-tempo/core/machine/dials';
 import {
   closestCenter,
   DndContext,
@@ -16,7 +16,7 @@ import {
 } from '@dnd-kit/core';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { hoursMinutes, barsOn, usualShifts, type DayPlan, type NamedJob } from '@fox-tempo/core/day-plan';
+import { hoursMinutes, barsOn, usualShifts, type DayPlan, type NamedJob } from '@fox-tempo/core/day/plan';
 import { useEffect, useRef, useState } from 'react';
 import { t, format } from '../../lib/words.ts';
 import { Bar } from './bar.tsx';

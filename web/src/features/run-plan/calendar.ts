@@ -1,5 +1,5 @@
 /** The run plan as a calendar (RFC 5545): each job with its changeover, on the clock of the shop's shifts. */
-import { workMoment, type DayPlan, type NamedJob } from '@fox-tempo/core/day-plan';
+import { workMoment, type DayPlan, type NamedJob } from '@fox-tempo/core/day/plan';
 import ical from 'ical-generator';
 import { t } from '../../lib/words.ts';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { DayPlan } from '@fox-tempo/core/day-plan';
+import type { DayPlan } from '@fox-tempo/core/day/plan';
 import { alder, rowan, seam } from '../../testing/shop.ts';
 import { letGo, placeAt, put, stepped, type Lane } from './move.ts';
 

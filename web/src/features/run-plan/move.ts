@@ -1,6 +1,7 @@
 /** Moving a job by hand: to a place on a machine, one place on, to another machine. What stands before it is held with it, the rest is planned again. */
-import { barsOn, type DayJob, type DayPlan } from '@fox-tempo/core/day-plan';
-import { type Machine, whyNot, type CannotWeld } from '@fox-tempo/core/machine';
+import { barsOn, type DayJob, type DayPlan } from '@fox-tempo/core/day/plan';
+import { type Machine } from '@fox-tempo/core/machine/description';
+import { whyNot, type CannotWeld } from '@fox-tempo/core/machine/dials';
 
 export type Fixed = Readonly<Record<string, readonly string[]>>;
 

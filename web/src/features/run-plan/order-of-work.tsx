@@ -1,8 +1,8 @@
 /** The list of the day, and what a hand may change in it: first on its machine, or let go. */
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { hoursMinutes, barsOn, type DayPlan, type NamedJob } from '@fox-tempo/core/day-plan';
-import { amount } from '@fox-tempo/core/said';
+import { hoursMinutes, barsOn, type DayPlan, type NamedJob } from '@fox-tempo/core/day/plan';
+import { amount } from '@fox-tempo/core/base/messages';
 import { Link } from 'react-router';
 import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';

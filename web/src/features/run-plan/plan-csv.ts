@@ -1,6 +1,6 @@
 /** The run plan as rows for a spreadsheet. */
 import { type MachineResource, csvOf } from '@fox-tempo/contract';
-import { jobMinutes, type DayPlan, type NamedJob } from '@fox-tempo/core/day-plan';
+import { jobMinutes, type DayPlan, type NamedJob } from '@fox-tempo/core/day/plan';
 
 export function planCsv(plan: DayPlan, jobs: readonly NamedJob[], machines: readonly MachineResource[]): string {
   return csvOf(

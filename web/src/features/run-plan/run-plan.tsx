@@ -1,6 +1,6 @@
 /** The day's run: every seam of the open orders on the machine and at the time that costs least, with changeovers between; moved by hand and replanned. */
 import { Box } from '@chakra-ui/react';
-import { bareJobs } from '@fox-tempo/core/day-plan';
+import { bareJobs } from '@fox-tempo/core/day/plan';
 import { useMemo } from 'react';
 import { useLoaderData } from 'react-router';
 import { api, runPlanAddress } from '../../data/api.ts';

@@ -1,8 +1,8 @@
 /** What the plan takes, how good it is known to be, and a better order where a solver found one. */
 import { Box } from '@chakra-ui/react';
-import type { DayPlan } from '@fox-tempo/core/day-plan';
-import { amount } from '@fox-tempo/core/said';
-import type { Proof } from '@fox-tempo/core/schedule';
+import type { DayPlan } from '@fox-tempo/core/day/plan';
+import { amount } from '@fox-tempo/core/base/messages';
+import type { Proof } from '@fox-tempo/core/day/schedule';
 import { t, format } from '../../lib/words.ts';
 import type { ProofState } from '../../workers/use-proof.ts';
 import { Action } from '../../ui/action.tsx';

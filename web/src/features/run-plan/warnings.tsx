@@ -1,9 +1,9 @@
 /** What the plan cannot mend by itself: pauses, what runs out, jobs that no machine here can say, orders whose day is over. */
-import { whyNot, whyNotWords, missingWords } from '@fox-tempo/core/machine';
+import { whyNot, whyNotWords, missingWords } from '@fox-tempo/core/machine/dials';
 import type { MachineResource, Stock } from '@fox-tempo/contract';
 import { Box } from '@chakra-ui/react';
-import { hoursMinutes, nearestTo, pauseOn, runsOut, type DayPlan, type NamedJob } from '@fox-tempo/core/day-plan';
-import { amount } from '@fox-tempo/core/said';
+import { hoursMinutes, nearestTo, pauseOn, runsOut, type DayPlan, type NamedJob } from '@fox-tempo/core/day/plan';
+import { amount } from '@fox-tempo/core/base/messages';
 import { Link } from 'react-router';
 import { shopDate, shopDay } from '../../lib/time.ts';
 import { t, format } from '../../lib/words.ts';

@@ -1,7 +1,7 @@
 /** Production welds: which seam got which wire and gas, by whom, and what became of it. */
 import { Box } from '@chakra-ui/react';
 import { runStates, type Run } from '@fox-tempo/contract';
-import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
 import { useState } from 'react';
 import { Link, useLoaderData, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';

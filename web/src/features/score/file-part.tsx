@@ -2,8 +2,8 @@
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { parseWith, triggerSequence } from '@fox-tempo/contract';
-import type { ScoreOf } from '@fox-tempo/core/score';
-import { sequenceIssues } from '@fox-tempo/core/sequence';
+import type { ScoreOf } from '@fox-tempo/core/weld/score';
+import { sequenceIssues } from '@fox-tempo/core/weld/sequence';
 import { useState } from 'react';
 import { download } from '../../lib/download.ts';
 import { Action } from '../../ui/action.tsx';

@@ -2,7 +2,8 @@
 import { t, format, named, fixed } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { translate, type PlainLatch } from '@fox-tempo/core/machine';
+import { translate } from '@fox-tempo/core/machine/dials';
+import { type PlainLatch } from '@fox-tempo/core/machine/description';
 import {
   pressLines,
   scoreOf,
@@ -11,7 +12,7 @@ import {
   type SequenceOnMachine,
   foldsOf,
   timeMap,
-} from '@fox-tempo/core/score';
+} from '@fox-tempo/core/weld/score';
 import { useEffect, useMemo, useRef } from 'react';
 import { Link } from 'react-router';
 import { useSettings } from '../../lib/settings.ts';

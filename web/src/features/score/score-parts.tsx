@@ -1,11 +1,11 @@
 /** The parts of a score: the staves over all of them, then phases and play, machines side by side, start and stop, tacks. */
-import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
+import { nominalCircuitMOhm } from '@fox-tempo/core/metal/arc';
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { translate } from '@fox-tempo/core/machine';
-import { sequenceOnMachine } from '@fox-tempo/core/score';
-import type { Phase, TriggerSequence } from '@fox-tempo/core/sequence';
+import { translate } from '@fox-tempo/core/machine/dials';
+import { sequenceOnMachine } from '@fox-tempo/core/weld/score';
+import type { Phase, TriggerSequence } from '@fox-tempo/core/weld/sequence';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { SheetSession } from '../../sheet/session.ts';

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
+import { plainSequence, sequenceTemplates } from '@fox-tempo/core/weld/sequence';
 import { alder, answerFetch, revision, rowan, seam } from '../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';
 import { readSequenceText } from './file-part.tsx';

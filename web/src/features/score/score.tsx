@@ -1,9 +1,9 @@
 /** The score of a seam: the whole weld on one time axis and in millimetres, its phases in numbers, played by the trigger, said on machines. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, formatIf } from '../../lib/words.ts';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import { modeName } from '@fox-tempo/core/plan';
-import { wireWords } from '@fox-tempo/core/wire-choice';
+import { modeName } from '@fox-tempo/core/setting/plan';
+import { wireWords } from '@fox-tempo/core/setting/wire-choice';
 import { useMemo } from 'react';
 import { Link, useLoaderData, useParams } from 'react-router';
 import { useLastSeam } from '../../sheet/last-seam.ts';

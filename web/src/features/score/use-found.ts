@@ -1,7 +1,7 @@
 /** What a dry test found, written to its machine. */
 import { t, format, formatIf } from '../../lib/words.ts';
 import type { MachineFile, MachineResource } from '@fox-tempo/contract';
-import { withPlainLatch, type PlainLatch } from '@fox-tempo/core/machine';
+import { withPlainLatch, type PlainLatch } from '@fox-tempo/core/machine/description';
 import { useCallback } from 'react';
 import { useRevalidator } from 'react-router';
 import { api, ProblemError } from '../../data/api.ts';

@@ -1,11 +1,11 @@
 /** The score being written: the sheet's sequence, edited as one change with one step to undo, and everything computed from it. */
 import { t } from '../../lib/words.ts';
 import type { MachineResource } from '@fox-tempo/contract';
-import { habitOf, triggerModeFor } from '@fox-tempo/core/machine';
-import type { Issue } from '@fox-tempo/core/outcome';
-import type { GunAngles } from '@fox-tempo/core/plan';
-import { scoreOf, type ScoreOf } from '@fox-tempo/core/score';
-import { plainSequence, usualHabit, type TriggerSequence } from '@fox-tempo/core/sequence';
+import { habitOf, triggerModeFor } from '@fox-tempo/core/machine/description';
+import type { Issue } from '@fox-tempo/core/base/outcome';
+import type { GunAngles } from '@fox-tempo/core/setting/plan';
+import { scoreOf, type ScoreOf } from '@fox-tempo/core/weld/score';
+import { plainSequence, usualHabit, type TriggerSequence } from '@fox-tempo/core/weld/sequence';
 import { useCallback, useMemo, useState } from 'react';
 import type { SheetSession } from '../../sheet/session.ts';
 

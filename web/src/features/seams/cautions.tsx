@@ -1,7 +1,7 @@
 /** Hazards and cautions of a plan, where they arise. */
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { Plan } from '@fox-tempo/core/plan';
+import type { Plan } from '@fox-tempo/core/setting/plan';
 import { HazardText } from '../../ui/hazard-text.tsx';
 import { Notice } from '../../ui/notice.tsx';
 

@@ -1,7 +1,7 @@
 /** The plan's figures with bands; each opens to the sum behind it. */
 import { t, format } from '../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
-import { figureKinds, type Plan, type PlanFigures } from '@fox-tempo/core/plan';
+import { figureKinds, type Plan, type PlanFigures } from '@fox-tempo/core/setting/plan';
 import { useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Panel } from '../../ui/panel.tsx';

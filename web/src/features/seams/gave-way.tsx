@@ -1,9 +1,9 @@
 /** Three wishes rarely meet: what gave way, by how much, and both ways out as one touch each. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { GaveWay, Plan, WayOut } from '@fox-tempo/core/plan';
-import { type UnitSystem } from '@fox-tempo/core/units';
+import type { GaveWay, Plan, WayOut } from '@fox-tempo/core/setting/plan';
+import { type UnitSystem } from '@fox-tempo/core/base/units';
 import { useSettings } from '../../lib/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import type { DraftStore } from '../../sheet/draft-store.ts';

@@ -1,16 +1,9 @@
 /** What is asked about the seam, in the order a welder thinks: metal, joint, size, then wire, gas and how the arc should stand. */
-import { amount, type Phrase, inSentence } from '@fox-tempo/core/said';
+import { amount, type Phrase, inSentence } from '@fox-tempo/core/base/messages';
 import { t, format, formatIf, formatQuantity, formatWithUnit, formatForInput } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import {
-  fillers,
-  materialOf,
-  materials,
-  wireSizes,
-  type FillerCode,
-  gradeNamed,
-  grades,
-} from '@fox-tempo/core/consumables';
+import { fillers, materialOf, materials, wireSizes, type FillerCode } from '@fox-tempo/core/metal/consumables';
+import { gradeNamed, grades } from '@fox-tempo/core/metal/grades';
 import {
   arcIntents,
   backings,
@@ -21,8 +14,8 @@ import {
   type ArcIntent,
   type Plan,
   type Position,
-} from '@fox-tempo/core/plan';
-import { quantity } from '@fox-tempo/core/units';
+} from '@fox-tempo/core/setting/plan';
+import { quantity } from '@fox-tempo/core/base/units';
 import { useStore } from 'zustand';
 import { useSettings } from '../../lib/settings.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';

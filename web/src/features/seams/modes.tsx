@@ -1,8 +1,8 @@
 /** Which way of transferring the metal suits this seam, and why each other one was put behind or ruled out. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format, named, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { Plan } from '@fox-tempo/core/plan';
+import type { Plan } from '@fox-tempo/core/setting/plan';
 import { useSettings } from '../../lib/settings.ts';
 import { Panel } from '../../ui/panel.tsx';
 

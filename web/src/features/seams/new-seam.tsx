@@ -2,9 +2,9 @@
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { Part, SeamSpec } from '@fox-tempo/contract';
-import { materialOf, materials, type MaterialGroup } from '@fox-tempo/core/consumables';
-import { ranges } from '@fox-tempo/core/outcome';
-import { jointRules, type Joint, type Position } from '@fox-tempo/core/plan';
+import { materialOf, materials, type MaterialGroup } from '@fox-tempo/core/metal/consumables';
+import { ranges } from '@fox-tempo/core/base/outcome';
+import { jointRules, type Joint, type Position } from '@fox-tempo/core/setting/plan';
 import { useState, type SubmitEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, ProblemError } from '../../data/api.ts';

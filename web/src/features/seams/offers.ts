@@ -1,9 +1,9 @@
 /** What can be chosen on the sheet without building an impossible chain: each offer is tried on the core's own gates, and says why it is shut. */
-import { joined, type Phrase } from '@fox-tempo/core/said';
+import { joined, type Phrase } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../lib/words.ts';
 import type { ProgramChoice } from '@fox-tempo/contract';
 import { questionOf, standardSite } from '@fox-tempo/core/site';
-import { commonGasCodes, type FillerCode, fillerOf, gasOf } from '@fox-tempo/core/consumables';
+import { commonGasCodes, type FillerCode, fillerOf, gasOf } from '@fox-tempo/core/metal/consumables';
 import {
   modeName,
   planInputIssues,
@@ -12,8 +12,8 @@ import {
   type Position,
   positionName,
   positionRules,
-} from '@fox-tempo/core/plan';
-import { fillerFacts, softnessWords } from '@fox-tempo/core/wire-choice';
+} from '@fox-tempo/core/setting/plan';
+import { fillerFacts, softnessWords } from '@fox-tempo/core/setting/wire-choice';
 import type { Sheet } from '../../sheet/sheet-fields.ts';
 
 export interface Offer<T extends string> {

@@ -1,8 +1,8 @@
 /** Every pass of a seam that takes several: kind, setting, metal as it adds up, and where the gun points. */
 import { t, format, formatQuantity } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { Plan } from '@fox-tempo/core/plan';
-import { type QuantityName } from '@fox-tempo/core/units';
+import type { Plan } from '@fox-tempo/core/setting/plan';
+import { type QuantityName } from '@fox-tempo/core/base/units';
 import { useSettings } from '../../lib/settings.ts';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';

@@ -1,9 +1,9 @@
 /** Why there is no setting, and the way out where one touch can take it. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
-import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core/consumables';
-import type { Issue } from '@fox-tempo/core/outcome';
+import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
+import type { Issue } from '@fox-tempo/core/base/outcome';
 import type { DraftStore } from '../../sheet/draft-store.ts';
 import { usualGas, usualWire } from '../../sheet/wire-defaults.ts';
 import { Action } from '../../ui/action.tsx';

@@ -1,7 +1,7 @@
 /** Every saved revision of the program; an old one can be brought back as the present draft. */
 import { t, format, named, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { wireSizeLabel } from '@fox-tempo/core/consumables';
+import { wireSizeLabel } from '@fox-tempo/core/metal/consumables';
 import { useEndpointList } from '../../data/queries.ts';
 import { useSettings } from '../../lib/settings.ts';
 import { shopTime } from '../../lib/time.ts';

@@ -1,11 +1,11 @@
 /** All seams by part, each with its joint drawn small and its setting in a line. */
 import { siteOfSeam, useShopSite } from '../../sheet/plan-site.ts';
-import { inSentence } from '@fox-tempo/core/said';
+import { inSentence } from '@fox-tempo/core/base/messages';
 import { t, format, formatWithUnit } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
-import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { jointRule, positionName } from '@fox-tempo/core/plan';
+import { fillerOf, gasOf, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
+import { jointRule, positionName } from '@fox-tempo/core/setting/plan';
 import { useState, type ReactNode } from 'react';
 import { Link, useLoaderData, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';

@@ -1,11 +1,11 @@
 /** The seam sheet: the joint drawn live, what is asked beside it, the computed setting with its bands, the pulse, and the dial card. */
 import { questionOf } from '@fox-tempo/core/site';
-import { amount, inSentence } from '@fox-tempo/core/said';
+import { amount, inSentence } from '@fox-tempo/core/base/messages';
 import { t, format, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { jointRule } from '@fox-tempo/core/plan';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
+import { jointRule } from '@fox-tempo/core/setting/plan';
 import { useMemo } from 'react';
 import { useLoaderData, useParams } from 'react-router';
 import { useSettings } from '../../lib/settings.ts';

@@ -1,9 +1,9 @@
 /** The slow beat in numbers, always mean, high and low together, with what it does to the bead. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { doublePulse } from '@fox-tempo/core/double-pulse';
-import type { Plan, PlanInput } from '@fox-tempo/core/plan';
+import { doublePulse } from '@fox-tempo/core/setting/double-pulse';
+import type { Plan, PlanInput } from '@fox-tempo/core/setting/plan';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Figure } from '../../ui/quantity.tsx';

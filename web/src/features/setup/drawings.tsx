@@ -1,7 +1,7 @@
 /** Our own drawings of the set-up: grooves in section, where the tip ends, and the four lengths that are taken for one another. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t } from '../../lib/words.ts';
-import type { Groove } from '@fox-tempo/core/setup';
+import type { Groove } from '@fox-tempo/core/machine/setup';
 import { cssColour } from '../../ui/theme/colours.ts';
 
 const ink = cssColour('ink');

@@ -2,8 +2,8 @@
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import type { Program } from '@fox-tempo/core/machine';
-import { firstArcList } from '@fox-tempo/core/setup';
+import type { Program } from '@fox-tempo/core/setting/program';
+import { firstArcList } from '@fox-tempo/core/machine/setup';
 import { Action } from '../../ui/action.tsx';
 import { useFirstArc } from './use-first-arc.ts';
 import { HazardText } from '../../ui/hazard-text.tsx';

@@ -1,8 +1,8 @@
 /** One step of the set-up walk: what to do, how to do it safely, what happens if it is forgotten; ticked and timed. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { Changeover, SetupStep } from '@fox-tempo/core/setup';
+import type { Changeover, SetupStep } from '@fox-tempo/core/machine/setup';
 import { useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { HazardText } from '../../ui/hazard-text.tsx';

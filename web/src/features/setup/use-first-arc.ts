@@ -1,5 +1,5 @@
 /** What was ticked before the first arc of the shop's day on a machine: shared by every screen, kept in the record. */
-import type { MaterialGroup } from '@fox-tempo/core/consumables';
+import type { MaterialGroup } from '@fox-tempo/core/metal/consumables';
 import { shopDay } from '../../lib/time.ts';
 import { useObserved } from '../../data/use-observed.ts';
 

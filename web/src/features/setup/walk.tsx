@@ -1,5 +1,5 @@
 /** From how the machine stands to what this seam needs: only the differences, ticked off one by one, then written down. */
-import { allOf, amount } from '@fox-tempo/core/said';
+import { allOf, amount } from '@fox-tempo/core/base/messages';
 import { t, format, named } from '../../lib/words.ts';
 import { api } from '../../data/api.ts';
 import { useEndpoint } from '../../data/queries.ts';
@@ -16,8 +16,15 @@ import { Box } from '@chakra-ui/react';
 import { useTask } from '../../lib/use-task.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
 
-import { type Program, cardOf } from '@fox-tempo/core/machine';
-import { changeover, checkLoaded, type MachineState, type SetupStep, unknownState } from '@fox-tempo/core/setup';
+import { type Program } from '@fox-tempo/core/setting/program';
+import { cardOf } from '@fox-tempo/core/machine/dials';
+import {
+  changeover,
+  checkLoaded,
+  type MachineState,
+  type SetupStep,
+  unknownState,
+} from '@fox-tempo/core/machine/setup';
 import { type MachineResource, type SeamResource } from '@fox-tempo/contract';
 export function Walk({
   seam,

@@ -2,9 +2,10 @@
 import { t, format, named, formatWithUnit } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import { type Program, usualGunLengthM } from '@fox-tempo/core/machine';
-import { gunTroubles, type Changeover } from '@fox-tempo/core/setup';
-import { feedRisk, flowBand } from '@fox-tempo/core/wire-choice';
+import { type Program } from '@fox-tempo/core/setting/program';
+import { usualGunLengthM } from '@fox-tempo/core/machine/description';
+import { gunTroubles, type Changeover } from '@fox-tempo/core/machine/setup';
+import { feedRisk, flowBand } from '@fox-tempo/core/setting/wire-choice';
 import { useSettings } from '../../lib/settings.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';

@@ -1,6 +1,6 @@
 /** Where the work is, when it is not the bench: each place with its own cautions, kept on the device for this seam. */
 import { Box } from '@chakra-ui/react';
-import { placeCautions, workPlaceNames, workPlaces, type WorkPlace } from '@fox-tempo/core/setup';
+import { placeCautions, workPlaceNames, workPlaces, type WorkPlace } from '@fox-tempo/core/machine/setup';
 import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { HazardText } from '../../ui/hazard-text.tsx';

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen } from '@testing-library/react';
 import type { ShiftSlot } from '@fox-tempo/contract';
-import { translate } from '@fox-tempo/core/machine';
+import { translate } from '@fox-tempo/core/machine/dials';
 import { answerFetch, program, rowan, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes, signInAs } from '../../testing/show.tsx';
 import { loadShift, Shift } from './index.ts';

@@ -1,7 +1,8 @@
 /** Reading a machine's free dials at the start of a shift: large keys, in under a minute; and putting back what drifted. */
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource, ShiftSlot } from '@fox-tempo/contract';
-import { displayed, handOfDial, isNumeric, putBack, type Dial, toldDials } from '@fox-tempo/core/machine';
+import { displayed, handOfDial, isNumeric, type Dial, toldDials } from '@fox-tempo/core/machine/description';
+import { putBack } from '@fox-tempo/core/machine/dials';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../data/api.ts';

@@ -1,10 +1,10 @@
 /** The shop's name and time zone, the disk, the nightly backups, and a backup to take away. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t } from '../../lib/words.ts';
 import { RecordTroubles } from '../../ui/forms/record-troubles.tsx';
 import { FormChoice, FormText } from '../../ui/forms/fields.tsx';
 import { useRecordForm } from '../../ui/forms/record-form.ts';
-import { thicknessRules } from '@fox-tempo/core/plan';
+import { thicknessRules } from '@fox-tempo/core/setting/plan';
 import { Box } from '@chakra-ui/react';
 import { parseWith, type Problem, problemKind, shopSave, type ShopState } from '@fox-tempo/contract';
 import { useRevalidator } from 'react-router';

@@ -1,5 +1,5 @@
 /** Open files out and in: the whole shop, or a machine or a seam from elsewhere. What would come in is shown first. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, formatIf, named } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { ImportReport, Part } from '@fox-tempo/contract';

@@ -1,7 +1,7 @@
 /** Says whose act it is, where the person signed in may look but not change. */
 import { t } from '../../lib/words.ts';
 import { rights, roleNames, type Act } from '@fox-tempo/contract';
-import { oneOf } from '@fox-tempo/core/said';
+import { oneOf } from '@fox-tempo/core/base/messages';
 import { Box } from '@chakra-ui/react';
 
 export function MayNot({ act }: { readonly act: Act }) {

@@ -1,5 +1,5 @@
 /** Who works at this screen: a name and a PIN, in two touches and four digits; on the demo shop a visitor may try it as anybody. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../lib/words.ts';
 import { Box, Heading, chakra } from '@chakra-ui/react';
 import { roleNames, type SessionState } from '@fox-tempo/contract';

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { simulate, type SimulationInput } from '@fox-tempo/core/simulation';
+import { simulate, type SimulationInput } from '@fox-tempo/core/weld/simulation';
 import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { program } from '../../testing/shop.ts';
 import { resetSettings, show } from '../../testing/show.tsx';

@@ -1,9 +1,10 @@
 /** The planned setting run in the simulated arc, off the page's thread: what one would see and hear, beside what the plan says. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { simulationOf, type Program } from '@fox-tempo/core/machine';
-import type { Simulation, SimulationInput } from '@fox-tempo/core/simulation';
+import { simulationOf } from '@fox-tempo/core/machine/dials';
+import { type Program } from '@fox-tempo/core/setting/program';
+import type { Simulation, SimulationInput } from '@fox-tempo/core/weld/simulation';
 import { useEffect, useMemo, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';

@@ -1,5 +1,5 @@
 /** What wears and is due, or soon, on every gun. */
-import { wearPartNames } from '@fox-tempo/core/maintenance';
+import { wearPartNames } from '@fox-tempo/core/machine/wear';
 import { useEndpoint } from '../../data/queries.ts';
 import { t, format } from '../../lib/words.ts';
 import { LookGroup, LookRow } from './look-group.tsx';

@@ -1,5 +1,5 @@
 /** Records that a device could not enter and somebody handed to the lead hands: each waits for a word. */
-import { effective } from '@fox-tempo/core/record';
+import { effective } from '@fox-tempo/core/evidence/record';
 import { useEndpoint } from '../../data/queries.ts';
 import { useMay } from '../../lib/session.ts';
 import { t } from '../../lib/words.ts';

@@ -1,9 +1,9 @@
 /** What each machine welds next by the plan, what has to be changed for it, and what ends before it is done. */
 import { Box } from '@chakra-ui/react';
 import { type MachineResource, type Order, type SeamResource, type Stock } from '@fox-tempo/contract';
-import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/consumables';
-import { type NextOn, bareJobs, type NamedJob } from '@fox-tempo/core/day-plan';
-import { amount } from '@fox-tempo/core/said';
+import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
+import { type NextOn, bareJobs, type NamedJob } from '@fox-tempo/core/day/plan';
+import { amount } from '@fox-tempo/core/base/messages';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { jobsToday, useMovedByHand } from '../../lib/day-jobs.ts';

@@ -1,5 +1,5 @@
 /** What is on the machines and will not last: cylinders and spools against the seams that take them. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format, formatIf } from '../../lib/words.ts';
 import { Link } from 'react-router';
 import { Box } from '@chakra-ui/react';

@@ -1,9 +1,9 @@
 /** Today: orders in hand with their seams, the machines as they stand, and what waits for somebody. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { CountQuestion, Order, SeamResource, ShopState } from '@fox-tempo/contract';
-import { fillerOf, wireSizeLabel } from '@fox-tempo/core/consumables';
+import { fillerOf, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useLoaderData } from 'react-router';
 import { useStore } from 'zustand';

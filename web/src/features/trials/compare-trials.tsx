@@ -1,8 +1,8 @@
 /** Two to four trials side by side: only what differs of the settings, the bead, the verdicts, the photographs at one scale. */
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource, Trial } from '@fox-tempo/contract';
-import { amount, type SaidValue } from '@fox-tempo/core/said';
-import { symptoms, trialVerdict, type SymptomCode } from '@fox-tempo/core/trials';
+import { amount, type SaidValue } from '@fox-tempo/core/base/messages';
+import { symptoms, trialVerdict, type SymptomCode } from '@fox-tempo/core/evidence/trial';
 import { Link, useLoaderData, useNavigate } from 'react-router';
 import { api } from '../../data/api.ts';
 import { blobAddress } from '../../data/blobs.ts';

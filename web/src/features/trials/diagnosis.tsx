@@ -1,8 +1,8 @@
 /** What is wrong, what to look at next, and which one move to make: every probability opens to what spoke for it. */
-import { displayed } from '@fox-tempo/core/machine';
+import { displayed } from '@fox-tempo/core/machine/description';
 import { Box } from '@chakra-ui/react';
 import type { DiagnosisAnswer, MachineResource, MoveAnswer, Trial } from '@fox-tempo/contract';
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { fixed, formatWithUnit, t, format } from '../../lib/words.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { symptomsOn } from '@fox-tempo/core/trials';
+import { symptomsOn } from '@fox-tempo/core/evidence/trial';
 import { blankDraft, bodyOf, draftOf, lookedAtClean, notLookedAt, sideState, tapped } from './draft.ts';
 
 describe('a trial being written down', () => {

@@ -7,7 +7,7 @@ import {
   type SymptomAnswer,
   type SymptomCode,
   type Timer,
-} from '@fox-tempo/core/trials';
+} from '@fox-tempo/core/evidence/trial';
 
 export type HandPattern = NonNullable<TrialBody['hand']>;
 type Symptoms = Partial<Record<SymptomCode, SymptomAnswer>>;

@@ -1,7 +1,7 @@
 /** Against the last passed trial on this machine: only the dials that stand otherwise now, to be put back one by one. */
 import { Box } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
-import { cardOf } from '@fox-tempo/core/machine';
+import { cardOf } from '@fox-tempo/core/machine/dials';
 import { Link } from 'react-router';
 import { useEndpoint } from '../../data/queries.ts';
 import type { StandingMachine } from '../../lib/as-stands.ts';

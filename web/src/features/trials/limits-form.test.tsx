@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import type { SeamResource } from '@fox-tempo/contract';
-import { usualLimits } from '@fox-tempo/core/trials';
+import { usualLimits } from '@fox-tempo/core/evidence/trial';
 import { answerFetch, seam, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes, signInAs } from '../../testing/show.tsx';
 import { LimitsForm } from './limits-form.tsx';

@@ -1,7 +1,7 @@
 /** What a weld of this seam may look like: a preset by level, every figure its own. */
 import { Box } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
-import { backs, loosened, qualityLevels, type AcceptanceLimits, type BackLimit } from '@fox-tempo/core/trials';
+import { backs, loosened, qualityLevels, type AcceptanceLimits, type BackLimit } from '@fox-tempo/core/evidence/trial';
 import { useState } from 'react';
 import { api } from '../../data/api.ts';
 import { useMay } from '../../lib/session.ts';

@@ -1,6 +1,6 @@
 /** Where one looks: a tap says "clean" of a whole side; what was seen is tapped by its drawing, once slight, twice plain, three times bad. */
 import { Box, chakra } from '@chakra-ui/react';
-import { severityNames, symptoms, symptomsOn, type Side, type SymptomCode } from '@fox-tempo/core/trials';
+import { severityNames, symptoms, symptomsOn, type Side, type SymptomCode } from '@fox-tempo/core/evidence/trial';
 import { useState } from 'react';
 import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';

@@ -1,8 +1,8 @@
 /** What was measured at the bead and read on the panel. Nothing is needed; blank is "not looked at". */
 import { Box } from '@chakra-ui/react';
-import type { QuantityName } from '@fox-tempo/core/units';
-import { handPatterns, sounds, testKinds, testNames, type Sound } from '@fox-tempo/core/trials';
-import { gunRanges } from '@fox-tempo/core/plan';
+import type { QuantityName } from '@fox-tempo/core/base/units';
+import { handPatterns, sounds, testKinds, testNames, type Sound } from '@fox-tempo/core/evidence/trial';
+import { gunRanges } from '@fox-tempo/core/setting/plan';
 import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { TextField } from '../../ui/text-field.tsx';

@@ -1,6 +1,6 @@
 /** A photograph with two clicks on a known length, and two on what is to be measured. */
 import { Box, chakra } from '@chakra-ui/react';
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { useState, type MouseEvent } from 'react';
 import { blobAddress } from '../../data/blobs.ts';
 import { t } from '../../lib/words.ts';

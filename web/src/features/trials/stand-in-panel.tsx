@@ -1,8 +1,8 @@
 /** The simulated machine: what is set on its dials, what was put right, one weld. It is a stand-in and is called so wherever it shows. */
 import { Box } from '@chakra-ui/react';
 import { type MachineResource, type SeamResource, type StandInBead } from '@fox-tempo/contract';
-import { causeCodes, causes, type CauseCode } from '@fox-tempo/core/judge';
-import { cardOf } from '@fox-tempo/core/machine';
+import { causeCodes, causes, type CauseCode } from '@fox-tempo/core/evidence/judge';
+import { cardOf } from '@fox-tempo/core/machine/dials';
 import { useState } from 'react';
 import { api } from '../../data/api.ts';
 import { t, format } from '../../lib/words.ts';

@@ -1,7 +1,7 @@
 /** Seconds and millimetres: one big button or the space bar, and at once the travel, the leg it should make, heat and ripples. */
 import { Box } from '@chakra-ui/react';
-import { amount } from '@fox-tempo/core/said';
-import { timedFigures, timerErrorS, timers, type Timer } from '@fox-tempo/core/trials';
+import { amount } from '@fox-tempo/core/base/messages';
+import { timedFigures, timerErrorS, timers, type Timer } from '@fox-tempo/core/evidence/trial';
 import { useEffect, useRef, useState } from 'react';
 import { fixed, formatWithUnit, t } from '../../lib/words.ts';
 import { useSettings } from '../../lib/settings.ts';

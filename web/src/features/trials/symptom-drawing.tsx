@@ -1,5 +1,5 @@
 /** A symptom drawn small: a bead from above, across or at its end, and what is wrong with it. Our own drawings; the name stands beside. */
-import type { SymptomCode } from '@fox-tempo/core/trials';
+import type { SymptomCode } from '@fox-tempo/core/evidence/trial';
 import type { ReactNode } from 'react';
 import { cssColour } from '../../ui/theme/colours.ts';
 

@@ -1,9 +1,9 @@
 /** Every trial of the shop: filtered by what one asks for, kept filters, a table for a spreadsheet. */
 import { may, type TrialRow } from '@fox-tempo/contract';
 import { Box, chakra } from '@chakra-ui/react';
-import { materialGroups, materialOf } from '@fox-tempo/core/consumables';
-import { amount } from '@fox-tempo/core/said';
-import { symptomCodes, symptoms } from '@fox-tempo/core/trials';
+import { materialGroups, materialOf } from '@fox-tempo/core/metal/consumables';
+import { amount } from '@fox-tempo/core/base/messages';
+import { symptomCodes, symptoms } from '@fox-tempo/core/evidence/trial';
 import { useState } from 'react';
 import { Link, useLoaderData, useNavigate, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';

@@ -2,9 +2,9 @@
 import { questionOf } from '@fox-tempo/core/site';
 import { Box } from '@chakra-ui/react';
 import { type SeamResource } from '@fox-tempo/contract';
-import { modeName, planSeam } from '@fox-tempo/core/plan';
-import { amount } from '@fox-tempo/core/said';
-import { noTune, stepDial } from '@fox-tempo/core/tuning';
+import { modeName, planSeam } from '@fox-tempo/core/setting/plan';
+import { amount } from '@fox-tempo/core/base/messages';
+import { noTune, stepDial } from '@fox-tempo/core/machine/tuning';
 import {
   otherBeat,
   passesInARow,
@@ -17,7 +17,7 @@ import {
   type OtherBeat,
   type PlanItemKind,
   type SweepPlan,
-} from '@fox-tempo/core/trials';
+} from '@fox-tempo/core/evidence/trial';
 import { useEffect, useState } from 'react';
 import { Link, useLoaderData } from 'react-router';
 import { api } from '../../data/api.ts';

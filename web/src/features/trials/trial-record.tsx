@@ -10,12 +10,12 @@ import {
   type TrialBody,
   type TrialCreate,
 } from '@fox-tempo/contract';
-import { backCheck } from '@fox-tempo/core/judge';
-import { arcOf } from '@fox-tempo/core/machine';
-import { areaForTravel, filletLegMm } from '@fox-tempo/core/bead';
-import { jointRule, planSetting } from '@fox-tempo/core/plan';
-import { amount } from '@fox-tempo/core/said';
-import { timedFigures, trialVerdict } from '@fox-tempo/core/trials';
+import { backCheck } from '@fox-tempo/core/evidence/judge';
+import { arcOf } from '@fox-tempo/core/machine/dials';
+import { areaForTravel, filletLegMm } from '@fox-tempo/core/setting/bead';
+import { jointRule, planSetting } from '@fox-tempo/core/setting/plan';
+import { amount } from '@fox-tempo/core/base/messages';
+import { timedFigures, trialVerdict } from '@fox-tempo/core/evidence/trial';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useLoaderData, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';

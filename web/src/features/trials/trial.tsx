@@ -1,11 +1,11 @@
 /** One trial whole: what was found line by line, what was expected, what is likely wrong, and the one next move. */
-import { coldPlateC } from '@fox-tempo/core/plan';
+import { coldPlateC } from '@fox-tempo/core/setting/plan';
 import { Box } from '@chakra-ui/react';
-import { asStands } from '@fox-tempo/core/machine';
+import { asStands } from '@fox-tempo/core/machine/teaching';
 import { type DiagnosisAnswer, type MachineResource, type Trial } from '@fox-tempo/contract';
-import { outsideProcedure } from '@fox-tempo/core/procedure';
-import { amount, type SaidValue } from '@fox-tempo/core/said';
-import { symptoms, timedFigures, trialVerdict, type SymptomCode, severityNames } from '@fox-tempo/core/trials';
+import { outsideProcedure } from '@fox-tempo/core/evidence/procedure';
+import { amount, type SaidValue } from '@fox-tempo/core/base/messages';
+import { symptoms, timedFigures, trialVerdict, type SymptomCode, severityNames } from '@fox-tempo/core/evidence/trial';
 import { useState } from 'react';
 import { Link, useLoaderData, useNavigate, useParams } from 'react-router';
 import { api, trialRecordAddress } from '../../data/api.ts';

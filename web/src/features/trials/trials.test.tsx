@@ -2,8 +2,8 @@ import { standardSite } from '@fox-tempo/core/site';
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import type { DiagnosisAnswer, Trial, TrialCreate, TrialRow } from '@fox-tempo/contract';
-import { message } from '@fox-tempo/core/said';
-import { symptomCodes, usualLevel } from '@fox-tempo/core/trials';
+import { message } from '@fox-tempo/core/base/messages';
+import { symptomCodes, usualLevel } from '@fox-tempo/core/evidence/trial';
 import { answerFetch, rowan, seam, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../testing/show.tsx';
 import {

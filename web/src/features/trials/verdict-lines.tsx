@@ -1,6 +1,6 @@
 /** A record held against its limits, line by line. */
 import { Box } from '@chakra-ui/react';
-import { lineNames, type TrialVerdict } from '@fox-tempo/core/trials';
+import { lineNames, type TrialVerdict } from '@fox-tempo/core/evidence/trial';
 import { t, format } from '../../lib/words.ts';
 import { VerdictShape, verdictWord } from '../own-welds/index.ts';
 

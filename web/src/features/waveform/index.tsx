@@ -1,7 +1,7 @@
 /** The chart library is large; it comes only when a waveform is to be seen. */
 import { t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { PulseResult } from '@fox-tempo/core/pulse';
+import type { PulseResult } from '@fox-tempo/core/setting/pulse';
 import { lazy, Suspense } from 'react';
 
 const Chart = lazy(async () => ({ default: (await import('./waveform-chart.tsx')).WaveformChart }));

@@ -1,7 +1,7 @@
 /** Current against time over three fast pulses, with peak, background, mean and rms, and each drop at its moment. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, fixed, format } from '../../lib/words.ts';
-import type { PulseResult } from '@fox-tempo/core/pulse';
+import type { PulseResult } from '@fox-tempo/core/setting/pulse';
 import { useCallback, useMemo } from 'react';
 import { Chart, chartFigures as figures, chartWords as words } from '../../ui/chart.tsx';
 import type { ColourName } from '../../ui/theme/colours.ts';

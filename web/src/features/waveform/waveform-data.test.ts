@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { solvePulse } from '@fox-tempo/core/pulse';
+import { solvePulse } from '@fox-tempo/core/setting/pulse';
 import { waveformCsv, waveformData, waveformWords } from './waveform-data.ts';
 
 const result = solvePulse({

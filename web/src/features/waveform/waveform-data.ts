@@ -1,7 +1,7 @@
 /** The fast pulse as a chart wants it: corner points, levels, and the moments at which drops leave. Times in ms, currents in A. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t } from '../../lib/words.ts';
-import { leadMs, pulseMeans, waveformPoints, type PulseResult } from '@fox-tempo/core/pulse';
+import { leadMs, pulseMeans, waveformPoints, type PulseResult } from '@fox-tempo/core/setting/pulse';
 import { csvOf } from '@fox-tempo/contract';
 
 export interface WaveformData {

@@ -1,6 +1,6 @@
 /** What is due on a gun, where a weld is set up or judged: it is looked at before anything else is turned. */
-import { amount } from '@fox-tempo/core/said';
-import { wearPartNames, wearUnits } from '@fox-tempo/core/maintenance';
+import { amount } from '@fox-tempo/core/base/messages';
+import { wearPartNames, wearUnits } from '@fox-tempo/core/machine/wear';
 import { Link } from 'react-router';
 import { useEndpoint } from '../../data/queries.ts';
 import { t, format } from '../../lib/words.ts';

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen } from '@testing-library/react';
 import type { WearRow } from '@fox-tempo/contract';
-import { lifeOf, usualLife } from '@fox-tempo/core/maintenance';
+import { lifeOf, usualLife } from '@fox-tempo/core/machine/wear';
 import { answerFetch, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes, signInAs } from '../../testing/show.tsx';
 import { GunWear, LookFirst } from './index.ts';

@@ -1,6 +1,6 @@
 /** The window drawn over feed and trim: the set point, the asked rectangle with its corners, and the largest that holds. */
 import { Box } from '@chakra-ui/react';
-import type { Welded, Window } from '@fox-tempo/core/window';
+import type { Welded, Window } from '@fox-tempo/core/evidence/window';
 import { fixed, t, unitShown, inUnitShown } from '../../lib/words.ts';
 import { cssColour } from '../../ui/theme/colours.ts';
 

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import type { WindowTested } from '@fox-tempo/core/window';
+import type { WindowTested } from '@fox-tempo/core/evidence/window';
 import { answerFetch, remembers, program, rowan, seam, when } from '../../testing/shop.ts';
 import { resetSettings, showRoutes, signInAs } from '../../testing/show.tsx';
 import { loadWindow, WindowView } from './index.ts';

@@ -1,8 +1,8 @@
 /** How far a welder may move a setting: asked, tested by the simulated arc at every corner, cut to the largest that holds, and written by a lead hand. */
-import { thinnerMm } from '@fox-tempo/core/plan';
+import { thinnerMm } from '@fox-tempo/core/setting/plan';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource, ProgramFile, SeamResource } from '@fox-tempo/contract';
-import { amount, type SaidValue } from '@fox-tempo/core/said';
+import { amount, type SaidValue } from '@fox-tempo/core/base/messages';
 import {
   weldedAt,
   weldedCorners,
@@ -11,7 +11,7 @@ import {
   type WeldedCorner,
   type Window,
   type WindowTested,
-} from '@fox-tempo/core/window';
+} from '@fox-tempo/core/evidence/window';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useLoaderData, useParams } from 'react-router';

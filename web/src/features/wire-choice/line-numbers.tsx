@@ -1,8 +1,8 @@
 /** The number of this wire and gas on each machine's own chart, with what it is easily taken for. */
 import { t } from '../../lib/words.ts';
 import type { MachineResource } from '@fox-tempo/contract';
-import { chartLineFor, lookAlikes } from '@fox-tempo/core/machine';
-import type { PlanInput } from '@fox-tempo/core/plan';
+import { chartLineFor, lookAlikes } from '@fox-tempo/core/machine/description';
+import type { PlanInput } from '@fox-tempo/core/setting/plan';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 

@@ -1,7 +1,7 @@
 /** One list of choices, the best first, each with its reasons; what is ruled out stands behind a count. */
 import { t, format, named } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
-import type { RankedChoice } from '@fox-tempo/core/wire-choice';
+import type { RankedChoice } from '@fox-tempo/core/setting/wire-choice';
 import { useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';

@@ -1,8 +1,8 @@
 /** What a change of wire or gas opens again: the saved setting is not carried over. */
 import { t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { Program } from '@fox-tempo/core/machine';
-import { retestList, wireWords } from '@fox-tempo/core/wire-choice';
+import type { Program } from '@fox-tempo/core/setting/program';
+import { retestList, wireWords } from '@fox-tempo/core/setting/wire-choice';
 import type { Sheet } from '../../sheet/sheet-fields.ts';
 import { Panel } from '../../ui/panel.tsx';
 

@@ -1,11 +1,11 @@
 /** Which wire and gas suit this seam: ranked with reasons, ruled out with reasons, what the shop has, and what a change opens again. */
 import { questionOf } from '@fox-tempo/core/site';
-import { sameWire } from '@fox-tempo/core/consumables';
+import { sameWire } from '@fox-tempo/core/metal/consumables';
 import { t, format, formatIf } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { type MachineResource, type SeamResource, type Stock } from '@fox-tempo/contract';
-import { modeName } from '@fox-tempo/core/plan';
-import { wireWords } from '@fox-tempo/core/wire-choice';
+import { modeName } from '@fox-tempo/core/setting/plan';
+import { wireWords } from '@fox-tempo/core/setting/wire-choice';
 import { useMemo } from 'react';
 import { useLoaderData } from 'react-router';
 import { api } from '../../data/api.ts';

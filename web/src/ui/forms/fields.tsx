@@ -1,6 +1,6 @@
 /** Fields of a record form, joined to it by name: text, choice, date, quantity. What is wrong stands at the field. */
 import { chakra } from '@chakra-ui/react';
-import { quantity, type QuantityName } from '@fox-tempo/core/units';
+import { quantity, type QuantityName } from '@fox-tempo/core/base/units';
 import type { ReactNode } from 'react';
 import { useController, type FieldPath, type FieldValues } from 'react-hook-form';
 import { useSettings } from '../../lib/settings.ts';

@@ -1,6 +1,6 @@
 import { beforeEach, afterEach, describe, expect, it, jest } from '@jest/globals';
 import { parseWith, partSave, type Part } from '@fox-tempo/contract';
-import { failure, success } from '@fox-tempo/core/outcome';
+import { failure, success } from '@fox-tempo/core/base/outcome';
 import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { ProblemError } from '../../data/client.ts';
 import { settings } from '../../lib/settings.ts';

@@ -3,8 +3,8 @@
  * field, saved on the version it was opened from. Where somebody saved in between, both versions are there and the person decides.
  */
 import { format, formatForInput } from '../../lib/words.ts';
-import type { Issue, Outcome } from '@fox-tempo/core/outcome';
-import { type QuantityName, type UnitSystem, parseQuantity } from '@fox-tempo/core/units';
+import type { Issue, Outcome } from '@fox-tempo/core/base/outcome';
+import { type QuantityName, type UnitSystem, parseQuantity } from '@fox-tempo/core/base/units';
 import { useEffect, useRef, useState } from 'react';
 import {
   useForm,

@@ -1,9 +1,9 @@
 /** The burn-back helper: how long was the wire left, what shape; from that the next value in this machine's sense and unit, and the trend. */
-import { amount, whether, absent } from '@fox-tempo/core/said';
+import { amount, whether, absent } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { translate } from '@fox-tempo/core/machine';
+import { translate } from '@fox-tempo/core/machine/dials';
 import {
   nextBurnBack,
   wireLefts,
@@ -11,7 +11,7 @@ import {
   type ScoreOf,
   type WireLeft,
   type WireShape,
-} from '@fox-tempo/core/score';
+} from '@fox-tempo/core/weld/score';
 import { useState } from 'react';
 import { Action } from '../../../ui/action.tsx';
 import { Notice } from '../../../ui/notice.tsx';

@@ -2,7 +2,8 @@
 import { t, format } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { plainLatches, triggerTestFor, type PlainLatch, type TriggerMode } from '@fox-tempo/core/machine';
+import { plainLatches, type PlainLatch, type TriggerMode } from '@fox-tempo/core/machine/description';
+import { triggerTestFor } from '@fox-tempo/core/machine/teaching';
 import { useState } from 'react';
 import { Action } from '../../../ui/action.tsx';
 import { ChoiceField } from '../../../ui/choice-field.tsx';

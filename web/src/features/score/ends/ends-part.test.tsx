@@ -1,7 +1,7 @@
 /** Start and stop with the real simulation, run on the page instead of in a worker, which jsdom has not. */
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
-import { simulate, type SimulationInput } from '@fox-tempo/core/simulation';
+import { plainSequence, sequenceTemplates } from '@fox-tempo/core/weld/sequence';
+import { simulate, type SimulationInput } from '@fox-tempo/core/weld/simulation';
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { answerFetch, emptyRecord, rowan, seam } from '../../../testing/shop.ts';
 import { resetSettings, showRoutes } from '../../../testing/show.tsx';

@@ -1,10 +1,10 @@
 /** Start and stop from the simulated arc: run-in full against slow, the wire left, both ends judged, and the next burn-back from two taps. */
-import { nominalCircuitMOhm } from '@fox-tempo/core/arc';
-import { amount, bare } from '@fox-tempo/core/said';
+import { nominalCircuitMOhm } from '@fox-tempo/core/metal/arc';
+import { amount, bare } from '@fox-tempo/core/base/messages';
 import { t, format, fixed, named } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import type { ScoreOf } from '@fox-tempo/core/score';
+import type { ScoreOf } from '@fox-tempo/core/weld/score';
 import { Notice } from '../../../ui/notice.tsx';
 import { Panel } from '../../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../../ui/table.tsx';

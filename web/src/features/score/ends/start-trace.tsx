@@ -1,5 +1,5 @@
 /** The first third of a second of a cold start: current as it came, and the moment the arc stayed. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format, fixed } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { cssColour } from '../../../ui/theme/colours.ts';

@@ -1,7 +1,8 @@
 /** Cold starts and stops of a program in the arc worker: at full feed, and at its own run-in. */
 import { format } from '../../../lib/words.ts';
-import { simulationOf, type Program } from '@fox-tempo/core/machine';
-import type { Simulation, StartStopResult } from '@fox-tempo/core/simulation';
+import { simulationOf } from '@fox-tempo/core/machine/dials';
+import { type Program } from '@fox-tempo/core/setting/program';
+import type { Simulation, StartStopResult } from '@fox-tempo/core/weld/simulation';
 import { useEffect, useState } from 'react';
 import { simulateArc } from '../../../workers/arc-client.ts';
 

@@ -1,7 +1,7 @@
 /** Stops as they were seen on this machine for this seam: in the shop's record, so that every screen sees them. */
 import { t } from '../../../lib/words.ts';
 import { recordedKinds } from '@fox-tempo/contract';
-import type { StopSeen } from '@fox-tempo/core/score';
+import type { StopSeen } from '@fox-tempo/core/weld/score';
 import { useEffect, useRef } from 'react';
 import { onTheWay, useObserved } from '../../../data/use-observed.ts';
 import { useKeptForm } from '../../../ui/kept-text.ts';

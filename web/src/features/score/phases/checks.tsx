@@ -1,9 +1,9 @@
 /** What the score is warned of, each with a way to the number that mends it. */
 import { t, format } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { StartLag } from '@fox-tempo/core/machine';
-import type { ScoreOf } from '@fox-tempo/core/score';
-import { schoolFacts, type Phase } from '@fox-tempo/core/sequence';
+import type { StartLag } from '@fox-tempo/core/machine/dials';
+import type { ScoreOf } from '@fox-tempo/core/weld/score';
+import { schoolFacts, type Phase } from '@fox-tempo/core/weld/sequence';
 import { Action } from '../../../ui/action.tsx';
 import { Notice } from '../../../ui/notice.tsx';
 

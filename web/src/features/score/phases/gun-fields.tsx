@@ -1,7 +1,7 @@
 /** The gun's two angles as fields of the program, with a sketch: in the joint, and along it. */
 import { t } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { gunRanges, gunWords, type GunAngles } from '@fox-tempo/core/plan';
+import { gunRanges, gunWords, type GunAngles } from '@fox-tempo/core/setting/plan';
 import { cssColour } from '../../../ui/theme/colours.ts';
 import { ValueField } from '../../../ui/value-field.tsx';
 

@@ -1,5 +1,5 @@
 /** The driven arc made audible as it burns: slices gathered to tenths of a second and queued one behind the other, a little late on purpose. */
-import type { DrivenSlice } from '@fox-tempo/core/simulation';
+import type { DrivenSlice } from '@fox-tempo/core/weld/simulation';
 import { soundOf } from '../../../workers/sound-client.ts';
 import { audioContext } from '../../arc-view/index.ts';
 

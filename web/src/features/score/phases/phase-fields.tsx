@@ -1,10 +1,10 @@
 /** The numbers of one phase, each with what else it means and the sum behind it. */
-import { absent, amount, bare } from '@fox-tempo/core/said';
+import { absent, amount, bare } from '@fox-tempo/core/base/messages';
 import { t, format, formatWithUnit } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { holdForWarmth, type PhaseSum, type ScoreOf } from '@fox-tempo/core/score';
-import { mostTaps, schoolFacts, sequenceRanges, type Phase, type SequenceNumber } from '@fox-tempo/core/sequence';
-import { type QuantityName } from '@fox-tempo/core/units';
+import { holdForWarmth, type PhaseSum, type ScoreOf } from '@fox-tempo/core/weld/score';
+import { mostTaps, schoolFacts, sequenceRanges, type Phase, type SequenceNumber } from '@fox-tempo/core/weld/sequence';
+import { type QuantityName } from '@fox-tempo/core/base/units';
 import type { ReactNode } from 'react';
 import { useSettings } from '../../../lib/settings.ts';
 import { Action } from '../../../ui/action.tsx';

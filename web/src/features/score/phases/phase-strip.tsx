@@ -8,7 +8,7 @@ import {
   triggerSchools,
   type Phase,
   type TriggerSchool,
-} from '@fox-tempo/core/sequence';
+} from '@fox-tempo/core/weld/sequence';
 import { Action } from '../../../ui/action.tsx';
 import { ChoiceField } from '../../../ui/choice-field.tsx';
 import { levelUnitName, levelUnits, type LevelUnit } from '../staves/levels.ts';

@@ -1,9 +1,9 @@
 /** What each phase takes and lays, with its name on the chosen machine, and what the whole takes. */
-import { amount, signed } from '@fox-tempo/core/said';
+import { amount, signed } from '@fox-tempo/core/base/messages';
 import { t, format, formatQuantity, fixed, unitShown } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { ScoreOf, SequenceOnMachine } from '@fox-tempo/core/score';
-import { phaseNames, type Phase } from '@fox-tempo/core/sequence';
+import type { ScoreOf, SequenceOnMachine } from '@fox-tempo/core/weld/score';
+import { phaseNames, type Phase } from '@fox-tempo/core/weld/sequence';
 import { useSettings } from '../../../lib/settings.ts';
 import { Panel } from '../../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../../ui/table.tsx';

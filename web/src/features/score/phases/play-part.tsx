@@ -1,9 +1,9 @@
 /** The phases in numbers, and the weld played by the trigger. */
 import { t } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { startLag } from '@fox-tempo/core/machine';
-import type { SequenceOnMachine } from '@fox-tempo/core/score';
-import type { Phase } from '@fox-tempo/core/sequence';
+import { startLag } from '@fox-tempo/core/machine/dials';
+import type { SequenceOnMachine } from '@fox-tempo/core/weld/score';
+import type { Phase } from '@fox-tempo/core/weld/sequence';
 import type { SheetSession } from '../../../sheet/session.ts';
 import { Panel } from '../../../ui/panel.tsx';
 import { Checks } from './checks.tsx';

@@ -1,9 +1,9 @@
 /** The session against a stand-in for the driven arc: what a key does, and what the machine is told. */
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
-import { scoreOf } from '@fox-tempo/core/score';
-import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
-import type { DriveCommand, DrivenSlice } from '@fox-tempo/core/simulation';
+import { scoreOf } from '@fox-tempo/core/weld/score';
+import { plainSequence, sequenceTemplates } from '@fox-tempo/core/weld/sequence';
+import type { DriveCommand, DrivenSlice } from '@fox-tempo/core/weld/simulation';
 import type { DriveHeard } from '../../../workers/drive-client.ts';
 import { program } from '../../../testing/shop.ts';
 import { createPlaySession } from './play-session.ts';

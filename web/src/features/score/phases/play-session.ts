@@ -2,7 +2,7 @@
  * One player at the trigger: presses in, state, record, arc and cue out. Has the page's clock and the driven arc, and no interface.
  * A press at rest begins a new weld, and with it a new record.
  */
-import { simulationOf, sourceVolts } from '@fox-tempo/core/machine';
+import { simulationOf, sourceVolts } from '@fox-tempo/core/machine/dials';
 import {
   cueFor,
   gunPath,
@@ -13,7 +13,7 @@ import {
   type GunPath,
   type PlayedPart,
   type ScoreOf,
-} from '@fox-tempo/core/score';
+} from '@fox-tempo/core/weld/score';
 import {
   advanced,
   happened,
@@ -24,8 +24,8 @@ import {
   hasBeat,
   type LivePlay,
   type PlayedPhase,
-} from '@fox-tempo/core/sequence';
-import type { DriveCommand, DrivenSlice } from '@fox-tempo/core/simulation';
+} from '@fox-tempo/core/weld/sequence';
+import type { DriveCommand, DrivenSlice } from '@fox-tempo/core/weld/simulation';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { DriveClient, DriveHeard } from '../../../workers/drive-client.ts';
 

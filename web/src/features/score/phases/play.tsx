@@ -1,9 +1,9 @@
 /** Play it: the space bar or the big button is the trigger. Which state the machine is in, what it waits for, and what to do next. */
-import { amount, whether, absent } from '@fox-tempo/core/said';
+import { amount, whether, absent } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
-import type { ScoreOf } from '@fox-tempo/core/score';
-import { phaseNames, waitsFor } from '@fox-tempo/core/sequence';
+import type { ScoreOf } from '@fox-tempo/core/weld/score';
+import { phaseNames, waitsFor } from '@fox-tempo/core/weld/sequence';
 import { useEffect, useRef } from 'react';
 import { useStore } from 'zustand';
 import { useSettings } from '../../../lib/settings.ts';

@@ -1,10 +1,10 @@
 /** The taper: how warm the plate ahead of the arc gets along the seam, the level that leaves, and where a tap to the second level fits. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { useSettings } from '../../../lib/settings.ts';
 import { formatQuantity, t, format, fixed, unitShown } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { taperPlan, taperRanges, type ScoreOf } from '@fox-tempo/core/score';
-import { schoolFacts } from '@fox-tempo/core/sequence';
+import { taperPlan, taperRanges, type ScoreOf } from '@fox-tempo/core/weld/score';
+import { schoolFacts } from '@fox-tempo/core/weld/sequence';
 import { Action } from '../../../ui/action.tsx';
 import { useKeptForm } from '../../../ui/kept-text.ts';
 import { Notice } from '../../../ui/notice.tsx';

@@ -1,8 +1,8 @@
 /** Warmth of the pool's place along the seam, steady main as 1: where the ends fall cold or hot. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { coldBelow, endMm, hotAbove, type ScoreOf } from '@fox-tempo/core/score';
+import { coldBelow, endMm, hotAbove, type ScoreOf } from '@fox-tempo/core/weld/score';
 import { cssColour } from '../../../ui/theme/colours.ts';
 
 const size = { width: 440, height: 132, left: 34, bottom: 18, top: 8 };

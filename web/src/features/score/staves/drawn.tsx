@@ -1,7 +1,7 @@
 /** The staves' place on the page: the score, or what is being played with the word for the hand beside it. */
 import { t, format } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { phaseNames } from '@fox-tempo/core/sequence';
+import { phaseNames } from '@fox-tempo/core/weld/sequence';
 import { useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import { Action } from '../../../ui/action.tsx';

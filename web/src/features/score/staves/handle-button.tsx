@@ -1,7 +1,7 @@
 /** One round handle over the staves: dragged, or moved by arrow keys; a slider to a screen reader. */
 import { t } from '../../../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
-import type { TriggerSequence } from '@fox-tempo/core/sequence';
+import type { TriggerSequence } from '@fox-tempo/core/weld/sequence';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { handleValue, movedBy, steps, type Handle } from './handles.ts';
 import { xOf, type StavePicture } from './stave-picture.ts';

@@ -1,7 +1,7 @@
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
-import { scoreOf } from '@fox-tempo/core/score';
-import { plainSequence, sequenceTemplates, triggerSchools, type TriggerSequence } from '@fox-tempo/core/sequence';
+import { scoreOf } from '@fox-tempo/core/weld/score';
+import { plainSequence, sequenceTemplates, triggerSchools, type TriggerSequence } from '@fox-tempo/core/weld/sequence';
 import { program } from '../../../testing/shop.ts';
 import { handlesOf, handleValue, movedBy, snapped, type Handle } from './handles.ts';
 

@@ -1,14 +1,14 @@
 /** The handles of a score: which number each moves sideways and which up and down, where it stands, and what a nudge makes of it. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format, fixed } from '../../../lib/words.ts';
-import type { ScoreOf } from '@fox-tempo/core/score';
+import type { ScoreOf } from '@fox-tempo/core/weld/score';
 import {
   schoolFacts,
   sequenceRanges,
   type Phase,
   type SequenceNumber,
   type TriggerSequence,
-} from '@fox-tempo/core/sequence';
+} from '@fox-tempo/core/weld/sequence';
 
 export interface Handle {
   readonly id: string;

@@ -1,10 +1,10 @@
 /** The lens: the fast pulses at one moment of the score, drawn large in a corner; what the staves show only as a level. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../../lib/words.ts';
-import type { Program } from '@fox-tempo/core/machine';
-import { waveformPoints } from '@fox-tempo/core/pulse';
-import { phaseTrimMm, type ElectricalOf } from '@fox-tempo/core/score';
-import { hasBeat, isLit, percentAt, phaseAt, type PlayedPhase } from '@fox-tempo/core/sequence';
+import type { Program } from '@fox-tempo/core/setting/program';
+import { waveformPoints } from '@fox-tempo/core/setting/pulse';
+import { phaseTrimMm, type ElectricalOf } from '@fox-tempo/core/weld/score';
+import { hasBeat, isLit, percentAt, phaseAt, type PlayedPhase } from '@fox-tempo/core/weld/sequence';
 import type { ColourName } from '../../../ui/theme/colours.ts';
 
 export interface LensView {

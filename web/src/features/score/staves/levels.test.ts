@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { electricalOf } from '@fox-tempo/core/score';
+import { electricalOf } from '@fox-tempo/core/weld/score';
 import { program } from '../../../testing/shop.ts';
 import { levelIn, levelText, levelUnits, otherLevels, percentFrom } from './levels.ts';
 

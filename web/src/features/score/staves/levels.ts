@@ -1,7 +1,7 @@
 /** Levels said in percent of main, as feed or as current: each with the others beside it, whichever the welder's machine speaks. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format, fixed, unitShown } from '../../../lib/words.ts';
-import type { ElectricalOf } from '@fox-tempo/core/score';
+import type { ElectricalOf } from '@fox-tempo/core/weld/score';
 
 export const levelUnits = ['percent', 'feed', 'current'] as const;
 export type LevelUnit = (typeof levelUnits)[number];

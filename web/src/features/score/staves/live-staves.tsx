@@ -1,7 +1,7 @@
 /** The score as it is being played: the record so far over the intended one's time, the present as a line that the paper follows. */
 import { t } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { type ScoreOf, timeMap } from '@fox-tempo/core/score';
+import { type ScoreOf, timeMap } from '@fox-tempo/core/weld/score';
 import { useEffect, useMemo, useRef } from 'react';
 import { useSettings } from '../../../lib/settings.ts';
 import { paints, ready, sharpness } from '../../../ui/canvas/canvas.ts';

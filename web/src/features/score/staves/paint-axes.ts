@@ -1,7 +1,7 @@
 /** The paper of a score: grounds with their names, seconds above, millimetres below, and the breaks where a steady stretch is folded away. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, named, fixed, inUnitShown, unitShown } from '../../../lib/words.ts';
-import { foldAt, type Fold } from '@fox-tempo/core/score';
+import { foldAt, type Fold } from '@fox-tempo/core/weld/score';
 import { font, xOf, type Colour, type StavePicture } from './stave-picture.ts';
 import { tickStep } from './window.ts';
 

@@ -1,8 +1,8 @@
 /** The painter against a canvas that writes down what is drawn: words, places and order, not pixels. */
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
-import { scoreOf, foldsOf, timeMap, type ScoreOf } from '@fox-tempo/core/score';
-import { plainSequence, sequenceTemplates } from '@fox-tempo/core/sequence';
+import { scoreOf, foldsOf, timeMap, type ScoreOf } from '@fox-tempo/core/weld/score';
+import { plainSequence, sequenceTemplates } from '@fox-tempo/core/weld/sequence';
 import { program } from '../../../testing/shop.ts';
 import { paintLens } from './lens.ts';
 import { paintStaves } from './paint-staves.ts';

@@ -1,9 +1,9 @@
 /** Paints a score: trigger, gas, wire and current over one time axis, millimetres of seam under it. Pure drawing on a canvas. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../../lib/words.ts';
-import type { CanonicalBeat } from '@fox-tempo/core/double-pulse';
-import { handPresses } from '@fox-tempo/core/score';
-import { beatFactor, hasBeat, isLit, phaseNames, type PlayedPhase } from '@fox-tempo/core/sequence';
+import type { CanonicalBeat } from '@fox-tempo/core/setting/double-pulse';
+import { handPresses } from '@fox-tempo/core/weld/score';
+import { beatFactor, hasBeat, isLit, phaseNames, type PlayedPhase } from '@fox-tempo/core/weld/sequence';
 import { paintFold, paintGrounds, paintMillimetres, paintTime } from './paint-axes.ts';
 import { font, xOf, type Colour, type StavePicture } from './stave-picture.ts';
 

@@ -1,7 +1,7 @@
 /** What the painters of a score share: the layout of the staves, what is drawn on them, and where a moment stands. */
-import type { Program } from '@fox-tempo/core/machine';
-import type { ElectricalOf, GunPath, SeamScore, TimeMap } from '@fox-tempo/core/score';
-import type { PlayedPhase } from '@fox-tempo/core/sequence';
+import type { Program } from '@fox-tempo/core/setting/program';
+import type { ElectricalOf, GunPath, SeamScore, TimeMap } from '@fox-tempo/core/weld/score';
+import type { PlayedPhase } from '@fox-tempo/core/weld/sequence';
 import type { ColourName } from '../../../ui/theme/colours.ts';
 import type { Window } from './window.ts';
 

@@ -1,9 +1,9 @@
 /** The score on the screen: painted staves, round handles over them, and a lens for what is too fast to see. Wheel, keys and hand move it. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, fixed } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import type { ScoreOf } from '@fox-tempo/core/score';
-import type { PlayedPhase, TriggerSequence } from '@fox-tempo/core/sequence';
+import type { ScoreOf } from '@fox-tempo/core/weld/score';
+import type { PlayedPhase, TriggerSequence } from '@fox-tempo/core/weld/sequence';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { useSettings } from '../../../lib/settings.ts';
 import { Action } from '../../../ui/action.tsx';

@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
-import { scoreOf } from '@fox-tempo/core/score';
-import { plainSequence } from '@fox-tempo/core/sequence';
+import { scoreOf } from '@fox-tempo/core/weld/score';
+import { plainSequence } from '@fox-tempo/core/weld/sequence';
 import { act, cleanup, renderHook } from '@testing-library/react';
 import { program } from '../../../testing/shop.ts';
 import { useView } from './use-view.ts';

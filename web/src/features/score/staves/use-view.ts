@@ -1,5 +1,5 @@
 /** What of a score is seen: its time map, fold and window, moved by wheel, keys, buttons and the hand. */
-import { type ScoreOf, foldsOf, timeMap, type TimeMap } from '@fox-tempo/core/score';
+import { type ScoreOf, foldsOf, timeMap, type TimeMap } from '@fox-tempo/core/weld/score';
 import { useCallback, useMemo, useState } from 'react';
 import { fitted, held, zoomed, type Window } from './window.ts';
 

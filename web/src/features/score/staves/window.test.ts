@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { timeMap } from '@fox-tempo/core/score';
+import { timeMap } from '@fox-tempo/core/weld/score';
 import { fitted, held, tickStep, zoomed } from './window.ts';
 
 describe('the window over a score', () => {

@@ -1,5 +1,5 @@
 /** What of a score's paper is seen: a window that zooms and scrolls over the time map, and the ticks that fit it. */
-import type { TimeMap } from '@fox-tempo/core/score';
+import type { TimeMap } from '@fox-tempo/core/weld/score';
 
 /** What of the paper is seen: from a place, at a scale. */
 export interface Window {

@@ -1,11 +1,11 @@
 /** Tacks and stitches planned: spacing, time, count, order, heat and the gas they lose; put on the score, and from there on the card. */
-import { amount } from '@fox-tempo/core/said';
+import { amount } from '@fox-tempo/core/base/messages';
 import { t, format, formatWithUnit, fixed } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { schoolOn } from '@fox-tempo/core/machine';
-import { stitchPlan, tackMmOf, tackSchedule, type ScoreOf, type TackSchedule } from '@fox-tempo/core/score';
-import { sequenceTemplates } from '@fox-tempo/core/sequence';
+import { schoolOn } from '@fox-tempo/core/machine/description';
+import { stitchPlan, tackMmOf, tackSchedule, type ScoreOf, type TackSchedule } from '@fox-tempo/core/weld/score';
+import { sequenceTemplates } from '@fox-tempo/core/weld/sequence';
 import { useSettings } from '../../../lib/settings.ts';
 import { Action } from '../../../ui/action.tsx';
 import { Notice } from '../../../ui/notice.tsx';

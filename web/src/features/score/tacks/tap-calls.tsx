@@ -1,9 +1,10 @@
 /** Memories that taps at rest call on a machine, each checked against what this score needs loaded. */
-import { absent } from '@fox-tempo/core/said';
+import { absent } from '@fox-tempo/core/base/messages';
 import { t, format } from '../../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
-import { tapTargets, type Program, type TapTarget } from '@fox-tempo/core/machine';
+import { tapTargets, type TapTarget } from '@fox-tempo/core/machine/description';
+import { type Program } from '@fox-tempo/core/setting/program';
 import { useEffect, useState } from 'react';
 import { api, ProblemError } from '../../../data/api.ts';
 

@@ -1,0 +1,1 @@
+export { nextUniform, randomStream, type RandomStream } from './random.ts';

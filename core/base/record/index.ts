@@ -1,0 +1,1 @@
+export { own } from './own.ts';

@@ -1,1 +1,0 @@
-export { calibrate, type Calibration, type CalibrationInput, type ObservedPoint } from './calibrate.ts';

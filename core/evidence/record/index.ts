@@ -1,0 +1,1 @@
+export { effective, type ObservedRow } from './effective.ts';

@@ -1,0 +1,17 @@
+export { missingOf, missingParts, rmsCurrentA, whyNot, type CannotWeld, type MissingPart } from './can-weld.ts';
+export { missingWords, whyNotWords } from './why-not-words.ts';
+export { cardOf } from './card.ts';
+export { compareMachines, type ComparedLine, type Comparison } from './compare.ts';
+export { believableOffsetMm, neutralOffsetMm, wishedFigures, type Circuit } from './wished.ts';
+export { arcOf, type ArcOf, type WireAndMode } from './arc-of.ts';
+export { driftReport, type DriftLine } from './drift.ts';
+export { putBack, type PutBack } from './put-back.ts';
+export { slotState, slotStates, type SlotState } from './slot-state.ts';
+export { type NotCarried } from './not-carried.ts';
+export { readDials, type BesideDials, type DialReading } from './read-dials.ts';
+export { shouldShow, type ShouldShow } from './should-show.ts';
+export { withinMachine } from './within-machine.ts';
+export { asDialled, simulationOf, sourceVolts, type Faults } from './simulation-of.ts';
+export type { DialSetting } from './dial-setting.ts';
+export { senseWords, taughtLine, translate, type ShownFigure, type Translation } from './translate.ts';
+export { startLag, type StartLag } from './start-lag.ts';

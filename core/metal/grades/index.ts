@@ -1,0 +1,2 @@
+export { gradeFit, gradeNamed, type GradeFit } from './grade-filler.ts';
+export { grades, type Grade } from './grades.ts';

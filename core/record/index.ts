@@ -1,2 +1,0 @@
-export { effective, type ObservedRow } from './effective.ts';
-export { own } from './own.ts';

@@ -1,0 +1,35 @@
+/** What each figure of a plan measures: the quantity whose units and digits it is said in. */
+import type { QuantityName } from '../../base/units/index.ts';
+import type { PlanFigures } from './figures.ts';
+
+export const figureKinds: Readonly<Record<keyof PlanFigures, QuantityName>> = {
+  wireFeedMPerMin: 'wireFeed',
+  proposedFeedMPerMin: 'wireFeed',
+  meanCurrentA: 'current',
+  rmsCurrentA: 'current',
+  frequencyHz: 'frequency',
+  backgroundCurrentA: 'current',
+  voltageV: 'voltage',
+  machineVoltageV: 'voltage',
+  meanPowerW: 'power',
+  arcLengthMm: 'shortLength',
+  trimMm: 'shortLength',
+  ctwdMm: 'shortLength',
+  tipRecessMm: 'shortLength',
+  gasFlowLPerMin: 'gasFlow',
+  travelMmPerMin: 'travel',
+  legMm: 'shortLength',
+  areaMm2: 'area',
+  totalAreaMm2: 'area',
+  passes: 'plain',
+  weaveMm: 'shortLength',
+  weaveWidthMm: 'shortLength',
+  heatInputKjPerMm: 'heatInput',
+  depositionKgPerH: 'deposition',
+  arcSeconds: 'seconds',
+  slagSeconds: 'seconds',
+  wireGrams: 'mass',
+  gasLitres: 'volume',
+  thicknessMm: 'thickness',
+  thinnerMm: 'thickness',
+};

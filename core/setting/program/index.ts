@@ -1,0 +1,1 @@
+export { programFromPlan, type Program, type ProgramPulse } from './program.ts';

@@ -66,6 +66,8 @@ async function main() {
   await timed('Packages', ensurePackages);
   await timed('PostgreSQL', ensurePostgres);
   await timed('Chromium', ensureChromium);
+  // First: it writes the types of the sentences, without which nothing compiles.
+  await check('Words', 'tsx/dist/cli.mjs', ['scripts/words.ts', '--check']);
   // What reads sources and nothing else runs beside the tests; a test that waits leaves it the core.
   const beside = (async () => {
     await check('Format', 'prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']);
@@ -86,7 +88,6 @@ async function main() {
   // Awaited below; until then a finding must not count as one that nobody caught.
   beside.catch(() => undefined);
   await check('Types', 'typescript7/bin/tsc', ['-b']);
-  await check('Words', 'tsx/dist/cli.mjs', ['scripts/words.ts', '--check']);
   await timed('Unit and server tests', unit);
   await timed('Build', ensureBuild);
   await beside;

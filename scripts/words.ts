@@ -1,5 +1,8 @@
-/** Writes the types of the sentences (key -> values) and the English hazard texts from the English catalogue. `--check` only says whether they are current. */
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+/**
+ * Writes what follows from the catalogues: the types of the sentences (key -> values), which no repository needs; and, committed, the English
+ * hazard texts, what no catalogue has yet, and the page of terms. `--check` writes the types and says whether the rest is current.
+ */
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { parse, TYPE, type MessageFormatElement } from '@formatjs/icu-messageformat-parser';
 import { format, resolveConfig } from 'prettier';
 import { languages } from '../words/languages.ts';
@@ -102,7 +105,7 @@ ${not.join('\n')}
 }
 
 const keys = Object.keys(english).sort();
-const files: Record<string, string> = {
+const types: Record<string, string> = {
   'core/base/messages/keys.ts': `/** Made by \`npm run words\`: the core's sentences and what stands in them. */
 import type { SaidValue } from './values.ts';
 
@@ -116,26 +119,36 @@ import type { CoreSentences, SaidValue } from '@fox-tempo/core/base/messages';
 export interface Sentences extends CoreSentences {
 ${lines(keys.filter((key) => above.test(key)))}
 }
-
-export const sentenceCount = ${keys.length};
 `,
+};
+/** By language: sentences that are said in English until somebody translates them. */
+const untranslated = Object.fromEntries(
+  languages.map((language) => [language, keys.filter((key) => !Object.hasOwn(catalogues[language] ?? {}, key))]),
+);
+const committed: Record<string, string> = {
   'docs/terms.md': termsPage(),
+  'words/untranslated.json': JSON.stringify(untranslated),
   'words/hazards.en.json': JSON.stringify(
     Object.fromEntries(keys.filter((key) => hazards.has(key)).map((key) => [key, english[key]])),
   ),
 };
 
 let stale = false;
-for (const [path, text] of Object.entries(files)) {
+for (const [path, text] of Object.entries(types)) {
+  if (!existsSync(at(path)) || readFileSync(at(path), 'utf8') !== text) writeFileSync(at(path), text);
+}
+for (const [path, text] of Object.entries(committed)) {
   const pretty = await format(text, {
     ...(await resolveConfig(at(path))),
-    parser: path.endsWith('.json') ? 'json' : path.endsWith('.md') ? 'markdown' : 'typescript',
+    parser: path.endsWith('.json') ? 'json' : 'markdown',
   });
-  if (process.argv.includes('--check')) {
-    if (readFileSync(at(path), 'utf8') !== pretty) {
-      stale = true;
-      process.stderr.write(`${path} is not what the catalogues make; run npm run words.\n`);
-    }
-  } else writeFileSync(at(path), pretty);
+  if (!process.argv.includes('--check')) writeFileSync(at(path), pretty);
+  else if (readFileSync(at(path), 'utf8') !== pretty) {
+    stale = true;
+    process.stderr.write(`${path} is not what the catalogues make; run npm run words.\n`);
+  }
 }
+const waiting = Object.entries(untranslated).filter(([, missing]) => missing.length > 0);
+for (const [language, missing] of waiting)
+  process.stdout.write(`${language}: ${missing.length} sentences to translate\n`);
 process.exitCode = stale ? 1 : 0;

@@ -5,7 +5,6 @@ import { describe, expect, it } from '@jest/globals';
 import formerKeys from './former-keys.json' with { type: 'json' };
 import hazardTexts from './hazards.en.json' with { type: 'json' };
 import { unread, type Reviews } from './hazards.ts';
-import { sentenceCount } from './keys.ts';
 import { languages, type Language } from './languages.ts';
 import { notSaid } from './not-said.ts';
 import reviewed from './reviewed.json' with { type: 'json' };
@@ -61,9 +60,11 @@ describe.each(languages)('the words of %s', (language) => {
 describe.each(others)('the catalogue of %s', (language) => {
   const catalogue = catalogues[language];
 
-  it('has the same keys as the English one, in the same order', () => {
-    expect(Object.keys(catalogue)).toEqual(Object.keys(english));
-    expect(Object.keys(catalogue)).toHaveLength(sentenceCount);
+  it('has no key that the English one lacks, in the same order, and few wait to be translated', () => {
+    const known = Object.keys(english).filter((key) => Object.hasOwn(catalogue, key));
+    expect(Object.keys(catalogue)).toEqual(known);
+    // More than a few days of work in English would read as neglect.
+    expect(Object.keys(english).length - known.length).toBeLessThanOrEqual(40);
   });
 
   it('names the same values in every sentence, and none is empty', () => {

@@ -1,5 +1,5 @@
 export { isLanguage, languageFor, languages, written, type Language } from './languages.ts';
-export { loadWords, wordsIn } from './load.ts';
+export { isWhole, loadWords, wordsIn } from './load.ts';
 export { formatForInput, sayQuantity, showQuantity, type Saying, type Shown } from './numbers.ts';
 export { terms, type TermId } from './terms.ts';
 export { patternTrouble, type PatternTrouble } from './pattern.ts';

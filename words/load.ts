@@ -1,9 +1,9 @@
 /** Catalogues, each a file of its own that is loaded once. */
 import type { UnitSystem } from '@fox-tempo/core/base/units';
-import { sentenceCount } from './keys.ts';
 import { unread } from './hazards.ts';
 import type { Language } from './languages.ts';
 import { shopTexts, type Texts } from './shop-texts.ts';
+import untranslated from './untranslated.json' with { type: 'json' };
 import { makeWords, type Catalogue, type Words } from './words.ts';
 
 const files: Readonly<Record<Language, () => Promise<{ default: Catalogue }>>> = {
@@ -30,10 +30,16 @@ export function wordsIn(language: Language, system: UnitSystem): Promise<Words> 
   return words;
 }
 
+/** True where no sentence of the language waits to be translated. */
+export function isWhole(language: Language): boolean {
+  return untranslated[language].length === 0;
+}
+
 /** Words that also say what older versions recorded: its keys had other names. */
 async function loadKept(language: Language, system: UnitSystem): Promise<Words> {
   const { default: former } = await import('./former-keys.json', { with: { type: 'json' } });
-  return loadWords(language, system, async (wanted) => (await files[wanted]()).default, former);
+  const load = async (wanted: Language) => (await files[wanted]()).default;
+  return loadWords(language, system, load, { former, isWhole: isWhole(language) });
 }
 
 /** Words whose catalogue comes from `load`. What a catalogue lacks is said in English. */
@@ -41,15 +47,14 @@ export async function loadWords(
   language: Language,
   system: UnitSystem,
   load: (language: Language) => Promise<Readonly<Record<string, string>>>,
-  former: Readonly<Record<string, string>> = {},
+  { former, isWhole }: { readonly former: Readonly<Record<string, string>>; readonly isWhole: boolean },
 ): Promise<Words> {
   const own = shopTexts()[language] ?? {};
   const shipped = await load(language);
   const catalogue = { ...shipped, ...own };
   // An English page needs none of it, and the first view is small.
   const hazards = language === 'en' ? {} : await unreadIn(language, shipped, own);
-  if (language === 'en' || Object.keys(shipped).length >= sentenceCount)
-    return makeWords(catalogue, language, system, { hazards, former });
+  if (isWhole) return makeWords(catalogue, language, system, { hazards, former });
   return makeWords(catalogue, language, system, { hazards, former, spare: await load('en') });
 }
 

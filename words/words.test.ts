@@ -90,9 +90,9 @@ describe('sentences', () => {
   });
 
   it('that a catalogue lacks are said in English and counted, and the key is never shown', async () => {
-    const words = await loadWords('pl', 'metric', async (language) =>
-      language === 'en' ? (await import('./en.json', { with: { type: 'json' } })).default : { 'view.sign-in.ok': 'OK' },
-    );
+    const load = async (language: Language) =>
+      language === 'en' ? (await import('./en.json', { with: { type: 'json' } })).default : { 'view.sign-in.ok': 'OK' };
+    const words = await loadWords('pl', 'metric', load, { former: {}, isWhole: false });
     expect(words.t('view.sheet.nothing-is-changed')).toBe('Nothing has changed.');
     words.t('view.sheet.nothing-is-changed');
     expect(words.missing.get('view.sheet.nothing-is-changed')).toBe(2);

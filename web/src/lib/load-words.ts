@@ -1,6 +1,6 @@
 /** The words for this page: the catalogue is data, read beside the scripts and kept by the browser until it changes. */
 import type { UnitSystem } from '@fox-tempo/core/base/units';
-import { loadWords, takeShopTexts, type Language, type Texts, type Words } from '@fox-tempo/words';
+import { isWhole, loadWords, takeShopTexts, type Language, type Texts, type Words } from '@fox-tempo/words';
 
 const addresses = import.meta.glob<string>(['../../../words/??.json', '../../../words/??-??.json'], {
   query: '?url',
@@ -11,7 +11,7 @@ const addresses = import.meta.glob<string>(['../../../words/??.json', '../../../
 export async function wordsForPage(language: Language, system: UnitSystem): Promise<Words> {
   const [own] = await Promise.all([ownTexts(language), catalogueOf(language)]);
   takeShopTexts({ [language]: own });
-  return loadWords(language, system, catalogueOf);
+  return loadWords(language, system, catalogueOf, { former: {}, isWhole: isWhole(language) });
 }
 
 const loading = new Map<Language, Promise<Texts>>();

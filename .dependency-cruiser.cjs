@@ -85,6 +85,19 @@ module.exports = {
       },
     },
     {
+      name: 'modules-meet-through-index',
+      comment: "A module's repo is its own.",
+      severity: 'error',
+      from: { path: '^server/modules/([^/]+)/' },
+      to: { path: '^server/modules/([^/]+)/', pathNot: ['^server/modules/$1/', '^server/modules/[^/]+/index\\.ts$'] },
+    },
+    {
+      name: 'server-asks-modules-through-index',
+      severity: 'error',
+      from: { path: '^server/', pathNot: '^server/modules/' },
+      to: { path: '^server/modules/[^/]+/', pathNot: '^server/modules/[^/]+/index\\.ts$' },
+    },
+    {
       name: 'ui-below-features',
       severity: 'error',
       from: { path: '^web/src/(ui|lib)/' },

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { machineWithStanding as machineResource, order, pageOf, parseWith, seamResource } from '@fox-tempo/contract';
 import request from 'supertest';
-import { renewOwnerCode } from './modules/session/service.ts';
+import { renewOwnerCode } from './modules/session/index.ts';
 import { migrateDatabase } from './db/migrate.ts';
 import { seedIfEmpty } from './db/seed.ts';
 import { openTestApp } from './testing/test-app.ts';

@@ -8,37 +8,14 @@ import helmet from 'helmet';
 import type { Keeper } from './backup/keeper.ts';
 import type { ComputePool } from './compute-pool/pool.ts';
 import type { Connection } from './db/connection.ts';
-import { mountEndpoints, type Handlers } from './http/endpoints.ts';
+import { mountEndpoints } from './http/endpoints.ts';
 import { atMost, onlyKnownHosts, onlyOwnPages, readableAddress, usualLimits, type Limits } from './http/gate.ts';
 import { createMetrics } from './http/metrics.ts';
 import { notFound, sendProblem } from './http/problem.ts';
 import { chooseWords } from './http/words.ts';
-import { blobHandlers } from './modules/blobs/handlers.ts';
-import { cardHandlers } from './modules/cards/handlers.ts';
-import { wearHandlers } from './modules/wear/handlers.ts';
-import { paperHandlers } from './modules/papers/handlers.ts';
-import { computeHandlers } from './modules/compute/handlers.ts';
-import { descriptionHandlers } from './modules/description/handlers.ts';
-import { floorHandlers } from './modules/floor/handlers.ts';
-import { jobHandlers } from './modules/jobs/handlers.ts';
-import type { JobQueue } from './modules/jobs/queue.ts';
-import { machineHandlers } from './modules/machines/handlers.ts';
-import { observationHandlers } from './modules/observations/handlers.ts';
-import { orderHandlers } from './modules/orders/handlers.ts';
-import { partHandlers } from './modules/parts/handlers.ts';
-import { peopleHandlers } from './modules/people/handlers.ts';
-import { seamHandlers } from './modules/seams/handlers.ts';
-import { sessionHandlers } from './modules/session/handlers.ts';
-import { shopHandlers } from './modules/shop/handlers.ts';
-import { wordHandlers } from './modules/words/handlers.ts';
-import { slotHandlers } from './modules/slots/handlers.ts';
-import { runHandlers } from './modules/runs/handlers.ts';
-import { shiftHandlers } from './modules/shift/handlers.ts';
-import { standInHandlers } from './modules/stand-ins/handlers.ts';
-import { stockHandlers } from './modules/stock/handlers.ts';
-import { windowHandlers } from './modules/windows/handlers.ts';
-import { trialHandlers } from './modules/trials/handlers.ts';
-import type { Tickets } from './http/authorship.ts';
+import { allHandlers } from './modules/index.ts';
+import type { JobQueue } from './modules/jobs/index.ts';
+import type { Tickets } from './modules/session/index.ts';
 
 export interface AppOptions {
   readonly connection: Connection;
@@ -103,32 +80,7 @@ function api({
     if (request.headers.cookie === undefined && !request.path.startsWith('/session')) next();
     else sessions(request, response, next);
   });
-  const handlers: Handlers = {
-    ...descriptionHandlers(connection, metrics, pool),
-    ...sessionHandlers(tickets),
-    ...shopHandlers(keeper),
-    ...peopleHandlers,
-    ...partHandlers,
-    ...orderHandlers,
-    ...seamHandlers,
-    ...cardHandlers(pool),
-    ...paperHandlers(pool),
-    ...wearHandlers,
-    ...machineHandlers,
-    ...slotHandlers,
-    ...floorHandlers,
-    ...stockHandlers,
-    ...trialHandlers(pool),
-    ...runHandlers,
-    ...shiftHandlers,
-    ...standInHandlers,
-    ...windowHandlers(pool),
-    ...wordHandlers,
-    ...observationHandlers,
-    ...blobHandlers,
-    ...computeHandlers(pool),
-    ...jobHandlers(queue),
-  };
+  const handlers = allHandlers({ connection, metrics, pool, queue, keeper, tickets });
   mountEndpoints(router, connection.db, handlers, { tickets, checksAnswers });
   router.use(notFound);
   return router;

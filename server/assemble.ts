@@ -4,16 +4,17 @@ import { createComputePool, type ComputePool } from './compute-pool/pool.ts';
 import { connect, type Connection } from './db/connection.ts';
 import { migrateDatabase } from './db/migrate.ts';
 import { forgetOldAnswers } from './http/once.ts';
-import { createJobQueue, type JobQueue } from './modules/jobs/queue.ts';
-import { bringUpRevisions } from './modules/revisions/repo.ts';
-import { siteOfOld } from './modules/revisions/site-of-old.ts';
-import { useFor } from './modules/revisions/use.ts';
-import { shopSite } from './modules/shop/site.ts';
-import { sessionStore, type SessionStore } from './modules/session/store.ts';
-import { ensureShop } from './modules/shop/repo.ts';
-import { createTickets, type Tickets } from './http/authorship.ts';
-import { readShopTexts } from './modules/words/service.ts';
-import { forgetOldTries } from './modules/session/repo.ts';
+import { createJobQueue, type JobQueue } from './modules/jobs/index.ts';
+import { bringUpRevisions, siteOfOld, useFor } from './modules/revisions/index.ts';
+import { shopSite, ensureShop } from './modules/shop/index.ts';
+import {
+  sessionStore,
+  type SessionStore,
+  createTickets,
+  type Tickets,
+  forgetOldTries,
+} from './modules/session/index.ts';
+import { readShopTexts } from './modules/words/index.ts';
 
 export interface Assembly {
   readonly connection: Connection;

@@ -12,7 +12,7 @@ import {
   type Run,
   type SessionState,
 } from '@fox-tempo/contract';
-import { createTickets } from './http/authorship.ts';
+import { createTickets } from './modules/session/index.ts';
 import { openTestApp, type DemoPerson } from './testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;

@@ -7,7 +7,7 @@ import { assemble } from './assemble.ts';
 import { seedIfEmpty } from './db/seed.ts';
 import { lanFromStart, lanOrigin } from './http/lan.ts';
 import { factsOf, log } from './http/log.ts';
-import { renewOwnerCode } from './modules/session/service.ts';
+import { renewOwnerCode } from './modules/session/index.ts';
 
 const url = process.env['DATABASE_URL'];
 if (url === undefined || url === '') throw new Error('DATABASE_URL is not set; start with "npm start".');

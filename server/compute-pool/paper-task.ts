@@ -1,10 +1,7 @@
 /** Runs in a worker thread: a printed page. A file of its own, since the font machinery is large and the other tasks need none of it. */
 import { takeShopTexts, wordsIn, type ShopTexts } from '@fox-tempo/words';
-import { cardDensities, cardDocument, type CardContent } from '../modules/cards/card-document.ts';
-import { pagesOf, renderPdf } from '../modules/papers/pdf.ts';
-import { procedureDocument } from '../modules/papers/procedure-document.ts';
-import { runPlanDocument } from '../modules/papers/run-plan-document.ts';
-import { trialDocument } from '../modules/papers/trial-document.ts';
+import { cardDensities, cardDocument, type CardContent } from '../modules/cards/index.ts';
+import { pagesOf, renderPdf, procedureDocument, runPlanDocument, trialDocument } from '../modules/papers/index.ts';
 import type { PaperTask, TaskAnswer } from './task.ts';
 
 export default async function run({

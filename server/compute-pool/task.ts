@@ -2,10 +2,8 @@
 import { mapRow, verbs, type MapJob, type VerbName } from '@fox-tempo/contract';
 import { takeShopTexts, withSentences, wordsIn, type Saying, type ShopTexts } from '@fox-tempo/words';
 import type { Issue } from '@fox-tempo/core/base/outcome';
-import type { CardContent } from '../modules/cards/card-document.ts';
-import type { DayContent } from '../modules/papers/run-plan-document.ts';
-import type { SheetContent } from '../modules/papers/procedure-document.ts';
-import type { RecordContent } from '../modules/papers/trial-document.ts';
+import type { CardContent } from '../modules/cards/index.ts';
+import type { DayContent, SheetContent, RecordContent } from '../modules/papers/index.ts';
 
 type ThreadTask =
   | Warming

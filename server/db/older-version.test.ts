@@ -9,7 +9,7 @@ import pg from 'pg';
 import request from 'supertest';
 import type { StepTimes, Stock } from '@fox-tempo/contract';
 import { rowan } from '@fox-tempo/core/scenarios';
-import { renewOwnerCode } from '../modules/session/service.ts';
+import { renewOwnerCode } from '../modules/session/index.ts';
 import { makeDatabase, openTestApp } from '../testing/test-app.ts';
 
 const migrationsFolder = fileURLToPath(new URL('../drizzle', import.meta.url));

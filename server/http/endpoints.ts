@@ -20,9 +20,9 @@ import {
 } from '@fox-tempo/contract';
 import { type Request, type RequestHandler, type Response, type Router } from 'express';
 import type { Database } from '../db/connection.ts';
-import { self, type Author } from '../modules/observations/author.ts';
-import { personOf, type SignedIn } from '../modules/session/who.ts';
-import { authorOf, type Tickets } from './authorship.ts';
+import { self, type Author } from '../modules/observations/index.ts';
+import { personOf, type SignedIn, type Tickets } from '../modules/session/index.ts';
+import { authorOf } from './authorship.ts';
 import { bodyReader } from './body.ts';
 import { once } from './once.ts';
 import { pageRequest, type PageRequest } from './paging.ts';

@@ -2,9 +2,8 @@
  * Where a run of pieces would be more arc in ten minutes than the rating plate allows at its rms current: the pause that each piece then needs. Handling
  * cools already; only what it does not cover is a pause.
  */
-import { dutyFromPlate } from '../../machine/description/index.ts';
+import { dutyFromPlate, type Machine } from '../../machine/description/index.ts';
 import { rmsCurrentA } from '../../machine/dials/index.ts';
-import { type Machine } from '../../machine/description/index.ts';
 import { handlingMinutes, type DayJob } from './day-plan.ts';
 
 export interface Pause {

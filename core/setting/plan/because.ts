@@ -1,6 +1,6 @@
 /** The sum behind every figure of a plan, in one line each. The formulas' constants are metric, so these lines are too. */
 import { absent, amount, bare, inSentence, type Phrase, message, sum } from '../../base/messages/index.ts';
-import { trueFlowFactor } from '../../metal/consumables/index.ts';
+import { trueFlowFactor, type FillerFamily } from '../../metal/consumables/index.ts';
 import { migEfficiency } from '../heat-input/index.ts';
 import { dipMelting } from '../../metal/melting/index.ts';
 import { gasTimesOf, type PlanFigures, type Workings } from './figures.ts';
@@ -8,7 +8,6 @@ import { figureKinds } from './figure-kinds.ts';
 import type { PlanInput } from './input.ts';
 import { isFluidWire, jointRule, thinnerMm, type JointRule } from './joints.ts';
 import { convexity } from '../bead/index.ts';
-import type { FillerFamily } from '../../metal/consumables/index.ts';
 import { dipVolts } from './mode-model.ts';
 import { flowRule, slagSPerM, stickOutSum, weaveRule } from './practice.ts';
 import { sizeRule } from './wishes.ts';

@@ -3,11 +3,10 @@
  * Runs a few dozen times per plan with moved constants, so it builds no text beyond the wishes' own.
  */
 import { neutralNudges, wireInGas, type Nudges, type WireInGas } from '../../metal/arc/index.ts';
-import { seamGasL, trueFlowFactor } from '../../metal/consumables/index.ts';
+import { seamGasL, trueFlowFactor, fillerOf } from '../../metal/consumables/index.ts';
 import { areaForTravel, filletLegMm, travelForArea } from '../bead/index.ts';
 import { arcEnergyKjPerMm, migEfficiency } from '../heat-input/index.ts';
 import { depositionKgPerH } from '../../metal/melting/index.ts';
-import { fillerOf } from '../../metal/consumables/index.ts';
 import { bestLogArea, leastBending, type Bend } from './bend.ts';
 import { usualSequence } from '../../weld/sequence/index.ts';
 import { coldestShare, type GasTimes, type PlanInput } from './input.ts';

@@ -4,7 +4,7 @@ import { translate } from '@fox-tempo/core/machine/dials';
 import { asStands } from '@fox-tempo/core/machine/teaching';
 import { withOffset } from '@fox-tempo/core/evidence/window';
 import { languages, wordsIn } from '@fox-tempo/words';
-import { pagesOf } from '../papers/pdf.ts';
+import { pagesOf } from '../papers/index.ts';
 import { cardDocument, type CardContent } from './card-document.ts';
 import { marked, outsideMarks } from '../../testing/marked.ts';
 import { openTestApp } from '../../testing/test-app.ts';

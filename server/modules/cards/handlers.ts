@@ -4,10 +4,10 @@ import { Raw, type Handlers } from '../../http/endpoints.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { lanFromStart, lanOrigin } from '../../http/lan.ts';
 import { wordsOf } from '../../http/words.ts';
-import { requireMachine } from '../machines/service.ts';
-import { requireSeam } from '../seams/service.ts';
-import { readShop } from '../shop/repo.ts';
-import { currentEntries } from '../slots/repo.ts';
+import { requireMachine } from '../machines/index.ts';
+import { requireSeam } from '../seams/index.ts';
+import { readShop } from '../shop/index.ts';
+import { currentEntries } from '../slots/index.ts';
 
 export function cardHandlers(pool: ComputePool): Pick<Handlers, 'card'> {
   return {

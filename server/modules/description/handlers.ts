@@ -5,7 +5,7 @@ import type { ComputePool } from '../../compute-pool/pool.ts';
 import type { Connection } from '../../db/connection.ts';
 import { Raw, type Handlers } from '../../http/endpoints.ts';
 import type { Metrics } from '../../http/metrics.ts';
-import { ping } from '../shop/repo.ts';
+import { ping } from '../shop/index.ts';
 
 export function descriptionHandlers(
   connection: Connection,

@@ -1,7 +1,7 @@
 /** What is measured at a machine: lead resistance and how long changeover steps take. */
 import type { Handlers } from '../../http/endpoints.ts';
-import { requireMachine } from '../machines/service.ts';
-import { addObservation } from '../observations/repo.ts';
+import { requireMachine } from '../machines/index.ts';
+import { addObservation } from '../observations/index.ts';
 import { leadReadings, ownStepTimes } from './repo.ts';
 
 export const floorHandlers = {

@@ -5,7 +5,7 @@ import type { Executor } from '../../db/connection.ts';
 import { observations, people } from '../../db/schema/index.ts';
 import { toPage, type PageRequest } from '../../http/paging.ts';
 import { isoTime } from '../../http/timestamp.ts';
-import { bodiesAt } from '../observations/repo.ts';
+import { bodiesAt } from '../observations/index.ts';
 
 /** Readings, the oldest first. */
 export async function leadReadings(

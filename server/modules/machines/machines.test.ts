@@ -4,7 +4,7 @@ import { asStands } from '@fox-tempo/core/machine/teaching';
 import { machineWithStanding, type MachineResource } from '@fox-tempo/contract';
 import { medlar } from '@fox-tempo/core/scenarios';
 import { dayIn } from '../../http/timestamp.ts';
-import { readShop } from '../shop/repo.ts';
+import { readShop } from '../shop/index.ts';
 import { openTestApp } from '../../testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;

@@ -14,11 +14,10 @@ import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput, orProblem, violates } from '../../http/problem.ts';
 import { dayIn } from '../../http/timestamp.ts';
 import { staleVersion } from '../../http/version.ts';
-import { addObservation } from '../observations/repo.ts';
-import { readShop } from '../shop/repo.ts';
-import { personName } from '../people/repo.ts';
+import { addObservation, self, type Author } from '../observations/index.ts';
+import { readShop } from '../shop/index.ts';
+import { personName } from '../people/index.ts';
 import { findMachine, insertMachine, lockMachine, nameTaken, updateMachine } from './repo.ts';
-import { self, type Author } from '../observations/author.ts';
 
 export async function requireMachine(db: Executor, id: string): Promise<MachineResource> {
   const machine = await findMachine(db, id);

@@ -5,12 +5,11 @@ import { type IssueCode } from '@fox-tempo/core/base/outcome';
 import { may, recordedKinds, type Observation, type ObservationCreate, type Role } from '@fox-tempo/contract';
 import type { Database } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
-import { missingBlob } from '../blobs/repo.ts';
-import { refuseForeignDials } from '../machines/foreign-dials.ts';
-import { requireMachine } from '../machines/service.ts';
-import { findPerson } from '../people/repo.ts';
-import { requireSeam } from '../seams/service.ts';
-import { withdrawTrial } from '../trials/repo.ts';
+import { missingBlob } from '../blobs/index.ts';
+import { refuseForeignDials, requireMachine } from '../machines/index.ts';
+import { findPerson } from '../people/index.ts';
+import { requireSeam } from '../seams/index.ts';
+import { withdrawTrial } from '../trials/index.ts';
 import { addObservation, attach, findObservation, lockObservation, withdrawalOf } from './repo.ts';
 import type { Author } from './author.ts';
 

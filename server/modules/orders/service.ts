@@ -16,14 +16,11 @@ import { amount, joined } from '@fox-tempo/core/base/messages';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';
-import { addObservation } from '../observations/repo.ts';
-import { requirePart } from '../parts/service.ts';
-import { seamsOfPart } from '../seams/repo.ts';
-import { lockItems } from '../stock/repo.ts';
-import { drawFor, writeDrawn, type Draw } from '../stock/service.ts';
-import { undoLast } from '../stock/take-back.ts';
+import { addObservation, self, type Author } from '../observations/index.ts';
+import { requirePart } from '../parts/index.ts';
+import { seamsOfPart } from '../seams/index.ts';
+import { lockItems, drawFor, writeDrawn, type Draw, undoLast } from '../stock/index.ts';
 import { addCount, findOrder, loggedOf, insertOrder, lockOrder, numberTaken, takenBy, updateOrder } from './repo.ts';
-import { self, type Author } from '../observations/author.ts';
 
 export async function addOrder(db: Database, order: OrderCreate, by: string): Promise<Order> {
   await requirePart(db, order.partId);

@@ -5,15 +5,13 @@ import { Raw, type Handlers } from '../../http/endpoints.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { dayIn } from '../../http/timestamp.ts';
 import { wordsOf } from '../../http/words.ts';
-import { findBlob } from '../blobs/repo.ts';
-import { listMachines } from '../machines/repo.ts';
-import { requireMachine } from '../machines/service.ts';
-import { listOrders } from '../orders/repo.ts';
-import { findRevision } from '../revisions/repo.ts';
-import { listSeams } from '../seams/repo.ts';
-import { requireSeam } from '../seams/service.ts';
-import { readShop } from '../shop/repo.ts';
-import { requireTrial, searchTrials } from '../trials/service.ts';
+import { findBlob } from '../blobs/index.ts';
+import { listMachines, requireMachine } from '../machines/index.ts';
+import { listOrders } from '../orders/index.ts';
+import { findRevision } from '../revisions/index.ts';
+import { listSeams, requireSeam } from '../seams/index.ts';
+import { readShop } from '../shop/index.ts';
+import { requireTrial, searchTrials } from '../trials/index.ts';
 
 const everything = { limit: 1000, after: undefined };
 /** Photographs on one page. */

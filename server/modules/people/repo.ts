@@ -3,7 +3,7 @@ import { and, asc, eq, gt, or, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/connection.ts';
 import { people } from '../../db/schema/index.ts';
 import { toPage, type PageRequest } from '../../http/paging.ts';
-import { untoldTries } from '../session/repo.ts';
+import { untoldTries } from '../session/index.ts';
 
 /** `tellsTries`: with the wrong PINs tried for each, which are an owner's to know. */
 export async function listPeople(

@@ -13,9 +13,7 @@ import {
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';
-import { hashPin } from '../session/pin.ts';
-import { endSessionsOf, forgetAllTries } from '../session/repo.ts';
-import type { SignedIn } from '../session/who.ts';
+import { hashPin, endSessionsOf, forgetAllTries, type SignedIn } from '../session/index.ts';
 import { findPerson, insertPerson, lockOwners, lockPerson, updatePerson } from './repo.ts';
 
 export async function addPerson(db: Database, { name, role, pin }: PersonCreate, me: SignedIn): Promise<Person> {

@@ -5,7 +5,7 @@ import { runsCsv } from './csv.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { listRuns } from './repo.ts';
 import { decideRun, recordRun } from './service.ts';
-import { deviceOf } from '../session/device.ts';
+import { deviceOf } from '../session/index.ts';
 
 const uuid = /^[0-9a-f-]{36}$/i;
 /** Rows of one table; more than a shop welds in years. */

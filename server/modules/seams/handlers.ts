@@ -1,21 +1,13 @@
 import type { Handlers } from '../../http/endpoints.ts';
-import { deviceOf } from '../session/device.ts';
+import { deviceOf } from '../session/index.ts';
 import { limitsHistory, listSeams } from './repo.ts';
-import { listRevisions } from '../revisions/repo.ts';
-import {
-  copySeam,
-  createSeam,
-  deleteSeam,
-  issueRevision,
-  lockSetting,
-  moveSeam,
-  releaseSetting,
-  requireSeam,
-  restoreSeam,
-  saveLimits,
-  saveOffset,
-  saveSeam,
-} from './service.ts';
+import { listRevisions } from '../revisions/index.ts';
+import { copySeam, createSeam, deleteSeam, moveSeam, restoreSeam } from './service.ts';
+import { issueRevision } from './issue.ts';
+import { lockSetting, releaseSetting, saveOffset } from './hold.ts';
+import { requireSeam } from './require.ts';
+import { saveLimits } from './limits.ts';
+import { saveSeam } from './save-setting.ts';
 
 export const seamHandlers = {
   seams: ({ db, page }) => listSeams(db, page),

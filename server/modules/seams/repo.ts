@@ -7,7 +7,7 @@ import { prepared } from '../../db/prepared.ts';
 import { observations, parts, people, programRevisions, programs, seams } from '../../db/schema/index.ts';
 import { toPage, type PageRequest } from '../../http/paging.ts';
 import { isoTime } from '../../http/timestamp.ts';
-import { readRevisions, revisionKeyColumns } from '../revisions/repo.ts';
+import { readRevisions, revisionKeyColumns } from '../revisions/index.ts';
 
 const creators = alias(people, 'creators');
 const changers = alias(people, 'changers');

@@ -3,7 +3,7 @@ import type { Handlers } from '../../http/endpoints.ts';
 import { HttpProblem } from '../../http/problem.ts';
 import { hashPin } from './pin.ts';
 import { endSessionsOf, forgetAllTries, setPin, setPreferences } from './repo.ts';
-import type { Tickets } from '../../http/authorship.ts';
+import type { Tickets } from './tickets.ts';
 import { demoSignIn, endOwnSession, makeOwner, ownSessions, sessionState, signIn, signOut } from './service.ts';
 
 export const sessionHandlers = (tickets: Tickets) =>

@@ -6,7 +6,7 @@ import type { LeadPin, OwnSession, Role, SessionState } from '@fox-tempo/contrac
 import type { Request, Response } from 'express';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem } from '../../http/problem.ts';
-import { readShop } from '../shop/repo.ts';
+import { readShop } from '../shop/index.ts';
 import { hashPin, pinFits, waitAfter } from './pin.ts';
 import {
   countTry,
@@ -28,7 +28,7 @@ import {
   type Try,
 } from './repo.ts';
 import { personOf } from './who.ts';
-import type { Tickets } from '../../http/authorship.ts';
+import type { Tickets } from './tickets.ts';
 import { log } from '../../http/log.ts';
 import { deviceName, deviceOf, placeOf, rememberDevice, type Device } from './device.ts';
 

@@ -3,10 +3,10 @@ import { foundOn, slotDrift } from '@fox-tempo/core/machine/setup';
 import { type ShiftSlot } from '@fox-tempo/contract';
 import { slotState } from '@fox-tempo/core/machine/dials';
 import type { Executor } from '../../db/connection.ts';
-import { listMachines } from '../machines/repo.ts';
-import { lastHandAt } from '../observations/repo.ts';
-import { findSeam } from '../seams/repo.ts';
-import { currentEntries } from '../slots/repo.ts';
+import { listMachines } from '../machines/index.ts';
+import { lastHandAt } from '../observations/index.ts';
+import { findSeam } from '../seams/index.ts';
+import { currentEntries } from '../slots/index.ts';
 
 const mostMachines = { limit: 200, after: undefined };
 const mostSlots = { limit: 1000, after: undefined };

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import request from 'supertest';
 import type { Bundle, ImportReport, SeamResource } from '@fox-tempo/contract';
-import { renewOwnerCode } from '../session/service.ts';
+import { renewOwnerCode } from '../session/index.ts';
 import { openTestApp } from '../../testing/test-app.ts';
 
 let test: Awaited<ReturnType<typeof openTestApp>>;

@@ -14,13 +14,10 @@ import type { Issue, Outcome } from '@fox-tempo/core/base/outcome';
 import type { Database } from '../../db/connection.ts';
 import type { Handlers } from '../../http/endpoints.ts';
 import { invalidInput, orProblem } from '../../http/problem.ts';
-import type { SignedIn } from '../session/who.ts';
-import { listMachines, nameTaken } from '../machines/repo.ts';
-import { createMachine } from '../machines/service.ts';
-import { findPartByName, insertPart, listParts } from '../parts/repo.ts';
-import { requirePart } from '../parts/service.ts';
-import { listSeams, seamsOfPart } from '../seams/repo.ts';
-import { createSeam, saveSeam } from '../seams/service.ts';
+import type { SignedIn } from '../session/index.ts';
+import { listMachines, nameTaken, createMachine } from '../machines/index.ts';
+import { findPartByName, insertPart, listParts, requirePart } from '../parts/index.ts';
+import { listSeams, seamsOfPart, createSeam, saveSeam } from '../seams/index.ts';
 import { readShop } from './repo.ts';
 
 /** Everything in one answer: lists are read page by page. */

@@ -1,7 +1,7 @@
 import { message } from '@fox-tempo/words';
 import type { Handlers } from '../../http/endpoints.ts';
 import { HttpProblem } from '../../http/problem.ts';
-import { requireMachine } from '../machines/service.ts';
+import { requireMachine } from '../machines/index.ts';
 import { currentEntries, slotHistory } from './repo.ts';
 import { noteFound, storeInSlot } from './service.ts';
 

@@ -1,5 +1,5 @@
 /** Storing into a machine's memory: what stands there is kept for ever, and nobody overwrites what they have not seen. */
-import { refuseForeignDials } from '../machines/foreign-dials.ts';
+import { refuseForeignDials, lockMachine, requireMachine } from '../machines/index.ts';
 import { message } from '@fox-tempo/words';
 import { type SlotEntry, type SlotFound, type SlotStore } from '@fox-tempo/contract';
 import { cardOf, whyNotWords } from '@fox-tempo/core/machine/dials';
@@ -7,13 +7,10 @@ import { asStands } from '@fox-tempo/core/machine/teaching';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';
-import { lockMachine } from '../machines/repo.ts';
-import { requireMachine } from '../machines/service.ts';
-import { addObservation } from '../observations/repo.ts';
-import { programIdOf } from '../revisions/repo.ts';
-import { requireListedSeam } from '../seams/service.ts';
+import { addObservation, type Author } from '../observations/index.ts';
+import { programIdOf } from '../revisions/index.ts';
+import { requireListedSeam } from '../seams/index.ts';
 import { insertEntry, slotHistory } from './repo.ts';
-import type { Author } from '../observations/author.ts';
 
 export async function storeInSlot(
   db: Database,

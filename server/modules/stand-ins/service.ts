@@ -19,9 +19,9 @@ import { message } from '@fox-tempo/words';
 import type { Database } from '../../db/connection.ts';
 import { handOf } from '../../db/demo/hands.ts';
 import { HttpProblem, orProblem } from '../../http/problem.ts';
-import { requireMachine } from '../machines/service.ts';
-import { findRevision } from '../revisions/repo.ts';
-import { requireSeam } from '../seams/service.ts';
+import { requireMachine } from '../machines/index.ts';
+import { findRevision } from '../revisions/index.ts';
+import { requireSeam } from '../seams/index.ts';
 import { keepStandIn, lockStandIn } from './repo.ts';
 
 const shopC = 20;

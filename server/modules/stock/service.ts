@@ -14,9 +14,9 @@ import {
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import { staleVersion } from '../../http/version.ts';
-import { findMachine } from '../machines/repo.ts';
-import { addObservation } from '../observations/repo.ts';
-import { useOf } from '../revisions/use.ts';
+import { findMachine } from '../machines/index.ts';
+import { addObservation, type Author } from '../observations/index.ts';
+import { useOf } from '../revisions/index.ts';
 import {
   addMovements,
   insertCylinder,
@@ -30,7 +30,6 @@ import {
   updateSpool,
   type Movement,
 } from './repo.ts';
-import type { Author } from '../observations/author.ts';
 
 export async function readStock(db: Executor): Promise<Stock> {
   const [cylinders, spools] = await Promise.all([listCylinders(db), listSpools(db)]);

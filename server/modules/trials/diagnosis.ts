@@ -7,10 +7,10 @@ import { message } from '@fox-tempo/words';
 import type { Database } from '../../db/connection.ts';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import { HttpProblem } from '../../http/problem.ts';
-import { requireMachine } from '../machines/service.ts';
-import { bodiesAt } from '../observations/repo.ts';
-import { findRevision } from '../revisions/repo.ts';
-import { readWear } from '../wear/service.ts';
+import { requireMachine } from '../machines/index.ts';
+import { bodiesAt } from '../observations/index.ts';
+import { findRevision } from '../revisions/index.ts';
+import { readWear } from '../wear/index.ts';
 import { requireTrial } from './service.ts';
 
 /** Trials before it whose belief goes on; further back somebody has changed too much. */

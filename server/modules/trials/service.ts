@@ -1,5 +1,5 @@
 /** Recording a trial: judged against the limits that stand on the seam at that moment, and kept with what the plan expected. */
-import { shopSite } from '../shop/site.ts';
+import { shopSite, readShop } from '../shop/index.ts';
 import { ruleQuestion, type Site } from '@fox-tempo/core/site';
 import {
   may,
@@ -42,13 +42,12 @@ import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
 import type { PageRequest } from '../../http/paging.ts';
 import { isoTime } from '../../http/timestamp.ts';
-import { missingBlob } from '../blobs/repo.ts';
-import { requireMachine } from '../machines/service.ts';
-import { addObservation, attach, findObservation, lockObservation } from '../observations/repo.ts';
-import { findPerson } from '../people/repo.ts';
-import { findRevision } from '../revisions/repo.ts';
-import { requireListedSeam, requireSeam } from '../seams/service.ts';
-import { readShop } from '../shop/repo.ts';
+import { missingBlob } from '../blobs/index.ts';
+import { requireMachine } from '../machines/index.ts';
+import { addObservation, attach, findObservation, lockObservation, type Author } from '../observations/index.ts';
+import { findPerson } from '../people/index.ts';
+import { findRevision } from '../revisions/index.ts';
+import { requireListedSeam, requireSeam } from '../seams/index.ts';
 import {
   findTrial,
   formsOf,
@@ -60,7 +59,6 @@ import {
   timedTrials,
   trialOfObservation,
 } from './repo.ts';
-import type { Author } from '../observations/author.ts';
 
 /** What the server adds to a trial when it arrives; kept in its observation, because limits and plan of the day belong to it. */
 interface Judged {

@@ -13,9 +13,8 @@ import {
   type WeldDone,
 } from '@fox-tempo/core/machine/wear';
 import type { Executor } from '../../db/connection.ts';
-import { listMachines } from '../machines/repo.ts';
-import { findRevision } from '../revisions/repo.ts';
-import { useOf } from '../revisions/use.ts';
+import { listMachines } from '../machines/index.ts';
+import { findRevision, useOf } from '../revisions/index.ts';
 import { listReplacements, weldSums, type Replacement, type WeldSum } from './repo.ts';
 
 const mostMachines = { limit: 200, after: undefined };

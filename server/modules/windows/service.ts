@@ -8,9 +8,9 @@ import { message } from '@fox-tempo/words';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import type { Database } from '../../db/connection.ts';
 import { invalidInput } from '../../http/problem.ts';
-import { requireMachine } from '../machines/service.ts';
-import { findRevision } from '../revisions/repo.ts';
-import { requireSeam, writeWindow } from '../seams/service.ts';
+import { requireMachine } from '../machines/index.ts';
+import { findRevision } from '../revisions/index.ts';
+import { requireSeam, writeWindow } from '../seams/index.ts';
 
 export async function saveWindow(
   db: Database,

@@ -1,0 +1,1 @@
+export { findBlob, missingBlob } from './repo.ts';

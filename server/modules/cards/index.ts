@@ -1,0 +1,1 @@
+export { type CardContent, cardDensities, cardDocument } from './card-document.ts';

@@ -1,0 +1,1 @@
+export { type JobQueue, createJobQueue } from './queue.ts';

@@ -1,0 +1,3 @@
+export { refuseForeignDials } from './foreign-dials.ts';
+export { findMachine, listMachines, lockMachine, nameTaken } from './repo.ts';
+export { createMachine, requireMachine } from './service.ts';

@@ -1,0 +1,2 @@
+export { type Author, self } from './author.ts';
+export { addObservation, attach, bodiesAt, findObservation, lastHandAt, lockObservation } from './repo.ts';

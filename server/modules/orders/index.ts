@@ -1,0 +1,2 @@
+export { addCount, listOrders, lockOrder } from './repo.ts';
+export { countReady, requireOrder, seamCounts } from './service.ts';

@@ -1,0 +1,2 @@
+export { findPartByName, insertPart, listParts } from './repo.ts';
+export { requirePart } from './service.ts';

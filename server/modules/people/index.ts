@@ -1,0 +1,1 @@
+export { findPerson, personName } from './repo.ts';

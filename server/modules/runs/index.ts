@@ -1,0 +1,1 @@
+export { type KeptRun } from './repo.ts';

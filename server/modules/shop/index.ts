@@ -1,0 +1,2 @@
+export { ensureShop, markDemo, ping, readShop } from './repo.ts';
+export { shopSite } from './site.ts';

@@ -1,0 +1,1 @@
+export { currentEntries } from './repo.ts';

@@ -1,0 +1,1 @@
+export { addStandIn } from './repo.ts';

@@ -1,0 +1,2 @@
+export { evidenceOf, withdrawTrial } from './repo.ts';
+export { recordTrial, requireTrial, searchTrials } from './service.ts';

@@ -1,0 +1,1 @@
+export { readWear } from './service.ts';

@@ -1,0 +1,1 @@
+export { readShopTexts } from './service.ts';

@@ -1,4 +1,4 @@
-/** Arrows of the house: core <- contract, core <- words, both <- { server, web, cli }; nobody imports upward, features meet through their index. */
+/** Arrows of the house: core <- contract, core <- words, both <- { server, web, cli }; nobody imports upward, parts, routes and modules meet through their index. */
 const inside = (folder) => `^${folder}/`;
 module.exports = {
   forbidden: [
@@ -76,13 +76,20 @@ module.exports = {
       to: { path: '^(web|server)/' },
     },
     {
-      name: 'features-meet-through-index',
+      name: 'parts-meet-through-index',
       severity: 'error',
-      from: { path: '^web/src/features/([^/]+)/' },
+      from: { path: '^web/src/(routes|parts)/([^/]+)/' },
       to: {
-        path: '^web/src/features/([^/]+)/',
-        pathNot: ['^web/src/features/$1/', '^web/src/features/[^/]+/index\\.tsx?$'],
+        path: '^web/src/(routes|parts)/([^/]+)/',
+        pathNot: ['^web/src/$1/$2/', '^web/src/(routes|parts)/[^/]+/index\\.tsx?$'],
       },
+    },
+    {
+      name: 'parts-below-routes',
+      comment: 'A part has no address and may stand on any route.',
+      severity: 'error',
+      from: { path: '^web/src/parts/' },
+      to: { path: '^web/src/routes/' },
     },
     {
       name: 'modules-meet-through-index',
@@ -98,10 +105,10 @@ module.exports = {
       to: { path: '^server/modules/[^/]+/', pathNot: '^server/modules/[^/]+/index\\.ts$' },
     },
     {
-      name: 'ui-below-features',
+      name: 'ui-below-parts',
       severity: 'error',
-      from: { path: '^web/src/(ui|lib)/' },
-      to: { path: '^web/src/(features|app)/' },
+      from: { path: '^web/src/(ui|lib|data|session|sheet)/' },
+      to: { path: '^web/src/(routes|parts|app)/' },
     },
     {
       name: 'only-repo-touches-drizzle',

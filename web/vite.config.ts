@@ -25,14 +25,14 @@ export default defineConfig({
             {
               name: 'words',
               // The hazards in English are for pages in another language, the terms for the glossary.
-              test: /[\\/](words[\\/](?!hazards\.en|reviewed|terms)|core[\\/]base[\\/](messages|units|outcome)[\\/]|intl-messageformat|@formatjs|web[\\/]src[\\/]lib[\\/](words|load-words|settings|device|languages))/,
+              test: /[\\/](words[\\/](?!hazards\.en|reviewed|terms)|core[\\/]base[\\/](messages|units|outcome)[\\/]|intl-messageformat|@formatjs|web[\\/]src[\\/](lib[\\/](words|load-words|device)|session[\\/]settings))/,
               minShareCount: 1,
             },
             {
               name: 'first-view',
-              test: /[\\/]web[\\/]src[\\/].*[\\/](start|today|tour|reading|language-row|notices|overlay|text-field|use-sum|supervised)\.tsx?$/,
+              test: /[\\/]web[\\/]src[\\/].*[\\/](start|today|tour|preferences|language-row|notices|overlay|text-field|use-sum|supervised)\.tsx?$/,
             },
-            { name: 'shared', test: /[\\/]web[\\/]src[\\/](ui|lib|app)[\\/]/, minShareCount: 8 },
+            { name: 'shared', test: /[\\/]web[\\/]src[\\/](ui|lib|session|app)[\\/]/, minShareCount: 8 },
           ],
         },
       },

@@ -16,7 +16,7 @@ import { runVerb } from '../../cli/run.ts';
 import { cardDocument } from '../../server/modules/cards/index.ts';
 import { procedureDocument } from '../../server/modules/papers/index.ts';
 import { useFor } from '../../server/modules/revisions/index.ts';
-import { measureSeam } from '../../web/src/lib/part-use.ts';
+import { measureSeam } from '../../web/src/data/part-use.ts';
 import { planOf, sheetOf } from '../../web/src/sheet/sheet.ts';
 import type { Case } from './cases.ts';
 import type { FigureName, Shown } from './figures.ts';

@@ -1,7 +1,7 @@
 /** First the words, then the interface: nothing is shown that would have to be said again. */
 import { isLanguage } from '@fox-tempo/words';
 import { wordsForPage } from './lib/load-words.ts';
-import { borrowUnits, settings } from './lib/settings.ts';
+import { borrowUnits, settings } from './session/settings.ts';
 import { spoken, speak } from './lib/words.ts';
 
 /** A card may be opened in the language and units of another reader. */

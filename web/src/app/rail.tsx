@@ -5,9 +5,9 @@ import { Box, chakra } from '@chakra-ui/react';
 import { roleNames } from '@fox-tempo/contract';
 import type { ReactNode } from 'react';
 import { Link, NavLink, useLocation } from 'react-router';
-import { openOverlay } from '../features/finding/index.ts';
-import { useMe } from '../lib/session.ts';
-import { toggleTheme, toggleUnits, useReading } from '../lib/reading.ts';
+import { openOverlay } from '../parts/palette/index.ts';
+import { useMe } from '../session/session.ts';
+import { toggleTheme, toggleUnits, useReading } from '../session/preferences.ts';
 import { signInAddress } from './sign-in-address.ts';
 
 interface Stop {

@@ -1,7 +1,8 @@
 /** Routes are nouns. Views load their data before they show, and come as chunks of their own. */
 import { t } from '../lib/words.ts';
 import { Box } from '@chakra-ui/react';
-import { createBrowserRouter, redirect } from 'react-router';
+import type { ComponentType } from 'react';
+import { createBrowserRouter, redirect, type LoaderFunction, type RouteObject } from 'react-router';
 import { ProblemError } from '../data/api.ts';
 import { ErrorPage } from './error-page.tsx';
 import { Frame, loadFrame } from './frame.tsx';
@@ -14,13 +15,32 @@ function Loading() {
   );
 }
 
+/** A view of its own chunk: what its folder exports as its component, and what it loads before it shows. */
+function page<Module>(
+  path: string,
+  load: () => Promise<Module>,
+  component: keyof Module,
+  loader?: keyof Module,
+): RouteObject {
+  return {
+    path,
+    lazy: async () => {
+      const module = await load();
+      return {
+        Component: module[component] as ComponentType,
+        ...(loader ? { loader: module[loader] as LoaderFunction } : {}),
+      };
+    },
+  };
+}
+
 export const router = createBrowserRouter([
   {
     path: '/sign-in',
     ErrorBoundary: ErrorPage,
     HydrateFallback: Loading,
     lazy: async () => {
-      const { SignIn, loadSignIn } = await import('../features/sign-in/index.ts');
+      const { SignIn, loadSignIn } = await import('../routes/sign-in/index.ts');
       return { Component: SignIn, loader: loadSignIn };
     },
   },
@@ -30,7 +50,7 @@ export const router = createBrowserRouter([
     ErrorBoundary: ErrorPage,
     HydrateFallback: Loading,
     lazy: async () => {
-      const { BenchMode, loadBenchMode } = await import('../features/bench-mode/index.ts');
+      const { BenchMode, loadBenchMode } = await import('../routes/at-machine/index.ts');
       return {
         Component: BenchMode,
         loader: async (args: { params: { id?: string }; request: Request }) =>
@@ -51,202 +71,46 @@ export const router = createBrowserRouter([
       {
         ErrorBoundary: ErrorPage,
         children: [
-          {
-            path: 'today',
-            lazy: async () => {
-              const { Today, loadToday } = await import('../features/today/index.ts');
-              return { Component: Today, loader: loadToday };
-            },
-          },
-          {
-            path: 'seams',
-            lazy: async () => {
-              const { SeamList, loadSeamList } = await import('../features/seams/index.ts');
-              return { Component: SeamList, loader: loadSeamList };
-            },
-          },
-          {
-            path: 'seams/:id',
-            lazy: async () => {
-              const { SeamSheet, loadSeamSheet } = await import('../features/seams/index.ts');
-              return { Component: SeamSheet, loader: loadSeamSheet };
-            },
-          },
-          {
-            path: 'seams/:id/wire',
-            lazy: async () => {
-              const { WireChoice, loadWireChoice } = await import('../features/wire-choice/index.ts');
-              return { Component: WireChoice, loader: loadWireChoice };
-            },
-          },
-          {
-            path: 'seams/:id/setup',
-            lazy: async () => {
-              const { Setup, loadSetup } = await import('../features/setup/index.ts');
-              return { Component: Setup, loader: loadSetup };
-            },
-          },
-          {
-            path: 'seams/:id/store',
-            lazy: async () => {
-              const { Store, loadStore } = await import('../features/memory/index.ts');
-              return { Component: Store, loader: loadStore };
-            },
-          },
-          {
-            path: 'seams/:id/trial',
-            lazy: async () => {
-              const { TrialRecord, loadTrialRecord } = await import('../features/trials/index.ts');
-              return { Component: TrialRecord, loader: loadTrialRecord };
-            },
-          },
-          {
-            path: 'seams/:id/trial-plan',
-            lazy: async () => {
-              const { TrialPlan, loadTrialPlan } = await import('../features/trials/index.ts');
-              return { Component: TrialPlan, loader: loadTrialPlan };
-            },
-          },
-          {
-            path: 'seams/:id/heat',
-            lazy: async () => {
-              const { Heat, loadHeat } = await import('../features/heat/index.ts');
-              return { Component: Heat, loader: loadHeat };
-            },
-          },
-          {
-            path: 'seams/:id/window',
-            lazy: async () => {
-              const { WindowView, loadWindow } = await import('../features/window/index.ts');
-              return { Component: WindowView, loader: loadWindow };
-            },
-          },
-          {
-            path: 'seams/:id/procedure',
-            lazy: async () => {
-              const { ProcedureView, loadProcedure } = await import('../features/procedure/index.ts');
-              return { Component: ProcedureView, loader: loadProcedure };
-            },
-          },
-          {
-            path: 'waiting',
-            lazy: async () => {
-              const { Waiting } = await import('../features/waiting/index.ts');
-              return { Component: Waiting };
-            },
-          },
-          {
-            path: 'costs',
-            lazy: async () => {
-              const { Costs, loadCosts } = await import('../features/costs/index.ts');
-              return { Component: Costs, loader: loadCosts };
-            },
-          },
-          {
-            path: 'run-plan',
-            lazy: async () => {
-              const { RunPlan, loadRunPlan } = await import('../features/run-plan/index.ts');
-              return { Component: RunPlan, loader: loadRunPlan };
-            },
-          },
-          {
-            path: 'shift',
-            lazy: async () => {
-              const { Shift, loadShift } = await import('../features/shift/index.ts');
-              return { Component: Shift, loader: loadShift };
-            },
-          },
-          {
-            path: 'runs',
-            lazy: async () => {
-              const { RunList, loadRuns } = await import('../features/runs/index.ts');
-              return { Component: RunList, loader: loadRuns };
-            },
-          },
-          {
-            path: 'trials',
-            lazy: async () => {
-              const { TrialList, loadTrials } = await import('../features/trials/index.ts');
-              return { Component: TrialList, loader: loadTrials };
-            },
-          },
-          {
-            path: 'trials/compare',
-            lazy: async () => {
-              const { CompareTrials, loadCompareTrials } = await import('../features/trials/index.ts');
-              return { Component: CompareTrials, loader: loadCompareTrials };
-            },
-          },
-          {
-            path: 'trials/:id',
-            lazy: async () => {
-              const { TrialView, loadTrial } = await import('../features/trials/index.ts');
-              return { Component: TrialView, loader: loadTrial };
-            },
-          },
+          page('today', () => import('../routes/today/index.ts'), 'Today', 'loadToday'),
+          page('seams', () => import('../routes/seams/index.ts'), 'SeamList', 'loadSeamList'),
+          page('seams/:id', () => import('../routes/seams/index.ts'), 'SeamSheet', 'loadSeamSheet'),
+          page('seams/:id/wire', () => import('../routes/wire-choice/index.ts'), 'WireChoice', 'loadWireChoice'),
+          page('seams/:id/setup', () => import('../routes/setup/index.ts'), 'Setup', 'loadSetup'),
+          page('seams/:id/store', () => import('../routes/store/index.ts'), 'Store', 'loadStore'),
+          page('seams/:id/trial', () => import('../routes/trials/index.ts'), 'TrialRecord', 'loadTrialRecord'),
+          page('seams/:id/trial-plan', () => import('../routes/trials/index.ts'), 'TrialPlan', 'loadTrialPlan'),
+          page('seams/:id/heat', () => import('../routes/heat/index.ts'), 'Heat', 'loadHeat'),
+          page('seams/:id/window', () => import('../routes/window/index.ts'), 'WindowView', 'loadWindow'),
+          page('seams/:id/procedure', () => import('../routes/procedure/index.ts'), 'ProcedureView', 'loadProcedure'),
+          page('waiting', () => import('../routes/waiting/index.ts'), 'Waiting'),
+          page('costs', () => import('../routes/costs/index.ts'), 'Costs', 'loadCosts'),
+          page('run-plan', () => import('../routes/run-plan/index.ts'), 'RunPlan', 'loadRunPlan'),
+          page('shift', () => import('../routes/shift/index.ts'), 'Shift', 'loadShift'),
+          page('runs', () => import('../routes/runs/index.ts'), 'RunList', 'loadRuns'),
+          page('trials', () => import('../routes/trials/index.ts'), 'TrialList', 'loadTrials'),
+          page('trials/compare', () => import('../routes/trials/index.ts'), 'CompareTrials', 'loadCompareTrials'),
+          page('trials/:id', () => import('../routes/trials/index.ts'), 'TrialView', 'loadTrial'),
           {
             path: 'simulator',
             lazy: async () => {
-              const { loadAnyBench } = await import('../features/bench/index.ts');
+              const { loadAnyBench } = await import('../routes/simulator/index.ts');
               return { loader: loadAnyBench };
             },
           },
-          {
-            path: 'simulator/:id',
-            lazy: async () => {
-              const { Bench, loadBench } = await import('../features/bench/index.ts');
-              return { Component: Bench, loader: loadBench };
-            },
-          },
+          page('simulator/:id', () => import('../routes/simulator/index.ts'), 'Bench', 'loadBench'),
           {
             path: 'sequence',
             lazy: async () => {
-              const { loadAnyScore } = await import('../features/score/index.ts');
+              const { loadAnyScore } = await import('../routes/sequence/index.ts');
               return { loader: loadAnyScore };
             },
           },
-          {
-            path: 'sequence/:id/:part?',
-            lazy: async () => {
-              const { ScoreView, loadScore } = await import('../features/score/index.ts');
-              return { Component: ScoreView, loader: loadScore };
-            },
-          },
-          {
-            path: 'machines',
-            lazy: async () => {
-              const { MachineList, loadMachineList } = await import('../features/machines/index.ts');
-              return { Component: MachineList, loader: loadMachineList };
-            },
-          },
-          {
-            path: 'machines/compare',
-            lazy: async () => {
-              const { Compare, loadCompare } = await import('../features/compare/index.ts');
-              return { Component: Compare, loader: loadCompare };
-            },
-          },
-          {
-            path: 'machines/:id/:part?',
-            lazy: async () => {
-              const { Machine, loadMachine } = await import('../features/machines/index.ts');
-              return { Component: Machine, loader: loadMachine };
-            },
-          },
-          {
-            path: 'library/:shelf?',
-            lazy: async () => {
-              const { Library, loadLibrary } = await import('../features/library/index.ts');
-              return { Component: Library, loader: loadLibrary };
-            },
-          },
-          {
-            path: 'shop/:part?',
-            lazy: async () => {
-              const { Shop, loadShop } = await import('../features/shop/index.ts');
-              return { Component: Shop, loader: loadShop };
-            },
-          },
+          page('sequence/:id/:part?', () => import('../routes/sequence/index.ts'), 'ScoreView', 'loadScore'),
+          page('machines', () => import('../routes/machines/index.ts'), 'MachineList', 'loadMachineList'),
+          page('machines/compare', () => import('../routes/compare/index.ts'), 'Compare', 'loadCompare'),
+          page('machines/:id/:part?', () => import('../routes/machines/index.ts'), 'Machine', 'loadMachine'),
+          page('library/:shelf?', () => import('../routes/library/index.ts'), 'Library', 'loadLibrary'),
+          page('shop/:part?', () => import('../routes/shop/index.ts'), 'Shop', 'loadShop'),
           // Addresses of earlier versions, as they stand on printed cards and in bookmarks.
           { path: 'bench/:id?', loader: moved('/bench', '/simulator') },
           { path: 'score/:id?/:part?', loader: moved('/score', '/sequence') },

@@ -6,7 +6,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { sweep } from '../lib/device.ts';
-import { useSettings } from '../lib/settings.ts';
+import { useSettings } from '../session/settings.ts';
 import { system } from '../ui/theme/system.ts';
 import { router } from './routes.tsx';
 

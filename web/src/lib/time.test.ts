@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { signInAs } from '../testing/show.tsx';
-import { session } from './session.ts';
+import { session } from '../session/session.ts';
 import { daysUntil, shopDay, shopTime } from './time.ts';
 
 const inZone = (timeZone: string) => {

@@ -1,7 +1,7 @@
 /** Moments and days in the shop's own time zone, wherever the screen stands. */
 import { daysBetween } from '@fox-tempo/core/day/plan';
 import { spoken } from './words.ts';
-import { shopTimeZone } from './session.ts';
+import { shopTimeZone } from '../session/session.ts';
 
 /** Months and weekdays in the language of the page; in English as the device writes them. */
 function tongue(): string | undefined {

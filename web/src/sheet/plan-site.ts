@@ -3,7 +3,7 @@ import type { MachineResource, SeamResource } from '@fox-tempo/contract';
 import { atMachine, completeSite, type Site } from '@fox-tempo/core/site';
 import { useMemo } from 'react';
 import { useStore } from 'zustand';
-import { session } from '../lib/session.ts';
+import { session } from '../session/session.ts';
 
 /** What the shop says now. */
 export function useShopSite(): Site {

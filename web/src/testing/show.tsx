@@ -4,8 +4,8 @@ import { configure, render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { createMemoryRouter, RouterProvider, type RouteObject } from 'react-router';
 import type { Role } from '@fox-tempo/contract';
-import { session } from '../lib/session.ts';
-import { settings } from '../lib/settings.ts';
+import { session } from '../session/session.ts';
+import { settings } from '../session/settings.ts';
 import { system } from '../ui/theme/system.ts';
 
 // A busy machine may take seconds over the first view; waiting longer costs nothing when all is well.

@@ -12,7 +12,7 @@ import { init, use as registerCharts, type EChartsCoreOption, type EChartsType }
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import { download, svgToPng } from '../lib/download.ts';
-import { useSettings } from '../lib/settings.ts';
+import { useSettings } from '../session/settings.ts';
 import { spoken } from '../lib/words.ts';
 import { SaveMenu } from './save-menu.tsx';
 import { colours, type ColourName } from './theme/colours.ts';

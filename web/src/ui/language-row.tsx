@@ -1,7 +1,7 @@
 /** The languages, each by its own name: found by somebody who reads none of the others. */
 import { Box, chakra } from '@chakra-ui/react';
 import { languages, written } from '@fox-tempo/words';
-import { changeReading } from '../lib/reading.ts';
+import { changeReading } from '../session/preferences.ts';
 import { t, spoken } from '../lib/words.ts';
 
 export function LanguageRow() {

@@ -1,7 +1,7 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import { afterEach, describe, expect, it, jest } from '@jest/globals';
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { settings } from '../lib/settings.ts';
+import { settings } from '../session/settings.ts';
 import { QuantityField, type QuantityFieldProps } from './quantity-field.tsx';
 import { system } from './theme/system.ts';
 

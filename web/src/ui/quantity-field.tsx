@@ -6,7 +6,7 @@ import { formatWithUnit, formatForInput } from '../lib/words.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import { quantity, type QuantityName } from '@fox-tempo/core/base/units';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
-import { useSettings } from '../lib/settings.ts';
+import { useSettings } from '../session/settings.ts';
 import { Field, inputLook } from './field.tsx';
 
 export interface QuantityFieldProps {

@@ -2,7 +2,7 @@
 import { t, formatQuantity } from '../lib/words.ts';
 import { Box, type BoxProps } from '@chakra-ui/react';
 import { type QuantityName } from '@fox-tempo/core/base/units';
-import { useSettings } from '../lib/settings.ts';
+import { useSettings } from '../session/settings.ts';
 
 export interface FigureProps extends BoxProps {
   readonly value: number;

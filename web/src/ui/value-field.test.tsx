@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { act, cleanup, fireEvent, screen } from '@testing-library/react';
 import { useState } from 'react';
-import { settings } from '../lib/settings.ts';
+import { settings } from '../session/settings.ts';
 import { resetSettings, show } from '../testing/show.tsx';
 import { ValueField, type ValueFieldProps } from './value-field.tsx';
 

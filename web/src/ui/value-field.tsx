@@ -3,7 +3,7 @@ import { absent } from '@fox-tempo/core/base/messages';
 import { t, format, formatIf, formatForInput } from '../lib/words.ts';
 import { parseQuantity, quantity, type GaugedMetal, type QuantityName } from '@fox-tempo/core/base/units';
 import { useState, type ReactNode } from 'react';
-import { useSettings } from '../lib/settings.ts';
+import { useSettings } from '../session/settings.ts';
 import { useKeptText } from './kept-text.ts';
 import { QuantityField } from './quantity-field.tsx';
 

@@ -16,7 +16,7 @@ import {
 } from '@fox-tempo/core/day/plan';
 import { bestOrder, type SoakInput } from '@fox-tempo/core/weld/soak';
 import { rankFillers, rankGases, rankSizes, type RankedChoice } from '@fox-tempo/core/setting/wire-choice';
-import { measureSeam } from '../lib/part-use.ts';
+import { measureSeam } from '../data/part-use.ts';
 import type { Sheet } from '../sheet/sheet-fields.ts';
 
 export interface Wishes {

@@ -3,7 +3,7 @@ import { chakra } from '@chakra-ui/react';
 import { quantity, type QuantityName } from '@fox-tempo/core/base/units';
 import type { ReactNode } from 'react';
 import { useController, type FieldPath, type FieldValues } from 'react-hook-form';
-import { useSettings } from '../../lib/settings.ts';
+import { useSettings } from '../../session/settings.ts';
 import { ChoiceField, type Choice } from '../choice-field.tsx';
 import { Field, inputLook } from '../field.tsx';
 import { TextField } from '../text-field.tsx';

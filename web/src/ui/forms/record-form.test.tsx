@@ -3,7 +3,7 @@ import { parseWith, partSave, type Part } from '@fox-tempo/contract';
 import { failure, success } from '@fox-tempo/core/base/outcome';
 import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { ProblemError } from '../../data/client.ts';
-import { settings } from '../../lib/settings.ts';
+import { settings } from '../../session/settings.ts';
 import { resetSettings, show } from '../../testing/show.tsx';
 import { FormQuantity, FormText } from './fields.tsx';
 import { useRecordForm } from './record-form.ts';

@@ -16,7 +16,7 @@ import {
 } from 'react-hook-form';
 import { ProblemError } from '../../data/client.ts';
 import { keep, recall } from '../../lib/device.ts';
-import { settings, useSettings } from '../../lib/settings.ts';
+import { settings, useSettings } from '../../session/settings.ts';
 
 export interface RecordFormOptions<V extends FieldValues, Body, D, R> {
   /** Where it is kept on the device; unique. */

@@ -1,2 +1,0 @@
-export { openOverlay } from './overlay.ts';
-export { Overlays } from './overlays.tsx';

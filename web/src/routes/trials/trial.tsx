@@ -1,0 +1,375 @@
+/** One trial whole: what was found line by line, what was expected, what is likely wrong, and the one next move. */
+import { coldPlateC } from '@fox-tempo/core/setting/plan';
+import { Box } from '@chakra-ui/react';
+import { asStands } from '@fox-tempo/core/machine/teaching';
+import { type DiagnosisAnswer, type MachineResource, type Trial } from '@fox-tempo/contract';
+import { outsideProcedure } from '@fox-tempo/core/evidence/procedure';
+import { amount, type SaidValue } from '@fox-tempo/core/base/messages';
+import { symptoms, timedFigures, trialVerdict, type SymptomCode, severityNames } from '@fox-tempo/core/evidence/trial';
+import { useState } from 'react';
+import { Link, useLoaderData, useNavigate, useParams } from 'react-router';
+import { api, trialRecordAddress } from '../../data/api.ts';
+import { useEndpoint, useEndpointList } from '../../data/queries.ts';
+import { useMay, useMe } from '../../session/session.ts';
+import { shopTime } from '../../lib/time.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { useSettings } from '../../session/settings.ts';
+import { spoken, t, format } from '../../lib/words.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { PageHead } from '../../ui/page-head.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { Correction } from './correction.tsx';
+import { Diagnosis } from './diagnosis.tsx';
+import { soundName, testName } from './measured-fields.tsx';
+import { PhotoView } from './photo-view.tsx';
+import { timerName } from './stopwatch.tsx';
+import { SymptomDrawing } from './symptom-drawing.tsx';
+import { VerdictLines } from './verdict-lines.tsx';
+import { VerdictMark } from '../../parts/own-welds/index.ts';
+import { LookFirst } from '../../parts/wear/index.ts';
+
+export async function loadTrial({ params, request }: { params: { id?: string | undefined }; request: Request }) {
+  const [trial, machines] = await Promise.all([
+    api.trial(params.id ?? '', request.signal),
+    api.machines(request.signal),
+  ]);
+  return { trial, machines };
+}
+
+export function TrialView() {
+  const { trial, machines } = useLoaderData<Awaited<ReturnType<typeof loadTrial>>>();
+  const { id = '' } = useParams();
+  return <OneTrial key={id} trial={trial} machine={machines.find((one) => one.id === trial.machineId)} />;
+}
+
+function OneTrial({ trial, machine }: { readonly trial: Trial; readonly machine: MachineResource | undefined }) {
+  const navigate = useNavigate();
+  const { data: diagnosis, error } = useEndpoint('diagnosis', { params: { id: trial.id } });
+  const verdict = trialVerdict(trial.limits, trial.body);
+  return (
+    <>
+      <PageHead
+        title={trial.seamName}
+        line={t('view.trials.line', {
+          welder: trial.weldedBy,
+          machine: trial.machineName,
+          at: shopTime(trial.deviceAt ?? trial.at),
+          revision: trial.revision,
+        })}
+        trail={[
+          { name: t('view.app.trials'), to: '/trials' },
+          { name: trial.seamName, to: `/seams/${trial.seamId}/trial` },
+        ]}
+      >
+        <VerdictMark verdict={verdict.verdict} byEyeOnly={verdict.byEyeOnly} />
+        <RecordLink id={trial.id} />
+        <Action onClick={() => void navigate(`/trials/compare?ids=${trial.id}`)}>{t('view.trials.compare')}</Action>
+        <Action
+          kind={verdict.verdict === 'pass' ? 'main' : 'plain'}
+          onClick={() => void navigate(`/seams/${trial.seamId}/trial`)}
+        >
+          {t('view.trials.weld-another')}
+        </Action>
+      </PageHead>
+      <Box
+        as="main"
+        id="content"
+        tabIndex={-1}
+        p="3"
+        display="grid"
+        gap="3"
+        gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1.15fr)' }}
+        alignItems="start"
+      >
+        <Box display="grid" gap="3" minWidth={0}>
+          <ClockTrouble trial={trial} />
+          <OutsideProcedure trial={trial} machine={machine} />
+          <Panel title={t('view.trials.against-the-limits', { level: trial.limits.level })}>
+            <VerdictLines verdict={verdict} />
+          </Panel>
+          <FoundBesidePlanned trial={trial} planned={diagnosis?.predicted} />
+          <WhatWasSeen trial={trial} />
+          {trial.attachments.length > 0 && (
+            <Panel title={t('view.trials.photos')}>
+              <Box display="grid" gap="3">
+                {trial.attachments.map(({ sha256, name }) => (
+                  <PhotoView key={sha256} sha256={sha256} name={name} />
+                ))}
+              </Box>
+            </Panel>
+          )}
+          <Forms trial={trial} />
+        </Box>
+        {diagnosis ? (
+          <Box display="grid" gap="3" minWidth={0}>
+            {verdict.verdict !== 'pass' && <LookFirst machineId={trial.machineId} />}
+            <Diagnosis trial={trial} machine={machine} diagnosis={diagnosis} />
+          </Box>
+        ) : error ? (
+          <Notice level="caution" word={t('view.trials.not-judged')}>
+            {error.message}
+          </Notice>
+        ) : (
+          <Box color="quiet" role="status" p="3">
+            {t('view.trials.judging')}
+          </Box>
+        )}
+      </Box>
+    </>
+  );
+}
+
+const clockMs = 10 * 60_000;
+
+/** A device whose clock runs ahead; what is behind may simply have waited. */
+function ClockTrouble({ trial: { at, deviceAt } }: { readonly trial: Trial }) {
+  if (deviceAt === null) return null;
+  const apart = Date.parse(deviceAt) - Date.parse(at);
+  if (apart > clockMs)
+    return (
+      <Notice level="caution" word={t('view.trials.clock')}>
+        {t('view.trials.device-clock', { at: shopTime(deviceAt) })}
+      </Notice>
+    );
+  return apart < -clockMs ? <Notice level="note">{t('view.trials.offline', { at: shopTime(deviceAt) })}</Notice> : null;
+}
+
+/** As on paper, on A4. */
+function RecordLink({ id }: { readonly id: string }) {
+  const units = useSettings((state) => state.units);
+  return (
+    <Box
+      asChild
+      color="accent"
+      fontWeight={600}
+      fontSize="14px"
+      minHeight="44px"
+      px="2"
+      display="inline-flex"
+      alignItems="center"
+    >
+      <a href={trialRecordAddress(id, { language: spoken().language, units })} target="_blank" rel="noreferrer">
+        {t('view.trials.print-the-record')}
+      </a>
+    </Box>
+  );
+}
+
+/** Where it left the procedure's ranges: it is evidence for another setting then. */
+function OutsideProcedure({
+  trial,
+  machine,
+}: {
+  readonly trial: Trial;
+  readonly machine: MachineResource | undefined;
+}) {
+  const { data: seam } = useEndpoint('seam', { params: { id: trial.seamId } });
+  const { data: revisions } = useEndpointList('revisions', { params: { id: trial.seamId } });
+  const revision = revisions?.find(({ number }) => number === trial.revision);
+  if (!seam || !revision) return null;
+  const { body } = trial;
+  const window = seam.windows.find((one) => one.machineId === trial.machineId && one.revision === trial.revision);
+  const outside = outsideProcedure(
+    revision.program,
+    coldPlateC,
+    {
+      loaded: body.loaded,
+      dials: body.dials,
+      travelMmPerMin: body.timing && timedFigures(body.timing, {}).travelMmPerMin,
+      ctwdMm: body.ctwdMm,
+      plateC: body.plateC,
+    },
+    window && machine && { machine: asStands(machine), window: window.window },
+  );
+  if (outside.length === 0) return null;
+  return (
+    <Notice level="caution" word={t('view.trials.outside-the-procedure')}>
+      {outside.map(format).join(' ')} <Link to={`/seams/${trial.seamId}/procedure`}>{t('view.trials.the-ranges')}</Link>
+      .
+    </Notice>
+  );
+}
+
+/** What was expected stands beside what was found. */
+function FoundBesidePlanned({
+  trial,
+  planned: sound,
+}: {
+  readonly trial: Trial;
+  readonly planned: DiagnosisAnswer['predicted'] | undefined;
+}) {
+  const { body, plannedTravelMmPerMin, plannedLegMm } = trial;
+  const timed = body.timing && timedFigures(body.timing, {});
+  const expected = body.after?.predicted ?? sound;
+  const rows: readonly (readonly [string, SaidValue | null, SaidValue | null])[] = [
+    [
+      t('view.trials.travel'),
+      timed ? amount('travel', timed.travelMmPerMin, 0) : null,
+      amount('travel', body.after?.predicted.travelMmPerMin ?? plannedTravelMmPerMin, 0),
+    ],
+    [
+      t('view.trials.leg'),
+      body.measured.legsMm ? amount('shortLength', (body.measured.legsMm[0] + body.measured.legsMm[1]) / 2, 1) : null,
+      expected
+        ? amount('shortLength', expected.legMm, 1)
+        : plannedLegMm === null
+          ? null
+          : amount('shortLength', plannedLegMm, 1),
+    ],
+    [
+      t('view.trials.current-while-welding'),
+      body.displayed?.currentA === undefined ? null : amount('current', body.displayed.currentA, 0),
+      expected ? amount('current', expected.displayedCurrentA, 0) : null,
+    ],
+    [
+      t('view.trials.voltage-while-welding'),
+      body.displayed?.voltageV === undefined ? null : amount('voltage', body.displayed.voltageV, 1),
+      expected ? amount('voltage', expected.displayedVoltageV, 1) : null,
+    ],
+  ];
+  return (
+    <Panel
+      title={t('view.trials.found-and-expected')}
+      aside={
+        body.after && (
+          <Box
+            asChild
+            fontSize="13px"
+            color="accent"
+            fontWeight={600}
+            minHeight="44px"
+            my="-3"
+            display="inline-flex"
+            alignItems="center"
+          >
+            <Link to={`/trials/${body.after.trial}`}>{t('view.trials.after-this-trial')}</Link>
+          </Box>
+        )
+      }
+    >
+      <Table label={t('view.trials.found-and-expected')}>
+        <Heads
+          names={['', t('view.trials.found'), t('view.trials.expected-head')]}
+          right={[t('view.trials.found'), t('view.trials.expected-head')]}
+        />
+        <tbody>
+          {rows.map(([name, found, planned]) => (
+            <tr key={name}>
+              <Cell head>{name}</Cell>
+              <Cell figure>{found === null ? '–' : format(found)}</Cell>
+              <Cell figure color="quiet">
+                {planned === null ? '–' : format(planned)}
+              </Cell>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      {body.timing && (
+        <Box fontSize="12.5px" color="quiet" mt="1">
+          {t('view.trials.timed', {
+            seconds: amount('phaseTime', body.timing.seconds, 1),
+            length: amount('length', body.timing.lengthMm, 0),
+            by: timerName(body.timing.by),
+          })}
+        </Box>
+      )}
+    </Panel>
+  );
+}
+
+function WhatWasSeen({ trial: { body } }: { readonly trial: Trial }) {
+  const seen = Object.entries(body.symptoms).filter(([, { answer }]) => answer === 'yes');
+  const clean = Object.values(body.symptoms).filter(({ answer }) => answer === 'no').length;
+  return (
+    <Panel title={t('view.trials.seen-and-heard')}>
+      <Box display="flex" gap="3" flexWrap="wrap">
+        {seen.map(([code, { severity }]) => (
+          <Box key={code} display="flex" gap="2" alignItems="center" fontSize="13px">
+            <SymptomDrawing code={code as SymptomCode} width={52} />
+            <Box>
+              {format(symptoms[code as SymptomCode].name)}
+              <Box color="quiet">{format(severityNames[severity ?? 2])}</Box>
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      <Box fontSize="13px" color="quiet" mt={seen.length > 0 ? '2' : '0'}>
+        {t('view.trials.absent-count', { count: clean })}
+        {body.heard.length > 0 && <> · {body.heard.map(soundName).join(', ')}</>}
+        {body.tests.map(({ kind, result }) => (
+          <span key={kind}>
+            {' · '}
+            {t('view.trials.test-result', {
+              kind: testName(kind),
+              result: result === 'pass' ? t('view.trials.held') : t('view.trials.broke'),
+            })}
+          </span>
+        ))}
+      </Box>
+      {body.note !== '' && (
+        <Box mt="2" fontSize="14px">
+          “{body.note}”
+        </Box>
+      )}
+    </Panel>
+  );
+}
+
+/** Corrections and taking back: further rows of the record, nothing is rewritten. */
+function Forms({ trial }: { readonly trial: Trial }) {
+  const me = useMe();
+  const isOwn = me?.id === trial.weldedById || me?.name === trial.recordedBy;
+  const may = useMay('correctTrial', ...(isOwn ? [] : (['anothers'] as const)));
+  const task = useTask();
+  const navigate = useNavigate();
+  const [why, setWhy] = useState<string | null>(null);
+  const [legs, setLegs] = useState(false);
+  return (
+    <Box display="grid" gap="2">
+      {trial.corrected.length > 0 && (
+        <Box fontSize="13px" color="quiet">
+          {t('view.trials.corrected-times', { count: trial.corrected.length })}{' '}
+          {trial.correction &&
+            [
+              t('view.outbox.by-at', { by: trial.correction.by, at: shopTime(trial.correction.at) }),
+              trial.correction.why,
+            ]
+              .filter((one) => one !== '')
+              .join(': ')}
+        </Box>
+      )}
+      {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
+      {may && (
+        <Box display="flex" gap="2" flexWrap="wrap" alignItems="end">
+          <Action onClick={() => setLegs(!legs)} aria-expanded={legs}>
+            {t('view.trials.correct')}
+          </Action>
+          {why === null ? (
+            <Action onClick={() => setWhy('')}>{t('view.trials.take-it-back')}</Action>
+          ) : (
+            <>
+              <Box flex="1 1 200px">
+                <TextField label={t('view.trials.why')} value={why} maxLength={300} onChange={setWhy} />
+              </Box>
+              <Action
+                disabled={why.trim() === '' || task.busy}
+                onClick={() =>
+                  void task.run(async () => {
+                    if (await api.observe({ kind: 'withdrawal', body: { why }, corrects: trial.id }))
+                      await navigate('/trials');
+                  })
+                }
+              >
+                {t('view.trials.take-back')}
+              </Action>
+            </>
+          )}
+        </Box>
+      )}
+      {legs && <Correction trial={trial} onDone={() => setLegs(false)} />}
+    </Box>
+  );
+}

@@ -1,0 +1,395 @@
+/** How far a welder may move a setting: asked, tested by the simulated arc at every corner, cut to the largest that holds, and written by a lead hand. */
+import { thinnerMm } from '@fox-tempo/core/setting/plan';
+import { Box } from '@chakra-ui/react';
+import type { MachineResource, ProgramFile, SeamResource } from '@fox-tempo/contract';
+import { amount, type SaidValue } from '@fox-tempo/core/base/messages';
+import {
+  weldedAt,
+  weldedCorners,
+  windowOnDials,
+  type Welded,
+  type WeldedCorner,
+  type Window,
+  type WindowTested,
+} from '@fox-tempo/core/evidence/window';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useLoaderData, useParams } from 'react-router';
+import { api } from '../../data/api.ts';
+import { queryClient, useKept } from '../../data/queries.ts';
+import type { StandingMachine } from '../../sheet/standing-machine.ts';
+import { useMay } from '../../session/session.ts';
+import { shopTime } from '../../lib/time.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { fixed, t, format } from '../../lib/words.ts';
+import type { SeamAndMachines } from '../../sheet/load.ts';
+import { useMachineFor } from '../../sheet/machine-choice.ts';
+import { Action } from '../../ui/action.tsx';
+import { Notice } from '../../ui/notice.tsx';
+import { Panel } from '../../ui/panel.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { ValueField } from '../../ui/value-field.tsx';
+import { SeamFrame } from '../../parts/seam-frame/index.ts';
+import { WindowMap } from './window-map.tsx';
+
+interface Corner {
+  readonly wireFeedMPerMin: number;
+  readonly trimMm: number;
+  readonly ok: boolean;
+  readonly why?: SaidValue;
+  readonly margin: number;
+}
+type Answer = Pick<WindowTested, 'inside' | 'failureBelow95' | 'largestThatHolds'> & {
+  readonly corners: readonly Corner[];
+};
+
+export function WindowView() {
+  const { seam: loaded, machines } = useLoaderData<SeamAndMachines>();
+  const { id = '' } = useParams();
+  return <SeamWindow key={id} loaded={loaded} machines={machines} />;
+}
+
+function SeamWindow({
+  loaded,
+  machines,
+}: {
+  readonly loaded: SeamResource;
+  readonly machines: readonly MachineResource[];
+}) {
+  const [seam, setSeam] = useKept('seam', loaded, { params: { id: loaded.id } });
+  const machine = useMachineFor(machines, seam);
+  return (
+    <SeamFrame
+      seam={seam}
+      machines={machines}
+      machine={machine}
+      title={t('view.window.title', { seam: seam.spec.name })}
+      line={t('view.window.title-why')}
+    >
+      {!seam.revision || !machine ? (
+        <Notice level="note">
+          {t('view.trials.no-setting')} <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
+        </Notice>
+      ) : (
+        <Asked
+          key={`${machine.id} ${seam.revision.number}`}
+          seam={seam}
+          machine={machine}
+          program={seam.revision.program}
+          onSeam={setSeam}
+        />
+      )}
+    </SeamFrame>
+  );
+}
+
+function Asked({
+  seam,
+  machine,
+  program,
+  onSeam,
+}: {
+  readonly seam: SeamResource;
+  readonly machine: StandingMachine;
+  readonly program: ProgramFile;
+  readonly onSeam: (seam: SeamResource) => void;
+}) {
+  const standing = seam.windows.find(({ machineId }) => machineId === machine.id);
+  const [feedPercent, setFeedPercent] = useState(10);
+  const [trimMm, setTrimMm] = useState(1);
+  const [answer, setAnswer] = useState<Answer | null>(null);
+  const [tested, setTested] = useState<Window | null>(null);
+  const task = useTask();
+  const asked = windowOf(program, feedPercent, trimMm);
+  const test = () =>
+    task.run(async () => {
+      setAnswer(null);
+      const { corrections: _corrections, ...file } = machine.file;
+      const found = (await api.compute('window', {
+        program,
+        machine: file,
+        window: asked,
+        thicknessMm: thinnerMm(seam.spec.thicknessesMm),
+      })) as Answer;
+      setTested(asked);
+      setAnswer(found);
+    });
+  const welds = useWelded(seam, machine, program);
+  const evidence = weldedCorners(
+    answer && tested !== null && sameWindow(tested, asked) ? answer.largestThatHolds : (standing?.window ?? asked),
+    welds,
+  );
+  const isCurrent = tested !== null && sameWindow(tested, asked);
+  const marks = answer && isCurrent ? worstByCorner(answer.corners) : [];
+  const failing = marks.filter(({ ok }) => !ok);
+  return (
+    <Box
+      display="grid"
+      gap="3"
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.2fr) minmax(0, 1fr)' }}
+      alignItems="start"
+    >
+      <Box display="grid" gap="3" minWidth={0}>
+        <Panel title={t('view.window.ask')}>
+          <Box display="grid" gap="3">
+            <Box display="grid" gap="2" gridTemplateColumns="repeat(auto-fill, minmax(150px, 1fr))" alignItems="start">
+              <ValueField
+                label={t('view.window.feed-range')}
+                of="percent"
+                value={feedPercent}
+                keep={`window/${seam.id}/feed`}
+                range={[0, 40]}
+                step={1}
+                onValue={(value) => setFeedPercent(value ?? 0)}
+              />
+              <ValueField
+                label={t('view.window.trim-either-way')}
+                of="shortLength"
+                value={trimMm}
+                keep={`window/${seam.id}/trim`}
+                range={[0, 4]}
+                step={0.1}
+                onValue={(value) => setTrimMm(value ?? 0)}
+              />
+              <Action kind="main" disabled={task.busy} onClick={() => void test()}>
+                {task.busy ? t('view.window.testing') : t('view.window.test-every-corner')}
+              </Action>
+            </Box>
+            <WindowMap
+              at={program}
+              asked={asked}
+              holds={answer && isCurrent && failing.length > 0 ? answer.largestThatHolds : null}
+              corners={marks}
+              welds={welds.filter(
+                (one) =>
+                  Math.abs(one.wireFeedMPerMin / program.wireFeedMPerMin - 1) < 0.25 &&
+                  Math.abs(one.trimMm - program.trimMm) < 1.6 * Math.max(trimMm, 0.5),
+              )}
+            />
+            <Box fontSize="12.5px" color="quiet">
+              {t('view.window.corners-why')} {welds.length > 0 && t('view.window.diamonds-are-trials')}
+            </Box>
+            {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
+          </Box>
+        </Panel>
+      </Box>
+      <Box display="grid" gap="3" minWidth={0}>
+        {answer && isCurrent && (
+          <Panel title={failing.length === 0 ? t('view.window.it-holds') : t('view.window.fails')}>
+            <Box display="grid" gap="2" fontSize="14px">
+              {failing.map((corner) => (
+                <Notice
+                  key={`${corner.wireFeedMPerMin} ${corner.trimMm}`}
+                  level="caution"
+                  word={t('view.window.corner')}
+                >
+                  {t('view.window.worst-at', {
+                    feed: amount('wireFeed', corner.wireFeedMPerMin, 1),
+                    trim: amount('shortLength', corner.trimMm, 1),
+                  })}{' '}
+                  {corner.why === undefined ? '' : format(corner.why)}
+                </Notice>
+              ))}
+              <Box>
+                {t('view.window.inside', { failed: answer.inside.failed, n: answer.inside.n })}{' '}
+                {t('view.window.holds', { share: amount('percent', 100 * answer.failureBelow95, 1) })}
+              </Box>
+              <Ends machine={machine} program={program} window={answer.largestThatHolds} />
+            </Box>
+          </Panel>
+        )}
+        <Written
+          seam={seam}
+          machine={machine}
+          program={program}
+          standing={standing}
+          offered={answer && isCurrent ? answer.largestThatHolds : null}
+          onSeam={onSeam}
+        />
+        {evidence.length > 0 && <Evidence corners={evidence} />}
+      </Box>
+    </Box>
+  );
+}
+
+/** Which corners have been welded: the simulated arc is no weld. */
+function Evidence({ corners }: { readonly corners: readonly WeldedCorner[] }) {
+  const welded = corners.filter(({ passed }) => passed > 0).length;
+  return (
+    <Panel title={t('view.window.welded-corners', { welded, of: corners.length })}>
+      <Box as="ul" listStyleType="none" fontSize="14px">
+        {corners.map(({ wireFeedMPerMin, trimMm, passed, failed }) => (
+          <Box as="li" key={`${wireFeedMPerMin} ${trimMm}`} py="0.5" color={failed > 0 ? 'crimson' : undefined}>
+            {t('view.window.worst-at', {
+              feed: amount('wireFeed', wireFeedMPerMin, 1),
+              trim: amount('shortLength', trimMm, 1),
+            })}{' '}
+            {passed + failed === 0 ? t('view.window.no-weld') : t('view.window.passed-and-failed', { passed, failed })}
+          </Box>
+        ))}
+      </Box>
+    </Panel>
+  );
+}
+
+/** More trials than this say nothing new about a window. */
+const mostTrials = 24;
+
+/** Trials of this revision on this machine, where their dials stood. */
+function useWelded(seam: SeamResource, machine: StandingMachine, program: ProgramFile): readonly Welded[] {
+  const revision = seam.revision?.number;
+  const { data } = useQuery(
+    {
+      queryKey: ['welded', seam.id, machine.id, revision],
+      queryFn: async ({ signal }) => {
+        const { items } = await api.trials({ seam: seam.id, machine: machine.id }, signal);
+        const own = items.filter((trial) => trial.revision === revision).slice(0, mostTrials);
+        return Promise.all(own.map(({ id }) => api.trial(id, signal)));
+      },
+    },
+    queryClient,
+  );
+  return (data ?? []).flatMap(({ body, verdict }) => {
+    const at = weldedAt(machine.file, program, body.dials);
+    return at ? [{ ...at, verdict }] : [];
+  });
+}
+
+function windowOf({ wireFeedMPerMin, trimMm }: ProgramFile, feedPercent: number, trim: number): Window {
+  return {
+    wireFeedMPerMin: [wireFeedMPerMin * (1 - feedPercent / 100), wireFeedMPerMin * (1 + feedPercent / 100)],
+    trimMm: [trimMm - trim, trimMm + trim],
+  };
+}
+
+function sameWindow(one: Window, other: Window): boolean {
+  return JSON.stringify(one) === JSON.stringify(other);
+}
+
+/** Each corner of the window at its worst spread. */
+function worstByCorner(corners: readonly Corner[]): Corner[] {
+  const worst = new Map<string, Corner>();
+  for (const corner of corners) {
+    const key = `${corner.wireFeedMPerMin.toFixed(4)} ${corner.trimMm.toFixed(4)}`;
+    const before = worst.get(key);
+    if (!before || corner.margin < before.margin) worst.set(key, corner);
+  }
+  return [...worst.values()];
+}
+
+/** A window in the machine's own dials. */
+function Ends({
+  machine,
+  program,
+  window,
+}: {
+  readonly machine: StandingMachine;
+  readonly program: ProgramFile;
+  readonly window: Window;
+}) {
+  const rows = windowOnDials(machine.file, program, window).map((one) => {
+    const dial = machine.file.dials.find(({ id }) => id === one.dialId);
+    return { ...one, label: dial?.label ?? one.dialId, unit: dial?.unit ?? '' };
+  });
+  return (
+    <Box as="ul" listStyleType="none">
+      {rows.map(({ label, unit, from, to, down, up }) => (
+        <Box as="li" key={label} textStyle="figure">
+          {label}: {shown(from)} … {shown(to)} {unit}{' '}
+          <Box as="span" color="quiet" fontSize="13px">
+            (−{down} / +{up})
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function shown(value: number): string {
+  return fixed(value, Number.isInteger(value) ? 0 : 1);
+}
+
+function Written({
+  seam,
+  machine,
+  program,
+  standing,
+  offered,
+  onSeam,
+}: {
+  readonly seam: SeamResource;
+  readonly machine: StandingMachine;
+  readonly program: ProgramFile;
+  readonly standing: SeamResource['windows'][number] | undefined;
+  readonly offered: Window | null;
+  readonly onSeam: (seam: SeamResource) => void;
+}) {
+  const may = useMay('saveWindow');
+  const task = useTask();
+  const [reason, setReason] = useState('');
+  const revision = seam.revision?.number ?? 1;
+  const write = (window: Window | null) =>
+    task.run(async () => {
+      onSeam(
+        await api.saveWindow(seam.id, seam.version, {
+          machineId: machine.id,
+          revision,
+          window: window && {
+            ...(window.wireFeedMPerMin ? { wireFeedMPerMin: [...window.wireFeedMPerMin] } : {}),
+            ...(window.trimMm ? { trimMm: [...window.trimMm] } : {}),
+          },
+          reason,
+        }),
+      );
+      setReason('');
+    });
+  const hasReason = reason.trim().length >= 3;
+  return (
+    <Panel title={t('view.window.in-force', { machine: machine.file.name })}>
+      <Box display="grid" gap="2" fontSize="14px">
+        {standing ? (
+          <>
+            <Ends machine={machine} program={program} window={standing.window} />
+            <Box color="quiet" fontSize="13px">
+              {t('view.window.written', { by: standing.by, at: shopTime(standing.at), reason: standing.reason })}
+            </Box>
+            {standing.revision !== revision && (
+              <Notice level="caution">{t('view.window.made-for-revision', { revision: standing.revision })}</Notice>
+            )}
+          </>
+        ) : (
+          <Box color="quiet">{t('view.window.none')}</Box>
+        )}
+        {may ? (
+          <>
+            <TextField label={t('view.trials.why')} value={reason} maxLength={300} onChange={setReason} />
+            <Box display="flex" gap="2" flexWrap="wrap">
+              <Action
+                kind="main"
+                disabled={task.busy || !hasReason || offered === null}
+                onClick={() => void write(offered)}
+              >
+                {t('view.window.write-the-largest')}
+              </Action>
+              {standing && (
+                <Action disabled={task.busy || !hasReason} onClick={() => void write(null)}>
+                  {t('view.window.take-it-away')}
+                </Action>
+              )}
+            </Box>
+            {offered === null && (
+              <Box fontSize="12.5px" color="quiet">
+                {t('view.window.test-one-first')}
+              </Box>
+            )}
+          </>
+        ) : (
+          <Box fontSize="12.5px" color="quiet">
+            {t('view.window.who-writes')}
+          </Box>
+        )}
+        {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
+      </Box>
+    </Panel>
+  );
+}

@@ -32,4 +32,10 @@ describe('a bracketed root', () => {
   it('comes to an end on a jump', () => {
     expect(bracketedRoot((x) => (x < 0.3 ? -1 : 5), 0, 1)).toBeCloseTo(0.3, 4);
   });
+
+  it('says that it did not converge rather than give the middle of what is left', () => {
+    // Finer than the spacing of numbers about 0.3: the interval never gets that narrow.
+    expect(() => bracketedRoot((x) => (x < 0.3 ? -1 : 5), 0, 1, 0)).toThrow(/no root within 0/);
+    expect(bracketedRoot((x) => (x === 0 ? -1 : x === 1 ? 1 : Number.NaN), 0, 1)).toBeUndefined();
+  });
 });

@@ -1,8 +1,9 @@
 /** A bracketed root of a continuous function by the Illinois variant of regula falsi: safe as bisection, a handful of evaluations. */
 
 /**
- * The x in [low, high] where `f` crosses zero, or undefined when the ends do not bracket one.
- * Stops when the interval or the value is below the tolerance relative to the interval given.
+ * The x in [low, high] where `f` crosses zero, or undefined when the ends do not bracket one or `f` has no value on the way (NaN).
+ * Stops when the interval or the value is below the tolerance relative to the interval given. Throws where the tolerance is
+ * finer than numbers are: the middle of what is left would be no root.
  */
 export function bracketedRoot(
   f: (x: number) => number,
@@ -21,6 +22,7 @@ export function bracketedRoot(
   for (let step = 0; step < 100; step++) {
     const x = step < 60 ? (fa * b - fb * a) / (fa - fb) : (a + b) / 2;
     const fx = f(x);
+    if (Number.isNaN(fx)) return undefined;
     if (fx === 0 || Math.abs(b - a) < tolerance * width) return x;
     if (fx * fb > 0) {
       if (Math.abs(b - x) < tolerance * width) return x;
@@ -34,5 +36,5 @@ export function bracketedRoot(
       side = 1;
     }
   }
-  return (a + b) / 2;
+  throw new Error(`no root within ${tolerance} of ${width} after 100 steps, between ${a} and ${b}`);
 }

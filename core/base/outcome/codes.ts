@@ -65,6 +65,7 @@ export const issueCodes = {
   'outside-cored-range': 'least and most current, A',
   'below-transition': 'transition current, A',
   'no-solution': null,
+  'not-converged': null,
   // Pulse and melting
   'outside-pulse-range': 'least and most feed, m/min',
   'peak-below-transition': 'transition current, A',

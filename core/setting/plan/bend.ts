@@ -34,12 +34,17 @@ export interface Bend {
   readonly areaMm2: number;
   /** Where the wire could give no less or no more. */
   readonly held?: 'lowest' | 'highest';
+  /** False where the search was given up before two steps agreed; feed and area are then no answer. */
+  readonly converged: boolean;
 }
 
 const quadraticShare = 0.02;
-/** Steps of the outer search; each costs one current. */
-const mostSteps = 9;
+/** Steps of the outer search; each costs one current. Nine plans in ten take no more than seven. */
+const mostSteps = 30;
+/** Of ln feed, between two steps. */
 const closeEnough = 1e-7;
+/** The current is itself solved, to some 1e-6: a search that has taken this many steps is only following its last digits. */
+const finely = { steps: 9, closeEnough: 1e-4 };
 
 /** The area that bends least at a fixed feed: ln of it. Closed form: the slope of the cost is piecewise linear and rising. */
 export function bestLogArea(travel: Wish, area: Wish, logMetal: number): number {
@@ -73,6 +78,8 @@ export function leastBending(problem: BendProblem): Bend | undefined {
   }
   let y = Math.log(amps);
   let rise = 0.8;
+  let lastMove = 0;
+  let converged = false;
   const areaAt = (at: number) => bestLogArea(travel, area, at + logMetalPerFeed);
   for (let step = 0; step < mostSteps; step++) {
     const [fromX, fromY, slope] = [x, y, rise];
@@ -83,7 +90,11 @@ export function leastBending(problem: BendProblem): Bend | undefined {
     const coldest = fromX + (current.log + Math.log(problem.leastCurrentShare) - fromY) / slope;
     let wanted = Math.max(risingRoot(gradient, fromX - 1.5, fromX + 1.5), coldest);
     if (bounds) wanted = Math.min(Math.max(wanted, Math.log(bounds[0])), Math.log(bounds[1]));
-    if (Math.abs(wanted - fromX) < closeEnough) break;
+    const isLate = step >= finely.steps;
+    converged = Math.abs(wanted - fromX) < (isLate ? finely.closeEnough : closeEnough);
+    if (converged) break;
+    // At a kink of the current (another regime of transfer) the steps may jump to and fro: half of one lies between.
+    if (isLate && (wanted - fromX) * lastMove < 0) wanted = (wanted + fromX) / 2;
     let next = problem.currentAt(Math.exp(wanted));
     if (next === undefined) {
       bounds ??= problem.limits();
@@ -92,6 +103,7 @@ export function leastBending(problem: BendProblem): Bend | undefined {
       next = problem.currentAt(Math.exp(wanted));
       if (next === undefined) return undefined;
     }
+    lastMove = wanted - fromX;
     x = wanted;
     y = Math.log(next);
     if (Math.abs(x - fromX) > 1e-9) rise = Math.min(Math.max((y - fromY) / (x - fromX), 0.3), 2);
@@ -100,6 +112,7 @@ export function leastBending(problem: BendProblem): Bend | undefined {
   return {
     feedMPerMin: Math.exp(x),
     areaMm2: Math.exp(areaAt(x)),
+    converged,
     ...(atEnd(bounds?.[0]) ? { held: 'lowest' as const } : atEnd(bounds?.[1]) ? { held: 'highest' as const } : {}),
   };
 }

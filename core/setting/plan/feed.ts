@@ -44,7 +44,14 @@ export function pulsedFeedForCurrent(
   if (!range) return undefined;
   // A hair inside the range, so that rounding at its edges never turns into a refusal.
   const [from, to] = [range[0] * 1.001, range[1] * 0.999];
-  const feed = bracketedRoot(miss, from, to, 1e-7);
-  if (feed !== undefined) return { feedMPerMin: feed };
+  // Between the last single drop and the first stream of drops there may be a hole; what would lie in it is held below it.
+  const feed = bracketedRoot((at) => orBeyond(miss(at)), from, to, 1e-7);
+  if (feed !== undefined)
+    return Number.isNaN(miss(feed)) ? { feedMPerMin: feed * 0.999, held: 'highest' } : { feedMPerMin: feed };
   return miss(from) > 0 ? { feedMPerMin: from, held: 'lowest' } : { feedMPerMin: to, held: 'highest' };
+}
+
+/** More amps than any wire misses by, where the wire does not pulse. */
+function orBeyond(missA: number): number {
+  return Number.isNaN(missA) ? 1e4 : missA;
 }

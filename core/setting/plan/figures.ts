@@ -89,6 +89,8 @@ export interface PlanMiss {
   readonly extensionMm: number;
   readonly wireFeedMPerMin?: number;
   readonly wanted: Wanted;
+  /** The search for the feed was given up: no fault of the input. */
+  readonly gaveUp?: true;
 }
 
 /** Figures of an input that has passed `planInputIssues`, or the feed that cannot be run. */
@@ -116,6 +118,7 @@ export function planFigures(
     leastCurrentShare: coldestShare,
   });
   if (!bend) return { ok: false, miss: { extensionMm, wanted } };
+  if (!bend.converged) return { ok: false, miss: { extensionMm, wanted, gaveUp: true } };
   // A wire that gives no more than that would leave the seam cold; one that gives no less is said in a caution.
   const coldest = model.at(bend.feedMPerMin)?.meanA ?? 0;
   if (input.wireFeedMPerMin === undefined && coldest < coldestShare * wanted.currentA * (1 - 1e-3)) {

@@ -53,6 +53,7 @@ export function planSetting(input: PlanInput): Outcome<PlanFigures> {
 }
 
 function missIssue(input: PlanInput, outcome: FiguresOutcome & { readonly ok: false }): Issue {
+  if (outcome.miss.gaveUp) return { path: '', code: 'not-converged', message: message('plan.error.not-converged') };
   if (!isPulsed(input.mode)) return steadyMissIssue(input, outcome.miss.wireFeedMPerMin);
   const pulse = pulseOf(input, outcome);
   return pulse.ok ? noPulseIssue(input) : blameForFeed(input, pulse.issues[0] ?? noPulseIssue(input));

@@ -12,6 +12,7 @@ import { LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, LegendComponent, TitleComponent } from 'echarts/components';
 import { init, use as registerCharts } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
+import { withAssumptions } from './lib/assumptions.ts';
 import { practiceTable, readPractice } from './practice.ts';
 import { sweeps as armSweeps, type Table } from './sweeps.ts';
 
@@ -263,3 +264,6 @@ trim();
 dip();
 plan();
 tables();
+
+const limits = fileURLToPath(new URL('../docs/limits.md', import.meta.url));
+writeFileSync(limits, withAssumptions(readFileSync(limits, 'utf8')));

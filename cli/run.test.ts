@@ -12,6 +12,14 @@ const run = (verb: string | undefined, input: unknown) =>
 const pulse = { filler: 'steel-solid', gas: 'M21-ArC-18', diameterMm: 1.2, wireFeedMPerMin: 5.5, extensionMm: 13 };
 
 describe('tempo', () => {
+  it('says what each verb is for', () => {
+    const help = run('help', {});
+    expect(help).toMatchObject({ ok: true, value: { use: expect.stringContaining('melt | pulse') } });
+    const { verbs } = (help as { value: { verbs: Record<string, string> } }).value;
+    for (const [verb, summary] of Object.entries(verbs)) expect([verb, summary.length > 10]).toEqual([verb, true]);
+    expect(verbs).toHaveProperty('read-dials');
+  });
+
   it('answers each verb with the fixed names', () => {
     const melted = run('melt', { filler: 'steel-solid', diameterMm: 1.2, extensionMm: 13, wireFeedMPerMin: 8 });
     expect(melted).toMatchObject({

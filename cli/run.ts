@@ -14,6 +14,11 @@ export type CommandAnswer =
 /** `words` says the sentences beside the codes: in whose language, in which units. */
 export function runVerb(verb: string | undefined, readInput: () => string | Error, words: Words): CommandAnswer {
   const known: readonly string[] = verbNames;
+  const use = message('cli.use', { verbs: known.join(' | '), languages: languages.join('|') });
+  if (verb === 'help') {
+    const summaries = verbNames.map((name) => [name, words.format(verbs[name].summary)]);
+    return { ok: true, value: { use: words.format(use), verbs: Object.fromEntries(summaries) as unknown } };
+  }
   if (!isVerb(verb)) {
     return refused(words, [
       {
@@ -22,7 +27,7 @@ export function runVerb(verb: string | undefined, readInput: () => string | Erro
         message: verb === undefined ? message('cli.no-verb-given') : message('cli.error.unknown-verb', { verb }),
         limit: known,
         got: verb,
-        hint: message('cli.use', { verbs: known.join(' | '), languages: languages.join('|') }),
+        hint: use,
       },
     ]);
   }

@@ -1,4 +1,4 @@
-/** Exact conversion factors; every other file takes them from here. */
+/** Exact factors between customary units and those that are stored; minutes, metres and milliohms are in `convert.ts`. */
 
 /** International inch. */
 export const MM_PER_IN = 25.4;

@@ -1,3 +1,4 @@
+export { hoursOf, minutesOf, travelMmPerS, travelSeconds } from './convert.ts';
 export { evaluateSum } from './arithmetic.ts';
 export { formatForInput, formatQuantity, formatWithUnit, type Shown } from './format.ts';
 export { gaugeLimits, gaugeRows, gaugeToMm, type GaugedMetal } from './gauges.ts';

@@ -4,6 +4,7 @@ import { fillerOf, gasOf, type FillerCode, wireAreaMm2 } from '../../metal/consu
 import { co2LPerKg, co2Minutes, compressedMinutes, keptBackBar, spoolMinutes } from './stock.ts';
 import type { PartTakes } from './part-takes.ts';
 import { trueFlowFactor } from '../../metal/consumables/true-flow.ts';
+import { wireKgPerM } from '../../base/units/convert.ts';
 
 /** A cylinder as it was last read. CO₂ is a liquid and is weighed. */
 export interface CylinderReading {
@@ -86,7 +87,7 @@ export function cylinderOutlook(cylinder: CylinderReading, use: PartUse): Outloo
 
 export function spoolOutlook(spool: SpoolReading, use: PartUse): Outlook {
   const { densityKgPerM3 } = fillerOf(spool.filler);
-  const kgPerM = wireAreaMm2(spool.diameterMm) * 1e-6 * densityKgPerM3;
+  const kgPerM = wireKgPerM(wireAreaMm2(spool.diameterMm), densityKgPerM3);
   // More may have been drawn than was ever weighed; there is then none left.
   const left = Math.max(spool.massKg, 0);
   const perPart = use.wireKg;

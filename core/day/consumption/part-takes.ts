@@ -1,4 +1,5 @@
 /** Wire, gas and arc time of one part as its plan had them: what is stored with a revision, so that a later model does not rewrite it. */
+import { thousandth } from '../../base/units/convert.ts';
 export interface PartTakes {
   /** Over all passes. */
   readonly arcSeconds: number;
@@ -17,7 +18,7 @@ export function partTakes(plan: {
   return {
     arcSeconds: plan.arcSeconds,
     passes: plan.passes,
-    wireKg: plan.wireGrams / 1000,
+    wireKg: thousandth(plan.wireGrams),
     gasL: plan.gasLitres,
   };
 }

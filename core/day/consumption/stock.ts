@@ -1,5 +1,6 @@
 /** How long gas and wire last. */
 import { wireAreaMm2 } from '../../metal/consumables/index.ts';
+import { wireKgPerM } from '../../base/units/convert.ts';
 
 /** Pressure kept back in a compressed-gas cylinder, bar. */
 export const keptBackBar = 5;
@@ -23,5 +24,5 @@ export function spoolMinutes(
   densityKgPerM3: number,
   wireFeedMPerMin: number,
 ): number {
-  return massKg / (wireAreaMm2(diameterMm) * 1e-6 * densityKgPerM3 * wireFeedMPerMin);
+  return massKg / (wireKgPerM(wireAreaMm2(diameterMm), densityKgPerM3) * wireFeedMPerMin);
 }

@@ -3,6 +3,7 @@ import { wireSizeLabel, wireSizes } from '../../metal/consumables/index.ts';
 import { modeName, planModes, planSeam, type PlanInput, type PlanMode } from '../../setting/plan/index.ts';
 import { joined, type Phrase } from '../../base/messages/index.ts';
 import { takesOf, type Takes } from './costs.ts';
+import { thousandth } from '../../base/units/convert.ts';
 
 export interface Candidate {
   readonly mode: PlanMode;
@@ -58,7 +59,7 @@ export function candidatesFor(
       name,
       isNow,
       takes: takesOf(
-        { arcSeconds, slagSeconds, wireKg: wireGrams / 1000, gasL: gasLitres, meanCurrentA, voltageV },
+        { arcSeconds, slagSeconds, wireKg: thousandth(wireGrams), gasL: gasLitres, meanCurrentA, voltageV },
         site,
       ),
     });

@@ -9,6 +9,7 @@ import { joined, type Phrase } from '../../base/messages/index.ts';
 import { qualityLevels, type QualityLevel } from '../../evidence/trial/index.ts';
 import type { CostSite } from './candidates.ts';
 import { moneyOf, moneyParts, plus, takesOf, times, type Rates, type Takes } from './costs.ts';
+import { thousandth } from '../../base/units/convert.ts';
 
 export interface ClassWay {
   readonly mode: PlanMode;
@@ -106,5 +107,8 @@ function takesAt(input: PlanInput, site: CostSite): Takes | null {
   const plan = planSeam(input);
   if (!plan.ok) return null;
   const { arcSeconds, slagSeconds, wireGrams, gasLitres, meanCurrentA, voltageV } = plan.value;
-  return takesOf({ arcSeconds, slagSeconds, wireKg: wireGrams / 1000, gasL: gasLitres, meanCurrentA, voltageV }, site);
+  return takesOf(
+    { arcSeconds, slagSeconds, wireKg: thousandth(wireGrams), gasL: gasLitres, meanCurrentA, voltageV },
+    site,
+  );
 }

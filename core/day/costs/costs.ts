@@ -2,6 +2,7 @@
 import type { FillerCode } from '../../metal/consumables/index.ts';
 import { wearOf } from '../../machine/wear/index.ts';
 import type { Program } from '../../setting/program/index.ts';
+import { lostVolts, minutesOf, hoursOf, thousandth } from '../../base/units/convert.ts';
 
 /** The shop's own rates; what is left out is counted in amounts, not in money. */
 export interface Rates {
@@ -45,15 +46,15 @@ export function takesOf(
   site: { readonly circuitMOhm: number; readonly handlingMinutes: number; readonly tipLife: number },
 ): Takes {
   const { arcSeconds, slagSeconds = 0, wireKg, gasL, meanCurrentA, voltageV } = work;
-  const arcMinutes = arcSeconds / 60;
-  const watts = meanCurrentA * (voltageV + (meanCurrentA * site.circuitMOhm) / 1000);
+  const arcMinutes = minutesOf(arcSeconds);
+  const watts = meanCurrentA * (voltageV + lostVolts(meanCurrentA, site.circuitMOhm));
   const worn = wearOf('contact-tip', { arcMinutes, currentA: meanCurrentA, wireKg, isAluminium: false });
   return {
     arcMinutes,
-    workMinutes: arcMinutes + slagSeconds / 60 + site.handlingMinutes,
+    workMinutes: arcMinutes + minutesOf(slagSeconds) + site.handlingMinutes,
     wireKg,
     gasL,
-    kwh: (watts * arcMinutes) / 60 / 1000 / sourceEfficiency,
+    kwh: thousandth(hoursOf(watts * arcMinutes)) / sourceEfficiency,
     tips: worn / site.tipLife,
   };
 }
@@ -98,9 +99,9 @@ export interface Money {
 export function moneyOf(takes: Takes, { filler, gas }: Pick<Program, 'filler' | 'gas'>, rates: Rates): Money {
   const rated = (amount: number, rate: number | undefined) => (rate === undefined ? undefined : amount * rate);
   const parts = {
-    labour: rated(takes.workMinutes / 60, rates.labourPerHour),
+    labour: rated(hoursOf(takes.workMinutes), rates.labourPerHour),
     wire: rated(takes.wireKg, rates.wirePerKg?.[filler]),
-    gas: gas === 'none' ? 0 : rated(takes.gasL / 1000, rates.gasPerM3?.[gas]),
+    gas: gas === 'none' ? 0 : rated(thousandth(takes.gasL), rates.gasPerM3?.[gas]),
     energy: rated(takes.kwh, rates.energyPerKwh),
     tips: rated(takes.tips, rates.tip),
   };

@@ -1,5 +1,6 @@
 /** What the logged welds of a seam really took, beside what as many would have taken by the plan. */
 import { nothingTaken, plus, times, type Takes } from './costs.ts';
+import { minutesOf } from '../../base/units/convert.ts';
 
 export interface LoggedWeld {
   /** Timed; undefined: nobody timed it, the plan's then. */
@@ -19,7 +20,7 @@ export interface Found {
 /** `piece` is what one takes by the plan; handling is not timed and stays as planned, energy and tips follow the arc. */
 export function foundOf(welds: readonly LoggedWeld[], piece: Takes): Found {
   const found = welds.reduce((sum, { seconds, wireKg, gasL }) => {
-    const share = seconds === undefined || piece.arcMinutes === 0 ? 1 : seconds / 60 / piece.arcMinutes;
+    const share = seconds === undefined || piece.arcMinutes === 0 ? 1 : minutesOf(seconds) / piece.arcMinutes;
     const arcMinutes = piece.arcMinutes * share;
     return plus(sum, {
       arcMinutes,

@@ -3,6 +3,7 @@ import type { PartTakes } from '../consumption/index.ts';
 import type { Program } from '../../setting/program/index.ts';
 import type { NextJob } from './next-on.ts';
 import { usualShifts } from './work-clock.ts';
+import { minutesOf } from '../../base/units/convert.ts';
 
 /** An order: how many of a part, and by which day (ISO). */
 export interface OrderedPart {
@@ -50,7 +51,7 @@ export function dayJobs(orders: readonly OrderedPart[], seams: readonly SetSeam[
                   order: order.number,
                   dueOn: order.dueOn,
                   program: revision.program,
-                  arcMinutes: revision.use.arcSeconds / 60,
+                  arcMinutes: minutesOf(revision.use.arcSeconds),
                   takes: revision.use,
                   quantity: order.quantity - order.done,
                   dueMinute: Math.max(daysBetween(today, order.dueOn) + 1, 0) * usualShifts.minutes,

@@ -15,9 +15,9 @@ export {
   type HalfDescribed,
 } from './day-plan.ts';
 export {
-  endingsOf,
+  shortagesOf,
   shiftPage,
-  type Ending,
+  type Shortage,
   type NextJob,
   type NextOn,
   type NextStock,

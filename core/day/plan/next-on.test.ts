@@ -73,7 +73,7 @@ describe('the shift’s page', () => {
     });
     const spool = (massKg: number) => ({ name: `${massKg} kg`, machineId: 'rowan', filler, diameterMm, massKg });
     const stock = (one: Partial<NextStock>): NextStock => ({ ...noStock, ...one });
-    const ends = (one: Partial<NextStock>) => shiftPage([steel], machines, stock(one)).next[0]?.ends;
+    const ends = (one: Partial<NextStock>) => shiftPage([steel], machines, stock(one)).next[0]?.shortages;
     expect(ends({ cylinders: [cylinder(150)], spools: [spool(12)] })).toEqual([]);
     expect(ends({ cylinders: [cylinder(5)] })).toEqual([{ name: 'at 5 bar', pieces: 0 }]);
     // As it was stored with the setting, so that stock, costs and this page count alike.

@@ -28,7 +28,7 @@ export interface NextStock {
   readonly spools: readonly (SpoolReading & OnMachine)[];
 }
 
-export interface Ending {
+export interface Shortage {
   readonly name: string;
   /** Pieces it lasts for, less than are to be made. */
   readonly pieces: number;
@@ -42,7 +42,7 @@ export interface NextOn {
   readonly steps: readonly Phrase[];
   /** Dials that stand otherwise than the program wants; null: nobody entered how it stands. */
   readonly dialsToSet: number | null;
-  readonly ends: readonly Ending[];
+  readonly shortages: readonly Shortage[];
   readonly lateMinutes: number;
   readonly thenJobId: string | null;
 }
@@ -77,7 +77,7 @@ export function shiftPage(
           .steps.filter(({ kind }) => kind !== 'dials')
           .map(({ title }) => title),
         dialsToSet: state ? dialsToSet(cardOf(file, job.program), state.dials).length : null,
-        ends: endingsOf(machine.id, job, stock),
+        shortages: shortagesOf(machine.id, job, stock),
         lateMinutes: first.lateMinutes,
         thenJobId: second?.jobId ?? null,
       },
@@ -87,7 +87,7 @@ export function shiftPage(
 }
 
 /** What is on a machine and does not last for a job. */
-export function endingsOf(machineId: string, job: NextJob, { cylinders, spools }: NextStock): Ending[] {
+export function shortagesOf(machineId: string, job: NextJob, { cylinders, spools }: NextStock): Shortage[] {
   const { program } = job;
   const use = partUse(program, job.takes);
   const lasts = [

@@ -7,6 +7,7 @@ import { simulate, type SimulationMetrics, type TransferMode } from '../../weld/
 import { fillerOf, wireAreaMm2 } from '../../metal/consumables/index.ts';
 import { showThrough } from '../../setting/heat-input/index.ts';
 import type { Cause } from './cause.ts';
+import { lostVolts } from '../../base/units/convert.ts';
 
 /** As a welder, a panel and a rule would find it. */
 export interface Found {
@@ -58,7 +59,7 @@ export function predict(program: Program, circuitMOhm: number, shown: readonly S
   const meanVoltageV = mean((one) => one.meanVoltageV);
   return success({
     displayedCurrentA,
-    displayedVoltageV: meanVoltageV + (displayedCurrentA * (circuitMOhm + (faults.leadExtraMOhm ?? 0))) / 1000,
+    displayedVoltageV: meanVoltageV + lostVolts(displayedCurrentA, circuitMOhm + (faults.leadExtraMOhm ?? 0)),
     pulseHz: mean((one) => one.pulseFrequencyHz),
     shortsPerS: mean((one) => one.shortsPerS),
     arcMm: mean((one) => one.meanArcLengthMm),

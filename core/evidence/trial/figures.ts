@@ -1,6 +1,7 @@
 /** What follows at once from seconds and millimetres. */
 import { migEfficiency } from '../../setting/heat-input/index.ts';
 import type { Timer, TrialTiming } from './record.ts';
+import { thousandth } from '../../base/units/convert.ts';
 
 /** Error of a timed weld, s, start and stop together (assumed): a helper's two taps, seconds told afterwards, the machine's own arc time, the stand-in's trigger. */
 export const timerErrorS: Readonly<Record<Timer, number>> = { helper: 0.7, typed: 1, machine: 0.1, 'stand-in': 0.05 };
@@ -24,7 +25,7 @@ export function timedFigures(
   return {
     travelMmPerMin: 60 * mmPerS,
     errorMmPerMin: (60 * mmPerS * timerErrorS[by]) / seconds,
-    heatInputKjPerMm: powerW === undefined ? null : (migEfficiency * powerW) / mmPerS / 1000,
+    heatInputKjPerMm: powerW === undefined ? null : thousandth((migEfficiency * powerW) / mmPerS),
     rippleMm: beatHz === undefined ? null : mmPerS / beatHz,
   };
 }

@@ -7,6 +7,7 @@ import { chartLineFor } from '../description/chart.ts';
 import type { Machine } from '../description/machine.ts';
 import type { Program } from '../../setting/program/program.ts';
 import { taughtLine } from './translate.ts';
+import { lostVolts } from '../../base/units/convert.ts';
 
 export interface ShouldShow {
   /** As its chart was taught; null where it was not, since every maker estimates differently. */
@@ -31,7 +32,7 @@ export function shouldShow(program: Program, machine: Machine): ShouldShow | und
     presetA: line?.ampsAt(program.wireFeedMPerMin) ?? null,
     presetV: line?.voltsAt(program.wireFeedMPerMin) ?? null,
     runningA,
-    runningV: tipV + (runningA * machine.circuitMOhm) / 1000,
+    runningV: tipV + lostVolts(runningA, machine.circuitMOhm),
     tipV,
   };
 }

@@ -7,6 +7,7 @@ import type { Machine } from '../description/machine.ts';
 import type { Program } from '../../setting/program/program.ts';
 import { translate } from './translate.ts';
 import { withinMachine } from './within-machine.ts';
+import { lostVolts } from '../../base/units/convert.ts';
 
 export interface SimulationOptions {
   readonly circuitMOhm: number;
@@ -136,5 +137,5 @@ export function sourceVolts(program: Program, circuitMOhm: number): number {
   const arc = arcOf(program, program.ctwdMm, program.trimMm);
   const current = arc.currentAt(program.wireFeedMPerMin) ?? 0;
   const atTip = (arc.lineVoltsAt(program.wireFeedMPerMin) ?? 20) + program.trimMm * arc.wire.eVPerMm;
-  return atTip + (current * circuitMOhm) / 1000;
+  return atTip + lostVolts(current, circuitMOhm);
 }

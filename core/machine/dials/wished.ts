@@ -12,6 +12,7 @@ import { calibrationOf, nominalCircuitMOhm, type CalibratedWire } from '../../me
 import type { LineFit } from '../teaching/line-fit.ts';
 import type { Program } from '../../setting/program/program.ts';
 import type { DialQuantity } from '../description/quantities.ts';
+import { lostVolts } from '../../base/units/convert.ts';
 
 export type Figures = Partial<Record<DialQuantity, number>>;
 
@@ -110,7 +111,7 @@ export function neutralOffsetMm(circuit: Circuit, line: LineFit | undefined, arc
   if (taught !== undefined) return taught;
   const current = arc.currentAt(feedMPerMin);
   if (current === undefined) return 0;
-  const offset = -((circuit.circuitMOhm - (known ?? nominalCircuitMOhm)) * current) / 1000 / arc.wire.eVPerMm;
+  const offset = -lostVolts(current, circuit.circuitMOhm - (known ?? nominalCircuitMOhm)) / arc.wire.eVPerMm;
   return Math.min(Math.max(offset, -believableOffsetMm), believableOffsetMm);
 }
 
@@ -120,7 +121,7 @@ export function offsetOfLine(line: LineFit, arc: ArcOf, feedMPerMin: number, los
   const ours = arc.lineVoltsAt(feedMPerMin);
   const current = arc.currentAt(feedMPerMin);
   if (machineVolts === undefined || ours === undefined || current === undefined) return undefined;
-  const offset = (machineVolts - (current * lostMOhm) / 1000 - ours) / arc.wire.eVPerMm;
+  const offset = (machineVolts - lostVolts(current, lostMOhm) - ours) / arc.wire.eVPerMm;
   return Math.abs(offset) <= believableOffsetMm ? offset : undefined;
 }
 

@@ -2,6 +2,7 @@
 import { message, amount, type Phrase } from '../../base/messages/index.ts';
 import { wireInGas } from '../../metal/arc/index.ts';
 import type { Program } from '../../setting/program/index.ts';
+import { lostVolts } from '../../base/units/convert.ts';
 
 export interface LeadReading {
   /** mΩ. */
@@ -47,7 +48,7 @@ export function leadEffect(
   meanCurrentA: number,
   gainedMOhm: number,
 ): { readonly volts: number; readonly arcMm: number } {
-  const volts = (gainedMOhm * meanCurrentA) / 1000;
+  const volts = lostVolts(meanCurrentA, gainedMOhm);
   return { volts, arcMm: -volts / wireInGas(filler, gas, diameterMm).eVPerMm };
 }
 

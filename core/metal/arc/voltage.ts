@@ -3,6 +3,7 @@
  * Because it is linear, means over a waveform need only its mean and rms current.
  */
 import type { WireInGas } from './constants.ts';
+import { lostVolts } from '../../base/units/convert.ts';
 
 export interface ArcElectrical {
   /** Mean at the contact tip, V. */
@@ -31,6 +32,6 @@ export function arcElectrical(
     meanVoltageV,
     meanPowerW: atNoCurrentV * meanA + slopeOhm * rmsA * rmsA,
     productPowerW: meanVoltageV * meanA,
-    machineVoltageV: meanVoltageV + (meanA * circuitMOhm) / 1000,
+    machineVoltageV: meanVoltageV + lostVolts(meanA, circuitMOhm),
   };
 }

@@ -1,5 +1,6 @@
 /** Gas that flows: what a gauge made for argon really lets through of another gas (an orifice passes the inverse root of the density), and the gas of a seam. */
 import { gasOf } from './gases.ts';
+import { litresIn } from '../../base/units/convert.ts';
 
 /** kg/m³ at 15 °C and 1 bar; handbook values. */
 const density = { argonPct: 1.669, co2Pct: 1.848, o2Pct: 1.337, heliumPct: 0.167 } as const;
@@ -25,5 +26,5 @@ export function seamGasL(
   preSeconds: number,
   postSeconds: number,
 ): number {
-  return (flowLPerMin * (arcSeconds + starts * (preSeconds + postSeconds))) / 60;
+  return litresIn(flowLPerMin, arcSeconds + starts * (preSeconds + postSeconds));
 }

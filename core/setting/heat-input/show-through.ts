@@ -1,6 +1,7 @@
 /** Does the bead reach the back? Penetration after Jackson's form, p = K (I⁴ / (v U²))^(1/3), raised by a plate that is already warm; *fit*, ±30 %. */
 import { usualBaseMetal } from '../../metal/conduction/index.ts';
 import type { FillerFamily } from '../../metal/consumables/index.ts';
+import { travelMmPerS } from '../../base/units/convert.ts';
 
 const penetrationK: Record<FillerFamily, number> = {
   steel: 0.036,
@@ -39,7 +40,7 @@ export function showThrough(
   const melting = usualBaseMetal(family).meltsAtC;
   const warm = Math.sqrt((melting - 20) / Math.max(melting - aheadC, 50));
   const penetrationMm =
-    penetrationK[family] * Math.cbrt(currentA ** 4 / ((travelMmPerMin / 60) * voltageV * voltageV)) * warm;
+    penetrationK[family] * Math.cbrt(currentA ** 4 / (travelMmPerS(travelMmPerMin) * voltageV * voltageV)) * warm;
   const index = penetrationMm / thicknessMm;
   // A braze leaves the base metal solid: it is never too cold for not melting it.
   const own = family === 'copper-silicon' ? borders.filter(([, name]) => name !== 'cold') : borders;

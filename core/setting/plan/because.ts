@@ -11,6 +11,7 @@ import { convexity } from '../bead/index.ts';
 import { dipVolts } from './mode-model.ts';
 import { flowRule, slagSPerM, stickOutSum, weaveRule } from './practice.ts';
 import { sizeRule } from './wishes.ts';
+import { feedMmPerS, travelSeconds, thousandth } from '../../base/units/convert.ts';
 
 export type Because = Readonly<Partial<Record<keyof PlanFigures, Phrase>>>;
 
@@ -35,7 +36,7 @@ function linesOf(input: PlanInput, workings: Workings): Because {
     area: amount('area', wire.areaMm2, 3),
     yield: wire.yield,
   });
-  const wireRate = (f.wireFeedMPerMin * 1000 * wire.areaMm2) / 60;
+  const wireRate = feedMmPerS(f.wireFeedMPerMin) * wire.areaMm2;
   return {
     thicknessMm: workings.wanted.thickness.because,
     proposedFeedMPerMin: feedLine(workings),
@@ -95,7 +96,7 @@ function linesOf(input: PlanInput, workings: Workings): Because {
     }),
     meanPowerW: pulse
       ? message('plan.because.true-power', {
-          product: amount('kilowatts', point.productPowerW / 1000, 2),
+          product: amount('kilowatts', thousandth(point.productPowerW), 2),
           above: amount('percent', 100 * (point.powerW / point.productPowerW - 1), 0),
         })
       : message('plan.because.power-without-pulses', {
@@ -202,7 +203,7 @@ function wireLine({ seam }: PlanInput, { figures: f, root, wire }: Workings): Ph
       arcSeconds: amount('phaseTime', f.arcSeconds, 1),
       ...metal,
     });
-  const rootSeconds = (seam.lengthMm * 60) / root.travelMmPerMin;
+  const rootSeconds = travelSeconds(seam.lengthMm, root.travelMmPerMin);
   return message('plan.wire-with-root', {
     rootFeed: amount('wireFeed', root.wireFeedMPerMin, 2),
     rootSeconds: amount('phaseTime', rootSeconds, 1),

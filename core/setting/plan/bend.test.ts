@@ -22,10 +22,11 @@ function cost({ log, free, spread }: Wish, ln: number): number {
   return (Math.max(0, Math.abs(d) - free) ** 2 + 0.02 * d * d) / (spread * spread);
 }
 
-function total({ current, travel, area, logMetalPerFeed, currentAt }: BendProblem, feed: number): number {
+function total(asked: BendProblem, feed: number): number {
+  const { current, travel, area, logMetalPerFeed } = asked;
   const metal = Math.log(feed) + logMetalPerFeed;
   const size = bestLogArea(travel, area, metal);
-  return cost(current, Math.log(currentAt(feed) ?? Number.NaN)) + cost(travel, metal - size) + cost(area, size);
+  return cost(current, Math.log(asked.currentAt(feed) ?? Number.NaN)) + cost(travel, metal - size) + cost(area, size);
 }
 
 describe('the setting that bends least', () => {

@@ -20,9 +20,9 @@ export interface BendProblem {
   /** ln of (feed m/min to mm³/min of metal): feed x 1000 x wire area x yield. */
   readonly logMetalPerFeed: number;
   /** Mean current (A) at a feed (m/min); undefined where the mode has none. */
-  currentAt(feedMPerMin: number): number | undefined;
+  readonly currentAt: (feedMPerMin: number) => number | undefined;
   /** Lowest and highest feed the mode has; asked only when a trial fell outside. */
-  limits(): readonly [number, number] | undefined;
+  readonly limits: () => readonly [number, number] | undefined;
   /** Where to look first, m/min. */
   readonly startFeedMPerMin: number;
   /** Least share of the wished current. */

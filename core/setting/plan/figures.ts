@@ -18,6 +18,7 @@ import { slagSPerM, weaveMm } from './practice.ts';
 import { grooveOf, isGroove, topWidthMm } from './preparation.ts';
 import { wantedOf, type Wanted, type WishNudges } from './wanted.ts';
 import { currentRule } from './wishes.ts';
+import { travelSeconds, wireMetresIn } from '../../base/units/convert.ts';
 
 export interface PlanFigures {
   readonly wireFeedMPerMin: number;
@@ -142,11 +143,11 @@ export function planFigures(
   const fill = { wireFeedMPerMin, meanCurrentA: point.meanA, voltageV: point.voltageV, travelMmPerMin };
   const root = rootSetting(input, wire, model, fill, passes, areaMm2);
   // Each pass takes its own time; the metal of the seam is the same whichever pace lays it.
-  const secondsAt = (travel: number) => (seam.lengthMm * 60) / travel;
+  const secondsAt = (travel: number) => travelSeconds(seam.lengthMm, travel);
   const arcSeconds =
     (root ? secondsAt(root.travelMmPerMin) : 0) + (passes - (root ? 1 : 0)) * secondsAt(travelMmPerMin);
   const wireMPerSeam =
-    (root ? (root.wireFeedMPerMin * secondsAt(root.travelMmPerMin)) / 60 : 0) +
+    (root ? wireMetresIn(root.wireFeedMPerMin, secondsAt(root.travelMmPerMin)) : 0) +
     ((passes - (root ? 1 : 0)) * wireFeedMPerMin * secondsAt(travelMmPerMin)) / 60;
   const gasTimes = gasTimesOf(input, wanted.thickness.thicknessMm);
   const hasSlag = filler === 'steel-flux-cored' || filler === 'steel-self-shielded';

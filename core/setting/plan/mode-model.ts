@@ -8,6 +8,7 @@ import { arcTarget, type ArcTarget } from './arc-target.ts';
 import { steadyCurrentOf, steadyFeedOf } from './feed.ts';
 import type { PlanInput } from './input.ts';
 import { gasFlow, stickOutMm, stickOutRangeMm, type GasFlow } from './practice.ts';
+import { lostVolts } from '../../base/units/convert.ts';
 
 /** What the arc does at a feed. */
 export interface ArcPoint {
@@ -192,5 +193,5 @@ function dipModel(input: PlanInput, wire: WireInGas): ModeModel {
 
 /** Volts at the machine above those at the tip. */
 export function circuitDropV(input: PlanInput, meanA: number): number {
-  return (meanA * input.site.circuitMOhm) / 1000;
+  return lostVolts(meanA, input.site.circuitMOhm);
 }

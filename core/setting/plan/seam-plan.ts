@@ -20,6 +20,7 @@ import { isPulsed, type PlanMode } from './mode.ts';
 import { passTable, type Pass, type PassSetting } from './passes.ts';
 import { singlePassLimitMm } from './practice.ts';
 import { feedForCurrent } from './root-pass.ts';
+import { travelMmPerS } from '../../base/units/convert.ts';
 
 export interface Plan extends PlanFigures {
   readonly mode: PlanMode;
@@ -199,7 +200,7 @@ function usualBeat({ figures, model }: Workings): CanonicalBeat & { ripplePitchM
     lowFeedMPerMin: (1 - swing) * mean,
     highShare: 0.5,
     frequencyHz,
-    ripplePitchMm: figures.travelMmPerMin / 60 / frequencyHz,
+    ripplePitchMm: travelMmPerS(figures.travelMmPerMin) / frequencyHz,
   };
 }
 

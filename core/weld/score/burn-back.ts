@@ -4,6 +4,7 @@
  */
 import { absent, amount, type Phrase, message, whether } from '../../base/messages/index.ts';
 import type { Program } from '../../setting/program/index.ts';
+import { feedMmPerS } from '../../base/units/convert.ts';
 
 /** What is seen in two taps: how long, and what shape. */
 export const wireLefts = ['stuck-in-pool', 'too-long', 'right', 'too-short', 'welded-to-tip'] as const;
@@ -47,7 +48,7 @@ const mostStepMs = 40;
 
 /** Melting speed of the wire end while it burns back, mm/s: what the end level was fed. */
 export function burnRateMmPerS({ wireFeedMPerMin, sequence }: Pick<Program, 'wireFeedMPerMin' | 'sequence'>): number {
-  return ((wireFeedMPerMin * 1000) / 60) * (sequence.endPercent / 100);
+  return feedMmPerS(wireFeedMPerMin) * (sequence.endPercent / 100);
 }
 
 /** `stops` oldest first; the last one is what was just seen. */

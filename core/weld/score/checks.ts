@@ -8,6 +8,7 @@ import type { ElectricalOf } from './electrical.ts';
 import type { EndsJudged } from './ends.ts';
 import type { SeamScore } from './intended.ts';
 import type { ScoreTotals } from './totals.ts';
+import { travelMmPerS } from '../../base/units/convert.ts';
 
 export interface ScoreCheck {
   readonly code: string;
@@ -47,7 +48,7 @@ export function scoreChecks(
 /** A short seam: start and slopes need more millimetres than the seam has. */
 function roomChecks({ sequence, travelMmPerMin }: Program, { overrunMm, lengthMm }: SeamScore): ScoreCheck[] {
   if (overrunMm <= 0) return [];
-  const pace = travelMmPerMin / 60;
+  const pace = travelMmPerS(travelMmPerMin);
   const parts = [
     ['start', sequence.runInAfterS + sequence.startS],
     [message('trigger.slope-to-main'), sequence.slopeInS],

@@ -6,6 +6,7 @@ import { message, amount, type Phrase, sum } from '../../base/messages/index.ts'
 import { wireInGas } from '../../metal/arc/index.ts';
 import { areaForTravel } from '../../setting/bead/travel.ts';
 import type { Program } from '../../setting/program/index.ts';
+import { feedMmPerS } from '../../base/units/convert.ts';
 
 export interface CraterFill {
   readonly volumeMm3: number;
@@ -29,7 +30,7 @@ export function craterFill(program: Program): CraterFill {
   const widthMm = beadWidthMm(areaMm2);
   const volumeMm3 = (areaMm2 * poolPerWidth * widthMm) / 2;
   const feed = (program.wireFeedMPerMin * program.sequence.endPercent) / 100;
-  const fillMm3PerS = ((feed * 1000) / 60) * wire.areaMm2 * wire.yield;
+  const fillMm3PerS = feedMmPerS(feed) * wire.areaMm2 * wire.yield;
   const holdS = volumeMm3 / fillMm3PerS;
   return {
     volumeMm3,

@@ -13,6 +13,7 @@ import { beadWidthMm } from './crater.ts';
 import { electricalOf, type ElectricalOf } from './electrical.ts';
 import { seamScore, type SeamScore } from './intended.ts';
 import { phaseTrimMm } from './totals.ts';
+import { travelMmPerS } from '../../base/units/convert.ts';
 
 export interface EndJudged {
   /** Mean warmth over the millimetres, 1 = steady main. */
@@ -46,7 +47,7 @@ export function judgeEnds(
   const alpha = usualBaseMetal(family).diffusivityMm2PerS;
   const wire = wireInGas(program.filler, program.gas, program.diameterMm);
   const poolMm = beadWidthMm(areaForTravel(wire, program.wireFeedMPerMin, program.travelMmPerMin)) / 2;
-  const paceMmPerS = program.travelMmPerMin / 60;
+  const paceMmPerS = travelMmPerS(program.travelMmPerMin);
   const kernel = kernelOf(alpha, poolMm, thicknessMm);
   const steady = steadyWarmth(kernel, paceMmPerS, alpha, electrical.at(program.wireFeedMPerMin).powerW);
   const power = powers(program, score, electrical);

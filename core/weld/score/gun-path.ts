@@ -1,5 +1,6 @@
 /** Where the gun stands along the seam: it waits for the arc, travels at the program's pace, and stands still in the crater. */
 import type { PlayedPhase } from '../sequence/index.ts';
+import { travelMmPerS } from '../../base/units/convert.ts';
 
 export interface GunPiece {
   readonly fromS: number;
@@ -19,7 +20,7 @@ export interface GunPath {
 
 /** `moves` false for spots, which are welded standing. */
 export function gunPath(played: readonly PlayedPhase[], travelMmPerMin: number, moves = true): GunPath {
-  const paceMmPerS = travelMmPerMin / 60;
+  const paceMmPerS = travelMmPerS(travelMmPerMin);
   const pieces: GunPiece[] = [];
   let mm = 0;
   const add = (fromS: number, toS: number, isMoving: boolean) => {

@@ -12,6 +12,7 @@ import {
   type TriggerHabit,
 } from '../sequence/index.ts';
 import { gunPath, type GunPath } from './gun-path.ts';
+import { feedMmPerS, travelMmPerS } from '../../base/units/convert.ts';
 
 export interface SeamScore {
   readonly rules: SequenceRules;
@@ -38,7 +39,7 @@ const driveUpS = 0.02;
 
 /** From wire start to arc, s: the gap at run-in feed. */
 export function ignitionDelayS({ wireFeedMPerMin, sequence }: Pick<Program, 'wireFeedMPerMin' | 'sequence'>): number {
-  return driveUpS + startGapMm / (((wireFeedMPerMin * 1000) / 60) * (sequence.runInPercent / 100));
+  return driveUpS + startGapMm / (feedMmPerS(wireFeedMPerMin) * (sequence.runInPercent / 100));
 }
 
 export function rulesOf(
@@ -57,14 +58,14 @@ export function seamScore(program: Program, lengthMm: number, habit: TriggerHabi
   const rules = rulesOf(program, habit);
   const { sequence } = program;
   const ignitionS = ignitionDelayS(program);
-  const weldS = lengthMm / (program.travelMmPerMin / 60);
+  const weldS = lengthMm / travelMmPerS(program.travelMmPerMin);
   const wireS = leadS + (rules.hasGas ? sequence.preGasS : 0);
   const startsAtS = sequence.trigger === 'latch' && habit.startsOn === 'release' ? wireS + 0.05 : wireS;
   const litS = startsAtS + ignitionS;
   const settledS = litS + sequence.runInAfterS;
   const slopeInS = hasSlopeIn(sequence) ? sequence.slopeInS : 0;
   const fastest = settledS + sequence.startS + slopeInS;
-  const paceMmPerS = program.travelMmPerMin / 60;
+  const paceMmPerS = travelMmPerS(program.travelMmPerMin);
   const events = eventsFor(rules, { startsAtS, litS, settledS, weldS, paceMmPerS, fastestS: fastest });
   const longest = fastest + weldS + sequence.slopeOutS + sequence.endS + sequence.postGasS + sequence.spotS + 5;
   const whole = playSequence({ rules, events, untilS: longest, ignitionS });

@@ -7,6 +7,7 @@ import type { Program } from '../../setting/program/index.ts';
 import { failure, success, type Issue, type Outcome } from '../../base/outcome/index.ts';
 import { electricalOf } from './electrical.ts';
 import { ignitionDelayS } from './intended.ts';
+import { feedMmPerS, travelMmPerS, secondsOfMs, litresIn, thousandth, wireGPerMm } from '../../base/units/convert.ts';
 
 export interface TackInput {
   readonly program: Program;
@@ -44,7 +45,7 @@ export const tackRanges = { spacingMm: [5, 1000], tackMm: [2, 100] } as const;
 export function tackMmOf(program: Program): number {
   const wire = wireInGas(program.filler, program.gas, program.diameterMm);
   const areaMm2 = areaForTravel(wire, program.wireFeedMPerMin, program.travelMmPerMin);
-  return (((program.wireFeedMPerMin * 1000) / 60) * wire.areaMm2 * wire.yield * program.sequence.spotS) / areaMm2;
+  return (feedMmPerS(program.wireFeedMPerMin) * wire.areaMm2 * wire.yield * program.sequence.spotS) / areaMm2;
 }
 
 /** Between two tacks the hand moves on, s. Assumed. */
@@ -79,12 +80,12 @@ export function tackSchedule({ program, lengthMm, thicknessMm, spacingMm, tackMm
   const atMm = Array.from({ length: gaps + 1 }, (_, at) => tack / 2 + at * spacing);
   const wire = wireInGas(program.filler, program.gas, program.diameterMm);
   const areaMm2 = areaForTravel(wire, program.wireFeedMPerMin, program.travelMmPerMin);
-  const feedMmPerS = (program.wireFeedMPerMin * 1000) / 60;
+  const wireMmPerS = feedMmPerS(program.wireFeedMPerMin);
   // A tack is laid standing or in a short pull with the same section as the bead.
-  const arcS = (areaMm2 * tack) / (feedMmPerS * wire.areaMm2 * wire.yield);
+  const arcS = (areaMm2 * tack) / (wireMmPerS * wire.areaMm2 * wire.yield);
   const { powerW } = electricalOf(program).at(program.wireFeedMPerMin);
   const { sequence, gasFlowLPerMin } = program;
-  const idleS = sequence.preGasS + ignitionDelayS(program) + sequence.burnBackMs / 1000 + sequence.postGasS;
+  const idleS = sequence.preGasS + ignitionDelayS(program) + secondsOfMs(sequence.burnBackMs) + sequence.postGasS;
   const count = gaps + 1;
   const dressBack = tack > 4 * thicknessMm;
   return success({
@@ -94,10 +95,10 @@ export function tackSchedule({ program, lengthMm, thicknessMm, spacingMm, tackMm
     atMm,
     order: outsideIn(count),
     arcS,
-    energyKjEach: (powerW * arcS) / 1000,
-    wireGEach: (feedMmPerS * arcS * wire.areaMm2 * wire.densityKgPerM3) / 1e6,
-    gasL: (count * (arcS + idleS) * gasFlowLPerMin) / 60,
-    gasLostL: (count * idleS * gasFlowLPerMin) / 60,
+    energyKjEach: thousandth(powerW * arcS),
+    wireGEach: wireMmPerS * arcS * wireGPerMm(wire.areaMm2, wire.densityKgPerM3),
+    gasL: litresIn(gasFlowLPerMin, count * (arcS + idleS)),
+    gasLostL: litresIn(gasFlowLPerMin, count * idleS),
     seconds: count * (arcS + idleS) + (count - 1) * moveS,
     dressBack,
     because: {
@@ -184,7 +185,7 @@ export interface StitchPlan {
 /** What a stitch rhythm lays along a seam at the program's pace. */
 export function stitchPlan(program: Program, lengthMm: number): StitchPlan {
   const { stitchOnS, stitchOffS } = program.sequence;
-  const pace = program.travelMmPerMin / 60;
+  const pace = travelMmPerS(program.travelMmPerMin);
   const againS = ignitionDelayS(program);
   const stitchMm = pace * stitchOnS;
   const gapMm = pace * (stitchOffS + againS);

@@ -17,6 +17,7 @@ import { migEfficiency } from '../../setting/heat-input/index.ts';
 import type { Program } from '../../setting/program/index.ts';
 import { failure, success, type Issue, type Outcome } from '../../base/outcome/index.ts';
 import { electricalOf } from './electrical.ts';
+import { travelMmPerS, thousandth } from '../../base/units/convert.ts';
 
 export interface TaperInput {
   readonly program: Program;
@@ -67,7 +68,7 @@ export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: Ta
   const metal = usualBaseMetal(fillerOf(program.filler).family);
   const { diffusivityMm2PerS: alpha, meltsAtC } = metal;
   const watts = electricalOf(program).at(program.wireFeedMPerMin).powerW * migEfficiency;
-  const pace = program.travelMmPerMin / 60;
+  const pace = travelMmPerS(program.travelMmPerMin);
   const perKelvin = metal.volumetricHeatJPerMm3K * thicknessMm;
   /** Rise ahead of the arc, K: in all, and by its own field alone, as in a plate without ends. */
   const riseAt = (mm: number, endsMm: number): { all: number; own: number } => {
@@ -112,7 +113,7 @@ export function taperPlan({ program, lengthMm, thicknessMm, sideMm, plateC }: Ta
     tapAtMm: crossed ? Math.round(crossed.mm) : null,
     because: sum(
       message('trigger.because.taper', {
-        watts: amount('kilowatts', watts / 1000, 1),
+        watts: amount('kilowatts', thousandth(watts), 1),
         thickness: amount('shortLength', thicknessMm),
         side: amount('length', sideMm),
         travel: amount('travel', program.travelMmPerMin, 0),

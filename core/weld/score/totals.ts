@@ -4,6 +4,7 @@ import type { Program } from '../../setting/program/index.ts';
 import { hasBeat, isLit, schoolFacts, type Phase, type PlayedPhase } from '../sequence/index.ts';
 import { electricalOf, type ElectricalOf } from './electrical.ts';
 import type { SeamScore } from './intended.ts';
+import { feedMmPerS, travelMmPerS, litresIn, thousandth, wireGPerMm } from '../../base/units/convert.ts';
 
 export interface PhaseSum {
   readonly phase: Phase;
@@ -52,7 +53,7 @@ export function scoreTotals(
   electrical: ElectricalOf = electricalOf(program),
 ): ScoreTotals {
   const wire = wireInGas(program.filler, program.gas, program.diameterMm);
-  const gPerMm = (wire.areaMm2 * wire.densityKgPerM3) / 1e6;
+  const gPerMm = wireGPerMm(wire.areaMm2, wire.densityKgPerM3);
   const one = (phase: PlayedPhase, at: number): PhaseSum => {
     const { name, fromS, toS, fromPercent, toPercent, gas } = phase;
     const seconds = toS - fromS;
@@ -66,7 +67,7 @@ export function scoreTotals(
       const share = (slice + 0.5) / slices;
       const level = fromPercent + (toPercent - fromPercent) * share;
       const feed = (program.wireFeedMPerMin * level) / 100;
-      wireMm += ((feed * 1000) / 60) * (seconds / slices);
+      wireMm += feedMmPerS(feed) * (seconds / slices);
       if (!isLit(phase, fromS + seconds * share)) continue;
       energyJ += powerAt(program, electrical, burnsAt ?? level, name, trimMm) * (seconds / slices);
     }
@@ -78,8 +79,8 @@ export function scoreTotals(
       seconds,
       mm,
       wireG: wireMm * gPerMm,
-      gasL: gas ? (program.gasFlowLPerMin * seconds) / 60 : 0,
-      energyKj: energyJ / 1000,
+      gasL: gas ? litresIn(program.gasFlowLPerMin, seconds) : 0,
+      energyKj: thousandth(energyJ),
       percent: [fromPercent, toPercent],
       currentA: lit && fromPercent > 0 ? [currentOf(fromPercent), currentOf(toPercent)] : null,
       trimMm,
@@ -91,7 +92,7 @@ export function scoreTotals(
     program.sequence.trigger === 'stitch',
   );
   const sum = (pick: (phase: PhaseSum) => number) => sums.reduce((total, phase) => total + pick(phase), 0);
-  const mainGPerMm = (((program.wireFeedMPerMin * 1000) / 60) * gPerMm) / (program.travelMmPerMin / 60);
+  const mainGPerMm = (feedMmPerS(program.wireFeedMPerMin) * gPerMm) / travelMmPerS(program.travelMmPerMin);
   const arcS = played.reduce((total, phase) => {
     const from = phase.name === 'run-in' ? (phase.litS ?? phase.toS) : phase.fromS;
     return total + (isLit(phase, phase.toS - 1e-6) ? phase.toS - from : 0);

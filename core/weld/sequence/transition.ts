@@ -13,6 +13,7 @@ import {
   type SequenceRules,
   type SequenceState,
 } from './state.ts';
+import { secondsOfMs } from '../../base/units/convert.ts';
 
 export interface Happened {
   readonly kind: Happening;
@@ -58,7 +59,7 @@ export function deadlineS(state: SequenceState, { sequence, habit, hasGas }: Seq
       if (schoolFacts[sequence.trigger].ends === 'timed') return sinceS + sequence.endS;
       return habit.endLimitS === null ? null : sinceS + habit.endLimitS;
     case 'burn-back':
-      return sinceS + sequence.burnBackMs / 1000;
+      return sinceS + secondsOfMs(sequence.burnBackMs);
     case 'post-gas':
       return sinceS + (state.pausing && state.held ? sequence.stitchOffS : gasAfterS(sequence.postGasS, hasGas));
     case 'idle':

@@ -5,6 +5,7 @@ import { pulseStickOutMm } from '../../setting/plan/practice.ts';
 import { solvePulse, pulseMeans, type FastPulse, type PulseResult } from '../../setting/pulse/index.ts';
 import { inductanceUh, shortRampAPerMs } from './params.ts';
 import type { ControlSchool, PulseSourceInput, SimulationInput } from './input.ts';
+import { feedMmPerS, lostVolts, secondsOfMs, thousandth } from '../../base/units/convert.ts';
 
 /** One level of the pulse: what the machine runs when the arc needs no correction. */
 export interface PulseLevel {
@@ -48,7 +49,7 @@ export function buildSource(input: SimulationInput): Outcome<Source> {
       kind: 'constant-voltage',
       voltageV: source.voltageV,
       inductanceH: (source.inductanceUh ?? inductanceUh(source.stiffness ?? 0)) * 1e-6,
-      circuitOhm: (source.circuitMOhm ?? nominalCircuitMOhm) / 1000,
+      circuitOhm: thousandth(source.circuitMOhm ?? nominalCircuitMOhm),
     });
   }
   const wire = wireInGas(input.filler, input.gas, input.diameterMm);
@@ -61,7 +62,7 @@ export function buildSource(input: SimulationInput): Outcome<Source> {
   return success({
     kind: 'pulse',
     control: source.control ?? 'frequency',
-    circuitOhm: (source.circuitMOhm ?? nominalCircuitMOhm) / 1000,
+    circuitOhm: thousandth(source.circuitMOhm ?? nominalCircuitMOhm),
     slewAPerS: (source.pulse?.slewAPerMs ?? slewByStiffness(stiffness)) * 1000,
     shortRampAPerS: shortRampAPerMs(stiffness) * 1000,
     high: high.value,
@@ -125,11 +126,11 @@ function buildLevel(input: SimulationInput, wire: WireInGas, feedMPerMin: number
   const { meanA, rmsA } = pulseMeans(pulse);
   const tipV = source.voltageV ?? arcElectrical(wire, meanA, rmsA, targetMm, extensionMm, 0).meanVoltageV;
   return success({
-    feedMmPerS: ((feedMPerMin * 1000) / 60) * (1 - (input.feedSlip ?? 0)),
+    feedMmPerS: feedMmPerS(feedMPerMin) * (1 - (input.feedSlip ?? 0)),
     peakA: pulse.peakCurrentA,
-    peakS: pulse.peakTimeMs / 1000,
+    peakS: secondsOfMs(pulse.peakTimeMs),
     backgroundA: pulse.backgroundCurrentA,
     frequencyHz: pulse.frequencyHz,
-    setPointV: tipV + (meanA * (source.madeForMOhm ?? nominalCircuitMOhm)) / 1000 + (source.setPointOffsetV ?? 0),
+    setPointV: tipV + lostVolts(meanA, source.madeForMOhm ?? nominalCircuitMOhm) + (source.setPointOffsetV ?? 0),
   });
 }

@@ -7,6 +7,7 @@ import { recentLineRise } from './near-source.ts';
 import type { Part, PartField } from './part.ts';
 import { settledS } from './plate-field.ts';
 import type { BoxShape, Place } from './shapes.ts';
+import { perMm2 } from '../../base/units/convert.ts';
 
 export const boxFaces = ['base', 'front', 'back', 'left', 'right', 'lid'] as const;
 export type BoxFace = (typeof boxFaces)[number];
@@ -127,7 +128,7 @@ function gridOf(shape: BoxShape, by: number): Grid {
       for (let j = 0; j < rows; j++) {
         const cell = (firstCell[at] ?? 0) + i * rows + j;
         capacity[cell] = volumetricHeatJPerMm3K * t * dx * dy;
-        loss[cell] = 2 * lossWPerM2K * 1e-6 * dx * dy;
+        loss[cell] = 2 * perMm2(lossWPerM2K) * dx * dy;
         sides.forEach((side, number) => {
           const [di, dj] = direction[side];
           const inside = i + di >= 0 && i + di < columns && j + dj >= 0 && j + dj < rows;

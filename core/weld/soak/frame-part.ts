@@ -5,6 +5,7 @@
 import { advanced, netOf, valueAt, type Link, type Net, type Shares } from './cells.ts';
 import type { Part, PartField } from './part.ts';
 import type { FrameShape, Place } from './shapes.ts';
+import { perMm2 } from '../../base/units/convert.ts';
 
 interface Bar {
   readonly from: number;
@@ -96,7 +97,7 @@ function barsOf(shape: FrameShape): Bars {
     for (let at = 0; at < count; at++) {
       capacity.push(volumetricHeatJPerMm3K * section * dx);
       // Only the outside of a tube meets moving air.
-      loss.push(lossWPerM2K * 1e-6 * 2 * (b + h) * dx);
+      loss.push(perMm2(lossWPerM2K) * 2 * (b + h) * dx);
       if (at > 0) links.push({ a: first + at - 1, b: first + at, conductance: conducts / dx });
     }
     // The joint is the metal of half a tube's width of each bar that ends in it.

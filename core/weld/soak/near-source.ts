@@ -1,5 +1,6 @@
 /** Warmth that a moving line source put in a moment ago, by its own integral: what a field is too coarse for. Images are those that the part gives. */
 import type { Metal } from './shapes.ts';
+import { perMm2 } from '../../base/units/convert.ts';
 
 export interface RecentLine {
   /** Where the source was at the moment asked about, or would be had it gone on, mm. */
@@ -20,7 +21,7 @@ const faint = 30;
 
 /** Loss by both faces of a sheet, 1/s. */
 export function lossPerS({ lossWPerM2K, volumetricHeatJPerMm3K }: Metal, thicknessMm: number): number {
-  return (2 * lossWPerM2K * 1e-6) / (volumetricHeatJPerMm3K * thicknessMm);
+  return (2 * perMm2(lossWPerM2K)) / (volumetricHeatJPerMm3K * thicknessMm);
 }
 
 /**

@@ -3,6 +3,7 @@ import { marchOver } from './march.ts';
 import { partOf } from './parts.ts';
 import { lengthOf, runOf, type Run, type SoakSeam } from './run.ts';
 import { soak, timed, waitFor, type Soaked, type SoakInput } from './soak.ts';
+import { travelMmPerS } from '../../base/units/convert.ts';
 
 export interface OrderedSoak {
   /** Places in the list that was given. */
@@ -95,5 +96,5 @@ function fromLast({ seams }: SoakInput, order: readonly number[], at: number): n
 }
 
 function secondsOf(seam: SoakSeam): number {
-  return lengthOf(seam) / (seam.travelMmPerMin / 60);
+  return lengthOf(seam) / travelMmPerS(seam.travelMmPerMin);
 }

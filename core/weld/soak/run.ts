@@ -1,5 +1,6 @@
 /** A seam as it is asked for, and as it is welded: from where, how fast, from when to when. */
 import type { Place } from './shapes.ts';
+import { travelMmPerS } from '../../base/units/convert.ts';
 
 export interface SoakSeam {
   readonly from: Place;
@@ -27,7 +28,7 @@ export interface Run {
 export function runOf(seam: SoakSeam, startS: number): Run {
   const { from, to, travelMmPerMin, powerW } = seam;
   const lengthMm = lengthOf(seam);
-  const mmPerS = travelMmPerMin / 60;
+  const mmPerS = travelMmPerS(travelMmPerMin);
   const seconds = lengthMm / mmPerS;
   return {
     from,

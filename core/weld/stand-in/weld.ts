@@ -9,6 +9,7 @@ import { simulate, type SimulationMetrics, type SimulationTrace, type TransferMo
 import { symptomCodes, type SymptomCode } from '../../evidence/trial/index.ts';
 import { chanceOf, moved, type Chance } from './chance.ts';
 import { hiddenFaults, type HiddenFault, type HiddenFaultCode } from './hidden-faults.ts';
+import { lostVolts } from '../../base/units/convert.ts';
 
 export interface StandInTask {
   /** As the dials really stand, and as the card wants them. */
@@ -139,7 +140,7 @@ export function weldOnStandIn(task: StandInTask): Outcome<StandInWeld> {
     seconds: (60 * task.lengthMm) / travelMmPerMin,
     travelMmPerMin,
     displayedCurrentA: metrics.meanCurrentA + 2.5 * chance.normal(),
-    displayedVoltageV: metrics.meanVoltageV + (metrics.meanCurrentA * reallyMOhm) / 1000 + 0.25 * chance.normal(),
+    displayedVoltageV: metrics.meanVoltageV + lostVolts(metrics.meanCurrentA, reallyMOhm) + 0.25 * chance.normal(),
     pulseHz: metrics.pulseFrequencyHz,
     shortsPerS: metrics.shortsPerS,
     transferMode,

@@ -1,4 +1,5 @@
 /** Orders, and parts that are done: the order counts up, gas and wire count down, together or not at all. */
+import { minutesOf } from '@fox-tempo/core/base/units';
 import { notCounted, partsReady, taken, type SeamCount } from '@fox-tempo/core/evidence/run';
 import { message } from '@fox-tempo/words';
 import { randomUUID } from 'node:crypto';
@@ -56,7 +57,7 @@ async function askBeforeClosing(db: Executor, order: Order, { confirmed = [], qu
   const questions: Issue[] = [];
   const { gasL, wireKg, arcS } = await takenBy(db, order.id);
   const took = message('server.orders.it-took', {
-    arc: amount('minutes', arcS / 60, 0),
+    arc: amount('minutes', minutesOf(arcS), 0),
     wire: amount('spoolMass', wireKg, 2),
     gas: amount('volume', gasL, 0),
   });

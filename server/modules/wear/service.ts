@@ -1,4 +1,5 @@
 /** Wear of every gun: what was welded since a part was new, against what such a part lasted in this shop. */
+import { minutesOf } from '@fox-tempo/core/base/units';
 import type { MachineResource, WearRow } from '@fox-tempo/contract';
 import { fillerOf } from '@fox-tempo/core/metal/consumables';
 import { arcOf } from '@fox-tempo/core/machine/dials';
@@ -100,7 +101,7 @@ async function doneOnce(
   const made =
     use && program
       ? {
-          arcMinutes: use.arcSeconds / 60,
+          arcMinutes: minutesOf(use.arcSeconds),
           currentA: arcOf(program, program.ctwdMm, program.trimMm).currentAt(program.wireFeedMPerMin) ?? 0,
           wireKg: use.wireKg,
           isAluminium: fillerOf(program.filler).family === 'aluminium',
@@ -112,6 +113,6 @@ async function doneOnce(
 
 /** All of a sum: what was timed by its seconds, the rest as planned. */
 function times(one: WeldDone, { welds, timed, seconds }: WeldSum): WeldDone {
-  const share = welds - timed + (one.arcMinutes > 0 ? seconds / 60 / one.arcMinutes : 0);
+  const share = welds - timed + (one.arcMinutes > 0 ? minutesOf(seconds) / one.arcMinutes : 0);
   return { ...one, arcMinutes: one.arcMinutes * share, wireKg: one.wireKg * share };
 }

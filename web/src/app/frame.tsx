@@ -6,7 +6,7 @@ import { useEffect, useLayoutEffect } from 'react';
 import { Link, Outlet, redirect, ScrollRestoration, useLocation, useNavigation, type Location } from 'react-router';
 import { api } from '../data/api.ts';
 import { session, sessionAsked, useMe } from '../session/session.ts';
-import { isForSomebodyElse, readAs, toggleTheme, toggleUnits } from '../session/preferences.ts';
+import { isForSomebodyElse, adoptPreferences, toggleTheme, toggleUnits } from '../session/preferences.ts';
 import { useSettings } from '../session/settings.ts';
 import { Overlays } from '../parts/palette/index.ts';
 import { WaitingLine } from '../parts/waiting-line/index.ts';
@@ -20,7 +20,7 @@ import { signInAddress } from './sign-in-address.ts';
 export async function loadFrame({ request }: { request: Request }) {
   const state = await api.session(request.signal).finally(sessionAsked);
   session.getState().take(state);
-  if (readAs(state.me?.preferences)) {
+  if (adoptPreferences(state.me?.preferences)) {
     location.reload();
     // Nothing is shown in a language that is about to leave.
     await new Promise(() => undefined);

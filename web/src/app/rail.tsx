@@ -7,7 +7,7 @@ import type { ReactNode } from 'react';
 import { Link, NavLink, useLocation } from 'react-router';
 import { openOverlay } from '../parts/palette/index.ts';
 import { useMe } from '../session/session.ts';
-import { toggleTheme, toggleUnits, useReading } from '../session/preferences.ts';
+import { toggleTheme, toggleUnits, usePreferences } from '../session/preferences.ts';
 import { signInAddress } from './sign-in-address.ts';
 
 interface Stop {
@@ -195,7 +195,7 @@ function initials(name: string): string {
 }
 
 function Switches() {
-  const { theme, units } = useReading();
+  const { theme, units } = usePreferences();
   const { language } = spoken();
   return (
     <Box display="flex" flexDirection={{ base: 'row', md: 'column' }} pb={{ base: 0, md: '2' }}>
@@ -211,11 +211,11 @@ function Switches() {
         hint={t('view.app.theme-tip')}
         onClick={toggleTheme}
         top={theme === 'day' ? '○' : '●'}
-        word={theme === 'day' ? t('view.finding.day') : t('view.finding.night')}
+        word={theme === 'day' ? t('view.palette.day') : t('view.palette.night')}
       />
       <RailButton
         label={written[language].name}
-        hint={t('view.finding.how-you-read')}
+        hint={t('view.palette.how-you-read')}
         onClick={() => openOverlay('reading')}
         top={language}
         word={written[language].name}

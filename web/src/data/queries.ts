@@ -14,16 +14,16 @@ export const queryClient = new QueryClient({
 });
 onWritten(() => void queryClient.invalidateQueries());
 
-type Reading<K extends EndpointName> = Pick<Asked<K>, 'params' | 'query'>;
+type ReadOf<K extends EndpointName> = Pick<Asked<K>, 'params' | 'query'>;
 
-function one<K extends EndpointName>(name: K, asked: Reading<K>) {
+function one<K extends EndpointName>(name: K, asked: ReadOf<K>) {
   return {
     queryKey: ['one', name, asked.params ?? {}, asked.query ?? {}],
     queryFn: ({ signal }: { signal: AbortSignal }) => pass(name, { ...asked, signal }),
   };
 }
 
-function list<K extends EndpointName>(name: K, asked: Reading<K>) {
+function list<K extends EndpointName>(name: K, asked: ReadOf<K>) {
   return {
     queryKey: ['all', name, asked.params ?? {}, asked.query ?? {}],
     queryFn: ({ signal }: { signal: AbortSignal }) => all(name, { ...asked, signal }),
@@ -57,7 +57,7 @@ export function readAll<K extends EndpointName>(name: K, asked: Asked<K> = {}): 
 /** For components: the answer of an endpoint, kept up to date with every write of this page. */
 export function useEndpoint<K extends EndpointName>(
   name: K,
-  asked: Reading<K> = {},
+  asked: ReadOf<K> = {},
   enabled = true,
 ): UseQueryResult<AnswerOf<K>, ProblemError> {
   return useQuery<AnswerOf<K>, ProblemError>({ ...one(name, asked), enabled }, queryClient);
@@ -65,7 +65,7 @@ export function useEndpoint<K extends EndpointName>(
 
 export function useEndpointList<K extends EndpointName>(
   name: K,
-  asked: Reading<K> = {},
+  asked: ReadOf<K> = {},
 ): UseQueryResult<Item<K>[], ProblemError> {
   return useQuery<Item<K>[], ProblemError>(list(name, asked), queryClient);
 }
@@ -74,7 +74,7 @@ export function useEndpointList<K extends EndpointName>(
 export function useKept<K extends EndpointName>(
   name: K,
   loaded: AnswerOf<K>,
-  asked: Reading<K> = {},
+  asked: ReadOf<K> = {},
 ): readonly [AnswerOf<K>, (next: AnswerOf<K>) => void] {
   const { data } = useEndpoint(name, asked);
   return [data ?? loaded, (next) => void queryClient.setQueryData<AnswerOf<K>>(one(name, asked).queryKey, next)];
@@ -84,7 +84,7 @@ export function useKept<K extends EndpointName>(
 export function useKeptList<K extends EndpointName>(
   name: K,
   loaded: readonly Item<K>[],
-  asked: Reading<K> = {},
+  asked: ReadOf<K> = {},
 ): readonly [readonly Item<K>[], (next: readonly Item<K>[]) => void] {
   const { data } = useEndpointList(name, asked);
   return [data ?? loaded, (next) => void queryClient.setQueryData(list(name, asked).queryKey, [...next])];
@@ -93,7 +93,7 @@ export function useKeptList<K extends EndpointName>(
 /** Adds what a write has answered before the next reading does. */
 export function placeInCache<K extends EndpointName>(
   name: K,
-  asked: Reading<K>,
+  asked: ReadOf<K>,
   change: (before: AnswerOf<K>) => AnswerOf<K>,
 ): void {
   queryClient.setQueryData<AnswerOf<K>>(one(name, asked).queryKey, (before) => before && change(before));

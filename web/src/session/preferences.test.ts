@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { wordsIn } from '@fox-tempo/words';
 import { resetSettings } from '../testing/show.tsx';
-import { isForSomebodyElse, readAs, toggleTheme, toggleUnits } from './preferences.ts';
+import { isForSomebodyElse, adoptPreferences, toggleTheme, toggleUnits } from './preferences.ts';
 import { settings } from './settings.ts';
 import { speak, spoken, t } from '../lib/words.ts';
 
@@ -14,21 +14,21 @@ afterEach(() => {
 
 describe('how somebody reads', () => {
   it('comes with the person who signs in, and asks for another page only where the language differs', () => {
-    expect(readAs(undefined)).toBe(false);
-    expect(readAs({ language: 'en', units: 'us', theme: 'night', hand: 'left' })).toBe(false);
+    expect(adoptPreferences(undefined)).toBe(false);
+    expect(adoptPreferences({ language: 'en', units: 'us', theme: 'night', hand: 'left' })).toBe(false);
     expect(settings.getState()).toMatchObject({ units: 'us', theme: 'night', hand: 'left' });
-    expect(readAs({ language: 'pl', units: null, theme: null, hand: null })).toBe(true);
+    expect(adoptPreferences({ language: 'pl', units: null, theme: null, hand: null })).toBe(true);
     expect(settings.getState()).toMatchObject({ language: 'pl', units: 'us' });
   });
 
   it('keeps the page of another reader as it is', () => {
     history.replaceState(null, '', '/?lang=de');
     expect(isForSomebodyElse()).toBe(true);
-    expect(readAs({ language: 'es', units: null, theme: null, hand: null })).toBe(false);
+    expect(adoptPreferences({ language: 'es', units: null, theme: null, hand: null })).toBe(false);
   });
 
   it('falls back where the language has left the shop', () => {
-    expect(readAs({ language: 'fi', units: null, theme: null, hand: null })).toBe(false);
+    expect(adoptPreferences({ language: 'fi', units: null, theme: null, hand: null })).toBe(false);
     expect(settings.getState().language).toBe('en');
   });
 

@@ -9,9 +9,9 @@ import { session } from './session.ts';
 import { settings, useSettings, type Settings } from './settings.ts';
 import { spoken } from '../lib/words.ts';
 
-export type Reading = Pick<Settings, 'language' | 'units' | 'theme' | 'hand'>;
+export type OwnPreferences = Pick<Settings, 'language' | 'units' | 'theme' | 'hand'>;
 
-export function useReading(): Reading {
+export function usePreferences(): OwnPreferences {
   const language = useSettings((state) => state.language);
   const units = useSettings((state) => state.units);
   const theme = useSettings((state) => state.theme);
@@ -20,7 +20,7 @@ export function useReading(): Reading {
 }
 
 /** Sets it on this device and, where somebody is signed in, with that person. */
-export function changeReading(change: Partial<Reading>): void {
+export function changePreferences(change: Partial<OwnPreferences>): void {
   settings.setState(change);
   const { language, units, theme, hand } = settings.getState();
   const saved =
@@ -33,7 +33,7 @@ export function changeReading(change: Partial<Reading>): void {
 }
 
 /** What the person who has just signed in brings along; true when the page has to be loaded anew for it. */
-export function readAs(preferences: Preferences | undefined): boolean {
+export function adoptPreferences(preferences: Preferences | undefined): boolean {
   if (!preferences) return false;
   const { language, units, theme, hand } = preferences;
   settings.setState({
@@ -55,9 +55,9 @@ function turnPage(language: Language): void {
 }
 
 export function toggleUnits(): void {
-  changeReading({ units: settings.getState().units === 'metric' ? 'us' : 'metric' });
+  changePreferences({ units: settings.getState().units === 'metric' ? 'us' : 'metric' });
 }
 
 export function toggleTheme(): void {
-  changeReading({ theme: settings.getState().theme === 'day' ? 'night' : 'day' });
+  changePreferences({ theme: settings.getState().theme === 'day' ? 'night' : 'day' });
 }

@@ -1,7 +1,7 @@
 /** The languages, each by its own name: found by somebody who reads none of the others. */
 import { Box, chakra } from '@chakra-ui/react';
 import { languages, written } from '@fox-tempo/words';
-import { changeReading } from '../session/preferences.ts';
+import { changePreferences } from '../session/preferences.ts';
 import { t, spoken } from '../lib/words.ts';
 
 export function LanguageRow() {
@@ -14,7 +14,7 @@ export function LanguageRow() {
           type="button"
           lang={one}
           aria-pressed={one === language}
-          onClick={() => changeReading({ language: one })}
+          onClick={() => changePreferences({ language: one })}
           minHeight="44px"
           px="4"
           fontWeight={600}

@@ -13,7 +13,7 @@ import { found, itemsOf, type FindItem } from './find-items.ts';
 import { closeOverlay, openOverlay, overlay, search } from './overlay.ts';
 import { Sheet } from './sheet.tsx';
 
-const groups = [t('view.app.views'), t('view.app.seams'), t('view.app.machines'), t('view.finding.acts')] as const;
+const groups = [t('view.app.views'), t('view.app.seams'), t('view.app.machines'), t('view.palette.acts')] as const;
 
 export function Find() {
   const navigate = useNavigate();
@@ -25,28 +25,28 @@ export function Find() {
     () =>
       itemsOf(seams, machines, [
         {
-          name: t('view.finding.change-the-units'),
-          also: t('view.finding.words.units'),
+          name: t('view.palette.change-the-units'),
+          also: t('view.palette.words.units'),
           act: toggleUnits,
         },
         {
-          name: t('view.finding.switch-theme'),
-          also: t('view.finding.words.theme'),
+          name: t('view.palette.switch-theme'),
+          also: t('view.palette.words.theme'),
           act: toggleTheme,
         },
         {
           name: t('view.app.glossary'),
-          also: t('view.finding.glossary-help-f1'),
+          also: t('view.palette.glossary-help-f1'),
           act: () => openOverlay('words'),
         },
         {
-          name: t('view.finding.keys-here'),
-          also: t('view.finding.keyboard-shortcuts-help'),
+          name: t('view.palette.keys-here'),
+          also: t('view.palette.keyboard-shortcuts-help'),
           act: () => openOverlay('keys'),
         },
         {
-          name: t('view.finding.describe-a-seam'),
-          also: t('view.finding.new-add-joint'),
+          name: t('view.palette.describe-a-seam'),
+          also: t('view.palette.new-add-joint'),
           act: () => void navigate('/seams?new=1'),
         },
       ]),
@@ -63,7 +63,7 @@ export function Find() {
     <Sheet of="find" title={t('view.app.search')} first={field}>
       <Command shouldFilter={false} loop label={t('view.app.search')}>
         <Box asChild {...inputLook} mb="2">
-          <Command.Input ref={field} value={typed} onValueChange={search} placeholder={t('view.finding.placeholder')} />
+          <Command.Input ref={field} value={typed} onValueChange={search} placeholder={t('view.palette.placeholder')} />
         </Box>
         <Box
           asChild
@@ -73,10 +73,10 @@ export function Find() {
             '& [cmdk-group-heading]': { fontSize: '12px', color: 'var(--chakra-colors-quiet)', paddingTop: '6px' },
           }}
         >
-          <Command.List label={t('view.finding.what-was-found')}>
+          <Command.List label={t('view.palette.what-was-found')}>
             {shown.length === 0 && words.length === 0 && (
               <Box color="quiet" fontSize="13.5px" py="2">
-                {t('view.finding.no-match')}
+                {t('view.palette.no-match')}
               </Box>
             )}
             {groups.map((group) => {
@@ -91,7 +91,7 @@ export function Find() {
               );
             })}
             {words.length > 0 && (
-              <Command.Group heading={t('view.finding.words')}>
+              <Command.Group heading={t('view.palette.words')}>
                 {words.map(({ word, means }) => (
                   <Found
                     key={word}

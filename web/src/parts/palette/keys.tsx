@@ -9,14 +9,14 @@ import { Sheet } from './sheet.tsx';
 export function KeysSheet() {
   const { view, keys } = keysAt(useLocation().pathname);
   return (
-    <Sheet of="keys" title={view === null ? t('view.finding.keys') : t('view.finding.keys-for', { view })}>
+    <Sheet of="keys" title={view === null ? t('view.palette.keys') : t('view.palette.keys-for', { view })}>
       {keys.length > 0 && (
-        <Keys label={t('view.finding.keys-title', { view: view ?? t('view.finding.this-view') })} keys={keys} />
+        <Keys label={t('view.palette.keys-title', { view: view ?? t('view.palette.this-view') })} keys={keys} />
       )}
       <Box textStyle="label" color="quiet" mt="3" mb="1">
-        {t('view.finding.in-every-view')}
+        {t('view.palette.in-every-view')}
       </Box>
-      <Keys label={t('view.finding.keys-everywhere')} keys={everywhere} />
+      <Keys label={t('view.palette.keys-everywhere')} keys={everywhere} />
     </Sheet>
   );
 }

@@ -55,7 +55,7 @@ export function Sheet({ of, title, first, children }: SheetProps) {
             {title}
           </Heading>
           <Action kind="quiet" fontSize="13px" onClick={() => closeOverlay(of)}>
-            {t('view.finding.close')}
+            {t('view.palette.close')}
           </Action>
         </Box>
         {children}

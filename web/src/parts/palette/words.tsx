@@ -15,15 +15,15 @@ export function WordsSheet() {
       <chakra.input
         {...inputLook}
         type="search"
-        aria-label={t('view.finding.glossary')}
-        placeholder={t('view.finding.glossary-placeholder')}
+        aria-label={t('view.palette.glossary')}
+        placeholder={t('view.palette.glossary-placeholder')}
         ref={field}
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
       />
       {shown.length === 0 && (
         <Box color="quiet" fontSize="13.5px" py="2">
-          {t('view.finding.no-term')}
+          {t('view.palette.no-term')}
         </Box>
       )}
       <Box as="dl" mt="2" fontSize="13.5px">
@@ -41,7 +41,7 @@ export function WordsSheet() {
               )}
               {hides !== undefined && (
                 <Box color="ochre" fontSize="12.5px">
-                  {t('view.finding.elsewhere', { hides, ask: ask ?? '' })}
+                  {t('view.palette.elsewhere', { hides, ask: ask ?? '' })}
                 </Box>
               )}
             </Box>

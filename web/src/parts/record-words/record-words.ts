@@ -9,7 +9,7 @@ import type { Observation } from '@fox-tempo/contract';
 
 export const kindNames: Record<Observation['kind'], string> = {
   'parts-done': t('view.shop.parts-counted'),
-  stock: t('view.finding.stock'),
+  stock: t('view.palette.stock'),
   'slot-found': t('view.shop.kind.slot-found'),
   standing: t('view.shop.kind.state'),
   'dials-set': t('view.shop.dials-ticked'),

@@ -1,8 +1,9 @@
 /** A cylinder or spool on the machine that ends within this very seam: said before the arc, not found in it. */
+import { minutesOf } from '@fox-tempo/core/base/units';
 import { HazardText } from '../../ui/hazard-text.tsx';
 import { hazard } from '@fox-tempo/words';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import { endingsOf } from '@fox-tempo/core/day/plan';
+import { shortagesOf } from '@fox-tempo/core/day/plan';
 import { Link } from 'react-router';
 import { useEndpoint } from '../../data/queries.ts';
 import { t } from '../../lib/words.ts';
@@ -21,16 +22,16 @@ export function CannotFinish({
   const job = {
     id: seam.id,
     program: revision.program,
-    arcMinutes: revision.use.arcSeconds / 60,
+    arcMinutes: minutesOf(revision.use.arcSeconds),
     takes: revision.use,
     quantity: 1,
   };
-  const ends = endingsOf(machine.id, job, stock);
+  const ends = shortagesOf(machine.id, job, stock);
   if (ends.length === 0) return null;
   return (
-    <Notice level="caution" word={t('view.endings.will-not-last')} urgent>
-      <HazardText said={hazard('view.endings.change-it-first', { names: ends.map(({ name }) => name) })} />{' '}
-      <Link to={`/machines/${machine.id}/refill`}>{t('view.endings.walk-the-change')}</Link>
+    <Notice level="caution" word={t('view.shortages.will-not-last')} urgent>
+      <HazardText said={hazard('view.shortages.change-it-first', { names: ends.map(({ name }) => name) })} />{' '}
+      <Link to={`/machines/${machine.id}/refill`}>{t('view.shortages.walk-the-change')}</Link>
     </Notice>
   );
 }

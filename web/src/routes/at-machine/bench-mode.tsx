@@ -1,4 +1,5 @@
 /** The card full screen at the machine: one big line a dial, ticked by tap or key; what would hold the part is said before it is welded. */
+import { travelSeconds } from '@fox-tempo/core/base/units';
 import { useKept } from '../../data/queries.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, ProgramFile, Revision, SeamResource } from '@fox-tempo/contract';
@@ -330,7 +331,7 @@ function ByHand({
   const units = useSettings((state) => state.units);
   const feeder = machine.file.feeders.find(({ id }) => id === machine.standing?.feederId) ?? machine.file.feeders[0];
   const needed = neededSetup(program, feeder?.paper?.tipRule);
-  const seconds = (lengthMm / program.travelMmPerMin) * 60;
+  const seconds = travelSeconds(lengthMm, program.travelMmPerMin);
   const facts = [
     { name: t('view.at-machine.seam-takes'), value: format(amount('phaseTime', seconds, 0)) },
     { name: t('view.dial-card.gas-flow'), value: formatWithUnit(program.gasFlowLPerMin, 'gasFlow', units) },

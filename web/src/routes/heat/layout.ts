@@ -1,4 +1,5 @@
 /** The part as it is laid out in this view: its outline, its seams in a list, the ceiling, one reading; and what the sum makes of it. */
+import { travelMmPerS } from '@fox-tempo/core/base/units';
 import type { SeamSpec } from '@fox-tempo/contract';
 import { baseMetals } from '@fox-tempo/core/metal/conduction';
 import type { Plan } from '@fox-tempo/core/setting/plan';
@@ -134,7 +135,7 @@ export function shapeOf(layout: Layout, { materialGroup, thicknessesMm }: SeamSp
 
 /** `factor`: of all warmth, by a thermometer. */
 export function inputOf(layout: Layout, spec: SeamSpec, plan: Plan, factor: number): SoakInput {
-  const powerW = ((plan.heatInputKjPerMm * 1000 * plan.travelMmPerMin) / 60) * factor;
+  const powerW = plan.heatInputKjPerMm * 1000 * travelMmPerS(plan.travelMmPerMin) * factor;
   const part = shapeOf(layout, spec);
   return {
     part,

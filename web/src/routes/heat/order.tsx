@@ -1,4 +1,5 @@
 /** The order of seams as it stands, and the one that waits least. */
+import { minutesOf } from '@fox-tempo/core/base/units';
 import { Box } from '@chakra-ui/react';
 import { amount } from '@fox-tempo/core/base/messages';
 import type { OrderedSoak, SoakInput } from '@fox-tempo/core/weld/soak';
@@ -28,8 +29,8 @@ export function Order({
       <Box display="grid" gap="2" fontSize="14px">
         <Box>
           {t('view.heat.order-as-listed', {
-            total: amount('minutes', found.endsAtS / 60, 1),
-            waits: amount('minutes', found.waitS / 60, 1),
+            total: amount('minutes', minutesOf(found.endsAtS), 1),
+            waits: amount('minutes', minutesOf(found.waitS), 1),
           })}
         </Box>
         {issues.length > 0 ? (
@@ -44,8 +45,8 @@ export function Order({
             <Box>
               {t('view.heat.best-found', {
                 order: answer.order.map((at) => at + 1).join(', '),
-                total: amount('minutes', answer.endsAtS / 60, 1),
-                waits: amount('minutes', answer.waitS / 60, 1),
+                total: amount('minutes', minutesOf(answer.endsAtS), 1),
+                waits: amount('minutes', minutesOf(answer.waitS), 1),
               })}
             </Box>
             <Box display="flex" gap="2" flexWrap="wrap">

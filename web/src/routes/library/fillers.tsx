@@ -10,8 +10,8 @@ import { Cell, Heads, Table } from '../../ui/table.tsx';
 export function Fillers() {
   return (
     <>
-      <Panel title={t('view.finding.fillers')}>
-        <Table label={t('view.finding.fillers')}>
+      <Panel title={t('view.palette.fillers')}>
+        <Table label={t('view.palette.fillers')}>
           <Heads
             names={[
               t('view.library.filler'),

@@ -17,7 +17,7 @@ const families: readonly { readonly code: FillerCode; readonly name: string }[] 
 export function Gases() {
   return (
     <Panel title={t('view.library.gases')}>
-      <Table label={t('view.finding.gases')}>
+      <Table label={t('view.palette.gases')}>
         <Heads
           names={[
             t('view.library.code'),

@@ -29,11 +29,11 @@ export function Library() {
       <Shelves
         label={t('view.library.sections')}
         shelves={[
-          { to: '/library', name: t('view.finding.fillers') },
-          { to: '/library/gases', name: t('view.finding.gases') },
-          { to: '/library/metals', name: t('view.finding.metals') },
-          { to: '/library/stock', name: t('view.finding.stock') },
-          { to: '/library/words', name: t('view.finding.words') },
+          { to: '/library', name: t('view.palette.fillers') },
+          { to: '/library/gases', name: t('view.palette.gases') },
+          { to: '/library/metals', name: t('view.palette.metals') },
+          { to: '/library/stock', name: t('view.palette.stock') },
+          { to: '/library/words', name: t('view.palette.words') },
         ]}
       />
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>

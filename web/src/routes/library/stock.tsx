@@ -1,4 +1,5 @@
 /** Cylinders and spools: what is left as arc minutes and parts of a chosen seam, read anew or moved in place. */
+import { hoursOf } from '@fox-tempo/core/base/units';
 import { useKept } from '../../data/queries.ts';
 import { absent, amount } from '@fox-tempo/core/base/messages';
 import { hazard } from '@fox-tempo/words';
@@ -241,6 +242,6 @@ function Row({
 function minutes(value: number): string {
   if (!Number.isFinite(value)) return t('view.library.without-end');
   return value >= 120
-    ? t('view.library.h', { value: amount('plain', value / 60, 1) })
+    ? t('view.library.h', { value: amount('plain', hoursOf(value), 1) })
     : format(amount('minutes', value, 0));
 }

@@ -1,4 +1,5 @@
 /** What the plan takes, how good it is known to be, and a better order where a solver found one. */
+import { hoursOf } from '@fox-tempo/core/base/units';
 import { Box } from '@chakra-ui/react';
 import type { DayPlan } from '@fox-tempo/core/day/plan';
 import { amount } from '@fox-tempo/core/base/messages';
@@ -28,7 +29,7 @@ export function Totals({
       />
       <Figure
         name={t('view.run-plan.column-done')}
-        text={t('view.run-plan.hours', { hours: amount('plain', end / 60, 1) })}
+        text={t('view.run-plan.hours', { hours: amount('plain', hoursOf(end), 1) })}
       />
       <Box color="quiet" role="status">
         {howGood(plan, looking, proof)}

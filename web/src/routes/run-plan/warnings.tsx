@@ -1,4 +1,5 @@
 /** What the plan cannot mend by itself: pauses, what runs out, jobs that no machine here can say, orders whose day is over. */
+import { hoursOf } from '@fox-tempo/core/base/units';
 import { whyNot, whyNotWords, missingWords } from '@fox-tempo/core/machine/dials';
 import type { MachineResource, Stock } from '@fox-tempo/contract';
 import { Box } from '@chakra-ui/react';
@@ -144,7 +145,7 @@ export function Overdue({ plan, jobs }: WarningProps) {
             {t('view.run-plan.was-due', {
               order,
               day: shopDate(own[0]?.dueOn ?? today),
-              hours: amount('plain', end / 60, 1),
+              hours: amount('plain', hoursOf(end), 1),
             })}{' '}
             <Box asChild textDecoration="underline">
               <Link to="/shop/orders">{t('view.run-plan.agree-another-day')}</Link>

@@ -54,7 +54,7 @@ export function SeamList() {
           />
         </Box>
         <Action kind="main" disabled={!mayAdd} onClick={() => setAdding(true)} aria-expanded={adding}>
-          {t('view.finding.describe-a-seam')}
+          {t('view.palette.describe-a-seam')}
         </Action>
       </PageHead>
       <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">

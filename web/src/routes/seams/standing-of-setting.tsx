@@ -40,7 +40,7 @@ export function StandingOfSetting({ seam, machines, onStored }: StandingOfSettin
             aria-expanded={opened}
             onClick={() => setOpened(!opened)}
           >
-            {opened ? t('view.finding.close') : t('view.seams.issue-or-lock')}
+            {opened ? t('view.palette.close') : t('view.seams.issue-or-lock')}
           </Action>
         ) : undefined
       }

@@ -26,7 +26,7 @@ export function Backups({ shop }: { readonly shop: ShopState }) {
     <>
       <ShopFields key={shop.version} shop={shop} />
       <Network shop={shop} />
-      <Panel title={t('view.finding.backup')}>
+      <Panel title={t('view.palette.backup')}>
         <Box fontSize="14px" mb="3" maxWidth="64ch">
           {t('view.shop.backup-why')}{' '}
           <Box as="code" fontFamily="mono" fontSize="13px">

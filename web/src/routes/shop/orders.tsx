@@ -23,10 +23,10 @@ export function Orders({ orders, parts }: { readonly orders: readonly Order[]; r
   const rows = [...orders.filter((order) => !order.closed), ...orders.filter((order) => order.closed)];
   return (
     <>
-      <Panel title={t('view.finding.orders')} aside={mayChange ? undefined : <MayNot act="saveOrder" />}>
+      <Panel title={t('view.palette.orders')} aside={mayChange ? undefined : <MayNot act="saveOrder" />}>
         {rows.length === 0 && <Notice level="note">{t('view.shop.no-order')}</Notice>}
         <ChangeableTable
-          label={t('view.finding.orders')}
+          label={t('view.palette.orders')}
           heads={[t('view.shop.order'), t('view.shop.part'), t('view.shop.done'), t('view.shop.due')]}
           right={[t('view.shop.done')]}
           items={rows}

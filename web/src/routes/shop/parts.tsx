@@ -37,7 +37,7 @@ export function Parts({ parts }: { readonly parts: readonly Part[] }) {
           <Notice level="note">{parts.length === 0 ? t('view.shop.no-part') : t('view.shop.no-part-match')}</Notice>
         )}
         <ChangeableTable
-          label={t('view.finding.parts')}
+          label={t('view.palette.parts')}
           heads={[t('view.shop.part'), t('view.shop.part-what')]}
           items={shown}
           mayChange={() => mayChange}

@@ -47,7 +47,7 @@ export function People({ people }: { readonly people: readonly Person[] }) {
   const gone = people.filter((person) => person.retired);
   return (
     <>
-      <Panel title={t('view.finding.people')} aside={mayChange ? undefined : <MayNot act="savePerson" />}>
+      <Panel title={t('view.palette.people')} aside={mayChange ? undefined : <MayNot act="savePerson" />}>
         <ChangeableTable
           label={t('view.shop.people')}
           heads={[t('view.seams.name'), t('view.shop.role'), 'PIN']}

@@ -60,7 +60,7 @@ export function Record() {
       .join(', ');
   const current = loaded?.of === kind ? loaded : null;
   return (
-    <Panel title={t('view.finding.record')}>
+    <Panel title={t('view.palette.record')}>
       <Box maxWidth="280px" mb="2">
         <ChoiceField<Kind>
           label={t('view.shop.show')}

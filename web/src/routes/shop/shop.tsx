@@ -32,10 +32,10 @@ export function Shop() {
       <Shelves
         label={t('view.shop.sections')}
         shelves={[
-          { to: '/shop', name: t('view.finding.people') },
-          { to: '/shop/orders', name: t('view.finding.orders') },
-          { to: '/shop/parts', name: t('view.finding.parts') },
-          { to: '/shop/record', name: t('view.finding.record') },
+          { to: '/shop', name: t('view.palette.people') },
+          { to: '/shop/orders', name: t('view.palette.orders') },
+          { to: '/shop/parts', name: t('view.palette.parts') },
+          { to: '/shop/record', name: t('view.palette.record') },
           { to: '/shop/files', name: t('view.seams.files') },
           {
             to: '/shop/backup',

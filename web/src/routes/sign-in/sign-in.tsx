@@ -8,7 +8,7 @@ import { useLoaderData, useNavigate, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
 import { session } from '../../session/session.ts';
 import { settings, useSettings } from '../../session/settings.ts';
-import { readAs } from '../../session/preferences.ts';
+import { adoptPreferences } from '../../session/preferences.ts';
 import { LanguageRow } from '../../ui/language-row.tsx';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
@@ -60,7 +60,7 @@ export function SignIn() {
             text: t('view.sign-in.wrong-tries', { count: tried.count, at: shopTime(tried.lastAt) }),
           });
         const place = placeAfter(params.get('next'));
-        if (readAs(now.me?.preferences)) location.assign(place);
+        if (adoptPreferences(now.me?.preferences)) location.assign(place);
         else await navigate(place, { replace: true });
       })
       .then(() => setPin(''));

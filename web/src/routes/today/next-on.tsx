@@ -153,7 +153,7 @@ function Next({
           </Box>
         )}
       </Box>
-      {next.ends.map(({ name, pieces }) => (
+      {next.shortages.map(({ name, pieces }) => (
         <Box key={name} color={pieces === 0 ? 'crimson' : 'ochre'} fontWeight={600}>
           {pieces === 0 ? '✕' : '◇'} {t('view.today.ends-after', { name, pieces, quantity: job.quantity })}
         </Box>

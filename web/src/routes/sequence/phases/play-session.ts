@@ -2,6 +2,7 @@
  * One player at the trigger: presses in, state, record, arc and cue out. Has the page's clock and the driven arc, and no interface.
  * A press at rest begins a new weld, and with it a new record.
  */
+import { travelMmPerS } from '@fox-tempo/core/base/units';
 import { simulationOf, sourceVolts } from '@fox-tempo/core/machine/dials';
 import {
   cueFor,
@@ -68,7 +69,7 @@ const traceEveryS = 1 / 24_000;
 export function createPlaySession({ whole, circuitMOhm, now, makeDrive }: PlayParts): PlaySession {
   const { program, score } = whole;
   const { rules } = score;
-  const pace = program.travelMmPerMin / 60;
+  const pace = travelMmPerS(program.travelMmPerMin);
   const moves = program.sequence.trigger !== 'spot';
   const stateOf = (live: LivePlay): Pick<PlayState, 'live' | 'record' | 'gun' | 'cue' | 'running'> => {
     const record = recordOf(live, rules);

@@ -1,4 +1,5 @@
 /** The score on the screen: painted staves, round handles over them, and a lens for what is too fast to see. Wheel, keys and hand move it. */
+import { travelMmPerS } from '@fox-tempo/core/base/units';
 import { amount } from '@fox-tempo/core/base/messages';
 import { t, fixed } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
@@ -163,7 +164,7 @@ export function Staves({ whole, unit, selected, onSelect, onEdit, onSettle }: St
             handle={handle}
             picture={picture}
             sequence={program.sequence}
-            paceMmPerS={program.travelMmPerMin / 60}
+            paceMmPerS={travelMmPerS(program.travelMmPerMin)}
             isSelected={selected === handle.phase}
             onSelect={() => onSelect(handle.phase)}
             onEdit={onEdit}

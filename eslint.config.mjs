@@ -31,6 +31,12 @@ const refusedTexts = [
   `Property[key.name=${sentence}] > TemplateLiteral > TemplateElement[value.raw=${readable}]`,
 ].map((selector) => ({ selector, message: said }));
 
+/** The type scale has eight sizes, named in the theme. Drawings (small tags) measure their letters in their own units. */
+const literalSizes = {
+  selector: 'JSXOpeningElement[name.name=/^[A-Z]/] > JSXAttribute[name.name="fontSize"] Literal[value=/^[0-9.]+px$/]',
+  message: 'Name a size of the type scale in web/src/ui/theme/system.ts.',
+};
+
 export default defineConfig(
   {
     ignores: [
@@ -73,7 +79,7 @@ export default defineConfig(
       'server/db/**',
       'server/testing/**',
     ],
-    rules: { 'no-restricted-syntax': ['error', ...refusedTexts] },
+    rules: { 'no-restricted-syntax': ['error', ...refusedTexts, literalSizes] },
   },
   {
     files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**/*.ts'],

@@ -73,7 +73,7 @@ export function Rail() {
         textAlign="center"
         fontWeight={750}
         fontStretch="84%"
-        fontSize="16px"
+        fontSize="lead"
         lineHeight="1"
         pt="2.5"
         pb="2"
@@ -92,7 +92,7 @@ export function Rail() {
           gap={{ base: '1', md: '0.5' }}
           minHeight={{ base: '56px', md: '50px' }}
           minWidth="64px"
-          fontSize="12px"
+          fontSize="label"
           fontWeight={600}
           textAlign="center"
           lineHeight="1.2"
@@ -167,7 +167,7 @@ function WhoWorks() {
       display="grid"
       alignContent="center"
       textAlign="center"
-      fontSize="12px"
+      fontSize="label"
       color="quiet"
       minHeight="52px"
       minWidth="56px"
@@ -178,7 +178,7 @@ function WhoWorks() {
         title={me ? t('view.app.other-person', { me: me.name }) : t('view.app.sign-in')}
         aria-label={me ? t('view.app.switch-user', { me: me.name, role: roleNames[me.role] }) : t('view.app.sign-in')}
       >
-        <Box fontFamily="mono" fontSize="15px" color="ink" lineHeight="1.2" aria-hidden="true">
+        <Box fontFamily="mono" fontSize="body" color="ink" lineHeight="1.2" aria-hidden="true">
           {me ? initials(me.name) : '?'}
         </Box>
         <Box aria-hidden="true">{me ? format(roleNames[me.role]) : t('view.app.sign-in-link')}</Box>
@@ -246,11 +246,11 @@ function RailButton({
       minHeight="48px"
       minWidth="56px"
       color="quiet"
-      fontSize="12px"
+      fontSize="label"
       cursor="pointer"
       _hover={{ color: 'ink', bg: 'accentSoft' }}
     >
-      <Box fontFamily="mono" fontSize="15px" color="ink" lineHeight="1.2">
+      <Box fontFamily="mono" fontSize="body" color="ink" lineHeight="1.2">
         {top}
       </Box>
       {word}

@@ -29,7 +29,7 @@ export function ChoiceField<T extends string>({ label, value, choices, onChange,
             id={id}
             {...inputLook}
             appearance="none"
-            fontSize="14px"
+            fontSize="text"
             pe="6"
             textOverflow="ellipsis"
             value={value}

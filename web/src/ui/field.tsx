@@ -50,6 +50,6 @@ export const inputLook = {
   borderWidth: '1px',
   borderColor: 'edge',
   borderRadius: '3px',
-  fontSize: '15px',
+  fontSize: 'body',
   _invalid: { borderColor: 'crimson', borderWidth: '2px' },
 } as const;

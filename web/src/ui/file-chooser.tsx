@@ -35,7 +35,7 @@ export function FileChooser({ word, label, onText, onRefused }: FileChooserProps
 
   return (
     <>
-      <Action kind="quiet" fontSize="13px" onClick={() => chooser.current?.click()}>
+      <Action kind="quiet" fontSize="small" onClick={() => chooser.current?.click()}>
         {word}
       </Action>
       <input

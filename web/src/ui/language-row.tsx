@@ -18,7 +18,7 @@ export function LanguageRow() {
           minHeight="44px"
           px="4"
           fontWeight={600}
-          fontSize="14px"
+          fontSize="text"
           bg={one === language ? 'accentSoft' : 'surface'}
           borderWidth="1px"
           borderColor={one === language ? 'accent' : 'edge'}
@@ -31,7 +31,7 @@ export function LanguageRow() {
         </chakra.button>
       ))}
       {languages.some((one) => written[one].machineMade) && (
-        <Box flexBasis="100%" fontSize="13px" color="quiet">
+        <Box flexBasis="100%" fontSize="small" color="quiet">
           ◇ {t('view.ui.machine-made')}
         </Box>
       )}

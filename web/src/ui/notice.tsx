@@ -33,7 +33,7 @@ export function Notice({ level, children, urgent = false, word }: NoticeProps) {
       borderColor={look.ink}
       px="3"
       py="2"
-      fontSize="13px"
+      fontSize="small"
       css={{ '& a': { fontWeight: 600, textDecoration: 'underline' } }}
     >
       <Box as="span" color={look.ink} flexShrink={0} mt="2px" aria-hidden="true">

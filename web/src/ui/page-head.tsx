@@ -70,7 +70,7 @@ const Titles = memo(function Titles({
       {line !== undefined && (
         <Box
           color="quiet"
-          fontSize="13px"
+          fontSize="small"
           truncate
           {...(typeof line === 'string' ? { title: line } : {})}
           display={{ base: 'none', md: 'block' }}

@@ -5,7 +5,7 @@ export const partLink = {
   minHeight: '44px',
   px: '2.5',
   fontWeight: 600,
-  fontSize: '13px',
+  fontSize: 'small',
   color: 'quiet',
   borderBottomWidth: '3px',
   borderColor: 'line',

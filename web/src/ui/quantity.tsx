@@ -38,7 +38,7 @@ export function BandText({
   const units = useSettings((state) => state.units);
   const [low, high] = band.map((value) => formatQuantity(value, of, units, digits).text);
   return (
-    <Box as="span" fontFamily="mono" fontSize="12px" color="quiet" whiteSpace="nowrap">
+    <Box as="span" fontFamily="mono" fontSize="label" color="quiet" whiteSpace="nowrap">
       {t('view.setup.to', { low: low ?? '', high: high ?? '' })}
     </Box>
   );

@@ -33,7 +33,7 @@ export function SaveMenu({ what, ways }: SaveMenuProps) {
           px="2"
           display="inline-flex"
           alignItems="center"
-          fontSize="12.5px"
+          fontSize="label"
           fontWeight={600}
           cursor="pointer"
           listStyleType="none"
@@ -56,7 +56,7 @@ export function SaveMenu({ what, ways }: SaveMenuProps) {
             <Action
               key={name}
               kind="quiet"
-              fontSize="13px"
+              fontSize="small"
               justifyContent="flex-start"
               aria-label={t('view.ui.save-as-name', { what, name })}
               onClick={() => {

@@ -15,11 +15,11 @@ export function Shelves({ label, shelves }: { readonly label: string; readonly s
   return (
     <Box as="nav" aria-label={label} display="flex" gap="1" flexWrap="wrap" px="3" pt="2">
       {shelves.map(({ to, name, mark }) => (
-        <Box asChild key={to} {...partLink} px="3" fontSize="14px" gap="1.5">
+        <Box asChild key={to} {...partLink} px="3" fontSize="text" gap="1.5">
           <NavLink to={to} end>
             {name}
             {mark !== undefined && (
-              <Box as="span" fontSize="12px" color="ochre">
+              <Box as="span" fontSize="label" color="ochre">
                 {mark}
               </Box>
             )}

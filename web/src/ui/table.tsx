@@ -9,7 +9,7 @@ export function Table({
 }: { readonly label: string; readonly children: ReactNode } & Omit<BoxProps, 'children'>) {
   return (
     <Box overflowX="auto" tabIndex={0} role="group" aria-label={label} {...rest}>
-      <Box asChild width="100%" fontSize="13.5px" css={{ borderCollapse: 'collapse' }}>
+      <Box asChild width="100%" fontSize="small" css={{ borderCollapse: 'collapse' }}>
         <table>{children}</table>
       </Box>
     </Box>

@@ -32,7 +32,7 @@ export function Tick({
           flexShrink={0}
           accentColor="var(--chakra-colors-spruce)"
         />
-        <Box as="span" minWidth={0} fontSize="14px" {...(checked ? { color: 'quiet' } : {})}>
+        <Box as="span" minWidth={0} fontSize="text" {...(checked ? { color: 'quiet' } : {})}>
           {children}
         </Box>
       </label>

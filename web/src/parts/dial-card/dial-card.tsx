@@ -62,11 +62,11 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
         <Heading as="h2" textStyle="title">
           {machine.file.name}
         </Heading>
-        <Box color="quiet" fontSize="13px">
+        <Box color="quiet" fontSize="small">
           {machine.file.place}
         </Box>
       </Box>
-      <Box color="quiet" fontSize="13px" mb="3" aria-live="polite">
+      <Box color="quiet" fontSize="small" mb="3" aria-live="polite">
         {isOutline
           ? t('view.dial-card.outlined')
           : !program
@@ -123,7 +123,7 @@ export function DialCard({ machines: all, program, print, windows = [], machine:
           minHeight="44px"
           color="accent"
           fontWeight={600}
-          fontSize="14px"
+          fontSize="text"
         >
           <Link to={`/at-machine/${print.seamId}?machine=${machine.id}`}>{t('view.dial-card.use-at-machine')}</Link>
         </Box>
@@ -179,7 +179,7 @@ function Lines({
             display="flex"
             alignItems="center"
             color="quiet"
-            fontSize="13px"
+            fontSize="small"
           >
             <Box as="span" aria-hidden="true" me="1.5">
               ▸

@@ -31,10 +31,10 @@ export function DialLine({ label, where, display, unit, changed = false, was, no
         : {})}
     >
       <Box as="dt" minWidth={0}>
-        <Box fontWeight={600} fontSize="14px">
+        <Box fontWeight={600} fontSize="text">
           {label}
           {changed && (
-            <Box as="span" color="accent" fontWeight={600} fontSize="12px" ms="1.5">
+            <Box as="span" color="accent" fontWeight={600} fontSize="label" ms="1.5">
               {t('view.dial-card.set', { was: was ?? absent })}
             </Box>
           )}
@@ -51,13 +51,13 @@ export function DialLine({ label, where, display, unit, changed = false, was, no
       <Box
         as="dd"
         {...(isWord
-          ? { fontWeight: 600, fontSize: '15px', textAlign: 'end', maxWidth: '52%' }
+          ? { fontWeight: 600, fontSize: 'body', textAlign: 'end', maxWidth: '52%' }
           : { textStyle: 'bigFigure', whiteSpace: 'nowrap' })}
         flexShrink={0}
       >
         {display}
         {unit !== '' && (
-          <Box as="span" fontSize="13px" color="quiet" ms="1">
+          <Box as="span" fontSize="small" color="quiet" ms="1">
             {unit}
           </Box>
         )}

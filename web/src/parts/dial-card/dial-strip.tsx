@@ -43,7 +43,7 @@ export function DialStrip({
         color="ink"
       >
         <a href="#dial-card" aria-label={t('view.dial-card.open-card', { file: machine.file.name })}>
-          <Box as="strong" fontSize="15px">
+          <Box as="strong" fontSize="body">
             {machine.file.name}
           </Box>
           {cardOf(machine.file, program).dials.map((dial) => (
@@ -51,9 +51,9 @@ export function DialStrip({
               <Box as="span" textStyle="label" color="quiet" display="block">
                 {dial.label}
               </Box>
-              <Box as="span" textStyle="figure" fontSize="18px">
+              <Box as="span" textStyle="figure" fontSize="title">
                 {dial.display}
-                <Box as="span" fontSize="12px" color="quiet">
+                <Box as="span" fontSize="label" color="quiet">
                   {' '}
                   {dial.unit}
                 </Box>

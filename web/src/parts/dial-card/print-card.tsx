@@ -94,7 +94,7 @@ function CardLink({ address, children }: { readonly address: string; readonly ch
       borderColor="edge"
       borderRadius="3px"
       fontWeight={600}
-      fontSize="14px"
+      fontSize="text"
       _hover={{ bg: 'accentSoft' }}
     >
       <a href={address} target="_blank" rel="noreferrer">

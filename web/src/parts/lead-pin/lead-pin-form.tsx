@@ -46,7 +46,7 @@ export function LeadPinForm({ word, right, act, task, onSend }: LeadPinFormProps
           setPin('');
         }}
       >
-        <Box gridColumn="1 / -1" fontWeight={600} fontSize="14px">
+        <Box gridColumn="1 / -1" fontWeight={600} fontSize="text">
           {word}
         </Box>
         <ChoiceField

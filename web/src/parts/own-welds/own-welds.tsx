@@ -47,12 +47,12 @@ export function OwnWelds({ seamId, machineId, choice, plan, isNew, onChoice }: O
           <Pace pace={data?.pace ?? null} choice={choice} name={name} onChoice={onChoice} />
         </Box>
         {plan.pace && (
-          <Box fontSize="13.5px" role="status">
+          <Box fontSize="small" role="status">
             {format(plan.pace.words)}
           </Box>
         )}
         {data?.trim && data.trim.points > 0 && (
-          <Box fontSize="13px" color="quiet" display="flex" alignItems="center" gap="2" flexWrap="wrap">
+          <Box fontSize="small" color="quiet" display="flex" alignItems="center" gap="2" flexWrap="wrap">
             {t('view.trials.trim-passed-here', {
               points: data.trim.points,
               trim: amount('shortLength', data.trim.atFeed, 1),
@@ -81,7 +81,7 @@ function FeedHere({
   const { factor, settings, elsewhere, weight, ruleMPerMin, startMPerMin: wireFeedMPerMin } = feed;
   if (settings + elsewhere === 0 || Math.abs(factor - 1) <= noticed) return null;
   return (
-    <Box fontSize="13px" color="quiet" display="flex" alignItems="center" gap="2" flexWrap="wrap">
+    <Box fontSize="small" color="quiet" display="flex" alignItems="center" gap="2" flexWrap="wrap">
       {t('view.trials.feed-passed-here', {
         factor: amount('plain', factor, 2),
         settings,
@@ -141,7 +141,7 @@ function Pace({
     );
   if (!pace || pace.seams + pace.elsewhere === 0)
     return (
-      <Box fontSize="13px" color="quiet" minHeight="44px" display="flex" alignItems="center">
+      <Box fontSize="small" color="quiet" minHeight="44px" display="flex" alignItems="center">
         {t('view.trials.nobody-timed')}
       </Box>
     );
@@ -152,7 +152,7 @@ function Pace({
   });
   return (
     <>
-      <Box fontSize="13.5px" minHeight="44px" display="flex" alignItems="center">
+      <Box fontSize="small" minHeight="44px" display="flex" alignItems="center">
         {words}
       </Box>
       {Math.abs(pace.factor - 1) > noticed && (
@@ -197,7 +197,7 @@ function Nearest({
           const { trial, distance, differs } = one;
           const isTaken = choice.wireFeedMPerMin === trial.wireFeedMPerMin && choice.filler === trial.filler;
           return (
-            <Box as="li" key={trial.id} display="flex" gap="2" alignItems="center" fontSize="13.5px" flexWrap="wrap">
+            <Box as="li" key={trial.id} display="flex" gap="2" alignItems="center" fontSize="small" flexWrap="wrap">
               <Box flex="1 1 240px" minWidth={0}>
                 <Box asChild color="accent" fontWeight={600}>
                   <Link to={`/trials/${trial.id}`}>{trial.seamName}</Link>

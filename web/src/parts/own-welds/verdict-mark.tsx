@@ -40,7 +40,7 @@ export function VerdictMark({
       bg={ground}
       color={ink}
       fontWeight={650}
-      fontSize="13px"
+      fontSize="small"
       px="2"
       py="0.5"
       borderRadius="3px"

@@ -70,12 +70,12 @@ export function Find() {
           maxHeight="min(420px, 55vh)"
           overflowY="auto"
           css={{
-            '& [cmdk-group-heading]': { fontSize: '12px', color: 'var(--chakra-colors-quiet)', paddingTop: '6px' },
+            '& [cmdk-group-heading]': { fontSize: 'label', color: 'var(--chakra-colors-quiet)', paddingTop: '6px' },
           }}
         >
           <Command.List label={t('view.palette.what-was-found')}>
             {shown.length === 0 && words.length === 0 && (
-              <Box color="quiet" fontSize="13.5px" py="2">
+              <Box color="quiet" fontSize="small" py="2">
                 {t('view.palette.no-match')}
               </Box>
             )}
@@ -134,10 +134,10 @@ function Found({
       }}
     >
       <Command.Item value={id} onSelect={onTake}>
-        <Box fontWeight={600} fontSize="14px" flexShrink={0} maxWidth="70%" truncate>
+        <Box fontWeight={600} fontSize="text" flexShrink={0} maxWidth="70%" truncate>
           {name}
         </Box>
-        <Box color="quiet" fontSize="12.5px" truncate>
+        <Box color="quiet" fontSize="label" truncate>
           {about}
         </Box>
       </Command.Item>

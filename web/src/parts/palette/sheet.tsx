@@ -54,7 +54,7 @@ export function Sheet({ of, title, first, children }: SheetProps) {
           <Heading as="h2" id={titleId} textStyle="heading">
             {title}
           </Heading>
-          <Action kind="quiet" fontSize="13px" onClick={() => closeOverlay(of)}>
+          <Action kind="quiet" fontSize="small" onClick={() => closeOverlay(of)}>
             {t('view.palette.close')}
           </Action>
         </Box>

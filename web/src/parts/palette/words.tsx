@@ -22,11 +22,11 @@ export function WordsSheet() {
         onChange={(event) => setTyped(event.target.value)}
       />
       {shown.length === 0 && (
-        <Box color="quiet" fontSize="13.5px" py="2">
+        <Box color="quiet" fontSize="small" py="2">
           {t('view.palette.no-term')}
         </Box>
       )}
-      <Box as="dl" mt="2" fontSize="13.5px">
+      <Box as="dl" mt="2" fontSize="small">
         {shown.map(({ word, means, hides, ask, standard }) => (
           <Box key={word} borderTopWidth="1px" borderColor="line" py="1.5">
             <Box as="dt" fontWeight={650}>
@@ -35,12 +35,12 @@ export function WordsSheet() {
             <Box as="dd">
               {means}.
               {standard !== undefined && (
-                <Box color="quiet" fontSize="12.5px">
+                <Box color="quiet" fontSize="label">
                   {t('view.term.standard', { standard })}
                 </Box>
               )}
               {hides !== undefined && (
-                <Box color="ochre" fontSize="12.5px">
+                <Box color="ochre" fontSize="label">
                   {t('view.palette.elsewhere', { hides, ask: ask ?? '' })}
                 </Box>
               )}

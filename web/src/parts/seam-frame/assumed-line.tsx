@@ -31,7 +31,7 @@ export function AssumedLine({ session }: { readonly session: SheetSession }) {
           {assumed.map((one) => (
             <Action
               key={one}
-              fontSize="13px"
+              fontSize="small"
               title={t('view.sheet.confirm-assumed', { name: names[one], value: assumedValue(one, sheet) })}
               onClick={() => confirm([one])}
             >

@@ -37,13 +37,13 @@ export function Conflict({ session, stored }: ConflictProps) {
       <Heading as="h2" id="conflict-title" textStyle="heading" mb="1">
         {t('view.seam-frame.conflict.title')}
       </Heading>
-      <Box fontSize="13.5px" mb="2">
+      <Box fontSize="small" mb="2">
         {t('view.seam-frame.conflict.what', {
           changedBy: stored.changedBy,
           changedAt: shopTime(stored.changedAt),
         })}
       </Box>
-      <Box asChild width="100%" fontSize="13.5px">
+      <Box asChild width="100%" fontSize="small">
         <table>
           <thead>
             <tr>

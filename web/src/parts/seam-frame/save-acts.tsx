@@ -29,7 +29,7 @@ const Acts = memo(function Acts({ number, saving, edited, cannotSave, canUndo, c
           : stored;
   return (
     <>
-      <Box role="status" color="quiet" fontSize="13px" me="1" textAlign="end">
+      <Box role="status" color="quiet" fontSize="small" me="1" textAlign="end">
         {text}
       </Box>
       <Action kind="quiet" disabled={!canUndo} onClick={undo} title={t('view.seam-frame.undo-ctrl-z')}>

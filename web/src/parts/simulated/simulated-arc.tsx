@@ -78,7 +78,7 @@ export function SimulatedArc({ program, circuitMOhm }: { readonly program: Progr
       ) : (
         <Box minHeight="76px" aria-live="polite" aria-busy={state.kind === 'running'}>
           {state.kind === 'running' ? (
-            <Box color="quiet" fontSize="13px">
+            <Box color="quiet" fontSize="small">
               {t('view.simulated.running', { share: amount('percent', 100 * state.share, 0) })}
             </Box>
           ) : (
@@ -93,7 +93,7 @@ export function SimulatedArc({ program, circuitMOhm }: { readonly program: Progr
 function Findings({ result: { metrics: m, words } }: { readonly result: Simulation }) {
   return (
     <>
-      <Box fontSize="14px" mb="1.5">
+      <Box fontSize="text" mb="1.5">
         {format(words).charAt(0).toUpperCase() + format(words).slice(1)}.
       </Box>
       <Box

@@ -26,13 +26,13 @@ export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }
       aside={
         <Box display="flex" gap="3" alignItems="center" minWidth={0}>
           {own && (
-            <Box color="quiet" fontSize="12.5px" display={{ base: 'none', md: 'block' }}>
+            <Box color="quiet" fontSize="label" display={{ base: 'none', md: 'block' }}>
               {t('view.tour.start-with', { spec: own.spec.name, partName: own.partName })}
             </Box>
           )}
           <Action
             kind="quiet"
-            fontSize="13px"
+            fontSize="small"
             my="-2"
             onClick={() => {
               putAway(me.id);
@@ -45,7 +45,7 @@ export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }
       }
     >
       {!own ? (
-        <Box fontSize="14px">
+        <Box fontSize="text">
           {t('view.tour.start')} <Link to="/seams?new=1">{t('view.tour.describe')}</Link>
         </Box>
       ) : (
@@ -68,12 +68,12 @@ export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }
                 borderTopWidth="3px"
                 borderColor={id === next?.id ? 'accent' : 'line'}
                 pt="1.5"
-                fontSize="13px"
+                fontSize="small"
               >
                 <Box
                   asChild
                   fontWeight={650}
-                  fontSize="14px"
+                  fontSize="text"
                   minHeight="24px"
                   display="inline-flex"
                   alignItems="center"
@@ -90,7 +90,7 @@ export function FirstHour({ seams }: { readonly seams: readonly SeamResource[] }
                   </Link>
                 </Box>
                 {id === next?.id && (
-                  <Box color="quiet" fontSize="12.5px" lineHeight="1.25">
+                  <Box color="quiet" fontSize="label" lineHeight="1.25">
                     {why}
                   </Box>
                 )}

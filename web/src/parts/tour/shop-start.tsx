@@ -90,7 +90,7 @@ export function ShopStart(shop: ShopStartProps) {
             borderColor={step === next ? 'accent' : step.isDone ? 'spruce' : 'line'}
             pt="1.5"
           >
-            <Box asChild fontWeight={650} fontSize="14px" minHeight="44px" display="inline-flex" alignItems="center">
+            <Box asChild fontWeight={650} fontSize="text" minHeight="44px" display="inline-flex" alignItems="center">
               <Link to={step.to}>
                 {step.isDone ? '● ' : step === next ? '→ ' : '○ '}
                 {step.name}
@@ -103,7 +103,7 @@ export function ShopStart(shop: ShopStartProps) {
               </Link>
             </Box>
             {step === next && (
-              <Box color="quiet" fontSize="13px" lineHeight="1.3">
+              <Box color="quiet" fontSize="small" lineHeight="1.3">
                 {step.why}
               </Box>
             )}

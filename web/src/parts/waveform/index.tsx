@@ -10,7 +10,7 @@ export function Waveform({ pulse }: { readonly pulse: PulseResult }) {
   return (
     <Suspense
       fallback={
-        <Box height="258px" display="grid" placeItems="center" color="quiet" fontSize="13px" role="status">
+        <Box height="258px" display="grid" placeItems="center" color="quiet" fontSize="small" role="status">
           {t('view.waveform.drawing-the-pulse')}
         </Box>
       }

@@ -49,13 +49,13 @@ function PartRow({ row }: { readonly row: WearRow }) {
     <Box as="li" py="1.5" borderTopWidth="1px" borderColor="line">
       <Box display="grid" gridTemplateColumns="minmax(0, 1fr) auto auto" gap="3" alignItems="center">
         <Box minWidth={0}>
-          <Box fontWeight={600} fontSize="14px">
+          <Box fontWeight={600} fontSize="text">
             {format(wearPartNames[row.part])}{' '}
             <Box as="span" color={color}>
               {mark} {word}
             </Box>
           </Box>
-          <Box fontSize="13px" color="quiet">
+          <Box fontSize="small" color="quiet">
             {t('view.wear.used', {
               used: in_(row.used),
               expected: in_(row.life.expected),
@@ -73,7 +73,7 @@ function PartRow({ row }: { readonly row: WearRow }) {
           </Box>
         </Box>
         {may && (
-          <Action fontSize="13px" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+          <Action fontSize="small" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
             {t('view.wear.new-part', { part: format(wearPartNames[row.part]) })}
           </Action>
         )}

@@ -70,10 +70,10 @@ function Whole({ data }: { readonly data: BenchModeData }) {
         borderColor="accent"
       >
         <Box minWidth={0} flex="1 1 340px">
-          <Heading as="h1" fontSize="26px" fontWeight={650} lineHeight="1.15">
+          <Heading as="h1" fontSize="big" fontWeight={650} lineHeight="1.15">
             {seam.spec.name}
           </Heading>
-          <Box color="quiet" fontSize="14px">
+          <Box color="quiet" fontSize="text">
             {seam.partName}
             {revision && (
               <>
@@ -361,10 +361,10 @@ function ByHand({
     >
       {facts.map(({ name, value }) => (
         <Box key={name}>
-          <Box as="dt" fontSize="13px" color="quiet">
+          <Box as="dt" fontSize="small" color="quiet">
             {name}
           </Box>
-          <Box as="dd" fontSize="22px" fontWeight={600} fontVariantNumeric="tabular-nums">
+          <Box as="dd" fontSize="title" fontWeight={600} fontVariantNumeric="tabular-nums">
             {value}
           </Box>
         </Box>

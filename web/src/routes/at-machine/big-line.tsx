@@ -60,14 +60,14 @@ export function BigLine({
         cursor="pointer"
         minWidth={0}
       >
-        <Box as="span" fontSize="30px" color={isTicked ? 'spruce' : 'accent'} aria-hidden="true" textAlign="center">
+        <Box as="span" fontSize="huge" color={isTicked ? 'spruce' : 'accent'} aria-hidden="true" textAlign="center">
           {isTicked ? '✓' : (digit ?? '○')}
         </Box>
         <Box as="span" minWidth={0}>
           <Box as="span" display="block" fontSize="clamp(19px, 2.1vw, 27px)" fontWeight={650} lineHeight="1.15">
             {label}
           </Box>
-          <Box as="span" display="block" fontSize="14px" color="quiet">
+          <Box as="span" display="block" fontSize="text" color="quiet">
             {[where, was === undefined ? '' : t('view.at-machine.set-to', { was }), ends ?? '']
               .filter(Boolean)
               .join('; ')}
@@ -84,7 +84,7 @@ export function BigLine({
         >
           {display}
           {unit !== '' && (
-            <Box as="span" fontSize="18px" color="quiet" ms="1.5" fontFamily="body">
+            <Box as="span" fontSize="title" color="quiet" ms="1.5" fontFamily="body">
               {unit}
             </Box>
           )}
@@ -97,7 +97,7 @@ export function BigLine({
               key={by}
               kind="quiet"
               minWidth="56px"
-              fontSize="22px"
+              fontSize="title"
               disabled={by > 0 ? !canStep.up : !canStep.down}
               aria-label={by > 0 ? t('view.at-machine.more', { label }) : t('view.at-machine.less', { label })}
               onClick={() => onStep(by)}

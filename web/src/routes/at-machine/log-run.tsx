@@ -122,7 +122,7 @@ export function LogRun({
       )}
       {asks && (
         <Box role="alertdialog" aria-label={t('view.at-machine.welded')} display="grid" gap="2" mb="2">
-          <Box fontSize="16px" fontWeight={600}>
+          <Box fontSize="lead" fontWeight={600}>
             {t('view.at-machine.not-ticked-question', { count: unticked.length })}
           </Box>
           <Box display="flex" gap="2" flexWrap="wrap">
@@ -257,7 +257,7 @@ export function LogRun({
             aria-expanded={otherwise}
             minHeight="44px"
             textAlign="start"
-            fontSize="14px"
+            fontSize="text"
             fontWeight={600}
             cursor="pointer"
           >
@@ -267,7 +267,7 @@ export function LogRun({
             {t('view.at-machine.something-was-otherwise')}
           </chakra.button>
         </Box>
-        <Action kind="main" minHeight="72px" px="8" fontSize="20px" disabled={task.busy} onClick={onWelded}>
+        <Action kind="main" minHeight="72px" px="8" fontSize="title" disabled={task.busy} onClick={onWelded}>
           {t('view.at-machine.welded')}
         </Action>
       </Box>
@@ -298,7 +298,7 @@ function Outcome({
       </Box>
     );
   return (
-    <Box display="flex" gap="3" alignItems="center" flexWrap="wrap" fontSize="16px">
+    <Box display="flex" gap="3" alignItems="center" flexWrap="wrap" fontSize="lead">
       <Box as="strong" color={run.state === 'slip' ? 'quiet' : 'spruce'}>
         {run.state === 'slip' ? t('view.at-machine.taken-back') : `✓ ${t('view.at-machine.recorded')}`}
       </Box>

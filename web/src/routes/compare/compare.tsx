@@ -113,12 +113,12 @@ function Sides({
           <Panel key={side} title={t('view.compare.cannot-be-set', { name: file.name })}>
             {cannot && <Notice level="refusal">{format(whyNotWords(file, program, cannot))}</Notice>}
             {list.length === 0 && !cannot && (
-              <Box color="spruce" fontSize="14px">
+              <Box color="spruce" fontSize="text">
                 {t('view.compare.all-can-be-set')}
               </Box>
             )}
             {list.length > 0 && (
-              <Box as="ul" ps="4" listStyleType="disc" fontSize="14px">
+              <Box as="ul" ps="4" listStyleType="disc" fontSize="text">
                 {list.map(({ quantity, what, nearest }) => (
                   <Box as="li" key={quantity} py="0.5">
                     {t('view.compare.nearest', { what, nearest })}
@@ -145,7 +145,7 @@ function Row({ line }: { readonly line: ComparedLine }) {
           ? ''
           : `${line.apart > 0 ? '+' : ''}${format(quantityText(line.quantity as DialQuantity, line.apart))}`}
       </Cell>
-      <Cell color={rank.colour} fontSize="13px" pe="0">
+      <Cell color={rank.colour} fontSize="small" pe="0">
         {rank.sign} {rank.words}
       </Cell>
     </tr>
@@ -164,7 +164,7 @@ function Side({ setting }: { readonly setting: DialSetting | null }) {
     <Cell figure>
       <Box
         as="span"
-        fontSize="12px"
+        fontSize="label"
         color="quiet"
         display="block"
         fontFamily="body"
@@ -174,10 +174,10 @@ function Side({ setting }: { readonly setting: DialSetting | null }) {
         {setting.label}
         {[setting.level, setting.sense].filter(Boolean).map((words) => `, ${format(formatIf(words) ?? '')}`)}
       </Box>
-      <Box as="span" fontSize="18px">
+      <Box as="span" fontSize="title">
         {setting.display}
       </Box>
-      <Box as="span" fontSize="12px" color="quiet">
+      <Box as="span" fontSize="label" color="quiet">
         {' '}
         {setting.unit}
       </Box>

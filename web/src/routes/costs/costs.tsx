@@ -166,7 +166,7 @@ function OfOrder({
             />
           </tbody>
         </Table>
-        <Box fontSize="12.5px" color="quiet" mt="1">
+        <Box fontSize="label" color="quiet" mt="1">
           {t('view.costs.without-changeovers', { handling: amount('minutes', handlingMinutes, 0) })}
         </Box>
       </Panel>
@@ -177,11 +177,11 @@ function OfOrder({
             {format(runsTrouble.problem.title)}
           </Notice>
         ) : !runs ? (
-          <Box color="quiet" fontSize="14px" role="status">
+          <Box color="quiet" fontSize="text" role="status">
             {t('view.today.counting')}
           </Box>
         ) : welds === 0 ? (
-          <Box color="quiet" fontSize="14px">
+          <Box color="quiet" fontSize="text">
             {t('view.costs.nothing-logged')}
           </Box>
         ) : (
@@ -215,7 +215,7 @@ function OfOrder({
                 />
               </tbody>
             </Table>
-            <Box fontSize="12.5px" color="quiet" mt="1">
+            <Box fontSize="label" color="quiet" mt="1">
               {t('view.costs.timed', { timed: lines.reduce((sum, line) => sum + line.found.timed, 0), welds })}
             </Box>
           </>
@@ -300,7 +300,7 @@ function TakesRow({
         <Cell key={at} figure fontWeight={isSum ? 700 : 400} fontSize={figureSize}>
           {format(said)}
           {planned !== undefined && planned > 0 && Math.abs(value / planned - 1) >= 0.005 && (
-            <Box as="span" display="block" fontSize="12px" color={value > planned ? 'ochre' : 'spruce'}>
+            <Box as="span" display="block" fontSize="label" color={value > planned ? 'ochre' : 'spruce'}>
               {value > planned ? '+' : '−'}
               {fixed(Math.abs(100 * (value / planned - 1)), 0)} %
             </Box>
@@ -312,7 +312,7 @@ function TakesRow({
           <Cell figure fontWeight={700} fontSize={figureSize}>
             {money ? `${fixed(money.total, 2)} ${currency}` : '–'}
             {missing.length > 0 && (
-              <Box as="span" display="block" fontSize="12px" color="ochre" fontWeight={400}>
+              <Box as="span" display="block" fontSize="label" color="ochre" fontWeight={400}>
                 {t('view.costs.without', { parts: missing.map((part) => partNames[part]).join(', ') })}
               </Box>
             )}
@@ -374,7 +374,7 @@ function OtherWays({ lines, shop }: { readonly lines: readonly Line[]; readonly 
         </tbody>
       </Table>
       {found.ruledOut.length > 0 && (
-        <Box as="ul" listStyleType="disc" ps="5" fontSize="13px" color="quiet" mt="2">
+        <Box as="ul" listStyleType="disc" ps="5" fontSize="small" color="quiet" mt="2">
           {found.ruledOut.map(({ name, why }) => (
             <li key={format(name)}>
               {format(name)}: {format(why)}

@@ -83,7 +83,7 @@ export function OfClass({
           </tr>
         </tbody>
       </Table>
-      <Box fontSize="13px" color="quiet" mt="1">
+      <Box fontSize="small" color="quiet" mt="1">
         {t('view.costs.class-rule')}
       </Box>
     </Panel>

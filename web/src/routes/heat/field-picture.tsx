@@ -164,7 +164,7 @@ export function WarmthScale({ ambientC, hottestC }: { readonly ambientC: number;
   const theme = useSettings((state) => state.theme);
   const stops = [0, 0.33, 0.67, 1].map((share) => `rgb(${warmth(share, theme).join(' ')})`);
   return (
-    <Box display="flex" alignItems="center" gap="2" fontSize="12px" color="quiet">
+    <Box display="flex" alignItems="center" gap="2" fontSize="label" color="quiet">
       {format(amount('temperature', ambientC, 0))}
       <Box
         flex="1"

@@ -26,7 +26,7 @@ export function Order({
   const { answer, current, issues, retry } = useSum('heatOrder', ask);
   return (
     <Panel title={t('view.heat.order-of-seams')}>
-      <Box display="grid" gap="2" fontSize="14px">
+      <Box display="grid" gap="2" fontSize="text">
         <Box>
           {t('view.heat.order-as-listed', {
             total: amount('minutes', minutesOf(found.endsAtS), 1),

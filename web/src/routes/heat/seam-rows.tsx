@@ -94,7 +94,7 @@ export function SeamRows({
           }}
         />
       )}
-      <Box fontSize="12.5px" color="quiet" mt="1">
+      <Box fontSize="label" color="quiet" mt="1">
         {t('view.heat.levels-why')}
       </Box>
     </Panel>

@@ -102,7 +102,7 @@ export function Thermometer({
         />
       </Box>
       {verdict && (
-        <Box display="grid" gap="2" fontSize="13px" mt="2">
+        <Box display="grid" gap="2" fontSize="small" mt="2">
           {verdict.says === 'contradicts' ? (
             <Notice level="caution">
               {t('view.heat.reading-contradicts', {

@@ -36,7 +36,7 @@ export function Fillers() {
                       {filler.use === undefined ? '' : `: ${format(filler.use)}`}
                     </Box>
                   </Cell>
-                  <Cell minWidth="260px" fontSize="13px">
+                  <Cell minWidth="260px" fontSize="small">
                     {format(facts.strength)}; {format(facts.colour)}; {format(facts.cracking)}; {format(facts.leaves)}
                   </Cell>
                   <Cell figure>{fixed(filler.kA, 3)}</Cell>

@@ -64,7 +64,7 @@ function Use({ filler, gas }: { readonly filler: FillerCode; readonly gas: strin
   const family = fillerOf(filler).family;
   if (!steady) return <Cell color="crimson">{t('view.library.not-on', { family })}</Cell>;
   return (
-    <Cell fontSize="13px">
+    <Cell fontSize="small">
       <Box as="span" color={pulse ? 'spruce' : 'ochre'} fontWeight={600}>
         {pulse ? t('view.library.pulse') : t('view.library.no-pulse')}
       </Box>

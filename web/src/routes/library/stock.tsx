@@ -170,10 +170,10 @@ function Row({
     <Box as="section" aria-label={title} borderTopWidth="1px" borderColor="line" py="2">
       <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '220px 150px 1fr auto' }} gap="3" alignItems="start">
         <Box>
-          <Heading as="h3" fontSize="15px" fontWeight={600}>
+          <Heading as="h3" fontSize="body" fontWeight={600}>
             {title}
           </Heading>
-          <Box fontSize="13px" color="quiet">
+          <Box fontSize="small" color="quiet">
             {line}
           </Box>
         </Box>
@@ -183,7 +183,7 @@ function Row({
             {read}
           </Box>
         </Box>
-        <Box fontSize="13.5px">
+        <Box fontSize="small">
           {outlooks.length === 0 ? (
             <Box color="quiet">{t('view.library.no-use')}</Box>
           ) : (
@@ -216,7 +216,7 @@ function Row({
         <Box display="flex" gap="1" flexWrap="wrap" maxWidth={{ md: '150px', lg: 'none' }}>
           <Action
             kind="quiet"
-            fontSize="13px"
+            fontSize="small"
             aria-expanded={open === 'sums'}
             onClick={() => setOpen(open === 'sums' ? null : 'sums')}
             aria-label={t('view.library.calculation', { title })}
@@ -225,7 +225,7 @@ function Row({
           </Action>
           <Action
             kind="quiet"
-            fontSize="13px"
+            fontSize="small"
             aria-expanded={open === 'edit'}
             onClick={() => setOpen(open === 'edit' ? null : 'edit')}
             aria-label={t('view.library.read-or-move-one', { title })}

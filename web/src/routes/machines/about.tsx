@@ -241,14 +241,14 @@ export function About({ editor }: { readonly editor: MachineEditor }) {
             <Box key={mode.id} as="section" aria-label={mode.label} borderTopWidth="1px" borderColor="line" py="2">
               <Heading as="h3" textStyle="heading">
                 {mode.label}{' '}
-                <Box as="span" fontWeight={400} fontSize="13px" color="quiet">
+                <Box as="span" fontWeight={400} fontSize="small" color="quiet">
                   {format(schoolFacts[mode.school].name)}
                 </Box>
               </Heading>
               <TriggerDrawing mode={mode} />
               <Action
                 kind="quiet"
-                fontSize="13px"
+                fontSize="small"
                 disabled={task.busy}
                 aria-label={t('view.machines.remove-trigger', { mode: mode.label })}
                 onClick={() => {

@@ -33,7 +33,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
             id={id}
             {...inputLook}
             fontFamily="mono"
-            fontSize="13px"
+            fontSize="small"
             rows={5}
             py="2"
             value={text}
@@ -48,7 +48,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
           accept=".csv,text/csv,text/plain"
           aria-label={t('view.machines.table-file')}
           minHeight="44px"
-          fontSize="13px"
+          fontSize="small"
           onChange={(event) => {
             const [file] = event.target.files ?? [];
             if (!file) return;
@@ -64,7 +64,7 @@ export function ChartImport({ editor, onClose }: { readonly editor: MachineEdito
         />
         <Action
           kind="quiet"
-          fontSize="13px"
+          fontSize="small"
           onClick={() => download('chart-lines-example.csv', 'text/csv', chartCsvExample)}
         >
           {t('view.machines.save-an-example')}

@@ -52,7 +52,7 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
         </Box>
       }
     >
-      <Box fontSize="13px" color="quiet" mb="2">
+      <Box fontSize="small" color="quiet" mb="2">
         {t('view.machines.chart.why', { number: chartLines[0]?.number ?? 12 })}
       </Box>
       {open === 'add' && <AddLine editor={editor} onClose={close} />}
@@ -96,21 +96,21 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
                       {format(modeName(line.mode))}
                     </Box>
                   </Cell>
-                  <Cell figure fontSize="18px">
+                  <Cell figure fontSize="title">
                     {line.number}
                   </Cell>
-                  <Cell fontSize="13px" color="ochre">
+                  <Cell fontSize="small" color="ochre">
                     {lookAlikes(chartLines, line)
                       .map((other) => other.number)
                       .join(', ')}
                   </Cell>
-                  <Cell fontSize="13px">
+                  <Cell fontSize="small">
                     {line.points ? t('view.machines.chart.points', { points: line.points.length }) : '–'}
                   </Cell>
                   <Cell pe="0" textAlign="end" whiteSpace="nowrap">
                     <Action
                       kind="quiet"
-                      fontSize="13px"
+                      fontSize="small"
                       aria-label={t('view.machines.teach-line', { number: line.number })}
                       onClick={() => setOpen(open === line.number ? null : line.number)}
                     >
@@ -118,7 +118,7 @@ export function ChartLines({ editor }: { readonly editor: MachineEditor }) {
                     </Action>
                     <Action
                       kind="quiet"
-                      fontSize="13px"
+                      fontSize="small"
                       disabled={task.busy}
                       aria-label={t('view.machines.take-off-line', { number: line.number })}
                       onClick={() => {

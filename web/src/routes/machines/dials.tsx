@@ -130,7 +130,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                     </Cell>
                     <Cell figure whiteSpace={isNumeric(dial.scale) ? 'nowrap' : 'normal'}>
                       {stands === undefined ? '–' : displayed(dial.scale, stands)}
-                      <Box as="span" fontSize="12px" color="quiet">
+                      <Box as="span" fontSize="label" color="quiet">
                         {' '}
                         {dial.unit}
                       </Box>
@@ -145,7 +145,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                         {isNumeric(dial.scale) && dial.senseTested !== undefined && (
                           <Action
                             kind="quiet"
-                            fontSize="13px"
+                            fontSize="small"
                             aria-label={t('view.machines.test.direction-of', { dial: dial.label })}
                             onClick={() => setOpen({ what: 'test', id: dial.id })}
                           >
@@ -155,7 +155,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                         {measurable(dial) && (
                           <Action
                             kind="quiet"
-                            fontSize="13px"
+                            fontSize="small"
                             aria-label={t('view.machines.test.unit-of', { dial: dial.label })}
                             onClick={() => setOpen({ what: 'measure', id: dial.id })}
                           >
@@ -165,7 +165,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                         {hasSwingUnit(dial) && (
                           <Action
                             kind="quiet"
-                            fontSize="13px"
+                            fontSize="small"
                             aria-label={t('view.machines.test.unit-of', { dial: dial.label })}
                             onClick={() => setOpen({ what: 'unit', id: dial.id })}
                           >
@@ -174,7 +174,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
                         )}
                         <Action
                           kind="quiet"
-                          fontSize="13px"
+                          fontSize="small"
                           aria-label={t('view.machines.edit', { dial: dial.label })}
                           onClick={() => setOpen({ what: 'edit', id: dial.id })}
                         >
@@ -279,7 +279,7 @@ export function Dials({ editor }: { readonly editor: MachineEditor }) {
         </Table>
       )}
       {file.displays.length > 0 && (
-        <Box fontSize="13px" color="quiet" mt="2">
+        <Box fontSize="small" color="quiet" mt="2">
           {t('view.machines.dial.displays', {
             where: file.displays.map(({ label, where, unit }) => `${label} (${unit}, ${where})`).join('; '),
           })}

@@ -30,7 +30,7 @@ export function DirectionTestPanel({ dial, task, onAnswer, onClose }: DirectionT
       <Notice level="hazard" word={t('view.machines.before-you-begin')}>
         <HazardText said={test.safety} />
       </Notice>
-      <Box as="ol" ps="5" my="2" listStyleType="decimal" fontSize="14px">
+      <Box as="ol" ps="5" my="2" listStyleType="decimal" fontSize="text">
         {test.steps.map((step) => (
           <Box as="li" key={format(step)} py="1">
             <HazardText said={step} />

@@ -19,7 +19,7 @@ export function IntoSeam({ program }: { readonly program: Program }) {
   if (!seams) return null;
   if (!seam)
     return (
-      <Box mt="2" fontSize="14px">
+      <Box mt="2" fontSize="text">
         {t('view.machines.reading.no-seam')} <Link to="/seams?new=1">{t('view.tour.describe')}</Link>
       </Box>
     );

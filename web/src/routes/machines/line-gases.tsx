@@ -41,7 +41,7 @@ export function LineGases({ editor, line }: { readonly editor: MachineEditor; re
       borderRadius="4px"
       my="2"
     >
-      <Box fontSize="13px" color="quiet" mb="2">
+      <Box fontSize="small" color="quiet" mb="2">
         {t('view.machines.chart.other-gases-why', { number: line.number, gas: gasOf(line.gas).name })}
       </Box>
       {also.length > 0 && (
@@ -60,7 +60,7 @@ export function LineGases({ editor, line }: { readonly editor: MachineEditor; re
                 <Cell middle textAlign="end">
                   <Action
                     kind="quiet"
-                    fontSize="13px"
+                    fontSize="small"
                     disabled={task.busy}
                     aria-label={t('view.machines.chart.remove-gas', { gas: gasOf(gas).name })}
                     onClick={() => void save(also.filter((one) => one.gas !== gas))}

@@ -32,7 +32,7 @@ export function MachineList() {
         title={t('view.app.machines')}
         line={t('view.machines.in-use', { retired: machines.filter((one) => !one.retired).length })}
       >
-        <Box asChild minHeight="44px" display="inline-flex" alignItems="center" px="3" fontWeight={600} fontSize="14px">
+        <Box asChild minHeight="44px" display="inline-flex" alignItems="center" px="3" fontWeight={600} fontSize="text">
           <Link to="/machines/compare">{t('view.machines.compare')}</Link>
         </Box>
         <Action kind="main" aria-expanded={adding} onClick={() => setAdding(!adding)}>
@@ -75,18 +75,18 @@ function MachineCard({ machine: { id, file, standing, retired } }: { readonly ma
             <Heading as="h2" textStyle="title">
               {file.name}
             </Heading>
-            <Box fontSize="13px" color="quiet">
+            <Box fontSize="small" color="quiet">
               {retired ? t('view.machines.out-of-use') : file.place}
             </Box>
           </Box>
-          <Box fontSize="13.5px" color="quiet" mb="2">
+          <Box fontSize="small" color="quiet" mb="2">
             {file.about}
           </Box>
           {standing ? (
             file.feeders.map(({ id: feederId, label }) => {
               const feeder = standing.feeders[feederId];
               return (
-                <Box key={feederId} fontSize="14px" py="0.5">
+                <Box key={feederId} fontSize="text" py="0.5">
                   <Box as="span" color={feederId === standing.feederId ? 'spruce' : 'quiet'} aria-hidden="true">
                     {feederId === standing.feederId ? '● ' : '○ '}
                   </Box>
@@ -98,11 +98,11 @@ function MachineCard({ machine: { id, file, standing, retired } }: { readonly ma
               );
             })
           ) : (
-            <Box fontSize="14px" color="ochre">
+            <Box fontSize="text" color="ochre">
               {t('view.machines.loaded-unknown')}
             </Box>
           )}
-          <Box fontSize="13px" color="quiet" mt="2">
+          <Box fontSize="small" color="quiet" mt="2">
             {t('view.machines.counts', {
               dials: file.dials.length,
               chartLines: file.chartLines.length,
@@ -111,7 +111,7 @@ function MachineCard({ machine: { id, file, standing, retired } }: { readonly ma
             })}
           </Box>
           {untested.length > 0 && (
-            <Box fontSize="13px" color="ochre" fontWeight={600}>
+            <Box fontSize="small" color="ochre" fontWeight={600}>
               {t('view.machines.nobody-has-tried', { dial: untested.map((dial) => dial.label) })}
             </Box>
           )}
@@ -210,7 +210,7 @@ function NewMachine({ onClose }: { readonly onClose: () => void }) {
         >
           {t('view.machines.go-to-dials')}
         </Action>
-        <Box asChild fontSize="13px" color="quiet">
+        <Box asChild fontSize="small" color="quiet">
           <label>
             {t('view.machines.or-file')}{' '}
             <chakra.input

@@ -58,7 +58,7 @@ function LoadedMachine({
   return (
     <>
       <PageHead title={file.name} line={[file.place, file.about].filter((one) => one !== '').join(' · ')}>
-        <Box role="status" color="quiet" fontSize="13px" me="1">
+        <Box role="status" color="quiet" fontSize="small" me="1">
           {task.busy
             ? t('view.machines.saving')
             : t('view.machines.changed', { changedAt: shopTime(machine.changedAt), changedBy: machine.changedBy })}

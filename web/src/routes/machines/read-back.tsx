@@ -45,7 +45,7 @@ export function ReadBack({ editor: { machine } }: { readonly editor: MachineEdit
       <Panel
         title={t('view.machines.reading.title')}
         aside={
-          <Action kind="quiet" fontSize="13px" minHeight="32px" onClick={forget}>
+          <Action kind="quiet" fontSize="small" minHeight="32px" onClick={forget}>
             {t('view.machines.reading.back')}
           </Action>
         }

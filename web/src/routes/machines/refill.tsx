@@ -68,10 +68,10 @@ export function Refill({ machine }: { readonly machine: MachineResource }) {
           >
             <Box display="flex" gap="3" alignItems="center" flexWrap="wrap">
               <Box flex="1 1 220px">
-                <Heading as="h3" fontSize="15px" fontWeight={600}>
+                <Heading as="h3" fontSize="body" fontWeight={600}>
                   {held.item.name}
                 </Heading>
-                <Box fontSize="13px" color="quiet">
+                <Box fontSize="small" color="quiet">
                   {format(kindWords(held))}
                 </Box>
               </Box>

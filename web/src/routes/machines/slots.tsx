@@ -94,21 +94,21 @@ export function Slots({
               cursor="pointer"
               overflow="hidden"
             >
-              <Box fontFamily="mono" fontSize="14px">
+              <Box fontFamily="mono" fontSize="text">
                 {number}
                 {hasDrift && (
-                  <Box as="span" color="ochre" fontSize="12px">
+                  <Box as="span" color="ochre" fontSize="label">
                     {' '}
                     ◇
                   </Box>
                 )}
               </Box>
               {slots.count <= 20 && (
-                <Box fontSize="12px" lineClamp={2}>
+                <Box fontSize="label" lineClamp={2}>
                   {entry ? entry.seamName : t('view.machines.empty')}
                 </Box>
               )}
-              {slots.count > 20 && entry && <Box fontSize="11px">●</Box>}
+              {slots.count > 20 && entry && <Box fontSize="label">●</Box>}
             </chakra.button>
           );
         })}
@@ -160,7 +160,7 @@ function Entry({
           {t('view.machines.slots.slot-colon', { slot: entry.slot })}{' '}
           <Link to={`/seams/${entry.seamId}`}>{entry.seamName}</Link>
         </Heading>
-        <Box fontSize="13px" color="quiet">
+        <Box fontSize="small" color="quiet">
           {t('view.machines.slots.stored', {
             partName: entry.partName,
             revision: entry.revision,
@@ -174,7 +174,7 @@ function Entry({
       </Box>
       {found ? (
         off.length === 0 ? (
-          <Box fontSize="14px" color="spruce" my="1.5">
+          <Box fontSize="text" color="spruce" my="1.5">
             {t('view.machines.slots.as-stored', {
               foundBy: found.foundBy,
               foundAt: shopTime(found.foundAt),
@@ -204,7 +204,7 @@ function Entry({
           </Box>
         )
       ) : (
-        <Box fontSize="13.5px" color="quiet" my="1.5">
+        <Box fontSize="small" color="quiet" my="1.5">
           {t('view.machines.slots.not-read')}
         </Box>
       )}
@@ -239,7 +239,7 @@ function History({ machineId, slot }: { readonly machineId: string; readonly slo
   if (isError) return <Notice level="caution">{t('view.machines.slots.history-failed')}</Notice>;
   if (!past) {
     return (
-      <Box color="quiet" fontSize="13px" mt="2" role="status">
+      <Box color="quiet" fontSize="small" mt="2" role="status">
         {t('view.machines.slots.history-loading')}
       </Box>
     );

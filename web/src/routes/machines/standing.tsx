@@ -137,7 +137,7 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
           <Box key={id} as="section" aria-label={label} borderTopWidth="1px" borderColor="line" py="2">
             <Heading as="h3" textStyle="heading" mb="1.5">
               {label}{' '}
-              <Box as="span" fontWeight={400} fontSize="13px" color="quiet">
+              <Box as="span" fontWeight={400} fontSize="small" color="quiet">
                 {t('view.machines.gun-and-length', { gun, gunLengthM: amount('gunLength', gunLengthM) })}
               </Box>
             </Heading>
@@ -292,7 +292,7 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
   return (
     <Panel title={t('view.machines.leads')}>
       {trend ? (
-        <Box fontSize="14px" mb="2">
+        <Box fontSize="text" mb="2">
           <Box as="span" textStyle="bigFigure">
             {fixed(trend.latestMOhm, 1)}
           </Box>{' '}
@@ -301,7 +301,7 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
             words: trend.words,
           })}
           {effect !== undefined && trend.gainedMOhm > 0.5 && (
-            <Box color="quiet" fontSize="13.5px" mt="1">
+            <Box color="quiet" fontSize="small" mt="1">
               {t('view.machines.leads-loss', {
                 volts: amount('voltage', effect.volts, 1),
                 arc: amount('shortLength', Math.abs(effect.arcMm), 1),
@@ -319,7 +319,7 @@ function Leads({ machine, loaded }: { readonly machine: MachineResource; readonl
       {rows.length > 1 && (
         <Suspense
           fallback={
-            <Box height="190px" display="grid" placeItems="center" color="quiet" fontSize="13px" role="status">
+            <Box height="190px" display="grid" placeItems="center" color="quiet" fontSize="small" role="status">
               {t('view.machines.drawing-the-trend')}
             </Box>
           }

@@ -63,7 +63,7 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
       <Notice level="hazard" word={t('view.machines.before-you-begin')}>
         <HazardText said={hazard('view.machines.unit.caution')} />
       </Notice>
-      <Box as="ol" ps="5" my="2" listStyleType="decimal" fontSize="14px">
+      <Box as="ol" ps="5" my="2" listStyleType="decimal" fontSize="text">
         <Box as="li" py="1">
           {t('view.machines.unit.slow-rate')}
         </Box>
@@ -102,7 +102,7 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
       ))}
       {outcome &&
         (outcome.ok ? (
-          <Box fontSize="14px" aria-live="polite">
+          <Box fontSize="text" aria-live="polite">
             <strong>
               {t('view.machines.unit.result-each-way', { perUnit: amount('percent', outcome.value.perUnitPercent, 2) })}
             </strong>{' '}
@@ -110,7 +110,7 @@ export function SwingTestPanel({ dial, keep, task, onFound, onClose }: SwingTest
               swing: outcome.value.swingPercent.map((swing) => amount('percent', swing, 1)),
               mean: outcome.value.meanFeedMPerMin.map((mean) => amount('wireFeed', mean, 1)),
             })}
-            <Box color="quiet" fontSize="13px">
+            <Box color="quiet" fontSize="small">
               {t('view.simulator.because-line', { because: outcome.value.because })}
             </Box>
           </Box>

@@ -67,7 +67,7 @@ export function TeachLine({
       borderRadius="4px"
       my="2"
     >
-      <Box fontSize="13px" color="quiet" mb="2">
+      <Box fontSize="small" color="quiet" mb="2">
         {t('view.machines.points-why')}
       </Box>
       {points.map((point, at) => (
@@ -84,7 +84,7 @@ export function TeachLine({
             {field(at, 'voltageV', t('view.machines.voltage'), 'voltage')}
             <Action
               kind="quiet"
-              fontSize="13px"
+              fontSize="small"
               mt="18px"
               aria-label={t('view.machines.take-out-point', { at: at + 1 })}
               onClick={() => setForm({ points: points.filter((_, index) => index !== at) })}
@@ -106,7 +106,7 @@ export function TeachLine({
         <>
           <Suspense
             fallback={
-              <Box height="250px" display="grid" placeItems="center" color="quiet" fontSize="13px" role="status">
+              <Box height="250px" display="grid" placeItems="center" color="quiet" fontSize="small" role="status">
                 {t('view.machines.drawing-the-line')}
               </Box>
             }

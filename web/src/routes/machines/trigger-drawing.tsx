@@ -27,7 +27,7 @@ export function TriggerDrawing({ mode }: { readonly mode: TriggerMode }) {
             px="2.5"
             py="1.5"
             minWidth="112px"
-            fontSize="13px"
+            fontSize="small"
           >
             <Box fontWeight={600}>{state}</Box>
             {moves.map((move) => (

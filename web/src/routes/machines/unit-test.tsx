@@ -80,7 +80,7 @@ export function UnitTestPanel({ dial, loaded, keep, task, onFound, onClose }: Un
         <HazardText said={hazard('view.machines.unit.caution')} />
       </Notice>
       {!loaded && <Notice level="caution">{t('view.machines.unit.loaded-missing')}</Notice>}
-      <Box as="ol" ps="5" my="2" listStyleType="decimal" fontSize="14px">
+      <Box as="ol" ps="5" my="2" listStyleType="decimal" fontSize="text">
         <Box as="li" py="1">
           {quantity === 'trimMm'
             ? t('view.machines.unit.volts-low', { dial: dial.label, length })
@@ -116,7 +116,7 @@ export function UnitTestPanel({ dial, loaded, keep, task, onFound, onClose }: Un
         </Box>
       ))}
       {outcome?.ok && (
-        <Box fontSize="14px" aria-live="polite">
+        <Box fontSize="text" aria-live="polite">
           {t('view.simulator.because-line', { because: outcome.value.because })}
         </Box>
       )}

@@ -123,7 +123,7 @@ function PaperLinks({
           borderColor="edge"
           borderRadius="3px"
           color="ink"
-          fontSize="14px"
+          fontSize="text"
           fontWeight={600}
           display="inline-flex"
           alignItems="center"
@@ -160,7 +160,7 @@ function Sheet({
   });
   return (
     <Box display="grid" gap="3">
-      <Box color="ochre" fontWeight={600} fontSize="13.5px">
+      <Box color="ochre" fontWeight={600} fontSize="small">
         ◇ {t('procedure.no-qualification')}
       </Box>
       {!window && (
@@ -172,7 +172,7 @@ function Sheet({
       {sections.map((section) => (
         <Rows key={section.title.code} section={section} />
       ))}
-      <Box fontSize="12.5px" color="quiet">
+      <Box fontSize="label" color="quiet">
         {t('procedure.essential-and-ranges')}
       </Box>
     </Box>

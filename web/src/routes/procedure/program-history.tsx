@@ -81,15 +81,15 @@ export function ProgramHistory({
       <Box as="ol" listStyleType="none" maxHeight={{ lg: '68vh' }} overflowY="auto" tabIndex={0}>
         {happened.map(({ at, by, key, what, why }) => (
           <Box as="li" key={key} py="1.5" borderTopWidth="1px" borderColor="line" _first={{ borderTopWidth: 0 }}>
-            <Box display="flex" justifyContent="space-between" gap="3" fontSize="13.5px">
+            <Box display="flex" justifyContent="space-between" gap="3" fontSize="small">
               <Box fontWeight={600} css={{ '&::first-letter': { textTransform: 'uppercase' } }}>
                 {what}
               </Box>
-              <Box color="quiet" fontSize="12.5px" textAlign="end" flexShrink={0}>
+              <Box color="quiet" fontSize="label" textAlign="end" flexShrink={0}>
                 {shopTime(at)}
               </Box>
             </Box>
-            <Box fontSize="13px" color="quiet">
+            <Box fontSize="small" color="quiet">
               {why} · {by}
             </Box>
           </Box>

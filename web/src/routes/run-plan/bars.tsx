@@ -107,7 +107,7 @@ export function Bars({ plan, machines, jobs, fixed, onFixed }: BarsProps) {
               <Box key={id} display="grid" gridTemplateColumns="84px minmax(0, 1fr)" alignItems="center" gap="2">
                 <Box
                   fontWeight={600}
-                  fontSize="14px"
+                  fontSize="text"
                   position="sticky"
                   left="0"
                   zIndex={1}
@@ -158,11 +158,11 @@ export function Bars({ plan, machines, jobs, fixed, onFixed }: BarsProps) {
           </Box>
         </Box>
       </DndContext>
-      <Box display="flex" gap="4" flexWrap="wrap" fontSize="12px" color="quiet" ps="92px">
+      <Box display="flex" gap="4" flexWrap="wrap" fontSize="label" color="quiet" ps="92px">
         <span>{t('view.run-plan.hours-of-work', { end: hoursMinutes(end) })}</span>
         <span>{t('view.run-plan.move-how')}</span>
       </Box>
-      <Box role="status" fontSize="13px" ps="92px" minHeight="18px">
+      <Box role="status" fontSize="small" ps="92px" minHeight="18px">
         {said}
       </Box>
     </Box>

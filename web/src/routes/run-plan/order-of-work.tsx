@@ -70,13 +70,13 @@ export function OrderOfWork({
                   </Cell>
                   <Cell middle>
                     {isHeld(bar.jobId) ? (
-                      <Action fontSize="13px" onClick={() => onFixed(letGo(fixed, bar.jobId))}>
+                      <Action fontSize="small" onClick={() => onFixed(letGo(fixed, bar.jobId))}>
                         {t('view.run-plan.let-go')}
                       </Action>
                     ) : (
                       <Action
                         kind="quiet"
-                        fontSize="13px"
+                        fontSize="small"
                         aria-label={t('view.run-plan.weld-first', { seam: job.name, machine: file.name })}
                         onClick={() =>
                           onFixed({ ...letGo(fixed, bar.jobId), [machineId]: [...(fixed[machineId] ?? []), bar.jobId] })
@@ -92,7 +92,7 @@ export function OrderOfWork({
           )}
         </tbody>
       </Table>
-      <Box fontSize="12.5px" color="quiet" mt="1">
+      <Box fontSize="label" color="quiet" mt="1">
         {t('view.run-plan.minutes-why')}
       </Box>
     </Panel>

@@ -20,7 +20,7 @@ export function Totals({
   const end = Math.max(0, ...plan.bars.map(({ toMinute }) => toMinute));
   const better = proof?.better;
   return (
-    <Box display="flex" gap="5" rowGap="2" flexWrap="wrap" alignItems="center" fontSize="14px">
+    <Box display="flex" gap="5" rowGap="2" flexWrap="wrap" alignItems="center" fontSize="text">
       <Figure name={t('view.run-plan.changeovers')} text={format(amount('minutes', plan.setupMinutes, 0))} />
       <Figure
         name={t('view.run-plan.late')}

@@ -167,7 +167,7 @@ function Row({
         <Cell>{shopTime(run.deviceAt ?? run.at)}</Cell>
         <Cell>
           <Link to={`/seams/${run.seamId}`}>{run.seamName}</Link>
-          <Box fontSize="12.5px" color="quiet">
+          <Box fontSize="label" color="quiet">
             {run.partName}, {t('view.at-machine.revision', { number: run.revision })}
           </Box>
         </Cell>
@@ -176,7 +176,7 @@ function Row({
         <Cell>
           {run.weldedBy}
           {run.sentBy !== null && (
-            <Box fontSize="12.5px" color="quiet">
+            <Box fontSize="label" color="quiet">
               {t('view.shop.record-sent-by', { sentBy: run.sentBy })}
             </Box>
           )}
@@ -191,12 +191,12 @@ function Row({
             {mark} {stateNames[run.state]}
           </Box>
           {run.held.map(({ code, words }) => (
-            <Box key={code} fontSize="12.5px" color="quiet">
+            <Box key={code} fontSize="label" color="quiet">
               {format(words)}
             </Box>
           ))}
           {decision && (
-            <Box fontSize="12.5px" color="quiet">
+            <Box fontSize="label" color="quiet">
               {[decision.by, decision.reason].filter(Boolean).join(': ')}
             </Box>
           )}

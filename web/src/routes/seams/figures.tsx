@@ -53,7 +53,7 @@ export function Figures({ plan }: { readonly plan: Plan }) {
       aside={
         <Action
           kind="quiet"
-          fontSize="12px"
+          fontSize="label"
           my="-2"
           aria-pressed={allOpen}
           onClick={() => setOpen(allOpen ? new Set() : new Set(shown.map((row) => row.key)))}
@@ -112,7 +112,7 @@ function FigureCell({ row, plan, open, onToggle }: { row: Row; plan: Plan; open:
       >
         <Box as="span" display="block" textStyle="label" color="quiet">
           {row.label}{' '}
-          <Box as="span" aria-hidden="true" fontSize="10px">
+          <Box as="span" aria-hidden="true" fontSize="label">
             {open ? '▾' : '▸'}
           </Box>
         </Box>
@@ -120,14 +120,14 @@ function FigureCell({ row, plan, open, onToggle }: { row: Row; plan: Plan; open:
           value={value}
           of={figureKinds[row.key]}
           digits={row.digits}
-          fontSize="18px"
+          fontSize="title"
           display="block"
           lineHeight="1.2"
         />
         {band && <BandText band={band} of={figureKinds[row.key]} digits={row.digits} />}
       </chakra.button>
       {open && because !== undefined && (
-        <Box fontSize="13px" color="ink" alignSelf="center" py="1">
+        <Box fontSize="small" color="ink" alignSelf="center" py="1">
           <Box as="strong" me="1">
             {t('view.simulator.because')}
           </Box>

@@ -32,7 +32,7 @@ export function GaveWayPart({ plan, store }: { readonly plan: Plan; readonly sto
       bg="surface"
       px="3"
       py="2"
-      fontSize="13.5px"
+      fontSize="small"
     >
       <Box>
         <Box as="strong">{t('view.seams.misfit')}</Box> {plan.gaveWay.map((one) => said(one, units)).join('; ')}.

@@ -27,7 +27,7 @@ export function Modes({ plan }: { readonly plan: Plan }) {
   const { showThrough, heatPaths } = plan;
   return (
     <Panel title={t('view.seams.modes')}>
-      <Box as="ul" listStyleType="none" fontSize="13.5px">
+      <Box as="ul" listStyleType="none" fontSize="small">
         {modes.map(({ mode, verdict, reason }) => (
           <Box
             as="li"

@@ -27,10 +27,10 @@ export function ProgramFilePart({ seam, onTaken }: ProgramFilePartProps) {
   }
 
   return (
-    <Box display="flex" gap="2" flexWrap="wrap" alignItems="center" fontSize="13px" mt="2">
+    <Box display="flex" gap="2" flexWrap="wrap" alignItems="center" fontSize="small" mt="2">
       <Action
         kind="quiet"
-        fontSize="13px"
+        fontSize="small"
         disabled={revision === null}
         onClick={() => {
           if (revision)

@@ -24,7 +24,7 @@ export function Revisions({ seamId, onBringBack }: RevisionsProps) {
       {isError ? (
         <Notice level="caution">{t('view.seams.revisions-failed')}</Notice>
       ) : !revisions ? (
-        <Box color="quiet" fontSize="13px" role="status">
+        <Box color="quiet" fontSize="small" role="status">
           {t('view.seams.loading-the-revisions')}
         </Box>
       ) : (
@@ -39,7 +39,7 @@ export function Revisions({ seamId, onBringBack }: RevisionsProps) {
               minHeight="44px"
               borderBottomWidth="1px"
               borderColor="line"
-              fontSize="13.5px"
+              fontSize="small"
             >
               <Box textStyle="figure" width="2.2em">
                 {number}
@@ -52,13 +52,13 @@ export function Revisions({ seamId, onBringBack }: RevisionsProps) {
                 </Box>
               </Box>
               {number === revisions[0]?.number ? (
-                <Box color="quiet" fontSize="12px">
+                <Box color="quiet" fontSize="label">
                   {t('view.seams.newest')}
                 </Box>
               ) : (
                 <Action
                   kind="quiet"
-                  fontSize="13px"
+                  fontSize="small"
                   onClick={() => onBringBack({ spec, choice })}
                   aria-label={t('view.seams.bring-back-revision', { number })}
                 >

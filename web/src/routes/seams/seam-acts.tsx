@@ -76,12 +76,12 @@ export function SeamActs({ seam, parts, onClose }: SeamActsProps) {
         </Action>
       </Box>
       <Box display="flex" gap="2" mt="2" flexWrap="wrap" alignItems="center">
-        <Action kind="quiet" fontSize="13px" onClick={() => saveFile(seam)}>
+        <Action kind="quiet" fontSize="small" onClick={() => saveFile(seam)}>
           {t('view.seams.export')}
         </Action>
         <Action
           kind="quiet"
-          fontSize="13px"
+          fontSize="small"
           color="crimson"
           disabled={task.busy || !mayDelete}
           onClick={() =>
@@ -99,7 +99,7 @@ export function SeamActs({ seam, parts, onClose }: SeamActsProps) {
           {t('view.seams.remove')}
         </Action>
         {!mayDelete && (
-          <Box fontSize="13px" color="quiet">
+          <Box fontSize="small" color="quiet">
             {t('view.seams.remove-who')}
           </Box>
         )}

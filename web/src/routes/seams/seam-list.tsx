@@ -147,16 +147,16 @@ function SeamRow({
               />
             </Box>
             <Box minWidth={0}>
-              <Heading as="h3" fontSize="15px" fontWeight={600}>
+              <Heading as="h3" fontSize="body" fontWeight={600}>
                 {spec.name}
               </Heading>
-              <Box fontSize="13px" color="quiet">
+              <Box fontSize="small" color="quiet">
                 {format(inSentence(jointRule(spec.joint).name))}{' '}
                 {spec.thicknessesMm.map((mm) => formatWithUnit(mm, 'thickness', units)).join(' + ')},{' '}
                 {format(positionName(spec.position, spec.joint))}
               </Box>
             </Box>
-            <Box fontSize="13px" minWidth={0} display={{ base: 'none', md: 'block' }}>
+            <Box fontSize="small" minWidth={0} display={{ base: 'none', md: 'block' }}>
               {revision ? (
                 <>
                   {format(fillerOf(revision.program.filler).name)}, {format(wireSizeLabel(revision.program.diameterMm))}

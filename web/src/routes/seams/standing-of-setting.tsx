@@ -35,7 +35,7 @@ export function StandingOfSetting({ seam, machines, onStored }: StandingOfSettin
         may && revision ? (
           <Action
             kind="quiet"
-            fontSize="13px"
+            fontSize="small"
             minHeight="32px"
             aria-expanded={opened}
             onClick={() => setOpened(!opened)}
@@ -45,7 +45,7 @@ export function StandingOfSetting({ seam, machines, onStored }: StandingOfSettin
         ) : undefined
       }
     >
-      <Box fontSize="13.5px" display="grid" gap="1">
+      <Box fontSize="small" display="grid" gap="1">
         <Box>
           {lock ? (
             <>
@@ -163,7 +163,7 @@ function Signing({
           onChange={setMachineId}
         />
       </Box>
-      <Box fontSize="13px" color={evidence.length === 0 ? 'ochre' : 'quiet'} mt="2">
+      <Box fontSize="small" color={evidence.length === 0 ? 'ochre' : 'quiet'} mt="2">
         {evidence.length === 0 ? (
           <>
             {t('view.seams.evidence-none')} <Link to={`/seams/${seam.id}/trial`}>{t('view.seams.evidence-weld')}</Link>

@@ -33,7 +33,7 @@ export function FilePart({
   }
 
   return (
-    <Box display="flex" gap="2" flexWrap="wrap" alignItems="center" fontSize="13px">
+    <Box display="flex" gap="2" flexWrap="wrap" alignItems="center" fontSize="small">
       <Action
         kind="quiet"
         onClick={() =>

@@ -86,12 +86,12 @@ function OnMachine({
         <Heading as="h2" textStyle="heading">
           {mode?.label ?? t('view.sequence.no-trigger')}
           {mode && !there.sameSchool && (
-            <Box as="span" fontWeight={400} fontSize="13px" color="ochre" ms="2">
+            <Box as="span" fontWeight={400} fontSize="small" color="ochre" ms="2">
               {t('view.sequence.nearest')}
             </Box>
           )}
         </Heading>
-        <Box color="quiet" fontSize="13px">
+        <Box color="quiet" fontSize="small">
           {format(there.hand)}
         </Box>
       </Box>
@@ -111,7 +111,7 @@ function OnMachine({
           <Heading as="h3" textStyle="label" color="quiet" fontWeight={600}>
             {t('view.sequence.your-hand')}
           </Heading>
-          <Box as="ol" ps="5" listStyleType="decimal" fontSize="13px">
+          <Box as="ol" ps="5" listStyleType="decimal" fontSize="small">
             {pressLines(run.value.score).map((line) => (
               <li key={format(line)}>{format(line)}</li>
             ))}
@@ -137,7 +137,7 @@ function OnMachine({
         .map((plain) => (
           <DryTest key={plain.id} machine={machine} mode={plain} onFound={onFound} />
         ))}
-      <Box fontSize="13px">
+      <Box fontSize="small">
         <Link to={`/machines/${machine.id}`}>
           <Box as="span" textDecoration="underline">
             {t('view.sequence.s-own-page', { file: file.name })}
@@ -170,13 +170,13 @@ function Parts({ there }: { readonly there: SequenceOnMachine }) {
             <Cell py="1" color={how === 'not-here' ? 'ochre' : label ? undefined : 'quiet'}>
               {label ?? (how === 'not-here' ? `◆ ${shapes[how]}` : shapes[how])}
               {where && (
-                <Box as="span" color="quiet" fontSize="12px">
+                <Box as="span" color="quiet" fontSize="label">
                   {' '}
                   {where}
                 </Box>
               )}
             </Cell>
-            <Cell figure py="1" fontSize="14px">
+            <Cell figure py="1" fontSize="text">
               {format(said)}
             </Cell>
           </tr>

@@ -37,10 +37,10 @@ export function Step({
               setStartedAt(null);
             }}
           >
-            <Box as="strong" fontSize="15px">
+            <Box as="strong" fontSize="body">
               {format(step.title)}
             </Box>
-            <Box as="span" display="block" fontSize="14px">
+            <Box as="span" display="block" fontSize="text">
               {format(step.from)} → <strong>{format(step.to)}</strong>
             </Box>
           </Tick>
@@ -62,7 +62,7 @@ export function Step({
             </Box>
           ))}
           <Box display="flex" gap="4" flexWrap="wrap" alignItems="flex-start">
-            <Box as="ol" ps="5" listStyleType="decimal" fontSize="14px" flex="1 1 260px">
+            <Box as="ol" ps="5" listStyleType="decimal" fontSize="text" flex="1 1 260px">
               {step.how.map((line) => (
                 <Box as="li" key={format(line)} py="0.5">
                   <HazardText said={line} />
@@ -72,12 +72,12 @@ export function Step({
             {step.kind === 'rolls' && list && <GrooveDrawing groove={list.needed.groove} />}
             {step.kind === 'recess' && list && <RecessDrawing recessMm={list.needed.recessMm} />}
           </Box>
-          <Box fontSize="13px" color="quiet" mt="1">
+          <Box fontSize="small" color="quiet" mt="1">
             {t('view.setup.if-forgotten', { why: step.why })}
           </Box>
           <Action
             kind="quiet"
-            fontSize="13px"
+            fontSize="small"
             onClick={() => setStartedAt(startedAt === null ? Date.now() : null)}
             aria-pressed={startedAt !== null}
             aria-label={t('view.setup.time-step', { title: step.title })}

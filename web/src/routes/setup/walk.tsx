@@ -105,7 +105,7 @@ export function Walk({
             </Notice>
           )}
           {list.steps.length === 0 ? (
-            <Box fontSize="14px" color="spruce">
+            <Box fontSize="text" color="spruce">
               {t('view.setup.all-right')}
             </Box>
           ) : (
@@ -131,7 +131,7 @@ export function Walk({
             <Action kind="main" disabled={!done || task.busy} onClick={writeDown}>
               {list.steps.length === 0 ? t('view.setup.dials-record') : t('view.setup.all-done')}
             </Action>
-            <Box fontSize="13px" color="quiet">
+            <Box fontSize="small" color="quiet">
               {done
                 ? t('view.setup.all-done-why', { file: machine.file.name })
                 : t('view.setup.stock-left', { kind: list.steps.filter((step) => !ticks[step.kind]).length })}
@@ -147,7 +147,7 @@ export function Walk({
               })}
             </Notice>
           ) : (
-            <Box fontSize="14px" color="spruce" mb="1">
+            <Box fontSize="text" color="spruce" mb="1">
               {t('view.setup.match')}
             </Box>
           )}

@@ -44,7 +44,7 @@ export function WireAndFlow({
       <Box textStyle="bigFigure">
         {t('view.setup.to', { low: flow(band.lowLPerMin), high: flow(band.highLPerMin) })}
       </Box>
-      <Box fontSize="13px" color="quiet" mb="2">
+      <Box fontSize="small" color="quiet" mb="2">
         {t('view.setup.flow', {
           least: formatWithUnit(band.lowLPerMin, 'gasFlow', other),
           most: formatWithUnit(band.highLPerMin, 'gasFlow', other),
@@ -87,14 +87,14 @@ export function WireAndFlow({
           length: formatWithUnit(feeder?.gunLengthM ?? usualGunLengthM, 'gunLength', units),
         })}
       </Heading>
-      <Box fontSize="14px" color={risk.words === 'easy' ? 'spruce' : 'ochre'} fontWeight={600}>
+      <Box fontSize="text" color={risk.words === 'easy' ? 'spruce' : 'ochre'} fontWeight={600}>
         {t('view.setup.feeding-score', {
           mark: risk.words === 'easy' ? '●' : '◇',
           risk: named(risk.words),
           score: risk.score,
         })}
       </Box>
-      <Box fontSize="13px" color="quiet">
+      <Box fontSize="small" color="quiet">
         {risk.reasons.length === 0 ? t('view.setup.feeding-stiff') : `${risk.reasons.map(format).join(', ')}.`}{' '}
         {risk.helps.length > 0 ? t('view.setup.helps', { helps: risk.helps.map(format).join('; ') }) : ''}
       </Box>

@@ -21,7 +21,7 @@ export function WorkPlaces({ seamId }: { readonly seamId: string }) {
           return (
             <Action
               key={place}
-              fontSize="13px"
+              fontSize="small"
               aria-pressed={isOn}
               onClick={() => setPlaces({ places: isOn ? places.filter((one) => one !== place) : [...places, place] })}
             >
@@ -32,7 +32,7 @@ export function WorkPlaces({ seamId }: { readonly seamId: string }) {
         })}
       </Box>
       {places.length > 0 && (
-        <Box as="ul" listStyleType="disc" ps="5" mt="2" fontSize="14px">
+        <Box as="ul" listStyleType="disc" ps="5" mt="2" fontSize="text">
           {workPlaces
             .filter((place) => places.includes(place))
             .flatMap((place) => placeCautions[place])

@@ -108,21 +108,21 @@ function SlotRow({ slot, isChosen }: { readonly slot: ShiftSlot; readonly isChos
           to={`/shift?machine=${slot.machineId}&slot=${slot.slot}`}
           {...(isChosen ? { 'aria-current': 'true' as const } : {})}
         >
-          <Box as="span" fontFamily="mono" fontSize="22px">
+          <Box as="span" fontFamily="mono" fontSize="title">
             {slot.slot}
           </Box>
           <Box as="span" minWidth={0}>
-            <Box as="span" display="block" fontSize="14px" fontWeight={600}>
+            <Box as="span" display="block" fontSize="text" fontWeight={600}>
               {slot.seamName}
               {slot.isCalled ? ` · ${t('view.shift.called')}` : ''}
             </Box>
-            <Box as="span" display="block" fontSize="12.5px" color="quiet">
+            <Box as="span" display="block" fontSize="label" color="quiet">
               {slot.found
                 ? t('view.shift.read-by', { by: slot.found.foundBy, at: shopTime(slot.found.foundAt) })
                 : t('view.shift.never-read')}
             </Box>
           </Box>
-          <Box as="span" textAlign="end" fontSize="13px" fontWeight={600}>
+          <Box as="span" textAlign="end" fontSize="small" fontWeight={600}>
             <Box as="span" display="block" color={color}>
               {mark} {word}
             </Box>

@@ -115,7 +115,7 @@ function DialToRead({
   const at = found ?? meant;
   const move = (by: number) => onFound(Number(Math.min(Math.max(at + by * step, min), max).toFixed(6)));
   const isSame = found !== undefined && Math.abs(found - meant) < 1e-9;
-  const key = { minHeight: '64px', minWidth: '64px', fontSize: '26px' } as const;
+  const key = { minHeight: '64px', minWidth: '64px', fontSize: 'big' } as const;
   return (
     <Box
       as="li"
@@ -128,10 +128,10 @@ function DialToRead({
       borderColor="line"
     >
       <Box minWidth={0}>
-        <Box fontSize="20px" fontWeight={650}>
+        <Box fontSize="title" fontWeight={650}>
           {label}
         </Box>
-        <Box fontSize="13px" color="quiet">
+        <Box fontSize="small" color="quiet">
           {where} · {t('view.shift.stored', { value: displayed(scale, meant), unit })}
         </Box>
       </Box>
@@ -143,7 +143,7 @@ function DialToRead({
           minWidth="128px"
           textAlign="center"
           fontFamily="mono"
-          fontSize="38px"
+          fontSize="huge"
           fontWeight={650}
           lineHeight="1.1"
           color={found === undefined ? 'quiet' : isSame ? 'spruce' : 'ochre'}
@@ -174,7 +174,7 @@ function DialToRead({
           ) : (
             displayed(scale, found)
           )}
-          <Box as="span" display="block" fontSize="12px" fontFamily="body" fontWeight={400}>
+          <Box as="span" display="block" fontSize="label" fontFamily="body" fontWeight={400}>
             {found === undefined
               ? t('view.shift.not-read')
               : isSame
@@ -218,7 +218,7 @@ function DriftFound({
   return (
     <Notice level="caution" word={t('view.machines.drifted-sentence')}>
       {who}. {lastWords(slot.lastBefore)}
-      <Box as="ol" ps="5" listStyleType="decimal" fontSize="18px" my="1.5">
+      <Box as="ol" ps="5" listStyleType="decimal" fontSize="title" my="1.5">
         {back.map(({ dialId, words }) => (
           <li key={dialId}>{format(words)}</li>
         ))}

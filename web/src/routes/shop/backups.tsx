@@ -27,9 +27,9 @@ export function Backups({ shop }: { readonly shop: ShopState }) {
       <ShopFields key={shop.version} shop={shop} />
       <Network shop={shop} />
       <Panel title={t('view.palette.backup')}>
-        <Box fontSize="14px" mb="3" maxWidth="64ch">
+        <Box fontSize="text" mb="3" maxWidth="64ch">
           {t('view.shop.backup-why')}{' '}
-          <Box as="code" fontFamily="mono" fontSize="13px">
+          <Box as="code" fontFamily="mono" fontSize="small">
             {t('view.shop.restore-command')}
           </Box>
         </Box>
@@ -51,15 +51,15 @@ export function Backups({ shop }: { readonly shop: ShopState }) {
 function Network({ shop: { lan } }: { readonly shop: ShopState }) {
   return (
     <Panel title={t('view.shop.network')}>
-      <Box fontSize="14px" maxWidth="64ch">
+      <Box fontSize="text" maxWidth="64ch">
         {lan ? t('view.shop.network-open', { origin: lan.origin }) : t('view.shop.network-closed')}
       </Box>
       {lan && (
         <>
-          <Box fontSize="13px" color="quiet" mt="2" maxWidth="64ch">
+          <Box fontSize="small" color="quiet" mt="2" maxWidth="64ch">
             {t('view.shop.network-certificate')}
           </Box>
-          <Box fontFamily="mono" fontSize="13px" mt="1" overflowWrap="anywhere">
+          <Box fontFamily="mono" fontSize="small" mt="1" overflowWrap="anywhere">
             {lan.fingerprint}
           </Box>
         </>
@@ -113,7 +113,7 @@ function ShopFields({ shop }: { readonly shop: ShopState }) {
         )}
       </Box>
       {shop.diskFreeBytes !== null && (
-        <Box mt="3" fontSize="13.5px" color={shop.diskIsLow ? 'ochre' : 'quiet'}>
+        <Box mt="3" fontSize="small" color={shop.diskIsLow ? 'ochre' : 'quiet'}>
           {shop.diskIsLow && '◇ '}
           {t('view.shop.disk-free', {
             free: amount('plain', shop.diskFreeBytes / 1e9, 1),
@@ -165,7 +165,7 @@ function Nights({ shop: { backups } }: { readonly shop: ShopState }) {
   }
   return (
     <Box mt="4">
-      <Box fontSize="13.5px" color="quiet" mb="1">
+      <Box fontSize="small" color="quiet" mb="1">
         {t('view.shop.backup-nightly')}
       </Box>
       {backups.length === 0 ? (
@@ -179,7 +179,7 @@ function Nights({ shop: { backups } }: { readonly shop: ShopState }) {
           <tbody>
             {backups.map((one) => (
               <tr key={one.name}>
-                <Cell fontFamily="mono" fontSize="12.5px">
+                <Cell fontFamily="mono" fontSize="label">
                   {one.name}
                 </Cell>
                 <Cell>{shopTime(one.madeAt)}</Cell>

@@ -47,7 +47,7 @@ export function ChangeableTable<T extends Item>({
                 {mayChange(one) && (
                   <Action
                     kind="quiet"
-                    fontSize="13px"
+                    fontSize="small"
                     aria-expanded={opened === one.id}
                     aria-label={actName(one)}
                     onClick={() => setOpened(opened === one.id ? null : one.id)}

@@ -31,7 +31,7 @@ export function Files({ parts }: { readonly parts: readonly Part[] }) {
   return (
     <>
       <Panel title={t('view.shop.out')}>
-        <Box fontSize="14px" mb="3" maxWidth="64ch">
+        <Box fontSize="text" mb="3" maxWidth="64ch">
           {t('view.shop.export-why')}
         </Box>
         <Action
@@ -148,7 +148,7 @@ function Import({ parts }: { readonly parts: readonly Part[] }) {
             </tbody>
           </Table>
           {report.written ? (
-            <Box role="status" color="spruce" mt="2" fontSize="14px">
+            <Box role="status" color="spruce" mt="2" fontSize="text">
               {t('view.shop.imported', { comes })}
             </Box>
           ) : (

@@ -6,7 +6,7 @@ import { Box } from '@chakra-ui/react';
 
 export function MayNot({ act }: { readonly act: Act }) {
   return (
-    <Box color="quiet" fontSize="13px">
+    <Box color="quiet" fontSize="small">
       {t('view.shop.changed-by', { who: oneOf(rights[act].roles.map((role) => roleNames[role])) })}
     </Box>
   );

@@ -63,7 +63,7 @@ export function People({ people }: { readonly people: readonly Person[] }) {
               <Cell middle color={person.hasPin ? 'quiet' : 'ochre'}>
                 {person.hasPin ? t('view.shop.set') : t('view.shop.pin-none')}
                 {person.wrongTries && (
-                  <Box color="ochre" fontSize="13px">
+                  <Box color="ochre" fontSize="small">
                     {t('view.shop.wrong-tries', {
                       count: person.wrongTries.count,
                       at: shopTime(person.wrongTries.lastAt),
@@ -164,7 +164,7 @@ function NewPin({ person, onDone }: { readonly person: Person; readonly onDone: 
         >
           {t('view.shop.set-the-pin')}
         </Action>
-        <Box color="quiet" fontSize="13px" pb="3">
+        <Box color="quiet" fontSize="small" pb="3">
           {t('view.shop.pin-new-why', { person: person.name })}
         </Box>
       </Box>
@@ -249,7 +249,7 @@ function OwnPin() {
         >
           {t('view.shop.pin-change')}
         </Action>
-        <Box role="status" color="spruce" fontSize="13px" pb="3">
+        <Box role="status" color="spruce" fontSize="small" pb="3">
           {done ? t('view.shop.pin-changed', { me: me?.name ?? '' }) : ''}
         </Box>
       </Box>

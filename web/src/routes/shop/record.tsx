@@ -73,7 +73,7 @@ export function Record() {
         />
       </Box>
       {current === null ? (
-        <Box role="status" color="quiet" fontSize="13px">
+        <Box role="status" color="quiet" fontSize="small">
           {t('view.shop.loading-the-record')}
         </Box>
       ) : (

@@ -42,7 +42,7 @@ export function Translations({ load = loadShipped }: { readonly load?: Load }) {
   const { language } = spoken();
   return (
     <Panel title={t('view.words.title')}>
-      <Box fontSize="14px" mb="3" maxWidth="72ch">
+      <Box fontSize="text" mb="3" maxWidth="72ch">
         {t('view.words.why')}
       </Box>
       {language === 'en' ? (
@@ -133,11 +133,11 @@ function Text({ row, language, may }: { readonly row: Row; readonly language: La
         </Box>
       </Box>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="3">
-        <Box lang="en" color="quiet" fontSize="14px">
+        <Box lang="en" color="quiet" fontSize="text">
           {english}
         </Box>
         {draft === null ? (
-          <Box fontSize="14px">{text}</Box>
+          <Box fontSize="text">{text}</Box>
         ) : (
           <Field label={t('view.words.text', { language: written[language].name })}>
             {({ id, describedBy }) => (

@@ -25,7 +25,7 @@ export function FirstOwner({
       <Heading as="h2" textStyle="heading" mb="1">
         {t('view.sign-in.no-owner')}
       </Heading>
-      <Box color="quiet" fontSize="14px" mb="3" maxWidth="60ch">
+      <Box color="quiet" fontSize="text" mb="3" maxWidth="60ch">
         {t('view.sign-in.no-owner-why')}
       </Box>
       <form

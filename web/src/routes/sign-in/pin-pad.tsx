@@ -43,7 +43,7 @@ export function PinPad({ label, value, onChange, onDone, disabled, describedBy }
         minHeight="52px"
         textAlign="center"
         fontFamily="mono"
-        fontSize="26px"
+        fontSize="big"
         letterSpacing="0.35em"
         bg="surface"
         color="ink"
@@ -103,7 +103,7 @@ function Key({
       onClick={onPress}
       minHeight="60px"
       fontFamily={main ? 'body' : 'mono'}
-      fontSize={main ? '18px' : '22px'}
+      fontSize={main ? 'lead' : 'title'}
       fontWeight={600}
       borderWidth="1px"
       borderColor={main ? 'accent' : 'edge'}

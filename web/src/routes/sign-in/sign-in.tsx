@@ -75,14 +75,14 @@ export function SignIn() {
       py={{ base: '6', md: '10' }}
     >
       <Box maxWidth="1040px" mx="auto">
-        <Box display="flex" alignItems="baseline" gap="1" mb="1" fontWeight={750} fontStretch="84%" fontSize="18px">
+        <Box display="flex" alignItems="baseline" gap="1" mb="1" fontWeight={750} fontStretch="84%" fontSize="title">
           {'Fox'}
           <Box color="accent">{'Tempo'}</Box>
         </Box>
         <Box mb="5" mt="3">
           <LanguageRow />
         </Box>
-        <Heading as="h1" textStyle="title" fontSize="28px" mb="6">
+        <Heading as="h1" textStyle="title" fontSize="big" mb="6">
           {state.shop.name}
         </Heading>
         {state.needsOwner && <FirstOwner onDone={(ask) => enter('', ask)} task={task} />}
@@ -98,7 +98,7 @@ export function SignIn() {
                 {t('view.sign-in.title')}
               </Heading>
               {state.shop.demo && (
-                <Box color="quiet" fontSize="14px" mb="3" maxWidth="62ch">
+                <Box color="quiet" fontSize="text" mb="3" maxWidth="62ch">
                   {t('view.sign-in.demo')}
                 </Box>
               )}
@@ -188,10 +188,10 @@ function NameTile({
         cursor="pointer"
         _hover={{ bg: 'accentSoft' }}
       >
-        <Box fontSize="17px" fontWeight={600}>
+        <Box fontSize="lead" fontWeight={600}>
           {person.name}
         </Box>
-        <Box fontSize="13px" color="quiet">
+        <Box fontSize="small" color="quiet">
           {format(roleNames[person.role])}: {roleLines[person.role]}
         </Box>
       </chakra.button>

@@ -68,7 +68,7 @@ function Level({
     );
   if (arc.kind !== 'ready')
     return (
-      <Box color="quiet" fontSize="13px">
+      <Box color="quiet" fontSize="small">
         {arc.kind === 'failed' ? `${name}: ${arc.message}` : t('view.simulator.simulating', { name })}
       </Box>
     );

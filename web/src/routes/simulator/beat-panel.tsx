@@ -120,7 +120,7 @@ export function BeatPanel({
           }
         />
       </Box>
-      <Box fontSize="14px" mt="2">
+      <Box fontSize="text" mt="2">
         {t('view.simulator.mean-high-low', {
           mean: amount('wireFeed', beat.meanFeedMPerMin, 1),
           high: amount('wireFeed', beat.highFeedMPerMin, 1),
@@ -249,13 +249,13 @@ function Schools({
                   : ''}
               </Cell>
               <Cell figure>{effect ? signedPercent(effect.meanPowerW / effect.singlePowerW - 1) : '–'}</Cell>
-              <Cell fontSize="13px">{dialsOf(school).join('; ')}</Cell>
+              <Cell fontSize="small">{dialsOf(school).join('; ')}</Cell>
             </tr>
           ))}
         </tbody>
       </Table>
       {thickness !== undefined && (
-        <Box fontSize="13px" color="quiet" mt="1">
+        <Box fontSize="small" color="quiet" mt="1">
           {t('view.simulator.double-pulse-heat', {
             what: inSentence(materialOf(usualMetal(fillerOf(program.filler).family)).name),
             thickness: amount('shortLength', thickness, 1),
@@ -347,7 +347,7 @@ function Metronome({ hz, highShare }: { readonly hz: number; readonly highShare:
         visibility={flashes ? 'visible' : 'hidden'}
         css={{ opacity: 0.15 }}
       />
-      <Action kind="quiet" fontSize="13px" aria-pressed={on} onClick={() => setOn(!on)}>
+      <Action kind="quiet" fontSize="small" aria-pressed={on} onClick={() => setOn(!on)}>
         {on
           ? t('view.simulator.stop-the-metronome')
           : t('view.simulator.metronome-a-second', { hz: amount('plain', hz, 1) })}

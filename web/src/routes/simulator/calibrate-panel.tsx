@@ -62,7 +62,7 @@ export function CalibratePanel({
         </Box>
       }
     >
-      <Box fontSize="13px" color="quiet" mb="2">
+      <Box fontSize="small" color="quiet" mb="2">
         {t('view.simulator.calibrate-why', { ctwd: amount('shortLength', program.ctwdMm, 1) })}
       </Box>
       {points.map((point, at) => (
@@ -150,7 +150,7 @@ function rmsShare({ pulse }: Program): number {
 
 function Found({ found }: { readonly found: Calibration }) {
   return (
-    <Box fontSize="13.5px">
+    <Box fontSize="small">
       <Box color={found.verdict === 'plausible' ? 'spruce' : 'ochre'} fontWeight={600}>
         {found.verdict === 'plausible' ? '●' : '◇'} {found.verdict}: {format(found.because)}
       </Box>

@@ -118,7 +118,7 @@ export function Controls({ setting, machine, habit, onHabit }: ControlsProps) {
             choices={feedHabits.map((value) => ({ value, label: habitWords[value] }))}
             onChange={onHabit}
           />
-          <Box fontSize="12px" color="quiet" lineHeight="1.3" mt="1">
+          <Box fontSize="label" color="quiet" lineHeight="1.3" mt="1">
             {habit === 'hold-volts'
               ? t('view.simulator.feed.fixed-voltage')
               : habit === 'hold-length'
@@ -268,7 +268,7 @@ function OneControl({
           alignItems="center"
           order={{ base: -1, md: 0 }}
         >
-          <Box gridColumn="1 / -1" fontSize="12px" color="quiet" textAlign="center" lineHeight="1.2">
+          <Box gridColumn="1 / -1" fontSize="label" color="quiet" textAlign="center" lineHeight="1.2">
             {dial.label}
           </Box>
           <Action
@@ -281,7 +281,7 @@ function OneControl({
           </Action>
           <Box
             textStyle="figure"
-            fontSize={{ base: '17px', md: '15px', xl: '17px' }}
+            fontSize={{ base: 'lead', md: 'body', xl: 'lead' }}
             textAlign="center"
             whiteSpace="nowrap"
           >
@@ -297,7 +297,7 @@ function OneControl({
           </Action>
         </Box>
       ) : (
-        <Box fontSize="12px" color="quiet" minHeight="44px" textAlign="center" pt="2">
+        <Box fontSize="label" color="quiet" minHeight="44px" textAlign="center" pt="2">
           {quantity === 'ctwdMm'
             ? t('view.simulator.your-hand')
             : t('view.simulator.no-dial', {

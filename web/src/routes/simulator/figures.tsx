@@ -13,9 +13,9 @@ import type { ArcRun } from './use-arc.ts';
 /** Said once for the table: its cells are plain, because they are drawn again with every move of a dial. */
 const cellLooks = {
   '& td': { borderTopWidth: '1px', borderColor: 'line', textAlign: 'end', whiteSpace: 'nowrap', py: '0.5' },
-  '& td.now': { fontFamily: 'mono', fontWeight: 500, fontSize: '15px' },
-  '& td.now small': { fontSize: '11px', color: 'quiet' },
-  '& td.beside': { fontFamily: 'mono', fontSize: '12px', color: 'quiet', ps: '2' },
+  '& td.now': { fontFamily: 'mono', fontWeight: 500, fontSize: 'body' },
+  '& td.now small': { fontSize: 'label', color: 'quiet' },
+  '& td.beside': { fontFamily: 'mono', fontSize: 'label', color: 'quiet', ps: '2' },
 } as const;
 
 export function ArcFigures({
@@ -42,7 +42,7 @@ export function ArcFigures({
         </Box>
       }
     >
-      <Box asChild width="100%" fontSize="13.5px" css={cellLooks}>
+      <Box asChild width="100%" fontSize="small" css={cellLooks}>
         <table>
           <thead>
             <tr>
@@ -109,7 +109,7 @@ function RowView({
       </tr>
       {open && (
         <tr>
-          <Box asChild fontSize="12.5px" color="quiet" pb="1">
+          <Box asChild fontSize="label" color="quiet" pb="1">
             <td colSpan={hasGhost ? 4 : 3} style={{ textAlign: 'start', whiteSpace: 'normal', border: 0 }}>
               <strong>{t('view.simulator.because')}</strong> {row.because}
             </td>
@@ -146,7 +146,7 @@ const RowHead = memo(function RowHead({
           _hover={{ bg: 'accentSoft' }}
         >
           {label}{' '}
-          <Box as="span" fontSize="10px" aria-hidden="true">
+          <Box as="span" fontSize="label" aria-hidden="true">
             {open ? '▾' : '▸'}
           </Box>
         </chakra.button>

@@ -87,7 +87,7 @@ export function Gauges({ run, ghost, program, plan }: GaugesProps) {
         />
       </Box>
       {open !== null && because[open] !== undefined && (
-        <Box fontSize="12.5px" color="quiet" px="2" pb="1.5" role="note">
+        <Box fontSize="label" color="quiet" px="2" pb="1.5" role="note">
           <strong>{t('view.simulator.because')}</strong> {because[open]}
         </Box>
       )}
@@ -118,18 +118,22 @@ const cellLooks = {
   '& button:hover, & button[aria-expanded=true]': { background: 'var(--chakra-colors-accent-soft)' },
   '& span': { display: 'block', lineHeight: 1.2, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
   '& .label, & .below': { whiteSpace: 'normal', overflowWrap: 'anywhere', hyphens: 'auto' },
-  '& .label': { fontSize: '11.5px', color: 'var(--chakra-colors-quiet)' },
+  '& .label': { fontSize: 'var(--chakra-font-sizes-label)', color: 'var(--chakra-colors-quiet)' },
   '& .figure': {
     fontFamily: 'var(--chakra-fonts-mono)',
     fontWeight: 500,
-    fontSize: '18px',
+    fontSize: 'var(--chakra-font-sizes-title)',
     lineHeight: 1.35,
   },
-  '& .word': { fontWeight: 600, fontSize: '14px', whiteSpace: 'normal' },
+  '& .word': { fontWeight: 600, fontSize: 'var(--chakra-font-sizes-text)', whiteSpace: 'normal' },
   '& .good': { color: 'var(--chakra-colors-spruce)' },
   '& .near': { color: 'var(--chakra-colors-ochre)' },
-  '& small': { fontSize: '11.5px', color: 'var(--chakra-colors-quiet)', marginInlineStart: '2px' },
-  '& .below': { fontSize: '10.5px', color: 'var(--chakra-colors-quiet)' },
+  '& small': {
+    fontSize: 'var(--chakra-font-sizes-label)',
+    color: 'var(--chakra-colors-quiet)',
+    marginInlineStart: '2px',
+  },
+  '& .below': { fontSize: 'var(--chakra-font-sizes-label)', color: 'var(--chakra-colors-quiet)' },
 } as const;
 
 interface GaugeProps {

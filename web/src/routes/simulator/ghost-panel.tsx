@@ -26,7 +26,7 @@ export function GhostPanel({
   if (!ghost) {
     return (
       <Panel title={t('view.simulator.hold-and-compare')} aria-label={t('view.simulator.hold-and-compare')}>
-        <Box fontSize="14px" mb="2">
+        <Box fontSize="text" mb="2">
           {t('view.simulator.hold-why')}
         </Box>
         <Action onClick={onHold}>{t('view.simulator.hold')}</Action>
@@ -42,7 +42,7 @@ export function GhostPanel({
   return (
     <Panel title={t('view.simulator.held-and-now')} aria-label={t('view.simulator.hold-and-compare')}>
       {differing.length === 0 ? (
-        <Box fontSize="14px" color="quiet">
+        <Box fontSize="text" color="quiet">
           {machine ? t('view.simulator.no-difference') : t('view.simulator.no-machine')}
         </Box>
       ) : (

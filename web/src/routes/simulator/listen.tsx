@@ -21,11 +21,11 @@ export function Listen({ now, held }: { readonly now: Simulation; readonly held:
   const isMute = heard !== 'none' && !hasSound();
   return (
     <Box display="flex" gap="1" alignItems="center" flexWrap="wrap">
-      <Action kind="plain" px="2.5" fontSize="13px" aria-pressed={heard === 'now'} onClick={() => toggle('now')}>
+      <Action kind="plain" px="2.5" fontSize="small" aria-pressed={heard === 'now'} onClick={() => toggle('now')}>
         {heard === 'now' ? t('view.simulator.silence') : t('view.simulator.listen')}
       </Action>
       {held && (
-        <Action kind="quiet" px="2" fontSize="13px" aria-pressed={heard === 'held'} onClick={() => toggle('held')}>
+        <Action kind="quiet" px="2" fontSize="small" aria-pressed={heard === 'held'} onClick={() => toggle('held')}>
           {heard === 'held' ? t('view.simulator.silence') : t('view.simulator.listen-held')}
         </Action>
       )}
@@ -43,7 +43,7 @@ export function Listen({ now, held }: { readonly now: Simulation; readonly held:
           onChange={(event) => setVolume(Number(event.target.value))}
         />
       )}
-      <Box fontSize="12px" color="quiet" role="status">
+      <Box fontSize="label" color="quiet" role="status">
         {isMute ? t('view.simulator.no-sound') : heard === 'none' ? '' : t('view.simulator.sound-from-power')}
       </Box>
     </Box>

@@ -97,7 +97,7 @@ export function LivingArc({
         <Action
           kind="plain"
           px="1.5"
-          fontSize="13px"
+          fontSize="small"
           flexShrink={0}
           onClick={() => onPlaying(!playing)}
           aria-label={playing ? t('view.simulator.pause-the-arc') : t('view.simulator.play-the-arc')}
@@ -107,7 +107,7 @@ export function LivingArc({
         <Action
           kind="quiet"
           px="1.5"
-          fontSize="12.5px"
+          fontSize="label"
           onClick={() => {
             onPlaying(false);
             playhead.nextOf(simulation.dropAtS);
@@ -124,7 +124,7 @@ export function LivingArc({
           borderWidth="1px"
           borderColor="edge"
           borderRadius="3px"
-          fontSize="13px"
+          fontSize="small"
           px="1"
         >
           {paces.map((one) => (

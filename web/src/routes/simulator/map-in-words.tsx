@@ -71,7 +71,7 @@ export function MapInWords({ setting, program, machine, zoneMap }: MapInWordsPro
             )}
           </>
         ) : (
-          <Box color="quiet" fontSize="13px">
+          <Box color="quiet" fontSize="small">
             {t('view.simulator.map.not-drawn')}
           </Box>
         )}
@@ -149,7 +149,7 @@ function Margins({
   const margins = marginsAt(map, at.x, at.y);
   const centre = done ? zoneCentre(map, goodZones(program.mode)) : undefined;
   return (
-    <Box mt="2" fontSize="13.5px">
+    <Box mt="2" fontSize="small">
       <Box
         as="ul"
         listStyleType="none"
@@ -181,7 +181,7 @@ function Margins({
           </Box>
           <Action
             kind="quiet"
-            fontSize="13px"
+            fontSize="small"
             onClick={() => setting.moveBoth({ [x]: Number(centre.x.toFixed(2)), [y]: Number(centre.y.toFixed(2)) })}
           >
             {t('view.simulator.map.go-to-middle')}

@@ -32,7 +32,7 @@ export function MapStage({ setting, program, ghost, zoneMap }: MapStageProps) {
     <Box display="flex" flexDirection="column" height="100%" minHeight={0}>
       <Box display="flex" gap="1.5" alignItems="center" mb="1">
         <AxisChoice label={t('view.simulator.map.up-axis')} value={y} axes={up ?? axes} onChange={setY} />
-        <Box aria-hidden="true" color="quiet" fontSize="12.5px" flexShrink={0}>
+        <Box aria-hidden="true" color="quiet" fontSize="label" flexShrink={0}>
           {t('view.simulator.over')}
         </Box>
         <AxisChoice label={t('view.simulator.across')} value={x} axes={across ?? axes} onChange={setX} />
@@ -83,7 +83,7 @@ const AxisChoice = memo(function AxisChoice({
       borderWidth="1px"
       borderColor="edge"
       borderRadius="3px"
-      fontSize="13px"
+      fontSize="small"
       fontWeight={600}
       px="1.5"
     >

@@ -41,7 +41,7 @@ export function PulsePanel({ setting, program }: { readonly setting: Setting; re
         </Action>
       }
     >
-      <Box fontSize="13.5px" color="quiet">
+      <Box fontSize="small" color="quiet">
         {fixed.length === 0
           ? t('view.simulator.pulse.solved')
           : t('view.simulator.fixed', { what: fixed.map((quantity) => inSentence(faces[quantity].label)) })}
@@ -96,7 +96,7 @@ function Sum({ pulse, feedMPerMin }: { readonly pulse: Solved; readonly feedMPer
   const periodMs = 1000 / pulse.frequencyHz;
   const isBalanced = Math.abs(pulse.meltedMPerMin - feedMPerMin) < 0.01 * feedMPerMin;
   return (
-    <Box fontSize="14px" my="2" aria-live="polite">
+    <Box fontSize="text" my="2" aria-live="polite">
       {t('view.simulator.pulse.summary', {
         mean: amount('current', meanA, 0),
         rms: amount('current', rmsA, 0),
@@ -111,7 +111,7 @@ function Sum({ pulse, feedMPerMin }: { readonly pulse: Solved; readonly feedMPer
             feed: amount('wireFeed', feedMPerMin, 1),
             arc: pulse.meltedMPerMin > feedMPerMin ? 'climbs' : 'other',
           })}
-      <Box color="quiet" fontSize="13px">
+      <Box color="quiet" fontSize="small">
         {t('view.simulator.because-line', { because: pulse.because })}
       </Box>
     </Box>

@@ -84,7 +84,7 @@ export function Stage({ run, ghost, isImagined, map, sweep }: StageProps) {
               <Box flex="1" minHeight={0}>
                 <Suspense
                   fallback={
-                    <Box display="grid" placeItems="center" color="quiet" fontSize="13px" role="status">
+                    <Box display="grid" placeItems="center" color="quiet" fontSize="small" role="status">
                       {t('view.simulator.drawing-chart')}
                     </Box>
                   }

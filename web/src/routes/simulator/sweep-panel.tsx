@@ -44,7 +44,7 @@ export function SweepPanel({ setting, machine, program, circuitMOhm, correction 
           borderWidth="1px"
           borderColor="edge"
           borderRadius="3px"
-          fontSize="13px"
+          fontSize="small"
           fontWeight={600}
           px="1.5"
         >
@@ -54,7 +54,7 @@ export function SweepPanel({ setting, machine, program, circuitMOhm, correction 
             </option>
           ))}
         </chakra.select>
-        <Box fontSize="12px" color="quiet" lineHeight="1.25" minWidth={0}>
+        <Box fontSize="label" color="quiet" lineHeight="1.25" minWidth={0}>
           {sweep
             ? `${sweep.label}, ${sweep.stride === 1 ? t('view.simulator.each-step') : t('view.simulator.every-steps', { stride: sweep.stride })}`
             : ''}
@@ -126,7 +126,7 @@ function Stop({
         gap="2"
         alignItems="center"
         textAlign="start"
-        fontSize="12.5px"
+        fontSize="label"
         cursor="pointer"
         disabled={isHere || stop.program === null}
         aria-current={isHere ? 'true' : undefined}
@@ -137,16 +137,16 @@ function Stop({
         _hover={{ bg: 'accentSoft' }}
         onClick={onTake}
       >
-        <Box fontFamily="mono" fontSize="13.5px">
+        <Box fontFamily="mono" fontSize="small">
           {stop.display}
-          <Box as="span" fontSize="10.5px" color="quiet" ms="0.5">
+          <Box as="span" fontSize="label" color="quiet" ms="0.5">
             {unit}
           </Box>
         </Box>
         <Box color={cell === null ? 'quiet' : isGood ? 'spruce' : 'ochre'} truncate>
           {cell === null ? '…' : `${isGood ? '●' : '◇'} ${format(zoneWords[cell.zone].name)}`}
         </Box>
-        <Box fontFamily="mono" fontSize="11.5px" color="quiet" whiteSpace="nowrap">
+        <Box fontFamily="mono" fontSize="label" color="quiet" whiteSpace="nowrap">
           {cell === null || cell.zone === 'impossible'
             ? ''
             : t('view.simulator.arc-and-shorts', {

@@ -76,7 +76,7 @@ export function WhatIfPanel({
                 px="3"
                 borderWidth="1px"
                 borderRadius="3px"
-                fontSize="13.5px"
+                fontSize="small"
                 fontWeight={changes.has(change) ? 600 : 400}
                 borderColor={changes.has(change) ? 'accent' : 'edge'}
                 bg={changes.has(change) ? 'accentSoft' : 'surface'}
@@ -102,7 +102,7 @@ export function WhatIfPanel({
         </Box>
         <Box minWidth={0}>
           {changes.size === 0 && (
-            <Box fontSize="13.5px" color="quiet">
+            <Box fontSize="small" color="quiet">
               {t('view.simulator.what-if.choose')}
             </Box>
           )}
@@ -151,7 +151,7 @@ function Found({
     t('view.simulator.what-if.instead', { label, now, was });
   const shorts = (count: number) => ({ code: 'view.simulator.a-second', values: { count: amount('plain', count, 0) } });
   return (
-    <Box mt="2" fontSize="14px" aria-live="polite">
+    <Box mt="2" fontSize="text" aria-live="polite">
       <Box>
         <strong>{t('view.simulator.seen')}</strong>{' '}
         {t('view.simulator.what-if.back', {

@@ -217,7 +217,7 @@ export function ZoneMapView({
       </Box>
       <Box display="flex" justifyContent="space-between" gap="2" alignItems="center">
         <Box
-          fontSize="13px"
+          fontSize="small"
           aria-live="polite"
           minHeight="20px"
           truncate

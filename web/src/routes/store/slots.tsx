@@ -121,12 +121,12 @@ function ChooseSlot({
                 overflow="hidden"
                 minWidth={0}
               >
-                <Box fontFamily="mono" fontSize="14px">
+                <Box fontFamily="mono" fontSize="text">
                   {number}
                   {entry?.seamId === seam.id ? ' ●' : ''}
                 </Box>
                 {file.slots.count <= 20 && (
-                  <Box fontSize="12px" lineClamp={2}>
+                  <Box fontSize="label" lineClamp={2}>
                     {entry ? entry.seamName : t('view.memory.free')}
                   </Box>
                 )}
@@ -149,7 +149,7 @@ function ChooseSlot({
         )}
         {present ? (
           isSame ? (
-            <Box fontSize="14px" color="spruce" mb="2">
+            <Box fontSize="text" color="spruce" mb="2">
               {t('view.memory.already-there', { storedAt: shopTime(present.storedAt) })}
             </Box>
           ) : (
@@ -191,7 +191,7 @@ function ChooseSlot({
             </>
           )
         ) : (
-          <Box fontSize="14px" mb="2">
+          <Box fontSize="text" mb="2">
             {t('view.memory.is-free')}
           </Box>
         )}
@@ -212,7 +212,7 @@ function ChooseSlot({
             {t('view.memory.conflict', { problem: task.problem })}
           </Notice>
         )}
-        <Heading as="h3" fontSize="13px" fontWeight={400} color="quiet" mt="2">
+        <Heading as="h3" fontSize="small" fontWeight={400} color="quiet" mt="2">
           <Link to={`/machines/${machine.id}/slots`}>{t('view.memory.whole-memory', { file: file.name })}</Link>
         </Heading>
       </Panel>

@@ -64,7 +64,7 @@ export function LookRow({
         mx="-2"
         color="ink"
         borderRadius="3px"
-        fontSize="13.5px"
+        fontSize="small"
         lineHeight="1.25"
         _hover={{ bg: 'accentSoft' }}
       >
@@ -73,7 +73,7 @@ export function LookRow({
             {mark === undefined ? '' : `${mark} `}
             {name}
           </Box>
-          <Box as="span" fontSize="12.5px" color="quiet" textAlign="end">
+          <Box as="span" fontSize="label" color="quiet" textAlign="end">
             {detail}
           </Box>
         </Link>

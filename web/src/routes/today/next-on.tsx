@@ -66,17 +66,17 @@ export function NextOnMachines({
           >
             <OnIt machine={machine} />
             {byHand.away.includes(machine.id) ? (
-              <Box color="ochre" fontSize="14px">
+              <Box color="ochre" fontSize="text">
                 ◇ {t('view.today.not-planned')}
               </Box>
             ) : !answer ? (
-              <Box color="quiet" fontSize="14px" role="status">
+              <Box color="quiet" fontSize="text" role="status">
                 {t('view.run-plan.planning')}
               </Box>
             ) : next && job ? (
               <Next next={next} job={job} then={jobOf(next.thenJobId)} />
             ) : (
-              <Box color="quiet" fontSize="14px">
+              <Box color="quiet" fontSize="text">
                 {t('view.today.machine-free')}
               </Box>
             )}
@@ -90,13 +90,13 @@ export function NextOnMachines({
 function OnIt({ machine: { file, standing } }: { readonly machine: MachineResource }) {
   if (file.dials.length === 0)
     return (
-      <Box color="quiet" fontSize="13px">
+      <Box color="quiet" fontSize="small">
         {t('view.today.dials-unknown')}
       </Box>
     );
   const feeder = standing?.feeders[standing.feederId];
   return (
-    <Box color="quiet" fontSize="13px">
+    <Box color="quiet" fontSize="small">
       {feeder
         ? `${format(fillerOf(feeder.filler).name)}, ${format(wireSizeLabel(feeder.diameterMm))} · ${format(gasName(feeder.gas))}`
         : t('view.today.loaded-unknown')}
@@ -118,8 +118,8 @@ function Next({
     ...(next.steps.length > 3 ? [t('view.today.more', { more: next.steps.length - 3 })] : []),
   ];
   return (
-    <Box fontSize="13.5px" display="grid" gap="0.5" mt="1">
-      <Box asChild fontSize="16px" fontWeight={650} minHeight="32px" display="inline-flex" alignItems="center">
+    <Box fontSize="small" display="grid" gap="0.5" mt="1">
+      <Box asChild fontSize="lead" fontWeight={650} minHeight="32px" display="inline-flex" alignItems="center">
         <Link to={`/at-machine/${job.seamId}?machine=${next.machineId}`}>
           {t('view.today.pieces', { count: job.quantity, seam: job.name })}
         </Link>

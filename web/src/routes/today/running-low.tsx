@@ -42,7 +42,7 @@ export function RunningLow({
   // Nothing is promised of stock that nobody has entered.
   if (isEmpty)
     return (
-      <Box fontSize="13.5px" color="quiet" py="1">
+      <Box fontSize="small" color="quiet" py="1">
         {t('view.today.nothing-connected')}{' '}
         <Box asChild color="accent" fontWeight={600}>
           <Link to="/library/stock">{t('view.today.stock-enter')}</Link>
@@ -68,7 +68,7 @@ export function RunningLow({
     );
   if (!low || low.length === 0)
     return (
-      <Box fontSize="13.5px" color={low ? 'spruce' : 'quiet'} role="status" py="1">
+      <Box fontSize="small" color={low ? 'spruce' : 'quiet'} role="status" py="1">
         {low ? t('view.today.stock-enough') : t('view.today.counting')}
       </Box>
     );

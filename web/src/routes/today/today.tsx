@@ -59,7 +59,7 @@ export function Today() {
           { to: '/runs', name: t('view.runs.production') },
           { to: '/costs', name: t('view.costs.costs') },
         ].map(({ to, name }) => (
-          <Box asChild key={to} color="accent" fontWeight={600} fontSize="14px" px="2" {...tall}>
+          <Box asChild key={to} color="accent" fontWeight={600} fontSize="text" px="2" {...tall}>
             <Link to={to}>{name}</Link>
           </Box>
         ))}
@@ -164,18 +164,18 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
       <Box display="grid" gridTemplateColumns="minmax(0, 1fr) auto" columnGap="3" alignItems="center">
         <Box minWidth={0}>
           <Box display="flex" justifyContent="space-between" gap="3" alignItems="baseline">
-            <Heading as="h3" fontSize="15px" fontWeight={600}>
+            <Heading as="h3" fontSize="body" fontWeight={600}>
               {order.partName}
             </Heading>
-            <Box textStyle="figure" fontSize="18px" flexShrink={0}>
+            <Box textStyle="figure" fontSize="title" flexShrink={0}>
               {order.done}
-              <Box as="span" color="quiet" fontSize="14px">
+              <Box as="span" color="quiet" fontSize="text">
                 {' '}
                 {t('view.today.of', { quantity: order.quantity })}
               </Box>
             </Box>
           </Box>
-          <Box fontSize="13px" color="quiet">
+          <Box fontSize="small" color="quiet">
             {order.number} · {shopDate(order.dueOn)},{' '}
             <Box as="span" color={days <= 2 ? 'ochre' : 'quiet'} fontWeight={days <= 2 ? 600 : 400}>
               {days <= 2 ? '◇ ' : ''}
@@ -201,7 +201,7 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
           <Action
             kind="quiet"
             minWidth="44px"
-            fontSize="13px"
+            fontSize="small"
             aria-expanded={isOpen}
             aria-label={t('view.today.seams', { partName: order.partName })}
             onClick={() => setOpen(!isOpen)}
@@ -230,7 +230,7 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
             />
           ))}
           {seams.length === 0 && (
-            <Box as="li" color="quiet" fontSize="13px">
+            <Box as="li" color="quiet" fontSize="small">
               {t('view.today.no-seam')}
             </Box>
           )}
@@ -264,7 +264,7 @@ function PartDone({ counting: { order, task, count } }: { readonly counting: Cou
     <Box display="flex" gap="1" alignItems="center" flexWrap="wrap" justifyContent="flex-end">
       <Action
         disabled={task.busy}
-        fontSize="13px"
+        fontSize="small"
         aria-label={t('view.today.one-more-done', { partName: order.partName })}
         onClick={() => count(1)}
       >
@@ -272,7 +272,7 @@ function PartDone({ counting: { order, task, count } }: { readonly counting: Cou
       </Action>
       <Action
         kind="quiet"
-        fontSize="13px"
+        fontSize="small"
         disabled={task.busy || order.done === 0}
         aria-label={t('view.today.take-one-back', { partName: order.partName })}
         onClick={() => count(-1)}
@@ -288,7 +288,7 @@ function CountSaid({ counting: { task, count, waits, asked } }: { readonly count
   return (
     <>
       {waits > 0 && !task.busy && (
-        <Box role="status" color="ochre" fontSize="13px" textAlign="end">
+        <Box role="status" color="ochre" fontSize="small" textAlign="end">
           {t('view.today.counts-wait', { count: waits })}
         </Box>
       )}
@@ -310,7 +310,7 @@ function CountSaid({ counting: { task, count, waits, asked } }: { readonly count
         </Box>
       )}
       {task.problem !== null && !asked && (
-        <Box role="alert" color="crimson" fontSize="13px">
+        <Box role="alert" color="crimson" fontSize="small">
           {t('view.today.not-counted-mark')} {task.problem}
         </Box>
       )}

@@ -154,7 +154,7 @@ function Columns({
                   >
                     ✕
                   </Action>
-                  <Box fontSize="13px" color="quiet">
+                  <Box fontSize="small" color="quiet">
                     {trial.weldedBy}, {trial.machineName}
                   </Box>
                   <VerdictMark verdict={verdict.verdict} byEyeOnly={verdict.byEyeOnly} />

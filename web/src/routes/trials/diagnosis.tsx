@@ -53,16 +53,16 @@ export function Diagnosis({ trial, machine, diagnosis }: DiagnosisProps) {
             <Cause key={cause.code} cause={cause} />
           ))}
         </Box>
-        <Box fontSize="12px" color="quiet" mt="1">
+        <Box fontSize="label" color="quiet" mt="1">
           {t('view.trials.chances-why')}
         </Box>
       </Panel>
       {nextLook && (
         <Panel title={t('view.trials.look-here-next')}>
-          <Box fontSize="14.5px">
+          <Box fontSize="text">
             <HazardText said={nextLook.words} />
           </Box>
-          <Box fontSize="12.5px" color="quiet" mt="1">
+          <Box fontSize="label" color="quiet" mt="1">
             {t('view.trials.takes-and-settles', {
               minutes: amount('minutes', nextLook.minutes, 1),
               bits: amount('plain', nextLook.bits, 2),
@@ -126,7 +126,7 @@ function Cause({ cause: { name, probability, because } }: { readonly cause: Diag
         </Box>
       </Action>
       {open && (
-        <Box as="ul" ps="62px" pb="2" fontSize="13px" color="quiet" listStyleType="none">
+        <Box as="ul" ps="62px" pb="2" fontSize="small" color="quiet" listStyleType="none">
           {because.map((line, at) => (
             <Box as="li" key={at}>
               {format(line)}
@@ -166,12 +166,12 @@ function MoveLine({
   return (
     <Box display="grid" gap="1" gridTemplateColumns="minmax(0, 1fr) auto" alignItems="start">
       <Box minWidth={0}>
-        <Box fontSize={isFirst ? '16px' : '14px'} fontWeight={isFirst ? 600 : 500}>
+        <Box fontSize={isFirst ? 'lead' : 'text'} fontWeight={isFirst ? 600 : 500}>
           {format(move.words)}
         </Box>
         <OnTheDial machine={machine} move={move} />
         <Expected move={move} />
-        <Box fontSize="12.5px" color="quiet">
+        <Box fontSize="label" color="quiet">
           {move.sideEffects.map(format).join(' ')}
         </Box>
       </Box>
@@ -195,8 +195,8 @@ function OnTheDial({
   const dial = machine?.file.dials.find(({ id }) => id === dialId);
   if (dial && steps !== undefined && dialValue !== undefined) {
     return (
-      <Box fontSize="15px" mt="0.5">
-        <Box as="span" textStyle="figure" fontSize="19px">
+      <Box fontSize="body" mt="0.5">
+        <Box as="span" textStyle="figure" fontSize="title">
           {dial.label} {steps > 0 ? '+' : steps < 0 ? '−' : '±'}
           {Math.abs(steps)}
         </Box>{' '}
@@ -214,7 +214,7 @@ function OnTheDial({
     { trimMm: 'shortLength', wireFeedMPerMin: 'wireFeed', travelMmPerMin: 'travel', ctwdMm: 'shortLength' } as const
   )[change.quantity];
   return (
-    <Box fontSize="14px" color="quiet">
+    <Box fontSize="text" color="quiet">
       {t('view.trials.from-to', {
         from: formatWithUnit(change.from, kind, units),
         to: formatWithUnit(change.to, kind, units),
@@ -225,7 +225,7 @@ function OnTheDial({
 
 function Expected({ move: { predicted, gain, minutes } }: { readonly move: MoveAnswer }) {
   return (
-    <Box fontSize="12.5px" color="quiet">
+    <Box fontSize="label" color="quiet">
       {t('view.trials.then', {
         current: amount('current', predicted.displayedCurrentA, 0),
         voltage: amount('voltage', predicted.displayedVoltageV, 1),

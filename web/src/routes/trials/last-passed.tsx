@@ -30,7 +30,7 @@ export function LastPassed({ seam, machine, dials }: LastPassedProps) {
     return was === undefined || Math.abs(was - now) < 1e-6 ? [] : [{ dialId, label, was, now }];
   });
   return (
-    <Box fontSize="13px">
+    <Box fontSize="small">
       <Box asChild color="accent" fontWeight={600} minHeight="44px" display="inline-flex" alignItems="center">
         <Link to={`/trials/${passed.id}`}>{t('view.trials.last-passed', { at: shopTime(passed.at) })}</Link>
       </Box>

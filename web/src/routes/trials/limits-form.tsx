@@ -122,7 +122,7 @@ export function LimitsForm({ seam, limits: standing, presetOf, onSaved }: Limits
           {t('view.trials.not-critical')}
         </Tick>
       </Box>
-      <Box fontSize="12.5px" color="quiet">
+      <Box fontSize="label" color="quiet">
         {t('view.trials.the-presets-follow')}
       </Box>
       {looser.length > 0 && !mayLoosen && <Notice level="caution">{t('view.trials.limits-lead-hand')}</Notice>}

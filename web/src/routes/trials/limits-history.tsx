@@ -10,7 +10,7 @@ export function LimitsHistory({ seam }: { readonly seam: SeamResource }) {
   const { data = [] } = useEndpoint('limitsHistory', { params: { id: seam.id } }, seam.limitsWritten !== null);
   if (seam.limits === null) return <Notice level="caution">{t('view.trials.limits-usual')}</Notice>;
   return (
-    <Box as="ol" listStyleType="none" fontSize="13px" color="quiet" aria-label={t('view.trials.limits-as-written')}>
+    <Box as="ol" listStyleType="none" fontSize="small" color="quiet" aria-label={t('view.trials.limits-as-written')}>
       {[...data].reverse().map(({ number, by, at, reason, limits }) => (
         <li key={number}>
           {t('view.trials.limits-written', { number, level: limits?.level ?? '', by, at: shopTime(at) })}

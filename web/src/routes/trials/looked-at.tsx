@@ -47,7 +47,7 @@ export function LookedAt({ symptoms: seen, onChange }: LookedAtProps) {
       </Box>
       {open && (
         <Box role="group" aria-label={sideName(open)} borderTopWidth="1px" borderColor="line" pt="2">
-          <Box fontSize="12.5px" color="quiet" mb="1">
+          <Box fontSize="label" color="quiet" mb="1">
             {t('view.trials.symptoms-why')}
           </Box>
           <Box
@@ -114,10 +114,10 @@ function SideTile({
         alignContent="center"
         gap="0.5"
       >
-        <Box fontWeight={650} fontSize="14.5px">
+        <Box fontWeight={650} fontSize="text">
           {name}
         </Box>
-        <Box fontSize="12.5px" color={state === 'open' ? 'quiet' : 'ink'} display="flex" alignItems="center" gap="1">
+        <Box fontSize="label" color={state === 'open' ? 'quiet' : 'ink'} display="flex" alignItems="center" gap="1">
           {state === 'clean' && <VerdictShape verdict="pass" size={12} />}
           {state === 'seen' && <VerdictShape verdict="fail" size={12} />}
           {state === 'clean'
@@ -131,7 +131,7 @@ function SideTile({
         kind="quiet"
         width="100%"
         minHeight="44px"
-        fontSize="13px"
+        fontSize="small"
         borderRadius="0"
         aria-expanded={isOpen}
         aria-label={t('view.trials.seen-on', { side: name })}
@@ -173,9 +173,9 @@ function SymptomButton({
       onClick={onTap}
     >
       <SymptomDrawing code={code} />
-      <Box minWidth={0} fontSize="12.5px" lineHeight={1.2}>
+      <Box minWidth={0} fontSize="label" lineHeight={1.2}>
         {format(name)}
-        <Box color="quiet" fontSize="11.5px">
+        <Box color="quiet" fontSize="label">
           {severity === null ? (iso6520 === undefined ? '' : `ISO 6520-1 ${iso6520}`) : format(severityNames[severity])}
         </Box>
       </Box>

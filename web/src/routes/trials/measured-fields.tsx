@@ -163,7 +163,7 @@ export function More({ seamId, draft, onChange }: Omit<MeasuredProps, 'hasLegs'>
           />
         ))}
       </Box>
-      <Box fontSize="12.5px" color="quiet">
+      <Box fontSize="label" color="quiet">
         {t('view.trials.spatter-is-counted')}
       </Box>
       <HowItWasHeld seamId={seamId} draft={draft} onChange={onChange} />

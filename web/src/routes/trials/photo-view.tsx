@@ -68,7 +68,7 @@ export function PhotoView({ sha256, name }: { readonly sha256: string; readonly 
             onValue={setKnownMm}
           />
         </Box>
-        <Box fontSize="13px" color="quiet" flex="1" minWidth="180px" aria-live="polite">
+        <Box fontSize="small" color="quiet" flex="1" minWidth="180px" aria-live="polite">
           {measuredMm === null
             ? points.length < 2
               ? t('view.trials.photo.both-ends')

@@ -42,7 +42,7 @@ export function PhotoPicker({
           borderColor="edge"
           borderRadius="3px"
           fontWeight={600}
-          fontSize="14px"
+          fontSize="text"
           cursor="pointer"
           _hover={{ bg: 'accentSoft' }}
           _focusWithin={{ outline: '2px solid', outlineColor: 'accent' }}

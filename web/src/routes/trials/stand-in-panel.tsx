@@ -111,7 +111,7 @@ export function StandInPanel({
               <Action
                 key={code}
                 minHeight="44px"
-                fontSize="13px"
+                fontSize="small"
                 onClick={() => setMended(mended.filter((one) => one !== code))}
               >
                 {format(causes[code].name)} ✕
@@ -121,7 +121,7 @@ export function StandInPanel({
         )}
         {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
         {bead && (
-          <Box fontSize="13px" color="quiet" role="status">
+          <Box fontSize="small" color="quiet" role="status">
             {t('view.trials.welded-simulated', { seconds: Math.round(10 * bead.seconds) / 10 })}{' '}
             {bead.mended.map(({ cause, wasWrong }) => (
               <Box as="span" key={cause} me="2">

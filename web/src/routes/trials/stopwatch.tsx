@@ -42,19 +42,19 @@ export function Stopwatch(props: StopwatchProps) {
       <Action
         kind={running ? 'main' : 'plain'}
         minHeight="112px"
-        fontSize="17px"
+        fontSize="lead"
         flexDirection="column"
         aria-label={running ? t('view.trials.stop-the-watch') : t('view.trials.start-the-watch')}
         onClick={toggle}
       >
-        <Box textStyle="bigFigure" fontSize="34px">
+        <Box textStyle="bigFigure" fontSize="huge">
           {fixed(shown ?? 0, 1)}{' '}
-          <Box as="span" fontSize="16px">
+          <Box as="span" fontSize="lead">
             s
           </Box>
         </Box>
         {running ? t('view.trials.stop') : t('view.trials.start-watch')}
-        <Box fontSize="12px" fontWeight={400}>
+        <Box fontSize="label" fontWeight={400}>
           {t('view.trials.space-bar')}
         </Box>
       </Action>
@@ -89,7 +89,7 @@ export function Stopwatch(props: StopwatchProps) {
             hint={t('view.trials.photo.error', { error: amount('phaseTime', timerErrorS[by], 1) })}
           />
         </Box>
-        <Box fontSize="13.5px" color="quiet" aria-live="polite">
+        <Box fontSize="small" color="quiet" aria-live="polite">
           {timed ? (
             <>
               <Box as="span" textStyle="figure" color="ink">
@@ -121,7 +121,7 @@ export function Stopwatch(props: StopwatchProps) {
           alignItems="center"
           gap="2"
           minHeight="44px"
-          fontSize="13px"
+          fontSize="small"
           cursor="pointer"
         >
           <label>

@@ -168,7 +168,7 @@ function Row({
         <Box asChild _hover={{ textDecoration: 'underline' }}>
           <Link to={`/seams/${seamId}/trial`}>{seamName}</Link>
         </Box>
-        <Box fontSize="12px" color="quiet">
+        <Box fontSize="label" color="quiet">
           {partName}
         </Box>
       </Cell>
@@ -189,7 +189,7 @@ function Row({
           ? '–'
           : format(amount('percent', (100 * row.foundTravelMmPerMin) / row.plannedTravelMmPerMin, 0))}
       </Cell>
-      <Cell middle fontSize="12.5px">
+      <Cell middle fontSize="label">
         {row.symptoms.map((code) => format(symptoms[code].name)).join(', ')}
       </Cell>
     </tr>
@@ -274,7 +274,7 @@ function DayField({
           id={id}
           type="date"
           {...inputLook}
-          fontSize="14px"
+          fontSize="text"
           value={value}
           onChange={(event) => onChange(event.target.value)}
         />

@@ -111,7 +111,7 @@ function Planned({
                   {t('view.trials.coupons', { count: coupons })}
                 </Box>
               </Box>
-              <Box fontSize="13px" color="quiet">
+              <Box fontSize="small" color="quiet">
                 {format(why)} {kind === 'other-beat' && other?.ok && otherWords(other.value)}{' '}
                 {bits > 0.05 && t('view.trials.tells-bits', { bits: amount('plain', bits, 1) })}
               </Box>
@@ -119,7 +119,7 @@ function Planned({
           ))}
         </Box>
         <Box mt="2" borderTopWidth="1px" borderColor="line" pt="2">
-          <Box fontSize="14px" fontWeight={600}>
+          <Box fontSize="text" fontWeight={600}>
             {inRow >= passesInARow
               ? t('view.trials.three-passed')
               : t('view.trials.in-a-row', { count: inRow, of: passesInARow })}
@@ -129,7 +129,7 @@ function Planned({
             asChild
             color="accent"
             fontWeight={600}
-            fontSize="13.5px"
+            fontSize="small"
             minHeight="44px"
             display="inline-flex"
             alignItems="center"
@@ -251,11 +251,11 @@ function Sweep({
                 ? t('view.trials.sweep.step', { at: step.index + 1, of: plan.steps.length })
                 : t('view.trials.set-before')}
             </Box>
-            <Box textStyle="bigFigure" fontSize="34px" aria-live="assertive">
+            <Box textStyle="bigFigure" fontSize="huge" aria-live="assertive">
               {label} {value === undefined ? '–' : fixed(value, Number.isInteger(value) ? 0 : 1)}
             </Box>
           </Box>
-          <Action kind="main" minHeight="64px" minWidth="140px" fontSize="16px" onClick={walk.toggle}>
+          <Action kind="main" minHeight="64px" minWidth="140px" fontSize="lead" onClick={walk.toggle}>
             {walk.seconds === null ? t('view.trials.arc-on') : t('view.trials.stop')}
           </Action>
         </Box>
@@ -327,7 +327,7 @@ function Found({
     });
   return (
     <Box>
-      <Box fontSize="15px" fontWeight={600}>
+      <Box fontSize="body" fontWeight={600}>
         {t('view.trials.sweep.good', {
           low: amount('shortLength', band.lowMm, 1),
           high: amount('shortLength', band.highMm, 1),
@@ -336,7 +336,7 @@ function Found({
         })}
       </Box>
       {(band.isOpenBelow || band.isOpenAbove) && (
-        <Box fontSize="13px" color="quiet">
+        <Box fontSize="small" color="quiet">
           {t('view.trials.sweep.open-end')}
         </Box>
       )}
@@ -379,13 +379,13 @@ function Marks({
             px="1"
             py="1.5"
             textAlign="center"
-            fontSize="12.5px"
+            fontSize="label"
           >
             <Box fontFamily="mono" fontWeight={600}>
               {dialSteps > 0 ? '+' : ''}
               {dialSteps}
             </Box>
-            <Box color="quiet" fontSize="11px">
+            <Box color="quiet" fontSize="label">
               {fixed(fromMm, 0)}
             </Box>
           </Box>

@@ -213,7 +213,7 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
                 borderWidth="1px"
                 borderColor="edge"
                 borderRadius="3px"
-                fontSize="14px"
+                fontSize="text"
                 onChange={(event) => change({ note: event.target.value })}
               />
             </Box>
@@ -280,7 +280,7 @@ function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
                 asChild
                 color="accent"
                 fontWeight={600}
-                fontSize="13.5px"
+                fontSize="small"
                 minHeight="44px"
                 display="inline-flex"
                 alignItems="center"
@@ -373,7 +373,7 @@ export function Details({
           asChild
           cursor="pointer"
           fontWeight={600}
-          fontSize="13.5px"
+          fontSize="small"
           minHeight="44px"
           display="flex"
           alignItems="center"

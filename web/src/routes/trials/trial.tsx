@@ -145,7 +145,7 @@ function RecordLink({ id }: { readonly id: string }) {
       asChild
       color="accent"
       fontWeight={600}
-      fontSize="14px"
+      fontSize="text"
       minHeight="44px"
       px="2"
       display="inline-flex"
@@ -237,7 +237,7 @@ function FoundBesidePlanned({
         body.after && (
           <Box
             asChild
-            fontSize="13px"
+            fontSize="small"
             color="accent"
             fontWeight={600}
             minHeight="44px"
@@ -268,7 +268,7 @@ function FoundBesidePlanned({
         </tbody>
       </Table>
       {body.timing && (
-        <Box fontSize="12.5px" color="quiet" mt="1">
+        <Box fontSize="label" color="quiet" mt="1">
           {t('view.trials.timed', {
             seconds: amount('phaseTime', body.timing.seconds, 1),
             length: amount('length', body.timing.lengthMm, 0),
@@ -287,7 +287,7 @@ function WhatWasSeen({ trial: { body } }: { readonly trial: Trial }) {
     <Panel title={t('view.trials.seen-and-heard')}>
       <Box display="flex" gap="3" flexWrap="wrap">
         {seen.map(([code, { severity }]) => (
-          <Box key={code} display="flex" gap="2" alignItems="center" fontSize="13px">
+          <Box key={code} display="flex" gap="2" alignItems="center" fontSize="small">
             <SymptomDrawing code={code as SymptomCode} width={52} />
             <Box>
               {format(symptoms[code as SymptomCode].name)}
@@ -296,7 +296,7 @@ function WhatWasSeen({ trial: { body } }: { readonly trial: Trial }) {
           </Box>
         ))}
       </Box>
-      <Box fontSize="13px" color="quiet" mt={seen.length > 0 ? '2' : '0'}>
+      <Box fontSize="small" color="quiet" mt={seen.length > 0 ? '2' : '0'}>
         {t('view.trials.absent-count', { count: clean })}
         {body.heard.length > 0 && <> · {body.heard.map(soundName).join(', ')}</>}
         {body.tests.map(({ kind, result }) => (
@@ -310,7 +310,7 @@ function WhatWasSeen({ trial: { body } }: { readonly trial: Trial }) {
         ))}
       </Box>
       {body.note !== '' && (
-        <Box mt="2" fontSize="14px">
+        <Box mt="2" fontSize="text">
           “{body.note}”
         </Box>
       )}
@@ -330,7 +330,7 @@ function Forms({ trial }: { readonly trial: Trial }) {
   return (
     <Box display="grid" gap="2">
       {trial.corrected.length > 0 && (
-        <Box fontSize="13px" color="quiet">
+        <Box fontSize="small" color="quiet">
           {t('view.trials.corrected-times', { count: trial.corrected.length })}{' '}
           {trial.correction &&
             [

@@ -7,7 +7,7 @@ import { VerdictShape, verdictWord } from '../../parts/own-welds/index.ts';
 export function VerdictLines({ verdict: { lines, byEyeOnly, verdict } }: { readonly verdict: TrialVerdict }) {
   return (
     <>
-      <Box as="ul" listStyleType="none" fontSize="13.5px" aria-label={t('view.trials.line-by-line')}>
+      <Box as="ul" listStyleType="none" fontSize="small" aria-label={t('view.trials.line-by-line')}>
         {lines.map(({ line, verdict: one, words }) => (
           <Box as="li" key={line} display="flex" gap="2" py="0.5" alignItems="baseline">
             <VerdictShape verdict={one} size={11} />
@@ -22,7 +22,7 @@ export function VerdictLines({ verdict: { lines, byEyeOnly, verdict } }: { reado
         ))}
       </Box>
       {verdict === 'pass' && byEyeOnly && (
-        <Box fontSize="12.5px" color="quiet" mt="1">
+        <Box fontSize="label" color="quiet" mt="1">
           {t('view.trials.by-eye-caution')}
         </Box>
       )}

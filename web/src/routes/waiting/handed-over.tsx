@@ -24,14 +24,14 @@ export function HandedOver({
     <Box as="li" borderTopWidth="1px" borderColor="line" pt="2" display="grid" gap="2">
       <Box display="flex" gap="3" flexWrap="wrap" alignItems="baseline">
         <Box as="strong">{about}</Box>
-        <Box color="quiet" fontSize="13px">
+        <Box color="quiet" fontSize="small">
           {t('view.outbox.by-at', { by: row.recordedBy, at: shopTime(row.at) })}
         </Box>
       </Box>
-      <Box fontSize="14px" color="crimson">
+      <Box fontSize="text" color="crimson">
         {refused}
       </Box>
-      <Box as="dl" fontSize="13px" display="grid" gridTemplateColumns="max-content 1fr" columnGap="3" rowGap="0.5">
+      <Box as="dl" fontSize="small" display="grid" gridTemplateColumns="max-content 1fr" columnGap="3" rowGap="0.5">
         {leaves(sent).map(([path, value]) => (
           <Box key={path} display="contents">
             <Box as="dt" color="quiet">

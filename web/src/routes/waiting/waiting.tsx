@@ -82,7 +82,7 @@ function EntryHead({ entry: { name, about, by, at } }: { readonly entry: Entry }
     <Box display="flex" gap="3" flexWrap="wrap" alignItems="baseline">
       <Box as="strong">{recordNames[name]}</Box>
       {about !== '' && <Box>{about}</Box>}
-      <Box color="quiet" fontSize="13px">
+      <Box color="quiet" fontSize="small">
         {t('view.outbox.by-at', { by: by?.name ?? t('view.outbox.nobody-knows'), at: shopTime(at) })}
       </Box>
     </Box>
@@ -98,7 +98,7 @@ function RefusedEntry({ entry }: { readonly entry: Entry }) {
   return (
     <Box as="li" borderTopWidth="1px" borderColor="line" pt="2" display="grid" gap="2">
       <EntryHead entry={entry} />
-      <Box fontSize="14px" color="crimson">
+      <Box fontSize="text" color="crimson">
         {entry.refused?.detail}
       </Box>
       {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}

@@ -166,7 +166,7 @@ function Asked({
                   Math.abs(one.trimMm - program.trimMm) < 1.6 * Math.max(trimMm, 0.5),
               )}
             />
-            <Box fontSize="12.5px" color="quiet">
+            <Box fontSize="label" color="quiet">
               {t('view.window.corners-why')} {welds.length > 0 && t('view.window.diamonds-are-trials')}
             </Box>
             {task.problem !== null && <Notice level="refusal">{task.problem}</Notice>}
@@ -176,7 +176,7 @@ function Asked({
       <Box display="grid" gap="3" minWidth={0}>
         {answer && isCurrent && (
           <Panel title={failing.length === 0 ? t('view.window.it-holds') : t('view.window.fails')}>
-            <Box display="grid" gap="2" fontSize="14px">
+            <Box display="grid" gap="2" fontSize="text">
               {failing.map((corner) => (
                 <Notice
                   key={`${corner.wireFeedMPerMin} ${corner.trimMm}`}
@@ -217,7 +217,7 @@ function Evidence({ corners }: { readonly corners: readonly WeldedCorner[] }) {
   const welded = corners.filter(({ passed }) => passed > 0).length;
   return (
     <Panel title={t('view.window.welded-corners', { welded, of: corners.length })}>
-      <Box as="ul" listStyleType="none" fontSize="14px">
+      <Box as="ul" listStyleType="none" fontSize="text">
         {corners.map(({ wireFeedMPerMin, trimMm, passed, failed }) => (
           <Box as="li" key={`${wireFeedMPerMin} ${trimMm}`} py="0.5" color={failed > 0 ? 'crimson' : undefined}>
             {t('view.window.worst-at', {
@@ -296,7 +296,7 @@ function Ends({
       {rows.map(({ label, unit, from, to, down, up }) => (
         <Box as="li" key={label} textStyle="figure">
           {label}: {shown(from)} … {shown(to)} {unit}{' '}
-          <Box as="span" color="quiet" fontSize="13px">
+          <Box as="span" color="quiet" fontSize="small">
             (−{down} / +{up})
           </Box>
         </Box>
@@ -346,11 +346,11 @@ function Written({
   const hasReason = reason.trim().length >= 3;
   return (
     <Panel title={t('view.window.in-force', { machine: machine.file.name })}>
-      <Box display="grid" gap="2" fontSize="14px">
+      <Box display="grid" gap="2" fontSize="text">
         {standing ? (
           <>
             <Ends machine={machine} program={program} window={standing.window} />
-            <Box color="quiet" fontSize="13px">
+            <Box color="quiet" fontSize="small">
               {t('view.window.written', { by: standing.by, at: shopTime(standing.at), reason: standing.reason })}
             </Box>
             {standing.revision !== revision && (
@@ -378,13 +378,13 @@ function Written({
               )}
             </Box>
             {offered === null && (
-              <Box fontSize="12.5px" color="quiet">
+              <Box fontSize="label" color="quiet">
                 {t('view.window.test-one-first')}
               </Box>
             )}
           </>
         ) : (
-          <Box fontSize="12.5px" color="quiet">
+          <Box fontSize="label" color="quiet">
             {t('view.window.who-writes')}
           </Box>
         )}

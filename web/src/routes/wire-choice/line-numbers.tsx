@@ -33,7 +33,7 @@ export function LineNumbers({
               <tr key={id}>
                 <Cell head>{file.name}</Cell>
                 <Cell>{line ? line.words : t('view.wire-choice.no-line')}</Cell>
-                <Cell figure fontSize="18px">
+                <Cell figure fontSize="title">
                   {line?.number ?? '–'}
                 </Cell>
                 <Cell color="ochre">{similar.map((one) => `${one.number} (${one.words})`).join('; ')}</Cell>

@@ -58,23 +58,23 @@ export function Ranked<T extends string | number>({
             >
               <Box display="flex" justifyContent="space-between" gap="2" alignItems="flex-start">
                 <Box minWidth={0}>
-                  <Heading as="h3" fontSize="15px" fontWeight={600}>
+                  <Heading as="h3" fontSize="body" fontWeight={600}>
                     {format(row.name)}
                   </Heading>
-                  <Box fontSize="12.5px" fontWeight={600} color={mark.colour}>
+                  <Box fontSize="label" fontWeight={600} color={mark.colour}>
                     {mark.sign} {named(row.verdict)}
                     {stock === undefined ? '' : ` · ${stock}`}
                   </Box>
                 </Box>
                 {isChosen ? (
-                  <Box fontSize="13px" color="accent" fontWeight={600} flexShrink={0}>
+                  <Box fontSize="small" color="accent" fontWeight={600} flexShrink={0}>
                     {t('view.wire-choice.taken')}
                   </Box>
                 ) : (
                   row.verdict !== 'ruled out' && (
                     <Action
                       kind="quiet"
-                      fontSize="13px"
+                      fontSize="small"
                       aria-label={t('view.wire-choice.take', { row: row.name })}
                       onClick={() => onTake(row.value)}
                     >
@@ -83,11 +83,11 @@ export function Ranked<T extends string | number>({
                   )
                 )}
               </Box>
-              <Box fontSize="13px" mt="0.5">
+              <Box fontSize="small" mt="0.5">
                 {row.reasons.map(format).join('; ')}
               </Box>
               {row.cautions.map((caution) => (
-                <Box key={format(caution)} fontSize="13px" color="ochre" mt="0.5">
+                <Box key={format(caution)} fontSize="small" color="ochre" mt="0.5">
                   ◇ {format(caution)}
                 </Box>
               ))}
@@ -96,7 +96,7 @@ export function Ranked<T extends string | number>({
         })}
       </Box>
       {out.length > 0 && (
-        <Action kind="quiet" fontSize="13px" aria-expanded={showsOut} onClick={() => setShowsOut(!showsOut)}>
+        <Action kind="quiet" fontSize="small" aria-expanded={showsOut} onClick={() => setShowsOut(!showsOut)}>
           {t('view.wire-choice.ruled-out', {
             showsOut: showsOut ? t('view.wire-choice.hide') : t('view.shop.show'),
             out: out.length,

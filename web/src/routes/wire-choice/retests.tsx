@@ -11,7 +11,7 @@ export function Retests({ saved, choice }: { readonly saved: Program; readonly c
   if (retests.length === 0) return null;
   return (
     <Panel title={t('view.wire-choice.affects')}>
-      <Box fontSize="13.5px" mb="2">
+      <Box fontSize="small" mb="2">
         {t('view.wire-choice.new-program', {
           diameter: wireWords(saved.filler, saved.diameterMm),
           gas: saved.gas,
@@ -28,7 +28,7 @@ export function Retests({ saved, choice }: { readonly saved: Program; readonly c
             py="1"
             borderTopWidth="1px"
             borderColor="line"
-            fontSize="14px"
+            fontSize="text"
           >
             <Box fontWeight={600}>{format(title)}</Box>
             <Box>{format(why)}</Box>

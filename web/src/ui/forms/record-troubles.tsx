@@ -62,7 +62,7 @@ export function RecordTroubles<V extends FieldValues, D>({
             {t('view.ui.conflict')}
           </Heading>
           {differing.length === 0 ? (
-            <Box fontSize="13.5px">{t('view.seam-frame.conflict.same')}</Box>
+            <Box fontSize="small">{t('view.seam-frame.conflict.same')}</Box>
           ) : (
             <Table label={t('view.ui.stored-against-yours')}>
               <Heads names={[t('view.seam-frame.line'), t('view.ui.stored-now'), t('view.seam-frame.yours')]} />

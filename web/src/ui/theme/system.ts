@@ -12,7 +12,7 @@ const semanticColours = Object.fromEntries(
 
 const config = defineConfig({
   globalCss: {
-    'html, body': { background: 'page', color: 'ink', fontFamily: 'body', fontSize: '15px', lineHeight: 1.35 },
+    'html, body': { background: 'page', color: 'ink', fontFamily: 'body', fontSize: 'body', lineHeight: 1.35 },
     // Date pickers and scroll bars of the platform follow.
     'html.dark': { colorScheme: 'dark' },
     // What the keyboard reaches comes to lie above the strip of dials that stays at the foot of narrow screens.
@@ -26,6 +26,17 @@ const config = defineConfig({
   },
   theme: {
     tokens: {
+      // The type scale: every size of the interface. Drawings measure their letters in their own units.
+      fontSizes: {
+        label: { value: '12px' },
+        small: { value: '13px' },
+        text: { value: '14px' },
+        body: { value: '15px' },
+        lead: { value: '16px' },
+        title: { value: '20px' },
+        big: { value: '24px' },
+        huge: { value: '34px' },
+      },
       fonts: {
         body: { value: fonts.body },
         heading: { value: fonts.body },
@@ -34,15 +45,15 @@ const config = defineConfig({
     },
     semanticTokens: { colors: semanticColours },
     textStyles: {
-      title: { value: { fontSize: '20px', fontWeight: 650, fontStretch: '84%', lineHeight: 1.15 } },
-      heading: { value: { fontSize: '16px', fontWeight: 650, fontStretch: '88%', lineHeight: 1.2 } },
-      label: { value: { fontSize: '12px', fontWeight: 400, lineHeight: 1.3 } },
-      figure: { value: { fontFamily: 'mono', fontWeight: 500, fontSize: '16px', fontVariantNumeric: 'tabular-nums' } },
+      title: { value: { fontSize: 'title', fontWeight: 650, fontStretch: '84%', lineHeight: 1.15 } },
+      heading: { value: { fontSize: 'lead', fontWeight: 650, fontStretch: '88%', lineHeight: 1.2 } },
+      label: { value: { fontSize: 'label', fontWeight: 400, lineHeight: 1.3 } },
+      figure: { value: { fontFamily: 'mono', fontWeight: 500, fontSize: 'lead', fontVariantNumeric: 'tabular-nums' } },
       bigFigure: {
         value: {
           fontFamily: 'mono',
           fontWeight: 500,
-          fontSize: '24px',
+          fontSize: 'big',
           lineHeight: 1.1,
           fontVariantNumeric: 'tabular-nums',
         },

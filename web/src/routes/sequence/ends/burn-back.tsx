@@ -46,7 +46,7 @@ const tile = {
   lineHeight: '1.15',
   minHeight: '76px',
   flexDirection: 'column',
-  fontSize: '12.5px',
+  fontSize: 'label',
 } as const;
 
 export function BurnBack({
@@ -74,7 +74,7 @@ export function BurnBack({
     <Panel title={t('view.sequence.stop.title')} px="4" py="3">
       <Box display="grid" gap="3" gridTemplateColumns={{ base: '1fr', md: '1.3fr 1fr', lg: '1fr' }}>
         <Box>
-          <Box fontSize="13px" color="quiet" mb="1">
+          <Box fontSize="small" color="quiet" mb="1">
             {t('view.sequence.stop.why')}
           </Box>
           <Box {...tiles} role="group" aria-label={t('view.sequence.stop.length')}>
@@ -109,7 +109,7 @@ export function BurnBack({
             ))}
           </Box>
           {stop && (
-            <Box fontSize="13px" color="quiet" mt="2">
+            <Box fontSize="small" color="quiet" mt="2">
               {t('view.sequence.stop.simulated', {
                 freeWire: amount('shortLength', stop.freeWireMm, 1),
                 burnBack: amount('pulseTime', burnBackMs, 0),
@@ -137,14 +137,14 @@ export function BurnBack({
           )}
           {advice && (
             <>
-              <Box fontSize="15px" fontWeight={600}>
+              <Box fontSize="body" fontWeight={600}>
                 {t('view.sequence.next', {
                   burnBack: amount('pulseTime', advice.nextMs),
                   dial: machine ? onDial(machine, whole, advice.nextMs) : absent,
                   endPulse: whether(advice.endPulse),
                 })}
               </Box>
-              <Box fontSize="13px" color="quiet">
+              <Box fontSize="small" color="quiet">
                 {format(advice.because)}
               </Box>
               {advice.trend && (

@@ -59,7 +59,7 @@ export function EndsPart({
       </Panel>
       <Panel title={t('view.sequence.both-ends-judged')} px="4" py="3">
         <WarmthLine whole={whole} />
-        <Box as="ul" listStyleType="none" fontSize="13px" display="grid" gap="1.5" mt="2">
+        <Box as="ul" listStyleType="none" fontSize="small" display="grid" gap="1.5" mt="2">
           <li>{format(whole.ends.first.because)}</li>
           <li>{format(whole.ends.last.because)}</li>
           <li>
@@ -86,7 +86,7 @@ function StartTable({ runs }: { readonly runs: readonly StartRun[] }) {
         {name}
       </Cell>
       {runs.map((run) => (
-        <Cell key={run.runInPercent} figure py="1" fontSize="14px">
+        <Cell key={run.runInPercent} figure py="1" fontSize="text">
           {of(run)}
         </Cell>
       ))}

@@ -68,7 +68,7 @@ export function PhaseStrip(props: PhaseStripProps) {
             kind="quiet"
             px="2"
             minHeight="40px"
-            fontSize="12.5px"
+            fontSize="label"
             borderBottomWidth="3px"
             borderBottomColor={phase === shown ? 'accent' : 'line'}
             bg={phase === shown ? 'accentSoft' : 'transparent'}

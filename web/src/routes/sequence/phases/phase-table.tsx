@@ -75,7 +75,7 @@ export function PhaseTable({
                 {energyKj > 0.005 ? fixed(energyKj, 1) : ''}
               </Cell>
               {machine && (
-                <Cell py="1" color="quiet" fontSize="12.5px">
+                <Cell py="1" color="quiet" fontSize="label">
                   {there ? wordFor(phase, there) : ''}
                 </Cell>
               )}

@@ -47,13 +47,13 @@ export function Play({
     >
       <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 132px" gap="3" alignItems="start">
         <Box display="grid" gap="2">
-          <Box color="quiet" fontSize="13px">
+          <Box color="quiet" fontSize="small">
             {t('view.sequence.practice-why')}
           </Box>
           <Action
             kind="main"
             minHeight="72px"
-            fontSize="20px"
+            fontSize="title"
             whiteSpace="normal"
             width="100%"
             css={{ touchAction: 'none' }}
@@ -85,17 +85,17 @@ export function Play({
             py="1.5"
             minHeight="58px"
           >
-            <Box fontSize="20px" fontWeight={650} data-cue="">
+            <Box fontSize="title" fontWeight={650} data-cue="">
               {format(cue.word)}
             </Box>
-            <Box fontSize="13px" color="quiet">
+            <Box fontSize="small" color="quiet">
               {format(cue.detail)}
             </Box>
           </Box>
         </Box>
         <LiveArc session={session} whole={whole} />
       </Box>
-      <Box as="dl" display="grid" gridTemplateColumns="84px 1fr" fontSize="13px" mt="2" rowGap="0.5">
+      <Box as="dl" display="grid" gridTemplateColumns="84px 1fr" fontSize="small" mt="2" rowGap="0.5">
         <Box as="dt" color="quiet">
           {t('view.sequence.practice-state')}
         </Box>
@@ -111,7 +111,7 @@ export function Play({
         <Box as="dt" color="quiet">
           {t('view.sequence.practice-gun-at')}
         </Box>
-        <Box as="dd" textStyle="figure" fontSize="13px">
+        <Box as="dd" textStyle="figure" fontSize="small">
           {t('view.sequence.practice-now', {
             at: amount('length', gun.mmAt(nowS), 0),
             current: slice && running ? amount('current', meanOf(slice.trace.currentA), 0) : absent,
@@ -120,7 +120,7 @@ export function Play({
         </Box>
       </Box>
       {said && (
-        <Box fontSize="13px" color="quiet" mt="1" data-said="">
+        <Box fontSize="small" color="quiet" mt="1" data-said="">
           {format(said)}
         </Box>
       )}
@@ -152,14 +152,14 @@ function Result({ result }: { readonly result: NonNullable<ReturnType<PlaySessio
       <Heading as="h3" textStyle="label" color="quiet" fontWeight={600}>
         {t('view.sequence.as-played')}
       </Heading>
-      <Box as="ul" listStyleType="none" fontSize="13px">
+      <Box as="ul" listStyleType="none" fontSize="small">
         {result.map(({ part, wanted, was, fits }) => (
           <Box as="li" key={format(part)} display="grid" gridTemplateColumns="18px 1fr auto" gap="1">
             <Box color={fits ? 'spruce' : 'ochre'} aria-hidden="true">
               {fits ? '●' : '◆'}
             </Box>
             <Box>{format(part)}</Box>
-            <Box textStyle="figure" fontSize="13px">
+            <Box textStyle="figure" fontSize="small">
               {fits ? t('view.sequence.fits', { was }) : t('view.sequence.of', { was, wanted })}
             </Box>
           </Box>

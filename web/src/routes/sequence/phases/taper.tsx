@@ -80,7 +80,7 @@ export function TaperPanel({
                     <Cell figure py="1">
                       {fixed(levelPercent, 0)} %
                     </Cell>
-                    <Cell figure py="1" color="quiet" fontSize="13px">
+                    <Cell figure py="1" color="quiet" fontSize="small">
                       {t('view.sequence.to', { least: amount('plain', band[0], 0), most: amount('plain', band[1], 0) })}
                     </Cell>
                     <Cell figure py="1">
@@ -105,7 +105,7 @@ export function TaperPanel({
                   {t('view.sequence.taper.put-tap', { tapAt: amount('length', outcome.value.tapAtMm) })}
                 </Action>
               ) : (
-                <Box fontSize="13px">
+                <Box fontSize="small">
                   {t('view.sequence.taper.needs-second-level', { tapAt: amount('length', outcome.value.tapAtMm) })}
                 </Box>
               )}

@@ -34,7 +34,7 @@ export function Drawn({
             <Called session={session} />
           ) : (
             <>
-              <Box fontWeight={600} fontSize="13px">
+              <Box fontWeight={600} fontSize="small">
                 {t('view.sequence.as-played-title')}
               </Box>
               <Action kind="quiet" onClick={() => setLooksBack(true)}>
@@ -56,7 +56,7 @@ function Called({ session }: { readonly session: PlaySession }) {
   return (
     <>
       <Box
-        fontSize="24px"
+        fontSize="big"
         fontWeight={650}
         lineHeight="1"
         px="3"
@@ -68,7 +68,7 @@ function Called({ session }: { readonly session: PlaySession }) {
       >
         {format(word)}
       </Box>
-      <Box fontSize="13px">
+      <Box fontSize="small">
         <Box fontWeight={600}>{format(phaseNames[phase])}</Box>
         <Box color="quiet">{format(detail)}</Box>
       </Box>

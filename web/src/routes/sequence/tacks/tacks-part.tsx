@@ -194,10 +194,10 @@ function Figures({ lines }: { readonly lines: readonly (readonly [string, string
           py="1"
           alignItems="baseline"
         >
-          <Box as="dt" fontWeight={600} fontSize="13px">
+          <Box as="dt" fontWeight={600} fontSize="small">
             {name}
           </Box>
-          <Box as="dd" textStyle="figure" fontSize="14px" textAlign="end" whiteSpace="nowrap">
+          <Box as="dd" textStyle="figure" fontSize="text" textAlign="end" whiteSpace="nowrap">
             {figure}
           </Box>
           <Box as="dd" textStyle="label" color="quiet">

@@ -36,17 +36,17 @@ export function TapCalls({ machine, program }: { readonly machine: MachineResour
         {t('view.sequence.taps-at-rest')}
       </Heading>
       {found.kind === 'loading' && (
-        <Box role="status" fontSize="13px" color="quiet">
+        <Box role="status" fontSize="small" color="quiet">
           {t('view.sequence.memories-loading')}
         </Box>
       )}
       {found.kind === 'failed' && (
-        <Box role="alert" fontSize="13px">
+        <Box role="alert" fontSize="small">
           {t('view.sequence.memories-failed', { message: found.message })}
         </Box>
       )}
       {found.kind === 'ready' && (
-        <Box as="ul" listStyleType="none" fontSize="13px">
+        <Box as="ul" listStyleType="none" fontSize="small">
           {found.targets.map(({ taps, slot, name, warning }) => (
             <Box as="li" key={slot} color={warning ? 'ochre' : undefined}>
               {warning ? '◆' : '●'}{' '}

@@ -1,6 +1,6 @@
-/** Short forms for describing the demo machines: chart lines with their words, and the trigger modes that several of them share. */
+/** Short forms for describing the demo machines: a dial and a chart line are one row each. */
 import { gasOf, type FillerCode } from '../../metal/consumables/index.ts';
-import { type ChartLine, type ChartPoint, type Dial } from '../../machine/description/index.ts';
+import type { ChartLine, ChartPoint, Dial, DialScale } from '../../machine/description/index.ts';
 import type { PlanMode } from '../../setting/plan/index.ts';
 
 type Row = readonly [
@@ -54,15 +54,75 @@ export function chart(rows: readonly Row[]): ChartLine[] {
   }));
 }
 
-/** A dial in proportion, with its travel as [min, max, step]. */
-export function proportional(
-  face: Omit<Dial, 'scale'>,
-  quantity: 'wireFeedMPerMin' | Extract<Dial['scale'], { kind: 'linear' }>['quantity'],
-  [min, max, step]: readonly [number, number, number],
-  { neutral = 0, at = 0, per = 1 } = {},
-): Dial {
+type Travel = readonly [min: number, max: number, step: number];
+type Linear = Extract<DialScale, { kind: 'linear' }>;
+
+export const chartLine: DialScale = { kind: 'chart-line' };
+
+/** In proportion: what stands at the neutral figure, and what one unit moves. */
+export function linear(
+  quantity: Linear['quantity'],
+  [min, max, step]: Travel,
+  { neutral = 0, at = 0, per = 1, also }: { neutral?: number; at?: number; per?: number; also?: Linear['also'] } = {},
+): DialScale {
   return {
-    ...face,
-    scale: { kind: 'linear', quantity, neutral, quantityAtNeutral: at, quantityPerUnit: per, min, max, step },
+    kind: 'linear',
+    quantity,
+    neutral,
+    quantityAtNeutral: at,
+    quantityPerUnit: per,
+    min,
+    max,
+    step,
+    ...(also ? { also } : {}),
   };
+}
+
+export function percentOf(of: string, quantity: Linear['quantity'], [min, max, step]: Travel): DialScale {
+  return { kind: 'percent-of', quantity, of, min, max, step };
+}
+
+/** Volts against the machine's own line. */
+export function lineOffset([min, max, step]: Travel): DialScale {
+  return { kind: 'line-offset', neutral: 0, voltsPerUnit: 1, min, max, step };
+}
+
+export function inverse(quantity: Linear['quantity'], [min, max, step]: Travel): DialScale {
+  return { kind: 'inverse', quantity, product: 1, min, max, step };
+}
+
+export function stepped(quantity: Linear['quantity'], positions: Readonly<Record<string, number>>): DialScale {
+  return {
+    kind: 'stepped',
+    quantity,
+    positions: Object.entries(positions).map(([label, value]) => ({ label, quantity: value })),
+  };
+}
+
+type Named = Extract<DialScale, { kind: 'named' }>;
+export function named(
+  facet: Named['facet'],
+  positions: Readonly<Record<string, Named['positions'][number]['is']>>,
+): DialScale {
+  return { kind: 'named', facet, positions: Object.entries(positions).map(([label, is]) => ({ label, is })) };
+}
+
+type DialRow = readonly [
+  id: string,
+  label: string,
+  where: string,
+  unit: string,
+  scale: DialScale,
+  more?: 'fixed' | Partial<Dial>,
+];
+
+export function dials(rows: readonly DialRow[]): Dial[] {
+  return rows.map(([id, label, where, unit, scale, more = {}]) => ({
+    id,
+    label,
+    where,
+    unit,
+    scale,
+    ...(more === 'fixed' ? { hand: 'fixed' } : more),
+  }));
 }

@@ -1,6 +1,6 @@
 /** Hazel: small, top school, arc trim of ±10, feed as a bare drive number, percentages for start and burn-back, 5 memories. Invented. */
 import type { Machine } from '../../machine/description/index.ts';
-import { chart, proportional } from './described.ts';
+import { chart, chartLine, dials, linear, named, percentOf } from './described.ts';
 import { holdMode, holdTimedMode, latchMode } from '../../machine/description/usual-modes.ts';
 
 export const hazel: Machine = {
@@ -21,69 +21,34 @@ export const hazel: Machine = {
     polarity: ['electrode-positive'],
   },
   beatSchool: 'top',
-  dials: [
-    { id: 'recipe', label: 'Recipe', where: 'two arrow keys', unit: '', scale: { kind: 'chart-line' }, hand: 'fixed' },
-    proportional(
-      { id: 'drive', label: 'Drive', where: 'upper knob, 0 to 100', unit: '' },
-      'wireFeedMPerMin',
-      [0, 100, 1],
-      {
-        at: 2,
-        per: 0.16,
-      },
-    ),
-    proportional({ id: 'trim', label: 'Trim', where: 'lower knob', unit: '' }, 'trimMm', [-10, 10, 1], { per: 0.3 }),
-    proportional({ id: 'bite', label: 'Bite', where: 'page 2', unit: '', hand: 'fixed' }, 'stiffness', [0, 20, 1], {
-      neutral: 10,
-    }),
-    proportional({ id: 'depth', label: 'Depth', where: 'page 3', unit: '% of Drive' }, 'beatLowPercent', [20, 95, 5]),
-    proportional(
-      { id: 'share', label: 'Share', where: 'page 3', unit: '%', senseTested: false },
-      'beatHighSharePercent',
-      [10, 90, 5],
-      { neutral: 50, at: 50 },
-    ),
-    proportional({ id: 'waves', label: 'Waves', where: 'page 3', unit: 'per s' }, 'beatFrequencyHz', [0.5, 4, 0.5]),
-    {
-      id: 'start-share',
-      label: 'Start',
-      where: 'page 4',
-      unit: '%',
-      hand: 'fixed',
-      scale: { kind: 'percent-of', quantity: 'startFeedMPerMin', of: 'drive', min: 50, max: 150, step: 5 },
-    },
-    {
-      id: 'finish-share',
-      label: 'Finish',
-      where: 'page 4',
-      unit: '%',
-      hand: 'fixed',
-      scale: { kind: 'percent-of', quantity: 'endFeedMPerMin', of: 'drive', min: 20, max: 100, step: 5 },
-    },
-    proportional(
-      { id: 'burn', label: 'Burn', where: 'page 4', unit: '%', hand: 'fixed', senseTested: false },
-      'burnBackMs',
-      [0, 100, 5],
-      { neutral: 50, at: 100, per: 2 },
-    ),
-    {
-      id: 'gun',
-      label: 'Gun',
-      where: 'page 5',
-      unit: '',
-      hand: 'fixed',
-      scale: {
-        kind: 'named',
-        facet: 'trigger',
-        positions: [
-          { label: 'Hold', is: ['hold'] },
-          { label: 'Tap', is: ['latch'] },
-          { label: 'Ends', is: ['hold-timed'] },
-        ],
-      },
-    },
-    proportional({ id: 'after', label: 'After', where: 'page 5', unit: 's', hand: 'fixed' }, 'postGasS', [0.5, 5, 0.5]),
-  ],
+  dials: dials([
+    ['recipe', 'Recipe', 'two arrow keys', '', chartLine, 'fixed'],
+    ['drive', 'Drive', 'upper knob, 0 to 100', '', linear('wireFeedMPerMin', [0, 100, 1], { at: 2, per: 0.16 })],
+    ['trim', 'Trim', 'lower knob', '', linear('trimMm', [-10, 10, 1], { per: 0.3 })],
+    ['bite', 'Bite', 'page 2', '', linear('stiffness', [0, 20, 1], { neutral: 10 }), 'fixed'],
+    ['depth', 'Depth', 'page 3', '% of Drive', linear('beatLowPercent', [20, 95, 5])],
+    [
+      'share',
+      'Share',
+      'page 3',
+      '%',
+      linear('beatHighSharePercent', [10, 90, 5], { neutral: 50, at: 50 }),
+      { senseTested: false },
+    ],
+    ['waves', 'Waves', 'page 3', 'per s', linear('beatFrequencyHz', [0.5, 4, 0.5])],
+    ['start-share', 'Start', 'page 4', '%', percentOf('drive', 'startFeedMPerMin', [50, 150, 5]), 'fixed'],
+    ['finish-share', 'Finish', 'page 4', '%', percentOf('drive', 'endFeedMPerMin', [20, 100, 5]), 'fixed'],
+    [
+      'burn',
+      'Burn',
+      'page 4',
+      '%',
+      linear('burnBackMs', [0, 100, 5], { neutral: 50, at: 100, per: 2 }),
+      { hand: 'fixed', senseTested: false },
+    ],
+    ['gun', 'Gun', 'page 5', '', named('trigger', { Hold: ['hold'], Tap: ['latch'], Ends: ['hold-timed'] }), 'fixed'],
+    ['after', 'After', 'page 5', 's', linear('postGasS', [0.5, 5, 0.5]), 'fixed'],
+  ]),
   displays: [{ id: 'amps', label: 'A', where: 'display', unit: 'A', quantity: 'meanCurrentA', digits: 0 }],
   chartLines: chart([
     [1, 'steel-solid', 0.8, 'M21-ArC-18', 'dip'],

@@ -3,7 +3,7 @@
  * period, its share counted at the low level, a percentage of a percentage, and a dial that moves stiffness and arc length at once.
  */
 import { usualFeeder, type Machine } from '../../machine/description/index.ts';
-import { chart, proportional } from './described.ts';
+import { chart, chartLine, dials, inverse, linear, percentOf, stepped } from './described.ts';
 import { holdMode } from '../../machine/description/usual-modes.ts';
 
 export const medlar: Machine = {
@@ -13,67 +13,23 @@ export const medlar: Machine = {
   circuitMOhm: 20,
   limits: { peakCurrentA: 480, wireFeedMPerMin: [1, 20] },
   beatSchool: 'two-level',
-  dials: [
-    { id: 'number', label: 'Number', where: '', unit: '', scale: { kind: 'chart-line' } },
-    proportional({ id: 'amps', label: 'Amps', where: '', unit: 'A' }, 'meanCurrentA', [30, 320, 2]),
-    {
-      id: 'clicks',
-      label: 'Clicks',
-      where: '',
-      unit: '',
-      scale: {
-        kind: 'stepped',
-        quantity: 'trimMm',
-        positions: [
-          { label: 'A', quantity: -3 },
-          { label: 'B', quantity: -1.5 },
-          { label: 'C', quantity: -0.6 },
-          { label: 'D', quantity: 0 },
-          { label: 'E', quantity: 0.6 },
-          { label: 'F', quantity: 1.5 },
-          { label: 'G', quantity: 3 },
-        ],
-      },
-    },
-    {
-      id: 'temper',
-      label: 'Temper',
-      where: '',
-      unit: '',
-      scale: {
-        kind: 'linear',
-        quantity: 'stiffness',
-        neutral: 0,
-        quantityAtNeutral: 0,
-        quantityPerUnit: 2,
-        min: -5,
-        max: 5,
-        step: 1,
-        also: { quantity: 'trimMm', quantityPerUnit: -0.2 },
-      },
-    },
-    {
-      id: 'period',
-      label: 'Period',
-      where: '',
-      unit: 's',
-      scale: { kind: 'inverse', quantity: 'beatFrequencyHz', product: 1, min: 0.2, max: 4, step: 0.05 },
-    },
-    proportional({ id: 'low-share', label: 'Low share', where: '', unit: '%' }, 'beatHighSharePercent', [10, 90, 5], {
-      neutral: 50,
-      at: 50,
-      per: -1,
-    }),
-    proportional({ id: 'lower', label: 'Lower', where: '', unit: 'm/min' }, 'beatLowFeedMPerMin', [1, 20, 0.1]),
-    proportional({ id: 'begin', label: 'Begin', where: '', unit: 'm/min' }, 'startFeedMPerMin', [1, 20, 0.1]),
-    {
-      id: 'approach',
-      label: 'Approach',
-      where: '',
-      unit: '% of Begin',
-      scale: { kind: 'percent-of', quantity: 'runInFeedMPerMin', of: 'begin', min: 10, max: 100, step: 2 },
-    },
-  ],
+  dials: dials([
+    ['number', 'Number', '', '', chartLine],
+    ['amps', 'Amps', '', 'A', linear('meanCurrentA', [30, 320, 2])],
+    ['clicks', 'Clicks', '', '', stepped('trimMm', { A: -3, B: -1.5, C: -0.6, D: 0, E: 0.6, F: 1.5, G: 3 })],
+    [
+      'temper',
+      'Temper',
+      '',
+      '',
+      linear('stiffness', [-5, 5, 1], { per: 2, also: { quantity: 'trimMm', quantityPerUnit: -0.2 } }),
+    ],
+    ['period', 'Period', '', 's', inverse('beatFrequencyHz', [0.2, 4, 0.05])],
+    ['low-share', 'Low share', '', '%', linear('beatHighSharePercent', [10, 90, 5], { neutral: 50, at: 50, per: -1 })],
+    ['lower', 'Lower', '', 'm/min', linear('beatLowFeedMPerMin', [1, 20, 0.1])],
+    ['begin', 'Begin', '', 'm/min', linear('startFeedMPerMin', [1, 20, 0.1])],
+    ['approach', 'Approach', '', '% of Begin', percentOf('begin', 'runInFeedMPerMin', [10, 100, 2])],
+  ]),
   displays: [],
   chartLines: chart([
     [4, 'steel-solid', 1.0, 'M21-ArC-18', 'pulse'],

@@ -1,6 +1,6 @@
 /** Rowan: two-level school, arc index 0 to 100, absolute start level and burn-back, 15 memories. Invented. */
 import type { Machine } from '../../machine/description/index.ts';
-import { chart, proportional } from './described.ts';
+import { chart, chartLine, dials, linear, named, percentOf } from './described.ts';
 import {
   holdMode,
   holdTimedMode,
@@ -28,144 +28,51 @@ export const rowan: Machine = {
     polarity: ['electrode-positive', 'electrode-negative'],
   },
   beatSchool: 'two-level',
-  dials: [
-    {
-      id: 'line',
-      label: 'Line',
-      where: 'list key under the screen',
-      unit: '',
-      scale: { kind: 'chart-line' },
-      hand: 'fixed',
-    },
-    proportional(
-      { id: 'wire-feed', label: 'Wire feed', where: 'left knob', unit: 'm/min' },
-      'wireFeedMPerMin',
-      [1.5, 22, 0.1],
-    ),
-    proportional(
-      { id: 'arc-index', label: 'Arc index', where: 'right knob, 0 to 100', unit: '' },
-      'trimMm',
-      [0, 100, 1],
-      {
-        neutral: 50,
-        per: 0.12,
-      },
-    ),
-    proportional(
-      { id: 'firmness', label: 'Firmness', where: 'menu 2', unit: '', hand: 'fixed' },
-      'stiffness',
-      [-10, 10, 1],
-    ),
-    proportional(
-      { id: 'fast-peak', label: 'Fast peak', where: 'menu 3', unit: 'A', hand: 'fixed' },
-      'peakCurrentA',
-      [200, 500, 5],
-    ),
-    proportional(
-      { id: 'low-feed', label: 'Low feed', where: 'menu 4', unit: 'm/min' },
-      'beatLowFeedMPerMin',
-      [1.5, 22, 0.1],
-    ),
-    proportional(
-      { id: 'top-share', label: 'Top share', where: 'menu 4', unit: '%' },
-      'beatHighSharePercent',
-      [10, 90, 1],
-    ),
-    proportional(
-      { id: 'slow-rate', label: 'Slow rate', where: 'menu 4', unit: 'Hz' },
-      'beatFrequencyHz',
-      [0.2, 5, 0.1],
-    ),
-    proportional(
-      { id: 'first-feed', label: 'First feed', where: 'menu 5', unit: 'm/min', hand: 'fixed' },
-      'startFeedMPerMin',
-      [1, 25, 0.1],
-    ),
-    proportional(
-      { id: 'first-time', label: 'First time', where: 'menu 5', unit: 's', hand: 'fixed' },
-      'startS',
-      [0, 5, 0.1],
-    ),
-    proportional(
-      { id: 'last-feed', label: 'Last feed', where: 'menu 5', unit: 'm/min', hand: 'fixed' },
-      'endFeedMPerMin',
-      [1, 25, 0.1],
-    ),
-    proportional(
-      { id: 'last-time', label: 'Last time', where: 'menu 5', unit: 's', hand: 'fixed' },
-      'endS',
-      [0, 5, 0.1],
-    ),
-    proportional(
-      { id: 'first-index', label: 'First index', where: 'menu 5', unit: '', hand: 'fixed' },
-      'startTrimMm',
-      [0, 100, 1],
-      { neutral: 50, per: 0.12 },
-    ),
-    proportional(
-      { id: 'last-index', label: 'Last index', where: 'menu 5', unit: '', hand: 'fixed' },
-      'endTrimMm',
-      [0, 100, 1],
-      { neutral: 50, per: 0.12 },
-    ),
-    proportional(
-      { id: 'second-feed', label: 'Second feed', where: 'menu 5', unit: 'm/min', hand: 'fixed' },
-      'secondFeedMPerMin',
-      [1, 25, 0.1],
-    ),
-    proportional(
-      { id: 'bead-time', label: 'Bead time', where: 'menu 8', unit: 's', hand: 'fixed' },
-      'stitchOnS',
-      [0.1, 3, 0.05],
-    ),
-    proportional(
-      { id: 'gap-time', label: 'Gap time', where: 'menu 8', unit: 's', hand: 'fixed' },
-      'stitchOffS',
-      [0.1, 3, 0.05],
-    ),
-    {
-      id: 'creep',
-      label: 'Creep',
-      where: 'menu 6',
-      unit: '% of Wire feed',
-      hand: 'fixed',
-      scale: { kind: 'percent-of', quantity: 'runInFeedMPerMin', of: 'wire-feed', min: 20, max: 100, step: 5 },
-    },
-    proportional(
-      { id: 'burn-off', label: 'Burn-off', where: 'menu 6', unit: 'ms', hand: 'fixed' },
-      'burnBackMs',
-      [0, 250, 5],
-    ),
-    proportional(
-      { id: 'gas-before', label: 'Gas before', where: 'menu 7', unit: 's', hand: 'fixed' },
-      'preGasS',
-      [0, 5, 0.1],
-    ),
-    proportional(
-      { id: 'gas-after', label: 'Gas after', where: 'menu 7', unit: 's', hand: 'fixed' },
-      'postGasS',
-      [0, 10, 0.1],
-    ),
-    {
-      id: 'trigger',
-      label: 'Trigger',
-      where: 'key beside the torch socket',
-      unit: '',
-      hand: 'fixed',
-      scale: {
-        kind: 'named',
-        facet: 'trigger',
-        positions: [
-          { label: 'Hold', is: ['hold'] },
-          { label: 'Press on', is: ['latch'] },
-          { label: 'Press on, three levels', is: ['latch-levels'] },
-          { label: 'Press on, tap level', is: ['latch-second'] },
-          { label: 'Hold, timed ends', is: ['hold-timed'] },
-          { label: 'Hold, in beads', is: ['stitch'] },
-        ],
-      },
-    },
-  ],
+  dials: dials([
+    ['line', 'Line', 'list key under the screen', '', chartLine, 'fixed'],
+    ['wire-feed', 'Wire feed', 'left knob', 'm/min', linear('wireFeedMPerMin', [1.5, 22, 0.1])],
+    ['arc-index', 'Arc index', 'right knob, 0 to 100', '', linear('trimMm', [0, 100, 1], { neutral: 50, per: 0.12 })],
+    ['firmness', 'Firmness', 'menu 2', '', linear('stiffness', [-10, 10, 1]), 'fixed'],
+    ['fast-peak', 'Fast peak', 'menu 3', 'A', linear('peakCurrentA', [200, 500, 5]), 'fixed'],
+    ['low-feed', 'Low feed', 'menu 4', 'm/min', linear('beatLowFeedMPerMin', [1.5, 22, 0.1])],
+    ['top-share', 'Top share', 'menu 4', '%', linear('beatHighSharePercent', [10, 90, 1])],
+    ['slow-rate', 'Slow rate', 'menu 4', 'Hz', linear('beatFrequencyHz', [0.2, 5, 0.1])],
+    ['first-feed', 'First feed', 'menu 5', 'm/min', linear('startFeedMPerMin', [1, 25, 0.1]), 'fixed'],
+    ['first-time', 'First time', 'menu 5', 's', linear('startS', [0, 5, 0.1]), 'fixed'],
+    ['last-feed', 'Last feed', 'menu 5', 'm/min', linear('endFeedMPerMin', [1, 25, 0.1]), 'fixed'],
+    ['last-time', 'Last time', 'menu 5', 's', linear('endS', [0, 5, 0.1]), 'fixed'],
+    [
+      'first-index',
+      'First index',
+      'menu 5',
+      '',
+      linear('startTrimMm', [0, 100, 1], { neutral: 50, per: 0.12 }),
+      'fixed',
+    ],
+    ['last-index', 'Last index', 'menu 5', '', linear('endTrimMm', [0, 100, 1], { neutral: 50, per: 0.12 }), 'fixed'],
+    ['second-feed', 'Second feed', 'menu 5', 'm/min', linear('secondFeedMPerMin', [1, 25, 0.1]), 'fixed'],
+    ['bead-time', 'Bead time', 'menu 8', 's', linear('stitchOnS', [0.1, 3, 0.05]), 'fixed'],
+    ['gap-time', 'Gap time', 'menu 8', 's', linear('stitchOffS', [0.1, 3, 0.05]), 'fixed'],
+    ['creep', 'Creep', 'menu 6', '% of Wire feed', percentOf('wire-feed', 'runInFeedMPerMin', [20, 100, 5]), 'fixed'],
+    ['burn-off', 'Burn-off', 'menu 6', 'ms', linear('burnBackMs', [0, 250, 5]), 'fixed'],
+    ['gas-before', 'Gas before', 'menu 7', 's', linear('preGasS', [0, 5, 0.1]), 'fixed'],
+    ['gas-after', 'Gas after', 'menu 7', 's', linear('postGasS', [0, 10, 0.1]), 'fixed'],
+    [
+      'trigger',
+      'Trigger',
+      'key beside the torch socket',
+      '',
+      named('trigger', {
+        Hold: ['hold'],
+        'Press on': ['latch'],
+        'Press on, three levels': ['latch-levels'],
+        'Press on, tap level': ['latch-second'],
+        'Hold, timed ends': ['hold-timed'],
+        'Hold, in beads': ['stitch'],
+      }),
+      'fixed',
+    ],
+  ]),
   displays: [
     { id: 'amps', label: 'Amperes', where: 'left display', unit: 'A', quantity: 'meanCurrentA', digits: 0 },
     {

@@ -8,7 +8,7 @@ import { useLoaderData, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
-import { PageHead } from '../../ui/page-head.tsx';
+import { Page } from '../../ui/page.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 
@@ -38,40 +38,37 @@ export function Compare() {
     setQuery(next, { replace: true });
   };
   return (
-    <>
-      <PageHead title={t('view.compare.title')} line={seam ? `${seam.spec.name}, ${seam.partName}` : ''} />
-      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
-        {!left || !right || !seam?.revision ? (
-          <Notice level="note">{t('view.compare.needs-two')}</Notice>
-        ) : (
-          <>
-            <Panel>
-              <Box display="grid" gridTemplateColumns={{ base: '1fr', md: 'repeat(3, 1fr)' }} gap="2.5">
-                <ChoiceField
-                  label={t('view.compare.program')}
-                  value={seam.id}
-                  choices={seams.map((one) => ({ value: one.id, label: `${one.spec.name}, ${one.partName}` }))}
-                  onChange={choose('seam')}
-                />
-                <ChoiceField
-                  label={t('view.compare.left')}
-                  value={left.id}
-                  choices={named(machines)}
-                  onChange={choose('left')}
-                />
-                <ChoiceField
-                  label={t('view.compare.right')}
-                  value={right.id}
-                  choices={named(machines)}
-                  onChange={choose('right')}
-                />
-              </Box>
-            </Panel>
-            <Sides left={left} right={right} program={seam.revision.program} />
-          </>
-        )}
-      </Box>
-    </>
+    <Page title={t('view.compare.title')} line={seam ? `${seam.spec.name}, ${seam.partName}` : ''}>
+      {!left || !right || !seam?.revision ? (
+        <Notice level="note">{t('view.compare.needs-two')}</Notice>
+      ) : (
+        <>
+          <Panel>
+            <Box display="grid" gridTemplateColumns={{ base: '1fr', md: 'repeat(3, 1fr)' }} gap="2.5">
+              <ChoiceField
+                label={t('view.compare.program')}
+                value={seam.id}
+                choices={seams.map((one) => ({ value: one.id, label: `${one.spec.name}, ${one.partName}` }))}
+                onChange={choose('seam')}
+              />
+              <ChoiceField
+                label={t('view.compare.left')}
+                value={left.id}
+                choices={named(machines)}
+                onChange={choose('left')}
+              />
+              <ChoiceField
+                label={t('view.compare.right')}
+                value={right.id}
+                choices={named(machines)}
+                onChange={choose('right')}
+              />
+            </Box>
+          </Panel>
+          <Sides left={left} right={right} program={seam.revision.program} />
+        </>
+      )}
+    </Page>
   );
 }
 

@@ -29,7 +29,7 @@ import { useEndpoint, useEndpointList } from '../../data/queries.ts';
 import { fixed, t, format } from '../../lib/words.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
-import { PageHead } from '../../ui/page-head.tsx';
+import { Page } from '../../ui/page.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { OfClass } from './of-class.tsx';
@@ -75,27 +75,24 @@ export function Costs() {
   const order =
     orders.find(({ id }) => id === params.get('order')) ?? orders.find(({ closed }) => !closed) ?? orders[0];
   return (
-    <>
-      <PageHead title={t('view.costs.costs')} line={t('view.costs.planned-and-found')} />
-      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
-        {order ? (
-          <>
-            <Box maxWidth="420px">
-              <ChoiceField
-                label={t('view.at-machine.order')}
-                value={order.id}
-                choices={orders.map(({ id, number, partName }) => ({ value: id, label: `${number}, ${partName}` }))}
-                onChange={(id) => setParams({ order: id }, { replace: true })}
-              />
-            </Box>
-            <OfOrder key={order.id} order={order} seams={seams} shop={shop} machines={machines} />
-          </>
-        ) : (
-          <Notice level="note">{t('view.today.no-order')}</Notice>
-        )}
-        <RatesForm key={shop.version} shop={shop} />
-      </Box>
-    </>
+    <Page title={t('view.costs.costs')} line={t('view.costs.planned-and-found')}>
+      {order ? (
+        <>
+          <Box maxWidth="420px">
+            <ChoiceField
+              label={t('view.at-machine.order')}
+              value={order.id}
+              choices={orders.map(({ id, number, partName }) => ({ value: id, label: `${number}, ${partName}` }))}
+              onChange={(id) => setParams({ order: id }, { replace: true })}
+            />
+          </Box>
+          <OfOrder key={order.id} order={order} seams={seams} shop={shop} machines={machines} />
+        </>
+      ) : (
+        <Notice level="note">{t('view.today.no-order')}</Notice>
+      )}
+      <RatesForm key={shop.version} shop={shop} />
+    </Page>
   );
 }
 

@@ -12,7 +12,7 @@ import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
-import { PageHead } from '../../ui/page-head.tsx';
+import { Page } from '../../ui/page.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
@@ -27,34 +27,42 @@ export function MachineList() {
   const [asked] = useSearchParams();
   const [adding, setAdding] = useState(asked.has('new'));
   return (
-    <>
-      <PageHead
-        title={t('view.app.machines')}
-        line={t('view.machines.in-use', { retired: machines.filter((one) => !one.retired).length })}
+    <Page
+      title={t('view.app.machines')}
+      line={t('view.machines.in-use', { retired: machines.filter((one) => !one.retired).length })}
+      acts={
+        <>
+          <Box
+            asChild
+            minHeight="44px"
+            display="inline-flex"
+            alignItems="center"
+            px="3"
+            fontWeight={600}
+            fontSize="text"
+          >
+            <Link to="/machines/compare">{t('view.machines.compare')}</Link>
+          </Box>
+          <Action kind="main" aria-expanded={adding} onClick={() => setAdding(!adding)}>
+            {t('view.machines.describe-a-machine')}
+          </Action>
+        </>
+      }
+    >
+      {adding && <NewMachine onClose={() => setAdding(false)} />}
+      {machines.length === 0 && !adding && <Notice level="note">{t('view.machines.none')}</Notice>}
+      <Box
+        as="ul"
+        listStyleType="none"
+        display="grid"
+        gap="3"
+        gridTemplateColumns="repeat(auto-fill, minmax(min(340px, 100%), 1fr))"
       >
-        <Box asChild minHeight="44px" display="inline-flex" alignItems="center" px="3" fontWeight={600} fontSize="text">
-          <Link to="/machines/compare">{t('view.machines.compare')}</Link>
-        </Box>
-        <Action kind="main" aria-expanded={adding} onClick={() => setAdding(!adding)}>
-          {t('view.machines.describe-a-machine')}
-        </Action>
-      </PageHead>
-      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
-        {adding && <NewMachine onClose={() => setAdding(false)} />}
-        {machines.length === 0 && !adding && <Notice level="note">{t('view.machines.none')}</Notice>}
-        <Box
-          as="ul"
-          listStyleType="none"
-          display="grid"
-          gap="3"
-          gridTemplateColumns="repeat(auto-fill, minmax(min(340px, 100%), 1fr))"
-        >
-          {machines.map((machine) => (
-            <MachineCard key={machine.id} machine={machine} />
-          ))}
-        </Box>
+        {machines.map((machine) => (
+          <MachineCard key={machine.id} machine={machine} />
+        ))}
       </Box>
-    </>
+    </Page>
   );
 }
 

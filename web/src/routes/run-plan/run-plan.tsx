@@ -11,7 +11,7 @@ import { useSettings } from '../../session/settings.ts';
 import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
-import { PageHead } from '../../ui/page-head.tsx';
+import { Page } from '../../ui/page.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { useProof } from '../../workers/use-proof.ts';
 import { useSum } from '../../workers/use-sum.ts';
@@ -63,88 +63,88 @@ export function RunPlan() {
   const wall = runPlanAddress(kept, { language, units });
   const onFixed = (fixed: typeof kept.fixed) => setKept({ ...kept, fixed });
   return (
-    <>
-      <PageHead
-        title={t('view.run-plan.run-plan')}
-        line={t('view.run-plan.open-orders', { orders: orders.length, jobs: jobs.length })}
-      >
-        {wall.length > longestAddress ? (
-          <Action disabled title={t('view.run-plan.too-many-held')}>
-            {t('view.run-plan.for-the-wall')}
-          </Action>
-        ) : (
-          <Action asChild>
-            <a href={wall} target="_blank" rel="noreferrer">
+    <Page
+      title={t('view.run-plan.run-plan')}
+      line={t('view.run-plan.open-orders', { orders: orders.length, jobs: jobs.length })}
+      acts={
+        <>
+          {wall.length > longestAddress ? (
+            <Action disabled title={t('view.run-plan.too-many-held')}>
               {t('view.run-plan.for-the-wall')}
-            </a>
+            </Action>
+          ) : (
+            <Action asChild>
+              <a href={wall} target="_blank" rel="noreferrer">
+                {t('view.run-plan.for-the-wall')}
+              </a>
+            </Action>
+          )}
+          <Action
+            disabled={!answer}
+            onClick={() => answer && download('run-plan.csv', 'text/csv', planCsv(answer, jobs, machines))}
+          >
+            CSV
           </Action>
-        )}
-        <Action
-          disabled={!answer}
-          onClick={() => answer && download('run-plan.csv', 'text/csv', planCsv(answer, jobs, machines))}
-        >
-          CSV
-        </Action>
-        <Action
-          disabled={!answer}
-          onClick={() =>
-            answer &&
-            void import('./calendar.ts').then(({ planCalendar }) =>
-              download('run-plan.ics', 'text/calendar', planCalendar(answer, jobs, machines, new Date())),
-            )
-          }
-        >
-          {'iCalendar'}
-        </Action>
-        <Action disabled={Object.keys(kept.fixed).length === 0} onClick={() => onFixed({})}>
-          {t('view.run-plan.release-all')}
-        </Action>
-      </PageHead>
-      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
-        {jobs.length === 0 ? (
-          <Notice level="note">{t('view.run-plan.nothing-to-weld')}</Notice>
-        ) : (
-          <>
-            {issues.length > 0 && (
-              <Notice level="refusal">{issues.map(({ message }) => format(message)).join(' ')}</Notice>
-            )}
-            {answer && <Totals plan={answer} proof={proof} onBetter={onFixed} />}
-            {answer && <Overdue plan={answer} jobs={jobs} />}
-            {answer && <Unplaced plan={answer} jobs={jobs} machines={machines} away={kept.away} />}
-            {answer && <LeftOut plan={answer} machines={here} />}
-            {answer && <RunningOut plan={answer} jobs={jobs} machines={here} stock={stock} />}
-            {answer && <Pauses plan={answer} jobs={jobs} machines={here} />}
-            <Panel title={t('view.run-plan.machine-by-machine')}>
-              {answer ? (
-                <Bars plan={answer} machines={here} jobs={jobs} fixed={kept.fixed} onFixed={onFixed} />
-              ) : (
-                <Box color="quiet" role="status">
-                  {t('view.run-plan.planning')}
-                </Box>
-              )}
-              <Box display="flex" gap="2" flexWrap="wrap" mt="3">
-                {machines.map(({ id, file }) => {
-                  const isAway = kept.away.includes(id);
-                  return (
-                    <Action
-                      key={id}
-                      aria-pressed={isAway}
-                      onClick={() =>
-                        setKept({ ...kept, away: isAway ? kept.away.filter((one) => one !== id) : [...kept.away, id] })
-                      }
-                    >
-                      {isAway
-                        ? t('view.run-plan.is-back', { machine: file.name })
-                        : t('view.run-plan.is-down', { machine: file.name })}
-                    </Action>
-                  );
-                })}
+          <Action
+            disabled={!answer}
+            onClick={() =>
+              answer &&
+              void import('./calendar.ts').then(({ planCalendar }) =>
+                download('run-plan.ics', 'text/calendar', planCalendar(answer, jobs, machines, new Date())),
+              )
+            }
+          >
+            {'iCalendar'}
+          </Action>
+          <Action disabled={Object.keys(kept.fixed).length === 0} onClick={() => onFixed({})}>
+            {t('view.run-plan.release-all')}
+          </Action>
+        </>
+      }
+    >
+      {jobs.length === 0 ? (
+        <Notice level="note">{t('view.run-plan.nothing-to-weld')}</Notice>
+      ) : (
+        <>
+          {issues.length > 0 && (
+            <Notice level="refusal">{issues.map(({ message }) => format(message)).join(' ')}</Notice>
+          )}
+          {answer && <Totals plan={answer} proof={proof} onBetter={onFixed} />}
+          {answer && <Overdue plan={answer} jobs={jobs} />}
+          {answer && <Unplaced plan={answer} jobs={jobs} machines={machines} away={kept.away} />}
+          {answer && <LeftOut plan={answer} machines={here} />}
+          {answer && <RunningOut plan={answer} jobs={jobs} machines={here} stock={stock} />}
+          {answer && <Pauses plan={answer} jobs={jobs} machines={here} />}
+          <Panel title={t('view.run-plan.machine-by-machine')}>
+            {answer ? (
+              <Bars plan={answer} machines={here} jobs={jobs} fixed={kept.fixed} onFixed={onFixed} />
+            ) : (
+              <Box color="quiet" role="status">
+                {t('view.run-plan.planning')}
               </Box>
-            </Panel>
-            {answer && <OrderOfWork plan={answer} jobs={jobs} machines={here} fixed={kept.fixed} onFixed={onFixed} />}
-          </>
-        )}
-      </Box>
-    </>
+            )}
+            <Box display="flex" gap="2" flexWrap="wrap" mt="3">
+              {machines.map(({ id, file }) => {
+                const isAway = kept.away.includes(id);
+                return (
+                  <Action
+                    key={id}
+                    aria-pressed={isAway}
+                    onClick={() =>
+                      setKept({ ...kept, away: isAway ? kept.away.filter((one) => one !== id) : [...kept.away, id] })
+                    }
+                  >
+                    {isAway
+                      ? t('view.run-plan.is-back', { machine: file.name })
+                      : t('view.run-plan.is-down', { machine: file.name })}
+                  </Action>
+                );
+              })}
+            </Box>
+          </Panel>
+          {answer && <OrderOfWork plan={answer} jobs={jobs} machines={here} fixed={kept.fixed} onFixed={onFixed} />}
+        </>
+      )}
+    </Page>
   );
 }

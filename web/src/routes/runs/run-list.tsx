@@ -11,7 +11,7 @@ import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { OlderOnes } from '../../ui/older-ones.tsx';
-import { PageHead } from '../../ui/page-head.tsx';
+import { Page } from '../../ui/page.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { DecideRun } from './decide-run.tsx';
@@ -52,38 +52,39 @@ export function RunList() {
   const key = new URLSearchParams(filter).toString();
   const all = { value: '', label: t('view.trials.all') };
   return (
-    <>
-      <PageHead title={t('view.runs.production')} line={t('view.runs.title-why')}>
+    <Page
+      title={t('view.runs.production')}
+      line={t('view.runs.title-why')}
+      acts={
         <Action asChild>
           <a href={addressOf('runsCsv', undefined, filter)}>CSV</a>
         </Action>
-      </PageHead>
-      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
-        <Panel>
-          <Box display="grid" gap="3" gridTemplateColumns="repeat(auto-fill, minmax(170px, 1fr))">
-            <ChoiceField
-              label={t('view.trials.machine')}
-              value={filter.machine ?? ''}
-              choices={[all, ...machines.map(({ id, file }) => ({ value: id, label: file.name }))]}
-              onChange={(value) => set('machine', value)}
-            />
-            <ChoiceField
-              label={t('view.at-machine.order')}
-              value={filter.order ?? ''}
-              choices={[all, ...orders.map(({ id, number }) => ({ value: id, label: number }))]}
-              onChange={(value) => set('order', value)}
-            />
-            <ChoiceField
-              label={t('view.runs.state')}
-              value={filter.state ?? ''}
-              choices={[all, ...runStates.map((value) => ({ value, label: stateNames[value] }))]}
-              onChange={(value) => set('state', value)}
-            />
-          </Box>
-        </Panel>
-        <Rows key={key} first={page} filter={filter} />
-      </Box>
-    </>
+      }
+    >
+      <Panel>
+        <Box display="grid" gap="3" gridTemplateColumns="repeat(auto-fill, minmax(170px, 1fr))">
+          <ChoiceField
+            label={t('view.trials.machine')}
+            value={filter.machine ?? ''}
+            choices={[all, ...machines.map(({ id, file }) => ({ value: id, label: file.name }))]}
+            onChange={(value) => set('machine', value)}
+          />
+          <ChoiceField
+            label={t('view.at-machine.order')}
+            value={filter.order ?? ''}
+            choices={[all, ...orders.map(({ id, number }) => ({ value: id, label: number }))]}
+            onChange={(value) => set('order', value)}
+          />
+          <ChoiceField
+            label={t('view.runs.state')}
+            value={filter.state ?? ''}
+            choices={[all, ...runStates.map((value) => ({ value, label: stateNames[value] }))]}
+            onChange={(value) => set('state', value)}
+          />
+        </Box>
+      </Panel>
+      <Rows key={key} first={page} filter={filter} />
+    </Page>
   );
 }
 

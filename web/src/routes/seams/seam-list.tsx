@@ -14,7 +14,7 @@ import { useSettings } from '../../session/settings.ts';
 import { Action } from '../../ui/action.tsx';
 import { inputLook } from '../../ui/field.tsx';
 import { Notice } from '../../ui/notice.tsx';
-import { PageHead } from '../../ui/page-head.tsx';
+import { Page } from '../../ui/page.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { JointDrawing } from '../../parts/joint-drawing/index.ts';
 import { NewSeam } from './new-seam.tsx';
@@ -38,55 +38,55 @@ export function SeamList() {
     .map((part) => ({ part, seams: shown.filter((seam) => seam.partId === part.id) }))
     .filter((group) => group.seams.length > 0);
   return (
-    <>
-      <PageHead
-        title={t('view.app.seams')}
-        line={t('view.seams.seams-on-parts', { seams: seams.length, groups: groups.length })}
-      >
-        <Box width="220px">
-          <chakra.input
-            {...inputLook}
-            type="search"
-            aria-label={t('view.seams.search-the-seams')}
-            placeholder={t('view.seams.search')}
-            value={wanted}
-            onChange={(event) => setWanted(event.target.value)}
-          />
-        </Box>
-        <Action kind="main" disabled={!mayAdd} onClick={() => setAdding(true)} aria-expanded={adding}>
-          {t('view.palette.describe-a-seam')}
-        </Action>
-      </PageHead>
-      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
-        {adding && <NewSeam parts={parts} onClose={() => setAdding(false)} />}
-        {seams.length > 0 && shown.length === 0 && <Notice level="note">{t('view.seams.no-match', { wanted })}</Notice>}
-        {seams.length === 0 && !adding && <Notice level="note">{t('view.seams.none')}</Notice>}
-        {groups.map(({ part, seams: own }) => (
-          <Panel
-            key={part.id}
-            title={part.name}
-            aside={
-              <Box textStyle="label" color="quiet">
-                {part.about}
-              </Box>
-            }
-          >
-            <Box as="ul" listStyleType="none">
-              {own.map((seam) => (
-                <SeamRow
-                  key={seam.id}
-                  seam={seam}
-                  opened={opened === seam.id}
-                  onToggle={() => setOpened(opened === seam.id ? null : seam.id)}
-                >
-                  <SeamActs seam={seam} parts={parts} onClose={() => setOpened(null)} />
-                </SeamRow>
-              ))}
+    <Page
+      title={t('view.app.seams')}
+      line={t('view.seams.seams-on-parts', { seams: seams.length, groups: groups.length })}
+      acts={
+        <>
+          <Box width="220px">
+            <chakra.input
+              {...inputLook}
+              type="search"
+              aria-label={t('view.seams.search-the-seams')}
+              placeholder={t('view.seams.search')}
+              value={wanted}
+              onChange={(event) => setWanted(event.target.value)}
+            />
+          </Box>
+          <Action kind="main" disabled={!mayAdd} onClick={() => setAdding(true)} aria-expanded={adding}>
+            {t('view.palette.describe-a-seam')}
+          </Action>
+        </>
+      }
+    >
+      {adding && <NewSeam parts={parts} onClose={() => setAdding(false)} />}
+      {seams.length > 0 && shown.length === 0 && <Notice level="note">{t('view.seams.no-match', { wanted })}</Notice>}
+      {seams.length === 0 && !adding && <Notice level="note">{t('view.seams.none')}</Notice>}
+      {groups.map(({ part, seams: own }) => (
+        <Panel
+          key={part.id}
+          title={part.name}
+          aside={
+            <Box textStyle="label" color="quiet">
+              {part.about}
             </Box>
-          </Panel>
-        ))}
-      </Box>
-    </>
+          }
+        >
+          <Box as="ul" listStyleType="none">
+            {own.map((seam) => (
+              <SeamRow
+                key={seam.id}
+                seam={seam}
+                opened={opened === seam.id}
+                onToggle={() => setOpened(opened === seam.id ? null : seam.id)}
+              >
+                <SeamActs seam={seam} parts={parts} onClose={() => setOpened(null)} />
+              </SeamRow>
+            ))}
+          </Box>
+        </Panel>
+      ))}
+    </Page>
   );
 }
 

@@ -6,7 +6,7 @@ import { api } from '../../data/api.ts';
 import { shopTime } from '../../lib/time.ts';
 import { t } from '../../lib/words.ts';
 import { Notice } from '../../ui/notice.tsx';
-import { PageHead } from '../../ui/page-head.tsx';
+import { Page } from '../../ui/page.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Reading } from './slot-reading.tsx';
 
@@ -33,55 +33,45 @@ export function Shift() {
   const machine = machines.find(({ id }) => id === chosen?.machineId);
   const drifted = slots.filter((slot) => slot.drifted.length > 0).length;
   return (
-    <>
-      <PageHead
-        title={t('view.shift.title')}
-        line={drifted === 0 ? t('view.shift.nothing-drifted') : t('view.shift.drifted-count', { drifted })}
-      />
-      <Box
-        as="main"
-        id="content"
-        tabIndex={-1}
-        p="3"
-        display="grid"
-        gap="3"
-        gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1.5fr)' }}
-        alignItems="start"
-      >
-        {slots.length === 0 && <Notice level="note">{t('view.shift.no-slot')}</Notice>}
-        <Box display="grid" gap="3" order={{ base: 2, lg: 0 }}>
-          {machines.map(({ id, file }) => {
-            const own = slots.filter(({ machineId }) => machineId === id);
-            if (own.length === 0) return null;
-            return (
-              <Panel
-                key={id}
-                title={file.name}
-                aside={
-                  <Box textStyle="label" color="quiet">
-                    {file.place}
-                  </Box>
-                }
-              >
-                <Box as="ul" listStyleType="none">
-                  {own.map((slot) => (
-                    <SlotRow key={slot.slot} slot={slot} isChosen={slot === chosen} />
-                  ))}
+    <Page
+      title={t('view.shift.title')}
+      line={drifted === 0 ? t('view.shift.nothing-drifted') : t('view.shift.drifted-count', { drifted })}
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1.5fr)' }}
+      alignItems="start"
+    >
+      {slots.length === 0 && <Notice level="note">{t('view.shift.no-slot')}</Notice>}
+      <Box display="grid" gap="3" order={{ base: 2, lg: 0 }}>
+        {machines.map(({ id, file }) => {
+          const own = slots.filter(({ machineId }) => machineId === id);
+          if (own.length === 0) return null;
+          return (
+            <Panel
+              key={id}
+              title={file.name}
+              aside={
+                <Box textStyle="label" color="quiet">
+                  {file.place}
                 </Box>
-              </Panel>
-            );
-          })}
-        </Box>
-        {chosen && machine && (
-          <Reading
-            key={`${chosen.machineId} ${chosen.slot} ${chosen.entryId}`}
-            slot={chosen}
-            machine={machine}
-            onRead={revalidate}
-          />
-        )}
+              }
+            >
+              <Box as="ul" listStyleType="none">
+                {own.map((slot) => (
+                  <SlotRow key={slot.slot} slot={slot} isChosen={slot === chosen} />
+                ))}
+              </Box>
+            </Panel>
+          );
+        })}
       </Box>
-    </>
+      {chosen && machine && (
+        <Reading
+          key={`${chosen.machineId} ${chosen.slot} ${chosen.entryId}`}
+          slot={chosen}
+          machine={machine}
+          onRead={revalidate}
+        />
+      )}
+    </Page>
   );
 }
 

@@ -14,7 +14,7 @@ import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
 import { waitingRecords } from '../../data/outbox/index.ts';
 import { Notice } from '../../ui/notice.tsx';
-import { PageHead } from '../../ui/page-head.tsx';
+import { Page } from '../../ui/page.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { FirstHour, loadShopStart, useIsNewShop } from '../../parts/tour/index.ts';
 import { Drifted } from './drifted.tsx';
@@ -51,64 +51,56 @@ export function Today() {
   const machines = allMachines.filter((machine) => !machine.retired);
   const isNew = useIsNewShop();
   return (
-    <>
-      <PageHead title={t('view.app.today')} line={todayInWords()}>
-        {[
-          { to: '/shift', name: t('view.shift.title') },
-          { to: '/run-plan', name: t('view.run-plan.run-plan') },
-          { to: '/runs', name: t('view.runs.production') },
-          { to: '/costs', name: t('view.costs.costs') },
-        ].map(({ to, name }) => (
-          <Box asChild key={to} color="accent" fontWeight={600} fontSize="text" px="2" {...tall}>
-            <Link to={to}>{name}</Link>
-          </Box>
-        ))}
-      </PageHead>
-      <Box
-        as="main"
-        id="content"
-        tabIndex={-1}
-        p="3"
-        display="grid"
-        gap="3"
-        gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1.5fr) minmax(0, 1fr)' }}
-        alignItems="start"
-      >
-        <ShopTrouble shop={shop} />
-        {isNew ? (
-          <Suspense fallback={null}>
-            <ShopStart machines={machines} seams={seams} stock={stock} />
-          </Suspense>
+    <Page
+      title={t('view.app.today')}
+      line={todayInWords()}
+      acts={[
+        { to: '/shift', name: t('view.shift.title') },
+        { to: '/run-plan', name: t('view.run-plan.run-plan') },
+        { to: '/runs', name: t('view.runs.production') },
+        { to: '/costs', name: t('view.costs.costs') },
+      ].map(({ to, name }) => (
+        <Box asChild key={to} color="accent" fontWeight={600} fontSize="text" px="2" {...tall}>
+          <Link to={to}>{name}</Link>
+        </Box>
+      ))}
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1.5fr) minmax(0, 1fr)' }}
+      alignItems="start"
+    >
+      <ShopTrouble shop={shop} />
+      {isNew ? (
+        <Suspense fallback={null}>
+          <ShopStart machines={machines} seams={seams} stock={stock} />
+        </Suspense>
+      ) : (
+        <FirstHour seams={seams} />
+      )}
+      <NextOnMachines orders={orders} machines={machines} seams={seams} stock={stock} />
+      <Panel title={t('view.today.orders-in-hand')} py="2">
+        {orders.length === 0 ? (
+          <Notice level="note">
+            {t('view.today.no-order')} <Link to="/shop/orders">{t('view.today.add-an-order')}</Link>
+          </Notice>
         ) : (
-          <FirstHour seams={seams} />
-        )}
-        <NextOnMachines orders={orders} machines={machines} seams={seams} stock={stock} />
-        <Panel title={t('view.today.orders-in-hand')} py="2">
-          {orders.length === 0 ? (
-            <Notice level="note">
-              {t('view.today.no-order')} <Link to="/shop/orders">{t('view.today.add-an-order')}</Link>
-            </Notice>
-          ) : (
-            <Box as="ul" listStyleType="none">
-              {orders.map((order) => (
-                <OrderRow key={order.id} order={order} seams={seams.filter((seam) => seam.partId === order.partId)} />
-              ))}
-            </Box>
-          )}
-        </Panel>
-        <Panel title={t('view.today.attention')} py="2">
-          <Box display="grid" gap="1">
-            <HeldParts />
-            <HandedOver />
-            <Drifted />
-            <DueParts />
-            <WaitsForVerdict />
-            <WaitsForSetting seams={seams} />
-            <RunningLow stock={stock} machines={machines} seams={seams} />
+          <Box as="ul" listStyleType="none">
+            {orders.map((order) => (
+              <OrderRow key={order.id} order={order} seams={seams.filter((seam) => seam.partId === order.partId)} />
+            ))}
           </Box>
-        </Panel>
-      </Box>
-    </>
+        )}
+      </Panel>
+      <Panel title={t('view.today.attention')} py="2">
+        <Box display="grid" gap="1">
+          <HeldParts />
+          <HandedOver />
+          <Drifted />
+          <DueParts />
+          <WaitsForVerdict />
+          <WaitsForSetting seams={seams} />
+          <RunningLow stock={stock} machines={machines} seams={seams} />
+        </Box>
+      </Panel>
+    </Page>
   );
 }
 

@@ -12,7 +12,7 @@ import { fixed, t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
-import { PageHead } from '../../ui/page-head.tsx';
+import { Page } from '../../ui/page.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Table } from '../../ui/table.tsx';
 import { VerdictMark } from '../../parts/own-welds/index.ts';
@@ -35,25 +35,22 @@ export function CompareTrials() {
   const go = (ids: readonly string[]) => void navigate(`/trials/compare?ids=${ids.join(',')}`);
   const ids = trials.map(({ id }) => id);
   return (
-    <>
-      <PageHead
-        title={t('view.trials.side-by-side')}
-        line={first?.seamName}
-        trail={[{ name: t('view.app.trials'), to: '/trials' }]}
-      />
-      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
-        {trials.length < most && first && <AddOne seamId={first.seamId} ids={ids} onAdd={(id) => go([...ids, id])} />}
-        {trials.length === 0 ? (
-          <Notice level="note">
-            {t('view.trials.choose-two')} <Link to="/trials">{t('view.app.trials')}</Link>
-          </Notice>
-        ) : (
-          <Panel>
-            <Columns trials={trials} machines={machines} onDrop={(id) => go(ids.filter((one) => one !== id))} />
-          </Panel>
-        )}
-      </Box>
-    </>
+    <Page
+      title={t('view.trials.side-by-side')}
+      line={first?.seamName}
+      trail={[{ name: t('view.app.trials'), to: '/trials' }]}
+    >
+      {trials.length < most && first && <AddOne seamId={first.seamId} ids={ids} onAdd={(id) => go([...ids, id])} />}
+      {trials.length === 0 ? (
+        <Notice level="note">
+          {t('view.trials.choose-two')} <Link to="/trials">{t('view.app.trials')}</Link>
+        </Notice>
+      ) : (
+        <Panel>
+          <Columns trials={trials} machines={machines} onDrop={(id) => go(ids.filter((one) => one !== id))} />
+        </Panel>
+      )}
+    </Page>
   );
 }
 

@@ -15,7 +15,7 @@ import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Field, inputLook } from '../../ui/field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { OlderOnes } from '../../ui/older-ones.tsx';
-import { PageHead } from '../../ui/page-head.tsx';
+import { Page } from '../../ui/page.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { TextField } from '../../ui/text-field.tsx';
@@ -68,67 +68,70 @@ function Loaded({
   };
   const csv = addressOf('trialsCsv', undefined, filter);
   return (
-    <>
-      <PageHead title={t('view.app.trials')} line={t('view.trials.shown-newest-first', { count: rows.length })}>
-        <Action disabled={chosen.length < 2} onClick={() => void navigate(`/trials/compare?ids=${chosen.join(',')}`)}>
-          {t('view.trials.compare-chosen', { count: chosen.length })}
-        </Action>
-        <Action asChild>
-          <a href={csv}>CSV</a>
-        </Action>
-      </PageHead>
-      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" alignContent="start">
-        <Panel>
-          <Filters machines={machines} filter={filter} set={set} />
-          <Kept filter={filter} />
+    <Page
+      title={t('view.app.trials')}
+      line={t('view.trials.shown-newest-first', { count: rows.length })}
+      acts={
+        <>
+          <Action disabled={chosen.length < 2} onClick={() => void navigate(`/trials/compare?ids=${chosen.join(',')}`)}>
+            {t('view.trials.compare-chosen', { count: chosen.length })}
+          </Action>
+          <Action asChild>
+            <a href={csv}>CSV</a>
+          </Action>
+        </>
+      }
+    >
+      <Panel>
+        <Filters machines={machines} filter={filter} set={set} />
+        <Kept filter={filter} />
+      </Panel>
+      {rows.length === 0 ? (
+        <Notice level="note">
+          {Object.keys(filter).length === 0 ? t('view.trials.none') : t('view.trials.no-match')}
+        </Notice>
+      ) : (
+        <Panel py="1">
+          <Table label={t('view.app.trials')}>
+            <Heads
+              names={[
+                '',
+                t('view.trials.when'),
+                t('view.trials.seam'),
+                t('view.trials.machine'),
+                t('view.trials.welder'),
+                t('view.trials.verdict'),
+                t('view.trials.legs'),
+                t('view.trials.travel-speed'),
+                t('view.trials.seen-head'),
+              ]}
+              right={[t('view.trials.legs'), t('view.trials.travel-speed')]}
+            />
+            <tbody>
+              {rows.map((row) => (
+                <Row
+                  key={row.id}
+                  row={row}
+                  isChosen={chosen.includes(row.id)}
+                  onChoose={(on) =>
+                    setChosen(on ? [...chosen, row.id].slice(-mostCompared) : chosen.filter((id) => id !== row.id))
+                  }
+                />
+              ))}
+            </tbody>
+          </Table>
+          {next !== null && (
+            <OlderOnes
+              onAsk={async () => {
+                const page = await api.trials({ ...filter, limit: pageRows, cursor: next });
+                setMore([...more, ...page.items]);
+                setNext(page.next);
+              }}
+            />
+          )}
         </Panel>
-        {rows.length === 0 ? (
-          <Notice level="note">
-            {Object.keys(filter).length === 0 ? t('view.trials.none') : t('view.trials.no-match')}
-          </Notice>
-        ) : (
-          <Panel py="1">
-            <Table label={t('view.app.trials')}>
-              <Heads
-                names={[
-                  '',
-                  t('view.trials.when'),
-                  t('view.trials.seam'),
-                  t('view.trials.machine'),
-                  t('view.trials.welder'),
-                  t('view.trials.verdict'),
-                  t('view.trials.legs'),
-                  t('view.trials.travel-speed'),
-                  t('view.trials.seen-head'),
-                ]}
-                right={[t('view.trials.legs'), t('view.trials.travel-speed')]}
-              />
-              <tbody>
-                {rows.map((row) => (
-                  <Row
-                    key={row.id}
-                    row={row}
-                    isChosen={chosen.includes(row.id)}
-                    onChoose={(on) =>
-                      setChosen(on ? [...chosen, row.id].slice(-mostCompared) : chosen.filter((id) => id !== row.id))
-                    }
-                  />
-                ))}
-              </tbody>
-            </Table>
-            {next !== null && (
-              <OlderOnes
-                onAsk={async () => {
-                  const page = await api.trials({ ...filter, limit: pageRows, cursor: next });
-                  setMore([...more, ...page.items]);
-                  setNext(page.next);
-                }}
-              />
-            )}
-          </Panel>
-        )}
-      </Box>
-    </>
+      )}
+    </Page>
   );
 }
 

@@ -17,7 +17,7 @@ import { useSettings } from '../../session/settings.ts';
 import { spoken, t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
-import { PageHead } from '../../ui/page-head.tsx';
+import { Page } from '../../ui/page.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { TextField } from '../../ui/text-field.tsx';
@@ -50,75 +50,68 @@ function OneTrial({ trial, machine }: { readonly trial: Trial; readonly machine:
   const { data: diagnosis, error } = useEndpoint('diagnosis', { params: { id: trial.id } });
   const verdict = trialVerdict(trial.limits, trial.body);
   return (
-    <>
-      <PageHead
-        title={trial.seamName}
-        line={t('view.trials.line', {
-          welder: trial.weldedBy,
-          machine: trial.machineName,
-          at: shopTime(trial.deviceAt ?? trial.at),
-          revision: trial.revision,
-        })}
-        trail={[
-          { name: t('view.app.trials'), to: '/trials' },
-          { name: trial.seamName, to: `/seams/${trial.seamId}/trial` },
-        ]}
-      >
-        <VerdictMark verdict={verdict.verdict} byEyeOnly={verdict.byEyeOnly} />
-        <RecordLink id={trial.id} />
-        <Action onClick={() => void navigate(`/trials/compare?ids=${trial.id}`)}>{t('view.trials.compare')}</Action>
-        <Action
-          kind={verdict.verdict === 'pass' ? 'main' : 'plain'}
-          onClick={() => void navigate(`/seams/${trial.seamId}/trial`)}
-        >
-          {t('view.trials.weld-another')}
-        </Action>
-      </PageHead>
-      <Box
-        as="main"
-        id="content"
-        tabIndex={-1}
-        p="3"
-        display="grid"
-        gap="3"
-        gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1.15fr)' }}
-        alignItems="start"
-      >
-        <Box display="grid" gap="3" minWidth={0}>
-          <ClockTrouble trial={trial} />
-          <OutsideProcedure trial={trial} machine={machine} />
-          <Panel title={t('view.trials.against-the-limits', { level: trial.limits.level })}>
-            <VerdictLines verdict={verdict} />
+    <Page
+      title={trial.seamName}
+      line={t('view.trials.line', {
+        welder: trial.weldedBy,
+        machine: trial.machineName,
+        at: shopTime(trial.deviceAt ?? trial.at),
+        revision: trial.revision,
+      })}
+      trail={[
+        { name: t('view.app.trials'), to: '/trials' },
+        { name: trial.seamName, to: `/seams/${trial.seamId}/trial` },
+      ]}
+      acts={
+        <>
+          <VerdictMark verdict={verdict.verdict} byEyeOnly={verdict.byEyeOnly} />
+          <RecordLink id={trial.id} />
+          <Action onClick={() => void navigate(`/trials/compare?ids=${trial.id}`)}>{t('view.trials.compare')}</Action>
+          <Action
+            kind={verdict.verdict === 'pass' ? 'main' : 'plain'}
+            onClick={() => void navigate(`/seams/${trial.seamId}/trial`)}
+          >
+            {t('view.trials.weld-another')}
+          </Action>
+        </>
+      }
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1.15fr)' }}
+      alignItems="start"
+    >
+      <Box display="grid" gap="3" minWidth={0}>
+        <ClockTrouble trial={trial} />
+        <OutsideProcedure trial={trial} machine={machine} />
+        <Panel title={t('view.trials.against-the-limits', { level: trial.limits.level })}>
+          <VerdictLines verdict={verdict} />
+        </Panel>
+        <FoundBesidePlanned trial={trial} planned={diagnosis?.predicted} />
+        <WhatWasSeen trial={trial} />
+        {trial.attachments.length > 0 && (
+          <Panel title={t('view.trials.photos')}>
+            <Box display="grid" gap="3">
+              {trial.attachments.map(({ sha256, name }) => (
+                <PhotoView key={sha256} sha256={sha256} name={name} />
+              ))}
+            </Box>
           </Panel>
-          <FoundBesidePlanned trial={trial} planned={diagnosis?.predicted} />
-          <WhatWasSeen trial={trial} />
-          {trial.attachments.length > 0 && (
-            <Panel title={t('view.trials.photos')}>
-              <Box display="grid" gap="3">
-                {trial.attachments.map(({ sha256, name }) => (
-                  <PhotoView key={sha256} sha256={sha256} name={name} />
-                ))}
-              </Box>
-            </Panel>
-          )}
-          <Forms trial={trial} />
-        </Box>
-        {diagnosis ? (
-          <Box display="grid" gap="3" minWidth={0}>
-            {verdict.verdict !== 'pass' && <LookFirst machineId={trial.machineId} />}
-            <Diagnosis trial={trial} machine={machine} diagnosis={diagnosis} />
-          </Box>
-        ) : error ? (
-          <Notice level="caution" word={t('view.trials.not-judged')}>
-            {error.message}
-          </Notice>
-        ) : (
-          <Box color="quiet" role="status" p="3">
-            {t('view.trials.judging')}
-          </Box>
         )}
+        <Forms trial={trial} />
       </Box>
-    </>
+      {diagnosis ? (
+        <Box display="grid" gap="3" minWidth={0}>
+          {verdict.verdict !== 'pass' && <LookFirst machineId={trial.machineId} />}
+          <Diagnosis trial={trial} machine={machine} diagnosis={diagnosis} />
+        </Box>
+      ) : error ? (
+        <Notice level="caution" word={t('view.trials.not-judged')}>
+          {error.message}
+        </Notice>
+      ) : (
+        <Box color="quiet" role="status" p="3">
+          {t('view.trials.judging')}
+        </Box>
+      )}
+    </Page>
   );
 }
 

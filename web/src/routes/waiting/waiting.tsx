@@ -11,7 +11,7 @@ import { useTask } from '../../lib/use-task.ts';
 import { t } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
-import { PageHead } from '../../ui/page-head.tsx';
+import { Page } from '../../ui/page.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { HandedOver } from './handed-over.tsx';
 import { handOver, placeOf, recordNames, wayToSend } from './ways.ts';
@@ -21,35 +21,36 @@ export function Waiting() {
   const waits = entries.filter(({ refused }) => refused === null);
   const refused = entries.filter((one) => one.refused !== null);
   return (
-    <>
-      <PageHead title={t('view.outbox.title')} line={t('view.outbox.why')}>
-        {waits.length > 0 && <Action onClick={() => void sendWaiting()}>{t('view.outbox.try-now')}</Action>}
-      </PageHead>
-      <Box as="main" id="content" p={{ base: '3', md: '5' }} display="grid" gap="4" alignContent="start">
-        {entries.length === 0 && <Notice level="note">{t('view.outbox.nothing-waits')}</Notice>}
-        {refused.length > 0 && (
-          <Panel title={t('view.outbox.refused')}>
-            <Box as="ul" listStyleType="none" display="grid" gap="3">
-              {refused.map((entry) => (
-                <RefusedEntry key={entry.key} entry={entry} />
-              ))}
-            </Box>
-          </Panel>
-        )}
-        {waits.length > 0 && (
-          <Panel title={t('view.outbox.waiting')}>
-            <Box as="ul" listStyleType="none" display="grid" gap="2">
-              {waits.map((entry) => (
-                <li key={entry.key}>
-                  <EntryHead entry={entry} />
-                </li>
-              ))}
-            </Box>
-          </Panel>
-        )}
-        <HandedOverToMe />
-      </Box>
-    </>
+    <Page
+      title={t('view.outbox.title')}
+      line={t('view.outbox.why')}
+      acts={waits.length > 0 && <Action onClick={() => void sendWaiting()}>{t('view.outbox.try-now')}</Action>}
+      p={{ base: '3', md: '5' }}
+      gap="4"
+    >
+      {entries.length === 0 && <Notice level="note">{t('view.outbox.nothing-waits')}</Notice>}
+      {refused.length > 0 && (
+        <Panel title={t('view.outbox.refused')}>
+          <Box as="ul" listStyleType="none" display="grid" gap="3">
+            {refused.map((entry) => (
+              <RefusedEntry key={entry.key} entry={entry} />
+            ))}
+          </Box>
+        </Panel>
+      )}
+      {waits.length > 0 && (
+        <Panel title={t('view.outbox.waiting')}>
+          <Box as="ul" listStyleType="none" display="grid" gap="2">
+            {waits.map((entry) => (
+              <li key={entry.key}>
+                <EntryHead entry={entry} />
+              </li>
+            ))}
+          </Box>
+        </Panel>
+      )}
+      <HandedOverToMe />
+    </Page>
   );
 }
 

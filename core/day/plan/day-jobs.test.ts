@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { settingOf, standardSite } from '../../site/index.ts';
-import { bareJobs, dayJobs, daysBetween, type OrderedPart, type SetSeam } from './index.ts';
+import { bareJobs, dayJobs, type OrderedPart, type SetSeam } from './index.ts';
 
 const setting = settingOf(
   {
@@ -72,14 +72,5 @@ describe('the day’s jobs', () => {
 
   it('go to the core without the names people know them by', () => {
     expect(Object.keys(bareJobs(jobs({}))[0] ?? {})).not.toEqual(expect.arrayContaining(['name']));
-  });
-
-  it.each([
-    ['2026-03-28', '2026-03-30', 2],
-    ['2026-03-30', '2026-03-28', -2],
-    // A year that has a 29th of February.
-    ['2028-02-28', '2028-03-01', 2],
-  ])('from %s to %s are %i days, over the change of clocks too', (from, to, days) => {
-    expect(daysBetween(from, to)).toBe(days);
   });
 });

@@ -2,6 +2,7 @@
 import type { PartTakes } from '../consumption/index.ts';
 import type { Program } from '../../setting/program/index.ts';
 import type { NextJob } from './next-on.ts';
+import { daysBetween } from '../../base/calendar/index.ts';
 import { usualShifts } from './work-clock.ts';
 import { minutesOf } from '../../base/units/convert.ts';
 
@@ -65,9 +66,4 @@ export function dayJobs(orders: readonly OrderedPart[], seams: readonly SetSeam[
 /** What the plan is asked about: jobs without the names people know them by. */
 export function bareJobs(jobs: readonly NamedJob[]): NextJob[] {
   return jobs.map(({ seamId: _seam, name: _name, order: _order, dueOn: _due, ...job }) => job);
-}
-
-/** Whole days from one ISO day to another; negative when it lies before. */
-export function daysBetween(from: string, to: string): number {
-  return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000);
 }

@@ -1,4 +1,4 @@
-export { bareJobs, dayJobs, daysBetween, type NamedJob, type OrderedPart, type SetSeam } from './day-jobs.ts';
+export { bareJobs, dayJobs, type NamedJob, type OrderedPart, type SetSeam } from './day-jobs.ts';
 export {
   barsOn,
   dayProblem,

@@ -21,7 +21,7 @@ import { scoreOf, sequenceOnMachine } from '@fox-tempo/core/weld/score';
 import { firstArcList, neededSetup, rollOf, dialsToSet } from '@fox-tempo/core/machine/setup';
 import type { UnitSystem } from '@fox-tempo/core/base/units';
 import { dialWindowWords, windowOnDials, withOffset, type Offset } from '@fox-tempo/core/evidence/window';
-import { dayIn } from '../../http/timestamp.ts';
+import { dayIn } from '@fox-tempo/core/base/calendar';
 import { sequenceLines } from './sequence-lines.ts';
 import { sequencePicture } from './sequence-picture.ts';
 import type { Column, Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';

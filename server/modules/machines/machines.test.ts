@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { asStands } from '@fox-tempo/core/machine/teaching';
 import { machineWithStanding, type MachineResource } from '@fox-tempo/contract';
 import { medlar } from '@fox-tempo/core/scenarios';
-import { dayIn } from '../../http/timestamp.ts';
+import { dayIn } from '@fox-tempo/core/base/calendar';
 import { readShop } from '../shop/index.ts';
 import { openTestApp } from '../../testing/test-app.ts';
 

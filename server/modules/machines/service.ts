@@ -12,7 +12,7 @@ import {
 import { withDirection } from '@fox-tempo/core/machine/teaching';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput, orProblem, violates } from '../../http/problem.ts';
-import { dayIn } from '../../http/timestamp.ts';
+import { dayIn } from '@fox-tempo/core/base/calendar';
 import { staleVersion } from '../../http/version.ts';
 import { addObservation, self, type Author } from '../observations/index.ts';
 import { readShop } from '../shop/index.ts';

@@ -3,7 +3,7 @@ import { message } from '@fox-tempo/words';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import { Raw, type Handlers } from '../../http/endpoints.ts';
 import { HttpProblem, invalidInput } from '../../http/problem.ts';
-import { dayIn } from '../../http/timestamp.ts';
+import { dayIn } from '@fox-tempo/core/base/calendar';
 import { wordsOf } from '../../http/words.ts';
 import { findBlob } from '../blobs/index.ts';
 import { listMachines, requireMachine } from '../machines/index.ts';

@@ -9,7 +9,7 @@ import { procedureSheet, type ProcedureSection } from '@fox-tempo/core/evidence/
 import type { UnitSystem } from '@fox-tempo/core/base/units';
 import type { Language, Words } from '@fox-tempo/words';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import { dayIn } from '../../http/timestamp.ts';
+import { dayIn } from '@fox-tempo/core/base/calendar';
 import { jointPicture } from './joint-picture.ts';
 import { headCells, heading, quiet, recordPage, ruled, russet } from './paper-parts.ts';
 

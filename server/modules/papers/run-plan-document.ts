@@ -13,7 +13,7 @@ import {
 import type { UnitSystem } from '@fox-tempo/core/base/units';
 import type { Language, Words } from '@fox-tempo/words';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import { dayIn } from '../../http/timestamp.ts';
+import { clockIn, dayIn } from '@fox-tempo/core/base/calendar';
 import { headCells, heading, ink, line, quiet, recordPage, ruled, russet } from './paper-parts.ts';
 
 export interface DayContent {
@@ -174,6 +174,5 @@ function escaped(text: string): string {
 }
 
 function momentIn(timeZone: string, moment: Date): string {
-  const time = new Intl.DateTimeFormat('sv-SE', { timeZone, timeStyle: 'short' }).format(moment);
-  return `${dayIn(timeZone, moment)} ${time}`;
+  return `${dayIn(timeZone, moment)} ${clockIn(timeZone, moment)}`;
 }

@@ -18,7 +18,7 @@ import {
 import type { UnitSystem } from '@fox-tempo/core/base/units';
 import type { Language, Words } from '@fox-tempo/words';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
-import { dayIn } from '../../http/timestamp.ts';
+import { dayIn } from '@fox-tempo/core/base/calendar';
 import { heading, quiet, recordPage, ruled, russet } from './paper-parts.ts';
 
 export interface RecordContent {

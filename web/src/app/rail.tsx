@@ -9,6 +9,7 @@ import { openOverlay } from '../parts/palette/index.ts';
 import { useMe } from '../session/session.ts';
 import { toggleTheme, toggleUnits, usePreferences } from '../session/preferences.ts';
 import { signInAddress } from './sign-in-address.ts';
+import { BookA, Moon, Search, Sun } from 'lucide-react';
 
 interface Stop {
   readonly to: string;
@@ -143,14 +144,14 @@ function Helps() {
         label={t('view.app.search')}
         hint={t('view.app.search-tip')}
         onClick={() => openOverlay('find')}
-        top="⌕"
+        top={<Search size={18} />}
         word={t('view.app.find')}
       />
       <RailButton
         label={t('view.app.glossary')}
         hint={t('view.app.glossary-tip')}
         onClick={() => openOverlay('words')}
-        top={'Aa'}
+        top={<BookA size={18} />}
         word={t('view.app.words')}
       />
     </Box>
@@ -210,7 +211,7 @@ function Switches() {
         label={theme === 'day' ? t('view.app.light-day') : t('view.app.light-night')}
         hint={t('view.app.theme-tip')}
         onClick={toggleTheme}
-        top={theme === 'day' ? '○' : '●'}
+        top={theme === 'day' ? <Sun size={18} /> : <Moon size={18} />}
         word={theme === 'day' ? t('view.palette.day') : t('view.palette.night')}
       />
       <RailButton
@@ -233,7 +234,7 @@ function RailButton({
 }: {
   readonly label: string;
   readonly hint: string;
-  readonly top: string;
+  readonly top: ReactNode;
   readonly word: string;
   readonly onClick: () => void;
 }) {
@@ -250,7 +251,7 @@ function RailButton({
       cursor="pointer"
       _hover={{ color: 'ink', bg: 'accentSoft' }}
     >
-      <Box fontFamily="mono" fontSize="body" color="ink" lineHeight="1.2">
+      <Box fontFamily="mono" fontSize="body" color="ink" lineHeight="1.2" display="grid" justifyItems="center">
         {top}
       </Box>
       {word}

@@ -1,5 +1,5 @@
 /** Moments and days in the shop's own time zone, wherever the screen stands. */
-import { daysBetween } from '@fox-tempo/core/day/plan';
+import { dayIn, daysBetween } from '@fox-tempo/core/base/calendar';
 import { spoken } from './words.ts';
 import { shopTimeZone } from '../session/session.ts';
 
@@ -32,8 +32,7 @@ export function shopDate(isoDate: string): string {
 
 /** The shop's day of a moment, as 2026-11-26. */
 export function shopDay(moment = new Date()): string {
-  // Swedish dates are written as ISO 8601 writes them.
-  return moment.toLocaleDateString('sv-SE', { timeZone: shopTimeZone() });
+  return dayIn(shopTimeZone(), moment);
 }
 
 /** Today in words. */

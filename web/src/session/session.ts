@@ -59,6 +59,6 @@ export function useMay(act: Act, ...inStates: readonly State[]): boolean {
 }
 
 /** The shop's own time zone; the device's until it is known. */
-export function shopTimeZone(): string | undefined {
-  return session.getState().state?.shop.timeZone;
+export function shopTimeZone(): string {
+  return session.getState().state?.shop.timeZone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
 }

@@ -23,6 +23,7 @@ import { Notice } from '../../ui/notice.tsx';
 import { DialLine } from './dial-line.tsx';
 import { chosenMachine } from '../../sheet/machine-choice.ts';
 import { PrintCard } from './print-card.tsx';
+import { Unfold } from '../../ui/unfold.tsx';
 
 export interface DialCardProps {
   readonly machines: readonly MachineResource[];
@@ -182,7 +183,7 @@ function Lines({
             fontSize="small"
           >
             <Box as="span" aria-hidden="true" me="1.5">
-              ▸
+              <Unfold open={false} />
             </Box>
             <span>
               {t('view.dial-card.as-needed', {

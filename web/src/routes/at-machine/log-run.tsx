@@ -30,6 +30,7 @@ import { useRefused } from '../../data/outbox/index.ts';
 import { DialReading } from '../machines/index.ts';
 import type { BenchModeData } from './load.ts';
 import type { Ticks } from './use-ticks.ts';
+import { Unfold } from '../../ui/unfold.tsx';
 
 export function LogRun({
   seam,
@@ -262,7 +263,7 @@ export function LogRun({
             cursor="pointer"
           >
             <Box as="span" aria-hidden="true" me="1.5">
-              {otherwise ? '▾' : '▸'}
+              <Unfold open={otherwise} />
             </Box>
             {t('view.at-machine.something-was-otherwise')}
           </chakra.button>

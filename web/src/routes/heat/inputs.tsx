@@ -11,6 +11,7 @@ import { Panel } from '../../ui/panel.tsx';
 import { ValueField, type ValueFieldProps } from '../../ui/value-field.tsx';
 import { mostSeams, partKinds, seamCount, shapeOf, type EdgeSeam, type Layout } from './layout.ts';
 import { edgeName } from './names.ts';
+import { X } from 'lucide-react';
 
 export interface LayoutProps {
   readonly seam: SeamResource;
@@ -282,7 +283,7 @@ function SeamRow({
     <Box display="grid" gap="1" gridTemplateColumns={`${columns} 44px`} alignItems="end">
       {children}
       <Action kind="quiet" disabled={only} aria-label={t('view.heat.remove', { at: at + 1 })} onClick={onOff}>
-        ✕
+        <X size={18} aria-hidden="true" />
       </Action>
     </Box>
   );

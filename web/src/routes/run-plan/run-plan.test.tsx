@@ -118,7 +118,7 @@ describe('the run plan', () => {
       unplaced: [],
       halfDescribed: [],
     };
-    const text = planCalendar(plan, jobs, [rowan], new Date(2026, 10, 26, 9));
+    const text = planCalendar(plan, jobs, [rowan], new Date('2026-11-26T08:00:00Z'), 'Europe/Berlin');
     expect(text).toMatch(/^BEGIN:VCALENDAR/);
     expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(1);
     expect(text).toContain('7 × Axle plate');

@@ -8,6 +8,7 @@ import { jobsToday, useMovedByHand } from '../../data/day-jobs.ts';
 import { standingMachine } from '../../sheet/standing-machine.ts';
 import { download } from '../../lib/download.ts';
 import { useSettings } from '../../session/settings.ts';
+import { shopTimeZone } from '../../session/session.ts';
 import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -90,7 +91,11 @@ export function RunPlan() {
             onClick={() =>
               answer &&
               void import('./calendar.ts').then(({ planCalendar }) =>
-                download('run-plan.ics', 'text/calendar', planCalendar(answer, jobs, machines, new Date())),
+                download(
+                  'run-plan.ics',
+                  'text/calendar',
+                  planCalendar(answer, jobs, machines, new Date(), shopTimeZone()),
+                ),
               )
             }
           >

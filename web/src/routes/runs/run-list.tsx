@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import { runStates, type Run } from '@fox-tempo/contract';
 import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link, useLoaderData, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
 import { shopTime } from '../../lib/time.ts';
@@ -10,10 +10,10 @@ import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
-import { OlderOnes } from '../../ui/older-ones.tsx';
 import { Page } from '../../ui/page.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { Cell, Heads, Table } from '../../ui/table.tsx';
+import { RecordTable, type RecordColumn } from '../../ui/record-table.tsx';
+import { usePages, type RowPage } from '../../ui/use-pages.ts';
 import { DecideRun } from './decide-run.tsx';
 import { addressOf } from '../../data/address.ts';
 
@@ -92,54 +92,38 @@ function Rows({
   first,
   filter,
 }: {
-  readonly first: { readonly items: readonly Run[]; readonly next: string | null };
+  readonly first: RowPage<Run>;
   readonly filter: Readonly<Partial<Record<FilterName, string>>>;
 }) {
-  const [rows, setRows] = useState(first.items);
-  const [next, setNext] = useState(first.next);
+  const { rows, onOlder, replace } = usePages(first, (cursor) => api.runs({ ...filter, limit: pageRows, cursor }));
   const [deciding, setDeciding] = useState<string | null>(null);
   if (rows.length === 0) return <Notice level="note">{t('view.runs.none')}</Notice>;
   return (
     <Panel py="1">
-      <Table label={t('view.runs.production')}>
-        <Heads
-          names={[
-            t('view.trials.when'),
-            t('view.trials.seam'),
-            t('view.at-machine.order'),
-            t('view.trials.machine'),
-            t('view.trials.welder'),
-            t('view.runs.wire-and-gas'),
-            t('view.runs.state'),
-          ]}
-        />
-        <tbody>
-          {rows.map((run) => (
-            <Row
-              key={run.id}
+      <RecordTable
+        label={t('view.runs.production')}
+        keepAs="runs"
+        columns={columns(deciding, setDeciding)}
+        rows={rows}
+        idOf={idOf}
+        onOlder={onOlder}
+        under={(run) =>
+          run.id === deciding && (
+            <DecideRun
               run={run}
-              isOpen={deciding === run.id}
-              onOpen={() => setDeciding(deciding === run.id ? null : run.id)}
               onDecided={(decided) => {
-                setRows(rows.map((one) => (one.id === decided.id ? decided : one)));
+                replace(decided);
                 setDeciding(null);
               }}
             />
-          ))}
-        </tbody>
-      </Table>
-      {next !== null && (
-        <OlderOnes
-          onAsk={async () => {
-            const page = await api.runs({ ...filter, limit: pageRows, cursor: next });
-            setRows([...rows, ...page.items]);
-            setNext(page.next);
-          }}
-        />
-      )}
+          )
+        }
+      />
     </Panel>
   );
 }
+
+const idOf = ({ id }: Run) => id;
 
 const stateLooks: Record<Run['state'], { readonly color: string; readonly mark: string }> = {
   counts: { color: 'spruce', mark: '✓' },
@@ -149,73 +133,102 @@ const stateLooks: Record<Run['state'], { readonly color: string; readonly mark: 
   slip: { color: 'quiet', mark: '–' },
 };
 
-function Row({
-  run,
+function columns(deciding: string | null, onDecide: (id: string | null) => void): readonly RecordColumn<Run>[] {
+  const momentOf = (run: Run) => run.deviceAt ?? run.at;
+  return [
+    {
+      id: 'when',
+      head: t('view.trials.when'),
+      cell: (run) => shopTime(momentOf(run)),
+      sortBy: momentOf,
+      noWrap: true,
+      always: true,
+    },
+    { id: 'seam', head: t('view.trials.seam'), cell: Seam, sortBy: ({ seamName }) => seamName, always: true },
+    {
+      id: 'order',
+      head: t('view.at-machine.order'),
+      cell: ({ orderNumber }) => orderNumber ?? '–',
+      sortBy: ({ orderNumber }) => orderNumber ?? '',
+    },
+    {
+      id: 'machine',
+      head: t('view.trials.machine'),
+      cell: ({ machineName }) => machineName,
+      sortBy: ({ machineName }) => machineName,
+    },
+    {
+      id: 'welder',
+      head: t('view.trials.welder'),
+      cell: ({ weldedBy, sentBy }) => (
+        <>
+          {weldedBy}
+          {sentBy !== null && <Below>{t('view.shop.record-sent-by', { sentBy })}</Below>}
+        </>
+      ),
+      sortBy: ({ weldedBy }) => weldedBy,
+    },
+    { id: 'loaded', head: t('view.runs.wire-and-gas'), cell: loadedIn, sortBy: loadedIn },
+    {
+      id: 'state',
+      head: t('view.runs.state'),
+      cell: (run) => (
+        <State run={run} isOpen={deciding === run.id} onOpen={() => onDecide(deciding === run.id ? null : run.id)} />
+      ),
+      sortBy: ({ state }) => stateNames[state],
+      always: true,
+    },
+  ];
+}
+
+function loadedIn({ loaded }: Run): string {
+  return loaded
+    ? `${format(fillerOf(loaded.filler).name)}, ${format(wireSizeLabel(loaded.diameterMm))} · ${format(gasName(loaded.gas))}`
+    : t('view.runs.not-entered');
+}
+
+function Below({ children }: { readonly children: ReactNode }) {
+  return (
+    <Box fontSize="label" color="quiet">
+      {children}
+    </Box>
+  );
+}
+
+function Seam({ seamId, seamName, partName, revision }: Run) {
+  return (
+    <>
+      <Link to={`/seams/${seamId}`}>{seamName}</Link>
+      <Below>
+        {partName}, {t('view.at-machine.revision', { number: revision })}
+      </Below>
+    </>
+  );
+}
+
+function State({
+  run: { state, held, decision },
   isOpen,
   onOpen,
-  onDecided,
 }: {
   readonly run: Run;
   readonly isOpen: boolean;
   readonly onOpen: () => void;
-  readonly onDecided: (run: Run) => void;
 }) {
-  const { color, mark } = stateLooks[run.state];
-  const { loaded, decision } = run;
+  const { color, mark } = stateLooks[state];
   return (
     <>
-      <tr>
-        <Cell>{shopTime(run.deviceAt ?? run.at)}</Cell>
-        <Cell>
-          <Link to={`/seams/${run.seamId}`}>{run.seamName}</Link>
-          <Box fontSize="label" color="quiet">
-            {run.partName}, {t('view.at-machine.revision', { number: run.revision })}
-          </Box>
-        </Cell>
-        <Cell>{run.orderNumber ?? '–'}</Cell>
-        <Cell>{run.machineName}</Cell>
-        <Cell>
-          {run.weldedBy}
-          {run.sentBy !== null && (
-            <Box fontSize="label" color="quiet">
-              {t('view.shop.record-sent-by', { sentBy: run.sentBy })}
-            </Box>
-          )}
-        </Cell>
-        <Cell>
-          {loaded
-            ? `${format(fillerOf(loaded.filler).name)}, ${format(wireSizeLabel(loaded.diameterMm))} · ${format(gasName(loaded.gas))}`
-            : t('view.runs.not-entered')}
-        </Cell>
-        <Cell>
-          <Box as="span" color={color} fontWeight={600}>
-            {mark} {stateNames[run.state]}
-          </Box>
-          {run.held.map(({ code, words }) => (
-            <Box key={code} fontSize="label" color="quiet">
-              {format(words)}
-            </Box>
-          ))}
-          {decision && (
-            <Box fontSize="label" color="quiet">
-              {[decision.by, decision.reason].filter(Boolean).join(': ')}
-            </Box>
-          )}
-          {run.state === 'held' && (
-            <Action kind="quiet" aria-expanded={isOpen} onClick={onOpen}>
-              {t('view.runs.decide')}
-            </Action>
-          )}
-        </Cell>
-      </tr>
-      {isOpen && (
-        <tr>
-          <Box asChild py="2" borderBottomWidth="1px" borderColor="line">
-            <td colSpan={7}>
-              <DecideRun run={run} onDecided={onDecided} />
-            </td>
-          </Box>
-        </tr>
+      <Box as="span" color={color} fontWeight={600}>
+        {mark} {stateNames[state]}
+      </Box>
+      {held.map(({ code, words }) => (
+        <Below key={code}>{format(words)}</Below>
+      ))}
+      {decision && <Below>{[decision.by, decision.reason].filter(Boolean).join(': ')}</Below>}
+      {state === 'held' && (
+        <Action kind="quiet" aria-expanded={isOpen} onClick={onOpen}>
+          {t('view.runs.decide')}
+        </Action>
       )}
     </>
   );

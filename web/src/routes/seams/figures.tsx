@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { BandText, Figure } from '../../ui/quantity.tsx';
+import { Unfold } from '../../ui/unfold.tsx';
 
 interface Row {
   readonly key: keyof PlanFigures;
@@ -113,7 +114,7 @@ function FigureCell({ row, plan, open, onToggle }: { row: Row; plan: Plan; open:
         <Box as="span" display="block" textStyle="label" color="quiet">
           {row.label}{' '}
           <Box as="span" aria-hidden="true" fontSize="label">
-            {open ? '▾' : '▸'}
+            <Unfold open={open} />
           </Box>
         </Box>
         <Figure

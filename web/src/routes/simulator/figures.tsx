@@ -9,6 +9,7 @@ import { useSettings } from '../../session/settings.ts';
 import { Panel } from '../../ui/panel.tsx';
 import { figureRows, type FigureRow } from './figure-rows.ts';
 import type { ArcRun } from './use-arc.ts';
+import { Unfold } from '../../ui/unfold.tsx';
 
 /** Said once for the table: its cells are plain, because they are drawn again with every move of a dial. */
 const cellLooks = {
@@ -147,7 +148,7 @@ const RowHead = memo(function RowHead({
         >
           {label}{' '}
           <Box as="span" fontSize="label" aria-hidden="true">
-            {open ? '▾' : '▸'}
+            <Unfold open={open} />
           </Box>
         </chakra.button>
       </th>

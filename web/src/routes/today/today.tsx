@@ -25,6 +25,7 @@ import { WaitsForVerdict } from './waits-for-verdict.tsx';
 import { LookGroup, LookRow } from './look-group.tsx';
 import { NextOnMachines } from './next-on.tsx';
 import { RunningLow } from './running-low.tsx';
+import { Unfold } from '../../ui/unfold.tsx';
 
 const ShopStart = lazy(loadShopStart);
 const tall = { minHeight: '44px', display: 'inline-flex', alignItems: 'center' } as const;
@@ -198,7 +199,7 @@ function OrderRow({ order, seams }: { readonly order: Order; readonly seams: rea
             aria-label={t('view.today.seams', { partName: order.partName })}
             onClick={() => setOpen(!isOpen)}
           >
-            {isOpen ? '▾' : '▸'}
+            <Unfold open={isOpen} />
           </Action>
         </Box>
       </Box>

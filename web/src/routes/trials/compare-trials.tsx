@@ -16,6 +16,7 @@ import { Page } from '../../ui/page.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Table } from '../../ui/table.tsx';
 import { VerdictMark } from '../../parts/own-welds/index.ts';
+import { X } from 'lucide-react';
 
 const most = 4;
 
@@ -149,7 +150,7 @@ function Columns({
                     aria-label={t('view.trials.leave-out', { name: shopTime(trial.at) })}
                     onClick={() => onDrop(trial.id)}
                   >
-                    ✕
+                    <X size={18} aria-hidden="true" />
                   </Action>
                   <Box fontSize="small" color="quiet">
                     {trial.weldedBy}, {trial.machineName}

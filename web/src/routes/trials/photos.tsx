@@ -6,6 +6,7 @@ import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import type { Entry } from '../../data/outbox/index.ts';
 import { smallPhoto } from './photo.ts';
+import { X } from 'lucide-react';
 
 export type Photos = Entry['files'];
 const mostPhotos = 6;
@@ -87,7 +88,7 @@ function Thumbnail({
     <Box display="flex" alignItems="center">
       <chakra.img src={url} alt={name} height="52px" borderRadius="3px" />
       <Action kind="quiet" aria-label={t('view.trials.leave-out', { name })} onClick={onDrop}>
-        ✕
+        <X size={18} aria-hidden="true" />
       </Action>
     </Box>
   );

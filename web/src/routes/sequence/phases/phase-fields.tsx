@@ -13,6 +13,7 @@ import { ValueField } from '../../../ui/value-field.tsx';
 import { GunFields } from './gun-fields.tsx';
 import { levelIn, otherLevels, percentFrom, type LevelUnit } from '../staves/levels.ts';
 import type { Score } from '../use-score.ts';
+import { X } from 'lucide-react';
 
 export interface PhaseFieldsProps {
   readonly seamId: string;
@@ -295,7 +296,7 @@ function Taps({ seamId, score, whole }: PhaseFieldsProps) {
             aria-label={t('view.sequence.remove-tap', { at: at + 1 })}
             onClick={() => score.edit({ tapsAtMm: tapsAtMm.filter((_, index) => index !== at) }, `tap ${at} away`)}
           >
-            ✕
+            <X size={18} aria-hidden="true" />
           </Action>
         </Box>
       ))}

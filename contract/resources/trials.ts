@@ -4,7 +4,17 @@ import { message } from '@fox-tempo/core/base/messages';
 import { causeCodes } from '@fox-tempo/core/evidence/judge';
 import { gunRanges } from '@fox-tempo/core/setting/plan';
 import { stepKinds } from '@fox-tempo/core/machine/setup';
-import { handPatterns, places, sounds, symptomCodes, testKinds, timers } from '@fox-tempo/core/evidence/trial';
+import {
+  handPatterns,
+  measuredFigure,
+  measuredNames,
+  places,
+  sounds,
+  symptomCodes,
+  testKinds,
+  timers,
+  type MeasuredName,
+} from '@fox-tempo/core/evidence/trial';
 import { z } from 'zod';
 import {
   closed,
@@ -17,7 +27,7 @@ import {
   ranged,
   timestampField,
 } from '../fields.ts';
-import { acrossMm, limitsField, smallMm } from '../limits.ts';
+import { acrossMm, limitsField } from '../limits.ts';
 import { pageOf } from '../page.ts';
 
 const text = (most: number) => z.string().trim().max(most);
@@ -32,16 +42,16 @@ export const symptomAnswer = z.strictObject({
 export const trialMeasured = z.strictObject({
   legsMm: z.tuple([acrossMm, acrossMm]).optional(),
   gauge: z.enum(['fits', 'small', 'large']).optional(),
-  throatMm: acrossMm.optional(),
-  widthMm: acrossMm.optional(),
-  heightMm: smallMm.optional(),
-  undercutMm: z.number().min(0).max(5).optional(),
-  backWidthMm: smallMm.optional(),
-  backMm: smallMm.optional(),
-  spatter: z.int().min(0).max(4).optional(),
-  soot: z.int().min(0).max(3).optional(),
-  wireEndMm: z.number().min(0).max(100).optional(),
+  ...(Object.fromEntries(measuredNames.map((name) => [name, measuredField(name).optional()])) as Record<
+    MeasuredName,
+    z.ZodOptional<z.ZodNumber>
+  >),
 });
+
+function measuredField(name: MeasuredName): z.ZodNumber {
+  const { range, whole = false } = measuredFigure(name);
+  return (whole ? z.int() : z.number()).min(range[0]).max(range[1]);
+}
 
 export const trialTiming = z.strictObject({
   seconds: z.number().min(0.3).max(3600),

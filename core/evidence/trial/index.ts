@@ -1,6 +1,7 @@
 export { usualLevel } from './limits-for-seam.ts';
 export { loosened, type LimitName } from './loosened.ts';
 export { presetLimits } from './preset-limits.ts';
+export { measuredFigure, measuredNames, type MeasuredFigure, type MeasuredName } from './measured.ts';
 export { nearness, tooFar, type Difference, type Nearness, type WeldKind } from './nearest.ts';
 export { timedFigures, timerErrorS, type TimedFigures } from './figures.ts';
 export {

@@ -1,5 +1,6 @@
 /** A trial as it was recorded at the machine. Blank is "not looked at", which is not "no". */
 import { message, type Said } from '../../base/messages/index.ts';
+import type { MeasuredName } from './measured.ts';
 import type { SymptomCode } from './symptoms.ts';
 
 export const places = ['first', 'along', 'last', 'back'] as const;
@@ -33,21 +34,10 @@ export interface TrialTiming {
   readonly by: Timer;
 }
 
-export interface TrialMeasured {
+export interface TrialMeasured extends Readonly<Partial<Record<MeasuredName, number | undefined>>> {
   readonly legsMm?: readonly [number, number] | undefined;
   /** Against the limits with a fillet gauge, where nobody read a figure. */
   readonly gauge?: 'fits' | 'small' | 'large' | undefined;
-  readonly throatMm?: number | undefined;
-  readonly widthMm?: number | undefined;
-  readonly heightMm?: number | undefined;
-  readonly undercutMm?: number | undefined;
-  readonly backWidthMm?: number | undefined;
-  readonly backMm?: number | undefined;
-  /** 0 none to 4. */
-  readonly spatter?: number | undefined;
-  /** 0 none to 3. */
-  readonly soot?: number | undefined;
-  readonly wireEndMm?: number | undefined;
 }
 
 export interface TrialTest {

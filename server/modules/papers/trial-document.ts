@@ -8,6 +8,8 @@ import { asStands } from '@fox-tempo/core/machine/teaching';
 import { outsideProcedure } from '@fox-tempo/core/evidence/procedure';
 import {
   lineNames,
+  measuredFigure,
+  measuredNames,
   severityNames,
   symptoms,
   testNames,
@@ -75,15 +77,11 @@ export function trialDocument(content: RecordContent, say: Words): TDocumentDefi
     ...(measured.legsMm
       ? [[format(lineNames.legs), measured.legsMm.map((mm) => say.quantity(mm, 'shortLength', 1)).join(' / ')] as const]
       : []),
-    ...(measured.throatMm === undefined
-      ? []
-      : [[format(lineNames.throat), say.quantity(measured.throatMm, 'shortLength', 1)] as const]),
-    ...(measured.heightMm === undefined
-      ? []
-      : [[format(lineNames.height), say.quantity(measured.heightMm, 'shortLength', 1)] as const]),
-    ...(measured.undercutMm === undefined
-      ? []
-      : [[format(lineNames.undercut), say.quantity(measured.undercutMm, 'shortLength', 1)] as const]),
+    ...measuredNames.flatMap((name) => {
+      const value = measured[name];
+      const { name: said, of, step } = measuredFigure(name);
+      return value === undefined ? [] : [[format(said), say.quantity(value, of, step < 1 ? 1 : 0)] as const];
+    }),
     ...(timed ? [[t('view.trials.travel'), say.quantity(timed.travelMmPerMin, 'travel', 0)] as const] : []),
     ...(body.displayed?.currentA === undefined
       ? []

@@ -2,7 +2,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { MachineResource, Trial } from '@fox-tempo/contract';
 import { amount, type SaidValue } from '@fox-tempo/core/base/messages';
-import { symptoms, trialVerdict, type SymptomCode } from '@fox-tempo/core/evidence/trial';
+import { measuredFigure, symptoms, trialVerdict, type SymptomCode } from '@fox-tempo/core/evidence/trial';
 import { Link, useLoaderData, useNavigate } from 'react-router';
 import { api } from '../../data/api.ts';
 import { blobAddress } from '../../data/blobs.ts';
@@ -281,7 +281,7 @@ function beadLines(trials: readonly Trial[]): Line[] {
     line(t('view.trials.travel'), ({ foundTravelMmPerMin }) =>
       foundTravelMmPerMin === null ? null : amount('travel', foundTravelMmPerMin, 0),
     ),
-    line(t('view.trials.width'), ({ body }) =>
+    line(format(measuredFigure('widthMm').name), ({ body }) =>
       body.measured.widthMm === undefined ? null : amount('shortLength', body.measured.widthMm, 1),
     ),
     line(t('view.trials.current-while-welding'), ({ body }) =>
@@ -290,7 +290,7 @@ function beadLines(trials: readonly Trial[]): Line[] {
     line(t('view.trials.voltage-while-welding'), ({ body }) =>
       body.displayed?.voltageV === undefined ? null : amount('voltage', body.displayed.voltageV, 1),
     ),
-    line(t('view.trials.spatter-grade'), ({ body }) =>
+    line(format(measuredFigure('spatter').name), ({ body }) =>
       body.measured.spatter === undefined ? null : String(body.measured.spatter),
     ),
   ];

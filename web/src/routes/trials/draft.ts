@@ -2,6 +2,7 @@
 import type { StandInBead, TrialBody, TrialCreate } from '@fox-tempo/contract';
 import {
   symptomsOn,
+  type MeasuredName,
   type Side,
   type Sound,
   type SymptomAnswer,
@@ -39,19 +40,6 @@ export interface Draft {
   readonly gasBatch: string;
   readonly note: string;
 }
-
-export const measuredNames = [
-  'throatMm',
-  'widthMm',
-  'heightMm',
-  'undercutMm',
-  'backWidthMm',
-  'backMm',
-  'spatter',
-  'soot',
-  'wireEndMm',
-] as const;
-export type MeasuredName = (typeof measuredNames)[number];
 
 export const blankDraft: Draft = {
   weldedBy: null,

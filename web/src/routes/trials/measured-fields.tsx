@@ -1,13 +1,21 @@
 /** What was measured at the bead and read on the panel. Nothing is needed; blank is "not looked at". */
 import { Box } from '@chakra-ui/react';
 import type { QuantityName } from '@fox-tempo/core/base/units';
-import { handPatterns, sounds, testKinds, testNames, type Sound } from '@fox-tempo/core/evidence/trial';
+import {
+  handPatterns,
+  measuredFigure,
+  measuredNames,
+  sounds,
+  testKinds,
+  testNames,
+  type Sound,
+} from '@fox-tempo/core/evidence/trial';
 import { gunRanges } from '@fox-tempo/core/setting/plan';
 import { t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
-import type { Draft, HandPattern, MeasuredName } from './draft.ts';
+import type { Draft, HandPattern } from './draft.ts';
 
 export interface MeasuredProps {
   readonly seamId: string;
@@ -117,51 +125,29 @@ export function Panelled({ seamId, draft, onChange }: Omit<MeasuredProps, 'hasLe
   );
 }
 
-const more: readonly {
-  readonly name: MeasuredName;
-  readonly of: QuantityName;
-  readonly range: readonly [number, number];
-  readonly step: number;
-  readonly whole?: true;
-  readonly label: () => string;
-}[] = [
-  { name: 'throatMm', of: 'shortLength', range: [0.3, 40], step: 0.1, label: () => t('view.trials.throat-field') },
-  { name: 'widthMm', of: 'shortLength', range: [0.3, 40], step: 0.5, label: () => t('view.trials.width') },
-  { name: 'heightMm', of: 'shortLength', range: [0, 20], step: 0.1, label: () => t('view.trials.height-field') },
-  { name: 'undercutMm', of: 'shortLength', range: [0, 5], step: 0.1, label: () => t('view.trials.undercut-depth') },
-  {
-    name: 'backWidthMm',
-    of: 'shortLength',
-    range: [0, 20],
-    step: 0.5,
-    label: () => t('view.trials.back-width'),
-  },
-  { name: 'backMm', of: 'shortLength', range: [0, 20], step: 0.1, label: () => t('view.trials.back-height') },
-  { name: 'spatter', of: 'plain', range: [0, 4], step: 1, whole: true, label: () => t('view.trials.spatter-grade') },
-  { name: 'soot', of: 'plain', range: [0, 3], step: 1, whole: true, label: () => t('view.trials.soot-grade') },
-  { name: 'wireEndMm', of: 'shortLength', range: [0, 100], step: 1, label: () => t('view.trials.wire-left') },
-];
-
 export function More({ seamId, draft, onChange }: Omit<MeasuredProps, 'hasLegs'>) {
   const { measured, heard, tests } = draft;
   return (
     <Box display="grid" gap="3">
       <Box display="grid" gap="2" gridTemplateColumns="repeat(auto-fill, minmax(118px, 1fr))">
-        {more.map(({ name, of, range, step, whole = false, label }) => (
-          <ValueField
-            key={name}
-            label={label()}
-            of={of}
-            value={measured[name] ?? null}
-            keep={`trial/${seamId}/${name}`}
-            range={range}
-            step={step}
-            whole={whole}
-            optional
-            follows
-            onValue={(value) => onChange({ measured: { ...measured, [name]: value } })}
-          />
-        ))}
+        {measuredNames.map((name) => {
+          const { name: said, of, range, step, whole = false } = measuredFigure(name);
+          return (
+            <ValueField
+              key={name}
+              label={format(said)}
+              of={of}
+              value={measured[name] ?? null}
+              keep={`trial/${seamId}/${name}`}
+              range={range}
+              step={step}
+              whole={whole}
+              optional
+              follows
+              onValue={(value) => onChange({ measured: { ...measured, [name]: value } })}
+            />
+          );
+        })}
       </Box>
       <Box fontSize="label" color="quiet">
         {t('view.trials.spatter-is-counted')}

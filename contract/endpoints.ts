@@ -1,6 +1,7 @@
 /** Every endpoint of the API, once: it mounts the server's routes, types the client, writes OpenAPI, and drives the test that walks every endpoint. */
 import type { z } from 'zod';
 import type { Endpoint } from './endpoint.ts';
+import type { Id, Noun } from './fields.ts';
 import { blobEndpoints } from './resources/blobs.ts';
 import { bundleEndpoints } from './resources/bundles.ts';
 import { computeEndpoints } from './resources/compute.ts';
@@ -79,8 +80,31 @@ type Shape<K extends EndpointName, Part extends string> = Api[K] extends {
   ? S
   : never;
 
+/** Whose id stands first in a path. */
+type Owner<P extends string> = P extends `/seams/:${string}`
+  ? 'seam'
+  : P extends `/machines/:${string}`
+    ? 'machine'
+    : P extends `/parts/:${string}`
+      ? 'part'
+      : P extends `/orders/:${string}`
+        ? 'order'
+        : P extends `/people/:${string}`
+          ? 'person'
+          : P extends `/trials/:${string}`
+            ? 'trial'
+            : P extends `/runs/:${string}`
+              ? 'run'
+              : never;
+
 /** Parameters in an endpoint's path, by name. */
-export type ParamsOf<K extends EndpointName> = Record<Names<Api[K]['path']>, string>;
+export type ParamsOf<K extends EndpointName> = {
+  readonly [N in Names<Api[K]['path']>]: [N, Owner<Api[K]['path']>] extends ['id', infer Of extends Noun]
+    ? [Of] extends [never]
+      ? string
+      : Id<Of>
+    : string;
+};
 /** What it takes, as the server gets it. */
 export type BodyOf<K extends EndpointName> = [Shape<K, 'body'>] extends [never]
   ? undefined

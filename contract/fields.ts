@@ -67,4 +67,16 @@ export const gasField = z
 /** Names people type: trimmed, not empty, short enough for a card. */
 export const nameField = z.string().trim().min(1).max(80);
 export const idField = z.string().regex(/^[a-z0-9-]{1,64}$/);
+
+/** What has an id of its own. */
+export type Noun = 'cylinder' | 'feeder' | 'machine' | 'order' | 'part' | 'person' | 'seam' | 'spool' | 'trial' | 'run';
+/**
+ * An id that knows whose it is: the id of a seam is refused where a machine's is asked for. A text from an address or a form is taken for
+ * any of them, because only the server can tell.
+ */
+export type Id<Of extends Noun> = string & { readonly ofNoun?: Of };
+/** Field that holds the id of one noun. */
+export function idOf<Of extends Noun>(_noun: Of): z.ZodType<Id<Of>, string> {
+  return idField;
+}
 export const timestampField = z.iso.datetime();

@@ -1,4 +1,5 @@
 /** Everything that crosses a border, as Zod shapes and the types they infer. */
+export { type Id, type Noun } from './fields.ts';
 export { meltInput } from './verbs/melt.ts';
 export { planInput, questionOfVerb } from './verbs/plan.ts';
 export { pulseInput } from './verbs/pulse.ts';

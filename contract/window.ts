@@ -1,6 +1,6 @@
 /** Windows: how far a welder may move a setting on one machine. */
 import { z } from 'zod';
-import { idField, ranged } from './fields.ts';
+import { idOf, ranged } from './fields.ts';
 import { reasonField } from './lead-pin.ts';
 
 export const range = (low: number, high: number) =>
@@ -23,7 +23,7 @@ export const windowField = z.strictObject({
 
 /** Null takes the window away: nothing may be moved. */
 export const seamWindow = z.strictObject({
-  machineId: idField,
+  machineId: idOf('machine'),
   revision: z.int().min(1),
   window: windowField.nullable(),
   reason: reasonField,

@@ -2,12 +2,12 @@
 import type { Endpoints } from '../endpoint.ts';
 import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
-import { idField } from '../fields.ts';
+import { idOf } from '../fields.ts';
 import { phraseField } from '../problem.ts';
 import { bundle } from '../files/shop.ts';
 
 /** `write: false` only says what would come in. Several files at once are taken together or not at all. */
-export const bundleImport = z.strictObject({ file: z.unknown(), partId: idField.nullable(), write: z.boolean() });
+export const bundleImport = z.strictObject({ file: z.unknown(), partId: idOf('part').nullable(), write: z.boolean() });
 
 export const importReport = z.object({
   written: z.boolean(),

@@ -3,7 +3,7 @@ import type { Endpoints } from '../endpoint.ts';
 import { message } from '@fox-tempo/core/base/messages';
 import { dialSources, grooves, liners, setupProcesses } from '@fox-tempo/core/machine/setup';
 import { z } from 'zod';
-import { closed, fillerField, gasField, idField, ranged, timestampField } from '../fields.ts';
+import { closed, fillerField, gasField, idField, idOf, ranged, timestampField } from '../fields.ts';
 import { machineFile, polarityField } from '../files/machine.ts';
 import { issueShape } from '../problem.ts';
 import { pageOf } from '../page.ts';
@@ -29,7 +29,7 @@ export const machineCalibration = z.object({
 export type MachineCalibration = z.infer<typeof machineCalibration>;
 
 export const machineResource = z.object({
-  id: idField,
+  id: idOf('machine'),
   version: z.int(),
   file: machineFile,
   /** Taken out of use: kept with its history, not offered for new work. */
@@ -65,7 +65,7 @@ export const feederState = z.object({
 export const standingSave = z.object({
   process: z.enum(setupProcesses),
   polarity: polarityField,
-  feederId: idField,
+  feederId: idOf('feeder'),
   feeders: z.record(idField, feederState),
   /** Dial readings by dial id. */
   dials: z.record(idField, z.number()),

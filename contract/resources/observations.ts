@@ -5,7 +5,7 @@ import { wearParts } from '@fox-tempo/core/machine/wear';
 import { wireLefts, wireShapes } from '@fox-tempo/core/weld/score';
 import { stepKinds } from '@fox-tempo/core/machine/setup';
 import { z } from 'zod';
-import { closed, fillerField, gasField, idField, materialField, ranged, timestampField } from '../fields.ts';
+import { closed, fillerField, gasField, idField, idOf, materialField, ranged, timestampField } from '../fields.ts';
 import { pageOf } from '../page.ts';
 
 const note = z.string().trim().max(300);
@@ -48,7 +48,7 @@ export const recordedKinds = {
   /** Lines of a card that a hand set and ticked at the machine. */
   'dials-set': z.strictObject({ dials: dialReadings }),
   replaced: z.strictObject({
-    feederId: idField,
+    feederId: idOf('feeder'),
     part: closed(wearParts),
     /** Worn out, or taken off while still good. */
     reason: z.enum(['worn', 'still-good']),
@@ -94,8 +94,8 @@ export const actKinds = [
 export type ActKind = (typeof actKinds)[number];
 
 const common = {
-  machineId: idField.optional(),
-  seamId: idField.optional(),
+  machineId: idOf('machine').optional(),
+  seamId: idOf('seam').optional(),
   /** Who welded, when it was somebody else than who records. */
   weldedBy: idField.optional(),
   /** The device's clock, where it recorded without the server. */
@@ -119,13 +119,13 @@ export const observationCreate = z.discriminatedUnion('kind', [
     kind: z.literal('dials-set'),
     body: recordedKinds['dials-set'],
     ...common,
-    machineId: idField,
+    machineId: idOf('machine'),
   }),
   z.strictObject({
     kind: z.literal('replaced'),
     body: recordedKinds.replaced,
     ...common,
-    machineId: idField,
+    machineId: idOf('machine'),
   }),
   z.strictObject({ kind: z.literal('note'), body: recordedKinds.note, ...common }),
   z.strictObject({ kind: z.literal('handed-over'), body: recordedKinds['handed-over'], ...common }),
@@ -142,8 +142,8 @@ export const observation = z.object({
   /** Under whose session it came, where that was somebody else's. */
   sentBy: z.string().nullable(),
   weldedBy: z.string().nullable(),
-  machineId: idField.nullable(),
-  seamId: idField.nullable(),
+  machineId: idOf('machine').nullable(),
+  seamId: idOf('seam').nullable(),
   revision: z.int().nullable(),
   contentHash: z.string().nullable(),
   corrects: z.uuid().nullable(),

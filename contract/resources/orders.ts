@@ -2,13 +2,13 @@
 import type { Endpoints } from '../endpoint.ts';
 import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
-import { idField } from '../fields.ts';
+import { idOf } from '../fields.ts';
 import { pageOf } from '../page.ts';
 
 export const order = z.object({
-  id: idField,
+  id: idOf('order'),
   number: z.string(),
-  partId: idField,
+  partId: idOf('part'),
   partName: z.string(),
   quantity: z.int().positive(),
   /** Sum of what was counted. */
@@ -20,7 +20,7 @@ export const order = z.object({
 
 const orderContent = {
   number: z.string().trim().min(1).max(40),
-  partId: idField,
+  partId: idOf('part'),
   quantity: z.int().min(1).max(100_000),
   dueOn: z.iso.date(),
 };

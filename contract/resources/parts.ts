@@ -2,11 +2,11 @@
 import type { Endpoints } from '../endpoint.ts';
 import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
-import { idField, nameField } from '../fields.ts';
+import { idOf, nameField } from '../fields.ts';
 import { pageOf } from '../page.ts';
 
 export const part = z.object({
-  id: idField,
+  id: idOf('part'),
   name: z.string(),
   about: z.string(),
   version: z.int(),

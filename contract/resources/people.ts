@@ -2,7 +2,7 @@
 import type { Endpoints } from '../endpoint.ts';
 import { message, type CoreSentences } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
-import { idField, nameField, timestampField } from '../fields.ts';
+import { idOf, nameField, timestampField } from '../fields.ts';
 import { roles } from '../roles.ts';
 import { pageOf } from '../page.ts';
 
@@ -34,7 +34,7 @@ export const readsContent = {
 
 export const person = z.object({
   ...readsContent,
-  id: idField,
+  id: idOf('person'),
   name: z.string(),
   role: roleField,
   version: z.int(),

@@ -3,7 +3,7 @@ import type { Endpoints } from '../endpoint.ts';
 import { message } from '@fox-tempo/core/base/messages';
 import { heldCodes } from '@fox-tempo/core/evidence/run';
 import { z } from 'zod';
-import { closed, fillerField, gasField, idField, ranged, timestampField } from '../fields.ts';
+import { closed, fillerField, gasField, idField, idOf, ranged, timestampField } from '../fields.ts';
 import { dialReadings } from './observations.ts';
 import { phraseField } from '../problem.ts';
 import { drawn } from './orders.ts';
@@ -15,8 +15,8 @@ export const runBody = z.strictObject({
   seconds: z.number().min(0.3).max(36_000).optional(),
   /** Dials as found, only those that were read. */
   dials: dialReadings.optional(),
-  spoolId: idField.optional(),
-  cylinderId: idField.optional(),
+  spoolId: idOf('spool').optional(),
+  cylinderId: idOf('cylinder').optional(),
   /** Oxide taken off so long ago, min. */
   cleanedMinutesAgo: z.number().min(0).max(100_000).optional(),
   soot: z.int().min(0).max(3).optional(),
@@ -25,9 +25,9 @@ export const runBody = z.strictObject({
 });
 
 export const runCreate = z.strictObject({
-  seamId: idField,
-  machineId: idField,
-  orderId: idField.optional(),
+  seamId: idOf('seam'),
+  machineId: idOf('machine'),
+  orderId: idOf('order').optional(),
   revision: z.int().min(1),
   weldedBy: idField.optional(),
   deviceAt: timestampField.optional(),
@@ -62,16 +62,16 @@ export const run = z.object({
   id: z.uuid(),
   row: z.int(),
   at: timestampField,
-  seamId: idField,
+  seamId: idOf('seam'),
   seamName: z.string(),
   partName: z.string(),
-  machineId: idField,
+  machineId: idOf('machine'),
   machineName: z.string(),
-  orderId: idField.nullable(),
+  orderId: idOf('order').nullable(),
   orderNumber: z.string().nullable(),
   revision: z.int(),
   recordedBy: z.string(),
-  recordedById: idField,
+  recordedById: idOf('person'),
   /** Under whose session it came, where that was somebody else's. */
   sentBy: z.string().nullable(),
   deviceAt: timestampField.nullable(),

@@ -6,7 +6,7 @@ import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
 import {
   arcIntentField,
-  idField,
+  idOf,
   jointField,
   materialField,
   nameField,
@@ -62,8 +62,8 @@ export const revision = z.object({
 });
 
 export const seamResource = z.object({
-  id: idField,
-  partId: idField,
+  id: idOf('seam'),
+  partId: idOf('part'),
   partName: z.string(),
   version: z.int(),
   spec: seamSpec,
@@ -76,7 +76,7 @@ export const seamResource = z.object({
   issued: z.array(
     z.object({
       revision: z.int(),
-      machineId: idField,
+      machineId: idOf('machine'),
       reason: z.string(),
       by: z.string(),
       at: timestampField,
@@ -85,7 +85,7 @@ export const seamResource = z.object({
   /** How far a welder may move the setting, machine by machine; tested when it was written. */
   windows: z.array(
     z.object({
-      machineId: idField,
+      machineId: idOf('machine'),
       revision: z.int(),
       window: windowField,
       failureBelow95: z.number(),
@@ -95,7 +95,9 @@ export const seamResource = z.object({
     }),
   ),
   /** How welders move it for themselves inside its window: the newest of each, for the revision it was made for. */
-  offsets: z.array(z.object({ machineId: idField, personId: idField, revision: z.int(), offset: offsetField })),
+  offsets: z.array(
+    z.object({ machineId: idOf('machine'), personId: idOf('person'), revision: z.int(), offset: offsetField }),
+  ),
   /** What a weld may look like; null: the preset of level C. */
   limits: limitsField.nullable(),
   /** Which writing of the limits it is, by whom and why; null: nobody has written any. */
@@ -115,25 +117,25 @@ export const seamLock = z.strictObject({ locked: z.boolean(), reason: reasonFiel
 /** Makes a revision the shop's reference for this seam on one machine. */
 export const seamIssue = z.strictObject({
   revision: z.int().min(1),
-  machineId: idField,
+  machineId: idOf('machine'),
   reason: reasonField,
   /** Passed trials that stand for it. */
   evidence: z.array(z.uuid()).min(1).max(20),
 });
 
 /** One's own way of setting it, inside the window; an empty one takes it away. */
-export const seamOffset = z.strictObject({ machineId: idField, revision: z.int().min(1), offset: offsetField });
+export const seamOffset = z.strictObject({ machineId: idOf('machine'), revision: z.int().min(1), offset: offsetField });
 
 /** Lets whoever is signed in save beyond lock and window of this seam for a while: a lead hand's name, PIN and reason, on the spot. */
 export const seamRelease = z.strictObject({ by: leadPin, reason: reasonField });
 
 export const seamReleased = z.object({ until: timestampField });
 
-export const seamCopy = z.strictObject({ partId: idField, name: nameField });
+export const seamCopy = z.strictObject({ partId: idOf('part'), name: nameField });
 
-export const seamMove = z.strictObject({ partId: idField });
+export const seamMove = z.strictObject({ partId: idOf('part') });
 
-export const seamCreate = z.strictObject({ partId: idField, spec: seamSpec });
+export const seamCreate = z.strictObject({ partId: idOf('part'), spec: seamSpec });
 
 export type RevisionUse = z.infer<typeof revisionUse>;
 

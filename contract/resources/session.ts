@@ -2,7 +2,7 @@
 import type { Endpoints } from '../endpoint.ts';
 import { message, languages } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
-import { idField, nameField, thicknessRuleField, timestampField } from '../fields.ts';
+import { idOf, nameField, thicknessRuleField, timestampField } from '../fields.ts';
 import { newPinField, pinField, readsContent, roleField, wrongTries } from './people.ts';
 
 export const preferences = z.object({
@@ -14,9 +14,9 @@ export const preferences = z.object({
 
 export const preferencesSave = z.strictObject({ ...preferences.shape, language: z.enum(languages).nullable() });
 
-export const signIn = z.strictObject({ personId: idField, pin: pinField });
+export const signIn = z.strictObject({ personId: idOf('person'), pin: pinField });
 
-export const demoSignIn = z.strictObject({ personId: idField });
+export const demoSignIn = z.strictObject({ personId: idOf('person') });
 
 export const ownerCreate = z.strictObject({
   code: z.string().trim().min(1).max(40),
@@ -40,7 +40,7 @@ export const ownSessions = z.array(ownSession);
 export const sessionState = z.object({
   me: z
     .object({
-      id: idField,
+      id: idOf('person'),
       name: z.string(),
       role: roleField,
       preferences,
@@ -60,7 +60,9 @@ export const sessionState = z.object({
   /** No owner yet: the one-time code that the start printed makes the first one. */
   needsOwner: z.boolean(),
   /** Names on the sign-in page. */
-  people: z.array(z.object({ id: idField, name: z.string(), role: roleField, hasPin: z.boolean(), ...readsContent })),
+  people: z.array(
+    z.object({ id: idOf('person'), name: z.string(), role: roleField, hasPin: z.boolean(), ...readsContent }),
+  ),
 });
 
 export type Preferences = z.infer<typeof preferences>;

@@ -3,15 +3,15 @@ import type { Endpoints } from '../endpoint.ts';
 import { message } from '@fox-tempo/core/base/messages';
 import { slotStates } from '@fox-tempo/core/machine/dials';
 import { z } from 'zod';
-import { closed, idField, timestampField } from '../fields.ts';
+import { closed, idField, idOf, timestampField } from '../fields.ts';
 import { dialReadings } from './observations.ts';
 
 export const shiftSlot = z.object({
-  machineId: idField,
+  machineId: idOf('machine'),
   machineName: z.string(),
   slot: z.int(),
   entryId: z.int(),
-  seamId: idField,
+  seamId: idOf('seam'),
   seamName: z.string(),
   revision: z.int(),
   /** Revision issued on this machine; null: none. */

@@ -2,7 +2,7 @@
 import type { Endpoints } from '../endpoint.ts';
 import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
-import { idField, timestampField } from '../fields.ts';
+import { idOf, timestampField } from '../fields.ts';
 import { programFile } from '../files/program.ts';
 import { dialReadings } from './observations.ts';
 import { pageOf } from '../page.ts';
@@ -11,7 +11,7 @@ import { pageOf } from '../page.ts';
 export const slotEntry = z.object({
   id: z.int(),
   slot: z.int(),
-  seamId: idField,
+  seamId: idOf('seam'),
   seamName: z.string(),
   partName: z.string(),
   /** Revision of the seam's program. */
@@ -27,7 +27,7 @@ export const slotEntry = z.object({
 });
 
 export const slotStore = z.strictObject({
-  seamId: idField,
+  seamId: idOf('seam'),
   note: z.string().trim().max(300),
   /** The entry seen in the slot, which this one replaces; null when it was seen empty. */
   replaces: z.int().nullable(),

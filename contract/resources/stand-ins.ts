@@ -2,11 +2,11 @@
 import type { Endpoints } from '../endpoint.ts';
 import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
-import { idField, ranged } from '../fields.ts';
+import { idField, idOf, ranged } from '../fields.ts';
 import { trialBody } from './trials.ts';
 
 export const standInWeld = z.strictObject({
-  seamId: idField,
+  seamId: idOf('seam'),
   revision: z.int().min(1).optional(),
   weldedBy: idField.optional(),
   /** Dials as they stand on it; what is left out stands as the card says. */

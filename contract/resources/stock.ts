@@ -2,7 +2,7 @@
 import type { Endpoints } from '../endpoint.ts';
 import { message } from '@fox-tempo/core/base/messages';
 import { z } from 'zod';
-import { fillerField, gasField, idField, nameField, ranged, timestampField } from '../fields.ts';
+import { fillerField, gasField, idOf, nameField, ranged, timestampField } from '../fields.ts';
 
 /** How a flow or pressure was read: where, and by what. */
 export const readingConvention = z.enum([
@@ -19,14 +19,14 @@ const cylinderContent = {
   pressureBar: z.number().min(0).max(350).nullable(),
   massKg: z.number().min(0).max(500).nullable(),
   convention: readingConvention,
-  machineId: idField.nullable(),
+  machineId: idOf('machine').nullable(),
 };
 
 export const cylinderSave = z.strictObject({ ...cylinderContent, retired: z.boolean().default(false) });
 
 /** Levels are sums of movements: below nought means that more was taken than was ever read. */
 export const cylinder = z.object({
-  id: idField,
+  id: idOf('cylinder'),
   version: z.int(),
   ...cylinderContent,
   pressureBar: z.number().nullable(),
@@ -41,13 +41,13 @@ const spoolContent = {
   filler: fillerField,
   diameterMm: ranged('diameterMm'),
   massKg: z.number().min(0).max(500),
-  machineId: idField.nullable(),
+  machineId: idOf('machine').nullable(),
 };
 
 export const spoolSave = z.strictObject({ ...spoolContent, retired: z.boolean().default(false) });
 
 export const spool = z.object({
-  id: idField,
+  id: idOf('spool'),
   version: z.int(),
   ...spoolContent,
   massKg: z.number(),

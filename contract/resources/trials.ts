@@ -21,6 +21,7 @@ import {
   fillerField,
   gasField,
   idField,
+  idOf,
   materialField,
   modeField,
   positionField,
@@ -120,8 +121,8 @@ export const trialBody = z.strictObject({
 });
 
 export const trialCreate = z.strictObject({
-  seamId: idField,
-  machineId: idField,
+  seamId: idOf('seam'),
+  machineId: idOf('machine'),
   /** Left out: the newest. */
   revision: z.int().min(1).optional(),
   weldedBy: idField.optional(),
@@ -143,15 +144,15 @@ export const trialRow = z.object({
   id: z.uuid(),
   row: z.int(),
   at: timestampField,
-  seamId: idField,
+  seamId: idOf('seam'),
   seamName: z.string(),
   partName: z.string(),
-  machineId: idField,
+  machineId: idOf('machine'),
   machineName: z.string(),
   revision: z.int(),
   recordedBy: z.string(),
   weldedBy: z.string(),
-  weldedById: idField,
+  weldedById: idOf('person'),
   verdict,
   byEyeOnly: z.boolean(),
   materialGroup: materialField,

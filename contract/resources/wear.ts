@@ -3,7 +3,7 @@ import type { Endpoints } from '../endpoint.ts';
 import { message } from '@fox-tempo/core/base/messages';
 import { wearParts } from '@fox-tempo/core/machine/wear';
 import { z } from 'zod';
-import { closed, idField, timestampField } from '../fields.ts';
+import { closed, idOf, timestampField } from '../fields.ts';
 
 const life = z.object({
   expected: z.number(),
@@ -14,9 +14,9 @@ const life = z.object({
 });
 
 export const wearRow = z.object({
-  machineId: idField,
+  machineId: idOf('machine'),
   machineName: z.string(),
-  feederId: idField,
+  feederId: idOf('feeder'),
   feederLabel: z.string(),
   part: closed(wearParts),
   /** In the part's own unit: minutes or kilograms. */

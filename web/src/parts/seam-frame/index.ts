@@ -1,3 +1,3 @@
-export { SeamFrame } from './seam-frame.tsx';
+export { SeamPage, type SeamWork } from './seam-page.tsx';
 export { SeamHead } from './seam-head.tsx';
 export { SheetFrame } from './sheet-frame.tsx';

@@ -1,102 +1,83 @@
 /** The procedure of a seam on one machine: what it is and its ranges, as it is printed, beside everything that ever happened to its program. */
 import { atMachine, questionOf } from '@fox-tempo/core/site';
 import { Box } from '@chakra-ui/react';
-import { type MachineResource, type Revision, type SeamResource } from '@fox-tempo/contract';
+import { type Revision, type SeamResource } from '@fox-tempo/contract';
 import { planSeam } from '@fox-tempo/core/setting/plan';
 import { procedureSheet, type ProcedureSection } from '@fox-tempo/core/evidence/procedure';
 import { useState } from 'react';
-import { Link, useLoaderData, useParams } from 'react-router';
+import { Link } from 'react-router';
 import { procedureAddress } from '../../data/api.ts';
 import type { StandingMachine } from '../../sheet/standing-machine.ts';
 import { useSettings } from '../../session/settings.ts';
 import { spoken, t, format } from '../../lib/words.ts';
 import { useEndpointList } from '../../data/queries.ts';
-import type { SeamAndMachines } from '../../sheet/load.ts';
-import { useMachineFor } from '../../sheet/machine-choice.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
-import { SeamFrame } from '../../parts/seam-frame/index.ts';
+import { SeamPage, type SeamWork } from '../../parts/seam-frame/index.ts';
 import { ProgramHistory } from './program-history.tsx';
 
 export function ProcedureView() {
-  const { seam, machines } = useLoaderData<SeamAndMachines>();
-  const { id = '' } = useParams();
-  return <OneProcedure key={id} seam={seam} machines={machines} />;
+  return (
+    <SeamPage
+      title={({ spec }) => t('view.procedure.title', { seam: spec.name })}
+      line={() => t('view.procedure.title-why')}
+      withoutSetting={t('view.procedure.needs-a-setting')}
+    >
+      {(work) => <OnMachine {...work} />}
+    </SeamPage>
+  );
 }
 
-function OneProcedure({
-  seam,
-  machines,
-}: {
-  readonly seam: SeamResource;
-  readonly machines: readonly MachineResource[];
-}) {
-  const machine = useMachineFor(machines, seam);
+function OnMachine({ seam, machines, machine }: SeamWork) {
   const { data: revisions, isError } = useEndpointList('revisions', { params: { id: seam.id } });
   const [chosen, setChosen] = useState<string | null>(null);
-  const inForce = seam.issued.find((one) => one.machineId === machine?.id)?.revision ?? null;
+  const inForce = seam.issued.find((one) => one.machineId === machine.id)?.revision ?? null;
   const number = chosen === null ? (inForce ?? seam.revision?.number) : Number(chosen);
   const revision = number === seam.revision?.number ? seam.revision : revisions?.find((one) => one.number === number);
   return (
-    <SeamFrame
-      seam={seam}
-      machines={machines}
-      machine={machine}
-      title={t('view.procedure.title', { seam: seam.spec.name })}
-      line={t('view.procedure.title-why')}
+    <Box
+      display="grid"
+      gap="3"
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.4fr) minmax(0, 1fr)' }}
+      alignItems="start"
     >
-      {!seam.revision || !machine ? (
-        <Notice level="note">
-          {t('view.procedure.needs-a-setting')} <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
-        </Notice>
-      ) : (
-        <Box
-          display="grid"
-          gap="3"
-          gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.4fr) minmax(0, 1fr)' }}
-          alignItems="start"
+      <Box display="grid" gap="3" minWidth={0}>
+        <Panel
+          title={t('view.procedure.revision-on-machine', { number: number ?? 0, machine: machine.file.name })}
+          aside={
+            <Box textStyle="label" color={number === inForce ? 'spruce' : 'quiet'} fontWeight={600}>
+              {number === inForce ? t('view.procedure.in-force-here') : t('view.procedure.not-in-force')}
+            </Box>
+          }
         >
-          <Box display="grid" gap="3" minWidth={0}>
-            <Panel
-              title={t('view.procedure.revision-on-machine', { number: number ?? 0, machine: machine.file.name })}
-              aside={
-                <Box textStyle="label" color={number === inForce ? 'spruce' : 'quiet'} fontWeight={600}>
-                  {number === inForce ? t('view.procedure.in-force-here') : t('view.procedure.not-in-force')}
-                </Box>
-              }
-            >
-              <Box display="flex" gap="3" alignItems="end" flexWrap="wrap" mb="2">
-                <ChoiceField
-                  label={t('view.procedure.revision')}
-                  value={String(number)}
-                  choices={(revisions ?? [seam.revision]).map((one) => ({
-                    value: String(one.number),
-                    label:
-                      one.number === inForce
-                        ? t('view.procedure.in-force', { number: one.number })
-                        : String(one.number),
-                  }))}
-                  onChange={setChosen}
-                />
-                <PaperLinks seamId={seam.id} machineId={machine.id} number={number ?? 1} />
-              </Box>
-              {isError ? (
-                <Notice level="caution">{t('view.seams.revisions-failed')}</Notice>
-              ) : revision ? (
-                <Sheet seam={seam} machine={machine} revision={revision} />
-              ) : (
-                <Box color="quiet" role="status">
-                  {t('view.seams.loading-the-revisions')}
-                </Box>
-              )}
-            </Panel>
+          <Box display="flex" gap="3" alignItems="end" flexWrap="wrap" mb="2">
+            <ChoiceField
+              label={t('view.procedure.revision')}
+              value={String(number)}
+              choices={(revisions ?? (seam.revision ? [seam.revision] : [])).map((one) => ({
+                value: String(one.number),
+                label:
+                  one.number === inForce ? t('view.procedure.in-force', { number: one.number }) : String(one.number),
+              }))}
+              onChange={setChosen}
+            />
+            <PaperLinks seamId={seam.id} machineId={machine.id} number={number ?? 1} />
           </Box>
-          <ProgramHistory seam={seam} machines={machines} revisions={revisions ?? []} />
-        </Box>
-      )}
-    </SeamFrame>
+          {isError ? (
+            <Notice level="caution">{t('view.seams.revisions-failed')}</Notice>
+          ) : revision ? (
+            <Sheet seam={seam} machine={machine} revision={revision} />
+          ) : (
+            <Box color="quiet" role="status">
+              {t('view.seams.loading-the-revisions')}
+            </Box>
+          )}
+        </Panel>
+      </Box>
+      <ProgramHistory seam={seam} machines={machines} revisions={revisions ?? []} />
+    </Box>
   );
 }
 

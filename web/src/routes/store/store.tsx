@@ -1,44 +1,26 @@
 /** Storing a setting into a machine's memory: which slot, what it would overwrite line by line, and what stays of it. */
 import { t } from '../../lib/words.ts';
-import { Notice } from '../../ui/notice.tsx';
 import { Box } from '@chakra-ui/react';
-import { Link, useLoaderData } from 'react-router';
-import { useMachineFor } from '../../sheet/machine-choice.ts';
 import { Slots } from './slots.tsx';
-import { SeamFrame } from '../../parts/seam-frame/index.ts';
-import { type SeamAndMachines } from '../../sheet/load.ts';
+import { SeamPage } from '../../parts/seam-frame/index.ts';
 
 import { useSettings } from '../../session/settings.ts';
 import { shopTime } from '../../lib/time.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 
 export function Store() {
-  const { seam, machines } = useLoaderData<SeamAndMachines>();
   const chooseMachine = useSettings((state) => state.chooseMachine);
-  const machine = useMachineFor(machines, seam);
-  const program = seam.revision?.program ?? null;
   return (
-    <SeamFrame
-      seam={seam}
-      machines={machines}
-      machine={machine}
-      title={t('view.memory.store', { spec: seam.spec.name })}
-      line={
-        seam.revision
-          ? t('view.memory.revision-saved', {
-              number: seam.revision.number,
-              createdAt: shopTime(seam.revision.createdAt),
-            })
+    <SeamPage
+      title={({ spec }) => t('view.memory.store', { spec: spec.name })}
+      line={({ revision }) =>
+        revision
+          ? t('view.memory.revision-saved', { number: revision.number, createdAt: shopTime(revision.createdAt) })
           : t('view.memory.no-setting')
       }
+      withoutSetting={t('view.memory.nothing-to-store')}
     >
-      {!program ? (
-        <Notice level="note">
-          {t('view.memory.nothing-to-store')} <Link to={`/seams/${seam.id}`}>{t('view.memory.save-first')}</Link>
-        </Notice>
-      ) : !machine ? (
-        <Notice level="note">{t('view.memory.no-machine')}</Notice>
-      ) : (
+      {({ seam, machines, machine }) => (
         <>
           <Box maxWidth="340px">
             <ChoiceField
@@ -54,6 +36,6 @@ export function Store() {
           <Slots key={machine.id} seam={seam} machine={machine} />
         </>
       )}
-    </SeamFrame>
+    </SeamPage>
   );
 }

@@ -19,20 +19,18 @@ import {
   type SweepPlan,
 } from '@fox-tempo/core/evidence/trial';
 import { useEffect, useState } from 'react';
-import { Link, useLoaderData } from 'react-router';
+import { Link } from 'react-router';
 import { api } from '../../data/api.ts';
-import { useEndpoint, useKept } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import type { StandingMachine } from '../../sheet/standing-machine.ts';
 import { useMay } from '../../session/session.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { fixed, t, format } from '../../lib/words.ts';
-import type { SeamAndMachines } from '../../sheet/load.ts';
-import { useMachineFor } from '../../sheet/machine-choice.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
-import { SeamFrame } from '../../parts/seam-frame/index.ts';
+import { SeamPage, type SeamWork } from '../../parts/seam-frame/index.ts';
 import { HistoryLine } from '../../parts/own-welds/index.ts';
 import { metronome } from './metronome.ts';
 import { Choose } from './measured-fields.tsx';
@@ -41,41 +39,20 @@ import { Choose } from './measured-fields.tsx';
 const unknownTrimMm = 0.5;
 
 export function TrialPlan() {
-  const { seam: loaded, machines } = useLoaderData<SeamAndMachines>();
-  const [seam, setSeam] = useKept('seam', loaded, { params: { id: loaded.id } });
-  const machine = useMachineFor(machines, seam);
   return (
-    <SeamFrame
-      seam={seam}
-      machines={machines}
-      machine={machine}
-      title={t('view.trials.plan-of-trials', { seam: seam.spec.name })}
-      line={t('view.trials.the-fewest-coupons')}
+    <SeamPage
+      title={({ spec }) => t('view.trials.plan-of-trials', { seam: spec.name })}
+      line={() => t('view.trials.the-fewest-coupons')}
+      withoutSetting={t('view.trials.no-setting')}
     >
-      {!seam.revision || !machine ? (
-        <Notice level="note">
-          {t('view.trials.no-setting')} <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
-        </Notice>
-      ) : (
-        <Planned key={`${machine.id} ${seam.revision.number}`} seam={seam} machine={machine} onSeam={setSeam} />
-      )}
-    </SeamFrame>
+      {(work) => <Planned key={`${work.machine.id} ${work.seam.revision?.number ?? 0}`} {...work} />}
+    </SeamPage>
   );
 }
 
-function Planned({
-  seam,
-  machine,
-  onSeam,
-}: {
-  readonly seam: SeamResource;
-  readonly machine: StandingMachine;
-  readonly onSeam: (seam: SeamResource) => void;
-}) {
-  const program = seam.revision?.program;
+function Planned({ seam, machine, program, onSeam }: SeamWork) {
   const { data: learned } = useEndpoint('learned', { params: { id: seam.id }, query: { machine: machine.id } });
   const { data: trials } = useEndpoint('trials', { query: { seam: seam.id, limit: '20' } });
-  if (!program) return null;
   const here = stepDial(machine.file, program, 'trimMm', 0);
   const next = stepDial(machine.file, program, 'trimMm', 1);
   const stepMm = here && next ? Math.max(next.figure - here.figure, 0.05) : 0.3;

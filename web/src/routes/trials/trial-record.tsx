@@ -1,15 +1,7 @@
 /** A trial written down at the moment it was welded: six taps for a good one, everything else when it is wanted. */
 import { questionOf } from '@fox-tempo/core/site';
 import { Box, chakra } from '@chakra-ui/react';
-import {
-  may,
-  type DiagnosisAnswer,
-  type MachineResource,
-  type ProgramFile,
-  type SeamResource,
-  type TrialBody,
-  type TrialCreate,
-} from '@fox-tempo/contract';
+import { may, type DiagnosisAnswer, type SeamResource, type TrialBody, type TrialCreate } from '@fox-tempo/contract';
 import { backCheck } from '@fox-tempo/core/evidence/judge';
 import { arcOf } from '@fox-tempo/core/machine/dials';
 import { areaForTravel, filletLegMm } from '@fox-tempo/core/setting/bead';
@@ -17,23 +9,20 @@ import { jointRule, planSetting } from '@fox-tempo/core/setting/plan';
 import { amount } from '@fox-tempo/core/base/messages';
 import { timedFigures, trialVerdict } from '@fox-tempo/core/evidence/trial';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useLoaderData, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
-import { useEndpoint, useKept } from '../../data/queries.ts';
+import { useEndpoint } from '../../data/queries.ts';
 import { useRefused } from '../../data/outbox/index.ts';
 import { session, useMay, useMe } from '../../session/session.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { t, format } from '../../lib/words.ts';
-import { useMachineFor } from '../../sheet/machine-choice.ts';
-import type { SeamAndMachines } from '../../sheet/load.ts';
-import type { StandingMachine } from '../../sheet/standing-machine.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { forgetTexts, useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { SeamFrame } from '../../parts/seam-frame/index.ts';
+import { SeamPage, type SeamWork } from '../../parts/seam-frame/index.ts';
 import { blankDraft, bodyOf, draftOf, withBead, type Draft } from './draft.ts';
 import { LastPassed } from './last-passed.tsx';
 import { LimitsForm } from './limits-form.tsx';
@@ -47,51 +36,20 @@ import { VerdictLines } from './verdict-lines.tsx';
 import { HistoryLine, VerdictMark } from '../../parts/own-welds/index.ts';
 
 export function TrialRecord() {
-  const { seam: loaded, machines } = useLoaderData<SeamAndMachines>();
-  const { id = '' } = useParams();
-  return <SeamTrial key={id} loaded={loaded} machines={machines} />;
-}
-
-function SeamTrial({
-  loaded,
-  machines,
-}: {
-  readonly loaded: SeamResource;
-  readonly machines: readonly MachineResource[];
-}) {
-  const [seam, setSeam] = useKept('seam', loaded, { params: { id: loaded.id } });
-  const machine = useMachineFor(machines, seam);
-  const program = seam.revision?.program ?? null;
   return (
-    <SeamFrame
-      seam={seam}
-      machines={machines}
-      machine={machine}
-      title={t('view.trials.title', { seam: seam.spec.name })}
-      line={seam.revision ? t('view.seams.revision', { number: seam.revision.number }) : t('view.memory.no-setting')}
+    <SeamPage
+      title={({ spec }) => t('view.trials.title', { seam: spec.name })}
+      line={({ revision }) =>
+        revision ? t('view.seams.revision', { number: revision.number }) : t('view.memory.no-setting')
+      }
+      withoutSetting={t('view.trials.no-setting')}
     >
-      {!program ? (
-        <Notice level="note">
-          {t('view.trials.no-setting')} <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
-        </Notice>
-      ) : !machine ? (
-        <Notice level="note">{t('view.memory.no-machine')}</Notice>
-      ) : (
-        <Record key={machine.id} seam={seam} machines={machines} machine={machine} program={program} onSeam={setSeam} />
-      )}
-    </SeamFrame>
+      {(work) => <Record key={work.machine.id} {...work} />}
+    </SeamPage>
   );
 }
 
-interface RecordProps {
-  readonly seam: SeamResource;
-  readonly machines: readonly MachineResource[];
-  readonly machine: StandingMachine;
-  readonly program: ProgramFile;
-  readonly onSeam: (seam: SeamResource) => void;
-}
-
-function Record({ seam, machines, machine, program, onSeam }: RecordProps) {
+function Record({ seam, machines, machine, program, onSeam }: SeamWork) {
   const { spec } = seam;
   const me = useMe();
   const mayRecord = useMay('addTrial');

@@ -1,7 +1,7 @@
 /** How far a welder may move a setting: asked, tested by the simulated arc at every corner, cut to the largest that holds, and written by a lead hand. */
 import { thinnerMm } from '@fox-tempo/core/setting/plan';
 import { Box } from '@chakra-ui/react';
-import type { MachineResource, ProgramFile, SeamResource } from '@fox-tempo/contract';
+import type { ProgramFile, SeamResource } from '@fox-tempo/contract';
 import { amount, type SaidValue } from '@fox-tempo/core/base/messages';
 import {
   weldedAt,
@@ -14,22 +14,19 @@ import {
 } from '@fox-tempo/core/evidence/window';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useLoaderData, useParams } from 'react-router';
 import { api } from '../../data/api.ts';
-import { queryClient, useKept } from '../../data/queries.ts';
+import { queryClient } from '../../data/queries.ts';
 import type { StandingMachine } from '../../sheet/standing-machine.ts';
 import { useMay } from '../../session/session.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { fixed, t, format } from '../../lib/words.ts';
-import type { SeamAndMachines } from '../../sheet/load.ts';
-import { useMachineFor } from '../../sheet/machine-choice.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
-import { SeamFrame } from '../../parts/seam-frame/index.ts';
+import { SeamPage, type SeamWork } from '../../parts/seam-frame/index.ts';
 import { WindowMap } from './window-map.tsx';
 
 interface Corner {
@@ -44,56 +41,18 @@ type Answer = Pick<WindowTested, 'inside' | 'failureBelow95' | 'largestThatHolds
 };
 
 export function WindowView() {
-  const { seam: loaded, machines } = useLoaderData<SeamAndMachines>();
-  const { id = '' } = useParams();
-  return <SeamWindow key={id} loaded={loaded} machines={machines} />;
-}
-
-function SeamWindow({
-  loaded,
-  machines,
-}: {
-  readonly loaded: SeamResource;
-  readonly machines: readonly MachineResource[];
-}) {
-  const [seam, setSeam] = useKept('seam', loaded, { params: { id: loaded.id } });
-  const machine = useMachineFor(machines, seam);
   return (
-    <SeamFrame
-      seam={seam}
-      machines={machines}
-      machine={machine}
-      title={t('view.window.title', { seam: seam.spec.name })}
-      line={t('view.window.title-why')}
+    <SeamPage
+      title={({ spec }) => t('view.window.title', { seam: spec.name })}
+      line={() => t('view.window.title-why')}
+      withoutSetting={t('view.trials.no-setting')}
     >
-      {!seam.revision || !machine ? (
-        <Notice level="note">
-          {t('view.trials.no-setting')} <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>.
-        </Notice>
-      ) : (
-        <Asked
-          key={`${machine.id} ${seam.revision.number}`}
-          seam={seam}
-          machine={machine}
-          program={seam.revision.program}
-          onSeam={setSeam}
-        />
-      )}
-    </SeamFrame>
+      {(work) => <Asked key={`${work.machine.id} ${work.seam.revision?.number ?? 0}`} {...work} />}
+    </SeamPage>
   );
 }
 
-function Asked({
-  seam,
-  machine,
-  program,
-  onSeam,
-}: {
-  readonly seam: SeamResource;
-  readonly machine: StandingMachine;
-  readonly program: ProgramFile;
-  readonly onSeam: (seam: SeamResource) => void;
-}) {
+function Asked({ seam, machine, program, onSeam }: SeamWork) {
   const standing = seam.windows.find(({ machineId }) => machineId === machine.id);
   const [feedPercent, setFeedPercent] = useState(10);
   const [trimMm, setTrimMm] = useState(1);

@@ -1,5 +1,5 @@
 /** One write at a time: whether it runs, what came of it, and the refusal in words. */
-import { format } from './words.ts';
+import { format, saidIssues } from './words.ts';
 import { useCallback, useState } from 'react';
 import { ProblemError } from '../data/api.ts';
 
@@ -32,12 +32,6 @@ export function useTask(): Task {
   }, []);
   const issues = error?.problem.issues ?? [];
   const problem =
-    error &&
-    (issues.length > 0
-      ? issues
-          .map((issue) => issue.message)
-          .map(format)
-          .join(' ')
-      : `${format(error.problem.title)}. ${error.message}`);
+    error && (issues.length > 0 ? saidIssues(issues) : `${format(error.problem.title)}. ${error.message}`);
   return { busy, problem, error, run, clear: useCallback(() => setError(null), []) };
 }

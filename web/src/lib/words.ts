@@ -2,7 +2,7 @@
  * The words of this page: one language and one system of units for as long as it stands. They are chosen before anything of the interface is
  * loaded, so that every file may say its sentences where it needs them; another language is another page (ADR 0023).
  */
-import type { SaidValue } from '@fox-tempo/core/base/messages';
+import type { Phrase, SaidValue } from '@fox-tempo/core/base/messages';
 import { quantity, type QuantityName, type Unit, type UnitSystem } from '@fox-tempo/core/base/units';
 import { formatForInput as textForInput, written, type Shown, type SentenceKey, type Words } from '@fox-tempo/words';
 
@@ -59,4 +59,9 @@ export function formatIf<N extends null | undefined>(said: SaidValue | N): strin
 
 export function formatForInput(value: number, name: QuantityName, system: UnitSystem): string {
   return textForInput(value, name, { language: spoken().language, system });
+}
+
+/** What is wrong, in one line. */
+export function saidIssues(issues: readonly { readonly message: Phrase }[]): string {
+  return issues.map(({ message }) => format(message)).join(' ');
 }

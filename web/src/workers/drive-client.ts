@@ -1,5 +1,5 @@
 /** The page's side of a driven arc. Steps that the worker has not answered yet are not piled up: time it is behind is handed over with the next. */
-import { t, format } from '../lib/words.ts';
+import { saidIssues, t } from '../lib/words.ts';
 import type { DriveCommand, DrivenSlice, SimulationInput } from '@fox-tempo/core/weld/simulation';
 import type { DriveWork } from './protocol.ts';
 import { supervise, type Talk, type WorkerLike } from './supervised.ts';
@@ -49,12 +49,7 @@ export function createDriveClient(
           },
           onLost(issues) {
             talk = null;
-            heard.onLost(
-              issues
-                .map(({ message }) => message)
-                .map(format)
-                .join(' '),
-            );
+            heard.onLost(saidIssues(issues));
           },
         },
       );

@@ -1,6 +1,6 @@
 /** The planned setting run in the simulated arc, off the page's thread: what one would see and hear, beside what the plan says. */
 import { amount } from '@fox-tempo/core/base/messages';
-import { t, format, fixed } from '../../lib/words.ts';
+import { saidIssues, t, format, fixed } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { simulationOf } from '@fox-tempo/core/machine/dials';
 import { type Program } from '@fox-tempo/core/setting/program';
@@ -45,10 +45,7 @@ export function SimulatedArc({ program, circuitMOhm }: { readonly program: Progr
             ? { kind: 'done', result: outcome.value }
             : {
                 kind: 'failed',
-                message: outcome.issues
-                  .map((issue) => issue.message)
-                  .map(format)
-                  .join(' '),
+                message: saidIssues(outcome.issues),
               },
         );
       });

@@ -1,5 +1,5 @@
 /** One machine: dials, chart, memory, how it stands, and what it is; each part with an address of its own. */
-import { t, format } from '../../lib/words.ts';
+import { saidIssues, t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { LeadReadingRow, MachineResource, SlotEntry } from '@fox-tempo/contract';
 import { useLoaderData, useParams } from 'react-router';
@@ -102,10 +102,7 @@ function LoadedMachine({
         {machine.trouble && (
           <Notice level="refusal" word={t('view.machines.file-invalid')} urgent>
             {t('view.machines.file-invalid-why', {
-              message: machine.trouble
-                .map((issue) => issue.message)
-                .map(format)
-                .join(' '),
+              message: saidIssues(machine.trouble),
             })}
           </Notice>
         )}

@@ -1,7 +1,7 @@
 /** The memory map: what stands where, since when, for which part; what was found there instead; and everything that ever stood there. */
 import { amount, absent } from '@fox-tempo/core/base/messages';
 import { t, format, formatIf } from '../../lib/words.ts';
-import { Box, chakra, Heading } from '@chakra-ui/react';
+import { Box, Heading } from '@chakra-ui/react';
 import { foundOn, slotDrift } from '@fox-tempo/core/machine/setup';
 import { type MachineResource, type SlotEntry } from '@fox-tempo/contract';
 import { fillerOf, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
@@ -12,6 +12,7 @@ import { useEndpointList, useKeptList } from '../../data/queries.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
 import { Action } from '../../ui/action.tsx';
+import { SlotGrid } from '../../parts/slot-grid/index.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Cell, Heads, Table } from '../../ui/table.tsx';
@@ -58,61 +59,27 @@ export function Slots({
           </Notice>
         </Box>
       )}
-      <Box
-        role="group"
-        aria-label={t('view.machines.slots.title', { name })}
-        display="grid"
-        gridTemplateColumns={
-          slots.count <= 20 ? 'repeat(auto-fill, minmax(150px, 1fr))' : 'repeat(auto-fill, minmax(64px, 1fr))'
-        }
-        gap="1.5"
-      >
-        {numbers.map((number) => {
+      <SlotGrid
+        label={t('view.machines.slots.title', { name })}
+        numbers={numbers}
+        chosen={chosen}
+        lookOf={(number) => {
           const entry = entryOf(number);
           const hasDrift = entry !== undefined && drifted.includes(entry);
-          return (
-            <chakra.button
-              key={number}
-              type="button"
-              aria-pressed={chosen === number}
-              aria-label={t('view.machines.slots.state', {
-                number,
-                hasDrift: entry
-                  ? [entry.seamName, ...(hasDrift ? [t('view.machines.drifted')] : [])]
-                  : t('view.machines.empty'),
-              })}
-              onClick={() => setChosen(number)}
-              minHeight={slots.count <= 20 ? '64px' : '44px'}
-              minWidth={0}
-              p="1.5"
-              textAlign="start"
-              borderWidth="1px"
-              borderRadius="3px"
-              borderColor={chosen === number ? 'accent' : entry ? 'edge' : 'line'}
-              bg={chosen === number ? 'accentSoft' : entry ? 'surface' : 'transparent'}
-              color={entry ? 'ink' : 'quiet'}
-              cursor="pointer"
-              overflow="hidden"
-            >
-              <Box fontFamily="mono" fontSize="text">
-                {number}
-                {hasDrift && (
-                  <Box as="span" color="ochre" fontSize="label">
-                    {' '}
-                    ◇
-                  </Box>
-                )}
+          const words = entry ? [entry.seamName, ...(hasDrift ? [t('view.machines.drifted')] : [])] : null;
+          return {
+            spoken: t('view.machines.slots.state', { number, hasDrift: words ?? t('view.machines.empty') }),
+            name: entry?.seamName ?? t('view.machines.empty'),
+            isTaken: entry !== undefined,
+            mark: hasDrift && (
+              <Box as="span" color="ochre" fontSize="label">
+                ◇
               </Box>
-              {slots.count <= 20 && (
-                <Box fontSize="label" lineClamp={2}>
-                  {entry ? entry.seamName : t('view.machines.empty')}
-                </Box>
-              )}
-              {slots.count > 20 && entry && <Box fontSize="label">●</Box>}
-            </chakra.button>
-          );
-        })}
-      </Box>
+            ),
+          };
+        }}
+        onChoose={setChosen}
+      />
       {chosen !== null && (
         <Box mt="3" aria-live="polite">
           {present ? (

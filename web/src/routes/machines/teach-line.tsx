@@ -1,6 +1,6 @@
 /** Teaching one chart line: a few printed or observed points, the fitted line with what each point misses by, the doubtful one named. */
 import { amount, signed } from '@fox-tempo/core/base/messages';
-import { t, format, formatIf, formatWithUnit } from '../../lib/words.ts';
+import { saidIssues, t, format, formatIf, formatWithUnit } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { fitLine, type LineFit } from '@fox-tempo/core/machine/teaching';
@@ -118,10 +118,7 @@ export function TeachLine({
       ) : (
         filled.length > 0 && (
           <Notice level="note" word={t('view.machines.points-too-few')}>
-            {fit.issues
-              .map((issue) => issue.message)
-              .map(format)
-              .join(' ')}
+            {saidIssues(fit.issues)}
           </Notice>
         )
       )}

@@ -133,11 +133,11 @@ describe('the seam sheet', () => {
   it('refuses an impossible chain with its reason, and takes the way out', async () => {
     await open();
     fireEvent.change(screen.getByLabelText('Gas'), { target: { value: 'C1' } });
-    expect(screen.getByRole('alert').textContent).toContain('Pulse needs argon-rich gas');
+    expect((await screen.findByRole('alert')).textContent).toContain('Pulse needs argon-rich gas');
     expect(saveButton().disabled).toBe(true);
     expect(screen.getByText('nothing to set yet')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: /^Change to argon/ }));
-    expect(screen.queryByRole('alert')).toBeNull();
+    await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
   });
 
   it('drops the leg on a joint that has none', async () => {

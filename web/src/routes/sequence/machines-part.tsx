@@ -1,5 +1,5 @@
 /** The score on two machines side by side: each in its own words and as it would really run, and what it cannot do. */
-import { t, format, named, fixed } from '../../lib/words.ts';
+import { saidIssues, t, format, named, fixed } from '../../lib/words.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { translate } from '@fox-tempo/core/machine/dials';
@@ -98,12 +98,7 @@ function OnMachine({
       {run.ok ? (
         <SmallStaves whole={run.value} name={file.name} />
       ) : (
-        <Notice level="refusal">
-          {run.issues
-            .map(({ message }) => message)
-            .map(format)
-            .join(' ')}
-        </Notice>
+        <Notice level="refusal">{saidIssues(run.issues)}</Notice>
       )}
       <Parts there={there} />
       {run.ok && (

@@ -1,6 +1,6 @@
 /** Both levels of a slow beat, each simulated by itself: what the arc does at it, and with what. */
 import { amount } from '@fox-tempo/core/base/messages';
-import { t, format } from '../../lib/words.ts';
+import { saidIssues, t } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { arcOf, simulationOf } from '@fox-tempo/core/machine/dials';
 import { type Program } from '@fox-tempo/core/setting/program';
@@ -52,10 +52,7 @@ function Level({
       ? { input: simulationOf(level.value, { circuitMOhm, seconds: levelS, seed: 7 }), refusal: '' }
       : {
           input: null,
-          refusal: level.issues
-            .map((issue) => issue.message)
-            .map(format)
-            .join(' '),
+          refusal: saidIssues(level.issues),
         };
   }, [program, feedMPerMin, circuitMOhm]);
   const arc = useArc(question.input, 0);

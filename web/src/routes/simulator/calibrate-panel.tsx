@@ -1,6 +1,6 @@
 /** Calibrating a wire on this machine from what it displayed: model and map then are of this very machine; residuals are shown, never hidden. */
 import { amount, signed } from '@fox-tempo/core/base/messages';
-import { t, format } from '../../lib/words.ts';
+import { saidIssues, t, format } from '../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { WireCorrection } from '@fox-tempo/core/metal/arc';
 import { calibrate, type Calibration } from '@fox-tempo/core/machine/teaching';
@@ -100,10 +100,7 @@ export function CalibratePanel({
       ))}
       {outcome && !outcome.ok && (
         <Notice level="caution" word={t('view.simulator.not-yet')}>
-          {outcome.issues
-            .map((issue) => issue.message)
-            .map(format)
-            .join(' ')}
+          {saidIssues(outcome.issues)}
         </Notice>
       )}
       {outcome?.ok && <Found found={outcome.value} />}

@@ -1,5 +1,5 @@
 /** The arc of a setting, simulated in the worker: the run with its trace, and two more with other seeds for the spread of what is counted. */
-import { format } from '../../lib/words.ts';
+import { saidIssues } from '../../lib/words.ts';
 import type { Simulation, SimulationInput, SimulationMetrics } from '@fox-tempo/core/weld/simulation';
 import { useEffect, useMemo, useState } from 'react';
 import { flushSync } from 'react-dom';
@@ -44,10 +44,7 @@ export function useArc(input: SimulationInput | null, attempt: number): ArcRunSt
       const outcome = await fetchArc(wanted, traceStep(wanted), signal);
       if (signal.aborted) return;
       if (!outcome.ok) {
-        const message = outcome.issues
-          .map((issue) => issue.message)
-          .map(format)
-          .join(' ');
+        const message = saidIssues(outcome.issues);
         setState((now) => ({ kind: 'failed', message, before: now.kind === 'ready' ? now.run : null }));
         return;
       }

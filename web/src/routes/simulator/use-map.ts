@@ -1,5 +1,5 @@
 /** A map drawn by the pool of workers, growing while it is computed; the last finished one stays until the next has something to show. */
-import { format } from '../../lib/words.ts';
+import { saidIssues } from '../../lib/words.ts';
 import type { MapRequest, ZoneMap } from '@fox-tempo/core/weld/zone-map';
 import { useEffect, useState } from 'react';
 import { mapPool } from '../../workers/map-pool.ts';
@@ -35,10 +35,7 @@ export function useMap(request: Omit<MapRequest, 'seconds'> | null, attempt: num
               ? { kind: 'done', map: outcome.value }
               : {
                   kind: 'failed',
-                  message: outcome.issues
-                    .map((issue) => issue.message)
-                    .map(format)
-                    .join(' '),
+                  message: saidIssues(outcome.issues),
                 },
           );
         });

@@ -1,5 +1,5 @@
 /** One dial swept across its travel: what the arc does at each stop, run in the map's workers. */
-import { format } from '../../lib/words.ts';
+import { saidIssues } from '../../lib/words.ts';
 import type { WireCorrection } from '@fox-tempo/core/metal/arc';
 import type { Machine } from '@fox-tempo/core/machine/description';
 import type { Program } from '@fox-tempo/core/setting/program';
@@ -54,10 +54,7 @@ export function useSweep(
           if (!outcome.ok && !abort.signal.aborted)
             setDone((now) => ({
               ...now,
-              problem: outcome.issues
-                .map(({ message }) => message)
-                .map(format)
-                .join(' '),
+              problem: saidIssues(outcome.issues),
             }));
         });
     }, restMs);

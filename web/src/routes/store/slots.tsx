@@ -11,8 +11,9 @@ import { driftReport, cardOf, whyNotWords } from '@fox-tempo/core/machine/dials'
 import { useTask } from '../../lib/use-task.ts';
 import { useKeptForm } from '../../ui/kept-text.ts';
 import { Action } from '../../ui/action.tsx';
+import { SlotGrid } from '../../parts/slot-grid/index.ts';
 import { Notice } from '../../ui/notice.tsx';
-import { Box, chakra, Heading } from '@chakra-ui/react';
+import { Box, Heading } from '@chakra-ui/react';
 import { api } from '../../data/api.ts';
 import { useState } from 'react';
 import { type MachineResource, type SeamResource, type SlotEntry } from '@fox-tempo/contract';
@@ -84,56 +85,26 @@ function ChooseSlot({
           </Box>
         }
       >
-        <Box
-          role="group"
-          aria-label={t('view.memory.title', { file: file.name })}
-          display="grid"
-          gridTemplateColumns={
-            file.slots.count <= 20 ? 'repeat(auto-fill, minmax(140px, 1fr))' : 'repeat(auto-fill, minmax(58px, 1fr))'
-          }
-          gap="1.5"
-        >
-          {numbers.map((number) => {
+        <SlotGrid
+          label={t('view.memory.title', { file: file.name })}
+          numbers={numbers}
+          chosen={slot}
+          lookOf={(number) => {
             const entry = entryOf(number);
-            return (
-              <chakra.button
-                key={number}
-                type="button"
-                aria-pressed={slot === number}
-                aria-label={t('view.memory.slot', {
-                  number,
-                  seamName: entry ? entry.seamName : t('view.memory.free'),
-                })}
-                onClick={() => {
-                  setSlot(number);
-                  setDone(null);
-                  task.clear();
-                }}
-                minHeight={file.slots.count <= 20 ? '60px' : '44px'}
-                p="1.5"
-                textAlign="start"
-                borderWidth="1px"
-                borderRadius="3px"
-                borderColor={slot === number ? 'accent' : entry ? 'edge' : 'line'}
-                bg={slot === number ? 'accentSoft' : entry ? 'surface' : 'transparent'}
-                color={entry ? 'ink' : 'quiet'}
-                cursor="pointer"
-                overflow="hidden"
-                minWidth={0}
-              >
-                <Box fontFamily="mono" fontSize="text">
-                  {number}
-                  {entry?.seamId === seam.id ? ' ●' : ''}
-                </Box>
-                {file.slots.count <= 20 && (
-                  <Box fontSize="label" lineClamp={2}>
-                    {entry ? entry.seamName : t('view.memory.free')}
-                  </Box>
-                )}
-              </chakra.button>
-            );
-          })}
-        </Box>
+            const name = entry?.seamName ?? t('view.memory.free');
+            return {
+              spoken: t('view.memory.slot', { number, seamName: name }),
+              name,
+              isTaken: entry !== undefined,
+              mark: entry?.seamId === seam.id && '●',
+            };
+          }}
+          onChoose={(number) => {
+            setSlot(number);
+            setDone(null);
+            task.clear();
+          }}
+        />
       </Panel>
       <Panel title={t('view.memory.slot-of', { slot, file: file.name })}>
         {done && (

@@ -2,7 +2,7 @@
  * A form for one record of the shop: what is typed is kept on the device until it is sent, checked by the contract's own shapes field by
  * field, saved on the version it was opened from. Where somebody saved in between, both versions are there and the person decides.
  */
-import { format, formatForInput } from '../../lib/words.ts';
+import { saidIssues, format, formatForInput } from '../../lib/words.ts';
 import type { Issue, Outcome } from '@fox-tempo/core/base/outcome';
 import { type QuantityName, type UnitSystem, parseQuantity } from '@fox-tempo/core/base/units';
 import { useEffect, useRef, useState } from 'react';
@@ -149,13 +149,7 @@ export function useRecordForm<V extends FieldValues, Body, D = never, R = unknow
         for (const { path, message } of issues)
           if (path in labels) setError(path as never, { message: format(message) });
         if (issues.length === 0) setProblem(`${format(error.problem.title)}. ${error.message}`);
-        else if (elsewhere.length > 0)
-          setProblem(
-            elsewhere
-              .map(({ message }) => message)
-              .map(format)
-              .join(' '),
-          );
+        else if (elsewhere.length > 0) setProblem(saidIssues(elsewhere));
       }
       return false;
     } finally {

@@ -1,5 +1,5 @@
 /** Cold starts and stops of a program in the arc worker: at full feed, and at its own run-in. */
-import { format } from '../../../lib/words.ts';
+import { saidIssues } from '../../../lib/words.ts';
 import { simulationOf } from '@fox-tempo/core/machine/dials';
 import { type Program } from '@fox-tempo/core/setting/program';
 import type { Simulation, StartStopResult } from '@fox-tempo/core/weld/simulation';
@@ -64,10 +64,7 @@ export function useStarts(program: Program, circuitMOhm: number): Starts {
               key,
               starts: {
                 kind: 'failed',
-                message: outcome.issues
-                  .map(({ message }) => message)
-                  .map(format)
-                  .join(' '),
+                message: saidIssues(outcome.issues),
               },
             });
             return;

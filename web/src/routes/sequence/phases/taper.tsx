@@ -1,7 +1,7 @@
 /** The taper: how warm the plate ahead of the arc gets along the seam, the level that leaves, and where a tap to the second level fits. */
 import { amount } from '@fox-tempo/core/base/messages';
 import { useSettings } from '../../../session/settings.ts';
-import { formatQuantity, t, format, fixed, unitShown } from '../../../lib/words.ts';
+import { saidIssues, formatQuantity, t, format, fixed, unitShown } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import { taperPlan, taperRanges, type ScoreOf } from '@fox-tempo/core/weld/score';
 import { schoolFacts } from '@fox-tempo/core/weld/sequence';
@@ -54,14 +54,7 @@ export function TaperPanel({
           onValue={(plateC) => plateC !== null && ask({ ...asked, plateC })}
         />
       </Box>
-      {!outcome.ok && (
-        <Notice level="refusal">
-          {outcome.issues
-            .map(({ message }) => message)
-            .map(format)
-            .join(' ')}
-        </Notice>
-      )}
+      {!outcome.ok && <Notice level="refusal">{saidIssues(outcome.issues)}</Notice>}
       {outcome.ok && (
         <>
           <Table label={t('view.sequence.taper.stations')} mt="2">

@@ -1,6 +1,6 @@
 /** Tacks and stitches planned: spacing, time, count, order, heat and the gas they lose; put on the score, and from there on the card. */
 import { amount } from '@fox-tempo/core/base/messages';
-import { t, format, formatWithUnit, fixed } from '../../../lib/words.ts';
+import { saidIssues, t, format, formatWithUnit, fixed } from '../../../lib/words.ts';
 import { Box } from '@chakra-ui/react';
 import type { MachineResource } from '@fox-tempo/contract';
 import { schoolOn } from '@fox-tempo/core/machine/description';
@@ -85,10 +85,7 @@ export function TacksPart({
         </Box>
         {!outcome.ok && (
           <Notice level="refusal" urgent>
-            {outcome.issues
-              .map(({ message }) => message)
-              .map(format)
-              .join(' ')}
+            {saidIssues(outcome.issues)}
           </Notice>
         )}
         {outcome.ok && (

@@ -1,0 +1,1 @@
+export { SlotGrid, type SlotLook } from './slot-grid.tsx';

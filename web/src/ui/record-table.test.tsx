@@ -52,6 +52,21 @@ describe('a table of records', () => {
     expect(screen.getByRole('columnheader', { name: 'seam' }).getAttribute('aria-sort')).toBe('descending');
   });
 
+  it('has no empty head: a column without a name is a cell there', () => {
+    const tick: RecordColumn<Bead> = { id: 'tick', head: '', cell: () => 'x', always: true };
+    show(
+      <RecordTable
+        label="Beads"
+        keepAs="b"
+        columns={[tick, ...columns]}
+        rows={beads}
+        idOf={({ id }) => id}
+        onOlder={null}
+      />,
+    );
+    expect(screen.getAllByRole('columnheader').map(({ textContent }) => textContent)).toEqual(['seam', 'leg']);
+  });
+
   it('sorts figures as figures', () => {
     show(<Beads rows={beads} />);
     const head = screen.getByRole('button', { name: 'leg' });

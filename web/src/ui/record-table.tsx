@@ -156,29 +156,33 @@ function Head<Row>({ column, of }: { readonly column: RecordColumn<Row>; readonl
       borderColor="line"
       verticalAlign="bottom"
     >
-      <th scope="col" aria-sort={way === false ? undefined : way === 'asc' ? 'ascending' : 'descending'}>
-        {column.sortBy === undefined ? (
-          <Box py="1" css={{ '&::first-letter': { textTransform: 'uppercase' } }}>
-            {column.head}
-          </Box>
-        ) : (
-          <chakra.button
-            type="button"
-            minHeight="36px"
-            cursor="pointer"
-            textAlign="inherit"
-            _hover={{ color: 'ink' }}
-            css={{ '&::first-letter': { textTransform: 'uppercase' } }}
-            title={t('view.ui.sort-by', { head: column.head })}
-            onClick={() => of?.toggleSorting()}
-          >
-            {column.head}
-            {way !== false && (
-              <Arrow size={12} aria-hidden="true" style={{ display: 'inline', marginInlineStart: 4 }} />
-            )}
-          </chakra.button>
-        )}
-      </th>
+      {column.head === '' ? (
+        <td />
+      ) : (
+        <th scope="col" aria-sort={way === false ? undefined : way === 'asc' ? 'ascending' : 'descending'}>
+          {column.sortBy === undefined ? (
+            <Box py="1" css={{ '&::first-letter': { textTransform: 'uppercase' } }}>
+              {column.head}
+            </Box>
+          ) : (
+            <chakra.button
+              type="button"
+              minHeight="36px"
+              cursor="pointer"
+              textAlign="inherit"
+              _hover={{ color: 'ink' }}
+              css={{ '&::first-letter': { textTransform: 'uppercase' } }}
+              title={t('view.ui.sort-by', { head: column.head })}
+              onClick={() => of?.toggleSorting()}
+            >
+              {column.head}
+              {way !== false && (
+                <Arrow size={12} aria-hidden="true" style={{ display: 'inline', marginInlineStart: 4 }} />
+              )}
+            </chakra.button>
+          )}
+        </th>
+      )}
     </Box>
   );
 }

@@ -288,7 +288,7 @@ test('from an empty shop to the first logged weld by the page’s own links', as
     const assumed = page.getByRole('group', { name: 'Assumed' });
     await expect(assumed).toContainText('100 mm');
     await assumed.getByRole('button', { name: /^wire: / }).click();
-    await page.getByRole('button', { name: /^Save/ }).click();
+    await page.getByRole('button', { name: /^Save revision/ }).click();
     const question = page.getByRole('alertdialog', { name: 'Assumed' });
     await expect(question).toContainText('This is only assumed');
     await question.getByRole('button', { name: 'All right: save' }).click();

@@ -1,8 +1,7 @@
-/** Which columns of a table are shown. */
-import { Box, Menu, Portal } from '@chakra-ui/react';
+/** Which columns of a table are shown. A plain unfolding list: a menu of the component library would weigh 30 kB on the first view. */
+import { Box } from '@chakra-ui/react';
 import { Columns3 } from 'lucide-react';
 import { t } from '../lib/words.ts';
-import { Action } from './action.tsx';
 
 interface HideableColumn {
   readonly id: string;
@@ -18,31 +17,30 @@ export function ColumnMenu({
   readonly nameOf: (id: string) => string;
 }) {
   return (
-    <Menu.Root closeOnSelect={false}>
-      <Menu.Trigger asChild>
-        <Action kind="quiet" fontSize="label">
-          <Columns3 size={16} aria-hidden="true" />
-          {t('view.ui.columns')}
-        </Action>
-      </Menu.Trigger>
-      <Portal>
-        <Menu.Positioner>
-          <Menu.Content>
-            {columns.map((one) => (
-              <Menu.CheckboxItem
-                key={one.id}
-                value={one.id}
-                checked={one.getIsVisible()}
-                minHeight="44px"
-                onCheckedChange={(on) => one.toggleVisibility(on)}
-              >
-                <Menu.ItemIndicator />
-                <Box css={{ '&::first-letter': { textTransform: 'uppercase' } }}>{nameOf(one.id)}</Box>
-              </Menu.CheckboxItem>
-            ))}
-          </Menu.Content>
-        </Menu.Positioner>
-      </Portal>
-    </Menu.Root>
+    <Box asChild fontSize="label">
+      <details>
+        <Box asChild minHeight="44px" px="2" display="inline-flex" alignItems="center" gap="1.5" cursor="pointer">
+          <summary>
+            <Columns3 size={16} aria-hidden="true" />
+            {t('view.ui.columns')}
+          </summary>
+        </Box>
+        <Box display="flex" flexWrap="wrap" gap="3" pb="2">
+          {columns.map((one) => (
+            <Box asChild key={one.id} display="inline-flex" alignItems="center" gap="1.5" minHeight="44px">
+              <label>
+                <input
+                  type="checkbox"
+                  checked={one.getIsVisible()}
+                  style={{ width: 20, height: 20 }}
+                  onChange={(event) => one.toggleVisibility(event.target.checked)}
+                />
+                {nameOf(one.id)}
+              </label>
+            </Box>
+          ))}
+        </Box>
+      </details>
+    </Box>
   );
 }

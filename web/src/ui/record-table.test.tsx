@@ -91,10 +91,9 @@ describe('a table of records', () => {
 
   it('hides a column and keeps that on the device; what a row is known by cannot be hidden', async () => {
     show(<Beads rows={beads} />);
-    fireEvent.click(screen.getByRole('button', { name: 'Columns' }));
-    const choices = await screen.findAllByRole('menuitemcheckbox');
-    expect(choices.map(({ textContent }) => textContent)).toEqual(['leg']);
-    fireEvent.click(choices[0]!);
+    fireEvent.click(screen.getByText('Columns'));
+    expect(screen.getAllByRole('checkbox')).toHaveLength(1);
+    fireEvent.click(screen.getByRole('checkbox', { name: 'leg' }));
     await waitFor(() => expect(screen.queryByRole('columnheader', { name: 'leg' })).toBeNull());
     cleanup();
     show(<Beads rows={beads} />);

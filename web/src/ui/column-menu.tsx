@@ -1,6 +1,7 @@
 /** Which columns of a table are shown. A plain unfolding list: a menu of the component library would weigh 30 kB on the first view. */
 import { Box } from '@chakra-ui/react';
 import { Columns3 } from 'lucide-react';
+import { useState } from 'react';
 import { t } from '../lib/words.ts';
 
 interface HideableColumn {
@@ -16,29 +17,32 @@ export function ColumnMenu({
   readonly columns: readonly HideableColumn[];
   readonly nameOf: (id: string) => string;
 }) {
+  const [open, setOpen] = useState(false);
   return (
     <Box asChild fontSize="label">
-      <details>
+      <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
         <Box asChild minHeight="44px" px="2" display="inline-flex" alignItems="center" gap="1.5" cursor="pointer">
           <summary>
             <Columns3 size={16} aria-hidden="true" />
             {t('view.ui.columns')}
           </summary>
         </Box>
-        <Box display="flex" flexWrap="wrap" gap="3" pb="2">
-          {columns.map((one) => (
-            <Box asChild key={one.id} display="inline-flex" alignItems="center" gap="1.5" minHeight="44px">
-              <label>
-                <input
-                  type="checkbox"
-                  checked={one.getIsVisible()}
-                  style={{ width: 20, height: 20 }}
-                  onChange={(event) => one.toggleVisibility(event.target.checked)}
-                />
-                {nameOf(one.id)}
-              </label>
-            </Box>
-          ))}
+        {/* A closed list holds no boxes: a column's box would share its name with the filter of that name. */}
+        <Box role="group" aria-label={t('view.ui.columns')} display="flex" flexWrap="wrap" gap="3" pb="2">
+          {open &&
+            columns.map((one) => (
+              <Box asChild key={one.id} display="inline-flex" alignItems="center" gap="1.5" minHeight="44px">
+                <label>
+                  <input
+                    type="checkbox"
+                    checked={one.getIsVisible()}
+                    style={{ width: 20, height: 20 }}
+                    onChange={(event) => one.toggleVisibility(event.target.checked)}
+                  />
+                  {nameOf(one.id)}
+                </label>
+              </Box>
+            ))}
         </Box>
       </details>
     </Box>

@@ -91,8 +91,9 @@ describe('a table of records', () => {
 
   it('hides a column and keeps that on the device; what a row is known by cannot be hidden', async () => {
     show(<Beads rows={beads} />);
+    expect(screen.queryByLabelText('leg')).toBeNull();
     fireEvent.click(screen.getByText('Columns'));
-    expect(screen.getAllByRole('checkbox')).toHaveLength(1);
+    expect(await screen.findAllByRole('checkbox')).toHaveLength(1);
     fireEvent.click(screen.getByRole('checkbox', { name: 'leg' }));
     await waitFor(() => expect(screen.queryByRole('columnheader', { name: 'leg' })).toBeNull());
     cleanup();

@@ -2,7 +2,7 @@
 import type { Dial } from './machine.ts';
 import type { Program } from '../../setting/program/program.ts';
 import type { TriggerSchool } from '../../weld/sequence/index.ts';
-import { actsIn, actsInSchool } from './quantities.ts';
+import { actsIn, actsInSchool } from './quantity-words.ts';
 import { isNumeric, quantityOf } from './scales.ts';
 
 /** Dials in an order in which every one that leans on another comes after it. */

@@ -18,7 +18,8 @@ export type {
 export { copperMOhm, ignitions, tipRules, type GunPaper, type Ignition, type TipRule } from './gun-paper.ts';
 export { handOfDial } from './hand-of-dial.ts';
 export { machineIssues } from './machine-issues.ts';
-export { dialQuantities, dialQuantityNames, quantityFacts, quantityText, type DialQuantity } from './quantities.ts';
+export { dialQuantities, dialQuantityNames, quantityFacts, type DialQuantity } from './quantities.ts';
+export { quantityText } from './quantity-words.ts';
 export {
   displayed,
   facets,

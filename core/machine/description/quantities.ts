@@ -1,5 +1,5 @@
 /** The quantities of a program that a dial can move or a display show: name, unit, what counts as noticeable, and which way "more" goes in words. */
-import { message, amount, joined, type Phrase, type Said, signed } from '../../base/messages/index.ts';
+import { message, type Phrase } from '../../base/messages/index.ts';
 import type { QuantityName } from '../../base/units/index.ts';
 import type { PlanMode } from '../../setting/plan/index.ts';
 import type { TriggerSchool } from '../../weld/sequence/index.ts';
@@ -19,11 +19,17 @@ interface QuantityFacts {
 }
 
 const pulsed = ['pulse', 'double-pulse'] as const;
+
 const beat = ['double-pulse'] as const;
+
 const withEnds = ['hold-timed', 'latch-levels', 'latch-second'] as const;
+
 const timed = ['hold-timed'] as const;
+
 const second = ['latch-second'] as const;
+
 const spot = ['spot'] as const;
+
 const stitch = ['stitch'] as const;
 
 export const dialQuantities = {
@@ -317,27 +323,15 @@ export const dialQuantities = {
 } as const satisfies Record<string, QuantityFacts>;
 
 export type DialQuantity = keyof typeof dialQuantities;
+
 export const dialQuantityNames = Object.keys(dialQuantities) as DialQuantity[];
 
 export function quantityFacts(quantity: DialQuantity): QuantityFacts {
   return dialQuantities[quantity];
 }
 
-/** A figure of a quantity with its unit, as a sentence takes it. */
-export function quantityText(quantity: DialQuantity, value: number): Said {
-  const { unit, digits } = quantityFacts(quantity);
-  if (quantity === 'beatLowPercent') return message('machine.of-high', { share: amount('percent', value, digits) });
-  return joined([amount(kindOfUnit[unit], value, digits)]);
-}
-
-/** How far a quantity is from another, with its sign. */
-export function quantityChange(quantity: DialQuantity, change: number): Said {
-  const { unit, digits } = quantityFacts(quantity);
-  return joined([signed(kindOfUnit[unit], change, digits)]);
-}
-
 /** What a unit measures here. */
-const kindOfUnit = {
+export const kindOfUnit = {
   '': 'plain',
   '%': 'percent',
   A: 'current',
@@ -349,15 +343,3 @@ const kindOfUnit = {
   ms: 'pulseTime',
   s: 'phaseTime',
 } as const satisfies Record<string, QuantityName>;
-
-/** Whether a quantity means anything in a transfer mode. */
-export function actsIn(quantity: DialQuantity, mode: PlanMode): boolean {
-  const { modes } = quantityFacts(quantity);
-  return modes === undefined || modes.includes(mode);
-}
-
-/** Whether it means anything in a trigger school. */
-export function actsInSchool(quantity: DialQuantity, school: TriggerSchool): boolean {
-  const { schools } = quantityFacts(quantity);
-  return schools === undefined || schools.includes(school);
-}

@@ -13,5 +13,6 @@ export { shouldShow, type ShouldShow } from './should-show.ts';
 export { withinMachine } from './within-machine.ts';
 export { asDialled, simulationOf, sourceVolts, type Faults } from './simulation-of.ts';
 export type { DialSetting } from './dial-setting.ts';
-export { senseWords, taughtLine, translate, type ShownFigure, type Translation } from './translate.ts';
+export { senseWords } from './dial-warnings.ts';
+export { taughtLine, translate, type ShownFigure, type Translation } from './translate.ts';
 export { startLag, type StartLag } from './start-lag.ts';

@@ -2,7 +2,8 @@
 import { message, amount, bare, joined, type Phrase } from '../../base/messages/index.ts';
 import type { Machine, TriggerMode } from '../description/machine.ts';
 import type { Program } from '../../setting/program/program.ts';
-import { actsIn, quantityFacts, quantityText, type DialQuantity } from '../description/quantities.ts';
+import { actsIn, quantityText } from '../description/quantity-words.ts';
+import { quantityFacts, type DialQuantity } from '../description/quantities.ts';
 import { isNumeric, quantityOf } from '../description/scales.ts';
 import type { DialSetting } from './dial-setting.ts';
 import { schoolFacts, type SequenceNumber } from '../../weld/sequence/index.ts';

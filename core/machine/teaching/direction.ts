@@ -6,7 +6,8 @@ import { amount, bare, hazard, type Phrase, message } from '../../base/messages/
 import { success, failure, type Outcome } from '../../base/outcome/index.ts';
 import type { Dial, DirectionEvidence, Machine, TriggerMode } from '../description/machine.ts';
 import type { Program } from '../../setting/program/program.ts';
-import { quantityFacts, quantityText, type DialQuantity } from '../description/quantities.ts';
+import { quantityFacts, type DialQuantity } from '../description/quantities.ts';
+import { quantityText } from '../description/quantity-words.ts';
 import { isNumeric, mirrored, quantityAt, quantityOf } from '../description/scales.ts';
 
 export interface BothReadings {

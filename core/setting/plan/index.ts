@@ -32,7 +32,8 @@ export {
 } from './preparation.ts';
 export { currentRule, thicknessRules, thicknessThatCounts, type ThicknessRule } from './wishes.ts';
 export { positionName, positionRule, positionRules, positions, type Position, type PositionRule } from './positions.ts';
-export { planSeam, planSetting, ripplePuddleWarnings, type Plan } from './seam-plan.ts';
+export { planSeam, planSetting, type Plan } from './seam-plan.ts';
+export { ripplePuddleWarnings } from './usual-beat.ts';
 export { decideMode, type ModeDecision, type ModeVerdict } from './decision.ts';
 export { isPulsed, modeName, planModes } from './mode.ts';
 export type { Pass, PassKind, PassPlace } from './passes.ts';

@@ -1,26 +1,25 @@
 /** The `plan` question: a seam and a wire in, a setting with bands, reasons, warnings, passes and ways out. */
-import { message, amount, bare, joined, type Phrase } from '../../base/messages/index.ts';
+import { amount, joined, message, type Phrase } from '../../base/messages/index.ts';
+import { failure, type Issue, type Outcome, success, type Warning } from '../../base/outcome/index.ts';
 import { wireSizeLabel } from '../../metal/consumables/index.ts';
-import { beatForPitchHz, usualPitchMm } from '../double-pulse/ripple.ts';
 import type { CanonicalBeat } from '../double-pulse/canonical.ts';
-import { showThrough, type ShowThrough } from '../heat-input/index.ts';
-import { failure, success, type Issue, type Outcome, type Warning } from '../../base/outcome/index.ts';
-import { gasWarnings, solvePulse, type PulseResult } from '../pulse/index.ts';
-import { planBands, type Bands } from './bands.ts';
-import { becauseLines, type Because } from './because.ts';
+import { type ShowThrough, showThrough } from '../heat-input/index.ts';
+import { gasWarnings, type PulseResult, solvePulse } from '../pulse/index.ts';
+import { type Bands, planBands } from './bands.ts';
+import { type Because, becauseLines } from './because.ts';
 import { gunWarnings, hazardWarnings, seamWarnings } from './cautions.ts';
 import { decideMode, type ModeDecision } from './decision.ts';
-import { planFigures, type PlanFigures, type Workings } from './figures.ts';
-import { gaveWay, type GaveWay } from './gave-way.ts';
+import { type PlanFigures, planFigures, type Workings } from './figures.ts';
+import { type GaveWay, gaveWay } from './gave-way.ts';
 import { usualGun } from './gun-angles.ts';
-import { paceWords, withHandPace, type PacedPlan } from './hand-pace.ts';
-import { handTravelMmPerMin, planInputIssues, type PlanInput, coldPlateC } from './input.ts';
+import { type PacedPlan, paceWords, withHandPace } from './hand-pace.ts';
+import { coldPlateC, handTravelMmPerMin, type PlanInput, planInputIssues } from './input.ts';
 import { jointRule, thinnerMm } from './joints.ts';
 import { isPulsed, type PlanMode } from './mode.ts';
-import { passTable, type Pass, type PassSetting } from './passes.ts';
+import { type Pass, type PassSetting, passTable } from './passes.ts';
 import { singlePassLimitMm } from './practice.ts';
 import { feedForCurrent } from './root-pass.ts';
-import { travelMmPerS } from '../../base/units/convert.ts';
+import { beatWarnings, usualBeat } from './usual-beat.ts';
 
 export interface Plan extends PlanFigures {
   readonly mode: PlanMode;
@@ -178,66 +177,6 @@ function steadyMissIssue(input: PlanInput, feed: number | undefined): Issue {
     got: feed,
     hint: message('plan.hint.pulse-or-thinner-wire'),
   };
-}
-
-/** A beat nobody asked a ripple of runs in this range, Hz. */
-const plannedBeatHz = [1, 3] as const;
-/** Swing of a planned beat, share up and down of the mean; and the least that still is a beat. */
-const plannedSwing = 0.2;
-const leastSwing = 0.05;
-
-/** A beat to start from: a fifth up and down in equal times, less where the wire cannot follow, ripples in the middle of what is usual. */
-function usualBeat({ figures, model }: Workings): CanonicalBeat & { ripplePitchMm: number } {
-  const pitch = (usualPitchMm[0] + usualPitchMm[1]) / 2;
-  const [slowest, fastest] = plannedBeatHz;
-  const frequencyHz = Math.min(Math.max(beatForPitchHz(figures.travelMmPerMin, pitch), slowest), fastest);
-  const mean = figures.wireFeedMPerMin;
-  let swing: number = plannedSwing;
-  while (swing > leastSwing && (!model.at(mean * (1 + swing)) || !model.at(mean * (1 - swing)))) swing -= 0.01;
-  return {
-    meanFeedMPerMin: mean,
-    highFeedMPerMin: (1 + swing) * mean,
-    lowFeedMPerMin: (1 - swing) * mean,
-    highShare: 0.5,
-    frequencyHz,
-    ripplePitchMm: travelMmPerS(figures.travelMmPerMin) / frequencyHz,
-  };
-}
-
-function beatWarnings(figures: PlanFigures, beat: CanonicalBeat & { ripplePitchMm: number }): Warning[] {
-  const swing = beat.highFeedMPerMin / beat.meanFeedMPerMin - 1;
-  const warnings: Warning[] = [];
-  if (swing < plannedSwing - 1e-6) {
-    warnings.push({
-      code: 'swing-shrunk',
-      level: 'note',
-      message: message('plan.caution.swing-reduced', {
-        plannedSwing: bare('percent', 100 * plannedSwing),
-        swing: amount('percent', 100 * swing, 0),
-      }),
-    });
-  }
-  warnings.push(...ripplePuddleWarnings(beat.ripplePitchMm, figures.areaMm2));
-  return warnings;
-}
-
-/** Puddle length over bead width, and bead width over the root of its area: rules of practice, assumed. */
-const puddle = { lengthPerWidth: 1.5, widthPerRootArea: 1.6 } as const;
-
-/** A ripple longer than the puddle leaves separate spots instead of a seam. */
-export function ripplePuddleWarnings(ripplePitchMm: number, areaMm2: number): Warning[] {
-  const puddleMm = puddle.lengthPerWidth * puddle.widthPerRootArea * Math.sqrt(areaMm2);
-  if (ripplePitchMm <= puddleMm) return [];
-  return [
-    {
-      code: 'ripple-longer-than-puddle',
-      level: 'caution',
-      message: message('plan.caution.ripples-longer-than-pool', {
-        ripplePitch: amount('shortLength', ripplePitchMm, 1),
-        puddle: amount('shortLength', puddleMm, 1),
-      }),
-    },
-  ];
 }
 
 /** A back that the bead reaches is the part's loss: said as a caution, not only as a figure. */

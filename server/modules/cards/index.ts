@@ -1,1 +1,2 @@
-export { type CardContent, cardDensities, cardDocument } from './card-document.ts';
+export { type CardContent, cardDocument } from './card-document.ts';
+export { cardDensities } from './card-blocks.ts';

@@ -3,7 +3,8 @@ import type { Handlers } from '../../http/endpoints.ts';
 import { trialsCsv } from './csv.ts';
 import type { ComputePool } from '../../compute-pool/pool.ts';
 import { diagnosisOf } from './diagnosis.ts';
-import { learnedFor, recordTrial, requireTrial, searchTrials } from './service.ts';
+import { learnedFor } from './learned.ts';
+import { recordTrial, requireTrial, searchTrials } from './service.ts';
 
 /** Rows of one table; more than a shop welds in years. */
 const tableRows = 50_000;

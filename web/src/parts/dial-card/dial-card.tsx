@@ -1,29 +1,27 @@
 /** A program said in one machine's own dials: what to set, what changes, how far the dial's steps miss, what this machine cannot be told. */
-import { HazardText } from '../../ui/hazard-text.tsx';
-import { hazard } from '@fox-tempo/words';
-import { standingWords } from './known-words.ts';
-import { dialsToSet, standsAt } from '@fox-tempo/core/machine/setup';
-import { calibrationOf } from '@fox-tempo/core/metal/arc';
-import { allOf, amount, inSentence, whether, signed, absent } from '@fox-tempo/core/base/messages';
-import { t, format, formatIf, formatWithUnit } from '../../lib/words.ts';
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import type { MachineResource, SeamResource } from '@fox-tempo/contract';
-import { dialWindowWords, windowOnDials, type DialWindow } from '@fox-tempo/core/evidence/window';
-import { fillerOf, gasName, wireSizeLabel, sameWire } from '@fox-tempo/core/metal/consumables';
+import { absent, allOf, amount, signed, whether } from '@fox-tempo/core/base/messages';
+import { type DialWindow, dialWindowWords, windowOnDials } from '@fox-tempo/core/evidence/window';
 import { type DialQuantity, displayed, quantityFacts, toldDials } from '@fox-tempo/core/machine/description';
-import { type DialSetting, shouldShow, cardOf, type Translation, whyNotWords } from '@fox-tempo/core/machine/dials';
-import { type Program } from '@fox-tempo/core/setting/program';
-import { gunWords } from '@fox-tempo/core/setting/plan';
-import { type UnitSystem } from '@fox-tempo/core/base/units';
-import type { StandingMachine } from '../../sheet/standing-machine.ts';
+import { cardOf, type DialSetting, shouldShow, type Translation, whyNotWords } from '@fox-tempo/core/machine/dials';
+import { dialsToSet, standsAt } from '@fox-tempo/core/machine/setup';
+import { calibrationOf } from '@fox-tempo/core/metal/arc';
+import type { Program } from '@fox-tempo/core/setting/program';
+import { hazard } from '@fox-tempo/words';
 import { Link } from 'react-router';
+import { format, formatIf, t } from '../../lib/words.ts';
 import { useSettings } from '../../session/settings.ts';
-import { ChoiceField } from '../../ui/choice-field.tsx';
-import { Notice } from '../../ui/notice.tsx';
-import { DialLine } from './dial-line.tsx';
 import { chosenMachine } from '../../sheet/machine-choice.ts';
-import { PrintCard } from './print-card.tsx';
+import type { StandingMachine } from '../../sheet/standing-machine.ts';
+import { ChoiceField } from '../../ui/choice-field.tsx';
+import { HazardText } from '../../ui/hazard-text.tsx';
+import { Notice } from '../../ui/notice.tsx';
 import { Unfold } from '../../ui/unfold.tsx';
+import { ByHand, Loaded } from './by-hand.tsx';
+import { DialLine } from './dial-line.tsx';
+import { standingWords } from './known-words.ts';
+import { PrintCard } from './print-card.tsx';
 
 export interface DialCardProps {
   readonly machines: readonly MachineResource[];
@@ -283,80 +281,6 @@ function CardNotes({ translation, machineName }: { readonly translation: Transla
         </Notice>
       )}
     </Box>
-  );
-}
-
-/** Wire and gas on the machine against what the program needs: the first thing to look at. */
-function Loaded({ machine, program }: { machine: MachineResource; program: Program }) {
-  const { standing, file } = machine;
-  const feeder = standing?.feeders[standing.feederId];
-  if (!standing || !feeder) return null;
-  const wrongWire = !sameWire(feeder, program);
-  const wrongGas = feeder.gas !== program.gas;
-  if (!wrongWire && !wrongGas) return null;
-  const other = file.feeders.find(({ id }) => {
-    const state = standing.feeders[id];
-    return state !== undefined && sameWire(state, program) && state.gas === program.gas;
-  });
-  return (
-    <Box mb="3">
-      <Notice level="caution" word={t('view.dial-card.change-over-first')}>
-        {other ? (
-          <>{t('view.dial-card.other-memory', { value: other.label, file: file.name })}</>
-        ) : (
-          <>
-            {t('view.dial-card.other-wire', {
-              file: file.name,
-              filler: format(inSentence(fillerOf(feeder.filler).name)),
-              diameter: wireSizeLabel(feeder.diameterMm),
-              gas: gasName(feeder.gas),
-              wrong: wrongWire ? (wrongGas ? 'other' : 'wire') : 'gas',
-              wire: `${format(inSentence(fillerOf(program.filler).name))}, ${format(wireSizeLabel(program.diameterMm))}`,
-              neededGas: gasName(program.gas),
-            })}
-          </>
-        )}
-      </Notice>
-    </Box>
-  );
-}
-
-function ByHand({ program, units }: { program: Program; units: UnitSystem }) {
-  const figure = (text: string) => {
-    const [display = '', unit = ''] = text.split(/[ \u00a0]/);
-    return { display, unit };
-  };
-  return (
-    <>
-      <Heading as="h3" textStyle="heading" mt="4" mb="1">
-        {t('view.dial-card.by-hand')}
-      </Heading>
-      <Box as="dl">
-        <DialLine
-          label={t('view.dial-card.gas-flow')}
-          where={t('view.dial-card.at-nozzle')}
-          {...figure(formatWithUnit(program.gasFlowLPerMin, 'gasFlow', units))}
-        />
-        <DialLine
-          label={t('view.simulator.ctwd')}
-          where={t('view.dial-card.tip-to-work')}
-          {...figure(formatWithUnit(program.ctwdMm, 'shortLength', units, units === 'metric' ? 1 : 2))}
-        />
-        <DialLine
-          label={t('view.dial-card.travel')}
-          where={t('view.dial-card.time-length')}
-          {...figure(formatWithUnit(program.travelMmPerMin, 'travel', units))}
-        />
-        {program.gun && (
-          <DialLine
-            label={t('view.dial-card.gun')}
-            where={t('view.dial-card.gun-angle')}
-            display={format(gunWords(program.gun))}
-            unit=""
-          />
-        )}
-      </Box>
-    </>
   );
 }
 

@@ -1,29 +1,26 @@
 /** The card full screen at the machine: one big line a dial, ticked by tap or key; what would hold the part is said before it is welded. */
-import { travelSeconds } from '@fox-tempo/core/base/units';
-import { useKept } from '../../data/queries.ts';
 import { Box, Heading } from '@chakra-ui/react';
 import type { MachineResource, ProgramFile, Revision, SeamResource } from '@fox-tempo/contract';
-import { fillerOf, gasName, wireSizeLabel } from '@fox-tempo/core/metal/consumables';
-import { cardOf, type DialSetting, whyNotWords } from '@fox-tempo/core/machine/dials';
-import { displayed, toldDials } from '@fox-tempo/core/machine/description';
 import { whyHeld } from '@fox-tempo/core/evidence/run';
-import { amount } from '@fox-tempo/core/base/messages';
-import { neededSetup, standsAt } from '@fox-tempo/core/machine/setup';
+import { dialWindowWords, type Offset, windowOnDials, withOffset } from '@fox-tempo/core/evidence/window';
+import { displayed, toldDials } from '@fox-tempo/core/machine/description';
+import { cardOf, type DialSetting, whyNotWords } from '@fox-tempo/core/machine/dials';
+import { standsAt } from '@fox-tempo/core/machine/setup';
 import { stepDial } from '@fox-tempo/core/machine/tuning';
-import { dialWindowWords, windowOnDials, withOffset, type Offset } from '@fox-tempo/core/evidence/window';
 import { useEffect, useMemo } from 'react';
 import { Link, useLoaderData, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
-import { standingMachine, type StandingMachine } from '../../sheet/standing-machine.ts';
-import { useMe } from '../../session/session.ts';
+import { useKept } from '../../data/queries.ts';
 import { useTask } from '../../lib/use-task.ts';
-import { formatWithUnit, t, format, formatIf } from '../../lib/words.ts';
-import { useSettings } from '../../session/settings.ts';
+import { format, formatIf, t } from '../../lib/words.ts';
+import { useMe } from '../../session/session.ts';
 import { useMachineFor } from '../../sheet/machine-choice.ts';
+import { standingMachine, type StandingMachine } from '../../sheet/standing-machine.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { usePageTitle } from '../../ui/use-page-title.ts';
+import { ByHand, Loaded } from './beside-dials.tsx';
 import { BigLine } from './big-line.tsx';
 import type { BenchModeData } from './load.ts';
 import { LogRun } from './log-run.tsx';
@@ -293,82 +290,4 @@ function wasOn({ standing, file }: MachineResource, { dialId }: DialSetting): st
   const now = standing?.dials[dialId];
   const scale = toldDials(file).find(({ id }) => id === dialId)?.scale;
   return now === undefined || !scale ? undefined : displayed(scale, now);
-}
-
-/** What is on the machine, as it is needed: said, so that an eye checks it against the spool's label. */
-function Loaded({
-  machine,
-  program,
-  left,
-}: {
-  readonly machine: StandingMachine;
-  readonly program: ProgramFile;
-  readonly left: number;
-}) {
-  const isKnown = machine.standing !== null;
-  return (
-    <Notice
-      level="note"
-      word={left === 0 && isKnown ? t('view.at-machine.ready-to-weld') : t('view.at-machine.left-to-set', { left })}
-    >
-      {format(fillerOf(program.filler).name)}, {format(wireSizeLabel(program.diameterMm))} ·{' '}
-      {format(gasName(program.gas))}
-      {isKnown ? '' : ` · ${t('view.dial-card.state-unknown')}`}
-    </Notice>
-  );
-}
-
-/** What no dial holds: flow, stick-out, tip, and the seconds this seam takes. */
-function ByHand({
-  program,
-  lengthMm,
-  machine,
-}: {
-  readonly program: ProgramFile;
-  readonly lengthMm: number;
-  readonly machine: StandingMachine;
-}) {
-  const units = useSettings((state) => state.units);
-  const feeder = machine.file.feeders.find(({ id }) => id === machine.standing?.feederId) ?? machine.file.feeders[0];
-  const needed = neededSetup(program, feeder?.paper?.tipRule);
-  const seconds = travelSeconds(lengthMm, program.travelMmPerMin);
-  const facts = [
-    { name: t('view.at-machine.seam-takes'), value: format(amount('phaseTime', seconds, 0)) },
-    { name: t('view.dial-card.gas-flow'), value: formatWithUnit(program.gasFlowLPerMin, 'gasFlow', units) },
-    { name: t('view.simulator.ctwd'), value: formatWithUnit(program.ctwdMm, 'shortLength', units) },
-    { name: t('view.at-machine.tip'), value: format(amount('plain', needed.tipMm, 1)) },
-    {
-      name: t('view.at-machine.tip-behind-nozzle'),
-      value: formatWithUnit(needed.recessMm, 'shortLength', units),
-    },
-    {
-      name: t('view.at-machine.wire-on'),
-      value: needed.polarity === 'electrode-positive' ? t('view.at-machine.plus') : t('view.at-machine.minus'),
-    },
-    ...(feeder ? [{ name: t('view.at-machine.gun'), value: `${feeder.label}, ${feeder.gun}` }] : []),
-  ];
-  return (
-    <Box
-      as="dl"
-      display="flex"
-      flexWrap="wrap"
-      columnGap="6"
-      rowGap="1"
-      px="4"
-      py="2"
-      borderTopWidth="1px"
-      borderColor="line"
-    >
-      {facts.map(({ name, value }) => (
-        <Box key={name}>
-          <Box as="dt" fontSize="small" color="quiet">
-            {name}
-          </Box>
-          <Box as="dd" fontSize="title" fontWeight={600} fontVariantNumeric="tabular-nums">
-            {value}
-          </Box>
-        </Box>
-      ))}
-    </Box>
-  );
 }

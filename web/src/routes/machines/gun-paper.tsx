@@ -2,12 +2,12 @@
 import { Box } from '@chakra-ui/react';
 import type { MachineFile } from '@fox-tempo/contract';
 import { amount } from '@fox-tempo/core/base/messages';
+import { copperMOhm, type Ignition, ignitions } from '@fox-tempo/core/machine/description';
+import { type Groove, grooves } from '@fox-tempo/core/machine/setup';
 import { commonGasCodes, fillers, gasName, wireSizes } from '@fox-tempo/core/metal/consumables';
-import { copperMOhm, ignitions, type Ignition } from '@fox-tempo/core/machine/description';
-import { grooves, type Groove } from '@fox-tempo/core/machine/setup';
-import type { ReactNode } from 'react';
 import { shopDay } from '../../lib/time.ts';
-import { t, format } from '../../lib/words.ts';
+import { format, t } from '../../lib/words.ts';
+import { GunWear } from '../../parts/wear/index.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { useKeptForm } from '../../ui/kept-text.ts';
@@ -16,10 +16,11 @@ import { Panel } from '../../ui/panel.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { Tick } from '../../ui/tick.tsx';
 import { ValueField } from '../../ui/value-field.tsx';
-import { GunWear } from '../../parts/wear/index.ts';
+import { Rows } from './gun-rows.tsx';
 import type { MachineEditor } from './use-machine.ts';
 
 type Feeder = MachineFile['feeders'][number];
+
 type Paper = NonNullable<Feeder['paper']>;
 
 export function GunPapers({ editor, mayChange }: { readonly editor: MachineEditor; readonly mayChange: boolean }) {
@@ -63,13 +64,17 @@ const ignitionNames: Record<Ignition, string> = {
   'creep-then-touches': t('view.gun-paper.creep-then-touches'),
   'wire-draws-back': t('view.gun-paper.wire-draws-back'),
 };
+
 const grooveNames: Record<Groove, string> = {
   V: t('view.gun-paper.v-groove'),
   U: t('view.gun-paper.u-groove'),
   knurled: t('view.gun-paper.knurled'),
 };
+
 const blankRoll: NonNullable<Paper['rolls']>[number] = { groove: 'V', mm: 1, colour: '' };
+
 const blankMark: NonNullable<Paper['tension']>[number] = { filler: 'steel-solid', diameterMm: 1, mark: '' };
+
 const sizeChoices = wireSizes.map(({ diameterMm, label }) => ({ value: String(diameterMm), label }));
 
 function OneGun({
@@ -331,49 +336,5 @@ function OneGun({
         )}
       </Box>
     </Panel>
-  );
-}
-
-function Rows<T>({
-  title,
-  rows,
-  blank,
-  columns,
-  fields,
-  onRows,
-}: {
-  readonly title: string;
-  readonly rows: readonly T[];
-  readonly blank: T;
-  readonly columns: string;
-  readonly fields: (row: T, change: (row: T) => void) => ReactNode;
-  readonly onRows: (rows: T[]) => void;
-}) {
-  return (
-    <Box role="group" aria-label={title}>
-      <Box textStyle="label" color="quiet" mb="1">
-        {title}
-      </Box>
-      {rows.map((row, at) => (
-        <Box key={at} display="grid" gridTemplateColumns={{ base: '1fr 1fr', md: columns }} gap="2.5" mb="1.5">
-          {fields(row, (next) => onRows(rows.map((one, index) => (index === at ? next : one))))}
-          <Action
-            kind="quiet"
-            alignSelf="end"
-            aria-label={t('view.gun-paper.remove-row', { title, row: at + 1 })}
-            onClick={() => onRows(rows.filter((_, index) => index !== at))}
-          >
-            {t('view.machines.remove')}
-          </Action>
-        </Box>
-      ))}
-      <Action
-        kind="quiet"
-        aria-label={t('view.gun-paper.add-row-of', { title })}
-        onClick={() => onRows([...rows, blank])}
-      >
-        {t('view.gun-paper.add-row')}
-      </Action>
-    </Box>
   );
 }

@@ -1,29 +1,31 @@
 /** A trial written down at the moment it was welded: six taps for a good one, everything else when it is wanted. */
-import { questionOf } from '@fox-tempo/core/site';
 import { Box, chakra } from '@chakra-ui/react';
-import { may, type DiagnosisAnswer, type SeamResource, type TrialBody, type TrialCreate } from '@fox-tempo/contract';
+import { may, type SeamResource, type TrialBody, type TrialCreate } from '@fox-tempo/contract';
+import { amount } from '@fox-tempo/core/base/messages';
 import { backCheck } from '@fox-tempo/core/evidence/judge';
+import { timedFigures, trialVerdict } from '@fox-tempo/core/evidence/trial';
 import { arcOf } from '@fox-tempo/core/machine/dials';
 import { areaForTravel, filletLegMm } from '@fox-tempo/core/setting/bead';
 import { jointRule, planSetting } from '@fox-tempo/core/setting/plan';
-import { amount } from '@fox-tempo/core/base/messages';
-import { timedFigures, trialVerdict } from '@fox-tempo/core/evidence/trial';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { questionOf } from '@fox-tempo/core/site';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
-import { useEndpoint } from '../../data/queries.ts';
 import { useRefused } from '../../data/outbox/index.ts';
+import { useTask } from '../../lib/use-task.ts';
+import { format, t } from '../../lib/words.ts';
+import { HistoryLine, VerdictMark } from '../../parts/own-welds/index.ts';
+import { SeamPage, type SeamWork } from '../../parts/seam-frame/index.ts';
 import { session, useMay, useMe } from '../../session/session.ts';
 import { useSettings } from '../../session/settings.ts';
-import { useTask } from '../../lib/use-task.ts';
-import { t, format } from '../../lib/words.ts';
+import { useLimits } from '../../sheet/use-limits.ts';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { forgetTexts, useKeptForm } from '../../ui/kept-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { SeamPage, type SeamWork } from '../../parts/seam-frame/index.ts';
-import { blankDraft, bodyOf, draftOf, withBead, type Draft } from './draft.ts';
+import { useAfter, useOnce } from './after-trial.ts';
+import { blankDraft, bodyOf, type Draft, draftOf, withBead } from './draft.ts';
 import { LastPassed } from './last-passed.tsx';
 import { LimitsForm } from './limits-form.tsx';
 import { LookedAt } from './looked-at.tsx';
@@ -31,9 +33,7 @@ import { Legs, More, Panelled } from './measured-fields.tsx';
 import { PhotoPicker, type Photos } from './photos.tsx';
 import { StandInPanel } from './stand-in-panel.tsx';
 import { Stopwatch } from './stopwatch.tsx';
-import { useLimits } from '../../sheet/use-limits.ts';
 import { VerdictLines } from './verdict-lines.tsx';
-import { HistoryLine, VerdictMark } from '../../parts/own-welds/index.ts';
 
 export function TrialRecord() {
   return (
@@ -279,40 +279,6 @@ function useDoubt({ measured, timing }: TrialBody, fedMm2: (travelMmPerMin: numb
   if (!measured.legsMm || !timing) return null;
   const { travelMmPerMin } = timedFigures(timing, {});
   return backCheck(measured.legsMm, fedMm2(travelMmPerMin)).words;
-}
-
-interface After {
-  readonly move: DiagnosisAnswer['moves'][number];
-  readonly record: NonNullable<TrialBody['after']>;
-  readonly dials: Readonly<globalThis.Record<string, number>> | undefined;
-}
-
-/** The move that was chosen after another trial, with what it should bring. */
-function useAfter(trial: string | null, code: string | null): After | null {
-  const { data } = useEndpoint('diagnosis', { params: { id: trial ?? '' } }, trial !== null);
-  if (trial === null || code === null) return null;
-  const move = data?.moves.find((one) => one.code === code);
-  if (!move) return null;
-  const { displayedCurrentA, displayedVoltageV, legMm, travelMmPerMin } = move.predicted;
-  return {
-    move,
-    record: {
-      trial,
-      move: code,
-      mends: move.mends,
-      predicted: { displayedCurrentA, displayedVoltageV, legMm, travelMmPerMin },
-    },
-    dials: move.dialId !== undefined && move.dialValue !== undefined ? { [move.dialId]: move.dialValue } : undefined,
-  };
-}
-
-function useOnce(when: boolean, act: () => void): void {
-  const done = useRef(false);
-  useEffect(() => {
-    if (!when || done.current) return;
-    done.current = true;
-    act();
-  });
 }
 
 export function Details({

@@ -1,35 +1,31 @@
 /** One trial whole: what was found line by line, what was expected, what is likely wrong, and the one next move. */
-import { coldPlateC } from '@fox-tempo/core/setting/plan';
 import { Box } from '@chakra-ui/react';
-import { asStands } from '@fox-tempo/core/machine/teaching';
-import { type DiagnosisAnswer, type MachineResource, type Trial } from '@fox-tempo/contract';
+import type { MachineResource, Trial } from '@fox-tempo/contract';
 import { outsideProcedure } from '@fox-tempo/core/evidence/procedure';
-import { amount, type SaidValue } from '@fox-tempo/core/base/messages';
-import { symptoms, timedFigures, trialVerdict, type SymptomCode, severityNames } from '@fox-tempo/core/evidence/trial';
+import { timedFigures, trialVerdict } from '@fox-tempo/core/evidence/trial';
+import { asStands } from '@fox-tempo/core/machine/teaching';
+import { coldPlateC } from '@fox-tempo/core/setting/plan';
 import { useState } from 'react';
 import { Link, useLoaderData, useNavigate, useParams } from 'react-router';
 import { api, trialRecordAddress } from '../../data/api.ts';
 import { useEndpoint, useEndpointList } from '../../data/queries.ts';
-import { useMay, useMe } from '../../session/session.ts';
 import { shopTime } from '../../lib/time.ts';
 import { useTask } from '../../lib/use-task.ts';
+import { format, spoken, t } from '../../lib/words.ts';
+import { VerdictMark } from '../../parts/own-welds/index.ts';
+import { LookFirst } from '../../parts/wear/index.ts';
+import { useMay, useMe } from '../../session/session.ts';
 import { useSettings } from '../../session/settings.ts';
-import { spoken, t, format } from '../../lib/words.ts';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Page } from '../../ui/page.tsx';
 import { Panel } from '../../ui/panel.tsx';
-import { Cell, Heads, Table } from '../../ui/table.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { Correction } from './correction.tsx';
 import { Diagnosis } from './diagnosis.tsx';
-import { soundName, testName } from './measured-fields.tsx';
+import { FoundBesidePlanned, WhatWasSeen } from './found-beside-planned.tsx';
 import { PhotoView } from './photo-view.tsx';
-import { timerName } from './stopwatch.tsx';
-import { SymptomDrawing } from './symptom-drawing.tsx';
 import { VerdictLines } from './verdict-lines.tsx';
-import { VerdictMark } from '../../parts/own-welds/index.ts';
-import { LookFirst } from '../../parts/wear/index.ts';
 
 export async function loadTrial({ params, request }: { params: { id?: string | undefined }; request: Request }) {
   const [trial, machines] = await Promise.all([
@@ -183,131 +179,6 @@ function OutsideProcedure({
       {outside.map(format).join(' ')} <Link to={`/seams/${trial.seamId}/procedure`}>{t('view.trials.the-ranges')}</Link>
       .
     </Notice>
-  );
-}
-
-/** What was expected stands beside what was found. */
-function FoundBesidePlanned({
-  trial,
-  planned: sound,
-}: {
-  readonly trial: Trial;
-  readonly planned: DiagnosisAnswer['predicted'] | undefined;
-}) {
-  const { body, plannedTravelMmPerMin, plannedLegMm } = trial;
-  const timed = body.timing && timedFigures(body.timing, {});
-  const expected = body.after?.predicted ?? sound;
-  const rows: readonly (readonly [string, SaidValue | null, SaidValue | null])[] = [
-    [
-      t('view.trials.travel'),
-      timed ? amount('travel', timed.travelMmPerMin, 0) : null,
-      amount('travel', body.after?.predicted.travelMmPerMin ?? plannedTravelMmPerMin, 0),
-    ],
-    [
-      t('view.trials.leg'),
-      body.measured.legsMm ? amount('shortLength', (body.measured.legsMm[0] + body.measured.legsMm[1]) / 2, 1) : null,
-      expected
-        ? amount('shortLength', expected.legMm, 1)
-        : plannedLegMm === null
-          ? null
-          : amount('shortLength', plannedLegMm, 1),
-    ],
-    [
-      t('view.trials.current-while-welding'),
-      body.displayed?.currentA === undefined ? null : amount('current', body.displayed.currentA, 0),
-      expected ? amount('current', expected.displayedCurrentA, 0) : null,
-    ],
-    [
-      t('view.trials.voltage-while-welding'),
-      body.displayed?.voltageV === undefined ? null : amount('voltage', body.displayed.voltageV, 1),
-      expected ? amount('voltage', expected.displayedVoltageV, 1) : null,
-    ],
-  ];
-  return (
-    <Panel
-      title={t('view.trials.found-and-expected')}
-      aside={
-        body.after && (
-          <Box
-            asChild
-            fontSize="small"
-            color="accent"
-            fontWeight={600}
-            minHeight="44px"
-            my="-3"
-            display="inline-flex"
-            alignItems="center"
-          >
-            <Link to={`/trials/${body.after.trial}`}>{t('view.trials.after-this-trial')}</Link>
-          </Box>
-        )
-      }
-    >
-      <Table label={t('view.trials.found-and-expected')}>
-        <Heads
-          names={['', t('view.trials.found'), t('view.trials.expected-head')]}
-          right={[t('view.trials.found'), t('view.trials.expected-head')]}
-        />
-        <tbody>
-          {rows.map(([name, found, planned]) => (
-            <tr key={name}>
-              <Cell head>{name}</Cell>
-              <Cell figure>{found === null ? '–' : format(found)}</Cell>
-              <Cell figure color="quiet">
-                {planned === null ? '–' : format(planned)}
-              </Cell>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
-      {body.timing && (
-        <Box fontSize="label" color="quiet" mt="1">
-          {t('view.trials.timed', {
-            seconds: amount('phaseTime', body.timing.seconds, 1),
-            length: amount('length', body.timing.lengthMm, 0),
-            by: timerName(body.timing.by),
-          })}
-        </Box>
-      )}
-    </Panel>
-  );
-}
-
-function WhatWasSeen({ trial: { body } }: { readonly trial: Trial }) {
-  const seen = Object.entries(body.symptoms).filter(([, { answer }]) => answer === 'yes');
-  const clean = Object.values(body.symptoms).filter(({ answer }) => answer === 'no').length;
-  return (
-    <Panel title={t('view.trials.seen-and-heard')}>
-      <Box display="flex" gap="3" flexWrap="wrap">
-        {seen.map(([code, { severity }]) => (
-          <Box key={code} display="flex" gap="2" alignItems="center" fontSize="small">
-            <SymptomDrawing code={code as SymptomCode} width={52} />
-            <Box>
-              {format(symptoms[code as SymptomCode].name)}
-              <Box color="quiet">{format(severityNames[severity ?? 2])}</Box>
-            </Box>
-          </Box>
-        ))}
-      </Box>
-      <Box fontSize="small" color="quiet" mt={seen.length > 0 ? '2' : '0'}>
-        {t('view.trials.absent-count', { count: clean })}
-        {body.heard.length > 0 && <> · {body.heard.map(soundName).join(', ')}</>}
-        {body.tests.map(({ kind, result }) => (
-          <span key={kind}>
-            {' · '}
-            {t('view.trials.test-result', {
-              kind: testName(kind),
-              result: result === 'pass' ? t('view.trials.held') : t('view.trials.broke'),
-            })}
-          </span>
-        ))}
-      </Box>
-      {body.note !== '' && (
-        <Box mt="2" fontSize="text">
-          “{body.note}”
-        </Box>
-      )}
-    </Panel>
   );
 }
 

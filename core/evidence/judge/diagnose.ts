@@ -9,7 +9,7 @@ import { success, type Outcome } from '../../base/outcome/index.ts';
 import { modeThresholds } from '../../weld/simulation/index.ts';
 import { backCheck, type BackCheck } from './back-check.ts';
 import { believe, usualLeak, type CauseEffect, type Noise } from './belief.ts';
-import { causeCodes, causes, type CauseCode } from './causes.ts';
+import { causeCodes, causes, type CauseCode } from './causes/index.ts';
 import { dialsOff, type DialsOff } from './dials-off.ts';
 import { knownBefore, noticed, type Facts, type Known } from './facts.ts';
 import { leaks } from './leaks.ts';

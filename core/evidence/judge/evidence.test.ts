@@ -6,7 +6,7 @@ import { planSeam } from '../../setting/plan/index.ts';
 import { alder, hazel, rowan, scenarios } from '../../scenarios/index.ts';
 import { symptomCodes } from '../trial/index.ts';
 import { backCheck } from './back-check.ts';
-import { causeCodes, causes } from './causes.ts';
+import { causeCodes, causes } from './causes/index.ts';
 import { dialsOff } from './dials-off.ts';
 import { leaks } from './leaks.ts';
 

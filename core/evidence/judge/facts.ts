@@ -5,7 +5,7 @@ import { type FillerCode, sameSizeMm } from '../../metal/consumables/index.ts';
 import { wearPartNames, wearUnits, type WearPart } from '../../machine/wear/index.ts';
 import type { StepKind } from '../../machine/setup/index.ts';
 import type { DialsOff } from './dials-off.ts';
-import { causeCodes, causes, type CauseCode } from './causes.ts';
+import { causeCodes, causes, type CauseCode } from './causes/index.ts';
 
 export interface Facts {
   readonly tipArcMinutes?: number | undefined;

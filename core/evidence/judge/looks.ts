@@ -1,7 +1,7 @@
 /** What to look at next: the look that is expected to settle most for its minutes. */
 import type { Said } from '../../base/messages/index.ts';
 import { symptomChance, type Belief, type CauseEffect, type Noise } from './belief.ts';
-import { causeCodes, causes, type CauseCode } from './causes.ts';
+import { causeCodes, causes, type CauseCode } from './causes/index.ts';
 import { symptomCodes, symptoms, type SymptomCode } from '../trial/index.ts';
 
 export interface Look {

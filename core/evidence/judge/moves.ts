@@ -3,7 +3,7 @@ import { amount, message, type Said } from '../../base/messages/index.ts';
 import type { Machine } from '../../machine/description/index.ts';
 import type { Program } from '../../setting/program/index.ts';
 import { stepDial } from '../../machine/tuning/index.ts';
-import { causes, type CauseCode } from './causes.ts';
+import { causes, type CauseCode } from './causes/index.ts';
 import { predict, type Found, type Shown } from './predict.ts';
 
 export interface Change {

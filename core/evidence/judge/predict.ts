@@ -1,6 +1,6 @@
 /** What a program shows on its machine, and what it would show with a cause: from the simulated arc and the metal laid, never typed in. */
 import { areaForTravel, filletLegMm } from '../../setting/bead/index.ts';
-import { arcOf, simulationOf, type Faults } from '../../machine/dials/index.ts';
+import { arcOf, faultsTogether, simulationOf, type Faults } from '../../machine/dials/index.ts';
 import { type Program } from '../../setting/program/index.ts';
 import { failure, success, type Outcome } from '../../base/outcome/index.ts';
 import { simulate, type SimulationMetrics, type TransferMode } from '../../weld/simulation/index.ts';
@@ -42,7 +42,7 @@ export type Shown = NonNullable<Cause['model']>;
 export function predict(program: Program, circuitMOhm: number, shown: readonly Shown[] = []): Outcome<Found> {
   const trimmed = shown.reduce((sum, { trimMm = 0 }) => sum + trimMm, 0);
   const pace = shown.reduce((product, one) => product * (one.pace ?? 1), 1);
-  const faults = shown.reduce<Faults>((all, one) => together(all, one.faults?.(program) ?? {}), {});
+  const faults = shown.reduce<Faults>((all, one) => faultsTogether(all, one.faults?.(program) ?? {}), {});
   const run = { ...program, trimMm: program.trimMm + trimmed, travelMmPerMin: program.travelMmPerMin * pace };
   const burnt = arcBurnt(run, circuitMOhm, faults);
   if (!burnt.ok) return burnt;
@@ -112,17 +112,4 @@ function burn(run: Program, circuitMOhm: number, faults: Faults): Outcome<Burnt>
     if (seed === seeds[0]) transferMode = simulated.value.transferMode;
   }
   return success({ metrics, transferMode });
-}
-
-function together(one: Faults, other: Faults): Faults {
-  return {
-    ...one,
-    ...other,
-    leadExtraMOhm: (one.leadExtraMOhm ?? 0) + (other.leadExtraMOhm ?? 0),
-    setPointV: (one.setPointV ?? 0) + (other.setPointV ?? 0),
-    slip: 1 - (1 - (one.slip ?? 0)) * (1 - (other.slip ?? 0)),
-    ...(one.feedFactor === undefined && other.feedFactor === undefined
-      ? {}
-      : { feedFactor: (one.feedFactor ?? 1) * (other.feedFactor ?? 1) }),
-  };
 }

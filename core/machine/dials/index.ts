@@ -11,7 +11,7 @@ export { type NotCarried } from './not-carried.ts';
 export { readDials, type BesideDials, type DialReading } from './read-dials.ts';
 export { shouldShow, type ShouldShow } from './should-show.ts';
 export { withinMachine } from './within-machine.ts';
-export { asDialled, simulationOf, sourceVolts, type Faults } from './simulation-of.ts';
+export { asDialled, faultsTogether, simulationOf, sourceVolts, type Faults } from './simulation-of.ts';
 export type { DialSetting } from './dial-setting.ts';
 export { senseWords } from './dial-warnings.ts';
 export { taughtLine, translate, type ShownFigure, type Translation } from './translate.ts';

@@ -32,6 +32,20 @@ export interface Faults {
   readonly feedFactor?: number | undefined;
 }
 
+/** Two things wrong at once: resistances and volts add, slips and factors multiply, of the rest the other stands. */
+export function faultsTogether(one: Faults, other: Faults): Faults {
+  return {
+    ...one,
+    ...other,
+    leadExtraMOhm: (one.leadExtraMOhm ?? 0) + (other.leadExtraMOhm ?? 0),
+    setPointV: (one.setPointV ?? 0) + (other.setPointV ?? 0),
+    slip: 1 - (1 - (one.slip ?? 0)) * (1 - (other.slip ?? 0)),
+    ...(one.feedFactor === undefined && other.feedFactor === undefined
+      ? {}
+      : { feedFactor: (one.feedFactor ?? 1) * (other.feedFactor ?? 1) }),
+  };
+}
+
 /**
  * The set-point is made for the circuit as it is, so that the arc is the program's on every machine; a fault then moves it.
  * In dip, spray and with cored wire the voltage is the line's at this feed, moved by the trim, plus what the leads lose; V at the source.

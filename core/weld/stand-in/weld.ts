@@ -2,7 +2,7 @@
 import { areaForTravel, filletLegMm, throatMm } from '../../setting/bead/index.ts';
 import { fillerOf, wireAreaMm2 } from '../../metal/consumables/index.ts';
 import { showThrough } from '../../setting/heat-input/index.ts';
-import { arcOf, simulationOf, type Faults } from '../../machine/dials/index.ts';
+import { arcOf, faultsTogether, simulationOf, type Faults } from '../../machine/dials/index.ts';
 import { type Program } from '../../setting/program/index.ts';
 import { failure, success, type Outcome } from '../../base/outcome/index.ts';
 import { simulate, type SimulationMetrics, type SimulationTrace, type TransferMode } from '../simulation/index.ts';
@@ -82,9 +82,12 @@ export function weldOnStandIn(task: StandInTask): Outcome<StandInWeld> {
     trimMm: task.program.trimMm + sum(({ trimMm }) => trimMm),
     stiffness: Math.min(task.program.stiffness + sum(({ stiffness }) => stiffness), 10),
   };
-  const faults = hidden.reduce<Faults>((all, { fault, strength }) => added(all, fault.arc?.(program, strength) ?? {}), {
-    ctwdMm: program.ctwdMm + handMm * chance.normal(),
-  });
+  const faults = hidden.reduce<Faults>(
+    (all, { fault, strength }) => faultsTogether(all, fault.arc?.(program, strength) ?? {}),
+    {
+      ctwdMm: program.ctwdMm + handMm * chance.normal(),
+    },
+  );
   const run = simulate(
     simulationOf(program, { circuitMOhm: task.circuitMOhm, seconds: simulatedS, seed: task.seed, faults }),
     task.traceEveryS,
@@ -207,19 +210,6 @@ function ownSigns({
     'legs-unequal': isFillet ? rise(Math.abs(Math.log(legsMm[0] / legsMm[1])), 0.3, 0.05) : 0,
     'bead-flat-wide': rise(flat, 1.22, 0.03),
     'bead-high': rise(-flat, -0.84, 0.02),
-  };
-}
-
-function added(one: Faults, other: Faults): Faults {
-  return {
-    ...one,
-    ...other,
-    leadExtraMOhm: (one.leadExtraMOhm ?? 0) + (other.leadExtraMOhm ?? 0),
-    setPointV: (one.setPointV ?? 0) + (other.setPointV ?? 0),
-    slip: 1 - (1 - (one.slip ?? 0)) * (1 - (other.slip ?? 0)),
-    ...(one.feedFactor === undefined && other.feedFactor === undefined
-      ? {}
-      : { feedFactor: (one.feedFactor ?? 1) * (other.feedFactor ?? 1) }),
   };
 }
 

@@ -1,0 +1,81 @@
+/** What may be wrong with the part: its metal, its fit, its warmth. */
+import { message } from '../../../base/messages/index.ts';
+import type { Cause } from '../cause.ts';
+
+export const partCauses = {
+  moisture: {
+    name: message('judge.moisture'),
+    kind: 'part',
+    prior: 0.03,
+    stays: false,
+    odds: { 'pores-row': 0.5, 'pores-start': 0.4, wormholes: 0.15 },
+    look: { words: message('judge.feel-the-plate'), minutes: 0.5 },
+  },
+  surface: {
+    name: message('judge.surface'),
+    kind: 'part',
+    prior: 0.06,
+    stays: false,
+    odds: {
+      'pores-row': 0.45,
+      'pores-start': 0.2,
+      soot: 0.4,
+      'arc-wanders': 0.2,
+      popping: 0.25,
+      'uneven-ripples': 0.15,
+    },
+    look: { words: message('judge.look-at-the-edge-beside-the-seam'), minutes: 0.5 },
+  },
+  gap: {
+    name: message('judge.gap-wide'),
+    kind: 'part',
+    prior: 0.06,
+    stays: false,
+    model: { gapMm: 1 },
+    odds: { 'printed-through': 0.4, hole: 0.35, sag: 0.3, 'legs-unequal': 0.2, 'bead-flat-wide': 0.2 },
+    look: { words: message('judge.measure-the-gap'), minutes: 1 },
+  },
+  fit: {
+    name: message('judge.fit'),
+    kind: 'part',
+    prior: 0.04,
+    stays: false,
+    model: { gapMm: 0.5 },
+    odds: { 'legs-unequal': 0.3, 'no-root-fusion': 0.3, 'printed-through': 0.15, 'undercut-upper': 0.1 },
+    look: { words: message('judge.measure-the-gap'), minutes: 1 },
+  },
+  'tack-large': {
+    name: message('judge.tack-large'),
+    kind: 'part',
+    prior: 0.03,
+    stays: false,
+    odds: { 'no-root-fusion': 0.35, 'cold-lap': 0.25, 'uneven-ripples': 0.35, 'bead-high': 0.2 },
+    look: { words: message('judge.look-at-the-tacks'), minutes: 0.5 },
+  },
+  'plate-hot': {
+    name: message('judge.part-hot'),
+    kind: 'part',
+    prior: 0.06,
+    stays: false,
+    model: { warmC: 130 },
+    odds: { 'printed-through': 0.45, sag: 0.35, hole: 0.25, 'bead-flat-wide': 0.4, tint: 0.4, soot: 0.1 },
+    look: { words: message('judge.measure-the-plate'), minutes: 0.5 },
+  },
+  thinner: {
+    name: message('judge.part-thinner'),
+    kind: 'part',
+    prior: 0.02,
+    stays: true,
+    model: { thickness: 0.75 },
+    odds: { 'printed-through': 0.55, hole: 0.4, sag: 0.35, tint: 0.3 },
+    look: { words: message('judge.measure-the-thickness'), minutes: 1 },
+  },
+  coating: {
+    name: message('judge.coating'),
+    kind: 'part',
+    prior: 0.03,
+    stays: false,
+    odds: { 'pores-row': 0.45, wormholes: 0.35, popping: 0.4, 'spatter-coarse': 0.4, 'arc-wanders': 0.15 },
+    look: { words: message('judge.look-at-the-edge-beside-the-seam'), minutes: 0.5 },
+  },
+} satisfies Record<string, Cause>;

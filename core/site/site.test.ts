@@ -2,7 +2,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { nominalCircuitMOhm } from '../metal/arc/index.ts';
 import { thicknessRules } from '../setting/plan/index.ts';
-import { alder, hazel, rowan, scenarios } from '../scenarios/index.ts';
+import { alder, hazel, rowan, scenarios, steelPulse, steelTee } from '../scenarios/index.ts';
 import { presetLimits } from '../evidence/trial/index.ts';
 import {
   atMachine,
@@ -15,27 +15,8 @@ import {
   type SettingChoice,
 } from './index.ts';
 
-const tee: DescribedSeam = {
-  materialGroup: 'steel',
-  grade: 'S235',
-  thicknessesMm: [2, 8],
-  joint: 'tee',
-  position: 'PB',
-  gapMm: 0,
-  legMm: null,
-  lengthMm: 200,
-  travelMmPerMin: null,
-};
-const choice: SettingChoice = {
-  mode: 'pulse',
-  filler: 'steel-solid',
-  gas: 'M21-ArC-18',
-  diameterMm: 1,
-  arcHabit: 'by-joint',
-  wireFeedMPerMin: null,
-  tune: null,
-  sequence: null,
-};
+const tee: DescribedSeam = { ...steelTee, grade: 'S235', thicknessesMm: [2, 8] };
+const choice = steelPulse;
 function setting(seam: DescribedSeam, chosen: SettingChoice, site = standardSite) {
   const made = settingOf(seam, chosen, site);
   if (!made.ok) throw new Error(JSON.stringify(made.issues));

@@ -9,7 +9,7 @@ import {
 } from '@fox-tempo/contract';
 import { partTakes } from '@fox-tempo/core/day/consumption';
 import { thicknessRules } from '@fox-tempo/core/setting/plan';
-import { alder, hazel, medlar, rowan, scenarios, type Scenario } from '@fox-tempo/core/scenarios';
+import { alder, hazel, medlar, rowan, scenarios, sheetOf, type Scenario } from '@fox-tempo/core/scenarios';
 import { atMachine, completeSite, settingOf, type Setting, type Site } from '@fox-tempo/core/site';
 
 export interface Case {
@@ -71,27 +71,6 @@ export function* agreeCases(): Generator<Case> {
         };
       }
     }
-}
-
-function sheetOf({ name, grade, input }: Scenario): { readonly spec: SeamSpec; readonly choice: ProgramChoice } {
-  const { seam, filler, gas, diameterMm, arcHabit, mode } = input;
-  const [first, second] = seam.thicknessesMm;
-  return {
-    spec: {
-      name,
-      grade,
-      materialGroup: seam.materialGroup,
-      thicknessesMm: [first, second],
-      joint: seam.joint,
-      position: seam.position,
-      gapMm: seam.gapMm,
-      legMm: seam.legMm ?? null,
-      lengthMm: seam.lengthMm,
-      travelMmPerMin: seam.travelMmPerMin ?? null,
-      ...(seam.preparation ? { preparation: seam.preparation } : {}),
-    },
-    choice: { mode, filler, gas, diameterMm, arcHabit, wireFeedMPerMin: null, tune: null, sequence: null },
-  };
 }
 
 function revisionOf(spec: SeamSpec, choice: ProgramChoice, site: Site, { plan, program }: Setting): Revision {

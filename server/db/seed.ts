@@ -1,8 +1,8 @@
 /** Fills an empty database with the demo shop, in one transaction, through the same services that the API uses. */
-import { type ProgramChoice, type SeamSpec, trialBody } from '@fox-tempo/contract';
+import { type ProgramChoice, trialBody } from '@fox-tempo/contract';
 import { asDialled, translate } from '@fox-tempo/core/machine/dials';
 import { nominalCircuitMOhm } from '@fox-tempo/core/metal/arc';
-import { type Scenario, scenarios } from '@fox-tempo/core/scenarios';
+import { type Scenario, scenarios, sheetOf } from '@fox-tempo/core/scenarios';
 import { jointRule, thinnerMm } from '@fox-tempo/core/setting/plan';
 import { plainSequence, sequenceTemplates } from '@fox-tempo/core/weld/sequence';
 import { notedOf, weldOnStandIn } from '@fox-tempo/core/weld/stand-in';
@@ -140,7 +140,8 @@ async function seedTrial(tx: Database, one: DemoTrial, index: number, at: string
 async function seedSeam(db: Database, scenario: Scenario, authorId: string): Promise<void> {
   const partId = demoParts.find((part) => part.name === scenario.part)?.id;
   if (partId === undefined) throw new Error(`demo seam ${scenario.id} names the unknown part ${scenario.part}`);
-  const { spec, choice } = sheetOf(scenario);
+  const { spec, choice: usual } = sheetOf(scenario);
+  const choice = { ...usual, sequence: scores[scenario.id] ?? null };
   const seam = await createSeam(db, { partId, spec }, authorId, scenario.id);
   if (withoutSetting.has(scenario.id)) return;
   const me = { id: authorId, role: 'welder' } as const;
@@ -150,34 +151,4 @@ async function seedSeam(db: Database, scenario: Scenario, authorId: string): Pro
     const moved = { spec, choice: { ...choice, wireFeedMPerMin: feed } };
     await saveSeam(db, scenario.id, saved.version, moved, me, longAgo(56));
   }
-}
-
-function sheetOf({ id, name, grade, input }: Scenario): { spec: SeamSpec; choice: ProgramChoice } {
-  const { seam, filler, gas, diameterMm, arcHabit } = input;
-  const [first, second] = seam.thicknessesMm;
-  return {
-    spec: {
-      name,
-      grade,
-      materialGroup: seam.materialGroup,
-      thicknessesMm: [first, second],
-      joint: seam.joint,
-      position: seam.position,
-      gapMm: seam.gapMm,
-      legMm: seam.legMm ?? null,
-      lengthMm: seam.lengthMm,
-      travelMmPerMin: seam.travelMmPerMin ?? null,
-      ...(seam.preparation ? { preparation: seam.preparation } : {}),
-    },
-    choice: {
-      mode: input.mode,
-      filler,
-      gas,
-      diameterMm,
-      arcHabit,
-      wireFeedMPerMin: null,
-      tune: null,
-      sequence: scores[id] ?? null,
-    },
-  };
 }

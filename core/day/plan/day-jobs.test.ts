@@ -1,31 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
+import { steelPulse, steelTee } from '../../scenarios/index.ts';
 import { settingOf, standardSite } from '../../site/index.ts';
 import { bareJobs, dayJobs, type OrderedPart, type SetSeam } from './index.ts';
 
-const setting = settingOf(
-  {
-    materialGroup: 'steel',
-    grade: '',
-    thicknessesMm: [5, 5],
-    joint: 'tee',
-    position: 'PB',
-    gapMm: 0,
-    legMm: null,
-    lengthMm: 200,
-    travelMmPerMin: null,
-  },
-  {
-    mode: 'pulse',
-    filler: 'steel-solid',
-    gas: 'M21-ArC-18',
-    diameterMm: 1.2,
-    arcHabit: 'by-joint',
-    wireFeedMPerMin: null,
-    tune: null,
-    sequence: null,
-  },
-  standardSite,
-);
+const setting = settingOf({ ...steelTee, thicknessesMm: [5, 5] }, { ...steelPulse, diameterMm: 1.2 }, standardSite);
 if (!setting.ok) throw new Error('no setting');
 const { program } = setting.value;
 

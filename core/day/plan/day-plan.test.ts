@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { programFromPlan } from '../../setting/program/index.ts';
 import { whyNot } from '../../machine/dials/index.ts';
 import { planSeam } from '../../setting/plan/index.ts';
-import { alder, hazel, rowan, scenarios } from '../../scenarios/index.ts';
+import { alder, hazel, rowan, scenarios, steelFeeder } from '../../scenarios/index.ts';
 import { handlingMinutes, nearestTo, planDay, type DayJob, type DayMachine } from './index.ts';
 
 function job(id: string, quantity = 4, dueMinute?: number): DayJob {
@@ -97,22 +97,11 @@ describe('a day', () => {
   });
 
   it('counts the changeovers of the set-up walk', () => {
-    const feeder = {
-      filler: 'steel-solid',
-      diameterMm: 1,
-      gas: 'M21-ArC-18',
-      groove: 'V',
-      rollMm: 1,
-      liner: 'steel',
-      tipMm: 1,
-      recessMm: 3,
-      flowLPerMin: 14,
-    } as const;
     const state = {
       process: 'gas-metal',
       polarity: 'electrode-positive',
       feederId: rowan.feeders[0]?.id ?? '',
-      feeders: Object.fromEntries(rowan.feeders.map(({ id }) => [id, feeder])),
+      feeders: Object.fromEntries(rowan.feeders.map(({ id }) => [id, steelFeeder])),
       dials: {},
     } as const;
     const steel = [job('axle-plate-to-tube'), job('hitch-bracket-fillet'), job('frame-corner-butt')];

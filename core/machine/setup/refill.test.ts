@@ -1,25 +1,14 @@
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
-import { alder, rowan } from '../../scenarios/index.ts';
-import { refillSteps, type FeederState, type MachineState } from './index.ts';
+import { alder, aluminiumFeeder, rowan } from '../../scenarios/index.ts';
+import { refillSteps, type MachineState } from './index.ts';
 
-const feeder: FeederState = {
-  filler: 'aluminium-5356',
-  diameterMm: 1.2,
-  gas: 'I1',
-  groove: 'U',
-  rollMm: 1.2,
-  liner: 'polymer',
-  tipMm: 1.4,
-  recessMm: 3,
-  flowLPerMin: 16,
-};
 const [first] = alder.feeders;
 const state: MachineState = {
   process: 'gas-metal',
   polarity: 'electrode-positive',
   feederId: first?.id ?? '',
-  feeders: { [first?.id ?? '']: feeder },
+  feeders: { [first?.id ?? '']: aluminiumFeeder },
   dials: {},
 };
 const codes = (steps: ReturnType<typeof refillSteps>) =>

@@ -3,7 +3,7 @@ import { describe, expect, it } from '@jest/globals';
 import { programFromPlan, type Program } from '../../setting/program/index.ts';
 import { whyNot } from '../dials/index.ts';
 import { planSeam } from '../../setting/plan/index.ts';
-import { alder, hazel, rowan, scenarios } from '../../scenarios/index.ts';
+import { alder, aluminiumFeeder, hazel, rowan, scenarios, steelFeeder } from '../../scenarios/index.ts';
 import {
   changeover,
   checkLoaded,
@@ -28,28 +28,7 @@ function program(id: string, change: object = {}): Program {
 }
 const aluminium = program('trike-box-floor');
 const steel = program('axle-plate-to-tube');
-const steelFeeder: FeederState = {
-  filler: 'steel-solid',
-  diameterMm: 1.0,
-  gas: 'M21-ArC-18',
-  groove: 'V',
-  rollMm: 1.0,
-  liner: 'steel',
-  tipMm: 1.0,
-  recessMm: 3,
-  flowLPerMin: 14,
-};
-const aluFeeder: FeederState = {
-  filler: 'aluminium-5356',
-  diameterMm: 1.2,
-  gas: 'I1',
-  groove: 'U',
-  rollMm: 1.2,
-  liner: 'polymer',
-  tipMm: 1.4,
-  recessMm: 3,
-  flowLPerMin: aluminium.gasFlowLPerMin,
-};
+const aluFeeder = { ...aluminiumFeeder, flowLPerMin: aluminium.gasFlowLPerMin };
 const oneFeeder: MachineState = {
   process: 'gas-metal',
   polarity: 'electrode-positive',

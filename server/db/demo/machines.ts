@@ -2,7 +2,7 @@
 import { type MachineFile, readMachineFile } from '@fox-tempo/contract';
 import type { Machine } from '@fox-tempo/core/machine/description';
 import type { FeederState } from '@fox-tempo/core/machine/setup';
-import { alder, hazel, rowan } from '@fox-tempo/core/scenarios';
+import { alder, hazel, rowan, steelFeeder } from '@fox-tempo/core/scenarios';
 
 interface DemoMachine {
   readonly id: string;
@@ -19,21 +19,9 @@ function fileOf(machine: Machine): MachineFile {
   return read.value;
 }
 
-const steel: FeederState = {
-  filler: 'steel-solid',
-  diameterMm: 1.0,
-  gas: 'M21-ArC-18',
-  groove: 'V',
-  rollMm: 1.0,
-  liner: 'steel',
-  tipMm: 1.0,
-  recessMm: 3,
-  flowLPerMin: 14,
-};
-
 /** Each stands on a memory slot, with the wire and gas of the seam stored there; Alder's other feeder keeps steel. */
 export const machines: readonly DemoMachine[] = [
   { id: 'rowan', file: fileOf(rowan), feederId: 'one', slot: 3, others: {} },
   { id: 'hazel', file: fileOf(hazel), feederId: 'one', slot: 2, others: {} },
-  { id: 'alder', file: fileOf(alder), feederId: 'right', slot: 27, others: { left: steel } },
+  { id: 'alder', file: fileOf(alder), feederId: 'right', slot: 27, others: { left: steelFeeder } },
 ];

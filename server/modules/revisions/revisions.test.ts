@@ -2,6 +2,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { and, eq } from 'drizzle-orm';
 import type { Revision, SeamResource, SessionState } from '@fox-tempo/contract';
+import { steelPulse, steelTee } from '@fox-tempo/core/scenarios';
 import { settingOf, standardSite } from '@fox-tempo/core/site';
 import { programRevisions } from '../../db/schema/index.ts';
 import { openTestApp } from '../../testing/test-app.ts';
@@ -30,28 +31,8 @@ async function shopCounts(thicknessRule: SessionState['shop']['thicknessRule']) 
 }
 
 async function savedTee(name: string): Promise<SeamResource> {
-  const spec = {
-    name,
-    grade: 'S235',
-    materialGroup: 'steel',
-    thicknessesMm: [2, 8],
-    joint: 'tee',
-    position: 'PB',
-    gapMm: 0,
-    legMm: null,
-    lengthMm: 200,
-    travelMmPerMin: null,
-  };
-  const choice = {
-    mode: 'pulse',
-    filler: 'steel-solid',
-    gas: 'M21-ArC-18',
-    diameterMm: 1,
-    arcHabit: 'by-joint',
-    wireFeedMPerMin: null,
-    tune: null,
-    sequence: null,
-  };
+  const spec = { ...steelTee, name, grade: 'S235', thicknessesMm: [2, 8] };
+  const choice = steelPulse;
   const { body: seam } = await test.as(welder).post('/api/seams').send({ partId: 'kitchen-counter', spec }).expect(201);
   const { body } = await test
     .as(welder)

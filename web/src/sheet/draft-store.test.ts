@@ -1,33 +1,11 @@
+import { steelPulse, steelTee } from '@fox-tempo/core/scenarios';
 import { inEnglish } from '@fox-tempo/words/english';
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { createDraftStore, isEdited, sameSheet } from './draft-store.ts';
 import type { Sheet } from './sheet-fields.ts';
 import { followMetal, usualWire } from './wire-defaults.ts';
 
-const sheet: Sheet = {
-  spec: {
-    name: 'Corner',
-    grade: '',
-    materialGroup: 'steel',
-    thicknessesMm: [2, 2],
-    joint: 'tee',
-    position: 'PB',
-    gapMm: 0,
-    legMm: null,
-    lengthMm: 100,
-    travelMmPerMin: null,
-  },
-  choice: {
-    mode: 'pulse',
-    filler: 'steel-solid',
-    gas: 'M21-ArC-18',
-    diameterMm: 1,
-    arcHabit: 'by-joint',
-    wireFeedMPerMin: null,
-    tune: null,
-    sequence: null,
-  },
-};
+const sheet: Sheet = { spec: { ...steelTee, name: 'Corner', lengthMm: 100 }, choice: steelPulse };
 const open = () => createDraftStore('s1', { version: 3, sheet });
 
 beforeEach(() => localStorage.clear());

@@ -1,31 +1,9 @@
+import { steelPulse, steelTee } from '@fox-tempo/core/scenarios';
 import { describe, expect, it } from '@jest/globals';
 import type { Sheet } from './sheet-fields.ts';
 import { differingLines, mergedSheet, sheetLines } from './sheet-lines.ts';
 
-const base: Sheet = {
-  spec: {
-    name: 'Corner',
-    grade: '',
-    materialGroup: 'steel',
-    thicknessesMm: [2, 2],
-    joint: 'tee',
-    position: 'PB',
-    gapMm: 0,
-    legMm: null,
-    lengthMm: 100,
-    travelMmPerMin: null,
-  },
-  choice: {
-    mode: 'pulse',
-    filler: 'steel-solid',
-    gas: 'M21-ArC-18',
-    diameterMm: 1,
-    arcHabit: 'by-joint',
-    wireFeedMPerMin: null,
-    tune: null,
-    sequence: null,
-  },
-};
+const base: Sheet = { spec: { ...steelTee, name: 'Corner', lengthMm: 100 }, choice: steelPulse };
 const mine: Sheet = { ...base, spec: { ...base.spec, gapMm: 1, lengthMm: 120 } };
 const theirs: Sheet = {
   spec: { ...base.spec, legMm: 4, lengthMm: 150 },

@@ -18,33 +18,27 @@ import { cardOf } from '@fox-tempo/core/machine/dials';
 import { programFromPlan, type Program } from '@fox-tempo/core/setting/program';
 import { type Machine } from '@fox-tempo/core/machine/description';
 import { planSeam, type Plan } from '@fox-tempo/core/setting/plan';
-import { alder as demoAlder, rowan as demoRowan } from '@fox-tempo/core/scenarios';
+import {
+  aluminiumFeeder,
+  steelFeeder,
+  alder as demoAlder,
+  rowan as demoRowan,
+  steelPulse,
+  steelTee,
+} from '@fox-tempo/core/scenarios';
 
 export const when = '2026-01-15T08:30:00.000Z';
 
 export const spec: SeamSpec = {
+  ...steelTee,
   name: 'Axle plate',
   grade: 'S235',
-  materialGroup: 'steel',
   thicknessesMm: [2.5, 5],
-  joint: 'tee',
-  position: 'PB',
-  gapMm: 0,
   legMm: 3.5,
   lengthMm: 160,
-  travelMmPerMin: null,
 };
 
-export const choice: Revision['choice'] = {
-  mode: 'pulse',
-  filler: 'steel-solid',
-  gas: 'M21-ArC-18',
-  diameterMm: 1,
-  arcHabit: 'by-joint',
-  wireFeedMPerMin: null,
-  tune: null,
-  sequence: null,
-};
+export const choice: Revision['choice'] = steelPulse;
 
 export function planned(change: Partial<SeamSpec> = {}, wire: Partial<Revision['choice']> = {}): Plan {
   const plan = planSeam(questionOf({ ...spec, ...change }, { ...choice, ...wire }, standardSite));
@@ -124,18 +118,6 @@ function fileOf(machine: Machine): MachineFile {
   return read.value;
 }
 
-const steel = {
-  filler: 'steel-solid',
-  diameterMm: 1,
-  gas: 'M21-ArC-18',
-  groove: 'V',
-  rollMm: 1,
-  liner: 'steel',
-  tipMm: 1,
-  recessMm: 3,
-  flowLPerMin: 14,
-} as const;
-
 /** Stands on its line for steel 1.0 in argon with 18 % CO2. */
 export const rowan: MachineResource = {
   id: 'rowan',
@@ -148,7 +130,7 @@ export const rowan: MachineResource = {
     process: 'gas-metal',
     polarity: 'electrode-positive',
     feederId: 'one',
-    feeders: { one: steel },
+    feeders: { one: steelFeeder },
     slot: 3,
     from: 'entered',
     known: {},
@@ -185,18 +167,8 @@ export const alder: MachineResource = {
     ...(rowan.standing as NonNullable<MachineResource['standing']>),
     feederId: 'left',
     feeders: {
-      left: steel,
-      right: {
-        ...steel,
-        filler: 'aluminium-5356',
-        diameterMm: 1.2,
-        gas: 'I1',
-        groove: 'U',
-        rollMm: 1.2,
-        liner: 'polymer',
-        tipMm: 1.4,
-        flowLPerMin: 18,
-      },
+      left: steelFeeder,
+      right: { ...aluminiumFeeder, flowLPerMin: 18 },
     },
     dials: { card: 11 },
     slot: null,

@@ -18,3 +18,22 @@ export function basedOn(request: Request): number {
 export function staleVersion(current: unknown, yours: unknown, detail: Phrase): HttpProblem {
   return new HttpProblem('stale-version', detail, { current, yours });
 }
+
+/** Refuses a write to something with a history that somebody has changed since it was seen. */
+export function refuseStale(
+  stored: { readonly changedBy: string; readonly version: number },
+  version: number | undefined,
+  basedOn: number,
+  yours: unknown,
+): void {
+  if (version === basedOn) return;
+  throw staleVersion(
+    stored,
+    yours,
+    message('server.machines.error.version-conflict', {
+      changedBy: stored.changedBy,
+      version: stored.version,
+      basedOn,
+    }),
+  );
+}

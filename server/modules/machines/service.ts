@@ -13,7 +13,7 @@ import { withDirection } from '@fox-tempo/core/machine/teaching';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem, invalidInput, orProblem, violates } from '../../http/problem.ts';
 import { dayIn } from '@fox-tempo/core/base/calendar';
-import { staleVersion } from '../../http/version.ts';
+import { refuseStale } from '../../http/version.ts';
 import { addObservation, self, type Author } from '../observations/index.ts';
 import { readShop } from '../shop/index.ts';
 import { personName } from '../people/index.ts';
@@ -114,17 +114,7 @@ async function changeMachine(
   return db.transaction(async (tx) => {
     const version = await lockMachine(tx, id);
     const stored = await requireMachine(tx, id);
-    if (version !== basedOn) {
-      throw staleVersion(
-        stored,
-        yours,
-        message('server.machines.error.version-conflict', {
-          changedBy: stored.changedBy,
-          version: stored.version,
-          basedOn,
-        }),
-      );
-    }
+    refuseStale(stored, version, basedOn, yours);
     const changed = await change(tx, stored);
     await namedOnce(changed.file?.name ?? stored.file.name, () => updateMachine(tx, id, changed, authorId));
     return requireMachine(tx, id);

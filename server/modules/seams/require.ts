@@ -3,7 +3,7 @@ import type { SeamResource, State } from '@fox-tempo/contract';
 import { message } from '@fox-tempo/words';
 import type { Database, Executor } from '../../db/connection.ts';
 import { HttpProblem } from '../../http/problem.ts';
-import { staleVersion } from '../../http/version.ts';
+import { refuseStale } from '../../http/version.ts';
 import { findSeam, lockSeam } from './repo.ts';
 
 export async function requireSeam(db: Executor, id: string): Promise<SeamResource> {
@@ -39,17 +39,4 @@ export function changeVersioned(
     await change(tx, stored);
     return requireSeam(tx, id);
   });
-}
-
-export function refuseStale(stored: SeamResource, version: number | undefined, basedOn: number, yours: unknown): void {
-  if (version === basedOn) return;
-  throw staleVersion(
-    stored,
-    yours,
-    message('server.machines.error.version-conflict', {
-      changedBy: stored.changedBy,
-      version: stored.version,
-      basedOn,
-    }),
-  );
 }

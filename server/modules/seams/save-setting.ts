@@ -11,7 +11,8 @@ import { appendRevision, contentHash, useFor } from '../revisions/index.ts';
 import type { SignedIn } from '../session/index.ts';
 import { shopSite } from '../shop/index.ts';
 import { hasRelease, lockSeam, updateSeam } from './repo.ts';
-import { refuseStale, requireListedSeam, requireSeam } from './require.ts';
+import { refuseStale } from '../../http/version.ts';
+import { requireListedSeam, requireSeam } from './require.ts';
 
 /** Saves the seam and its next program revision. A stale version is refused with both states; saving what is stored already adds nothing. */
 export async function saveSeam(

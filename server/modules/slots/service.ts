@@ -78,7 +78,7 @@ export async function noteFound(
     const { file } = await requireMachine(tx, machineId);
     const entry = await requireEntry(tx, machineId, slot);
     if (entry.id !== entryId)
-      throw staleVersion(entry, { entryId, dials }, `Slot ${slot} holds something else than you saw.`);
+      throw staleVersion(entry, { entryId, dials }, message('server.slots.error.slot-changed', { slot }));
     refuseForeignDials(file, dials, 'dials');
     await addObservation(tx, {
       id: key,

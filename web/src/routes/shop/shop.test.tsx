@@ -1,63 +1,21 @@
+/** The shop's people, roles and sign-ins, its orders and parts, its backup. */
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import type { Observation, Person, Role } from '@fox-tempo/contract';
-import { ErrorPage } from '../../app/error-page.tsx';
-import { answerFetch, order, parts, shopState, when } from '../../testing/shop.ts';
-import { resetSettings, showRoutes, signInAs } from '../../testing/show.tsx';
-import { loadShop, Shop } from './index.ts';
-import { observationLine } from '../../parts/record-words/index.ts';
+import { order, parts, shopState, when } from '../../testing/shop.ts';
+import { resetSettings } from '../../testing/show.tsx';
+import { openShop, page, people, person } from './open-shop.tsx';
 
-const page = (items: unknown[], next: string | null = null) => ({ items, next });
-const person = (change: Partial<Person>): Person => ({
-  id: 'teo',
-  name: 'Teo Varnholt',
-  role: 'welder',
-  version: 3,
-  retired: false,
-  hasPin: true,
-  wrongTries: null,
-  language: null,
-  units: null,
-  ...change,
-});
-const people = [person({}), person({ id: 'mirja', name: 'Mirja Keskalo', role: 'owner', hasPin: false })];
-
-async function open(part: string, role: Role, table: Record<string, unknown> = {}) {
-  signInAs(role);
-  const answered = answerFetch({
-    'GET /api/shop': shopState,
-    'GET /api/people': page(people),
-    'GET /api/parts': page(parts),
-    'GET /api/orders': page([order(), order({ id: 'o9', number: 'MC 9', closed: true, version: 4 })]),
-    ...table,
-  });
-  showRoutes(
-    [
-      {
-        path: '/shop/:part?',
-        Component: Shop,
-        loader: loadShop,
-        ErrorBoundary: ErrorPage,
-        HydrateFallback: () => null,
-      },
-    ],
-    `/shop${part}`,
-  );
-  await screen.findByRole('heading', { level: 1, name: 'Test shop' });
-  return answered;
-}
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 const type = (label: string | RegExp, value: string) =>
   fireEvent.change(screen.getByLabelText(label), { target: { value } });
 const sent = (calls: { method: string; path: string; body: unknown }[], path: string) =>
   calls.find((call) => call.path === path && call.method !== 'GET');
-
 beforeEach(resetSettings);
 afterEach(cleanup);
 
 describe('people', () => {
   it('are read by a welder and changed by the office', async () => {
-    await open('', 'welder');
+    await openShop('', 'welder');
     expect(screen.getByRole('row', { name: /Mirja Keskalo owner.*cannot sign in/ })).toBeTruthy();
     expect(screen.getByText(/Changed by office or owner/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Change Teo Varnholt' })).toBeNull();
@@ -65,7 +23,7 @@ describe('people', () => {
   });
 
   it('are renamed and retired under their version, and get a new PIN', async () => {
-    const { calls } = await open('', 'office', {
+    const { calls } = await openShop('', 'office', {
       'PUT /api/people/teo': person({ version: 4 }),
       'PUT /api/people/teo/pin': person({ version: 4 }),
     });
@@ -85,7 +43,7 @@ describe('people', () => {
   });
 
   it('new ones keep their half-typed form, but never their PIN, on the device', async () => {
-    await open('', 'office', {
+    await openShop('', 'office', {
       'POST /api/people': {
         type: '/problems/invalid-input',
         title: 'No',
@@ -109,7 +67,7 @@ describe('roles, tries and sign-ins', () => {
   const lead = person({ id: 'ilse', name: 'Ilse Brandokor', role: 'lead' });
 
   it('the office changes nobody above it, and makes welders only', async () => {
-    await open('', 'office', { 'GET /api/people': page([...people, lead]) });
+    await openShop('', 'office', { 'GET /api/people': page([...people, lead]) });
     expect(screen.getByRole('button', { name: /Change Teo Varnholt/ })).toBeTruthy();
     expect(screen.queryByRole('button', { name: /Change Ilse Brandokor/ })).toBeNull();
     expect(screen.queryByRole('button', { name: /Change Mirja Keskalo/ })).toBeNull();
@@ -118,7 +76,7 @@ describe('roles, tries and sign-ins', () => {
   });
 
   it('an owner reads how many wrong PINs were tried, and when the last', async () => {
-    await open('', 'owner', { 'GET /api/people': page([person({ wrongTries: { count: 3, lastAt: when } })]) });
+    await openShop('', 'owner', { 'GET /api/people': page([person({ wrongTries: { count: 3, lastAt: when } })]) });
     expect(screen.getByText(/^3 wrong PINs, last /)).toBeTruthy();
   });
 
@@ -126,7 +84,7 @@ describe('roles, tries and sign-ins', () => {
     const here = { id: 'a', startedAt: when, endsAt: when, device: 'Firefox, Linux', isThis: true };
     const there = { ...here, id: 'b', device: 'Chrome, Android', isThis: false };
     let now = [here, there];
-    const { calls } = await open('', 'welder', {
+    const { calls } = await openShop('', 'welder', {
       'GET /api/session/list': () => now,
       'DELETE /api/session/list/b': () => {
         now = [here];
@@ -151,7 +109,7 @@ describe('an order closed short', () => {
       detail: 'Order MC 1 has 5 of 12 parts done; 7 stay open.',
       issues: [{ path: 'closed', code: 'closed-short', message: 'Order MC 1 has 5 of 12 parts done; 7 stay open.' }],
     };
-    const { calls } = await open('/orders', 'lead', {
+    const { calls } = await openShop('/orders', 'lead', {
       'PUT /api/orders/o1': (body: { confirmed?: string[] }) =>
         body.confirmed?.includes('closed-short') ? order({ closed: true, version: 9 }) : question,
     });
@@ -172,7 +130,7 @@ describe('an order closed short', () => {
 
 describe('orders and parts', () => {
   it('closed orders stand last and are opened again', async () => {
-    const { calls } = await open('/orders', 'lead', { 'PUT /api/orders/o9': order({ id: 'o9', number: 'MC 9' }) });
+    const { calls } = await openShop('/orders', 'lead', { 'PUT /api/orders/o9': order({ id: 'o9', number: 'MC 9' }) });
     const rows = within(screen.getByRole('group', { name: 'Orders' })).getAllByRole('row');
     expect(rows.at(-1)?.textContent).toContain('MC 9 (closed)');
     press('Change order MC 9');
@@ -181,7 +139,7 @@ describe('orders and parts', () => {
   });
 
   it('a quantity that is none is named with its limits before it is sent', async () => {
-    const { calls } = await open('/orders', 'office', { 'POST /api/orders': order({ id: 'new' }) });
+    const { calls } = await openShop('/orders', 'office', { 'POST /api/orders': order({ id: 'new' }) });
     type('Order number', 'MC 50');
     type('How many', '1,5');
     expect(await screen.findByText(/How many must be a number; got "1,5"/)).toBeTruthy();
@@ -201,7 +159,7 @@ describe('orders and parts', () => {
   });
 
   it('parts are searched, changed and retired', async () => {
-    const { calls } = await open('/parts', 'office', { 'PUT /api/parts/rail': { ...parts[1], retired: true } });
+    const { calls } = await openShop('/parts', 'office', { 'PUT /api/parts/rail': { ...parts[1], retired: true } });
     type('Search', 'tube');
     expect(screen.queryByRole('row', { name: /Rail/ })).toBeNull();
     type('Search', 'nothing such');
@@ -215,117 +173,9 @@ describe('orders and parts', () => {
   });
 });
 
-describe('the record', () => {
-  const row = (change: Partial<Observation>): Observation => ({
-    id: 'a',
-    row: 1,
-    kind: 'lead-reading',
-    at: when,
-    deviceAt: null,
-    recordedBy: 'Teo Varnholt',
-    sentBy: null,
-    weldedBy: null,
-    machineId: 'rowan',
-    seamId: null,
-    revision: null,
-    contentHash: null,
-    corrects: null,
-    body: { mOhm: 14.2, note: 'clean' },
-    attachments: [],
-    ...change,
-  });
-
-  it('is shown page by page, by kind', async () => {
-    const { calls } = await open('/record', 'welder', {
-      'GET /api/observations?limit=50': page([row({})], 'next='),
-      'GET /api/observations?limit=50&cursor=next%3D': page([row({ id: 'b', weldedBy: 'Mirja Keskalo' })]),
-      'GET /api/observations?limit=50&kind=issue': page([]),
-    });
-    expect(await screen.findByText('14.2 mΩ, clean')).toBeTruthy();
-    press('Older ones');
-    expect(await screen.findByText(/welded by Mirja Keskalo/)).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Older ones' })).toBeNull();
-    fireEvent.change(screen.getByLabelText('Show'), { target: { value: 'issue' } });
-    expect(await screen.findByText('Nothing of this kind was recorded yet.')).toBeTruthy();
-    expect(calls.filter((call) => call.path.startsWith('/api/observations'))).toHaveLength(3);
-  });
-
-  it('says when it cannot be read', async () => {
-    await open('/record', 'welder', { 'GET /api/observations?limit=50': new TypeError('gone') });
-    expect((await screen.findByRole('alert')).textContent).toContain('The server does not answer');
-  });
-
-  it.each<[Observation['kind'], Record<string, unknown>, string]>([
-    ['parts-done', { count: 3 }, '3 done'],
-    ['parts-done', { count: -2 }, '2 taken back'],
-    ['stock', { why: 'read anew', name: 'Mix 1', quantity: -120.4, unit: 'L' }, 'Mix 1, read anew: −120 L'],
-    ['stock', { why: 'carried over' }, 'carried over'],
-    ['slot-found', { slot: 4 }, 'slot 4'],
-    ['standing', {}, 'entered again'],
-    ['direction-test', { dialId: 'trim', result: 'reversed' }, 'trim: ran the other way'],
-    ['step-time', { kind: 'liner', minutes: 12 }, 'Change the liner: 12 min'],
-    ['burn-back-stop', { left: 'too-long', shape: 'big-ball', burnBackMs: 60 }, 'too long, big ball, at 60 ms'],
-    ['calibration-points', { points: [1, 2] }, '2 points'],
-    ['first-arc', { ticks: { a: true, b: false } }, '1 of 2 ticked'],
-    ['lock', { locked: true, reason: 'approved' }, 'locked: approved'],
-    ['issue', { reason: 'three passed' }, 'revision 2: three passed'],
-    ['note', { text: 'hm' }, 'hm'],
-    ['withdrawal', { why: 'a slip' }, 'a slip'],
-  ])('says a %s in a line', (kind, body, line) => {
-    expect(observationLine(row({ kind, body, revision: 2 }))).toBe(line);
-  });
-});
-
-describe('files', () => {
-  const bring = (content: string, name = 'a.tempo.json') => {
-    const file = new File([content], name);
-    file.text = () => Promise.resolve(content);
-    fireEvent.change(screen.getByLabelText('File to import'), { target: { files: [file] } });
-  };
-  const rows = [
-    { kind: 'seam', name: 'Hood', does: 'added', why: null },
-    { kind: 'machine', name: 'Rowan', does: 'there already', why: null },
-  ];
-
-  it('are shown before anything is written, and then taken', async () => {
-    const { calls } = await open('/files', 'lead', {
-      'POST /api/shop/bundle': (body: { write: boolean }) => ({ written: body.write, rows }),
-    });
-    bring('{"format":"fox-tempo/shop"}');
-    press(await screen.findByRole('button', { name: 'Import 1' }).then(() => 'Import 1'));
-    expect((await screen.findByText(/Imported: 1/)).textContent).toContain('●');
-    expect(
-      calls.filter((call) => call.method === 'POST').map((call) => (call.body as { write: boolean }).write),
-    ).toEqual([false, true]);
-  });
-
-  it('with a refusal in them are not taken', async () => {
-    await open('/files', 'lead', {
-      'POST /api/shop/bundle': {
-        written: false,
-        rows: [...rows, { kind: 'seam', name: 'Bad', does: 'refused', why: 'no part' }],
-      },
-    });
-    bring('{}');
-    expect(await screen.findByText(/refused: no part/)).toBeTruthy();
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Import 1' }).disabled).toBe(true);
-  });
-
-  it('that are no JSON are not sent, and a welder only takes out', async () => {
-    const { calls } = await open('/files', 'lead');
-    bring('hello', 'notes.txt');
-    expect((await screen.findByRole('alert')).textContent).toContain('notes.txt is not JSON');
-    expect(calls.some((call) => call.method === 'POST')).toBe(false);
-    cleanup();
-    await open('/files', 'welder');
-    expect(screen.getByText(/Changed by lead hand or owner/)).toBeTruthy();
-    expect(screen.getByRole('button', { name: 'Export the shop as a file' })).toBeTruthy();
-  });
-});
-
 describe('shop and backup', () => {
   it('the owner changes name and time zone under the version', async () => {
-    const { calls } = await open('/backup', 'owner', {
+    const { calls } = await openShop('/backup', 'owner', {
       'PUT /api/shop': { ...shopState, version: 2, name: 'Our shop' },
     });
     type('Name', 'Our shop');
@@ -341,7 +191,7 @@ describe('shop and backup', () => {
   });
 
   it('says what the disk and the nights are like', async () => {
-    await open('/backup', 'lead', {
+    await openShop('/backup', 'lead', {
       'GET /api/shop': {
         ...shopState,
         diskFreeBytes: 1e9,
@@ -358,7 +208,7 @@ describe('shop and backup', () => {
   });
 
   it('says that a rented database keeps its own', async () => {
-    await open('/backup', 'owner', { 'GET /api/shop': { ...shopState, backups: null, diskFreeBytes: null } });
+    await openShop('/backup', 'owner', { 'GET /api/shop': { ...shopState, backups: null, diskFreeBytes: null } });
     expect(screen.getByText(/its keeper makes its backups/)).toBeTruthy();
   });
 });

@@ -1,6 +1,7 @@
 /** A page under an address: its head with its acts, and what it shows, which the skip link leads to. */
-import { Box, type BoxProps } from '@chakra-ui/react';
+import type { BoxProps } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { Main } from './main.tsx';
 import { PageHead, type PageHeadProps } from './page-head.tsx';
 
 interface PageProps extends Omit<PageHeadProps, 'children'>, Omit<BoxProps, 'title'> {
@@ -14,19 +15,7 @@ export function Page({ title, line, trail, acts, children, ...main }: PageProps)
       <PageHead title={title} line={line} {...(trail ? { trail } : {})}>
         {acts}
       </PageHead>
-      <Box
-        as="main"
-        id="content"
-        tabIndex={-1}
-        p="3"
-        display="grid"
-        gap="3"
-        alignContent="start"
-        minWidth={0}
-        {...main}
-      >
-        {children}
-      </Box>
+      <Main {...main}>{children}</Main>
     </>
   );
 }

@@ -2,6 +2,7 @@
 import { t } from '../../lib/words.ts';
 import { Box, type BoxProps } from '@chakra-ui/react';
 import { memo } from 'react';
+import { Main } from '../../ui/main.tsx';
 import { DialCard, type DialCardProps, DialStrip } from '../dial-card/index.ts';
 
 // A card that shows nothing new is not drawn again with every keystroke beside it.
@@ -26,19 +27,7 @@ export function BesideCard({
   return (
     <>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', xl: 'minmax(0, 1fr) 318px' }} flex="1">
-        <Box
-          as="main"
-          id="content"
-          tabIndex={-1}
-          p="3"
-          display="grid"
-          gap="3"
-          alignContent="start"
-          minWidth={0}
-          {...main}
-        >
-          {children}
-        </Box>
+        <Main {...main}>{children}</Main>
         <Box
           as="aside"
           aria-label={t('view.seam-frame.dial-card')}

@@ -8,6 +8,7 @@ import type { Simulation, SimulationInput } from '@fox-tempo/core/weld/simulatio
 import { useEffect, useMemo, useState } from 'react';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
+import { Labelled, LabelledGrid } from '../../ui/labelled.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Figure } from '../../ui/quantity.tsx';
 import { simulateArc } from '../../workers/arc-client.ts';
@@ -93,49 +94,33 @@ function Findings({ result: { metrics: m, words } }: { readonly result: Simulati
       <Box fontSize="text" mb="1.5">
         {format(words).charAt(0).toUpperCase() + format(words).slice(1)}.
       </Box>
-      <Box
-        display="grid"
-        gridTemplateColumns={{ base: '1fr 1fr', sm: 'repeat(4, minmax(0, 1fr))' }}
-        columnGap="4"
-        rowGap="1"
-      >
-        <Finding label={t('view.simulated.arc-range')}>
+      <LabelledGrid>
+        <Labelled label={t('view.simulated.arc-range')}>
           <Figure value={m.minArcLengthMm} of="shortLength" /> {t('view.simulated.to')}{' '}
           <Figure value={m.maxArcLengthMm} of="shortLength" />
-        </Finding>
+        </Labelled>
         {m.pulseFrequencyHz > 0 ? (
-          <Finding label={t('view.simulator.drops-a-pulse')}>
+          <Labelled label={t('view.simulator.drops-a-pulse')}>
             <Box as="span" textStyle="figure">
               {fixed(m.dropsPerPulse, 2)}
             </Box>
-          </Finding>
+          </Labelled>
         ) : (
-          <Finding label={t('view.simulated.drops-a-second')}>
+          <Labelled label={t('view.simulated.drops-a-second')}>
             <Box as="span" textStyle="figure">
               {fixed(m.dropsPerS, 0)}
             </Box>
-          </Finding>
+          </Labelled>
         )}
-        <Finding label={t('view.simulator.shorts-a-second')}>
+        <Labelled label={t('view.simulator.shorts-a-second')}>
           <Box as="span" textStyle="figure">
             {fixed(m.shortsPerS, 0)}
           </Box>
-        </Finding>
-        <Finding label={t('view.simulator.mean-current')}>
+        </Labelled>
+        <Labelled label={t('view.simulator.mean-current')}>
           <Figure value={m.meanCurrentA} of="current" />
-        </Finding>
-      </Box>
+        </Labelled>
+      </LabelledGrid>
     </>
-  );
-}
-
-function Finding({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
-  return (
-    <Box>
-      <Box textStyle="label" color="quiet">
-        {label}
-      </Box>
-      {children}
-    </Box>
   );
 }

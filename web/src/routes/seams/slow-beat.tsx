@@ -5,6 +5,7 @@ import { Box } from '@chakra-ui/react';
 import { doublePulse } from '@fox-tempo/core/setting/double-pulse';
 import type { Plan, PlanInput } from '@fox-tempo/core/setting/plan';
 import { Notice } from '../../ui/notice.tsx';
+import { Labelled, LabelledGrid } from '../../ui/labelled.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Figure } from '../../ui/quantity.tsx';
 
@@ -38,43 +39,38 @@ export function SlowBeat({ plan, input }: { readonly plan: Plan; readonly input:
         </Box>
       }
     >
-      <Box
-        display="grid"
-        gridTemplateColumns={{ base: '1fr 1fr', sm: 'repeat(4, minmax(0, 1fr))' }}
-        columnGap="4"
-        rowGap="1.5"
-      >
-        <Item label={t('view.simulator.mean-feed')}>
+      <LabelledGrid>
+        <Labelled label={t('view.simulator.mean-feed')}>
           <Figure value={beat.meanFeedMPerMin} of="wireFeed" />
-        </Item>
-        <Item label={t('view.simulator.slow-high')}>
+        </Labelled>
+        <Labelled label={t('view.simulator.slow-high')}>
           <Figure value={beat.highFeedMPerMin} of="wireFeed" />
-        </Item>
-        <Item label={t('view.simulator.slow-low')}>
+        </Labelled>
+        <Labelled label={t('view.simulator.slow-low')}>
           <Figure value={beat.lowFeedMPerMin} of="wireFeed" />
-        </Item>
-        <Item label={t('view.simulator.share-at-high')}>
+        </Labelled>
+        <Labelled label={t('view.simulator.share-at-high')}>
           <Figure value={100 * beat.highShare} of="percent" />
-        </Item>
-        <Item label={t('view.simulator.slow-rate')}>
+        </Labelled>
+        <Labelled label={t('view.simulator.slow-rate')}>
           <Figure value={beat.frequencyHz} of="frequency" digits={1} />
-        </Item>
-        <Item label={t('view.seams.ripple')}>
+        </Labelled>
+        <Labelled label={t('view.seams.ripple')}>
           <Figure value={beat.ripplePitchMm} of="shortLength" />
-        </Item>
+        </Labelled>
         {found?.effect && (
           <>
-            <Item label={t('view.simulator.mean-current')}>
+            <Labelled label={t('view.simulator.mean-current')}>
               <Figure value={found.effect.meanCurrentA} of="current" />
-            </Item>
-            <Item label={t('view.seams.high-and-low')}>
+            </Labelled>
+            <Labelled label={t('view.seams.high-and-low')}>
               <Figure value={found.effect.high.meanCurrentA} of="current" />
               {' / '}
               <Figure value={found.effect.low.meanCurrentA} of="current" />
-            </Item>
+            </Labelled>
           </>
         )}
-      </Box>
+      </LabelledGrid>
       {found?.effect && (
         <Box textStyle="label" color="quiet" mt="2">
           {t('view.seams.double-pulse-power', {
@@ -88,17 +84,6 @@ export function SlowBeat({ plan, input }: { readonly plan: Plan; readonly input:
         </Box>
       ))}
     </Panel>
-  );
-}
-
-function Item({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
-  return (
-    <Box>
-      <Box textStyle="label" color="quiet">
-        {label}
-      </Box>
-      {children}
-    </Box>
   );
 }
 

@@ -5,6 +5,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { Simulation } from '@fox-tempo/core/weld/simulation';
 import { useEffect, useRef } from 'react';
 import { useSettings } from '../../session/settings.ts';
+import { BareSelect } from '../../ui/bare-select.tsx';
 import { Action } from '../../ui/action.tsx';
 import { paints, ready, sharpness } from '../../ui/canvas/canvas.ts';
 import { useSize } from '../../ui/canvas/use-size.ts';
@@ -115,24 +116,14 @@ export function LivingArc({
         >
           {t('view.simulator.next-drop')}
         </Action>
-        <chakra.select
-          aria-label={t('view.simulator.slow-motion')}
-          value={pace}
-          onChange={(event) => onPace(Number(event.target.value) as Pace)}
-          minHeight="44px"
-          bg="surface"
-          borderWidth="1px"
-          borderColor="edge"
-          borderRadius="3px"
-          fontSize="small"
+        <BareSelect
+          label={t('view.simulator.slow-motion')}
+          value={String(pace)}
+          choices={paces.map((one) => ({ value: String(one), label: `1/${one}` }))}
+          onChange={(value) => onPace(Number(value) as Pace)}
+          fontWeight={400}
           px="1"
-        >
-          {paces.map((one) => (
-            <option key={one} value={one}>
-              1/{one}
-            </option>
-          ))}
-        </chakra.select>
+        />
       </Box>
     </Box>
   );

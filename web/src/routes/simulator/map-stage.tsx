@@ -1,10 +1,11 @@
 /** The sweet-spot map with its axes to choose; dragging its crosshair is tuning. */
 import { t } from '../../lib/words.ts';
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { Program } from '@fox-tempo/core/setting/program';
 import { figureOn, mapAxes, type MapAxis } from '@fox-tempo/core/weld/zone-map';
 import { memo, useMemo } from 'react';
 import { Action } from '../../ui/action.tsx';
+import { BareSelect } from '../../ui/bare-select.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { axisWords } from './map-words.ts';
 import type { Setting } from './use-setting.ts';
@@ -72,26 +73,13 @@ const AxisChoice = memo(function AxisChoice({
   readonly onChange: (axis: MapAxis) => void;
 }) {
   return (
-    <chakra.select
-      aria-label={label}
+    <BareSelect
+      label={label}
       value={value}
-      onChange={(event) => onChange(event.target.value as MapAxis)}
-      minHeight="44px"
+      choices={axes.map((axis) => ({ value: axis, label: axisWords[axis].name }))}
+      onChange={onChange}
       minWidth={0}
       flex="1 1 0"
-      bg="surface"
-      borderWidth="1px"
-      borderColor="edge"
-      borderRadius="3px"
-      fontSize="small"
-      fontWeight={600}
-      px="1.5"
-    >
-      {axes.map((axis) => (
-        <option key={axis} value={axis}>
-          {axisWords[axis].name}
-        </option>
-      ))}
-    </chakra.select>
+    />
   );
 });

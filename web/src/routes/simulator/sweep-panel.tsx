@@ -15,6 +15,7 @@ import {
 } from '@fox-tempo/core/weld/zone-map';
 import { useState } from 'react';
 import { useKeptForm } from '../../ui/kept-text.ts';
+import { BareSelect } from '../../ui/bare-select.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { axisWords } from './map-words.ts';
 import type { Setting } from './use-setting.ts';
@@ -35,25 +36,12 @@ export function SweepPanel({ setting, machine, program, circuitMOhm, correction 
   return (
     <Box display="flex" flexDirection="column" minHeight={0} flex="1">
       <Box display="flex" gap="2" alignItems="center" mb="1">
-        <chakra.select
-          aria-label={t('view.simulator.dial-to-sweep')}
+        <BareSelect
+          label={t('view.simulator.dial-to-sweep')}
           value={quantity}
-          onChange={(event) => keep({ quantity: event.target.value as SweepQuantity })}
-          minHeight="44px"
-          bg="surface"
-          borderWidth="1px"
-          borderColor="edge"
-          borderRadius="3px"
-          fontSize="small"
-          fontWeight={600}
-          px="1.5"
-        >
-          {sweepQuantities.map((one) => (
-            <option key={one} value={one}>
-              {axisWords[one].name}
-            </option>
-          ))}
-        </chakra.select>
+          choices={sweepQuantities.map((one) => ({ value: one, label: axisWords[one].name }))}
+          onChange={(chosen) => keep({ quantity: chosen })}
+        />
         <Box fontSize="label" color="quiet" lineHeight="1.25" minWidth={0}>
           {sweep
             ? `${sweep.label}, ${sweep.stride === 1 ? t('view.simulator.each-step') : t('view.simulator.every-steps', { stride: sweep.stride })}`

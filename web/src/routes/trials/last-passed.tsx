@@ -1,8 +1,8 @@
 /** Against the last passed trial on this machine: only the dials that stand otherwise now, to be put back one by one. */
+import { WayOn } from '../../ui/way-on.tsx';
 import { Box } from '@chakra-ui/react';
 import type { SeamResource } from '@fox-tempo/contract';
 import { cardOf } from '@fox-tempo/core/machine/dials';
-import { Link } from 'react-router';
 import { useEndpoint } from '../../data/queries.ts';
 import type { StandingMachine } from '../../sheet/standing-machine.ts';
 import { shopTime } from '../../lib/time.ts';
@@ -31,9 +31,7 @@ export function LastPassed({ seam, machine, dials }: LastPassedProps) {
   });
   return (
     <Box fontSize="small">
-      <Box asChild color="accent" fontWeight={600} minHeight="44px" display="inline-flex" alignItems="center">
-        <Link to={`/trials/${passed.id}`}>{t('view.trials.last-passed', { at: shopTime(passed.at) })}</Link>
-      </Box>
+      <WayOn to={`/trials/${passed.id}`}>{t('view.trials.last-passed', { at: shopTime(passed.at) })}</WayOn>
       {otherwise.length === 0 ? (
         <Box color="quiet">{t('view.trials.dials-as-then')}</Box>
       ) : (
@@ -50,11 +48,9 @@ export function LastPassed({ seam, machine, dials }: LastPassedProps) {
           </Box>
           <Box color="quiet">{t('view.trials.put-these-back')}</Box>
           {passed.revision !== seam.revision?.number && (
-            <Box asChild color="accent" fontWeight={600} minHeight="44px" display="inline-flex" alignItems="center">
-              <Link to={`/seams/${seam.id}`}>
-                {t('view.trials.bring-back-revision', { revision: passed.revision })}
-              </Link>
-            </Box>
+            <WayOn to={`/seams/${seam.id}`}>
+              {t('view.trials.bring-back-revision', { revision: passed.revision })}
+            </WayOn>
           )}
         </>
       )}

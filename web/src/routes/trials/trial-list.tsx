@@ -8,6 +8,7 @@ import { Link, useLoaderData, useNavigate, useSearchParams } from 'react-router'
 import { api } from '../../data/api.ts';
 import { shopTime } from '../../lib/time.ts';
 import { t, format } from '../../lib/words.ts';
+import { WayOn } from '../../ui/way-on.tsx';
 import { Action } from '../../ui/action.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { Page } from '../../ui/page.tsx';
@@ -191,11 +192,7 @@ function Choose({
 }
 
 function When({ id, at }: TrialRow) {
-  return (
-    <Box asChild color="accent" fontWeight={600} minHeight="44px" display="inline-flex" alignItems="center">
-      <Link to={`/trials/${id}`}>{shopTime(at)}</Link>
-    </Box>
-  );
+  return <WayOn to={`/trials/${id}`}>{shopTime(at)}</WayOn>;
 }
 
 function Seam({ seamId, seamName, partName }: TrialRow) {

@@ -12,11 +12,11 @@ import {
 import { stepDial } from '@fox-tempo/core/machine/tuning';
 import { modeName, planSeam } from '@fox-tempo/core/setting/plan';
 import { questionOf } from '@fox-tempo/core/site';
-import { Link } from 'react-router';
 import { useEndpoint } from '../../data/queries.ts';
 import { format, t } from '../../lib/words.ts';
 import { HistoryLine } from '../../parts/own-welds/index.ts';
 import { SeamPage, type SeamWork } from '../../parts/seam-frame/index.ts';
+import { WayOn } from '../../ui/way-on.tsx';
 import { Panel } from '../../ui/panel.tsx';
 import { Sweep } from './sweep.tsx';
 
@@ -87,17 +87,9 @@ function Planned({ seam, machine, program, onSeam }: SeamWork) {
               : t('view.trials.in-a-row', { count: inRow, of: passesInARow })}
           </Box>
           <HistoryLine seamId={seam.id} />
-          <Box
-            asChild
-            color="accent"
-            fontWeight={600}
-            fontSize="small"
-            minHeight="44px"
-            display="inline-flex"
-            alignItems="center"
-          >
-            <Link to={`/seams/${seam.id}/trial`}>{t('view.trials.record-a-trial')}</Link>
-          </Box>
+          <WayOn to={`/seams/${seam.id}/trial`} fontSize="small">
+            {t('view.trials.record-a-trial')}
+          </WayOn>
         </Box>
       </Panel>
       <Sweep seam={seam} machine={machine} stepMm={stepMm} onSeam={onSeam} />

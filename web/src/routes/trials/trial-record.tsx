@@ -9,7 +9,7 @@ import { areaForTravel, filletLegMm } from '@fox-tempo/core/setting/bead';
 import { jointRule, planSetting } from '@fox-tempo/core/setting/plan';
 import { questionOf } from '@fox-tempo/core/site';
 import { useMemo, useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { api } from '../../data/api.ts';
 import { useRefused } from '../../data/outbox/index.ts';
 import { useTask } from '../../lib/use-task.ts';
@@ -19,6 +19,7 @@ import { SeamPage, type SeamWork } from '../../parts/seam-frame/index.ts';
 import { session, useMay, useMe } from '../../session/session.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useLimits } from '../../sheet/use-limits.ts';
+import { WayOn } from '../../ui/way-on.tsx';
 import { Action } from '../../ui/action.tsx';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { forgetTexts, useKeptForm } from '../../ui/kept-text.ts';
@@ -234,17 +235,9 @@ function Record({ seam, machines, machine, program, onSeam }: SeamWork) {
               />
               <HistoryLine seamId={seam.id} />
               <LastPassed seam={seam} machine={machine} dials={draft.dials} />
-              <Box
-                asChild
-                color="accent"
-                fontWeight={600}
-                fontSize="small"
-                minHeight="44px"
-                display="inline-flex"
-                alignItems="center"
-              >
-                <Link to={`/seams/${seam.id}/trial-plan`}>{t('view.trials.plan-the-trials')}</Link>
-              </Box>
+              <WayOn to={`/seams/${seam.id}/trial-plan`} fontSize="small">
+                {t('view.trials.plan-the-trials')}
+              </WayOn>
             </Box>
           </Panel>
           <Details title={t('view.trials.limits-level', { level: limits.level })} inPanel>

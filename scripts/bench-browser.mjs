@@ -1,16 +1,8 @@
 /** The arc bench measured in headless Chromium without a GPU at 1280x800: printed by `npm run bench`. Nothing here fails a build. */
 /* global document, HTMLSelectElement, KeyboardEvent, MutationObserver, requestAnimationFrame, WheelEvent, window -- inside the page */
 import { randomUUID } from 'node:crypto';
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { chromium } from '@playwright/test';
-import { startServer } from './lib/app-server.mjs';
-import { ensureBuild } from './lib/build.mjs';
-import { chromiumArguments, chromiumPath, ensureChromium } from './lib/chromium.mjs';
-import { freePort } from './lib/ports.mjs';
-import { ensurePostgres, openCluster, removeCluster } from './lib/postgres.mjs';
 import { endOn, say } from './lib/say.mjs';
+import { withThrowawayApp } from './lib/throwaway-app.mjs';
 
 /** Listens to every message between page and workers, before the application starts. */
 function overhearWorkers() {
@@ -255,27 +247,16 @@ function dayFrameMs(page) {
 }
 
 async function main() {
-  await ensurePostgres();
-  await ensureChromium();
-  await ensureBuild();
-  const folder = mkdtempSync(join(tmpdir(), 'fox-tempo-bench-'));
-  chmodSync(folder, 0o755);
-  const cluster = await openCluster({ folder, throwaway: true });
-  cluster.ensureDatabase('fox_tempo');
-  const port = await freePort();
-  const server = await startServer({ databaseUrl: cluster.url('fox_tempo'), port });
-  const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArguments });
-  try {
+  await withThrowawayApp(async ({ browser, url }) => {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.addInitScript(overhearWorkers);
-    await page.request.post(`http://127.0.0.1:${port}/api/session/demo`, { data: { personId: 'teo-varnholt' } });
-    await page.goto(`http://127.0.0.1:${port}/simulator/axle-plate-to-tube`);
+    await page.request.post(`${url}/api/session/demo`, { data: { personId: 'teo-varnholt' } });
+    await page.goto(`${url}/simulator/axle-plate-to-tube`);
     const { firstMs, wholeMs } = await mapTimes(page);
     const cancelled = await cancelMs(page);
     await page.getByText(/^here: /).waitFor({ timeout: 60_000 });
     const frames = await frameMs(page);
     const moves = await moveMs(page, 40);
-    const url = `http://127.0.0.1:${port}`;
     await lengthenSeam(page, url, 'trike-lid-seam', 2300);
     await page.goto(`${url}/sequence/trike-lid-seam`);
     await page.getByRole('button', { name: 'Unfold main' }).click();
@@ -307,12 +288,7 @@ async function main() {
       `${quantile(keys, 0.5).toFixed(0)}, ${Math.max(...keys).toFixed(0)} ms`,
       'under 30 ms',
     );
-  } finally {
-    await browser.close();
-    await server.stop();
-    removeCluster(folder);
-    rmSync(folder, { recursive: true, force: true });
-  }
+  });
 }
 
 main().catch(endOn);

@@ -1,15 +1,9 @@
 /** Takes docs/screenshots again from the demo data, on a fresh shop of its own; with an argument only those whose name begins so. */
-import { mkdtempSync, chmodSync, rmSync, mkdirSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { chromium } from '@playwright/test';
-import { startServer } from './lib/app-server.mjs';
-import { ensureBuild } from './lib/build.mjs';
-import { chromiumArguments, chromiumPath, ensureChromium } from './lib/chromium.mjs';
-import { freePort } from './lib/ports.mjs';
-import { ensurePostgres, openCluster, removeCluster } from './lib/postgres.mjs';
 import { root } from './lib/run.mjs';
 import { endOn, say } from './lib/say.mjs';
+import { withThrowawayApp } from './lib/throwaway-app.mjs';
 
 const wide = { width: 1280, height: 800 };
 const tablet = { width: 768, height: 1024 };
@@ -86,25 +80,14 @@ const pictures = [
 ];
 
 async function main() {
-  await ensurePostgres();
-  await ensureChromium();
-  await ensureBuild();
-  const folder = mkdtempSync(join(tmpdir(), 'fox-tempo-pictures-'));
-  chmodSync(folder, 0o755);
-  const cluster = await openCluster({ folder, throwaway: true });
-  cluster.ensureDatabase('fox_tempo');
-  const port = await freePort();
-  const server = await startServer({ databaseUrl: cluster.url('fox_tempo'), port });
-  const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArguments });
   mkdirSync(join(root, 'docs', 'screenshots'), { recursive: true });
-  try {
+  await withThrowawayApp(async ({ browser, url }) => {
     const wanted = pictures.filter(({ name }) => name.startsWith(process.argv[2] ?? ''));
     for (const picture of wanted) {
       const { name, path, theme = 'day', units = 'metric', language = 'en', size = wide, act } = picture;
       const { person = 'teo-varnholt' } = picture;
       const page = await browser.newPage({ viewport: size, locale: 'en-GB' });
-      const address = `http://127.0.0.1:${port}`;
-      await page.request.post(`${address}/api/session/demo`, { data: { personId: person } });
+      await page.request.post(`${url}/api/session/demo`, { data: { personId: person } });
       await page.addInitScript(
         (state) => localStorage.setItem('fox-tempo/settings', JSON.stringify({ state, version: 0 })),
         {
@@ -115,7 +98,7 @@ async function main() {
           machineId: 'rowan',
         },
       );
-      await page.goto(`${address}${path}`, { waitUntil: 'networkidle' });
+      await page.goto(`${url}${path}`, { waitUntil: 'networkidle' });
       await page.getByRole('heading', { level: 1 }).waitFor();
       if (language !== 'en') await page.waitForTimeout(4000);
       else if (/^\/seams\/[^/]+$/.test(path)) {
@@ -129,12 +112,7 @@ async function main() {
       await page.close();
       say(`${name}.png`);
     }
-  } finally {
-    await browser.close();
-    await server.stop();
-    removeCluster(folder);
-    rmSync(folder, { recursive: true, force: true });
-  }
+  });
 }
 
 main().catch(endOn);

@@ -73,6 +73,17 @@ const asAsked = ({ revision: { spec, choice }, site }: Case) => ({
 });
 const answerOf = (value: unknown): Shown => figuresOfPlan(value as Parameters<typeof figuresOfPlan>[0]);
 
+const onProcedure: readonly FigureName[] = [
+  'wireFeedMPerMin',
+  'meanCurrentA',
+  'voltageV',
+  'travelMmPerMin',
+  'heatInputKjPerMm',
+  'legMm',
+  'ctwdMm',
+  'pulseHz',
+];
+
 export const views: readonly View[] = [
   {
     name: 'sheet',
@@ -285,17 +296,7 @@ export const views: readonly View[] = [
           .flatMap(({ rows }) => rows.map(({ value }) => english.format(value)))
           .join('\n');
       },
-      holds: [
-        'wireFeedMPerMin',
-        'meanCurrentA',
-        'voltageV',
-        'travelMmPerMin',
-        'heatInputKjPerMm',
-        'legMm',
-        'ctwdMm',
-        'pulseHz',
-        'passes',
-      ],
+      holds: [...onProcedure, 'passes'],
     },
   },
   {
@@ -319,16 +320,7 @@ export const views: readonly View[] = [
             english,
           ),
         ),
-      holds: [
-        'wireFeedMPerMin',
-        'meanCurrentA',
-        'voltageV',
-        'travelMmPerMin',
-        'heatInputKjPerMm',
-        'legMm',
-        'ctwdMm',
-        'pulseHz',
-      ],
+      holds: onProcedure,
     },
   },
   {

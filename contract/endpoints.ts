@@ -80,22 +80,19 @@ type Shape<K extends EndpointName, Part extends string> = Api[K] extends {
   ? S
   : never;
 
+/** Whose ids are branded, by the first segment of a path. */
+interface Owners {
+  readonly seams: 'seam';
+  readonly machines: 'machine';
+  readonly parts: 'part';
+  readonly orders: 'order';
+  readonly people: 'person';
+  readonly trials: 'trial';
+  readonly runs: 'run';
+}
+
 /** Whose id stands first in a path. */
-type Owner<P extends string> = P extends `/seams/:${string}`
-  ? 'seam'
-  : P extends `/machines/:${string}`
-    ? 'machine'
-    : P extends `/parts/:${string}`
-      ? 'part'
-      : P extends `/orders/:${string}`
-        ? 'order'
-        : P extends `/people/:${string}`
-          ? 'person'
-          : P extends `/trials/:${string}`
-            ? 'trial'
-            : P extends `/runs/:${string}`
-              ? 'run'
-              : never;
+type Owner<P extends string> = P extends `/${infer Rows extends keyof Owners}/:${string}` ? Owners[Rows] : never;
 
 /** Parameters in an endpoint's path, by name. */
 export type ParamsOf<K extends EndpointName> = {

@@ -61,7 +61,7 @@ function Loaded({
   return (
     <Page
       title={t('view.app.trials')}
-      line={t('view.trials.shown-newest-first', { count: rows.length })}
+      line={t('view.trials.shown', { count: rows.length })}
       acts={
         <>
           <Action disabled={chosen.length < 2} onClick={() => void navigate(`/trials/compare?ids=${chosen.join(',')}`)}>

@@ -1,5 +1,4 @@
 /** How good the judgement is, on simulated welds with hidden faults: `npm run judge`. Ends with code 1 where it falls short of what the design asks. */
-import { standardSite } from '@fox-tempo/core/site';
 import {
   diagnose,
   causes,
@@ -10,7 +9,7 @@ import {
 } from '@fox-tempo/core/evidence/judge';
 import { programFromPlan, type Program } from '@fox-tempo/core/setting/program';
 import type { StepKind } from '@fox-tempo/core/machine/setup';
-import { planSeam, type PlanInput, thinnerMm } from '@fox-tempo/core/setting/plan';
+import { planSeam, thinnerMm } from '@fox-tempo/core/setting/plan';
 import {
   chanceOf,
   hiddenFaultCodes,
@@ -21,73 +20,12 @@ import {
   type StandInWeld,
 } from '@fox-tempo/core/weld/stand-in';
 import { symptomCodes, trialVerdict, usualLimits, type AcceptanceLimits } from '@fox-tempo/core/evidence/trial';
+import { lengthMm, setups } from './lib/judged-settings.ts';
 
 const singles = Number(process.argv[2] ?? 200);
 const doubles = Math.round(singles / 2);
 const asks = { firstThree: 0.9, first: 0.65, doublesInThree: 0.8, passWithinThree: 0.85 };
 const circuitMOhm = 8;
-const lengthMm = 250;
-
-const common = { arcHabit: 'by-joint', site: standardSite } as const;
-const fillet = { joint: 'tee', position: 'PB', gapMm: 0, lengthMm } as const;
-const setups: readonly PlanInput[] = [
-  {
-    ...common,
-    mode: 'pulse',
-    filler: 'steel-solid',
-    gas: 'M21-ArC-18',
-    diameterMm: 1.2,
-    seam: { ...fillet, materialGroup: 'steel', thicknessesMm: [5, 5] },
-  },
-  {
-    ...common,
-    mode: 'pulse',
-    filler: 'steel-solid',
-    gas: 'M20-ArC-8',
-    diameterMm: 1,
-    seam: { ...fillet, materialGroup: 'steel', thicknessesMm: [3, 3] },
-  },
-  {
-    ...common,
-    mode: 'dip',
-    filler: 'steel-solid',
-    gas: 'M21-ArC-18',
-    diameterMm: 1,
-    seam: { ...fillet, materialGroup: 'steel', thicknessesMm: [2, 2] },
-  },
-  {
-    ...common,
-    mode: 'pulse',
-    filler: 'stainless-308l',
-    gas: 'M12-ArC-2',
-    diameterMm: 1,
-    seam: { ...fillet, materialGroup: 'stainless', thicknessesMm: [2, 2] },
-  },
-  {
-    ...common,
-    mode: 'dip',
-    filler: 'stainless-308l',
-    gas: 'M12-ArC-2',
-    diameterMm: 0.8,
-    seam: { ...fillet, materialGroup: 'stainless', thicknessesMm: [1.5, 1.5] },
-  },
-  {
-    ...common,
-    mode: 'pulse',
-    filler: 'aluminium-5356',
-    gas: 'I1',
-    diameterMm: 1.2,
-    seam: { ...fillet, materialGroup: 'aluminium', thicknessesMm: [3, 3] },
-  },
-  {
-    ...common,
-    mode: 'pulse',
-    filler: 'aluminium-4043',
-    gas: 'I1',
-    diameterMm: 1.2,
-    seam: { ...fillet, materialGroup: 'aluminium', thicknessesMm: [4, 4] },
-  },
-];
 
 interface Bench {
   readonly program: Program;

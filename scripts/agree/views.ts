@@ -20,6 +20,7 @@ import { measureSeam } from '../../web/src/data/part-use.ts';
 import { planOf, sheetOf } from '../../web/src/sheet/sheet.ts';
 import type { Case } from './cases.ts';
 import type { FigureName, Shown } from './figures.ts';
+import { textOf } from './text-of.ts';
 
 export interface View {
   readonly name: string;
@@ -349,15 +350,3 @@ export const views: readonly View[] = [
     },
   },
 ];
-
-/** Every string of a document, in its order. */
-function textOf(node: unknown): string {
-  if (typeof node === 'string') return node;
-  if (typeof node === 'number') return String(node);
-  if (Array.isArray(node)) return node.map(textOf).join(' ');
-  if (typeof node !== 'object' || node === null) return '';
-  return Object.entries(node)
-    .filter(([key]) => ['content', 'text', 'stack', 'columns', 'table', 'body', 'ul', 'ol'].includes(key))
-    .map(([, value]) => textOf(value))
-    .join(' ');
-}

@@ -3,6 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { Columns3 } from 'lucide-react';
 import { useState } from 'react';
 import { t } from '../lib/words.ts';
+import { capital } from './table.tsx';
 
 interface HideableColumn {
   readonly id: string;
@@ -19,7 +20,7 @@ export function ColumnMenu({
 }) {
   const [open, setOpen] = useState(false);
   return (
-    <Box asChild fontSize="label">
+    <Box asChild fontSize="label" display="grid" justifyItems="end">
       <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
         <Box asChild minHeight="44px" px="2" display="inline-flex" alignItems="center" gap="1.5" cursor="pointer">
           <summary>
@@ -28,7 +29,15 @@ export function ColumnMenu({
           </summary>
         </Box>
         {/* A closed list holds no boxes: a column's box would share its name with the filter of that name. */}
-        <Box role="group" aria-label={t('view.ui.columns')} display="flex" flexWrap="wrap" gap="3" pb="2">
+        <Box
+          role="group"
+          aria-label={t('view.ui.columns')}
+          display="flex"
+          flexWrap="wrap"
+          justifyContent="end"
+          gap="3"
+          pb="2"
+        >
           {open &&
             columns.map((one) => (
               <Box asChild key={one.id} display="inline-flex" alignItems="center" gap="1.5" minHeight="44px">
@@ -36,10 +45,11 @@ export function ColumnMenu({
                   <input
                     type="checkbox"
                     checked={one.getIsVisible()}
-                    style={{ width: 20, height: 20 }}
                     onChange={(event) => one.toggleVisibility(event.target.checked)}
                   />
-                  {nameOf(one.id)}
+                  <Box as="span" display="inline-block" css={capital}>
+                    {nameOf(one.id)}
+                  </Box>
                 </label>
               </Box>
             ))}

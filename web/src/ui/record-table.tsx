@@ -17,7 +17,7 @@ import { keep, recall } from '../lib/device.ts';
 import { t } from '../lib/words.ts';
 import { ColumnMenu } from './column-menu.tsx';
 import { OlderOnes } from './older-ones.tsx';
-import { Cell, Table } from './table.tsx';
+import { capital, Cell, Table } from './table.tsx';
 
 export interface RecordColumn<Row> {
   readonly id: string;
@@ -161,7 +161,7 @@ function Head<Row>({ column, of }: { readonly column: RecordColumn<Row>; readonl
       ) : (
         <th scope="col" aria-sort={way === false ? undefined : way === 'asc' ? 'ascending' : 'descending'}>
           {column.sortBy === undefined ? (
-            <Box py="1" css={{ '&::first-letter': { textTransform: 'uppercase' } }}>
+            <Box py="1" css={capital}>
               {column.head}
             </Box>
           ) : (
@@ -171,7 +171,7 @@ function Head<Row>({ column, of }: { readonly column: RecordColumn<Row>; readonl
               cursor="pointer"
               textAlign="inherit"
               _hover={{ color: 'ink' }}
-              css={{ '&::first-letter': { textTransform: 'uppercase' } }}
+              css={capital}
               title={t('view.ui.sort-by', { head: column.head })}
               onClick={() => of?.toggleSorting()}
             >

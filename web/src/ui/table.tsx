@@ -17,7 +17,7 @@ export function Table({
 }
 
 /** Heads begin with a capital, wherever their word stands otherwise. */
-const capital = { '&::first-letter': { textTransform: 'uppercase' } } as const;
+export const capital = { '&::first-letter': { textTransform: 'uppercase' } } as const;
 
 export function Heads({
   names,

@@ -1,5 +1,5 @@
 /** A tick box with its words, large enough for a glove. */
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 
 export function Tick({
@@ -23,15 +23,7 @@ export function Tick({
       _hover={{ bg: 'accentSoft' }}
     >
       <label>
-        <chakra.input
-          type="checkbox"
-          checked={checked}
-          onChange={(event) => onChange(event.target.checked)}
-          width="22px"
-          height="22px"
-          flexShrink={0}
-          accentColor="var(--chakra-colors-spruce)"
-        />
+        <input type="checkbox" checked={checked} onChange={(event) => onChange(event.target.checked)} />
         <Box as="span" minWidth={0} fontSize="text" {...(checked ? { color: 'quiet' } : {})}>
           {children}
         </Box>

@@ -2,7 +2,7 @@
  * The frame of every view that edits a seam's sheet: head with undo and save, the steps, what stands in the way of saving, two versions
  * side by side where somebody overtook it, and the machine's dial card.
  */
-import { Box, type BoxProps } from '@chakra-ui/react';
+import { type BoxProps } from '@chakra-ui/react';
 import { memo, useDeferredValue, useMemo, type KeyboardEvent, type ReactNode } from 'react';
 import type { SheetSession } from '../../sheet/session.ts';
 import { useSheetKeys } from '../../sheet/sheet-keys.ts';
@@ -11,6 +11,7 @@ import { BesideCard } from './beside-card.tsx';
 import { SaveActs } from './save-acts.tsx';
 import { SaveTroubles } from './save-troubles.tsx';
 import { SeamHead } from './seam-head.tsx';
+import { Main } from '../../ui/main.tsx';
 
 const Head = memo(SeamHead);
 
@@ -76,9 +77,9 @@ export function SheetFrame({
           {content}
         </BesideCard>
       ) : (
-        <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0} {...letGo} {...main}>
+        <Main {...letGo} {...main}>
           {content}
-        </Box>
+        </Main>
       )}
     </>
   );

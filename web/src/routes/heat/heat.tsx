@@ -16,6 +16,7 @@ import { Moment } from './moment.tsx';
 import { Order } from './order.tsx';
 import { SeamRows } from './seam-rows.tsx';
 import { Thermometer } from './thermometer.tsx';
+import { Main } from '../../ui/main.tsx';
 
 export function Heat() {
   const { id = '' } = useParams();
@@ -28,9 +29,9 @@ function HeatOf() {
   return (
     <Box>
       <SeamHead seam={seam} title={t('view.heat.title', { seam: seam.spec.name })} line={t('view.heat.title-why')} />
-      <Box as="main" id="content" tabIndex={-1} p="3">
+      <Main>
         {open.plan ? <Planned open={open} plan={open.plan} /> : <Notice level="note">{t('view.heat.no-plan')}</Notice>}
-      </Box>
+      </Main>
     </Box>
   );
 }

@@ -1,6 +1,5 @@
 /** What the shop works with: fillers, gases, metals, what is in stock, and what every machine calls the same thing. */
 import { t } from '../../lib/words.ts';
-import { Box } from '@chakra-ui/react';
 import { useLoaderData, useParams } from 'react-router';
 import { api } from '../../data/api.ts';
 import { PageHead } from '../../ui/page-head.tsx';
@@ -10,6 +9,7 @@ import { Gases } from './gases.tsx';
 import { Metals } from './metals.tsx';
 import { StockShelf } from './stock.tsx';
 import { Words } from './words.tsx';
+import { Main } from '../../ui/main.tsx';
 
 export async function loadLibrary({ request }: { request: Request }) {
   const [machines, stock, seams] = await Promise.all([
@@ -36,7 +36,7 @@ export function Library() {
           { to: '/library/words', name: t('view.palette.words') },
         ]}
       />
-      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
+      <Main>
         {shelf === 'gases' ? (
           <Gases />
         ) : shelf === 'metals' ? (
@@ -48,7 +48,7 @@ export function Library() {
         ) : (
           <Fillers />
         )}
-      </Box>
+      </Main>
     </>
   );
 }

@@ -21,6 +21,7 @@ import { ReadBack } from './read-back.tsx';
 import { Slots } from './slots.tsx';
 import { Standing } from './standing.tsx';
 import { useMachine } from './use-machine.ts';
+import { Main } from '../../ui/main.tsx';
 
 export async function loadMachine({ params, request }: { params: { id?: string | undefined }; request: Request }) {
   const id = params.id ?? '';
@@ -93,7 +94,7 @@ function LoadedMachine({
           { to: to('about'), name: t('view.machines.about') },
         ]}
       />
-      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
+      <Main>
         {!mayChange && ['dials', 'chart', 'paper', 'about'].includes(part) && (
           <Notice level="note" word={t('view.machines.view-only')}>
             {t('view.machines.view-only-why')}
@@ -128,7 +129,7 @@ function LoadedMachine({
         ) : (
           <Dials editor={editor} />
         )}
-      </Box>
+      </Main>
     </>
   );
 }

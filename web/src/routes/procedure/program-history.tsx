@@ -1,5 +1,6 @@
 /** Everything that happened to a program, the newest first: revisions, reasons, windows, releases and the trials that were its evidence. */
 import { Box } from '@chakra-ui/react';
+import { capital } from '../../ui/table.tsx';
 import type { MachineResource, Observation, Revision, SeamResource } from '@fox-tempo/contract';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -82,7 +83,7 @@ export function ProgramHistory({
         {happened.map(({ at, by, key, what, why }) => (
           <Box as="li" key={key} py="1.5" borderTopWidth="1px" borderColor="line" _first={{ borderTopWidth: 0 }}>
             <Box display="flex" justifyContent="space-between" gap="3" fontSize="small">
-              <Box fontWeight={600} css={{ '&::first-letter': { textTransform: 'uppercase' } }}>
+              <Box fontWeight={600} css={capital}>
                 {what}
               </Box>
               <Box color="quiet" fontSize="label" textAlign="end" flexShrink={0}>

@@ -10,6 +10,7 @@ import { Link, useLoaderData } from 'react-router';
 import { useSettings } from '../../session/settings.ts';
 import { ChoiceField } from '../../ui/choice-field.tsx';
 import { Notice } from '../../ui/notice.tsx';
+import { Main } from '../../ui/main.tsx';
 
 export function Setup() {
   const { seam, machines: loaded, retired } = useLoaderData<SeamAndMachines>();
@@ -21,7 +22,7 @@ export function Setup() {
   return (
     <>
       <SeamHead seam={seam} title={t('view.setup.title', { spec: seam.spec.name })} line={seam.spec.grade} />
-      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
+      <Main>
         {!program ? (
           <Notice level="note">
             {t('view.setup.no-setting')} <Link to={`/seams/${seam.id}`}>{t('view.setup.save-first')}</Link>
@@ -47,7 +48,7 @@ export function Setup() {
             />
           </>
         )}
-      </Box>
+      </Main>
     </>
   );
 }

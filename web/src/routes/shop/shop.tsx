@@ -1,6 +1,5 @@
 /** The shop: its people, what it makes, what was recorded, its files and its backups. */
 import { t } from '../../lib/words.ts';
-import { Box } from '@chakra-ui/react';
 import { useLoaderData, useParams } from 'react-router';
 import { api } from '../../data/api.ts';
 import { PageHead } from '../../ui/page-head.tsx';
@@ -12,6 +11,7 @@ import { Parts } from './parts.tsx';
 import { People } from './people.tsx';
 import { Record } from './record.tsx';
 import { Translations } from './translations.tsx';
+import { Main } from '../../ui/main.tsx';
 
 export async function loadShop({ request }: { request: Request }) {
   const [shop, people, parts, orders] = await Promise.all([
@@ -45,7 +45,7 @@ export function Shop() {
           { to: '/shop/words', name: t('view.words.title') },
         ]}
       />
-      <Box as="main" id="content" tabIndex={-1} p="3" display="grid" gap="3" minWidth={0}>
+      <Main>
         {part === 'orders' ? (
           <Orders orders={orders} parts={parts} />
         ) : part === 'parts' ? (
@@ -61,7 +61,7 @@ export function Shop() {
         ) : (
           <People people={people} />
         )}
-      </Box>
+      </Main>
     </>
   );
 }

@@ -125,12 +125,7 @@ export function Stopwatch(props: StopwatchProps) {
           cursor="pointer"
         >
           <label>
-            <input
-              type="checkbox"
-              checked={clicks}
-              style={{ width: 20, height: 20 }}
-              onChange={(event) => setClicks(event.target.checked)}
-            />
+            <input type="checkbox" checked={clicks} onChange={(event) => setClicks(event.target.checked)} />
             {t('view.trials.clicks')}
           </label>
         </Box>

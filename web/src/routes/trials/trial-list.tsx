@@ -183,7 +183,6 @@ function Choose({
           type="checkbox"
           checked={on}
           aria-label={t('view.trials.choose-to-compare', { seam: seamName, at: shopTime(at) })}
-          style={{ width: 20, height: 20 }}
           onChange={(event) => onChoose(event.target.checked)}
         />
       </label>

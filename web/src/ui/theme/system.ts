@@ -19,6 +19,8 @@ const config = defineConfig({
     html: { scrollPaddingBottom: { base: '72px', xl: '0' } },
     // One focus mark everywhere, visible on every ground.
     '*:focus-visible': { outline: '2px solid var(--chakra-colors-accent)', outlineOffset: '2px' },
+    // Ticks in the house's colour, large enough for a glove.
+    'input[type=checkbox]': { accentColor: 'spruce', width: '22px', height: '22px', flexShrink: 0 },
     '::selection': { background: 'accentSoft', color: 'ink' },
     '*, *::before, *::after': {
       _motionReduce: { animationDuration: '0.01ms !important', transitionDuration: '0.01ms !important' },

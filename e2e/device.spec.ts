@@ -54,7 +54,7 @@ test('a link to a seam that was taken off says so, and the way on', async ({ pag
       headers: { 'idempotency-key': crypto.randomUUID() },
       data: { name: 'Lap to be taken off', partId: 'kitchen-counter' },
     })
-  ).json()) as { id?: string; version?: number; detail?: string };
+  ).json()) as { id: string; version: number; detail?: string };
   expect(copy.detail).toBeUndefined();
   await lead.request.delete(`${app.url}/api/seams/${copy.id}`, { headers: { 'if-match': `"${copy.version}"` } });
   await page.goto(`${app.url}/simulator/${copy.id}`);

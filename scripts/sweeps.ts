@@ -159,6 +159,7 @@ if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href) {
   const names = (Object.keys(sweeps) as (keyof typeof sweeps)[]).filter(
     (name) => asked === undefined || name === asked,
   );
-  if (names.length === 0) console.error(`There is no sweep "${asked}"; known are ${Object.keys(sweeps).join(', ')}.`);
+  if (names.length === 0)
+    console.error(`There is no sweep "${asked ?? ''}"; known are ${Object.keys(sweeps).join(', ')}.`);
   for (const name of names) print(sweeps[name]());
 }

@@ -17,7 +17,7 @@ async function startServer(url: string, port: number): Promise<ChildProcess> {
     child.on('message', (message: { kind: string }) => {
       if (message.kind === 'listening') resolve();
     });
-    child.once('exit', (code) => reject(new Error(`server ended with ${code}`)));
+    child.once('exit', (code) => reject(new Error(`server ended with ${code ?? 'a signal'}`)));
   });
   return child;
 }

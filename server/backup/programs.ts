@@ -30,7 +30,9 @@ export function runPostgres(
     child.stderr.on('data', (chunk: Buffer) => (trouble += chunk.toString()));
     child.once('error', (error) => reject(new Error(`${name} could not be run: ${error.message}`)));
     child.once('exit', (code) =>
-      code === 0 ? resolve(said) : reject(new Error(`${name} ended with ${code}: ${trouble.slice(-600)}`)),
+      code === 0
+        ? resolve(said)
+        : reject(new Error(`${name} ended with ${code ?? 'a signal'}: ${trouble.slice(-600)}`)),
     );
   });
 }

@@ -208,6 +208,6 @@ function holdAgainst({ path, method, answer: shape }: Endpoint, told: unknown): 
   if (!parsed || parsed.success) return;
   const [first] = parsed.error.issues;
   throw new Error(
-    `${method} ${path} answers otherwise than its contract at ${first?.path.join('.')}: ${first?.message}`,
+    `${method} ${path} answers otherwise than its contract at ${first?.path.join('.') ?? '?'}: ${first?.message ?? ''}`,
   );
 }

@@ -1,4 +1,5 @@
-/** A throwaway PostgreSQL for the server's tests; every test file makes a database of its own in it. */
+/** A throwaway PostgreSQL for the server's tests; every test file copies a database of its own in it. */
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, chmodSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -9,6 +10,11 @@ export default async function startCluster() {
   const folder = mkdtempSync(join(tmpdir(), 'fox-tempo-test-'));
   chmodSync(folder, 0o755);
   const cluster = await openCluster({ folder, throwaway: true });
-  process.env.TEST_POSTGRES_URL = cluster.url('postgres');
   globalThis.testCluster = { folder };
+  const url = cluster.url('postgres');
+  const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'server/testing/make-templates.ts', url], {
+    stdio: ['ignore', 'inherit', 'inherit'],
+  });
+  if (status !== 0) throw new Error(`the databases that tests start from could not be made: code ${status}`);
+  process.env.TEST_POSTGRES_URL = url;
 }

@@ -9,6 +9,7 @@ import { assemble } from '../assemble.ts';
 import { people } from '../db/demo/shop.ts';
 import { seedIfEmpty } from '../db/seed.ts';
 import type { Limits } from '../http/gate.ts';
+import type { Template } from './templates.ts';
 
 export type DemoPerson = (typeof people)[number]['id'];
 
@@ -31,10 +32,10 @@ export interface TestOptions {
 }
 
 export async function openTestApp({ seeded = true, trials = false, limits, url, dataFolder }: TestOptions = {}) {
-  const database = url ?? (await makeDatabase());
+  const database = url ?? (await makeDatabase(seeded && !trials ? 'template_demo' : 'template_bare'));
   const assembly = await assemble({ url: database, dataFolder });
   const { connection, pool, queue, keeper, store, tickets } = assembly;
-  if (seeded) await seedIfEmpty(connection.db, { trials });
+  if (seeded && trials) await seedIfEmpty(connection.db, { trials });
   const app = createApp({
     connection,
     sessions: store.handler,
@@ -74,14 +75,14 @@ function withNewKey(call: { readonly method: string; set(name: string, value: st
   if (call.method === 'POST' || call.method === 'PUT') call.set('Idempotency-Key', randomUUID());
 }
 
-/** The address of a new, empty database. */
-export async function makeDatabase(): Promise<string> {
+/** The address of a new database: empty, or a copy of a template. */
+export async function makeDatabase(template?: Template): Promise<string> {
   const base = process.env['TEST_POSTGRES_URL'];
   if (base === undefined) throw new Error('the throwaway cluster is not running; run the tests through "npm run unit"');
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   const admin = new pg.Client({ connectionString: base });
   await admin.connect();
-  await admin.query(`create database ${name}`);
+  await admin.query(`create database ${name} ${template === undefined ? '' : `template ${template}`}`);
   await admin.end();
   return base.replace(/\/postgres$/, `/${name}`);
 }

@@ -18,6 +18,21 @@ class ObserverStub {
   disconnect() {}
 }
 
+/**
+ * Nothing is laid out here, so a style is what the element itself says. jsdom's own goes through every rule of every sheet at each
+ * question by role, a tenth of the time of the interface's tests.
+ */
+function inlineStyle(element) {
+  const { style } = element;
+  const usual = { display: element.hidden ? 'none' : 'block', visibility: 'visible' };
+  return new Proxy(style, {
+    get(of, name) {
+      if (name === 'getPropertyValue') return (property) => of.getPropertyValue(property) || usual[property] || '';
+      return of[name] || usual[name] || of[name];
+    },
+  });
+}
+
 export default class WebEnvironment extends TestEnvironment {
   async setup() {
     await super.setup();
@@ -41,6 +56,7 @@ export default class WebEnvironment extends TestEnvironment {
       addEventListener() {},
       removeEventListener() {},
     });
+    this.global.getComputedStyle = inlineStyle;
     this.global.Element.prototype.scrollTo ??= () => {};
     this.global.Element.prototype.scrollIntoView ??= () => {};
   }

@@ -1,11 +1,13 @@
 import { expect, expectAccessible, signIn, test } from './driver.ts';
-import { views } from './views.ts';
+import { isFull } from '../server/testing/full.ts';
+import { walkViews } from './walk.ts';
 
 for (const [light, width, height] of [
   ['day', 1280, 800],
   ['night', 768, 1024],
 ] as const) {
   test(`no accessibility violation in any view by ${light}, ${width} wide`, async ({ page, app }) => {
+    test.skip(light === 'night' && !isFull, 'npm run check:all: contrast is a unit test, sizes are walked by day');
     // Every view, one after the other, on a busy machine too.
     test.setTimeout(600_000);
     // Everything that a role may see is looked at.
@@ -15,16 +17,14 @@ for (const [light, width, height] of [
       light,
     );
     await page.setViewportSize({ width, height });
-    for (const { path, waitsFor } of views) {
-      await page.goto(app.url + path);
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await walkViews(page, app.url, async ({ path, waitsFor }) => {
       if (waitsFor)
         await expect(page.getByRole('img', { name: waitsFor }).locator('svg')).toBeVisible({ timeout: 20_000 });
       await expectAccessible(page, light);
       // Nothing may run out of the window sideways.
       const beyond = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect(beyond, `${path} runs out of the window`).toBeLessThanOrEqual(0);
-    }
+    });
   });
 
   test(`no accessibility violation in refusals and open forms by ${light}`, async ({ page, app }) => {

@@ -1,18 +1,30 @@
 /**
- * Every view with a catalogue whose sentences are marked and lengthened: whatever is read outside the marks came from no catalogue and
+ * Every view with a catalogue of the longest sentence of all languages, marked: whatever is read outside the marks came from no catalogue and
  * would be English in every language. What the server sends (names, notes, its own sentences) is data and may stand as it is.
  */
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
+import { languages } from '@fox-tempo/core/base/messages';
 import { quantities } from '@fox-tempo/core/base/units';
 import { expect, signIn, test } from './driver.ts';
-import { views } from './views.ts';
+import { cutOffAt, walkViews } from './walk.ts';
 
-/** As much longer as German and Portuguese may be than English. */
-const longer = 0.3;
+const catalogues = languages.map(
+  (language) =>
+    JSON.parse(readFileSync(new URL(`../words/${language}.json`, import.meta.url), 'utf8')) as Record<string, string>,
+);
 
-function marked(pattern: string): string {
-  const letters = pattern.replaceAll(/\{[^{}]*\}/g, '').length;
-  return `⟦${pattern}${'·'.repeat(Math.ceil(letters * longer))}⟧`;
+/** Marks that take no room. */
+const begin = '\u2063';
+const end = '\u2064';
+
+/** Letters that stand whatever the values are. */
+const letters = (pattern: string) => pattern.replaceAll(/\{[^{}]*\}/g, '').length;
+
+/** A sentence as the language says it that takes most room for it, between marks. */
+function longest(key: string, english: string): string {
+  const said = catalogues.map((words) => words[key] ?? english);
+  return begin + said.reduce((long, one) => (letters(one) > letters(long) ? one : long)) + end;
 }
 
 /** Reads the same in every language: units, keys of the keyboard, file types, and the name of the application. */
@@ -83,8 +95,8 @@ function outside(text: string): string {
   let depth = 0;
   let left = '';
   for (const letter of text) {
-    if (letter === '⟦') depth++;
-    else if (letter === '⟧') depth--;
+    if (letter === begin) depth++;
+    else if (letter === end) depth--;
     else if (depth === 0) left += letter;
   }
   return left;
@@ -105,7 +117,10 @@ function stringsOf(value: unknown, into: Set<string>): void {
   else if (typeof value === 'object' && value !== null) Object.values(value).forEach((one) => stringsOf(one, into));
 }
 
-test('no view says a word that is in no catalogue', async ({ page, app }) => {
+test('no view says a word that is in no catalogue, or cuts one off in the longest words of all languages', async ({
+  page,
+  app,
+}) => {
   test.setTimeout(600_000);
   const data = new Set<string>();
   page.on('response', async (response) => {
@@ -115,15 +130,12 @@ test('no view says a word that is in no catalogue', async ({ page, app }) => {
   await page.route(/\/assets\/en-[^/]*\.json$/, async (route) => {
     const catalogue = (await (await route.fetch()).json()) as Record<string, string>;
     await route.fulfill({
-      json: Object.fromEntries(Object.entries(catalogue).map(([key, pattern]) => [key, marked(pattern)])),
+      json: Object.fromEntries(Object.entries(catalogue).map(([key, pattern]) => [key, longest(key, pattern)])),
     });
   });
   await signIn(page, app, 'mirja-keskalo');
   const found = new Set<string>();
-  for (const { path } of views) {
-    await page.goto(app.url + path);
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    await page.waitForLoadState('networkidle');
+  await walkViews(page, app.url, async ({ path }) => {
     const known = [...data, ...same].filter((one) => /\p{L}{2}/u.test(one)).sort((a, b) => b.length - a.length);
     for (const text of await textsOn(page)) {
       const bare = plain(outside(text));
@@ -131,6 +143,7 @@ test('no view says a word that is in no catalogue', async ({ page, app }) => {
       const left = known.reduce((rest, one) => (rest.includes(one) ? rest.replaceAll(one, ' ') : rest), bare);
       if (/\p{L}{3}/u.test(left)) found.add(`${path}: ${text.trim().slice(0, 120)}`);
     }
-  }
+    for (const cut of await cutOffAt(page, path)) found.add(cut);
+  });
   expect([...found]).toEqual([]);
 });

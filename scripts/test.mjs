@@ -14,7 +14,7 @@ import { endOn, Refusal, say } from './lib/say.mjs';
 
 const tool = (path) => join('node_modules', path);
 const scratch = mkdtempSync(join(tmpdir(), 'fox-tempo-run-'));
-const counts = { passed: 0, failed: 0 };
+const counts = { passed: 0, failed: 0, skipped: 0 };
 /** Seconds by step, in the order they ended. */
 const times = [];
 
@@ -56,9 +56,10 @@ async function journeys() {
   const code = await show(process.execPath, [tool('@playwright/test/cli.js'), 'test'], {
     env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
   });
-  const { expected, unexpected, flaky } = JSON.parse(readFileSync(report, 'utf8')).stats;
+  const { expected, unexpected, flaky, skipped } = JSON.parse(readFileSync(report, 'utf8')).stats;
   counts.passed += expected + flaky;
   counts.failed += unexpected;
+  counts.skipped += skipped;
   if (code !== 0) throw new Refusal('Journeys failed.');
 }
 
@@ -72,6 +73,7 @@ async function main() {
   const beside = (async () => {
     await check('Format', 'prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']);
     await check('Lint', 'eslint/bin/eslint.js', ['--cache', '--cache-location', 'node_modules/.cache/eslint/', '.']);
+    await check('Lint by types', 'oxlint/bin/oxlint', ['--type-aware', '--quiet']);
     await check('Layers', 'dependency-cruiser/bin/dependency-cruise.mjs', [
       '--config',
       '.dependency-cruiser.cjs',
@@ -101,5 +103,6 @@ main()
     if (process.exitCode && counts.failed === 0) counts.failed = 1;
     say('Done');
     for (const [name, seconds] of times) console.log(`${name.padEnd(24)}${seconds.toFixed(0).padStart(5)} s`);
+    if (counts.skipped > 0) console.log(`${counts.skipped} left to npm run check:all`);
     console.log(`${counts.passed} passed, ${counts.failed} failed`);
   });

@@ -163,6 +163,7 @@ function StandingForm({ editor }: { readonly editor: MachineEditor }) {
       )}
       <Box display="flex" gap="2" mt="2">
         <Action
+          whiteSpace="normal"
           kind="main"
           disabled={task.busy || (!edited && machine.standing !== null)}
           onClick={() => {

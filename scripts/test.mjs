@@ -11,6 +11,7 @@ import { ensurePackages } from './lib/install.mjs';
 import { ensurePostgres } from './lib/postgres.mjs';
 import { collect, show } from './lib/run.mjs';
 import { endOn, Refusal, say } from './lib/say.mjs';
+import { testShare } from './lib/test-share.mjs';
 
 const tool = (path) => join('node_modules', path);
 const scratch = mkdtempSync(join(tmpdir(), 'fox-tempo-run-'));
@@ -103,6 +104,8 @@ main()
     if (process.exitCode && counts.failed === 0) counts.failed = 1;
     say('Done');
     for (const [name, seconds] of times) console.log(`${name.padEnd(24)}${seconds.toFixed(0).padStart(5)} s`);
+    const { tests, all } = testShare('.');
+    console.log(`Tests are ${((100 * tests) / all).toFixed(1)} % of ${all} lines written by hand`);
     if (counts.skipped > 0) console.log(`${counts.skipped} left to npm run check:all`);
     console.log(`${counts.passed} passed, ${counts.failed} failed`);
   });

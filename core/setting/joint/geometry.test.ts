@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { joints, planSeam, positions, standardSite } from '../plan/index.ts';
-import { jointGeometry, type JointNumbers } from './geometry.ts';
+import { jointGeometry } from './geometry.ts';
+import type { JointNumbers } from './shapes.ts';
 import type { Point } from './shapes.ts';
 
 const numbers = (change: Partial<JointNumbers>): JointNumbers => ({

@@ -1,2 +1,2 @@
-export { jointGeometry, type JointNumbers } from './geometry.ts';
-export type { DrawnPass, JointGeometry, Plate, Point } from './shapes.ts';
+export { jointGeometry } from './geometry.ts';
+export type { DrawnPass, JointGeometry, JointNumbers, Plate, Point } from './shapes.ts';

@@ -1,4 +1,5 @@
-/** A joint in cross-section as shapes in mm: x to the right, y up. */
+/** A joint in cross-section as shapes in mm: x to the right, y up; and the numbers they are drawn from. */
+import type { Joint, PassPlace, Position, Preparation } from '../plan/index.ts';
 
 export type Point = readonly [xMm: number, yMm: number];
 
@@ -31,4 +32,18 @@ export interface DrawnPass {
   readonly label: Point;
   /** Height of its layer, for the size of what is written on it. */
   readonly heightMm: number;
+}
+
+export interface JointNumbers {
+  readonly joint: Joint;
+  readonly position: Position;
+  readonly thicknessesMm: readonly [number, number];
+  readonly gapMm: number;
+  /** Leg of the fillet, or null. */
+  readonly legMm: number | null;
+  /** Area of the bead, mm². */
+  readonly areaMm2: number;
+  readonly preparation?: Preparation | null | undefined;
+  /** Where each pass lies in a groove, in the order they are laid. */
+  readonly places?: readonly (PassPlace | null)[] | undefined;
 }

@@ -60,12 +60,20 @@ export function quiet(page: Page): Promise<void> {
   );
 }
 
+/** Resolves when two frames were drawn; a browser without a monitor may draw none for a page where nothing moves. */
+function drawn(): Promise<unknown> {
+  return new Promise((resolve) => {
+    setTimeout(resolve, 250);
+    requestAnimationFrame(() => requestAnimationFrame(resolve));
+  });
+}
+
 /** What is cut off on this view at each size; the page is left at the first of them. */
 export async function cutOffAt(page: Page, path: string): Promise<string[]> {
   const found: string[] = [];
   for (const [width, height] of [...sizes.slice(1), sizes[0]]) {
     await page.setViewportSize({ width, height });
-    await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
+    await page.evaluate(drawn);
     for (const one of await cutOffOn(page)) found.push(`${path} at ${width}: ${one}`);
   }
   return found;

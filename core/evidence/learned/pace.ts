@@ -1,14 +1,14 @@
 /** How fast this hand travels against what was planned: a factor on the planned travel, learned from timed seams. */
 import { shrink, type Prior, type Shrunk } from './shrink.ts';
 
-/** Spread of one seam's pace about the hand's own, as a logarithm (assumed: 12 %). */
+/** Spread of one seam's travel speed about the hand's own, as a logarithm (assumed: 12 %). */
 const seamSd = 0.12;
 /** A hand's start and stop of the watch together, s (assumed). */
 const timingS = 0.7;
-/** How far a pace lies from the plan before anything was seen, as a logarithm; the parts stack as squares (assumed). */
+/** How far a travel speed lies from the plan before anything was seen, as a logarithm; the parts stack as squares (assumed). */
 export const paceSpread = { shop: 0.08, welder: 0.1, position: 0.08 } as const;
 
-/** Nothing known of this hand: the plan's pace, 15 % either way. */
+/** Nothing known of this hand: the plan's travel speed, 15 % either way. */
 export const unknownPace: Prior = { mean: 0, sd: 0.15 };
 
 export interface TimedSeam {

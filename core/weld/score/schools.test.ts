@@ -1,37 +1,14 @@
 /** Trigger schools, tacks, and what a machine cannot do. */
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
-import { programFromPlan, type Program } from '../../setting/program/index.ts';
 import { translate } from '../../machine/dials/index.ts';
-import { planSeam } from '../../setting/plan/index.ts';
-import { alder, hazel, rowan, scenarios } from '../../scenarios/index.ts';
+import { alder, hazel, rowan } from '../../scenarios/index.ts';
 import { sequenceTemplates, type TriggerSequence } from '../sequence/index.ts';
 import { evaluateSequence } from './evaluate.ts';
 import { seamScore } from './intended.ts';
-import { scoreOf, type ScoreOf } from './score.ts';
 import { stitchPlan, tackSchedule } from './tacks.ts';
+import { programOf, scored } from './testing/scores.ts';
 
-function programOf(
-  id: string,
-  change: Partial<TriggerSequence> = {},
-): { program: Program; lengthMm: number; thicknessMm: number } {
-  const scenario = scenarios.find((one) => one.id === id);
-  if (!scenario) throw new Error(id);
-  const plan = planSeam(scenario.input);
-  if (!plan.ok) throw new Error(inEnglish(plan.issues[0]?.message));
-  const program = programFromPlan(scenario.input, plan.value);
-  return {
-    program: { ...program, sequence: { ...program.sequence, ...change } },
-    lengthMm: scenario.input.seam.lengthMm,
-    thicknessMm: plan.value.thicknessMm,
-  };
-}
-function scored(id: string, change: Partial<TriggerSequence> = {}, lengthMm?: number): ScoreOf {
-  const made = programOf(id, change);
-  const outcome = scoreOf(made.program, { lengthMm: lengthMm ?? made.lengthMm, thicknessMm: made.thicknessMm });
-  if (!outcome.ok) throw new Error(inEnglish(outcome.issues[0]?.message));
-  return outcome.value;
-}
 const template = (id: string) => sequenceTemplates.find((one) => one.id === id)?.change ?? {};
 const warm = { ...template('cold-plate-warm-hand'), tapsAtMm: [90] };
 

@@ -1,11 +1,10 @@
-/** Scores of shop seams: millimetres, sums, ends, crater, checks. Expected figures follow from feed × time and pace × time, worked by hand beside them. */
+/** Scores of shop seams: millimetres, sums, ends, crater, checks. Expected figures follow from feed × time and travel speed × time, worked by hand beside them. */
 import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
-import { programFromPlan, type Program } from '../../setting/program/index.ts';
 import { translate } from '../../machine/dials/index.ts';
 import { planSeam } from '../../setting/plan/index.ts';
 import { alder, hazel, rowan, scenarios } from '../../scenarios/index.ts';
-import { sequenceTemplates, type TriggerSequence } from '../sequence/index.ts';
+import { sequenceTemplates } from '../sequence/index.ts';
 import { wordsIn } from '@fox-tempo/words';
 import { craterFill } from './crater.ts';
 import { electricalOf } from './electrical.ts';
@@ -14,28 +13,8 @@ import { sequenceOnMachine } from './on-machine.ts';
 import { countWords, handPresses, pressLines } from './presses.ts';
 import { sampleScore } from './samples.ts';
 import { scoreOf, type ScoreOf } from './score.ts';
+import { programOf, scored } from './testing/scores.ts';
 
-function programOf(
-  id: string,
-  change: Partial<TriggerSequence> = {},
-): { program: Program; lengthMm: number; thicknessMm: number } {
-  const scenario = scenarios.find((one) => one.id === id);
-  if (!scenario) throw new Error(id);
-  const plan = planSeam(scenario.input);
-  if (!plan.ok) throw new Error(inEnglish(plan.issues[0]?.message));
-  const program = programFromPlan(scenario.input, plan.value);
-  return {
-    program: { ...program, sequence: { ...program.sequence, ...change } },
-    lengthMm: scenario.input.seam.lengthMm,
-    thicknessMm: plan.value.thicknessMm,
-  };
-}
-function scored(id: string, change: Partial<TriggerSequence> = {}, lengthMm?: number): ScoreOf {
-  const made = programOf(id, change);
-  const outcome = scoreOf(made.program, { lengthMm: lengthMm ?? made.lengthMm, thicknessMm: made.thicknessMm });
-  if (!outcome.ok) throw new Error(inEnglish(outcome.issues[0]?.message));
-  return outcome.value;
-}
 const template = (id: string) => sequenceTemplates.find((one) => one.id === id)?.change ?? {};
 const codes = ({ checks }: ScoreOf) => checks.map(({ code }) => code);
 const warm = { ...template('cold-plate-warm-hand'), tapsAtMm: [90] };

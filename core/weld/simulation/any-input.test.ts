@@ -1,36 +1,11 @@
 /** Balances, convergence, start and stop, and whatever is asked. */
-import { inEnglish } from '@fox-tempo/words/english';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { wireInGas } from '../../metal/arc/index.ts';
 import { commonGasCodes, fillerCodes } from '../../metal/consumables/index.ts';
 import { meltRateMmPerS } from '../../metal/melting/index.ts';
-import { simulate, type Simulation, type SimulationInput, type SimulationMetrics } from './index.ts';
-
-const steel12: Omit<SimulationInput, 'source'> = {
-  filler: 'steel-solid',
-  gas: 'M21-ArC-18',
-  diameterMm: 1.2,
-  wireFeedMPerMin: 5.5,
-  ctwdMm: 17.5,
-  seconds: 0.8,
-  seed: 7,
-};
-const steel10: Omit<SimulationInput, 'source'> = { ...steel12, diameterMm: 1, wireFeedMPerMin: 4.5, ctwdMm: 12 };
-const volts = (voltageV: number, more: object = {}): SimulationInput['source'] => ({
-  kind: 'constant-voltage',
-  voltageV,
-  ...more,
-});
-const pulse = (trim: number, more: object = {}): SimulationInput['source'] => ({ kind: 'pulse', trim, ...more });
-function run(input: SimulationInput, traceEveryS = 0): Simulation {
-  const result = simulate(input, traceEveryS);
-  if (!result.ok) throw new Error(inEnglish(result.issues[0]?.message));
-  return result.value;
-}
-const metrics = (input: SimulationInput): SimulationMetrics => run(input).metrics;
-const within = (value: number, expected: number, share: number) =>
-  expect(Math.abs(value / expected - 1)).toBeLessThan(share);
+import { simulate, type SimulationInput } from './index.ts';
+import { metrics, pulse, run, steel10, steel12, volts, within } from './testing/runs.ts';
 
 describe('balances and convergence', () => {
   const steady: [string, SimulationInput][] = [

@@ -127,5 +127,6 @@ describe('the paper of a gun', () => {
     signInAs('welder');
     await open();
     expect(screen.queryByRole('button', { name: 'Save' })).toBeNull();
+    expect(screen.getByLabelText(/^Hose between valve and gun/).matches(':disabled')).toBe(true);
   });
 });

@@ -14,7 +14,7 @@ import type { MachineEditor } from './use-machine.ts';
 export function GunPapers({ editor, mayChange }: { readonly editor: MachineEditor; readonly mayChange: boolean }) {
   return (
     <>
-      <BeatMoves editor={editor} />
+      <BeatMoves editor={editor} mayChange={mayChange} />
       {editor.machine.file.feeders.map((feeder) => (
         <OneGun key={feeder.id} editor={editor} feeder={feeder} mayChange={mayChange} />
       ))}
@@ -23,11 +23,17 @@ export function GunPapers({ editor, mayChange }: { readonly editor: MachineEdito
 }
 
 /** A fed wire lags behind its motor; a current does not. */
-function BeatMoves({ editor: { machine, saveFile } }: { readonly editor: MachineEditor }) {
+function BeatMoves({
+  editor: { machine, saveFile },
+  mayChange,
+}: {
+  readonly editor: MachineEditor;
+  readonly mayChange: boolean;
+}) {
   if (machine.file.beatSchool === null) return null;
   return (
     <Panel title={t('view.gun-paper.double-pulse')}>
-      <Box maxWidth="420px">
+      <Box as="fieldset" {...{ disabled: !mayChange }} maxWidth="420px" borderWidth="0">
         <ChoiceField
           label={t('view.gun-paper.what-it-moves')}
           value={machine.file.beatMoves ?? ''}
@@ -80,9 +86,12 @@ function OneGun({
       }
     >
       <Box display="grid" gap="4">
-        <GunCables paper={paper} set={set} feeder={feeder} keep={keep} circuitMOhm={machine.file.circuitMOhm} />
-        <GunIgnitions paper={paper} set={set} />
-        <GunLists paper={paper} set={set} />
+        {/* Who may not save is not led to type. */}
+        <Box as="fieldset" {...{ disabled: !mayChange }} display="grid" gap="4" minWidth={0} borderWidth="0">
+          <GunCables paper={paper} set={set} feeder={feeder} keep={keep} circuitMOhm={machine.file.circuitMOhm} />
+          <GunIgnitions paper={paper} set={set} />
+          <GunLists paper={paper} set={set} />
+        </Box>
         <GunWear machineId={machine.id} feederId={feeder.id} />
         {task.problem !== null && edited && (
           <Notice level="refusal" word={t('view.library.not-saved')} urgent>

@@ -196,13 +196,13 @@ function When({ id, at }: TrialRow) {
 
 function Seam({ seamId, seamName, partName }: TrialRow) {
   return (
-    <>
+    <Box minWidth="120px">
       <Box asChild _hover={{ textDecoration: 'underline' }}>
         <Link to={`/seams/${seamId}/trial`}>{seamName}</Link>
       </Box>
       <Box fontSize="label" color="quiet">
         {partName}
       </Box>
-    </>
+    </Box>
   );
 }
